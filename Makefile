@@ -1,0 +1,26 @@
+# The two commands: make demo, make test. Each first sets up .venv from the hashed lock.
+PYTHON ?= python3
+BIN := .venv/bin
+
+.PHONY: demo test setup lint bench warm
+
+demo: warm
+	@$(BIN)/mivex demo
+
+test: warm
+	@$(BIN)/python -m pytest
+
+bench: warm
+	@$(BIN)/python -m benchmarks
+
+lint: .venv/ready
+	@$(BIN)/ruff check .
+	@$(BIN)/mypy
+
+setup: warm
+
+warm: .venv/ready
+	@$(BIN)/python -m mivex.core.warm
+
+.venv/ready: requirements.lock pyproject.toml tools/setup.sh
+	@sh tools/setup.sh $(PYTHON)

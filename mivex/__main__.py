@@ -1,0 +1,5 @@
+"""Run Mivex as ``python -m mivex``."""
+
+from mivex.cli import main
+
+main()

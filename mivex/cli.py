@@ -1,0 +1,209 @@
+"""The command line: the same core as the window, for pipelines.
+
+Exit 0: fine. 1: findings. 2: cannot be done; one clear line on standard error.
+"""
+
+import json
+import os
+import sys
+import tempfile
+from pathlib import Path
+from typing import Annotated, Any
+
+import typer
+
+from mivex.core.errors import MivexError
+
+app = typer.Typer(add_completion=False, no_args_is_help=False, pretty_exceptions_enable=False,
+                  help="Prepare, blend and prove see-through textures.")
+
+
+def _has_display() -> bool:
+    chosen = os.environ.get("QT_QPA_PLATFORM", "")
+    return bool(chosen and chosen != "offscreen") or bool(
+        os.environ.get("DISPLAY") or os.environ.get("WAYLAND_DISPLAY"))
+
+
+def _window(project: str | None, *, demo: bool = False) -> None:
+    if not _has_display():
+        raise MivexError("There is no display to open a window on; “mivex demo --shots DIR” draws pictures "
+                         "without one.")
+    from mivex.ui.app import run
+
+    raise typer.Exit(run(project, demo=demo))
+
+
+@app.callback(invoke_without_command=True)
+def start(context: typer.Context) -> None:
+    """Open the window."""
+    if context.invoked_subcommand is None:
+        _window(None)
+
+
+@app.command("open")
+def open_project(project: Annotated[str, typer.Argument(help="A .mivex project.")]) -> None:
+    """Open the window with a project."""
+    from mivex.core.project.file import read_project
+
+    read_project(project)
+    _window(project)
+
+
+@app.command()
+def demo(shots: Annotated[str, typer.Option(metavar="DIR", help="Write every main view as PNG and end.")] = "",
+         ) -> None:
+    """Open the window with the demo: overlays of the submersible Nerite."""
+    if shots or not _has_display():
+        if not shots:
+            shots = tempfile.mkdtemp(prefix="mivex-views-")
+            print(f"No display found: drawing offscreen; the main views are written to {shots}", flush=True)
+        if not _has_display():
+            os.environ["QT_QPA_PLATFORM"] = "offscreen"
+        from mivex.ui.shots import write_shots
+
+        for path in write_shots(Path(shots)):
+            print(path)
+        return
+    _window(None, demo=True)
+
+
+@app.command()
+def check(paths: Annotated[list[str], typer.Argument(help="Pictures or projects.")],
+          as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
+    """Measure pictures or projects and list what is wrong."""
+    from mivex.core.project.file import read_project
+    from mivex.core.report import report_picture, report_project
+
+    pictures: list[dict[str, Any]] = []
+    findings: list[dict[str, Any]] = []
+    for path in paths:
+        if path.lower().endswith(".mivex"):
+            more_pictures, more = report_project(path, read_project(path))
+            pictures += more_pictures
+        else:
+            row, more = report_picture(path)
+            pictures.append(row)
+        findings += more
+    if as_json:
+        print(json.dumps({"pictures": pictures, "findings": findings}, indent=2, ensure_ascii=False))
+    else:
+        for f in findings:
+            print(f"{f.get('overlay') or f.get('path')}: {f['id']}: {f['message']}")
+        plural = "picture" if len(pictures) == 1 else "pictures"
+        print(f"{len(pictures)} {plural}, {len(findings)} finding{'' if len(findings) == 1 else 's'}")
+    if findings:
+        raise typer.Exit(1)
+
+
+@app.command()
+def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
+            out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tga or .tif")],
+            recipe: Annotated[str, typer.Option(metavar="FILE", help="A recipe file.")],
+            bits: Annotated[int, typer.Option(help="8 or 16; as the source where not given.")] = 0) -> None:
+    """Run a recipe on a picture."""
+    from mivex.core.deliver.deliver import check_format, write_texture
+    from mivex.core.project.document import Source
+    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.recipe import read_recipe
+
+    steps = read_recipe(recipe).steps
+    suffix = Path(out).suffix
+    if bits not in (0, 8, 16):
+        raise MivexError(f"--bits takes 8 or 16, not {bits}.")
+    check_format(suffix, bits or 8)
+    # Pictures that a recipe names lie beside the recipe.
+    shop = Workshop(Path(recipe).resolve().parent)
+    picture = shop.picture(str(Path(source).resolve()))
+    depth = bits or (16 if picture.bits > 8 and suffix.lower() != ".tga" else 8)
+    check_format(suffix, depth)
+    write_texture(out, shop.prepare(picture, Source(path=source), steps, depth))
+
+
+def _size(text: str) -> tuple[int, int]:
+    parts = text.lower().split("x")
+    if len(parts) == 2 and all(p.isdigit() for p in parts):
+        w, h = int(parts[0]), int(parts[1])
+        if 1 <= w <= 8192 and 1 <= h <= 8192:
+            return w, h
+    raise MivexError(f"--size takes WIDTHxHEIGHT between 1x1 and 8192x8192, not “{text}”.")
+
+
+@app.command()
+def render(project: str, out: Annotated[str, typer.Argument(help=".png (display) or .exr (linear float)")],
+           size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
+           camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "") -> None:
+    """Draw a project's stage to a picture."""
+    from mivex.core.image.colour import screen_rgb
+    from mivex.core.image.files import write_picture
+    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.file import read_project
+    from mivex.core.stage.camera import View
+    from mivex.core.stage.scene import render as draw
+
+    width, height = _size(size)
+    suffix = Path(out).suffix.lower()
+    if suffix not in (".png", ".exr"):
+        raise MivexError(f"“{out}”: the stage is written as .png or .exr.")
+    doc = read_project(project)
+    cameras = {c.name: c for c in doc.cameras}
+    if not cameras:
+        raise MivexError("The project has no camera.")
+    if camera and camera not in cameras:
+        raise MivexError(f"There is no camera “{camera}”; the project has {', '.join(cameras)}.")
+    shop = Workshop(Path(project).resolve().parent)
+    textures = {o.id: shop.texture(o) for o in doc.overlays if o.source.path and o.shown}
+    view = View(cameras[camera] if camera else doc.cameras[0], width, height)
+    drawn = draw(doc, textures, view)
+    if suffix == ".exr":
+        write_picture(out, drawn.colour, 32)
+    else:
+        write_picture(out, (screen_rgb(drawn.colour) / 255).astype("float32"), 8)
+
+
+@app.command()
+def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")]) -> None:
+    """Write every overlay's texture and blend sheet, read back and compared."""
+    from mivex.core.deliver.deliver import deliver_project
+    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.file import read_project
+
+    doc = read_project(project)
+    for row in deliver_project(doc, Workshop(Path(project).resolve().parent), folder):
+        print(f"{row.picture}  {row.sheet}")
+
+
+@app.command()
+def schema() -> None:
+    """Print the JSON Schema of the project file."""
+    from mivex.core.project.document import Document
+
+    print(json.dumps(Document.model_json_schema(), indent=2, ensure_ascii=False))
+
+
+def main() -> None:
+    """Entry point: every failure is one sentence and exit 2, never a traceback."""
+    try:
+        app(standalone_mode=False)
+    except MivexError as e:
+        _fail(str(e))
+    except typer.Exit as e:
+        sys.exit(e.exit_code)
+    except (KeyboardInterrupt, typer.Abort):
+        _fail("Stopped.")
+    except MemoryError:
+        _fail("There is not enough memory for this.")
+    except BrokenPipeError:
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+        sys.exit(0)
+    except Exception as e:
+        usage = getattr(e, "format_message", None)
+        if usage:
+            _fail(usage())
+        if os.environ.get("MIVEX_DEBUG"):
+            raise
+        _fail(f"Something went wrong inside Mivex ({type(e).__name__}: {e}); MIVEX_DEBUG=1 shows where.")
+
+
+def _fail(sentence: str) -> None:
+    print("mivex: " + " ".join(sentence.split()), file=sys.stderr)
+    sys.exit(2)

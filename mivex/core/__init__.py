@@ -1,0 +1,1 @@
+"""The computation of Mivex: no interface code, usable from a script."""

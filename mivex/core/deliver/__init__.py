@@ -1,0 +1,1 @@
+"""Writing deliveries and proving what was written."""

@@ -1,0 +1,118 @@
+"""What a check is, what it looks at, and what it reports."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, field
+from typing import Any
+
+from mivex.core.image.texture import Texture
+from mivex.core.material.material import Material
+from mivex.core.prepare.base import StepParams
+
+
+@dataclass(frozen=True)
+class Repair:
+    """An edit that mends a finding; see `mivex.core.findings.repair`.
+
+    Attributes
+    ----------
+    label : str
+        What the button says.
+    steps : tuple of StepParams
+        Put at the end of the recipe.
+    material : dict
+        Material fields to set.
+    first : bool
+        The steps go to the start of the recipe instead.
+    """
+
+    label: str
+    steps: tuple[StepParams, ...] = ()
+    material: dict[str, Any] = field(default_factory=dict)
+    first: bool = False
+
+
+@dataclass(frozen=True)
+class Finding:
+    """One measured fault.
+
+    Attributes
+    ----------
+    id : str
+        Which check: ``fringe``, ``matte``, …
+    subject : str
+        Name of the overlay, or path of the picture.
+    figure : float
+        How much.
+    unit : str
+        Of the figure.
+    message : str
+        What is wrong, in one sentence with the figure.
+    why : str
+        What it does to the picture in the game.
+    place : (x, y, width, height) or None
+        Where, in texels of level 0.
+    repair : Repair or None
+    details : dict
+        Further figures, for the ``--json`` output.
+    overlay : str
+        Id of the overlay, where there is one.
+    """
+
+    id: str
+    subject: str
+    figure: float
+    unit: str
+    message: str
+    why: str
+    place: tuple[int, int, int, int] | None = None
+    repair: Repair | None = None
+    details: dict[str, Any] = field(default_factory=dict)
+    overlay: str = ""
+
+
+@dataclass(frozen=True)
+class Subject:
+    """What checks look at: a prepared texture and, in a project, its material.
+
+    Attributes
+    ----------
+    name : str
+        The overlay's name or the picture's path.
+    texture : Texture
+    material : Material or None
+        None for a picture on its own.
+    overlay : str
+        Id of the overlay, or empty.
+    """
+
+    name: str
+    texture: Texture
+    material: Material | None = None
+    overlay: str = ""
+
+    @property
+    def uses_alpha(self) -> bool:
+        """False for an overlay drawn solid, whose alpha nothing looks at."""
+        return self.material is None or self.material.blend != "Solid"
+
+    @property
+    def flat_alpha(self) -> bool:
+        """Alpha is missing or the same everywhere; other checks of alpha then make no sense."""
+        a = self.texture.alpha
+        return not self.texture.has_alpha or float(a.min()) == float(a.max())
+
+
+@dataclass(frozen=True)
+class Check:
+    """A registered check.
+
+    Attributes
+    ----------
+    id, title : str
+    measure : callable
+        ``measure(subject) -> list[Finding]``.
+    """
+
+    id: str
+    title: str
+    measure: Callable[[Subject], list[Finding]]

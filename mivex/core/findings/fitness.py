@@ -1,0 +1,46 @@
+"""Checks of size and depth settings."""
+
+import numpy as np
+
+from mivex.core.findings.base import Check, Finding, Repair, Subject
+from mivex.core.material.blends import BLENDS
+from mivex.core.prepare.resize import Resize, nearest_power
+
+CLEAR_BELOW = 0.995
+"""A texel with less alpha than this lets something through."""
+
+
+def _size(subject: Subject) -> list[Finding]:
+    t = subject.texture
+    wide, high = t.full_size if t.scale < 1 else (t.width, t.height)
+    bad = [s for s in (wide, high) if s & (s - 1)]
+    if not bad:
+        return []
+    to = (nearest_power(wide), nearest_power(high))
+    return [Finding("size", subject.name, float(bad[0]), "px",
+                    f"{wide} × {high} is not a power of two on "
+                    f"{'both sides' if len(bad) == 2 and wide != high else 'each side'}.",
+                    "Mip levels no longer halve evenly and some block compressions refuse it; a runtime may "
+                    "stretch or reject the picture.", (0, 0, wide, high),
+                    Repair(f"Resize to {to[0]} × {to[1]}", (Resize(to="power"),)),
+                    {"width": wide, "height": high})]
+
+
+def _depth_write(subject: Subject) -> list[Finding]:
+    m, t = subject.material, subject.texture
+    if m is None or not m.depth_write or not BLENDS[m.blend].see_through:
+        return []
+    clear = t.alpha * np.float32(m.opacity) < CLEAR_BELOW
+    if m.blend in ("Additive", "Multiply"):
+        clear = np.ones_like(clear)
+    share = float(clear.mean())
+    if share == 0:
+        return []
+    return [Finding("depth-write", subject.name, share * 100, "% of the panel",
+                    f"A {m.blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind it "
+                    "although it can be seen through.",
+                    "Bubbles, smoke or panes behind it vanish, depending on which is drawn first.",
+                    (0, 0, t.width, t.height), Repair("Switch depth write off", material={"depth_write": False}))]
+
+
+CHECKS = (Check("size", "Size", _size), Check("depth-write", "See-through overlay writes depth", _depth_write))

@@ -1,0 +1,1 @@
+"""Pictures: files, colour transfer, mip chains, sampling."""

@@ -1,0 +1,115 @@
+"""A picture as it was read: straight texels, the depth they were stored with, and where from."""
+
+import hashlib
+import re
+from dataclasses import dataclass
+from functools import cached_property
+from typing import Literal
+
+import numpy as np
+from numpy.typing import NDArray
+
+Meaning = Literal["colour", "data"]
+_DATA_WORDS = {
+    "normal", "normals", "nrm", "nor", "mask", "masks", "rough", "roughness", "metal", "metallic",
+    "metalness", "height", "bump", "disp", "displacement", "occlusion", "ao", "orm", "flow", "data", "gloss",
+}
+
+
+@dataclass(frozen=True, eq=False)
+class Picture:
+    """A picture file in memory.
+
+    Attributes
+    ----------
+    values : float32 array (height, width, 4)
+        Straight RGBA as the file held it: display values for integer files,
+        linear light where `linear` is true. Row 0 is the top. Alpha is 1
+        where the file has none. Grey files repeat their grey.
+    channels : int
+        Channels in the file, 1 to 4.
+    bits : int
+        Bits per channel in the file: 8, 16 or 32 (floating point).
+    linear : bool
+        The file holds linear light (floating-point formats).
+    has_alpha : bool
+        The file has an alpha channel.
+    path : str
+        Where it came from; empty for a picture made in memory.
+    """
+
+    values: NDArray[np.float32]
+    channels: int = 4
+    bits: int = 8
+    linear: bool = False
+    has_alpha: bool = True
+    path: str = ""
+
+    @property
+    def width(self) -> int:
+        """Width in texels."""
+        return int(self.values.shape[1])
+
+    @property
+    def height(self) -> int:
+        """Height in texels."""
+        return int(self.values.shape[0])
+
+    @cached_property
+    def key(self) -> str:
+        """Name of the content, equal for equal texels; used by caches."""
+        h = hashlib.blake2b(np.ascontiguousarray(self.values).data, digest_size=16)
+        h.update(f"{self.values.shape}{self.linear}{self.has_alpha}".encode())
+        return h.hexdigest()
+
+
+def quantise(values: NDArray[np.float32], bits: int) -> NDArray[np.float32]:
+    """Round values to what ``bits`` per channel can hold.
+
+    Parameters
+    ----------
+    values : float32 array
+        Values to be stored; clipped to [0, 1] for integer depths.
+    bits : int
+        8 or 16; 32 returns the values untouched.
+
+    Returns
+    -------
+    float32 array of the same shape. Exact: quantising twice changes nothing.
+    """
+    if bits == 32:
+        return values
+    top = np.float32((1 << bits) - 1)
+    out = np.multiply(values, top, dtype=np.float32)
+    np.add(out, np.float32(0.5), out=out)
+    np.floor(out, out=out)
+    np.clip(out, 0, top, out=out)
+    np.divide(out, top, out=out)
+    return out
+
+
+def guess_meaning(picture: Picture) -> tuple[Meaning, str]:
+    """Guess whether a picture is colour or data, and say why in a few words.
+
+    Parameters
+    ----------
+    picture : Picture
+
+    Returns
+    -------
+    (meaning, reason)
+    """
+    stem = re.sub(r"\.[^.]*$", "", picture.path.rsplit("/", 1)[-1])
+    words = {w.lower() for w in re.split(r"[^A-Za-z0-9]+|(?<=[a-z])(?=[A-Z])", stem) if w}
+    hit = sorted(words & _DATA_WORDS)
+    if hit:
+        return "data", f"its name says “{hit[0]}”"
+    if picture.channels == 1:
+        return "data", "it has a single channel"
+    if not picture.linear and picture.width * picture.height > 1:
+        sample = picture.values[::max(1, picture.height // 64), ::max(1, picture.width // 64), :3]
+        vectors = sample.reshape(-1, 3) * 2 - 1
+        unit = np.abs(np.linalg.norm(vectors, axis=1) - 1) < 0.06
+        if unit.mean() > 0.95 and vectors[:, 2].mean() > 0.6:
+            return "data", "its texels are unit vectors, as in a normal map"
+    return "colour", "nothing marks it as data"

@@ -1,0 +1,88 @@
+"""A prepared texture: what the delivered file will hold, and its mip chain."""
+
+from dataclasses import dataclass
+from functools import cached_property
+from typing import Literal
+
+import numpy as np
+
+from mivex.core.image.colour import DECODE_8, to_linear
+from mivex.core.image.mips import MipChain, build_chain
+from mivex.core.types import Floats
+
+
+@dataclass(frozen=True, eq=False)
+class Texture:
+    """The end of the preparation, quantised to what the file will hold.
+
+    Attributes
+    ----------
+    values : float32 array (height, width, 4)
+        Stored values: display values for colour, plain values for data.
+    meaning : {"colour", "data"}
+        Colour is decoded to linear light texel by texel before any filtering.
+    premultiplied : bool
+        Colour has been multiplied by alpha; filtered as stored.
+    bits : int
+        Depth it was quantised to.
+    has_alpha : bool
+        The source had an alpha channel, or a step made one.
+    key : str
+        Name of the content, for caches.
+    scale : float
+        1, or the share of the full size when this is a proxy.
+    full_size : tuple of int
+        Width and height at full size.
+    """
+
+    values: Floats
+    meaning: Literal["colour", "data"] = "colour"
+    premultiplied: bool = False
+    bits: int = 8
+    has_alpha: bool = True
+    key: str = ""
+    scale: float = 1.0
+    full_size: tuple[int, int] = (0, 0)
+
+    @property
+    def width(self) -> int:
+        """Width in texels."""
+        return int(self.values.shape[1])
+
+    @property
+    def height(self) -> int:
+        """Height in texels."""
+        return int(self.values.shape[0])
+
+    @property
+    def alpha(self) -> Floats:
+        """Alpha as a ``(height, width)`` view."""
+        return self.values[..., 3]
+
+    @cached_property
+    def linear(self) -> Floats:
+        """Texels as a sampler decodes them: ``(height, width, 4)`` linear light, or data as stored."""
+        if self.meaning == "data":
+            return self.values
+        out = np.empty_like(self.values)
+        if self.bits == 8:
+            codes = np.rint(self.values[..., :3] * np.float32(255)).astype(np.uint8)
+            out[..., :3] = DECODE_8[codes]
+        else:
+            out[..., :3] = to_linear(self.values[..., :3])
+        out[..., 3] = self.values[..., 3]
+        return out
+
+    @cached_property
+    def mips(self) -> MipChain:
+        """The chain that hardware would build and sample."""
+        return build_chain(self.linear)
+
+    @cached_property
+    def true_mips(self) -> MipChain:
+        """The chain of premultiplied colour: what filtering should have given."""
+        if self.premultiplied:
+            return self.mips
+        associated = self.linear.copy()
+        associated[..., :3] *= associated[..., 3:]
+        return build_chain(associated)

@@ -1,0 +1,1 @@
+"""Blend states and material settings."""

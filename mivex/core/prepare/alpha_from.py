@@ -1,0 +1,77 @@
+"""Step ``alpha-from``: make an alpha out of what a picture holds."""
+
+from typing import Literal
+
+import cv2
+import numpy as np
+
+from mivex.core.image.colour import luminance
+from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, matte_linear, setting
+from mivex.core.prepare.mattes import alpha_against, colour_under
+
+_CHANNEL = {"red": 0, "green": 1, "blue": 2}
+
+
+class AlphaFrom(StepParams):
+    """Settings of ``alpha-from``."""
+
+    step: Literal["alpha-from"] = "alpha-from"
+    source: Literal["luminance", "largest", "red", "green", "blue", "alpha", "file", "matte"] = setting(
+        "luminance", "Take alpha from", "What becomes solid: bright parts, one channel, another picture, "
+        "or all that differs from a backdrop.",
+        choices={"luminance": "Luminance", "largest": "Largest channel", "red": "Red channel",
+                 "green": "Green channel", "blue": "Blue channel", "alpha": "Its own alpha",
+                 "file": "Another picture", "matte": "Difference from a matte"})
+    file: str = setting("", "Picture", "Its alpha if it has one, else its luminance; resized to fit.",
+                        widget="file")
+    matte: Rgb = setting((0.0, 0.0, 0.0), "Matte", "The flat colour the picture was painted or filmed over; "
+                         "it is taken out of the colour as well.", widget="colour")
+    space: Space = setting("display", "Blended in", "How the picture was once laid over its backdrop; paint "
+                           "programs mostly blend display values.",
+                           choices={"display": "Display values", "linear": "Linear light"})
+
+
+def run(surface: Surface, params: AlphaFrom, context: Context) -> Surface:
+    """Make the alpha; only ``matte`` changes the colour too.
+
+    ``space`` says in which values luminance, channels and the matte are read,
+    so that with the default a grey painted at 0.5 gives alpha 0.5.
+    """
+    p = params
+    if p.source == "alpha":
+        return surface
+    if p.source == "file":
+        return surface.with_alpha(_mask_of(p.file, surface, context))
+    C = surface.rgb_in(p.space)
+    if p.source == "luminance":
+        return surface.with_alpha(luminance(C))
+    if p.source == "largest":
+        return surface.with_alpha(C.max(axis=-1))
+    if p.source == "matte":
+        B = matte_linear(p.matte, p.space, surface.data)
+        alpha = alpha_against(C, B)
+        F = colour_under(C, B, alpha)
+        return surface.with_colour(surface.rgb_from(F, p.space)).with_alpha(alpha)
+    return surface.with_alpha(C[..., _CHANNEL[p.source]])
+
+
+def _mask_of(path: str, surface: Surface, context: Context):  # type: ignore[no-untyped-def]
+    if not path:
+        return surface.alpha
+    mask = context.load(path)
+    grey = mask.values[..., 3] if mask.has_alpha else luminance(mask.values)
+    h, w = surface.values.shape[:2]
+    if grey.shape != (h, w):
+        shrink = grey.shape[0] >= h and grey.shape[1] >= w
+        grey = cv2.resize(np.ascontiguousarray(grey), (w, h),
+                          interpolation=cv2.INTER_AREA if shrink else cv2.INTER_LINEAR)
+    return grey
+
+
+def uses(params: AlphaFrom) -> list[str]:
+    """The mask file, where one is read."""
+    return [params.file] if params.source == "file" and params.file else []
+
+
+STEP = Step(AlphaFrom, run, "Make alpha", "Take the alpha from brightness, a channel, another picture "
+            "or a matte.", "alpha", uses)

@@ -1,0 +1,167 @@
+"""What every preparation step is made of: a parameter model and a pure function on arrays."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from typing import Annotated, Any, Literal
+
+import numpy as np
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field
+
+from mivex.core.image.colour import to_display, to_linear
+from mivex.core.image.picture import Picture
+from mivex.core.types import Floats
+
+Station = Literal["source", "alpha", "edges"]
+
+
+def _in_unit(rgb: tuple[float, float, float]) -> tuple[float, float, float]:
+    if not all(0 <= v <= 1 for v in rgb):
+        raise ValueError("each of red, green and blue must lie between 0 and 1")
+    return rgb
+
+
+Rgb = Annotated[tuple[float, float, float], AfterValidator(_in_unit)]
+"""A colour in display values, each channel in [0, 1]."""
+
+Space = Literal["display", "linear"]
+
+
+class StepParams(BaseModel):
+    """Settings of one step in a recipe; `step` names it, `on` switches it."""
+
+    model_config = ConfigDict(frozen=True, extra="allow", validate_default=True, allow_inf_nan=False)
+
+    step: str
+    on: bool = Field(True, title="On", description="Switched off, the step changes nothing.")
+
+
+def setting(default: Any, title: str, hint: str, *, unit: str = "", ge: float | None = None,
+            le: float | None = None, choices: dict[str, str] | None = None, widget: str = "",
+            drag: tuple[float, float] | None = None, log: bool = False) -> Any:
+    """Describe one setting of a step: its default, name, unit, range and a one-line hint.
+
+    Parameters
+    ----------
+    default : Any
+        Value when nothing is said.
+    title, hint : str
+        Name on the control; what changes in the picture.
+    unit : str
+        Shown behind the number.
+    ge, le : float, optional
+        Smallest and largest value allowed.
+    choices : dict, optional
+        Wording for each allowed word.
+    widget : str
+        Editor to use where the type alone does not say: ``colour``, ``file``.
+    drag : (low, high), optional
+        Range of the slider where it should be narrower than what may be typed.
+    log : bool
+        The slider moves by ratio, not by difference.
+    """
+    extra: dict[str, Any] = {"unit": unit, "choices": choices, "widget": widget, "log": log}
+    extra["drag"] = list(drag) if drag else None
+    kept = {k: v for k, v in extra.items() if v}
+    return Field(default, title=title, description=hint, ge=ge, le=le, json_schema_extra=kept)
+
+
+@dataclass(frozen=True, eq=False)
+class Surface:
+    """A picture on its way through a recipe.
+
+    Attributes
+    ----------
+    values : float32 array (height, width, 4)
+        Straight RGBA; display values for colour, plain values for data. Steps
+        never change it in place.
+    data : bool
+        Not a colour picture: display and linear are then the same.
+    has_alpha : bool
+        The file had alpha, or a step has made one.
+    premultiplied : bool
+        A step has multiplied colour by alpha.
+    scale : float
+        Size against the full picture; distances in pixels are multiplied by it.
+    """
+
+    values: Floats
+    data: bool = False
+    has_alpha: bool = True
+    premultiplied: bool = False
+    scale: float = 1.0
+
+    @property
+    def alpha(self) -> Floats:
+        """Alpha as a ``(height, width)`` view."""
+        return self.values[..., 3]
+
+    def with_alpha(self, alpha: Floats) -> "Surface":
+        """Same colour, other alpha, clipped to [0, 1]."""
+        out = self.values.copy()
+        np.clip(alpha, 0, 1, out=out[..., 3])
+        return replace(self, values=out, has_alpha=True)
+
+    def with_colour(self, rgb: Floats) -> "Surface":
+        """Same alpha, other colour."""
+        out = self.values.copy()
+        out[..., :3] = rgb
+        return replace(self, values=out)
+
+    def rgb_in(self, space: Space) -> Floats:
+        """Colour in display values or linear light, ``(height, width, 3)``."""
+        rgb = self.values[..., :3]
+        return to_linear(rgb) if space == "linear" and not self.data else rgb
+
+    def rgb_from(self, rgb: Floats, space: Space) -> Floats:
+        """Bring colour of the given space back to stored values."""
+        return to_display(rgb) if space == "linear" and not self.data else rgb
+
+
+@dataclass(frozen=True)
+class Context:
+    """What a step may need from outside.
+
+    Attributes
+    ----------
+    load : callable
+        Takes a path as the recipe has it and returns the Picture; raises MivexError.
+    """
+
+    load: Callable[[str], Picture]
+
+
+@dataclass(frozen=True)
+class Step:
+    """A registered step.
+
+    Attributes
+    ----------
+    params : type of StepParams
+        Its settings.
+    run : callable
+        ``run(surface, params, context) -> Surface``; pure.
+    label, hint : str
+        Name in the list of steps; what it does to the picture.
+    station : str
+        Where on the track it belongs.
+    files : callable
+        Paths of other pictures that it reads, for watching and caching.
+    """
+
+    params: type[StepParams]
+    run: Callable[[Surface, Any, Context], Surface]
+    label: str
+    hint: str
+    station: Station
+    files: Callable[[Any], list[str]] = lambda params: []
+
+    @property
+    def name(self) -> str:
+        """The word that names it in a recipe."""
+        return str(self.params.model_fields["step"].default)
+
+
+def matte_linear(rgb: Rgb, space: Space, data: bool) -> Floats:
+    """A matte given in display values, in the space the step works in; float32 (3,)."""
+    value = np.array(rgb, np.float32)
+    return to_linear(value) if space == "linear" and not data else value

@@ -1,0 +1,24 @@
+"""Step ``premultiply``: multiply colour by alpha, for the Premultiplied blend."""
+
+from dataclasses import replace
+from typing import Literal
+
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
+
+
+class Premultiply(StepParams):
+    """Settings of ``premultiply``: none."""
+
+    step: Literal["premultiply"] = "premultiply"
+
+
+def run(surface: Surface, params: Premultiply, context: Context) -> Surface:
+    """Store ``C·α``, multiplied in linear light; a second time changes nothing."""
+    if surface.premultiplied:
+        return surface
+    rgb = surface.rgb_in("linear") * surface.values[..., 3:]
+    return replace(surface.with_colour(surface.rgb_from(rgb, "linear")), premultiplied=True)
+
+
+STEP = Step(Premultiply, run, "Premultiply", "Multiply colour by alpha, so that filtering cannot leak; needs "
+            "the Premultiplied blend.", "edges")

@@ -1,0 +1,1 @@
+"""The document, its edits, and its file."""

@@ -1,0 +1,164 @@
+"""Edits: functions from document to document. Nothing is changed in place."""
+
+import math
+from collections.abc import Callable
+from typing import Any
+
+from mivex.core.material.material import Kind, default_material, with_blend
+from mivex.core.prepare.base import StepParams
+from mivex.core.project.document import (
+    BillboardPlace,
+    Camera,
+    Document,
+    HullPlace,
+    Overlay,
+    PanelPlace,
+    Place,
+    Source,
+    new_id,
+)
+
+
+def map_overlay(doc: Document, overlay_id: str, change: Callable[[Overlay], Overlay]) -> Document:
+    """Replace one overlay by what ``change`` makes of it."""
+    return doc.model_copy(update={"overlays": tuple(
+        change(o) if o.id == overlay_id else o for o in doc.overlays)})
+
+
+def set_fields(doc: Document, overlay_id: str, part: str, **values: Any) -> Document:
+    """Set fields of an overlay's ``part`` (source, material, delivery), or of itself (part ``""``).
+
+    Values are validated; a value out of range raises pydantic's ValidationError.
+    """
+    def change(o: Overlay) -> Overlay:
+        target: Any = getattr(o, part) if part else o
+        if part == "material" and "blend" in values:
+            target = with_blend(target, values["blend"])
+        fresh = revalidated(target, **values)
+        return o.model_copy(update={part: fresh}) if part else fresh
+    return map_overlay(doc, overlay_id, change)
+
+
+def revalidated(model: Any, **values: Any) -> Any:
+    """Copy a model with some fields changed and everything checked again."""
+    kept = {k: getattr(model, k) for k in type(model).model_fields} | (model.model_extra or {})
+    return type(model).model_validate(kept | values)
+
+
+def free_name(doc: Document, wish: str) -> str:
+    """``wish``, or ``wish 2`` and so on where that name is taken."""
+    taken = {o.name for o in doc.overlays}
+    name, number = wish, 2
+    while name in taken:
+        name, number = f"{wish} {number}", number + 1
+    return name
+
+
+def first_place(kind: Kind, aspect: float, index: int) -> Place:
+    """Where a new overlay of a kind first appears on the stage; ``aspect`` is width over height."""
+    shift = 0.35 * (index % 5) - 0.7
+    if kind in ("decal", "logo"):
+        return HullPlace(along=shift, around=8.0, width=0.9 * math.sqrt(aspect), height=0.9 / math.sqrt(aspect))
+    if kind == "glass":
+        return PanelPlace(at=(shift, 1.1, 0.9), width=1.0 * math.sqrt(aspect), height=1.0 / math.sqrt(aspect))
+    return BillboardPlace(at=(shift, 1.2, 1.0), width=0.6 * math.sqrt(aspect), height=0.6 / math.sqrt(aspect))
+
+
+def add_overlay(doc: Document, name: str, kind: Kind, path: str, aspect: float = 1.0) -> tuple[Document, str]:
+    """Add an overlay with the usual settings of its kind and one place on the stage; returns its id."""
+    overlay = Overlay(name=free_name(doc, name), kind=kind, source=Source(path=path),
+                      material=default_material(kind), places=(first_place(kind, aspect, len(doc.overlays)),))
+    return doc.model_copy(update={"overlays": (*doc.overlays, overlay)}), overlay.id
+
+
+def remove_overlay(doc: Document, overlay_id: str) -> Document:
+    """Take an overlay out of the rack."""
+    return doc.model_copy(update={"overlays": tuple(o for o in doc.overlays if o.id != overlay_id)})
+
+
+def copy_overlay(doc: Document, overlay_id: str) -> tuple[Document, str]:
+    """Put a copy of an overlay behind it; returns the copy's id."""
+    at = next(i for i, o in enumerate(doc.overlays) if o.id == overlay_id)
+    old = doc.overlays[at]
+    places = tuple(p.model_copy(update={"id": new_id()}) for p in old.places)
+    twin = old.model_copy(update={"id": new_id(), "name": free_name(doc, old.name), "places": places})
+    return doc.model_copy(update={"overlays": (*doc.overlays[:at + 1], twin, *doc.overlays[at + 1:])}), twin.id
+
+
+def move_overlay(doc: Document, overlay_id: str, by: int) -> Document:
+    """Move an overlay up or down the rack; what is drawn does not change."""
+    rows = list(doc.overlays)
+    at = next(i for i, o in enumerate(rows) if o.id == overlay_id)
+    to = min(max(at + by, 0), len(rows) - 1)
+    rows.insert(to, rows.pop(at))
+    return doc.model_copy(update={"overlays": tuple(rows)})
+
+
+def set_kind(doc: Document, overlay_id: str, kind: Kind) -> Document:
+    """Change the kind; the material follows where it was never touched."""
+    def change(o: Overlay) -> Overlay:
+        fresh = default_material(kind) if o.material == default_material(o.kind) else o.material
+        return o.model_copy(update={"kind": kind, "material": fresh})
+    return map_overlay(doc, overlay_id, change)
+
+
+def add_step(doc: Document, overlay_id: str, step: StepParams, at: int | None = None) -> Document:
+    """Put a step into the recipe, at the end or before position ``at``."""
+    def change(o: Overlay) -> Overlay:
+        i = len(o.steps) if at is None else at
+        return o.model_copy(update={"steps": (*o.steps[:i], step, *o.steps[i:])})
+    return map_overlay(doc, overlay_id, change)
+
+
+def set_step(doc: Document, overlay_id: str, index: int, **values: Any) -> Document:
+    """Change settings of the step at ``index``; they are validated."""
+    def change(o: Overlay) -> Overlay:
+        fresh = revalidated(o.steps[index], **values)
+        return o.model_copy(update={"steps": (*o.steps[:index], fresh, *o.steps[index + 1:])})
+    return map_overlay(doc, overlay_id, change)
+
+
+def remove_step(doc: Document, overlay_id: str, index: int) -> Document:
+    """Take a step out of the recipe."""
+    return map_overlay(doc, overlay_id, lambda o: o.model_copy(
+        update={"steps": (*o.steps[:index], *o.steps[index + 1:])}))
+
+
+def move_step(doc: Document, overlay_id: str, index: int, by: int) -> Document:
+    """Move a step earlier or later."""
+    def change(o: Overlay) -> Overlay:
+        steps = list(o.steps)
+        to = min(max(index + by, 0), len(steps) - 1)
+        steps.insert(to, steps.pop(index))
+        return o.model_copy(update={"steps": tuple(steps)})
+    return map_overlay(doc, overlay_id, change)
+
+
+def set_steps(doc: Document, overlay_id: str, steps: tuple[StepParams, ...]) -> Document:
+    """Replace the whole recipe."""
+    return map_overlay(doc, overlay_id, lambda o: o.model_copy(update={"steps": steps}))
+
+
+def add_place(doc: Document, overlay_id: str, place: Place) -> Document:
+    """Place an overlay once more on the stage."""
+    return map_overlay(doc, overlay_id, lambda o: o.model_copy(update={"places": (*o.places, place)}))
+
+
+def set_place(doc: Document, overlay_id: str, place_id: str, **values: Any) -> Document:
+    """Move, turn or scale one placement."""
+    return map_overlay(doc, overlay_id, lambda o: o.model_copy(update={"places": tuple(
+        revalidated(p, **values) if p.id == place_id else p for p in o.places)}))
+
+
+def remove_place(doc: Document, overlay_id: str, place_id: str) -> Document:
+    """Take one placement off the stage."""
+    return map_overlay(doc, overlay_id, lambda o: o.model_copy(
+        update={"places": tuple(p for p in o.places if p.id != place_id)}))
+
+
+def set_camera(doc: Document, camera: Camera) -> Document:
+    """Keep a view under its name, replacing the one of that name or adding it."""
+    rows = [camera if c.name == camera.name else c for c in doc.cameras]
+    if all(c.name != camera.name for c in doc.cameras):
+        rows.append(camera)
+    return doc.model_copy(update={"cameras": tuple(rows)})

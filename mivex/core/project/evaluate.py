@@ -1,0 +1,169 @@
+"""Running recipes, with a cache: only what changed is computed again."""
+
+import hashlib
+import json
+import threading
+from collections import OrderedDict
+from collections.abc import Callable
+from pathlib import Path
+
+import cv2
+import numpy as np
+
+from mivex.core.errors import MivexError, Stopped
+from mivex.core.image.colour import to_display, to_linear
+from mivex.core.image.files import read_picture
+from mivex.core.image.picture import Picture, guess_meaning, quantise
+from mivex.core.image.texture import Texture
+from mivex.core.prepare import STEPS
+from mivex.core.prepare.base import Context, StepParams, Surface
+from mivex.core.project.document import Overlay, Source
+from mivex.core.project.file import absolute
+from mivex.core.types import Floats
+
+PROXY_SIDE = 1024
+
+
+class Cache:
+    """Keeps the most recently used results up to a number of bytes. Safe between threads."""
+
+    def __init__(self, limit: int) -> None:
+        self._limit = limit
+        self._rows: OrderedDict[str, tuple[object, int]] = OrderedDict()
+        self._used = 0
+        self._lock = threading.Lock()
+
+    def get(self, key: str) -> object | None:
+        """The result kept under ``key``, or None."""
+        with self._lock:
+            row = self._rows.get(key)
+            if row is None:
+                return None
+            self._rows.move_to_end(key)
+            return row[0]
+
+    def put(self, key: str, value: object, size: int) -> None:
+        """Keep a result of ``size`` bytes, dropping the oldest beyond the limit."""
+        with self._lock:
+            if key in self._rows:
+                self._used -= self._rows.pop(key)[1]
+            self._rows[key] = (value, size)
+            self._used += size
+            while self._used > self._limit and len(self._rows) > 1:
+                _, (_, gone) = self._rows.popitem(last=False)
+                self._used -= gone
+
+
+class Workshop:
+    """Loads pictures and runs recipes for one project folder.
+
+    Parameters
+    ----------
+    folder : str or Path
+        What relative picture paths are relative to.
+    limit : int
+        Bytes of pictures, intermediate results and textures to keep.
+    """
+
+    def __init__(self, folder: str | Path = ".", limit: int = 3 << 30) -> None:
+        self.folder = str(folder)
+        self._cache = Cache(limit)
+
+    def picture(self, path: str) -> Picture:
+        """Read a picture, or take it from the cache if the file is unchanged; raises MivexError."""
+        whole = Path(absolute(path, self.folder))
+        try:
+            seen = whole.stat()
+            key = f"file {whole} {seen.st_mtime_ns} {seen.st_size}"
+        except OSError:
+            key = f"file {whole}"
+        found = self._cache.get(key)
+        if not isinstance(found, Picture):
+            found = read_picture(whole)
+            self._cache.put(key, found, found.values.nbytes)
+        return found
+
+    def texture(self, overlay: Overlay, *, proxy: bool = False, until: int | None = None,
+                stop: Callable[[], bool] = lambda: False) -> Texture:
+        """The prepared texture of an overlay.
+
+        Parameters
+        ----------
+        overlay : Overlay
+        proxy : bool
+            Work on a picture of at most 1024 texels a side, for speed.
+        until : int, optional
+            Run only the first so many steps (0: the source as it came).
+        stop : callable
+            Asked between steps; true raises Stopped.
+
+        Raises
+        ------
+        MivexError
+            No source, or a picture cannot be read.
+        """
+        if not overlay.source.path:
+            raise MivexError(f"“{overlay.name}” has no picture yet.")
+        return self.prepare(self.picture(overlay.source.path), overlay.source, overlay.steps[:until],
+                            overlay.delivery.bits, proxy=proxy, stop=stop)
+
+    def prepare(self, picture: Picture, source: Source, steps: tuple[StepParams, ...], bits: int = 8, *,
+                proxy: bool = False, stop: Callable[[], bool] = lambda: False) -> Texture:
+        """Run steps on a picture and quantise to ``bits``; see `texture`."""
+        meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
+        scale = min(1.0, PROXY_SIDE / max(picture.width, picture.height)) if proxy else 1.0
+        key = _hash(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
+        final = _hash(key, *(self._mark(s) for s in steps if s.on), str(bits))
+        done = self._cache.get(final)
+        if isinstance(done, Texture):
+            return done
+        surface = self._kept(key, lambda: _start(picture, meaning, source.alpha_stored, scale))
+        context = Context(self.picture)
+        for step in (s for s in steps if s.on):
+            if stop():
+                raise Stopped
+            key = _hash(key, self._mark(step))
+            surface = self._kept(key, lambda s=step, f=surface: STEPS[s.step].run(f, s, context))  # type: ignore[misc]
+        if stop():
+            raise Stopped
+        texture = Texture(quantise(np.clip(surface.values, 0, 1), bits), meaning, surface.premultiplied, bits,
+                          surface.has_alpha, final, scale, (picture.width, picture.height))
+        # Its mip chain and linear texels will join it: count them in.
+        self._cache.put(final, texture, texture.values.nbytes * 4)
+        return texture
+
+    def _kept(self, key: str, make: Callable[[], Surface]) -> Surface:
+        found = self._cache.get(key)
+        if isinstance(found, Surface):
+            return found
+        made = make()
+        self._cache.put(key, made, made.values.nbytes)
+        return made
+
+    def _mark(self, step: StepParams) -> str:
+        others = [self.picture(f).key for f in STEPS[step.step].files(step)]
+        return json.dumps(step.model_dump(mode="json"), sort_keys=True) + "".join(others)
+
+
+def _hash(*parts: str) -> str:
+    return hashlib.blake2b("\0".join(parts).encode(), digest_size=16).hexdigest()
+
+
+def _start(picture: Picture, meaning: str, stored: str, scale: float) -> Surface:
+    """A picture as the first step sees it: straight, display values for colour, at the working size."""
+    values: Floats = picture.values
+    if stored == "premultiplied" and picture.has_alpha:
+        values = values.copy()
+        a = values[..., 3:]
+        lifted = values[..., :3] if picture.linear or meaning == "data" else to_linear(values[..., :3])
+        straight = np.divide(lifted, a, out=lifted.copy(), where=a > 0)
+        if not picture.linear and meaning == "colour":
+            straight = to_display(straight)
+        values[..., :3] = np.where(a > 0, np.clip(straight, 0, None), values[..., :3])
+    if picture.linear and meaning == "colour":
+        values = values.copy()
+        values[..., :3] = to_display(values[..., :3])
+    if scale < 1:
+        size = (max(1, round(picture.width * scale)), max(1, round(picture.height * scale)))
+        values = cv2.resize(values, size, interpolation=cv2.INTER_AREA)
+    return Surface(values, meaning == "data", picture.has_alpha, False, scale)

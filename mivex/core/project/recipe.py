@@ -1,0 +1,90 @@
+"""Recipes: ordered lists of preparation steps, as they stand in projects and in recipe files."""
+
+import json
+from functools import reduce
+from operator import or_
+from pathlib import Path
+from typing import TYPE_CHECKING, Annotated, Any
+
+from pydantic import BaseModel, ConfigDict, Field, ValidationError
+
+from mivex.core.errors import MivexError
+from mivex.core.image.files import write_text
+from mivex.core.prepare import STEPS
+from mivex.core.prepare.base import StepParams
+
+if TYPE_CHECKING:
+    AnyStep = StepParams
+else:
+    AnyStep = Annotated[reduce(or_, [s.params for s in STEPS.values()]), Field(discriminator="step")]
+
+
+class Recipe(BaseModel):
+    """A recipe file."""
+
+    model_config = ConfigDict(frozen=True, extra="allow")
+
+    steps: tuple[AnyStep, ...] = ()
+
+
+def explain(error: ValidationError, what: str) -> str:
+    """One sentence for the first thing a file got wrong."""
+    first = error.errors()[0]
+    place = [str(p) for p in first["loc"] if str(p) not in STEPS]
+    where = ".".join(place)
+    tag = first.get("ctx", {}).get("tag")
+    if first["type"] == "union_tag_invalid":
+        return f"{what}: “{tag}” is not a step Mivex knows ({', '.join(sorted(STEPS))})."
+    if first["type"] == "union_tag_not_found":
+        return f"{what}: {where or 'an entry'} does not say which step it is."
+    text = first["msg"][0].lower() + first["msg"][1:]
+    return f"{what}: {where or 'the file'}: {text}."
+
+
+def parse_recipe(data: Any, what: str) -> Recipe:
+    """Check a recipe given as JSON objects.
+
+    Raises
+    ------
+    MivexError
+        Unknown step or setting, or a value out of range; the sentence names it.
+    """
+    try:
+        recipe = Recipe.model_validate(data)
+    except ValidationError as e:
+        raise MivexError(explain(e, what)) from None
+    for number, step in enumerate(recipe.steps, 1):
+        if step.model_extra:
+            word = sorted(step.model_extra)[0]
+            known = ", ".join(k for k in type(step).model_fields if k != "step")
+            raise MivexError(f"{what}: step {number}, “{step.step}”, has no setting “{word}” "
+                             f"(it has {known}).")
+    return recipe
+
+
+def read_recipe(path: str | Path) -> Recipe:
+    """Read a recipe file; raises MivexError with one sentence."""
+    path = Path(path)
+    return parse_recipe(read_json(path), f"“{path.name}”")
+
+
+def read_json(path: Path) -> Any:
+    """Read a JSON file, or say in one sentence why not."""
+    try:
+        return json.loads(path.read_text(encoding="utf-8"))
+    except FileNotFoundError:
+        raise MivexError(f"There is no file “{path}”.") from None
+    except IsADirectoryError:
+        raise MivexError(f"“{path.name}” is a folder, not a file.") from None
+    except PermissionError:
+        raise MivexError(f"“{path.name}” cannot be read: permission is denied.") from None
+    except (UnicodeDecodeError, json.JSONDecodeError, RecursionError):
+        raise MivexError(f"“{path.name}” is not a JSON text, or is cut short.") from None
+    except OSError as e:
+        raise MivexError(f"“{path.name}” cannot be read: {e.strerror or e}.") from None
+
+
+def save_recipe(path: str | Path, steps: tuple[StepParams, ...]) -> None:
+    """Write steps as a recipe file, atomically."""
+    objects = [s.model_dump(mode="json") for s in steps]
+    write_text(path, json.dumps({"steps": objects}, indent=2, ensure_ascii=False) + "\n")

@@ -1,0 +1,1 @@
+"""The test scene: geometry, camera, drawing."""

@@ -1,0 +1,223 @@
+"""The dock: the solid shapes that overlays are proved against, with surfaces drawn by a seeded hand.
+
+A concrete floor, the plated hull of a small submersible with a porthole and an
+intake recess, a crate, a bright wall and a dark one. Colours are dull on
+purpose; the light is neutral.
+"""
+
+import contextlib
+import hashlib
+import os
+from collections.abc import Callable
+from dataclasses import dataclass
+from functools import cache
+from pathlib import Path
+
+import cv2
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core import shapes
+from mivex.core.errors import MivexError
+from mivex.core.image.colour import DECODE_8
+from mivex.core.image.files import write_atomic
+from mivex.core.image.mips import MipChain, build_chain
+from mivex.core.shapes import box, circle, coverage, grid, noise, over, segment
+from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh, quad
+from mivex.core.types import Floats
+
+PORTHOLE = (-1.55, 14.0, 0.46)
+"""Where the hull has its porthole: metres along, degrees around, radius of the opening in metres."""
+INTAKE = (0.55, -16.0, 0.55, 0.34)
+"""Where the hull has its intake: metres along, degrees around, half width and half height in metres."""
+
+
+@dataclass(frozen=True, eq=False)
+class Solid:
+    """One shape of the dock."""
+
+    name: str
+    tris: NDArray[np.float64]
+    mips: MipChain
+    tiling: bool = False
+
+
+def _grain(picture: Floats, seed: int, much: float, cell: float = 24) -> Floats:
+    h, w = picture.shape[:2]
+    return picture * (1 + much * (noise(h, w, cell, seed, tile=True)[..., None] * 2 - 1))
+
+
+def _chain(make: Callable[[], Floats]) -> MipChain:
+    """Mip chain of a surface, drawn anew or taken from the user's cache, where it lies as 8-bit codes."""
+    place = _cache_folder() / f"{make.__name__.strip('_')}.npy"
+    try:
+        codes = np.load(place)
+    except (OSError, ValueError, EOFError):
+        codes = np.rint(np.clip(make(), 0, 1) * 255).astype(np.uint8)
+        # Without a cache the dock is only slower to appear.
+        with contextlib.suppress(OSError, MivexError):
+            place.parent.mkdir(parents=True, exist_ok=True)
+            write_atomic(place, lambda p: np.save(p, codes))
+    out = np.ones((*codes.shape[:2], 4), np.float32)
+    out[..., :3] = DECODE_8[codes]
+    return build_chain(out)
+
+
+@cache
+def _cache_folder() -> Path:
+    """Where the drawn surfaces are kept; another folder whenever the code that draws them changes."""
+    text = Path(__file__).read_bytes() + Path(shapes.__file__).read_bytes()
+    base = os.environ.get("XDG_CACHE_HOME") or os.path.expanduser("~/.cache")
+    return Path(base) / "mivex" / f"dock-{hashlib.blake2b(text, digest_size=6).hexdigest()}"
+
+
+def _flat(h: int, w: int, rgb: tuple[float, float, float]) -> Floats:
+    return np.broadcast_to(np.array(rgb, np.float32), (h, w, 3)).copy()
+
+
+def _floor() -> Floats:
+    n = 1024
+    y, x = grid(n, n)
+    p = _grain(_flat(n, n, (0.47, 0.47, 0.46)), 11, 0.22, 160)
+    p = _grain(p, 12, 0.10, 6)
+    for k in range(4):
+        for d in (np.abs(y - (k * 256 + 2)), np.abs(x - (k * 256 + 2))):
+            p = over(p, (0.26, 0.26, 0.26), coverage(d.astype(np.float32) - 1.5, 1.5) * np.float32(0.75))
+    # A worn guide line, and the shade that hull and crate leave on the ground.
+    worn = np.clip(noise(n, n, 30, 13) * 2.2 - 0.45, 0, 1)
+    p = over(p, (0.66, 0.58, 0.30), coverage(np.abs(y - 590) - 9, 2) * worn)
+    metres = 12.0 / n
+    def near(d: Floats, half: float) -> Floats:
+        return np.maximum(np.abs(d) - half, 0)
+
+    wx, wz = x * metres - 6.0, y * metres - 6.0
+    under = np.clip(1 - np.hypot(near(wx + 0.6, 2.6), near(wz + 3.0, 0.7)) / 1.8, 0, 1)
+    crate = np.clip(1 - np.hypot(near(wx - 1.75, 0.4), near(wz + 0.1, 0.4)) / 0.4, 0, 1)
+    return p * (1 - 0.62 * under ** 2 - 0.45 * crate ** 2)[..., None]
+
+
+def _hull() -> Floats:
+    """1024 along by 1536 around; u runs along the axis, v from the top round the front to the bottom."""
+    h, w = 1536, 1024
+    y, x = grid(h, w)
+    along = x / w * (HULL_TO - HULL_FROM) + HULL_FROM
+    around = 150 - y / h * 300
+    ym = around * np.float32(np.pi / 180 * HULL_R)
+    p = _grain(_flat(h, w, (0.69, 0.70, 0.69)), 21, 0.06, 200)
+    p = over(p, (0.34, 0.15, 0.12), coverage((ym + 1.75) * 200, 3))
+    p = over(p, (0.16, 0.17, 0.18), coverage(np.abs(ym + 1.72) * 200 - 5, 2))
+    px = w / (HULL_TO - HULL_FROM)
+    seams = np.minimum(np.abs((along + 0.15) % 1.25 - 0.625) * px, np.abs((ym + 0.35) % 1.5 - 0.75) * px)
+    p = over(p, (0.40, 0.41, 0.41), coverage(seams - 1.2, 1.5) * np.float32(0.8))
+    rivets = np.hypot(seams_offset(along + 0.15, 1.25, px) - 9, ((ym * px) % 22) - 11) - 2.2
+    p = over(p, (0.52, 0.53, 0.53), coverage(rivets.astype(np.float32), 1.5) * np.float32(0.9))
+    streak = np.clip(cv2.GaussianBlur(noise(h, w, 14, 23), (1, 161), 0) * 3.2 - 1.35, 0, 1)
+    p = over(p, (0.42, 0.36, 0.28), streak.astype(np.float32) * np.float32(0.28))
+    p = _port(p, along, ym, px)
+    p = _intake(p, along, ym, px)
+    return p * (1 - 0.35 * np.clip(-ym / 3.2, 0, 1) ** 2)[..., None]
+
+
+def seams_offset(metres: Floats, pitch: float, px: float) -> Floats:
+    """Distance in texels from the middle of a plate seam that repeats every ``pitch`` metres."""
+    return (np.abs(metres % pitch - pitch / 2) * px).astype(np.float32)
+
+
+def _port(p: Floats, along: Floats, ym: Floats, px: float) -> Floats:
+    cx, around, r = PORTHOLE
+    cy = np.radians(around) * HULL_R
+    d = circle(ym * px, along * px, cy * px, cx * px, 0)
+    ring = (d - r * px - 12)
+    p = over(p, (0.30, 0.30, 0.30), coverage(ring - 22, 8) * np.float32(0.5))
+    p = over(p, (0.50, 0.47, 0.40), coverage(np.abs(ring - 2) - 14, 1.5))
+    p = over(p, (0.66, 0.62, 0.52), coverage(np.abs(ring - 6) - 3, 2))
+    angle = np.arctan2(ym - cy, along - cx)
+    bolt = np.hypot(ring - 2, (angle / (2 * np.pi) * 12 % 1 - 0.5) * (2 * np.pi * (r * px + 14) / 12)) - 5
+    p = over(p, (0.30, 0.28, 0.24), coverage(bolt.astype(np.float32), 1.5))
+    inside = coverage(d - r * px, 1.5)
+    depth = np.clip((ym - cy + r) / (2 * r), 0, 1)
+    room = np.stack([0.055 + 0.05 * depth, 0.065 + 0.055 * depth, 0.075 + 0.06 * depth], axis=-1)
+    lamp = np.exp(-(((along - cx - 0.12) / 0.05) ** 2 + ((ym - cy - 0.18) / 0.05) ** 2))
+    frame = coverage(np.abs(along * px - (cx - 0.16) * px) - 5, 1.5) * np.float32(0.6)
+    glow = lamp[..., None] * np.array([0.55, 0.50, 0.40], np.float32)
+    room = over(room.astype(np.float32), (0.15, 0.16, 0.17), frame) + glow
+    return p + (room - p) * inside[..., None]
+
+
+def _intake(p: Floats, along: Floats, ym: Floats, px: float) -> Floats:
+    cx, around, hw, hh = INTAKE
+    cy = np.radians(around) * HULL_R
+    d = box(ym * px, along * px, cy * px, cx * px, hh * px, hw * px, 14)
+    p = over(p, (0.44, 0.44, 0.43), coverage(d - 14, 1.5))
+    p = over(p, (0.30, 0.30, 0.30), coverage(np.abs(d - 14) - 1.5, 1.5))
+    deep = np.clip((ym - (cy - hh)) / (2 * hh), 0, 1)
+    hole = np.stack([0.05 + 0.05 * deep] * 3, axis=-1).astype(np.float32)
+    pipes = (np.sin(along * 26) > 0.55).astype(np.float32) * np.float32(0.5)
+    hole = over(hole, (0.14, 0.13, 0.12), cv2.GaussianBlur(pipes, (0, 0), 2))
+    return p + (hole - p) * coverage(d, 1.5)[..., None]
+
+
+def _bow() -> Floats:
+    h, w = 768, 256
+    y, x = grid(h, w)
+    ym = (150 - y / h * 300) * np.float32(np.pi / 180 * HULL_R)
+    p = _grain(_flat(h, w, (0.69, 0.70, 0.69)), 31, 0.06, 120)
+    p = over(p, (0.34, 0.15, 0.12), coverage((ym + 1.75) * 90, 2))
+    p = over(p, (0.40, 0.41, 0.41), coverage(np.abs(x - 4) - 1.5, 1.5))
+    return p * (1 - 0.35 * np.clip(-ym / 3.2, 0, 1) ** 2)[..., None]
+
+
+def _crate() -> Floats:
+    n = 512
+    y, x = grid(n, n)
+    p = _flat(n, n, (0.36, 0.38, 0.34))
+    p = _grain(p, 41, 0.16, 60)
+    inner = box(y, x, 256, 256, 196, 196, 6)
+    p = over(p, (0.27, 0.28, 0.26), coverage(np.abs(inner) - 3, 2))
+    for a, b in (((70, 70), (442, 442)), ((70, 442), (442, 70))):
+        brace = segment(y, x, a, b, 22)
+        p = over(p, (0.24, 0.25, 0.23), coverage(brace - 5, 3))
+        p = over(p, (0.41, 0.43, 0.39), coverage(brace, 1.5))
+    rim = -box(y, x, 256, 256, 216, 216, 0)
+    p = over(p, (0.44, 0.46, 0.42), coverage(rim, 1.5))
+    for cy in (26, 486):
+        for cx in (26, 486):
+            p = over(p, (0.55, 0.55, 0.52), coverage(box(y, x, cy, cx, 30, 30, 6), 1.5))
+            p = over(p, (0.28, 0.28, 0.27), coverage(circle(y, x, cy, cx, 8), 1.5))
+    wear = np.clip(noise(n, n, 24, 43) * 3 - 1.9, 0, 1)
+    return over(p, (0.52, 0.50, 0.46), wear * coverage(np.abs(rim) - 14, 16))
+
+
+def _wall(rgb: tuple[float, float, float], seed: int, seam: float) -> Floats:
+    n = 512
+    y, x = grid(n, n)
+    p = _grain(_flat(n, n, rgb), seed, 0.035, 40)
+    line = np.minimum(np.abs(y % 128 - 64), np.abs((x + 64 * (y // 128 % 2)) % 256 - 128))
+    return p * (1 - seam * coverage(line - 1.0, 1.5))[..., None]
+
+
+def _dark_wall() -> Floats:
+    return _wall((0.19, 0.20, 0.21), 52, 0.35)
+
+
+def _bright_wall() -> Floats:
+    return _wall((0.80, 0.80, 0.79), 51, 0.16)
+
+
+@cache
+def dock() -> tuple[Solid, ...]:
+    """Every solid of the dock. Drawn once, the same each time."""
+    def at(*rows: tuple[float, float, float]) -> NDArray[np.float64]:
+        return np.array(rows, np.float64)
+
+    # Nearest first, as seen from the usual side: what they hide is then never sampled.
+    return (
+        Solid("crate", crate_mesh((1.75, 0.41, -0.1), 0.82, 24), _chain(_crate)),
+        Solid("bow", bow_mesh(), _chain(_bow)),
+        Solid("hull", hull_mesh(), _chain(_hull)),
+        Solid("floor", quad(at((-6, 0, -6), (6, 0, -6), (6, 0, 6), (-6, 0, 6))), _chain(_floor)),
+        Solid("dark wall", quad(at((-5.0, 6.5, 6), (-5.0, 6.5, -5.6), (-5.0, 0, -5.6), (-5.0, 0, 6)),
+                                (0, 0, 4.6, 2.6)), _chain(_dark_wall), True),
+        Solid("bright wall", quad(at((-5.0, 6.5, -5.6), (6, 6.5, -5.6), (6, 0, -5.6), (-5.0, 0, -5.6)),
+                                  (0, 0, 4.4, 2.6)), _chain(_bright_wall), True),
+    )

@@ -1,0 +1,141 @@
+"""From placements to triangles, and from a drag in the picture back to a placement."""
+
+import math
+
+import numpy as np
+
+from mivex.core.project.document import BillboardPlace, HullPlace, PanelPlace, Place
+from mivex.core.stage.camera import View
+from mivex.core.stage.geometry import HULL_AT, HULL_FROM, HULL_R, HULL_TO, hull_point, quad, shade_of, sheet
+from mivex.core.types import Doubles
+
+
+def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
+    """Centre, and half extents to the right and upwards, of a placement as world vectors (3,)."""
+    roll = math.radians(place.roll)
+    if isinstance(place, HullPlace):
+        p, n = hull_point(np.array(place.along), np.array(place.around))
+        right, up = np.array([1.0, 0.0, 0.0]), np.cross(n, [1.0, 0.0, 0.0])
+        centre = p
+    elif isinstance(place, BillboardPlace):
+        centre, right, up = np.array(place.at), view.axes[0], view.axes[1]
+    else:
+        yaw, pitch = math.radians(place.yaw), math.radians(place.pitch)
+        right = np.array([math.cos(yaw), 0.0, -math.sin(yaw)])
+        out = np.array([math.sin(yaw) * math.cos(pitch), math.sin(pitch), math.cos(yaw) * math.cos(pitch)])
+        up = np.cross(out, right)
+        centre = np.array(place.at)
+    c, s = math.cos(roll), math.sin(roll)
+    return centre, (right * c + up * s) * place.width / 2, (up * c - right * s) * place.height / 2
+
+
+def outline(place: Place, view: View) -> Doubles:
+    """The four corners in the world (4, 3): top left, top right, bottom right, bottom left.
+
+    For a decal on the hull they lie on the hull.
+    """
+    if isinstance(place, HullPlace):
+        along, around = _hull_grid(place, 1)
+        return hull_point(along, around)[0].reshape(2, 2, 3)[[0, 0, 1, 1], [0, 1, 1, 0]]
+    c, r, u = frame(place, view)
+    return np.stack([c - r + u, c + r + u, c + r - u, c - r - u])
+
+
+def mesh(place: Place, view: View, *, lit: bool) -> Doubles:
+    """Triangles (n, 3, 6) of a placement; billboards turn to the view, panels are lit on the side seen."""
+    if isinstance(place, HullPlace):
+        along, around = _hull_grid(place, 12)
+        p, n = hull_point(along, around)
+        v, u = np.meshgrid(np.linspace(0, 1, 13), np.linspace(0, 1, 13), indexing="ij")
+        tris = sheet(p, n, np.stack([u, v], axis=-1))
+        if not lit:
+            tris[..., 5] = 1
+        return tris
+    corners = outline(place, view)
+    shade = 1.0
+    if lit:
+        n = np.cross(corners[3] - corners[0], corners[1] - corners[0])
+        n = n / max(float(np.linalg.norm(n)), 1e-12)
+        toward = view.eye - corners.mean(axis=0)
+        shade = float(shade_of(n if n @ toward >= 0 else -n))
+    return quad(corners, shade=shade)
+
+
+def _hull_grid(place: HullPlace, cells: int) -> tuple[Doubles, Doubles]:
+    v, u = np.meshgrid(np.linspace(0.5, -0.5, cells + 1), np.linspace(-0.5, 0.5, cells + 1), indexing="ij")
+    roll = math.radians(place.roll)
+    x, y = u * place.width, v * place.height
+    x, y = x * math.cos(roll) - y * math.sin(roll), x * math.sin(roll) + y * math.cos(roll)
+    return place.along + x, place.around + np.degrees(y / HULL_R)
+
+
+def centre(place: Place, view: View) -> Doubles:
+    """Centre of a placement in the world."""
+    return frame(place, view)[0]
+
+
+def hit(tris: Doubles, origin: Doubles, ray: Doubles) -> tuple[float, float, float] | None:
+    """Nearest crossing of a ray with triangles: distance, u, v; None where it misses.
+
+    References
+    ----------
+    Möller and Trumbore (1997), *Fast, Minimum Storage Ray/Triangle Intersection*.
+    """
+    a = tris[:, 0, :3]
+    e1, e2 = tris[:, 1, :3] - a, tris[:, 2, :3] - a
+    p = np.cross(ray, e2)
+    det = (e1 * p).sum(1)
+    ok = np.abs(det) > 1e-12
+    inv = np.divide(1.0, det, out=np.zeros_like(det), where=ok)
+    s = origin - a
+    b1 = (s * p).sum(1) * inv
+    q = np.cross(s, e1)
+    b2 = (q @ ray) * inv
+    t = (e2 * q).sum(1) * inv
+    good = ok & (b1 >= 0) & (b2 >= 0) & (b1 + b2 <= 1) & (t > 1e-4)
+    if not good.any():
+        return None
+    i = int(np.where(good, t, np.inf).argmin())
+    w = np.array([1 - b1[i] - b2[i], b1[i], b2[i]])
+    return float(t[i]), float(w @ tris[i, :, 3]), float(w @ tris[i, :, 4])
+
+
+def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float, float]) -> dict[str, object]:
+    """New position of a placement dragged from one place on the picture to another.
+
+    Panels and billboards move in the plane through their centre that faces the
+    view; decals slide over the hull.
+    """
+    c = centre(place, view)
+    if isinstance(place, HullPlace):
+        a, b = _on_hull(view, start), _on_hull(view, end)
+        if a is None or b is None:
+            step = view.metres_per_pixel(c)
+            da, db = (end[0] - start[0]) * step, -math.degrees((end[1] - start[1]) * step / HULL_R)
+        else:
+            da, db = b[0] - a[0], b[1] - a[1]
+        return {"along": round(min(max(place.along + da, HULL_FROM), HULL_TO), 4),
+                "around": round(min(max(place.around + db, -120.0), 120.0), 3)}
+    step = view.metres_per_pixel(c)
+    to = c + (view.axes[0] * (end[0] - start[0]) - view.axes[1] * (end[1] - start[1])) * step
+    return {"at": tuple(round(float(v), 4) for v in np.clip(to, -20, 20))}
+
+
+def pushed(place: PanelPlace | BillboardPlace, view: View, pixels: float) -> dict[str, object]:
+    """New position moved along the view, away for positive ``pixels``."""
+    c = np.array(place.at)
+    to = c + view.axes[2] * pixels * view.metres_per_pixel(c)
+    return {"at": tuple(round(float(v), 4) for v in np.clip(to, -20, 20))}
+
+
+def _on_hull(view: View, at: tuple[float, float]) -> tuple[float, float] | None:
+    """Where a ray meets the hull's cylinder: along, around in degrees."""
+    o, d = view.eye, view.ray(*at)
+    oy, oz = o[1] - HULL_AT[0], o[2] - HULL_AT[1]
+    a, b, c = d[1] ** 2 + d[2] ** 2, 2 * (oy * d[1] + oz * d[2]), oy * oy + oz * oz - HULL_R ** 2
+    root = b * b - 4 * a * c
+    if root < 0 or a < 1e-12:
+        return None
+    t = (-b - math.sqrt(root)) / (2 * a)
+    p = o + d * t
+    return float(p[0]), math.degrees(math.atan2(p[1] - HULL_AT[0], p[2] - HULL_AT[1]))

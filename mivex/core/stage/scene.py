@@ -1,0 +1,187 @@
+"""Drawing the stage: the dock and every placed overlay, in the configured order."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.bands import run_bands
+from mivex.core.errors import Stopped
+from mivex.core.image.colour import to_linear
+from mivex.core.image.mips import MipChain
+from mivex.core.image.texture import Texture
+from mivex.core.material.blends import BAYER, BLENDS, GROUPS
+from mivex.core.material.material import Material
+from mivex.core.project.document import Document, Overlay, Place
+from mivex.core.stage import placing
+from mivex.core.stage.camera import View
+from mivex.core.stage.dock import dock
+from mivex.core.stage.raster import NEAR, draw, occupancy, project
+from mivex.core.types import Floats
+
+BACKGROUND = 0.18
+"""Linear grey beyond the dock; close to the window's mid grey."""
+_EVERYWHERE = np.ones((1, 1), np.uint8)
+_f = np.float32
+
+
+@dataclass(frozen=True, eq=False)
+class Item:
+    """One thing to draw.
+
+    Attributes
+    ----------
+    name : str
+    tris : float64 array (n, 3, 6)
+    mips : MipChain
+    occupied : uint8 array
+    material : Material
+    order : tuple
+        Sorting key: draw group, nudge, minus the distance from the eye.
+    """
+
+    name: str
+    tris: NDArray[np.float64]
+    mips: MipChain
+    occupied: NDArray[np.uint8]
+    material: Material
+    order: tuple[int, int, float]
+
+
+_SOLID = Material(blend="Solid", group="Solid", depth_write=True, both_faces=True)
+_SOLID_TILING = _SOLID.model_copy(update={"tiling": True})
+
+
+def order_key(material: Material, centre: NDArray[np.float64], eye: NDArray[np.float64]) -> tuple[int, int, float]:
+    """Sorting key of an object: draw group, then nudge, then from far to near by its centre."""
+    return GROUPS.index(material.group), material.nudge, -float(np.linalg.norm(centre - eye))
+
+
+def overlay_item(overlay: Overlay, place: Place, texture: Texture, view: View) -> Item:
+    """What one placement of an overlay puts on the draw list."""
+    m = overlay.material
+    lit = m.lit and m.blend not in ("Additive", "Multiply")
+    return Item(overlay.name, placing.mesh(place, view, lit=lit), texture.mips, texture_occupancy(texture), m,
+                order_key(m, placing.centre(place, view), view.eye))
+
+
+def texture_occupancy(texture: Texture) -> NDArray[np.uint8]:
+    """Tiles of a texture that hold anything; for a premultiplied one, colour counts too. Kept with it."""
+    kept = texture.__dict__.get("_occupied")
+    if kept is None:
+        seen = texture.values.max(axis=2) if texture.premultiplied else texture.alpha
+        kept = texture.__dict__["_occupied"] = occupancy(seen)
+    return kept  # type: ignore[no-any-return]
+
+
+def draw_list(doc: Document, textures: Mapping[str, Texture], view: View) -> list[Item]:
+    """Everything to draw, in order. Overlays that are hidden or have no texture are left out."""
+    items = [Item(s.name, s.tris, s.mips, _EVERYWHERE, _SOLID_TILING if s.tiling else _SOLID,
+                  (GROUPS.index("Solid"), 0, 0.0)) for s in dock()]
+    for o in doc.overlays:
+        if o.shown and o.id in textures:
+            items += [overlay_item(o, p, textures[o.id], view) for p in o.places]
+    return sorted(items, key=lambda i: i.order)
+
+
+@dataclass(frozen=True, eq=False)
+class Buffers:
+    """What drawing leaves: linear RGBA (height, width, 4), and 1/w (height, width)."""
+
+    colour: Floats
+    depth: Floats
+
+
+def new_buffers(view: View) -> Buffers:
+    """Buffers of the background."""
+    colour = np.full((view.height, view.width, 4), BACKGROUND, np.float32)
+    colour[..., 3] = 0
+    return Buffers(colour, np.zeros((view.height, view.width), np.float32))
+
+
+def draw_items(items: list[Item], view: View, buffers: Buffers | None = None,
+               stop: Callable[[], bool] = lambda: False) -> Buffers:
+    """Draw a list in its order.
+
+    Parameters
+    ----------
+    items : list of Item
+    view : View
+    buffers : Buffers, optional
+        Draw into these instead of fresh ones.
+    stop : callable
+        Asked once before drawing; true raises Stopped.
+
+    Returns
+    -------
+    Buffers
+    """
+    buffers = buffers or new_buffers(view)
+    jobs = []
+    for item in items:
+        m = item.material
+        out = np.empty((2 * len(item.tris), 3, 6))
+        count = project(item.tris, view.matrix, view.focal, view.width / 2, view.height / 2, NEAR,
+                        m.both_faces, out)
+        if count:
+            tint = to_linear(np.array(m.tint, np.float32))
+            jobs.append((out, count, item.mips.texels, item.mips.offsets, item.mips.widths, item.mips.heights,
+                         item.occupied, buffers.colour, buffers.depth,
+                         (BLENDS[m.blend].code, _f(m.cutoff), tint[0], tint[1], tint[2], _f(m.opacity),
+                          m.depth_test, m.depth_write, _f(m.depth_bias / 1000), m.tiling, BAYER)))
+    if stop():
+        raise Stopped
+
+    def band(first: int, last: int) -> None:
+        for *buffer, settings in jobs:
+            draw(*buffer, first, last, *settings)  # type: ignore[call-arg]
+
+    # Thin bands keep both buffers in the cache of the core that draws them.
+    run_bands(view.height, band, per_worker=8, least=24)
+    return buffers
+
+
+def render(doc: Document, textures: Mapping[str, Texture], view: View,
+           stop: Callable[[], bool] = lambda: False) -> Buffers:
+    """Draw the stage of a document.
+
+    Parameters
+    ----------
+    doc : Document
+    textures : mapping of overlay id to Texture
+    view : View
+    stop : callable
+        Asked before drawing; true raises Stopped.
+
+    Returns
+    -------
+    Buffers
+        Linear light; alpha 0 where nothing but the background was drawn.
+    """
+    return draw_items(draw_list(doc, textures, view), view, stop=stop)
+
+
+def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y: float) -> tuple[str, str] | None:
+    """Which placement is seen at a place on the picture: overlay id and place id.
+
+    Clear texels do not count, nor what the dock hides; where several lie behind
+    each other the nearest is meant.
+    """
+    origin, ray = view.eye, view.ray(x, y)
+    walls = [h[0] for s in dock() if (h := placing.hit(s.tris, origin, ray))]
+    limit = min(walls, default=np.inf)
+    best: tuple[float, tuple[str, str]] | None = None
+    for o in doc.overlays:
+        texture = textures.get(o.id)
+        if not o.shown or texture is None:
+            continue
+        for p in o.places:
+            found = placing.hit(placing.mesh(p, view, lit=False), origin, ray)
+            if not found or (o.material.depth_test and found[0] > limit + 0.02 + o.material.depth_bias / 1000):
+                continue
+            ty = min(max(int(found[2] * texture.height), 0), texture.height - 1)
+            tx = min(max(int(found[1] * texture.width), 0), texture.width - 1)
+            if texture.alpha[ty, tx] > 0.01 and (best is None or found[0] < best[0]):
+                best = found[0], (o.id, p.id)
+    return best[1] if best else None
