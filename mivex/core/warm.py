@@ -6,6 +6,7 @@ Run as ``python -m mivex.core.warm``; ``make`` does so when it sets up.
 import hashlib
 import sys
 import time
+from collections.abc import Callable
 from pathlib import Path
 
 import numpy as np
@@ -78,8 +79,9 @@ def warm() -> None:
         o = Overlay(id="a", name="a", material=Material(), places=(BillboardPlace(at=(0.0, 1.2, 1.0)),))
         draw_items(draw_list(Document(overlays=(o,)), {"a": Texture(values)}, view), view)
 
-    jobs = [("colour transfer", colours), ("sampling", sampling), ("fringe figures", figures), ("proofs", proofs),
-            ("the dock's surfaces", dock), ("the stage", stage)]
+    jobs: list[tuple[str, Callable[[], object]]] = [
+        ("colour transfer", colours), ("sampling", sampling), ("fringe figures", figures), ("proofs", proofs),
+        ("the dock's surfaces", dock), ("the stage", stage)]
     begun = time.perf_counter()
     for number, (name, job) in enumerate(jobs, 1):
         _tell(f"Compiling kernels {number}/{len(jobs)}: {name:<24}")

@@ -32,6 +32,9 @@ LIMIT = 3.0
 """A 95th percentile of the error on screen above this is a finding (of 255)."""
 LEAST_SHARE = 0.2
 LEAST_EXPLAINED = 0.6
+MOST_IMPOSSIBLE = 0.13
+OUTLINE = 3.0
+"""Soft texels this near to clear ones, in texels, are the outline."""
 _SAMPLE = 40_000
 
 
@@ -53,6 +56,12 @@ class MatteFit:
         In which values the blend was once made.
     error : float
         95th percentile of what it changes on screen, over black, mid grey and white, 0 to 255.
+    outline : float
+        Part explained where the shape meets clear texels; equal to `explained` where there are none.
+        Shaded shapes, say bright glass round a dull middle, fit inside but not here.
+    impossible : float
+        Share of soft texels whose recovered colour would lie outside [0, 1]: no real paint can have been
+        there, so the lean is the shape's own shading.
     """
 
     matte: tuple[float, float, float]
@@ -61,11 +70,14 @@ class MatteFit:
     plain: float
     space: Space
     error: float
+    outline: float
+    impossible: float
 
     @property
     def reported(self) -> bool:
         """It is large, it is one matte, and it follows alpha."""
         return (self.error > LIMIT and self.share >= LEAST_SHARE and self.explained >= LEAST_EXPLAINED
+                and self.outline >= LEAST_EXPLAINED and self.impossible <= MOST_IMPOSSIBLE
                 and (1 - self.explained) < 0.7 * (1 - self.plain))
 
 
@@ -109,19 +121,23 @@ def fit_matte(texture: Texture) -> MatteFit | None:
         soft = np.sort(np.random.default_rng(7).choice(soft, _SAMPLE, replace=False))
     near = index.reshape(-1)[soft]
     a = alpha.reshape(-1)[soft].astype(np.float64)
+    clear = alpha <= 0.02
+    rim = np.zeros(len(soft), bool)
+    if clear.any():
+        rim = cv2.distanceTransform((~clear).astype(np.uint8), cv2.DIST_L2, 3).reshape(-1)[soft] <= OUTLINE
     w = a / (1 + distance.reshape(-1)[soft] / max(alpha.shape))
     spaces: tuple[Space, ...] = ("display", "linear") if texture.meaning == "colour" else ("display",)
     best: MatteFit | None = None
     for space in spaces:
         C = to_linear(rgb) if space == "linear" else rgb
-        fit = _fit_in(C, alpha, solid, soft, near, a, w, space, texture.meaning == "data")
-        if best is None or fit.explained > best.explained + 0.002:
+        fit = _fit_in(C, alpha, solid, soft, near, a, w, rim, space, texture.meaning == "data")
+        if best is None or fit.explained - fit.impossible > best.explained - best.impossible + 0.002:
             best = fit
     return best
 
 
 def _fit_in(C: Floats, alpha: Floats, solid: NDArray, soft: NDArray, near: NDArray, a: NDArray, w: NDArray,
-            space: Space, data: bool) -> MatteFit:
+            rim: NDArray, space: Space, data: bool) -> MatteFit:
     flat = C.reshape(-1, 3).astype(np.float64)
     # Solid colour is smoothed over its own kind, so that its grain does not pass for a lean.
     weight = solid.astype(np.float32)
@@ -138,15 +154,24 @@ def _fit_in(C: Floats, alpha: Floats, solid: NDArray, soft: NDArray, near: NDArr
         keep = np.maximum(1 - s * (1 - aj), 0.05)[:, None]
         F = np.clip((Cj - (1 - aj)[:, None] * q) / keep, 0, 1)
     plain = _solve(np.ones_like(x), F, Ci - F, w)[2]
+    outline = explained
+    if rim.sum() >= 16:
+        d, k = (Ci - F)[rim], w[rim][:, None]
+        left = (k * (d - x[rim][:, None] * (q - s * F[rim])) ** 2).sum()
+        outline = float(1 - left / max((k * d * d).sum(), 1e-12))
     B = np.clip(q / s, 0, 1) if s > 1e-3 else np.zeros(3)
     matte = B.astype(np.float32)
+    kept = (1 - s * x)[:, None]
+    free = B + (Ci - B) / np.maximum(kept, 1e-3)
+    slack = 1 / 255 / np.maximum(kept, 1e-3) + 0.03
+    impossible = float(((free < -slack) | (free > 1 + slack)).any(axis=1).mean())
     fixed = colour_under(Ci[None].astype(np.float32), matte, a[None].astype(np.float32), s)[0]
     if space == "linear" and not data:
         matte = to_display(matte)
     error = float(np.percentile(_on_screen(Ci.astype(np.float32), fixed, a.astype(np.float32),
                                            space == "display" and not data, data), 95))
     r, g, b = (round(float(v), 3) for v in matte)
-    return MatteFit((r, g, b), round(s, 3), explained, plain, space, error)
+    return MatteFit((r, g, b), round(s, 3), explained, plain, space, error, outline, impossible)
 
 
 def _on_screen(before: Floats, after: Floats, a: Floats, decode: bool, data: bool) -> Floats:
@@ -170,12 +195,15 @@ def _measure(subject: Subject) -> list[Finding]:
     fit = fit_matte(t)
     if fit is None or not fit.reported:
         return []
+    light = 0.2126 * fit.matte[0] + 0.7152 * fit.matte[1] + 0.0722 * fit.matte[2]
+    if subject.material and subject.material.blend == "Additive" and light > 0.1:
+        # A glow whose halo has another colour than its core is how light looks, not a backdrop.
+        return []
     if fit.share > 0.97:
         fit = replace(fit, share=1.0)
     soft = (t.alpha > 0.02) & (t.alpha < 0.96)
     rows, cols = np.flatnonzero(soft.any(axis=1)), np.flatnonzero(soft.any(axis=0))
     place = (int(cols[0]), int(rows[0]), int(cols[-1] - cols[0] + 1), int(rows[-1] - rows[0] + 1))
-    light = 0.2126 * fit.matte[0] + 0.7152 * fit.matte[1] + 0.0722 * fit.matte[2]
     tone = "dark" if light < 0.25 else "bright" if light > 0.75 else "coloured"
     return [Finding(
         "matte", subject.name, fit.error, "of 255",

@@ -1,0 +1,298 @@
+"""Draws the demo's pictures and writes its project. Seeded: the same each time.
+
+Run as ``python -m mivex.demo.make``; the results are committed.
+"""
+
+import cv2
+import numpy as np
+
+from mivex.core.image.colour import to_display, to_linear
+from mivex.core.image.files import write_picture
+from mivex.core.material.material import Material, default_material
+from mivex.core.prepare.alpha_from import AlphaFrom
+from mivex.core.prepare.levels import Levels
+from mivex.core.prepare.spread import Spread
+from mivex.core.project.document import BillboardPlace, Document, HullPlace, Overlay, PanelPlace, Place, Source
+from mivex.core.project.file import write_project
+from mivex.core.shapes import box, circle, coverage, grid, noise, over, polygon, segment
+from mivex.core.types import Floats
+from mivex.demo import FOLDER, PROJECT
+
+
+def _save(name: str, rgb: Floats, alpha: Floats | None = None) -> None:
+    values = rgb if alpha is None else np.dstack([rgb, alpha])
+    write_picture(FOLDER / name, np.clip(values, 0, 1).astype(np.float32), 8)
+
+
+def _flat(h: int, w: int, rgb: tuple[float, float, float]) -> Floats:
+    return np.broadcast_to(np.array(rgb, np.float32), (h, w, 3)).copy()
+
+
+def porthole() -> None:
+    """Porthole pane: salt film thick at the rim, wiped in the middle; scratches, finger smears, a light edge."""
+    n = 512
+    y, x = grid(n, n)
+    c, r = n / 2, 236.0
+    d = circle(y, x, c, c, r)
+    rho = np.hypot(y - c, x - c) / r
+    cloud = noise(n, n, 120, 101, 5)
+    grain = noise(n, n, 5, 102, 2)
+    salt = np.clip((rho - 0.42) * 1.1 + (cloud - 0.5) * 0.9, 0, 1) * (0.55 + 0.45 * grain)
+    # Wiped once with a sleeve: an arc through the film.
+    arc = np.abs(np.hypot(y - (c + 260), x - (c - 40)) - 300) - 46
+    streaks = noise(n, n, 60, 103, 3) * 0.5 + cv2.GaussianBlur(noise(n, n, 6, 104, 2), (61, 1), 0)
+    salt = salt * (1 - coverage(arc, 46) * np.clip(streaks * 1.1, 0.25, 0.95))
+    # Crystals: specks that catch the light.
+    rng = np.random.default_rng(105)
+    specks = np.zeros((n, n), np.float32)
+    for _ in range(700):
+        a, q = rng.uniform(0, 2 * np.pi), np.sqrt(rng.uniform(0.2, 0.95)) * r
+        py, px = int(c + np.sin(a) * q), int(c + np.cos(a) * q)
+        specks[py:py + rng.integers(1, 3), px:px + rng.integers(1, 3)] = rng.uniform(0.3, 1)
+    specks = cv2.GaussianBlur(specks, (0, 0), 0.8) * np.clip((rho - 0.35) * 2, 0, 1)
+    scratch = np.zeros((n, n), np.float32)
+    for _ in range(34):
+        a, q = rng.uniform(0, 2 * np.pi), np.sqrt(rng.uniform(0, 0.85)) * r
+        s = (c + np.sin(a) * q, c + np.cos(a) * q)
+        b, length = rng.normal(0.5, 0.5), rng.uniform(20, 130)
+        e = (s[0] + np.sin(b) * length, s[1] + np.cos(b) * length)
+        scratch = np.maximum(scratch, coverage(segment(y, x, s, e, 0.25), 1.6) * np.float32(rng.uniform(0.12, 0.5)))
+    smear = np.zeros((n, n), np.float32)
+    for k in range(4):
+        tip = (150 + 9 * abs(k - 1), 206 + 34 * k)
+        end = (tip[0] + 96 + 14 * k, tip[1] + 16 - 5 * k)
+        body = coverage(segment(y, x, tip, end, 12), 8)
+        fade = np.clip(1 - (y - tip[0]) / 130, 0, 1)
+        ridges = 0.6 + 0.4 * np.sin(np.hypot(y - tip[0] - 4, (x - tip[1]) * 1.2) * 1.5)
+        smear = np.maximum(smear, body * fade * np.where(y < tip[0] + 22, ridges, 0.55).astype(np.float32))
+    gleam = np.exp(-((rho - 0.955) / 0.035) ** 2) * (0.35 + 0.65 * np.clip((c - y + (c - x) * 0.6) / r, 0, 1))
+    base = 0.10 + 0.05 * rho ** 3
+    alpha = 1 - (1 - base) * (1 - 0.62 * salt) * (1 - 0.8 * specks) * (1 - 0.55 * scratch) * (1 - 0.30 * smear) \
+        * (1 - 0.75 * gleam)
+    glass = _flat(n, n, (0.30, 0.42, 0.42))
+    rgb = over(glass, (0.86, 0.87, 0.84), np.clip(0.9 * salt + specks, 0, 1))
+    rgb = over(rgb, (0.80, 0.84, 0.84), scratch)
+    rgb = over(rgb, (0.72, 0.74, 0.70), smear * np.float32(0.8))
+    rgb = over(rgb, (0.97, 0.98, 0.96), gleam.astype(np.float32))
+    inside = coverage(d)
+    rgb = np.where((inside > 0)[..., None], rgb, np.float32(0.0))
+    _save("porthole_pane.png", rgb, alpha * inside)
+
+
+def _letters(y: Floats, x: Floats, h: float, top: float, left: float) -> tuple[Floats, float]:
+    """Distance to the stencilled registration NR-04, and its width; strokes cut by stencil bridges."""
+    s, w = h * 0.19, h * 0.62
+    gap = h * 0.20
+    b, m = top + h, top + h / 2
+
+    def bar(y0: float, x0: float, y1: float, x1: float) -> Floats:
+        return polygon(y, x, [(y0, x0), (y0, x1), (y1, x1), (y1, x0)])
+
+    def bridge(x0: float, at: float) -> Floats:
+        return bar(at - h * 0.028, x0 - 2, at + h * 0.028, x0 + w + 2)
+
+    u = left
+    glyphs = []
+    n = np.minimum(np.minimum(bar(top, u, b, u + s), bar(top, u + w - s, b, u + w)),
+                   polygon(y, x, [(top, u), (top, u + s * 1.12), (b, u + w), (b, u + w - s * 1.12)]))
+    glyphs.append((n, bridge(u, m)))
+    u += w + gap
+    bowl = np.maximum(box(y, x, top + h * 0.28, u + w * 0.42, h * 0.28, w * 0.58, h * 0.2),
+                      -box(y, x, top + h * 0.28, u + w * 0.42, h * 0.28 - s, w * 0.58 - s, h * 0.09))
+    bowl = np.maximum(bowl, u - x)
+    r = np.minimum(np.minimum(bowl, bar(top, u, b, u + s)),
+                   polygon(y, x, [(top + h * 0.5, u + w * 0.30), (top + h * 0.5, u + w * 0.30 + s * 1.15),
+                                  (b, u + w), (b, u + w - s * 1.2)]))
+    glyphs.append((r, bridge(u, top + h * 0.28)))
+    u += w + gap
+    glyphs.append((bar(m - s * 0.45, u, m + s * 0.45, u + w * 0.5), np.full(y.shape, 1e3, np.float32)))
+    u += w * 0.5 + gap
+    zero = np.maximum(box(y, x, m, u + w / 2, h / 2, w / 2, h * 0.22),
+                      -box(y, x, m, u + w / 2, h / 2 - s, w / 2 - s, h * 0.1))
+    cut = np.minimum(bar(top - 2, u + w / 2 - h * 0.028, top + s + 2, u + w / 2 + h * 0.028),
+                     bar(b - s - 2, u + w / 2 - h * 0.028, b + 2, u + w / 2 + h * 0.028))
+    glyphs.append((zero, cut))
+    u += w + gap
+    four = np.minimum(np.minimum(bar(top, u + w - s * 1.25, b, u + w - s * 0.25),
+                                 bar(top + h * 0.60, u, top + h * 0.60 + s * 0.9, u + w + s * 0.1)),
+                      polygon(y, x, [(top, u + w * 0.48), (top, u + w * 0.48 + s * 1.2), (top + h * 0.68, u + s * 1.05),
+                                     (top + h * 0.68, u)]))
+    glyphs.append((four, bar(top + h * 0.46, u - 2, top + h * 0.516, u + w + 2)))
+    u += w
+    out = np.full(y.shape, 1e3, np.float32)
+    for shape, cut_away in glyphs:
+        out = np.minimum(out, np.maximum(shape, -cut_away))
+    return out, u - left
+
+
+def registration(name: str, margin: float) -> None:
+    """NR-04 in worn dark paint; ``margin`` in pixels decides whether it clears the border."""
+    h, w = 256, 1024
+    y, x = grid(h, w)
+    size = h - 2 * margin
+    _, width = _letters(y[:2, :2], x[:2, :2], size, margin, 0)
+    d, _ = _letters(y, x, size, margin, (w - width) / 2)
+    worn = noise(h, w, 18, 111, 4) * 0.65 + noise(h, w, 110, 112, 3) * 0.45
+    paint = coverage(d + (worn - 0.5) * 1.5, 1.4)
+    chips = np.clip((worn - 0.70) * 12, 0, 1)
+    dust = np.clip((noise(h, w, 4, 113, 2) - 0.66) * 6, 0, 1)
+    alpha = paint * (0.97 - 0.75 * chips) * (1 - 0.35 * dust)
+    if margin <= 0:
+        # Overspray beyond the stencil, cut off by the picture's side.
+        alpha = np.maximum(alpha, 0.22 * np.clip(1 - d / 26, 0, 1) * worn * 1.4)
+    rgb = _flat(h, w, (0.10, 0.16, 0.24)) * (0.85 + 0.3 * noise(h, w, 60, 114)[..., None])
+    rgb = np.where((alpha > 0)[..., None], rgb, np.float32(1.0))
+    _save(name, rgb, alpha)
+
+
+def chevrons() -> None:
+    """Hazard chevrons, painted by hand over tape: black and dull yellow, scuffed."""
+    h, w = 256, 1024
+    y, x = grid(h, w)
+    band = box(y, x, h / 2, w / 2, 96, 488, 8)
+    fold = np.abs(y - h / 2) * 0.8
+    stripes = np.abs((x - fold) % 140 - 70) - 35
+    yellow = coverage(stripes.astype(np.float32), 1.6)
+    worn = noise(h, w, 26, 121, 5)
+    rgb = _flat(h, w, (0.09, 0.09, 0.085))
+    rgb = over(rgb, (0.82, 0.62, 0.13), yellow)
+    rgb = rgb * (0.82 + 0.3 * noise(h, w, 90, 122)[..., None])
+    scuff = np.clip(cv2.GaussianBlur(noise(h, w, 7, 123, 3), (41, 1), 0) * 5 - 2.6, 0, 1)
+    rgb = over(rgb.astype(np.float32), (0.45, 0.44, 0.42), scuff * np.float32(0.4))
+    edge = np.clip(-band / 10, 0, 1)
+    alpha = coverage(band + (worn - 0.5) * 7, 1.8) * (1 - np.clip((worn - 0.62) * 7, 0, 0.9) * (1 - 0.55 * edge))
+    rgb = np.where((alpha > 0)[..., None], rgb, np.float32(1.0))
+    _save("hazard_chevrons.png", rgb, alpha)
+
+
+def screen() -> None:
+    """Perforated intake screen: staggered holes in galvanised sheet, with a folded rim and bolts."""
+    h, w = 512, 512
+    y, x = grid(h, w)
+    pitch, r = 36.0, 12.5
+    row = np.round((y - h / 2) / (pitch * 0.866))
+    cy = row * pitch * 0.866 + h / 2
+    off = np.where(row % 2 == 0, 0.0, pitch / 2)
+    cx = np.round((x - w / 2 - off) / pitch) * pitch + w / 2 + off
+    hole = np.hypot(y - cy, x - cx) - r
+    field = box(y, x, h / 2, w / 2, h / 2 - 40, w / 2 - 40, 10)
+    inside = (np.abs(cy - h / 2) < h / 2 - 50) & (np.abs(cx - w / 2) < w / 2 - 50)
+    hole = np.where(inside, hole, 1e3).astype(np.float32)
+    plate = box(y, x, h / 2, w / 2, h / 2 - 7, w / 2 - 7, 22)
+    rgb = _flat(h, w, (0.47, 0.48, 0.48)) * (0.84 + 0.32 * noise(h, w, 40, 131)[..., None])
+    spangle = noise(h, w, 14, 132, 2)
+    rgb = rgb * (0.94 + 0.12 * (spangle > 0.52)[..., None])
+    light = np.clip(1 - np.abs(hole - 2.2) / 2.6, 0, 1) * ((y - cy) * 0.7 + (x - cx) * 0.4) / r
+    rgb = rgb * (1 + 0.55 * light[..., None])
+    rgb = over(rgb.astype(np.float32), (0.26, 0.26, 0.26), coverage(np.abs(field) - 1.5, 2) * np.float32(0.8))
+    rust = np.clip(cv2.GaussianBlur(noise(h, w, 30, 133, 4), (1, 61), 0) * 3.4 - 1.85, 0, 1)
+    rgb = over(rgb, (0.36, 0.21, 0.12), rust * np.float32(0.75))
+    for by in (25, h / 2, h - 25):
+        for bx in (25, w / 2, w - 25):
+            if (by, bx) != (h / 2, w / 2):
+                bolt = circle(y, x, by, bx, 10)
+                rgb = over(rgb, (0.30, 0.30, 0.30), coverage(bolt - 3, 3) * np.float32(0.7))
+                rgb = over(rgb, (0.60, 0.60, 0.58), coverage(bolt, 1.5))
+                slot = coverage(np.abs(y - by - (x - bx) * 0.4) - 1.4, 1.5)
+                rgb = over(rgb, (0.34, 0.34, 0.34), slot * coverage(bolt + 3))
+    alpha = coverage(np.maximum(plate, -hole), 1.6)
+    rgb = np.where((alpha > 0)[..., None], rgb, np.float32(0.02))
+    _save("intake_screen.png", rgb, alpha)
+
+
+def _bubble() -> tuple[Floats, Floats]:
+    n = 256
+    y, x = grid(n, n)
+    c, r = n / 2, 108.0
+    d = circle(y, x, c, c, r)
+    rho = np.clip(np.hypot(y - c, x - c) / r, 0, 1.2)
+    rim = np.exp(-((rho - 0.94) / 0.055) ** 2)
+    shell = 0.06 + 0.30 * rho ** 5
+    ny, nx = (y - c) / r, (x - c) / r
+    key = np.exp(-(((ny + 0.46) / 0.13) ** 2 + ((nx + 0.40) / 0.16) ** 2))
+    bounce = np.exp(-((rho - 0.78) / 0.09) ** 2) * np.clip((ny * 0.75 + nx * 0.62), 0, 1) ** 3
+    glint = np.exp(-(((ny + 0.20) / 0.035) ** 2 + ((nx + 0.58) / 0.035) ** 2))
+    inside = np.clip((r - np.hypot(y - c, x - c)) / 5 + 0.2, 0, 1)
+    clear = (1 - shell) * (1 - 0.62 * rim) * (1 - 0.97 * key) * (1 - 0.6 * bounce) * (1 - 0.9 * glint)
+    alpha = np.clip(1 - clear, 0, 1) * inside * coverage(d, 2)
+    rgb = _flat(n, n, (0.52, 0.72, 0.74))
+    rgb = over(rgb, (0.80, 0.90, 0.90), rim.astype(np.float32))
+    rgb = over(rgb, (0.98, 1.0, 0.99), np.clip(key + glint, 0, 1).astype(np.float32))
+    rgb = over(rgb, (0.88, 0.96, 0.90), bounce.astype(np.float32))
+    return rgb, alpha.astype(np.float32)
+
+
+def bubbles() -> None:
+    """A bubble with clean colour, and its faulty twin: cut from a black backdrop without taking it out."""
+    rgb, alpha = _bubble()
+    _save("bubble.png", np.where((alpha > 0)[..., None], rgb, np.float32(0)), alpha)
+    _save("bubble_cut_from_black.png", rgb * alpha[..., None], alpha)
+
+
+def mote() -> None:
+    """A mote in the lamp's beam, photographed on black: no alpha of its own."""
+    n = 128
+    y, x = grid(n, n)
+    c = n / 2
+    rho = np.hypot(y - c, x - c) / (n / 2)
+    core = np.exp(-(rho / 0.10) ** 2)
+    halo = np.exp(-(rho / 0.34) ** 2) * 0.42
+    ring = np.exp(-((rho - 0.52) / 0.05) ** 2) * 0.07
+    spokes = np.abs(np.cos(np.arctan2(y - c, x - c) * 3)) ** 24 * np.exp(-rho / 0.22) * 0.30
+    light = (core + halo + ring + spokes) * np.clip((0.93 - rho) / 0.25, 0, 1)
+    tint = np.stack([np.ones_like(rho), 0.86 - 0.18 * rho, 0.58 - 0.30 * rho], axis=-1)
+    _save("lamp_mote.png", to_display(np.clip(light[..., None] * to_linear(tint.astype(np.float32)), 0, 1)))
+
+
+def project() -> Document:
+    """The demo project."""
+    def overlay(key: str, name: str, kind: str, path: str, places: tuple[Place, ...], steps: tuple = (),
+                **material: object) -> Overlay:
+        base = default_material(kind)  # type: ignore[arg-type]
+        return Overlay(id=key, name=name, kind=kind, source=Source(path=path), steps=steps, places=places,
+                       material=Material.model_validate(base.model_dump() | material))
+
+    def spot(key: str, x: float, y: float, z: float, size: float, roll: float = 0) -> BillboardPlace:
+        return BillboardPlace(id=key, at=(x, y, z), width=size, height=size, roll=roll)
+
+    return Document(overlays=(
+        overlay("porthole", "Porthole pane", "glass", "porthole_pane.png",
+                (PanelPlace(id="pane", at=(-1.55, 2.743, -1.027), pitch=14.0, width=1.03, height=1.03),),
+                (Spread(),)),
+        overlay("registry", "Hull registration", "decal", "registration_nr04.png",
+                (HullPlace(id="bow", along=0.1, around=26.0, width=1.55, height=0.3875),), (Spread(),)),
+        overlay("chevrons", "Hazard chevrons", "decal", "hazard_chevrons.png",
+                (HullPlace(id="sill", along=0.55, around=-32.5, width=1.3, height=0.325),), (Spread(),)),
+        overlay("screen", "Intake screen", "glass", "intake_screen.png",
+                (HullPlace(id="intake", along=0.55, around=-16.0, width=1.2, height=0.78),), (Spread(),),
+                blend="Cutout", group="Cutout", depth_write=True, depth_bias=10.0),
+        overlay("bubble", "Bubble", "sprite", "bubble.png",
+                (spot("b1", -0.75, 0.95, 0.75, 0.46), spot("b2", -0.50, 1.42, 0.55, 0.24, 40),
+                 spot("b3", -0.95, 1.72, 0.62, 0.16, 80), spot("b4", -0.62, 2.05, 0.50, 0.10, 10)), (Spread(),)),
+        overlay("mote", "Lamp mote", "sprite", "lamp_mote.png",
+                (spot("m1", 1.30, 1.55, 0.40, 0.42), spot("m2", 1.72, 1.85, 0.10, 0.26, 20),
+                 spot("m3", 1.05, 2.05, 0.25, 0.18, 50), spot("m4", 1.95, 1.30, 0.45, 0.15, 70)),
+                (AlphaFrom(source="matte", matte=(0.0, 0.0, 0.0), space="linear"), Levels(white=0.9)),
+                blend="Additive"),
+        overlay("bubble_black", "Bubble, cut from black", "sprite", "bubble_cut_from_black.png",
+                (spot("k1", 0.35, 0.98, 0.85, 0.46), spot("k2", 0.62, 1.42, 0.60, 0.24, 40))),
+        overlay("registry_border", "Registration, to the border", "decal", "registration_to_border.png",
+                (HullPlace(id="port", along=-2.6, around=-12.0, width=1.5, height=0.375),), (Spread(),)),
+    ))
+
+
+def main() -> None:
+    """Draw everything."""
+    FOLDER.mkdir(exist_ok=True)
+    porthole()
+    registration("registration_nr04.png", 36)
+    registration("registration_to_border.png", 0)
+    chevrons()
+    screen()
+    bubbles()
+    mote()
+    write_project(PROJECT, project())
+
+
+if __name__ == "__main__":
+    main()
