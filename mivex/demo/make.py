@@ -44,7 +44,7 @@ def porthole() -> None:
     salt = salt * (1 - coverage(arc, 46) * np.clip(streaks * 1.1, 0.25, 0.95))
     # Crystals: specks that catch the light.
     rng = np.random.default_rng(105)
-    specks = np.zeros((n, n), np.float32)
+    specks: Floats = np.zeros((n, n), np.float32)
     for _ in range(700):
         a, q = rng.uniform(0, 2 * np.pi), np.sqrt(rng.uniform(0.2, 0.95)) * r
         py, px = int(c + np.sin(a) * q), int(c + np.cos(a) * q)

@@ -21,7 +21,7 @@ class AlphaFrom(StepParams):
         "or all that differs from a backdrop.",
         choices={"luminance": "Luminance", "largest": "Largest channel", "red": "Red channel",
                  "green": "Green channel", "blue": "Blue channel", "alpha": "Its own alpha",
-                 "file": "Another picture", "matte": "Difference from a matte"})
+                 "file": "Another picture", "matte": "A matte"})
     file: str = setting("", "Picture", "Its alpha if it has one, else its luminance; resized to fit.",
                         widget="file")
     matte: Rgb = setting((0.0, 0.0, 0.0), "Matte", "The flat colour the picture was painted or filmed over; "

@@ -24,8 +24,8 @@ class Spread(StepParams):
     step: Literal["spread"] = "spread"
     method: Literal["nearest", "smooth", "mean"] = setting(
         "nearest", "Fill with", "What lies under clear texels afterwards; alpha stays as it is.",
-        choices={"nearest": "Nearest edge colour", "smooth": "Smooth blend of edge colours",
-                 "mean": "One mean colour"})
+        choices={"nearest": "Nearest edge", "smooth": "Smooth blend",
+                 "mean": "Mean colour"})
     solid_from: float = setting(0.0, "Trust from alpha", "Texels above this keep their own colour; raise it "
                                 "where faint texels hold a wrong one. At 0 any alpha above 0 counts.",
                                 ge=0, le=1)

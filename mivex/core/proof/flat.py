@@ -16,6 +16,7 @@ from mivex.core.bands import run_bands
 from mivex.core.findings.fringe import fringe_map
 from mivex.core.image.colour import SCREEN, to_linear
 from mivex.core.image.texture import Texture
+from mivex.core.material.blends import BAYER, BLENDS
 from mivex.core.types import Floats
 
 Show = Literal["over", "colour", "alpha", "red", "green", "blue", "fringe"]
@@ -51,6 +52,8 @@ class FlatView:
         Screen pixels per texel of level 0.
     left, top : float
         Place of the texture's top left corner on the screen, pixels.
+    blend, opacity, cutoff, tint :
+        The material, for ``over``: the result is what this blend gives over the backdrop.
     """
 
     show: Show = "over"
@@ -61,6 +64,10 @@ class FlatView:
     zoom: float = 1.0
     left: float = 0.0
     top: float = 0.0
+    blend: str = "Translucent"
+    opacity: float = 1.0
+    cutoff: float = 0.5
+    tint: tuple[float, float, float] = (1.0, 1.0, 1.0)
 
 
 @nb.njit(nogil=True, cache=True, inline="always", error_model="numpy")
@@ -71,7 +78,7 @@ def _code(v, table):  # type: ignore[no-untyped-def]
 
 @nb.njit(nogil=True, cache=True, error_model="numpy")
 def _draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, w, h, level, left, top, zoom,  # type: ignore[no-untyped-def]
-               show, back, dark, bright, checker, encode, premultiplied, table, edge):
+               show, back, dark, bright, checker, encode, code, opacity, cutoff, tint, bayer, table, edge):
     """Rows ``first`` to ``last`` of ``out``; ``edge`` = x beyond which this texture is drawn."""
     one = np.float32(1)
     lw, lh = widths[level], heights[level]
@@ -99,8 +106,20 @@ def _draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights,
                     odd = ((x + x_off) >> 3) + ((y + y_off) >> 3)
                     r0 = bright if odd & 1 else dark
                     g0, b0 = r0, r0
-                k = one if premultiplied else a
-                r, g, b = r * k + (one - a) * r0, g * k + (one - a) * g0, b * k + (one - a) * b0
+                a *= opacity
+                r, g, b = r * tint[0], g * tint[1], b * tint[2]
+                # As in the raster kernel: (source, below) weights; Multiply weighs below by colour.
+                hit = not ((code == 1 and a < cutoff) or (code == 2 and a <= bayer[(y + y_off) & 7, (x + x_off) & 7]))
+                if code <= 2:
+                    own, below = (one, np.float32(0)) if hit else (np.float32(0), one)
+                elif code == 6:
+                    own, below = np.float32(0), one - a
+                    r0, g0, b0 = r0 * (below + r * a), g0 * (below + g * a), b0 * (below + b * a)
+                    below = one
+                else:
+                    own = opacity if code == 4 else a
+                    below = one if code == 5 else one - a
+                r, g, b = r * own + r0 * below, g * own + g0 * below, b * own + b0 * below
             elif show == 2:
                 r, g, b = a, a, a
             elif show == 3:
@@ -146,9 +165,12 @@ def _paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int,
     if y1 <= y0 or x1 <= x0:
         return
     part = out[y0:y1, x0:x1]
+    tint = np.array(view.tint, np.float32)
+    tint = to_linear(tint) if encode else tint
     run_bands(y1 - y0, lambda a, b: _draw_rows(  # type: ignore[call-arg]
         a, b, part, x0, y0, m.texels, m.offsets, m.widths, m.heights, w, h, level, left, top, zoom,
-        _SHOW_CODE[view.show], back, dark, bright, checker, encode, texture.premultiplied, SCREEN, edge - x0))
+        _SHOW_CODE[view.show], back, dark, bright, checker, encode, BLENDS[view.blend].code, np.float32(view.opacity),
+        np.float32(view.cutoff), tint, BAYER, SCREEN, edge - x0))
 
 
 def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: float, top: float, zoom: float,

@@ -1,0 +1,184 @@
+"""Keeps textures and findings up to date with the document, in the background."""
+
+from pathlib import Path
+from typing import Any
+
+from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
+
+from mivex.core.errors import MivexError
+from mivex.core.findings import Finding, Subject, examine
+from mivex.core.findings.fringe import LevelFringe, fringe_figures
+from mivex.core.image.picture import Picture, guess_meaning
+from mivex.core.image.texture import Texture
+from mivex.core.project.document import Overlay
+from mivex.core.project.evaluate import PROXY_SIDE
+from mivex.ui.session import Session
+from mivex.ui.worker import Latest
+
+
+class Engine(QObject):
+    """Prepares textures, examines them, watches source files.
+
+    Signals
+    -------
+    prepared(overlay id)
+        A texture, or the reason why there is none, has changed.
+    examined()
+        Findings have changed.
+    notice(sentence)
+        Something the artist should know.
+    """
+
+    prepared = Signal(str)
+    examined = Signal()
+    notice = Signal(str)
+    busy = Signal(bool)
+
+    def __init__(self, session: Session, parent: QObject | None = None) -> None:
+        super().__init__(parent)
+        self.session = session
+        self.textures: dict[str, Texture] = {}
+        self.befores: dict[str, Texture] = {}
+        self.pictures: dict[str, Picture] = {}
+        self.meanings: dict[str, tuple[str, str]] = {}
+        self.problems: dict[str, str] = {}
+        self.findings: dict[str, list[Finding]] = {}
+        self.fringes: dict[str, list[LevelFringe]] = {}
+        self._keys: dict[str, object] = {}
+        self._examined: dict[str, object] = {}
+        self._generation = 0
+        self._prepare = Latest("prepare", self)
+        self._examine = Latest("examine", self)
+        self._prepare.reported.connect(self._take_texture)
+        self._prepare.failed.connect(lambda _t, why: self.notice.emit(why))
+        self._examine.reported.connect(self._take_findings)
+        self._examine.failed.connect(lambda _t, why: self.notice.emit(why))
+        self._prepare.busy.connect(self.busy)
+        self._watch = QFileSystemWatcher(self)
+        self._watch.fileChanged.connect(self._file_changed)
+        self._settle = QTimer(self, singleShot=True, interval=250)
+        self._settle.timeout.connect(self._reload)
+        session.changed.connect(self.refresh)
+
+    @property
+    def idle(self) -> bool:
+        """Everything is up to date."""
+        return self._prepare.idle and self._examine.idle and not self._settle.isActive()
+
+    def end(self) -> None:
+        """Stop the threads."""
+        self._prepare.end()
+        self._examine.end()
+
+    def _key(self, o: Overlay) -> object:
+        return o.source, o.steps, o.delivery.bits, self.session.folder, self._generation
+
+    def refresh(self) -> None:
+        """Ask for whatever the document needs and is not there yet."""
+        doc = self.session.doc
+        ids = {o.id for o in doc.overlays}
+        tables: tuple[dict[str, Any], ...] = (self.textures, self.befores, self.pictures, self.problems, self.findings,
+                                              self._keys, self._examined, self.meanings, self.fringes)
+        for table in tables:
+            for gone in set(table) - ids:
+                table.pop(gone)
+        self._watch_sources()
+        for o in doc.overlays:
+            if not o.source.path and (o.id in self.textures or o.id not in self.problems):
+                self.textures.pop(o.id, None)
+                self.problems[o.id] = ""
+                self.prepared.emit(o.id)
+        todo = [(o, self._key(o)) for o in doc.overlays if o.source.path and self._keys.get(o.id) != self._key(o)]
+        todo.sort(key=lambda t: t[0].id != self.session.overlay_id)
+        if todo:
+            shop = self.session.shop
+
+            def work(report, stopped):  # type: ignore[no-untyped-def]
+                for o, key in todo:
+                    try:
+                        picture = shop.picture(o.source.path)
+                        seen = guess_meaning(picture)
+                        if max(picture.width, picture.height) > PROXY_SIDE:
+                            proxy = shop.texture(o, proxy=True)
+                            _ = proxy.mips
+                            report((o.id, None, picture, seen, proxy, shop.texture(o, proxy=True, until=0), ""))
+                        full = shop.texture(o, stop=stopped)
+                        before = shop.texture(o, until=0, stop=stopped)
+                        _ = full.mips, before.mips
+                        report((o.id, key, picture, seen, full, before, ""))
+                    except MivexError as e:
+                        report((o.id, key, None, None, None, None, str(e)))
+
+            self._prepare.ask(None, work, halt=True)
+        self._examine_all()
+
+    def _take_texture(self, _token: object, part: tuple) -> None:
+        overlay_id, key, picture, meaning, texture, before, problem = part
+        o = self.session.doc.overlay(overlay_id)
+        if o is None:
+            return
+        if key is not None and key == self._key(o):
+            self._keys[overlay_id] = key
+        if texture is None:
+            self.textures.pop(overlay_id, None)
+            self.pictures.pop(overlay_id, None)
+        else:
+            self.textures[overlay_id] = texture
+            self.befores[overlay_id] = before
+            self.pictures[overlay_id] = picture
+            self.meanings[overlay_id] = meaning
+        self.problems[overlay_id] = problem
+        self.prepared.emit(overlay_id)
+        self._examine_all()
+
+    def _examine_all(self) -> None:
+        todo = []
+        for o in self.session.doc.overlays:
+            t = self.textures.get(o.id)
+            if t is None or t.scale < 1:
+                if o.id not in self.textures and self.findings.pop(o.id, []):
+                    self._examined.pop(o.id, None)
+                    self.examined.emit()
+                continue
+            key = (t.key, o.name, o.material)
+            if self._examined.get(o.id) != key:
+                todo.append((key, Subject(o.name, t, o.material, o.id)))
+        if todo:
+            todo.sort(key=lambda t: t[1].overlay != self.session.overlay_id)
+
+            def work(report, stopped):  # type: ignore[no-untyped-def]
+                for key, subject in todo:
+                    if stopped():
+                        return
+                    wrap = bool(subject.material and subject.material.tiling)
+                    report((key, subject.overlay, examine(subject), fringe_figures(subject.texture, wrap=wrap)))
+
+            self._examine.ask(None, work, halt=True)
+
+    def _take_findings(self, _token: object, part: tuple) -> None:
+        key, overlay_id, found, fringes = part
+        if self.session.doc.overlay(overlay_id) is not None:
+            self._examined[overlay_id] = key
+            self.findings[overlay_id] = found
+            self.fringes[overlay_id] = fringes
+            self.examined.emit()
+
+    def all_findings(self) -> list[Finding]:
+        """Findings of every overlay, in the rack's order."""
+        return [f for o in self.session.doc.overlays for f in self.findings.get(o.id, [])]
+
+    def _watch_sources(self) -> None:
+        wanted, have = set(self.session.sources()), set(self._watch.files())
+        if have - wanted:
+            self._watch.removePaths(sorted(have - wanted))
+        if wanted - have:
+            self._watch.addPaths(sorted(wanted - have))
+
+    def _file_changed(self, path: str) -> None:
+        self._changed_name = Path(path).name
+        self._settle.start()
+
+    def _reload(self) -> None:
+        self._generation += 1
+        self.notice.emit(f"“{self._changed_name}” changed on disk; it was read again.")
+        self.refresh()

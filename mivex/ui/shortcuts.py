@@ -1,0 +1,43 @@
+"""The sheet of keys."""
+
+from PySide6.QtWidgets import QDialog, QGridLayout, QLabel, QWidget
+
+ROWS = (
+    ("Project", (("Ctrl+N, Ctrl+O, Ctrl+S", "new, open, save"), ("Ctrl+Z, Ctrl+Shift+Z", "undo, redo"),
+                 ("Ctrl+I", "add pictures"), ("Ctrl+D, Ctrl+Backspace", "copy, remove the overlay"),
+                 ("Ctrl+E, Ctrl+Shift+E", "deliver, deliver all"))),
+    ("Track", (("Alt+1 … Alt+6", "Source, Alpha, Edges, Blend, Place, Deliver"),
+               ("F2, F3, F4", "both proofs, flat alone, stage alone"))),
+    ("Flat proof", (("B", "next backdrop"), ("D", "before and after"), ("[  ]", "finer, coarser mip level"),
+                    ("L", "every mip level"), ("F, Shift+F", "whole picture, one texel to one pixel"))),
+    ("Stage", (("C", "next camera"), ("drag, Shift-drag, wheel", "look round, pan, come near"),
+               ("drag an overlay", "move it; Ctrl-drag pushes it away"))),
+    ("Numbers", (("drag, Shift-drag", "change, change finely"), ("Return or a digit", "type"),
+                 ("Left, Right", "step"), ("Backspace", "usual value"))),
+)
+
+
+class ShortcutSheet(QDialog):
+    """All keys on one page."""
+
+    def __init__(self, parent: QWidget) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Keys")
+        grid = QGridLayout(self)
+        grid.setContentsMargins(20, 16, 24, 20)
+        grid.setHorizontalSpacing(20)
+        grid.setVerticalSpacing(4)
+        row = 0
+        for title, keys in ROWS:
+            head = QLabel(title)
+            head.setObjectName("section")
+            grid.addWidget(head, row, 0, 1, 2)
+            row += 1
+            for key, what in keys:
+                label = QLabel(key)
+                label.setObjectName("accent")
+                grid.addWidget(label, row, 0)
+                grid.addWidget(QLabel(what), row, 1)
+                row += 1
+            grid.setRowMinimumHeight(row, 8)
+            row += 1

@@ -1,0 +1,114 @@
+"""The track: the selected overlay's stations in working order."""
+
+from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
+from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QAbstractButton, QButtonGroup, QHBoxLayout, QWidget
+
+from mivex.core.findings import Finding
+from mivex.core.prepare import STEPS
+from mivex.core.project.document import Delivery, Overlay
+from mivex.ui import theme
+
+STATIONS = {"source": "Source", "alpha": "Alpha", "edges": "Edges", "blend": "Blend", "place": "Place",
+            "deliver": "Deliver"}
+_STATION_OF = {"no-alpha": "alpha", "constant-alpha": "alpha", "fringe": "edges", "matte": "edges", "border": "edges",
+               "size": "source", "depth-write": "blend"}
+
+
+def station_of(finding: Finding) -> str:
+    """The station at which a finding is mended."""
+    return _STATION_OF.get(finding.id, "edges")
+
+
+def touched(o: Overlay, station: str) -> bool:
+    """Whether anything has been set at a station."""
+    from mivex.core.material.material import default_material
+
+    if station in ("alpha", "edges"):
+        return any(STEPS[s.step].station == station for s in o.steps)
+    if station == "source":
+        return bool(o.source.path)
+    if station == "blend":
+        return o.material != default_material(o.kind)
+    if station == "place":
+        return bool(o.places)
+    return o.delivery != Delivery()
+
+
+class Station(QAbstractButton):
+    """One stop on the track."""
+
+    def __init__(self, key: str, number: int) -> None:
+        super().__init__()
+        self.key = key
+        self.setText(STATIONS[key])
+        self.setCheckable(True)
+        self.setAccessibleName(STATIONS[key])
+        self.setToolTip(f"{STATIONS[key]}   (Alt+{number})")
+        self.setShortcut(f"Alt+{number}")
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setCursor(Qt.CursorShape.PointingHandCursor)
+        self.used, self.count = False, 0
+
+    def sizeHint(self) -> QSize:
+        return QSize(112, 46)
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        p = QPainter(self)
+        p.setRenderHint(QPainter.RenderHint.Antialiasing)
+        y, x = 15.0, self.width() / 2
+        on = self.isChecked()
+        p.setPen(QPen(QColor(theme.LINE), 2))
+        p.drawLine(QPointF(0, y), QPointF(self.width(), y))
+        r = 6.0 if on else 5.0
+        p.setPen(QPen(QColor(theme.ACCENT if on else theme.SOFT if self.used else theme.EDGE), 2))
+        p.setBrush(QColor((theme.ACCENT if on else theme.SOFT) if self.used else theme.GROUND))
+        p.drawEllipse(QPointF(x, y), r, r)
+        p.setFont(theme.figures_font(12, QFont.Weight.DemiBold if on else QFont.Weight.Normal))
+        p.setPen(QColor(theme.TEXT if on or self.underMouse() else theme.SOFT))
+        p.drawText(QRectF(0, 25, self.width(), 18), Qt.AlignmentFlag.AlignCenter, self.text())
+        if self.count:
+            box = QRectF(x + 11, y - 8, 17, 16)
+            p.setPen(Qt.PenStyle.NoPen)
+            p.setBrush(QColor(theme.ACCENT))
+            p.drawRoundedRect(box, 3, 3)
+            p.setPen(QColor(theme.ON_ACCENT))
+            p.setFont(theme.figures_font(11, QFont.Weight.DemiBold))
+            p.drawText(box, Qt.AlignmentFlag.AlignCenter, str(self.count))
+        if self.hasFocus():
+            p.setBrush(Qt.BrushStyle.NoBrush)
+            p.setPen(QPen(QColor(theme.EDGE), 1))
+            p.drawRoundedRect(QRectF(self.rect()).adjusted(3, 1.5, -3, -1.5), 3, 3)
+
+
+class Track(QWidget):
+    """All stations in a row; `went` tells which was chosen."""
+
+    went = Signal(str)
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setObjectName("track")
+        row = QHBoxLayout(self)
+        row.setContentsMargins(0, 2, 0, 2)
+        row.setSpacing(0)
+        group = QButtonGroup(self)
+        self.stops: dict[str, Station] = {}
+        for number, key in enumerate(STATIONS, 1):
+            stop = Station(key, number)
+            stop.clicked.connect(lambda _=False, k=key: self.went.emit(k))  # type: ignore[misc]
+            group.addButton(stop)
+            row.addWidget(stop)
+            self.stops[key] = stop
+
+    def show_state(self, overlay: Overlay | None, station: str, findings: list[Finding]) -> None:
+        """Show where we are, what has been touched, and where findings wait."""
+        for key, stop in self.stops.items():
+            stop.setEnabled(overlay is not None)
+            stop.setChecked(key == station)
+            stop.used = overlay is not None and touched(overlay, key)
+            stop.count = sum(station_of(f) == key for f in findings)
+            words = [STATIONS[key], "touched" if stop.used else "untouched"]
+            words += [f"{stop.count} findings"] if stop.count else []
+            stop.setAccessibleDescription(", ".join(words))
+            stop.update()
