@@ -33,7 +33,8 @@ class FlatCanvas(Canvas):
         self.divider = 0.5
         self.picking = False
         self.marked: tuple[int, int, int, int] | None = None
-        self._fitted = True
+        # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
+        self._aim: str | tuple[int, int, int, int] = "all"
         self._drag: tuple[str, QPointF, FlatView] | None = None
 
     @property
@@ -57,11 +58,11 @@ class FlatCanvas(Canvas):
         """Show the whole picture."""
         w, h = self.size_full
         zoom = min((self.width() - 24) / w, (self.height() - 24) / h, 32.0)
-        self._zoom_to(max(zoom, 0.01), fitted=True)
+        self._zoom_to(max(zoom, 0.01), aim="all")
 
-    def _zoom_to(self, zoom: float, *, fitted: bool = False) -> None:
+    def _zoom_to(self, zoom: float, *, aim: str = "") -> None:
         w, h = self.size_full
-        self._fitted = fitted
+        self._aim = aim
         self.set_view(zoom=zoom, left=round((self.width() - w * zoom) / 2), top=round((self.height() - h * zoom) / 2))
 
     def actual(self) -> None:
@@ -76,9 +77,9 @@ class FlatCanvas(Canvas):
         if w * h > 0.3 * full[0] * full[1]:
             self.fit()
             return
+        self._aim = place
         zoom = min(self.width() / max(w * 4, 24), self.height() / max(h * 4, 24), 24.0)
         zoom = max(zoom, min(self.width() / full[0], self.height() / full[1]) * 0.9)
-        self._fitted = False
         self.set_view(levels=False, zoom=zoom, left=self.width() / 2 - (x + w / 2) * zoom,
                       top=self.height() / 2 - (y + h / 2) * zoom)
 
@@ -96,8 +97,11 @@ class FlatCanvas(Canvas):
         self.draw_later((t.key, view), lambda w, h: draw_flat(t, view, w, h, before, divider))
 
     def resizeEvent(self, event) -> None:  # type: ignore[no-untyped-def]
-        if self._fitted and self.texture is not None:
-            self.fit()
+        if self.texture is not None:
+            if self._aim == "all":
+                self.fit()
+            elif isinstance(self._aim, tuple):
+                self.go_to(self._aim)
         super().resizeEvent(event)
 
     def paint_over(self, p: QPainter) -> None:
@@ -173,7 +177,7 @@ class FlatCanvas(Canvas):
         elif self._drag:
             _, start, view = self._drag
             if (at - start).manhattanLength() > 2:
-                self._fitted = False
+                self._aim = ""
                 self.set_view(left=view.left + at.x() - start.x(), top=view.top + at.y() - start.y())
         elif not self.picking:
             self.setCursor(Qt.CursorShape.SplitHCursor if self._near_divider(at) else Qt.CursorShape.ArrowCursor)
@@ -205,7 +209,7 @@ class FlatCanvas(Canvas):
         w, h = self.size_full
         zoom = min(max(self.view.zoom * factor, 8 / max(w, h)), 128.0)
         k = zoom / self.view.zoom
-        self._fitted = False
+        self._aim = ""
         self.set_view(zoom=zoom, left=at.x() - (at.x() - self.view.left) * k,
                       top=at.y() - (at.y() - self.view.top) * k)
 

@@ -73,6 +73,7 @@ class Window(QMainWindow):
         self.resize(1280, 800)
         self.setMinimumSize(1100, 680)
         self._refresh()
+        self.rack.list.setFocus()
 
     # Building ------------------------------------------------------------------------------------
 

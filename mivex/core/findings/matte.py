@@ -31,6 +31,7 @@ from mivex.core.types import Floats
 LIMIT = 3.0
 """A 95th percentile of the error on screen above this is a finding (of 255)."""
 LEAST_SHARE = 0.2
+SHARE_SLACK = 0.03
 LEAST_EXPLAINED = 0.6
 MOST_IMPOSSIBLE = 0.13
 OUTLINE = 3.0
@@ -91,12 +92,19 @@ def _solve(x: NDArray, F: NDArray, d: NDArray, w: NDArray) -> tuple[NDArray, flo
     lean = ((w * x)[:, None] * (F - Fm) * d).sum()
     # A faint pull towards a full share decides where all solid colours are alike.
     faint = total * 3 * 0.004 ** 2
-    s = float(np.clip((faint - lean) / (spread + faint), 0, 1))
-    q = dm + s * Fm
-    if s > 1e-3:
-        q = np.clip(q / s, 0, 1) * s
-    left = (w[:, None] * (d - x[:, None] * (q - s * F)) ** 2).sum()
-    return q, s, float(1 - left / max((w[:, None] * d * d).sum(), 1e-12))
+    free = float(np.clip((faint - lean) / (spread + faint), 0, 1))
+    whole = max((w[:, None] * d * d).sum(), 1e-12)
+
+    def with_share(s: float) -> tuple[NDArray, float, float]:
+        q = dm + s * Fm
+        if s > 1e-3:
+            q = np.clip(q / s, 0, 1) * s
+        return q, s, float(1 - (w[:, None] * (d - x[:, None] * (q - s * F)) ** 2).sum() / whole)
+
+    # Colour that varies between a soft texel and its solid neighbour draws the share down;
+    # a full one, the usual case, stands where it explains as much.
+    best, full = with_share(free), with_share(1.0)
+    return full if full[2] >= best[2] - SHARE_SLACK else best
 
 
 def fit_matte(texture: Texture) -> MatteFit | None:
@@ -141,9 +149,9 @@ def _fit_in(C: Floats, alpha: Floats, solid: NDArray, soft: NDArray, near: NDArr
     flat = C.reshape(-1, 3).astype(np.float64)
     # Solid colour is smoothed over its own kind, so that its grain does not pass for a lean.
     weight = solid.astype(np.float32)
-    sums = cv2.GaussianBlur(np.dstack([C * weight[..., None], weight]), (0, 0), 2.0)
-    Cj = (sums[..., :3] / np.maximum(sums[..., 3:], np.float32(1e-6))).reshape(-1, 3)[near].astype(np.float64)
-    aj = alpha.reshape(-1)[near].astype(np.float64)
+    sums = cv2.GaussianBlur(np.dstack([C * weight[..., None], alpha * weight, weight]), (0, 0), 2.0)
+    smooth = (sums[..., :4] / np.maximum(sums[..., 4:], np.float32(1e-6))).reshape(-1, 4)[near].astype(np.float64)
+    Cj, aj = smooth[:, :3], smooth[:, 3]
     Ci = flat[soft]
     x = 1 - a
     q, s, F = np.zeros(3), 0.0, Cj

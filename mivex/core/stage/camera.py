@@ -46,8 +46,8 @@ class View:
 
     @property
     def focal(self) -> float:
-        """Focal length in pixels: a 1.45 : 1 frame of that field of view fits into the picture, whatever its shape."""
-        return min(self.height, self.width / 1.45) / 2 / math.tan(math.radians(self.camera.fov) / 2)
+        """Focal length in pixels: a 1.25 : 1 frame of that field of view fits into the picture, whatever its shape."""
+        return min(self.height, self.width / 1.25) / 2 / math.tan(math.radians(self.camera.fov) / 2)
 
     def ray(self, x: float, y: float) -> Doubles:
         """Unit direction through a place on the picture, in pixels from the top left."""

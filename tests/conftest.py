@@ -1,0 +1,26 @@
+"""What tests share. The Qt platform is offscreen unless a test starts a display of its own."""
+
+import os
+import sys
+from pathlib import Path
+
+import numpy as np
+import pytest
+
+os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+_HERE = Path(__file__).parent
+sys.path.insert(0, str(_HERE))
+
+
+@pytest.fixture(autouse=True)
+def own_home(tmp_path_factory, monkeypatch):
+    """Settings and kept work of a person's own are neither read nor written; the dock's cache may be."""
+    home = tmp_path_factory.mktemp("home")
+    for key in ("XDG_CONFIG_HOME", "XDG_DATA_HOME", "XDG_STATE_HOME"):
+        monkeypatch.setenv(key, str(home))
+
+
+@pytest.fixture
+def rng():
+    """Seeded randomness."""
+    return np.random.default_rng(20261124)
