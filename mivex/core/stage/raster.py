@@ -300,7 +300,8 @@ def draw(tris, count, texels, offsets, widths, heights, occupied, target, depth,
             for k in range(4):
                 start[k] = tri[0, 2 + k] + grad[k, 0] * dx + grad[k, 1] * dy
             n, i = x_to - x_from, 0
-            if skip_clear:
+            # Coarser levels reach beyond the tiles of level 0, so these count only for close panels.
+            if skip_clear and close:
                 while i < n and _clear_at(occupied, start, across, i, W, H):
                     i += 1
                 while n > i and _clear_at(occupied, start, across, n - 1, W, H):
