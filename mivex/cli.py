@@ -183,7 +183,8 @@ def schema() -> None:
 def main() -> None:
     """Entry point: every failure is one sentence and exit 2, never a traceback."""
     try:
-        app(standalone_mode=False)
+        code = app(standalone_mode=False)
+        sys.exit(code if isinstance(code, int) else 0)
     except MivexError as e:
         _fail(str(e))
     except typer.Exit as e:

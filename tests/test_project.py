@@ -1,0 +1,176 @@
+"""Project file, recipes, delivery and the command line."""
+
+import json
+import subprocess
+import sys
+from pathlib import Path
+
+import numpy as np
+import pytest
+from sprites import cut_from, disc, paint, rgba
+
+import mivex.core
+from mivex.core.deliver.deliver import check_format, deliver_project, write_texture
+from mivex.core.errors import MivexError
+from mivex.core.image.files import read_picture, write_picture
+from mivex.core.image.texture import Texture
+from mivex.core.material.material import Material
+from mivex.core.prepare import STEPS
+from mivex.core.project import edits
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.evaluate import Workshop
+from mivex.core.project.file import dumps, loads, moved, read_project, write_project
+from mivex.core.project.recipe import parse_recipe
+from mivex.demo import PROJECT
+
+
+def mivex_run(*args, cwd=None, env=None):
+    import os
+    return subprocess.run([sys.executable, "-m", "mivex", *map(str, args)], capture_output=True, text=True, cwd=cwd,
+                          env={**os.environ, "QT_QPA_PLATFORM": "offscreen", "DISPLAY": "", **(env or {})}, check=False)
+
+
+def refused(result):
+    """Exit 2 with one line on standard error and no traceback."""
+    lines = result.stderr.strip().splitlines()
+    return result.returncode == 2 and len(lines) == 1 and lines[0].startswith("mivex: ") and not result.stdout
+
+
+def test_a_project_survives_a_round_trip_with_keys_it_does_not_know(tmp_path):
+    text = json.loads(PROJECT.read_text())
+    text["later"] = {"a": 1}
+    text["overlays"][0]["mood"] = "calm"
+    text["overlays"][0]["steps"][0]["extra"] = [1, 2]
+    text["overlays"][0]["places"][0]["tag"] = "x"
+    doc = loads(text, "p")
+    assert json.loads(dumps(doc)) == text
+    write_project(tmp_path / "p.mivex", doc)
+    assert read_project(tmp_path / "p.mivex") == doc
+    elsewhere = moved(doc, PROJECT.parent, PROJECT.parent.parent)
+    assert elsewhere.overlays[0].source.path == "nerite/porthole_pane.png"
+    assert moved(elsewhere, PROJECT.parent.parent, PROJECT.parent) == doc
+
+
+@pytest.mark.parametrize(("content", "words"), [
+    ('{"mivex": 2}', "newer"), ("[]", "not a Mivex project"), ('{"mivex": "x"}', "version"), ("{", "cut short"),
+    ('{"mivex": 1, "overlays": [{"name": "a", "steps": [{"step": "frobnicate"}]}]}', "frobnicate"),
+    ('{"mivex": 1, "overlays": [{"name": "a", "material": {"opacity": 7}}]}', "opacity"),
+    ('{"mivex": 1, "overlays": [{"name": "a", "id": "1"}, {"name": "b", "id": "1"}]}', "same id")])
+def test_bad_projects_are_refused_in_words(tmp_path, content, words):
+    path = tmp_path / "p.mivex"
+    path.write_text(content)
+    with pytest.raises(MivexError, match=words):
+        read_project(path)
+    assert refused(mivex_run("render", path, tmp_path / "o.png"))
+    assert path.read_text() == content and not (tmp_path / "o.png").exists()
+
+
+def test_recipes_name_what_is_wrong():
+    good = {"steps": [{"step": "alpha-from", "source": "luminance"}, {"step": "spread", "method": "nearest"}]}
+    assert [s.step for s in parse_recipe(good, "r").steps] == ["alpha-from", "spread"]
+    for step, words in (({"step": "spread", "metod": "mean"}, "metod"), ({"step": "levels", "gamma": 0}, "gamma"),
+                        ({"source": "red"}, "which step"), ({"step": "unmatte", "matte": [0, 2, 0]}, "matte"),
+                        ({"step": "levels", "white": float("nan")}, "white")):
+        with pytest.raises(MivexError, match=words):
+            parse_recipe({"steps": [step]}, "r")
+    assert {"alpha-from", "invert-alpha", "levels", "spread", "unmatte"} <= set(STEPS)
+
+
+def test_edits_are_functions_and_undoing_is_keeping_the_old_document():
+    start = Document()
+    doc, key = edits.add_overlay(start, "Smoke", "sprite", "s.png", 2.0)
+    doc, twin = edits.copy_overlay(doc, key)
+    assert [o.name for o in doc.overlays] == ["Smoke", "Smoke 2"] and start.overlays == ()
+    assert edits.remove_overlay(edits.move_overlay(doc, twin, -1), key).overlays[0].id == twin
+    place = doc.overlays[0].places[0]
+    assert place.width / place.height == pytest.approx(2)
+    with pytest.raises(ValueError, match="opacity"):
+        edits.set_fields(doc, key, "material", opacity=2)
+
+
+def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monkeypatch):
+    v = np.round(rng.random((16, 16, 4)) * 255).astype(np.float32) / np.float32(255)
+    v[:8, :, 3] = 0
+    write_picture(tmp_path / "a.png", v)
+    rows = tuple(Overlay(name=f"A {fmt} {bits}", source=Source(path="a.png", meaning="colour"),
+                         material=Material(blend="Additive", nudge=3, tint=(0.5, 1, 1)),
+                         delivery={"format": fmt, "bits": bits})
+                 for fmt, bits in (("png", 8), ("png", 16), ("tga", 8), ("tif", 8), ("tif", 16)))
+    done = deliver_project(Document(overlays=rows), Workshop(tmp_path), tmp_path / "out")
+    for d in done:
+        assert np.allclose(read_picture(d.picture).values, v, atol=1e-7)
+        sheet = json.loads(d.sheet.read_text())
+        assert sheet["blend"]["colour"] == {"source": "As", "destination": "1"}
+        assert (sheet["draw_group"], sheet["order_nudge"], sheet["texture"]["alpha"]) == ("Blended", 3, "straight")
+        assert sheet["tint_linear"][0] == pytest.approx(0.214041, abs=1e-5)
+    for suffix, words in ((".jpg", "no alpha"), (".webp", "discards"), (".exr", "associated"), (".bmp", "alpha")):
+        with pytest.raises(MivexError, match=words):
+            write_texture(tmp_path / f"b{suffix}", Texture(v))
+    with pytest.raises(MivexError, match="8 bits"):
+        check_format("tga", 16)
+    twice = Document(overlays=(rows[0], rows[0].model_copy(update={"id": "x"})))
+    with pytest.raises(MivexError, match="both"):
+        deliver_project(twice, Workshop(tmp_path), tmp_path / "twice")
+    assert not (tmp_path / "twice").exists()
+    for bits, suffix in ((8, "png"), (16, "tif")):
+        shop = Workshop(tmp_path)
+        steps = (STEPS["premultiply"].params(step="premultiply"),)
+        t = shop.prepare(shop.picture("a.png"), Source(meaning="colour"), steps, bits)
+        write_texture(tmp_path / f"pre.{suffix}", t)
+    # A file that does not hold what it was given does not count as delivered.
+    import mivex.core.deliver.deliver as module
+    monkeypatch.setattr(module, "write_picture", lambda path, values, bits, **k: write_picture(path, values * 0.9, bits))
+    with pytest.raises(MivexError, match="does not count"):
+        write_texture(tmp_path / "c.png", Texture(v))
+
+
+def test_command_line_from_picture_to_delivery(tmp_path):
+    alpha = disc(64)
+    write_picture(tmp_path / "smoke.png", rgba(cut_from(paint(64), alpha, (0, 0, 0)), alpha)[..., :3])
+    result = mivex_run("check", "smoke.png", "--json", cwd=tmp_path)
+    told = json.loads(result.stdout)
+    assert result.returncode == 1 and set(told) == {"pictures", "findings"}
+    row = told["pictures"][0]
+    assert (row["path"], row["width"], row["height"], row["channels"], row["bits"]) == ("smoke.png", 64, 64, 3, 8)
+    assert row["alpha"] == {"minimum": 1.0, "maximum": 1.0, "mean": 1.0}
+    assert {"level", "maximum", "p99", "mean"} <= set(row["fringe"][0]) and len(row["fringe"]) == 7
+    assert {"id", "path", "figure", "unit", "message"} <= set(told["findings"][0])
+    assert told["findings"][0]["id"] == "no-alpha"
+    recipe = {"steps": [{"step": "alpha-from", "source": "matte", "matte": [0, 0, 0]}, {"step": "spread"}]}
+    (tmp_path / "r.json").write_text(json.dumps(recipe))
+    assert mivex_run("prepare", "smoke.png", "out.tga", "--recipe", "r.json", cwd=tmp_path).returncode == 0
+    result = mivex_run("check", "out.tga", cwd=tmp_path)
+    assert result.returncode == 0 and "0 findings" in result.stdout
+    write_project(tmp_path / "p.mivex", Document(overlays=(Overlay(name="Smoke", source=Source(path="out.tga")),)))
+    assert mivex_run("render", "p.mivex", "v.exr", "--size", "64x40", "--camera", "Hull", cwd=tmp_path).returncode == 0
+    assert read_picture(tmp_path / "v.exr").values.shape == (40, 64, 4)
+    assert mivex_run("deliver", "p.mivex", "box", cwd=tmp_path).returncode == 0
+    assert sorted(p.name for p in (tmp_path / "box").iterdir()) == ["Smoke.blend.json", "Smoke.png"]
+    schema = json.loads(mivex_run("schema").stdout)
+    assert schema["properties"]["overlays"] and "Levels" in schema["$defs"]
+
+
+def test_the_command_line_refuses_in_one_line(tmp_path):
+    write_picture(tmp_path / "a.png", np.ones((4, 4, 4), np.float32))
+    (tmp_path / "cut.png").write_bytes((tmp_path / "a.png").read_bytes()[:40])
+    (tmp_path / "r.json").write_text('{"steps": [{"step": "alpha-from", "source": "file", "file": "gone.png"}]}')
+    for args in (("check", "cut.png"), ("check",), ("nonsense",), (), ("prepare", "a.png", "o.png", "--recipe", "r.json"),
+                 ("prepare", "a.png", "o.jpg", "--recipe", "r.json"), ("deliver", PROJECT, "/proc/none"),
+                 ("render", PROJECT, "o.png", "--camera", "Nowhere"), ("render", PROJECT, "o.png", "--size", "0x4")):
+        assert refused(mivex_run(*args, cwd=tmp_path)), args
+    assert sorted(p.name for p in tmp_path.iterdir()) == ["a.png", "cut.png", "r.json"]
+
+
+def test_the_demo_shows_its_faults_and_only_these():
+    told = json.loads(mivex_run("check", PROJECT, "--json").stdout)
+    assert {(f["overlay"], f["id"]) for f in told["findings"]} == {
+        ("Bubble, cut from black", "matte"), ("Registration, to the border", "border")}
+
+
+def test_core_knows_no_interface_and_the_lock_no_addresses():
+    root = Path(mivex.core.__file__).parent
+    for path in root.rglob("*.py"):
+        text = path.read_text()
+        assert "PySide6" not in text and "mivex.ui" not in text, path
+    lock = (root.parent.parent / "requirements.lock").read_text()
+    assert "--hash=sha256:" in lock and "://" not in lock
