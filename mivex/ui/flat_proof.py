@@ -263,6 +263,7 @@ class FlatProof(QWidget):
         session.changed.connect(self.refresh)
         engine.prepared.connect(lambda key: self.refresh() if key == session.overlay_id else None)
         self._update_header()
+        self.refresh()
 
     def _header(self) -> QWidget:
         head = QWidget()
