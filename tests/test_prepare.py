@@ -43,7 +43,7 @@ def test_alpha_from_every_source():
     assert out.values[0, 0].tolist() == pytest.approx([0.0, 0.5 + 0.1 / 0.6, 0.5 - 0.1 / 0.6, 0.6], abs=1e-6)
     wide = Surface(np.ones((4, 16, 4), np.float32))
     mask = run(AlphaFrom(source="file", file="m.png"), wide).alpha
-    assert mask.shape == (4, 16) and np.all(np.diff(mask[0]) >= 0) and mask[0, 0] < 0.05 < 0.95 < mask[0, -1]
+    assert mask.shape == (4, 16) and np.all(np.diff(mask[0]) >= 0) and mask[0, 0] < 0.05 and mask[0, -1] > 0.95
 
 
 @pytest.mark.parametrize("space", ["display", "linear"])
@@ -82,7 +82,7 @@ def test_spread_takes_the_nearest_colour_and_leaves_trusted_texels_alone(rng):
     out = run(Spread(), Surface(v)).values
     seen = alpha > 0
     assert np.array_equal(out[seen], v[seen]) and np.array_equal(out[..., 3], v[..., 3])
-    exact, index = ndimage.distance_transform_edt(~seen, return_indices=True)
+    exact = ndimage.distance_transform_edt(~seen)
     y, x = np.mgrid[:60, :70]
     # The colour is that of some seen texel whose distance is the least, to within the transform's 2 %.
     keys = {tuple(c): p for c, p in zip(v[seen, :3].tolist(), np.argwhere(seen).tolist(), strict=True)}
@@ -126,7 +126,7 @@ def test_resize_of_white_on_black_leaves_no_darkening():
     v[alpha == 0, :3] = 0
     for kind in ("area", "lanczos"):
         out = run(Resize(to="power", filter=kind), Surface(v)).values
-        assert out.shape == (128, 128, 4) or out.shape == (64, 64, 4)
+        assert out.shape == (128, 128, 4)
         small = run(Resize(to="size", width=40, height=40, filter=kind), Surface(v)).values
         for image in (out, small):
             shown = image[..., 3:] * (1 - srgb_decode(image[..., :3]))

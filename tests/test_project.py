@@ -119,7 +119,7 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
         write_texture(tmp_path / f"pre.{suffix}", t)
     # A file that does not hold what it was given does not count as delivered.
     import mivex.core.deliver.deliver as module
-    monkeypatch.setattr(module, "write_picture", lambda path, values, bits, **k: write_picture(path, values * 0.9, bits))
+    monkeypatch.setattr(module, "write_picture", lambda path, v, bits, **k: write_picture(path, v * 0.9, bits))
     with pytest.raises(MivexError, match="does not count"):
         write_texture(tmp_path / "c.png", Texture(v))
 
@@ -154,7 +154,8 @@ def test_the_command_line_refuses_in_one_line(tmp_path):
     write_picture(tmp_path / "a.png", np.ones((4, 4, 4), np.float32))
     (tmp_path / "cut.png").write_bytes((tmp_path / "a.png").read_bytes()[:40])
     (tmp_path / "r.json").write_text('{"steps": [{"step": "alpha-from", "source": "file", "file": "gone.png"}]}')
-    for args in (("check", "cut.png"), ("check",), ("nonsense",), (), ("prepare", "a.png", "o.png", "--recipe", "r.json"),
+    for args in (("check", "cut.png"), ("check",), ("nonsense",), (),
+                 ("prepare", "a.png", "o.png", "--recipe", "r.json"),
                  ("prepare", "a.png", "o.jpg", "--recipe", "r.json"), ("deliver", PROJECT, "/proc/none"),
                  ("render", PROJECT, "o.png", "--camera", "Nowhere"), ("render", PROJECT, "o.png", "--size", "0x4")):
         assert refused(mivex_run(*args, cwd=tmp_path)), args

@@ -63,7 +63,8 @@ def test_each_blend_gives_what_is_worked_out_by_hand(name):
 
 
 def test_cutoff_dither_tint_and_opacity():
-    above = draw_items([square(flat_texture(SOURCE), Material(blend="Cutout", cutoff=0.25, lit=False))], VIEW, buffers())
+    cut = Material(blend="Cutout", cutoff=0.25, lit=False)
+    above = draw_items([square(flat_texture(SOURCE), cut)], VIEW, buffers())
     assert above.colour[20, 28].tolist() == pytest.approx([0.8, 0.4, 0.2, 1])
     dots = draw_items([square(flat_texture(SOURCE), Material(blend="Dithered", lit=False))], VIEW, buffers())
     inner = np.isclose(dots.colour[16:32, 24:40, 0], 0.8, atol=1e-6)

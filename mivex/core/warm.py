@@ -49,9 +49,12 @@ def warm() -> None:
     """Run every kernel once on something small."""
     from mivex.core.findings.fringe import fringe_figures
     from mivex.core.image.colour import to_display
+    from mivex.core.image.files import read_picture
     from mivex.core.image.sampling import sample
     from mivex.core.image.texture import Texture
     from mivex.core.material.material import Material
+    from mivex.core.prepare import STEPS
+    from mivex.core.prepare.base import Context, Surface
     from mivex.core.project.document import CAMERAS, BillboardPlace, Document, Overlay
     from mivex.core.proof.flat import FlatView, draw_flat
     from mivex.core.stage.camera import View
@@ -67,6 +70,9 @@ def warm() -> None:
     def sampling() -> None:
         sample(Texture(values).mips, x, y, x, wrap=True)
 
+    def filling() -> None:
+        STEPS["spread"].run(Surface(values), STEPS["spread"].params(step="spread"), Context(read_picture))
+
     def figures() -> None:
         fringe_figures(Texture(values))
         fringe_figures(Texture(values[:7]))
@@ -80,7 +86,8 @@ def warm() -> None:
         draw_items(draw_list(Document(overlays=(o,)), {"a": Texture(values)}, view), view)
 
     jobs: list[tuple[str, Callable[[], object]]] = [
-        ("colour transfer", colours), ("sampling", sampling), ("fringe figures", figures), ("proofs", proofs),
+        ("colour transfer", colours), ("sampling", sampling), ("filling", filling), ("fringe figures", figures),
+        ("proofs", proofs),
         ("the dock's surfaces", dock), ("the stage", stage)]
     begun = time.perf_counter()
     for number, (name, job) in enumerate(jobs, 1):

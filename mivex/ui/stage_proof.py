@@ -6,12 +6,11 @@ from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QWheelEvent
 from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QVBoxLayout, QWidget
 
-from mivex.core.image.colour import screen_rgb
 from mivex.core.project import edits
 from mivex.core.project.document import CAMERAS, Camera, Document, HullPlace, Place
 from mivex.core.stage import placing
 from mivex.core.stage.camera import View, orbit, pan, zoom
-from mivex.core.stage.scene import pick, render
+from mivex.core.stage.scene import Painter, pick
 from mivex.ui import theme
 from mivex.ui.canvas import Canvas
 from mivex.ui.engine import Engine
@@ -31,6 +30,7 @@ class StageCanvas(Canvas):
         super().__init__("Stage")
         self.session, self.engine = session, engine
         self.camera: Camera = CAMERAS[0]
+        self.painter = Painter()
         self._drag: tuple[str, QPointF, object] | None = None
         self._travelled = False
         session.changed.connect(self.redraw)
@@ -50,7 +50,7 @@ class StageCanvas(Canvas):
 
     def redraw(self) -> None:
         doc, textures, camera = self.session.doc, dict(self.engine.textures), self.camera
-        self.draw_later(camera, lambda w, h: screen_rgb(render(doc, textures, View(camera, w, h)).colour))
+        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h)))
 
     @property
     def place(self) -> Place | None:

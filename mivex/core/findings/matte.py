@@ -24,7 +24,7 @@ from mivex.core.image.colour import hex_of, to_display, to_linear
 from mivex.core.image.texture import Texture
 from mivex.core.prepare.base import Space
 from mivex.core.prepare.mattes import colour_under
-from mivex.core.prepare.spread import nearest_index
+from mivex.core.prepare.spread import distance_to, nearest_index
 from mivex.core.prepare.unmatte import Unmatte
 from mivex.core.types import Floats
 
@@ -124,7 +124,8 @@ def fit_matte(texture: Texture) -> MatteFit | None:
     soft = np.flatnonzero((alpha > 0.02) & (alpha < 0.96) & ~solid)
     if soft.size < 24 or not solid.any():
         return None
-    index, distance = nearest_index(solid)
+    index = nearest_index(solid)
+    distance = distance_to(index)
     if soft.size > _SAMPLE:
         soft = np.sort(np.random.default_rng(7).choice(soft, _SAMPLE, replace=False))
     near = index.reshape(-1)[soft]

@@ -121,6 +121,11 @@ def _to_screen_rows(src, table, dst, first, last):  # type: ignore[no-untyped-de
                 dst[y, x, c] = table[int(v * top + np.float32(0.5))]
 
 
+def to_screen_rows(linear: Floats, out: NDArray[np.uint8], first: int, last: int) -> None:
+    """`screen_rgb` for rows ``first`` to ``last`` only."""
+    _to_screen_rows(linear, SCREEN, out, first, last)
+
+
 def screen_rgb(linear: Floats) -> NDArray[np.uint8]:
     """Turn an ``(h, w, 3 or 4)`` linear picture into ``(h, w, 3)`` 8-bit display codes."""
     out = np.empty((*linear.shape[:2], 3), np.uint8)

@@ -7,12 +7,15 @@ Felzenszwalb and Huttenlocher (2012), *Distance Transforms of Sampled Functions*
 3.4, pull-push filling.
 """
 
+from dataclasses import replace
 from typing import Literal
 
 import cv2
+import numba as nb
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.bands import run_bands
 from mivex.core.image.mips import halve
 from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
 from mivex.core.types import Mask
@@ -38,8 +41,8 @@ def trusted(alpha: Floats, solid_from: float) -> Mask:
     return alpha >= np.float32(solid_from) if solid_from > 0 else alpha > 0
 
 
-def nearest_index(mask: Mask) -> tuple[NDArray[np.intp], NDArray[np.float64]]:
-    """For every texel the index of a nearest texel in ``mask``, and its distance.
+def nearest_index(mask: Mask) -> NDArray[np.int32]:
+    """For every texel the index of a nearest texel in ``mask``.
 
     Parameters
     ----------
@@ -47,8 +50,7 @@ def nearest_index(mask: Mask) -> tuple[NDArray[np.intp], NDArray[np.float64]]:
 
     Returns
     -------
-    index : int array (height, width), into the flattened picture
-    distance : float64 array (height, width), in texels, exact to the texel found
+    int32 array (height, width), into the flattened picture
 
     Notes
     -----
@@ -58,14 +60,34 @@ def nearest_index(mask: Mask) -> tuple[NDArray[np.intp], NDArray[np.float64]]:
     away = np.where(mask, np.uint8(0), np.uint8(1))
     _, labels = cv2.distanceTransformWithLabels(away, cv2.DIST_L2, cv2.DIST_MASK_5,
                                                 labelType=cv2.DIST_LABEL_PIXEL)
-    own = np.flatnonzero(mask)
-    table = np.zeros(int(labels.max()) + 1, np.intp)
-    table[labels.reshape(-1)[own]] = own
-    index = table[labels]
-    h, w = mask.shape
+    # Labels count the texels of the mask, row by row.
+    own = np.concatenate([[0], np.flatnonzero(mask)]).astype(np.int32)
+    run_bands(mask.shape[0], lambda a, b: _look_up_rows(labels, own, a, b))
+    return np.asarray(labels, np.int32)
+
+
+def distance_to(index: NDArray[np.int32]) -> Floats:
+    """Distance in texels from every texel to the one that `nearest_index` found; float32 (height, width)."""
+    h, w = index.shape
     fy, fx = np.divmod(index, w)
-    distance = np.hypot(fy - np.arange(h)[:, None], fx - np.arange(w)[None, :])
-    return index, distance
+    return np.hypot(fy - np.arange(h)[:, None], fx - np.arange(w)[None, :]).astype(np.float32)
+
+
+@nb.njit(nogil=True, cache=True)
+def _look_up_rows(labels, own, first, last):  # type: ignore[no-untyped-def]
+    for y in range(first, last):
+        for x in range(labels.shape[1]):
+            labels[y, x] = own[labels[y, x]]
+
+
+@nb.njit(nogil=True, cache=True)
+def _take_rows(values, index, fill, out, first, last):  # type: ignore[no-untyped-def]
+    w = fill.shape[1]
+    for y in range(first, last):
+        for x in range(w):
+            j, i = (index[y, x] // w, index[y, x] % w) if fill[y, x] else (y, x)
+            out[y, x, 0], out[y, x, 1], out[y, x, 2] = values[j, i, 0], values[j, i, 1], values[j, i, 2]
+            out[y, x, 3] = values[y, x, 3]
 
 
 def pull_push(rgb: Floats, mask: Mask) -> Floats:
@@ -107,21 +129,22 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
     fill = ~mask
     index = None
     if params.method == "nearest" or reach > 0:
-        index, distance = nearest_index(mask)
+        index = nearest_index(mask)
         if reach > 0:
-            fill &= distance <= reach
-    out = surface.values.copy()
+            fill &= distance_to(index) <= reach
     if params.method == "nearest":
-        assert index is not None
-        out[fill, :3] = surface.values.reshape(-1, 4)[index[fill], :3]
-    elif params.method == "smooth":
+        out = np.empty_like(surface.values)
+        run_bands(mask.shape[0], lambda a, b: _take_rows(surface.values, index, fill, out, a, b))
+        return replace(surface, values=out)
+    out = surface.values.copy()
+    if params.method == "smooth":
         smooth = pull_push(surface.rgb_in("linear"), mask)
         out[fill, :3] = surface.rgb_from(smooth[fill], "linear")
     else:
         weights = surface.alpha[mask].astype(np.float64)
         mean = (surface.rgb_in("linear")[mask] * weights[:, None]).sum(axis=0) / weights.sum()
         out[fill, :3] = surface.rgb_from(mean.astype(np.float32), "linear")
-    return surface.with_colour(out[..., :3])
+    return replace(surface, values=out)
 
 
 STEP = Step(Spread, run, "Spread colour", "Put edge colour under clear texels, so that no rim shows when "

@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 
 from mivex.core.bands import run_bands
 from mivex.core.errors import Stopped
-from mivex.core.image.colour import to_linear
+from mivex.core.image.colour import to_linear, to_screen_rows
 from mivex.core.image.mips import MipChain
 from mivex.core.image.texture import Texture
 from mivex.core.material.blends import BAYER, BLENDS, GROUPS
@@ -93,15 +93,19 @@ class Buffers:
     depth: Floats
 
 
+    def clear_rows(self, first: int, last: int) -> None:
+        """Make some rows the background, infinitely far."""
+        self.colour[first:last] = (BACKGROUND, BACKGROUND, BACKGROUND, 0)
+        self.depth[first:last] = 0
+
+
 def new_buffers(view: View) -> Buffers:
-    """Buffers of the background."""
-    colour = np.full((view.height, view.width, 4), BACKGROUND, np.float32)
-    colour[..., 3] = 0
-    return Buffers(colour, np.zeros((view.height, view.width), np.float32))
+    """Buffers for a view, not cleared."""
+    return Buffers(np.empty((view.height, view.width, 4), np.float32), np.empty((view.height, view.width), np.float32))
 
 
-def draw_items(items: list[Item], view: View, buffers: Buffers | None = None,
-               stop: Callable[[], bool] = lambda: False) -> Buffers:
+def draw_items(items: list[Item], view: View, buffers: Buffers | None = None, *, clear: bool = False,
+               screen: NDArray[np.uint8] | None = None, stop: Callable[[], bool] = lambda: False) -> Buffers:
     """Draw a list in its order.
 
     Parameters
@@ -109,7 +113,11 @@ def draw_items(items: list[Item], view: View, buffers: Buffers | None = None,
     items : list of Item
     view : View
     buffers : Buffers, optional
-        Draw into these instead of fresh ones.
+        Draw into these instead of fresh, cleared ones.
+    clear : bool
+        Clear the given buffers first.
+    screen : uint8 array (height, width, 3), optional
+        Receives the display codes.
     stop : callable
         Asked once before drawing; true raises Stopped.
 
@@ -117,6 +125,7 @@ def draw_items(items: list[Item], view: View, buffers: Buffers | None = None,
     -------
     Buffers
     """
+    clear = clear or buffers is None
     buffers = buffers or new_buffers(view)
     jobs = []
     for item in items:
@@ -126,19 +135,29 @@ def draw_items(items: list[Item], view: View, buffers: Buffers | None = None,
                         m.both_faces, out)
         if count:
             tint = to_linear(np.array(m.tint, np.float32))
-            jobs.append((out, count, item.mips.texels, item.mips.offsets, item.mips.widths, item.mips.heights,
-                         item.occupied, buffers.colour, buffers.depth,
+            rows = out[:count, :, 1]
+            mips = item.mips
+            jobs.append((float(rows.min()), float(rows.max()), out, count,
+                         mips.texels, mips.offsets, mips.widths, mips.heights, item.occupied,
+                         buffers.colour, buffers.depth,
                          (BLENDS[m.blend].code, _f(m.cutoff), tint[0], tint[1], tint[2], _f(m.opacity),
                           m.depth_test, m.depth_write, _f(m.depth_bias / 1000), m.tiling, BAYER)))
     if stop():
         raise Stopped
 
     def band(first: int, last: int) -> None:
-        for *buffer, settings in jobs:
-            draw(*buffer, first, last, *settings)  # type: ignore[call-arg]
+        if clear:
+            buffers.clear_rows(first, last)
+        for top, bottom, *buffer, settings in jobs:
+            # A call costs more than a look: items outside the band are passed over here.
+            if bottom > first and top < last:
+                draw(*buffer, first, last, *settings)  # type: ignore[call-arg]
+
+        if screen is not None:
+            to_screen_rows(buffers.colour, screen, first, last)
 
     # Thin bands keep both buffers in the cache of the core that draws them.
-    run_bands(view.height, band, per_worker=8, least=24)
+    run_bands(view.height, band, per_worker=12, least=16)
     return buffers
 
 
@@ -160,6 +179,21 @@ def render(doc: Document, textures: Mapping[str, Texture], view: View,
         Linear light; alpha 0 where nothing but the background was drawn.
     """
     return draw_items(draw_list(doc, textures, view), view, stop=stop)
+
+
+class Painter:
+    """Draws the stage for the screen, keeping its buffers from one picture to the next."""
+
+    def __init__(self) -> None:
+        self._buffers: Buffers | None = None
+
+    def paint(self, doc: Document, textures: Mapping[str, Texture], view: View) -> NDArray[np.uint8]:
+        """Display codes (height, width, 3) of the stage; see `render`."""
+        if self._buffers is None or self._buffers.depth.shape != (view.height, view.width):
+            self._buffers = new_buffers(view)
+        screen = np.empty((view.height, view.width, 3), np.uint8)
+        draw_items(draw_list(doc, textures, view), view, self._buffers, clear=True, screen=screen)
+        return screen
 
 
 def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y: float) -> tuple[str, str] | None:
