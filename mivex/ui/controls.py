@@ -63,6 +63,8 @@ class Controls(QWidget):
     pick_wanted = Signal(object)
     file_wanted = Signal(object)
     deliver_wanted = Signal(bool)
+    add_wanted = Signal()
+    demo_wanted = Signal()
 
     def __init__(self, session: Session, engine: Engine, choose_file: Callable[[], str]) -> None:
         super().__init__()
@@ -84,7 +86,7 @@ class Controls(QWidget):
         column.addWidget(self.hint)
         self._fields: list[Field] = []
         self._live: list[Callable[[], None]] = []
-        self._shape: object = None
+        self._shape: object = self  # like no signature: the first refresh builds
         session.changed.connect(self.refresh)
         session.chosen.connect(self.refresh)
         engine.prepared.connect(lambda key: self.refresh() if key == session.overlay_id else None)
@@ -125,8 +127,8 @@ class Controls(QWidget):
         self.column.setSpacing(4)
         o = self.session.overlay
         if o is None:
-            self.column.addWidget(_label("No overlay is selected.", "empty", wrap=True))
-            self.hint.setText("")
+            self._build_empty()
+            self.hint.setText("F1 lists every key.")
         else:
             self.column.addWidget(_label(STATIONS[self.station], "title"))
             self.column.addWidget(_label(WHAT[self.station], "soft", wrap=True))
@@ -139,6 +141,19 @@ class Controls(QWidget):
         if old:
             old.deleteLater()
         self.pages.verticalScrollBar().setValue(kept)
+
+    def _build_empty(self) -> None:
+        self.column.addWidget(_label("Begin", "title"))
+        self.column.addWidget(_label("An overlay starts from a picture. Then follow the track from left to right: "
+                                     "make its alpha, mend its edges, set its blend, place it, deliver it.",
+                                     "soft", wrap=True))
+        self.column.addSpacing(8)
+        for text, signal, name in (("Add pictures …", self.add_wanted, "main"),
+                                   ("Open the demo", self.demo_wanted, "")):
+            button = QPushButton(text)
+            button.setObjectName(name)
+            button.clicked.connect(lambda _=False, s=signal: s.emit())  # type: ignore[misc]
+            self.column.addWidget(button)
 
     def eventFilter(self, watched: QObject, event: QEvent) -> bool:
         if event.type() in (QEvent.Type.Enter, QEvent.Type.FocusIn):

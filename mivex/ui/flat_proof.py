@@ -370,6 +370,8 @@ class FlatProof(QWidget):
                 b.colour = hex_of(v.own)
                 b.update()
         t = self.canvas.texture
+        self.finer.setEnabled(False)
+        self.coarser.setEnabled(False)
         if t is not None:
             level = min(v.level, t.mips.levels - 1)
             self.level.setText(f"{level} · {t.mips.widths[level]}×{t.mips.heights[level]}")

@@ -73,7 +73,7 @@ class Window(QMainWindow):
         self.resize(1280, 800)
         self.setMinimumSize(1100, 680)
         self._refresh()
-        self.rack.list.setFocus()
+        self.flat.canvas.setFocus()
 
     # Building ------------------------------------------------------------------------------------
 
@@ -181,6 +181,8 @@ class Window(QMainWindow):
         self.rack.add_wanted.connect(self.ask_add)
         self.tray.shown.connect(self.show_finding)
         self.controls.deliver_wanted.connect(self.ask_deliver)
+        self.controls.add_wanted.connect(self.ask_add)
+        self.controls.demo_wanted.connect(self.open_demo)
         self.controls.pick_wanted.connect(self._pick)
         self.engine.notice.connect(self.tell)
         self.engine.examined.connect(self._refresh)
