@@ -92,9 +92,7 @@ def main() -> None:
     buffers = Buffers(np.zeros((H, W, 4), np.float32), np.zeros((H, W), np.float32))
 
     def mivex() -> None:
-        buffers.colour[...] = 0
-        buffers.depth[...] = 0
-        draw_items(items, view, buffers)
+        draw_items(items, view, buffers, clear_first=True)
 
     image = Image.fromarray((sprite() * 255).astype(np.uint8), "RGBA")
     turned = [image.rotate(a, Image.Resampling.BILINEAR, expand=True) for _, _, _, a in layout()]

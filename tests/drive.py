@@ -166,8 +166,11 @@ def run(folder: Path, shot: str = "") -> None:
     assert len(seen) >= 9
     drag(flat, QPoint(round(flat.width() * flat.divider), 60), QPoint(40, 60))
     assert flat.divider < 0.3
-    QTest.mouseMove(flat, flat.rect().center())
-    QApplication.processEvents()
+    for i in range(100):  # an X server moves the pointer when it gets round to it
+        QTest.mouseMove(flat, flat.rect().center() + QPoint(i % 2, 0))
+        QTest.qWait(20)
+        if " A " in window.flat.values.text():
+            break
     assert "A 1.000" in window.flat.values.text() or "A 0" in window.flat.values.text()
     if shot:
         window.grab().save(shot)

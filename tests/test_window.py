@@ -16,7 +16,8 @@ from sprites import disc, rgba
 from mivex.core.image.files import write_picture
 from mivex.demo import PROJECT
 from mivex.ui.app import application, settle
-from mivex.ui.window import Window, guess_kind
+from mivex.ui.files import guess_kind
+from mivex.ui.window import Window
 
 HERE = Path(__file__).parent
 
@@ -168,3 +169,29 @@ def test_every_control_says_what_it_changes_and_does_change_something(window):
     assert tried > 25
     assert [guess_kind(n) for n in ("a_glass.png", "LOGO.tga", "hazard_chevrons.png", "smoke.png")] == [
         "glass", "logo", "decal", "sprite"]
+
+
+def test_long_work_can_be_stopped_and_says_so(window, tmp_path, monkeypatch):
+    """A step that takes a while shows what is done; Stop keeps the last result and loses nothing."""
+    import time
+
+    from mivex.core.prepare import STEPS
+    write_picture(tmp_path / "p.png", rgba(np.full((64, 64, 3), 0.5), disc(64)))
+    drop(window, tmp_path / "p.png")
+    key, before = window.session.overlay_id, window.engine.textures[window.session.overlay_id]
+    slow = STEPS["invert-alpha"]
+    monkeypatch.setitem(STEPS, "invert-alpha", type(slow)(
+        slow.params, lambda s, p, c: (time.sleep(1.6), slow.run(s, p, c))[1], slow.label, slow.hint, slow.station))
+    window.controls.add_step(STEPS["invert-alpha"])
+    window.controls.add_step(STEPS["levels"])
+    end = time.monotonic() + 5
+    while not window.busy.isVisible() and time.monotonic() < end:
+        application().processEvents()
+    assert "Invert alpha" in window.busy.words.text()
+    window.stop()
+    settle(window)
+    assert "Stopped" in window.notice.text() and not window.busy.isVisible()
+    assert window.engine.textures[key] is before and len(window.session.overlay.steps) == 2
+    window.session.undo()
+    settle(window)
+    assert window.engine.textures[key].alpha[0, 0] == 1

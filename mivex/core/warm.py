@@ -57,6 +57,7 @@ def warm() -> None:
     from mivex.core.prepare.base import Context, Surface
     from mivex.core.project.document import CAMERAS, BillboardPlace, Document, Overlay
     from mivex.core.proof.flat import FlatView, draw_flat
+    from mivex.core.proof.histogram import histogram
     from mivex.core.stage.camera import View
     from mivex.core.stage.dock import dock
     from mivex.core.stage.scene import draw_items, draw_list
@@ -79,6 +80,7 @@ def warm() -> None:
 
     def proofs() -> None:
         draw_flat(Texture(values), FlatView(), 16, 16)
+        histogram(Texture(values))
 
     def stage() -> None:
         view = View(CAMERAS[0], 96, 64)

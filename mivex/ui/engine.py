@@ -12,6 +12,7 @@ from mivex.core.image.picture import Picture, guess_meaning
 from mivex.core.image.texture import Texture
 from mivex.core.project.document import Overlay
 from mivex.core.project.evaluate import PROXY_SIDE
+from mivex.core.proof.histogram import histogram
 from mivex.ui.session import Session
 from mivex.ui.worker import Latest
 
@@ -27,12 +28,17 @@ class Engine(QObject):
         Findings have changed.
     notice(sentence)
         Something the artist should know.
+    busy(on)
+        Textures are being prepared, or no longer.
+    progress(words)
+        What is being done at the moment.
     """
 
     prepared = Signal(str)
     examined = Signal()
     notice = Signal(str)
     busy = Signal(bool)
+    progress = Signal(str)
 
     def __init__(self, session: Session, parent: QObject | None = None) -> None:
         super().__init__(parent)
@@ -54,6 +60,7 @@ class Engine(QObject):
         self._examine.reported.connect(self._take_findings)
         self._examine.failed.connect(lambda _t, why: self.notice.emit(why))
         self._prepare.busy.connect(self.busy)
+        self._prepare.said.connect(self.progress)
         self._watch = QFileSystemWatcher(self)
         self._watch.fileChanged.connect(self._file_changed)
         self._settle = QTimer(self, singleShot=True, interval=250)
@@ -69,6 +76,12 @@ class Engine(QObject):
         """Stop the threads."""
         self._prepare.end()
         self._examine.end()
+
+    def stop(self) -> None:
+        """Give up what is being computed; the last finished result stays until the next edit."""
+        self._prepare.halt()
+        self._examine.halt()
+        self.notice.emit("Stopped. What is shown is the last finished result; the next edit computes it again.")
 
     def _key(self, o: Overlay) -> object:
         return o.source, o.steps, o.delivery.bits, self.session.folder, self._generation
@@ -100,11 +113,12 @@ class Engine(QObject):
                         seen = guess_meaning(picture)
                         if max(picture.width, picture.height) > PROXY_SIDE:
                             proxy = shop.texture(o, proxy=True)
-                            _ = proxy.mips
+                            _ = proxy.mips, histogram(proxy)
                             report((o.id, None, picture, seen, proxy, shop.texture(o, proxy=True, until=0), ""))
-                        full = shop.texture(o, stop=stopped)
+                        full = shop.texture(o, stop=stopped, tell=lambda step, n=o.name: self._prepare.tell(
+                            f"“{n}”: {step}"))
                         before = shop.texture(o, until=0, stop=stopped)
-                        _ = full.mips, before.mips
+                        _ = full.mips, before.mips, histogram(full)
                         report((o.id, key, picture, seen, full, before, ""))
                     except MivexError as e:
                         report((o.id, key, None, None, None, None, str(e)))

@@ -257,7 +257,8 @@ class FlatProof(QWidget):
         self.values.setContentsMargins(10, 3, 10, 3)
         self.values.setMinimumWidth(0)
         column.addWidget(self.values)
-        self.canvas.hovered.connect(lambda text: self.values.setText(text or self._idle_text()))
+        self._hovered = ""
+        self.canvas.hovered.connect(self._take_hover)
         self.canvas.zoomed.connect(self._update_header)
         session.chosen.connect(self.refresh)
         session.changed.connect(self.refresh)
@@ -270,6 +271,7 @@ class FlatProof(QWidget):
         head.setObjectName("strip")
         head.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
         column = QVBoxLayout(head)
+        head.setFixedHeight(theme.HEAD)
         column.setContentsMargins(8, 5, 8, 5)
         column.setSpacing(3)
         top, low = QHBoxLayout(), QHBoxLayout()
@@ -378,7 +380,11 @@ class FlatProof(QWidget):
             self.finer.setEnabled(level > 0)
             self.coarser.setEnabled(level < t.mips.levels - 1)
         self.zoom.setText("all levels" if v.levels else f"{v.zoom * 100:.0f} %")
-        self.values.setText(self._idle_text())
+        self.values.setText(self._hovered or self._idle_text())
+
+    def _take_hover(self, text: str) -> None:
+        self._hovered = text
+        self.values.setText(text or self._idle_text())
 
     def refresh(self) -> None:
         """Show the selected overlay's texture, or say why there is none."""

@@ -179,6 +179,7 @@ class StageProof(QWidget):
         head = QWidget()
         head.setObjectName("strip")
         head.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        head.setFixedHeight(theme.HEAD)
         rows = QVBoxLayout(head)
         rows.setContentsMargins(8, 5, 8, 5)
         rows.setSpacing(3)

@@ -24,6 +24,8 @@ FAINT = "#989898"
 ACCENT = "#e0a84e"
 ON_ACCENT = "#1c1c1c"
 SURROUND = "#777777"
+HEAD = 68
+"""Height of a proof's header in pixels, the same for both."""
 GRID = 8
 """Spacing step in pixels; half steps are allowed inside a control."""
 

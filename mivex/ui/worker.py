@@ -27,12 +27,15 @@ class Latest(QObject):
         It could not be done; the sentence is for the artist.
     busy(bool)
         Work began or ended.
+    said(words)
+        What is being done at the moment.
     """
 
     reported = Signal(object, object)
     done = Signal(object, object)
     failed = Signal(object, str)
     busy = Signal(bool)
+    said = Signal(str)
 
     def __init__(self, name: str, parent: QObject | None = None) -> None:
         super().__init__(parent)
@@ -57,6 +60,10 @@ class Latest(QObject):
         with self._wake:
             self._next = None
             self._halt.set()
+
+    def tell(self, words: str) -> None:
+        """Say from within the work what is being done."""
+        self._emit(self.said, words)
 
     @property
     def idle(self) -> bool:

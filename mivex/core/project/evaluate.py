@@ -84,7 +84,7 @@ class Workshop:
         return found
 
     def texture(self, overlay: Overlay, *, proxy: bool = False, until: int | None = None,
-                stop: Callable[[], bool] = lambda: False) -> Texture:
+                stop: Callable[[], bool] = lambda: False, tell: Callable[[str], None] = lambda _: None) -> Texture:
         """The prepared texture of an overlay.
 
         Parameters
@@ -96,6 +96,8 @@ class Workshop:
             Run only the first so many steps (0: the source as it came).
         stop : callable
             Asked between steps; true raises Stopped.
+        tell : callable
+            Told the label of each step before it is computed.
 
         Raises
         ------
@@ -105,10 +107,11 @@ class Workshop:
         if not overlay.source.path:
             raise MivexError(f"“{overlay.name}” has no picture yet.")
         return self.prepare(self.picture(overlay.source.path), overlay.source, overlay.steps[:until],
-                            overlay.delivery.bits, proxy=proxy, stop=stop)
+                            overlay.delivery.bits, proxy=proxy, stop=stop, tell=tell)
 
     def prepare(self, picture: Picture, source: Source, steps: tuple[StepParams, ...], bits: int = 8, *,
-                proxy: bool = False, stop: Callable[[], bool] = lambda: False) -> Texture:
+                proxy: bool = False, stop: Callable[[], bool] = lambda: False,
+                tell: Callable[[str], None] = lambda _: None) -> Texture:
         """Run steps on a picture and quantise to ``bits``; see `texture`."""
         meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
         scale = min(1.0, PROXY_SIDE / max(picture.width, picture.height)) if proxy else 1.0
@@ -123,6 +126,7 @@ class Workshop:
             if stop():
                 raise Stopped
             key = _hash(key, self._mark(step))
+            tell(STEPS[step.step].label)
             surface = self._kept(key, lambda s=step, f=surface: STEPS[s.step].run(f, s, context))  # type: ignore[misc]
         if stop():
             raise Stopped

@@ -23,6 +23,15 @@ NEAR = 0.02
 
 
 @nb.njit(nogil=True, cache=True)
+def clear(colour, depth, grey, first, last):  # type: ignore[no-untyped-def]
+    """Make rows ``first`` to ``last`` a grey of alpha 0, infinitely far."""
+    for y in range(first, last):
+        for x in range(colour.shape[1]):
+            colour[y, x, 0], colour[y, x, 1], colour[y, x, 2], colour[y, x, 3] = grey, grey, grey, np.float32(0)
+            depth[y, x] = np.float32(0)
+
+
+@nb.njit(nogil=True, cache=True)
 def _put(out, n, x, y, z, u, v, s, fx, cx, cy):  # type: ignore[no-untyped-def]
     iw = 1.0 / z
     out[n, 0], out[n, 1], out[n, 2] = cx + fx * x * iw, cy - fx * y * iw, iw
@@ -116,7 +125,10 @@ def _taps(u, v, w, h, wrap):  # type: ignore[no-untyped-def]
     fx, fy = x - fx, y - fy
     jx, jy = ix + 1, iy + 1
     if wrap:
-        ix, jx, iy, jy = ix % w, jx % w, iy % h, jy % h
+        if (w & (w - 1)) | (h & (h - 1)):
+            ix, jx, iy, jy = ix % w, jx % w, iy % h, jy % h
+        else:  # powers of two: a mask in place of a division
+            ix, jx, iy, jy = ix & (w - 1), jx & (w - 1), iy & (h - 1), jy & (h - 1)
     else:
         ix, jx = min(max(ix, 0), w - 1), min(max(jx, 0), w - 1)
         iy, jy = min(max(iy, 0), h - 1), min(max(jy, 0), h - 1)
@@ -125,17 +137,47 @@ def _taps(u, v, w, h, wrap):  # type: ignore[no-untyped-def]
     return iy * w + ix, iy * w + jx, jy * w + ix, jy * w + jx, one - fx - w10, w01, w10, w11
 
 
+@nb.njit(nogil=True, cache=True, error_model="numpy", inline="always")
+def _inside(start, step, last, lo, hi):  # type: ignore[no-untyped-def]
+    """Narrow ``lo`` to ``hi`` to where ``start + step · i`` stays well between 0 and ``last``."""
+    e = np.float32(1e-3)
+    low, high = e, np.float32(last) - e
+    if abs(step) < np.float32(1e-9):
+        return (lo, hi) if low <= start <= high else (0, 0)
+    p, q = (low - start) / step, (high - start) / step
+    p, q = min(p, q), max(p, q)
+    return max(lo, int(math.ceil(max(p, np.float32(-1))))), min(hi, int(math.floor(min(q, np.float32(1 << 20)))))
+
+
 @nb.njit(nogil=True, cache=True, fastmath=_FAST, error_model="numpy")
 def _row_close(texels, w, h, u0, v0, du, dv, n, wrap, shade, dshade, tint, row):  # type: ignore[no-untyped-def]
     """Sample level 0 along a row on which u and v run evenly; the case that sprites close up meet."""
+    half = np.float32(0.5)
+    W, H = np.float32(w), np.float32(h)
+    x0, y0, dx, dy = u0 * W - half, v0 * H - half, du * W, dv * H
+    # The stretch whose four texels all lie inside needs no addressing.
+    lo, hi = _inside(x0, dx, w - 1, 0, n)
+    lo, hi = _inside(y0, dy, h - 1, lo, hi)
+    tr, tg, tb, ta = tint[0], tint[1], tint[2], tint[3]
     for i in range(n):
         f = np.float32(i)
-        a, b, c, d, wa, wb, wc, wd = _taps(u0 + du * f, v0 + dv * f, w, h, wrap)
-        a, b, c, d = np.uint64(a), np.uint64(b), np.uint64(c), np.uint64(d)
+        if lo <= i < hi:
+            x, y = x0 + dx * f, y0 + dy * f
+            ix, iy = int(x), int(y)
+            fx, fy = x - np.float32(ix), y - np.float32(iy)
+            wd = fx * fy
+            wb, wc = fx - wd, fy - wd
+            wa = np.float32(1) - fx - wc
+            a = np.uint64(iy * w + ix)
+            b, c, d = a + np.uint64(1), a + np.uint64(w), a + np.uint64(w + 1)
+        else:
+            p, q, r, e, wa, wb, wc, wd = _taps(u0 + du * f, v0 + dv * f, w, h, wrap)
+            a, b, c, d = np.uint64(p), np.uint64(q), np.uint64(r), np.uint64(e)
         s = shade + dshade * f
-        for k in range(4):
-            t = texels[a, k] * wa + texels[b, k] * wb + texels[c, k] * wc + texels[d, k] * wd
-            row[i, k] = t * tint[k] * (s if k < 3 else np.float32(1))
+        row[i, 0] = (texels[a, 0] * wa + texels[b, 0] * wb + texels[c, 0] * wc + texels[d, 0] * wd) * (tr * s)
+        row[i, 1] = (texels[a, 1] * wa + texels[b, 1] * wb + texels[c, 1] * wc + texels[d, 1] * wd) * (tg * s)
+        row[i, 2] = (texels[a, 2] * wa + texels[b, 2] * wb + texels[c, 2] * wc + texels[d, 2] * wd) * (tb * s)
+        row[i, 3] = (texels[a, 3] * wa + texels[b, 3] * wb + texels[c, 3] * wc + texels[d, 3] * wd) * ta
 
 
 @nb.njit(nogil=True, cache=True, fastmath=_FAST, error_model="numpy", inline="always")
@@ -194,6 +236,16 @@ def _row_far(texels, offsets, widths, heights, start, across, down, n, wrap, tin
 def _row_blend(row, n, target, depth, rw, gw, code, cutoff, opacity, write, bias, bayer):  # type: ignore[no-untyped-def]
     """Lay a sampled row over the buffers."""
     one = np.float32(1)
+    if code == 3 and not write:
+        # The usual case, kept short.
+        for i in range(n):
+            a = row[i, 3]
+            left = one - a
+            target[i, 0] = row[i, 0] * a + target[i, 0] * left
+            target[i, 1] = row[i, 1] * a + target[i, 1] * left
+            target[i, 2] = row[i, 2] * a + target[i, 2] * left
+            target[i, 3] = a + target[i, 3] * left
+        return
     for i in range(n):
         r, g, b, a = row[i, 0], row[i, 1], row[i, 2], row[i, 3]
         if code == 3:

@@ -17,7 +17,7 @@ from mivex.core.project.document import Document, Overlay, Place
 from mivex.core.stage import placing
 from mivex.core.stage.camera import View
 from mivex.core.stage.dock import dock
-from mivex.core.stage.raster import NEAR, draw, occupancy, project
+from mivex.core.stage.raster import NEAR, clear, draw, occupancy, project
 from mivex.core.types import Floats
 
 BACKGROUND = 0.18
@@ -92,11 +92,9 @@ class Buffers:
     colour: Floats
     depth: Floats
 
-
     def clear_rows(self, first: int, last: int) -> None:
         """Make some rows the background, infinitely far."""
-        self.colour[first:last] = (BACKGROUND, BACKGROUND, BACKGROUND, 0)
-        self.depth[first:last] = 0
+        clear(self.colour, self.depth, _f(BACKGROUND), first, last)
 
 
 def new_buffers(view: View) -> Buffers:
@@ -104,7 +102,7 @@ def new_buffers(view: View) -> Buffers:
     return Buffers(np.empty((view.height, view.width, 4), np.float32), np.empty((view.height, view.width), np.float32))
 
 
-def draw_items(items: list[Item], view: View, buffers: Buffers | None = None, *, clear: bool = False,
+def draw_items(items: list[Item], view: View, buffers: Buffers | None = None, *, clear_first: bool = False,
                screen: NDArray[np.uint8] | None = None, stop: Callable[[], bool] = lambda: False) -> Buffers:
     """Draw a list in its order.
 
@@ -114,7 +112,7 @@ def draw_items(items: list[Item], view: View, buffers: Buffers | None = None, *,
     view : View
     buffers : Buffers, optional
         Draw into these instead of fresh, cleared ones.
-    clear : bool
+    clear_first : bool
         Clear the given buffers first.
     screen : uint8 array (height, width, 3), optional
         Receives the display codes.
@@ -125,7 +123,7 @@ def draw_items(items: list[Item], view: View, buffers: Buffers | None = None, *,
     -------
     Buffers
     """
-    clear = clear or buffers is None
+    fresh = clear_first or buffers is None
     buffers = buffers or new_buffers(view)
     jobs = []
     for item in items:
@@ -146,7 +144,7 @@ def draw_items(items: list[Item], view: View, buffers: Buffers | None = None, *,
         raise Stopped
 
     def band(first: int, last: int) -> None:
-        if clear:
+        if fresh:
             buffers.clear_rows(first, last)
         for top, bottom, *buffer, settings in jobs:
             # A call costs more than a look: items outside the band are passed over here.
@@ -192,7 +190,7 @@ class Painter:
         if self._buffers is None or self._buffers.depth.shape != (view.height, view.width):
             self._buffers = new_buffers(view)
         screen = np.empty((view.height, view.width, 3), np.uint8)
-        draw_items(draw_list(doc, textures, view), view, self._buffers, clear=True, screen=screen)
+        draw_items(draw_list(doc, textures, view), view, self._buffers, clear_first=True, screen=screen)
         return screen
 
 

@@ -1,0 +1,237 @@
+"""What the window does with files: open, add, save, recipes, deliver. Reading happens in the background."""
+
+import re
+from pathlib import Path
+
+from PySide6.QtGui import QDragEnterEvent, QDropEvent
+from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
+
+from mivex.core.deliver.deliver import check_names, deliver_overlay
+from mivex.core.errors import MivexError, Stopped
+from mivex.core.image.files import READABLE, read_picture
+from mivex.core.material.material import Kind
+from mivex.core.project import edits
+from mivex.core.project.file import absolute, read_project
+from mivex.core.project.recipe import read_recipe, save_recipe
+from mivex.ui.recovery import Recovery
+from mivex.ui.session import Session
+from mivex.ui.stage_proof import StageProof
+from mivex.ui.worker import Latest
+
+_PICTURES = "Pictures (" + " ".join(f"*{s}" for s in READABLE) + ")"
+_KIND_WORDS: tuple[tuple[str, Kind], ...] = (
+    (r"glass|pane|window|porthole|lens|visor", "glass"), (r"logo|emblem|badge|crest", "logo"),
+    (r"decal|registration|sign|stripe|chevron|stencil|stain|label|number", "decal"))
+
+
+def guess_kind(path: str) -> Kind:
+    """Kind of overlay that a file's name suggests; sprite where it says nothing."""
+    stem = Path(path).stem.lower()
+    return next((kind for words, kind in _KIND_WORDS if re.search(words, stem)), "sprite")
+
+
+class FileActions(QMainWindow):
+    """The part of the window that deals with files."""
+
+    session: Session
+    stage: StageProof
+    jobs: Latest
+    recovery: Recovery
+    recent: QMenu
+
+    def tell(self, sentence: str) -> None:
+        """Show one sentence for a while."""
+        raise NotImplementedError
+
+    def go(self, station: str) -> None:
+        """Go to a station of the track."""
+        raise NotImplementedError
+
+    def ask_picture(self) -> str:
+        """Ask for one picture."""
+        path, _ = QFileDialog.getOpenFileName(self, "Choose a picture", self.session.folder, _PICTURES)
+        return path
+
+    def ask_add(self) -> None:
+        """Ask for pictures and add each as an overlay."""
+        paths, _ = QFileDialog.getOpenFileNames(self, "Add pictures", self.session.folder, _PICTURES)
+        self.add_pictures(paths)
+
+    def add_pictures(self, paths: list[str]) -> None:
+        """Read pictures in the background and add each as an overlay; those that cannot be read are named."""
+        if not paths:
+            return
+
+        def work(report, stopped):  # type: ignore[no-untyped-def]
+            problems = []
+            for path in paths:
+                if stopped():
+                    break
+                try:
+                    p = read_picture(path)
+                    report(("add", path, p.width / p.height))
+                except MivexError as e:
+                    problems.append(str(e))
+            return "  ".join(problems)
+
+        self.jobs.ask(None, work)
+
+    def _take_import(self, _token: object, part: tuple) -> None:
+        if part[0] == "add":
+            _, path, aspect = part
+            made = ""
+
+            def edit(d):  # type: ignore[no-untyped-def]
+                nonlocal made
+                name = Path(path).stem.replace("_", " ").strip() or "Overlay"
+                doc, made = edits.add_overlay(d, name, guess_kind(path), path, aspect)
+                return doc
+
+            self.session.apply("Add overlay", edit)
+            self.session.choose(made)
+            self.go("source")
+        elif part[0] == "recipe":
+            _, key, steps = part
+            self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps))
+        elif part[0] == "open":
+            self.session.take(part[1], part[2])
+            self.stage.canvas.look(next(iter(self.session.doc.cameras), self.stage.canvas.camera))
+
+    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
+        if event.mimeData().hasUrls():
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
+        projects = [p for p in paths if p.lower().endswith(".mivex")]
+        if projects:
+            self.open(projects[0])
+        else:
+            self.add_pictures(paths)
+        event.acceptProposedAction()
+
+    def ask_unsaved(self) -> str:
+        """Ask what becomes of unsaved work: ``save``, ``discard`` or ``keep`` working."""
+        box = QMessageBox(self)
+        box.setText(f"“{self.session.title.removesuffix(' •')}” has changes that are not saved.")
+        save = box.addButton("Save", QMessageBox.ButtonRole.AcceptRole)
+        lose = box.addButton("Discard", QMessageBox.ButtonRole.DestructiveRole)
+        box.addButton("Keep working", QMessageBox.ButtonRole.RejectRole)
+        box.setDefaultButton(save)
+        box.exec()
+        return "save" if box.clickedButton() is save else "discard" if box.clickedButton() is lose else "keep"
+
+    def may_leave(self) -> bool:
+        """Whether the open project may be left; asks if work is unsaved."""
+        if self.session.saved:
+            return True
+        answer = self.ask_unsaved()
+        return answer == "discard" or (answer == "save" and self.save())
+
+    def new(self) -> None:
+        """Start an empty project."""
+        if self.may_leave():
+            self.session.new()
+            self.go("source")
+
+    def ask_open(self) -> None:
+        """Ask for a project and open it."""
+        path, _ = QFileDialog.getOpenFileName(self, "Open a project", self.session.folder, "Mivex projects (*.mivex)")
+        if path:
+            self.open(path)
+
+    def open(self, path: str) -> None:
+        """Open a project, read in the background; if it cannot be read the present one stays."""
+        if not self.may_leave():
+            return
+
+        def work(report, _stopped):  # type: ignore[no-untyped-def]
+            report(("open", read_project(path), Path(path).resolve()))
+
+        self.jobs.ask(None, work)
+
+    def open_demo(self) -> None:
+        """Open the demo project."""
+        from mivex.demo import PROJECT
+
+        self.open(str(PROJECT))
+
+    def _fill_recent(self) -> None:
+        self.recent.clear()
+        rows = self.session.recent()
+        for path in rows:
+            self.recent.addAction(path, lambda p=path: self.open(p))
+        if not rows:
+            self.recent.addAction("None yet").setEnabled(False)
+
+    def save(self) -> bool:
+        """Save; asks for a name where there is none. False if it did not come to it."""
+        return self._save(self.session.path) if self.session.path else self.save_as()
+
+    def save_as(self) -> bool:
+        """Ask for a name and save under it."""
+        path, _ = QFileDialog.getSaveFileName(self, "Save the project", self.session.folder, "Mivex projects (*.mivex)")
+        if not path:
+            return False
+        return self._save(Path(path if path.endswith(".mivex") else path + ".mivex"))
+
+    def _save(self, path: Path) -> bool:
+        try:
+            self.session.save(path)
+        except MivexError as e:
+            self.tell(str(e))
+            return False
+        self.recovery.forget()
+        self.tell(f"Saved as “{path}”.")
+        return True
+
+    def ask_recipe(self) -> None:
+        """Ask for a recipe file and replace the overlay's steps by it."""
+        path, _ = QFileDialog.getOpenFileName(self, "Use a recipe", self.session.folder, "Recipes (*.json)")
+        if path and (o := self.session.overlay):
+            key = o.id
+            self.jobs.ask(None, lambda report, _stopped: report(("recipe", key, read_recipe(path).steps)))
+
+    def ask_save_recipe(self) -> None:
+        """Ask for a name and save the overlay's steps as a recipe."""
+        if o := self.session.overlay:
+            path, _ = QFileDialog.getSaveFileName(self, "Save the recipe", self.session.folder, "Recipes (*.json)")
+            if path:
+                path = path if path.endswith(".json") else path + ".json"
+                try:
+                    # A mask beside the project is named by its whole path, so that the recipe works anywhere.
+                    save_recipe(path, tuple(
+                        s.model_copy(update={"file": absolute(str(vars(s)["file"]), self.session.folder)})
+                        if vars(s).get("file") else s for s in o.steps))
+                    self.tell(f"The recipe was saved as “{path}”.")
+                except MivexError as e:
+                    self.tell(str(e))
+
+    def ask_deliver(self, everything: bool) -> None:
+        """Ask for a folder and deliver into it."""
+        folder = QFileDialog.getExistingDirectory(self, "Deliver into", self.session.folder)
+        if folder:
+            self.deliver(folder, everything)
+
+    def deliver(self, folder: str, everything: bool) -> None:
+        """Write, read back and compare in the background."""
+        doc, shop, chosen = self.session.doc, self.session.shop, self.session.overlay_id
+        rows = [o for o in doc.overlays if o.source.path and (everything or o.id == chosen)]
+
+        def work(_report, stopped):  # type: ignore[no-untyped-def]
+            if not rows:
+                raise MivexError("There is nothing to deliver yet.")
+            check_names(rows)
+            for o in rows:
+                try:
+                    self.jobs.tell(f"Delivering “{o.name}”")
+                    if stopped():
+                        raise Stopped
+                    deliver_overlay(o, shop.texture(o, stop=stopped), folder)
+                except Stopped:
+                    raise MivexError("Delivering was stopped; what was written before is whole.") from None
+            count = f"“{rows[0].name}” was" if len(rows) == 1 else f"{len(rows)} overlays were"
+            return f"{count} written to “{folder}”, read back and found the same, texel for texel."
+
+        self.jobs.ask(None, work)
+        self.tell(f"Delivering {len(rows)} overlay{'' if len(rows) == 1 else 's'} …")

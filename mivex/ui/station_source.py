@@ -1,0 +1,77 @@
+"""Controls of the station Source: which picture, and what it holds."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING
+
+from PySide6.QtWidgets import QGridLayout, QLabel
+
+from mivex.core.project import edits
+from mivex.core.project.document import Overlay, Source
+from mivex.core.proof.histogram import histogram
+from mivex.ui import theme
+from mivex.ui.fields import ChoiceField, FileField, TextField
+from mivex.ui.labels import label
+from mivex.ui.rack import KINDS
+
+if TYPE_CHECKING:
+    from mivex.ui.controls import Controls
+
+
+def build_source(c: Controls, o: Overlay) -> None:
+    """Name, kind, picture, meaning, what it holds, its steps."""
+    def now() -> Overlay:
+        return c.session.doc.overlay(o.id) or o
+
+    name = TextField("Name", "The overlay's name; delivered files are called so.", lambda: now().name, o.name)
+    name.edited.connect(lambda v: v.strip() and c.session.apply(
+        "Rename", lambda d: edits.set_fields(d, o.id, "", name=v.strip())))
+    c.add_field(name)
+    kind = ChoiceField("Kind", "Decides the usual settings: glass, decal, logo or sprite.", lambda: now().kind,
+                       o.kind, KINDS)
+    kind.edited.connect(c.edit_with("Change kind", "", lambda d, v: edits.set_kind(d, o.id, v)))
+    c.add_field(kind)
+    path = FileField("Picture", "The file it starts from. It is watched, and read again when it changes.",
+                     lambda: now().source.path, c.choose_file)
+    path.default = o.source.path
+    path.edited.connect(c.edit_with("Change picture", "", lambda d, v: edits.set_fields(d, o.id, "source", path=v)))
+    c.add_field(path)
+    c.model_field(Source, "meaning", "source", o)
+    if now().source.meaning == "guess" and (seen := c.engine.meanings.get(o.id)):
+        c.column.addWidget(label(f"Taken as {seen[0]}: {seen[1]}.", "figure", wrap=True))
+    c.model_field(Source, "alpha_stored", "source", o)
+    facts(c, o)
+    c.recipe(o, "source")
+
+
+def facts(c: Controls, o: Overlay) -> None:
+    """What the picture holds, in figures."""
+    c.column.addSpacing(6)
+    c.column.addWidget(label("What the picture holds", "section"))
+    grid = QGridLayout()
+    grid.setHorizontalSpacing(14)
+    grid.setVerticalSpacing(3)
+    grid.setColumnStretch(1, 1)
+    cells: dict[str, QLabel] = {}
+    for row, key in enumerate(("Size", "Depth", "Alpha in file", "Alpha now", "Mean of it", "Clear, soft, solid")):
+        grid.addWidget(label(key, "soft"), row, 0)
+        cells[key] = label("")
+        cells[key].setFont(theme.figures_font())
+        grid.addWidget(cells[key], row, 1)
+    c.column.addLayout(grid)
+
+    def live() -> None:
+        t, p = c.engine.textures.get(o.id), c.engine.pictures.get(o.id)
+        for cell in cells.values():
+            cell.setText("–")
+        if t is None or p is None:
+            return
+        cells["Size"].setText(f"{p.width} × {p.height}")
+        cells["Depth"].setText(f"{p.channels} channels, {p.bits} bit")
+        cells["Alpha in file"].setText("yes" if p.has_alpha else "none")
+        h = histogram(t)  # counted by the engine; only looked up here
+        cells["Alpha now"].setText(f"{h.minimum:.3f} to {h.maximum:.3f}")
+        cells["Mean of it"].setText(f"{h.mean:.3f}")
+        cells["Clear, soft, solid"].setText(f"{h.clear:.0%} / {h.soft:.0%} / {h.solid:.0%}")
+
+    c.live.append(live)
