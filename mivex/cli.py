@@ -151,7 +151,7 @@ def render(project: str, out: Annotated[str, typer.Argument(help=".png (display)
     if camera and camera not in cameras:
         raise MivexError(f"There is no camera “{camera}”; the project has {', '.join(cameras)}.")
     shop = Workshop(Path(project).resolve().parent)
-    textures = {o.id: shop.texture(o) for o in doc.overlays if o.source.path and o.shown}
+    textures = {o.id: shop.texture(o) for o in doc.overlays if o.source.ready and o.shown}
     view = View(cameras[camera] if camera else doc.cameras[0], width, height)
     drawn = draw(doc, textures, view)
     if suffix == ".exr":

@@ -46,10 +46,10 @@ def report_project(path: str, doc: Document) -> tuple[list[dict[str, Any]], list
     shop = Workshop(Path(path).resolve().parent)
     pictures, findings = [], []
     for o in doc.overlays:
-        if not o.source.path:
+        if not o.source.ready:
             continue
         texture = shop.texture(o)
-        row = figures(o.source.path, texture, shop.picture(o.source.path))
+        row = figures(o.source.path, texture, shop.start_of(o))
         pictures.append({"overlay": o.name, **row})
         findings += [finding_row(f, "overlay") for f in examine(Subject(o.name, texture, o.material, o.id))]
     return pictures, findings

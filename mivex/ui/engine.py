@@ -97,11 +97,11 @@ class Engine(QObject):
                 table.pop(gone)
         self._watch_sources()
         for o in doc.overlays:
-            if not o.source.path and (o.id in self.textures or o.id not in self.problems):
+            if not o.source.ready and (o.id in self.textures or o.id not in self.problems):
                 self.textures.pop(o.id, None)
                 self.problems[o.id] = ""
                 self.prepared.emit(o.id)
-        todo = [(o, self._key(o)) for o in doc.overlays if o.source.path and self._keys.get(o.id) != self._key(o)]
+        todo = [(o, self._key(o)) for o in doc.overlays if o.source.ready and self._keys.get(o.id) != self._key(o)]
         todo.sort(key=lambda t: t[0].id != self.session.overlay_id)
         if todo:
             shop = self.session.shop
@@ -109,7 +109,7 @@ class Engine(QObject):
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 for o, key in todo:
                     try:
-                        picture = shop.picture(o.source.path)
+                        picture = shop.start_of(o)
                         seen = guess_meaning(picture)
                         if max(picture.width, picture.height) > PROXY_SIDE:
                             proxy = shop.texture(o, proxy=True)

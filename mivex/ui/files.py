@@ -216,7 +216,7 @@ class FileActions(QMainWindow):
     def deliver(self, folder: str, everything: bool) -> None:
         """Write, read back and compare in the background."""
         doc, shop, chosen = self.session.doc, self.session.shop, self.session.overlay_id
-        rows = [o for o in doc.overlays if o.source.path and (everything or o.id == chosen)]
+        rows = [o for o in doc.overlays if o.source.ready and (everything or o.id == chosen)]
 
         def work(_report, stopped):  # type: ignore[no-untyped-def]
             if not rows:

@@ -400,7 +400,7 @@ class FlatProof(QWidget):
             self.canvas.texture = None
             self._shown = ""
             why = self.engine.problems.get(o.id)
-            self.canvas.say(why or ("Reading …" if o.source.path else "This overlay has no picture yet.\n\n"
+            self.canvas.say(why or ("Reading …" if o.source.ready else "This overlay has no picture yet.\n\n"
                                     "Choose one at the station Source."))
             return
         m = o.material

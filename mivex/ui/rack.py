@@ -76,7 +76,7 @@ class Card(QFrame):
         metrics = self.name.fontMetrics()
         self.name.setText(metrics.elidedText(o.name, Qt.TextElideMode.ElideRight, 108))
         self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
-        tail = "no picture" if not o.source.path else "cannot be read" if problem else (
+        tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
             "" if not findings else f"{findings} finding{'' if findings == 1 else 's'}")
         accent = f" · <span style='color:{theme.ACCENT}'>{tail}</span>" if tail else ""
         self.kind.setText(f"{KINDS[o.kind]}{accent}")

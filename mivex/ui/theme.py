@@ -138,7 +138,7 @@ def figures_font(size: int = 12, weight: QFont.Weight = QFont.Weight.Normal) -> 
 def apply(app: QApplication) -> None:
     """Load the fonts and put the look on."""
     for name in ("Regular", "Medium", "SemiBold"):
-        data = (files("mivex.ui") / "assets" / "fonts" / f"Inter-{name}.otf").read_bytes()
+        data = (files("mivex.core") / "assets" / "fonts" / f"Inter-{name}.otf").read_bytes()
         QFontDatabase.addApplicationFontFromData(QByteArray(data))
     app.setStyle("Fusion")
     app.setFont(figures_font())

@@ -27,7 +27,7 @@ def touched(o: Overlay, station: str) -> bool:
     if station in ("alpha", "edges"):
         return any(STEPS[s.step].station == station for s in o.steps)
     if station == "source":
-        return bool(o.source.path)
+        return o.source.ready
     if station == "blend":
         return o.material != default_material(o.kind)
     if station == "place":

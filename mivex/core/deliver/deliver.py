@@ -166,7 +166,7 @@ def deliver_project(doc: Document, shop: Workshop, folder: str | Path) -> list[D
     MivexError
         Nothing is written if any overlay cannot be delivered for a reason known beforehand.
     """
-    ready = [o for o in doc.overlays if o.source.path]
+    ready = [o for o in doc.overlays if o.source.ready]
     if not ready:
         raise MivexError("There is nothing to deliver: no overlay has a picture.")
     check_names(ready)

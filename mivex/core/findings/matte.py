@@ -21,10 +21,10 @@ from numpy.typing import NDArray
 
 from mivex.core.findings.base import Check, Finding, Repair, Subject
 from mivex.core.image.colour import hex_of, to_display, to_linear
+from mivex.core.image.nearest import distance_to, nearest_index
 from mivex.core.image.texture import Texture
 from mivex.core.prepare.base import Space
 from mivex.core.prepare.mattes import colour_under
-from mivex.core.prepare.spread import distance_to, nearest_index
 from mivex.core.prepare.unmatte import Unmatte
 from mivex.core.types import Floats
 

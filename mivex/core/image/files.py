@@ -17,11 +17,9 @@ import OpenImageIO as oiio
 from numpy.typing import NDArray
 
 from mivex.core.errors import MivexError
-from mivex.core.image.picture import Picture
+from mivex.core.image.picture import MAX_SIDE, MAX_TEXELS, Picture
 
 READABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".jpg", ".jpeg")
-MAX_TEXELS = 8192 * 8192
-MAX_SIDE = 16384
 _KINDS = {".png": "PNG", ".tga": "TGA", ".tif": "TIFF", ".tiff": "TIFF", ".exr": "OpenEXR",
           ".webp": "WebP", ".jpg": "JPEG", ".jpeg": "JPEG"}
 _OIIO_NAMES = {"png": "PNG", "targa": "TGA", "tiff": "TIFF", "openexr": "OpenEXR", "webp": "WebP",

@@ -10,6 +10,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 Meaning = Literal["colour", "data"]
+MAX_TEXELS = 8192 * 8192
+MAX_SIDE = 16384
 _DATA_WORDS = {
     "normal", "normals", "nrm", "nor", "mask", "masks", "rough", "roughness", "metal", "metallic",
     "metalness", "height", "bump", "disp", "displacement", "occlusion", "ao", "orm", "flow", "data", "gloss",

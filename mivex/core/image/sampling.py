@@ -17,7 +17,7 @@ from mivex.core.image.mips import MipChain
 from mivex.core.types import Floats
 
 
-@nb.njit(nogil=True, cache=True, inline="always", error_model="numpy")
+@nb.njit(nogil=True, cache=True, error_model="numpy")
 def bilinear(texels, start, w, h, u, v, wrap):  # type: ignore[no-untyped-def]
     """Read one level at ``u, v`` in [0, 1]; returns four float32. For kernels."""
     x = u * np.float32(w) - np.float32(0.5)
@@ -47,7 +47,7 @@ def bilinear(texels, start, w, h, u, v, wrap):  # type: ignore[no-untyped-def]
             texels[i00, 3] * w00 + texels[i01, 3] * w01 + texels[i10, 3] * w10 + texels[i11, 3] * w11)
 
 
-@nb.njit(nogil=True, cache=True, inline="always", error_model="numpy")
+@nb.njit(nogil=True, cache=True, error_model="numpy")
 def trilinear(texels, offsets, widths, heights, u, v, lod, wrap):  # type: ignore[no-untyped-def]
     """Blend the two levels around ``lod``; returns four float32. For kernels."""
     top = len(offsets) - 1

@@ -7,6 +7,7 @@ from typing import Literal
 import numpy as np
 
 from mivex.core.image.colour import DECODE_8, to_linear
+from mivex.core.image.coverage import keep_coverage
 from mivex.core.image.mips import MipChain, build_chain
 from mivex.core.types import Floats
 
@@ -33,6 +34,10 @@ class Texture:
         1, or the share of the full size when this is a proxy.
     full_size : tuple of int
         Width and height at full size.
+    pivot : (x, y)
+        The point that stands where the overlay is placed, as a share of width and height.
+    coverage : float
+        Cutoff at which every mip level keeps level 0's coverage; 0: levels as they come.
     """
 
     values: Floats
@@ -43,6 +48,8 @@ class Texture:
     key: str = ""
     scale: float = 1.0
     full_size: tuple[int, int] = (0, 0)
+    pivot: tuple[float, float] = (0.5, 0.5)
+    coverage: float = 0.0
 
     @property
     def width(self) -> int:
@@ -75,8 +82,9 @@ class Texture:
 
     @cached_property
     def mips(self) -> MipChain:
-        """The chain that hardware would build and sample."""
-        return build_chain(self.linear)
+        """The chain that hardware would build and sample; or the one delivered with it, that keeps coverage."""
+        chain = build_chain(self.linear)
+        return keep_coverage(chain, self.coverage) if self.coverage > 0 else chain
 
     @cached_property
     def true_mips(self) -> MipChain:

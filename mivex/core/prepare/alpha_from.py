@@ -1,13 +1,13 @@
 """Step ``alpha-from``: make an alpha out of what a picture holds."""
 
+from dataclasses import replace
 from typing import Literal
 
-import cv2
-import numpy as np
-
 from mivex.core.image.colour import luminance
-from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, matte_linear, setting
-from mivex.core.prepare.mattes import alpha_against, colour_under
+from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
+from mivex.core.prepare.combine import mask_of
+from mivex.core.prepare.light import matte_out
+from mivex.core.prepare.mattes import alpha_against
 
 _CHANNEL = {"red": 0, "green": 1, "blue": 2}
 
@@ -41,31 +41,19 @@ def run(surface: Surface, params: AlphaFrom, context: Context) -> Surface:
     if p.source == "alpha":
         return surface
     if p.source == "file":
-        return surface.with_alpha(_mask_of(p.file, surface, context))
+        if not p.file:
+            return surface
+        return surface.with_alpha(mask_of(context.load(p.file), "auto", *surface.alpha.shape))
     C = surface.rgb_in(p.space)
     if p.source == "luminance":
         return surface.with_alpha(luminance(C))
     if p.source == "largest":
         return surface.with_alpha(C.max(axis=-1))
     if p.source == "matte":
-        B = matte_linear(p.matte, p.space, surface.data)
+        B = colour_in(p.matte, p.space, surface.data)
         alpha = alpha_against(C, B)
-        F = colour_under(C, B, alpha)
-        return surface.with_colour(surface.rgb_from(F, p.space)).with_alpha(alpha)
+        return replace(surface, values=matte_out(surface, B, alpha, 1.0, p.space == "linear"), has_alpha=True)
     return surface.with_alpha(C[..., _CHANNEL[p.source]])
-
-
-def _mask_of(path: str, surface: Surface, context: Context):  # type: ignore[no-untyped-def]
-    if not path:
-        return surface.alpha
-    mask = context.load(path)
-    grey = mask.values[..., 3] if mask.has_alpha else luminance(mask.values)
-    h, w = surface.values.shape[:2]
-    if grey.shape != (h, w):
-        shrink = grey.shape[0] >= h and grey.shape[1] >= w
-        grey = cv2.resize(np.ascontiguousarray(grey), (w, h),
-                          interpolation=cv2.INTER_AREA if shrink else cv2.INTER_LINEAR)
-    return grey
 
 
 def uses(params: AlphaFrom) -> list[str]:

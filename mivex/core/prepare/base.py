@@ -11,7 +11,7 @@ from mivex.core.image.colour import to_display, to_linear
 from mivex.core.image.picture import Picture
 from mivex.core.types import Floats
 
-Station = Literal["source", "alpha", "edges"]
+Station = Literal["source", "alpha", "colour", "edges"]
 
 
 def _in_unit(rgb: tuple[float, float, float]) -> tuple[float, float, float]:
@@ -36,7 +36,7 @@ class StepParams(BaseModel):
 
 
 def setting(default: Any, title: str, hint: str, *, unit: str = "", ge: float | None = None,
-            le: float | None = None, choices: dict[str, str] | None = None, widget: str = "",
+            le: float | None = None, choices: dict[Any, str] | None = None, widget: str = "",
             drag: tuple[float, float] | None = None, log: bool = False) -> Any:
     """Describe one setting of a step: its default, name, unit, range and a one-line hint.
 
@@ -82,6 +82,10 @@ class Surface:
         A step has multiplied colour by alpha.
     scale : float
         Size against the full picture; distances in pixels are multiplied by it.
+    pivot : (x, y)
+        The point that stands where the overlay is placed, as a share of width and height.
+    coverage : float
+        Cutoff at which every mip level shall keep level 0's coverage; 0: levels as they come.
     """
 
     values: Floats
@@ -89,6 +93,8 @@ class Surface:
     has_alpha: bool = True
     premultiplied: bool = False
     scale: float = 1.0
+    pivot: tuple[float, float] = (0.5, 0.5)
+    coverage: float = 0.0
 
     @property
     def alpha(self) -> Floats:
@@ -125,9 +131,12 @@ class Context:
     ----------
     load : callable
         Takes a path as the recipe has it and returns the Picture; raises MivexError.
+    place : callable
+        Takes a path as the recipe has it and returns the absolute one, for files that are not pictures.
     """
 
     load: Callable[[str], Picture]
+    place: Callable[[str], str] = lambda path: path
 
 
 @dataclass(frozen=True)
@@ -161,7 +170,7 @@ class Step:
         return str(self.params.model_fields["step"].default)
 
 
-def matte_linear(rgb: Rgb, space: Space, data: bool) -> Floats:
-    """A matte given in display values, in the space the step works in; float32 (3,)."""
+def colour_in(rgb: Rgb, space: Space, data: bool) -> Floats:
+    """A colour given in display values, in the space the step works in; float32 (3,)."""
     value = np.array(rgb, np.float32)
     return to_linear(value) if space == "linear" and not data else value

@@ -1,5 +1,6 @@
 """Step ``levels``: stretch, bend and limit one channel."""
 
+from collections.abc import Callable
 from typing import Literal
 
 import numpy as np
@@ -7,16 +8,15 @@ import numpy as np
 from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
 
 _CHANNELS = {"red": 0, "green": 1, "blue": 2, "alpha": 3}
+Channel = Literal["alpha", "red", "green", "blue", "colour"]
+CHANNEL_WORDS = {"alpha": "Alpha", "red": "Red", "green": "Green", "blue": "Blue", "colour": "Red, green and blue"}
 
 
 class Levels(StepParams):
     """Settings of ``levels``."""
 
     step: Literal["levels"] = "levels"
-    channel: Literal["alpha", "red", "green", "blue", "colour"] = setting(
-        "alpha", "Channel", "The channel that is reshaped.",
-        choices={"alpha": "Alpha", "red": "Red", "green": "Green", "blue": "Blue",
-                 "colour": "Red, green and blue"})
+    channel: Channel = setting("alpha", "Channel", "The channel that is reshaped.", choices=CHANNEL_WORDS)
     black: float = setting(0.0, "Low in", "Values at or below this become the low out value: "
                            "raises it to clear away haze.", ge=0, le=1)
     white: float = setting(1.0, "High in", "Values at or above this become the high out value: "
@@ -54,11 +54,16 @@ def run(surface: Surface, params: Levels, context: Context) -> Surface:
     p = params
     if (p.black, p.white, p.gamma, p.out_black, p.out_white) == (0, 1, 1, 0, 1):
         return surface
-    if p.channel == "alpha":
-        return surface.with_alpha(shape(surface.alpha, p))
+    return reshaped(surface, p.channel, lambda v: shape(v, p))
+
+
+def reshaped(surface: Surface, channel: str, change: Callable[[Floats], Floats]) -> Surface:
+    """Send one channel, or all three of colour, through a function of its values."""
+    if channel == "alpha":
+        return surface.with_alpha(change(surface.alpha))
     rgb = surface.values[..., :3].copy()
-    which = slice(0, 3) if p.channel == "colour" else slice(_CHANNELS[p.channel], _CHANNELS[p.channel] + 1)
-    rgb[..., which] = shape(rgb[..., which], p)
+    which = slice(0, 3) if channel == "colour" else slice(_CHANNELS[channel], _CHANNELS[channel] + 1)
+    rgb[..., which] = change(rgb[..., which])
     return surface.with_colour(rgb)
 
 

@@ -4,6 +4,7 @@ from dataclasses import replace
 from typing import Literal
 
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
+from mivex.core.prepare.weighing import premultiplied
 
 
 class Premultiply(StepParams):
@@ -16,8 +17,7 @@ def run(surface: Surface, params: Premultiply, context: Context) -> Surface:
     """Store ``C·α``, multiplied in linear light; a second time changes nothing."""
     if surface.premultiplied:
         return surface
-    rgb = surface.rgb_in("linear") * surface.values[..., 3:]
-    return replace(surface.with_colour(surface.rgb_from(rgb, "linear")), premultiplied=True)
+    return replace(surface, values=premultiplied(surface), premultiplied=True)
 
 
 STEP = Step(Premultiply, run, "Premultiply", "Multiply colour by alpha, so that filtering cannot leak; needs "

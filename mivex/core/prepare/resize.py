@@ -7,6 +7,7 @@ import cv2
 import numpy as np
 
 from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
+from mivex.core.prepare.weighing import unweighed, weighed
 
 
 class Resize(StepParams):
@@ -56,18 +57,15 @@ def run(surface: Surface, params: Resize, context: Context) -> Surface:
     width, height = max(1, round(width * s)), max(1, round(height * s))
     if (width, height) == (w, h):
         return surface
-    rgb, a = surface.rgb_in("linear"), surface.values[..., 3:]
+    plain = resized(surface.rgb_in("linear"), width, height, "area")
     if surface.premultiplied:
-        colour = resized(rgb, width, height, params.filter)
-        alpha = np.clip(resized(a, width, height, params.filter), 0, 1)
+        alpha = np.clip(resized(surface.values[..., 3:], width, height, params.filter), 0, 1)
+        colour = np.clip(resized(surface.rgb_in("linear"), width, height, params.filter), 0, 1)
+        values = np.concatenate([surface.rgb_from(colour, "linear"), alpha], axis=2)
     else:
-        both = resized(np.concatenate([rgb * a, a], axis=2), width, height, params.filter)
-        alpha = np.clip(both[..., 3:], 0, 1)
-        plain = resized(rgb, width, height, "area")
-        seen = both[..., 3:] > 1e-5
-        colour = np.divide(both[..., :3], both[..., 3:], out=plain, where=seen)
-    out = np.concatenate([surface.rgb_from(np.clip(colour, 0, None), "linear"), alpha], axis=2)
-    return replace(surface, values=out.astype(np.float32))
+        values = unweighed(resized(weighed(surface), width, height, params.filter),
+                           surface.rgb_from(plain, "linear"), surface.data)
+    return replace(surface, values=values.astype(np.float32, copy=False))
 
 
 STEP = Step(Resize, run, "Resize", "Bring the picture to another size without darkening its edges.", "source")

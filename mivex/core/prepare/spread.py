@@ -13,10 +13,10 @@ from typing import Literal
 import cv2
 import numba as nb
 import numpy as np
-from numpy.typing import NDArray
 
 from mivex.core.bands import run_bands
 from mivex.core.image.mips import halve
+from mivex.core.image.nearest import distance_to, nearest_index
 from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
 from mivex.core.types import Mask
 
@@ -39,45 +39,6 @@ class Spread(StepParams):
 def trusted(alpha: Floats, solid_from: float) -> Mask:
     """Texels whose own colour counts: alpha above 0, or at least ``solid_from`` where that is above 0."""
     return alpha >= np.float32(solid_from) if solid_from > 0 else alpha > 0
-
-
-def nearest_index(mask: Mask) -> NDArray[np.int32]:
-    """For every texel the index of a nearest texel in ``mask``.
-
-    Parameters
-    ----------
-    mask : bool array (height, width), true somewhere
-
-    Returns
-    -------
-    int32 array (height, width), into the flattened picture
-
-    Notes
-    -----
-    OpenCV's labelled transform with a 5×5 neighbourhood: where two texels are
-    about equally near, the one found may be farther by at most 2 %.
-    """
-    away = np.where(mask, np.uint8(0), np.uint8(1))
-    _, labels = cv2.distanceTransformWithLabels(away, cv2.DIST_L2, cv2.DIST_MASK_5,
-                                                labelType=cv2.DIST_LABEL_PIXEL)
-    # Labels count the texels of the mask, row by row.
-    own = np.concatenate([[0], np.flatnonzero(mask)]).astype(np.int32)
-    run_bands(mask.shape[0], lambda a, b: _look_up_rows(labels, own, a, b))
-    return np.asarray(labels, np.int32)
-
-
-def distance_to(index: NDArray[np.int32]) -> Floats:
-    """Distance in texels from every texel to the one that `nearest_index` found; float32 (height, width)."""
-    h, w = index.shape
-    fy, fx = np.divmod(index, w)
-    return np.hypot(fy - np.arange(h)[:, None], fx - np.arange(w)[None, :]).astype(np.float32)
-
-
-@nb.njit(nogil=True, cache=True)
-def _look_up_rows(labels, own, first, last):  # type: ignore[no-untyped-def]
-    for y in range(first, last):
-        for x in range(labels.shape[1]):
-            labels[y, x] = own[labels[y, x]]
 
 
 @nb.njit(nogil=True, cache=True)

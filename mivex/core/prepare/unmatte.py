@@ -1,9 +1,10 @@
 """Step ``unmatte``: take the backdrop out of soft texels, keeping the alpha that is there."""
 
+from dataclasses import replace
 from typing import Literal
 
-from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, matte_linear, setting
-from mivex.core.prepare.mattes import colour_under
+from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
+from mivex.core.prepare.light import matte_out
 
 
 class Unmatte(StepParams):
@@ -23,13 +24,8 @@ def run(surface: Surface, params: Unmatte, context: Context) -> Surface:
     """Recover ``F = B + (C − B)/α`` wherever alpha is above zero."""
     if params.share == 0:
         return surface
-    C = surface.rgb_in(params.space)
-    B = matte_linear(params.matte, params.space, surface.data)
-    F = colour_under(C, B, surface.alpha, params.share)
-    out = surface.values.copy()
-    changed = (F != C).any(axis=-1)
-    out[..., :3][changed] = surface.rgb_from(F[changed], params.space)
-    return surface.with_colour(out[..., :3])
+    B = colour_in(params.matte, params.space, surface.data)
+    return replace(surface, values=matte_out(surface, B, surface.alpha, params.share, params.space == "linear"))
 
 
 STEP = Step(Unmatte, run, "Remove matte", "Clean the dark, bright or coloured rim that a backdrop left in "

@@ -6,8 +6,9 @@ An edit is a function from document to document; undo is a stack of documents.
 from typing import Annotated, Literal
 from uuid import uuid4
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field, field_validator
 
+from mivex.core.image.picture import MAX_SIDE, MAX_TEXELS
 from mivex.core.material.material import Kind, Material
 from mivex.core.prepare.base import setting
 from mivex.core.project.recipe import AnyStep
@@ -36,9 +37,24 @@ class Source(Frozen):
     meaning: Literal["guess", "colour", "data"] = setting(
         "guess", "Holds", "Colour is decoded to light before it is filtered; data is filtered as it is.",
         choices={"guess": "Guess", "colour": "Colour", "data": "Data"})
+    canvas: tuple[int, int] = Field((0, 0), description="Width and height of an empty start, where there is no "
+                                    "picture; text, shapes and noise are drawn on it.")
     alpha_stored: Literal["straight", "premultiplied"] = setting(
         "straight", "Colour stored", "Premultiplied pictures are divided by their alpha first.",
         choices={"straight": "Straight", "premultiplied": "Premultiplied"})
+
+
+    @field_validator("canvas")
+    @classmethod
+    def _possible(cls, size: tuple[int, int]) -> tuple[int, int]:
+        if min(size) < 0 or max(size) > MAX_SIDE or size[0] * size[1] > MAX_TEXELS or (min(size) == 0 < max(size)):
+            raise ValueError("width and height must lie between 1 and 8192, or both be 0")
+        return size
+
+    @property
+    def ready(self) -> bool:
+        """There is something to start from."""
+        return bool(self.path) or self.canvas[0] > 0
 
 
 class PanelPlace(Frozen):

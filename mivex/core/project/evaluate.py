@@ -12,7 +12,7 @@ import numpy as np
 
 from mivex.core.errors import MivexError, Stopped
 from mivex.core.image.colour import to_display, to_linear
-from mivex.core.image.files import read_picture
+from mivex.core.image.files import READABLE, read_picture
 from mivex.core.image.picture import Picture, guess_meaning, quantise
 from mivex.core.image.texture import Texture
 from mivex.core.prepare import STEPS
@@ -22,6 +22,8 @@ from mivex.core.project.file import absolute
 from mivex.core.types import Floats
 
 PROXY_SIDE = 1024
+HOLDS_LEVELS = ("tif",)
+"""Delivery formats that hold mip levels of their own."""
 
 
 class Cache:
@@ -104,24 +106,36 @@ class Workshop:
         MivexError
             No source, or a picture cannot be read.
         """
-        if not overlay.source.path:
+        d = overlay.delivery
+        return self.prepare(self.start_of(overlay), overlay.source, overlay.steps[:until], d.bits, proxy=proxy,
+                            levels=d.format in HOLDS_LEVELS, stop=stop, tell=tell)
+
+    def start_of(self, overlay: Overlay) -> Picture:
+        """The picture that an overlay starts from, or its empty canvas; raises MivexError."""
+        if overlay.source.path:
+            return self.picture(overlay.source.path)
+        if overlay.source.canvas[0] < 1:
             raise MivexError(f"“{overlay.name}” has no picture yet.")
-        return self.prepare(self.picture(overlay.source.path), overlay.source, overlay.steps[:until],
-                            overlay.delivery.bits, proxy=proxy, stop=stop, tell=tell)
+        w, h = overlay.source.canvas
+        return Picture(np.zeros((h, w, 4), np.float32))
 
     def prepare(self, picture: Picture, source: Source, steps: tuple[StepParams, ...], bits: int = 8, *,
-                proxy: bool = False, stop: Callable[[], bool] = lambda: False,
+                proxy: bool = False, levels: bool = False, stop: Callable[[], bool] = lambda: False,
                 tell: Callable[[str], None] = lambda _: None) -> Texture:
-        """Run steps on a picture and quantise to ``bits``; see `texture`."""
+        """Run steps on a picture and quantise to ``bits``; see `texture`.
+
+        ``levels`` says that the file will hold its own mip levels; otherwise the
+        receiver builds them, and ``keep-coverage`` cannot show in the texture.
+        """
         meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
         scale = min(1.0, PROXY_SIDE / max(picture.width, picture.height)) if proxy else 1.0
         key = _hash(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
-        final = _hash(key, *(self._mark(s) for s in steps if s.on), str(bits))
+        final = _hash(key, *(self._mark(s) for s in steps if s.on), str(bits), str(levels))
         done = self._cache.get(final)
         if isinstance(done, Texture):
             return done
         surface = self._kept(key, lambda: _start(picture, meaning, source.alpha_stored, scale))
-        context = Context(self.picture)
+        context = Context(self.picture, lambda path: absolute(path, self.folder))
         for step in (s for s in steps if s.on):
             if stop():
                 raise Stopped
@@ -130,8 +144,10 @@ class Workshop:
             surface = self._kept(key, lambda s=step, f=surface: STEPS[s.step].run(f, s, context))  # type: ignore[misc]
         if stop():
             raise Stopped
-        texture = Texture(quantise(np.clip(surface.values, 0, 1), bits), meaning, surface.premultiplied, bits,
-                          surface.has_alpha, final, scale, (picture.width, picture.height))
+        h, w = surface.alpha.shape
+        texture = Texture(quantise(np.clip(surface.values, 0, 1), bits), "data" if surface.data else "colour",
+                          surface.premultiplied, bits, surface.has_alpha, final, scale,
+                          (round(w / scale), round(h / scale)), surface.pivot, surface.coverage if levels else 0.0)
         # Its mip chain and linear texels will join it: count them in.
         self._cache.put(final, texture, texture.values.nbytes * 4)
         return texture
@@ -145,8 +161,18 @@ class Workshop:
         return made
 
     def _mark(self, step: StepParams) -> str:
-        others = [self.picture(f).key for f in STEPS[step.step].files(step)]
+        others = [self._content(f) for f in STEPS[step.step].files(step)]
         return json.dumps(step.model_dump(mode="json"), sort_keys=True) + "".join(others)
+
+    def _content(self, path: str) -> str:
+        """Names what a file that a step reads holds, picture or not."""
+        whole = Path(absolute(path, self.folder))
+        if whole.suffix.lower() in READABLE:
+            return self.picture(path).key
+        try:
+            return hashlib.blake2b(whole.read_bytes(), digest_size=16).hexdigest()
+        except OSError as e:
+            raise MivexError(f"“{whole.name}” cannot be read: {(e.strerror or str(e)).lower()}.") from None
 
 
 def _hash(*parts: str) -> str:

@@ -70,7 +70,7 @@ class FlatView:
     tint: tuple[float, float, float] = (1.0, 1.0, 1.0)
 
 
-@nb.njit(nogil=True, cache=True, inline="always", error_model="numpy")
+@nb.njit(nogil=True, cache=True, error_model="numpy")
 def _code(v, table):  # type: ignore[no-untyped-def]
     v = min(max(v, np.float32(0)), np.float32(1))
     return table[int(v * np.float32(65535) + np.float32(0.5))]

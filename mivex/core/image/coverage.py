@@ -1,0 +1,110 @@
+"""Coverage of cutouts: the share of texels at or above the cutoff, kept at every mip level.
+
+A box filter pulls alpha towards its mean, so a screen with many holes closes in
+the distance and a thin mesh vanishes. Each level's alpha is scaled so that as
+large a share of it passes the cutoff as at level 0.
+
+References
+----------
+Castaño (2010), *Computing Alpha Mipmaps*.
+"""
+
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from mivex.core.image.mips import MipChain
+from mivex.core.types import Floats
+
+
+@dataclass(frozen=True)
+class LevelCoverage:
+    """Coverage of one mip level: as filtered, and the best that scaling its alpha can give."""
+
+    level: int
+    width: int
+    height: int
+    plain: float
+    kept: float
+    scale: float
+
+
+def coverage(alpha: Floats, cutoff: float) -> float:
+    """Share of texels with alpha at or above ``cutoff``."""
+    return float((alpha >= np.float32(cutoff)).mean())
+
+
+def scale_for(alpha: Floats, cutoff: float, wanted: float) -> float:
+    """The factor for alpha that brings coverage at ``cutoff`` nearest to ``wanted``.
+
+    Coverage is a staircase in the factor, so a bisection (Castaño 2010) would
+    end on the step that it happens to straddle; sorting finds the best one.
+
+    Parameters
+    ----------
+    alpha : float32 array
+    cutoff : float
+        Above 0.
+    wanted : float
+        Share, 0 to 1.
+    """
+    ranked = np.sort(alpha.reshape(-1))[::-1]
+    count = min(round(wanted * ranked.size), int((ranked > 1e-6).sum()))
+    if count == 0:
+        return min(1.0, 0.999 * cutoff / max(float(ranked[0]), 1e-6))
+    low = float(ranked[count]) if count < ranked.size else 0.0
+    least = float(ranked[count - 1])
+    if least - low < 1e-6:
+        # Several texels share this value: they pass together or not at all; take the nearer count.
+        over, under = int((ranked >= least).sum()), int((ranked > least).sum())
+        if over - wanted * ranked.size > wanted * ranked.size - under and under > 0:
+            low, least = least, float(ranked[under - 1])
+        else:
+            low = float(ranked[over]) if over < ranked.size else 0.0
+    # Half way between the last that passes and the first that does not; 1 where that will do.
+    if low < cutoff <= least:
+        return 1.0
+    return cutoff / max((least + low) / 2, 1e-6)
+
+
+def keep_coverage(chain: MipChain, cutoff: float) -> MipChain:
+    """The same chain with each level's alpha scaled to level 0's coverage; level 0 is untouched."""
+    texels = chain.texels.copy()
+    out = replace(chain, texels=texels)
+    wanted = coverage(chain.level(0)[..., 3], cutoff)
+    for i in range(1, chain.levels):
+        level = out.level(i)
+        level[..., 3] = np.minimum(level[..., 3] * np.float32(scale_for(level[..., 3], cutoff, wanted)), 1)
+    return out
+
+
+def coverage_figures(chain: MipChain, cutoff: float) -> list[LevelCoverage]:
+    """Coverage of every level as filtered and as it could be kept; ``chain`` as filtered."""
+    wanted = coverage(chain.level(0)[..., 3], cutoff)
+    rows = []
+    for i in range(chain.levels):
+        a = chain.level(i)[..., 3]
+        k = 1.0 if i == 0 else scale_for(a, cutoff, wanted)
+        kept = coverage(np.minimum(a * np.float32(k), 1), cutoff)
+        rows.append(LevelCoverage(i, a.shape[1], a.shape[0], coverage(a, cutoff), kept, k))
+    return rows
+
+
+def best_cutoff(chain: MipChain, cutoff: float, least_side: int = 8) -> float:
+    """The one cutoff for all levels that keeps coverage nearest to level 0's at ``cutoff``.
+
+    For formats that hold a single level: the receiver builds the others, and a
+    shifted cutoff is all that can be done. Levels below ``least_side`` do not
+    count; each level counts alike.
+    """
+    levels = [np.sort(chain.level(i)[..., 3].reshape(-1)) for i in range(chain.levels)
+              if i == 0 or min(chain.widths[i], chain.heights[i]) >= least_side]
+    wanted = coverage(chain.level(0)[..., 3], cutoff)
+    tries = np.linspace(0.02, 0.98, 193)
+
+    def off(c: float) -> float:
+        return sum(abs(1 - np.searchsorted(a, np.float32(c)) / a.size - wanted) for a in levels)
+
+    errors = np.array([off(c) for c in tries])
+    good = np.flatnonzero(errors <= errors.min() + 1e-9)
+    return round(float(tries[good[np.abs(tries[good] - cutoff).argmin()]]), 3)

@@ -1,0 +1,75 @@
+"""Step ``normal-from-height``: a normal map out of a height picture.
+
+References
+----------
+Scharr (2000), *Optimal Operators in Digital Image Processing*: the 3×3
+gradient whose direction is least biased (weights 3, 10, 3).
+"""
+
+from dataclasses import replace
+from typing import Literal
+
+import cv2
+import numba as nb
+import numpy as np
+
+from mivex.core.bands import run_bands
+from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.prepare.blur import BORDER_WORDS, Border, blurred
+from mivex.core.prepare.combine import TAKE_WORDS, Take, grey_of
+from mivex.core.types import Floats
+
+SLOPE = 8.0
+"""At strength 1, a rise over the whole range of heights within so many texels is a slope of 45°."""
+
+
+class NormalFromHeight(StepParams):
+    """Settings of ``normal-from-height``."""
+
+    step: Literal["normal-from-height"] = "normal-from-height"
+    take: Take = setting("luminance", "Height is", "Which values are height; bright is high.",
+                         choices={k: v for k, v in TAKE_WORDS.items() if k != "auto"})
+    strength: float = setting(2.0, "Strength", "Steeper slopes; below zero, hills become hollows.", ge=-10, le=10)
+    blur: float = setting(0.0, "Blur first", "Smooths the height before its slope is taken.", unit="px", ge=0, le=64,
+                          drag=(0, 16))
+    border: Border = setting("clamp", "At the border", "Wrap for a texture that repeats.", choices=BORDER_WORDS)
+    green: Literal["up", "down"] = setting(
+        "up", "Green points", "The way the receiving program expects: the wrong one turns hills into hollows for light "
+        "from above.", choices={"up": "Up", "down": "Down"})
+
+
+@nb.njit(nogil=True, cache=True, error_model="numpy")
+def _normal_rows(height, alpha, k, way, out, first, last):  # type: ignore[no-untyped-def]
+    """``height`` carries one more texel on every side than ``out``."""
+    a, b = np.float32(3 / 32), np.float32(10 / 32)
+    half = np.float32(0.5)
+    for y in range(first, last):
+        for x in range(out.shape[1]):
+            j, i = y + 1, x + 1
+            gx = (a * (height[j - 1, i + 1] - height[j - 1, i - 1]) + b * (height[j, i + 1] - height[j, i - 1])
+                  + a * (height[j + 1, i + 1] - height[j + 1, i - 1]))
+            gy = (a * (height[j + 1, i - 1] - height[j - 1, i - 1]) + b * (height[j + 1, i] - height[j - 1, i])
+                  + a * (height[j + 1, i + 1] - height[j - 1, i + 1]))
+            nx, ny = -gx * k, gy * k * way
+            inv = half / np.sqrt(nx * nx + ny * ny + np.float32(1))
+            out[y, x, 0], out[y, x, 1], out[y, x, 2] = nx * inv + half, ny * inv + half, inv + half
+            out[y, x, 3] = alpha[y, x]
+
+
+def run(surface: Surface, params: NormalFromHeight, context: Context) -> Surface:
+    """``n = (−h_x, ∓h_y, 1)`` normalised, stored as ``(n + 1)/2``; heights and slopes of stored values."""
+    wrap = params.border == "wrap"
+    height = blurred(np.ascontiguousarray(grey_of(surface.values, params.take), np.float32),
+                     params.blur * surface.scale, wrap)
+    edge = cv2.BORDER_WRAP if wrap else cv2.BORDER_REPLICATE
+    padded = np.asarray(cv2.copyMakeBorder(height, 1, 1, 1, 1, edge), np.float32)
+    out: Floats = np.empty(surface.values.shape, np.float32)
+    k = np.float32(params.strength * SLOPE * surface.scale)
+    # Rows run down: a rise towards the top has a negative row gradient, and green up is +y.
+    way = np.float32(1 if params.green == "up" else -1)
+    run_bands(out.shape[0], lambda a, b: _normal_rows(padded, surface.alpha, k, way, out, a, b))
+    return replace(surface, values=out, data=True)
+
+
+STEP = Step(NormalFromHeight, run, "Normal from height", "Turns heights into a normal map; the result is data.",
+            "colour")
