@@ -116,7 +116,8 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
     picture = shop.picture(str(Path(source).resolve()))
     depth = bits or (16 if picture.bits > 8 and suffix.lower() != ".tga" else 8)
     check_format(suffix, depth)
-    write_texture(out, shop.prepare(picture, Source(path=source), steps, depth))
+    write_texture(out, shop.prepare(picture, Source(path=source), steps, depth,
+                                    levels=suffix.lower() in (".tif", ".tiff")))
 
 
 def _size(text: str) -> tuple[int, int]:

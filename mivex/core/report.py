@@ -51,5 +51,5 @@ def report_project(path: str, doc: Document) -> tuple[list[dict[str, Any]], list
         texture = shop.texture(o)
         row = figures(o.source.path, texture, shop.start_of(o))
         pictures.append({"overlay": o.name, **row})
-        findings += [finding_row(f, "overlay") for f in examine(Subject(o.name, texture, o.material, o.id))]
+        findings += [finding_row(f, "overlay") for f in examine(Subject.of(o, texture))]
     return pictures, findings

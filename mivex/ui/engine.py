@@ -7,11 +7,11 @@ from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 
 from mivex.core.errors import MivexError
 from mivex.core.findings import Finding, Subject, examine
-from mivex.core.findings.fringe import LevelFringe, fringe_figures
+from mivex.core.findings.facts import Facts, facts_of
 from mivex.core.image.picture import Picture, guess_meaning
 from mivex.core.image.texture import Texture
-from mivex.core.project.document import Overlay
-from mivex.core.project.evaluate import PROXY_SIDE
+from mivex.core.project.document import Document, Overlay
+from mivex.core.project.evaluate import PROXY_SIDE, Workshop
 from mivex.core.proof.histogram import histogram
 from mivex.ui.session import Session
 from mivex.ui.worker import Latest
@@ -32,6 +32,8 @@ class Engine(QObject):
         Textures are being prepared, or no longer.
     progress(words)
         What is being done at the moment.
+    inputs_ready()
+        A texture asked for by `input_of` has been prepared.
     """
 
     prepared = Signal(str)
@@ -39,6 +41,7 @@ class Engine(QObject):
     notice = Signal(str)
     busy = Signal(bool)
     progress = Signal(str)
+    inputs_ready = Signal()
 
     def __init__(self, session: Session, parent: QObject | None = None) -> None:
         super().__init__(parent)
@@ -49,12 +52,16 @@ class Engine(QObject):
         self.meanings: dict[str, tuple[str, str]] = {}
         self.problems: dict[str, str] = {}
         self.findings: dict[str, list[Finding]] = {}
-        self.fringes: dict[str, list[LevelFringe]] = {}
+        self.facts: dict[str, Facts] = {}
+        self._inputs: dict[tuple[str, int], tuple[object, Texture]] = {}
+        self._asked: dict[tuple[str, int], object] = {}
         self._keys: dict[str, object] = {}
         self._examined: dict[str, object] = {}
         self._generation = 0
         self._prepare = Latest("prepare", self)
         self._examine = Latest("examine", self)
+        self._aside = Latest("aside", self)
+        self._aside.reported.connect(self._take_input)
         self._prepare.reported.connect(self._take_texture)
         self._prepare.failed.connect(lambda _t, why: self.notice.emit(why))
         self._examine.reported.connect(self._take_findings)
@@ -70,12 +77,12 @@ class Engine(QObject):
     @property
     def idle(self) -> bool:
         """Everything is up to date."""
-        return self._prepare.idle and self._examine.idle and not self._settle.isActive()
+        return self._prepare.idle and self._examine.idle and self._aside.idle and not self._settle.isActive()
 
     def end(self) -> None:
         """Stop the threads."""
-        self._prepare.end()
-        self._examine.end()
+        for worker in (self._prepare, self._examine, self._aside):
+            worker.end()
 
     def stop(self) -> None:
         """Give up what is being computed; the last finished result stays until the next edit."""
@@ -84,14 +91,14 @@ class Engine(QObject):
         self.notice.emit("Stopped. What is shown is the last finished result; the next edit computes it again.")
 
     def _key(self, o: Overlay) -> object:
-        return o.source, o.steps, o.delivery.bits, self.session.folder, self._generation
+        return o.source, o.steps, o.delivery.bits, o.delivery.format, self.session.folder, self._generation
 
     def refresh(self) -> None:
         """Ask for whatever the document needs and is not there yet."""
         doc = self.session.doc
         ids = {o.id for o in doc.overlays}
         tables: tuple[dict[str, Any], ...] = (self.textures, self.befores, self.pictures, self.problems, self.findings,
-                                              self._keys, self._examined, self.meanings, self.fringes)
+                                              self._keys, self._examined, self.meanings, self.facts)
         for table in tables:
             for gone in set(table) - ids:
                 table.pop(gone)
@@ -154,28 +161,74 @@ class Engine(QObject):
                     self._examined.pop(o.id, None)
                     self.examined.emit()
                 continue
-            key = (t.key, o.name, o.material)
+            key = (t.key, o.name, o.material, o.delivery)
             if self._examined.get(o.id) != key:
-                todo.append((key, Subject(o.name, t, o.material, o.id)))
+                todo.append((key, Subject.of(o, t)))
         if todo:
             todo.sort(key=lambda t: t[1].overlay != self.session.overlay_id)
+            shop, doc = self.session.shop, self.session.doc
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 for key, subject in todo:
                     if stopped():
                         return
-                    wrap = bool(subject.material and subject.material.tiling)
-                    report((key, subject.overlay, examine(subject), fringe_figures(subject.texture, wrap=wrap)))
+                    plain = self._before_distance(shop, doc, subject) if subject.texture.spread > 0 else None
+                    report((key, subject.overlay, examine(subject), facts_of(subject, plain)))
 
             self._examine.ask(None, work, halt=True)
 
     def _take_findings(self, _token: object, part: tuple) -> None:
-        key, overlay_id, found, fringes = part
+        key, overlay_id, found, facts = part
         if self.session.doc.overlay(overlay_id) is not None:
             self._examined[overlay_id] = key
             self.findings[overlay_id] = found
-            self.fringes[overlay_id] = fringes
+            self.facts[overlay_id] = facts
             self.examined.emit()
+
+    @staticmethod
+    def _before_distance(shop: Workshop, doc: Document, subject: Subject) -> Texture | None:
+        o = doc.overlay(subject.overlay)
+        if o is None:
+            return None
+        at = max((i for i, s in enumerate(o.steps) if s.on and s.step == "signed-distance"), default=-1)
+        return shop.texture(o, until=at) if at >= 0 else None
+
+    def input_of(self, overlay_id: str, until: int) -> Texture | None:
+        """What the step at ``until`` receives; prepared in the background, `inputs_ready` tells when.
+
+        While it is out of date the one before is given; None where there is none yet.
+        """
+        o = self.session.doc.overlay(overlay_id)
+        if o is None or not o.source.ready:
+            return None
+        key = (overlay_id, until)
+        mark = (o.source, o.steps[:until], o.delivery.bits, self.session.folder, self._generation)
+        have = self._inputs.get(key)
+        if have is not None and have[0] == mark:
+            return have[1]
+        if self._asked.get(key) != mark:
+            self._asked[key] = mark
+            shop = self.session.shop
+            wanted = {k: m for k, m in self._asked.items() if (self._inputs.get(k) or (None,))[0] != m}
+            doc = self.session.doc
+
+            def work(report, stopped):  # type: ignore[no-untyped-def]
+                for (name, index), m in wanted.items():
+                    overlay = doc.overlay(name)
+                    if overlay is not None:
+                        t = shop.texture(overlay, until=index, stop=stopped)
+                        _ = histogram(t), t.mips
+                        report((name, index, m, t))
+
+            self._aside.ask(None, work)
+        return have[1] if have is not None else None
+
+    def _take_input(self, _token: object, part: tuple) -> None:
+        overlay_id, index, mark, texture = part
+        self._inputs[(overlay_id, index)] = (mark, texture)
+        if len(self._inputs) > 12:
+            self._inputs.pop(next(iter(self._inputs)))
+        self.inputs_ready.emit()
 
     def all_findings(self) -> list[Finding]:
         """Findings of every overlay, in the rack's order."""

@@ -14,6 +14,7 @@ from PySide6.QtWidgets import (
     QLabel,
     QLineEdit,
     QPushButton,
+    QVBoxLayout,
     QWidget,
 )
 
@@ -30,13 +31,13 @@ class Field(QWidget):
     edited = Signal(object)
     released = Signal()
 
-    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any) -> None:
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any, *, tall: bool = False) -> None:
         super().__init__()
         self.name, self.hint, self.get, self.default = name, hint, get, default
         self.setFixedHeight(ROW)
         self.setToolTip(hint)
         self.setAccessibleName(name)
-        self.row = QHBoxLayout(self)
+        self.row = QHBoxLayout() if tall else QHBoxLayout(self)
         self.row.setContentsMargins(0, 1, 0, 1)
         self.row.setSpacing(6)
         label = QLabel(name)
@@ -55,6 +56,21 @@ class Field(QWidget):
         """Put the editor and the reset button into the row."""
         self.row.addWidget(editor, 1)
         self.row.addWidget(self._reset)
+        self.setFocusProxy(editor)
+        self.refresh()
+
+    def finish_tall(self, editor: QWidget, height: int) -> None:
+        """Put a large editor beneath the name."""
+        self.row.addStretch()
+        self.row.addWidget(self._reset)
+        head = QWidget()
+        head.setLayout(self.row)  # takes the row from this widget
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 2)
+        column.setSpacing(0)
+        column.addWidget(head)
+        column.addWidget(editor)
+        self.setFixedHeight(ROW + height + 4)
         self.setFocusProxy(editor)
         self.refresh()
 
@@ -252,7 +268,7 @@ class QuietCombo(QComboBox):
 class ChoiceField(Field):
     """One word out of a few."""
 
-    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: str, choices: dict[str, str]) -> None:
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any, choices: dict[Any, str]) -> None:
         super().__init__(name, hint, get, default)
         self.words = list(choices)
         self.box = QuietCombo()

@@ -9,16 +9,28 @@ from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 from mivex.core.deliver.deliver import check_names, deliver_overlay
 from mivex.core.errors import MivexError, Stopped
 from mivex.core.image.files import READABLE, read_picture
+from mivex.core.image.vector import draw_svg, svg_size
 from mivex.core.material.material import Kind
+from mivex.core.prepare.drawing import Shape, Text
+from mivex.core.prepare.resize import nearest_power
 from mivex.core.project import edits
 from mivex.core.project.file import absolute, read_project
 from mivex.core.project.recipe import read_recipe, save_recipe
+from mivex.ui.engine import Engine
 from mivex.ui.recovery import Recovery
 from mivex.ui.session import Session
 from mivex.ui.stage_proof import StageProof
 from mivex.ui.worker import Latest
 
-_PICTURES = "Pictures (" + " ".join(f"*{s}" for s in READABLE) + ")"
+
+def power_size(aspect: float, long: int = 512) -> tuple[int, int]:
+    """A canvas of powers of two for a drawing of that proportion."""
+    if aspect >= 1:
+        return long, nearest_power(max(1, round(long / aspect)))
+    return nearest_power(max(1, round(long * aspect))), long
+
+
+_PICTURES = "Pictures (" + " ".join(f"*{s}" for s in (*READABLE, ".svg")) + ")"
 _KIND_WORDS: tuple[tuple[str, Kind], ...] = (
     (r"glass|pane|window|porthole|lens|visor", "glass"), (r"logo|emblem|badge|crest", "logo"),
     (r"decal|registration|sign|stripe|chevron|stencil|stain|label|number", "decal"))
@@ -34,6 +46,7 @@ class FileActions(QMainWindow):
     """The part of the window that deals with files."""
 
     session: Session
+    engine: Engine
     stage: StageProof
     jobs: Latest
     recovery: Recovery
@@ -47,9 +60,10 @@ class FileActions(QMainWindow):
         """Go to a station of the track."""
         raise NotImplementedError
 
-    def ask_picture(self) -> str:
-        """Ask for one picture."""
-        path, _ = QFileDialog.getOpenFileName(self, "Choose a picture", self.session.folder, _PICTURES)
+    def ask_picture(self, kind: str = "file") -> str:
+        """Ask for one picture, or for an ``svg``."""
+        words, kinds = ("Choose an SVG file", "SVG files (*.svg)") if kind == "svg" else ("Choose a picture", _PICTURES)
+        path, _ = QFileDialog.getOpenFileName(self, words, self.session.folder, kinds)
         return path
 
     def ask_add(self) -> None:
@@ -68,8 +82,15 @@ class FileActions(QMainWindow):
                 if stopped():
                     break
                 try:
+                    if path.lower().endswith(".svg"):
+                        w, h = svg_size(Path(path).read_text(encoding="utf-8"), Path(path).name)
+                        draw_svg(path, 16, 16, 1)  # says so now if it cannot be drawn
+                        report(("svg", path, w / h))
+                        continue
                     p = read_picture(path)
                     report(("add", path, p.width / p.height))
+                except (OSError, UnicodeDecodeError):
+                    problems.append(f"“{Path(path).name}” cannot be read.")
                 except MivexError as e:
                     problems.append(str(e))
             return "  ".join(problems)
@@ -77,13 +98,16 @@ class FileActions(QMainWindow):
         self.jobs.ask(None, work)
 
     def _take_import(self, _token: object, part: tuple) -> None:
-        if part[0] == "add":
-            _, path, aspect = part
+        if part[0] in ("add", "svg"):
+            kind, path, aspect = part
             made = ""
 
             def edit(d):  # type: ignore[no-untyped-def]
                 nonlocal made
                 name = Path(path).stem.replace("_", " ").strip() or "Overlay"
+                if kind == "svg":
+                    doc, made = edits.add_blank(d, name, "logo", power_size(aspect))
+                    return edits.add_step(doc, made, Shape(file=path))
                 doc, made = edits.add_overlay(d, name, guess_kind(path), path, aspect)
                 return doc
 
@@ -96,6 +120,31 @@ class FileActions(QMainWindow):
         elif part[0] == "open":
             self.session.take(part[1], part[2])
             self.stage.canvas.look(next(iter(self.session.doc.cameras), self.stage.canvas.camera))
+
+    def add_blank(self) -> None:
+        """Add an overlay on an empty canvas, to be drawn on with text, shapes and noise."""
+        made = ""
+
+        def edit(d):  # type: ignore[no-untyped-def]
+            nonlocal made
+            doc, made = edits.add_blank(d, "Drawn", "logo", (512, 512))
+            return edits.add_step(doc, made, Text())
+
+        self.session.apply("Add a drawn overlay", edit)
+        self.session.choose(made)
+        self.go("source")
+
+    def split_channels(self) -> None:
+        """Add up to four overlays, each showing one channel of the selected one as grey."""
+        o = self.session.overlay
+        p = self.engine.pictures.get(o.id) if o else None
+        if o is None or p is None:
+            self.tell("There is no picture to split yet.")
+            return
+        channels = [c for c, there in (("red", True), ("green", p.channels >= 3), ("blue", p.channels >= 3),
+                                       ("alpha", p.has_alpha)) if there]
+        self.session.apply("Split channels", lambda d: edits.split_channels(d, o.id, channels))
+        self.tell(f"{len(channels)} overlays show the channels of “{o.name}” as greys.")
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():

@@ -3,215 +3,31 @@
 from dataclasses import replace
 from typing import Any
 
-from PySide6.QtCore import QPointF, QRectF, Qt, Signal
-from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QWheelEvent
-from PySide6.QtWidgets import QButtonGroup, QColorDialog, QHBoxLayout, QLabel, QToolButton, QVBoxLayout, QWidget
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QActionGroup, QColor, QPainter, QPen
+from PySide6.QtWidgets import QButtonGroup, QColorDialog, QHBoxLayout, QLabel, QMenu, QToolButton, QVBoxLayout, QWidget
 
 from mivex.core.image.colour import hex_of
 from mivex.core.image.texture import Texture
-from mivex.core.proof.flat import BACKDROPS, SHOWS, FlatView, draw_flat, level_boxes
+from mivex.core.prepare import STEPS
+from mivex.core.prepare.falloff import Stroke
+from mivex.core.project import edits
+from mivex.core.project.document import Overlay
+from mivex.core.proof.flat import BACKDROPS, LAYOUTS, SHOWS
 from mivex.ui import theme
-from mivex.ui.canvas import Canvas
 from mivex.ui.engine import Engine
 from mivex.ui.fields import QuietCombo
+from mivex.ui.flat_canvas import FlatCanvas
+from mivex.ui.handles import has_handles
 from mivex.ui.session import Session
 
-
-class FlatCanvas(Canvas):
-    """The picture itself: pan, zoom, divider, values under the pointer."""
-
-    hovered = Signal(str)
-    zoomed = Signal()
-    picked = Signal(object)
-
-    def __init__(self) -> None:
-        super().__init__("Flat proof")
-        self.texture: Texture | None = None
-        self.before: Texture | None = None
-        self.view = FlatView()
-        self.compare = False
-        self.divider = 0.5
-        self.picking = False
-        self.marked: tuple[int, int, int, int] | None = None
-        # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
-        self._aim: str | tuple[int, int, int, int] = "all"
-        self._drag: tuple[str, QPointF, FlatView] | None = None
-
-    @property
-    def size_full(self) -> tuple[int, int]:
-        """Width and height of the texture at full size."""
-        t = self.texture
-        return (1, 1) if t is None else t.full_size if t.scale < 1 else (t.width, t.height)
-
-    def put(self, texture: Texture, before: Texture | None, *, fresh: bool) -> None:
-        """Show a texture; ``fresh`` fits it into the window."""
-        grown = self.texture is None or self.size_full != (texture.full_size if texture.scale < 1
-                                                            else (texture.width, texture.height))
-        self.texture, self.before = texture, before
-        if fresh or grown:
-            self.marked = None if fresh else self.marked
-            self.fit()
-        else:
-            self.redraw()
-
-    def fit(self) -> None:
-        """Show the whole picture."""
-        w, h = self.size_full
-        zoom = min((self.width() - 24) / w, (self.height() - 24) / h, 32.0)
-        self._zoom_to(max(zoom, 0.01), aim="all")
-
-    def _zoom_to(self, zoom: float, *, aim: str = "") -> None:
-        w, h = self.size_full
-        self._aim = aim
-        self.set_view(zoom=zoom, left=round((self.width() - w * zoom) / 2), top=round((self.height() - h * zoom) / 2))
-
-    def actual(self) -> None:
-        """One texel to one pixel."""
-        self._zoom_to(1.0)
-
-    def go_to(self, place: tuple[int, int, int, int]) -> None:
-        """Bring a place in texels into view and mark it."""
-        x, y, w, h = place
-        self.marked = place
-        full = self.size_full
-        if w * h > 0.3 * full[0] * full[1]:
-            self.fit()
-            return
-        self._aim = place
-        zoom = min(self.width() / max(w * 4, 24), self.height() / max(h * 4, 24), 24.0)
-        zoom = max(zoom, min(self.width() / full[0], self.height() / full[1]) * 0.9)
-        self.set_view(levels=False, zoom=zoom, left=self.width() / 2 - (x + w / 2) * zoom,
-                      top=self.height() / 2 - (y + h / 2) * zoom)
-
-    def set_view(self, **values: object) -> None:
-        """Change what is shown."""
-        self.view = replace(self.view, **values)  # type: ignore[arg-type]
-        self.zoomed.emit()
-        self.redraw()
-
-    def redraw(self) -> None:
-        t = self.texture
-        if t is None:
-            return
-        view, before, divider = self.view, self.before if self.compare else None, self.divider
-        self.draw_later((t.key, view), lambda w, h: draw_flat(t, view, w, h, before, divider))
-
-    def resizeEvent(self, event) -> None:  # type: ignore[no-untyped-def]
-        if self.texture is not None:
-            if self._aim == "all":
-                self.fit()
-            elif isinstance(self._aim, tuple):
-                self.go_to(self._aim)
-        super().resizeEvent(event)
-
-    def paint_over(self, p: QPainter) -> None:
-        p.setFont(theme.figures_font(11))
-        w, h = self.size_full
-        if self.view.levels and self.texture is not None:
-            m = self.texture.mips
-            p.setPen(QColor("#101010"))
-            for i, (x, y, bw, bh) in enumerate(level_boxes(m.levels, self.width(), self.height(), w / h)):
-                p.drawText(QRectF(x - 4, y + bh + 1, bw + 8, 16), Qt.AlignmentFlag.AlignCenter,
-                           f"{i} · {m.widths[i]}×{m.heights[i]}" if bw > 64 else str(i))
-            return
-        z, left, top = self.view.zoom, self.view.left, self.view.top
-        if self.marked:
-            x, y, mw, mh = self.marked
-            box = QRectF(left + x * z, top + y * z, mw * z, mh * z).adjusted(-2, -2, 2, 2)
-            p.setBrush(Qt.BrushStyle.NoBrush)
-            p.setPen(QPen(QColor("#101010"), 3))
-            p.drawRect(box)
-            p.setPen(QPen(QColor(theme.ACCENT), 1.4))
-            p.drawRect(box)
-        if self.compare:
-            x = round(self.width() * self.divider)
-            p.setPen(QPen(QColor("#101010"), 3))
-            p.drawLine(x, 0, x, self.height())
-            p.setPen(QPen(QColor(theme.TEXT), 1))
-            p.drawLine(x, 0, x, self.height())
-            for text, box, side in (("Before", QRectF(x - 76, 8, 66, 20), Qt.AlignmentFlag.AlignRight),
-                                    ("After", QRectF(x + 10, 8, 66, 20), Qt.AlignmentFlag.AlignLeft)):
-                wide = p.fontMetrics().horizontalAdvance(text) + 12
-                tag = QRectF(box.right() - wide if side == Qt.AlignmentFlag.AlignRight else box.left(), 8, wide, 18)
-                p.setPen(Qt.PenStyle.NoPen)
-                p.setBrush(QColor(theme.GROUND))
-                p.drawRoundedRect(tag, 3, 3)
-                p.setPen(QColor(theme.TEXT))
-                p.drawText(tag, Qt.AlignmentFlag.AlignCenter, text)
-
-    def texel_at(self, at: QPointF) -> tuple[int, int] | None:
-        """The texel of level 0 under a place, or None outside."""
-        w, h = self.size_full
-        x, y = (at.x() - self.view.left) / self.view.zoom, (at.y() - self.view.top) / self.view.zoom
-        return (int(x), int(y)) if 0 <= x < w and 0 <= y < h and not self.view.levels else None
-
-    def values_at(self, at: QPointF) -> tuple[tuple[int, int], list[float]] | None:
-        """Texel and its stored RGBA under a place, from the side of the divider that it lies on."""
-        spot = self.texel_at(at)
-        t = self.before if self.compare and at.x() < self.width() * self.divider else self.texture
-        if spot is None or t is None:
-            return None
-        # Before and after may differ in size.
-        full = self.size_full
-        y = min(int(spot[1] * t.height / full[1]), t.height - 1)
-        x = min(int(spot[0] * t.width / full[0]), t.width - 1)
-        return spot, [float(v) for v in t.values[y, x]]
-
-    def _near_divider(self, at: QPointF) -> bool:
-        return self.compare and not self.view.levels and abs(at.x() - self.width() * self.divider) < 7
-
-    def mousePressEvent(self, event: QMouseEvent) -> None:
-        at = event.position()
-        if self.picking and (found := self.values_at(at)):
-            self.picking = False
-            self.unsetCursor()
-            self.picked.emit(tuple(round(v, 4) for v in found[1][:3]))
-            return
-        self._drag = ("divider" if self._near_divider(at) else "pan", at, self.view)
-
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        at = event.position()
-        if self._drag and self._drag[0] == "divider":
-            self.divider = min(max(at.x() / max(self.width(), 1), 0.02), 0.98)
-            self.redraw()
-        elif self._drag:
-            _, start, view = self._drag
-            if (at - start).manhattanLength() > 2:
-                self._aim = ""
-                self.set_view(left=view.left + at.x() - start.x(), top=view.top + at.y() - start.y())
-        elif not self.picking:
-            self.setCursor(Qt.CursorShape.SplitHCursor if self._near_divider(at) else Qt.CursorShape.ArrowCursor)
-        found = self.values_at(at)
-        if found is None:
-            self.hovered.emit("")
-            return
-        (x, y), v = found
-        codes = " ".join(f"{round(c * 255):>3}" for c in v)
-        self.hovered.emit(f"{x}, {y}    R {v[0]:.3f}  G {v[1]:.3f}  B {v[2]:.3f}  A {v[3]:.3f}    {codes}")
-
-    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        self._drag = None
-
-    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
-        self.fit()
-
-    def leaveEvent(self, _event) -> None:  # type: ignore[no-untyped-def]
-        self.hovered.emit("")
-
-    def wheelEvent(self, event: QWheelEvent) -> None:
-        if self.texture is None or self.view.levels:
-            return
-        factor = 1.25 ** (event.angleDelta().y() / 120)
-        self.zoom_by(factor, event.position())
-
-    def zoom_by(self, factor: float, at: QPointF) -> None:
-        """Zoom about a place on the widget."""
-        w, h = self.size_full
-        zoom = min(max(self.view.zoom * factor, 8 / max(w, h)), 128.0)
-        k = zoom / self.view.zoom
-        self._aim = ""
-        self.set_view(zoom=zoom, left=at.x() - (at.x() - self.view.left) * k,
-                      top=at.y() - (at.y() - self.view.top) * k)
+_LAYOUT_WORDS = {
+    "levels": "Every mip level at the size of the first: what distance leaves of it.",
+    "far": "What filtering gives at a distance, what it should give, and how far apart they are.",
+    "backdrops": "A rim that hides over one backdrop shows over another.",
+    "tiles": "Repeated: a seam shows as a line, a landmark as a pattern.",
+    "border": "Anything above zero on the outermost texels is marked: it is cut off straight.",
+    "magnify": "Close up: left cut at one half, right plain alpha of the same size."}
 
 
 class Swatch(QToolButton):
@@ -249,6 +65,7 @@ class FlatProof(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(0)
+        self._against = ("source", "")
         column.addWidget(self._header())
         column.addWidget(self.canvas, 1)
         self.values = QLabel(" ")
@@ -260,6 +77,12 @@ class FlatProof(QWidget):
         self._hovered = ""
         self.canvas.hovered.connect(self._take_hover)
         self.canvas.zoomed.connect(self._update_header)
+        self._kept_strokes: tuple[Stroke, ...] = ()
+        self.canvas.handle_moved.connect(self._move_handle)
+        self.canvas.handle_released.connect(session.end_merge)
+        self.canvas.stroked.connect(self._stroke)
+        session.stepped.connect(self.refresh)
+        engine.inputs_ready.connect(self.refresh)
         session.chosen.connect(self.refresh)
         session.changed.connect(self.refresh)
         engine.prepared.connect(lambda key: self.refresh() if key == session.overlay_id else None)
@@ -292,17 +115,25 @@ class FlatProof(QWidget):
             self.swatches.addButton(button)
             top.addWidget(button)
         top.addStretch()
-        self.compare = theme.tool("divide", "Before and after, with a divider to drag   (D)", checkable=True)
+        self.compare = theme.tool("divide", "Before and after   (D); hold for what to compare and how", checkable=True)
         self.compare.toggled.connect(self._set_compare)
+        self.compare.setPopupMode(QToolButton.ToolButtonPopupMode.MenuButtonPopup)
+        self.compare_menu = QMenu(self.compare)
+        self.compare_menu.aboutToShow.connect(self._fill_compare)
+        self.compare.setMenu(self.compare_menu)
         fit = theme.tool("fit", "Show the whole picture   (F)")
         fit.clicked.connect(self.canvas.fit)
         actual = theme.tool("actual", "One texel to one pixel   (Shift+F)")
         actual.clicked.connect(self.canvas.actual)
         for b in (self.compare, fit, actual):
             top.addWidget(b)
-        name = QLabel("Mip level")
-        name.setObjectName("soft")
-        low.addWidget(name)
+        self.layout_box = QuietCombo()
+        self.layout_box.setAccessibleName("How the flat proof is laid out")
+        self.layout_box.addItems(list(LAYOUTS.values()))
+        self.layout_box.setFixedWidth(118)
+        self.layout_box.activated.connect(lambda i: self.set_layout(list(LAYOUTS)[i]))
+        low.addWidget(self.layout_box)
+        low.addStretch()
         self.finer = theme.tool("down", "Finer level   ([)")
         self.coarser = theme.tool("up", "Coarser level   (])")
         self.finer.clicked.connect(lambda: self.step_level(-1))
@@ -310,14 +141,10 @@ class FlatProof(QWidget):
         self.level = QLabel("0")
         self.level.setFont(theme.figures_font())
         self.level.setFixedWidth(104)
+        self.level.setToolTip("Mip level and its size")
         self.level.setAlignment(Qt.AlignmentFlag.AlignCenter)
-        low.addSpacing(4)
         for w in (self.finer, self.level, self.coarser):
             low.addWidget(w)
-        low.addSpacing(4)
-        self.all_levels = theme.tool("levels", "Every mip level, drawn at the same size   (L)", checkable=True)
-        self.all_levels.toggled.connect(lambda on: self.canvas.set_view(levels=on))
-        low.addWidget(self.all_levels)
         low.addStretch()
         self.zoom = QLabel("100 %")
         self.zoom.setObjectName("soft")
@@ -345,11 +172,73 @@ class FlatProof(QWidget):
         if t is not None:
             self.canvas.set_view(level=min(max(self.canvas.view.level + by, 0), t.mips.levels - 1))
 
+    def set_layout(self, key: str) -> None:
+        """Show the picture itself, or one of the layouts that judge it at a glance."""
+        self.canvas.set_view(layout=key)
+        if key == "single":
+            self.canvas.fit()
+        self.refresh()
+
+    def toggle_layout(self, key: str) -> None:
+        """Show a layout, or the picture again."""
+        self.set_layout("single" if self.canvas.view.layout == key else key)
+
+    def next_layout(self) -> None:
+        """Go on to the next layout."""
+        keys = list(LAYOUTS)
+        self.set_layout(keys[(keys.index(self.canvas.view.layout) + 1) % len(keys)])
+
     def _set_compare(self, on: bool) -> None:
-        self.canvas.compare = on
-        if on and self.all_levels.isChecked():
-            self.all_levels.setChecked(False)
-        self.canvas.redraw()
+        if on and not self.canvas.single:
+            self.set_layout("single")
+        self.canvas.set_compare(on, self.canvas.mode)
+        self.refresh()
+
+    def compare_with(self, kind: str, value: str = "") -> None:
+        """Choose what stands before: ``source``, ``step`` (its number) or ``overlay`` (its id)."""
+        self._against = (kind, value)
+        self.compare.setChecked(True)
+        self.refresh()
+
+    def compare_by(self, mode: str) -> None:
+        """Choose how: ``divider``, ``beside`` or ``flicker``."""
+        self.canvas.set_compare(True, mode)
+        self.compare.setChecked(True)
+
+    def _fill_compare(self) -> None:
+        menu = self.compare_menu
+        menu.clear()
+        group = QActionGroup(menu)
+        o = self.session.overlay
+        rows: list[tuple[str, tuple[str, str]]] = [("With the source", ("source", ""))]
+        if o is not None:
+            rows += [(f"With before “{STEPS[s.step].label}”", ("step", str(i))) for i, s in enumerate(o.steps) if i]
+            rows += [(f"With “{other.name}”", ("overlay", other.id)) for other in self.session.doc.overlays
+                     if other.id != o.id and other.id in self.engine.textures]
+        for text, against in rows:
+            action = menu.addAction(text, lambda a=against: self.compare_with(*a))
+            action.setCheckable(True)
+            action.setChecked(against == self._against)
+            group.addAction(action)
+        menu.addSeparator()
+        ways = QActionGroup(menu)
+        for key, text in (("divider", "Divider"), ("beside", "Side by side"), ("flicker", "Flicker")):
+            action = menu.addAction(text, lambda k=key: self.compare_by(k))
+            action.setCheckable(True)
+            action.setChecked(key == self.canvas.mode)
+            ways.addAction(action)
+
+    def _before(self, o: Overlay, texture: Texture) -> Texture | None:
+        """What stands on the other side."""
+        if self.canvas.view.layout == "magnify":
+            at = max((i for i, s in enumerate(o.steps) if s.on and s.step == "signed-distance"), default=-1)
+            return self.engine.input_of(o.id, at) if at >= 0 else None
+        kind, value = self._against
+        if kind == "step" and int(value) < len(o.steps):
+            return self.engine.input_of(o.id, int(value))
+        if kind == "overlay" and value != o.id and value in self.engine.textures:
+            return self.engine.textures[value]
+        return self.engine.befores.get(o.id)
 
     def _idle_text(self) -> str:
         v = self.canvas.view
@@ -357,8 +246,12 @@ class FlatProof(QWidget):
             return " "
         if v.show == "fringe":
             return "Brighter: filtering lets more hidden colour through. Black: clear."
-        if v.levels:
-            return "Every mip level at the size of the first: what distance leaves of it."
+        if v.layout != "single":
+            return _LAYOUT_WORDS[v.layout]
+        if v.show == "lit":
+            return "Move the pointer: the light follows it."
+        if self.canvas.painting:
+            return "Drag to paint, right button takes away, Ctrl and wheel change the brush."
         return "Wheel zooms, drag moves. Values appear under the pointer."
 
     def _update_header(self) -> None:
@@ -379,7 +272,11 @@ class FlatProof(QWidget):
             self.level.setText(f"{level} · {t.mips.widths[level]}×{t.mips.heights[level]}")
             self.finer.setEnabled(level > 0)
             self.coarser.setEnabled(level < t.mips.levels - 1)
-        self.zoom.setText("all levels" if v.levels else f"{v.zoom * 100:.0f} %")
+        self.layout_box.setCurrentIndex(list(LAYOUTS).index(v.layout))
+        single = v.layout == "single"
+        for w in (self.finer, self.coarser, self.level, self.zoom):
+            w.setVisible(single)
+        self.zoom.setText(f"{v.zoom * 100:.0f} %")
         self.values.setText(self._hovered or self._idle_text())
 
     def _take_hover(self, text: str) -> None:
@@ -408,7 +305,9 @@ class FlatProof(QWidget):
         changed = any(getattr(self.canvas.view, k) != v for k, v in look.items())
         if changed:
             self.canvas.view = replace(self.canvas.view, **look)
-        if self.canvas.texture is texture and self._shown == o.id:
+        before = self._before(o, texture)
+        self._follow_step(o)
+        if self.canvas.texture is texture and self.canvas.before is before and self._shown == o.id:
             if changed:
                 self.canvas.redraw()
             return
@@ -416,5 +315,38 @@ class FlatProof(QWidget):
         self._shown = o.id
         if self.canvas.view.level >= texture.mips.levels:
             self.canvas.view = replace(self.canvas.view, level=texture.mips.levels - 1)
-        self.canvas.put(texture, self.engine.befores.get(o.id), fresh=fresh)
+        self.canvas.put(texture, before, fresh=fresh)
         self._update_header()
+
+    def _follow_step(self, o: Overlay) -> None:
+        """Handles belong to the active step."""
+        i = self.session.step_index
+        step = o.steps[i] if 0 <= i < len(o.steps) else None
+        wanted = step is not None and (has_handles(step) or step.step == "add-tint")
+        self.canvas.step = step if wanted else None
+        self.canvas.step_input = self.engine.input_of(o.id, i) if wanted else None
+        if not wanted and self.canvas.painting:
+            self.set_painting(False)
+        self.canvas.update()
+
+    def set_painting(self, on: bool) -> None:
+        """Begin or end painting strokes."""
+        self.canvas.painting = on
+        self.canvas.setCursor(Qt.CursorShape.BlankCursor if on else Qt.CursorShape.ArrowCursor)
+        self._update_header()
+
+    def _move_handle(self, values: object) -> None:
+        key, i = self.session.overlay_id, self.session.step_index
+        assert isinstance(values, dict)
+        self.session.apply("Move handle", lambda d: edits.set_step(d, key, i, **values), f"{key} step {i} handle")
+
+    def _stroke(self, points: object, erase: bool) -> None:
+        key, i = self.session.overlay_id, self.session.step_index
+        step = self.canvas.step
+        if step is None or not hasattr(step, "strokes"):
+            return
+        if len(points) == 1:  # type: ignore[arg-type]
+            self._kept_strokes = step.strokes
+        stroke = Stroke(points=points, radius=round(self.canvas.brush, 4), erase=erase)  # type: ignore[arg-type]
+        strokes = (*self._kept_strokes, stroke)
+        self.session.apply("Paint", lambda d: edits.set_step(d, key, i, strokes=strokes), f"{key} step {i} paint")

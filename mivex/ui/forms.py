@@ -6,6 +6,7 @@ from typing import Any, Literal, get_args, get_origin
 from pydantic import BaseModel
 from pydantic.fields import FieldInfo
 
+from mivex.ui.editors import EDITORS
 from mivex.ui.fields import ChoiceField, ColourField, Field, FileField, NumberField, SwitchField, TextField
 
 
@@ -18,7 +19,7 @@ def _bounds(info: FieldInfo) -> tuple[float, float]:
 
 
 def field_for(model: type[BaseModel], key: str, get: Callable[[], Any],
-              choose_file: Callable[[], str] = lambda: "") -> Field:
+              choose_file: Callable[[str], str] = lambda _: "") -> Field:
     """The editor for one setting.
 
     Parameters
@@ -29,16 +30,18 @@ def field_for(model: type[BaseModel], key: str, get: Callable[[], Any],
     get : callable
         Reads the present value from the document.
     choose_file : callable
-        Asks for a picture; empty where none is chosen.
+        Asks for a ``file`` (a picture) or an ``svg``; empty where none is chosen.
     """
     info = model.model_fields[key]
     extra: dict[str, Any] = info.json_schema_extra if isinstance(info.json_schema_extra, dict) else {}
     name, hint, kind = info.title or key, info.description or "", info.annotation
     unit = str(extra.get("unit", ""))
     if extra.get("widget") == "colour":
-        return ColourField(name, hint, get, info.default, pick=key == "matte")
-    if extra.get("widget") == "file":
-        return FileField(name, hint, get, choose_file)
+        return ColourField(name, hint, get, info.default, pick=key in ("matte", "key"))
+    if extra.get("widget") in ("file", "svg"):
+        return FileField(name, hint, get, lambda: choose_file(str(extra["widget"])))
+    if extra.get("widget") in EDITORS:
+        return EDITORS[str(extra["widget"])](name, hint, get, info.get_default())
     if get_origin(kind) is Literal:
         words = get_args(kind)
         labels = extra.get("choices") or {w: f"{w} {unit}".strip() for w in words}
@@ -55,12 +58,6 @@ def field_for(model: type[BaseModel], key: str, get: Callable[[], Any],
 
 def shown_keys(model: BaseModel, skip: Iterable[str] = ("step", "on")) -> list[str]:
     """Settings that make a difference with the model's present values."""
-    keys = [k for k in type(model).model_fields if k not in set(skip)]
-    values = dict(model)
-    if values.get("step") == "alpha-from":
-        source = values["source"]
-        keys = [k for k in keys if k not in ("file", "matte", "space") or (k == "file" and source == "file")
-                or (k == "matte" and source == "matte") or (k == "space" and source not in ("file", "alpha"))]
-    if values.get("step") == "resize" and values["to"] == "power":
-        keys = [k for k in keys if k not in ("width", "height")]
-    return keys
+    values, when = dict(model), getattr(type(model), "WHEN", {})
+    return [k for k in type(model).model_fields if k not in set(skip)
+            and (k not in when or values[when[k][0]] in when[k][1])]

@@ -26,11 +26,14 @@ class Session(QObject):
         Another overlay or placement is selected.
     filed()
         The project's file, or whether it is saved, has changed.
+    stepped()
+        Another step of the selected overlay is the active one.
     """
 
     changed = Signal()
     chosen = Signal()
     filed = Signal()
+    stepped = Signal()
 
     def __init__(self, parent: QObject | None = None) -> None:
         super().__init__(parent)
@@ -39,6 +42,7 @@ class Session(QObject):
         self.shop = Workshop(Path.cwd())
         self.overlay_id = ""
         self.place_id = ""
+        self.step_index = -1
         self._back: list[tuple[Document, str]] = []
         self._forward: list[tuple[Document, str]] = []
         self._saved = self.doc
@@ -134,8 +138,15 @@ class Session(QObject):
         self.overlay_id = overlay_id
         ids = [p.id for p in overlay.places]
         self.place_id = place_id if place_id in ids else (ids[0] if ids else "")
+        self.step_index = -1
         self.end_merge()
         self.chosen.emit()
+
+    def activate(self, index: int) -> None:
+        """Make a step the active one: it is open, and its handles stand in the flat proof."""
+        if index != self.step_index:
+            self.step_index = index
+            self.stepped.emit()
 
     def _start(self, doc: Document, path: Path | None) -> None:
         self.path = path

@@ -4,12 +4,14 @@ from PySide6.QtWidgets import QDialog, QGridLayout, QLabel, QWidget
 
 ROWS = (
     ("Project", (("Ctrl+N, Ctrl+O, Ctrl+S", "new, open, save"), ("Ctrl+Z, Ctrl+Shift+Z", "undo, redo"),
-                 ("Ctrl+I", "add pictures"), ("Ctrl+D, Ctrl+Backspace", "copy, remove the overlay"),
+                 ("Ctrl+I, Ctrl+Shift+I", "add pictures, add a drawn overlay"), 
+                 ("Ctrl+D, Ctrl+Backspace", "copy, remove the overlay"),
                  ("Ctrl+E, Ctrl+Shift+E", "deliver, deliver all"))),
-    ("Track", (("Alt+1 … Alt+6", "Source, Alpha, Edges, Blend, Place, Deliver"),
+    ("Track", (("Alt+1 … Alt+7", "Source, Alpha, Colour, Edges, Blend, Place, Deliver"),
                ("F2, F3, F4", "both proofs, flat alone, stage alone"))),
     ("Flat proof", (("B", "next backdrop"), ("D", "before and after"), ("[  ]", "finer, coarser mip level"),
-                    ("L", "every mip level"), ("F, Shift+F", "whole picture, one texel to one pixel"))),
+                    ("L, Shift+L", "every mip level, far sizes"), ("Shift+B, T", "all backdrops, repeated"),
+                    ("Shift+T, M", "its border, magnified"), ("F, Shift+F", "whole picture, one texel to one pixel"))),
     ("Stage", (("C", "next camera"), ("drag, Shift-drag, wheel", "look round, pan, come near"),
                ("drag an overlay", "move it; Ctrl-drag pushes it away"))),
     ("Numbers", (("drag, Shift-drag", "change, change finely"), ("Return or a digit", "type"),

@@ -11,6 +11,7 @@ from mivex.core.project.document import CAMERAS, Camera, Document, HullPlace, Pl
 from mivex.core.stage import placing
 from mivex.core.stage.camera import View, orbit, pan, zoom
 from mivex.core.stage.scene import Painter, pick
+from mivex.core.types import Doubles
 from mivex.ui import theme
 from mivex.ui.canvas import Canvas
 from mivex.ui.engine import Engine
@@ -60,10 +61,16 @@ class StageCanvas(Canvas):
             return None
         return next((p for p in o.places if p.id == self.session.place_id), None)
 
+    def _outline(self, place: Place) -> Doubles:
+        t = self.engine.textures.get(self.session.overlay_id)
+        if t is None:
+            return placing.outline(place, self.view)
+        return placing.outline(placing.framed(place, t.extent), self.view, t.pivot)
+
     def _corners(self) -> list[QPointF] | None:
         if (p := self.place) is None:
             return None
-        seen = self.view.on_screen(placing.outline(p, self.view))
+        seen = self.view.on_screen(self._outline(p))
         return None if (seen[:, 2] < 0.05).any() else [QPointF(float(x), float(y)) for x, y, _ in seen]
 
     def _knob(self, corners: list[QPointF]) -> QPointF:
@@ -143,7 +150,7 @@ class StageCanvas(Canvas):
         elif kind == "push" and not isinstance(was, HullPlace):
             values, label = placing.pushed(was, view, start.y() - at.y()), "Push"
         elif kind == "turn":
-            seen = view.on_screen(placing.outline(was, view))
+            seen = view.on_screen(self._outline(was))
             e1, e2 = seen[1] - seen[0], seen[3] - seen[0]
             way = -1 if e1[0] * e2[1] - e1[1] * e2[0] > 0 else 1
             roll = was.roll + way * math.degrees(a1 - a0)

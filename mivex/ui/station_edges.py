@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFrame, QGridLayout, QSizePolicy, QWidget
 
+from mivex.core.findings.facts import Facts
 from mivex.core.findings.fringe import LIMIT
 from mivex.core.project.document import Overlay
 from mivex.ui import theme
@@ -19,6 +21,10 @@ if TYPE_CHECKING:
 def build_edges(c: Controls, o: Overlay) -> None:
     """Steps of the station, and the fringe figures."""
     c.recipe(o, "edges")
+    if o.material.blend == "Cutout":
+        _figures(c, o, "Coverage by mip level", _coverage_words)
+    if any(s.step == "signed-distance" for s in o.steps):
+        _figures(c, o, "Outline error, in texels", _outline_words)
     c.column.addSpacing(8)
     c.column.addWidget(label("Fringe by mip level", "section"))
     c.column.addWidget(label(f"99th percentile and maximum on screen, of 255. Above {LIMIT:.0f} and cured by "
@@ -34,7 +40,8 @@ def build_edges(c: Controls, o: Overlay) -> None:
     state: dict[str, object] = {"rows": None}
 
     def live() -> None:
-        rows = c.engine.fringes.get(o.id, [])
+        facts = c.engine.facts.get(o.id)
+        rows = facts.fringes if facts else []
         if rows == state["rows"]:
             return
         state["rows"] = rows
@@ -55,3 +62,33 @@ def build_edges(c: Controls, o: Overlay) -> None:
             grid.addWidget(figure, i, 2, Qt.AlignmentFlag.AlignRight)
 
     c.live.append(live)
+
+
+def _figures(c: Controls, o: Overlay, title: str, words: Callable[[Facts], str]) -> None:
+    """A heading and lines of figures that follow the measurements."""
+    c.column.addSpacing(8)
+    c.column.addWidget(label(title, "section"))
+    lines = label("", "figure", wrap=True)
+    lines.setFont(theme.figures_font(11))
+    c.column.addWidget(lines)
+
+    def live() -> None:
+        facts = c.engine.facts.get(o.id)
+        lines.setText("Measuring …" if facts is None else words(facts))
+
+    c.live.append(live)
+
+
+def _coverage_words(f: Facts) -> str:
+    if not f.coverage:
+        return "No cutout."
+    rows = [f"{r.level} · {r.width}×{r.height}:  {r.plain:.1%}, kept {r.kept:.1%}" for r in f.coverage
+            if min(r.width, r.height) >= 4]
+    return "\n".join([*rows, f"In a file without levels of its own, a cutoff of {f.cutoff:.2f} keeps it best."])
+
+
+def _outline_words(f: Facts) -> str:
+    if f.outline is None or f.plain_outline is None:
+        return "The alpha is no distance yet."
+    return (f"signed distance: mean {f.outline[0]:.3f}, largest {f.outline[1]:.2f}\n"
+            f"plain alpha:       mean {f.plain_outline[0]:.3f}, largest {f.plain_outline[1]:.2f}")

@@ -51,8 +51,9 @@ QMenu::separator {{ height: 1px; background: {LINE}; margin: 4px 8px; }}
 #soft {{ color: {SOFT}; }}
 #figure {{ color: {SOFT}; font-size: 11px; }}
 #accent {{ color: {ACCENT}; }}
-#hint {{ color: {SOFT}; background: {GROUND}; border-top: 1px solid {LINE}; padding: 6px 12px; font-size: 11px; }}
+#hint {{ background: {GROUND}; border-top: 1px solid {LINE}; }}
 #card {{ background: {RAISED}; border-radius: 3px; }}
+#active {{ background: {RAISED}; border-radius: 3px; border-left: 2px solid {ACCENT}; }}
 #equation {{ background: {FIELD}; border-left: 2px solid {ACCENT}; padding: 7px 9px; }}
 #empty {{ color: {SOFT}; font-size: 13px; }}
 QPushButton {{ background: {EDGE}; border: none; border-radius: 3px; padding: 5px 12px; min-height: 16px; }}
@@ -60,6 +61,7 @@ QPushButton:hover {{ background: #6a6a6a; }}
 QPushButton:pressed {{ background: #505050; }}
 QPushButton:disabled {{ background: {RAISED}; color: {FAINT}; }}
 QPushButton:focus {{ border: 1px solid {ACCENT}; padding: 4px 11px; }}
+QPushButton:checked {{ background: {GROUND}; border: 1px solid {ACCENT}; padding: 4px 11px; }}
 QPushButton#main {{ background: {ACCENT}; color: {ON_ACCENT}; font-weight: 600; }}
 QPushButton#main:disabled {{ background: {RAISED}; color: {FAINT}; }}
 QToolButton {{ background: transparent; border: 1px solid transparent; border-radius: 3px; padding: 3px; }}

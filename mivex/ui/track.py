@@ -9,10 +9,12 @@ from mivex.core.prepare import STEPS
 from mivex.core.project.document import Delivery, Overlay
 from mivex.ui import theme
 
-STATIONS = {"source": "Source", "alpha": "Alpha", "edges": "Edges", "blend": "Blend", "place": "Place",
+STATIONS = {"source": "Source", "alpha": "Alpha", "colour": "Colour", "edges": "Edges", "blend": "Blend", "place": "Place",
             "deliver": "Deliver"}
-_STATION_OF = {"no-alpha": "alpha", "constant-alpha": "alpha", "fringe": "edges", "matte": "edges", "border": "edges",
-               "size": "source", "depth-write": "blend"}
+_STATION_OF = {"no-alpha": "alpha", "constant-alpha": "alpha", "inverted": "alpha", "banding": "alpha", "fringe": "edges",
+               "matte": "edges", "border": "edges", "empty-margin": "edges", "holes": "edges", "size": "source",
+               "budget": "source", "seam": "source", "meaning": "source", "depth-write": "blend", "two-valued": "blend",
+               "soft-cutout": "blend", "alpha-lost": "deliver"}
 
 
 def station_of(finding: Finding) -> str:
@@ -24,7 +26,7 @@ def touched(o: Overlay, station: str) -> bool:
     """Whether anything has been set at a station."""
     from mivex.core.material.material import default_material
 
-    if station in ("alpha", "edges"):
+    if station in ("alpha", "colour", "edges"):
         return any(STEPS[s.step].station == station for s in o.steps)
     if station == "source":
         return o.source.ready
@@ -51,7 +53,7 @@ class Station(QAbstractButton):
         self.used, self.count = False, 0
 
     def sizeHint(self) -> QSize:
-        return QSize(112, 46)
+        return QSize(100, 46)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
         p = QPainter(self)

@@ -131,8 +131,11 @@ class Window(FileActions):
         self.redo_action = self._action(edit, "Redo", self.session.redo, "Ctrl+Shift+Z")
         overlay = bar.addMenu("Overlay")
         self._action(overlay, "Add pictures …", self.ask_add, "Ctrl+I")
+        self._action(overlay, "Add a drawn one", self.add_blank, "Ctrl+Shift+I")
         self._action(overlay, "Copy", self.rack._copy, "Ctrl+D")
         self._action(overlay, "Remove", self.rack._remove, "Ctrl+Backspace")
+        overlay.addSeparator()
+        self._action(overlay, "Split into its channels", self.split_channels)
         overlay.addSeparator()
         self._action(overlay, "Use a recipe …", self.ask_recipe)
         self._action(overlay, "Save its steps as a recipe …", self.ask_save_recipe)
@@ -151,7 +154,12 @@ class Window(FileActions):
         self._action(view, "Before and after", self.flat.compare.toggle, "D")
         self._action(view, "Coarser mip level", lambda: self.flat.step_level(1), "]")
         self._action(view, "Finer mip level", lambda: self.flat.step_level(-1), "[")
-        self._action(view, "Every mip level", self.flat.all_levels.toggle, "L")
+        self._action(view, "Every mip level", lambda: self.flat.toggle_layout("levels"), "L")
+        self._action(view, "Far sizes", lambda: self.flat.toggle_layout("far"), "Shift+L")
+        self._action(view, "All backdrops", lambda: self.flat.toggle_layout("backdrops"), "Shift+B")
+        self._action(view, "Repeated three by three", lambda: self.flat.toggle_layout("tiles"), "T")
+        self._action(view, "Its border", lambda: self.flat.toggle_layout("border"), "Shift+T")
+        self._action(view, "Magnified", lambda: self.flat.toggle_layout("magnify"), "M")
         view.addSeparator()
         self._action(view, "Next camera", self._next_camera, "C")
         help_menu = bar.addMenu("Help")
@@ -165,6 +173,7 @@ class Window(FileActions):
         self.controls.add_wanted.connect(self.ask_add)
         self.controls.demo_wanted.connect(self.open_demo)
         self.controls.pick_wanted.connect(self._pick)
+        self.controls.paint_wanted.connect(self.flat.set_painting)
         self.engine.notice.connect(self.tell)
         for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said)):
             on.connect(self.busy.set_busy)
@@ -191,7 +200,7 @@ class Window(FileActions):
     def idle(self) -> bool:
         """Nothing is being computed."""
         return (self.engine.idle and self.jobs.idle and self.flat.canvas.worker.idle
-                and self.stage.canvas.worker.idle and self.rack._thumbs.idle)
+                and self.stage.canvas.worker.idle and self.rack._thumbs.idle and self.controls.hint.worker.idle)
 
     def tell(self, sentence: str) -> None:
         """Show one sentence under the proofs for a while."""
@@ -224,10 +233,18 @@ class Window(FileActions):
         self.go(station_of(finding))
         c = self.flat.canvas
         self.flat.refresh()
+        if finding.id in ("seam", "holes"):
+            self.flat.set_layout("tiles" if finding.id == "seam" else "levels")
+            return
+        if finding.id == "border":
+            self.flat.set_layout("border")
+            return
         if finding.id == "fringe":
-            c.set_view(show="fringe", level=int(finding.details["level"]), levels=False)
-        elif finding.id in ("matte", "border"):
-            c.set_view(show="over", level=0, levels=False,
+            c.set_view(show="fringe", level=int(finding.details["level"]), layout="single")
+        elif finding.id in ("inverted", "banding", "two-valued", "soft-cutout", "empty-margin"):
+            c.set_view(show="alpha", level=0, layout="single")
+        elif finding.id == "matte":
+            c.set_view(show="over", level=0, layout="single",
                        backdrop="white" if finding.id == "matte" and sum(finding.details["matte"]) < 1.5 else
                        "black" if finding.id == "matte" else c.view.backdrop)
         if finding.place and c.texture is not None:
@@ -236,6 +253,8 @@ class Window(FileActions):
     def _pick(self, take) -> None:  # type: ignore[no-untyped-def]
         c = self.flat.canvas
         c.picking = True
+        i = max(0, self.session.step_index)
+        c.pick_from = self.engine.input_of(self.session.overlay_id, i) or self.engine.befores.get(self.session.overlay_id)
         c.setCursor(Qt.CursorShape.CrossCursor)
         self.tell("Click on the flat proof to take the stored colour there.")
 
@@ -262,5 +281,6 @@ class Window(FileActions):
         """Stop every thread."""
         self.recovery.end()
         self.engine.end()
-        for worker in (self.jobs, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs):
+        for worker in (self.jobs, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
+                       self.controls.hint.worker):
             worker.end()

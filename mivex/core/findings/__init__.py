@@ -42,8 +42,9 @@ def apply_repair(doc: Document, overlay_id: str, repair: Repair) -> Document:
         steps = overlay.steps if overlay else ()
         doc = edits.set_steps(doc, overlay_id,
                               (*repair.steps, *steps) if repair.first else (*steps, *repair.steps))
-    if repair.material:
-        doc = edits.set_fields(doc, overlay_id, "material", **repair.material)
+    for part in ("material", "source", "delivery"):
+        if values := getattr(repair, part):
+            doc = edits.set_fields(doc, overlay_id, part, **values)
     return doc
 
 

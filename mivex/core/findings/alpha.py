@@ -6,6 +6,7 @@ from mivex.core.findings.base import Check, Finding, Repair, Subject
 from mivex.core.image.texture import Texture
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.clear_border import ClearBorder
+from mivex.core.prepare.invert_alpha import InvertAlpha
 
 
 def border_texels(values: np.ndarray) -> np.ndarray:
@@ -45,10 +46,39 @@ def _constant(subject: Subject) -> list[Finding]:
                     f"Alpha is {value:.3g} in every texel.", seen, (0, 0, t.width, t.height), _make_alpha(t))]
 
 
+def turned_round(alpha: np.ndarray) -> float:
+    """How far the alpha looks inverted: mean along the border less mean in the middle; 0 where it does not.
+
+    It does where nearly all the border is solid and most of the middle third is clear.
+    """
+    h, w = alpha.shape
+    if min(h, w) < 8:
+        return 0.0
+    rim, middle = border_texels(alpha), alpha[h // 3:h - h // 3, w // 3:w - w // 3]
+    if (rim >= 0.95).mean() < 0.95 or (middle <= 0.05).mean() < 0.6:
+        return 0.0
+    return float(rim.mean() - middle.mean())
+
+
+def _inverted(subject: Subject) -> list[Finding]:
+    t = subject.texture
+    if not subject.uses_alpha or subject.flat_alpha or t.spread > 0:
+        return []
+    by = turned_round(t.alpha)
+    if by <= 0:
+        return []
+    return [Finding("inverted", subject.name, by, "alpha", f"Alpha looks turned round: the border is solid and the middle "
+                    f"clear; their means differ by {by:.2f}.",
+                    "The surroundings cover what lies behind, and the shape itself is a hole.", (0, 0, t.width, t.height),
+                    Repair("Invert the alpha", (InvertAlpha(),)))]
+
+
 def _border(subject: Subject) -> list[Finding]:
     t = subject.texture
     if not subject.uses_alpha or subject.flat_alpha or (subject.material and subject.material.tiling):
         return []
+    if turned_round(t.alpha) > 0:
+        return []  # said already, and better
     a = t.alpha
     rim = border_texels(a)
     share = float((rim > 0).mean())
@@ -69,4 +99,4 @@ def _border(subject: Subject) -> list[Finding]:
 
 
 CHECKS = (Check("no-alpha", "No alpha", _no_alpha), Check("constant-alpha", "Alpha all one value", _constant),
-          Check("border", "Alpha at the border", _border))
+          Check("inverted", "Alpha looks inverted", _inverted), Check("border", "Alpha at the border", _border))

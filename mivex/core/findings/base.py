@@ -7,6 +7,7 @@ from typing import Any
 from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
 from mivex.core.prepare.base import StepParams
+from mivex.core.project.document import Delivery, Overlay
 
 
 @dataclass(frozen=True)
@@ -19,8 +20,8 @@ class Repair:
         What the button says.
     steps : tuple of StepParams
         Put at the end of the recipe.
-    material : dict
-        Material fields to set.
+    material, source, delivery : dict
+        Fields to set.
     first : bool
         The steps go to the start of the recipe instead.
     """
@@ -29,6 +30,8 @@ class Repair:
     steps: tuple[StepParams, ...] = ()
     material: dict[str, Any] = field(default_factory=dict)
     first: bool = False
+    source: dict[str, Any] = field(default_factory=dict)
+    delivery: dict[str, Any] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)
@@ -83,12 +86,27 @@ class Subject:
         None for a picture on its own.
     overlay : str
         Id of the overlay, or empty.
+    steps : tuple of StepParams
+        Its recipe.
+    delivery : Delivery or None
+        How it leaves.
     """
 
     name: str
     texture: Texture
     material: Material | None = None
     overlay: str = ""
+    steps: tuple[StepParams, ...] = ()
+    delivery: Delivery | None = None
+
+    @classmethod
+    def of(cls, overlay: Overlay, texture: Texture) -> "Subject":
+        """An overlay of a project with its prepared texture."""
+        return cls(overlay.name, texture, overlay.material, overlay.id, overlay.steps, overlay.delivery)
+
+    def has_step(self, *names: str) -> bool:
+        """Whether any of these steps is in force."""
+        return any(s.on and s.step in names for s in self.steps)
 
     @property
     def uses_alpha(self) -> bool:

@@ -26,6 +26,32 @@ def _size(subject: Subject) -> list[Finding]:
                     {"width": wide, "height": high})]
 
 
+def _budget(subject: Subject) -> list[Finding]:
+    t, d = subject.texture, subject.delivery
+    wide, high = t.full_size if t.scale < 1 else (t.width, t.height)
+    if d is None or d.budget == 0 or max(wide, high) <= d.budget:
+        return []
+    k = d.budget / max(wide, high)
+    to = (max(1, round(wide * k)), max(1, round(high * k)))
+    return [Finding("budget", subject.name, float(max(wide, high)), "px",
+                    f"{wide} × {high} is larger than the {d.budget} px that the receiver wants.",
+                    f"It takes {(wide * high) / (to[0] * to[1]):.1f} times the memory; the receiver may refuse it or "
+                    "reduce it its own way.", (0, 0, wide, high),
+                    Repair(f"Resize to {to[0]} × {to[1]}", (Resize(to="size", width=to[0], height=to[1]),)),
+                    {"budget": d.budget})]
+
+
+def _alpha_lost(subject: Subject) -> list[Finding]:
+    t, d = subject.texture, subject.delivery
+    if d is None or d.format != "tga24" or not subject.uses_alpha:
+        return []
+    share = float((t.alpha < CLEAR_BELOW).mean()) * 100
+    return [Finding("alpha-lost", subject.name, share, "% of the texels", "The chosen file has no alpha channel: "
+                    f"{share:.0f} % of the texels would lose theirs.",
+                    "What was clear arrives solid, with whatever colour lay under it.", (0, 0, t.width, t.height),
+                    Repair("Deliver as PNG", delivery={"format": "png"}))]
+
+
 def _depth_write(subject: Subject) -> list[Finding]:
     m, t = subject.material, subject.texture
     if m is None or not m.depth_write or not BLENDS[m.blend].see_through:
@@ -43,4 +69,6 @@ def _depth_write(subject: Subject) -> list[Finding]:
                     (0, 0, t.width, t.height), Repair("Switch depth write off", material={"depth_write": False}))]
 
 
-CHECKS = (Check("size", "Size", _size), Check("depth-write", "See-through overlay writes depth", _depth_write))
+CHECKS = (Check("size", "Size", _size), Check("budget", "Larger than stated", _budget),
+          Check("alpha-lost", "File without alpha", _alpha_lost),
+          Check("depth-write", "See-through overlay writes depth", _depth_write))

@@ -10,12 +10,13 @@ display, the largest difference over backdrops and channels, 0 to 255.
 
 from dataclasses import dataclass, replace
 
+import cv2
 import numba as nb
 import numpy as np
 
 from mivex.core.bands import run_bands
 from mivex.core.findings.base import Check, Finding, Repair, Subject
-from mivex.core.image.colour import _encode_one, to_linear
+from mivex.core.image.colour import LUMINANCE, _encode_one, hex_of, to_display, to_linear
 from mivex.core.image.files import read_picture
 from mivex.core.image.texture import Texture
 from mivex.core.prepare.base import Context, Surface
@@ -149,9 +150,22 @@ def replace_hidden(texture: Texture) -> Texture:
     return replace(texture, values=fixed.values, key="")
 
 
+def _leak(t: Texture) -> tuple[str, bool]:
+    """Colour of the clear texels that touch the shape, as code, and whether it is darker than the shape's edge."""
+    seen = (t.alpha > 0).astype(np.uint8)
+    ring = (cv2.dilate(seen, np.ones((5, 5), np.uint8)) > 0) & (seen == 0)
+    edge = (cv2.erode(seen, np.ones((5, 5), np.uint8)) == 0) & (seen > 0)
+    if not ring.any() or not edge.any():
+        return "colour", True
+    inside, outside = (t.linear[m][:, :3].mean(axis=0, dtype=np.float64).astype(np.float32) for m in (edge, ring))
+    shown = to_display(outside) if t.meaning == "colour" else outside
+    r, g, b = (float(v) for v in shown)
+    return hex_of((r, g, b)), bool(outside @ LUMINANCE < inside @ LUMINANCE)
+
+
 def _measure(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if not subject.uses_alpha or subject.flat_alpha or t.premultiplied:
+    if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.spread > 0:
         return []
     wrap = bool(subject.material and subject.material.tiling)
     rows = fringe_figures(t, wrap=wrap)
@@ -166,17 +180,18 @@ def _measure(subject: Subject) -> list[Finding]:
     seen = fringe_map(t, worst.level, wrap=wrap)
     y, x = np.unravel_index(int(seen.argmax()), seen.shape)
     size = 1 << worst.level
+    hidden, darker = _leak(t)
+    tone = "dark" if darker else "light"
     where = "between texels at full size" if worst.level == 0 else f"at mip level {worst.level}"
     return [Finding(
         "fringe", subject.name, worst.p99, "of 255",
-        f"Hidden colour leaks into the edge {where}: 99 % of texels differ by up to {worst.p99:.1f} of 255, "
-        f"the worst by {worst.maximum:.1f}.",
-        "Filtering mixes the colour under clear texels into the edge: a dark, bright or coloured rim that "
-        "grows with distance.",
+        f"A {tone} rim: hidden {hidden} leaks into the edge {where}; 99 % of texels differ by up to "
+        f"{worst.p99:.1f} of 255, the worst by {worst.maximum:.1f}.",
+        f"Filtering mixes the colour under clear texels into the edge: a {tone} rim that grows with distance.",
         (max(0, int(x) * size - size), max(0, int(y) * size - size), 3 * size, 3 * size),
         Repair("Spread edge colour outwards", (Spread(method="nearest"),)),
         {"level": worst.level, "maximum": worst.maximum, "p99": worst.p99, "mean": worst.mean,
-         "after_repair": cured.p99, "limit": LIMIT})]
+         "after_repair": cured.p99, "limit": LIMIT, "rim": tone, "hidden": hidden})]
 
 
 CHECKS = (Check("fringe", "Fringe when filtered", _measure),)

@@ -199,7 +199,7 @@ def _on_screen(before: Floats, after: Floats, a: Floats, decode: bool, data: boo
 
 def _measure(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if not subject.uses_alpha or subject.flat_alpha or t.premultiplied:
+    if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.spread > 0 or t.meaning == "data":
         return []
     fit = fit_matte(t)
     if fit is None or not fit.reported:

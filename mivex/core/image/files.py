@@ -9,7 +9,7 @@ import os
 import sys
 import tempfile
 import threading
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 from pathlib import Path
 
 import numpy as np
@@ -196,8 +196,16 @@ def write_text(path: str | Path, text: str) -> None:
     write_atomic(path, lambda p: p.write_text(text, encoding="utf-8"))
 
 
-def write_picture(path: str | Path, values: NDArray[np.float32], bits: int = 8,
-                  *, premultiplied: bool = False) -> None:
+def _stored(values: NDArray[np.float32], bits: int) -> NDArray:
+    if bits == 32:
+        return np.ascontiguousarray(values, np.float32)
+    top = (1 << bits) - 1
+    whole = np.floor(np.clip(values, 0, 1) * np.float32(top) + np.float32(0.5))
+    return np.ascontiguousarray(whole.astype(np.uint8 if bits == 8 else np.uint16))
+
+
+def write_picture(path: str | Path, values: NDArray[np.float32], bits: int = 8, *, premultiplied: bool = False,
+                  levels: Sequence[NDArray[np.float32]] = ()) -> None:
     """Write RGBA or RGB texels as they are; nothing is multiplied, nothing dropped.
 
     Parameters
@@ -211,6 +219,8 @@ def write_picture(path: str | Path, values: NDArray[np.float32], bits: int = 8,
         8 or 16 (TGA: 8); 32 for ``.exr``.
     premultiplied : bool
         Marks a TIFF's alpha as associated; the texels are written as given.
+    levels : sequence of float32 arrays, optional
+        Coarser mip levels, written as further pages; TIFF only.
 
     Raises
     ------
@@ -218,17 +228,16 @@ def write_picture(path: str | Path, values: NDArray[np.float32], bits: int = 8,
         The file cannot be written.
     """
     path = Path(path)
-    high, wide, count = values.shape
-    if bits == 32:
-        stored = np.ascontiguousarray(values, np.float32)
-    else:
-        top = (1 << bits) - 1
-        whole = np.floor(np.clip(values, 0, 1) * np.float32(top) + np.float32(0.5))
-        stored = np.ascontiguousarray(whole.astype(np.uint8 if bits == 8 else np.uint16))
-    spec = oiio.ImageSpec(wide, high, count, {8: "uint8", 16: "uint16", 32: "float"}[bits])
-    if bits != 32 and not (premultiplied and path.suffix.lower() in (".tif", ".tiff")):
-        spec.attribute("oiio:UnassociatedAlpha", 1)
-    spec.attribute("compression", "rle" if path.suffix.lower() == ".tga" else "zip")
+    suffix = path.suffix.lower()
+    pages = [_stored(v, bits) for v in (values, *levels)]
+    specs = []
+    for page in pages:
+        high, wide, count = page.shape
+        spec = oiio.ImageSpec(wide, high, count, {8: "uint8", 16: "uint16", 32: "float"}[bits])
+        if bits != 32 and not (premultiplied and suffix in (".tif", ".tiff")):
+            spec.attribute("oiio:UnassociatedAlpha", 1)
+        spec.attribute("compression", "rle" if suffix == ".tga" else "zip")
+        specs.append(spec)
 
     def fill(beside: Path) -> None:
         with _quiet():
@@ -236,7 +245,11 @@ def write_picture(path: str | Path, values: NDArray[np.float32], bits: int = 8,
             if out is None:
                 oiio.geterror()
                 raise MivexError(f"“{path.name}”: Mivex does not write this kind of file.")
-            good = out.open(str(beside), spec) and out.write_image(stored)
+            good = out.open(str(beside), tuple(specs) if len(specs) > 1 else specs[0])
+            for number, page in enumerate(pages):
+                if number:
+                    good = good and out.open(str(beside), specs[number], "AppendSubimage")
+                good = good and out.write_image(page)
             why = out.geterror()
             good = out.close() and good
         if not good:
@@ -244,3 +257,29 @@ def write_picture(path: str | Path, values: NDArray[np.float32], bits: int = 8,
             raise MivexError(f"“{path}” cannot be written: {tail}.")
 
     write_atomic(path, fill)
+
+
+def read_levels(path: str | Path) -> list[NDArray[np.float32]]:
+    """Every page of an integer TIFF as ``(height, width, channels)`` in [0, 1], as stored; raises MivexError."""
+    path = Path(path)
+    _check_file(path)
+    config = oiio.ImageSpec()
+    config.attribute("oiio:UnassociatedAlpha", 1)
+    pages: list[NDArray[np.float32]] = []
+    with _quiet():
+        source = oiio.ImageInput.open(str(path), config)
+        if source is None:
+            oiio.geterror()
+            raise MivexError(f"“{path.name}” is broken or not really a {_KINDS[path.suffix.lower()]} file.")
+        try:
+            while source.seek_subimage(len(pages), 0):
+                spec = source.spec()
+                kind = "uint16" if str(spec.format) == "uint16" else "uint8"
+                raw = source.read_image(len(pages), 0, 0, spec.nchannels, kind)
+                if raw is None:
+                    raise MivexError(f"“{path.name}” is cut short or damaged; its texels cannot be read.")
+                pages.append(np.asarray(raw, np.float32) / np.float32(255 if kind == "uint8" else 65535))
+            source.geterror()
+        finally:
+            source.close()
+    return pages

@@ -6,9 +6,10 @@ from typing import Literal
 
 import numpy as np
 
-from mivex.core.image.colour import DECODE_8, to_linear
+from mivex.core.image.colour import DECODE_8, to_display, to_linear
 from mivex.core.image.coverage import keep_coverage
 from mivex.core.image.mips import MipChain, build_chain
+from mivex.core.image.picture import quantise
 from mivex.core.types import Floats
 
 
@@ -38,6 +39,10 @@ class Texture:
         The point that stands where the overlay is placed, as a share of width and height.
     coverage : float
         Cutoff at which every mip level keeps level 0's coverage; 0: levels as they come.
+    extent : (x, y)
+        Size of the frame against that of the picture it began as.
+    spread : float
+        Above 0, alpha is a signed distance over so many texels.
     """
 
     values: Floats
@@ -50,6 +55,8 @@ class Texture:
     full_size: tuple[int, int] = (0, 0)
     pivot: tuple[float, float] = (0.5, 0.5)
     coverage: float = 0.0
+    extent: tuple[float, float] = (1.0, 1.0)
+    spread: float = 0.0
 
     @property
     def width(self) -> int:
@@ -94,3 +101,14 @@ class Texture:
         associated = self.linear.copy()
         associated[..., :3] *= associated[..., 3:]
         return build_chain(associated)
+
+    @property
+    def stored_levels(self) -> list[Floats]:
+        """Coarser mip levels as a file would hold them: display values for colour, rounded to `bits`."""
+        rows = []
+        for i in range(1, self.mips.levels):
+            level = self.mips.level(i).copy()
+            if self.meaning == "colour":
+                level[..., :3] = to_display(level[..., :3])
+            rows.append(quantise(level, self.bits))
+        return rows

@@ -1,7 +1,7 @@
 """Step ``alpha-from``: make an alpha out of what a picture holds."""
 
 from dataclasses import replace
-from typing import Literal
+from typing import ClassVar, Literal
 
 from mivex.core.image.colour import luminance
 from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
@@ -14,6 +14,9 @@ _CHANNEL = {"red": 0, "green": 1, "blue": 2}
 
 class AlphaFrom(StepParams):
     """Settings of ``alpha-from``."""
+
+    WHEN: ClassVar = {"file": ("source", ("file",)), "matte": ("source", ("matte",)),
+                      "space": ("source", ("luminance", "largest", "red", "green", "blue", "matte"))}
 
     step: Literal["alpha-from"] = "alpha-from"
     source: Literal["luminance", "largest", "red", "green", "blue", "alpha", "file", "matte"] = setting(

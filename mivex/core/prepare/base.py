@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, ClassVar, Literal
 
 import numpy as np
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field
@@ -30,6 +30,9 @@ class StepParams(BaseModel):
     """Settings of one step in a recipe; `step` names it, `on` switches it."""
 
     model_config = ConfigDict(frozen=True, extra="allow", validate_default=True, allow_inf_nan=False)
+
+    WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {}
+    """Settings that matter only while another one has one of some values: name -> (other, values)."""
 
     step: str
     on: bool = Field(True, title="On", description="Switched off, the step changes nothing.")
@@ -86,6 +89,11 @@ class Surface:
         The point that stands where the overlay is placed, as a share of width and height.
     coverage : float
         Cutoff at which every mip level shall keep level 0's coverage; 0: levels as they come.
+    extent : (x, y)
+        Size of the frame against that of the picture it began as; trimming and padding change it, so that
+        what is seen keeps its size on the stage.
+    spread : float
+        Above 0, alpha is a signed distance over so many texels.
     """
 
     values: Floats
@@ -95,6 +103,8 @@ class Surface:
     scale: float = 1.0
     pivot: tuple[float, float] = (0.5, 0.5)
     coverage: float = 0.0
+    extent: tuple[float, float] = (1.0, 1.0)
+    spread: float = 0.0
 
     @property
     def alpha(self) -> Floats:

@@ -1,7 +1,7 @@
 """Steps for channels: ``take-channel`` (split), ``pack``, ``recolour``."""
 
 from dataclasses import replace
-from typing import Literal
+from typing import ClassVar, Literal
 
 import numpy as np
 from pydantic import BaseModel, ConfigDict
@@ -29,6 +29,8 @@ class PackedChannel(BaseModel):
     """What goes into one channel of a packed texture."""
 
     model_config = ConfigDict(frozen=True, extra="allow", allow_inf_nan=False)
+    WHEN: ClassVar = {"file": ("source", ("file",)), "value": ("source", ("value", "file"))} | {
+        key: ("source", ("this", "file")) for key in ("take", "invert", "low", "high")}
 
     name: str = setting("", "Name", "What this channel means to the receiver: core, outer, roughness …")
     source: Literal["this", "file", "value"] = setting(

@@ -2,7 +2,7 @@
 
 import math
 from dataclasses import replace
-from typing import Literal
+from typing import ClassVar, Literal
 
 import numpy as np
 
@@ -43,6 +43,8 @@ class Text(StepParams):
 
 class Shape(StepParams):
     """Settings of ``shape``."""
+
+    WHEN: ClassVar = {"colour": ("colours", ("one",))}
 
     step: Literal["shape"] = "shape"
     file: str = setting("", "SVG file", "Drawn at the picture's own size, however large.", widget="svg")

@@ -1,6 +1,6 @@
 """Step ``fall-off``: fade the alpha by a radial, linear or box fall-off placed in the picture."""
 
-from typing import Literal
+from typing import ClassVar, Literal
 
 import numpy as np
 
@@ -10,6 +10,8 @@ from mivex.core.prepare.falloff import FallOffFields, fall_off
 
 class FallOff(FallOffFields):
     """Settings of ``fall-off``."""
+
+    WHEN: ClassVar = {"stretch": ("shape", ("radial", "box"))}
 
     step: Literal["fall-off"] = "fall-off"
     how: Literal["multiply", "subtract", "maximum", "replace"] = setting(

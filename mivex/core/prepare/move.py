@@ -1,7 +1,7 @@
 """Steps that move the picture or change its frame: ``offset``, ``centre``, ``trim``, ``pad``; the pivot goes along."""
 
 from dataclasses import replace
-from typing import Literal
+from typing import ClassVar, Literal
 
 import numpy as np
 
@@ -45,6 +45,8 @@ class Trim(StepParams):
 class Pad(StepParams):
     """Settings of ``pad``."""
 
+    WHEN: ClassVar = {side: ("to", ("sides",)) for side in ("left", "right", "top", "bottom")}
+
     step: Literal["pad"] = "pad"
     to: Literal["sides", "square", "power"] = setting(
         "sides", "To", "Adds clear texels by side, or evenly up to a square or to powers of two.",
@@ -69,14 +71,18 @@ def shifted(values: Floats, dx: int, dy: int, border: str) -> Floats:
 
 
 def framed(surface: Surface, left: int, top: int, right: int, bottom: int) -> Surface:
-    """Add texels on each side (take away, below zero): clear, with the border's colour; the pivot keeps its place."""
+    """Add texels on each side (take away, below zero): clear, with the border's colour.
+
+    The pivot keeps its place, and what is seen its size.
+    """
     h, w = surface.alpha.shape
     rows, cols = np.arange(-top, h + bottom), np.arange(-left, w + right)
     out = surface.values[np.clip(rows, 0, h - 1)[:, None], np.clip(cols, 0, w - 1)[None, :]]
     out[(rows < 0) | (rows >= h), :, 3] = 0
     out[:, (cols < 0) | (cols >= w), 3] = 0
     pivot = ((surface.pivot[0] * w + left) / len(cols), (surface.pivot[1] * h + top) / len(rows))
-    return replace(surface, values=out, pivot=pivot, has_alpha=True)
+    extent = (surface.extent[0] * len(cols) / w, surface.extent[1] * len(rows) / h)
+    return replace(surface, values=out, pivot=pivot, extent=extent, has_alpha=True)
 
 
 def box_of(alpha: Floats, above: float = 0.0) -> tuple[int, int, int, int] | None:
@@ -157,7 +163,7 @@ def run_pad(surface: Surface, params: Pad, context: Context) -> Surface:
 
 STEPS = (
     Step(Offset, run_offset, "Offset", "Shifts the picture by whole texels, wrapping round or not.", "source"),
-    Step(Centre, run_centre, "Centre", "Brings the shape to the middle, or sets the pivot it is placed by.", "source"),
-    Step(Trim, run_trim, "Trim", "Cuts away empty margins.", "source"),
-    Step(Pad, run_pad, "Pad", "Adds clear texels round the picture.", "source"),
+    Step(Centre, run_centre, "Centre", "Brings the shape to the middle, or sets the pivot it is placed by.", "edges"),
+    Step(Trim, run_trim, "Trim", "Cuts away empty margins.", "edges"),
+    Step(Pad, run_pad, "Pad", "Adds clear texels round the picture.", "edges"),
 )

@@ -1,7 +1,7 @@
 """Step ``resize``: another size, filtered with colour premultiplied, never straight."""
 
 from dataclasses import replace
-from typing import Literal
+from typing import ClassVar, Literal
 
 import cv2
 import numpy as np
@@ -12,6 +12,8 @@ from mivex.core.prepare.weighing import unweighed, weighed
 
 class Resize(StepParams):
     """Settings of ``resize``."""
+
+    WHEN: ClassVar = {"width": ("to", ("size",)), "height": ("to", ("size",))}
 
     step: Literal["resize"] = "resize"
     to: Literal["power", "size"] = setting(

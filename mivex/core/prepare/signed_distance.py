@@ -37,7 +37,7 @@ def run(surface: Surface, params: SignedDistance, context: Context) -> Surface:
     spread = params.spread * surface.scale * k
     d = trace(surface.alpha, spread + k + 2, params.at).distance
     alpha = np.clip(np.float32(0.5) - d / np.float32(2 * spread), 0, 1)
-    out = surface.with_alpha(alpha)
+    out = replace(surface.with_alpha(alpha), spread=params.spread)
     h, w = alpha.shape
     to = (max(1, w // k), max(1, h // k))
     if k == 1 or to == (w, h):

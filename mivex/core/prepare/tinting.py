@@ -1,7 +1,7 @@
 """Steps that colour soft shapes: ``gradient-map``, ``tint``, ``add-tint``, ``glow``. Alpha stays as it is."""
 
 from dataclasses import replace
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
 import numba as nb
 import numpy as np
@@ -55,6 +55,9 @@ class Tint(StepParams):
 
 class AddTint(FallOffFields):
     """Settings of ``add-tint``."""
+
+    WHEN: ClassVar = {"file": ("mask", ("file",)), "strokes": ("mask", ("brush",))} | {
+        key: ("mask", ("fall-off",)) for key in ("shape", "x", "y", "radius", "stretch", "angle", "soft", "profile")}
 
     step: Literal["add-tint"] = "add-tint"
     colour: Rgb = setting((1.0, 0.55, 0.2), "Colour", "The light that is added.", widget="colour")

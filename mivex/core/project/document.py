@@ -99,12 +99,20 @@ Place = Annotated[PanelPlace | HullPlace | BillboardPlace, Field(discriminator="
 class Delivery(Frozen):
     """How an overlay leaves."""
 
-    format: Literal["png", "tga", "tif"] = setting(
-        "png", "File", "All three hold straight alpha and the colour beneath it.",
-        choices={"png": "PNG", "tga": "TGA, 32 bit", "tif": "TIFF"})
+    format: Literal["png", "tga", "tif", "tga24"] = setting(
+        "png", "File", "PNG, TGA of 32 bit and TIFF hold straight alpha and the colour beneath it; TIFF also mip "
+        "levels. 24 bit has no alpha: for Solid only.",
+        choices={"png": "PNG", "tga": "TGA, 32 bit", "tif": "TIFF", "tga24": "TGA, 24 bit, no alpha"})
     bits: Literal[8, 16] = setting(8, "Depth", "Finer alpha steps at twice the size; TGA holds 8.",
                                    unit="bit")
     name: str = setting("", "Name", "Name of the file without ending; empty: the overlay's own name.")
+    budget: int = setting(2048, "Size budget", "Largest side that the receiver wants; larger is a finding. 0: any.",
+                          unit="px", ge=0, le=16384, drag=(0, 4096))
+
+    @property
+    def suffix(self) -> str:
+        """Ending of the file's name, without the dot."""
+        return "tga" if self.format == "tga24" else self.format
 
 
 class Overlay(Frozen):

@@ -5,6 +5,7 @@ from collections.abc import Callable
 from typing import Any
 
 from mivex.core.material.material import Kind, default_material, with_blend
+from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import (
     BillboardPlace,
@@ -69,6 +70,26 @@ def add_overlay(doc: Document, name: str, kind: Kind, path: str, aspect: float =
     overlay = Overlay(name=free_name(doc, name), kind=kind, source=Source(path=path),
                       material=default_material(kind), places=(first_place(kind, aspect, len(doc.overlays)),))
     return doc.model_copy(update={"overlays": (*doc.overlays, overlay)}), overlay.id
+
+
+def add_blank(doc: Document, name: str, kind: Kind, size: tuple[int, int]) -> tuple[Document, str]:
+    """Add an overlay that starts from an empty canvas; returns its id."""
+    doc, made = add_overlay(doc, name, kind, "", size[0] / size[1])
+    return set_fields(doc, made, "source", canvas=size, meaning="colour"), made
+
+
+def split_channels(doc: Document, overlay_id: str, channels: list[str]) -> Document:
+    """Add a copy of an overlay for each channel that keeps it as grey; none of them stands on the stage."""
+    at = next(i for i, o in enumerate(doc.overlays) if o.id == overlay_id)
+    old = doc.overlays[at]
+    made: list[Overlay] = []
+    for channel in channels:
+        step = STEPS["take-channel"].params.model_validate({"step": "take-channel", "take": channel})
+        full = doc.model_copy(update={"overlays": (*doc.overlays, *made)})
+        made.append(old.model_copy(update={
+            "id": new_id(), "name": free_name(full, f"{old.name}, {channel}"), "steps": (step,), "places": (),
+            "material": old.material.model_copy(update={"blend": "Solid", "group": "Solid", "depth_write": True})}))
+    return doc.model_copy(update={"overlays": (*doc.overlays[:at + 1], *made, *doc.overlays[at + 1:])})
 
 
 def remove_overlay(doc: Document, overlay_id: str) -> Document:

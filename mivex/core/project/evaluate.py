@@ -147,7 +147,8 @@ class Workshop:
         h, w = surface.alpha.shape
         texture = Texture(quantise(np.clip(surface.values, 0, 1), bits), "data" if surface.data else "colour",
                           surface.premultiplied, bits, surface.has_alpha, final, scale,
-                          (round(w / scale), round(h / scale)), surface.pivot, surface.coverage if levels else 0.0)
+                          (round(w / scale), round(h / scale)), surface.pivot, surface.coverage if levels else 0.0,
+                          surface.extent, surface.spread)
         # Its mip chain and linear texels will join it: count them in.
         self._cache.put(final, texture, texture.values.nbytes * 4)
         return texture

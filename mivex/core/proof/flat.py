@@ -19,11 +19,15 @@ from mivex.core.image.texture import Texture
 from mivex.core.material.blends import BAYER, BLENDS
 from mivex.core.types import Floats
 
-Show = Literal["over", "colour", "alpha", "red", "green", "blue", "fringe"]
+Show = Literal["over", "colour", "alpha", "red", "green", "blue", "fringe", "lit"]
+Layout = Literal["single", "levels", "far", "backdrops", "tiles", "border", "magnify"]
 Backdrop = Literal["black", "grey", "white", "checker", "own"]
 
 SHOWS: dict[str, str] = {"over": "Result", "colour": "Colour alone", "alpha": "Alpha", "red": "Red",
-                         "green": "Green", "blue": "Blue", "fringe": "Fringe"}
+                         "green": "Green", "blue": "Blue", "fringe": "Fringe", "lit": "Lit as normals"}
+LAYOUTS: dict[str, str] = {"single": "The picture", "levels": "Every mip level", "far": "Far sizes",
+                           "backdrops": "All backdrops", "tiles": "Repeated 3 × 3", "border": "Its border",
+                           "magnify": "Magnified"}
 BACKDROPS: dict[str, str] = {"black": "Black", "grey": "Mid grey", "white": "White", "checker": "Checker",
                              "own": "A colour"}
 SURROUND = 119
@@ -45,9 +49,11 @@ class FlatView:
     own : (r, g, b)
         The colour of backdrop ``own``, display values.
     level : int
-        Mip level, drawn at the size of level 0; with ``levels`` ignored.
-    levels : bool
-        Every mip level side by side, all drawn at the same size.
+        Mip level, drawn at the size of level 0; in other layouts than ``single`` ignored.
+    layout : str
+        One of `LAYOUTS`.
+    light : (x, y)
+        Where the light stands for ``lit``, as a share of the picture.
     zoom : float
         Screen pixels per texel of level 0.
     left, top : float
@@ -60,7 +66,8 @@ class FlatView:
     backdrop: Backdrop = "checker"
     own: tuple[float, float, float] = (0.2, 0.45, 0.4)
     level: int = 0
-    levels: bool = False
+    layout: Layout = "single"
+    light: tuple[float, float] = (0.3, 0.25)
     zoom: float = 1.0
     left: float = 0.0
     top: float = 0.0
@@ -78,7 +85,7 @@ def _code(v, table):  # type: ignore[no-untyped-def]
 
 @nb.njit(nogil=True, cache=True, error_model="numpy")
 def _draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, w, h, level, left, top, zoom,  # type: ignore[no-untyped-def]
-               show, back, dark, bright, checker, encode, code, opacity, cutoff, tint, bayer, table, edge):
+               show, back, scene, dark, bright, checker, encode, code, opacity, cutoff, tint, bayer, table, edge):
     """Rows ``first`` to ``last`` of ``out``; ``edge`` = x beyond which this texture is drawn."""
     one = np.float32(1)
     lw, lh = widths[level], heights[level]
@@ -106,6 +113,9 @@ def _draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights,
                     odd = ((x + x_off) >> 3) + ((y + y_off) >> 3)
                     r0 = bright if odd & 1 else dark
                     g0, b0 = r0, r0
+                elif scene.shape[0] > 1:
+                    j, i2 = (y + y_off) % scene.shape[0], (x + x_off) % scene.shape[1]
+                    r0, g0, b0 = scene[j, i2, 0], scene[j, i2, 1], scene[j, i2, 2]
                 a *= opacity
                 r, g, b = r * tint[0], g * tint[1], b * tint[2]
                 # As in the raster kernel: (source, below) weights; Multiply weighs below by colour.
@@ -149,9 +159,25 @@ def _backdrop(view: FlatView, encode: bool) -> tuple[Floats, bool, Any, Any]:
     return flat, view.backdrop == "checker", tiles[0], tiles[1]
 
 
-def _paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, left: float, top: float,
-           zoom: float, edge: int) -> None:
-    w, h = texture.full_size if texture.scale < 1 else (texture.width, texture.height)
+_NO_SCENE = np.zeros((1, 1, 3), np.float32)
+
+
+def full_size(texture: Texture) -> tuple[int, int]:
+    """Width and height at full size, also of a proxy."""
+    return texture.full_size if texture.scale < 1 else (texture.width, texture.height)
+
+
+def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, left: float, top: float,
+          zoom: float, edge: int = 0, scene: Floats = _NO_SCENE) -> None:
+    """Draw one level of a texture into ``out`` at a place and zoom, from column ``edge`` on.
+
+    ``scene``, linear (h, w, 3), is the backdrop where it is larger than one texel; it repeats.
+    """
+    w, h = full_size(texture)
+    if view.show == "lit":
+        from mivex.core.proof.lit import paint_lit
+        paint_lit(out, texture, view.light, left, top, zoom, edge)
+        return
     if view.show == "fringe":
         _paint_fringe(out, texture, level, left, top, zoom, edge, (w, h))
         return
@@ -159,6 +185,7 @@ def _paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int,
     level = min(level, m.levels - 1)
     encode = texture.meaning == "colour"
     back, checker, dark, bright = _backdrop(view, encode)
+    checker = checker and scene.shape[0] == 1
     # Only rows and columns that the picture covers are visited.
     y0, y1 = max(0, int(top)), min(out.shape[0], int(top + h * zoom) + 1)
     x0, x1 = max(0, int(left)), min(out.shape[1], int(left + w * zoom) + 1)
@@ -169,8 +196,8 @@ def _paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int,
     tint = to_linear(tint) if encode else tint
     run_bands(y1 - y0, lambda a, b: _draw_rows(  # type: ignore[call-arg]
         a, b, part, x0, y0, m.texels, m.offsets, m.widths, m.heights, w, h, level, left, top, zoom,
-        _SHOW_CODE[view.show], back, dark, bright, checker, encode, BLENDS[view.blend].code, np.float32(view.opacity),
-        np.float32(view.cutoff), tint, BAYER, SCREEN, edge - x0))
+        _SHOW_CODE[view.show], back, scene, dark, bright, checker, encode, BLENDS[view.blend].code,
+        np.float32(view.opacity), np.float32(view.cutoff), tint, BAYER, SCREEN, edge - x0))
 
 
 def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: float, top: float, zoom: float,
@@ -217,7 +244,7 @@ def level_boxes(levels: int, width: int, height: int, aspect: float) -> list[tup
 
 
 def draw_flat(texture: Texture, view: FlatView, width: int, height: int, before: Texture | None = None,
-              divider: float = 0.5) -> NDArray[np.uint8]:
+              divider: float = 0.5, beside: bool = False) -> NDArray[np.uint8]:
     """Draw the flat proof for a piece of screen.
 
     Parameters
@@ -227,26 +254,29 @@ def draw_flat(texture: Texture, view: FlatView, width: int, height: int, before:
     width, height : int
         Pixels of the piece of screen.
     before : Texture, optional
-        Shown left of the divider.
+        Shown left of the divider; in layout ``magnify``, the plain alpha to compare with.
     divider : float
         Place of the divider, 0 (left) to 1.
+    beside : bool
+        Both whole, side by side, instead of one picture cut by the divider.
 
     Returns
     -------
     uint8 array (height, width, 3), display codes; outside the picture the surround's grey.
     """
+    if view.layout != "single":
+        from mivex.core.proof.layouts import DRAW
+        return DRAW[view.layout](texture, view, width, height, before)
     out = np.full((height, width, 3), SURROUND, np.uint8)
-    edge = round(width * divider) if before is not None else 0
-    if view.levels:
-        size = texture.full_size if texture.scale < 1 else (texture.width, texture.height)
-        for level, (x, y, w, _h) in enumerate(level_boxes(texture.mips.levels, width, height, size[0] / size[1])):
-            _paint(out, texture, view, level, x, y, w / size[0], 0)
+    if before is None:
+        paint(out, texture, view, view.level, view.left, view.top, view.zoom)
         return out
-    if before is not None:
-        left = out[:, :edge].copy()
-        _paint(left, before, view, view.level, view.left, view.top, view.zoom, 0)
-        _paint(out, texture, view, view.level, view.left, view.top, view.zoom, edge)
-        out[:, :edge] = left
-    else:
-        _paint(out, texture, view, view.level, view.left, view.top, view.zoom, 0)
+    edge = round(width * (0.5 if beside else divider))
+    left = out[:, :edge].copy()
+    # Before and after may differ in size: both are brought to the size of the one after.
+    scale = full_size(texture)[0] / full_size(before)[0]
+    shift = width / 4 if beside else 0
+    paint(left, before, view, view.level, view.left - shift, view.top, view.zoom * scale)
+    paint(out, texture, view, view.level, view.left + shift, view.top, view.zoom, edge)
+    out[:, :edge] = left
     return out

@@ -29,29 +29,42 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
     return centre, (right * c + up * s) * place.width / 2, (up * c - right * s) * place.height / 2
 
 
-def outline(place: Place, view: View) -> Doubles:
+Pivot = tuple[float, float]
+_MIDDLE: Pivot = (0.5, 0.5)
+
+
+def framed(place: Place, extent: tuple[float, float]) -> Place:
+    """A placement with the size of a frame that was trimmed or padded: what is seen in it keeps its size."""
+    if extent == (1.0, 1.0):
+        return place
+    return place.model_copy(update={"width": place.width * extent[0], "height": place.height * extent[1]})
+
+
+def outline(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Doubles:
     """The four corners in the world (4, 3): top left, top right, bottom right, bottom left.
 
-    For a decal on the hull they lie on the hull.
+    For a decal on the hull they lie on the hull. ``pivot`` is the point of the
+    picture, as a share of width and height, that stands where it is placed.
     """
     if isinstance(place, HullPlace):
-        along, around = _hull_grid(place, 1)
+        along, around = _hull_grid(place, 1, pivot)
         return hull_point(along, around)[0].reshape(2, 2, 3)[[0, 0, 1, 1], [0, 1, 1, 0]]
     c, r, u = frame(place, view)
-    return np.stack([c - r + u, c + r + u, c + r - u, c - r - u])
+    left, right, top, low = -2 * pivot[0] * r, 2 * (1 - pivot[0]) * r, 2 * pivot[1] * u, 2 * (pivot[1] - 1) * u
+    return np.stack([c + left + top, c + right + top, c + right + low, c + left + low])
 
 
-def mesh(place: Place, view: View, *, lit: bool) -> Doubles:
+def mesh(place: Place, view: View, *, lit: bool, pivot: Pivot = _MIDDLE) -> Doubles:
     """Triangles (n, 3, 6) of a placement; billboards turn to the view, panels are lit on the side seen."""
     if isinstance(place, HullPlace):
-        along, around = _hull_grid(place, 12)
+        along, around = _hull_grid(place, 12, pivot)
         p, n = hull_point(along, around)
         v, u = np.meshgrid(np.linspace(0, 1, 13), np.linspace(0, 1, 13), indexing="ij")
         tris = sheet(p, n, np.stack([u, v], axis=-1))
         if not lit:
             tris[..., 5] = 1
         return tris
-    corners = outline(place, view)
+    corners = outline(place, view, pivot)
     shade = 1.0
     if lit:
         n = np.cross(corners[3] - corners[0], corners[1] - corners[0])
@@ -61,8 +74,9 @@ def mesh(place: Place, view: View, *, lit: bool) -> Doubles:
     return quad(corners, shade=shade)
 
 
-def _hull_grid(place: HullPlace, cells: int) -> tuple[Doubles, Doubles]:
-    v, u = np.meshgrid(np.linspace(0.5, -0.5, cells + 1), np.linspace(-0.5, 0.5, cells + 1), indexing="ij")
+def _hull_grid(place: HullPlace, cells: int, pivot: Pivot) -> tuple[Doubles, Doubles]:
+    steps = np.linspace(0, 1, cells + 1)
+    v, u = np.meshgrid(pivot[1] - steps, steps - pivot[0], indexing="ij")
     roll = math.radians(place.roll)
     x, y = u * place.width, v * place.height
     x, y = x * math.cos(roll) - y * math.sin(roll), x * math.sin(roll) + y * math.cos(roll)

@@ -62,8 +62,9 @@ def overlay_item(overlay: Overlay, place: Place, texture: Texture, view: View) -
     """What one placement of an overlay puts on the draw list."""
     m = overlay.material
     lit = m.lit and m.blend not in ("Additive", "Multiply")
-    return Item(overlay.name, placing.mesh(place, view, lit=lit), texture.mips, texture_occupancy(texture), m,
-                order_key(m, placing.centre(place, view), view.eye))
+    place = placing.framed(place, texture.extent)
+    return Item(overlay.name, placing.mesh(place, view, lit=lit, pivot=texture.pivot), texture.mips,
+                texture_occupancy(texture), m, order_key(m, placing.centre(place, view), view.eye))
 
 
 def texture_occupancy(texture: Texture) -> NDArray[np.uint8]:
@@ -209,7 +210,8 @@ def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y
         if not o.shown or texture is None:
             continue
         for p in o.places:
-            found = placing.hit(placing.mesh(p, view, lit=False), origin, ray)
+            found = placing.hit(placing.mesh(placing.framed(p, texture.extent), view, lit=False,
+                                               pivot=texture.pivot), origin, ray)
             if not found or (o.material.depth_test and found[0] > limit + 0.02 + o.material.depth_bias / 1000):
                 continue
             ty = min(max(int(found[2] * texture.height), 0), texture.height - 1)

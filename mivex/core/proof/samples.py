@@ -1,0 +1,99 @@
+"""Small pictures of what each step does, for hints: a sample before and after."""
+
+from importlib.resources import files
+
+import cv2
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.image.colour import to_display
+from mivex.core.image.files import read_picture
+from mivex.core.image.texture import Texture
+from mivex.core.prepare import STEPS
+from mivex.core.prepare.base import Context, StepParams, Surface
+from mivex.core.proof.flat import FlatView, draw_flat
+from mivex.core.shapes import box, circle, coverage, grid, noise, over, segment
+from mivex.core.types import Floats
+
+SIDE = 96
+_TELLING: dict[str, dict[str, object]] = {
+    "alpha-from": {"source": "luminance"}, "levels": {"black": 0.25, "white": 0.7}, "curve": {
+        "points": ((0.0, 0.0), (0.35, 0.05), (0.6, 0.95), (1.0, 1.0))}, "smoothstep": {"low": 0.3, "high": 0.75},
+    "combine": {"how": "multiply", "take": "green", "invert": True}, "grow": {"by": 7.0},
+    "feather": {"width": 22.0, "side": "both"}, "blur": {"radius": 5.0}, "offset": {"x": 34, "y": 22},
+    "tint": {"colour": (1.0, 0.55, 0.25)}, "resize": {"to": "size", "width": 16, "height": 16},
+    "clear-border": {"width": 6.0, "soft": 14.0}, "unmatte": {}, "noise": {"cells": 5, "contrast": 3.0},
+    "text": {"text": "N4", "size": 0.7, "colour": (0.95, 0.85, 0.5), "outline": 3.0},
+    "glow": {"amount": 1.5, "radius": 9.0},
+    "add-tint": {"gain": 3.0, "x": 0.15, "y": 0.15}, "take-channel": {"take": "green", "alpha": "keep"},
+    "normal-from-height": {"strength": 3.0, "blur": 1.0, "take": "alpha"}, "signed-distance": {"spread": 14.0},
+    "fall-off": {"radius": 0.4}, "pad": {"left": 14, "right": 14, "top": 14, "bottom": 14},
+    "recolour": {"red": (0.9, 0.4, 0.1), "green": (0.2, 0.6, 0.8), "blue": (0.9, 0.9, 0.6)},
+    "key-colour": {"key": (0.16, 0.55, 0.26), "near": 0.05, "far": 0.3},
+    "pack": {"red": {"take": "alpha"}, "green": {"take": "red"}, "blue": {"source": "value", "value": 0.2}},
+    "shape": {"file": str(files("mivex.core") / "assets" / "sample.svg")}, "threshold": {"at": 0.55},
+}
+
+
+def _shape() -> tuple[Floats, Floats]:
+    y, x = grid(SIDE, SIDE)
+    n = noise(SIDE, SIDE, 22, 5)
+    body = circle(y, x, 44, 44, 27) + (n - 0.5) * 9
+    arm = segment(y, x, (48, 50), (76, 74), 7)
+    alpha = np.maximum(coverage(body, 5), coverage(arm, 4))
+    rgb = np.broadcast_to(np.array((0.30, 0.50, 0.56), np.float32), (SIDE, SIDE, 3)).copy()
+    rgb = over(rgb, (0.86, 0.88, 0.80), coverage(circle(y, x, 36, 36, 11), 14))
+    rgb = over(rgb, (0.16, 0.22, 0.28), coverage(box(y, x, 66, 66, 6, 16, 4), 10) * np.float32(0.8))
+    return rgb, alpha
+
+
+def _sample(name: str) -> Floats:
+    rgb, alpha = _shape()
+    a = alpha[..., None]
+    if name == "alpha-from":
+        return np.dstack([to_display(np.clip(rgb * a, 0, 1)), np.ones_like(alpha)])
+    if name == "key-colour":
+        return np.dstack([rgb * a + np.array((0.16, 0.55, 0.26), np.float32) * (1 - a), np.ones_like(alpha)])
+    if name in ("unmatte", "spread"):
+        return np.dstack([rgb * a, alpha])
+    if name in ("make-tile", "clear-border"):
+        y, x = grid(SIDE, SIDE)
+        return np.dstack([rgb * 0.6 + 0.4 * (x / SIDE)[..., None], np.maximum(alpha, 0.35 + 0.5 * y / SIDE)])
+    if name in ("levels", "curve", "threshold", "smoothstep"):
+        return np.dstack([rgb, cv2.GaussianBlur(alpha, (0, 0), 9)])
+    if name == "keep-coverage":
+        y, x = grid(SIDE, SIDE)
+        bars = np.minimum(np.abs(x % 8 - 4), np.abs(y % 8 - 4))
+        return np.dstack([rgb, coverage(bars - np.float32(0.9), 1.2) * coverage(circle(y, x, 48, 48, 42))])
+    if name == "shape":
+        return np.dstack([rgb, alpha * 0])
+    return np.dstack([rgb, alpha])
+
+
+def step_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArray[np.uint8]]:
+    """Before and after one step on a small sample, over a checker; uint8 (side, side, 3) each.
+
+    Parameters
+    ----------
+    name : str
+        The step's word in a recipe.
+    side : int
+        Pixels.
+    """
+    step = STEPS[name]
+    values = np.ascontiguousarray(np.clip(_sample(name), 0, 1), np.float32)
+    params: StepParams = step.params.model_validate({"step": name, **_TELLING.get(name, {})})
+    surface = Surface(values)
+    out = step.run(surface, params, Context(read_picture))
+    level = {"premultiply": 3, "keep-coverage": 2}.get(name, 0)
+    pictures = []
+    for s in (surface, out):
+        t = Texture(np.ascontiguousarray(np.clip(s.values, 0, 1)), "data" if s.data else "colour", s.premultiplied,
+                    coverage=s.coverage)
+        zoom = min(side / t.width, side / t.height)
+        show = {"normal-from-height": "colour", "spread": "colour", "signed-distance": "alpha"}.get(name, "over")
+        blend = "Premultiplied" if s.premultiplied else "Cutout" if name == "keep-coverage" else "Translucent"
+        view = FlatView(zoom=zoom, left=(side - t.width * zoom) / 2, top=(side - t.height * zoom) / 2, blend=blend,
+                        show=show, level=level)  # type: ignore[arg-type]
+        pictures.append(draw_flat(t, view, side, side))
+    return pictures[0], pictures[1]
