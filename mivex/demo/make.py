@@ -7,16 +7,13 @@ import cv2
 import numpy as np
 
 from mivex.core.image.colour import to_display, to_linear
-from mivex.core.image.files import write_picture
-from mivex.core.material.material import Material, default_material
-from mivex.core.prepare.alpha_from import AlphaFrom
-from mivex.core.prepare.levels import Levels
-from mivex.core.prepare.spread import Spread
-from mivex.core.project.document import BillboardPlace, Document, HullPlace, Overlay, PanelPlace, Place, Source
+from mivex.core.image.files import write_picture, write_text
+from mivex.core.image.vector import draw_svg
 from mivex.core.project.file import write_project
 from mivex.core.shapes import box, circle, coverage, grid, noise, over, polygon, segment
 from mivex.core.types import Floats
 from mivex.demo import FOLDER, PROJECT
+from mivex.demo.project import project
 
 
 def _save(name: str, rgb: Floats, alpha: Floats | None = None) -> None:
@@ -229,6 +226,85 @@ def bubbles() -> None:
     _save("bubble_cut_from_black.png", rgb * alpha[..., None], alpha)
 
 
+EMBLEM = """<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 512 512">
+  <circle cx="256" cy="256" r="236" fill="#16323f"/>
+  <circle cx="256" cy="256" r="222" fill="none" stroke="#e9dfc2" stroke-width="6"/>
+  <circle cx="256" cy="256" r="150" fill="#e9dfc2"/>
+  <clipPath id="disc"><circle cx="256" cy="256" r="144"/></clipPath>
+  <g clip-path="url(#disc)">
+    <rect x="100" y="100" width="312" height="312" fill="#2f6f7d"/>
+    <path d="M100 262c26-18 52-18 78 0s52 18 78 0 52-18 78 0 52 18 78 0v160H100z" fill="#1f5361"/>
+    <path d="M100 320l44 26 34-10 30 44 26 60 22-8 24 6 28-62 30-40 36 10 38-28v120H100z" fill="#16323f"/>
+    <path d="M256 196l-58 168h116z" fill="#e3b04a" opacity="0.55"/>
+    <rect x="196" y="164" width="120" height="50" rx="25" fill="#e9dfc2"/>
+    <path d="M232 164l8-20h32l8 20z" fill="#e9dfc2"/>
+    <path d="M316 178l26-14v50l-26-14z" fill="#e9dfc2"/>
+    <circle cx="226" cy="189" r="11" fill="#16323f"/>
+    <circle cx="260" cy="189" r="11" fill="#16323f"/>
+    <circle cx="292" cy="189" r="11" fill="#16323f"/>
+  </g>
+  <path id="upper" d="M70 256a186 186 0 0 1 372 0" fill="none"/>
+  <path id="lower" d="M54 256a202 202 0 0 0 404 0" fill="none"/>
+  <text font-family="Inter" font-weight="600" font-size="44" letter-spacing="5" fill="#e9dfc2" text-anchor="middle">
+    <textPath href="#upper" startOffset="50%">HALDEN TRENCH</textPath></text>
+  <text font-family="Inter" font-weight="600" font-size="44" letter-spacing="9" fill="#e9dfc2" text-anchor="middle">
+    <textPath href="#lower" startOffset="50%">SURVEY</textPath></text>
+  <circle cx="74" cy="300" r="7" fill="#e3b04a"/>
+  <circle cx="438" cy="300" r="7" fill="#e3b04a"/>
+</svg>
+"""
+
+
+def emblem() -> None:
+    """The survey's emblem as outlines; and its faulty twin, whose alpha is turned round."""
+    write_text(FOLDER / "emblem.svg", EMBLEM)
+    drawn = draw_svg(FOLDER / "emblem.svg", 256, 256)
+    _save("emblem_inside_out.png", np.where(drawn[..., 3:] > 0, drawn[..., :3], np.float32(0.09)), 1 - drawn[..., 3])
+
+
+def mote_masks() -> None:
+    """The mote's parts as three greys, to be packed and coloured later."""
+    n = 128
+    y, x = grid(n, n)
+    c = n / 2
+    rho = np.hypot(y - c, x - c) / (n / 2)
+    fade = np.clip((0.96 - rho) / 0.25, 0, 1)
+    turn = np.arctan2(y - c, x - c)
+    core = np.exp(-(rho / 0.13) ** 2)
+    halo = np.exp(-(rho / 0.42) ** 2) * (0.8 + 0.2 * noise(n, n, 18, 141))
+    rays = (np.abs(np.cos(turn * 4 + 0.4)) ** 22 * np.exp(-rho / 0.30)
+            + np.abs(np.cos(turn * 2)) ** 60 * np.exp(-rho / 0.42))
+    for name, part in (("core", core), ("halo", halo), ("rays", rays)):
+        grey = np.clip(part * fade, 0, 1).astype(np.float32)
+        _save(f"mote_{name}.png", np.repeat(grey[..., None], 3, axis=2))
+
+
+def silt() -> None:
+    """A puff of silt whose alpha was kept in a handful of levels: the faulty twin of an even one."""
+    n = 256
+    y, x = grid(n, n)
+    c = n / 2
+    rho = np.hypot(y - c, x - c) / c
+    billow = noise(n, n, 70, 151, 5)
+    alpha = np.clip((0.92 - rho) * 1.5 - (0.50 - billow) * 1.3, 0, 1) * np.clip((0.97 - rho) * 6, 0, 1) * 0.85
+    rgb = _flat(n, n, (0.46, 0.41, 0.33)) * (0.8 + 0.4 * noise(n, n, 40, 152)[..., None])
+    _save("silt_banded.png", rgb, np.round(alpha * 9) / 9)
+
+
+def mesh() -> None:
+    """A guard of fine wire: its holes close up a few steps away."""
+    n = 256
+    y, x = grid(n, n)
+    pitch = 8.0
+    wire = np.minimum(np.abs((y + x) % pitch - pitch / 2), np.abs((y - x) % pitch - pitch / 2)) / np.float32(np.sqrt(2))
+    rim = -box(y, x, n / 2, n / 2, n / 2 - 12, n / 2 - 12, 10)
+    plate = box(y, x, n / 2, n / 2, n / 2 - 3, n / 2 - 3, 14)
+    hole = coverage(1.45 - wire, 0.7) * coverage(-rim, 1.0)
+    rgb = _flat(n, n, (0.34, 0.35, 0.36)) * (0.8 + 0.4 * noise(n, n, 30, 161)[..., None])
+    rgb = over(rgb.astype(np.float32), (0.62, 0.62, 0.60), np.clip(1 - wire / 0.9, 0, 1) * np.float32(0.5))
+    _save("guard_mesh.png", rgb, coverage(plate, 1.4) * (1 - hole))
+
+
 def mote() -> None:
     """A mote in the lamp's beam, photographed on black: no alpha of its own."""
     n = 128
@@ -244,53 +320,20 @@ def mote() -> None:
     _save("lamp_mote.png", to_display(np.clip(light[..., None] * to_linear(tint.astype(np.float32)), 0, 1)))
 
 
-def project() -> Document:
-    """The demo project."""
-    def overlay(key: str, name: str, kind: str, path: str, places: tuple[Place, ...], steps: tuple = (),
-                **material: object) -> Overlay:
-        base = default_material(kind)  # type: ignore[arg-type]
-        return Overlay(id=key, name=name, kind=kind, source=Source(path=path), steps=steps, places=places,
-                       material=Material.model_validate(base.model_dump() | material))
-
-    def spot(key: str, x: float, y: float, z: float, size: float, roll: float = 0) -> BillboardPlace:
-        return BillboardPlace(id=key, at=(x, y, z), width=size, height=size, roll=roll)
-
-    return Document(overlays=(
-        overlay("porthole", "Porthole pane", "glass", "porthole_pane.png",
-                (PanelPlace(id="pane", at=(-1.55, 2.743, -1.027), pitch=14.0, width=1.03, height=1.03),),
-                (Spread(),)),
-        overlay("registry", "Hull registration", "decal", "registration_nr04.png",
-                (HullPlace(id="bow", along=0.1, around=26.0, width=1.55, height=0.3875),), (Spread(),)),
-        overlay("chevrons", "Hazard chevrons", "decal", "hazard_chevrons.png",
-                (HullPlace(id="sill", along=0.55, around=-32.5, width=1.3, height=0.325),), (Spread(),)),
-        overlay("screen", "Intake screen", "glass", "intake_screen.png",
-                (HullPlace(id="intake", along=0.55, around=-16.0, width=1.2, height=0.78),), (Spread(),),
-                blend="Cutout", group="Cutout", depth_write=True, depth_bias=10.0),
-        overlay("bubble", "Bubble", "sprite", "bubble.png",
-                (spot("b1", -0.75, 0.95, 0.75, 0.46), spot("b2", -0.50, 1.42, 0.55, 0.24, 40),
-                 spot("b3", -0.95, 1.72, 0.62, 0.16, 80), spot("b4", -0.62, 2.05, 0.50, 0.10, 10)), (Spread(),)),
-        overlay("mote", "Lamp mote", "sprite", "lamp_mote.png",
-                (spot("m1", 1.30, 1.55, 0.40, 0.42), spot("m2", 1.72, 1.85, 0.10, 0.26, 20),
-                 spot("m3", 1.05, 2.05, 0.25, 0.18, 50), spot("m4", 1.95, 1.30, 0.45, 0.15, 70)),
-                (AlphaFrom(source="matte", matte=(0.0, 0.0, 0.0), space="linear"), Levels(white=0.9)),
-                blend="Additive"),
-        overlay("bubble_black", "Bubble, cut from black", "sprite", "bubble_cut_from_black.png",
-                (spot("k1", 0.35, 0.98, 0.85, 0.46), spot("k2", 0.62, 1.42, 0.60, 0.24, 40))),
-        overlay("registry_border", "Registration, to the border", "decal", "registration_to_border.png",
-                (HullPlace(id="port", along=-2.6, around=-12.0, width=1.5, height=0.375),), (Spread(),)),
-    ))
-
-
 def main() -> None:
     """Draw everything."""
     FOLDER.mkdir(exist_ok=True)
     porthole()
-    registration("registration_nr04.png", 36)
+    registration("registration_nr04.png", 18)
     registration("registration_to_border.png", 0)
     chevrons()
     screen()
     bubbles()
     mote()
+    emblem()
+    mote_masks()
+    silt()
+    mesh()
     write_project(PROJECT, project())
 
 

@@ -344,6 +344,7 @@ class LevelsEdit(Plane):
         self.ground(p)
         draw_histogram(p, self.area, self.counts)
         a = self.area
+        p.setBrush(Qt.BrushStyle.NoBrush)
         p.setPen(QPen(QColor(theme.LINE), 1))
         p.drawRect(a)
         for key in ("black", "white"):

@@ -5,7 +5,17 @@ from typing import Any
 
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QActionGroup, QColor, QPainter, QPen
-from PySide6.QtWidgets import QButtonGroup, QColorDialog, QHBoxLayout, QLabel, QMenu, QToolButton, QVBoxLayout, QWidget
+from PySide6.QtWidgets import (
+    QButtonGroup,
+    QColorDialog,
+    QHBoxLayout,
+    QLabel,
+    QMenu,
+    QSizePolicy,
+    QToolButton,
+    QVBoxLayout,
+    QWidget,
+)
 
 from mivex.core.image.colour import hex_of
 from mivex.core.image.texture import Texture
@@ -23,10 +33,10 @@ from mivex.ui.session import Session
 
 _LAYOUT_WORDS = {
     "levels": "Every mip level at the size of the first: what distance leaves of it.",
-    "far": "What filtering gives at a distance, what it should give, and how far apart they are.",
+    "far": "What distance makes of it, and of its hidden colour.",
     "backdrops": "A rim that hides over one backdrop shows over another.",
     "tiles": "Repeated: a seam shows as a line, a landmark as a pattern.",
-    "border": "Anything above zero on the outermost texels is marked: it is cut off straight.",
+    "border": "Marked: alpha above zero on the outermost texels.",
     "magnify": "Close up: left cut at one half, right plain alpha of the same size."}
 
 
@@ -72,7 +82,7 @@ class FlatProof(QWidget):
         self.values.setObjectName("figure")
         self.values.setFont(theme.figures_font(11))
         self.values.setContentsMargins(10, 3, 10, 3)
-        self.values.setMinimumWidth(0)
+        self.values.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         column.addWidget(self.values)
         self._hovered = ""
         self.canvas.hovered.connect(self._take_hover)
@@ -104,7 +114,7 @@ class FlatProof(QWidget):
         self.show_box = QuietCombo()
         self.show_box.setAccessibleName("What the flat proof shows")
         self.show_box.addItems(list(SHOWS.values()))
-        self.show_box.setFixedWidth(118)
+        self.show_box.setFixedWidth(126)
         self.show_box.activated.connect(lambda i: self.canvas.set_view(show=list(SHOWS)[i]))
         top.addWidget(self.show_box)
         top.addSpacing(6)
@@ -130,7 +140,7 @@ class FlatProof(QWidget):
         self.layout_box = QuietCombo()
         self.layout_box.setAccessibleName("How the flat proof is laid out")
         self.layout_box.addItems(list(LAYOUTS.values()))
-        self.layout_box.setFixedWidth(118)
+        self.layout_box.setFixedWidth(126)
         self.layout_box.activated.connect(lambda i: self.set_layout(list(LAYOUTS)[i]))
         low.addWidget(self.layout_box)
         low.addStretch()

@@ -74,7 +74,7 @@ class Card(QFrame):
     def update_from(self, o: Overlay, findings: int, problem: str) -> None:
         """Show the overlay as it is now."""
         metrics = self.name.fontMetrics()
-        self.name.setText(metrics.elidedText(o.name, Qt.TextElideMode.ElideRight, 108))
+        self.name.setText(metrics.elidedText(o.name, Qt.TextElideMode.ElideRight, 96))
         self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
         tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
             "" if not findings else f"{findings} finding{'' if findings == 1 else 's'}")

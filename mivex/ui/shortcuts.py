@@ -4,7 +4,7 @@ from PySide6.QtWidgets import QDialog, QGridLayout, QLabel, QWidget
 
 ROWS = (
     ("Project", (("Ctrl+N, Ctrl+O, Ctrl+S", "new, open, save"), ("Ctrl+Z, Ctrl+Shift+Z", "undo, redo"),
-                 ("Ctrl+I, Ctrl+Shift+I", "add pictures, add a drawn overlay"), 
+                 ("Ctrl+I, Ctrl+Shift+I", "add pictures, add a drawn overlay"),
                  ("Ctrl+D, Ctrl+Backspace", "copy, remove the overlay"),
                  ("Ctrl+E, Ctrl+Shift+E", "deliver, deliver all"))),
     ("Track", (("Alt+1 … Alt+7", "Source, Alpha, Colour, Edges, Blend, Place, Deliver"),

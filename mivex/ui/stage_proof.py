@@ -4,7 +4,7 @@ import math
 
 from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QWheelEvent
-from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QVBoxLayout, QWidget
 
 from mivex.core.project import edits
 from mivex.core.project.document import CAMERAS, Camera, Document, HullPlace, Place
@@ -220,7 +220,7 @@ class StageProof(QWidget):
         tip = QLabel("Drag to look round, with Shift to pan; wheel comes near.")
         tip.setObjectName("figure")
         tip.setContentsMargins(10, 3, 10, 3)
-        tip.setMinimumWidth(0)
+        tip.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         column.addWidget(tip)
         session.changed.connect(self.refresh)
         session.chosen.connect(self.refresh)

@@ -71,6 +71,10 @@ QToolButton:focus {{ border: 1px solid {FAINT}; }}
 QToolButton:checked:focus {{ border: 1px solid {ACCENT}; }}
 QToolButton:disabled {{ color: {FAINT}; }}
 QToolButton::menu-indicator {{ image: none; }}
+QToolButton[popupMode="1"] {{ padding-right: 15px; }}
+QToolButton::menu-button {{ border: none; width: 13px; background: transparent; }}
+QToolButton::menu-button:hover {{ background: {EDGE}; }}
+QToolButton::menu-arrow {{ image: url({_ICONS / 'down.svg'}); width: 11px; height: 11px; }}
 QComboBox {{ background: {FIELD}; border: 1px solid {LINE}; border-radius: 3px; padding: 2px 4px 2px 8px;
             min-height: 18px; }}
 QComboBox:hover, QComboBox:focus {{ border: 1px solid {EDGE}; }}

@@ -7,7 +7,7 @@ import numpy as np
 from pydantic import BaseModel, ConfigDict
 
 from mivex.core.prepare.base import Context, Rgb, Step, StepParams, Surface, colour_in, setting
-from mivex.core.prepare.combine import TAKE_WORDS, Take, grey_of, mask_of
+from mivex.core.prepare.combine import TAKE_WORDS, VALUE_WORDS, Take, Value, grey_of, mask_of
 from mivex.core.prepare.light import masks_coloured
 from mivex.core.types import Floats
 
@@ -18,8 +18,8 @@ class TakeChannel(StepParams):
     """Settings of ``take-channel``."""
 
     step: Literal["take-channel"] = "take-channel"
-    take: Take = setting("red", "Channel", "The values that become the grey picture.",
-                         choices={k: v for k, v in TAKE_WORDS.items() if k != "auto"})
+    take: Value = setting("red", "Channel", "The values that become the grey picture.",
+                         choices=VALUE_WORDS)
     alpha: Literal["solid", "keep", "same"] = setting(
         "solid", "Alpha", "Solid everywhere, kept as it is, or the same values as the grey.",
         choices={"solid": "Solid", "keep": "Keep", "same": "The same values"})

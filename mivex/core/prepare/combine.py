@@ -11,9 +11,11 @@ from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
 from mivex.core.types import Floats
 
 Take = Literal["auto", "luminance", "largest", "red", "green", "blue", "alpha"]
+Value = Literal["luminance", "largest", "red", "green", "blue", "alpha"]
 _CHANNEL = {"red": 0, "green": 1, "blue": 2, "alpha": 3}
 TAKE_WORDS = {"auto": "Alpha, or luminance", "luminance": "Luminance", "largest": "Largest channel",
               "red": "Red", "green": "Green", "blue": "Blue", "alpha": "Alpha"}
+VALUE_WORDS = {k: v for k, v in TAKE_WORDS.items() if k != "auto"}
 
 
 class Combine(StepParams):

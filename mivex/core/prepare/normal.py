@@ -16,7 +16,7 @@ import numpy as np
 from mivex.core.bands import run_bands
 from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
 from mivex.core.prepare.blur import BORDER_WORDS, Border, blurred
-from mivex.core.prepare.combine import TAKE_WORDS, Take, grey_of
+from mivex.core.prepare.combine import VALUE_WORDS, Value, grey_of
 from mivex.core.types import Floats
 
 SLOPE = 8.0
@@ -27,8 +27,8 @@ class NormalFromHeight(StepParams):
     """Settings of ``normal-from-height``."""
 
     step: Literal["normal-from-height"] = "normal-from-height"
-    take: Take = setting("luminance", "Height is", "Which values are height; bright is high.",
-                         choices={k: v for k, v in TAKE_WORDS.items() if k != "auto"})
+    take: Value = setting("luminance", "Height is", "Which values are height; bright is high.",
+                         choices=VALUE_WORDS)
     strength: float = setting(2.0, "Strength", "Steeper slopes; below zero, hills become hollows.", ge=-10, le=10)
     blur: float = setting(0.0, "Blur first", "Smooths the height before its slope is taken.", unit="px", ge=0, le=64,
                           drag=(0, 16))

@@ -11,7 +11,7 @@ from mivex.core.bands import run_bands
 from mivex.core.image.colour import to_display, to_linear
 from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
 from mivex.core.prepare.blur import BORDER_WORDS, Border, blurred
-from mivex.core.prepare.combine import TAKE_WORDS, Take, grey_of, mask_of
+from mivex.core.prepare.combine import VALUE_WORDS, Value, grey_of, mask_of
 from mivex.core.prepare.falloff import FallOffFields, Stroke, brushed, fall_off
 from mivex.core.prepare.light import relit
 from mivex.core.prepare.weighing import weighed
@@ -32,8 +32,8 @@ class GradientMap(StepParams):
     """Settings of ``gradient-map``."""
 
     step: Literal["gradient-map"] = "gradient-map"
-    take: Take = setting("luminance", "Value is", "Which values choose the colour.",
-                         choices={k: v for k, v in TAKE_WORDS.items() if k != "auto"})
+    take: Value = setting("luminance", "Value is", "Which values choose the colour.",
+                         choices=VALUE_WORDS)
     ramp: Annotated[tuple[Stop, ...], AfterValidator(_in_order)] = setting(
         ((0.0, (0.05, 0.08, 0.12)), (0.5, (0.35, 0.55, 0.6)), (1.0, (0.95, 0.98, 0.92))), "Ramp",
         "Low values take the colours on the left, high ones those on the right. Click below the ramp to add a colour.",

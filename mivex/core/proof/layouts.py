@@ -69,6 +69,12 @@ def truth(texture: Texture) -> Texture:
     return kept  # type: ignore[no-any-return]
 
 
+def far_count(texture: Texture) -> int:
+    """How many coarser levels are worth enlarging: those of at least 4 texels a side."""
+    m = texture.mips
+    return max(1, sum(min(int(m.widths[i]), int(m.heights[i])) >= 4 for i in range(1, m.levels)))
+
+
 def far_boxes(texture: Texture, width: int, height: int) -> tuple[list[tuple[int, int, int]], int, list[int], int]:
     """Layout of the far sizes: true-size spots (level, x, y), box side, columns' x, first row's y of the boxes."""
     m = texture.mips
@@ -80,7 +86,7 @@ def far_boxes(texture: Texture, width: int, height: int) -> tuple[list[tuple[int
             continue
         spots.append((level, x, _GAP + (strip - h) // 2))
         x += w + _GAP
-    count = max(1, m.levels - 1)
+    count = far_count(texture)
     top = strip + 2 * _GAP + _LABEL
     per_row = (height - top - 3 * (_GAP + _LABEL)) // 3
     side = max(8, min((width - _GAP * (count + 1)) // count, per_row))
@@ -124,7 +130,7 @@ def scene_crops(side: int = 256) -> tuple[Floats, Floats]:
     from mivex.core.stage.camera import View
     from mivex.core.stage.scene import render
 
-    views = (Camera(name="bright", target=(2.2, 1.9, -5.0), yaw=4, pitch=2, distance=2.6, fov=50),
+    views = (Camera(name="bright", target=(3.4, 3.9, -5.4), yaw=3, pitch=-3, distance=2.0, fov=50),
              Camera(name="dark", target=(-4.6, 1.4, -3.6), yaw=62, pitch=2, distance=2.4, fov=50))
     bright, dark = (np.ascontiguousarray(render(Document(), {}, View(c, side, side)).colour[..., :3]) for c in views)
     return bright, dark
@@ -298,9 +304,10 @@ def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label
     if layout == "far":
         _, side, _, top = far_boxes(texture, width, height)
         step = side + _GAP + _LABEL
-        words = ("as filtered: straight colour", "as it should be: premultiplied", f"difference, × {DIFFERENCE_GAIN}")
+        words = ("filtered straight, as hardware does", "filtered premultiplied, as it should be",
+                 f"the difference, × {DIFFERENCE_GAIN}")
         high = round(h * side / max(w, h))
-        rows = [Label(_GAP, top + i * step + high + 1, width - 2 * _GAP, f"Levels {1} to {m.levels - 1} {text}")
+        rows = [Label(_GAP, top + i * step + high + 1, width - 2 * _GAP, f"Levels 1 to {far_count(texture)}: {text}")
                 for i, text in enumerate(words)]
         return [Label(_GAP, top - _LABEL - _GAP // 2, width - 2 * _GAP, "Mip levels at their true size"), *rows]
     if layout == "magnify":

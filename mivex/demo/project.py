@@ -1,0 +1,77 @@
+"""The demo project: the overlays of the submersible Nerite in dock, three sound kinds and their faulty twins."""
+
+from mivex.core.material.material import Material, default_material
+from mivex.core.prepare.alpha_from import AlphaFrom
+from mivex.core.prepare.channels import Pack, PackedChannel, Recolour
+from mivex.core.prepare.drawing import Shape
+from mivex.core.prepare.levels import Levels
+from mivex.core.prepare.signed_distance import SignedDistance
+from mivex.core.prepare.spread import Spread
+from mivex.core.prepare.tiling import Noise
+from mivex.core.prepare.tinting import GradientMap
+from mivex.core.project.document import BillboardPlace, Document, HullPlace, Overlay, PanelPlace, Place, Source
+
+
+def project() -> Document:
+    """The demo project."""
+    def overlay(key: str, name: str, kind: str, path: str, places: tuple[Place, ...], steps: tuple = (),
+                canvas: tuple[int, int] = (0, 0), **material: object) -> Overlay:
+        base = default_material(kind)  # type: ignore[arg-type]
+        source = Source(path=path) if path else Source(canvas=canvas, meaning="colour")
+        return Overlay(id=key, name=name, kind=kind, source=source, steps=steps, places=places,
+                       material=Material.model_validate(base.model_dump() | material))
+
+    def spot(key: str, x: float, y: float, z: float, size: float, roll: float = 0) -> BillboardPlace:
+        return BillboardPlace(id=key, at=(x, y, z), width=size, height=size, roll=roll)
+
+    return Document(overlays=(
+        overlay("porthole", "Porthole pane", "glass", "porthole_pane.png",
+                (PanelPlace(id="pane", at=(-1.55, 2.743, -1.027), pitch=14.0, width=1.03, height=1.03),),
+                (Spread(),)),
+        overlay("registry", "Hull registration", "decal", "registration_nr04.png",
+                (HullPlace(id="bow", along=0.1, around=26.0, width=1.55, height=0.3875),), (Spread(),)),
+        overlay("chevrons", "Hazard chevrons", "decal", "hazard_chevrons.png",
+                (HullPlace(id="sill", along=0.55, around=-32.5, width=1.3, height=0.325),), (Spread(),)),
+        overlay("screen", "Intake screen", "glass", "intake_screen.png",
+                (HullPlace(id="intake", along=0.55, around=-16.0, width=1.2, height=0.78),), (Spread(),),
+                blend="Cutout", group="Cutout", depth_write=True, depth_bias=10.0),
+        overlay("bubble", "Bubble", "sprite", "bubble.png",
+                (spot("b1", -0.75, 0.95, 0.75, 0.46), spot("b2", -0.50, 1.42, 0.55, 0.24, 40),
+                 spot("b3", -0.95, 1.72, 0.62, 0.16, 80), spot("b4", -0.62, 2.05, 0.50, 0.10, 10)), (Spread(),)),
+        overlay("mote", "Lamp mote", "sprite", "lamp_mote.png",
+                (spot("m1", 1.30, 1.55, 0.40, 0.42), spot("m2", 1.72, 1.85, 0.10, 0.26, 20),
+                 spot("m3", 1.05, 2.05, 0.25, 0.18, 50), spot("m4", 1.95, 1.30, 0.45, 0.15, 70)),
+                (AlphaFrom(source="matte", matte=(0.0, 0.0, 0.0), space="linear"), Levels(white=0.9)),
+                blend="Additive"),
+        overlay("emblem", "Survey emblem", "logo", "",
+                (HullPlace(id="badge", along=-2.55, around=27.0, width=0.8, height=0.8),),
+                (Shape(file="emblem.svg", size=0.94), SignedDistance(spread=6.0, reduce=8)), blend="Cutout", group="Decal",
+                canvas=(1024, 1024)),
+        overlay("salt", "Salt film", "decal", "",
+                (HullPlace(id="tide", along=-0.45, around=-22.0, width=1.1, height=1.1),),
+                (Noise(form="clouds", cells=5, octaves=6, contrast=1.1, seed=7, into="colour"),
+                 Noise(form="ridges", cells=4, octaves=5, contrast=3.2, middle=0.18, seed=3, into="replace"),
+                 Noise(form="clouds", cells=3, octaves=4, contrast=3.4, middle=0.42, seed=12),
+                 GradientMap(ramp=((0.0, (0.70, 0.72, 0.70)), (1.0, (0.96, 0.97, 0.94))))),
+                canvas=(256, 256), tiling=True, opacity=0.8),
+        overlay("packed", "Packed mote", "sprite", "mote_core.png",
+                (spot("p1", 1.55, 0.62, 0.85, 0.30), spot("p2", 1.20, 0.40, 0.95, 0.18, 30)),
+                (Pack(name="core, halo, rays", red=PackedChannel(name="core"),
+                      green=PackedChannel(name="halo", source="file", file="mote_halo.png"),
+                      blue=PackedChannel(name="rays", source="file", file="mote_rays.png"),
+                      alpha=PackedChannel(name="unused", source="value", value=1.0)),
+                 Recolour(red=(1.0, 0.97, 0.88), red_gain=1.2, green=(0.35, 0.72, 0.80), green_gain=0.55,
+                          blue=(0.65, 0.92, 0.85), blue_gain=0.8, alpha="largest")),
+                blend="Additive"),
+        overlay("bubble_black", "Bubble, cut from black", "sprite", "bubble_cut_from_black.png",
+                (spot("k1", 0.35, 0.98, 0.85, 0.46), spot("k2", 0.62, 1.42, 0.60, 0.24, 40))),
+        overlay("registry_border", "Registration, to the border", "decal", "registration_to_border.png",
+                (HullPlace(id="port", along=-2.6, around=-12.0, width=1.5, height=0.375),), (Spread(),)),
+        overlay("inside_out", "Emblem, inside out", "logo", "emblem_inside_out.png",
+                (HullPlace(id="twin", along=1.0, around=38.0, width=0.42, height=0.42),), (Spread(),)),
+        overlay("silt_banded", "Silt, banded", "sprite", "silt_banded.png",
+                (spot("s1", -2.3, 0.42, 0.55, 0.95), spot("s2", -1.75, 0.30, 0.75, 0.6, 70)), (Spread(),)),
+        overlay("mesh", "Guard mesh, too fine", "glass", "guard_mesh.png",
+                (PanelPlace(id="guard", at=(0.92, 0.40, 0.10), yaw=12.0, pitch=14.0, width=0.8, height=0.8),), (Spread(),),
+                blend="Cutout", group="Cutout", depth_write=True),
+    ))
