@@ -1,9 +1,12 @@
 """Preparation steps against values worked out by hand, and properties every step must keep."""
 
+from typing import Literal, get_args, get_origin
+
 import numpy as np
 import pytest
-from hypothesis import given, settings
+from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
+from pydantic import BaseModel
 from scipy import ndimage
 from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 
@@ -144,39 +147,82 @@ def test_clear_border_and_premultiply():
     assert run(Premultiply(), once) is once
 
 
-IDENTITIES = [AlphaFrom(source="alpha"), Levels(), Unmatte(share=0), ClearBorder(width=0, soft=0),
-              Resize(to="size"), Spread(solid_from=1e-9)]
+IDENTITIES = [
+    {"step": "alpha-from", "source": "alpha"}, {"step": "levels"}, {"step": "unmatte", "share": 0},
+    {"step": "clear-border", "width": 0, "soft": 0}, {"step": "resize", "to": "size"},
+    {"step": "spread", "solid_from": 1e-9},
+    {"step": "combine", "amount": 0}, {"step": "curve"}, {"step": "grow", "by": 0}, {"step": "feather", "width": 0},
+    {"step": "fall-off", "amount": 0}, {"step": "blur", "radius": 0}, {"step": "offset"}, {"step": "pad", "left": 0,
+     "right": 0, "top": 0, "bottom": 0}, {"step": "trim", "margin": 0}, {"step": "centre", "do": "pivot"},
+    {"step": "gradient-map", "amount": 0}, {"step": "tint"}, {"step": "tint", "amount": 0, "colour": (0.2, 0.3, 0.4)},
+    {"step": "add-tint", "gain": 0}, {"step": "glow", "amount": 0}, {"step": "pack"}, {"step": "make-tile", "band": 0},
+    {"step": "noise", "amount": 0}, {"step": "text", "text": " "}, {"step": "shape"}, {"step": "keep-coverage"},
+    {"step": "alpha-from", "source": "file"}]
 
 
-@pytest.mark.parametrize("params", IDENTITIES, ids=lambda p: p.step)
-def test_an_identity_setting_is_bit_exact(params, rng):
-    v = rng.random((9, 12, 4)).astype(np.float32)
-    assert np.array_equal(run(params, Surface(v)).values, v)
+@pytest.mark.parametrize("settings", IDENTITIES, ids=lambda p: p["step"])
+def test_an_identity_setting_is_bit_exact(settings, rng):
+    v = (rng.random((9, 12, 4)) * 0.999 + 0.001).astype(np.float32)
+    step = STEPS[settings["step"]]
+    assert np.array_equal(step.run(Surface(v), step.params.model_validate(settings), CONTEXT).values, v)
     assert np.array_equal(run(STEPS["invert-alpha"].params(step="invert-alpha"),
                               Surface(np.round(v * 4) / 4)).alpha, 1 - np.round(v * 4)[..., 3] / 4)
 
 
 unit = st.floats(0, 1, width=32)
 colour = st.tuples(unit, unit, unit)
-ANY = st.one_of(
-    st.builds(AlphaFrom, source=st.sampled_from(["luminance", "largest", "red", "file", "matte"]), matte=colour,
-              space=st.sampled_from(["display", "linear"]), file=st.just("m")),
-    st.builds(Levels, black=unit, white=unit, gamma=st.floats(0.05, 20), out_black=unit, out_white=unit,
-              channel=st.sampled_from(["alpha", "colour", "red"])),
-    st.builds(Unmatte, matte=colour, share=unit, space=st.sampled_from(["display", "linear"])),
-    st.builds(Spread, method=st.sampled_from(["nearest", "smooth", "mean"]), solid_from=unit, reach=st.floats(0, 9)),
-    st.builds(ClearBorder, width=st.floats(0, 20), soft=st.floats(0, 20)), st.builds(Premultiply))
+RISING = st.lists(st.integers(0, 100), min_size=2, max_size=5, unique=True).map(sorted)
+SPECIAL = {
+    "points": RISING.flatmap(lambda xs: st.tuples(*[st.tuples(st.just(x / 100), unit) for x in xs])),
+    "ramp": RISING.flatmap(lambda xs: st.tuples(*[st.tuples(st.just(x / 100), colour) for x in xs])),
+    "strokes": st.lists(st.fixed_dictionaries({"points": st.lists(st.tuples(unit, unit), max_size=4),
+                                               "radius": st.floats(0.01, 1), "erase": st.booleans()}), max_size=3),
+    "file": st.sampled_from(["", "m"]), "text": st.sampled_from(["", "a", "NR|04", "Å"]), "name": st.just("n"),
+}
 
 
-@settings(max_examples=120, deadline=None)
-@given(params=ANY, seed=st.integers(0, 99), h=st.integers(1, 9), w=st.integers(1, 9), data=st.booleans())
-def test_every_step_keeps_shape_and_ranges_and_its_input(params, seed, h, w, data):
-    v = np.round(np.random.default_rng(seed).random((h, w, 4)) * 4).astype(np.float32) / 4
+def values_for(model, key, info):
+    """Any value that a setting allows, of a size that a small picture bears."""
+    if key in SPECIAL:
+        return st.just("") if model.__name__ == "Shape" and key == "file" else SPECIAL[key]
+    if get_origin(info.annotation) is Literal:
+        return st.sampled_from(get_args(info.annotation))
+    if info.annotation is bool:
+        return st.booleans()
+    if isinstance(info.annotation, type) and issubclass(info.annotation, BaseModel):
+        return st.fixed_dictionaries({k: values_for(info.annotation, k, i) for k, i in
+                                      info.annotation.model_fields.items()})
+    if info.annotation in (int, float):
+        low = max([float(m.ge) for m in info.metadata if hasattr(m, "ge")] or [0.0])
+        high = min([float(m.le) for m in info.metadata if hasattr(m, "le")] or [1.0])
+        low, high = max(low, -12.0), min(high, 12.0)
+        return st.integers(int(low), int(high)) if info.annotation is int else st.floats(low, high)
+    return colour
+
+
+def any_settings(step):
+    return st.fixed_dictionaries({"step": st.just(step.name)} | {
+        k: values_for(step.params, k, i) for k, i in step.params.model_fields.items() if k not in ("step", "on")})
+
+
+RESIZES = {"resize", "trim", "pad", "signed-distance"}
+
+
+@pytest.mark.parametrize("step", STEPS.values(), ids=list(STEPS))
+@settings(max_examples=25, deadline=None, suppress_health_check=list(HealthCheck))
+@given(data=st.data())
+def test_every_step_keeps_shape_and_ranges_and_its_input(step, data):
+    params = step.params.model_validate(data.draw(any_settings(step)))
+    h, w = data.draw(st.integers(1, 9)), data.draw(st.integers(1, 9))
+    v = np.round(np.random.default_rng(data.draw(st.integers(0, 99))).random((h, w, 4)) * 4).astype(np.float32) / 4
     kept = v.copy()
-    out = run(params, Surface(v, data=data))
-    assert out.values.shape == (h, w, 4) and out.values.dtype == np.float32
-    assert np.array_equal(v, kept)
-    assert np.isfinite(out.values).all() and out.alpha.min() >= 0 and out.alpha.max() <= 1
+    out = step.run(Surface(v, data=data.draw(st.booleans())), params, CONTEXT)
+    assert out.values.dtype == np.float32 and out.values.shape[2] == 4 and np.array_equal(v, kept)
+    assert step.name in RESIZES or out.values.shape == (h, w, 4)
+    assert np.isfinite(out.values).all() and out.values.min() >= 0 and out.values.max() <= 1
+    # It is the same recipe after a trip through a file.
+    again = step.params.model_validate_json(params.model_dump_json())
+    assert again == params
 
 
 def test_a_proxy_shows_what_full_size_will(rng):

@@ -165,7 +165,8 @@ def test_the_command_line_refuses_in_one_line(tmp_path):
 def test_the_demo_shows_its_faults_and_only_these():
     told = json.loads(mivex_run("check", PROJECT, "--json").stdout)
     assert {(f["overlay"], f["id"]) for f in told["findings"]} == {
-        ("Bubble, cut from black", "matte"), ("Registration, to the border", "border")}
+        ("Bubble, cut from black", "matte"), ("Registration, to the border", "border"),
+        ("Emblem, inside out", "inverted"), ("Silt, banded", "banding"), ("Guard mesh, too fine", "holes")}
 
 
 def test_core_knows_no_interface_and_the_lock_no_addresses():

@@ -295,11 +295,11 @@ def mesh() -> None:
     """A guard of fine wire: its holes close up a few steps away."""
     n = 256
     y, x = grid(n, n)
-    pitch = 8.0
+    pitch = 10.0
     wire = np.minimum(np.abs((y + x) % pitch - pitch / 2), np.abs((y - x) % pitch - pitch / 2)) / np.float32(np.sqrt(2))
     rim = -box(y, x, n / 2, n / 2, n / 2 - 12, n / 2 - 12, 10)
     plate = box(y, x, n / 2, n / 2, n / 2 - 3, n / 2 - 3, 14)
-    hole = coverage(1.45 - wire, 0.7) * coverage(-rim, 1.0)
+    hole = coverage(1.9 - wire, 0.7) * coverage(-rim, 1.0)
     rgb = _flat(n, n, (0.34, 0.35, 0.36)) * (0.8 + 0.4 * noise(n, n, 30, 161)[..., None])
     rgb = over(rgb.astype(np.float32), (0.62, 0.62, 0.60), np.clip(1 - wire / 0.9, 0, 1) * np.float32(0.5))
     _save("guard_mesh.png", rgb, coverage(plate, 1.4) * (1 - hole))

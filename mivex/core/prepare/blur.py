@@ -35,14 +35,15 @@ def blurred(values: Floats, sigma: float, wrap: bool) -> Floats:
     if sigma <= 0:
         return values
     h, w = values.shape[:2]
-    pad = min(int(np.ceil(3.5 * sigma)) + 2, 4096)
-    if wrap:
-        # Numpy's own wrap also serves pictures narrower than the pad.
-        widths = [(pad, pad), (pad, pad)] + [(0, 0)] * (values.ndim - 2)
-        values = np.pad(values, widths, mode="wrap")
     factor = 1
-    while sigma / factor > 4 and min(values.shape[:2]) // (factor * 2) >= 32:
+    while sigma / factor > 4 and min(h, w) // (factor * 2) >= 16:
         factor *= 2
+    pad = 0
+    if wrap or factor > 1:
+        # Also before reducing, so that the border counts with its own texels and not with a mean of some.
+        pad = min(-(-int(np.ceil(3.5 * sigma)) // factor) * factor + factor, 4096)
+        widths = [(pad, pad), (pad, pad)] + [(0, 0)] * (values.ndim - 2)
+        values = np.pad(values, widths, mode="wrap" if wrap else "edge")
     small, rest = values, sigma
     if factor > 1:
         size = (-(-values.shape[1] // factor), -(-values.shape[0] // factor))
@@ -51,8 +52,8 @@ def blurred(values: Floats, sigma: float, wrap: bool) -> Floats:
     out = cv2.GaussianBlur(small, (0, 0), rest, borderType=cv2.BORDER_REPLICATE)
     if factor > 1:
         out = cv2.resize(out, (values.shape[1], values.shape[0]), interpolation=cv2.INTER_LINEAR)
-    if wrap:
-        out = out[pad:pad + h, pad:pad + w]
+    if pad:
+        out = np.ascontiguousarray(out[pad:pad + h, pad:pad + w])
     return np.asarray(out, np.float32)
 
 

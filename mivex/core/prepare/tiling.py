@@ -53,10 +53,12 @@ class Noise(StepParams):
 
 @nb.njit(nogil=True, cache=True, inline="always")
 def _hash(x, y, seed):  # type: ignore[no-untyped-def]
-    h = np.uint32(x) * np.uint32(0x9E3779B1) ^ np.uint32(y) * np.uint32(0x85EBCA77) ^ np.uint32(seed)
-    h = (h ^ (h >> np.uint32(15))) * np.uint32(0x2C1B3C6D)
-    h = (h ^ (h >> np.uint32(12))) * np.uint32(0x297A2D39)
-    return h ^ (h >> np.uint32(15))
+    # Numba widens 32-bit products to 64 bits; the mask brings them back.
+    low = np.uint64(0xFFFFFFFF)
+    h = (np.uint64(x) * np.uint64(0x9E3779B1) & low) ^ (np.uint64(y) * np.uint64(0x85EBCA77) & low) ^ np.uint64(seed)
+    h = ((h ^ (h >> np.uint64(15))) * np.uint64(0x2C1B3C6D)) & low
+    h = ((h ^ (h >> np.uint64(12))) * np.uint64(0x297A2D39)) & low
+    return h ^ (h >> np.uint64(15))
 
 
 _COS = np.cos(np.arange(16) * np.pi / 8).astype(np.float32)
@@ -71,7 +73,7 @@ def _noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):  # typ
     for o in range(octaves):
         nx, ny = cells_x << o, cells_y << o
         weight = np.float32(0.5 ** o)
-        s = np.uint32(seed * 1013 + o * 7919)
+        s = seed * 1013 + o * 7919
         for x in range(w):
             u = (np.float32(x) + np.float32(0.5)) / np.float32(w) * np.float32(nx)
             cell[x] = int(u)
@@ -89,8 +91,8 @@ def _noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):  # typ
                 # The slopes at a cell's four corners serve all its texels of this row.
                 ix = cell[x]
                 jx, kx = (ix + 1) % nx, ix % nx
-                a, b = _hash(kx, iy, s) & np.uint32(15), _hash(jx, iy, s) & np.uint32(15)
-                c, d = _hash(kx, jy, s) & np.uint32(15), _hash(jx, jy, s) & np.uint32(15)
+                a, b = _hash(kx, iy, s) & np.uint64(15), _hash(jx, iy, s) & np.uint64(15)
+                c, d = _hash(kx, jy, s) & np.uint64(15), _hash(jx, jy, s) & np.uint64(15)
                 c00, c01, c10, c11 = _COS[a], _COS[b], _COS[c], _COS[d]
                 t0, t1 = _SIN[a] * fy, _SIN[b] * fy - c01
                 l0, l1 = _SIN[c] * (fy - one), _SIN[d] * (fy - one) - c11
@@ -113,7 +115,7 @@ def _grain_rows(cells_x, cells_y, octaves, seed, out, first, last):  # type: ign
             iy = min(int((np.float32(y) + np.float32(0.5)) / np.float32(h) * np.float32(ny)), ny - 1)
             for x in range(w):
                 ix = min(int((np.float32(x) + np.float32(0.5)) / np.float32(w) * np.float32(nx)), nx - 1)
-                r = np.float32(_hash(ix, iy, np.uint32(seed * 1013 + o * 7919)) & np.uint32(65535))
+                r = np.float32(_hash(ix, iy, seed * 1013 + o * 7919) & np.uint64(65535))
                 out[y, x] += np.float32(0.5 ** o) * (r / np.float32(32767.5) - np.float32(1)) * np.float32(0.6)
 
 

@@ -201,8 +201,9 @@ def border(texture: Texture, view: FlatView, width: int, height: int, before: Te
     out = _blank(width, height)
     x, y, w, h, thick = border_frame(texture, width, height)
     a = texture.alpha
-    out[y:y + h, x:x + w] = cv2.resize(exaggerated(a), (w, h), interpolation=cv2.INTER_AREA
-                                       if a.shape[0] > h else cv2.INTER_NEAREST)[..., None]
+    picture = cv2.resize(exaggerated(a), (w, h), interpolation=cv2.INTER_AREA
+                         if a.shape[0] > h else cv2.INTER_NEAREST)
+    out[y:y + h, x:x + w] = picture[..., None][:height - y, :width - x]
     d = min(BORDER_DEPTH, *a.shape)
 
     def strip(part: Floats, outer: int, axis: int) -> Codes:
@@ -222,7 +223,10 @@ def border(texture: Texture, view: FlatView, width: int, height: int, before: Te
             hit = (codes == np.array(_MARK, np.uint8)).all(axis=2).astype(np.float32)
             seen = cv2.resize(hit, (wide, high), interpolation=cv2.INTER_AREA) > 0
             big[seen] = _MARK
-        out[top:top + high, left:left + wide] = big
+        # In a frame too small for it, what sticks out is left out.
+        y0, x0 = max(0, -top), max(0, -left)
+        part = out[max(0, top):max(0, top + high), max(0, left):max(0, left + wide)]
+        part[...] = big[y0:y0 + part.shape[0], x0:x0 + part.shape[1]]
 
     put(strip(a[:d], 0, 0), x, y - _GAP - thick, w, thick)
     put(strip(a[-d:], d - 1, 0), x, y + h + _GAP, w, thick)

@@ -34,6 +34,8 @@ _TELLING: dict[str, dict[str, object]] = {
     "shape": {"file": str(files("mivex.core") / "assets" / "sample.svg")}, "threshold": {"at": 0.55},
 }
 
+_SHOWN = {"normal-from-height": "colour", "spread": "colour", "premultiply": "colour", "signed-distance": "alpha"}
+
 
 def _shape() -> tuple[Floats, Floats]:
     y, x = grid(SIDE, SIDE)
@@ -85,13 +87,13 @@ def step_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArray
     params: StepParams = step.params.model_validate({"step": name, **_TELLING.get(name, {})})
     surface = Surface(values)
     out = step.run(surface, params, Context(read_picture))
-    level = {"premultiply": 3, "keep-coverage": 2}.get(name, 0)
+    level = 2 if name == "keep-coverage" else 0
     pictures = []
     for s in (surface, out):
         t = Texture(np.ascontiguousarray(np.clip(s.values, 0, 1)), "data" if s.data else "colour", s.premultiplied,
                     coverage=s.coverage)
         zoom = min(side / t.width, side / t.height)
-        show = {"normal-from-height": "colour", "spread": "colour", "signed-distance": "alpha"}.get(name, "over")
+        show = _SHOWN.get(name, "over")
         blend = "Premultiplied" if s.premultiplied else "Cutout" if name == "keep-coverage" else "Translucent"
         view = FlatView(zoom=zoom, left=(side - t.width * zoom) / 2, top=(side - t.height * zoom) / 2, blend=blend,
                         show=show, level=level)  # type: ignore[arg-type]
