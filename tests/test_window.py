@@ -9,14 +9,19 @@ from pathlib import Path
 import drive
 import numpy as np
 import pytest
-from PySide6.QtCore import QMimeData, QPointF, Qt, QUrl
+from PySide6.QtCore import QMimeData, QPoint, QPointF, Qt, QUrl
 from PySide6.QtGui import QDropEvent, QImage
-from sprites import disc, rgba
+from PySide6.QtTest import QTest
+from sprites import cut_from, disc, paint, rgba
 
 from mivex.core.image.files import write_picture
+from mivex.core.prepare import STEPS
 from mivex.demo import PROJECT
 from mivex.ui.app import application, settle
+from mivex.ui.editors import CurveEdit, LevelsEdit, RampEdit
+from mivex.ui.fields import Field
 from mivex.ui.files import guess_kind
+from mivex.ui.forms import shown_keys
 from mivex.ui.window import Window
 
 HERE = Path(__file__).parent
@@ -195,3 +200,199 @@ def test_long_work_can_be_stopped_and_says_so(window, tmp_path, monkeypatch):
     window.session.undo()
     settle(window)
     assert window.engine.textures[key].alpha[0, 0] == 1
+
+
+def controls_of(window):
+    return [f for f in window.controls.findChildren(Field) if f.isVisible()]
+
+
+def test_every_step_can_be_added_shows_its_settings_and_its_picture(window):
+    window.session.open(PROJECT)
+    window.session.choose("bubble")
+    settle(window)
+    plain = window.session.doc
+    for name, step in STEPS.items():
+        window.go(step.station)
+        window.controls.add_step(step)
+        settle(window)
+        at = window.session.step_index
+        assert window.session.overlay.steps[at].step == name and not window.engine.problems["bubble"]
+        shown = set(shown_keys(window.session.overlay.steps[at])) - {"red", "green", "blue", "alpha"}
+        assert len(controls_of(window)) >= (1 if shown else 0)
+        assert all(f.hint.endswith((".", "…")) for f in controls_of(window))
+        window.controls.hint.show_step(name)
+        settle(window)
+        assert not window.controls.hint.pictures[1].pixmap().isNull()
+        window.session.undo()
+        assert window.session.doc.overlays == plain.overlays
+
+
+def test_from_a_photograph_on_a_flat_colour_to_a_clean_sprite(window, tmp_path):
+    """Key, pick the key from the picture, narrow the edge by handle and drag, trim by the finding, deliver."""
+    alpha, key = disc(128, 0.22, 0.03), (0.16, 0.58, 0.24)
+    cut = cut_from(np.clip(paint(128) * [0.9, 0.3, 0.9], 0, 1), alpha, key)
+    write_picture(tmp_path / "shell.png", cut.astype(np.float32))
+    drop(window, tmp_path / "shell.png")
+    s = window.session
+    assert [f.id for f in window.tray.found] == ["no-alpha"]
+    window.go("alpha")
+    window.controls.add_step(STEPS["key-colour"])
+    settle(window)
+    pick = next(f for f in controls_of(window) if f.name == "Key")
+    drive.click(pick.picker)
+    c = window.flat.canvas
+    drive.click(c, QPoint(round(c.view.left + 4 * c.view.zoom), round(c.view.top + 4 * c.view.zoom)))
+    settle(window)
+    assert s.overlay.steps[0].key == pytest.approx(key, abs=0.003)  # the stored colour, not the keyed result
+    t = window.engine.textures[s.overlay_id]
+    assert t.alpha[0, 0] == 0 and t.alpha[64, 64] == 1
+    assert {f.id for f in window.tray.found} == {"empty-margin", "fringe"}
+    for check in ("empty-margin", "fringe"):
+        window.tray.list.setCurrentRow(next(i for i, f in enumerate(window.tray.found) if f.id == check))
+        settle(window)
+        drive.click(window.tray.repair)
+        settle(window)
+    assert not window.tray.found
+    # What is seen keeps its place on the stage: its outline is drawn round the smaller frame.
+    assert window.stage.canvas._corners() is not None
+    window.deliver(str(tmp_path / "out"), False)
+    settle(window)
+    assert "found the same" in window.notice.text()
+    while s.undo_label:
+        s.undo()
+    settle(window)
+    assert window.rack.empty.isVisible()
+
+
+def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_path):
+    write_picture(tmp_path / "p.png", rgba(np.full((128, 128, 3), 0.6), np.ones((128, 128))))
+    drop(window, tmp_path / "p.png")
+    s, c = window.session, window.flat.canvas
+    window.go("alpha")
+    window.controls.add_step(STEPS["fall-off"])
+    settle(window)
+    centre, size = QPoint(round(c.view.left + 64 * c.view.zoom), round(c.view.top + 64 * c.view.zoom)), 128 * c.view.zoom
+    entries = len(s._back)
+    drive.drag(c, centre, centre + QPoint(round(size / 4), 0))
+    settle(window)
+    step = s.overlay.steps[0]
+    assert step.x == pytest.approx(0.25, abs=0.01) and step.y == pytest.approx(0, abs=0.01) and len(s._back) == entries + 1
+    high = QPoint(round(centre.x() + size / 4), round(centre.y() + size / 2))
+    drive.drag(c, high, high - QPoint(0, round(size / 4)))
+    settle(window)
+    assert s.overlay.steps[0].radius == pytest.approx(0.25, abs=0.01)
+    alpha = window.engine.textures[s.overlay_id].alpha
+    assert alpha[64, 96] > 0.99 and alpha[64, 40] == 0
+    window.controls.add_step(STEPS["levels"])
+    settle(window)
+    edit = window.controls.findChild(LevelsEdit)
+    assert edit.counts is not None and edit.counts.sum() == 128 * 128
+    spot = edit._spot("white").toPoint()
+    drive.drag(edit, spot, spot - QPoint(60, 0))
+    settle(window)
+    assert 0.5 < s.overlay.steps[1].white < 0.9
+    window.controls.add_step(STEPS["curve"])
+    settle(window)
+    curve = window.controls.findChild(CurveEdit)
+    drive.click(curve, curve.spot(0.4, 0.9).toPoint())
+    settle(window)
+    assert len(s.overlay.steps[2].points) == 3 and s.overlay.steps[2].points[1] == pytest.approx((0.4, 0.9), abs=0.02)
+    QTest.keyClick(curve, Qt.Key.Key_Delete)
+    assert len(s.overlay.steps[2].points) == 2
+    window.go("colour")
+    window.controls.add_step(STEPS["gradient-map"])
+    settle(window)
+    ramp = window.controls.findChild(RampEdit)
+    drive.click(ramp, QPoint(ramp.width() // 4, ramp.height() - 12))
+    settle(window)
+    assert len(s.overlay.steps[3].ramp) == 4
+    window.controls.add_step(STEPS["add-tint"])
+    settle(window)
+    drive.choose(window, "Where", "Brushed strokes")
+    before = window.engine.textures[s.overlay_id].values.copy()
+    paint_button = next(f for f in controls_of(window) if f.name == "Strokes").paint
+    drive.click(paint_button)
+    assert c.painting
+    left = QPoint(round(c.view.left + size * 0.55), round(c.view.top + size / 2))
+    drive.drag(c, left, left + QPoint(round(size / 4), 0))
+    settle(window)
+    step = s.overlay.steps[4]
+    assert len(step.strokes) == 1 and len(step.strokes[0].points) > 2
+    changed = np.argwhere(np.abs(window.engine.textures[s.overlay_id].values - before).max(axis=-1) > 0)
+    assert abs(changed[:, 0].mean() - 64) < 3 and changed[:, 1].min() + 20 > 64
+    s.undo()
+    assert len(s.overlay.steps[4].strokes) == 0  # one stroke, one entry
+
+
+def test_comparing_and_layouts_by_key_and_menu(window):
+    window.session.open(PROJECT)
+    window.session.choose("mote")
+    settle(window)
+    c, seen = window.flat.canvas, {}
+
+    def picture():
+        settle(window)
+        return bytes(c.image.constBits())
+    seen["after"] = picture()
+    QTest.keyClick(window, "d")
+    seen["divider"] = picture()
+    window.flat.compare_by("beside")
+    seen["beside"] = picture()
+    window.flat.compare_with("step", "1")
+    seen["step"] = picture()
+    window.flat.compare_with("overlay", "bubble")
+    seen["overlay"] = picture()
+    window.flat.compare_by("flicker")
+    c._flip()
+    old = picture()
+    c._flip()
+    assert old != picture() and len(set(seen.values())) == len(seen)
+    window.flat._fill_compare()
+    assert [a.text() for a in window.flat.compare_menu.actions()][:2] == ["With the source", "With before “Levels”"]
+    QTest.keyClick(window, "d")
+    for keys, layout in (("l", "levels"), ("m", "magnify"), ("t", "tiles")):
+        QTest.keyClick(window, keys)
+        assert c.view.layout == layout and picture() not in seen.values() and not window.flat.zoom.isVisible()
+        QTest.keyClick(window, keys)
+        assert c.view.layout == "single"
+    c.set_view(show="lit")
+    a = picture()
+    QTest.mouseMove(c, QPoint(c.width() // 2, c.height() // 2))
+    QTest.mouseMove(c, QPoint(c.width() // 2 + 60, c.height() // 2 + 20))
+    assert picture() != a
+
+
+def test_drawn_overlays_svg_files_and_split_channels(window, tmp_path):
+    (tmp_path / "mark.svg").write_text('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20">'
+                                       '<rect width="40" height="20" fill="#c33"/></svg>')
+    (tmp_path / "bad.svg").write_text("<html></html>")
+    drop(window, tmp_path / "mark.svg", tmp_path / "bad.svg")
+    s = window.session
+    assert "not really an SVG" in window.notice.text() and len(s.doc.overlays) == 1
+    t = window.engine.textures[s.overlay_id]
+    assert (t.width, t.height) == (512, 256) and t.alpha.max() == 1
+    assert s.overlay.steps[0].step == "shape" and s.overlay.kind == "logo"
+    changed = t.key
+    (tmp_path / "mark.svg").write_text((tmp_path / "mark.svg").read_text().replace("#c33", "#3c3"))
+    for _ in range(100):
+        QTest.qWait(20)
+        settle(window)
+        if window.engine.textures[s.overlay_id].key != changed:
+            break
+    assert window.engine.textures[s.overlay_id].values[128, 256, 1] > 0.7  # watched and drawn again
+    window.add_blank()
+    settle(window)
+    assert s.overlay.steps[0].step == "text" and window.engine.textures[s.overlay_id].alpha.max() == 1
+    canvas = next(f for f in controls_of(window) if f.name == "Canvas width")
+    canvas.bar.put(1024)
+    settle(window)
+    assert window.engine.textures[s.overlay_id].width == 1024
+    count = len(s.doc.overlays)
+    window.split_channels()
+    settle(window)
+    made = s.doc.overlays[count:]
+    assert [o.steps[-1].take for o in made] == ["red", "green", "blue", "alpha"]
+    greys = [window.engine.textures[o.id].values for o in made]
+    assert all((v[..., 0] == v[..., 1]).all() and (v[..., 1] == v[..., 2]).all() for v in greys)
+    s.undo()
+    assert len(s.doc.overlays) == count
