@@ -1,6 +1,9 @@
 """Project file, recipes, delivery and the command line."""
 
+import contextlib
+import io
 import json
+import os
 import subprocess
 import sys
 from pathlib import Path
@@ -10,6 +13,7 @@ import pytest
 from sprites import cut_from, disc, paint, rgba
 
 import mivex.core
+from mivex.cli import main
 from mivex.core.deliver.deliver import check_format, deliver_project, write_texture
 from mivex.core.errors import MivexError
 from mivex.core.image.files import read_picture, write_picture
@@ -24,10 +28,26 @@ from mivex.core.project.recipe import parse_recipe
 from mivex.demo import PROJECT
 
 
-def mivex_run(*args, cwd=None, env=None):
-    import os
-    return subprocess.run([sys.executable, "-m", "mivex", *map(str, args)], capture_output=True, text=True, cwd=cwd,
-                          env={**os.environ, "QT_QPA_PLATFORM": "offscreen", "DISPLAY": "", **(env or {})}, check=False)
+def mivex_run(*args, cwd=None, env=None, process=False):
+    """Run the command line: here, which is quick, or once as a process of its own."""
+    settings = {"QT_QPA_PLATFORM": "offscreen", "DISPLAY": "", **(env or {})}
+    if process:
+        return subprocess.run([sys.executable, "-m", "mivex", *map(str, args)], capture_output=True, text=True, cwd=cwd,
+                              env={**os.environ, **settings}, check=False)
+    out, err, code = io.StringIO(), io.StringIO(), 0
+    here = os.getcwd()
+    with pytest.MonkeyPatch.context() as patch, contextlib.redirect_stdout(out), contextlib.redirect_stderr(err):
+        for key, value in settings.items():
+            patch.setenv(key, value)
+        patch.setattr(sys, "argv", ["mivex", *map(str, args)])
+        os.chdir(cwd or here)
+        try:
+            main()
+        except SystemExit as e:
+            code = e.code or 0
+        finally:
+            os.chdir(here)
+    return subprocess.CompletedProcess(args, code, out.getvalue(), err.getvalue())
 
 
 def refused(result):
@@ -127,7 +147,7 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
 def test_command_line_from_picture_to_delivery(tmp_path):
     alpha = disc(64)
     write_picture(tmp_path / "smoke.png", rgba(cut_from(paint(64), alpha, (0, 0, 0)), alpha)[..., :3])
-    result = mivex_run("check", "smoke.png", "--json", cwd=tmp_path)
+    result = mivex_run("check", "smoke.png", "--json", cwd=tmp_path, process=True)
     told = json.loads(result.stdout)
     assert result.returncode == 1 and set(told) == {"pictures", "findings"}
     row = told["pictures"][0]

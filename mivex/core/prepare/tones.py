@@ -11,7 +11,6 @@ from typing import Annotated, Literal
 
 import numpy as np
 from pydantic import AfterValidator
-from scipy.interpolate import PchipInterpolator
 
 from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
 from mivex.core.prepare.levels import CHANNEL_WORDS, Channel, reshaped
@@ -61,6 +60,8 @@ class Smoothstep(StepParams):
 
 def through(points: tuple[tuple[float, float], ...], values: Floats) -> Floats:
     """The curve through ``points`` at ``values``; level beyond its ends. 4096 steps, straight in between."""
+    from scipy.interpolate import PchipInterpolator  # slow to import
+
     x, y = np.array(points, np.float64).T
     at = np.linspace(0, 1, 4097)
     table = PchipInterpolator(x, y)(np.clip(at, x[0], x[-1])).clip(0, 1).astype(np.float32)
