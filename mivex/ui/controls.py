@@ -5,6 +5,7 @@ from typing import Any
 
 from PySide6.QtCore import QEvent, QObject, Qt, Signal
 from PySide6.QtWidgets import (
+    QApplication,
     QPushButton,
     QScrollArea,
     QVBoxLayout,
@@ -115,6 +116,9 @@ class Controls(QWidget):
 
     def _rebuild(self) -> None:
         kept = self.pages.verticalScrollBar().value()
+        focus = QApplication.focusWidget()
+        held = next((i for i, f in enumerate(self._fields) if focus is not None and f.isAncestorOf(focus)), -1)
+        name = self._fields[held].name if held >= 0 else ""
         self._fields, self.live = [], []
         page = QWidget()
         self.column = QVBoxLayout(page)
@@ -136,6 +140,8 @@ class Controls(QWidget):
         if old:
             old.deleteLater()
         self.pages.verticalScrollBar().setValue(kept)
+        if 0 <= held < len(self._fields) and self._fields[held].name == name:
+            self._fields[held].setFocus()
 
     def _build_empty(self) -> None:
         self.column.addWidget(label("Begin", "title"))

@@ -42,8 +42,11 @@ def blurred(values: Floats, sigma: float, wrap: bool) -> Floats:
     if wrap or factor > 1:
         # Also before reducing, so that the border counts with its own texels and not with a mean of some.
         pad = min(-(-int(np.ceil(3.5 * sigma)) // factor) * factor + factor, 4096)
-        widths = [(pad, pad), (pad, pad)] + [(0, 0)] * (values.ndim - 2)
-        values = np.pad(values, widths, mode="wrap" if wrap else "edge")
+        if wrap:
+            widths = [(pad, pad), (pad, pad)] + [(0, 0)] * (values.ndim - 2)
+            values = np.pad(values, widths, mode="wrap")
+        else:
+            values = cv2.copyMakeBorder(values, pad, pad, pad, pad, cv2.BORDER_REPLICATE)
     small, rest = values, sigma
     if factor > 1:
         size = (-(-values.shape[1] // factor), -(-values.shape[0] // factor))

@@ -10,7 +10,6 @@ Felzenszwalb and Huttenlocher (2012), *Distance Transforms of Sampled Functions*
 from dataclasses import replace
 from typing import Literal
 
-import cv2
 import numba as nb
 import numpy as np
 
@@ -63,22 +62,49 @@ def pull_push(rgb: Floats, mask: Mask) -> Floats:
     -------
     float32 array (height, width, 3); texels inside the mask are unchanged.
     """
-    weighted = np.zeros((*mask.shape, 4), np.float32)
-    weighted[mask, :3] = rgb[mask]
-    weighted[mask, 3] = 1
+    known = mask.astype(np.float32)[..., None]
+    weighted = np.concatenate([rgb * known, known], axis=2)
     levels = [weighted]
     while levels[-1].shape[0] > 1 or levels[-1].shape[1] > 1:
         levels.append(halve(levels[-1]))
     filled = levels[-1][..., :3] / np.maximum(levels[-1][..., 3:], np.float32(1e-20))
     for level in reversed(levels[:-1]):
-        h, w = level.shape[:2]
-        coarse = cv2.resize(filled, (w, h), interpolation=cv2.INTER_LINEAR).reshape(h, w, 3)
-        weight = level[..., 3:]
-        own = level[..., :3] / np.maximum(weight, np.float32(1e-20))
-        share = np.minimum(weight, 1)
-        filled = np.where(weight > 0, own * share + coarse * (1 - share), coarse)
-    out: Floats = np.where(mask[..., None], rgb, filled).astype(np.float32)
-    return out
+        finer: Floats = np.empty((*level.shape[:2], 3), np.float32)
+        coarse = np.ascontiguousarray(filled)
+        run_bands(level.shape[0], lambda a, b, v=level, c=coarse, o=finer: _push_rows(v, c, o, a, b))  # type: ignore[misc]
+        filled = finer
+    return filled
+
+
+@nb.njit(nogil=True, cache=True, error_model="numpy")
+def _push_rows(level, coarse, out, first, last):  # type: ignore[no-untyped-def]
+    """Own average where it is known, the coarser level's, read bilinearly, for the rest."""
+    h, w = out.shape[0], out.shape[1]
+    ch, cw = coarse.shape[0], coarse.shape[1]
+    sy, sx = np.float32(ch / h), np.float32(cw / w)
+    half, one = np.float32(0.5), np.float32(1)
+    for y in range(first, last):
+        v = min(max((np.float32(y) + half) * sy - half, np.float32(0)), np.float32(ch - 1))
+        j = int(v)
+        fy = v - np.float32(j)
+        j1 = min(j + 1, ch - 1)
+        for x in range(w):
+            weight = level[y, x, 3]
+            if weight >= one:
+                for c in range(3):
+                    out[y, x, c] = level[y, x, c] / weight
+                continue
+            u = min(max((np.float32(x) + half) * sx - half, np.float32(0)), np.float32(cw - 1))
+            i = int(u)
+            fx = u - np.float32(i)
+            i1 = min(i + 1, cw - 1)
+            for c in range(3):
+                top = coarse[j, i, c] + (coarse[j, i1, c] - coarse[j, i, c]) * fx
+                low = coarse[j1, i, c] + (coarse[j1, i1, c] - coarse[j1, i, c]) * fx
+                r = top + (low - top) * fy
+                if weight > 0:
+                    r += (level[y, x, c] / weight - r) * weight
+                out[y, x, c] = r
 
 
 def run(surface: Surface, params: Spread, context: Context) -> Surface:
@@ -97,15 +123,16 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
         out = np.empty_like(surface.values)
         run_bands(mask.shape[0], lambda a, b: _take_rows(surface.values, index, fill, out, a, b))
         return replace(surface, values=out)
-    out = surface.values.copy()
+    linear = surface.rgb_in("linear")
     if params.method == "smooth":
-        smooth = pull_push(surface.rgb_in("linear"), mask)
-        out[fill, :3] = surface.rgb_from(smooth[fill], "linear")
+        colour = surface.rgb_from(pull_push(linear, mask), "linear")
     else:
-        weights = surface.alpha[mask].astype(np.float64)
-        mean = (surface.rgb_in("linear")[mask] * weights[:, None]).sum(axis=0) / weights.sum()
-        out[fill, :3] = surface.rgb_from(mean.astype(np.float32), "linear")
-    return replace(surface, values=out)
+        weights = np.where(mask, surface.alpha, np.float32(0))
+        # Row sums in single, their sum in double precision.
+        rows = np.einsum("yx,yxc->yc", weights, linear)
+        mean = rows.sum(axis=0, dtype=np.float64) / weights.sum(dtype=np.float64)
+        colour = surface.rgb_from(mean.astype(np.float32), "linear")
+    return surface.with_colour(np.where(fill[..., None], colour, surface.values[..., :3]))
 
 
 STEP = Step(Spread, run, "Spread colour", "Put edge colour under clear texels, so that no rim shows when "

@@ -21,7 +21,7 @@ from mivex.core.project.document import Overlay, Source
 from mivex.core.project.file import absolute
 from mivex.core.types import Floats
 
-PROXY_SIDE = 1024
+PROXY_SIDE = 512
 HOLDS_LEVELS = ("tif",)
 """Delivery formats that hold mip levels of their own."""
 
@@ -93,7 +93,7 @@ class Workshop:
         ----------
         overlay : Overlay
         proxy : bool
-            Work on a picture of at most 1024 texels a side, for speed.
+            Work on a picture of at most 512 texels a side, for speed.
         until : int, optional
             Run only the first so many steps (0: the source as it came).
         stop : callable
