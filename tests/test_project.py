@@ -69,6 +69,9 @@ def test_a_project_survives_a_round_trip_with_keys_it_does_not_know(tmp_path):
     elsewhere = moved(doc, PROJECT.parent, PROJECT.parent.parent)
     assert elsewhere.overlays[0].source.path == "nerite/porthole_pane.png"
     assert moved(elsewhere, PROJECT.parent.parent, PROJECT.parent) == doc
+    packed = next(o for o in elsewhere.overlays if o.id == "packed").steps[0]
+    assert (packed.green.file, packed.red.file) == ("nerite/mote_halo.png", "")
+    assert next(o for o in elsewhere.overlays if o.id == "emblem").steps[0].file == "nerite/emblem.svg"
 
 
 @pytest.mark.parametrize(("content", "words"), [

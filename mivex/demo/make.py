@@ -227,8 +227,19 @@ def bubbles() -> None:
 
 
 EMBLEM = """<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 512 512">
-  <circle cx="256" cy="256" r="236" fill="#16323f"/>
-  <circle cx="256" cy="256" r="222" fill="none" stroke="#e9dfc2" stroke-width="6"/>
+  <mask id="letters">
+    <circle cx="256" cy="256" r="240" fill="#fff"/>
+    <circle cx="256" cy="256" r="162" fill="#000"/>
+    <path id="upper" d="M71 256a185 185 0 0 1 370 0" fill="none"/>
+    <path id="lower" d="M39 256a217 217 0 0 0 434 0" fill="none"/>
+    <text font-family="Inter" font-weight="600" font-size="50" letter-spacing="4" fill="#000" text-anchor="middle">
+      <textPath href="#upper" startOffset="50%">HALDEN TRENCH</textPath></text>
+    <text font-family="Inter" font-weight="600" font-size="50" letter-spacing="9" fill="#000" text-anchor="middle">
+      <textPath href="#lower" startOffset="50%">SURVEY</textPath></text>
+    <circle cx="64" cy="316" r="9" fill="#000"/>
+    <circle cx="448" cy="316" r="9" fill="#000"/>
+  </mask>
+  <rect width="512" height="512" fill="#16323f" mask="url(#letters)"/>
   <circle cx="256" cy="256" r="150" fill="#e9dfc2"/>
   <clipPath id="disc"><circle cx="256" cy="256" r="144"/></clipPath>
   <g clip-path="url(#disc)">
@@ -243,14 +254,6 @@ EMBLEM = """<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 512 512">
     <circle cx="260" cy="189" r="11" fill="#16323f"/>
     <circle cx="292" cy="189" r="11" fill="#16323f"/>
   </g>
-  <path id="upper" d="M70 256a186 186 0 0 1 372 0" fill="none"/>
-  <path id="lower" d="M54 256a202 202 0 0 0 404 0" fill="none"/>
-  <text font-family="Inter" font-weight="600" font-size="44" letter-spacing="5" fill="#e9dfc2" text-anchor="middle">
-    <textPath href="#upper" startOffset="50%">HALDEN TRENCH</textPath></text>
-  <text font-family="Inter" font-weight="600" font-size="44" letter-spacing="9" fill="#e9dfc2" text-anchor="middle">
-    <textPath href="#lower" startOffset="50%">SURVEY</textPath></text>
-  <circle cx="74" cy="300" r="7" fill="#e3b04a"/>
-  <circle cx="438" cy="300" r="7" fill="#e3b04a"/>
 </svg>
 """
 

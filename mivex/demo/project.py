@@ -45,7 +45,7 @@ def project() -> Document:
                 blend="Additive"),
         overlay("emblem", "Survey emblem", "logo", "",
                 (HullPlace(id="badge", along=-2.55, around=27.0, width=0.8, height=0.8),),
-                (Shape(file="emblem.svg", size=0.94), SignedDistance(spread=6.0, reduce=8)), blend="Cutout", group="Decal",
+                (Shape(file="emblem.svg", size=0.94), SignedDistance(spread=6.0, reduce=4)), blend="Cutout", group="Decal",
                 canvas=(1024, 1024)),
         overlay("salt", "Salt film", "decal", "",
                 (HullPlace(id="tide", along=-0.45, around=-22.0, width=1.1, height=1.1),),

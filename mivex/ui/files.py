@@ -15,7 +15,7 @@ from mivex.core.prepare.drawing import Shape, Text
 from mivex.core.prepare.resize import nearest_power
 from mivex.core.project import edits
 from mivex.core.project.file import absolute, read_project
-from mivex.core.project.recipe import read_recipe, save_recipe
+from mivex.core.project.recipe import read_recipe, save_recipe, with_files
 from mivex.ui.engine import Engine
 from mivex.ui.recovery import Recovery
 from mivex.ui.session import Session
@@ -249,9 +249,7 @@ class FileActions(QMainWindow):
                 path = path if path.endswith(".json") else path + ".json"
                 try:
                     # A mask beside the project is named by its whole path, so that the recipe works anywhere.
-                    save_recipe(path, tuple(
-                        s.model_copy(update={"file": absolute(str(vars(s)["file"]), self.session.folder)})
-                        if vars(s).get("file") else s for s in o.steps))
+                    save_recipe(path, tuple(with_files(s, lambda f: absolute(f, self.session.folder)) for s in o.steps))
                     self.tell(f"The recipe was saved as “{path}”.")
                 except MivexError as e:
                     self.tell(str(e))

@@ -7,6 +7,7 @@ from typing import Any
 
 from PySide6.QtCore import QObject, QSettings, Signal
 
+from mivex.core.prepare import STEPS
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import absolute, moved, read_project, write_project
@@ -203,7 +204,7 @@ class Session(QObject):
     def sources(self) -> list[str]:
         """Absolute paths of every picture the project reads."""
         rows = [o.source.path for o in self.doc.overlays]
-        rows += [str(vars(s).get("file", "")) for o in self.doc.overlays for s in o.steps]
+        rows += [f for o in self.doc.overlays for s in o.steps for f in STEPS[s.step].files(s)]
         return sorted({absolute(p, self.folder) for p in rows if p})
 
     @staticmethod

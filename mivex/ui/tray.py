@@ -102,7 +102,7 @@ class Tray(QWidget):
         engine.examined.connect(self.refresh)
         engine.busy.connect(lambda _on: self._say_state())
         session.changed.connect(self.refresh)
-        session.chosen.connect(self._say_state)
+        session.chosen.connect(self._follow)
         self.refresh()
 
     def _say_state(self) -> None:
@@ -116,6 +116,15 @@ class Tray(QWidget):
             text = ("None. Everything here composites as it should." if not count else
                     f"{count} in the project, {own} on this overlay")
         self.state.setText(text)
+
+    def _follow(self) -> None:
+        """A finding of another overlay than the selected one is no longer the chosen one."""
+        if self.current and self.current.overlay != self.session.overlay_id:
+            self.list.blockSignals(True)
+            self.list.setCurrentRow(-1)
+            self.list.blockSignals(False)
+        self._say_state()
+        self._show_detail()
 
     def refresh(self) -> None:
         """Show the findings as they are now, keeping the chosen one."""

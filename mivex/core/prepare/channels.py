@@ -65,13 +65,13 @@ class Recolour(StepParams):
 
     step: Literal["recolour"] = "recolour"
     red: Rgb = setting((1.0, 0.95, 0.8), "Red becomes", "Colour of what the red channel masks.", widget="colour")
-    red_gain: float = setting(1.0, "its gain", "How bright.", ge=0, le=16, drag=(0, 3))
+    red_gain: float = setting(1.0, "Red gain", "How bright.", ge=0, le=16, drag=(0, 3))
     green: Rgb = setting((1.0, 0.6, 0.25), "Green becomes", "Colour of what the green channel masks.", widget="colour")
-    green_gain: float = setting(1.0, "its gain", "How bright.", ge=0, le=16, drag=(0, 3))
+    green_gain: float = setting(1.0, "Green gain", "How bright.", ge=0, le=16, drag=(0, 3))
     blue: Rgb = setting((0.5, 0.25, 0.15), "Blue becomes", "Colour of what the blue channel masks.", widget="colour")
-    blue_gain: float = setting(1.0, "its gain", "How bright.", ge=0, le=16, drag=(0, 3))
+    blue_gain: float = setting(1.0, "Blue gain", "How bright.", ge=0, le=16, drag=(0, 3))
     glow: Rgb = setting((0.6, 0.7, 1.0), "Alpha becomes", "Colour of what the alpha channel masks.", widget="colour")
-    glow_gain: float = setting(0.0, "its gain", "How bright; 0 where alpha is only alpha.", ge=0, le=16, drag=(0, 3))
+    glow_gain: float = setting(0.0, "Alpha gain", "How bright; 0 where alpha is only alpha.", ge=0, le=16, drag=(0, 3))
     brightness: float = setting(1.0, "Brightness", "Of the sum.", ge=0, le=16, drag=(0, 3))
     alpha: Literal["keep", "largest", "sum"] = setting(
         "keep", "Alpha is then", "Kept, or the largest or the sum of the masks.",

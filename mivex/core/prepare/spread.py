@@ -129,7 +129,7 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
     else:
         weights = np.where(mask, surface.alpha, np.float32(0))
         # Row sums in single, their sum in double precision.
-        rows = np.einsum("yx,yxc->yc", weights, linear)
+        rows = np.matmul(weights[:, None, :], linear)[:, 0]
         mean = rows.sum(axis=0, dtype=np.float64) / weights.sum(dtype=np.float64)
         colour = surface.rgb_from(mean.astype(np.float32), "linear")
     return surface.with_colour(np.where(fill[..., None], colour, surface.values[..., :3]))

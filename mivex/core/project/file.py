@@ -10,7 +10,7 @@ from pydantic import ValidationError
 from mivex.core.errors import MivexError
 from mivex.core.image.files import write_text
 from mivex.core.project.document import VERSION, Document, Overlay
-from mivex.core.project.recipe import explain, read_json
+from mivex.core.project.recipe import explain, read_json, with_files
 
 
 def dumps(doc: Document) -> str:
@@ -73,8 +73,7 @@ def moved(doc: Document, old_folder: str | Path, new_folder: str | Path) -> Docu
         return whole if rel.startswith(os.path.join("..", "..", "..")) else rel
 
     def fix(o: Overlay) -> Overlay:
-        steps = tuple(s.model_copy(update={"file": there(str(vars(s)["file"]))}) if getattr(s, "file", "") else s
-                      for s in o.steps)
+        steps = tuple(with_files(s, there) for s in o.steps)
         return o.model_copy(update={"source": o.source.model_copy(update={"path": there(o.source.path)}),
                                     "steps": steps})
     return doc.model_copy(update={"overlays": tuple(fix(o) for o in doc.overlays)})

@@ -1,6 +1,7 @@
 """Recipes: ordered lists of preparation steps, as they stand in projects and in recipe files."""
 
 import json
+from collections.abc import Callable
 from functools import reduce
 from operator import or_
 from pathlib import Path
@@ -54,12 +55,25 @@ def parse_recipe(data: Any, what: str) -> Recipe:
     except ValidationError as e:
         raise MivexError(explain(e, what)) from None
     for number, step in enumerate(recipe.steps, 1):
-        if step.model_extra:
-            word = sorted(step.model_extra)[0]
-            known = ", ".join(k for k in type(step).model_fields if k != "step")
-            raise MivexError(f"{what}: step {number}, “{step.step}”, has no setting “{word}” "
-                             f"(it has {known}).")
+        parts: list[tuple[str, BaseModel]] = [(f"“{step.step}”", step)]
+        parts += [(f"“{step.step}”, {k}", v) for k, v in step if isinstance(v, BaseModel)]
+        for name, part in parts:
+            if part.model_extra:
+                word = sorted(part.model_extra)[0]
+                known = ", ".join(k for k in type(part).model_fields if k != "step")
+                raise MivexError(f"{what}: step {number}, {name}, has no setting “{word}” (it has {known}).")
     return recipe
+
+
+def with_files(step: StepParams, change: Callable[[str], str]) -> StepParams:
+    """The same step with every path it names changed, also those of packed channels; empty ones stay."""
+    fresh: dict[str, Any] = {}
+    for key, value in step:
+        if key == "file" and value:
+            fresh[key] = change(value)
+        elif isinstance(value, BaseModel) and vars(value).get("file"):
+            fresh[key] = value.model_copy(update={"file": change(str(vars(value)["file"]))})
+    return step.model_copy(update=fresh) if fresh else step
 
 
 def read_recipe(path: str | Path) -> Recipe:

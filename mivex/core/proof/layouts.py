@@ -86,11 +86,13 @@ def far_boxes(texture: Texture, width: int, height: int) -> tuple[list[tuple[int
             continue
         spots.append((level, x, _GAP + (strip - h) // 2))
         x += w + _GAP
+    spots = [(level, at + (width - x) // 2, y) for level, at, y in spots]
     count = far_count(texture)
     top = strip + 2 * _GAP + _LABEL
     per_row = (height - top - 3 * (_GAP + _LABEL)) // 3
     side = max(8, min((width - _GAP * (count + 1)) // count, per_row))
-    columns = [_GAP + i * (side + _GAP) for i in range(count)]
+    first = (width - count * (side + _GAP) + _GAP) // 2
+    columns = [first + i * (side + _GAP) for i in range(count)]
     return spots, side, columns, top
 
 
