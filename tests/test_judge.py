@@ -301,6 +301,8 @@ CASES = {
     "two-valued": (rgba(GREY, (disc(64) > 0.5) * 1.0), {}, {}, {}),
     "soft-cutout": (rgba(GREY, disc(64, 0.15, 0.6)), {"blend": "Cutout", "depth_write": True}, {}, {}),
     "banding": (rgba(GREY, banded()), {}, {}, {}),
+    "specks": (rgba(GREY, np.maximum(disc(64, 0.3, 0.2), 0.08 * ((np.mgrid[:64, :64].sum(0) % 7 == 0) & (
+        np.mgrid[:64, :64][0] % 7 == 3) & (np.mgrid[:64, :64][1] > 2)))), {}, {}, {}),
     "empty-margin": (rgba(GREY, np.roll(np.pad(disc(24), 20), 7, 1)), {}, {}, {}),
     "budget": (rgba(GREY, disc(64)), {}, {}, {"budget": 32}),
     "alpha-lost": (rgba(GREY, disc(64)), {}, {}, {"format": "tga24"}),
@@ -345,6 +347,9 @@ def test_figures_of_the_findings_are_right(tmp_path):
     assert only(rgba(GREY, a), "two-valued").figure == pytest.approx(100 * 20 / 4096)
     assert only(rgba(GREY, a), "two-valued", blend="Additive") is None  # nothing is gained there
     assert only(rgba(GREY, banded(levels=6)), "banding").figure == 6
+    a = np.pad(disc(48, 0.4, 0.1), 8)
+    a[[1, 4, 60], 2:62:4] = 0.1
+    assert only(rgba(GREY, a), "specks").figure == 45 and only(rgba(GREY, a * 0.9 + 0.06), "specks") is None
     ramp = np.dstack([np.mgrid[:64, :64][1] / 63] * 3)
     f = only(rgba(ramp, np.ones((64, 64)) - 1e-3 * (np.mgrid[:64, :64][0] == 5)), "seam", tiling=True)
     assert f.figure == pytest.approx(63, rel=0.02)

@@ -15,6 +15,7 @@ from PySide6.QtWidgets import (
 from mivex.core.material.material import default_material
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Step
+from mivex.core.prepare.key_colour import key_from_border
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
 from mivex.ui.engine import Engine
@@ -215,6 +216,11 @@ class Controls(QWidget):
         if o is not None:
             at, key = insert_at(o, step), o.id
             fresh = step.params(step=step.name)
+            seen = self.engine.befores.get(key)
+            if step.name == "key-colour" and seen is not None:
+                fresh = key_from_border(seen.values)  # only the border is looked at
+            elif step.name == "keep-coverage":
+                fresh = step.params.model_validate({"step": step.name, "cutoff": min(max(o.material.cutoff, 0.01), 0.99)})
             self.session.step_index = at
             self.session.apply(f"Add {step.label.lower()}", lambda d: edits.add_step(d, key, fresh, at))
 

@@ -270,7 +270,6 @@ class FlatProof(QWidget):
         for b in self.swatches.buttons():
             assert isinstance(b, Swatch)
             b.setChecked(b.key == v.backdrop)
-            b.setEnabled(v.show == "over")
             if b.key == "own":
                 b.colour = hex_of(v.own)
                 b.update()
@@ -282,6 +281,11 @@ class FlatProof(QWidget):
             self.level.setText(f"{level} · {t.mips.widths[level]}×{t.mips.heights[level]}")
             self.finer.setEnabled(level > 0)
             self.coarser.setEnabled(level < t.mips.levels - 1)
+        # In a layout that has its own way of showing, what would change nothing is not offered.
+        free = v.layout in ("single", "levels", "far", "tiles")
+        self.show_box.setEnabled(free)
+        for b in self.swatches.buttons():
+            b.setEnabled(free and v.show == "over")
         self.layout_box.setCurrentIndex(list(LAYOUTS).index(v.layout))
         single = v.layout == "single"
         for w in (self.finer, self.coarser, self.level, self.zoom):

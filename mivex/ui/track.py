@@ -11,7 +11,8 @@ from mivex.ui import theme
 
 STATIONS = {"source": "Source", "alpha": "Alpha", "colour": "Colour", "edges": "Edges", "blend": "Blend", "place": "Place",
             "deliver": "Deliver"}
-_STATION_OF = {"no-alpha": "alpha", "constant-alpha": "alpha", "inverted": "alpha", "banding": "alpha", "fringe": "edges",
+_STATION_OF = {"no-alpha": "alpha", "constant-alpha": "alpha", "inverted": "alpha", "banding": "alpha", "specks": "alpha",
+               "fringe": "edges",
                "matte": "edges", "border": "edges", "empty-margin": "edges", "holes": "edges", "size": "source",
                "budget": "source", "seam": "source", "meaning": "source", "depth-write": "blend", "two-valued": "blend",
                "soft-cutout": "blend", "alpha-lost": "deliver"}

@@ -27,7 +27,7 @@ class FindingRow(QWidget):
         row = QHBoxLayout(self)
         row.setContentsMargins(12, 0, 12, 0)
         row.setSpacing(10)
-        figure = QLabel(f"{finding.figure:.3g}")
+        figure = QLabel(f"{finding.figure:.0f}" if finding.figure >= 100 else f"{finding.figure:.3g}")
         figure.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
         figure.setObjectName("accent")
         figure.setFixedWidth(44)

@@ -241,7 +241,7 @@ class Window(FileActions):
             return
         if finding.id == "fringe":
             c.set_view(show="fringe", level=int(finding.details["level"]), layout="single")
-        elif finding.id in ("inverted", "banding", "two-valued", "soft-cutout", "empty-margin"):
+        elif finding.id in ("inverted", "banding", "specks", "two-valued", "soft-cutout", "empty-margin"):
             c.set_view(show="alpha", level=0, layout="single")
         elif finding.id == "matte":
             c.set_view(show="over", level=0, layout="single",

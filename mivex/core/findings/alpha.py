@@ -7,22 +7,22 @@ from mivex.core.image.texture import Texture
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.clear_border import ClearBorder
 from mivex.core.prepare.invert_alpha import InvertAlpha
+from mivex.core.prepare.key_colour import border_of, key_from_border
 
-
-def border_texels(values: np.ndarray) -> np.ndarray:
-    """The texels along the four sides, each once; ``(n, ...)``."""
-    if min(values.shape[:2]) <= 2:
-        return values.reshape(-1, *values.shape[2:])
-    return np.concatenate([values[0], values[-1], values[1:-1, 0], values[1:-1, -1]])
+FLAT, EVEN = 0.03, 0.25
+"""A border within this of one colour was painted flat; within that, it is a lit and grainy backdrop."""
 
 
 def _make_alpha(t: Texture) -> Repair:
-    """Guess how the picture wants its alpha made: over a flat colour, or by brightness."""
-    rim = border_texels(t.values[..., :3])
+    """Guess how the picture wants its alpha made: over a flat colour, off a photographed one, or by brightness."""
+    rim = border_of(t.values[..., :3])
     middle = np.median(rim, axis=0)
-    if (np.abs(rim - middle).max(axis=1) < 0.03).mean() > 0.9:
+    off = np.abs(rim - middle).max(axis=1)
+    if (off < FLAT).mean() > 0.9:
         r, g, b = (round(float(v), 3) for v in middle)
         return Repair("Make alpha from the backdrop", (AlphaFrom(source="matte", matte=(r, g, b)),))
+    if (off < EVEN).mean() > 0.95 and float(np.ptp(middle)) > 0.15:
+        return Repair("Key out the backdrop", (key_from_border(t.values),))
     return Repair("Make alpha from luminance", (AlphaFrom(source="luminance"),))
 
 
@@ -54,7 +54,7 @@ def turned_round(alpha: np.ndarray) -> float:
     h, w = alpha.shape
     if min(h, w) < 8:
         return 0.0
-    rim, middle = border_texels(alpha), alpha[h // 3:h - h // 3, w // 3:w - w // 3]
+    rim, middle = border_of(alpha), alpha[h // 3:h - h // 3, w // 3:w - w // 3]
     if (rim >= 0.95).mean() < 0.95 or (middle <= 0.05).mean() < 0.6:
         return 0.0
     return float(rim.mean() - middle.mean())
@@ -80,7 +80,7 @@ def _border(subject: Subject) -> list[Finding]:
     if turned_round(t.alpha) > 0:
         return []  # said already, and better
     a = t.alpha
-    rim = border_texels(a)
+    rim = border_of(a)
     share = float((rim > 0).mean())
     if share == 0:
         return []

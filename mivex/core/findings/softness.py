@@ -1,12 +1,15 @@
 """Checks of how soft the alpha is, and whether the blend makes use of it."""
 
+import cv2
 import numpy as np
 
 from mivex.core.findings.base import Check, Finding, Repair, Subject
 from mivex.core.prepare.blur import Blur
+from mivex.core.prepare.levels import Levels
 from mivex.core.prepare.move import Trim, box_of
 from mivex.core.prepare.resize import Resize
 from mivex.core.proof.histogram import histogram
+from mivex.core.types import Floats, Mask
 
 TWO_VALUED = 0.01
 """Fewer texels between 0 and 1 than this share, and softness is not used."""
@@ -15,6 +18,10 @@ SOFT_CUT = 0.25
 FEW_LEVELS = 24
 """A soft alpha with no more levels than this shows bands."""
 MOST_EMPTY = 0.5
+FAINT = 0.25
+"""Specks are fainter than this."""
+STRAY = 0.02
+"""Alpha up to this is a keyed backdrop's grain, not the shape."""
 
 
 def _alpha_counts(subject: Subject) -> tuple[np.ndarray, int]:
@@ -81,11 +88,37 @@ def _banding(subject: Subject) -> list[Finding]:
                     Repair("Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)), {"soft": soft})]
 
 
+def specks(alpha: Floats) -> Mask:
+    """Faint texels that stand nearly alone, where there are enough of them to matter; else none."""
+    round_it = cv2.blur(np.ascontiguousarray(alpha), (7, 7))
+    # A texel alone in a clear neighbourhood makes a mean of 1/49 of its own.
+    alone = (alpha > 0) & (alpha < FAINT) & (round_it < alpha * np.float32(0.2))
+    return np.asarray(alone & (alone.sum() >= max(12, alpha.size * 1e-4)))
+
+
+def _specks(subject: Subject) -> list[Finding]:
+    t = subject.texture
+    repeats = bool(subject.material and subject.material.tiling)
+    if not subject.uses_alpha or subject.flat_alpha or t.spread > 0 or repeats or subject.has_step("noise"):
+        return []
+    a, alone = t.alpha, specks(t.alpha)
+    count = int(alone.sum())
+    if not count:
+        return []
+    low = min(round(float(np.percentile(a[alone], 98)) + 0.01, 3), FAINT)
+    y, x = np.unravel_index(int(np.where(alone, a, 0).argmax()), a.shape)
+    return [Finding("specks", subject.name, float(count), "texels", f"{count} faint specks stand alone in clear "
+                    "surroundings.", "A veil of dust in the game; and they hold the colour of what was cut away, which "
+                    "leaks into the edge with distance.", (max(0, int(x) - 4), max(0, int(y) - 4), 9, 9),
+                    Repair("Clear what is that faint", (Levels(black=low),)), {"below": low})]
+
+
 def _margin(subject: Subject) -> list[Finding]:
     t = subject.texture
     if not subject.uses_alpha or subject.flat_alpha or (subject.material and subject.material.tiling):
         return []
-    box = box_of(t.alpha)
+    above = STRAY if specks(t.alpha).any() else 0.0
+    box = box_of(t.alpha, above)
     if box is None:
         return []
     used = (box[2] - box[0]) * (box[3] - box[1]) / (t.width * t.height)
@@ -95,9 +128,10 @@ def _margin(subject: Subject) -> list[Finding]:
                     f"{1 - used:.0%} of the picture is empty margin.",
                     "Memory is spent on nothing, and every clear texel is still drawn.",
                     (box[0], box[1], box[2] - box[0], box[3] - box[1]),
-                    Repair("Trim to what is seen", (Trim(margin=4), Resize(to="power"))), {"box": list(box)})]
+                    Repair("Trim to what is seen", (Trim(above=above, margin=4), Resize(to="power"))), {"box": list(box)})]
 
 
 CHECKS = (Check("two-valued", "Softness not used", _two_valued), Check("soft-cutout", "Softness cut away", _soft_cutout),
-          Check("banding", "Alpha in few levels", _banding), Check("empty-margin", "Mostly empty", _margin))
+          Check("banding", "Alpha in few levels", _banding), Check("specks", "Faint specks", _specks),
+          Check("empty-margin", "Mostly empty", _margin))
 """Registered."""

@@ -27,6 +27,31 @@ class KeyColour(StepParams):
                            choices={"display": "Display values", "linear": "Linear light"})
 
 
+def border_of(values: Floats) -> Floats:
+    """The texels along the four sides, each once; ``(n, ...)``."""
+    if min(values.shape[:2]) <= 2:
+        return values.reshape(-1, *values.shape[2:])
+    return np.concatenate([values[0], values[-1], values[1:-1, 0], values[1:-1, -1]])
+
+
+def key_from_border(values: Floats) -> KeyColour:
+    """Settings that key out what stands along a picture's border.
+
+    The key is the border's median; it is clear up to the distance within which
+    nearly all of the border lies, and some room beyond for the backdrop's grain.
+
+    Parameters
+    ----------
+    values : float32 array (height, width, 4), display values
+    """
+    rim = border_of(values[..., :3])
+    key = np.median(rim, axis=0)
+    apart = float(np.percentile(np.linalg.norm(rim - key, axis=1), 98))
+    near = round(min(max(1.25 * apart + 0.02, 0.04), 0.5), 3)
+    r, g, b = (round(float(v), 4) for v in key)
+    return KeyColour(key=(r, g, b), near=near, far=round(near + 0.3, 3))
+
+
 @nb.njit(nogil=True, cache=True, error_model="numpy")
 def _key_rows(C, alpha, K, near, far, clean, despill, lead, out, first, last):  # type: ignore[no-untyped-def]
     one, zero = np.float32(1), np.float32(0)
