@@ -158,3 +158,17 @@ def test_figures_are_right():
     assert f["border"].figure == pytest.approx(100 * 8 / (2 * 32 + 2 * 62))
     assert f["border"].place == (0, 0, 1, 64)
     assert f["depth-write"].figure == pytest.approx(100 * (1 - 200 / 2048))
+
+
+def test_a_crisp_shape_whose_edge_itself_holds_the_key_is_mended_from_within(tmp_path):
+    """Green in the outermost texels cannot be cured by spreading from them; a faint shape's own colour stays its own."""
+    alpha = disc(128, 0.3, 0.02)
+    rgb = np.where((alpha > 0.6)[..., None], [0.8, 0.5, 0.3], [0.1, 0.8, 0.2])
+    doc, shop = overlay_project(tmp_path, rgba(rgb, alpha))
+    f = findings_of(doc, shop)["fringe"]
+    assert f.repair.steps[0].solid_from == 0.5
+    assert "fringe" not in findings_of(apply_repair(doc, "o", f.repair), shop)
+    y, x = np.mgrid[:128, :128]
+    glass = 0.25 * (disc(128) > 0) + 0.7 * np.exp(-((y - 50.0) ** 2 + (x - 50.0) ** 2) / 60) * (disc(128) > 0)
+    own = np.where((glass > 0.5)[..., None], [0.9, 0.95, 1.0], [0.2, 0.5, 0.5])
+    assert "fringe" not in findings_of(*overlay_project(tmp_path, rgba(own, glass)))

@@ -58,7 +58,7 @@ class FlatCanvas(Canvas):
         grown = self.texture is None or self.size_full != full_size(texture)
         self.texture, self.before = texture, before
         if fresh or grown:
-            self.marked = None if fresh else self.marked
+            self.marked = None  # it was a place in another frame
             self.fit()
         else:
             self.redraw()

@@ -27,6 +27,10 @@ from mivex.core.types import Floats
 LIMIT = 4.0
 """A 99th percentile above this, at any level of at least 4×4 texels, is a finding (of 255)."""
 
+TRUST, THIN = 0.5, 0.12
+"""Where fewer of the seen texels than this share are fainter than that, the faint ones are only an edge, whose
+colour may be replaced too."""
+
 _GREY = np.float32(float(to_linear(np.array([0.5], np.float32))[0]))
 
 
@@ -144,9 +148,10 @@ def fringe_figures(texture: Texture, *, wrap: bool = False) -> list[LevelFringe]
     return rows
 
 
-def replace_hidden(texture: Texture) -> Texture:
-    """The texture as `spread` would leave it: clear texels hold the nearest visible colour."""
-    fixed = spread(Surface(texture.values, texture.meaning == "data"), Spread(), Context(read_picture))
+def replace_hidden(texture: Texture, solid_from: float = 0.0) -> Texture:
+    """The texture as `spread` would leave it: texels that are not trusted hold the nearest trusted colour."""
+    surface = Surface(texture.values, texture.meaning == "data")
+    fixed = spread(surface, Spread(solid_from=solid_from), Context(read_picture))
     return replace(texture, values=fixed.values, key="")
 
 
@@ -173,7 +178,14 @@ def _measure(subject: Subject) -> list[Finding]:
     worst = max(judged, key=lambda r: r.p99)
     if worst.p99 <= LIMIT:
         return []
+    trust = 0.0
     cured = fringe_figures(replace_hidden(t), wrap=wrap)[worst.level]
+    seen_texels = int((t.alpha > 0).sum())
+    if cured.p99 > LIMIT and 0 < int(((t.alpha > 0) & (t.alpha < TRUST)).sum()) < THIN * seen_texels:
+        # A crisp shape whose outermost texels hold the foreign colour themselves, as after keying a photograph.
+        firm = fringe_figures(replace_hidden(t, TRUST), wrap=wrap)[worst.level]
+        if firm.p99 < 0.6 * cured.p99:
+            trust, cured = TRUST, firm
     if worst.p99 - cured.p99 <= LIMIT:
         # Colour and alpha vary together inside the shape: true of any straight texture, and not hidden colour.
         return []
@@ -189,7 +201,7 @@ def _measure(subject: Subject) -> list[Finding]:
         f"{worst.p99:.1f} of 255, the worst by {worst.maximum:.1f}.",
         f"Filtering mixes the colour under clear texels into the edge: a {tone} rim that grows with distance.",
         (max(0, int(x) * size - size), max(0, int(y) * size - size), 3 * size, 3 * size),
-        Repair("Spread edge colour outwards", (Spread(method="nearest"),)),
+        Repair("Spread edge colour outwards", (Spread(method="nearest", solid_from=trust),)),
         {"level": worst.level, "maximum": worst.maximum, "p99": worst.p99, "mean": worst.mean,
          "after_repair": cured.p99, "limit": LIMIT, "rim": tone, "hidden": hidden})]
 

@@ -49,7 +49,10 @@ def key_from_border(values: Floats) -> KeyColour:
     apart = float(np.percentile(np.linalg.norm(rim - key, axis=1), 98))
     near = round(min(max(1.25 * apart + 0.02, 0.04), 0.5), 3)
     r, g, b = (round(float(v), 4) for v in key)
-    return KeyColour(key=(r, g, b), near=near, far=round(near + 0.3, 3))
+    ranked = np.sort(key)
+    # A backdrop of a strong hue also throws its light on the shape's edge.
+    spill = 1.0 if ranked[2] - ranked[1] > 0.15 else 0.0
+    return KeyColour(key=(r, g, b), near=near, far=round(near + 0.3, 3), despill=spill)
 
 
 @nb.njit(nogil=True, cache=True, error_model="numpy")
