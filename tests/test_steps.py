@@ -8,7 +8,7 @@ import pytest
 from scipy import ndimage
 from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 
-from mivex.core.image.nearest import distance_to, nearest_index
+from mivex.core.image.nearest import nearest
 from mivex.core.image.outline import outline_error, trace
 from mivex.core.image.picture import Picture
 from mivex.core.image.texture import Texture
@@ -103,11 +103,13 @@ def test_curve_threshold_and_smoothstep():
 def test_nearest_texels_and_outline_distances_are_exact(rng):
     mask = rng.random((70, 90)) > 0.98
     exact = ndimage.distance_transform_edt(~mask)
-    index = nearest_index(mask)
-    assert mask.reshape(-1)[index].all() and np.abs(distance_to(index) - exact).max() < 1e-4
+    index, distance = nearest(mask)
+    y, x = np.mgrid[:70, :90]
+    assert mask.reshape(-1)[index].all() and np.abs(distance - exact).max() < 1e-4
+    assert np.allclose(np.hypot(index // 90 - y, index % 90 - x), distance, atol=1e-4)
     lone = np.zeros((5, 300), bool)
     lone[2, 299] = True
-    assert distance_to(nearest_index(lone))[2, 0] == 299
+    assert nearest(lone)[1][2, 0] == 299
     # A circle's outline, to a fraction of a texel, far out and deep inside.
     for soft in (1.0, 4.0, 12.0):
         o = trace(circle(200, 52.3, (97.2, 103.9), soft), 40)

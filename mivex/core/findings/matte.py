@@ -21,7 +21,7 @@ from numpy.typing import NDArray
 
 from mivex.core.findings.base import Check, Finding, Repair, Subject
 from mivex.core.image.colour import hex_of, to_display, to_linear
-from mivex.core.image.nearest import distance_to, nearest_index
+from mivex.core.image.nearest import nearest
 from mivex.core.image.texture import Texture
 from mivex.core.prepare.base import Space
 from mivex.core.prepare.mattes import colour_under
@@ -124,8 +124,7 @@ def fit_matte(texture: Texture) -> MatteFit | None:
     soft = np.flatnonzero((alpha > 0.02) & (alpha < 0.96) & ~solid)
     if soft.size < 24 or not solid.any():
         return None
-    index = nearest_index(solid)
-    distance = distance_to(index)
+    index, distance = nearest(solid)
     if soft.size > _SAMPLE:
         soft = np.sort(np.random.default_rng(7).choice(soft, _SAMPLE, replace=False))
     near = index.reshape(-1)[soft]

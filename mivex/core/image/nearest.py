@@ -41,8 +41,8 @@ def _columns(mask, near, first, last):  # type: ignore[no-untyped-def]
 
 
 @nb.njit(nogil=True, cache=True, error_model="numpy")
-def _rows(near, index, first, last):  # type: ignore[no-untyped-def]
-    """Lower envelope along rows; ``index`` receives the flat place of the nearest marked texel."""
+def _rows(near, index, distance, first, last):  # type: ignore[no-untyped-def]
+    """Lower envelope along rows; ``index`` receives the flat place of the nearest marked texel, ``distance`` how far."""
     w = near.shape[1]
     at = np.empty(w, np.int32)
     edge = np.empty(w + 1, np.float64)
@@ -73,10 +73,12 @@ def _rows(near, index, first, last):  # type: ignore[no-untyped-def]
                 j += 1
             p = at[j]
             index[y, x] = near[y, p] * w + p
+            dy, dx = np.float32(near[y, p] - y), np.float32(p - x)
+            distance[y, x] = np.sqrt(dy * dy + dx * dx)
 
 
-def nearest_index(mask: Mask) -> NDArray[np.int32]:
-    """For every texel the place of the nearest one in ``mask``.
+def nearest(mask: Mask) -> tuple[NDArray[np.int32], Floats]:
+    """For every texel the place of the nearest one in ``mask``, and its distance.
 
     Parameters
     ----------
@@ -84,27 +86,12 @@ def nearest_index(mask: Mask) -> NDArray[np.int32]:
 
     Returns
     -------
-    int32 array (height, width), into the flattened picture
+    index : int32 array (height, width), into the flattened picture
+    distance : float32 array (height, width), texels
     """
     h, w = mask.shape
     near, index = np.empty((h, w), np.int32), np.empty((h, w), np.int32)
+    distance: Floats = np.empty((h, w), np.float32)
     run_bands(w, lambda a, b: _columns(mask, near, a, b), per_worker=1)
-    run_bands(h, lambda a, b: _rows(near, index, a, b))
-    return index
-
-
-def distance_to(index: NDArray[np.int32]) -> Floats:
-    """Distance in texels from every texel to the one that `nearest_index` found; float32 (height, width)."""
-    h, w = index.shape
-    out = np.empty((h, w), np.float32)
-    run_bands(h, lambda a, b: _distances(index, out, a, b))
-    return out
-
-
-@nb.njit(nogil=True, cache=True)
-def _distances(index, out, first, last):  # type: ignore[no-untyped-def]
-    w = index.shape[1]
-    for y in range(first, last):
-        for x in range(w):
-            dy, dx = np.float32(index[y, x] // w - y), np.float32(index[y, x] % w - x)
-            out[y, x] = np.sqrt(dy * dy + dx * dx)
+    run_bands(h, lambda a, b: _rows(near, index, distance, a, b))
+    return index, distance

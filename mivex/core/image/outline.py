@@ -19,7 +19,7 @@ import numba as nb
 import numpy as np
 
 from mivex.core.bands import run_bands
-from mivex.core.image.nearest import distance_to, nearest_index
+from mivex.core.image.nearest import nearest
 from mivex.core.types import Floats
 
 FAR = 1e6
@@ -200,8 +200,7 @@ def trace(alpha: Floats, limit: float = FAR, at: float = 0.5, *, soft: bool = Fa
         return Outline(np.where(alpha >= at32, np.float32(-FAR), np.float32(FAR)), inward)
     pieces = np.empty((places.size, 8), np.float32)
     _pieces(alpha, at32, places, pieces)
-    index = nearest_index(cells == 0)
-    rough = distance_to(index)
+    index, rough = nearest(cells == 0)
     reach = 0.0
     if soft:
         reach = min(float(rough.max(where=(alpha > 0) & (alpha < 1), initial=0.0)), FAR_SOFT)

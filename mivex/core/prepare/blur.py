@@ -40,8 +40,8 @@ def blurred(values: Floats, sigma: float, wrap: bool) -> Floats:
         factor *= 2
     pad = 0
     if wrap or factor > 1:
-        # Also before reducing, so that the border counts with its own texels and not with a mean of some.
-        pad = min(-(-int(np.ceil(3.5 * sigma)) // factor) * factor + factor, 4096)
+        # Before reducing, too: the outermost reduced texel then holds the border alone, not a mean with its neighbours.
+        pad = min(-(-int(np.ceil(3.5 * sigma)) // factor) * factor + factor, 4096) if wrap else factor
         if wrap:
             widths = [(pad, pad), (pad, pad)] + [(0, 0)] * (values.ndim - 2)
             values = np.pad(values, widths, mode="wrap")

@@ -7,6 +7,7 @@ from typing import ClassVar, Literal
 import numpy as np
 
 from mivex.core.image.colour import to_display
+from mivex.core.image.nearest import nearest
 from mivex.core.image.vector import covered, draw_svg, text_edges
 from mivex.core.prepare.base import Context, Rgb, Step, StepParams, Surface, colour_in, setting
 from mivex.core.prepare.grow import grown
@@ -111,8 +112,7 @@ def run_shape(surface: Surface, params: Shape, context: Context) -> Surface:
         frame[..., :3] = to_display(colour_in(p.colour, "linear", False))
     elif (frame[..., 3] == 0).any() and (frame[..., 3] > 0).any():
         # Under clear texels the nearest colour of the drawing, so that none leaks in.
-        from mivex.core.image.nearest import nearest_index
-        frame[..., :3] = frame.reshape(-1, 4)[nearest_index(frame[..., 3] > 0), :3]
+        frame[..., :3] = frame.reshape(-1, 4)[nearest(frame[..., 3] > 0)[0], :3]
     drawing = replace(surface, values=frame)
     return replace(surface, values=laid_over(surface, drawing.rgb_in("linear"), frame[..., 3]), has_alpha=True)
 

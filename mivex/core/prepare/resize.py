@@ -48,7 +48,7 @@ def resized(values: Floats, width: int, height: int, kind: str) -> Floats:
 
 
 def run(surface: Surface, params: Resize, context: Context) -> Surface:
-    """Filter ``α·C`` and ``α`` in linear light and divide again; under zero alpha, plain colour is filtered."""
+    """Filter ``α·C`` and ``α`` in linear light and divide again; under zero alpha stands the nearest texel's colour."""
     h, w = surface.alpha.shape
     s = surface.scale
     full_w, full_h = round(w / s), round(h / s)
@@ -59,14 +59,14 @@ def run(surface: Surface, params: Resize, context: Context) -> Surface:
     width, height = max(1, round(width * s)), max(1, round(height * s))
     if (width, height) == (w, h):
         return surface
-    plain = resized(surface.rgb_in("linear"), width, height, "area")
     if surface.premultiplied:
         alpha = np.clip(resized(surface.values[..., 3:], width, height, params.filter), 0, 1)
         colour = np.clip(resized(surface.rgb_in("linear"), width, height, params.filter), 0, 1)
         values = np.concatenate([surface.rgb_from(colour, "linear"), alpha], axis=2)
     else:
-        values = unweighed(resized(weighed(surface), width, height, params.filter),
-                           surface.rgb_from(plain, "linear"), surface.data)
+        # Hidden colour needs no filter, only to survive.
+        hidden = cv2.resize(surface.values, (width, height), interpolation=cv2.INTER_NEAREST).reshape(height, width, 4)
+        values = unweighed(resized(weighed(surface), width, height, params.filter), hidden, surface.data)
     return replace(surface, values=values.astype(np.float32, copy=False))
 
 

@@ -44,8 +44,8 @@ def run(surface: Surface, params: SignedDistance, context: Context) -> Surface:
         return out
     # Distance is straight across the outline, so its plain average is the distance at the larger texel's middle.
     small = cv2.resize(alpha, to, interpolation=cv2.INTER_AREA)
-    plain = surface.rgb_from(resized(surface.rgb_in("linear"), *to, "area"), "linear")
-    values = unweighed(resized(weighed(surface), *to, "area"), plain, surface.data)
+    hidden = cv2.resize(surface.values, to, interpolation=cv2.INTER_NEAREST).reshape(to[1], to[0], 4)
+    values = unweighed(resized(weighed(surface), *to, "area"), hidden, surface.data)
     values[..., 3] = small
     return replace(out, values=values)
 

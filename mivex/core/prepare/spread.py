@@ -15,7 +15,7 @@ import numpy as np
 
 from mivex.core.bands import run_bands
 from mivex.core.image.mips import halve
-from mivex.core.image.nearest import distance_to, nearest_index
+from mivex.core.image.nearest import nearest
 from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
 from mivex.core.types import Mask
 
@@ -116,9 +116,9 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
     fill = ~mask
     index = None
     if params.method == "nearest" or reach > 0:
-        index = nearest_index(mask)
+        index, distance = nearest(mask)
         if reach > 0:
-            fill &= distance_to(index) <= reach
+            fill &= distance <= reach
     if params.method == "nearest":
         out = np.empty_like(surface.values)
         run_bands(mask.shape[0], lambda a, b: _take_rows(surface.values, index, fill, out, a, b))
