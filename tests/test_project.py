@@ -199,3 +199,63 @@ def test_core_knows_no_interface_and_the_lock_no_addresses():
         assert "PySide6" not in text and "mivex.ui" not in text, path
     lock = (root.parent.parent / "requirements.lock").read_text()
     assert "--hash=sha256:" in lock and "://" not in lock
+
+
+@pytest.mark.parametrize("name", STEPS)
+def test_every_step_runs_from_a_recipe_file(tmp_path, name):
+    """With its defaults, on a real file, through the command line; what is written is what the core computes."""
+    write_picture(tmp_path / "in.png", rgba(paint(32), disc(32)))
+    (tmp_path / "r.json").write_text(json.dumps({"steps": [{"step": name}]}))
+    done = mivex_run("prepare", "in.png", "out.tif", "--recipe", "r.json", cwd=tmp_path)
+    assert done.returncode == 0 and not done.stderr, done.stderr
+    want = Workshop(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(path="in.png"),
+                                      parse_recipe({"steps": [{"step": name}]}, "r").steps, 8, levels=True)
+    back = read_picture(tmp_path / "out.tif")
+    if not want.premultiplied:
+        assert np.array_equal(back.values, want.values)
+    switched = parse_recipe({"steps": [{"step": name, "on": False}]}, "r").steps
+    assert np.array_equal(Workshop(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(), switched, 8).values,
+                          read_picture(tmp_path / "in.png").values)
+
+
+@pytest.mark.parametrize(("step", "words"), [
+    ({"step": "pack", "green": {"sauce": "this"}}, "no setting “sauce”"),
+    ({"step": "curve", "points": [[0, 0]]}, "two points"),
+    ({"step": "gradient-map", "ramp": [[0, [0, 0, 2]], [1, [1, 1, 1]]]}, "between 0 and 1"),
+    ({"step": "grow", "by": 1e9}, "less than or equal"), ({"step": "grow", "by": float("nan")}, "finite"),
+    ({"step": "signed-distance", "reduce": 3}, "1, 2, 4, 8 or 16"), ({"step": "text", "font": "gothic"}, "regular"),
+    ({"step": "shape", "file": "gone.svg"}, "gone.svg"), ({"step": "shape", "file": "broken.svg"}, "not really an SVG"),
+    ({"step": "pack", "red": {"source": "file", "file": "gone.png"}}, "gone.png"),
+    ({"step": "add-tint", "mask": "brush", "strokes": [{"points": [[0, 0]], "radius": -1}]}, "greater than 0"),
+])
+def test_recipes_that_cannot_be_are_refused_in_a_sentence(tmp_path, step, words):
+    write_picture(tmp_path / "in.png", rgba(paint(16), disc(16)))
+    (tmp_path / "broken.svg").write_text("<svg xmlns='http://www.w3.org/2000/svg'><rect")
+    (tmp_path / "r.json").write_text(json.dumps({"steps": [step]}))
+    done = mivex_run("prepare", "in.png", "out.png", "--recipe", "r.json", cwd=tmp_path)
+    assert refused(done) and words in done.stderr, done.stderr
+    assert not (tmp_path / "out.png").exists()
+
+
+def test_an_overlay_without_a_picture_goes_all_the_way(tmp_path):
+    """Drawn on an empty canvas with text and noise: checked, rendered, delivered from the command line."""
+    steps = [{"step": "text", "text": "NR-04", "size": 0.6, "colour": [0.9, 0.8, 0.4]}, {"step": "noise", "amount": 0.3},
+             {"step": "signed-distance", "spread": 4}]
+    doc = loads({"mivex": 1, "overlays": [{"id": "o", "name": "Plate", "kind": "logo", "steps": steps, "material": {
+        "blend": "Cutout", "depth_write": True}, "source": {"canvas": [256, 64], "meaning": "colour"}, "places": [
+            {"id": "p", "mount": "panel", "at": [0, 1.3, 2.4], "width": 2.0, "height": 0.5}]}]}, "p")
+    write_project(tmp_path / "p.mivex", doc)
+    told = json.loads(mivex_run("check", "p.mivex", "--json", cwd=tmp_path).stdout)
+    assert told["pictures"][0]["overlay"] == "Plate" and told["pictures"][0]["width"] == 256
+    assert mivex_run("render", "p.mivex", "v.png", "--size", "200x160", cwd=tmp_path).returncode == 0
+    empty = Document(cameras=doc.cameras)
+    write_project(tmp_path / "e.mivex", empty)
+    mivex_run("render", "e.mivex", "e.png", "--size", "200x160", cwd=tmp_path)
+    a, b = (read_picture(tmp_path / n).values for n in ("v.png", "e.png"))
+    assert (np.abs(a - b).max(axis=-1) > 0.05).mean() > 0.004
+    assert mivex_run("deliver", "p.mivex", "out", cwd=tmp_path).returncode == 0
+    sheet = json.loads((tmp_path / "out" / "Plate.blend.json").read_text())
+    assert sheet["signed_distance"]["spread_texels"] == 4 and sheet["cutoff"] == 0.5
+    for size in ([0, 5], [9000, 9000], [-1, 4]):
+        with pytest.raises(MivexError, match="canvas"):
+            loads({"mivex": 1, "overlays": [{"name": "x", "source": {"canvas": size}}]}, "p")

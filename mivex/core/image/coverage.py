@@ -48,23 +48,20 @@ def scale_for(alpha: Floats, cutoff: float, wanted: float) -> float:
     wanted : float
         Share, 0 to 1.
     """
-    ranked = np.sort(alpha.reshape(-1))[::-1]
-    count = min(round(wanted * ranked.size), int((ranked > 1e-6).sum()))
-    if count == 0:
-        return min(1.0, 0.999 * cutoff / max(float(ranked[0]), 1e-6))
-    low = float(ranked[count]) if count < ranked.size else 0.0
-    least = float(ranked[count - 1])
-    if least - low < 1e-6:
-        # Several texels share this value: they pass together or not at all; take the nearer count.
-        over, under = int((ranked >= least).sum()), int((ranked > least).sum())
-        if over - wanted * ranked.size > wanted * ranked.size - under and under > 0:
-            low, least = least, float(ranked[under - 1])
-        else:
-            low = float(ranked[over]) if over < ranked.size else 0.0
-    # Half way between the last that passes and the first that does not; 1 where that will do.
-    if low < cutoff <= least:
+    values, counts = np.unique(alpha, return_counts=True)
+    values, counts = values[::-1], counts[::-1]
+    seen = values > 1e-6
+    values, passing = values[seen], np.cumsum(counts)[seen]
+    # What can be had: none, or all texels down to one of the values; texels of one value pass together.
+    choices = np.concatenate([[0], passing])
+    chosen = int(np.abs(choices - wanted * alpha.size).argmin())
+    if int((alpha >= np.float32(cutoff)).sum()) == int(choices[chosen]):
         return 1.0
-    return cutoff / max((least + low) / 2, 1e-6)
+    if chosen == 0:
+        return 0.999 * cutoff / float(values[0])
+    # Half way between the last that passes and the first that does not.
+    last, next_one = float(values[chosen - 1]), float(values[chosen]) if chosen < values.size else 0.0
+    return cutoff / max((last + next_one) / 2, 1e-6)
 
 
 def keep_coverage(chain: MipChain, cutoff: float) -> MipChain:

@@ -65,8 +65,8 @@ def _sample(name: str) -> Floats:
         return np.dstack([rgb, cv2.GaussianBlur(alpha, (0, 0), 9)])
     if name == "keep-coverage":
         y, x = grid(SIDE, SIDE)
-        bars = np.minimum(np.abs(x % 8 - 4), np.abs(y % 8 - 4))
-        return np.dstack([rgb, coverage(bars - np.float32(0.9), 1.2) * coverage(circle(y, x, 48, 48, 42))])
+        twigs = np.abs(noise(SIDE, SIDE, 9, 3, 2) - np.float32(0.5)) * 50 - np.float32(2.0)
+        return np.dstack([rgb, coverage(twigs, 1.5) * coverage(circle(y, x, 48, 48, 44))])
     if name == "shape":
         return np.dstack([rgb, alpha * 0])
     return np.dstack([rgb, alpha])
