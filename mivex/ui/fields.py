@@ -394,5 +394,7 @@ class FileField(Field):
             self.edited.emit(self.line.text())
 
     def show_value(self, value: Any) -> None:
-        self.line.setText(str(value))
+        if self.line.text() != str(value):
+            self.line.setText(str(value))
+            self.line.setCursorPosition(0)
         self.line.setToolTip(str(value))

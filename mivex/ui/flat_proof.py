@@ -261,7 +261,7 @@ class FlatProof(QWidget):
         if v.show == "lit":
             return "Move the pointer: the light follows it."
         if self.canvas.painting:
-            return "Drag to paint, right button takes away, Ctrl and wheel change the brush."
+            return "Drag paints, right button takes away, Ctrl+wheel: size."
         if self.canvas.texture.pivot != (0.5, 0.5):
             return "Wheel zooms, drag moves. The cross is the point it is placed by."
         return "Wheel zooms, drag moves. Values appear under the pointer."

@@ -217,7 +217,7 @@ class StageProof(QWidget):
         low.addWidget(self.place)
         column.addWidget(head)
         column.addWidget(self.canvas, 1)
-        tip = QLabel("Drag to look round, with Shift to pan; wheel comes near.")
+        tip = QLabel("Drag turns, Shift-drag pans, wheel comes near.")
         tip.setObjectName("figure")
         tip.setContentsMargins(10, 3, 10, 3)
         tip.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)

@@ -99,8 +99,8 @@ def facts(c: Controls, o: Overlay) -> None:
         if t is None or p is None:
             return
         cells["Size"].setText(f"{p.width} × {p.height}")
-        cells["Depth"].setText(f"{p.channels} channels, {p.bits} bit")
-        cells["Alpha in file"].setText("yes" if p.has_alpha else "none")
+        cells["Depth"].setText(f"{p.channels} channels, {p.bits} bit" if p.path else "an empty canvas")
+        cells["Alpha in file"].setText("–" if not p.path else "yes" if p.has_alpha else "none")
         h = histogram(t)  # counted by the engine; only looked up here
         cells["Alpha now"].setText(f"{h.minimum:.3f} to {h.maximum:.3f}")
         cells["Mean of it"].setText(f"{h.mean:.3f}")

@@ -27,7 +27,7 @@ class Text(StepParams):
     font: Literal["regular", "medium", "semibold"] = setting(
         "semibold", "Weight", "How bold it is.",
         choices={"regular": "Regular", "medium": "Medium", "semibold": "Semi-bold"})
-    size: float = setting(0.4, "Size", "Height of the letters' body, as a share of the picture's height.", ge=0.005,
+    size: float = setting(0.2, "Size", "Height of the letters' body, as a share of the picture's height.", ge=0.005,
                           le=4, drag=(0.02, 1.2), widget="handle")
     x: float = setting(0.0, "Across", "Right of the pivot, as a share of the width.", ge=-2, le=2, drag=(-0.5, 0.5),
                        widget="handle")
