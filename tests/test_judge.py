@@ -136,7 +136,7 @@ def test_far_sizes_show_straight_premultiplied_and_their_difference():
         assert np.abs(picture - want[k]).max() < 1
     assert np.abs(want["true"] - want["straight"]).max() > 4
     w, h = 700, 500
-    spots, side, columns, top = layouts.far_boxes(t, w, h)
+    spots, below, side, columns, top = layouts.far_boxes(t, w, h)
     drawn = draw_flat(t, replace(view, layout="far"), w, h)
     row = side + layouts._GAP + layouts._LABEL
     gap = drawn[top + 2 * row:top + 2 * row + side, columns[0]:columns[0] + side]
@@ -147,6 +147,9 @@ def test_far_sizes_show_straight_premultiplied_and_their_difference():
     calm = draw_flat(clean, replace(view, layout="far"), w, h)
     assert calm[top + 2 * row:top + 2 * row + side, columns[0]:columns[0] + side].max() <= 4
     assert spots[0][0] == 0 and drawn[spots[0][2] + 32, spots[0][1] + 32].tolist() == pytest.approx([230] * 3, abs=1)
+    level, x, y = spots[3]
+    assert level == 3 and np.abs(drawn[y:y + 8, x:x + 8] - want["straight"]).max() < 1
+    assert np.abs(drawn[y + below:y + below + 8, x:x + 8] - want["true"]).max() < 1
 
 
 def test_all_backdrops_are_composited_each_over_its_own():

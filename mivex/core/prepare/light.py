@@ -130,7 +130,10 @@ def _matte_rows(values, B, alpha, share, linear, out, first, last):  # type: ign
 
 
 def matte_out(surface: Surface, B: Floats, alpha: Floats, share: float, linear: bool) -> Floats:
-    """Stored values with ``alpha`` and the colour that lay over matte ``B``; see `mattes.colour_under`."""
+    """Stored values with ``alpha`` and the colour that lay over matte ``B``; see `mattes.colour_under`.
+
+    ``linear``: the blend was made in linear light, and ``B`` is given in it.
+    """
     out: Floats = np.empty(surface.values.shape, np.float32)
     a32, B32 = np.ascontiguousarray(alpha, np.float32), np.asarray(B, np.float32)
     decode = linear and not surface.data

@@ -8,11 +8,10 @@ Porter and Duff (1984), *Compositing Digital Images*; Smith and Blinn (1996),
 *Blue Screen Matting*, for the cases in which alpha can be recovered.
 """
 
-import numba as nb
 import numpy as np
 
-from mivex.core.bands import run_bands
-from mivex.core.prepare.base import Floats
+from mivex.core.prepare.base import Floats, Surface
+from mivex.core.prepare.light import matte_out
 
 
 def alpha_against(C: Floats, B: Floats) -> Floats:
@@ -55,22 +54,5 @@ def colour_under(C: Floats, B: Floats, alpha: Floats, share: float = 1.0) -> Flo
     float32 array (height, width, 3), clipped to [0, 1] where it changed; texels
     with zero alpha keep their colour.
     """
-    src, a = np.ascontiguousarray(C, np.float32), np.ascontiguousarray(alpha, np.float32)
-    out: Floats = np.empty(src.shape, np.float32)
-    B32 = np.asarray(B, np.float32)
-    run_bands(out.shape[0], lambda i, j: _under_rows(src, B32, a, np.float32(share), out, i, j))
-    return out
-
-
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def _under_rows(C, B, alpha, share, out, first, last):  # type: ignore[no-untyped-def]
-    one, zero = np.float32(1), np.float32(0)
-    for y in range(first, last):
-        for x in range(alpha.shape[1]):
-            a = alpha[y, x]
-            keep = one - share * (one - a)
-            for c in range(3):
-                v = C[y, x, c]
-                if a > zero and keep < one:
-                    v = min(max((v - B[c]) / keep + B[c], zero), one) if keep > np.float32(1e-6) else B[c]
-                out[y, x, c] = v
+    surface = Surface(np.concatenate([C, alpha[..., None]], axis=2).astype(np.float32), data=True)
+    return matte_out(surface, B, alpha, share, linear=False)[..., :3]

@@ -75,35 +75,50 @@ def far_count(texture: Texture) -> int:
     return max(1, sum(min(int(m.widths[i]), int(m.heights[i])) >= 4 for i in range(1, m.levels)))
 
 
-def far_boxes(texture: Texture, width: int, height: int) -> tuple[list[tuple[int, int, int]], int, list[int], int]:
-    """Layout of the far sizes: true-size spots (level, x, y), box side, columns' x, first row's y of the boxes."""
+def far_boxes(texture: Texture, width: int, height: int) -> tuple[list[tuple[int, int, int]], int, int, list[int], int]:
+    """Layout of the far sizes.
+
+    Returns
+    -------
+    spots : list of (level, x, y)
+        Levels at their true size, as hardware filters them; the truth stands ``below`` lower.
+    below : int
+    side : int
+        Of the enlarged boxes.
+    columns : list of int
+        Their x.
+    top : int
+        y of their first row.
+    """
     m = texture.mips
-    strip = max(24, height // 4)
+    band = max(12, height // 6)
     spots, x = [], _GAP
     for level in range(m.levels):
         w, h = int(m.widths[level]), int(m.heights[level])
-        if h > strip or w > width // 2 or x + w + _GAP > width:
+        if h > band or w > width // 2 or x + w + _GAP > width:
             continue
-        spots.append((level, x, _GAP + (strip - h) // 2))
+        spots.append((level, x, _GAP + (band - h) // 2))
         x += w + _GAP
     spots = [(level, at + (width - x) // 2, y) for level, at, y in spots]
     count = far_count(texture)
-    top = strip + 2 * _GAP + _LABEL
+    top = 2 * band + 2 * _GAP + _LABEL
     per_row = (height - top - 3 * (_GAP + _LABEL)) // 3
     side = max(8, min((width - _GAP * (count + 1)) // count, per_row))
     first = (width - count * (side + _GAP) + _GAP) // 2
     columns = [first + i * (side + _GAP) for i in range(count)]
-    return spots, side, columns, top
+    return spots, band, side, columns, top
 
 
 def far(texture: Texture, view: FlatView, width: int, height: int, before: Texture | None = None) -> Codes:
     """Far sizes: mip levels at their true size in a row; enlarged as filtered, as they should be, and the difference."""
     out = _blank(width, height)
-    spots, side, columns, top = far_boxes(texture, width, height)
+    spots, below, side, columns, top = far_boxes(texture, width, height)
     w, h = full_size(texture)
-    for level, x, y in spots:
-        paint(out, texture, view, level, x, y, int(texture.mips.widths[level]) / w)
     right = truth(texture)
+    for level, x, y in spots:
+        zoom = int(texture.mips.widths[level]) / w
+        paint(out, texture, view, level, x, y, zoom)
+        paint(out, right, view, level, x, y + below, zoom)
     zoom = side / max(w, h)
     step = side + _GAP + _LABEL
     rows = [out, _blank(width, height), _blank(width, height)]
@@ -308,14 +323,15 @@ def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label
         return [Label(x, y + bh + 1, bw, name)
                 for (_, name), (x, y, bw, bh) in zip(BACKDROP_ORDER, _grid(6, width, height, w / h), strict=True)]
     if layout == "far":
-        _, side, _, top = far_boxes(texture, width, height)
+        _, _, side, _, top = far_boxes(texture, width, height)
         step = side + _GAP + _LABEL
         words = ("filtered straight, as hardware does", "filtered premultiplied, as it should be",
                  f"the difference, × {DIFFERENCE_GAIN}")
         high = round(h * side / max(w, h))
         rows = [Label(_GAP, top + i * step + high + 1, width - 2 * _GAP, f"Levels 1 to {far_count(texture)}: {text}")
                 for i, text in enumerate(words)]
-        return [Label(_GAP, top - _LABEL - _GAP // 2, width - 2 * _GAP, "Mip levels at their true size"), *rows]
+        true_size = "Above: true size, as filtered and as it should be"
+        return [Label(_GAP, top - _LABEL - _GAP // 2, width - 2 * _GAP, true_size), *rows]
     if layout == "magnify":
         rows = []
         for i, (x, y, bw, bh) in enumerate(magnify_boxes(width, height)):
