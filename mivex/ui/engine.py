@@ -1,11 +1,12 @@
 """Keeps textures and findings up to date with the document, in the background."""
 
+import time
 from pathlib import Path
 from typing import Any
 
 from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 
-from mivex.core.errors import MivexError
+from mivex.core.errors import MivexError, Stopped
 from mivex.core.findings import Finding, Subject, examine
 from mivex.core.findings.facts import Facts, facts_of
 from mivex.core.image.picture import Picture, guess_meaning
@@ -122,6 +123,11 @@ class Engine(QObject):
                             proxy = shop.texture(o, proxy=True)
                             _ = proxy.mips, histogram(proxy)
                             report((o.id, None, picture, seen, proxy, shop.texture(o, proxy=True, until=0), ""))
+                            # Let the proofs draw it before full size takes the cores; a slider in motion ends it here.
+                            for _ in range(5):
+                                if stopped():
+                                    raise Stopped
+                                time.sleep(0.012)
                         full = shop.texture(o, stop=stopped, tell=lambda step, n=o.name: self._prepare.tell(
                             f"“{n}”: {step}"))
                         before = shop.texture(o, until=0, stop=stopped)

@@ -107,11 +107,13 @@ class Track(QWidget):
     def show_state(self, overlay: Overlay | None, station: str, findings: list[Finding]) -> None:
         """Show where we are, what has been touched, and where findings wait."""
         for key, stop in self.stops.items():
+            before = stop.isEnabled(), stop.isChecked(), stop.used, stop.count
             stop.setEnabled(overlay is not None)
             stop.setChecked(key == station)
             stop.used = overlay is not None and touched(overlay, key)
             stop.count = sum(station_of(f) == key for f in findings)
             words = [STATIONS[key], "touched" if stop.used else "untouched"]
             words += [f"{stop.count} findings"] if stop.count else []
-            stop.setAccessibleDescription(", ".join(words))
-            stop.update()
+            if before != (stop.isEnabled(), stop.isChecked(), stop.used, stop.count):
+                stop.setAccessibleDescription(", ".join(words))
+                stop.update()
