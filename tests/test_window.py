@@ -322,6 +322,16 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
     assert abs(changed[:, 0].mean() - 64) < 3 and changed[:, 1].min() + 20 > 64
     s.undo()
     assert len(s.overlay.steps[4].strokes) == 0  # one stroke, one entry
+    # Where there is nothing to paint on, painting ends, in the picture and on the button alike.
+    drive.choose(window, "Where", "Everywhere")
+    assert not c.painting and not window.controls.painting
+    drive.choose(window, "Where", "Brushed strokes")
+    again = next(f for f in controls_of(window) if f.name == "Strokes").paint
+    assert not again.isChecked()
+    drive.click(again)
+    assert c.painting and window.controls.painting
+    window.go("edges")
+    assert not c.painting and not window.controls.painting
 
 
 def test_comparing_and_layouts_by_key_and_menu(window):

@@ -55,9 +55,11 @@ def warm() -> None:
     from mivex.core.material.material import Material
     from mivex.core.prepare import STEPS
     from mivex.core.prepare.base import Context, Surface
+    from mivex.core.prepare.falloff import Stroke, brushed
     from mivex.core.project.document import CAMERAS, BillboardPlace, Document, Overlay
     from mivex.core.proof.flat import FlatView, draw_flat
     from mivex.core.proof.histogram import histogram
+    from mivex.core.proof.samples import step_pictures
     from mivex.core.stage.camera import View
     from mivex.core.stage.dock import dock
     from mivex.core.stage.scene import draw_items, draw_list
@@ -87,9 +89,17 @@ def warm() -> None:
         o = Overlay(id="a", name="a", material=Material(), places=(BillboardPlace(at=(0.0, 1.2, 1.0)),))
         draw_items(draw_list(Document(overlays=(o,)), {"a": Texture(values)}, view), view)
 
+    def steps() -> None:
+        for name in STEPS:
+            step_pictures(name, 16)
+        brushed((Stroke(points=((0.2, 0.2), (0.8, 0.5))),), 8, 8)
+        blank = Surface(values)
+        STEPS["spread"].run(blank, STEPS["spread"].params.model_validate({"step": "spread", "method": "smooth"}),
+                            Context(read_picture))
+
     jobs: list[tuple[str, Callable[[], object]]] = [
         ("colour transfer", colours), ("sampling", sampling), ("filling", filling), ("fringe figures", figures),
-        ("proofs", proofs),
+        ("proofs", proofs), ("every step", steps),
         ("the dock's surfaces", dock), ("the stage", stage)]
     begun = time.perf_counter()
     for number, (name, job) in enumerate(jobs, 1):

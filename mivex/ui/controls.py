@@ -53,7 +53,6 @@ class Controls(QWidget):
     """Column on the right of the window."""
 
     pick_wanted = Signal(object)
-    file_wanted = Signal(object)
     deliver_wanted = Signal(bool)
     add_wanted = Signal()
     demo_wanted = Signal()
@@ -91,6 +90,7 @@ class Controls(QWidget):
     def go(self, station: str) -> None:
         """Show another station."""
         self.station = station
+        self.set_painting(False)
         self.refresh()
 
     def _signature(self) -> object:
@@ -203,8 +203,10 @@ class Controls(QWidget):
 
     def set_painting(self, on: bool) -> None:
         """Begin or end painting strokes in the flat proof."""
-        self.painting = on
-        self.paint_wanted.emit(on)
+        if on != self.painting:
+            self.painting = on
+            self.paint_wanted.emit(on)
+            self.refresh()
 
     def recipe(self, o: Overlay, station: str) -> None:
         """The steps of a station, each a card."""

@@ -3,7 +3,7 @@
 from dataclasses import replace
 from typing import Any
 
-from PySide6.QtCore import Qt
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QActionGroup, QColor, QPainter, QPen
 from PySide6.QtWidgets import (
     QButtonGroup,
@@ -65,7 +65,9 @@ class Swatch(QToolButton):
 
 
 class FlatProof(QWidget):
-    """Canvas with its header and its line of values."""
+    """Canvas with its header and its line of values; `painting_ended` tells that there is nothing to paint on."""
+
+    painting_ended = Signal(bool)
 
     def __init__(self, session: Session, engine: Engine) -> None:
         super().__init__()
@@ -341,8 +343,8 @@ class FlatProof(QWidget):
         wanted = step is not None and (has_handles(step) or step.step == "add-tint")
         self.canvas.step = step if wanted else None
         self.canvas.step_input = self.engine.input_of(o.id, i) if wanted else None
-        if not wanted and self.canvas.painting:
-            self.set_painting(False)
+        if self.canvas.painting and getattr(step, "mask", "") != "brush":
+            self.painting_ended.emit(False)
         self.canvas.update()
 
     def set_painting(self, on: bool) -> None:

@@ -25,7 +25,6 @@ class Hint(QFrame):
         for picture in self.pictures:
             picture.setFixedSize(SIDE, SIDE)
             row.addWidget(picture)
-        self.gap = 8
         self.words = QLabel()
         self.words.setWordWrap(True)
         self.words.setAlignment(Qt.AlignmentFlag.AlignTop)

@@ -143,7 +143,7 @@ def _setting(c: Controls, o: Overlay, index: int, path: tuple[str, ...], model: 
             field.edit.update()
         c.live.append(counts)
     if isinstance(field, StrokesField):
-        field.paint.setChecked(c.painting)
+        c.live.append(lambda: field.paint.setChecked(c.painting))
         field.paint_wanted.connect(lambda on: (c.session.activate(index), c.set_painting(on)))
     c.add_field(field, box)
 

@@ -174,6 +174,7 @@ class Window(FileActions):
         self.controls.demo_wanted.connect(self.open_demo)
         self.controls.pick_wanted.connect(self._pick)
         self.controls.paint_wanted.connect(self.flat.set_painting)
+        self.flat.painting_ended.connect(self.controls.set_painting)
         self.engine.notice.connect(self.tell)
         for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said)):
             on.connect(self.busy.set_busy)

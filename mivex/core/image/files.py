@@ -67,6 +67,17 @@ def _check_file(path: Path) -> None:
                          "(PNG, TGA, TIFF, OpenEXR, WebP, JPEG).")
 
 
+def _open(path: Path) -> oiio.ImageInput:
+    """Open a file that was checked, its alpha left alone; raises MivexError."""
+    config = oiio.ImageSpec()
+    config.attribute("oiio:UnassociatedAlpha", 1)
+    source = oiio.ImageInput.open(str(path), config)
+    if source is None:
+        oiio.geterror()
+        raise MivexError(f"“{path.name}” is broken or not really a {_KINDS[path.suffix.lower()]} file.")
+    return source
+
+
 def read_picture(path: str | Path) -> Picture:
     """Read a picture file as straight RGBA.
 
@@ -91,13 +102,8 @@ def read_picture(path: str | Path) -> Picture:
     """
     path = Path(path)
     _check_file(path)
-    config = oiio.ImageSpec()
-    config.attribute("oiio:UnassociatedAlpha", 1)
     with _quiet():
-        source = oiio.ImageInput.open(str(path), config)
-        if source is None:
-            oiio.geterror()
-            raise MivexError(f"“{path.name}” is broken or not really a {_KINDS[path.suffix.lower()]} file.")
+        source = _open(path)
         try:
             spec = source.spec()
             wide, high, count = spec.width, spec.height, spec.nchannels
@@ -263,14 +269,9 @@ def read_levels(path: str | Path) -> list[NDArray[np.float32]]:
     """Every page of an integer TIFF as ``(height, width, channels)`` in [0, 1], as stored; raises MivexError."""
     path = Path(path)
     _check_file(path)
-    config = oiio.ImageSpec()
-    config.attribute("oiio:UnassociatedAlpha", 1)
     pages: list[NDArray[np.float32]] = []
     with _quiet():
-        source = oiio.ImageInput.open(str(path), config)
-        if source is None:
-            oiio.geterror()
-            raise MivexError(f"“{path.name}” is broken or not really a {_KINDS[path.suffix.lower()]} file.")
+        source = _open(path)
         try:
             while source.seek_subimage(len(pages), 0):
                 spec = source.spec()

@@ -24,7 +24,6 @@ class Centre(StepParams):
     """Settings of ``centre``."""
 
     step: Literal["centre"] = "centre"
-    on: bool = setting(True, "On", "Switched off, the step changes nothing.")
     find: Literal["centroid", "box"] = setting(
         "centroid", "Middle is", "The centre of gravity of the alpha, or the middle of the box round it.",
         choices={"centroid": "Centre of gravity", "box": "Middle of its box"})
