@@ -9,7 +9,7 @@ from statistics import median
 
 from benchmarks.steps import picture
 from benchmarks.timing import line
-from mivex.core.image.files import write_picture
+from mivex.core.image.encode import write_picture
 from mivex.core.project import edits
 
 MOVES = (("levels", "gamma", (0.5, 0.7, 0.9, 1.2, 1.5)), ("grow", "by", (3.0, 5.0, 7.0, 9.0, 2.0)),

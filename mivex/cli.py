@@ -135,7 +135,7 @@ def render(project: str, out: Annotated[str, typer.Argument(help=".png (display)
            camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "") -> None:
     """Draw a project's stage to a picture."""
     from mivex.core.image.colour import screen_rgb
-    from mivex.core.image.files import write_picture
+    from mivex.core.image.encode import write_picture
     from mivex.core.project.evaluate import Workshop
     from mivex.core.project.file import read_project
     from mivex.core.stage.camera import View

@@ -10,7 +10,8 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QFileDialog, QMenu, QPushButton, QToolButton, QWidget
 from sprites import cut_from, disc, paint, rgba
 
-from mivex.core.image.files import read_picture, write_picture
+from mivex.core.image.encode import write_picture
+from mivex.core.image.files import read_picture
 from mivex.core.project.file import read_project
 from mivex.ui.app import application, settle
 from mivex.ui.fields import ChoiceField, Field, NumberField

@@ -7,7 +7,8 @@ from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 from mivex.core.findings import Subject, apply_repair, examine
 from mivex.core.findings.fringe import fringe_figures, fringe_map
 from mivex.core.findings.matte import fit_matte
-from mivex.core.image.files import read_picture, write_picture
+from mivex.core.image.encode import write_picture
+from mivex.core.image.files import read_picture
 from mivex.core.image.picture import quantise
 from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material

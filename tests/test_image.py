@@ -9,10 +9,12 @@ import pytest
 from PIL import Image
 from sprites import srgb_decode, srgb_encode
 
+from mivex.core.base import store
 from mivex.core.errors import MivexError
 from mivex.core.image import files
 from mivex.core.image.colour import SCREEN, luminance, to_display, to_linear
-from mivex.core.image.files import read_picture, write_picture
+from mivex.core.image.encode import write_picture
+from mivex.core.image.files import read_picture
 from mivex.core.image.mips import build_chain, halve
 from mivex.core.image.picture import Picture, guess_meaning, quantise
 from mivex.core.image.sampling import sample
@@ -119,7 +121,7 @@ def test_bad_files_are_refused_in_one_sentence_and_writing_leaves_nothing_behind
     # A disk that fills up while writing: the old file stays, and nothing half written beside it.
     def full(_path):
         raise OSError(28, "No space left on device")
-    monkeypatch.setattr(files.os, "fsync", full)
+    monkeypatch.setattr(store.os, "fsync", full)
     before = sorted(os.listdir(tmp_path))
     with pytest.raises(MivexError, match="no space left"):
         write_picture(good, codes(rng, 8))

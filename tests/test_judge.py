@@ -9,12 +9,13 @@ import pytest
 from scipy import ndimage
 from sprites import disc, paint, rgba, srgb_decode, srgb_encode
 
-from mivex.core.deliver.deliver import deliver_overlay
+from mivex.core.deliver.deliver import deliver
 from mivex.core.errors import MivexError
 from mivex.core.findings import Subject, apply_repair, examine
 from mivex.core.findings.facts import facts_of
 from mivex.core.image.coverage import best_cutoff, coverage, coverage_figures, keep_coverage
-from mivex.core.image.files import read_levels, read_picture, write_picture
+from mivex.core.image.encode import write_picture
+from mivex.core.image.files import read_levels, read_picture
 from mivex.core.image.mips import build_chain
 from mivex.core.image.picture import quantise
 from mivex.core.image.texture import Texture
@@ -83,7 +84,7 @@ def test_scaled_levels_are_delivered_where_the_file_holds_them_and_the_cutoff_is
     shop = Workshop(tmp_path)
     t = shop.texture(o)
     assert t.coverage == 0.5
-    sheet = json.loads(deliver_overlay(o, t, tmp_path / "out").sheet.read_text())
+    sheet = json.loads(deliver([o], lambda _: t, tmp_path / "out")[0].sheet.read_text())
     pages = read_levels(tmp_path / "out" / "Mesh.tif")
     assert sheet["texture"]["levels"] == len(pages) == 7 and sheet["mip_coverage"]["held_by_levels"]
     for i, page in enumerate(pages[1:4], 1):
@@ -94,7 +95,7 @@ def test_scaled_levels_are_delivered_where_the_file_holds_them_and_the_cutoff_is
     plain = shop.texture(png)
     # The receiver will build the levels itself: what is shown is what it will see.
     assert plain.coverage == 0 and np.array_equal(plain.mips.texels, build_chain(plain.linear).texels)
-    sheet = json.loads(deliver_overlay(png, plain, tmp_path / "out").sheet.read_text())
+    sheet = json.loads(deliver([png], lambda _: plain, tmp_path / "out")[0].sheet.read_text())
     assert sheet["texture"]["levels"] == 1 and not sheet["mip_coverage"]["held_by_levels"]
     assert sheet["mip_coverage"]["best_single_cutoff"] == best_cutoff(build_chain(plain.linear), 0.5)
 
@@ -105,9 +106,9 @@ def test_a_file_without_alpha_is_for_solid_only_and_sheets_tell_what_was_packed(
                 steps=(step("pack", name="core, outer", red={"name": "core"}), step("signed-distance", spread=3)))
     shop = Workshop(tmp_path)
     with pytest.raises(MivexError, match="no alpha"):
-        deliver_overlay(o, shop.texture(o), tmp_path)
+        deliver([o], lambda _: shop.texture(o), tmp_path)[0]
     solid = o.model_copy(update={"material": Material(blend="Solid", depth_write=True)})
-    done = deliver_overlay(solid, shop.texture(solid), tmp_path)
+    done = deliver([solid], lambda _: shop.texture(solid), tmp_path)[0]
     back = read_picture(done.picture)
     assert done.picture.suffix == ".tga" and not back.has_alpha and back.channels == 3
     assert np.array_equal(back.values[..., :3], shop.texture(solid).values[..., :3])

@@ -10,7 +10,8 @@ from sprites import disc, paint, rgba
 
 from mivex.core.errors import MivexError
 from mivex.core.image.coverage import coverage, scale_for
-from mivex.core.image.files import read_levels, write_picture
+from mivex.core.image.encode import write_picture
+from mivex.core.image.files import read_levels
 from mivex.core.image.picture import Picture
 from mivex.core.image.texture import Texture
 from mivex.core.image.vector import svg_size

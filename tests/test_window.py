@@ -14,7 +14,7 @@ from PySide6.QtGui import QDropEvent, QImage
 from PySide6.QtTest import QTest
 from sprites import cut_from, disc, paint, rgba
 
-from mivex.core.image.files import write_picture
+from mivex.core.image.encode import write_picture
 from mivex.core.prepare import STEPS
 from mivex.demo import PROJECT
 from mivex.ui.app import application, settle

@@ -6,8 +6,9 @@ Run as ``python -m mivex.demo.make``; the results are committed.
 import cv2
 import numpy as np
 
+from mivex.core.base.store import write_text
 from mivex.core.image.colour import to_display, to_linear
-from mivex.core.image.files import write_picture, write_text
+from mivex.core.image.encode import write_picture
 from mivex.core.image.vector import draw_svg
 from mivex.core.project.file import write_project
 from mivex.core.shapes import box, circle, coverage, grid, noise, over, polygon, segment

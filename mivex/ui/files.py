@@ -6,14 +6,16 @@ from pathlib import Path
 from PySide6.QtGui import QDragEnterEvent, QDropEvent
 from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 
-from mivex.core.deliver.deliver import check_names, deliver_overlay
+from mivex.core.deliver.deliver import deliver as deliver_overlays
 from mivex.core.errors import MivexError, Stopped
 from mivex.core.image.files import READABLE, read_picture
+from mivex.core.image.texture import Texture
 from mivex.core.image.vector import draw_svg, svg_size
 from mivex.core.material.material import Kind
 from mivex.core.prepare.drawing import Shape, Text
 from mivex.core.prepare.resize import nearest_power
 from mivex.core.project import edits
+from mivex.core.project.document import Overlay
 from mivex.core.project.file import absolute, read_project
 from mivex.core.project.recipe import read_recipe, save_recipe, with_files
 from mivex.ui.engine import Engine
@@ -266,18 +268,16 @@ class FileActions(QMainWindow):
         rows = [o for o in doc.overlays if o.source.ready and (everything or o.id == chosen)]
 
         def work(_report, stopped):  # type: ignore[no-untyped-def]
-            if not rows:
-                raise MivexError("There is nothing to deliver yet.")
-            check_names(rows)
-            for o in rows:
-                try:
-                    self.jobs.tell(f"Delivering “{o.name}”")
-                    if stopped():
-                        raise Stopped
-                    deliver_overlay(o, shop.texture(o, stop=stopped), folder)
-                except Stopped:
-                    raise MivexError("Delivering was stopped; what was written before is whole.") from None
-            count = f"“{rows[0].name}” was" if len(rows) == 1 else f"{len(rows)} overlays were"
+            def texture_of(o: Overlay) -> Texture:
+                if stopped():
+                    raise Stopped
+                return shop.texture(o, stop=stopped)
+
+            try:
+                made = deliver_overlays(rows, texture_of, folder, self.jobs.tell)
+            except Stopped:
+                raise MivexError("Delivering was stopped; nothing was written.") from None
+            count = f"“{made[0].overlay}” was" if len(made) == 1 else f"{len(made)} overlays were"
             return f"{count} written to “{folder}”, read back and found the same, texel for texel."
 
         self.jobs.ask(None, work)

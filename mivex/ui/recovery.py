@@ -6,8 +6,8 @@ from pathlib import Path
 
 from PySide6.QtCore import QObject, QStandardPaths, QTimer
 
+from mivex.core.base.store import write_text
 from mivex.core.errors import MivexError
-from mivex.core.image.files import write_text
 from mivex.core.project.document import Document
 from mivex.core.project.file import dumps, loads
 from mivex.ui.session import Session

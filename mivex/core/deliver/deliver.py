@@ -6,6 +6,7 @@ and holds the same texels, bit for bit, and the same settings.
 
 import json
 import re
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
@@ -13,12 +14,12 @@ from typing import Any
 import numpy as np
 
 from mivex import __version__
+from mivex.core.base.store import NAME_BYTES, Batch, check_path, encoded, reason
 from mivex.core.errors import MivexError
 from mivex.core.image.colour import to_linear
 from mivex.core.image.coverage import best_cutoff
-from mivex.core.image.files import read_levels, read_picture, write_picture, write_text
+from mivex.core.image.encode import stage_picture
 from mivex.core.image.mips import build_chain
-from mivex.core.image.picture import quantise
 from mivex.core.image.texture import Texture
 from mivex.core.material.blends import BLENDS
 from mivex.core.material.material import Material
@@ -66,10 +67,11 @@ def check_format(suffix: str, bits: int, *, uses_alpha: bool = True) -> None:
 
 
 def file_name(overlay: Overlay) -> str:
-    """Name of the delivered file without ending: letters, digits, ``-`` and ``_``."""
-    wish = overlay.delivery.name or overlay.name
-    clean = re.sub(r"[^\w-]+", "_", wish.strip(), flags=re.ASCII).strip("_")
-    return clean or f"overlay_{overlay.id}"
+    """Name of the delivered file without ending: letters, digits, ``-`` and ``_``, whatever the overlay is called."""
+    for wish in (overlay.delivery.name or overlay.name, f"overlay_{overlay.id}"):
+        if clean := re.sub(r"[^\w-]+", "_", wish.strip(), flags=re.ASCII).strip("_"):
+            return clean
+    return "overlay"
 
 
 def blend_sheet(name: str, picture: str, material: Material, texture: Texture, kind: str = "",
@@ -122,11 +124,12 @@ def blend_sheet(name: str, picture: str, material: Material, texture: Texture, k
     }
 
 
-def write_texture(path: str | Path, texture: Texture, *, alpha: bool = True) -> None:
-    """Write a texture and prove it: read the file again and compare every texel, and every mip level it holds.
+def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, alpha: bool = True) -> None:
+    """Write a texture beside its place and prove it; `Batch.commit` puts it in place.
 
     Parameters
     ----------
+    batch : Batch
     path : str or Path
     texture : Texture
         One that keeps coverage is written with all its mip levels (TIFF only).
@@ -137,93 +140,116 @@ def write_texture(path: str | Path, texture: Texture, *, alpha: bool = True) -> 
     ------
     MivexError
         The format cannot hold it, the file cannot be written, or what came
-        back differs.
+        back differs; what was there before is untouched.
     """
     path = Path(path)
-    tif = path.suffix.lower() in (".tif", ".tiff")
-    check_format("tga24" if not alpha and path.suffix.lower() == ".tga" else path.suffix, texture.bits,
-                 uses_alpha=alpha)
+    kind = path.suffix.lower()
+    check_format("tga24" if not alpha and kind == ".tga" else kind, texture.bits, uses_alpha=alpha)
     values = texture.values if alpha else np.ascontiguousarray(texture.values[..., :3])
-    levels = texture.stored_levels if tif and texture.coverage > 0 else []
-    write_picture(path, values, texture.bits, premultiplied=texture.premultiplied, levels=levels)
-    back = read_picture(path)
-    same = back.values.shape[:2] == values.shape[:2] and back.has_alpha == alpha
-    if same and texture.premultiplied and tif:
-        # The reader divides an associated TIFF; compare what it multiplies back to.
-        again = back.values.copy()
-        a = again[..., 3:]
-        again[..., :3] = np.where(a > 0, again[..., :3] * a, again[..., :3])
-        same = bool(np.array_equal(quantise(again, texture.bits), texture.values))
-    elif same:
-        same = bool(np.array_equal(back.values[..., :values.shape[2]], values))
-    if same and levels:
-        pages = read_levels(path)[1:]
-        same = len(pages) == len(levels) and all(np.array_equal(p, v) for p, v in zip(pages, levels, strict=True))
-    if not same:
-        raise MivexError(f"“{path.name}” was written, but reading it back gave other texels; "
-                         "it does not count as delivered.")
+    levels = texture.stored_levels if kind in (".tif", ".tiff") and texture.coverage > 0 else []
+    stage_picture(batch, path, values, texture.bits, premultiplied=texture.premultiplied, levels=levels,
+                  data=texture.meaning == "data")
 
 
-def deliver_overlay(overlay: Overlay, texture: Texture, folder: str | Path) -> Delivered:
-    """Write one overlay's texture and blend sheet into a folder, and prove both.
+def write_texture(path: str | Path, texture: Texture, *, alpha: bool = True) -> None:
+    """Write one texture, proved before it replaces anything; see `stage_texture`."""
+    with Batch() as batch:
+        stage_texture(batch, path, texture, alpha=alpha)
+        batch.commit()
+
+
+@dataclass(frozen=True)
+class Planned:
+    """Where one overlay will be delivered."""
+
+    overlay: Overlay
+    picture: Path
+    sheet: Path
+
+
+def plan(overlays: Sequence[Overlay], folder: str | Path) -> list[Planned]:
+    """Check a delivery as a whole before anything is written.
 
     Parameters
     ----------
-    overlay : Overlay
-    texture : Texture
-        At full size, quantised to the depth of the delivery.
+    overlays : sequence of Overlay
     folder : str or Path
-        Created if missing.
 
     Raises
     ------
     MivexError
-        As `write_texture`, or the folder cannot be made.
+        Nothing to deliver, a format that cannot hold what is meant, a name that is too long, two overlays
+        under one name, or a folder that stands where a file shall be.
     """
-    folder = Path(folder)
-    d = overlay.delivery
-    alpha = d.format not in NO_ALPHA
-    check_format(d.format, d.bits, uses_alpha=overlay.material.blend != "Solid")
-    if texture.scale < 1:
-        raise MivexError(f"“{overlay.name}” is still being computed at full size.")
+    folder = check_path(folder)
+    ready = [o for o in overlays if o.source.ready]
+    if not ready:
+        raise MivexError("There is nothing to deliver: no overlay has a picture.")
+    seen: dict[str, str] = {}
+    rows = []
+    for o in ready:
+        d = o.delivery
+        check_format(d.format, d.bits, uses_alpha=o.material.blend != "Solid")
+        name = file_name(o)
+        if len(f"{name}.blend.json") > NAME_BYTES:
+            raise MivexError(f"“{o.name[:40]}…” would be written under a name of {len(name)} letters, which is too long; "
+                             "give it a shorter one.")
+        if name.lower() in seen:
+            raise MivexError(f"“{seen[name.lower()]}” and “{o.name}” would both be written as “{name}”; "
+                             "give one of them another name.")
+        seen[name.lower()] = o.name
+        row = Planned(o, folder / f"{name}.{d.suffix}", folder / f"{name}.blend.json")
+        for path in (row.picture, row.sheet):
+            if path.exists() and not path.is_file():
+                raise MivexError(f"“{path}” cannot be written: a folder has that name.")
+        rows.append(row)
+    if folder.exists() and not folder.is_dir():
+        raise MivexError(f"“{folder}” is a file; a delivery goes into a folder.")
+    return rows
+
+
+def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture], folder: str | Path,
+            tell: Callable[[str], None] = lambda _: None) -> list[Delivered]:
+    """Write textures and blend sheets, prove every one of them, and only then put them in place.
+
+    Parameters
+    ----------
+    overlays : sequence of Overlay
+        Those without a picture are left out.
+    texture_of : callable
+        Gives the texture of an overlay at full size; may raise Stopped.
+    folder : str or Path
+        Created if missing.
+    tell : callable
+        Told what is being done.
+
+    Raises
+    ------
+    MivexError
+        As `plan`, or a file cannot be written or differs when it is read back. Nothing is delivered then,
+        and what lay in the folder before is untouched.
+    """
+    rows = plan(overlays, folder)
     try:
-        folder.mkdir(parents=True, exist_ok=True)
+        Path(folder).mkdir(parents=True, exist_ok=True)
     except OSError as e:
-        raise MivexError(f"The folder “{folder}” cannot be made: {(e.strerror or str(e)).lower()}.") from None
-    stem = file_name(overlay)
-    picture, sheet_path = folder / f"{stem}.{d.suffix}", folder / f"{stem}.blend.json"
-    write_texture(picture, texture, alpha=alpha)
-    sheet = blend_sheet(overlay.name, picture.name, overlay.material, texture, overlay.kind, overlay.steps)
-    write_text(sheet_path, json.dumps(sheet, indent=2, ensure_ascii=False) + "\n")
-    if json.loads(sheet_path.read_text(encoding="utf-8")) != sheet:
-        raise MivexError(f"“{sheet_path.name}” was written, but reading it back gave something else.")
-    return Delivered(overlay.name, picture, sheet_path)
+        raise MivexError(f"The folder “{folder}” cannot be made: {reason(e)}.") from None
+    with Batch() as batch:
+        for row in rows:
+            o = row.overlay
+            tell(f"Delivering “{o.name}”")
+            texture = texture_of(o)
+            if texture.scale < 1:
+                raise MivexError(f"“{o.name}” is still being computed at full size.")
+            sheet = blend_sheet(o.name, row.picture.name, o.material, texture, o.kind, o.steps)
+            text = json.dumps(sheet, indent=2, ensure_ascii=False) + "\n"
+            # The sheet first: a texture never arrives without it.
+            batch.stage(row.sheet, encoded(text, row.sheet))
+            stage_texture(batch, row.picture, texture, alpha=o.delivery.format not in NO_ALPHA)
+        batch.commit()
+    return [Delivered(r.overlay.name, r.picture, r.sheet) for r in rows]
 
 
 def deliver_project(doc: Document, shop: Workshop, folder: str | Path) -> list[Delivered]:
-    """Deliver every overlay that has a picture; two overlays may not share a file name.
-
-    Raises
-    ------
-    MivexError
-        Nothing is written if any overlay cannot be delivered for a reason known beforehand.
-    """
-    ready = [o for o in doc.overlays if o.source.ready]
-    if not ready:
-        raise MivexError("There is nothing to deliver: no overlay has a picture.")
-    check_names(ready)
-    textures = [shop.texture(o) for o in ready]
-    for o in ready:
-        check_format(o.delivery.format, o.delivery.bits, uses_alpha=o.material.blend != "Solid")
-    return [deliver_overlay(o, t, folder) for o, t in zip(ready, textures, strict=True)]
-
-
-def check_names(overlays: list[Overlay]) -> None:
-    """Refuse two overlays that would be written under one name; raises MivexError."""
-    seen: dict[str, str] = {}
-    for o in overlays:
-        name = file_name(o).lower()
-        if name in seen:
-            raise MivexError(f"“{seen[name]}” and “{o.name}” would both be written as “{file_name(o)}”; "
-                             "give one of them another name.")
-        seen[name] = o.name
+    """Deliver every overlay that has a picture; see `deliver`."""
+    return deliver(doc.overlays, shop.texture, folder)

@@ -10,8 +10,6 @@ import numpy as np
 from numpy.typing import NDArray
 
 Meaning = Literal["colour", "data"]
-MAX_TEXELS = 8192 * 8192
-MAX_SIDE = 16384
 _DATA_WORDS = {
     "normal", "normals", "nrm", "nor", "mask", "masks", "rough", "roughness", "metal", "metallic",
     "metalness", "height", "bump", "disp", "displacement", "occlusion", "ao", "orm", "flow", "data", "gloss",
@@ -38,6 +36,8 @@ class Picture:
         The file has an alpha channel.
     path : str
         Where it came from; empty for a picture made in memory.
+    premultiplied : bool
+        The file says that it stores colour multiplied by alpha; `values` are divided by it already.
     """
 
     values: NDArray[np.float32]
@@ -46,6 +46,7 @@ class Picture:
     linear: bool = False
     has_alpha: bool = True
     path: str = ""
+    premultiplied: bool = False
 
     @property
     def width(self) -> int:

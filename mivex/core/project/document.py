@@ -8,7 +8,7 @@ from uuid import uuid4
 
 from pydantic import BaseModel, ConfigDict, Field, field_validator
 
-from mivex.core.image.picture import MAX_SIDE, MAX_TEXELS
+from mivex.core.base.limits import WORDS, fits
 from mivex.core.material.material import Kind, Material
 from mivex.core.prepare.base import setting
 from mivex.core.project.recipe import AnyStep
@@ -47,8 +47,8 @@ class Source(Frozen):
     @field_validator("canvas")
     @classmethod
     def _possible(cls, size: tuple[int, int]) -> tuple[int, int]:
-        if min(size) < 0 or max(size) > MAX_SIDE or size[0] * size[1] > MAX_TEXELS or (min(size) == 0 < max(size)):
-            raise ValueError("width and height must lie between 1 and 8192, or both be 0")
+        if size != (0, 0) and not fits(*size):
+            raise ValueError(f"width and height must both be 0, or {WORDS}")
         return size
 
     @property

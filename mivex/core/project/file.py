@@ -1,14 +1,16 @@
 """Reading and writing the project file ``NAME.mivex``."""
 
+import hashlib
 import json
 import os
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
 from pydantic import ValidationError
 
+from mivex.core.base.store import check_path, encoded, shown, write_bytes
 from mivex.core.errors import MivexError
-from mivex.core.image.files import write_text
 from mivex.core.project.document import VERSION, Document, Overlay
 from mivex.core.project.recipe import explain, read_json, with_files
 
@@ -29,8 +31,8 @@ def loads(data: Any, what: str) -> Document:
     if not isinstance(data, dict) or "mivex" not in data:
         raise MivexError(f"{what} is not a Mivex project.")
     version = data["mivex"]
-    if not isinstance(version, int):
-        raise MivexError(f"{what} does not say which version it is.")
+    if isinstance(version, bool) or not isinstance(version, int) or version < 1:
+        raise MivexError(f"{what} does not say which version it is: “mivex” must be a whole number from 1 on.")
     if version > VERSION:
         raise MivexError(f"{what} was saved by a newer Mivex (format {version}; this one reads up to "
                          f"{VERSION}). It was left untouched.")
@@ -44,15 +46,65 @@ def loads(data: Any, what: str) -> Document:
     return doc
 
 
+@dataclass(frozen=True)
+class Stamp:
+    """What a project file held when it was last seen; equal stamps, equal files."""
+
+    content: str = ""
+
+    @classmethod
+    def of(cls, data: bytes) -> "Stamp":
+        """The stamp of a file's bytes."""
+        return cls(hashlib.blake2b(data, digest_size=16).hexdigest())
+
+    @classmethod
+    def on_disk(cls, path: str | Path) -> "Stamp":
+        """The stamp of a file as it is now; the empty one where there is none."""
+        try:
+            return cls.of(Path(path).read_bytes())
+        except OSError:
+            return cls()
+
+
+class ChangedOnDisk(MivexError):
+    """The file that would be replaced is not the one that was read; nothing was written."""
+
+
 def read_project(path: str | Path) -> Document:
     """Read a project file; picture paths are kept as they stand, relative to it."""
     path = Path(path)
-    return loads(read_json(path), f"“{path.name}”")
+    return loads(read_json(path), f"“{shown(path.name)}”")
 
 
-def write_project(path: str | Path, doc: Document) -> None:
-    """Write a project file atomically."""
-    write_text(path, dumps(doc))
+def write_project(path: str | Path, doc: Document, seen: Stamp | None = None) -> Stamp:
+    """Write a project file, atomically.
+
+    Parameters
+    ----------
+    path : str or Path
+    doc : Document
+    seen : Stamp, optional
+        The file as it was last seen; where it is another one now, nothing is written.
+
+    Returns
+    -------
+    Stamp
+        Of the file as it is now.
+
+    Raises
+    ------
+    ChangedOnDisk
+        Somebody else has written it.
+    MivexError
+        It cannot be written; the old file is untouched.
+    """
+    path = check_path(path)
+    if seen is not None and Stamp.on_disk(path) != seen:
+        raise ChangedOnDisk(f"“{path.name}” was changed on disk by somebody else since it was opened; it was not "
+                            "overwritten.")
+    data = encoded(dumps(doc), path)
+    write_bytes(path, data)
+    return Stamp.of(data)
 
 
 def absolute(path: str, folder: str | Path) -> str:

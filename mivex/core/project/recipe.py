@@ -9,8 +9,8 @@ from typing import TYPE_CHECKING, Annotated, Any
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
+from mivex.core.base.store import read_bytes, write_text
 from mivex.core.errors import MivexError
-from mivex.core.image.files import write_text
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
 
@@ -38,7 +38,7 @@ def explain(error: ValidationError, what: str) -> str:
         return f"{what}: “{tag}” is not a step Mivex knows ({', '.join(sorted(STEPS))})."
     if first["type"] == "union_tag_not_found":
         return f"{what}: {where or 'an entry'} does not say which step it is."
-    text = first["msg"][0].lower() + first["msg"][1:]
+    text = first["msg"][:1].lower() + first["msg"][1:]
     return f"{what}: {where or 'the file'}: {text}."
 
 
@@ -84,18 +84,17 @@ def read_recipe(path: str | Path) -> Recipe:
 
 def read_json(path: Path) -> Any:
     """Read a JSON file, or say in one sentence why not."""
+    raw = read_bytes(path)
     try:
-        return json.loads(path.read_text(encoding="utf-8"))
-    except FileNotFoundError:
-        raise MivexError(f"There is no file “{path}”.") from None
-    except IsADirectoryError:
-        raise MivexError(f"“{path.name}” is a folder, not a file.") from None
-    except PermissionError:
-        raise MivexError(f"“{path.name}” cannot be read: permission is denied.") from None
-    except (UnicodeDecodeError, json.JSONDecodeError, RecursionError):
+        data = json.loads(raw.decode("utf-8-sig"))
+        # A lone half of a character would be read here, and could never be saved again.
+        json.dumps(data, ensure_ascii=False).encode("utf-8")
+    except UnicodeEncodeError:
+        raise MivexError(f"“{path.name}” holds half a character (a lone surrogate), which is no text.") from None
+    except (ValueError, RecursionError):
+        # ValueError: also a number of thousands of digits.
         raise MivexError(f"“{path.name}” is not a JSON text, or is cut short.") from None
-    except OSError as e:
-        raise MivexError(f"“{path.name}” cannot be read: {e.strerror or e}.") from None
+    return data
 
 
 def save_recipe(path: str | Path, steps: tuple[StepParams, ...]) -> None:

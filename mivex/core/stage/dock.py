@@ -7,6 +7,7 @@ purpose; the light is neutral.
 
 import contextlib
 import hashlib
+import io
 import os
 from collections.abc import Callable
 from dataclasses import dataclass
@@ -18,9 +19,9 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core import shapes
+from mivex.core.base.store import write_bytes
 from mivex.core.errors import MivexError
 from mivex.core.image.colour import DECODE_8
-from mivex.core.image.files import write_atomic
 from mivex.core.image.mips import MipChain, build_chain
 from mivex.core.shapes import box, circle, coverage, grid, noise, over, segment
 from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh, quad
@@ -57,7 +58,9 @@ def _chain(make: Callable[[], Floats]) -> MipChain:
         # Without a cache the dock is only slower to appear.
         with contextlib.suppress(OSError, MivexError):
             place.parent.mkdir(parents=True, exist_ok=True)
-            write_atomic(place, lambda p: np.save(p, codes))
+            held = io.BytesIO()
+            np.save(held, codes)
+            write_bytes(place, held.getvalue())
     out = np.ones((*codes.shape[:2], 4), np.float32)
     out[..., :3] = DECODE_8[codes]
     return build_chain(out)

@@ -1,0 +1,1 @@
+"""What everything else stands on, and which knows nothing of pictures."""

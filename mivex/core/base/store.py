@@ -1,0 +1,276 @@
+"""Files on disk: the one place that looks at them before reading, and replaces them safely.
+
+A file is written to a name beside its own, flushed, forced to disk, read back
+and compared, and only then renamed over the old one. Whatever goes wrong
+before that, a full disk above all, the old file is as it was.
+"""
+
+import contextlib
+import fcntl
+import os
+import stat
+import tempfile
+from collections.abc import Callable
+from pathlib import Path
+from types import TracebackType
+
+from mivex.core.errors import MivexError
+
+PREFIX = ".mivex-"
+"""Unfinished files begin with this; those of a killed run are cleared by the next one that writes there."""
+TEXT_LIMIT = 64 << 20
+NAME_BYTES = 255
+"""Longest name that Linux file systems take."""
+
+
+def shown(path: str | Path) -> str:
+    """A path as it can be printed anywhere, whatever bytes its name holds."""
+    return "".join(c if c.isprintable() else "\N{REPLACEMENT CHARACTER}" for c in
+                   str(path).encode("utf-8", "replace").decode("utf-8"))
+
+
+def check_path(path: str | Path) -> Path:
+    """A path that the system and every library can take; raises MivexError with the reason if it is not."""
+    text = str(path)
+    if "\0" in text:
+        raise MivexError(f"“{shown(text)}” cannot be a file: its name holds a NUL character.")
+    try:
+        text.encode("utf-8")
+    except UnicodeEncodeError:
+        raise MivexError(f"“{shown(text)}” has a name that is not UTF-8 text; rename the file first.") from None
+    return Path(text)
+
+
+def reason(error: OSError) -> str:
+    """Why the system refused, as the end of a sentence."""
+    return (error.strerror or str(error)).lower()
+
+
+def check_regular(path: str | Path, limit: int, what: str = "file") -> Path:
+    """Refuse what is not a regular, readable, non-empty file of at most ``limit`` bytes.
+
+    Raises
+    ------
+    MivexError
+        Also for devices, pipes and sockets: reading them might never end.
+    """
+    path = check_path(path)
+    try:
+        _judge(os.stat(path), path, limit, what)
+        if not os.access(path, os.R_OK):
+            raise MivexError(f"“{path.name}” cannot be read: permission is denied.")
+    except OSError as e:
+        raise _unreadable(path, e) from None
+    return path
+
+
+def read_bytes(path: str | Path, limit: int = TEXT_LIMIT, what: str = "file") -> bytes:
+    """Read a regular file whole, after a look at its size; raises as `check_regular` does."""
+    path = check_path(path)
+    try:
+        # Not to wait for a pipe's other end, which opening would.
+        handle = os.open(path, os.O_RDONLY | os.O_NONBLOCK | os.O_CLOEXEC)
+        with os.fdopen(handle, "rb") as f:
+            _judge(os.fstat(handle), path, limit, what)
+            return f.read(limit + 1)
+    except OSError as e:
+        raise _unreadable(path, e) from None
+
+
+def read_text(path: str | Path, limit: int = TEXT_LIMIT, what: str = "file") -> str:
+    """Read a UTF-8 text; raises as `check_regular` does, or if it is none."""
+    try:
+        return read_bytes(path, limit, what).decode("utf-8-sig")
+    except UnicodeDecodeError:
+        raise MivexError(f"“{Path(path).name}” is not text in UTF-8.") from None
+
+
+def _judge(seen: os.stat_result, path: Path, limit: int, what: str) -> None:
+    name = path.name or str(path)
+    if stat.S_ISDIR(seen.st_mode):
+        raise MivexError(f"“{name}” is a folder, not a {what}.")
+    if not stat.S_ISREG(seen.st_mode):
+        raise MivexError(f"“{name}” is a device, pipe or socket, not a {what}.")
+    if seen.st_size == 0:
+        raise MivexError(f"“{name}” is empty (0 bytes).")
+    if seen.st_size > limit:
+        raise MivexError(f"“{name}” is larger than the {limit >> 20} MB that Mivex reads of a {what}.")
+
+
+def _unreadable(path: Path, e: OSError) -> MivexError:
+    if isinstance(e, FileNotFoundError | NotADirectoryError):
+        return MivexError(f"There is no file “{path}”.")
+    if isinstance(e, PermissionError):
+        return MivexError(f"“{path.name}” cannot be read: permission is denied.")
+    return MivexError(f"“{path.name[:80]}” cannot be read: {reason(e)}.")
+
+
+def sweep(folder: str | Path) -> int:
+    """Clear unfinished files that killed runs left in a folder; returns how many.
+
+    One that is still being written is locked by its writer and stays.
+    """
+    gone = 0
+    with contextlib.suppress(OSError):
+        for entry in os.scandir(folder):
+            if not entry.name.startswith(PREFIX) or not entry.is_file(follow_symlinks=False):
+                continue
+            with contextlib.suppress(OSError):
+                handle = os.open(entry.path, os.O_RDWR | os.O_NOFOLLOW | os.O_CLOEXEC)
+                try:
+                    fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
+                    os.unlink(entry.path)
+                    gone += 1
+                finally:
+                    os.close(handle)
+    return gone
+
+
+class Batch:
+    """Files that are put in place together, after every one of them has been written and read back.
+
+    Use as a context: what was staged and not committed leaves no trace.
+    """
+
+    def __init__(self) -> None:
+        self._rows: list[tuple[Path, Path, int]] = []
+        self._swept: set[Path] = set()
+
+    def __enter__(self) -> "Batch":
+        return self
+
+    def __exit__(self, kind: type[BaseException] | None, error: BaseException | None,
+                 trace: TracebackType | None) -> None:
+        for beside, _, handle in self._rows:
+            beside.unlink(missing_ok=True)
+            os.close(handle)
+        self._rows.clear()
+
+    def stage(self, path: str | Path, data: bytes, verify: Callable[[Path], None] | None = None) -> None:
+        """Write a file beside its place, force it to disk, read it back and compare.
+
+        Parameters
+        ----------
+        path : str or Path
+            Where it shall be; a link is followed.
+        data : bytes
+        verify : callable, optional
+            Given the unfinished file, which has the same ending; raises MivexError if it does not hold
+            what was meant.
+
+        Raises
+        ------
+        MivexError
+            The folder is missing or not writable, the disk is full, the name is impossible, or something
+            other than a file is in the way. Files staged before stay staged.
+        """
+        path = Path(os.path.realpath(check_path(path)))
+        try:
+            mode = _mode(path)
+            if path.parent not in self._swept:
+                sweep(path.parent)
+                self._swept.add(path.parent)
+            handle, beside = _claim(path)
+            self._rows.append((beside, path, handle))
+            os.fchmod(handle, mode)
+            _write(handle, data)
+            if _read(handle, len(data)) != data:
+                raise MivexError(f"“{path}” was written, but reading it back gave something else; the old file, if "
+                                 "there was one, is untouched.")
+        except OSError as e:
+            raise MivexError(f"“{shown(path)}” cannot be written: {reason(e)}.") from None
+        if verify is not None:
+            verify(beside)
+
+    def commit(self) -> None:
+        """Rename everything into place, in the order of staging; raises MivexError."""
+        folders = set()
+        while self._rows:
+            beside, path, handle = self._rows[0]
+            try:
+                os.replace(beside, path)
+            except OSError as e:
+                raise MivexError(f"“{path}” cannot be replaced: {reason(e)}.") from None
+            self._rows.pop(0)
+            os.close(handle)
+            folders.add(path.parent)
+        for folder in folders:
+            # The new names reach the disk too; a file system that cannot do this has no need to.
+            with contextlib.suppress(OSError):
+                handle = os.open(folder, os.O_RDONLY | os.O_DIRECTORY)
+                try:
+                    os.fsync(handle)
+                finally:
+                    os.close(handle)
+
+
+def _mode(path: Path) -> int:
+    """Permissions for a file that replaces ``path``; refuses to replace what is no file."""
+    try:
+        seen = path.lstat()
+    except FileNotFoundError:
+        mask = os.umask(0)
+        os.umask(mask)
+        return 0o666 & ~mask
+    if stat.S_ISDIR(seen.st_mode):
+        raise MivexError(f"“{path}” cannot be written: a folder has that name.")
+    if not stat.S_ISREG(seen.st_mode):
+        raise MivexError(f"“{path}” cannot be written: it is a device, pipe or socket.")
+    if not os.access(path, os.W_OK):
+        raise MivexError(f"“{path}” cannot be written: permission is denied.")
+    return seen.st_mode & 0o777
+
+
+def _claim(path: Path) -> tuple[int, Path]:
+    """A new, locked, empty file beside ``path`` with the same ending."""
+    while True:
+        handle, name = tempfile.mkstemp(prefix=PREFIX, suffix=path.suffix, dir=path.parent)
+        try:
+            with contextlib.suppress(OSError):
+                fcntl.flock(handle, fcntl.LOCK_EX)
+            # Another run may have swept it before it was locked.
+            if os.fstat(handle).st_nlink:
+                return handle, Path(name)
+        except BaseException:
+            os.close(handle)
+            raise
+        os.close(handle)
+
+
+def _write(handle: int, data: bytes) -> None:
+    view, at = memoryview(data), 0
+    while at < len(view):
+        at += os.write(handle, view[at:at + (1 << 26)])
+    os.fsync(handle)
+
+
+def _read(handle: int, size: int) -> bytes:
+    parts, at = [], 0
+    while at < size + 1:
+        part = os.pread(handle, min(1 << 26, size + 1 - at), at)
+        if not part:
+            break
+        parts.append(part)
+        at += len(part)
+    return b"".join(parts)
+
+
+def write_bytes(path: str | Path, data: bytes, verify: Callable[[Path], None] | None = None) -> None:
+    """Write one file so that it is either wholly new or untouched; raises as `Batch.stage` does."""
+    with Batch() as batch:
+        batch.stage(path, data, verify)
+        batch.commit()
+
+
+def write_text(path: str | Path, text: str) -> None:
+    """Write a UTF-8 text file; raises as `write_bytes` does."""
+    write_bytes(path, encoded(text, path))
+
+
+def encoded(text: str, path: str | Path) -> bytes:
+    """Text as UTF-8; raises MivexError where it holds a lone half of a character."""
+    try:
+        return text.encode("utf-8")
+    except UnicodeEncodeError as e:
+        lone = f"U+{ord(text[e.start]):04X}"
+        raise MivexError(f"“{Path(path).name}” cannot be written: {lone} in it is no character.") from None
