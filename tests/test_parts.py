@@ -13,8 +13,8 @@ from mivex.core.image.coverage import coverage, scale_for
 from mivex.core.image.encode import write_picture
 from mivex.core.image.files import read_levels
 from mivex.core.image.picture import Picture
+from mivex.core.image.svg import svg_size
 from mivex.core.image.texture import Texture
-from mivex.core.image.vector import svg_size
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
 from mivex.core.prepare.key_colour import key_from_border
@@ -258,15 +258,18 @@ def test_a_key_is_guessed_from_the_border(rng):
     assert key_from_border(np.full((4, 4, 4), 0.5, np.float32)).despill == 0
 
 
-def test_svg_sizes_and_what_is_no_svg():
+def test_svg_sizes_and_what_is_no_svg(tmp_path):
+    path = tmp_path / "a.svg"
     head = '<svg xmlns="http://www.w3.org/2000/svg" '
     for attributes, size in (('width="30" height="20"/>', (30, 20)), ('viewBox="0 0 64 16"/>', (64, 16)),
                              ('width="100%" height="100%" viewBox="0 0 8 4"/>', (8, 4)), ("/>", (100, 100)),
-                             ('width="2cm" height="1cm"/>', (2, 1))):
-        assert svg_size(head + attributes, "a.svg") == size
+                             ('width="2in" height="1in"/>', (192, 96)), ('height="8" viewBox="0 0 64 16"/>', (32, 8))):
+        path.write_text(head + attributes)
+        assert svg_size(path) == size
     for text in ("", "<html/>", "<svg", '<!DOCTYPE svg [<!ENTITY a "b">]>' + head + "/>"):
+        path.write_text(text)
         with pytest.raises(MivexError, match=r"a\.svg"):
-            svg_size(text, "a.svg")
+            svg_size(path)
     assert power_size(2.0) == (512, 256) and power_size(0.3) == (128, 512) and power_size(1.0) == (512, 512)
 
 

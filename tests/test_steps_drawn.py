@@ -10,8 +10,9 @@ from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 from stepping import MASK, circle, plain, run
 
 from mivex.core.image.outline import outline_error
+from mivex.core.image.outlines import covered, text_edges
+from mivex.core.image.svg import draw_svg
 from mivex.core.image.texture import Texture
-from mivex.core.image.vector import covered, draw_svg, text_edges
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.falloff import Stroke, brushed

@@ -9,7 +9,7 @@ import numpy as np
 from mivex.core.base.store import write_text
 from mivex.core.image.colour import to_display, to_linear
 from mivex.core.image.encode import write_picture
-from mivex.core.image.vector import draw_svg
+from mivex.core.image.svg import draw_svg
 from mivex.core.project.file import write_project
 from mivex.core.shapes import box, circle, coverage, grid, noise, over, polygon, segment
 from mivex.core.types import Floats

@@ -9,8 +9,8 @@ from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 from mivex.core.deliver.deliver import deliver as deliver_overlays
 from mivex.core.errors import MivexError, Stopped
 from mivex.core.image.files import READABLE, read_picture
+from mivex.core.image.svg import draw_svg, svg_size
 from mivex.core.image.texture import Texture
-from mivex.core.image.vector import draw_svg, svg_size
 from mivex.core.material.material import Kind
 from mivex.core.prepare.drawing import Shape, Text
 from mivex.core.prepare.resize import nearest_power
@@ -85,7 +85,7 @@ class FileActions(QMainWindow):
                     break
                 try:
                     if path.lower().endswith(".svg"):
-                        w, h = svg_size(Path(path).read_text(encoding="utf-8"), Path(path).name)
+                        w, h = svg_size(path)
                         draw_svg(path, 16, 16, 1)  # says so now if it cannot be drawn
                         report(("svg", path, w / h))
                         continue

@@ -8,11 +8,11 @@ import numpy as np
 
 from mivex.core.image.colour import to_display
 from mivex.core.image.nearest import nearest
-from mivex.core.image.vector import covered, draw_svg, text_edges
+from mivex.core.image.outlines import covered, text_edges
+from mivex.core.image.svg import draw_svg
 from mivex.core.prepare.base import Context, Rgb, Step, StepParams, Surface, colour_in, setting
 from mivex.core.prepare.grow import grown
 from mivex.core.prepare.light import laid_over
-from mivex.core.prepare.move import shifted
 from mivex.core.types import Floats
 
 How = Literal["over", "cut"]
@@ -95,17 +95,11 @@ def run_shape(surface: Surface, params: Shape, context: Context) -> Surface:
     if not p.file:
         return surface
     h, w = surface.alpha.shape
-    size = (max(1, round(w * p.size)), max(1, round(h * p.size)))
     # Finer where it costs little; a proxy is only looked at.
-    fine = 1 if surface.scale < 1 or max(size) > 2048 else 2 if max(size) > 512 else 4
-    drawn = draw_svg(context.place(p.file), *size, fine)
-    frame = np.zeros((h, w, 4), np.float32)
-    y, x = (h - size[1]) // 2, (w - size[0]) // 2
-    y0, x0 = max(0, y), max(0, x)
-    part = drawn[max(0, -y):max(0, -y) + h, max(0, -x):max(0, -x) + w]
-    frame[y0:y0 + part.shape[0], x0:x0 + part.shape[1]] = part
-    dx, dy = round((surface.pivot[0] - 0.5 + p.x) * w), round((surface.pivot[1] - 0.5 + p.y) * h)
-    frame = shifted(frame, dx, dy, "clear") if dx or dy else frame
+    side = max(h, w)
+    fine = 1 if surface.scale < 1 or side > 2048 else 2 if side > 512 else 4
+    shift = (surface.pivot[0] - 0.5 + p.x) * w, (surface.pivot[1] - 0.5 + p.y) * h
+    frame = draw_svg(context.place(p.file), w, h, fine, shift, p.size)
     if p.how == "cut":
         return surface.with_alpha(surface.alpha * (1 - frame[..., 3]))
     if p.colours == "one":

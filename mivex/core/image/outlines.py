@@ -1,8 +1,7 @@
-"""Outlines to pictures: text in a shipped font, and SVG files. No interface code.
+"""Text in a shipped font, as exact coverage. No interface code.
 
 Text is shaped by HarfBuzz and covered exactly: the signed area of every edge in
-every texel is summed, with no samples taken. SVG is drawn by resvg, several
-times finer than wanted, and averaged in linear light.
+every texel is summed, with no samples taken.
 
 References
 ----------
@@ -12,22 +11,17 @@ Kallay (1991) and Levien (2016), signed-area accumulation for exact coverage.
 import math
 from functools import cache
 from importlib.resources import files
-from pathlib import Path
 
-import cv2
 import numba as nb
 import numpy as np
 import uharfbuzz as hb
 
-from mivex.core.errors import MivexError
-from mivex.core.image.colour import to_display, to_linear
 from mivex.core.types import Floats
 
 FONTS = {"regular": "Inter-Regular", "medium": "Inter-Medium", "semibold": "Inter-SemiBold"}
-_FOLDER = files("mivex.core") / "assets" / "fonts"
+FONT_FOLDER = files("mivex.core") / "assets" / "fonts"
 _FLAT = 0.02
 """Curves are cut into straight pieces that stay within so many texels of them."""
-LARGEST_SVG = 16 << 20
 
 
 @nb.njit(nogil=True, cache=True, error_model="numpy")
@@ -126,7 +120,7 @@ class _Pen:
 
 @cache
 def _font(name: str) -> tuple[hb.Face, hb.Font]:
-    face = hb.Face(hb.Blob((_FOLDER / f"{FONTS[name]}.otf").read_bytes()))
+    face = hb.Face(hb.Blob((FONT_FOLDER / f"{FONTS[name]}.otf").read_bytes()))
     return face, hb.Font(face)
 
 
@@ -152,6 +146,8 @@ def text_edges(text: str, font: str, size: float, spacing: float = 0.0, leading:
     lines = text.split("\n")
     caps = face.upem * 0.727  # height of Inter's capitals
     for number, line in enumerate(lines):
+        if not line:
+            continue
         buffer = hb.Buffer()
         buffer.add_str(line)
         buffer.guess_segment_properties()
@@ -175,82 +171,3 @@ def text_edges(text: str, font: str, size: float, spacing: float = 0.0, leading:
         edges[:, [1, 3]] = caps / 2 - edges[:, [1, 3]] + down
         rows.append(edges)
     return np.concatenate(rows) * scale if rows else np.zeros((0, 4))
-
-
-def draw_svg(path: str | Path, width: int, height: int, fine: int = 4) -> Floats:
-    """Draw an SVG file into a frame, keeping its proportions, centred.
-
-    Parameters
-    ----------
-    path : str or Path
-    width, height : int
-        Of the frame, texels.
-    fine : int
-        Drawn so many times finer, then averaged; coverage is then right to about 3/255 at 4.
-
-    Returns
-    -------
-    float32 array (height, width, 4), straight display values.
-
-    Raises
-    ------
-    MivexError
-        The file is missing, too large or not an SVG.
-    """
-    import resvg_py
-
-    path = Path(path)
-    try:
-        if path.stat().st_size > LARGEST_SVG:
-            raise MivexError(f"“{path.name}” is larger than {LARGEST_SVG >> 20} MB; Mivex takes smaller SVG files.")
-        text = path.read_text(encoding="utf-8")
-    except FileNotFoundError:
-        raise MivexError(f"There is no file “{path}”.") from None
-    except (OSError, UnicodeDecodeError) as e:
-        raise MivexError(f"“{path.name}” cannot be read: {getattr(e, 'strerror', None) or 'it is not text'}.") from None
-    wide, high = svg_size(text, path.name)
-    k = min(width / wide, height / high) * fine
-    to = (max(1, round(wide * k)), max(1, round(high * k)))
-    try:
-        png = resvg_py.svg_to_bytes(svg_string=text, width=to[0], height=to[1], skip_system_fonts=True,
-                                    font_files=[str(_FOLDER / f"{f}.otf") for f in FONTS.values()],
-                                    font_family="Inter", sans_serif_family="Inter")
-    except ValueError:
-        raise MivexError(f"“{path.name}” is broken or not really an SVG file.") from None
-    raw = cv2.imdecode(np.frombuffer(bytes(png), np.uint8), cv2.IMREAD_UNCHANGED)
-    if raw is None:
-        raise MivexError(f"“{path.name}” could not be drawn.")
-    seen = np.zeros((height * fine, width * fine, 4), np.float32)
-    y, x = max(0, (height * fine - raw.shape[0]) // 2), max(0, (width * fine - raw.shape[1]) // 2)
-    part = raw[:height * fine, :width * fine].astype(np.float32) / 255
-    a = part[..., 3:]
-    seen[y:y + part.shape[0], x:x + part.shape[1]] = np.concatenate([to_linear(part[..., 2::-1]) * a, a], axis=2)
-    small = cv2.resize(seen, (width, height), interpolation=cv2.INTER_AREA) if fine > 1 else seen
-    alpha = small[..., 3:]
-    rgb = np.divide(small[..., :3], alpha, out=np.zeros_like(small[..., :3]), where=alpha > 0)
-    return np.concatenate([to_display(np.clip(rgb, 0, 1)), alpha], axis=2)
-
-
-def svg_size(text: str, name: str) -> tuple[float, float]:
-    """Width and height of a drawing in its own units; raises MivexError if it is not an SVG."""
-    import re
-    import xml.etree.ElementTree as ET
-
-    if "<!ENTITY" in text:
-        raise MivexError(f"“{name}” declares entities, which Mivex does not follow.")
-    try:
-        root = ET.fromstring(text)
-    except ET.ParseError:
-        raise MivexError(f"“{name}” is broken or not really an SVG file.") from None
-    if root.tag.rsplit("}", 1)[-1] != "svg":
-        raise MivexError(f"“{name}” is broken or not really an SVG file.")
-
-    def number(key: str) -> float:
-        found = re.match(r"\s*([0-9.]+)", root.get(key, ""))
-        return float(found.group(1)) if found and "%" not in root.get(key, "") else 0.0
-
-    wide, high = number("width"), number("height")
-    box = [float(v) for v in re.findall(r"-?[0-9.]+(?:e-?\d+)?", root.get("viewBox", ""))]
-    if len(box) == 4 and box[2] > 0 and box[3] > 0:
-        wide, high = wide or box[2], high or box[3]
-    return (wide, high) if wide > 0 and high > 0 else (100.0, 100.0)
