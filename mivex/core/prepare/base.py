@@ -94,6 +94,8 @@ class Surface:
         what is seen keeps its size on the stage.
     spread : float
         Above 0, alpha is a signed distance over so many texels.
+    full : (width, height)
+        What a proxy stands for; see `full_size`.
     """
 
     values: Floats
@@ -105,6 +107,12 @@ class Surface:
     coverage: float = 0.0
     extent: tuple[float, float] = (1.0, 1.0)
     spread: float = 0.0
+    full: tuple[int, int] = (0, 0)
+
+    @property
+    def full_size(self) -> tuple[int, int]:
+        """Width and height that the picture has, or that this proxy stands for."""
+        return self.full if self.scale < 1 and self.full[0] else (self.values.shape[1], self.values.shape[0])
 
     @property
     def alpha(self) -> Floats:

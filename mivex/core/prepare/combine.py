@@ -2,12 +2,12 @@
 
 from typing import Literal
 
-import cv2
 import numpy as np
 
 from mivex.core.image.colour import luminance
 from mivex.core.image.picture import Picture
 from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.prepare.resize import resized
 from mivex.core.types import Floats
 
 Take = Literal["auto", "luminance", "largest", "red", "green", "blue", "alpha"]
@@ -45,12 +45,10 @@ def grey_of(values: Floats, take: str, has_alpha: bool = True) -> Floats:
 
 
 def fitted(grey: Floats, height: int, width: int) -> Floats:
-    """A grey picture brought to another size: area when it shrinks, linear when it grows."""
+    """A grey picture brought to another size: each way area where it shrinks, linear where it grows."""
     if grey.shape == (height, width):
         return grey
-    shrink = grey.shape[0] >= height and grey.shape[1] >= width
-    return np.asarray(cv2.resize(np.ascontiguousarray(grey), (width, height),
-                                 interpolation=cv2.INTER_AREA if shrink else cv2.INTER_LINEAR), np.float32)
+    return resized(grey[..., None], width, height, "area")[..., 0]
 
 
 def mask_of(picture: Picture, take: str, height: int, width: int) -> Floats:

@@ -42,8 +42,9 @@ class FallOffFields(StepParams):
 @nb.njit(nogil=True, cache=True, error_model="numpy")
 def _mask_rows(cy, cx, radius, stretch, cos, sin, soft, code, smooth, out, first, last):  # type: ignore[no-untyped-def]
     one, zero, half = np.float32(1), np.float32(0), np.float32(0.5)
-    # A hard edge still covers its texels by share.
+    # A hard edge still covers its texels by share, half a texel on either side; a soft one lies within.
     band = max(soft * radius, one)
+    out_by = half * max(one - soft * radius, zero)
     for y in range(first, last):
         for x in range(out.shape[1]):
             dx, dy = np.float32(x) + half - cx, np.float32(y) + half - cy
@@ -56,9 +57,7 @@ def _mask_rows(cy, cx, radius, stretch, cos, sin, soft, code, smooth, out, first
                 d = d * half
             else:
                 d = max(abs(u), abs(v))
-            t = min(max((radius - d) / band, zero), one)
-            if soft * radius < one:
-                t = min(max((radius - d) / band + half, zero), one)
+            t = min(max((radius - d) / band + out_by, zero), one)
             out[y, x] = t * t * (np.float32(3) - t - t) if smooth else t
 
 

@@ -1,11 +1,14 @@
 """Steps that move the picture or change its frame: ``offset``, ``centre``, ``trim``, ``pad``; the pivot goes along."""
 
+import math
 from dataclasses import replace
 from typing import ClassVar, Literal
 
 import numpy as np
 
+from mivex.core.base.limits import check_size
 from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.prepare.weighing import unweighed, weighed
 from mivex.core.types import Floats
 
 
@@ -69,19 +72,46 @@ def shifted(values: Floats, dx: int, dy: int, border: str) -> Floats:
     return out
 
 
-def framed(surface: Surface, left: int, top: int, right: int, bottom: int) -> Surface:
-    """Add texels on each side (take away, below zero): clear, with the border's colour.
+def placed(surface: Surface, dx: float, dy: float, border: str) -> Floats:
+    """Move texels of a proxy, fractions included, so that it lies where the full picture will lie.
 
-    The pivot keeps its place, and what is seen its size.
+    At full size steps move by whole texels and nothing is filtered.
     """
+    whole_x, whole_y = math.floor(dx + 1e-6), math.floor(dy + 1e-6)
+    fx, fy = max(0.0, dx - whole_x), max(0.0, dy - whole_y)
+    values = surface.values
+    if whole_x or whole_y:
+        values = shifted(values, whole_x, whole_y, border)
+    if max(fx, fy) < 1e-3:
+        return values
+    sums = weighed(replace(surface, values=values))
+    for axis, f in ((0, np.float32(fy)), (1, np.float32(fx))):
+        if f >= 1e-3:
+            sums = sums + (shifted(sums, axis == 1, axis == 0, border) - sums) * f
+    return unweighed(sums, values, surface.data)
+
+
+def framed(surface: Surface, left: int, top: int, right: int, bottom: int) -> Surface:
+    """Add full texels on each side (take away, below zero): clear, with the border's colour.
+
+    The pivot keeps its place, and what is seen its size. Raises MivexError beyond the size limit.
+    """
+    full_w, full_h = surface.full_size
+    to = (full_w + left + right, full_h + top + bottom)
+    check_size(*to, "The picture with its new frame")
+    pivot = ((surface.pivot[0] * full_w + left) / to[0], (surface.pivot[1] * full_h + top) / to[1])
+    extent = (surface.extent[0] * to[0] / full_w, surface.extent[1] * to[1] / full_h)
     h, w = surface.alpha.shape
-    rows, cols = np.arange(-top, h + bottom), np.arange(-left, w + right)
+    s = surface.scale
+    x, y = left * s, top * s  # where the old picture's corner comes to lie
+    new_w, new_h = (max(1, round(to[0] * s)), max(1, round(to[1] * s))) if s < 1 else to
+    rows, cols = np.arange(new_h) - math.floor(y + 1e-6), np.arange(new_w) - math.floor(x + 1e-6)
     out = surface.values[np.clip(rows, 0, h - 1)[:, None], np.clip(cols, 0, w - 1)[None, :]]
     out[(rows < 0) | (rows >= h), :, 3] = 0
     out[:, (cols < 0) | (cols >= w), 3] = 0
-    pivot = ((surface.pivot[0] * w + left) / len(cols), (surface.pivot[1] * h + top) / len(rows))
-    extent = (surface.extent[0] * len(cols) / w, surface.extent[1] * len(rows) / h)
-    return replace(surface, values=out, pivot=pivot, extent=extent, has_alpha=True)
+    made = replace(surface, values=out, pivot=pivot, extent=extent, has_alpha=True, full=to)
+    rest = (x - math.floor(x + 1e-6), y - math.floor(y + 1e-6))
+    return replace(made, values=placed(made, *rest, "clear")) if s < 1 and max(rest) > 1e-3 else made
 
 
 def box_of(alpha: Floats, above: float = 0.0) -> tuple[int, int, int, int] | None:
@@ -108,8 +138,9 @@ def middle_of(alpha: Floats, find: str) -> tuple[float, float] | None:
 
 def run_offset(surface: Surface, params: Offset, context: Context) -> Surface:
     """Shift by whole texels; 0, 0 changes nothing. The pivot does not move."""
-    dx, dy = round(params.x * surface.scale), round(params.y * surface.scale)
-    return replace(surface, values=shifted(surface.values, dx, dy, params.border)) if dx or dy else surface
+    if not params.x and not params.y:
+        return surface
+    return replace(surface, values=placed(surface, params.x * surface.scale, params.y * surface.scale, params.border))
 
 
 def run_centre(surface: Surface, params: Centre, context: Context) -> Surface:
@@ -120,9 +151,10 @@ def run_centre(surface: Surface, params: Centre, context: Context) -> Surface:
     h, w = surface.alpha.shape
     if params.do == "pivot":
         return replace(surface, pivot=(middle[0] / w, middle[1] / h))
-    dx, dy = round(w / 2 - middle[0]), round(h / 2 - middle[1])
+    full_w, full_h = surface.full_size
+    dx, dy = round(full_w * (0.5 - middle[0] / w)), round(full_h * (0.5 - middle[1] / h))
     moved = replace(surface, pivot=(0.5, 0.5))
-    return replace(moved, values=shifted(surface.values, dx, dy, "clear")) if dx or dy else moved
+    return replace(moved, values=placed(moved, dx * surface.scale, dy * surface.scale, "clear")) if dx or dy else moved
 
 
 def run_trim(surface: Surface, params: Trim, context: Context) -> Surface:
@@ -130,9 +162,10 @@ def run_trim(surface: Surface, params: Trim, context: Context) -> Surface:
     box = box_of(surface.alpha, params.above)
     if box is None:
         return surface
-    m = round(params.margin * surface.scale)
-    h, w = surface.alpha.shape
-    x0, y0, x1, y1 = box[0] - m, box[1] - m, box[2] + m, box[3] + m
+    m, (w, h) = params.margin, surface.full_size
+    kx, ky = w / surface.alpha.shape[1], h / surface.alpha.shape[0]
+    x0, y0 = math.floor(box[0] * kx) - m, math.floor(box[1] * ky) - m
+    x1, y1 = math.ceil(box[2] * kx) + m, math.ceil(box[3] * ky) + m
     if params.square:
         side = max(x1 - x0, y1 - y0)
         x0, y0 = x0 - (side - (x1 - x0)) // 2, y0 - (side - (y1 - y0)) // 2
@@ -144,17 +177,15 @@ def run_trim(surface: Surface, params: Trim, context: Context) -> Surface:
 
 def run_pad(surface: Surface, params: Pad, context: Context) -> Surface:
     """Add clear texels round the picture, coloured as its border."""
-    h, w = surface.alpha.shape
-    s = surface.scale
+    full_w, full_h = surface.full_size
     if params.to == "sides":
-        left, top, right, bottom = (round(v * s) for v in (params.left, params.top, params.right, params.bottom))
+        left, top, right, bottom = params.left, params.top, params.right, params.bottom
     else:
-        full_w, full_h = round(w / s), round(h / s)
         if params.to == "square":
             to_w = to_h = max(full_w, full_h)
         else:
             to_w, to_h = 1 << (full_w - 1).bit_length(), 1 << (full_h - 1).bit_length()
-        add_w, add_h = max(0, round(to_w * s) - w), max(0, round(to_h * s) - h)
+        add_w, add_h = max(0, to_w - full_w), max(0, to_h - full_h)
         left, top = add_w // 2, add_h // 2
         right, bottom = add_w - left, add_h - top
     return framed(surface, left, top, right, bottom) if left or top or right or bottom else surface

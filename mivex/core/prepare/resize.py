@@ -6,6 +6,7 @@ from typing import ClassVar, Literal
 import cv2
 import numpy as np
 
+from mivex.core.base.limits import check_size
 from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
 from mivex.core.prepare.weighing import unweighed, weighed
 
@@ -34,15 +35,31 @@ def nearest_power(side: int) -> int:
 
 
 def resized(values: Floats, width: int, height: int, kind: str) -> Floats:
-    """Resize an ``(h, w, c)`` array; area averaging falls back to linear when enlarging."""
+    """Resize an ``(h, w, c)`` array, each axis by itself: one may grow while the other shrinks.
+
+    Area averages where it shrinks and is linear where it grows. Lanczos is OpenCV's kernel, which is not
+    widened when shrinking: what shrinks is averaged down to within twice the size first.
+    """
+    def one(v: Floats, w: int, h: int, was: int, to: int) -> Floats:
+        if was == to:
+            return v
+        if kind == "lanczos":
+            if was > 2 * to:
+                v = _cv_resize(v, 2 * w if w != v.shape[1] else w, 2 * h if h != v.shape[0] else h, cv2.INTER_AREA)
+            return _cv_resize(v, w, h, cv2.INTER_LANCZOS4)
+        return _cv_resize(v, w, h, cv2.INTER_AREA if to < was else cv2.INTER_LINEAR)
+
     h, w = values.shape[:2]
-    if kind == "lanczos":
-        # OpenCV's kernel is not widened when shrinking: average down to within twice the size first.
-        if w >= 2 * width or h >= 2 * height:
-            values = cv2.resize(values, (min(w, 2 * width), min(h, 2 * height)), interpolation=cv2.INTER_AREA)
-        mode = cv2.INTER_LANCZOS4
-    else:
-        mode = cv2.INTER_AREA if width <= w and height <= h else cv2.INTER_LINEAR
+    if (width < w) == (height < h) and kind == "area":
+        # Both ways alike: in one pass.
+        return _cv_resize(values, width, height, cv2.INTER_AREA if width < w else cv2.INTER_LINEAR)
+    # The axis that shrinks first: less is left to do.
+    if width <= w:
+        return one(one(values, width, h, w, width), width, height, h, height)
+    return one(one(values, w, height, h, height), width, height, w, width)
+
+
+def _cv_resize(values: Floats, width: int, height: int, mode: int) -> Floats:
     out = cv2.resize(np.ascontiguousarray(values), (width, height), interpolation=mode)
     return np.asarray(out, np.float32).reshape(height, width, -1)
 
@@ -51,14 +68,16 @@ def run(surface: Surface, params: Resize, context: Context) -> Surface:
     """Filter ``α·C`` and ``α`` in linear light and divide again; under zero alpha stands the nearest texel's colour."""
     h, w = surface.alpha.shape
     s = surface.scale
-    full_w, full_h = round(w / s), round(h / s)
+    full_w, full_h = surface.full_size
     if params.to == "power":
         width, height = nearest_power(full_w), nearest_power(full_h)
     else:
         width, height = params.width or full_w, params.height or full_h
+    check_size(width, height, "The resized picture")
+    full = (width, height)
     width, height = max(1, round(width * s)), max(1, round(height * s))
     if (width, height) == (w, h):
-        return surface
+        return replace(surface, full=full)
     if surface.premultiplied:
         alpha = np.clip(resized(surface.values[..., 3:], width, height, params.filter), 0, 1)
         colour = np.clip(resized(surface.rgb_in("linear"), width, height, params.filter), 0, 1)
@@ -67,7 +86,7 @@ def run(surface: Surface, params: Resize, context: Context) -> Surface:
         # Hidden colour needs no filter, only to survive.
         hidden = cv2.resize(surface.values, (width, height), interpolation=cv2.INTER_NEAREST).reshape(height, width, 4)
         values = unweighed(resized(weighed(surface), width, height, params.filter), hidden, surface.data)
-    return replace(surface, values=values.astype(np.float32, copy=False))
+    return replace(surface, values=values.astype(np.float32, copy=False), full=full)
 
 
 STEP = Step(Resize, run, "Resize", "Bring the picture to another size without darkening its edges.", "source")

@@ -2,8 +2,11 @@
 
 References
 ----------
-Fritsch and Carlson (1980), *Monotone Piecewise Cubic Interpolation*: a curve
-through the points that never overshoots them.
+Fritsch and Butland (1984), *A Method for Constructing Local Monotone Piecewise
+Cubic Interpolants*: a curve through the points that never overshoots them. The
+slope at a point is the weighted harmonic mean of the slopes of the chords on
+either side (0 where they differ in sign); at the ends it is the three-point
+formula, held to keep the shape. It is what SciPy's ``PchipInterpolator`` uses.
 """
 
 import itertools

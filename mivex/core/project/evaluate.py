@@ -10,6 +10,7 @@ from pathlib import Path
 import cv2
 import numpy as np
 
+from mivex.core.base.limits import check_size
 from mivex.core.errors import MivexError, Stopped
 from mivex.core.image.colour import to_display, to_linear
 from mivex.core.image.files import READABLE, read_picture
@@ -144,10 +145,10 @@ class Workshop:
             surface = self._kept(key, lambda s=step, f=surface: STEPS[s.step].run(f, s, context))  # type: ignore[misc]
         if stop():
             raise Stopped
-        h, w = surface.alpha.shape
+        check_size(*surface.full_size, "The prepared picture")
         texture = Texture(quantise(np.clip(surface.values, 0, 1), bits), "data" if surface.data else "colour",
                           surface.premultiplied, bits, surface.has_alpha, final, scale,
-                          (round(w / scale), round(h / scale)), surface.pivot, surface.coverage if levels else 0.0,
+                          surface.full_size, surface.pivot, surface.coverage if levels else 0.0,
                           surface.extent, surface.spread)
         # Its mip chain and linear texels will join it: count them in.
         self._cache.put(final, texture, texture.values.nbytes * 4)
@@ -197,4 +198,4 @@ def _start(picture: Picture, meaning: str, stored: str, scale: float) -> Surface
     if scale < 1:
         size = (max(1, round(picture.width * scale)), max(1, round(picture.height * scale)))
         values = cv2.resize(values, size, interpolation=cv2.INTER_AREA)
-    return Surface(values, meaning == "data", picture.has_alpha, False, scale)
+    return Surface(values, meaning == "data", picture.has_alpha, False, scale, full=(picture.width, picture.height))

@@ -60,6 +60,8 @@ class FlatView:
         Place of the texture's top left corner on the screen, pixels.
     blend, opacity, cutoff, tint :
         The material, for ``over``: the result is what this blend gives over the backdrop.
+    wrap : bool
+        The texture repeats: what is filtered at its border mixes with the other side.
     """
 
     show: Show = "over"
@@ -75,6 +77,7 @@ class FlatView:
     opacity: float = 1.0
     cutoff: float = 0.5
     tint: tuple[float, float, float] = (1.0, 1.0, 1.0)
+    wrap: bool = False
 
 
 @nb.njit(nogil=True, cache=True, error_model="numpy")
@@ -179,7 +182,7 @@ def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, 
         paint_lit(out, texture, view.light, left, top, zoom, edge)
         return
     if view.show == "fringe":
-        _paint_fringe(out, texture, level, left, top, zoom, edge, (w, h))
+        _paint_fringe(out, texture, level, left, top, zoom, edge, (w, h), view.wrap)
         return
     m = texture.mips
     level = min(level, m.levels - 1)
@@ -201,9 +204,9 @@ def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, 
 
 
 def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: float, top: float, zoom: float,
-                  edge: int, full: tuple[int, int]) -> None:
+                  edge: int, full: tuple[int, int], wrap: bool) -> None:
     level = min(level, texture.mips.levels - 1)
-    seen = kept_fringe(texture, level)
+    seen = kept_fringe(texture, level, wrap)
     codes = np.where(seen < 0, 24, np.clip(seen * FRINGE_GAIN, 0, 255) * 0.85 + 38).astype(np.uint8)
     lh, lw = codes.shape
     # Level 0 was measured at the corners between texels: half a texel right and down.
@@ -217,12 +220,12 @@ def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: fl
         out[rows[0]:rows[-1] + 1, cols[0]:cols[-1] + 1] = codes[iy[:, None], ix[None, :], None]
 
 
-def kept_fringe(texture: Texture, level: int) -> Floats:
+def kept_fringe(texture: Texture, level: int, wrap: bool) -> Floats:
     """`fringe_map`, kept with the texture."""
     maps = texture.__dict__.setdefault("_fringe", {})
-    if level not in maps:
-        maps[level] = fringe_map(texture, level)
-    return maps[level]  # type: ignore[no-any-return]
+    if (level, wrap) not in maps:
+        maps[level, wrap] = fringe_map(texture, level, wrap=wrap)
+    return maps[level, wrap]  # type: ignore[no-any-return]
 
 
 def level_boxes(levels: int, width: int, height: int, aspect: float) -> list[tuple[int, int, int, int]]:

@@ -284,12 +284,12 @@ def magnify(texture: Texture, view: FlatView, width: int, height: int, before: T
         outside = (u < 0) | (u >= 1) | (v < 0) | (v >= 1)
         zero = np.zeros((h, w), np.float32)
         if i % 2 == 0:
-            a = sample(texture.mips, u, v, zero)[..., 3]
+            a = sample(texture.mips, u, v, zero, wrap=view.wrap)[..., 3]
             gy, gx = np.gradient(a)
             slope = np.maximum(np.hypot(gx, gy), 1e-4)
             seen = np.clip((a - 0.5) / slope + 0.5, 0, 1)
         else:
-            seen = sample(plain, u, v, zero)[..., 3]
+            seen = sample(plain, u, v, zero, wrap=view.wrap)[..., 3]
         code = np.where(outside, SURROUND, 30 + seen * 210).astype(np.uint8)
         out[y:y + h, x:x + w] = code[..., None][:max(0, height - y), :max(0, width - x)]
     return out

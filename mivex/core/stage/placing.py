@@ -84,8 +84,16 @@ def _hull_grid(place: HullPlace, cells: int, pivot: Pivot) -> tuple[Doubles, Dou
 
 
 def centre(place: Place, view: View) -> Doubles:
-    """Centre of a placement in the world."""
+    """Where a placement stands in the world: its pivot."""
     return frame(place, view)[0]
+
+
+def middle(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Doubles:
+    """Centre of what is drawn, which the order goes by; the pivot may lie elsewhere."""
+    if isinstance(place, HullPlace):
+        along, around = _hull_grid(place, 2, pivot)
+        return hull_point(along, around)[0][1, 1]
+    return outline(place, view, pivot).mean(axis=0)
 
 
 def hit(tris: Doubles, origin: Doubles, ray: Doubles) -> tuple[float, float, float] | None:

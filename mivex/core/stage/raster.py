@@ -232,6 +232,13 @@ def _row_far(texels, offsets, widths, heights, start, across, down, n, wrap, tin
                 row[i, k] = near * tint[k] * (s if k < 3 else one)
 
 
+@nb.njit(nogil=True, cache=True, error_model="numpy", inline="always")
+def _biased(iw, bias):  # type: ignore[no-untyped-def]
+    """``1/(w − bias)`` from ``1/w``: moved towards the eye by so many metres, at most right up to it."""
+    left = np.float32(1) - iw * bias
+    return iw / left if left > np.float32(1e-6) else np.float32(1e9)
+
+
 @nb.njit(nogil=True, cache=True, fastmath=_FAST, error_model="numpy")
 def _row_blend(row, n, target, depth, rw, gw, code, cutoff, opacity, write, bias, bayer):  # type: ignore[no-untyped-def]
     """Lay a sampled row over the buffers."""
@@ -268,15 +275,13 @@ def _row_blend(row, n, target, depth, rw, gw, code, cutoff, opacity, write, bias
                           target[i, 2] * (left + b * a), target[i, 3])
         target[i, 0], target[i, 1], target[i, 2], target[i, 3] = r, g, b, a
         if write:
-            iw = rw + gw * np.float32(i)
-            depth[i] = iw + iw * iw * bias
+            depth[i] = _biased(rw + gw * np.float32(i), bias)
 
 
 @nb.njit(nogil=True, cache=True, error_model="numpy", inline="always")
 def _nearer(rw, gw, i, bias, there):  # type: ignore[no-untyped-def]
     """Whether pixel ``i`` of a row passes the depth test."""
-    iw = rw + gw * np.float32(i)
-    return iw + iw * iw * bias >= there
+    return _biased(rw + gw * np.float32(i), bias) >= there
 
 
 @nb.njit(nogil=True, cache=True, error_model="numpy")

@@ -64,16 +64,21 @@ def overlay_item(overlay: Overlay, place: Place, texture: Texture, view: View) -
     lit = m.lit and m.blend not in ("Additive", "Multiply")
     place = placing.framed(place, texture.extent)
     return Item(overlay.name, placing.mesh(place, view, lit=lit, pivot=texture.pivot), texture.mips,
-                texture_occupancy(texture), m, order_key(m, placing.centre(place, view), view.eye))
+                texture_occupancy(texture, m.blend), m,
+                order_key(m, placing.middle(place, view, texture.pivot), view.eye))
 
 
-def texture_occupancy(texture: Texture) -> NDArray[np.uint8]:
-    """Tiles of a texture that hold anything; for a premultiplied one, colour counts too. Kept with it."""
-    kept = texture.__dict__.get("_occupied")
-    if kept is None:
-        seen = texture.values.max(axis=2) if texture.premultiplied else texture.alpha
-        kept = texture.__dict__["_occupied"] = occupancy(seen)
-    return kept  # type: ignore[no-any-return]
+def texture_occupancy(texture: Texture, blend: str) -> NDArray[np.uint8]:
+    """Tiles of a texture that show anything under a blend. Kept with it.
+
+    Premultiplied adds colour whatever alpha says, so there colour counts too; every other blend weighs
+    colour by alpha.
+    """
+    light = blend == "Premultiplied"
+    kept = texture.__dict__.setdefault("_occupied", {})
+    if light not in kept:
+        kept[light] = occupancy(texture.values.max(axis=2) if light else texture.alpha)
+    return kept[light]  # type: ignore[no-any-return]
 
 
 def draw_list(doc: Document, textures: Mapping[str, Texture], view: View) -> list[Item]:
