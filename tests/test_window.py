@@ -31,7 +31,6 @@ HERE = Path(__file__).parent
 def window(tmp_path):
     application()
     w = Window()
-    w.recovery.file = tmp_path / "kept.json"
     w.ask_unsaved = lambda: "discard"
     w.resize(1280, 800)
     w.show()
@@ -85,7 +84,9 @@ def test_bad_input_says_one_sentence_and_loses_nothing(window, tmp_path):
         assert words in window.notice.text() and window.notice.isVisible()
         assert window.session.doc is doc
     window.session.apply("x", lambda d: d.model_copy(update={"overlays": d.overlays[:1]}))
-    assert not window._save(Path("/proc/nowhere/p.mivex")) and not window.session.saved
+    window._save(Path("/proc/nowhere/p.mivex"), None, lambda: None)
+    settle(window)
+    assert "cannot be written" in window.notice.text() and not window.session.saved
     window.deliver("/proc/nowhere", True)
     settle(window)
     assert "cannot be made" in window.notice.text()
@@ -130,16 +131,11 @@ def test_unsaved_work_is_asked_about_and_kept_aside(window, tmp_path):
     window.new()
     assert asked and len(window.session.doc.overlays) == 2
     window.recovery.keep()
-    for _ in range(200):
-        if window.recovery.found():
-            break
-        settle(window, 0.05)
-    doc, _, path = window.recovery.found()
-    assert doc == window.session.doc and path == str(PROJECT.resolve())
-    window.session.restore(doc, Path(path))
-    assert not window.session.saved
+    settle(window)
+    assert window.recovery.keeper.file.exists()
     window.ask_unsaved = lambda: "discard"
     window.new()
+    assert not window.recovery.keeper.file.exists()
     assert window.session.doc.overlays == () and window.session.saved
     assert str(PROJECT.resolve()) in window.session.recent()
 
@@ -367,8 +363,8 @@ def test_comparing_and_layouts_by_key_and_menu(window):
         assert c.view.layout == "single"
     c.set_view(show="lit")
     a = picture()
-    QTest.mouseMove(c, QPoint(c.width() // 2, c.height() // 2))
-    QTest.mouseMove(c, QPoint(c.width() // 2 + 60, c.height() // 2 + 20))
+    drive.hover(c, QPoint(c.width() // 2, c.height() // 2))
+    drive.hover(c, QPoint(c.width() // 2 + 60, c.height() // 2 + 20))
     assert picture() != a
 
 

@@ -2,10 +2,9 @@
 
 import sys
 import time
-from pathlib import Path
 
 from PySide6.QtCore import QTimer
-from PySide6.QtWidgets import QApplication, QMessageBox
+from PySide6.QtWidgets import QApplication
 
 from mivex.ui import theme
 from mivex.ui.window import Window
@@ -36,23 +35,6 @@ def settle(window: Window, seconds: float = 30.0) -> bool:
     return quiet >= 6
 
 
-def _offer_recovery(window: Window) -> None:
-    kept = window.recovery.found()
-    if kept is None:
-        return
-    doc, _folder, path = kept
-    name = Path(path).name if path else "an untitled project"
-    box = QMessageBox(window)
-    box.setText(f"Mivex did not close properly. Unsaved work on {name} was kept aside.")
-    take = box.addButton("Restore it", QMessageBox.ButtonRole.AcceptRole)
-    box.addButton("Throw it away", QMessageBox.ButtonRole.DestructiveRole)
-    box.exec()
-    if box.clickedButton() is take:
-        window.session.restore(doc, Path(path) if path else None)
-    else:
-        window.recovery.forget()
-
-
 def run(project: str | None = None, *, demo: bool = False) -> int:
     """Open the window and stay until it is closed; returns the exit code."""
     app = application()
@@ -61,7 +43,7 @@ def run(project: str | None = None, *, demo: bool = False) -> int:
     if demo:
         QTimer.singleShot(0, window.open_demo)
     elif project:
-        QTimer.singleShot(0, lambda: window.open(project))
+        QTimer.singleShot(0, lambda: window.open(project, offer=True))
     else:
-        QTimer.singleShot(0, lambda: _offer_recovery(window))
+        QTimer.singleShot(0, window.offer_kept)
     return app.exec()

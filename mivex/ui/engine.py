@@ -1,11 +1,13 @@
 """Keeps textures and findings up to date with the document, in the background."""
 
+import contextlib
 import time
 from pathlib import Path
 from typing import Any
 
 from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 
+from mivex.core.base.log import sentence
 from mivex.core.errors import MivexError, Stopped
 from mivex.core.findings import Finding, Subject, examine
 from mivex.core.findings.facts import Facts, facts_of
@@ -133,8 +135,11 @@ class Engine(QObject):
                         before = shop.texture(o, until=0, stop=stopped)
                         _ = full.mips, before.mips, histogram(full)
                         report((o.id, key, picture, seen, full, before, ""))
-                    except MivexError as e:
-                        report((o.id, key, None, None, None, None, str(e)))
+                    except Stopped:
+                        raise
+                    except BaseException as e:
+                        # That overlay's problem only: the others go on being prepared.
+                        report((o.id, key, None, None, None, None, sentence(e, f"preparing {o.name!r}")))
 
             self._prepare.ask(None, work, halt=True)
         self._examine_all()
@@ -178,8 +183,11 @@ class Engine(QObject):
                 for key, subject in todo:
                     if stopped():
                         return
-                    plain = self._before_distance(shop, doc, subject) if subject.texture.spread > 0 else None
-                    report((key, subject.overlay, examine(subject), facts_of(subject, plain)))
+                    try:
+                        plain = self._before_distance(shop, doc, subject) if subject.texture.spread > 0 else None
+                        report((key, subject.overlay, examine(subject), facts_of(subject, plain)))
+                    except Exception as e:
+                        self._examine.complain(sentence(e, f"examining {subject.name!r}"))
 
             self._examine.ask(None, work, halt=True)
 
@@ -221,7 +229,10 @@ class Engine(QObject):
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 for (name, index), m in wanted.items():
                     overlay = doc.overlay(name)
-                    if overlay is not None:
+                    if overlay is None:
+                        continue
+                    # What fails here is said where the overlay itself is prepared.
+                    with contextlib.suppress(MivexError):
                         t = shop.texture(overlay, until=index, stop=stopped)
                         _ = histogram(t), t.mips
                         report((name, index, m, t))
@@ -233,7 +244,9 @@ class Engine(QObject):
         overlay_id, index, mark, texture = part
         self._inputs[(overlay_id, index)] = (mark, texture)
         if len(self._inputs) > 12:
-            self._inputs.pop(next(iter(self._inputs)))
+            gone = next(iter(self._inputs))
+            self._inputs.pop(gone)
+            self._asked.pop(gone, None)  # wanted again, it is prepared again
         self.inputs_ready.emit()
 
     def all_findings(self) -> list[Finding]:

@@ -4,8 +4,9 @@ import re
 from pathlib import Path
 
 from PySide6.QtGui import QDragEnterEvent, QDropEvent
-from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
+from PySide6.QtWidgets import QFileDialog
 
+from mivex.core.base.log import sentence
 from mivex.core.deliver.deliver import deliver as deliver_overlays
 from mivex.core.errors import MivexError, Stopped
 from mivex.core.image.files import READABLE, read_picture
@@ -16,13 +17,11 @@ from mivex.core.prepare.drawing import Shape, Text
 from mivex.core.prepare.resize import nearest_power
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
-from mivex.core.project.file import absolute, read_project
+from mivex.core.project.file import absolute
 from mivex.core.project.recipe import read_recipe, save_recipe, with_files
 from mivex.ui.engine import Engine
-from mivex.ui.recovery import Recovery
-from mivex.ui.session import Session
+from mivex.ui.saving import ProjectActions
 from mivex.ui.stage_proof import StageProof
-from mivex.ui.worker import Latest
 
 
 def power_size(aspect: float, long: int = 512) -> tuple[int, int]:
@@ -44,23 +43,11 @@ def guess_kind(path: str) -> Kind:
     return next((kind for words, kind in _KIND_WORDS if re.search(words, stem)), "sprite")
 
 
-class FileActions(QMainWindow):
-    """The part of the window that deals with files."""
+class FileActions(ProjectActions):
+    """The part of the window that deals with pictures, recipes and deliveries."""
 
-    session: Session
     engine: Engine
     stage: StageProof
-    jobs: Latest
-    recovery: Recovery
-    recent: QMenu
-
-    def tell(self, sentence: str) -> None:
-        """Show one sentence for a while."""
-        raise NotImplementedError
-
-    def go(self, station: str) -> None:
-        """Go to a station of the track."""
-        raise NotImplementedError
 
     def ask_picture(self, kind: str = "file") -> str:
         """Ask for one picture, or for an ``svg``."""
@@ -91,10 +78,8 @@ class FileActions(QMainWindow):
                         continue
                     p = read_picture(path)
                     report(("add", path, p.width / p.height))
-                except (OSError, UnicodeDecodeError):
-                    problems.append(f"“{Path(path).name}” cannot be read.")
-                except MivexError as e:
-                    problems.append(str(e))
+                except BaseException as e:
+                    problems.append(sentence(e, f"adding {path!r}"))
             return "  ".join(problems)
 
         self.jobs.ask(None, work)
@@ -119,8 +104,12 @@ class FileActions(QMainWindow):
         elif part[0] == "recipe":
             _, key, steps = part
             self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps))
+        elif part[0] == "kept":
+            self.take_kept(part[1])
+        elif part[0] == "theirs":
+            self.session.take_theirs(part[1], part[2])
         elif part[0] == "open":
-            self.session.take(part[1], part[2])
+            self.take_opened(part)
             self.stage.canvas.look(next(iter(self.session.doc.cameras), self.stage.canvas.camera))
 
     def add_blank(self) -> None:
@@ -160,81 +149,6 @@ class FileActions(QMainWindow):
         else:
             self.add_pictures(paths)
         event.acceptProposedAction()
-
-    def ask_unsaved(self) -> str:
-        """Ask what becomes of unsaved work: ``save``, ``discard`` or ``keep`` working."""
-        box = QMessageBox(self)
-        box.setText(f"“{self.session.title.removesuffix(' •')}” has changes that are not saved.")
-        save = box.addButton("Save", QMessageBox.ButtonRole.AcceptRole)
-        lose = box.addButton("Discard", QMessageBox.ButtonRole.DestructiveRole)
-        box.addButton("Keep working", QMessageBox.ButtonRole.RejectRole)
-        box.setDefaultButton(save)
-        box.exec()
-        return "save" if box.clickedButton() is save else "discard" if box.clickedButton() is lose else "keep"
-
-    def may_leave(self) -> bool:
-        """Whether the open project may be left; asks if work is unsaved."""
-        if self.session.saved:
-            return True
-        answer = self.ask_unsaved()
-        return answer == "discard" or (answer == "save" and self.save())
-
-    def new(self) -> None:
-        """Start an empty project."""
-        if self.may_leave():
-            self.session.new()
-            self.go("source")
-
-    def ask_open(self) -> None:
-        """Ask for a project and open it."""
-        path, _ = QFileDialog.getOpenFileName(self, "Open a project", self.session.folder, "Mivex projects (*.mivex)")
-        if path:
-            self.open(path)
-
-    def open(self, path: str) -> None:
-        """Open a project, read in the background; if it cannot be read the present one stays."""
-        if not self.may_leave():
-            return
-
-        def work(report, _stopped):  # type: ignore[no-untyped-def]
-            report(("open", read_project(path), Path(path).resolve()))
-
-        self.jobs.ask(None, work)
-
-    def open_demo(self) -> None:
-        """Open the demo project."""
-        from mivex.demo import PROJECT
-
-        self.open(str(PROJECT))
-
-    def _fill_recent(self) -> None:
-        self.recent.clear()
-        rows = self.session.recent()
-        for path in rows:
-            self.recent.addAction(path, lambda p=path: self.open(p))
-        if not rows:
-            self.recent.addAction("None yet").setEnabled(False)
-
-    def save(self) -> bool:
-        """Save; asks for a name where there is none. False if it did not come to it."""
-        return self._save(self.session.path) if self.session.path else self.save_as()
-
-    def save_as(self) -> bool:
-        """Ask for a name and save under it."""
-        path, _ = QFileDialog.getSaveFileName(self, "Save the project", self.session.folder, "Mivex projects (*.mivex)")
-        if not path:
-            return False
-        return self._save(Path(path if path.endswith(".mivex") else path + ".mivex"))
-
-    def _save(self, path: Path) -> bool:
-        try:
-            self.session.save(path)
-        except MivexError as e:
-            self.tell(str(e))
-            return False
-        self.recovery.forget()
-        self.tell(f"Saved as “{path}”.")
-        return True
 
     def ask_recipe(self) -> None:
         """Ask for a recipe file and replace the overlay's steps by it."""

@@ -319,7 +319,8 @@ class FlatProof(QWidget):
                                     "Choose one at the station Source."))
             return
         m = o.material
-        look: dict[str, Any] = {"blend": m.blend, "opacity": m.opacity, "cutoff": m.cutoff, "tint": m.tint}
+        look: dict[str, Any] = {"blend": m.blend, "opacity": m.opacity, "cutoff": m.cutoff, "tint": m.tint,
+                                "wrap": m.tiling}
         changed = any(getattr(self.canvas.view, k) != v for k, v in look.items())
         if changed:
             self.canvas.view = replace(self.canvas.view, **look)

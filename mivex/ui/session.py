@@ -2,6 +2,7 @@
 
 import os
 from collections.abc import Callable
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
@@ -10,10 +11,23 @@ from PySide6.QtCore import QObject, QSettings, Signal
 from mivex.core.prepare import STEPS
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
-from mivex.core.project.file import absolute, moved, read_project, write_project
+from mivex.core.project.file import Stamp, absolute, moved, open_project
+from mivex.core.project.keeping import Lock, project_lock
 
 Edit = Callable[[Document], Document]
 HISTORY = 400
+UNSEEN = Stamp()
+
+
+@dataclass(frozen=True)
+class Saving:
+    """A save that was carried out: the file, the document that was asked for, as it was written, and its stamp."""
+
+    path: Path
+    doc: Document
+    written: Document
+    stamp: Stamp
+    lock: Lock | None
 
 
 class Session(QObject):
@@ -40,6 +54,8 @@ class Session(QObject):
         super().__init__(parent)
         self.doc = Document()
         self.path: Path | None = None
+        self.stamp = Stamp()
+        self._lock: Lock | None = None
         self.shop = Workshop(Path.cwd())
         self.overlay_id = ""
         self.place_id = ""
@@ -67,7 +83,8 @@ class Session(QObject):
     @property
     def title(self) -> str:
         """Name of the project, with a mark while it is unsaved."""
-        return (self.path.stem if self.path else "Untitled") + ("" if self.saved else " •")
+        name = self.path.stem if self.path else "Untitled"
+        return name + (", open in another window too" if self.elsewhere else "") + ("" if self.saved else " •")
 
     def apply(self, label: str, edit: Edit, merge: str = "") -> None:
         """Make an edit.
@@ -149,8 +166,9 @@ class Session(QObject):
             self.step_index = index
             self.stepped.emit()
 
-    def _start(self, doc: Document, path: Path | None) -> None:
-        self.path = path
+    def _start(self, doc: Document, path: Path | None, stamp: Stamp, lock: Lock | None) -> None:
+        self.leave()
+        self.path, self.stamp, self._lock = path, stamp, lock
         self.shop = Workshop(self.folder)
         self._back.clear()
         self._forward.clear()
@@ -161,45 +179,66 @@ class Session(QObject):
         self._put(doc)
         self.chosen.emit()
 
+    def leave(self) -> None:
+        """Another window may have the project now."""
+        if self._lock is not None:
+            self._lock.free()
+            self._lock = None
+
+    @property
+    def elsewhere(self) -> bool:
+        """Another window has the project open as well."""
+        return self.path is not None and self._lock is None
+
     def new(self) -> None:
         """Start an empty project."""
-        self._start(Document(), None)
+        self._start(Document(), None, Stamp(), None)
 
-    def take(self, doc: Document, path: Path | None) -> None:
-        """Take a project that has been read."""
-        self._start(doc, path)
+    def take(self, doc: Document, path: Path | None, stamp: Stamp = UNSEEN, lock: Lock | None = None) -> None:
+        """Take a project that has been read; ``lock`` is held where no other window has it open."""
+        self._start(doc, path, stamp, lock)
         if path:
             self._remember(path)
 
-    def restore(self, doc: Document, path: Path | None) -> None:
+    def restore(self, doc: Document, path: Path | None, stamp: Stamp = UNSEEN, folder: str = "") -> None:
         """Take work that was kept aside; it counts as unsaved."""
-        self._start(doc, path)
-        self._saved = Document()
+        if path is None and folder:
+            doc = moved(doc, folder, os.getcwd())
+        lock = project_lock(path) if path else None
+        self._start(doc, path, stamp, lock if lock is not None and lock.take() else None)
+        self._saved = Document(mivex=0)  # equal to nothing that can be open
+        self.filed.emit()
+
+    def take_theirs(self, doc: Document, stamp: Stamp) -> None:
+        """Take what somebody else saved; one's own version comes back by Undo."""
+        self.stamp = stamp
+        self.apply("Take what is on disk", lambda _: doc)
+        self._saved = self.doc
         self.filed.emit()
 
     def open(self, path: Path) -> None:
         """Read a project; raises MivexError and leaves the open one as it is."""
-        self.take(read_project(path), path.resolve())
+        whole = path.resolve()
+        doc, stamp = open_project(whole)
+        lock = project_lock(whole)
+        self.take(doc, whole, stamp, lock if lock.take() else None)
 
-    def save(self, path: Path | None = None) -> None:
-        """Write the project; raises MivexError and changes nothing."""
-        target = (path or self.path)
-        assert target is not None
-        target = target.resolve()
-        doc = self.doc
-        if str(target.parent) != self.folder:
-            doc = moved(doc, self.folder, target.parent)
-        write_project(target, doc)
-        if doc is not self.doc:
+    def saved_as(self, made: Saving) -> None:
+        """The background has written the project; edits made meanwhile stay unsaved."""
+        old, new = self.folder, str(made.path.parent)
+        if self.path != made.path:
+            self.leave()
+            self._lock = made.lock
+        if old != new:
             # Picture paths are now relative to another folder; older entries would not find theirs.
-            old = self.folder
-            self._back = [(moved(d, old, target.parent), label) for d, label in self._back]
-            self._forward = [(moved(d, old, target.parent), label) for d, label in self._forward]
-        self.path = target
-        self.shop.folder = str(target.parent)
-        self._saved = doc
-        self._remember(target)
-        self._put(doc)
+            self._back = [(moved(d, old, new), label) for d, label in self._back]
+            self._forward = [(moved(d, old, new), label) for d, label in self._forward]
+        now = made.written if self.doc is made.doc else moved(self.doc, old, new) if old != new else self.doc
+        self.path, self.stamp = made.path, made.stamp
+        self.shop.folder = new
+        self._saved = made.written
+        self._remember(made.path)
+        self._put(now)
 
     def sources(self) -> list[str]:
         """Absolute paths of every picture the project reads."""

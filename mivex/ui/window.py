@@ -1,7 +1,7 @@
 """The window: rack, track, proofs, controls, tray."""
 
 from PySide6.QtCore import Qt, QTimer
-from PySide6.QtGui import QAction, QCloseEvent, QKeySequence
+from PySide6.QtGui import QAction, QKeySequence
 from PySide6.QtWidgets import (
     QButtonGroup,
     QHBoxLayout,
@@ -43,6 +43,7 @@ class Window(FileActions):
         self.controls = Controls(self.session, self.engine, self.ask_picture)
         self.tray = Tray(self.session, self.engine)
         self.jobs = Latest("jobs", self)
+        self.saver = Latest("saver", self)
         self.recovery = Recovery(self.session, self)
         self.setAcceptDrops(True)
         self._lay_out()
@@ -120,7 +121,7 @@ class Window(FileActions):
         self._action(file, "New", self.new, "Ctrl+N")
         self._action(file, "Open …", self.ask_open, "Ctrl+O")
         self.recent = file.addMenu("Recent")
-        self.recent.aboutToShow.connect(self._fill_recent)
+        self.recent.aboutToShow.connect(self.fill_recent)
         self._action(file, "Open the demo", self.open_demo)
         file.addSeparator()
         self._action(file, "Save", self.save, "Ctrl+S")
@@ -185,6 +186,9 @@ class Window(FileActions):
         self.jobs.reported.connect(self._take_import)
         self.jobs.done.connect(lambda _t, text: self.tell(str(text)) if text else None)
         self.jobs.failed.connect(lambda _t, why: self.tell(why))
+        self.saver.done.connect(self.saving_done)
+        self.saver.failed.connect(lambda _t, why: self.tell(why))
+        self.recovery.failed.connect(self.tell)
 
     # State ---------------------------------------------------------------------------------------
 
@@ -200,7 +204,8 @@ class Window(FileActions):
     @property
     def idle(self) -> bool:
         """Nothing is being computed."""
-        return (self.engine.idle and self.jobs.idle and self.flat.canvas.worker.idle
+        return (self.engine.idle and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
+                and self.flat.canvas.worker.idle
                 and self.stage.canvas.worker.idle and self.rack._thumbs.idle and self.controls.hint.worker.idle)
 
     def tell(self, sentence: str) -> None:
@@ -270,18 +275,10 @@ class Window(FileActions):
         at = next((i for i, c in enumerate(rows) if c == self.stage.canvas.camera), -1)
         self.stage.canvas.look(rows[(at + 1) % len(rows)])
 
-    def closeEvent(self, event: QCloseEvent) -> None:
-        if not self.may_leave():
-            event.ignore()
-            return
-        self.recovery.forget()
-        self.end()
-        event.accept()
-
     def end(self) -> None:
         """Stop every thread."""
         self.recovery.end()
         self.engine.end()
-        for worker in (self.jobs, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
+        for worker in (self.jobs, self.saver, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
                        self.controls.hint.worker):
             worker.end()

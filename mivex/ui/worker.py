@@ -6,7 +6,8 @@ from typing import Any
 
 from PySide6.QtCore import QObject, Signal
 
-from mivex.core.errors import MivexError, Stopped
+from mivex.core.base.log import sentence
+from mivex.core.errors import Stopped
 
 Work = Callable[[Callable[[object], None], Callable[[], bool]], object]
 
@@ -65,6 +66,10 @@ class Latest(QObject):
         """Say from within the work what is being done."""
         self._emit(self.said, words)
 
+    def complain(self, words: str) -> None:
+        """Say from within the work that a part of it failed; the rest goes on."""
+        self._emit(self.failed, None, words)
+
     @property
     def idle(self) -> bool:
         """Nothing runs and nothing waits."""
@@ -104,11 +109,8 @@ class Latest(QObject):
                 self._emit(self.done, token, value)
             except Stopped:
                 pass
-            except MivexError as e:
-                self._emit(self.failed, token, str(e))
-            except MemoryError:
-                self._emit(self.failed, token, "There is not enough memory for this.")
-            except Exception as e:
-                self._emit(self.failed, token, f"Something went wrong inside Mivex ({type(e).__name__}: {e}).")
+            except BaseException as e:
+                # No error of any class ends a worker: bindings raise some that are no Exception.
+                self._emit(self.failed, token, sentence(e, self._thread.name))
             finally:
                 self._emit(self.busy, False)

@@ -88,6 +88,7 @@ def _exr(pages: Sequence[NDArray], _data: bool, _premultiplied: bool) -> bytes:
         path = os.path.join(folder, "stage.exr")
         with quiet():
             out = oiio.ImageOutput.create(path)
+            assert out is not None
             good = out.open(path, spec) and out.write_image(page)
             why = out.geterror().strip().splitlines()
             good = out.close() and good

@@ -9,10 +9,10 @@ from typing import Any
 
 from pydantic import ValidationError
 
-from mivex.core.base.store import check_path, encoded, shown, write_bytes
+from mivex.core.base.store import check_path, encoded, read_bytes, shown, write_bytes
 from mivex.core.errors import MivexError
 from mivex.core.project.document import VERSION, Document, Overlay
-from mivex.core.project.recipe import explain, read_json, with_files
+from mivex.core.project.recipe import explain, parse_json, with_files
 
 
 def dumps(doc: Document) -> str:
@@ -72,8 +72,14 @@ class ChangedOnDisk(MivexError):
 
 def read_project(path: str | Path) -> Document:
     """Read a project file; picture paths are kept as they stand, relative to it."""
-    path = Path(path)
-    return loads(read_json(path), f"“{shown(path.name)}”")
+    return open_project(path)[0]
+
+
+def open_project(path: str | Path) -> tuple[Document, Stamp]:
+    """Read a project file, and remember what it held; raises MivexError."""
+    path = check_path(path)
+    raw = read_bytes(path, what="project")
+    return loads(parse_json(raw, path), f"“{shown(path.name)}”"), Stamp.of(raw)
 
 
 def write_project(path: str | Path, doc: Document, seen: Stamp | None = None) -> Stamp:
@@ -99,7 +105,7 @@ def write_project(path: str | Path, doc: Document, seen: Stamp | None = None) ->
         It cannot be written; the old file is untouched.
     """
     path = check_path(path)
-    if seen is not None and Stamp.on_disk(path) != seen:
+    if seen is not None and Stamp.on_disk(path) not in (seen, Stamp()):
         raise ChangedOnDisk(f"“{path.name}” was changed on disk by somebody else since it was opened; it was not "
                             "overwritten.")
     data = encoded(dumps(doc), path)

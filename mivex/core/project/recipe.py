@@ -84,7 +84,11 @@ def read_recipe(path: str | Path) -> Recipe:
 
 def read_json(path: Path) -> Any:
     """Read a JSON file, or say in one sentence why not."""
-    raw = read_bytes(path)
+    return parse_json(read_bytes(path), path)
+
+
+def parse_json(raw: bytes, path: Path) -> Any:
+    """The objects of a JSON text; ``path`` names it in the sentence if it is none."""
     try:
         data = json.loads(raw.decode("utf-8-sig"))
         # A lone half of a character would be read here, and could never be saved again.
