@@ -266,7 +266,9 @@ def _faulty(rng):
                                           (letters(64, 128, ["NR-04"], 1.2, 3), PALE, (0, 0, 0)),
                                           (rect(96, 96, 0.6, 0.6, 0.2), BLUE, (1, 0, 1)),
                                           (ball(256, soft=0.9), (0.9, 0.9, 0.9), (0, 0, 0)))):
-        yield f"hidden colour {i}", hide(shaded(rng, a, rgb, 0.1), a, hidden), a, "fringe"
+        # In a large, very soft shape it hardly shows: a figure, and no fault that one would mend.
+        word = ("", "fringe") if i in (2, 8) else ("fringe",)
+        yield f"hidden colour {i}", hide(shaded(rng, a, rgb, 0.1), a, hidden), a, *word
     for i, (a, rgb, matte, much) in enumerate((
             (puff, PALE, (0, 0, 0), 0.0), (puff, RED, (1, 1, 1), 0.1), (veil, (0.7, 0.72, 0.75), (0, 0, 0), 0.15),
             (ball(96, soft=0.3), SAND, (1, 1, 1), 0.05), (leaf, GREEN, (1, 1, 1), 0.15),
@@ -308,29 +310,31 @@ def _faulty(rng):
     for i, (rgb, value) in enumerate(((SAND, 1.0), (GREEN, 1.0), (BLUE, 0.5), (RED, 0.0), (DARK, 1.0), (PALE, 0.8))):
         h, w = (64, 128, 96, 32, 200, 48)[i], (64, 64, 160, 32, 100, 48)[i]
         yield f"one alpha {i}", shaded(rng, np.ones((h, w)), rgb, 0.4), np.full((h, w), value), "constant-alpha"
-    for i, (a, rgb) in enumerate(((puff, PALE), (leaf, RED), (veil, SAND), (star(96), BLUE), (ball(64), GREEN), (ball(48), DARK))):
-        yield f"no alpha {i}", cut_from(shaded(rng, a, rgb, 0.2), a, ((0, 0, 0), (1, 1, 1), (0.2, 0.6, 0.3))[i % 3]), None, "no-alpha"
+    for i, (a, rgb) in enumerate(((puff, PALE), (leaf, RED), (veil, SAND), (star(96), BLUE), (ball(64), GREEN),
+                                  (ball(48), DARK))):
+        back = ((0, 0, 0), (1, 1, 1), (0.2, 0.6, 0.3))[i % 3]
+        yield f"no alpha {i}", cut_from(shaded(rng, a, rgb, 0.2), a, back), None, "no-alpha"
 
 
-def rows():
-    """Every labelled picture; seeded, the same each time."""
+def rows(seed=0):
+    """Every labelled picture; the same each time for one ``seed``, other grain for another."""
     made = []
     for kind, source in (("clean", _clean), ("faulty", _faulty)):
-        rng = np.random.default_rng(zlib.crc32(kind.encode()))
+        rng = np.random.default_rng(zlib.crc32(kind.encode()) + seed)
         for name, rgb, alpha, *words in source(rng):
             if kind == "clean":
                 faults, either = frozenset(), frozenset(words[0].split() if words else ())
             else:
-                faults, either = frozenset({words[0]}), frozenset(words[1].split() if len(words) > 1 else ())
+                faults, either = frozenset(words[0].split()), frozenset(words[1].split() if len(words) > 1 else ())
             values = join(rgb, np.clip(alpha, 0, 1)) if alpha is not None else join(rgb, np.ones(rgb.shape[:2]))[..., :3]
             made.append(Row(name, values, faults, either))
     return made
 
 
-def judge(found_in):
+def judge(found_in, seed=0):
     """Count, per kind, what ``found_in(row)`` found: right, wrongly found, missed; and the names behind the faults."""
     table = {k: {"right": 0, "wrong": [], "missed": []} for k in JUDGED}
-    for row in rows():
+    for row in rows(seed):
         found = set(found_in(row))
         for kind in JUDGED:
             if kind in row.either and kind not in row.faults:

@@ -5,10 +5,11 @@ import pytest
 from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 
 from mivex.core.findings import Subject, apply_repair, examine
-from mivex.core.findings.fringe import fringe_figures, fringe_map
-from mivex.core.findings.matte import fit_matte
+from mivex.core.findings.matte import holds
+from mivex.core.findings.matte_fit import fit_matte
 from mivex.core.image.encode import write_picture
 from mivex.core.image.files import read_picture
+from mivex.core.image.fringes import fringe_figures, fringe_map
 from mivex.core.image.picture import quantise
 from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
@@ -103,7 +104,7 @@ def test_a_clean_sprite_has_no_matte(rng):
             if hidden is not None:
                 v[alpha == 0, :3] = hidden
             fit = fit_matte(texture(v))
-            assert fit is None or not fit.reported
+            assert fit is None or not holds(fit)
 
 
 def overlay_project(tmp_path, values, bits=8, **material):
@@ -154,9 +155,9 @@ def test_a_sound_overlay_has_no_findings(tmp_path):
 def test_figures_are_right():
     v = rgba(np.full((64, 32, 3), 0.5), np.zeros((64, 32)))
     v[20:40, 10:20, 3] = 1
-    v[:8, 0, 3] = 0.5
+    v[:8, :6, 3] = 0.5
     f = {f.id: f for f in examine(Subject("s", texture(v), Material(depth_write=True)))}
-    assert f["border"].figure == pytest.approx(100 * 8 / (2 * 32 + 2 * 62))
+    assert f["border"].figure == pytest.approx(100 * (8 + 5) / (2 * 32 + 2 * 62))
     assert f["border"].place == (0, 0, 1, 64)
     assert f["depth-write"].figure == pytest.approx(100 * (1 - 200 / 2048))
 

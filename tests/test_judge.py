@@ -298,10 +298,10 @@ def holed(n=128, pitch=4):
 
 
 GREY = np.full((64, 64, 3), 0.5)
-NORMALS = np.dstack([np.full((64, 64), 0.5 + 0.5 * math.sin(0.3)), np.full((64, 64), 0.5),
-                     np.full((64, 64), 0.5 + 0.5 * math.cos(0.3))])
+TILT = 0.5 * np.sin(np.mgrid[:64, :64][1] / 5)
+NORMALS = np.dstack([0.5 + 0.5 * np.sin(TILT), np.full((64, 64), 0.5), 0.5 + 0.5 * np.cos(TILT)])
 CASES = {
-    "inverted": (rgba(GREY, 1 - disc(64)), {}, {}, {}),
+    "inverted": (rgba(np.where(disc(64)[..., None] > 0, paint(64), GREY), 1 - disc(64)), {}, {}, {}),
     "two-valued": (rgba(GREY, (disc(64) > 0.5) * 1.0), {}, {}, {}),
     "soft-cutout": (rgba(GREY, disc(64, 0.15, 0.6)), {"blend": "Cutout", "depth_write": True}, {}, {}),
     "banding": (rgba(GREY, banded()), {}, {}, {}),
@@ -352,7 +352,7 @@ def test_figures_of_the_findings_are_right(tmp_path):
     assert only(rgba(GREY, a), "two-valued", blend="Additive") is None  # nothing is gained there
     assert only(rgba(GREY, banded(levels=6)), "banding").figure == 6
     a = np.pad(disc(48, 0.4, 0.1), 8)
-    a[[1, 4, 60], 2:62:4] = 0.1
+    a[[1, 4, 60], 2:62:4] = 0.08
     assert only(rgba(GREY, a), "specks").figure == 45 and only(rgba(GREY, a * 0.9 + 0.06), "specks") is None
     ramp = np.dstack([np.mgrid[:64, :64][1] / 63] * 3)
     f = only(rgba(ramp, np.ones((64, 64)) - 1e-3 * (np.mgrid[:64, :64][0] == 5)), "seam", tiling=True)

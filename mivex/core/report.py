@@ -4,7 +4,7 @@ from pathlib import Path
 from typing import Any
 
 from mivex.core.findings import Finding, Subject, examine
-from mivex.core.findings.fringe import fringe_figures
+from mivex.core.image.fringes import fringe_figures
 from mivex.core.image.picture import Picture, guess_meaning
 from mivex.core.image.texture import Texture
 from mivex.core.project.document import Document, Source

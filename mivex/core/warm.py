@@ -47,9 +47,9 @@ def _tell(text: str) -> None:
 
 def warm() -> None:
     """Run every kernel once on something small."""
-    from mivex.core.findings.fringe import fringe_figures
     from mivex.core.image.colour import to_display
     from mivex.core.image.files import read_picture
+    from mivex.core.image.fringes import fringe_figures
     from mivex.core.image.sampling import sample
     from mivex.core.image.texture import Texture
     from mivex.core.material.material import Material

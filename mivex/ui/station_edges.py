@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QFrame, QGridLayout, QSizePolicy, QWidget
 
 from mivex.core.findings.facts import Facts
 from mivex.core.findings.fringe import LIMIT
+from mivex.core.image.fringes import VISIBLE
 from mivex.core.project.document import Overlay
 from mivex.ui import theme
 from mivex.ui.labels import label
@@ -27,8 +28,8 @@ def build_edges(c: Controls, o: Overlay) -> None:
         _figures(c, o, "Outline error, in texels", _outline_words)
     c.column.addSpacing(8)
     c.column.addWidget(label("Fringe by mip level", "section"))
-    c.column.addWidget(label(f"99th percentile and maximum on screen, of 255. Above {LIMIT:.0f} and cured by "
-                                 "spreading, it is a finding.", "figure", wrap=True))
+    c.column.addWidget(label(f"99th percentile and maximum on screen, of 255. What shows of it, figure "
+                                 f"times area, is a finding above {LIMIT:.0f}.", "figure", wrap=True))
     grid = QGridLayout()
     grid.setContentsMargins(0, 0, 0, 0)
     grid.setHorizontalSpacing(10)
@@ -53,7 +54,7 @@ def build_edges(c: Controls, o: Overlay) -> None:
             grid.addWidget(label(f"{r.level} · {r.width}×{r.height}", "figure"), i, 0)
             bar = QFrame()
             bar.setFixedHeight(5)
-            bar.setStyleSheet(f"background: {theme.ACCENT if r.p99 > LIMIT else theme.FAINT};")
+            bar.setStyleSheet(f"background: {theme.ACCENT if r.p99 > VISIBLE else theme.FAINT};")
             bar.setSizePolicy(QSizePolicy.Policy.Fixed, QSizePolicy.Policy.Fixed)
             bar.setFixedWidth(max(1, round(min(r.p99, 64) / 64 * 96)))
             grid.addWidget(bar, i, 1, Qt.AlignmentFlag.AlignVCenter)

@@ -30,9 +30,10 @@ def examine(subject: Subject) -> list[Finding]:
 
     Returns
     -------
-    list of Finding, in the order of the checks' names.
+    list of Finding, those that do most on screen first.
     """
-    return [replace(f, overlay=subject.overlay) for check in CHECKS.values() for f in check.measure(subject)]
+    rows = [replace(f, overlay=subject.overlay) for check in CHECKS.values() for f in check.measure(subject)]
+    return sorted(rows, key=lambda f: -f.weight)
 
 
 def apply_repair(doc: Document, overlay_id: str, repair: Repair) -> Document:

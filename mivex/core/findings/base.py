@@ -2,17 +2,41 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass, field
+from functools import cached_property
 from typing import Any
 
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.image.fringes import LevelFringe, fringe_figures
 from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Delivery, Overlay
 
 
+@dataclass(frozen=True, eq=False)
+class Cost:
+    """What a repair changes of what is already right.
+
+    Attributes
+    ----------
+    figure : float
+        Largest change of a seen texel at full size, of 255.
+    share : float
+        Share of the seen texels that it changes visibly.
+    picture : uint8 array (height, width, 3)
+        The worst place: before, after, and where they differ.
+    """
+
+    figure: float
+    share: float
+    picture: NDArray[np.uint8]
+
+
 @dataclass(frozen=True)
 class Repair:
-    """An edit that mends a finding; see `mivex.core.findings.repair`.
+    """An edit that mends a finding; see `mivex.core.findings.apply_repair`.
 
     Attributes
     ----------
@@ -24,6 +48,8 @@ class Repair:
         Fields to set.
     first : bool
         The steps go to the start of the recipe instead.
+    cost : Cost, optional
+        Where it changes what shows at full size.
     """
 
     label: str
@@ -32,6 +58,7 @@ class Repair:
     first: bool = False
     source: dict[str, Any] = field(default_factory=dict)
     delivery: dict[str, Any] = field(default_factory=dict)
+    cost: Cost | None = field(default=None, compare=False)
 
 
 @dataclass(frozen=True)
@@ -59,6 +86,9 @@ class Finding:
         Further figures, for the ``--json`` output.
     overlay : str
         Id of the overlay, where there is one.
+    weight : float
+        What it does on screen: difference of 255 times the share of the picture that shows it. Findings are
+        ordered by it.
     """
 
     id: str
@@ -71,9 +101,10 @@ class Finding:
     repair: Repair | None = None
     details: dict[str, Any] = field(default_factory=dict)
     overlay: str = ""
+    weight: float = 0.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Subject:
     """What checks look at: a prepared texture and, in a project, its material.
 
@@ -104,6 +135,16 @@ class Subject:
         """An overlay of a project with its prepared texture."""
         return cls(overlay.name, texture, overlay.material, overlay.id, overlay.steps, overlay.delivery)
 
+    @property
+    def wraps(self) -> bool:
+        """It repeats, so that its borders meet."""
+        return bool(self.material and self.material.tiling)
+
+    @cached_property
+    def fringes(self) -> list[LevelFringe]:
+        """The fringe of every level; measured once."""
+        return fringe_figures(self.texture, wrap=self.wraps)
+
     def has_step(self, *names: str) -> bool:
         """Whether any of these steps is in force."""
         return any(s.on and s.step in names for s in self.steps)
@@ -113,7 +154,7 @@ class Subject:
         """False for an overlay drawn solid, whose alpha nothing looks at."""
         return self.material is None or self.material.blend != "Solid"
 
-    @property
+    @cached_property
     def flat_alpha(self) -> bool:
         """Alpha is missing or the same everywhere; other checks of alpha then make no sense."""
         a = self.texture.alpha

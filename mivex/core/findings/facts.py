@@ -3,8 +3,8 @@
 from dataclasses import dataclass, field
 
 from mivex.core.findings.base import Subject
-from mivex.core.findings.fringe import LevelFringe, fringe_figures
 from mivex.core.image.coverage import LevelCoverage, best_cutoff, coverage_figures
+from mivex.core.image.fringes import LevelFringe
 from mivex.core.image.mips import build_chain
 from mivex.core.image.outline import outline_error
 from mivex.core.image.texture import Texture
@@ -49,4 +49,4 @@ def facts_of(subject: Subject, plain: Texture | None = None) -> Facts:
     if t.spread > 0 and plain is not None:
         outline = outline_error(t.alpha, plain.alpha)
         plain_outline = outline_error(fitted(plain.alpha, t.height, t.width), plain.alpha)
-    return Facts(fringe_figures(t, wrap=bool(m and m.tiling)), seams(t), rows, best, outline, plain_outline)
+    return Facts(subject.fringes, seams(t), rows, best, outline, plain_outline)

@@ -23,7 +23,7 @@ def _size(subject: Subject) -> list[Finding]:
                     "Mip levels no longer halve evenly and some block compressions refuse it; a runtime may "
                     "stretch or reject the picture.", (0, 0, wide, high),
                     Repair(f"Resize to {to[0]} × {to[1]}", (Resize(to="power"),)),
-                    {"width": wide, "height": high})]
+                    {"width": wide, "height": high}, weight=0.01)]
 
 
 def _budget(subject: Subject) -> list[Finding]:
@@ -38,7 +38,7 @@ def _budget(subject: Subject) -> list[Finding]:
                     f"It takes {(wide * high) / (to[0] * to[1]):.1f} times the memory; the receiver may refuse it or "
                     "reduce it its own way.", (0, 0, wide, high),
                     Repair(f"Resize to {to[0]} × {to[1]}", (Resize(to="size", width=to[0], height=to[1]),)),
-                    {"budget": d.budget})]
+                    {"budget": d.budget}, weight=0.03)]
 
 
 def _alpha_lost(subject: Subject) -> list[Finding]:
@@ -49,7 +49,7 @@ def _alpha_lost(subject: Subject) -> list[Finding]:
     return [Finding("alpha-lost", subject.name, share, "% of the texels", "The chosen file has no alpha channel: "
                     f"{share:.0f} % of the texels would lose theirs.",
                     "What was clear arrives solid, with whatever colour lay under it.", (0, 0, t.width, t.height),
-                    Repair("Deliver as PNG", delivery={"format": "png"}))]
+                    Repair("Deliver as PNG", delivery={"format": "png"}), weight=2.5 * share)]
 
 
 def _depth_write(subject: Subject) -> list[Finding]:
@@ -66,7 +66,7 @@ def _depth_write(subject: Subject) -> list[Finding]:
                     f"A {m.blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind it "
                     "although it can be seen through.",
                     "Bubbles, smoke or panes behind it vanish, depending on which is drawn first.",
-                    (0, 0, t.width, t.height), Repair("Switch depth write off", material={"depth_write": False}))]
+                    (0, 0, t.width, t.height), Repair("Switch depth write off", material={"depth_write": False}), weight=100 * share)]
 
 
 CHECKS = (Check("size", "Size", _size), Check("budget", "Larger than stated", _budget),

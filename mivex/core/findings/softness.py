@@ -5,21 +5,23 @@ import numpy as np
 
 from mivex.core.findings.base import Check, Finding, Repair, Subject
 from mivex.core.prepare.blur import Blur
-from mivex.core.prepare.levels import Levels
+from mivex.core.prepare.clear_specks import ClearSpecks, lone_specks
 from mivex.core.prepare.move import Trim, box_of
 from mivex.core.prepare.resize import Resize
 from mivex.core.proof.histogram import histogram
-from mivex.core.types import Floats, Mask
+from mivex.core.types import Floats
 
 TWO_VALUED = 0.01
 """Fewer texels between 0 and 1 than this share, and softness is not used."""
 SOFT_CUT = 0.25
 """More half-clear texels than this share of what is seen, and a cutout throws much away."""
-FEW_LEVELS = 24
-"""A soft alpha with no more levels than this shows bands."""
+FEWEST, FEW_LEVELS = 4, 32
+"""A slope in so many levels shows bands; fewer are even parts of a drawing."""
+LEAST_BANDED, LEAST_SOFT = 64, 1000
+"""Texels a side, and soft texels, below which bands cannot be told from an outline."""
 MOST_EMPTY = 0.5
-FAINT = 0.25
-"""Specks are fainter than this."""
+MOST_LONE = 12
+"""Fewer specks than this are not worth a word."""
 STRAY = 0.02
 """Alpha up to this is a keyed backdrop's grain, not the shape."""
 
@@ -42,7 +44,8 @@ def _two_valued(subject: Subject) -> list[Finding]:
                     f"Only {between:.1%} of the texels lie between clear and solid, yet {m.blend} sorts and blends every "
                     "one of them.",
                     "It costs sorting and overdraw and can be drawn in the wrong order; Cutout looks the same here and "
-                    "needs neither.", (0, 0, t.width, t.height), Repair("Blend as Cutout", material={"blend": "Cutout"}))]
+                    "needs neither.", (0, 0, t.width, t.height), Repair("Blend as Cutout", material={"blend": "Cutout"}),
+                    weight=0.1)]
 
 
 def _soft_cutout(subject: Subject) -> list[Finding]:
@@ -57,67 +60,96 @@ def _soft_cutout(subject: Subject) -> list[Finding]:
     return [Finding("soft-cutout", subject.name, share * 100, "% between",
                     f"{share:.0%} of what is seen is half clear, and Cutout makes each texel all or nothing.",
                     "Soft edges and veils turn into hard, crawling outlines.", (0, 0, t.width, t.height),
-                    Repair("Blend as Translucent", material={"blend": "Translucent"}))]
+                    Repair("Blend as Translucent", material={"blend": "Translucent"}),
+                    weight=64 * share)]
+
+
+def plateaus(alpha: Floats) -> tuple[float, list[int], float]:
+    """How far the soft part of an alpha lies in plateaus, as codes of 0 to 255.
+
+    Returns
+    -------
+    share : float
+        Of the soft texels, those whose eight neighbours all have the very same code.
+    levels : list of int
+        Codes of plateaus that hold at least a hundredth of them.
+    ramp : float
+        Of all steps between plateau codes of neighbouring soft texels, the share that goes to the next
+        plateau up or down: near 1 on a slope, small in art of a few even parts.
+    """
+    a = np.rint(alpha * 255).astype(np.uint8)
+    soft = (a > 2) & (a < 253)
+    count = int(soft.sum())
+    if count == 0:
+        return 0.0, [], 0.0
+    box = np.ones((3, 3), np.uint8)
+    even = soft & (cv2.erode(a, box) == a) & (cv2.dilate(a, box) == a)
+    held = np.bincount(a[even], minlength=256)
+    levels = [int(v) for v in np.flatnonzero(held >= max(8, 0.01 * even.sum()))]
+    if len(levels) < 2:
+        return float(even.sum() / count), levels, 0.0
+    rank = np.full(256, -1, np.int16)
+    rank[levels] = np.arange(len(levels))
+    order = rank[a]
+    near = far = 0
+    for p, q, both in ((order[:, 1:], order[:, :-1], soft[:, 1:] & soft[:, :-1]), (order[1:], order[:-1], soft[1:] & soft[:-1])):
+        step = np.abs(p - q)[both & (p >= 0) & (q >= 0)]
+        near += int((step == 1).sum())
+        far += int((step > 1).sum())
+    return float(even.sum() / count), levels, near / max(near + far, 1)
 
 
 def _banding(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if subject.flat_alpha or not subject.uses_alpha:
+    if subject.flat_alpha or not subject.uses_alpha or t.spread > 0 or min(t.width, t.height) < LEAST_BANDED:
         return []
     if subject.material and subject.material.blend == "Cutout":
         return []
     counts, total = _alpha_counts(subject)
-    inner = counts[1:255]
-    soft = float(inner.sum() / total)
-    # A level counts if it holds more than a stray texel.
-    levels = int((inner > max(1, total // 20000)).sum())
-    if soft < 0.05 or not 2 <= levels <= FEW_LEVELS:
+    if int(counts[3:253].sum()) < LEAST_SOFT:
         return []
-    # Even areas, such as a pane of one opacity, have few levels and no bands: bands touch one another.
+    share, levels, ramp = plateaus(t.alpha)
+    if share < 0.22 or ramp < 0.8 or not FEWEST <= len(levels) <= FEW_LEVELS:
+        return []
+    step = float(np.median(np.diff(levels)))
+    if step < 4:
+        return []  # a slope so slight that the file can hold no more
     a = np.rint(t.alpha * 255).astype(np.int16)
-    step = np.abs(np.diff(a, axis=1))
-    steps = (step > 0) & (step <= 255 // levels * 2) & (a[:, 1:] > 0) & (a[:, :-1] > 0)
-    flat = float((step == 0)[(a[:, 1:] > 0) & (a[:, 1:] < 255)].mean())
-    if flat < 0.5 or not steps.any():
+    jumps = (np.abs(np.diff(a, axis=1)) >= step * 0.5) & (a[:, 1:] > 2) & (a[:, :-1] > 2)
+    if not jumps.any():
         return []
-    y, x = np.unravel_index(int(steps.argmax()), steps.shape)
-    return [Finding("banding", subject.name, float(levels), "levels",
-                    f"The soft part of the alpha has only {levels} levels.",
+    y, x = np.unravel_index(int(jumps.argmax()), jumps.shape)
+    soft = float(counts[3:253].sum() / total)
+    return [Finding("banding", subject.name, float(len(levels)), "levels",
+                    f"The soft part of the alpha has only {len(levels)} levels, {step:.0f} of 255 apart.",
                     "Smoke and glass show contour lines instead of an even fade.",
                     (max(0, int(x) - 8), max(0, int(y) - 8), 16, 16),
-                    Repair("Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)), {"soft": soft})]
-
-
-def specks(alpha: Floats) -> Mask:
-    """Faint texels that stand nearly alone, where there are enough of them to matter; else none."""
-    round_it = cv2.blur(np.ascontiguousarray(alpha), (7, 7))
-    # A texel alone in a clear neighbourhood makes a mean of 1/49 of its own.
-    alone = (alpha > 0) & (alpha < FAINT) & (round_it < alpha * np.float32(0.2))
-    return np.asarray(alone & (alone.sum() >= max(12, alpha.size * 1e-4)))
+                    Repair("Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)), {"soft": soft},
+                    weight=step * float(jumps.mean()))]
 
 
 def _specks(subject: Subject) -> list[Finding]:
     t = subject.texture
-    repeats = bool(subject.material and subject.material.tiling)
-    if not subject.uses_alpha or subject.flat_alpha or t.spread > 0 or repeats or subject.has_step("noise"):
+    if not subject.uses_alpha or subject.flat_alpha or t.spread > 0 or subject.wraps or subject.has_step("noise"):
         return []
-    a, alone = t.alpha, specks(t.alpha)
+    alone = lone_specks(t.alpha)
     count = int(alone.sum())
-    if not count:
+    if count < max(MOST_LONE, alone.size * 2e-4):
         return []
-    low = min(round(float(np.percentile(a[alone], 98)) + 0.01, 3), FAINT)
-    y, x = np.unravel_index(int(np.where(alone, a, 0).argmax()), a.shape)
+    y, x = np.unravel_index(int(np.where(alone, t.alpha, 0).argmax()), alone.shape)
+    mean = float(t.alpha[alone].mean())
     return [Finding("specks", subject.name, float(count), "texels", f"{count} faint specks stand alone in clear "
-                    "surroundings.", "A veil of dust in the game; and they hold the colour of what was cut away, which "
-                    "leaks into the edge with distance.", (max(0, int(x) - 4), max(0, int(y) - 4), 9, 9),
-                    Repair("Clear what is that faint", (Levels(black=low),)), {"below": low})]
+                    f"surroundings, of alpha {mean:.3f} on average.", "A veil of dust in the game; and they hold the colour of "
+                    "what was cut away, which leaks into the edge with distance.",
+                    (max(0, int(x) - 4), max(0, int(y) - 4), 9, 9),
+                    Repair("Clear those texels", (ClearSpecks(),)), {"mean": mean}, weight=255 * mean * count / alone.size)]
 
 
 def _margin(subject: Subject) -> list[Finding]:
     t = subject.texture
     if not subject.uses_alpha or subject.flat_alpha or (subject.material and subject.material.tiling):
         return []
-    above = STRAY if specks(t.alpha).any() else 0.0
+    above = STRAY if lone_specks(t.alpha).any() else 0.0
     box = box_of(t.alpha, above)
     if box is None:
         return []
@@ -128,7 +160,8 @@ def _margin(subject: Subject) -> list[Finding]:
                     f"{1 - used:.0%} of the picture is empty margin.",
                     "Memory is spent on nothing, and every clear texel is still drawn.",
                     (box[0], box[1], box[2] - box[0], box[3] - box[1]),
-                    Repair("Trim to what is seen", (Trim(above=above, margin=4), Resize(to="power"))), {"box": list(box)})]
+                    Repair("Trim to what is seen", (Trim(above=above, margin=4), Resize(to="power"))), {"box": list(box)},
+                    weight=0.05)]
 
 
 CHECKS = (Check("two-valued", "Softness not used", _two_valued), Check("soft-cutout", "Softness cut away", _soft_cutout),

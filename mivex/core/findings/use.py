@@ -7,6 +7,7 @@ from mivex.core.findings.base import Check, Finding, Repair, Subject
 from mivex.core.image.colour import to_display
 from mivex.core.image.coverage import coverage
 from mivex.core.image.mips import halve
+from mivex.core.image.picture import looks_like_normals
 from mivex.core.prepare.keep_coverage import KeepCoverage
 from mivex.core.prepare.tiling import MakeTile, seams
 from mivex.core.types import Floats
@@ -30,12 +31,6 @@ def filtered_apart(stored: Floats) -> float:
     return float(np.abs(a - b).mean(axis=(0, 1)).max() * 255)
 
 
-def looks_like_normals(stored: Floats) -> bool:
-    """Whether nearly all texels are unit vectors that point out of the picture."""
-    n = stored[::max(1, stored.shape[0] // 64), ::max(1, stored.shape[1] // 64), :3].reshape(-1, 3) * 2 - 1
-    return bool((np.abs(np.linalg.norm(n, axis=1) - 1) < 0.06).mean() > 0.95 and n[:, 2].mean() > 0.6)
-
-
 def _meaning(subject: Subject) -> list[Finding]:
     t, m = subject.texture, subject.material
     if subject.has_step("pack", "take-channel", "normal-from-height", "recolour") or min(t.width, t.height) < 4:
@@ -46,7 +41,8 @@ def _meaning(subject: Subject) -> list[Finding]:
         return [Finding("meaning", subject.name, apart, "of 255", "The texels are unit vectors, as in a normal map, but "
                         f"are filtered as colour: off by {apart:.1f} of 255 two levels down.",
                         "Directions are bent towards one side; lit surfaces look inflated or dull.",
-                        (0, 0, t.width, t.height), Repair("Take it as data", source={"meaning": "data"}) if m else None)]
+                        (0, 0, t.width, t.height), Repair("Take it as data", source={"meaning": "data"}) if m else None,
+                        weight=apart)]
     if t.meaning == "data" and m is not None and not normals:
         rgb = t.values[..., :3]
         tinted = float(np.ptp(rgb, axis=-1).mean() * 255)
@@ -56,7 +52,8 @@ def _meaning(subject: Subject) -> list[Finding]:
         return [Finding("meaning", subject.name, apart, "of 255", "It is drawn as colour but taken as data: "
                         f"filtering is off by {apart:.1f} of 255 two levels down, and its light is not decoded.",
                         "It looks washed out beside everything else, and edges change their brightness with distance.",
-                        (0, 0, t.width, t.height), Repair("Take it as colour", source={"meaning": "colour"}))]
+                        (0, 0, t.width, t.height), Repair("Take it as colour", source={"meaning": "colour"}),
+                        weight=apart)]
     return []
 
 
@@ -74,7 +71,8 @@ def _seam(subject: Subject) -> list[Finding]:
                     f"Where {worst.sides} meet, the step is {worst.across:.1f} of 255; inside it is {worst.inside:.1f}.",
                     "The repetition shows as a grid of lines.", place,
                     Repair("Make it tile", (MakeTile(way=way),)),  # type: ignore[arg-type]
-                    {s.sides.replace(" ", "_"): {"across": s.across, "inside": s.inside} for s in bad})]
+                    {s.sides.replace(" ", "_"): {"across": s.across, "inside": s.inside} for s in bad},
+                    weight=worst.across * 0.1)]
 
 
 def holes(alpha: Floats, cutoff: float) -> np.ndarray:
@@ -110,7 +108,8 @@ def _holes(subject: Subject) -> list[Finding]:
                         f"{across:.1f} texels across there, and coverage has gone from {at0:.0%} to {now:.0%}.",
                         "A screen or mesh turns into a plate, or vanishes, as it moves away.", (0, 0, t.width, t.height),
                         Repair("Keep coverage in every level", (KeepCoverage(cutoff=min(max(cutoff, 0.01), 0.99)),),
-                               delivery={"format": "tif"}), {"holes": int(sizes.size), "left": left})]
+                               delivery={"format": "tif"}), {"holes": int(sizes.size), "left": left},
+                        weight=255 * abs(now - at0) / (1 << level))]
     return []
 
 

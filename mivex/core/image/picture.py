@@ -15,6 +15,9 @@ _DATA_WORDS = {
     "metalness", "height", "bump", "disp", "displacement", "occlusion", "ao", "orm", "flow", "data", "gloss",
 }
 
+_DIRECTIONS = {"normal", "normals", "nrm", "nor"}
+_PACKED = {"orm", "data", "flow", "masks", "mask"}
+
 
 @dataclass(frozen=True, eq=False)
 class Picture:
@@ -91,8 +94,43 @@ def quantise(values: NDArray[np.float32], bits: int) -> NDArray[np.float32]:
     return out
 
 
+def looks_like_normals(stored: NDArray[np.float32]) -> bool:
+    """Whether texels are directions that point out of the picture: unit vectors, by more than chance.
+
+    One colour may happen to have the length of a unit vector, and so may its shades: what counts is that the
+    three channels vary together so as to keep that length.
+
+    Parameters
+    ----------
+    stored : float32 array (height, width, 3 or more)
+    """
+    n = stored[::max(1, stored.shape[0] // 64), ::max(1, stored.shape[1] // 64), :3].reshape(-1, 3) * 2 - 1
+    if len(n) < 16 or n[:, 2].mean() < 0.6 or float(n[:, :2].std(axis=0).max()) < 0.02:
+        return False
+    if (np.abs(np.linalg.norm(n, axis=1) - 1) < 0.06).mean() < 0.95:
+        return False
+    # The same values with blue taken from other texels: what chance alone would give.
+    off = [np.abs(np.linalg.norm(v, axis=1) - 1).mean() for v in (n, np.column_stack([n[:, :2], np.roll(n[:, 2], len(n) // 2)]))]
+    centred = bool(np.abs(n[:, :2].mean(axis=0)).max() < 0.2)
+    return bool(off[0] < 0.5 * off[1] or (centred and off[0] < 0.01))
+
+
+def _contradicts(picture: Picture, word: str) -> bool:
+    """Whether a picture cannot be what its name says: a grey map with colours, a normal map without directions."""
+    if picture.channels < 3:
+        return False
+    if word in _DIRECTIONS:
+        return not looks_like_normals(picture.values)
+    if word in _PACKED:
+        return False
+    rgb = picture.values[::max(1, picture.height // 64), ::max(1, picture.width // 64), :3]
+    return float(np.ptp(rgb, axis=-1).mean()) > 0.06
+
+
 def guess_meaning(picture: Picture) -> tuple[Meaning, str]:
     """Guess whether a picture is colour or data, and say why in a few words.
+
+    A name alone is no proof: what lies in the picture may speak against it.
 
     Parameters
     ----------
@@ -105,14 +143,10 @@ def guess_meaning(picture: Picture) -> tuple[Meaning, str]:
     stem = re.sub(r"\.[^.]*$", "", picture.path.rsplit("/", 1)[-1])
     words = {w.lower() for w in re.split(r"[^A-Za-z0-9]+|(?<=[a-z])(?=[A-Z])", stem) if w}
     hit = sorted(words & _DATA_WORDS)
-    if hit:
+    if hit and not _contradicts(picture, hit[0]):
         return "data", f"its name says “{hit[0]}”"
     if picture.channels == 1:
         return "data", "it has a single channel"
-    if not picture.linear and picture.width * picture.height > 1:
-        sample = picture.values[::max(1, picture.height // 64), ::max(1, picture.width // 64), :3]
-        vectors = sample.reshape(-1, 3) * 2 - 1
-        unit = np.abs(np.linalg.norm(vectors, axis=1) - 1) < 0.06
-        if unit.mean() > 0.95 and vectors[:, 2].mean() > 0.6:
-            return "data", "its texels are unit vectors, as in a normal map"
-    return "colour", "nothing marks it as data"
+    if not picture.linear and looks_like_normals(picture.values):
+        return "data", "its texels are unit vectors, as in a normal map"
+    return "colour", f"its name says “{hit[0]}”, but its texels do not" if hit else "nothing marks it as data"

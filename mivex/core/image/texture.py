@@ -73,24 +73,26 @@ class Texture:
         """Alpha as a ``(height, width)`` view."""
         return self.values[..., 3]
 
-    @cached_property
+    @property
     def linear(self) -> Floats:
         """Texels as a sampler decodes them: ``(height, width, 4)`` linear light, or data as stored."""
+        return self.values if self.meaning == "data" else self.mips.level(0)
+
+    def _decode(self, out: Floats) -> None:
         if self.meaning == "data":
-            return self.values
-        out = np.empty_like(self.values)
+            out[...] = self.values
+            return
         if self.bits == 8:
             codes = np.rint(self.values[..., :3] * np.float32(255)).astype(np.uint8)
-            out[..., :3] = DECODE_8[codes]
+            np.take(DECODE_8, codes, out=out[..., :3], mode="clip")
         else:
             out[..., :3] = to_linear(self.values[..., :3])
         out[..., 3] = self.values[..., 3]
-        return out
 
     @cached_property
     def mips(self) -> MipChain:
         """The chain that hardware would build and sample; or the one delivered with it, that keeps coverage."""
-        chain = build_chain(self.linear)
+        chain = build_chain(self.values.shape[:2], self._decode)
         return keep_coverage(chain, self.coverage) if self.coverage > 0 else chain
 
     @cached_property
@@ -98,9 +100,11 @@ class Texture:
         """The chain of premultiplied colour: what filtering should have given."""
         if self.premultiplied:
             return self.mips
-        associated = self.linear.copy()
-        associated[..., :3] *= associated[..., 3:]
-        return build_chain(associated)
+        def fill(out: Floats) -> None:
+            np.multiply(self.linear[..., :3], self.linear[..., 3:], out=out[..., :3])
+            out[..., 3] = self.linear[..., 3]
+
+        return build_chain(self.values.shape[:2], fill)
 
     @property
     def stored_levels(self) -> list[Floats]:

@@ -13,8 +13,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.bands import run_bands
-from mivex.core.findings.fringe import fringe_map
 from mivex.core.image.colour import SCREEN, to_linear
+from mivex.core.image.fringes import fringe_map
 from mivex.core.image.texture import Texture
 from mivex.core.material.blends import BAYER, BLENDS
 from mivex.core.types import Floats
