@@ -3,6 +3,7 @@
 Exit 0: fine. 1: findings. 2: cannot be done; one clear line on standard error.
 """
 
+import contextlib
 import json
 import os
 import sys
@@ -71,26 +72,33 @@ def demo(shots: Annotated[str, typer.Option(metavar="DIR", help="Write every mai
 def check(paths: Annotated[list[str], typer.Argument(help="Pictures or projects.")],
           as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
     """Measure pictures or projects and list what is wrong."""
-    from mivex.core.project.file import read_project
-    from mivex.core.report import report_picture, report_project
+    from mivex.core.report import report_all
 
-    pictures: list[dict[str, Any]] = []
-    findings: list[dict[str, Any]] = []
-    for path in paths:
-        if path.lower().endswith(".mivex"):
-            more_pictures, more = report_project(path, read_project(path))
-            pictures += more_pictures
-        else:
-            row, more = report_picture(path)
-            pictures.append(row)
-        findings += more
+    on_terminal = sys.stderr.isatty() and len(paths) > 1
+
+    def tell(done: int, of: int) -> None:
+        if on_terminal:
+            print(f"\r{done} of {of}", end="" if done < of else "\n", file=sys.stderr, flush=True)
+
+    reports = list(report_all(paths, tell))
+    findings: list[dict[str, Any]] = [f for r in reports for f in r.findings]
+    pictures: list[dict[str, Any]] = [p for r in reports for p in r.pictures]
+    problems = [p for p in pictures if "problem" in p]
     if as_json:
         print(json.dumps({"pictures": pictures, "findings": findings}, indent=2, ensure_ascii=False))
     else:
-        for f in findings:
-            print(f"{f.get('overlay') or f.get('path')}: {f['id']}: {f['message']}")
-        plural = "picture" if len(pictures) == 1 else "pictures"
-        print(f"{len(pictures)} {plural}, {len(findings)} finding{'' if len(findings) == 1 else 's'}")
+        for r in reports:
+            for f in r.findings:
+                print(f"{f.get('overlay') or f.get('path')}: {f['id']}: {f['message']}")
+            for p in r.pictures:
+                if "problem" in p:
+                    print(f"{p.get('overlay') or p['path']}: problem: {p['problem']}")
+        count, found = len(pictures) - len(problems), len(findings)
+        print(f"{count} picture{'' if count == 1 else 's'}, {found} finding{'' if found == 1 else 's'}")
+    if problems:
+        whose = problems[0].get("overlay") or problems[0]["path"]
+        more = f" {len(problems) - 1} more could not be examined." if len(problems) > 1 else ""
+        raise MivexError(f"{whose}: {problems[0]['problem']}{more}")
     if findings:
         raise typer.Exit(1)
 
@@ -116,8 +124,10 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
     picture = shop.picture(str(Path(source).resolve()))
     depth = bits or (16 if picture.bits > 8 and suffix.lower() != ".tga" else 8)
     check_format(suffix, depth)
-    write_texture(out, shop.prepare(picture, Source(path=source), steps, depth,
-                                    levels=suffix.lower() in (".tif", ".tiff")))
+    texture = shop.prepare(picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff"))
+    write_texture(out, texture, alpha=texture.has_alpha)
+    for words in texture.notes:
+        print(words)
 
 
 def _size(text: str) -> tuple[int, int]:
@@ -183,29 +193,46 @@ def schema() -> None:
 
 def main() -> None:
     """Entry point: every failure is one sentence and exit 2, never a traceback."""
+    import warnings
+
+    # What a library has to say about arithmetic is for its developers; the artist gets figures and sentences.
+    warnings.simplefilter("ignore")
+    code = run()
+    with contextlib.suppress(OSError, ValueError):
+        sys.stdout.flush()
+    with contextlib.suppress(OSError, ValueError):
+        sys.stderr.flush()
+    # Left at once: bindings would report on standard error what they count at exit.
+    os._exit(code)
+
+
+def run() -> int:
+    """Do what the arguments ask for; returns the exit code."""
     try:
         code = app(standalone_mode=False)
-        sys.exit(code if isinstance(code, int) else 0)
+        return code if isinstance(code, int) else 0
     except MivexError as e:
-        _fail(str(e))
+        return _fail(str(e))
     except typer.Exit as e:
-        sys.exit(e.exit_code)
+        return int(e.exit_code)
+    except SystemExit as e:
+        return e.code if isinstance(e.code, int) else 0
     except (KeyboardInterrupt, typer.Abort):
-        _fail("Stopped.")
-    except MemoryError:
-        _fail("There is not enough memory for this.")
+        return _fail("Stopped.")
     except BrokenPipeError:
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
-        sys.exit(0)
-    except Exception as e:
+        return 0
+    except BaseException as e:
         usage = getattr(e, "format_message", None)
         if usage:
-            _fail(usage())
-        if os.environ.get("MIVEX_DEBUG"):
-            raise
-        _fail(f"Something went wrong inside Mivex ({type(e).__name__}: {e}); MIVEX_DEBUG=1 shows where.")
+            return _fail(usage())
+        from mivex.core.base.log import sentence
+
+        return _fail(sentence(e, "on the command line"))
 
 
-def _fail(sentence: str) -> None:
-    print("mivex: " + " ".join(sentence.split()), file=sys.stderr)
-    sys.exit(2)
+def _fail(words: str) -> int:
+    from mivex.core.base.store import shown
+
+    print("mivex: " + shown(" ".join(words.split())), file=sys.stderr)
+    return 2

@@ -82,7 +82,8 @@ def letters(h, w, words, size, thick):
     """Antialiased lettering."""
     a = np.zeros((h, w), np.uint8)
     for i, word in enumerate(words):
-        cv2.putText(a, word, (4, int((i + 1) * h / (len(words) + 0.4))), cv2.FONT_HERSHEY_SIMPLEX, size, 255, thick, cv2.LINE_AA)
+        cv2.putText(a, word, (4, int((i + 1) * h / (len(words) + 0.4))), cv2.FONT_HERSHEY_SIMPLEX, size, 255, thick,
+            cv2.LINE_AA)
     return a / 255
 
 
@@ -119,7 +120,8 @@ def lift(rgb, alpha):
 
 # Clean --------------------------------------------------------------------------------------------
 
-RED, BLUE, GREEN, SAND, DARK, PALE = ((0.8, 0.25, 0.2), (0.3, 0.45, 0.85), (0.25, 0.6, 0.3), (0.8, 0.7, 0.5), (0.1, 0.1, 0.12),
+RED, BLUE, GREEN, SAND, DARK, PALE = ((0.8, 0.25, 0.2), (0.3, 0.45, 0.85), (0.25, 0.6, 0.3), (0.8, 0.7, 0.5), (0.1, 0.1,
+    0.12),
                                       (0.93, 0.95, 0.97))
 
 
@@ -131,7 +133,8 @@ def _clean(rng):
         cast = 0.6 * ndimage.gaussian_filter(rect(n, n, 0.55, 0.6, 0.1, (0.08, 0.08)), n / 24)
         a = body + cast * (1 - body)
         a[a < 0.004] = 0
-        rgb = np.where((body > 0)[..., None], (shaded(rng, a, PALE, 0.05) * body[..., None]) / np.maximum(a, 1e-6)[..., None], 0)
+        rgb = np.where((body > 0)[..., None], (shaded(rng, a, PALE, 0.05) * body[..., None]) / np.maximum(a, 1e-6)[...,
+            None], 0)
         yield name, spread(np.clip(rgb, 0, 1), a), a
     body = star(128, 5)
     cast = 0.7 * ndimage.gaussian_filter(np.roll(body, (5, 5), (0, 1)), 4)
@@ -146,7 +149,8 @@ def _clean(rng):
     yield "stars", flat(a, PALE), a
     a = np.zeros((256, 256))
     a[rng.integers(4, 252, 80), rng.integers(4, 252, 80)] = rng.uniform(0.4, 1, 80)
-    yield "few stars, with halos", flat(a := np.where((b := np.maximum(a, 3 * ndimage.gaussian_filter(a, 1.5))) < 0.02, 0, b),
+    yield "few stars, with halos", flat(a := np.where((b := np.maximum(a, 3 * ndimage.gaussian_filter(a, 1.5))) < 0.02,
+            0, b),
                                         PALE), np.clip(a, 0, 1)
     for n, name in ((64, "fence"), (128, "grate")):
         y, x = np.mgrid[:n, :n]
@@ -161,7 +165,8 @@ def _clean(rng):
     yield "puff", flat(a := ball(128) * (0.4 + 0.6 * smooth(rng, 128, 128, 9)), PALE), a
     yield "dark smoke", shaded(rng, a := ball(256, soft=0.7) * smooth(rng, 256, 256, 14), (0.25, 0.24, 0.23)), a
     yield "smoke, faint", flat(a := 0.3 * ball(128, soft=0.6) * smooth(rng, 128, 128, 8), PALE), a
-    for n, core, rim, name in ((128, (1, 1, 0.9), (1, 0.5, 0.1), "glow, white to orange"), (64, (0.9, 1, 1), BLUE, "glow, blue"),
+    for n, core, rim, name in ((128, (1, 1, 0.9), (1, 0.5, 0.1), "glow, white to orange"), (64, (0.9, 1, 1), BLUE,
+            "glow, blue"),
                                (256, (1, 0.95, 0.8), (0.9, 0.2, 0.05), "ember")):
         a = ball(n, r=0.9, soft=0.85)
         yield name, np.asarray(rim) + (np.asarray(core) - rim) * a[..., None] ** 1.5, a
@@ -172,7 +177,8 @@ def _clean(rng):
     a = np.clip(0.012 / (np.abs(x * y) + 0.012) * (1 - np.hypot(y, x) / 0.95), 0, 1)
     yield "sparkle with four rays", flat(a, (1, 1, 1)), a
     yield "pane", flat(a := 0.3 * rect(128, 128, 0.8, 0.8, 0.05), (0.5, 0.6, 0.6)), a
-    yield "two panes", flat(a := 0.3 * rect(128, 128, 0.8, 0.3, 0.05, (0, -0.4)) + 0.5 * rect(128, 128, 0.8, 0.3, 0.05, (0, 0.4)),
+    yield "two panes", flat(a := 0.3 * rect(128, 128, 0.8, 0.3, 0.05, (0, -0.4)) + 0.5 * rect(128, 128, 0.8, 0.3, 0.05,
+            (0, 0.4)),
                             (0.5, 0.6, 0.6)), a
     a = rect(96, 144, 0.85, 1.3, 0.0)
     yield "pennant of three strengths", flat(a, RED), a * np.where(grid(96, 144)[0] < -0.3, 0.4, np.where(
@@ -206,7 +212,8 @@ def _clean(rng):
     a = np.zeros((192, 192))
     for _ in range(60):
         cy, cx = rng.uniform(0.1, 0.9, 2) * 192
-        a = np.maximum(a, rng.uniform(0.1, 0.4) * np.clip(1.5 - np.hypot(*(np.mgrid[:192, :192] - np.array([[[cy]], [[cx]]]))) / 2,
+        a = np.maximum(a, rng.uniform(0.1, 0.4) * np.clip(1.5 - np.hypot(*(np.mgrid[:192, :192] - np.array([[[cy]],
+            [[cx]]]))) / 2,
                                                           0, 1))
     yield "dust, drawn", flat(a, PALE), a
     body = star(128, 7, 0.6)
@@ -214,14 +221,17 @@ def _clean(rng):
     a = np.clip(body + line, 0, 1)
     yield "drawn with a black outline", spread(np.asarray(SAND) * (body / np.maximum(a, 1e-6))[..., None], a), a
     a = edge(np.hypot(*grid(96)) - 0.75 + 0.06 * smooth(rng, 96, 96, 6), 96)
-    yield "rock, dark towards its rim", spread(np.clip((0.75 - 0.6 * np.hypot(*grid(96)) ** 2)[..., None] * np.ones(3), 0.05, 1),
+    yield "rock, dark towards its rim", spread(np.clip((0.75 - 0.6 * np.hypot(*grid(96)) ** 2)[..., None] * np.ones(3),
+            0.05, 1),
                                                a), a
     yield "stone, grey", shaded(rng, a := edge(np.hypot(*grid(128)) - 0.7, 128), (0.5, 0.5, 0.5), 0.5), a
     yield "white mark", flat(a := star(96, 4, 0.3), (1, 1, 1)), a
-    yield "silhouette", flat(a := polygon(128, [(-0.6, 0.8), (-0.5, -0.2), (0, -0.8), (0.5, -0.2), (0.6, 0.8)]), (0, 0, 0)), a
+    yield "silhouette", flat(a := polygon(128, [(-0.6, 0.8), (-0.5, -0.2), (0, -0.8), (0.5, -0.2), (0.6, 0.8)]), (0, 0,
+            0)), a
     y, x = grid(128)
     yield "ring", flat(a := edge(np.abs(np.hypot(y, x) - 0.6) - 0.1, 128), BLUE), a
-    yield "lens rings", flat(a := 0.25 * np.exp(-((np.hypot(y, x) - 0.5) / 0.06) ** 2) * (np.hypot(y, x) < 0.8), (0.6, 0.8, 1)), a
+    yield "lens rings", flat(a := 0.25 * np.exp(-((np.hypot(y, x) - 0.5) / 0.06) ** 2) * (np.hypot(y, x) < 0.8), (0.6,
+            0.8, 1)), a
     a = ((np.indices((64, 64)).sum(0) % 2) * (ball(64, r=0.9, soft=0.6) > 0.2)).astype(float)
     yield "dithered by hand", flat(a, SAND), a
     a = np.clip((grid(256)[0] + 0.8) / 1.6, 0, 1) * rect(256, 256, 0.9, 0.9, 0.02)
@@ -241,8 +251,9 @@ def _clean(rng):
     a = edge(np.hypot(*grid(128)) - 0.6, 128)
     a = np.maximum(a, 0.5 * ball(128, r=0.95, soft=0.4))
     yield "lamp with a halo of its own colour", flat(a, (1, 0.9, 0.6)), a
-    yield "bubble: clear inside, bright rim", flat(a := np.clip(np.exp(-((np.hypot(*grid(128)) - 0.7) / 0.08) ** 2) + 0.1 * (
-        np.hypot(*grid(128)) < 0.7), 0, 1) * (np.hypot(*grid(128)) < 0.9), PALE), a
+    yield ("bubble: clear inside, bright rim",
+            flat(a := np.clip(np.exp(-((np.hypot(*grid(128)) - 0.7) / 0.08) ** 2) + 0.1 * (
+        np.hypot(*grid(128)) < 0.7), 0, 1) * (np.hypot(*grid(128)) < 0.9), PALE), a)
     n = 96
     body = edge(np.hypot(*grid(n)) - 0.7, n)
     yield "ball, lit from above", spread(np.clip(0.55 - 0.45 * grid(n)[0], 0, 1)[..., None] * np.asarray(RED), body), body
@@ -262,7 +273,8 @@ def _faulty(rng):
     puff = ball(128, soft=0.5)
     veil = ball(192, soft=0.6) * (0.3 + 0.7 * smooth(rng, 192, 192, 10))
     for i, (a, rgb, hidden) in enumerate(((leaf, GREEN, (1, 1, 1)), (puff, PALE, (0, 0, 0)), (veil, PALE, (0, 0, 0)),
-                                          (puff, RED, (0, 1, 0)), (leaf, SAND, (0, 0, 0)), (ball(64, soft=0.3), DARK, (1, 1, 1)),
+                                          (puff, RED, (0, 1, 0)), (leaf, SAND, (0, 0, 0)), (ball(64, soft=0.3), DARK, (1,
+                                              1, 1)),
                                           (letters(64, 128, ["NR-04"], 1.2, 3), PALE, (0, 0, 0)),
                                           (rect(96, 96, 0.6, 0.6, 0.2), BLUE, (1, 0, 1)),
                                           (ball(256, soft=0.9), (0.9, 0.9, 0.9), (0, 0, 0)))):
@@ -284,13 +296,16 @@ def _faulty(rng):
         a = ndimage.gaussian_filter(hard, w)
         a[a < 0.01] = 0
         yield f"green screen {i}", cut_from(shaded(rng, a, SAND, 0.1), a, (0.1, 0.75, 0.2)), a, "matte", "fringe"
-    for i, (n, r, soft, at) in enumerate(((128, 0.9, 0.8, (0.3, 0.0)), (64, 0.8, 0.6, (0.0, -0.45)), (256, 1.1, 0.9, (0.5, 0.2)),
-                                          (128, 0.7, 0.5, (0.7, 0.7)), (96, 1.0, 0.8, (-0.4, 0.1)), (192, 0.95, 0.9, (0, 0.35)))):
+    for i, (n, r, soft, at) in enumerate(((128, 0.9, 0.8, (0.3, 0.0)), (64, 0.8, 0.6, (0.0, -0.45)), (256, 1.1, 0.9,
+            (0.5, 0.2)),
+                                          (128, 0.7, 0.5, (0.7, 0.7)), (96, 1.0, 0.8, (-0.4, 0.1)), (192, 0.95, 0.9, (0,
+                                              0.35)))):
         yield f"cut off {i}", flat(a := ball(n, r=r, soft=soft, at=at), PALE), a, "border"
     a = np.clip(1.2 - np.hypot(grid(192, 128)[1] * 2, np.maximum(0, -grid(192, 128)[0] - 0.6)), 0, 1) * (0.4 + 0.6 * smooth(
         rng, 192, 128, 8))
     yield "plume cut at the floor", flat(a, (0.6, 0.6, 0.6)), a * np.clip((grid(192, 128)[0] + 1.4) / 0.8, 0, 1), "border"
-    for i, (a, rgb, dens, top) in enumerate(((puff, SAND, 0.01, 0.05), (leaf, GREEN, 0.02, 0.03), (star(256, 5), RED, 0.004, 0.08),
+    for i, (a, rgb, dens, top) in enumerate(((puff, SAND, 0.01, 0.05), (leaf, GREEN, 0.02, 0.03), (star(256, 5), RED,
+            0.004, 0.08),
                                              (rect(200, 300, 0.5, 0.8, 0.2), BLUE, 0.01, 0.02),
                                              (edge(np.hypot(*grid(128)) - 0.5, 128), PALE, 0.015, 0.06),
                                              (ball(160, r=0.5, soft=0.2), DARK, 0.008, 0.04))):

@@ -12,6 +12,13 @@ from concurrent.futures import ThreadPoolExecutor
 
 WORKERS = max(1, os.cpu_count() or 1)
 _pool = ThreadPoolExecutor(WORKERS, thread_name_prefix="mivex-band")
+_alone = False
+
+
+def one_core() -> None:
+    """From now on this process uses a single core: others of its kind work beside it."""
+    global _alone  # noqa: PLW0603
+    _alone = True
 
 
 def run_bands(rows: int, kernel: Callable[[int, int], object], per_worker: int = 2, least: int = 32) -> None:
@@ -33,7 +40,7 @@ def run_bands(rows: int, kernel: Callable[[int, int], object], per_worker: int =
     Never call it from inside a kernel: the pool would wait for itself.
     """
     bands = max(1, min(WORKERS * per_worker, rows // least))
-    if bands == 1:
+    if bands == 1 or _alone:
         kernel(0, rows)
         return
     edges = [rows * i // bands for i in range(bands + 1)]

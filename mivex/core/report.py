@@ -1,55 +1,179 @@
 """Figures and findings of pictures and projects, as the command line prints them."""
 
+import contextlib
+import multiprocessing
+import os
+from collections.abc import Callable, Iterator
+from concurrent.futures import ProcessPoolExecutor
+from concurrent.futures.process import BrokenProcessPool
+from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
-from mivex.core.findings import Finding, Subject, examine
-from mivex.core.image.fringes import fringe_figures
+from mivex.core.bands import one_core
+from mivex.core.base.log import sentence
+from mivex.core.base.store import shown
+from mivex.core.findings import Finding, Repair, Subject, examine
+from mivex.core.image.files import read_picture
 from mivex.core.image.picture import Picture, guess_meaning
 from mivex.core.image.texture import Texture
-from mivex.core.project.document import Document, Source
+from mivex.core.project.document import Source
 from mivex.core.project.evaluate import Workshop
+from mivex.core.project.file import read_project
 
 
-def figures(path: str, texture: Texture, picture: Picture) -> dict[str, Any]:
-    """Size, alpha and fringe of one texture; JSON-ready."""
-    a = texture.alpha
+@dataclass
+class Report:
+    """What was found in one picture or project; JSON-ready rows.
+
+    Attributes
+    ----------
+    path : str
+        As it was given.
+    pictures, findings : list of dict
+    problem : str
+        Why it could not be examined; empty if it could.
+    """
+
+    path: str
+    pictures: list[dict[str, Any]] = field(default_factory=list)
+    findings: list[dict[str, Any]] = field(default_factory=list)
+    problem: str = ""
+
+
+def figures(subject: Subject, picture: Picture, name: dict[str, str]) -> dict[str, Any]:
+    """Size, alpha and fringe of one texture."""
+    t = subject.texture
+    a = t.alpha
     return {
-        "path": path, "width": texture.width, "height": texture.height, "channels": picture.channels,
-        "bits": picture.bits, "holds": texture.meaning,
-        "alpha": {"minimum": float(a.min()), "maximum": float(a.max()), "mean": float(a.mean(dtype="float64"))},
+        **name, "width": t.width, "height": t.height, "channels": picture.channels,
+        "bits": picture.bits, "holds": t.meaning, "stored": "premultiplied" if picture.premultiplied else "straight",
+        "alpha": {"minimum": float(a.min()), "maximum": float(a.max()), "mean": round(float(a.mean(dtype="float64")), 9)},
         "fringe": [{"level": r.level, "width": r.width, "height": r.height, "maximum": round(r.maximum, 4),
-                    "p99": round(r.p99, 4), "mean": round(r.mean, 4)} for r in fringe_figures(texture)],
+                    "p99": round(r.p99, 4), "mean": round(r.mean, 4), "shows": round(r.shows, 4)} for r in subject.fringes],
     }
 
 
-def finding_row(finding: Finding, key: str) -> dict[str, Any]:
-    """A finding as JSON; ``key`` is ``path`` or ``overlay``."""
-    return {"id": finding.id, key: finding.subject, "figure": round(finding.figure, 4), "unit": finding.unit,
-            "message": finding.message, "why": finding.why,
+def repair_row(repair: Repair) -> dict[str, Any]:
+    """A repair: its steps as ``prepare`` takes them, and whatever else it sets."""
+    row: dict[str, Any] = {"label": repair.label, "steps": [s.model_dump(mode="json") for s in repair.steps]}
+    if repair.first:
+        row["first"] = True
+    row |= {part: values for part in ("material", "source", "delivery") if (values := getattr(repair, part))}
+    if repair.cost is not None:
+        row["cost"] = {"largest": round(repair.cost.figure, 2), "share": round(repair.cost.share, 4)}
+    return row
+
+
+def finding_row(finding: Finding, name: dict[str, str]) -> dict[str, Any]:
+    """A finding; ``name`` says of what."""
+    return {"id": finding.id, **name, "figure": round(finding.figure, 4), "unit": finding.unit,
+            "weight": round(finding.weight, 4), "message": finding.message, "why": finding.why,
             "place": list(finding.place) if finding.place else None,
-            "repair": finding.repair.label if finding.repair else None, "details": finding.details}
+            "repair": repair_row(finding.repair) if finding.repair else None, "details": finding.details}
 
 
-def report_picture(path: str) -> tuple[dict[str, Any], list[dict[str, Any]]]:
-    """Figures and findings of a picture file as it is; raises MivexError."""
-    shop = Workshop(Path.cwd())
-    picture = shop.picture(path)
-    meaning, _ = guess_meaning(picture)
-    texture = shop.prepare(picture, Source(path=path, meaning=meaning), (), 16 if picture.bits > 8 else 8)
-    rows = [finding_row(f, "path") for f in examine(Subject(path, texture))]
-    return figures(path, texture, picture), rows
+def _texture_of(picture: Picture) -> Texture:
+    meaning = guess_meaning(picture)[0]
+    bits = 16 if picture.bits > 8 else 8
+    if picture.bits == bits:
+        return Texture(picture.values, meaning, False, bits, picture.has_alpha)
+    return Workshop(limit=0).prepare(picture, Source(path=picture.path, meaning=meaning), (), bits)
 
 
-def report_project(path: str, doc: Document) -> tuple[list[dict[str, Any]], list[dict[str, Any]]]:
-    """Figures and findings of every overlay of a project; raises MivexError."""
-    shop = Workshop(Path(path).resolve().parent)
-    pictures, findings = [], []
+def _picture(report: Report) -> None:
+    picture = read_picture(report.path)
+    subject = Subject(report.path, _texture_of(picture))
+    name = {"path": report.path}
+    report.findings = [finding_row(f, name) for f in examine(subject)]
+    report.pictures.append(figures(subject, picture, name))
+
+
+def _project(report: Report) -> None:
+    doc = read_project(report.path)
+    shop = Workshop(Path(report.path).resolve().parent)
     for o in doc.overlays:
         if not o.source.ready:
             continue
-        texture = shop.texture(o)
-        row = figures(o.source.path, texture, shop.start_of(o))
-        pictures.append({"overlay": o.name, **row})
-        findings += [finding_row(f, "overlay") for f in examine(Subject.of(o, texture))]
-    return pictures, findings
+        name = {"overlay": o.name}
+        try:
+            subject = Subject.of(o, shop.texture(o))
+            report.findings += [finding_row(f, name) for f in examine(subject)]
+            report.pictures.append({**name, **figures(subject, shop.start_of(o), {"path": o.source.path})})
+        except Exception as e:
+            report.pictures.append({**name, "path": o.source.path, "problem": sentence(e, f"examining {o.name!r}")})
+
+
+def report_on(path: str) -> Report:
+    """Examine one picture or project; whatever goes wrong is in the report."""
+    report = Report(path)
+    try:
+        (_project if path.lower().endswith(".mivex") else _picture)(report)
+    except Exception as e:
+        report.problem = sentence(e, f"examining {path!r}")
+        report.pictures, report.findings = [{"path": shown(path), "problem": report.problem}], []
+    return report
+
+
+def _alone() -> None:
+    """A process that examines pictures uses one core, and leaves the others to its fellows."""
+    import cv2
+    import OpenImageIO as oiio
+
+    one_core()
+    cv2.setNumThreads(1)
+    oiio.attribute("threads", 1)
+    with contextlib.suppress(OSError):
+        os.nice(5)
+
+
+def report_all(paths: list[str], tell: Callable[[int, int], None] = lambda _done, _all: None) -> Iterator[Report]:
+    """Examine many files on all cores; reports come in the order of the paths.
+
+    Parameters
+    ----------
+    paths : list of str
+    tell : callable
+        Told how many are done, and of how many.
+
+    Notes
+    -----
+    Processes, not threads: one picture that brings a library down takes nothing else with it.
+    """
+    cores = min(os.cpu_count() or 1, len(paths))
+    if cores <= 1:
+        for number, path in enumerate(paths, 1):
+            yield report_on(path)
+            tell(number, len(paths))
+        return
+    # Forked before any thread has been started, so that kernels and modules are there at once.
+    context = multiprocessing.get_context("fork")
+    done = 0
+    while done < len(paths):
+        try:
+            with ProcessPoolExecutor(cores, mp_context=context, initializer=_alone) as pool:
+                waiting = [pool.submit(report_on, p) for p in paths[done:]]
+                for job in waiting:
+                    try:
+                        made = job.result()
+                    except BrokenProcessPool:
+                        for other in waiting:
+                            other.cancel()
+                        raise
+                    done += 1
+                    yield made
+                    tell(done, len(paths))
+        except BrokenProcessPool:
+            # It was this one or one after it: this one is examined by itself, and the rest anew.
+            yield _by_itself(paths[done], context)
+            done += 1
+            tell(done, len(paths))
+
+
+def _by_itself(path: str, context: Any) -> Report:
+    try:
+        with ProcessPoolExecutor(1, mp_context=context, initializer=_alone) as pool:
+            return pool.submit(report_on, path).result()
+    except BrokenProcessPool:
+        words = "Examining it ended the process; the file is damaged in a way that no library foresaw."
+        return Report(path, [{"path": shown(path), "problem": words}], problem=words)

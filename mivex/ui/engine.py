@@ -250,8 +250,9 @@ class Engine(QObject):
         self.inputs_ready.emit()
 
     def all_findings(self) -> list[Finding]:
-        """Findings of every overlay, in the rack's order."""
-        return [f for o in self.session.doc.overlays for f in self.findings.get(o.id, [])]
+        """Findings of every overlay, those that do most on screen first."""
+        rows = [f for o in self.session.doc.overlays for f in self.findings.get(o.id, [])]
+        return sorted(rows, key=lambda f: -f.weight)
 
     def _watch_sources(self) -> None:
         wanted, have = set(self.session.sources()), set(self._watch.files())

@@ -255,4 +255,6 @@ class Session(QObject):
 
     def _remember(self, path: Path) -> None:
         rows = [str(path)] + [r for r in self.recent() if r != str(path)]
-        QSettings("mivex", "mivex").setValue("recent", rows[:8])
+        settings = QSettings("mivex", "mivex")
+        settings.setValue("recent", rows[:8])
+        settings.sync()

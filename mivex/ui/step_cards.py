@@ -103,6 +103,17 @@ def _card(c: Controls, o: Overlay, index: int, is_open: bool, active: bool) -> Q
     c.live.append(lambda: switch.setChecked(bool(_now(c, o, index).on)))
     if not is_open:
         return card
+    if params.step == "unmatte":
+        said = label("", "figure", wrap=True)
+        box.addWidget(said)
+
+        def follow() -> None:
+            t = c.engine.textures.get(o.id)
+            words = [n.partition(": ")[2] for n in (t.notes if t else ()) if n.startswith(f"{step.label}: ")]
+            said.setText(" ".join(words[:1]))
+            said.setVisible(bool(words))
+
+        c.live.append(follow)
     if params.step == "levels":
         _levels(c, o, index, box)
     for key in shown_keys(params):

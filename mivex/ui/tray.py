@@ -1,7 +1,7 @@
 """The tray: findings of the whole project, each with its figure, its reason and its repair."""
 
 from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtGui import QFont
+from PySide6.QtGui import QFont, QImage, QPixmap
 from PySide6.QtWidgets import (
     QFrame,
     QHBoxLayout,
@@ -87,8 +87,19 @@ class Tray(QWidget):
             label.setWordWrap(True)
             label.setAlignment(Qt.AlignmentFlag.AlignTop)
         self.why.setObjectName("soft")
-        side.addWidget(self.message)
-        side.addWidget(self.why, 1)
+        self.cost = QLabel()
+        self.cost.setAlignment(Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignRight)
+        self.cost.setToolTip("What the repair changes at full size: before, after, and where they differ (four times).")
+        self.cost.setAccessibleName("What the repair costs: before, after, difference")
+        words = QHBoxLayout()
+        words.setSpacing(10)
+        said = QVBoxLayout()
+        said.setSpacing(4)
+        said.addWidget(self.message)
+        said.addWidget(self.why, 1)
+        words.addLayout(said, 1)
+        words.addWidget(self.cost)
+        side.addLayout(words, 1)
         foot = QHBoxLayout()
         self.repair = QPushButton()
         self.repair.setObjectName("main")
@@ -158,6 +169,12 @@ class Tray(QWidget):
         self.repair.setVisible(f is not None and f.repair is not None)
         self.message.setText(f.message if f else "Choose a finding to go to its place and see its repair.")
         self.why.setText(f.why if f else "")
+        cost = f.repair.cost if f and f.repair else None
+        self.cost.setVisible(cost is not None)
+        if cost is not None:
+            h, w = cost.picture.shape[:2]
+            image = QImage(cost.picture.tobytes(), w, h, 3 * w, QImage.Format.Format_RGB888)
+            self.cost.setPixmap(QPixmap.fromImage(image))
         if f and f.repair:
             self.repair.setText(f.repair.label)
 

@@ -51,9 +51,10 @@ def _constant(subject: Subject) -> list[Finding]:
     whole = (0, 0, t.width, t.height)
     if value == 1 and subject.material is None:
         # A picture on its own may well be meant to be opaque.
-        return [Finding("constant-alpha", subject.name, value, "alpha", "Alpha is 1 in every texel: the picture is opaque, and "
-                        "its alpha channel says nothing.", "It costs a third more memory than three channels, and is taken "
-                        "for a see-through picture.", whole, Repair("Drop the alpha channel", (DropAlpha(),)), weight=0.02)]
+        return [Finding("constant-alpha", subject.name, value, "alpha",
+                        "Alpha is 1 in every texel: the picture is opaque, and its alpha channel says nothing.",
+                        "It costs a third more memory than three channels, and is taken for a see-through picture.", whole,
+                        Repair("Drop the alpha channel", (DropAlpha(),)), weight=0.02)]
     seen = ("Nothing of it is seen at all." if value == 0 else
             "The whole rectangle is seen, corners and all.")
     return [Finding("constant-alpha", subject.name, value, "alpha",
@@ -153,8 +154,8 @@ def _border(subject: Subject) -> list[Finding]:
     largest = float(max(edges[k][v].max() for k, v in sides.items() if v.any()))
     mean = float(np.concatenate([edges[k][v] for k, v in sides.items()]).mean())
     return [Finding("border", subject.name, share * 100, "% of the border",
-                    f"Soft alpha runs out of the picture ({named}): {share:.1%} of the border is reached, and where it is cut "
-                    f"alpha is up to {largest:.2f}.",
+                    f"Soft alpha runs out of the picture ({named}): {share:.1%} of the border is reached, and where it is "
+                    f"cut alpha is up to {largest:.2f}.",
                     "The shape is cut off in a straight line, and with clamped addressing its border texels "
                     "are drawn out into streaks.", place,
                     Repair("Clear the border softly", (ClearBorder(width=1, soft=_fade(t)),)),

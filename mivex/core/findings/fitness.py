@@ -49,7 +49,8 @@ def _alpha_lost(subject: Subject) -> list[Finding]:
     return [Finding("alpha-lost", subject.name, share, "% of the texels", "The chosen file has no alpha channel: "
                     f"{share:.0f} % of the texels would lose theirs.",
                     "What was clear arrives solid, with whatever colour lay under it.", (0, 0, t.width, t.height),
-                    Repair("Deliver as PNG", delivery={"format": "png"}), weight=2.5 * share)]
+                    Repair("Deliver as PNG", delivery={"format": "png"}),
+                    weight=2.5 * share)]
 
 
 def _depth_write(subject: Subject) -> list[Finding]:
@@ -66,7 +67,8 @@ def _depth_write(subject: Subject) -> list[Finding]:
                     f"A {m.blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind it "
                     "although it can be seen through.",
                     "Bubbles, smoke or panes behind it vanish, depending on which is drawn first.",
-                    (0, 0, t.width, t.height), Repair("Switch depth write off", material={"depth_write": False}), weight=100 * share)]
+                    (0, 0, t.width, t.height), Repair("Switch depth write off", material={"depth_write": False}),
+                    weight=100 * share)]
 
 
 CHECKS = (Check("size", "Size", _size), Check("budget", "Larger than stated", _budget),

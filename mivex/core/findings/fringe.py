@@ -88,7 +88,8 @@ def _repair(subject: Subject, worst: LevelFringe) -> tuple[Repair, float] | None
         return None
     cost = change_of(t, firm)
     label = f"Repaint faint edges too (changes what shows by up to {cost.figure:.0f} of 255)"
-    return Repair(label, (Spread(method="nearest", solid_from=TRUST),), cost=Cost(cost.figure, cost.share, cost.picture)), cured
+    step = Spread(method="nearest", solid_from=TRUST)
+    return Repair(label, (step,), cost=Cost(cost.figure, cost.share, cost.picture)), cured
 
 
 def _measure(subject: Subject) -> list[Finding]:

@@ -56,8 +56,9 @@ def _measure(subject: Subject) -> list[Finding]:
         if fit.impossible > 0.005:
             said = said[:-1] + f"; {fit.impossible:.1%} of the soft texels would be clipped when it is taken out."
     else:
-        said = (f"Soft parts may hold some of a {tone} backdrop, {hex_of(fit.matte)}, by up to {fit.error:.0f} of 255; how "
-                f"much cannot be told from the picture's own texture (about {fit.share:.0%}, give or take {fit.unsure:.0%}).")
+        said = (f"Soft parts may hold some of a {tone} backdrop, {hex_of(fit.matte)}, by up to {fit.error:.0f} of 255; "
+                f"how much cannot be told from the picture's own texture (about {fit.share:.0%}, give or take "
+                f"{fit.unsure:.0%}).")
     step = Unmatte(matte=fit.matte, share=fit.share, space=fit.space)
     return [Finding(
         "matte", subject.name, fit.error, "of 255", said,

@@ -14,7 +14,7 @@ Porter and Duff (1984), *Compositing Digital Images*, for the model; the jackkni
 over parts (Quenouille 1956) for how sure the share is.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import cv2
 import numpy as np
@@ -32,7 +32,9 @@ OUTLINE = 3.0
 """Soft texels this near to clear ones, in texels, are the outline."""
 NEAR_BLACK_OR_WHITE = 0.1
 PARTS = 8
-_SAMPLE = 20_000
+REACH = 3
+"""Solid colour is averaged over so many texels either way."""
+_SAMPLE = 6_000
 
 
 @dataclass(frozen=True)
@@ -127,7 +129,7 @@ def fit_matte(texture: Texture) -> MatteFit | None:
     w = a / (1 + far / max(alpha.shape))
     narrow = bool(np.median(far) <= OUTLINE and np.percentile(far, 90) <= 8)
     spaces: tuple[Space, ...] = ("display", "linear") if texture.meaning == "colour" else ("display",)
-    best: MatteFit | None = None
+    best: tuple[MatteFit, tuple] | None = None
     for space in spaces:
         decode = space == "linear"
         C = rgb.reshape(-1, 3)[soft]
@@ -135,9 +137,9 @@ def fit_matte(texture: Texture) -> MatteFit | None:
         C = (to_linear(C) if decode else C).astype(np.float64)
         sample = _Sample(C, smooth[:, :3], smooth[:, 3], a, w, rim, part)
         for fit in _explanations(sample, space, texture.meaning == "data", narrow):
-            if best is None or _merit(fit) > _merit(best) + 0.002:
+            if best is None or _merit(fit[0]) > _merit(best[0]) + 0.002:
                 best = fit
-    return best
+    return None if best is None else replace(best[0], unsure=_unsure(*best[1]))
 
 
 def _merit(fit: MatteFit) -> float:
@@ -147,15 +149,20 @@ def _merit(fit: MatteFit) -> float:
 
 def _smoothed(rgb: Floats, alpha: Floats, solid: NDArray, near: NDArray, decode: bool) -> NDArray:
     """Solid colour and its alpha at some texels, smoothed over its own kind, so that grain does not pass for a lean."""
-    weight = solid.astype(np.float32)
-
-    def mean_of(values: Floats) -> Floats:
-        return cv2.boxFilter(values * weight, -1, (7, 7), normalize=False, borderType=cv2.BORDER_REFLECT).reshape(-1)[near]
-
-    count = np.maximum(cv2.boxFilter(weight, -1, (7, 7), normalize=False, borderType=cv2.BORDER_REFLECT).reshape(-1)[near],
-                       np.float32(1e-6))
-    columns = [mean_of(to_linear(rgb[..., c]) if decode else rgb[..., c]) for c in range(3)]
-    return np.stack([*columns, mean_of(alpha)], axis=1).astype(np.float64) / count[:, None]
+    h, w = alpha.shape
+    places, back = np.unique(near, return_inverse=True)
+    sums = np.zeros((len(places), 4), np.float32)
+    count = np.zeros(len(places), np.float32)
+    y, x = places // w, places % w
+    for dy in range(-REACH, REACH + 1):
+        for dx in range(-REACH, REACH + 1):
+            j, i = np.clip(y + dy, 0, h - 1), np.clip(x + dx, 0, w - 1)
+            own = solid[j, i]
+            colour = rgb[j, i]
+            sums[own, :3] += (to_linear(colour) if decode else colour)[own]
+            sums[own, 3] += alpha[j, i][own]
+            count += own
+    return (sums / np.maximum(count, 1)[:, None]).astype(np.float64)[back]
 
 
 def _explained(d: NDArray, model: NDArray, w: NDArray) -> float:
@@ -194,7 +201,7 @@ def _free(x: NDArray, F: NDArray, d: NDArray, w: NDArray) -> tuple[NDArray, floa
     return chosen[0], chosen[1]
 
 
-def _explanations(k: _Sample, space: Space, data: bool, narrow: bool) -> list[MatteFit]:
+def _explanations(k: _Sample, space: Space, data: bool, narrow: bool) -> list[tuple[MatteFit, tuple]]:
     x = 1 - k.a
     d0 = k.C - k.solid
     if np.percentile(np.abs(d0).max(axis=1) * k.a, 95) < 2 / 255:
@@ -214,12 +221,13 @@ def _explanations(k: _Sample, space: Space, data: bool, narrow: bool) -> list[Ma
             # What counts as solid may itself be a little clear: take the matte out of it too.
             keep = np.maximum(1 - s * (1 - k.solid_alpha), 0.05)[:, None]
             F = np.clip((k.solid - (1 - k.solid_alpha)[:, None] * q) / keep, 0, 1)
-        made.append(_judged(k, x, q, s, F, space, data, narrow, name))
+        fixed = None if name == "any" else np.full(3, float(name == "white"))
+        made.append((_judged(k, x, q, s, F, space, data, narrow), (k, x, F, k.C - F, fixed)))
     return made
 
 
-def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Space, data: bool, narrow: bool,
-            name: str) -> MatteFit:
+def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Space, data: bool,
+            narrow: bool) -> MatteFit:
     d = k.C - F
     model = x[:, None] * (q - s * F)
     explained = _explained(d, model, k.w)
@@ -247,7 +255,7 @@ def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Spa
     error = float(np.percentile(_on_screen(k.C.astype(np.float32), fixed, k.a.astype(np.float32),
                                            space == "display" and not data, data), 95))
     r, g, b = (round(float(v), 3) for v in matte)
-    return MatteFit((r, g, b), round(s, 3), _unsure(k, x, F, d, B if name != "any" else None), explained, plain, own,
+    return MatteFit((r, g, b), round(s, 3), 1.0, explained, plain, own,
                     agreed, space, error, outline, impossible, narrow)
 
 

@@ -92,7 +92,8 @@ def plateaus(alpha: Floats) -> tuple[float, list[int], float]:
     rank[levels] = np.arange(len(levels))
     order = rank[a]
     near = far = 0
-    for p, q, both in ((order[:, 1:], order[:, :-1], soft[:, 1:] & soft[:, :-1]), (order[1:], order[:-1], soft[1:] & soft[:-1])):
+    for p, q, both in ((order[:, 1:], order[:, :-1], soft[:, 1:] & soft[:, :-1]),
+                       (order[1:], order[:-1], soft[1:] & soft[:-1])):
         step = np.abs(p - q)[both & (p >= 0) & (q >= 0)]
         near += int((step == 1).sum())
         far += int((step > 1).sum())
@@ -139,7 +140,8 @@ def _specks(subject: Subject) -> list[Finding]:
     y, x = np.unravel_index(int(np.where(alone, t.alpha, 0).argmax()), alone.shape)
     mean = float(t.alpha[alone].mean())
     return [Finding("specks", subject.name, float(count), "texels", f"{count} faint specks stand alone in clear "
-                    f"surroundings, of alpha {mean:.3f} on average.", "A veil of dust in the game; and they hold the colour of "
+                    f"surroundings, of alpha {mean:.3f} on average.",
+                        "A veil of dust in the game; and they hold the colour of "
                     "what was cut away, which leaks into the edge with distance.",
                     (max(0, int(x) - 4), max(0, int(y) - 4), 9, 9),
                     Repair("Clear those texels", (ClearSpecks(),)), {"mean": mean}, weight=255 * mean * count / alone.size)]

@@ -144,6 +144,18 @@ DECODE_8 = _decode_table(255)
 SCREEN_STEPS = 65535
 
 
+@nb.njit(nogil=True, cache=True)
+def decode_codes(values, table, out, first, last):  # type: ignore[no-untyped-def]
+    """Decode colour that is whole 255ths by table, row by row; alpha goes along."""
+    half, top = np.float32(0.5), np.float32(255)
+    for y in range(first, last):
+        for x in range(values.shape[1]):
+            for c in range(3):
+                v = min(max(values[y, x, c] * top + half, half), top + half)
+                out[y, x, c] = table[int(v)]
+            out[y, x, 3] = values[y, x, 3]
+
+
 def _screen_table() -> NDArray[np.uint8]:
     v = np.arange(SCREEN_STEPS + 1, dtype=np.float64) / SCREEN_STEPS
     e = np.where(v <= 0.0031308, v * 12.92, 1.055 * v ** (1 / 2.4) - 0.055)

@@ -110,7 +110,8 @@ def looks_like_normals(stored: NDArray[np.float32]) -> bool:
     if (np.abs(np.linalg.norm(n, axis=1) - 1) < 0.06).mean() < 0.95:
         return False
     # The same values with blue taken from other texels: what chance alone would give.
-    off = [np.abs(np.linalg.norm(v, axis=1) - 1).mean() for v in (n, np.column_stack([n[:, :2], np.roll(n[:, 2], len(n) // 2)]))]
+    mixed = np.column_stack([n[:, :2], np.roll(n[:, 2], len(n) // 2)])
+    off = [np.abs(np.linalg.norm(v, axis=1) - 1).mean() for v in (n, mixed)]
     centred = bool(np.abs(n[:, :2].mean(axis=0)).max() < 0.2)
     return bool(off[0] < 0.5 * off[1] or (centred and off[0] < 0.01))
 

@@ -6,7 +6,8 @@ from typing import Literal
 
 import numpy as np
 
-from mivex.core.image.colour import DECODE_8, to_display, to_linear
+from mivex.core.bands import run_bands
+from mivex.core.image.colour import DECODE_8, decode_codes, to_display, to_linear
 from mivex.core.image.coverage import keep_coverage
 from mivex.core.image.mips import MipChain, build_chain
 from mivex.core.image.picture import quantise
@@ -43,6 +44,8 @@ class Texture:
         Size of the frame against that of the picture it began as.
     spread : float
         Above 0, alpha is a signed distance over so many texels.
+    notes : tuple of str
+        What the artist should know of the steps' work.
     """
 
     values: Floats
@@ -57,6 +60,7 @@ class Texture:
     coverage: float = 0.0
     extent: tuple[float, float] = (1.0, 1.0)
     spread: float = 0.0
+    notes: tuple[str, ...] = ()
 
     @property
     def width(self) -> int:
@@ -83,11 +87,10 @@ class Texture:
             out[...] = self.values
             return
         if self.bits == 8:
-            codes = np.rint(self.values[..., :3] * np.float32(255)).astype(np.uint8)
-            np.take(DECODE_8, codes, out=out[..., :3], mode="clip")
+            run_bands(self.height, lambda a, b: decode_codes(self.values, DECODE_8, out, a, b))
         else:
             out[..., :3] = to_linear(self.values[..., :3])
-        out[..., 3] = self.values[..., 3]
+            out[..., 3] = self.values[..., 3]
 
     @cached_property
     def mips(self) -> MipChain:

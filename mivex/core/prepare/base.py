@@ -173,6 +173,8 @@ class Step:
         Where on the track it belongs.
     files : callable
         Paths of other pictures that it reads, for watching and caching.
+    note : callable
+        ``note(surface, params) -> str``: what the artist should know of its work on this surface, or nothing.
     """
 
     params: type[StepParams]
@@ -181,6 +183,7 @@ class Step:
     hint: str
     station: Station
     files: Callable[[Any], list[str]] = lambda params: []
+    note: Callable[[Surface, Any], str] = lambda surface, params: ""
 
     @property
     def name(self) -> str:

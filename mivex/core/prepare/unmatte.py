@@ -3,6 +3,9 @@
 from dataclasses import replace
 from typing import Literal
 
+import numpy as np
+
+from mivex.core.image.colour import to_linear
 from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
 from mivex.core.prepare.light import matte_out
 
@@ -28,5 +31,25 @@ def run(surface: Surface, params: Unmatte, context: Context) -> Surface:
     return replace(surface, values=matte_out(surface, B, surface.alpha, params.share, params.space == "linear"))
 
 
+def clipped(surface: Surface, params: Unmatte) -> float:
+    """Share of the soft texels whose recovered colour would lie outside [0, 1] by more than rounding, and is clipped."""
+    soft = (surface.alpha > 0.02) & (surface.alpha < 1)
+    if params.share == 0 or not soft.any():
+        return 0.0
+    B = colour_in(params.matte, params.space, surface.data)
+    values = surface.values[soft]
+    C = to_linear(values[:, :3]) if params.space == "linear" and not surface.data else values[:, :3]
+    keep = np.maximum(1 - params.share * (1 - values[:, 3:]), np.float32(1e-6))
+    free = B + (C - B) / keep
+    slack = 1 / 255 / keep + np.float32(0.02)
+    return float(((free < -slack) | (free > 1 + slack)).any(axis=1).mean())
+
+
+def note(surface: Surface, params: Unmatte) -> str:
+    """Say so where good colour is clipped."""
+    share = clipped(surface, params)
+    return f"{share:.1%} of the soft texels are clipped: they cannot have lain over this matte." if share > 0.005 else ""
+
+
 STEP = Step(Unmatte, run, "Remove matte", "Clean the dark, bright or coloured rim that a backdrop left in "
-            "soft parts.", "edges")
+            "soft parts.", "edges", note=note)

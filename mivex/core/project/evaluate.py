@@ -137,19 +137,24 @@ class Workshop:
             return done
         surface = self._kept(key, lambda: _start(picture, meaning, source.alpha_stored, scale))
         context = Context(self.picture, lambda path: absolute(path, self.folder))
+        notes: list[str] = []
         for step in (s for s in steps if s.on):
             if stop():
                 raise Stopped
             key = _hash(key, self._mark(step))
             tell(STEPS[step.step].label)
+            if (words := STEPS[step.step].note(surface, step)) and scale == 1:
+                notes.append(f"{STEPS[step.step].label}: {words}")
             surface = self._kept(key, lambda s=step, f=surface: STEPS[s.step].run(f, s, context))  # type: ignore[misc]
         if stop():
             raise Stopped
         check_size(*surface.full_size, "The prepared picture")
-        texture = Texture(quantise(np.clip(surface.values, 0, 1), bits), "data" if surface.data else "colour",
+        whole = surface.values is picture.values and picture.bits == bits and bits < 32
+        values = picture.values if whole else quantise(np.clip(surface.values, 0, 1), bits)
+        texture = Texture(values, "data" if surface.data else "colour",
                           surface.premultiplied, bits, surface.has_alpha, final, scale,
                           surface.full_size, surface.pivot, surface.coverage if levels else 0.0,
-                          surface.extent, surface.spread)
+                          surface.extent, surface.spread, tuple(notes))
         # Its mip chain and linear texels will join it: count them in.
         self._cache.put(final, texture, texture.values.nbytes * 4)
         return texture

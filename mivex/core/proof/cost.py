@@ -48,7 +48,8 @@ def change_of(before: Texture, after: Texture) -> Change:
     for top in range(0, h, 256):
         part = slice(top, top + 256), slice(None)
         for back in (0.0, 0.5, 1.0):
-            np.maximum(worst[part], np.abs(_over(before, part, back) - _over(after, part, back)).max(axis=2), out=worst[part])
+            apart = np.abs(_over(before, part, back) - _over(after, part, back)).max(axis=2)
+            np.maximum(worst[part], apart, out=worst[part])
     seen = before.alpha > 0
     y, x = np.unravel_index(int(worst.argmax()), worst.shape)
     y0, x0 = max(0, min(int(y) - SIDE // 2, h - SIDE)), max(0, min(int(x) - SIDE // 2, w - SIDE))
