@@ -10,6 +10,7 @@ import sys
 import threading
 from collections.abc import Iterator
 from pathlib import Path
+from typing import Any
 
 import numpy as np
 import OpenImageIO as oiio
@@ -28,6 +29,8 @@ _OIIO_NAMES = {"png": "PNG", "targa": "TGA", "tiff": "TIFF", "openexr": "OpenEXR
                "jpeg": "JPEG"}
 LARGEST_FILE = MAX_TEXELS * 16 + (64 << 20)
 """Bytes of a picture file that is read at all: four channels of 32 bit at the largest size, and some more."""
+_HALF = 65504.0
+"""Largest half float: no light is brighter."""
 _quiet_lock = threading.RLock()
 
 # What a damaged header may ask for before Mivex has seen it.
@@ -67,11 +70,21 @@ def _open(path: Path) -> oiio.ImageInput:
     """Open a file that was checked, its alpha left alone; raises MivexError."""
     config = oiio.ImageSpec()
     config.attribute("oiio:UnassociatedAlpha", 1)
-    source = oiio.ImageInput.open(str(path), config)
+    source = None
+    with contextlib.suppress(Exception):  # a damaged header's words may be no text at all
+        source = oiio.ImageInput.open(str(path), config)
     if source is None:
-        oiio.geterror()
+        _said(oiio)
         raise MivexError(f"“{path.name}” is broken or not really a {KINDS[path.suffix.lower()]} file.")
     return source
+
+
+def _said(where: Any) -> str:
+    """What a library last complained of; empty where it did not."""
+    try:
+        return str(where.geterror())
+    except UnicodeDecodeError:
+        return "damaged"
 
 
 def _check_spec(spec: oiio.ImageSpec, kind: str, path: Path) -> None:
@@ -140,7 +153,7 @@ def read_picture(path: str | Path) -> Picture:
             count = min(spec.nchannels, 4)
             stored = {"uint8": "uint8", "uint16": "uint16"}.get(str(spec.format), "float")
             raw = source.read_image(0, 0, 0, count, stored)
-            failed = raw is None or bool(source.geterror())
+            failed = raw is None or bool(_said(source))
             associated = _associated(path, spec, kind)
         except MivexError:
             raise
@@ -170,11 +183,14 @@ def _arrange(raw: NDArray, associated: bool, alpha_at: int, path: str) -> Pictur
     if has_alpha:
         np.divide(raw[..., count - 1], top, out=values[..., 3], dtype=np.float32)
     if bits == 32:
-        np.nan_to_num(values, copy=False, nan=0.0, posinf=65504.0, neginf=-65504.0)
+        np.nan_to_num(values, copy=False, nan=0.0, posinf=_HALF, neginf=-_HALF)
         np.clip(values[..., 3], 0, 1, out=values[..., 3])
     if has_alpha and associated:
         a = values[..., 3:]
-        np.divide(values[..., :3], a, out=values[..., :3], where=a > 0)
+        with np.errstate(over="ignore"):
+            np.divide(values[..., :3], a, out=values[..., :3], where=a > 0)
+        if bits == 32:
+            np.clip(values[..., :3], -_HALF, _HALF, out=values[..., :3])
     return Picture(values, count, bits, bits == 32, has_alpha, path, has_alpha and associated)
 
 
@@ -192,7 +208,7 @@ def read_levels(path: str | Path) -> list[NDArray[np.float32]]:
                 if raw is None:
                     raise MivexError(f"“{path.name}” is cut short or damaged; its texels cannot be read.")
                 pages.append(np.asarray(raw, np.float32) / np.float32(255 if kind == "uint8" else 65535))
-            source.geterror()
+            _said(source)
         finally:
             source.close()
     return pages

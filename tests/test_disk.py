@@ -1,0 +1,407 @@
+"""Files on disk: full disks, what is no file, names, leftovers, deliveries as a whole, and what writers put in."""
+
+import contextlib
+import fcntl
+import json
+import os
+import struct
+import subprocess
+import sys
+import textwrap
+from pathlib import Path
+
+import numpy as np
+import pytest
+import tifffile
+from PIL import Image
+from sprites import disc, paint, rgba
+from test_project import mivex_run
+
+from mivex.core.base import store
+from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, fits
+from mivex.core.deliver.deliver import deliver, deliver_project, file_name
+from mivex.core.errors import MivexError, Stopped
+from mivex.core.image.encode import write_picture
+from mivex.core.image.files import read_levels, read_picture
+from mivex.core.image.texture import Texture
+from mivex.core.material.material import Material
+from mivex.core.prepare import STEPS
+from mivex.core.project.document import Delivery, Document, Overlay, Source
+from mivex.core.project.evaluate import Workshop
+from mivex.core.project.file import read_project, write_project
+from mivex.demo import PROJECT
+
+HERE = Path(__file__).parent
+VALUES = np.random.default_rng(4).integers(0, 256, (40, 36, 4)).astype(np.float32) / 255
+
+
+def limited(code, most):
+    """Run code in a process whose files may hold so many bytes and no more, as on a full disk; returns what it printed."""
+    script = textwrap.dedent(f"""
+        import resource, sys
+        sys.path.insert(0, {str(HERE)!r})
+        resource.setrlimit(resource.RLIMIT_FSIZE, ({most}, {most}))
+    """) + textwrap.dedent(code)
+    done = subprocess.run([sys.executable, "-c", script], capture_output=True, text=True, check=False,
+                          env=os.environ | {"QT_QPA_PLATFORM": "offscreen", "DISPLAY": ""})
+    assert "Traceback" not in done.stderr, done.stderr
+    return done
+
+
+def test_no_writer_harms_what_is_there_when_the_disk_is_full(tmp_path):
+    """Every kind of file, written over a good one."""
+    kinds = {"a.png": 8, "b.png": 16, "a.tga": 8, "a.tif": 8, "b.tif": 16, "a.exr": 32}
+    for name, bits in kinds.items():
+        write_picture(tmp_path / name, VALUES * 0.5, bits)
+    write_project(tmp_path / "p.mivex", Document())
+    before = {p.name: p.read_bytes() for p in tmp_path.iterdir()}
+    done = limited(f"""
+        from test_disk import VALUES
+        from mivex.core.image.encode import write_picture
+        from mivex.core.project.file import write_project, read_project
+        from mivex.core.project.document import Document, Overlay
+        from mivex.core.errors import MivexError
+        for name, bits in {kinds!r}.items():
+            try:
+                write_picture({str(tmp_path)!r} + "/" + name, VALUES, bits)
+                print("done", name)
+            except MivexError as e:
+                print("refused", name, e)
+        try:
+            rows = tuple(Overlay(name=f"o{{i}}") for i in range(40))
+            write_project({str(tmp_path)!r} + "/p.mivex", Document(overlays=rows))
+        except MivexError as e:
+            print("refused p.mivex", e)
+    """, 2000)
+    assert done.stdout.count("refused") == 7 and "done" not in done.stdout
+    assert done.stdout.count("cannot be written") + done.stdout.count("could not be stored") == 7
+    assert {p.name: p.read_bytes() for p in tmp_path.iterdir()} == before
+
+
+def test_the_command_line_says_so_when_the_disk_is_full(tmp_path):
+    (tmp_path / "v.png").write_bytes(b"old")
+    done = limited(f"""
+        sys.argv = ["mivex", "render", {str(PROJECT)!r}, {str(tmp_path / "v.png")!r}, "--size", "200x120"]
+        from mivex.cli import main
+        main()
+    """, 3000)
+    assert done.returncode == 2 and (tmp_path / "v.png").read_bytes() == b"old"
+    assert len(done.stderr.strip().splitlines()) == 1 and "cannot be written" in done.stderr
+    assert [p.name for p in tmp_path.iterdir()] == ["v.png"]
+
+
+def test_only_regular_files_are_read_and_their_size_is_looked_at_first(tmp_path):
+    os.mkfifo(tmp_path / "pipe.png")
+    (tmp_path / "zero.png").symlink_to("/dev/zero")
+    (tmp_path / "folder.png").mkdir()
+    (tmp_path / "gone.png").symlink_to(tmp_path / "nothing")
+    with (tmp_path / "huge.json").open("wb") as f:
+        f.truncate(65 << 20)
+    for name, words in (("pipe.png", "pipe"), ("zero.png", "device"), ("folder.png", "folder"), ("gone.png", "no file")):
+        with pytest.raises(MivexError, match=words):
+            read_picture(tmp_path / name)
+        with pytest.raises(MivexError, match=words):
+            store.read_bytes(tmp_path / name)
+    with pytest.raises(MivexError, match="larger"):
+        store.read_bytes(tmp_path / "huge.json")
+    with pytest.raises(MivexError, match="NUL"):
+        read_picture("a\0b.png")
+    with pytest.raises(MivexError, match="UTF-8"):
+        read_picture(os.fsdecode(b"/tmp/caf\xe9.png"))
+    for name in ("pipe.png", "folder.png"):
+        assert mivex_run("check", name, cwd=tmp_path).returncode == 2
+
+
+def test_what_is_no_file_is_never_replaced_and_links_are_followed(tmp_path):
+    (tmp_path / "real").mkdir()
+    write_picture(tmp_path / "real" / "a.png", VALUES)
+    (tmp_path / "a.png").symlink_to("real/a.png")
+    write_picture(tmp_path / "a.png", VALUES * 0.5)
+    assert (tmp_path / "a.png").is_symlink()
+    dark = np.floor(VALUES * 127.5 + 0.5) / np.float32(255)
+    assert np.array_equal(read_picture(tmp_path / "real" / "a.png").values, dark)
+    os.mkfifo(tmp_path / "pipe.png")
+    (tmp_path / "folder.png").mkdir()
+    for name in ("pipe.png", "folder.png"):
+        with pytest.raises(MivexError, match="cannot be written"):
+            write_picture(tmp_path / name, VALUES)
+    with pytest.raises(MivexError, match="device"):
+        store.write_bytes("/dev/null", b"x")
+    assert Path("/dev/null").is_char_device()
+    with pytest.raises(MivexError, match="no character"):
+        store.write_text(tmp_path / "t.json", "a\ud800")
+    with pytest.raises(MivexError, match="cannot be written"):
+        store.write_bytes(tmp_path / ("n" * 300), b"x")
+    old = tmp_path / "mode.json"
+    old.write_text("{}")
+    old.chmod(0o640)
+    store.write_text(old, "[]")
+    assert old.stat().st_mode & 0o777 == 0o640
+
+
+def test_leftovers_of_killed_runs_are_cleared_and_those_of_living_ones_stay(tmp_path):
+    for name in (".mivex-dead.png", ".mivex-alive.png", ".other"):
+        (tmp_path / name).write_bytes(b"x")
+    with (tmp_path / ".mivex-alive.png").open("rb") as f:
+        fcntl.flock(f, fcntl.LOCK_EX)
+        store.write_bytes(tmp_path / "a.json", b"{}")
+        assert sorted(p.name for p in tmp_path.iterdir()) == [".mivex-alive.png", ".other", "a.json"]
+    assert store.sweep(tmp_path) == 1 and store.sweep(tmp_path / "none") == 0
+
+
+def test_a_batch_is_put_in_place_whole_or_not_at_all(tmp_path):
+    (tmp_path / "a").write_bytes(b"old")
+    with store.Batch() as batch:
+        batch.stage(tmp_path / "a", b"new")
+        batch.stage(tmp_path / "b", b"new")
+        assert (tmp_path / "a").read_bytes() == b"old" and not (tmp_path / "b").exists()
+    assert [p.name for p in tmp_path.iterdir()] == ["a"] and (tmp_path / "a").read_bytes() == b"old"
+
+    def wrong(_path):
+        raise MivexError("It holds something else.")
+
+    with contextlib.suppress(MivexError), store.Batch() as batch:
+        batch.stage(tmp_path / "b", b"new")
+        batch.stage(tmp_path / "a", b"new", wrong)
+        batch.commit()
+    assert [p.name for p in tmp_path.iterdir()] == ["a"] and (tmp_path / "a").read_bytes() == b"old"
+    with store.Batch() as batch:
+        batch.stage(tmp_path / "a", b"new")
+        batch.stage(tmp_path / "b", b"")
+        batch.commit()
+    assert (tmp_path / "a").read_bytes() == b"new" and (tmp_path / "b").read_bytes() == b""
+
+
+# Deliveries -----------------------------------------------------------------------------------------------------------
+
+
+def overlays(*rows):
+    return [Overlay(name=n, source=Source(canvas=(8, 8), meaning="colour"), **more) for n, more in rows]
+
+
+def test_a_delivery_is_checked_as_a_whole_before_anything_is_written(tmp_path):
+    shop = Workshop(tmp_path)
+    (tmp_path / "out").mkdir()
+    (tmp_path / "out" / "Mask.png").mkdir()
+    solid = {"material": Material(blend="Solid", depth_write=True)}
+    for rows, words in (
+            (overlays(("Good", {}), ("x" * 400, {})), "too long"),
+            (overlays(("Good", {}), ("good", {})), "both"),
+            (overlays(("Good", {}), ("Mask", {})), "folder has that name"),
+            (overlays(("Good", {}), ("Deep", {"delivery": Delivery(format="tga", bits=16)})), "8 bits"),
+            ([], "nothing to deliver"), ([Overlay(name="Empty")], "nothing to deliver")):
+        with pytest.raises(MivexError, match=words):
+            deliver(rows, shop.texture, tmp_path / "out")
+        assert sorted(p.name for p in (tmp_path / "out").iterdir()) == ["Mask.png"]
+    (tmp_path / "file").write_text("")
+    with pytest.raises(MivexError, match="is a file"):
+        deliver(overlays(("Good", {})), shop.texture, tmp_path / "file")
+    # An id cannot lead out of the folder, and what is left of a name decides.
+    evil = Overlay(id="/../../x", name="§§", source=Source(canvas=(8, 8), meaning="colour"), **solid)
+    assert file_name(evil) == "overlay__x" and file_name(evil.model_copy(update={"id": "/"})) == "overlay"
+    done = deliver([evil], shop.texture, tmp_path / "out" / "deeper")
+    assert done[0].picture.parent == tmp_path / "out" / "deeper"
+
+
+def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
+    rows = overlays(("One", {}), ("Two", {}), ("Three", {}))
+    shop = Workshop(tmp_path)
+    deliver(rows[:1], shop.texture, tmp_path)
+    before = {p.name: p.read_bytes() for p in tmp_path.iterdir()}
+    darker = [o.model_copy(update={"material": Material(tint=(0.5, 0.5, 0.5))}) for o in rows]
+
+    def stopped_at(number):
+        seen = []
+
+        def texture_of(o):
+            seen.append(o)
+            if len(seen) == number:
+                raise Stopped
+            return shop.texture(o)
+        return texture_of
+
+    for number in (1, 2, 3):
+        with pytest.raises(Stopped):
+            deliver(darker, stopped_at(number), tmp_path)
+        assert {p.name: p.read_bytes() for p in tmp_path.iterdir()} == before
+    # Killed between two renames: a sheet may be newer than its texture, but no texture is without its sheet.
+    real, count = os.replace, []
+
+    def replace(a, b):
+        count.append(b)
+        if len(count) == 2:
+            raise KeyboardInterrupt
+        real(a, b)
+
+    monkeypatch.setattr(store.os, "replace", replace)
+    with pytest.raises(KeyboardInterrupt):
+        deliver(darker[1:2], shop.texture, tmp_path)
+    assert (tmp_path / "Two.blend.json").exists() and not (tmp_path / "Two.png").exists()
+
+
+def test_the_same_delivery_twice_gives_the_same_bytes(tmp_path):
+    doc = read_project(PROJECT)
+    first = deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "a")
+    for row in first:
+        os.utime(row.picture, (0, 0))
+    deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "b")
+    for row in first:
+        for path in (row.picture, row.sheet):
+            assert path.read_bytes() == (tmp_path / "b" / path.name).read_bytes(), path.name
+            assert b"2026" not in path.read_bytes()[-2000:] or path.suffix == ".png"
+
+
+def chunks(path):
+    data, at, found = path.read_bytes(), 8, []
+    while at < len(data):
+        size, kind = struct.unpack(">I4s", data[at:at + 8])
+        found.append(kind.decode())
+        at += 12 + size
+    return found
+
+
+def test_what_files_say_of_themselves(tmp_path):
+    """PNG of data names no colour space; mip levels of a TIFF are reduced pictures; nothing carries a date."""
+    write_picture(tmp_path / "colour.png", VALUES)
+    write_picture(tmp_path / "data.png", VALUES, data=True)
+    assert chunks(tmp_path / "colour.png")[:2] == ["IHDR", "sRGB"]
+    assert set(chunks(tmp_path / "data.png")) == {"IHDR", "IDAT", "IEND"}
+    assert np.array_equal(np.asarray(Image.open(tmp_path / "data.png")), np.rint(VALUES * 255))
+    levels = [VALUES[::2, ::2].copy(), VALUES[::4, ::4].copy()]
+    write_picture(tmp_path / "l.tif", VALUES, 16, levels=levels)
+    with tifffile.TiffFile(tmp_path / "l.tif") as t:
+        assert [int(p.subfiletype) for p in t.pages] == [0, 1, 1]
+        assert not {"DateTime", "Software"} & {tag.name for p in t.pages for tag in p.tags}
+        assert [int(p.extrasamples[0]) for p in t.pages] == [2, 2, 2]
+    assert [p.shape for p in read_levels(tmp_path / "l.tif")] == [(40, 36, 4), (20, 18, 4), (10, 9, 4)]
+    write_picture(tmp_path / "p.tga", VALUES * VALUES[..., 3:], premultiplied=True)
+    assert read_picture(tmp_path / "p.tga").premultiplied and not read_picture(tmp_path / "colour.png").premultiplied
+
+
+# Reading --------------------------------------------------------------------------------------------------------------
+
+
+@pytest.mark.parametrize("samples", [None, 0, 1, 2])
+def test_tiff_alpha_is_what_its_tag_says(tmp_path, samples):
+    """No ExtraSamples and 0 are straight, as 2 is; 1 is multiplied and is divided."""
+    codes = np.rint(VALUES * 255).astype(np.uint8)
+    tifffile.imwrite(tmp_path / "a.tif", codes, photometric="rgb", extrasamples=[samples or 0], metadata=None)
+    if samples is None:
+        raw = bytearray((tmp_path / "a.tif").read_bytes())
+        with tifffile.TiffFile(tmp_path / "a.tif") as t:
+            at = t.pages[0].tags[338].offset
+        raw[at:at + 2] = struct.pack("<H", 65000)  # a private tag that nobody reads
+        (tmp_path / "a.tif").write_bytes(raw)
+        with tifffile.TiffFile(tmp_path / "a.tif") as t:
+            assert 338 not in t.pages[0].tags
+    p = read_picture(tmp_path / "a.tif")
+    meant = VALUES.copy()
+    if samples == 1:
+        seen = meant[..., 3] > 0
+        meant[seen, :3] /= meant[seen, 3:]
+    assert p.has_alpha and p.premultiplied == (samples == 1)
+    assert np.abs(p.values - meant).max() < 1e-5 * max(1, meant.max())
+
+
+def tga_head(kind, w, h, bits, flags, mapped=(0, 0, 0), ident=b""):
+    return struct.pack("<BBBHHBHHHHBB", len(ident), bool(mapped[1]), kind, *mapped, 0, 0, w, h, bits, flags) + ident
+
+
+@pytest.mark.parametrize("packed", [False, True])
+def test_tga_keeps_the_alpha_of_16_bit_texels_and_of_colour_maps(tmp_path, rng, packed):
+    w, h = 9, 7
+    texels = rng.integers(0, 65536, (h, w)).astype("<u2")
+    texels[3] = texels[3, 0]  # a run
+
+    def body(values, size):
+        if not packed:
+            return values.tobytes()
+        out = b""
+        for v in values.reshape(-1):
+            out += b"\x80" + v.tobytes()[:size]
+        return out
+
+    for flags, flip in ((0x21, 1), (0x01, -1)):
+        head = tga_head(10 if packed else 2, w, h, 16, flags, ident=b"nr")
+        (tmp_path / "a.tga").write_bytes(head + body(texels[::flip], 2))
+        p = read_picture(tmp_path / "a.tga")
+        assert p.has_alpha and np.array_equal(p.values[..., 3], (texels >> 15).astype(np.float32))
+        assert np.abs(p.values[..., 0] * 31 - ((texels >> 10) & 31)).max() < 0.1
+    (tmp_path / "b.tga").write_bytes(tga_head(10 if packed else 2, w, h, 16, 0x20) + body(texels, 2))
+    assert not read_picture(tmp_path / "b.tga").has_alpha
+    table = rng.integers(0, 256, (16, 4)).astype(np.uint8)
+    index = rng.integers(0, 16, (h, w)).astype(np.uint8)
+    (tmp_path / "m.tga").write_bytes(tga_head(9 if packed else 1, w, h, 8, 0x28, (0, 16, 32)) + table.tobytes()
+                                     + body(index, 1))
+    p = read_picture(tmp_path / "m.tga")
+    assert np.array_equal(np.rint(p.values * 255), table[index][..., [2, 1, 0, 3]])
+    (tmp_path / "bad.tga").write_bytes(tga_head(9 if packed else 1, w, h, 8, 0x28, (0, 4, 32)) + table[:4].tobytes()
+                                       + body(index, 1))
+    with contextlib.suppress(MivexError):  # indices beyond the map: a sentence, or the reader's own clamp
+        read_picture(tmp_path / "bad.tga")
+
+
+def test_tga_that_says_it_is_premultiplied_is_said_to_be_so(tmp_path):
+    codes = np.rint(VALUES * 255).astype(np.uint8)
+    plain = tga_head(2, 36, 40, 32, 0x28) + codes[..., [2, 1, 0, 3]].tobytes()
+    for kind in (3, 4):
+        area = struct.pack("<H", 495) + bytes(492) + bytes([kind])
+        (tmp_path / "a.tga").write_bytes(plain + area + struct.pack("<II", len(plain), 0) + b"TRUEVISION-XFILE.\0")
+        p = read_picture(tmp_path / "a.tga")
+        assert p.premultiplied == (kind == 4)
+        assert np.array_equal(p.values, VALUES) == (kind == 3)
+    told = json.loads(mivex_run("check", "a.tga", "--json", cwd=tmp_path).stdout)
+    assert told["pictures"][0]["stored"] == "premultiplied"
+
+
+def test_deep_openexr_is_refused(tmp_path):
+    import OpenImageIO as oiio
+    spec = oiio.ImageSpec(4, 4, 5, "float")
+    spec.deep = True
+    spec.channelnames = ("R", "G", "B", "A", "Z")
+    deep = oiio.DeepData()
+    deep.init(16, 5, ["float"] * 5, list(spec.channelnames))
+    for i in range(16):
+        deep.set_samples(i, 2)
+    out = oiio.ImageOutput.create(str(tmp_path / "d.exr"))
+    assert out.open(str(tmp_path / "d.exr"), spec) and out.write_deep_image(deep)
+    out.close()
+    with pytest.raises(MivexError, match="deep"):
+        read_picture(tmp_path / "d.exr")
+
+
+# Limits ---------------------------------------------------------------------------------------------------------------
+
+
+def test_one_limit_holds_for_reading_steps_canvases_and_writing(tmp_path):
+    assert (MAX_SIDE, MAX_TEXELS) == (16384, 8192 * 8192)
+    assert fits(16384, 4096) and fits(8192, 8192) and not fits(16384, 4097) and not fits(16385, 1) and not fits(0, 5)
+    shop = Workshop(tmp_path)
+    write_picture(tmp_path / "a.png", rgba(paint(64), disc(64)))
+    picture = shop.picture("a.png")
+    pad = STEPS["pad"].params(step="pad", left=4096, right=4096, top=4096, bottom=4096)
+    big = STEPS["resize"].params(step="resize", to="size", width=16384, height=16384)
+    for steps in ((pad,) * 8, (big,), (pad, big)):
+        for proxy in (False, True):
+            with pytest.raises(MivexError, match="16384 and 67108864 texels"):
+                shop.prepare(picture, Source(), steps, proxy=proxy)
+    (tmp_path / "r.json").write_text(json.dumps({"steps": [pad.model_dump(mode="json")] * 8}))
+    done = mivex_run("prepare", "a.png", "o.png", "--recipe", "r.json", cwd=tmp_path)
+    assert done.returncode == 2 and sorted(p.name for p in tmp_path.iterdir()) == ["a.png", "r.json"]
+    for size in ((16384, 4097), (0, 5), (-1, -1)):
+        with pytest.raises(ValueError, match="width and height"):
+            Source(canvas=size)
+    assert Source(canvas=(16384, 4096)).ready and not Source(canvas=(0, 0)).ready
+
+
+def test_an_opaque_picture_is_written_without_the_channel(tmp_path):
+    write_picture(tmp_path / "a.png", rgba(paint(16), np.ones((16, 16))))
+    told = json.loads(mivex_run("check", "a.png", "--json", cwd=tmp_path).stdout)
+    steps = next(f for f in told["findings"] if f["id"] == "constant-alpha")["repair"]["steps"]
+    (tmp_path / "r.json").write_text(json.dumps({"steps": steps}))
+    for out in ("b.png", "b.tga", "b.tif"):
+        assert mivex_run("prepare", "a.png", out, "--recipe", "r.json", cwd=tmp_path).returncode == 0
+        back = read_picture(tmp_path / out)
+        assert not back.has_alpha and back.channels == 3
+        assert np.array_equal(back.values, read_picture(tmp_path / "a.png").values)
+    assert Texture(back.values, has_alpha=back.has_alpha).alpha.min() == 1
