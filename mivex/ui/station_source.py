@@ -100,7 +100,8 @@ def facts(c: Controls, o: Overlay) -> None:
             return
         cells["Size"].setText(f"{p.width} × {p.height}")
         cells["Depth"].setText(f"{p.channels} channels, {p.bits} bit" if p.path else "an empty canvas")
-        cells["Alpha in file"].setText("–" if not p.path else "yes" if p.has_alpha else "none")
+        cells["Alpha in file"].setText("–" if not p.path else "none" if not p.has_alpha else
+                                       "yes, colour multiplied by it" if p.premultiplied else "yes")
         h = histogram(t)  # counted by the engine; only looked up here
         cells["Alpha now"].setText(f"{h.minimum:.3f} to {h.maximum:.3f}")
         cells["Mean of it"].setText(f"{h.mean:.3f}")

@@ -1,0 +1,355 @@
+"""Edits with undo and redo under every order of use; background work; caches; the engine when something fails."""
+
+import threading
+
+import numpy as np
+import pytest
+from hypothesis import HealthCheck, settings
+from hypothesis import strategies as st
+from hypothesis.stateful import RuleBasedStateMachine, initialize, invariant, precondition, rule
+from PySide6.QtCore import Qt
+from sprites import disc, paint, rgba
+
+from mivex.core.base import log
+from mivex.core.errors import MivexError, Stopped
+from mivex.core.image.encode import write_picture
+from mivex.core.prepare import STEPS
+from mivex.core.prepare.unmatte import Unmatte, clipped
+from mivex.core.project import edits
+from mivex.core.project.document import BillboardPlace, Camera, HullPlace, Overlay, PanelPlace
+from mivex.core.project.evaluate import Cache, Workshop
+from mivex.core.project.file import dumps, loads
+from mivex.ui.app import application
+from mivex.ui.engine import Engine
+from mivex.ui.session import HISTORY, Session
+from mivex.ui.worker import Latest
+
+
+class Bench(RuleBasedStateMachine):
+    """A session edited at random, beside a plain list of the documents that were."""
+
+    @initialize()
+    def begin(self):
+        application()
+        self.session = Session()
+        self.past, self.future = [], []
+
+    def made(self, before):
+        """An edit was made: what could be redone is gone."""
+        if self.session.doc != before:
+            self.past.append(before)
+            self.future = []
+
+    def edit(self, change, merge=""):
+        before = self.session.doc
+        self.session.apply("edit", change, merge)
+        self.made(before)
+
+    @property
+    def keys(self):
+        return [o.id for o in self.session.doc.overlays]
+
+    @rule(kind=st.sampled_from(["glass", "decal", "logo", "sprite"]), name=st.sampled_from(["Pane", "Mark", "Puff"]))
+    def add(self, kind, name):
+        self.edit(lambda d: edits.add_blank(d, name, kind, (16, 8))[0])
+
+    @precondition(lambda self: self.keys)
+    @rule(data=st.data())
+    def change_one(self, data):
+        key = data.draw(st.sampled_from(self.keys))
+        o = self.session.doc.overlay(key)
+        steps = len(o.steps)
+        choice = data.draw(st.sampled_from(["copy", "remove", "move", "step", "place", "blend", "kind", "hide", "split"]))
+        if choice == "copy":
+            self.edit(lambda d: edits.copy_overlay(d, key)[0])
+        elif choice == "remove":
+            self.edit(lambda d: edits.remove_overlay(d, key))
+        elif choice == "move":
+            self.edit(lambda d: edits.move_overlay(d, key, data.draw(st.integers(-3, 3))))
+        elif choice == "split":
+            self.edit(lambda d: edits.split_channels(d, key, ["red", "alpha"]))
+        elif choice == "step":
+            name = data.draw(st.sampled_from(sorted(STEPS)))
+            self.edit(lambda d: edits.add_step(d, key, STEPS[name].params(step=name), data.draw(st.integers(0, steps))))
+        elif choice == "place":
+            place = data.draw(st.sampled_from([PanelPlace, HullPlace, BillboardPlace]))()
+            self.edit(lambda d: edits.add_place(d, key, place))
+        elif choice == "blend":
+            blend = data.draw(st.sampled_from(["Solid", "Cutout", "Translucent", "Additive"]))
+            self.edit(lambda d: edits.set_fields(d, key, "material", blend=blend))
+        elif choice == "kind":
+            self.edit(lambda d: edits.set_kind(d, key, data.draw(st.sampled_from(["glass", "sprite"]))))
+        else:
+            self.edit(lambda d: edits.set_fields(d, key, "", shown=not o.shown))
+
+    @precondition(lambda self: any(o.steps for o in self.session.doc.overlays))
+    @rule(data=st.data())
+    def change_a_step(self, data):
+        o = data.draw(st.sampled_from([o for o in self.session.doc.overlays if o.steps]))
+        i = data.draw(st.integers(0, len(o.steps) - 1))
+        change = data.draw(st.sampled_from([lambda d: edits.remove_step(d, o.id, i),
+                                            lambda d: edits.move_step(d, o.id, i, 1),
+                                            lambda d: edits.move_step(d, o.id, i, -9),
+                                            lambda d: edits.set_step(d, o.id, i, on=not o.steps[i].on)]))
+        self.edit(change)
+
+    @precondition(lambda self: any(o.places for o in self.session.doc.overlays))
+    @rule(data=st.data())
+    def change_a_place(self, data):
+        o = data.draw(st.sampled_from([o for o in self.session.doc.overlays if o.places]))
+        p = data.draw(st.sampled_from(o.places))
+        roll = data.draw(st.floats(-180, 180))
+        self.edit(data.draw(st.sampled_from([lambda d: edits.remove_place(d, o.id, p.id),
+                                             lambda d: edits.set_place(d, o.id, p.id, roll=roll)])))
+
+    @rule(yaw=st.floats(-90, 90))
+    def keep_a_view(self, yaw):
+        self.edit(lambda d: edits.set_camera(d, Camera(name="Mine", yaw=yaw)))
+
+    @precondition(lambda self: self.keys)
+    @rule(values=st.lists(st.floats(0, 1), min_size=1, max_size=5), data=st.data())
+    def drag_a_slider(self, values, data):
+        key = data.draw(st.sampled_from(self.keys))
+        before = self.session.doc
+        entries = len(self.session._back)
+        for v in values:
+            self.session.apply("drag", lambda d, v=v: edits.set_fields(d, key, "material", opacity=v), merge="slider")
+        self.session.end_merge()
+        assert len(self.session._back) <= entries + 1
+        if len(self.session._back) > entries:  # however it ends, it is one entry, and the way back is free
+            self.past.append(before)
+            self.future = []
+
+    @rule()
+    def undo(self):
+        if self.past:
+            self.future.append(self.session.doc)
+            expected = self.past.pop()
+            self.session.undo()
+            assert self.session.doc == expected
+        else:
+            self.session.undo()
+
+    @rule()
+    def redo(self):
+        if self.future:
+            self.past.append(self.session.doc)
+            expected = self.future.pop()
+            self.session.redo()
+            assert self.session.doc == expected
+        else:
+            self.session.redo()
+
+    @invariant()
+    def what_is_chosen_exists_and_the_file_keeps_it_all(self):
+        s = self.session
+        assert (s.overlay is not None) == bool(s.doc.overlays)
+        if s.overlay is not None and s.place_id:
+            assert s.place_id in [p.id for p in s.overlay.places]
+        assert len(self.past) == len(s._back) <= HISTORY and len(self.future) == len(s._forward)
+        assert loads(__import__("json").loads(dumps(s.doc)), "p") == s.doc
+        assert s.saved == (s.doc == s._saved)
+
+
+Bench.TestCase.settings = settings(max_examples=25, stateful_step_count=25, deadline=None, derandomize=True,
+                                   suppress_health_check=list(HealthCheck))
+TestBench = Bench.TestCase
+
+
+# Workers --------------------------------------------------------------------------------------------------------------
+
+
+class Heard:
+    """What a worker said, gathered in the window's thread."""
+
+    def __init__(self, worker):
+        self.done, self.failed, self.reported, self.busy = [], [], [], []
+        worker.done.connect(lambda t, v: self.done.append((t, v)))
+        worker.failed.connect(lambda t, w: self.failed.append((t, w)))
+        worker.reported.connect(lambda t, v: self.reported.append((t, v)))
+        worker.busy.connect(self.busy.append)
+
+    def until(self, condition):
+        app = application()
+        for _ in range(20_000):
+            app.processEvents()
+            if condition():
+                return
+            threading.Event().wait(0.0005)
+        raise AssertionError("it never came")
+
+
+@pytest.fixture
+def worker():
+    application()
+    w = Latest("probe")
+    yield w
+    w.end()
+
+
+def test_a_worker_drops_what_waits_halts_what_runs_and_outlives_every_error(worker):
+    heard = Heard(worker)
+    started, go = threading.Event(), threading.Event()
+
+    def slow(report, stopped):
+        started.set()
+        report("half")
+        go.wait(10)
+        if stopped():
+            raise Stopped
+        return "slow"
+
+    worker.ask(1, slow)
+    started.wait(10)
+    for token in (2, 3, 4):
+        worker.ask(token, lambda _r, _s, t=token: t)  # 2 and 3 are never begun
+    assert not worker.idle
+    go.set()
+    heard.until(lambda: worker.idle and len(heard.done) == 2)
+    assert heard.done == [(1, "slow"), (4, 4)] and heard.reported == [(1, "half")]
+    # A newer request may ask the running one to stop.
+    started.clear()
+    go.clear()
+    worker.ask(5, slow)
+    started.wait(10)
+    worker.ask(6, lambda _r, _s: "new", halt=True)
+    go.set()
+    heard.until(lambda: (6, "new") in heard.done)
+    assert (5, "slow") not in heard.done and not heard.failed
+
+    class Panic(BaseException):
+        """As a binding may raise."""
+
+    for token, error, words in ((7, MivexError("That cannot be."), "That cannot be."), (8, MemoryError(), "memory"),
+                                (9, ValueError("odd"), "odd"),
+                                (10, Panic("at the disco"), "Panic"), (11, SystemExit(3), "3")):
+        def fail(_r, _s, error=error):
+            raise error
+        worker.ask(token, fail)
+        heard.until(lambda t=token: any(k == t for k, _ in heard.failed))
+        assert words in dict(heard.failed)[token]
+    worker.ask(12, lambda _r, _s: "alive")
+    heard.until(lambda: (12, "alive") in heard.done and heard.busy.count(True) == heard.busy.count(False))
+    written = (log.state_folder() / "mivex.log").read_text()
+    assert "Panic: at the disco" in written and "ValueError" in written and "That cannot be" not in written
+
+
+def test_failures_are_told_in_full_where_one_asks_for_it(monkeypatch, capsys):
+    monkeypatch.setenv("MIVEX_DEBUG", "1")
+    words = log.sentence(KeyError("here"), "trying")
+    assert "KeyError" in words and "log" in words and "/" not in words  # no private paths on the screen
+    assert "KeyError" in capsys.readouterr().err
+    monkeypatch.setattr(log, "state_folder", lambda: (_ for _ in ()).throw(OSError("read-only")))
+    assert "MIVEX_DEBUG" in log.sentence(KeyError("here"), "trying")
+
+
+# Caches and the engine ------------------------------------------------------------------------------------------------
+
+
+def test_the_cache_keeps_what_was_used_last_and_one_thing_at_least():
+    cache = Cache(100)
+    for key in "abc":
+        cache.put(key, key, 40)
+    assert [cache.get(k) for k in "abc"] == [None, "b", "c"]
+    cache.get("b")
+    cache.put("d", "d", 40)
+    assert [cache.get(k) for k in "bcd"] == ["b", None, "d"]
+    cache.put("b", "B", 10)  # the same again, smaller
+    cache.put("e", "e", 50)
+    assert [cache.get(k) for k in "bde"] == ["B", "d", "e"]
+    cache.put("huge", "huge", 500)
+    assert cache.get("huge") == "huge" and cache.get("b") is None and cache._used == 500
+
+
+def test_what_was_dropped_is_computed_again_and_what_stays_is_not(tmp_path, monkeypatch):
+    write_picture(tmp_path / "a.png", rgba(paint(64), disc(64)))
+    runs = []
+    step = STEPS["levels"]
+    counted = type(step)(step.params, lambda s, p, c: (runs.append(p.gamma), step.run(s, p, c))[1], step.label, step.hint,
+                         step.station)
+    monkeypatch.setitem(STEPS, "levels", counted)
+    steps = tuple(step.params(step="levels", gamma=g) for g in (0.5, 0.9))
+    for limit, again in ((1 << 28, []), (0, [0.5, 0.9])):
+        shop = Workshop(tmp_path, limit)
+        o = Overlay(name="a", steps=steps, source={"path": "a.png"})
+        first = shop.texture(o)
+        assert runs == [0.5, 0.9]
+        runs.clear()
+        if limit == 0:
+            shop._cache.put("other", 1, 1)  # it drops everything else
+        assert np.array_equal(shop.texture(o).values, first.values) and runs == again
+        runs.clear()
+
+
+def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_again(tmp_path, monkeypatch):
+    application()
+    write_picture(tmp_path / "a.png", rgba(paint(32), disc(32)))
+    step = STEPS["levels"]
+
+    class Panic(BaseException):
+        """As a binding may raise."""
+
+    def run(surface, params, context):
+        if params.gamma == 0.5:
+            raise Panic("no way")
+        return step.run(surface, params, context)
+
+    monkeypatch.setitem(STEPS, "levels", type(step)(step.params, run, step.label, step.hint, step.station))
+    session = Session()
+    engine = Engine(session)
+    noted = []
+    engine.notice.connect(noted.append, Qt.ConnectionType.DirectConnection)
+    heard = Heard(engine._prepare)
+    try:
+        rows = [Overlay(id=f"o{i}", name=f"Overlay {i}", source={"path": str(tmp_path / "a.png")},
+                        steps=(step.params(step="levels", gamma=g),)) for i, g in enumerate((0.9, 0.5, 0.8))]
+        session.apply("all", lambda d: d.model_copy(update={"overlays": tuple(rows)}))
+        heard.until(lambda: engine.idle and len(engine.problems) == 3 and len(engine.findings) == 2)
+        assert "no way" in engine.problems["o1"] and engine.problems["o0"] == engine.problems["o2"] == ""
+        assert set(engine.textures) == {"o0", "o2"} and not noted
+        # More inputs than are kept: the first was dropped, and is prepared again when it is asked for.
+        many = tuple(step.params(step="levels", gamma=0.6 + i / 100) for i in range(14))
+        session.apply("many", lambda d: edits.set_steps(d, "o0", many))
+        heard.until(lambda: engine.idle)
+        for i in range(14):
+            engine.input_of("o0", i)
+            heard.until(lambda i=i: engine.input_of("o0", i) is not None)
+        assert ("o0", 0) not in engine._inputs
+        assert engine.input_of("o0", 0) is None
+        heard.until(lambda: engine.input_of("o0", 0) is not None)
+    finally:
+        engine.end()
+
+
+def test_a_check_that_fails_is_said_and_the_others_go_on(tmp_path, monkeypatch):
+    application()
+    from mivex.ui import engine as module
+    write_picture(tmp_path / "a.png", rgba(paint(32), disc(32)))
+    real = module.examine
+    monkeypatch.setattr(module, "examine", lambda s: real(s) if s.name != "Odd" else 1 / 0)
+    session = Session()
+    engine = Engine(session)
+    heard = Heard(engine._examine)
+    try:
+        rows = tuple(Overlay(id=n, name=n, source={"path": str(tmp_path / "a.png")}) for n in ("Odd", "Even"))
+        session.apply("all", lambda d: d.model_copy(update={"overlays": rows}))
+        heard.until(lambda: "Even" in engine.findings and heard.failed)
+        assert "ZeroDivisionError" in heard.failed[0][1] and "Odd" not in engine.findings
+    finally:
+        engine.end()
+
+
+def test_taking_a_matte_out_says_how_much_it_clips(tmp_path):
+    """A white shape never lay over black: its soft texels would have to be brighter than white."""
+    alpha = disc(64)
+    white = rgba(np.ones((64, 64, 3)), alpha)
+    from mivex.core.prepare.base import Surface
+    soft = (alpha > 0.02) & (alpha < 1)
+    share = clipped(Surface(white), Unmatte())
+    # C/α with C = 1 leaves [0, 1] by more than rounding wherever α is below about 0.98.
+    assert share == pytest.approx((soft & (alpha < 0.975)).sum() / soft.sum(), abs=0.03)
+    assert clipped(Surface(rgba(alpha[..., None] * np.ones(3), alpha)), Unmatte()) == 0
+    write_picture(tmp_path / "w.png", white)
+    shop = Workshop(tmp_path)
+    t = shop.texture(Overlay(name="w", source={"path": "w.png"}, steps=(Unmatte(),)))
+    assert len(t.notes) == 1 and "clipped" in t.notes[0] and "Remove matte" in t.notes[0]
