@@ -20,12 +20,12 @@ class ClearSpecks(StepParams):
     step: Literal["clear-specks"] = "clear-specks"
     faint: float = setting(FAINT, "Up to alpha", "Only texels with at most this alpha are cleared.", ge=0.001, le=1,
                            drag=(0.01, 0.5))
-    far: int = setting(FAR, "Far from the shape", "A speck has nothing more solid within so many texels.", unit="px",
+    far: int = setting(FAR, "Far from the shape", "A speck has nothing but other specks within so many texels.", unit="px",
                        ge=1, le=256, drag=(1, 32))
 
 
 def lone_specks(alpha: Floats, faint: float = FAINT, far: int = FAR) -> Mask:
-    """Texels of specks: at most `LARGEST` touching texels, faint, and nothing more solid within ``far`` texels.
+    """Texels of specks: at most `LARGEST` touching texels, faint, and nothing else within ``far`` texels.
 
     Veils are not specks: where a quarter of the texels round it are seen as well, it belongs to something.
 
@@ -42,16 +42,15 @@ def lone_specks(alpha: Floats, faint: float = FAINT, far: int = FAR) -> Mask:
     none = np.zeros(alpha.shape, bool)
     if not thin.any():
         return none
-    body = (seen & ~thin).astype(np.uint8)
-    side = 2 * far + 1
-    near_body = cv2.dilate(body, np.ones((side, side), np.uint8)) > 0
-    alone = thin & ~near_body
-    if not alone.any():
-        return none
     _, label, stats, _ = cv2.connectedComponentsWithStats(seen.astype(np.uint8), connectivity=8, ltype=cv2.CV_32S)
     small = stats[:, cv2.CC_STAT_AREA] <= LARGEST
     small[0] = False
-    alone &= small[label]
+    alone = thin & small[label]
+    if not alone.any():
+        return none
+    side = 2 * far + 1
+    near = cv2.dilate((seen & ~alone).astype(np.uint8), np.ones((side, side), np.uint8)) > 0
+    alone &= ~near
     crowd = cv2.boxFilter(seen.astype(np.float32), -1, (7, 7), normalize=True, borderType=cv2.BORDER_CONSTANT)
     return np.asarray(alone & (crowd < np.float32(0.25)))
 
