@@ -57,4 +57,5 @@ def change_of(before: Texture, after: Texture) -> Change:
     shown = [_over(t, place, 0.5) for t in (before, after)]
     shown.append(np.repeat(np.clip(worst[place] * 4, 0, 1)[..., None], 3, axis=2))
     picture = np.rint(np.concatenate(shown, axis=1) * 255).astype(np.uint8)
+    picture[:, [shown[0].shape[1] - 1, 2 * shown[0].shape[1] - 1]] = 16  # lines between the three
     return Change(float(worst.max() * 255), float((worst[seen] > 4 / 255).mean()) if seen.any() else 0.0, picture)
