@@ -146,8 +146,8 @@ def test_the_busy_strip_waits_and_counts():
     busy = Busy()
     busy.set_busy(True)
     busy.set_busy(True)
-    assert busy.isHidden()
-    QTest.qWait(PATIENCE + 120)
+    assert busy.isHidden() and busy._timer.isActive() and busy._timer.interval() == PATIENCE
+    busy._timer.timeout.emit()  # its patience is over
     assert not busy.isHidden()
     busy.set_busy(False)
     assert not busy.isHidden()
@@ -156,8 +156,7 @@ def test_the_busy_strip_waits_and_counts():
     busy.set_busy(False)  # one too many does no harm
     busy.set_busy(True)
     busy.set_busy(False)
-    QTest.qWait(PATIENCE + 120)
-    assert busy.isHidden()
+    assert busy.isHidden() and not busy._timer.isActive()
 
 
 def test_a_large_picture_answers_with_a_proxy_first_and_inputs_of_steps_are_kept(tmp_path, monkeypatch):
