@@ -3,6 +3,7 @@
 import contextlib
 import multiprocessing
 import os
+import threading
 from collections.abc import Callable, Iterator
 from concurrent.futures import ProcessPoolExecutor
 from concurrent.futures.process import BrokenProcessPool
@@ -146,8 +147,9 @@ def report_all(paths: list[str], tell: Callable[[int, int], None] = lambda _done
             yield report_on(path)
             tell(number, len(paths))
         return
-    # Forked before any thread has been started, so that kernels and modules are there at once.
-    context = multiprocessing.get_context("fork")
+    # Forked, so that kernels and modules are there at once; but never from a process with threads, whose locks a
+    # child would inherit held.
+    context = multiprocessing.get_context("fork" if threading.active_count() == 1 else "spawn")
     done = 0
     while done < len(paths):
         try:
