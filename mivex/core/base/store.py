@@ -77,14 +77,6 @@ def read_bytes(path: str | Path, limit: int = TEXT_LIMIT, what: str = "file") ->
         raise _unreadable(path, e) from None
 
 
-def read_text(path: str | Path, limit: int = TEXT_LIMIT, what: str = "file") -> str:
-    """Read a UTF-8 text; raises as `check_regular` does, or if it is none."""
-    try:
-        return read_bytes(path, limit, what).decode("utf-8-sig")
-    except UnicodeDecodeError:
-        raise MivexError(f"“{Path(path).name}” is not text in UTF-8.") from None
-
-
 def _judge(seen: os.stat_result, path: Path, limit: int, what: str) -> None:
     name = path.name or str(path)
     if stat.S_ISDIR(seen.st_mode):
