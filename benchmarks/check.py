@@ -12,8 +12,8 @@ import cv2
 import numpy as np
 
 from benchmarks.timing import line
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_picture
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
 
 
 def draw(seed: int, side: int) -> np.ndarray:

@@ -9,7 +9,7 @@ from statistics import median
 
 from benchmarks.steps import picture
 from benchmarks.timing import line
-from mivex.core.image.encode import write_picture
+from mivex.core.picture.encode import write_picture
 from mivex.core.project import edits
 
 MOVES = (("levels", "gamma", (0.5, 0.7, 0.9, 1.2, 1.5)), ("grow", "by", (3.0, 5.0, 7.0, 9.0, 2.0)),
@@ -20,8 +20,8 @@ def main() -> None:
     """Measure."""
     os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
     from mivex.core.prepare import STEPS
-    from mivex.ui.app import application, settle
-    from mivex.ui.window import Window
+    from mivex.ui.shell.app import application, settle
+    from mivex.ui.shell.window import Window
 
     app, window = application(), Window()
     window.resize(1280, 800)

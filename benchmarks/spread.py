@@ -4,7 +4,7 @@ import numpy as np
 from scipy import ndimage
 
 from benchmarks.timing import line, medians
-from mivex.core.image.files import read_picture
+from mivex.core.picture.files import read_picture
 from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.spread import Spread, run
 

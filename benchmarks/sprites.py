@@ -6,8 +6,8 @@ import numpy as np
 from PIL import Image
 
 from benchmarks.timing import line, medians
-from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
+from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Camera
 from mivex.core.stage.camera import View
 from mivex.core.stage.geometry import quad

@@ -41,7 +41,7 @@ def _once(code: str) -> float:
 
 def main() -> None:
     """Measure."""
-    code = _CODE.format(imports="from mivex.ui.app import application\nfrom mivex.ui.window import Window")
+    code = _CODE.format(imports="from mivex.ui.shell.app import application\nfrom mivex.ui.shell.window import Window")
     _once(code)
     ours = sorted(_once(code) for _ in range(5))[2]
     bare = sorted(_once(_BARE) for _ in range(5))[2]

@@ -10,9 +10,9 @@ from PIL import Image, ImageChops, ImageDraw, ImageFilter, ImageOps
 from scipy import ndimage
 
 from benchmarks.timing import medians
-from mivex.core.image.coverage import keep_coverage
-from mivex.core.image.files import read_picture
-from mivex.core.image.mips import build_chain
+from mivex.core.picture.files import read_picture
+from mivex.core.pixels.coverage import keep_coverage
+from mivex.core.pixels.mips import build_chain
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
 

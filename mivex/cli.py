@@ -13,7 +13,7 @@ from typing import Annotated, Any
 
 import typer
 
-from mivex.core.errors import MivexError
+from mivex.core.base.errors import MivexError
 
 app = typer.Typer(add_completion=False, no_args_is_help=False, pretty_exceptions_enable=False,
                   help="Prepare, blend and prove see-through textures.")
@@ -29,7 +29,7 @@ def _window(project: str | None, *, demo: bool = False) -> None:
     if not _has_display():
         raise MivexError("There is no display to open a window on; “mivex demo --shots DIR” draws pictures "
                          "without one.")
-    from mivex.ui.app import run
+    from mivex.ui.shell.app import run
 
     raise typer.Exit(run(project, demo=demo))
 
@@ -60,7 +60,7 @@ def demo(shots: Annotated[str, typer.Option(metavar="DIR", help="Write every mai
             print(f"No display found: drawing offscreen; the main views are written to {shots}", flush=True)
         if not _has_display():
             os.environ["QT_QPA_PLATFORM"] = "offscreen"
-        from mivex.ui.shots import write_shots
+        from mivex.ui.shell.shots import write_shots
 
         for path in write_shots(Path(shots)):
             print(path)
@@ -144,8 +144,8 @@ def render(project: str, out: Annotated[str, typer.Argument(help=".png (display)
            size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
            camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "") -> None:
     """Draw a project's stage to a picture."""
-    from mivex.core.image.colour import screen_rgb
-    from mivex.core.image.encode import write_picture
+    from mivex.core.picture.encode import write_picture
+    from mivex.core.pixels.colour import screen_rgb
     from mivex.core.project.evaluate import Workshop
     from mivex.core.project.file import read_project
     from mivex.core.stage.camera import View

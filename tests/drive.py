@@ -11,12 +11,12 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QFileDialog, QMenu, QPushButton, QToolButton, QWidget
 from sprites import cut_from, disc, paint, rgba
 
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_picture
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
 from mivex.core.project.file import read_project
-from mivex.ui.app import application, settle
-from mivex.ui.fields import ChoiceField, Field, NumberField
-from mivex.ui.window import Window
+from mivex.ui.fields.fields import ChoiceField, Field, NumberField
+from mivex.ui.shell.app import application, settle
+from mivex.ui.shell.window import Window
 
 LEFT = Qt.MouseButton.LeftButton
 

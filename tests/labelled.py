@@ -372,7 +372,7 @@ def scores(table):
 def findings_of(row):
     """What Mivex finds in a row, taken for a picture file."""
     from mivex.core.findings import Subject, examine
-    from mivex.core.image.texture import Texture
+    from mivex.core.picture.texture import Texture
 
     values = row.values
     alpha = values.shape[2] == 4

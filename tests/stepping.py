@@ -3,7 +3,7 @@
 import numpy as np
 from sprites import rgba
 
-from mivex.core.image.picture import Picture
+from mivex.core.picture.picture import Picture
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
 

@@ -11,12 +11,12 @@ from test_project import mivex_run
 
 from mivex.core.findings import Subject, examine
 from mivex.core.findings.facts import facts_of
-from mivex.core.image import fringes
-from mivex.core.image.encode import write_picture
-from mivex.core.image.fringes import fringe_figures, fringe_map, true_levels
-from mivex.core.image.mips import build_chain, halve
-from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
+from mivex.core.picture import fringes
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.fringes import fringe_figures, fringe_map, true_levels
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.mips import build_chain, halve
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.tones import through
 from mivex.core.project.document import Document, Overlay, Source
@@ -41,7 +41,7 @@ def test_a_proxy_lies_where_the_full_picture_lies(step, settings):
     h, w = 700, 1003
     y, x = np.mgrid[:h, :w]
     alpha = np.clip(1 - np.hypot(y - 300, x - 620) / 180, 0, 1)
-    from mivex.core.image.picture import Picture
+    from mivex.core.picture.picture import Picture
     picture = Picture(rgba(np.full((h, w, 3), 0.5), alpha))
     shop = Workshop()
     params = (STEPS[step].params.model_validate({"step": step, **settings}),)

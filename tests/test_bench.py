@@ -14,17 +14,17 @@ from sprites import disc, paint, rgba
 from test_window import drop
 from test_window import window as window  # noqa: PLC0414 - the fixture
 
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_picture
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
 from mivex.core.prepare.unmatte import Unmatte
 from mivex.core.project import edits
 from mivex.core.project.document import BillboardPlace, HullPlace, PanelPlace
 from mivex.core.project.file import read_project, write_project
 from mivex.core.stage.camera import View
 from mivex.demo import PROJECT
-from mivex.ui import shots
-from mivex.ui.app import settle
-from mivex.ui.fields import ColourField, FileField, TextField
+from mivex.ui.fields.fields import ColourField, FileField, TextField
+from mivex.ui.shell import shots
+from mivex.ui.shell.app import settle
 
 SHIFT = Qt.KeyboardModifier.ShiftModifier
 

@@ -18,13 +18,13 @@ from sprites import disc, paint, rgba
 from test_project import mivex_run
 
 from mivex.core.base import store
+from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, fits
 from mivex.core.deliver.deliver import deliver, deliver_project, file_name
-from mivex.core.errors import MivexError, Stopped
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_levels, read_picture
-from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_levels, read_picture
+from mivex.core.picture.texture import Texture
 from mivex.core.prepare import STEPS
 from mivex.core.project.document import Delivery, Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
@@ -57,10 +57,10 @@ def test_no_writer_harms_what_is_there_when_the_disk_is_full(tmp_path):
     before = {p.name: p.read_bytes() for p in tmp_path.iterdir()}
     done = limited(f"""
         from test_disk import VALUES
-        from mivex.core.image.encode import write_picture
+        from mivex.core.picture.encode import write_picture
         from mivex.core.project.file import write_project, read_project
         from mivex.core.project.document import Document, Overlay
-        from mivex.core.errors import MivexError
+        from mivex.core.base.errors import MivexError
         for name, bits in {kinds!r}.items():
             try:
                 write_picture({str(tmp_path)!r} + "/" + name, VALUES, bits)

@@ -7,12 +7,12 @@ from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 from mivex.core.findings import Subject, apply_repair, examine
 from mivex.core.findings.matte import holds
 from mivex.core.findings.matte_fit import fit_matte
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_picture
-from mivex.core.image.fringes import fringe_figures, fringe_map
-from mivex.core.image.picture import quantise
-from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.fringes import fringe_figures, fringe_map
+from mivex.core.picture.picture import quantise
+from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.premultiply import Premultiply
 from mivex.core.prepare.premultiply import run as premultiply

@@ -18,11 +18,11 @@ from sprites import disc, paint, rgba
 from test_project import mivex_run
 
 from mivex.core import report
-from mivex.core.errors import MivexError
-from mivex.core.image import svg
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_picture
-from mivex.core.image.svg import draw_svg, look_through
+from mivex.core.base.errors import MivexError
+from mivex.core.picture import svg
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.svg import draw_svg, look_through
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
 from mivex.core.project.file import dumps, loads, read_project

@@ -10,15 +10,15 @@ from PIL import Image
 from sprites import srgb_decode, srgb_encode
 
 from mivex.core.base import store
-from mivex.core.errors import MivexError
-from mivex.core.image import files
-from mivex.core.image.colour import SCREEN, luminance, to_display, to_linear
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_picture
-from mivex.core.image.mips import build_chain, halve
-from mivex.core.image.picture import Picture, guess_meaning, quantise
-from mivex.core.image.sampling import sample
-from mivex.core.image.texture import Texture
+from mivex.core.base.errors import MivexError
+from mivex.core.picture import files
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.picture import Picture, guess_meaning, quantise
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import SCREEN, luminance, to_display, to_linear
+from mivex.core.pixels.mips import build_chain, halve
+from mivex.core.pixels.sampling import sample
 
 
 def codes(rng, bits, shape=(13, 21, 4)):

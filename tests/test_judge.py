@@ -9,17 +9,17 @@ import pytest
 from scipy import ndimage
 from sprites import disc, paint, rgba, srgb_decode, srgb_encode
 
+from mivex.core.base.errors import MivexError
 from mivex.core.deliver.deliver import deliver
-from mivex.core.errors import MivexError
 from mivex.core.findings import Subject, apply_repair, examine
 from mivex.core.findings.facts import facts_of
-from mivex.core.image.coverage import best_cutoff, coverage, coverage_figures, keep_coverage
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_levels, read_picture
-from mivex.core.image.mips import build_chain
-from mivex.core.image.picture import quantise
-from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_levels, read_picture
+from mivex.core.picture.picture import quantise
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.coverage import best_cutoff, coverage, coverage_figures, keep_coverage
+from mivex.core.pixels.mips import build_chain
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
 from mivex.core.project.document import BillboardPlace, Delivery, Document, Overlay, Source

@@ -12,15 +12,15 @@ import pytest
 from PySide6.QtWidgets import QFileDialog, QMessageBox
 
 from mivex.core.base import store
+from mivex.core.base.errors import MivexError
 from mivex.core.base.log import state_folder
-from mivex.core.errors import MivexError
 from mivex.core.project import edits
 from mivex.core.project.document import Document
 from mivex.core.project.file import ChangedOnDisk, Stamp, open_project, read_project, write_project
 from mivex.core.project.keeping import Keeper, give_up, left_behind, project_lock
-from mivex.ui.app import application, settle
-from mivex.ui.saving import beside
-from mivex.ui.window import Window
+from mivex.ui.shell.app import application, settle
+from mivex.ui.shell.saving import beside
+from mivex.ui.shell.window import Window
 
 
 def document(name="Pane", count=1):

@@ -10,10 +10,10 @@ from test_project import mivex_run
 
 from mivex.core.findings import Subject, examine
 from mivex.core.findings.matte_fit import fit_matte
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_picture
-from mivex.core.image.picture import Picture, guess_meaning, looks_like_normals
-from mivex.core.image.texture import Texture
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.picture import Picture, guess_meaning, looks_like_normals
+from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.clear_specks import ClearSpecks, lone_specks
 from mivex.core.prepare.clear_specks import run as clear_specks

@@ -11,18 +11,18 @@ from PySide6.QtCore import Qt
 from sprites import disc, paint, rgba
 
 from mivex.core.base import log
-from mivex.core.errors import MivexError, Stopped
-from mivex.core.image.encode import write_picture
+from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.picture.encode import write_picture
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.unmatte import Unmatte, clipped
 from mivex.core.project import edits
 from mivex.core.project.document import BillboardPlace, Camera, HullPlace, Overlay, PanelPlace
 from mivex.core.project.evaluate import Cache, Workshop
 from mivex.core.project.file import dumps, loads
-from mivex.ui.app import application
-from mivex.ui.engine import Engine
-from mivex.ui.session import HISTORY, Session
-from mivex.ui.worker import Latest
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.session import HISTORY, Session
+from mivex.ui.session.worker import Latest
+from mivex.ui.shell.app import application
 
 
 class Bench(RuleBasedStateMachine):
@@ -323,7 +323,7 @@ def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_a
 
 def test_a_check_that_fails_is_said_and_the_others_go_on(tmp_path, monkeypatch):
     application()
-    from mivex.ui import engine as module
+    from mivex.ui.session import engine as module
     write_picture(tmp_path / "a.png", rgba(paint(32), disc(32)))
     real = module.examine
     monkeypatch.setattr(module, "examine", lambda s: real(s) if s.name != "Odd" else 1 / 0)

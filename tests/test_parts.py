@@ -8,13 +8,13 @@ from PySide6.QtCore import QPoint, QPointF, Qt
 from PySide6.QtTest import QTest
 from sprites import disc, paint, rgba
 
-from mivex.core.errors import MivexError
-from mivex.core.image.coverage import coverage, scale_for
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_levels
-from mivex.core.image.picture import Picture
-from mivex.core.image.svg import svg_size
-from mivex.core.image.texture import Texture
+from mivex.core.base.errors import MivexError
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_levels
+from mivex.core.picture.picture import Picture
+from mivex.core.picture.svg import svg_size
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.coverage import coverage, scale_for
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
 from mivex.core.prepare.key_colour import key_from_border
@@ -22,15 +22,15 @@ from mivex.core.prepare.weighing import premultiplied, unweighed, weighed
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import PROXY_SIDE, Workshop
-from mivex.ui.app import application
-from mivex.ui.busy import PATIENCE, Busy
-from mivex.ui.editors import CurveEdit, LevelsEdit, RampEdit
-from mivex.ui.engine import Engine
-from mivex.ui.fields import Bar
-from mivex.ui.files import power_size
-from mivex.ui.forms import field_for, shown_keys
-from mivex.ui.handles import Frame, dragged, grip_at, has_handles
-from mivex.ui.session import Session
+from mivex.ui.fields.editors import CurveEdit, LevelsEdit, RampEdit
+from mivex.ui.fields.fields import Bar
+from mivex.ui.fields.forms import field_for, shown_keys
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.session import Session
+from mivex.ui.shell.app import application
+from mivex.ui.shell.busy import PATIENCE, Busy
+from mivex.ui.shell.files import power_size
+from mivex.ui.tools.handles import Frame, dragged, grip_at, has_handles
 
 
 @pytest.fixture(autouse=True)

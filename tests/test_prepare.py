@@ -10,7 +10,7 @@ from pydantic import BaseModel
 from scipy import ndimage
 from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 
-from mivex.core.image.picture import Picture
+from mivex.core.picture.picture import Picture
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.base import Context, Surface

@@ -14,12 +14,12 @@ from sprites import cut_from, disc, paint, rgba
 
 import mivex.core
 from mivex.cli import run
+from mivex.core.base.errors import MivexError
 from mivex.core.deliver.deliver import check_format, deliver_project, write_texture
-from mivex.core.errors import MivexError
-from mivex.core.image.encode import write_picture
-from mivex.core.image.files import read_picture
-from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.texture import Texture
 from mivex.core.prepare import STEPS
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
@@ -141,7 +141,7 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
         t = shop.prepare(shop.picture("a.png"), Source(meaning="colour"), steps, bits)
         write_texture(tmp_path / f"pre.{suffix}", t)
     # A file that does not hold what it was given does not count as delivered.
-    from mivex.core.image import encode
+    from mivex.core.picture import encode
     write_texture(tmp_path / "c.png", Texture(v))
     good = (tmp_path / "c.png").read_bytes()
     real = encode._ENCODERS[".png"]

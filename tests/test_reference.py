@@ -10,9 +10,9 @@ import numpy as np
 import pytest
 from sprites import srgb_decode
 
-from mivex.core.image.texture import Texture
-from mivex.core.material.blends import GROUPS
 from mivex.core.material.material import Material
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import GROUPS
 from mivex.core.project.document import BillboardPlace, Camera, Document, HullPlace, Overlay, PanelPlace
 from mivex.core.stage import placing
 from mivex.core.stage.camera import View

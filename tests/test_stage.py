@@ -5,11 +5,11 @@ import math
 import numpy as np
 import pytest
 
-from mivex.core.image.mips import build_chain
-from mivex.core.image.sampling import sample
-from mivex.core.image.texture import Texture
-from mivex.core.material.blends import BAYER, BLENDS, blend_one
 from mivex.core.material.material import Material, default_material, with_blend
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BAYER, BLENDS, blend_one
+from mivex.core.pixels.mips import build_chain
+from mivex.core.pixels.sampling import sample
 from mivex.core.project.document import BillboardPlace, Camera, Document, HullPlace, Overlay, PanelPlace
 from mivex.core.proof.flat import FlatView, draw_flat
 from mivex.core.stage import placing

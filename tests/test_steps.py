@@ -8,8 +8,8 @@ from scipy import ndimage
 from sprites import cut_from, disc, rgba, srgb_decode
 from stepping import circle, plain, run
 
-from mivex.core.image.nearest import nearest
-from mivex.core.image.outline import trace
+from mivex.core.pixels.nearest import nearest
+from mivex.core.pixels.outline import trace
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
 

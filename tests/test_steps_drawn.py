@@ -9,10 +9,10 @@ from scipy import ndimage
 from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 from stepping import MASK, circle, plain, run
 
-from mivex.core.image.outline import outline_error
-from mivex.core.image.outlines import covered, text_edges
-from mivex.core.image.svg import draw_svg
-from mivex.core.image.texture import Texture
+from mivex.core.picture.lettering import covered, text_edges
+from mivex.core.picture.svg import draw_svg
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.outline import outline_error
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.falloff import Stroke, brushed

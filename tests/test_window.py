@@ -14,15 +14,15 @@ from PySide6.QtGui import QDropEvent, QImage
 from PySide6.QtTest import QTest
 from sprites import cut_from, disc, paint, rgba
 
-from mivex.core.image.encode import write_picture
+from mivex.core.picture.encode import write_picture
 from mivex.core.prepare import STEPS
 from mivex.demo import PROJECT
-from mivex.ui.app import application, settle
-from mivex.ui.editors import CurveEdit, LevelsEdit, RampEdit
-from mivex.ui.fields import Field
-from mivex.ui.files import guess_kind
-from mivex.ui.forms import shown_keys
-from mivex.ui.window import Window
+from mivex.ui.fields.editors import CurveEdit, LevelsEdit, RampEdit
+from mivex.ui.fields.fields import Field
+from mivex.ui.fields.forms import shown_keys
+from mivex.ui.shell.app import application, settle
+from mivex.ui.shell.files import guess_kind
+from mivex.ui.shell.window import Window
 
 HERE = Path(__file__).parent
 
@@ -142,7 +142,7 @@ def test_unsaved_work_is_asked_about_and_kept_aside(window, tmp_path):
 
 def test_every_control_says_what_it_changes_and_does_change_something(window):
     """Each setting at each station: a name, a hint, and an edit that reaches the document and can be undone."""
-    from mivex.ui.fields import ChoiceField, Field, NumberField, SwitchField
+    from mivex.ui.fields.fields import ChoiceField, Field, NumberField, SwitchField
     window.session.open(PROJECT)
     window.session.choose("mote")
     settle(window)

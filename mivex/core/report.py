@@ -11,13 +11,13 @@ from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
-from mivex.core.bands import one_core
+from mivex.core.base.bands import one_core
 from mivex.core.base.log import sentence
 from mivex.core.base.store import shown
 from mivex.core.findings import Finding, Repair, Subject, examine
-from mivex.core.image.files import read_picture
-from mivex.core.image.picture import Picture, guess_meaning
-from mivex.core.image.texture import Texture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.picture import Picture, guess_meaning
+from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Source
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import read_project

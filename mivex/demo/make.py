@@ -7,12 +7,12 @@ import cv2
 import numpy as np
 
 from mivex.core.base.store import write_text
-from mivex.core.image.colour import to_display, to_linear
-from mivex.core.image.encode import write_picture
-from mivex.core.image.svg import draw_svg
+from mivex.core.base.types import Floats
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.svg import draw_svg
+from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, polygon, segment
 from mivex.core.project.file import write_project
-from mivex.core.shapes import box, circle, coverage, grid, noise, over, polygon, segment
-from mivex.core.types import Floats
 from mivex.demo import FOLDER, PROJECT
 from mivex.demo.project import project
 

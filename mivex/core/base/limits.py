@@ -1,6 +1,6 @@
 """The one limit on the size of any picture: read, made by a step, drawn or delivered."""
 
-from mivex.core.errors import MivexError
+from mivex.core.base.errors import MivexError
 
 MAX_SIDE = 16384
 MAX_TEXELS = 8192 * 8192

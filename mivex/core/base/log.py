@@ -56,7 +56,7 @@ def failure(error: BaseException, where: str) -> str:
 
 def sentence(error: BaseException, where: str) -> str:
     """What to tell the artist about any error at all."""
-    from mivex.core.errors import MivexError
+    from mivex.core.base.errors import MivexError
 
     if isinstance(error, MivexError):
         return str(error)

@@ -14,7 +14,7 @@ from collections.abc import Callable
 from pathlib import Path
 from types import TracebackType
 
-from mivex.core.errors import MivexError
+from mivex.core.base.errors import MivexError
 
 PREFIX = ".mivex-"
 """Unfinished files begin with this; those of a killed run are cleared by the next one that writes there."""

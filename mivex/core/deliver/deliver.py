@@ -14,15 +14,15 @@ from typing import Any
 import numpy as np
 
 from mivex import __version__
+from mivex.core.base.errors import MivexError
 from mivex.core.base.store import NAME_BYTES, Batch, check_path, encoded, reason
-from mivex.core.errors import MivexError
-from mivex.core.image.colour import to_linear
-from mivex.core.image.coverage import best_cutoff
-from mivex.core.image.encode import stage_picture
-from mivex.core.image.mips import build_chain
-from mivex.core.image.texture import Texture
-from mivex.core.material.blends import BLENDS
 from mivex.core.material.material import Material
+from mivex.core.picture.encode import stage_picture
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BLENDS
+from mivex.core.pixels.colour import to_linear
+from mivex.core.pixels.coverage import best_cutoff
+from mivex.core.pixels.mips import build_chain
 from mivex.core.prepare.base import StepParams
 from mivex.core.prepare.channels import CHANNELS, Pack
 from mivex.core.prepare.keep_coverage import KeepCoverage

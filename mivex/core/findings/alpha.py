@@ -2,14 +2,14 @@
 
 import numpy as np
 
+from mivex.core.base.types import Floats, Mask
 from mivex.core.findings.base import Check, Finding, Repair, Subject
-from mivex.core.image.texture import Texture
+from mivex.core.picture.texture import Texture
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.clear_border import ClearBorder
 from mivex.core.prepare.drop_alpha import DropAlpha
 from mivex.core.prepare.invert_alpha import InvertAlpha
 from mivex.core.prepare.key_colour import border_of, key_from_border
-from mivex.core.types import Floats, Mask
 
 FAINTEST, SOLID, GENTLE = 0.06, 0.94, 0.12
 """Border texels between these are soft; steps inwards below this are gentle."""

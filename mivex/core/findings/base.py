@@ -8,9 +8,9 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.image.fringes import LevelFringe, fringe_figures
-from mivex.core.image.texture import Texture
 from mivex.core.material.material import Material
+from mivex.core.picture.fringes import LevelFringe, fringe_figures
+from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Delivery, Overlay
 

@@ -3,11 +3,11 @@
 from dataclasses import dataclass, field
 
 from mivex.core.findings.base import Subject
-from mivex.core.image.coverage import LevelCoverage, best_cutoff, coverage_figures
-from mivex.core.image.fringes import LevelFringe
-from mivex.core.image.mips import build_chain
-from mivex.core.image.outline import outline_error
-from mivex.core.image.texture import Texture
+from mivex.core.picture.fringes import LevelFringe
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.coverage import LevelCoverage, best_cutoff, coverage_figures
+from mivex.core.pixels.mips import build_chain
+from mivex.core.pixels.outline import outline_error
 from mivex.core.prepare.combine import fitted
 from mivex.core.prepare.tiling import Seam, seams
 

@@ -3,7 +3,7 @@
 import numpy as np
 
 from mivex.core.findings.base import Check, Finding, Repair, Subject
-from mivex.core.material.blends import BLENDS
+from mivex.core.pixels.blends import BLENDS
 from mivex.core.prepare.resize import Resize, nearest_power
 
 CLEAR_BELOW = 0.995

@@ -1,4 +1,4 @@
-"""Is hidden colour seen when the texture is filtered? What is measured is `mivex.core.image.fringes`.
+"""Is hidden colour seen when the texture is filtered? What is measured is `mivex.core.picture.fringes`.
 
 Nearly every straight texture has a fringe somewhere. It is a finding where what
 shows of it, figure times area, is worth the artist's time, and where a repair
@@ -10,18 +10,18 @@ from dataclasses import replace
 import cv2
 import numpy as np
 
+from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Cost, Finding, Repair, Subject
-from mivex.core.image.colour import LUMINANCE, hex_of, to_display
-from mivex.core.image.files import read_picture
-from mivex.core.image.fringes import LevelFringe, fringe_figures, fringe_map
-from mivex.core.image.mips import MipChain, build_chain
-from mivex.core.image.nearest import nearest
-from mivex.core.image.texture import Texture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.fringes import LevelFringe, fringe_figures, fringe_map
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import LUMINANCE, hex_of, to_display
+from mivex.core.pixels.mips import MipChain, build_chain
+from mivex.core.pixels.nearest import nearest
 from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.spread import Spread, trusted
 from mivex.core.prepare.spread import run as spread
 from mivex.core.proof.cost import change_of
-from mivex.core.types import Floats
 
 LIMIT = 1.0
 """What shows of a fringe, figure times area, above which it is a finding (of 255)."""

@@ -6,7 +6,7 @@ import numpy as np
 
 from mivex.core.findings.base import Check, Finding, Repair, Subject
 from mivex.core.findings.matte_fit import MatteFit, fit_matte
-from mivex.core.image.colour import hex_of
+from mivex.core.pixels.colour import hex_of
 from mivex.core.prepare.unmatte import Unmatte
 
 LIMIT = 8.0

@@ -20,12 +20,12 @@ import cv2
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.image.colour import to_display, to_linear
-from mivex.core.image.nearest import nearest
-from mivex.core.image.texture import Texture
+from mivex.core.base.types import Floats
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.pixels.nearest import nearest
 from mivex.core.prepare.base import Space
 from mivex.core.prepare.mattes import colour_under
-from mivex.core.types import Floats
 
 SHARE_SLACK = 0.03
 OUTLINE = 3.0

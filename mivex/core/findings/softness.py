@@ -3,13 +3,13 @@
 import cv2
 import numpy as np
 
+from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Finding, Repair, Subject
 from mivex.core.prepare.blur import Blur
 from mivex.core.prepare.clear_specks import ClearSpecks, lone_specks
 from mivex.core.prepare.move import Trim, box_of
 from mivex.core.prepare.resize import Resize
 from mivex.core.proof.histogram import histogram
-from mivex.core.types import Floats
 
 TWO_VALUED = 0.01
 """Fewer texels between 0 and 1 than this share, and softness is not used."""

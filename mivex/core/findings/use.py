@@ -3,14 +3,14 @@
 import cv2
 import numpy as np
 
+from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Finding, Repair, Subject
-from mivex.core.image.colour import to_display
-from mivex.core.image.coverage import coverage
-from mivex.core.image.mips import halve
-from mivex.core.image.picture import looks_like_normals
+from mivex.core.picture.picture import looks_like_normals
+from mivex.core.pixels.colour import to_display
+from mivex.core.pixels.coverage import coverage
+from mivex.core.pixels.mips import halve
 from mivex.core.prepare.keep_coverage import KeepCoverage
 from mivex.core.prepare.tiling import MakeTile, seams
-from mivex.core.types import Floats
 
 SEAM_RATIO, SEAM_STEP = 2.5, 3.0
 """A seam is found where the step across is so many times the step inside, and at least so much of 255."""
@@ -24,7 +24,7 @@ def _twice(values: Floats) -> Floats:
 
 def filtered_apart(stored: Floats) -> float:
     """Largest mean difference, of 255, between filtering stored values as colour and as data, two levels down."""
-    from mivex.core.image.colour import to_linear
+    from mivex.core.pixels.colour import to_linear
     linear = stored.copy()
     linear[..., :3] = to_linear(stored[..., :3])
     a, b = to_display(_twice(linear)[..., :3]), _twice(stored)[..., :3]

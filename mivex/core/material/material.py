@@ -4,8 +4,8 @@ from typing import Literal
 
 from pydantic import BaseModel, ConfigDict
 
-from mivex.core.material.blends import BLENDS, BlendName, GroupName
-from mivex.core.prepare.base import Rgb, setting
+from mivex.core.base.settings import Rgb, setting
+from mivex.core.pixels.blends import BLENDS, BlendName, GroupName
 
 Kind = Literal["glass", "decal", "logo", "sprite"]
 

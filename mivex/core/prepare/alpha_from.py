@@ -3,8 +3,9 @@
 from dataclasses import replace
 from typing import ClassVar, Literal
 
-from mivex.core.image.colour import luminance
-from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
+from mivex.core.base.settings import Rgb, setting
+from mivex.core.pixels.colour import luminance
+from mivex.core.prepare.base import Context, Space, Step, StepParams, Surface, colour_in
 from mivex.core.prepare.combine import mask_of
 from mivex.core.prepare.light import matte_out
 from mivex.core.prepare.mattes import alpha_against

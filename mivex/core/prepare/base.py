@@ -2,26 +2,17 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from typing import Annotated, Any, ClassVar, Literal
+from typing import Any, ClassVar, Literal
 
 import numpy as np
-from pydantic import AfterValidator, BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field
 
-from mivex.core.image.colour import to_display, to_linear
-from mivex.core.image.picture import Picture
-from mivex.core.types import Floats
+from mivex.core.base.settings import Rgb
+from mivex.core.base.types import Floats
+from mivex.core.picture.picture import Picture
+from mivex.core.pixels.colour import to_display, to_linear
 
 Station = Literal["source", "alpha", "colour", "edges"]
-
-
-def _in_unit(rgb: tuple[float, float, float]) -> tuple[float, float, float]:
-    if not all(0 <= v <= 1 for v in rgb):
-        raise ValueError("each of red, green and blue must lie between 0 and 1")
-    return rgb
-
-
-Rgb = Annotated[tuple[float, float, float], AfterValidator(_in_unit)]
-"""A colour in display values, each channel in [0, 1]."""
 
 Space = Literal["display", "linear"]
 
@@ -36,36 +27,6 @@ class StepParams(BaseModel):
 
     step: str
     on: bool = Field(True, title="On", description="Switched off, the step changes nothing.")
-
-
-def setting(default: Any, title: str, hint: str, *, unit: str = "", ge: float | None = None,
-            le: float | None = None, choices: dict[Any, str] | None = None, widget: str = "",
-            drag: tuple[float, float] | None = None, log: bool = False) -> Any:
-    """Describe one setting of a step: its default, name, unit, range and a one-line hint.
-
-    Parameters
-    ----------
-    default : Any
-        Value when nothing is said.
-    title, hint : str
-        Name on the control; what changes in the picture.
-    unit : str
-        Shown behind the number.
-    ge, le : float, optional
-        Smallest and largest value allowed.
-    choices : dict, optional
-        Wording for each allowed word.
-    widget : str
-        Editor to use where the type alone does not say: ``colour``, ``file``.
-    drag : (low, high), optional
-        Range of the slider where it should be narrower than what may be typed.
-    log : bool
-        The slider moves by ratio, not by difference.
-    """
-    extra: dict[str, Any] = {"unit": unit, "choices": choices, "widget": widget, "log": log}
-    extra["drag"] = list(drag) if drag else None
-    kept = {k: v for k, v in extra.items() if v}
-    return Field(default, title=title, description=hint, ge=ge, le=le, json_schema_extra=kept)
 
 
 @dataclass(frozen=True, eq=False)

@@ -6,10 +6,11 @@ from typing import ClassVar, Literal
 import numpy as np
 from pydantic import BaseModel, ConfigDict
 
-from mivex.core.prepare.base import Context, Rgb, Step, StepParams, Surface, colour_in, setting
+from mivex.core.base.settings import Rgb, setting
+from mivex.core.base.types import Floats
+from mivex.core.prepare.base import Context, Step, StepParams, Surface, colour_in
 from mivex.core.prepare.combine import TAKE_WORDS, VALUE_WORDS, Take, Value, grey_of, mask_of
 from mivex.core.prepare.light import masks_coloured
-from mivex.core.types import Floats
 
 CHANNELS = ("red", "green", "blue", "alpha")
 

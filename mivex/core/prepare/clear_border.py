@@ -4,7 +4,8 @@ from typing import Literal
 
 import numpy as np
 
-from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.base.settings import setting
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 
 
 class ClearBorder(StepParams):

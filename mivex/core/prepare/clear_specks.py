@@ -5,8 +5,9 @@ from typing import Literal
 import cv2
 import numpy as np
 
-from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
-from mivex.core.types import Floats, Mask
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats, Mask
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 
 FAINT = 0.1
 FAR = 4

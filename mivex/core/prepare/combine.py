@@ -4,11 +4,12 @@ from typing import Literal
 
 import numpy as np
 
-from mivex.core.image.colour import luminance
-from mivex.core.image.picture import Picture
-from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats
+from mivex.core.picture.picture import Picture
+from mivex.core.pixels.colour import luminance
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.resize import resized
-from mivex.core.types import Floats
 
 Take = Literal["auto", "luminance", "largest", "red", "green", "blue", "alpha"]
 Value = Literal["luminance", "largest", "red", "green", "blue", "alpha"]

@@ -6,14 +6,15 @@ from typing import ClassVar, Literal
 
 import numpy as np
 
-from mivex.core.image.colour import to_display
-from mivex.core.image.nearest import nearest
-from mivex.core.image.outlines import covered, text_edges
-from mivex.core.image.svg import draw_svg
-from mivex.core.prepare.base import Context, Rgb, Step, StepParams, Surface, colour_in, setting
+from mivex.core.base.settings import Rgb, setting
+from mivex.core.base.types import Floats
+from mivex.core.picture.lettering import covered, text_edges
+from mivex.core.picture.svg import draw_svg
+from mivex.core.pixels.colour import to_display
+from mivex.core.pixels.nearest import nearest
+from mivex.core.prepare.base import Context, Step, StepParams, Surface, colour_in
 from mivex.core.prepare.grow import grown
 from mivex.core.prepare.light import laid_over
-from mivex.core.types import Floats
 
 How = Literal["over", "cut"]
 HOW_WORDS = {"over": "Over the picture", "cut": "Cut out of the alpha"}

@@ -4,7 +4,8 @@ from typing import ClassVar, Literal
 
 import numpy as np
 
-from mivex.core.prepare.base import Context, Step, Surface, setting
+from mivex.core.base.settings import setting
+from mivex.core.prepare.base import Context, Step, Surface
 from mivex.core.prepare.falloff import FallOffFields, fall_off
 
 

@@ -3,13 +3,14 @@
 import math
 from typing import Literal
 
-import numba as nb
 import numpy as np
 from pydantic import BaseModel, ConfigDict, Field
 
-from mivex.core.bands import run_bands
-from mivex.core.prepare.base import StepParams, Surface, setting
-from mivex.core.types import Floats
+from mivex.core.base.bands import run_bands
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats
+from mivex.core.prepare.base import StepParams, Surface
+from mivex.core.prepare.kernels.falloff import mask_rows, stroke_kernel
 
 Shape = Literal["radial", "linear", "box"]
 SHAPE_WORDS = {"radial": "Radial", "linear": "Linear", "box": "Box"}
@@ -39,26 +40,6 @@ class FallOffFields(StepParams):
         choices={"smooth": "Smooth", "straight": "Straight"})
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def _mask_rows(cy, cx, radius, stretch, cos, sin, soft, code, smooth, out, first, last):  # type: ignore[no-untyped-def]
-    one, zero, half = np.float32(1), np.float32(0), np.float32(0.5)
-    # A hard edge still covers its texels by share, half a texel on either side; a soft one lies within.
-    band = max(soft * radius, one)
-    out_by = half * max(one - soft * radius, zero)
-    for y in range(first, last):
-        for x in range(out.shape[1]):
-            dx, dy = np.float32(x) + half - cx, np.float32(y) + half - cy
-            u, v = (dx * cos + dy * sin) / stretch, dy * cos - dx * sin
-            if code == 0:
-                d = np.sqrt(u * u + v * v)
-            elif code == 1:
-                d = v + radius
-                # Full above the line, none a radius below its middle.
-                d = d * half
-            else:
-                d = max(abs(u), abs(v))
-            t = min(max((radius - d) / band + out_by, zero), one)
-            out[y, x] = t * t * (np.float32(3) - t - t) if smooth else t
 
 
 def fall_off(p: FallOffFields, surface: Surface) -> Floats:
@@ -72,7 +53,7 @@ def fall_off(p: FallOffFields, surface: Surface) -> Floats:
     f = np.float32
     out: Floats = np.empty((h, w), np.float32)
     cy, cx = (surface.pivot[1] + p.y) * h, (surface.pivot[0] + p.x) * w
-    run_bands(h, lambda i, j: _mask_rows(f(cy), f(cx), f(p.radius * min(h, w)), f(p.stretch), f(math.cos(a)),
+    run_bands(h, lambda i, j: mask_rows(f(cy), f(cx), f(p.radius * min(h, w)), f(p.stretch), f(math.cos(a)),
                                          f(math.sin(a)), f(p.soft), _CODE[p.shape], p.profile == "smooth", out, i, j))
     return out
 
@@ -87,32 +68,6 @@ class Stroke(BaseModel):
     erase: bool = Field(False, description="Takes away from the strokes before it.")
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def _stroke(mask, ys, xs, r, erase):  # type: ignore[no-untyped-def]
-    h, w = mask.shape
-    y0, y1 = max(0, int(ys.min() - r)), min(h, int(ys.max() + r) + 2)
-    x0, x1 = max(0, int(xs.min() - r)), min(w, int(xs.max() + r) + 2)
-    near = np.full((max(y1 - y0, 0), max(x1 - x0, 0)), np.float32(1e12), np.float32)
-    for k in range(max(1, ys.size - 1)):
-        m = min(k + 1, ys.size - 1)
-        ey, ex = ys[m] - ys[k], xs[m] - xs[k]
-        long = ey * ey + ex * ex
-        for y in range(max(y0, int(min(ys[k], ys[m]) - r)), min(y1, int(max(ys[k], ys[m]) + r) + 2)):
-            for x in range(max(x0, int(min(xs[k], xs[m]) - r)), min(x1, int(max(xs[k], xs[m]) + r) + 2)):
-                dy, dx = np.float32(y) + np.float32(0.5) - ys[k], np.float32(x) + np.float32(0.5) - xs[k]
-                t = np.float32(0)
-                if long > 0:
-                    t = min(max((dy * ey + dx * ex) / long, np.float32(0)), np.float32(1))
-                dy, dx = dy - t * ey, dx - t * ex
-                near[y - y0, x - x0] = min(near[y - y0, x - x0], dy * dy + dx * dx)
-    for y in range(y0, y1):
-        for x in range(x0, x1):
-            t = max(np.float32(1) - np.sqrt(near[y - y0, x - x0]) / r, np.float32(0))
-            t = t * t * (np.float32(3) - t - t)
-            if erase:
-                mask[y, x] *= np.float32(1) - t
-            else:
-                mask[y, x] = max(mask[y, x], t)
 
 
 def brushed(strokes: tuple[Stroke, ...], height: int, width: int) -> Floats:
@@ -121,6 +76,6 @@ def brushed(strokes: tuple[Stroke, ...], height: int, width: int) -> Floats:
     for s in strokes:
         if s.points:
             at = np.array(s.points, np.float32)
-            _stroke(mask, at[:, 1] * np.float32(height), at[:, 0] * np.float32(width),
+            stroke_kernel(mask, at[:, 1] * np.float32(height), at[:, 0] * np.float32(width),
                     np.float32(s.radius * min(height, width)), s.erase)
     return mask

@@ -3,7 +3,8 @@
 from dataclasses import replace
 from typing import Literal
 
-from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.base.settings import setting
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 
 
 class KeepCoverage(StepParams):
@@ -15,7 +16,7 @@ class KeepCoverage(StepParams):
 
 
 def run(surface: Surface, params: KeepCoverage, context: Context) -> Surface:
-    """Note the cutoff; the levels are scaled when the chain is built (see `mivex.core.image.coverage`)."""
+    """Note the cutoff; the levels are scaled when the chain is built (see `mivex.core.pixels.coverage`)."""
     return replace(surface, coverage=params.cutoff)
 
 

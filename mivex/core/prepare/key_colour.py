@@ -2,12 +2,13 @@
 
 from typing import Literal
 
-import numba as nb
 import numpy as np
 
-from mivex.core.bands import run_bands
-from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
-from mivex.core.types import Floats
+from mivex.core.base.bands import run_bands
+from mivex.core.base.settings import Rgb, setting
+from mivex.core.base.types import Floats
+from mivex.core.prepare.base import Context, Space, Step, StepParams, Surface, colour_in
+from mivex.core.prepare.kernels.key_colour import key_rows
 
 
 class KeyColour(StepParams):
@@ -55,31 +56,6 @@ def key_from_border(values: Floats) -> KeyColour:
     return KeyColour(key=(r, g, b), near=near, far=round(near + 0.3, 3), despill=spill)
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def _key_rows(C, alpha, K, near, far, clean, despill, lead, out, first, last):  # type: ignore[no-untyped-def]
-    one, zero = np.float32(1), np.float32(0)
-    for y in range(first, last):
-        for x in range(alpha.shape[1]):
-            r, g, b = C[y, x, 0], C[y, x, 1], C[y, x, 2]
-            d = np.sqrt((r - K[0]) ** 2 + (g - K[1]) ** 2 + (b - K[2]) ** 2)
-            if far - near > np.float32(1e-6):
-                a = min(max((d - near) / (far - near), zero), one)
-            else:
-                a = one if d > far else zero
-            if zero < a < one and clean > 0:
-                # F = K + (C − K)/α, the colour that was mixed with the key.
-                f = (one / a - one) * clean
-                r = min(max(r + (r - K[0]) * f, zero), one)
-                g = min(max(g + (g - K[1]) * f, zero), one)
-                b = min(max(b + (b - K[2]) * f, zero), one)
-            if despill > 0 and lead >= 0:
-                if lead == 0:
-                    r -= max(r - max(g, b), zero) * despill
-                elif lead == 1:
-                    g -= max(g - max(r, b), zero) * despill
-                else:
-                    b -= max(b - max(r, g), zero) * despill
-            out[y, x, 0], out[y, x, 1], out[y, x, 2], out[y, x, 3] = r, g, b, a * alpha[y, x]
 
 
 def run(surface: Surface, params: KeyColour, context: Context) -> Surface:
@@ -95,7 +71,7 @@ def run(surface: Surface, params: KeyColour, context: Context) -> Surface:
     out: Floats = np.empty(surface.values.shape, np.float32)
     f = np.float32
     alpha = surface.alpha if surface.has_alpha else np.ones_like(surface.alpha)
-    run_bands(out.shape[0], lambda a, b: _key_rows(C, alpha, K, f(params.near), f(params.far), f(params.clean),
+    run_bands(out.shape[0], lambda a, b: key_rows(C, alpha, K, f(params.near), f(params.far), f(params.clean),
                                                    f(params.despill), lead, out, a, b))
     return surface.with_colour(surface.rgb_from(out[..., :3], params.space)).with_alpha(out[..., 3])
 

@@ -5,7 +5,9 @@ from typing import Literal
 
 import numpy as np
 
-from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 
 _CHANNELS = {"red": 0, "green": 1, "blue": 2, "alpha": 3}
 Channel = Literal["alpha", "red", "green", "blue", "colour"]

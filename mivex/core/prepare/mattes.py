@@ -10,7 +10,8 @@ Porter and Duff (1984), *Compositing Digital Images*; Smith and Blinn (1996),
 
 import numpy as np
 
-from mivex.core.prepare.base import Floats, Surface
+from mivex.core.base.types import Floats
+from mivex.core.prepare.base import Surface
 from mivex.core.prepare.light import matte_out
 
 

@@ -10,14 +10,15 @@ from dataclasses import replace
 from typing import Literal
 
 import cv2
-import numba as nb
 import numpy as np
 
-from mivex.core.bands import run_bands
-from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.base.bands import run_bands
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.blur import BORDER_WORDS, Border, blurred
 from mivex.core.prepare.combine import VALUE_WORDS, Value, grey_of
-from mivex.core.types import Floats
+from mivex.core.prepare.kernels.normal import normal_rows
 
 SLOPE = 8.0
 """At strength 1, a rise over the whole range of heights within so many texels is a slope of 45°."""
@@ -38,22 +39,6 @@ class NormalFromHeight(StepParams):
         "from above.", choices={"up": "Up", "down": "Down"})
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def _normal_rows(height, alpha, k, way, out, first, last):  # type: ignore[no-untyped-def]
-    """``height`` carries one more texel on every side than ``out``."""
-    a, b = np.float32(3 / 32), np.float32(10 / 32)
-    half = np.float32(0.5)
-    for y in range(first, last):
-        for x in range(out.shape[1]):
-            j, i = y + 1, x + 1
-            gx = (a * (height[j - 1, i + 1] - height[j - 1, i - 1]) + b * (height[j, i + 1] - height[j, i - 1])
-                  + a * (height[j + 1, i + 1] - height[j + 1, i - 1]))
-            gy = (a * (height[j + 1, i - 1] - height[j - 1, i - 1]) + b * (height[j + 1, i] - height[j - 1, i])
-                  + a * (height[j + 1, i + 1] - height[j - 1, i + 1]))
-            nx, ny = -gx * k, gy * k * way
-            inv = half / np.sqrt(nx * nx + ny * ny + np.float32(1))
-            out[y, x, 0], out[y, x, 1], out[y, x, 2] = nx * inv + half, ny * inv + half, inv + half
-            out[y, x, 3] = alpha[y, x]
 
 
 def run(surface: Surface, params: NormalFromHeight, context: Context) -> Surface:
@@ -67,7 +52,7 @@ def run(surface: Surface, params: NormalFromHeight, context: Context) -> Surface
     k = np.float32(params.strength * SLOPE * surface.scale)
     # Rows run down: a rise towards the top has a negative row gradient, and green up is +y.
     way = np.float32(1 if params.green == "up" else -1)
-    run_bands(out.shape[0], lambda a, b: _normal_rows(padded, surface.alpha, k, way, out, a, b))
+    run_bands(out.shape[0], lambda a, b: normal_rows(padded, surface.alpha, k, way, out, a, b))
     return replace(surface, values=out, data=True)
 
 

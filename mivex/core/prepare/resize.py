@@ -7,7 +7,9 @@ import cv2
 import numpy as np
 
 from mivex.core.base.limits import check_size
-from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.weighing import unweighed, weighed
 
 

@@ -12,8 +12,9 @@ from typing import Literal
 import cv2
 import numpy as np
 
-from mivex.core.image.outline import trace
-from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.base.settings import setting
+from mivex.core.pixels.outline import trace
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.resize import resized
 from mivex.core.prepare.weighing import unweighed, weighed
 

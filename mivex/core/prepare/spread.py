@@ -10,14 +10,15 @@ Felzenszwalb and Huttenlocher (2012), *Distance Transforms of Sampled Functions*
 from dataclasses import replace
 from typing import Literal
 
-import numba as nb
 import numpy as np
 
-from mivex.core.bands import run_bands
-from mivex.core.image.mips import halve
-from mivex.core.image.nearest import nearest
-from mivex.core.prepare.base import Context, Floats, Step, StepParams, Surface, setting
-from mivex.core.types import Mask
+from mivex.core.base.bands import run_bands
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats, Mask
+from mivex.core.pixels.mips import halve
+from mivex.core.pixels.nearest import nearest
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
+from mivex.core.prepare.kernels.spread import push_rows, take_rows
 
 
 class Spread(StepParams):
@@ -40,14 +41,6 @@ def trusted(alpha: Floats, solid_from: float) -> Mask:
     return alpha >= np.float32(solid_from) if solid_from > 0 else alpha > 0
 
 
-@nb.njit(nogil=True, cache=True)
-def _take_rows(values, index, fill, out, first, last):  # type: ignore[no-untyped-def]
-    w = fill.shape[1]
-    for y in range(first, last):
-        for x in range(w):
-            j, i = (index[y, x] // w, index[y, x] % w) if fill[y, x] else (y, x)
-            out[y, x, 0], out[y, x, 1], out[y, x, 2] = values[j, i, 0], values[j, i, 1], values[j, i, 2]
-            out[y, x, 3] = values[y, x, 3]
 
 
 def pull_push(rgb: Floats, mask: Mask) -> Floats:
@@ -71,40 +64,11 @@ def pull_push(rgb: Floats, mask: Mask) -> Floats:
     for level in reversed(levels[:-1]):
         finer: Floats = np.empty((*level.shape[:2], 3), np.float32)
         coarse = np.ascontiguousarray(filled)
-        run_bands(level.shape[0], lambda a, b, v=level, c=coarse, o=finer: _push_rows(v, c, o, a, b))  # type: ignore[misc]
+        run_bands(level.shape[0], lambda a, b, v=level, c=coarse, o=finer: push_rows(v, c, o, a, b))  # type: ignore[misc]
         filled = finer
     return filled
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def _push_rows(level, coarse, out, first, last):  # type: ignore[no-untyped-def]
-    """Own average where it is known, the coarser level's, read bilinearly, for the rest."""
-    h, w = out.shape[0], out.shape[1]
-    ch, cw = coarse.shape[0], coarse.shape[1]
-    sy, sx = np.float32(ch / h), np.float32(cw / w)
-    half, one = np.float32(0.5), np.float32(1)
-    for y in range(first, last):
-        v = min(max((np.float32(y) + half) * sy - half, np.float32(0)), np.float32(ch - 1))
-        j = int(v)
-        fy = v - np.float32(j)
-        j1 = min(j + 1, ch - 1)
-        for x in range(w):
-            weight = level[y, x, 3]
-            if weight >= one:
-                for c in range(3):
-                    out[y, x, c] = level[y, x, c] / weight
-                continue
-            u = min(max((np.float32(x) + half) * sx - half, np.float32(0)), np.float32(cw - 1))
-            i = int(u)
-            fx = u - np.float32(i)
-            i1 = min(i + 1, cw - 1)
-            for c in range(3):
-                top = coarse[j, i, c] + (coarse[j, i1, c] - coarse[j, i, c]) * fx
-                low = coarse[j1, i, c] + (coarse[j1, i1, c] - coarse[j1, i, c]) * fx
-                r = top + (low - top) * fy
-                if weight > 0:
-                    r += (level[y, x, c] / weight - r) * weight
-                out[y, x, c] = r
 
 
 def run(surface: Surface, params: Spread, context: Context) -> Surface:
@@ -121,7 +85,7 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
             fill &= distance <= reach
     if params.method == "nearest":
         out = np.empty_like(surface.values)
-        run_bands(mask.shape[0], lambda a, b: _take_rows(surface.values, index, fill, out, a, b))
+        run_bands(mask.shape[0], lambda a, b: take_rows(surface.values, index, fill, out, a, b))
         return replace(surface, values=out)
     linear = surface.rgb_in("linear")
     if params.method == "smooth":

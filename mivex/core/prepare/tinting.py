@@ -3,19 +3,20 @@
 from dataclasses import replace
 from typing import Annotated, ClassVar, Literal
 
-import numba as nb
 import numpy as np
 from pydantic import AfterValidator
 
-from mivex.core.bands import run_bands
-from mivex.core.image.colour import to_display, to_linear
-from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
+from mivex.core.base.bands import run_bands
+from mivex.core.base.settings import Rgb, setting
+from mivex.core.base.types import Floats
+from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.prepare.base import Context, Space, Step, StepParams, Surface, colour_in
 from mivex.core.prepare.blur import BORDER_WORDS, Border, blurred
 from mivex.core.prepare.combine import VALUE_WORDS, Value, grey_of, mask_of
 from mivex.core.prepare.falloff import FallOffFields, Stroke, brushed, fall_off
+from mivex.core.prepare.kernels.tinting import ramp_rows
 from mivex.core.prepare.light import relit
 from mivex.core.prepare.weighing import weighed
-from mivex.core.types import Floats
 
 Stop = tuple[float, Rgb]
 
@@ -100,23 +101,13 @@ def run_gradient(surface: Surface, params: GradientMap, context: Context) -> Sur
         table = to_display(table)  # looked up as it is stored
     out: Floats = np.empty(surface.values.shape, np.float32)
     grey = np.ascontiguousarray(grey_of(surface.values, params.take), np.float32)
-    run_bands(out.shape[0], lambda a, b: _ramp_rows(surface.values, grey, table, out, a, b))
+    run_bands(out.shape[0], lambda a, b: ramp_rows(surface.values, grey, table, out, a, b))
     if params.amount == 1:
         return replace(surface, values=out)
     rgb = surface.rgb_in(params.space)
     return surface.with_colour(surface.rgb_from(rgb + (out[..., :3] - rgb) * np.float32(params.amount), params.space))
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def _ramp_rows(values, grey, table, out, first, last):  # type: ignore[no-untyped-def]
-    for y in range(first, last):
-        for x in range(grey.shape[1]):
-            t = min(max(grey[y, x], np.float32(0)), np.float32(1)) * np.float32(4096)
-            k = min(int(t), 4095)
-            f = t - np.float32(k)
-            for c in range(3):
-                out[y, x, c] = table[k, c] + (table[k + 1, c] - table[k, c]) * f
-            out[y, x, 3] = values[y, x, 3]
 
 
 def run_tint(surface: Surface, params: Tint, context: Context) -> Surface:

@@ -15,9 +15,10 @@ from typing import Annotated, Literal
 import numpy as np
 from pydantic import AfterValidator
 
-from mivex.core.prepare.base import Context, Step, StepParams, Surface, setting
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats
+from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.levels import CHANNEL_WORDS, Channel, reshaped
-from mivex.core.types import Floats
 
 
 def _in_order(points: tuple[tuple[float, float], ...]) -> tuple[tuple[float, float], ...]:

@@ -5,8 +5,9 @@ from typing import Literal
 
 import numpy as np
 
-from mivex.core.image.colour import to_linear
-from mivex.core.prepare.base import Context, Rgb, Space, Step, StepParams, Surface, colour_in, setting
+from mivex.core.base.settings import Rgb, setting
+from mivex.core.pixels.colour import to_linear
+from mivex.core.prepare.base import Context, Space, Step, StepParams, Surface, colour_in
 from mivex.core.prepare.light import matte_out
 
 

@@ -4,30 +4,18 @@ An edit is a function from document to document; undo is a stack of documents.
 """
 
 from typing import Annotated, Literal
-from uuid import uuid4
 
-from pydantic import BaseModel, ConfigDict, Field, field_validator
+from pydantic import Field, field_validator
 
 from mivex.core.base.limits import WORDS, fits
+from mivex.core.base.settings import Frozen, new_id, setting
 from mivex.core.material.material import Kind, Material
-from mivex.core.prepare.base import setting
 from mivex.core.project.recipe import AnyStep
 
 VERSION = 1
 """Version of the project file that this program writes."""
 
 Vec3 = tuple[float, float, float]
-
-
-class Frozen(BaseModel):
-    """A part of the document: immutable, keeping keys it does not know."""
-
-    model_config = ConfigDict(frozen=True, extra="allow", allow_inf_nan=False)
-
-
-def new_id() -> str:
-    """A short name for a new part of a document."""
-    return uuid4().hex[:8]
 
 
 class Source(Frozen):

@@ -4,6 +4,7 @@ import math
 from collections.abc import Callable
 from typing import Any
 
+from mivex.core.base.settings import new_id
 from mivex.core.material.material import Kind, default_material, with_blend
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
@@ -16,7 +17,6 @@ from mivex.core.project.document import (
     PanelPlace,
     Place,
     Source,
-    new_id,
 )
 
 

@@ -10,17 +10,17 @@ from pathlib import Path
 import cv2
 import numpy as np
 
+from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.limits import check_size
-from mivex.core.errors import MivexError, Stopped
-from mivex.core.image.colour import to_display, to_linear
-from mivex.core.image.files import READABLE, read_picture
-from mivex.core.image.picture import Picture, guess_meaning, quantise
-from mivex.core.image.texture import Texture
+from mivex.core.base.types import Floats
+from mivex.core.picture.files import READABLE, read_picture
+from mivex.core.picture.picture import Picture, guess_meaning, quantise
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.project.document import Overlay, Source
 from mivex.core.project.file import absolute
-from mivex.core.types import Floats
 
 PROXY_SIDE = 512
 HOLDS_LEVELS = ("tif",)

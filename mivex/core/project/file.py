@@ -9,8 +9,8 @@ from typing import Any
 
 from pydantic import ValidationError
 
+from mivex.core.base.errors import MivexError
 from mivex.core.base.store import check_path, encoded, read_bytes, shown, write_bytes
-from mivex.core.errors import MivexError
 from mivex.core.project.document import VERSION, Document, Overlay
 from mivex.core.project.recipe import explain, parse_json, with_files
 

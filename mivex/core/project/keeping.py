@@ -15,9 +15,9 @@ from pathlib import Path
 
 from filelock import FileLock, Timeout
 
+from mivex.core.base.errors import MivexError
 from mivex.core.base.log import state_folder
 from mivex.core.base.store import read_bytes, write_text
-from mivex.core.errors import MivexError
 from mivex.core.project.document import Document
 from mivex.core.project.file import Stamp, loads
 

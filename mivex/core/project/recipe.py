@@ -9,8 +9,8 @@ from typing import TYPE_CHECKING, Annotated, Any
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
+from mivex.core.base.errors import MivexError
 from mivex.core.base.store import read_bytes, write_text
-from mivex.core.errors import MivexError
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
 

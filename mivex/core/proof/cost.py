@@ -5,9 +5,9 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.image.colour import to_display, to_linear
-from mivex.core.image.texture import Texture
-from mivex.core.types import Floats
+from mivex.core.base.types import Floats
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import to_display, to_linear
 
 SIDE = 64
 """Texels a side of the picture."""

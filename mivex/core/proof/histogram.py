@@ -2,12 +2,12 @@
 
 from dataclasses import dataclass
 
-import numba as nb
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.bands import run_bands
-from mivex.core.image.texture import Texture
+from mivex.core.base.bands import run_bands
+from mivex.core.picture.texture import Texture
+from mivex.core.proof.kernels.histogram import count_rows
 
 BINS = 256
 
@@ -39,20 +39,6 @@ class Histogram:
         return max(0.0, 1.0 - self.clear - self.solid)
 
 
-@nb.njit(nogil=True, cache=True)
-def _count_rows(values, counts, sums, first, last):  # type: ignore[no-untyped-def]
-    low, high, total, clear, solid = np.float32(2), np.float32(-1), 0.0, 0, 0
-    for y in range(first, last):
-        for x in range(values.shape[1]):
-            for c in range(4):
-                v = min(max(values[y, x, c], np.float32(0)), np.float32(1))
-                counts[c, int(v * np.float32(255) + np.float32(0.5))] += 1
-            a = values[y, x, 3]
-            low, high = min(low, a), max(high, a)
-            total += a
-            clear += a <= 0
-            solid += a >= 1
-    sums[0], sums[1], sums[2], sums[3], sums[4] = low, high, total, clear, solid
 
 
 def histogram(texture: Texture) -> Histogram:
@@ -64,7 +50,7 @@ def histogram(texture: Texture) -> Histogram:
 
     def band(first: int, last: int) -> None:
         counts, sums = np.zeros((4, BINS), np.int64), np.zeros(5)
-        _count_rows(texture.values, counts, sums, first, last)
+        count_rows(texture.values, counts, sums, first, last)
         parts.append((counts, sums))
 
     run_bands(texture.height, band)

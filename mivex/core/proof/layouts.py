@@ -12,12 +12,12 @@ import cv2
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.image.mips import MipChain
-from mivex.core.image.sampling import sample
-from mivex.core.image.texture import Texture
+from mivex.core.base.types import Floats
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.mips import MipChain
+from mivex.core.pixels.sampling import sample
 from mivex.core.prepare.combine import fitted
 from mivex.core.proof.flat import SURROUND, FlatView, full_size, level_boxes, paint
-from mivex.core.types import Floats
 
 Codes = NDArray[np.uint8]
 DIFFERENCE_GAIN = 4

@@ -9,9 +9,9 @@ for the highlight; Lambert's cosine law.
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.image.colour import screen_rgb
-from mivex.core.image.texture import Texture
-from mivex.core.types import Floats
+from mivex.core.base.types import Floats
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import screen_rgb
 
 HEIGHT = 0.45
 """Height of the light over the picture, as a share of its shorter side."""

@@ -6,14 +6,14 @@ import cv2
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.image.colour import to_display
-from mivex.core.image.files import read_picture
-from mivex.core.image.texture import Texture
+from mivex.core.base.types import Floats
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import to_display
+from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, segment
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.proof.flat import FlatView, draw_flat
-from mivex.core.shapes import box, circle, coverage, grid, noise, over, segment
-from mivex.core.types import Floats
 
 SIDE = 96
 _TELLING: dict[str, dict[str, object]] = {

@@ -6,8 +6,8 @@ from functools import cached_property
 
 import numpy as np
 
+from mivex.core.base.types import Doubles
 from mivex.core.project.document import Camera, Vec3
-from mivex.core.types import Doubles
 
 
 @dataclass(frozen=True)

@@ -18,14 +18,14 @@ import cv2
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core import shapes
+from mivex.core.base.errors import MivexError
 from mivex.core.base.store import write_bytes
-from mivex.core.errors import MivexError
-from mivex.core.image.colour import DECODE_8
-from mivex.core.image.mips import MipChain, build_chain
-from mivex.core.shapes import box, circle, coverage, grid, noise, over, segment
+from mivex.core.base.types import Floats
+from mivex.core.pixels import shapes
+from mivex.core.pixels.colour import DECODE_8
+from mivex.core.pixels.mips import MipChain, build_chain
+from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, segment
 from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh, quad
-from mivex.core.types import Floats
 
 PORTHOLE = (-1.55, 14.0, 0.46)
 """Where the hull has its porthole: metres along, degrees around, radius of the opening in metres."""

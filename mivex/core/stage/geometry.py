@@ -9,7 +9,7 @@ import math
 
 import numpy as np
 
-from mivex.core.types import Doubles
+from mivex.core.base.types import Doubles
 
 LAMP = np.array([0.38, 0.72, 0.58]) / np.linalg.norm([0.38, 0.72, 0.58])
 """Direction towards the lamp."""

@@ -4,10 +4,10 @@ import math
 
 import numpy as np
 
+from mivex.core.base.types import Doubles
 from mivex.core.project.document import BillboardPlace, HullPlace, PanelPlace, Place
 from mivex.core.stage.camera import View
 from mivex.core.stage.geometry import HULL_AT, HULL_FROM, HULL_R, HULL_TO, hull_point, quad, shade_of, sheet
-from mivex.core.types import Doubles
 
 
 def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:

@@ -6,19 +6,19 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.bands import run_bands
-from mivex.core.errors import Stopped
-from mivex.core.image.colour import to_linear, to_screen_rows
-from mivex.core.image.mips import MipChain
-from mivex.core.image.texture import Texture
-from mivex.core.material.blends import BAYER, BLENDS, GROUPS
+from mivex.core.base.bands import run_bands
+from mivex.core.base.errors import Stopped
+from mivex.core.base.types import Floats
 from mivex.core.material.material import Material
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BAYER, BLENDS, GROUPS
+from mivex.core.pixels.colour import to_linear, to_screen_rows
+from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay, Place
 from mivex.core.stage import placing
 from mivex.core.stage.camera import View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.raster import NEAR, clear, draw, occupancy, project
-from mivex.core.types import Floats
 
 BACKGROUND = 0.18
 """Linear grey beyond the dock; close to the window's mid grey."""

@@ -1,0 +1,57 @@
+"""What every model of settings is made of: frozen parts, colours, and the description of one setting."""
+
+from typing import Annotated, Any
+from uuid import uuid4
+
+from pydantic import AfterValidator, BaseModel, ConfigDict, Field
+
+
+def _in_unit(rgb: tuple[float, float, float]) -> tuple[float, float, float]:
+    if not all(0 <= v <= 1 for v in rgb):
+        raise ValueError("each of red, green and blue must lie between 0 and 1")
+    return rgb
+
+
+Rgb = Annotated[tuple[float, float, float], AfterValidator(_in_unit)]
+"""A colour in display values, each channel in [0, 1]."""
+
+
+class Frozen(BaseModel):
+    """A part of the document: immutable, keeping keys it does not know."""
+
+    model_config = ConfigDict(frozen=True, extra="allow", allow_inf_nan=False)
+
+
+def new_id() -> str:
+    """A short name for a new part of a document."""
+    return uuid4().hex[:8]
+
+
+def setting(default: Any, title: str, hint: str, *, unit: str = "", ge: float | None = None,
+            le: float | None = None, choices: dict[Any, str] | None = None, widget: str = "",
+            drag: tuple[float, float] | None = None, log: bool = False) -> Any:
+    """Describe one setting of a step: its default, name, unit, range and a one-line hint.
+
+    Parameters
+    ----------
+    default : Any
+        Value when nothing is said.
+    title, hint : str
+        Name on the control; what changes in the picture.
+    unit : str
+        Shown behind the number.
+    ge, le : float, optional
+        Smallest and largest value allowed.
+    choices : dict, optional
+        Wording for each allowed word.
+    widget : str
+        Editor to use where the type alone does not say: ``colour``, ``file``.
+    drag : (low, high), optional
+        Range of the slider where it should be narrower than what may be typed.
+    log : bool
+        The slider moves by ratio, not by difference.
+    """
+    extra: dict[str, Any] = {"unit": unit, "choices": choices, "widget": widget, "log": log}
+    extra["drag"] = list(drag) if drag else None
+    kept = {k: v for k, v in extra.items() if v}
+    return Field(default, title=title, description=hint, ge=ge, le=le, json_schema_extra=kept)

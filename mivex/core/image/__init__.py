@@ -1,1 +1,0 @@
-"""Pictures: files, colour transfer, mip chains, sampling."""

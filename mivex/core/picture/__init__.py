@@ -1,0 +1,1 @@
+"""Picture files, pictures and textures."""

@@ -1,0 +1,189 @@
+"""Writing picture files: encoded in memory, then written, read back and put in place by `mivex.core.base.store`.
+
+Every file is the same whenever it is written: no dates, no names of programs.
+"""
+
+import contextlib
+import io
+import os
+import struct
+import tempfile
+import zlib
+from collections.abc import Callable, Sequence
+from pathlib import Path
+
+import cv2
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.errors import MivexError
+from mivex.core.base.limits import check_size
+from mivex.core.base.store import Batch
+from mivex.core.base.types import Floats
+from mivex.core.picture.files import quiet, read_levels, read_picture
+from mivex.core.picture.picture import quantise
+
+WRITABLE = (".png", ".tga", ".tif", ".tiff", ".exr")
+
+
+def _whole(values: Floats, bits: int) -> NDArray:
+    """Values in [0, 1] as the codes that are stored."""
+    top = (1 << bits) - 1
+    codes = np.clip(values, 0, 1)
+    codes *= np.float32(top)
+    codes += np.float32(0.5)
+    return codes.astype(np.uint8 if bits == 8 else np.uint16)
+
+
+def _png(pages: Sequence[NDArray], data: bool, _premultiplied: bool) -> bytes:
+    page = pages[0]
+    order = [2, 1, 0, 3][:page.shape[2]]
+    done, raw = cv2.imencode(".png", page[..., order], [cv2.IMWRITE_PNG_COMPRESSION, 6])
+    if not done:
+        raise MivexError("The picture could not be stored as PNG.")
+    made = raw.tobytes()
+    if data:
+        return made  # data has no colour space, and a chunk that names one would be obeyed
+    chunk = b"sRGB\0"
+    head = 8 + 25  # signature and IHDR
+    return made[:head] + struct.pack(">I", 1) + chunk + struct.pack(">I", zlib.crc32(chunk)) + made[head:]
+
+
+def _tga(pages: Sequence[NDArray], _data: bool, premultiplied: bool) -> bytes:
+    from PIL import Image
+
+    page, out = pages[0], io.BytesIO()
+    Image.fromarray(np.ascontiguousarray(page)).save(out, "TGA", compression="tga_rle")
+    made = out.getvalue()
+    if not premultiplied:
+        return made
+    # Version 2.0: an extension area of 495 bytes, all unused but its size and the type of alpha.
+    area = struct.pack("<H", 495) + bytes(492) + bytes([4])
+    body = made[:-26] if made.endswith(b"TRUEVISION-XFILE.\0") else made
+    return body + area + struct.pack("<II", len(body), 0) + b"TRUEVISION-XFILE.\0"
+
+
+def _tif(pages: Sequence[NDArray], _data: bool, premultiplied: bool) -> bytes:
+    import tifffile
+
+    out = io.BytesIO()
+    with tifffile.TiffWriter(out) as tiff:
+        for number, page in enumerate(pages):
+            extra = (["assocalpha" if premultiplied else "unassalpha"],) if page.shape[2] == 4 else ([],)
+            tiff.write(page, photometric="rgb", extrasamples=extra[0], compression="zlib", metadata=None,
+                       software=False, subfiletype=1 if number else 0, planarconfig="contig",
+                       rowsperstrip=max(1, min(page.shape[0], (1 << 20) // max(1, page[0].nbytes))))
+    return out.getvalue()
+
+
+def _exr(pages: Sequence[NDArray], _data: bool, _premultiplied: bool) -> bytes:
+    import OpenImageIO as oiio
+
+    page = pages[0]
+    high, wide, count = page.shape
+    spec = oiio.ImageSpec(wide, high, count, "float")
+    spec.attribute("compression", "zip")
+    # Its library writes files only; what it makes is checked and then written like any other.
+    with tempfile.TemporaryDirectory(prefix="mivex-") as folder:
+        path = os.path.join(folder, "stage.exr")
+        with quiet():
+            out = oiio.ImageOutput.create(path)
+            assert out is not None
+            good = out.open(path, spec) and out.write_image(page)
+            why = out.geterror().strip().splitlines()
+            good = out.close() and good
+        if not good:
+            raise MivexError(f"The picture could not be stored as OpenEXR: {why[0] if why else 'the disk may be full'}.")
+        return Path(path).read_bytes()
+
+
+_ENCODERS: dict[str, Callable[[Sequence[NDArray], bool, bool], bytes]] = {
+    ".png": _png, ".tga": _tga, ".tif": _tif, ".tiff": _tif, ".exr": _exr}
+
+
+def stage_picture(batch: Batch, path: str | Path, values: Floats, bits: int = 8, *, premultiplied: bool = False,
+                  levels: Sequence[Floats] = (), data: bool = False) -> None:
+    """Encode a picture, write it beside its place and prove it: decoded again, it holds the same texels.
+
+    Parameters
+    ----------
+    batch : Batch
+        Puts it in place when it is committed.
+    path : str or Path
+        ``.png``, ``.tga``, ``.tif``, ``.tiff`` or ``.exr``.
+    values : float32 array (height, width, 3 or 4)
+        Integer depths are clipped to [0, 1] and rounded; ``.exr`` takes
+        *associated* linear light as its standard asks.
+    bits : int
+        8 or 16 (TGA: 8); 32 for ``.exr``.
+    premultiplied : bool
+        Marks a TIFF's or TGA's colour as multiplied by alpha; the texels are written as given.
+    levels : sequence of float32 arrays, optional
+        Coarser mip levels, written as further pages of a TIFF, marked as reduced pictures.
+    data : bool
+        The values are not colour: a PNG then names no colour space.
+
+    Raises
+    ------
+    MivexError
+        The file cannot be written, or reading it back gave something else;
+        the old file is untouched.
+    """
+    path = Path(path)
+    kind = path.suffix.lower()
+    if kind not in _ENCODERS:
+        raise MivexError(f"“{path.name}”: Mivex does not write this kind of file.")
+    check_size(values.shape[1], values.shape[0], f"“{path.name}”")
+    pages = [np.ascontiguousarray(v, np.float32) if bits == 32 else _whole(v, bits) for v in (values, *levels)]
+    try:
+        made = _ENCODERS[kind](pages, data, premultiplied)
+    except OSError as e:
+        raise MivexError(f"“{path}” cannot be written: {(e.strerror or str(e)).lower()}.") from None
+
+    def verify(beside: Path) -> None:
+        same = False
+        with contextlib.suppress(MivexError):
+            same = _same(beside, pages, bits, premultiplied and kind != ".png")
+        if not same:
+            raise MivexError(f"“{path}” was written, but reading it back gave other texels; it was not put in place, and "
+                             "what was there before is untouched.")
+
+    batch.stage(path, made, verify)
+
+
+def _same(path: Path, pages: Sequence[NDArray], bits: int, associated: bool) -> bool:
+    page = pages[0]
+    if bits == 32:
+        return _same_light(path, page)
+    if len(pages) == 1:
+        back = read_picture(path)
+        if back.values.shape[:2] != page.shape[:2] or back.has_alpha != (page.shape[2] == 4) or back.bits != bits:
+            return False
+        values = back.values[..., :page.shape[2]]
+        if associated and page.shape[2] == 4:
+            # The reader divides what is stored associated; compare what multiplies back to it.
+            a = values[..., 3:]
+            values = np.concatenate([np.where(a > 0, values[..., :3] * a, values[..., :3]), a], axis=2)
+            values = quantise(values, bits)
+        return bool(np.array_equal(_whole(values, bits), page))
+    read = read_levels(path)
+    return len(read) == len(pages) and all(np.array_equal(_whole(r, bits), p) for r, p in zip(read, pages, strict=True))
+
+
+def _same_light(path: Path, page: NDArray) -> bool:
+    back = read_picture(path)
+    if back.values.shape[:2] != page.shape[:2]:
+        return False
+    values = back.values.copy()
+    a = values[..., 3:]
+    values[..., :3] = np.where(a > 0, values[..., :3] * a, values[..., :3])
+    meant = np.nan_to_num(page, nan=0.0, posinf=65504.0, neginf=-65504.0)
+    return bool(np.allclose(values[..., :page.shape[2]], meant, rtol=1e-5, atol=1e-6))
+
+
+def write_picture(path: str | Path, values: Floats, bits: int = 8, *, premultiplied: bool = False,
+                  levels: Sequence[Floats] = (), data: bool = False) -> None:
+    """Write one picture, proved before it replaces anything; see `stage_picture`."""
+    with Batch() as batch:
+        stage_picture(batch, path, values, bits, premultiplied=premultiplied, levels=levels, data=data)
+        batch.commit()

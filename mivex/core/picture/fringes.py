@@ -1,0 +1,132 @@
+"""Fringe: hidden colour that leaks in when a straight texture is filtered.
+
+The same texture is filtered twice: straight colour, as hardware does, and
+premultiplied colour, which is the truth (Porter and Duff 1984; Smith 1995,
+*Image Compositing Fundamentals*). Both share alpha ``a``; what reaches the
+screen differs by ``a · |C_straight − P/a|`` in linear light. It is reported as
+it is seen: both composited over black, display mid grey and white, encoded for
+display, the largest difference over backdrops and channels, 0 to 255.
+"""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+import numpy as np
+
+from mivex.core.base.bands import run_bands
+from mivex.core.base.types import Floats
+from mivex.core.picture.kernels.fringes import corner_rows, level_rows
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.mips import MipChain, halve
+
+VISIBLE = 4.0
+"""A difference of so many codes, of 255, can be seen at an edge."""
+
+GREY = np.float32(((0.5 + 0.055) / 1.055) ** 2.4)
+"""Display mid grey in linear light."""
+
+
+
+
+
+
+
+
+
+
+@dataclass(frozen=True)
+class LevelFringe:
+    """Fringe figure of one mip level, 0 to 255, over texels with alpha above 0.
+
+    Attributes
+    ----------
+    level, width, height : int
+    maximum, p99, mean : float
+    shows : float
+        Figure times the area that shows it: the sum of what lies above `VISIBLE`, over the texels seen.
+    """
+
+    level: int
+    width: int
+    height: int
+    maximum: float
+    p99: float
+    mean: float
+    shows: float
+
+
+def fringe_map(texture: Texture, level: int, *, wrap: bool = False) -> Floats:
+    """Picture of the fringe at one level.
+
+    Parameters
+    ----------
+    texture : Texture
+    level : int
+        0 judges the corners between texels (corner ``y, x`` lies between texel
+        ``y, x`` and the next row and column); higher levels judge their texels.
+    wrap : bool
+        The texture repeats, so its borders meet.
+
+    Returns
+    -------
+    float32 array (level height, level width)
+        0 to 255; −1 where alpha is 0.
+    """
+    grey, encode = (GREY, True) if texture.meaning == "colour" else (np.float32(0.5), False)
+    true = None if level == 0 or texture.premultiplied else texture.true_mips.level(level)
+    return _level_map(texture.mips.level(level), true, grey, encode, wrap, texture.premultiplied)
+
+
+def true_levels(straight: Floats) -> Iterator[Floats]:
+    """Levels 1 and up of the premultiplied chain, one after the other; level 0 is never stored."""
+    level, weigh = straight, True
+    while level.shape[0] > 1 or level.shape[1] > 1:
+        level = halve(level, weigh=weigh)
+        weigh = False
+        yield level
+
+
+def _figure(level: int, seen: Floats) -> LevelFringe:
+    h, w = seen.shape
+    own = seen[seen >= 0]
+    if not own.size:
+        return LevelFringe(level, w, h, 0.0, 0.0, 0.0, 0.0)
+    mean = float(own.mean(dtype=np.float64))
+    # Where all of it is alike the percentile is, too; most clean textures end here.
+    p99 = float(np.percentile(own, 99)) if own.max() > 0 else 0.0
+    shows = float(own[own > VISIBLE].sum(dtype=np.float64)) / own.size
+    return LevelFringe(level, w, h, float(own.max()), p99, mean, shows)
+
+
+def fringe_figures(texture: Texture, *, wrap: bool = False, straight: MipChain | None = None) -> list[LevelFringe]:
+    """The fringe at every level; see `fringe_map`.
+
+    Parameters
+    ----------
+    texture : Texture
+    wrap : bool
+        The texture repeats.
+    straight : MipChain, optional
+        Judge this chain of straight colour against the texture's own truth: what a repair that leaves seen
+        colour and alpha alone would give.
+    """
+    chain = straight or texture.mips
+    grey, encode = (GREY, True) if texture.meaning == "colour" else (np.float32(0.5), False)
+    rows = [_figure(0, _level_map(chain.level(0), None, grey, encode, wrap, texture.premultiplied))]
+    truth = true_levels(texture.mips.level(0)) if not texture.premultiplied else iter(())
+    for i in range(1, chain.levels):
+        true = None if texture.premultiplied else next(truth)
+        rows.append(_figure(i, _level_map(chain.level(i), true, grey, encode, wrap, texture.premultiplied)))
+    return rows
+
+
+def _level_map(straight: Floats, true: Floats | None, grey: np.float32, encode: bool, wrap: bool,
+               premultiplied: bool) -> Floats:
+    out: Floats = np.zeros(straight.shape[:2], np.float32)
+    if premultiplied:
+        out[straight[..., 3] <= 0] = -1
+    elif true is None:
+        run_bands(out.shape[0], lambda a, b: corner_rows(straight, grey, encode, wrap, out, a, b))
+    else:
+        run_bands(out.shape[0], lambda a, b: level_rows(straight, true, grey, encode, out, a, b))
+    return out

@@ -1,0 +1,1 @@
+"""Arrays to arrays: colour transfer, mip chains, sampling, distance, coverage, the seven blends."""

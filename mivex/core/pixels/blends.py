@@ -1,0 +1,116 @@
+"""The seven blends: their factors, equations and usual settings.
+
+References
+----------
+Porter and Duff (1984), *Compositing Digital Images*; W3C, *Compositing and
+Blending Level 1*; Khronos, *glTF 2.0* (``alphaCutoff``); Bayer (1973) for the
+ordered matrix.
+"""
+
+from dataclasses import dataclass
+from typing import Literal
+
+import numpy as np
+
+from mivex.core.base.types import Floats
+
+BlendName = Literal["Solid", "Cutout", "Dithered", "Translucent", "Premultiplied", "Additive", "Multiply"]
+GroupName = Literal["Backdrop", "Solid", "Cutout", "Decal", "Blended", "Front"]
+GROUPS: tuple[GroupName, ...] = ("Backdrop", "Solid", "Cutout", "Decal", "Blended", "Front")
+
+
+
+@dataclass(frozen=True)
+class Blend:
+    """How a fragment meets what is already there.
+
+    Attributes
+    ----------
+    name : str
+    code : int
+        Number by which kernels know it.
+    colour_factors, alpha_factors : (source, destination)
+        In words of the equation: ``0``, ``1``, ``As``, ``1-As``, ``Cd``.
+    equation, why : str
+        As shown to the artist; what it is for.
+    writes_depth : bool
+        Usual setting.
+    group : str
+        Usual draw group.
+    """
+
+    name: BlendName
+    code: int
+    colour_factors: tuple[str, str]
+    alpha_factors: tuple[str, str]
+    equation: str
+    why: str
+    writes_depth: bool
+    group: GroupName
+
+    @property
+    def see_through(self) -> bool:
+        """What lies behind takes part in the result."""
+        return self.code >= 3
+
+
+BLENDS: dict[str, Blend] = {b.name: b for b in (
+    Blend("Solid", 0, ("1", "0"), ("1", "0"), "result = Cs",
+          "Alpha is not looked at; the panel is opaque.", True, "Solid"),
+    Blend("Cutout", 1, ("1", "0"), ("1", "0"), "result = Cs   where As ≥ cutoff, else unchanged",
+          "Hard edge, exact depth, no sorting: grilles, nets, foliage.", True, "Cutout"),
+    Blend("Dithered", 2, ("1", "0"), ("1", "0"), "result = Cs   where As > matrix[x, y], else unchanged",
+          "Softness as a fine screen of dots; exact depth, no sorting.", True, "Cutout"),
+    Blend("Translucent", 3, ("As", "1-As"), ("1", "1-As"), "result = Cs · As + Cd · (1 − As)",
+          "Covers by as much as alpha says: glass, smoke, decals.", False, "Blended"),
+    Blend("Premultiplied", 4, ("1", "1-As"), ("1", "1-As"), "result = Cs + Cd · (1 − As)",
+          "Colour already holds alpha: filters cleanly, may glow and cover at once.", False, "Blended"),
+    Blend("Additive", 5, ("As", "1"), ("0", "1"), "result = Cs · As + Cd",
+          "Only ever brightens: light, sparks, motes. Order does not matter.", False, "Blended"),
+    Blend("Multiply", 6, ("Cd", "0"), ("0", "1"), "result = Cd · (1 − As + Cs · As)",
+          "Only ever darkens: stains, soot, tinted film.", False, "Blended"),
+)}
+
+BAYER: Floats = np.array([
+    [0, 32, 8, 40, 2, 34, 10, 42], [48, 16, 56, 24, 50, 18, 58, 26],
+    [12, 44, 4, 36, 14, 46, 6, 38], [60, 28, 52, 20, 62, 30, 54, 22],
+    [3, 35, 11, 43, 1, 33, 9, 41], [51, 19, 59, 27, 49, 17, 57, 25],
+    [15, 47, 7, 39, 13, 45, 5, 37], [63, 31, 55, 23, 61, 29, 53, 21]], np.float32) / 64 + np.float32(1 / 128)
+"""Thresholds of the 8×8 ordered matrix (Bayer 1973), each in (0, 1)."""
+
+
+def blend_one(name: str, source: tuple[float, float, float, float],
+              below: tuple[float, float, float, float], cutoff: float = 0.5,
+              threshold: float = 0.5) -> tuple[float, float, float, float]:
+    """Composite one fragment over one pixel, in plain arithmetic.
+
+    Parameters
+    ----------
+    name : str
+        One of `BLENDS`.
+    source : (r, g, b, a)
+        Linear light; straight, or premultiplied for ``Premultiplied``.
+    below : (r, g, b, a)
+        What is already there, as a frame buffer holds it.
+    cutoff : float
+        For ``Cutout``.
+    threshold : float
+        For ``Dithered``: the matrix value at this pixel.
+
+    Returns
+    -------
+    (r, g, b, a)
+    """
+    blend = BLENDS[name]
+    *Cs, As = source
+    *Cd, Ad = below
+    if (name == "Cutout" and As < cutoff) or (name == "Dithered" and As <= threshold):
+        return below
+    if name == "Multiply":
+        Cs = [1 - As + c * As for c in Cs]
+    value = {"0": 0.0, "1": 1.0, "As": As, "1-As": 1 - As}
+    src, dst = blend.colour_factors
+    rgb = [s * (d if src == "Cd" else value[src]) + d * value[dst] for s, d in zip(Cs, Cd, strict=True)]
+    own = 1.0 if blend.colour_factors == ("1", "0") else As
+    alpha = own * value[blend.alpha_factors[0]] + Ad * value[blend.alpha_factors[1]]
+    return rgb[0], rgb[1], rgb[2], alpha

@@ -1,0 +1,101 @@
+"""Mip chains as graphics hardware builds them.
+
+References
+----------
+Williams (1983), *Pyramidal Parametrics*; box filter 2×2, and for odd sides the
+polyphase box whose weights are the exact areas, so that no row is lost.
+"""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.bands import run_bands
+from mivex.core.base.types import Floats
+from mivex.core.pixels.kernels.mips import halve_rows
+
+
+@dataclass(frozen=True, eq=False)
+class MipChain:
+    """All levels of one texture in a single buffer.
+
+    Attributes
+    ----------
+    texels : float32 array (total texels, 4)
+        Level after level, rows from the top; linear light, or data as stored.
+    offsets, widths, heights : int64 arrays (levels,)
+        Where each level starts and its size.
+    """
+
+    texels: Floats
+    offsets: NDArray[np.int64]
+    widths: NDArray[np.int64]
+    heights: NDArray[np.int64]
+
+    @property
+    def levels(self) -> int:
+        """Number of levels, down to 1×1."""
+        return len(self.offsets)
+
+    def level(self, index: int) -> Floats:
+        """Level ``index`` as a ``(height, width, 4)`` view."""
+        o, w, h = int(self.offsets[index]), int(self.widths[index]), int(self.heights[index])
+        return self.texels[o:o + w * h].reshape(h, w, 4)
+
+
+
+
+def halve(level: Floats, *, weigh: bool = False) -> Floats:
+    """Average a level down to the next smaller one.
+
+    Parameters
+    ----------
+    level : float32 array (height, width, 4)
+    weigh : bool
+        Colour is multiplied by its alpha first: straight texels in, associated ones out.
+
+    Returns
+    -------
+    float32 array (max(1, height // 2), max(1, width // 2), 4)
+    """
+    h, w = level.shape[:2]
+    out = np.empty((max(1, h // 2), max(1, w // 2), 4), np.float32)
+    src = np.ascontiguousarray(level, np.float32)
+    run_bands(out.shape[0], lambda a, b: halve_rows(src, out, weigh, a, b))
+    return out
+
+
+def build_chain(level0: Floats | tuple[int, ...], fill: Callable[[Floats], object] | None = None) -> MipChain:
+    """Build every level from the largest.
+
+    Parameters
+    ----------
+    level0 : float32 array (height, width, 4), or its (height, width) where ``fill`` is given
+        Linear light for colour textures, data as stored for data textures.
+        Straight texels are filtered straight, as hardware does.
+    fill : callable, optional
+        Writes level 0 into the array that it is given, so that no copy is made.
+
+    Returns
+    -------
+    MipChain
+    """
+    first = level0 if isinstance(level0, tuple) else level0.shape
+    sizes = [(int(first[0]), int(first[1]))]
+    while sizes[-1] != (1, 1):
+        h, w = sizes[-1]
+        sizes.append((max(1, h // 2), max(1, w // 2)))
+    counts = np.array([h * w for h, w in sizes], np.int64)
+    offsets = np.concatenate([[0], np.cumsum(counts)[:-1]]).astype(np.int64)
+    chain = MipChain(np.empty((int(counts.sum()), 4), np.float32), offsets,
+                     np.array([w for _, w in sizes], np.int64), np.array([h for h, _ in sizes], np.int64))
+    if fill is not None:
+        fill(chain.level(0))
+    else:
+        chain.level(0)[...] = level0
+    for i in range(1, len(sizes)):
+        upper, lower = chain.level(i - 1), chain.level(i)
+        run_bands(lower.shape[0], lambda a, b, u=upper, d=lower: halve_rows(u, d, False, a, b))  # type: ignore[misc]
+    return chain

@@ -1,0 +1,74 @@
+"""Kernels of `mivex.core.proof.flat`."""
+
+import numba as nb
+import numpy as np
+
+
+@nb.njit(nogil=True, cache=True, error_model="numpy")
+def _code(v, table):
+    v = min(max(v, np.float32(0)), np.float32(1))
+    return table[int(v * np.float32(65535) + np.float32(0.5))]
+
+
+@nb.njit(nogil=True, cache=True, error_model="numpy")
+def draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, w, h, level, left, top, zoom,
+               show, back, scene, dark, bright, checker, encode, code, opacity, cutoff, tint, bayer, table, edge):
+    """Rows ``first`` to ``last`` of ``out``; ``edge`` = x beyond which this texture is drawn."""
+    one = np.float32(1)
+    lw, lh = widths[level], heights[level]
+    # Reduced pictures average a box of texels of the finest level that is fine enough.
+    step = 1.0 / zoom
+    use, uw, uh = level, lw, lh
+    while use + 1 < len(offsets) and w / uw < step * 0.75:
+        use += 1
+        uw, uh = widths[use], heights[use]
+    start = offsets[use]
+    for y in range(first, last):
+        ty = (y + y_off + 0.5 - top) / zoom
+        if not 0 <= ty < h:
+            continue
+        iy = min(int(ty * uh / h), uh - 1)
+        for x in range(max(0, edge), out.shape[1]):
+            tx = (x + x_off + 0.5 - left) / zoom
+            if not 0 <= tx < w:
+                continue
+            i = np.uint64(start + iy * uw + min(int(tx * uw / w), uw - 1))
+            r, g, b, a = texels[i, 0], texels[i, 1], texels[i, 2], texels[i, 3]
+            if show == 0:
+                r0, g0, b0 = back[0], back[1], back[2]
+                if checker:
+                    odd = ((x + x_off) >> 3) + ((y + y_off) >> 3)
+                    r0 = bright if odd & 1 else dark
+                    g0, b0 = r0, r0
+                elif scene.shape[0] > 1:
+                    j, i2 = (y + y_off) % scene.shape[0], (x + x_off) % scene.shape[1]
+                    r0, g0, b0 = scene[j, i2, 0], scene[j, i2, 1], scene[j, i2, 2]
+                a *= opacity
+                r, g, b = r * tint[0], g * tint[1], b * tint[2]
+                # As in the raster kernel: (source, below) weights; Multiply weighs below by colour.
+                hit = not ((code == 1 and a < cutoff) or (code == 2 and a <= bayer[(y + y_off) & 7, (x + x_off) & 7]))
+                if code <= 2:
+                    own, below = (one, np.float32(0)) if hit else (np.float32(0), one)
+                elif code == 6:
+                    own, below = np.float32(0), one - a
+                    r0, g0, b0 = r0 * (below + r * a), g0 * (below + g * a), b0 * (below + b * a)
+                    below = one
+                else:
+                    own = opacity if code == 4 else a
+                    below = one if code == 5 else one - a
+                r, g, b = r * own + r0 * below, g * own + g0 * below, b * own + b0 * below
+            elif show == 2:
+                r, g, b = a, a, a
+            elif show == 3:
+                g, b = r, r
+            elif show == 4:
+                r, b = g, g
+            elif show == 5:
+                r, g = b, b
+            if encode and show != 2:
+                out[y, x, 0], out[y, x, 1], out[y, x, 2] = _code(r, table), _code(g, table), _code(b, table)
+            else:
+                top255, half = np.float32(255), np.float32(0.5)
+                out[y, x, 0] = int(min(max(r, np.float32(0)), one) * top255 + half)
+                out[y, x, 1] = int(min(max(g, np.float32(0)), one) * top255 + half)
+                out[y, x, 2] = int(min(max(b, np.float32(0)), one) * top255 + half)

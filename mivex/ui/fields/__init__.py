@@ -1,0 +1,1 @@
+"""Fields and editors of single settings."""

@@ -1,0 +1,400 @@
+"""Editors of single values: numbers that can be dragged and typed, choices, switches, colours, files."""
+
+import math
+from collections.abc import Callable
+from typing import Any
+
+from PySide6.QtCore import QEvent, QObject, QPointF, QRectF, Qt, Signal
+from PySide6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QWheelEvent
+from PySide6.QtWidgets import (
+    QCheckBox,
+    QColorDialog,
+    QComboBox,
+    QHBoxLayout,
+    QLabel,
+    QLineEdit,
+    QPushButton,
+    QVBoxLayout,
+    QWidget,
+)
+
+from mivex.core.pixels.colour import hex_of
+from mivex.ui import theme
+
+NAME_WIDTH = 92
+ROW = 26
+
+
+class Field(QWidget):
+    """One named setting. `edited` carries a new value; `refresh` shows what the document holds."""
+
+    edited = Signal(object)
+    released = Signal()
+
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any, *, tall: bool = False) -> None:
+        super().__init__()
+        self.name, self.hint, self.get, self.default = name, hint, get, default
+        self.setFixedHeight(ROW)
+        self.setToolTip(hint)
+        self.setAccessibleName(name)
+        self.row = QHBoxLayout() if tall else QHBoxLayout(self)
+        self.row.setContentsMargins(0, 1, 0, 1)
+        self.row.setSpacing(6)
+        label = QLabel(name)
+        label.setFixedWidth(NAME_WIDTH)
+        label.setObjectName("soft")
+        self.row.addWidget(label)
+        self._reset = theme.tool("reset", "Back to the usual value", theme.SOFT)
+        self._reset.setAccessibleName(f"Reset {name}")
+        self._reset.setFocusPolicy(Qt.FocusPolicy.NoFocus)
+        self._reset.clicked.connect(lambda: (self.edited.emit(self.default), self.released.emit()))
+        policy = self._reset.sizePolicy()
+        policy.setRetainSizeWhenHidden(True)
+        self._reset.setSizePolicy(policy)
+
+    def finish(self, editor: QWidget) -> None:
+        """Put the editor and the reset button into the row."""
+        self.row.addWidget(editor, 1)
+        self.row.addWidget(self._reset)
+        self.setFocusProxy(editor)
+        self.refresh()
+
+    def finish_tall(self, editor: QWidget, height: int) -> None:
+        """Put a large editor beneath the name."""
+        self.row.addStretch()
+        self.row.addWidget(self._reset)
+        head = QWidget()
+        head.setLayout(self.row)  # takes the row from this widget
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 2)
+        column.setSpacing(0)
+        column.addWidget(head)
+        column.addWidget(editor)
+        self.setFixedHeight(ROW + height + 4)
+        self.setFocusProxy(editor)
+        self.refresh()
+
+    def refresh(self) -> None:
+        """Show the document's value."""
+        value = self.get()
+        self._reset.setVisible(value != self.default)
+        self.show_value(value)
+
+    def show_value(self, value: Any) -> None:
+        """Show a value without announcing it."""
+        raise NotImplementedError
+
+
+class Bar(QWidget):
+    """A number as a bar: drag it, press Return or a digit to type, arrow keys to step."""
+
+    changed = Signal(float)
+    released = Signal()
+
+    def __init__(self, low: float, high: float, hard: tuple[float, float], *, whole: bool, unit: str, log: bool,
+                 default: float) -> None:
+        super().__init__()
+        self.low, self.high, self.hard = low, high, hard
+        self.whole, self.unit, self.log, self.default = whole, unit, log, default
+        self.value = default
+        self._press: QPointF | None = None
+        self._from = 0.0
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setCursor(Qt.CursorShape.SizeHorCursor)
+        self.setMinimumWidth(60)
+        self._edit = QLineEdit(self)
+        self._edit.hide()
+        self._edit.setAlignment(Qt.AlignmentFlag.AlignRight)
+        self._edit.editingFinished.connect(self._typed)
+        self._edit.installEventFilter(self)
+
+    @property
+    def digits(self) -> int:
+        """Decimals shown."""
+        if self.whole:
+            return 0
+        span = self.high - self.low
+        return 3 if span <= 2 else 2 if span <= 20 else 1
+
+    def text(self) -> str:
+        """The number with its unit."""
+        shown = f"{self.value:.{self.digits}f}"
+        if not self.whole and abs(float(shown)) == 0:
+            shown = f"{0:.{self.digits}f}"
+        return shown.replace("-", "−") + (f" {self.unit}" if self.unit else "")
+
+    def _at(self, value: float) -> float:
+        if self.log:
+            t = math.log(max(value, 1e-6) / self.low) / math.log(self.high / self.low)
+        else:
+            t = (value - self.low) / (self.high - self.low)
+        return min(max(t, 0.0), 1.0)
+
+    def _value_at(self, t: float) -> float:
+        if self.log:
+            return self.low * (self.high / self.low) ** t
+        return self.low + (self.high - self.low) * t
+
+    def put(self, value: float, *, tell: bool = True) -> None:
+        """Set the number within what is allowed, and announce it."""
+        value = min(max(value, self.hard[0]), self.hard[1])
+        value = float(round(value)) if self.whole else round(value, self.digits + 1)
+        if value != self.value:
+            self.value = value
+            self.update()
+            if tell:
+                self.changed.emit(value)
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        p = QPainter(self)
+        p.setRenderHint(QPainter.RenderHint.Antialiasing)
+        box = QRectF(self.rect()).adjusted(0.5, 1.5, -0.5, -1.5)
+        p.setPen(QColor(theme.ACCENT if self.hasFocus() else theme.LINE))
+        p.setBrush(QColor(theme.FIELD))
+        p.drawRoundedRect(box, 3, 3)
+        inner = box.adjusted(1, 1, -1, -1)
+        p.setPen(Qt.PenStyle.NoPen)
+        t, zero = self._at(self.value), self._at(0.0) if self.low < 0 < self.high else 0.0
+        p.setBrush(QColor("#565656" if self.isEnabled() else theme.RAISED))
+        p.drawRect(QRectF(inner.left() + inner.width() * min(t, zero), inner.top(),
+                          inner.width() * abs(t - zero), inner.height()))
+        p.setBrush(QColor(theme.FAINT))
+        d = inner.left() + inner.width() * self._at(self.default)
+        p.drawRect(QRectF(min(max(d - 0.5, inner.left()), inner.right() - 1), inner.bottom() - 3, 1, 3))
+        p.setPen(QColor(theme.TEXT if self.isEnabled() else theme.FAINT))
+        p.setFont(theme.figures_font())
+        p.drawText(box.adjusted(0, 0, -7, 0), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, self.text())
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        if event.button() == Qt.MouseButton.LeftButton:
+            self._press, self._from = event.position(), self._at(self.value)
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if self._press is not None:
+            fine = 0.1 if event.modifiers() & Qt.KeyboardModifier.ShiftModifier else 1.0
+            moved = (event.position().x() - self._press.x()) / max(self.width(), 1) * fine
+            if abs(moved) * self.width() >= 1:
+                self.put(self._value_at(min(max(self._from + moved, 0.0), 1.0)))
+
+    def mouseReleaseEvent(self, event: QMouseEvent) -> None:
+        self._press = None
+        self.released.emit()
+
+    def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
+        self._press = None
+        self.type_in()
+
+    def wheelEvent(self, event: QWheelEvent) -> None:
+        # Scrolling the column must not change a number by accident.
+        event.ignore()
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        step = 1.0 if self.whole else (self.high - self.low) / 100
+        if event.modifiers() & Qt.KeyboardModifier.ShiftModifier:
+            step *= 10
+        key, text = event.key(), event.text()
+        if key in (Qt.Key.Key_Left, Qt.Key.Key_Right):
+            way = 1 if key == Qt.Key.Key_Right else -1
+            self.put(self.value * 1.05 ** way if self.log else self.value + way * step)
+            self.released.emit()
+        elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
+            self.type_in()
+        elif key in (Qt.Key.Key_Delete, Qt.Key.Key_Backspace):
+            self.put(self.default)
+            self.released.emit()
+        elif text and (text.isdigit() or text in "-.−,"):
+            self.type_in(text)
+        else:
+            super().keyPressEvent(event)
+
+    def type_in(self, begin: str = "") -> None:
+        """Open the line in which the number is typed."""
+        self._edit.setGeometry(self.rect())
+        self._edit.setText(begin or f"{self.value:.{self.digits}f}")
+        self._edit.show()
+        self._edit.setFocus()
+        if not begin:
+            self._edit.selectAll()
+
+    def _typed(self) -> None:
+        if self._edit.isHidden():
+            return
+        text = self._edit.text().replace(",", ".").replace("−", "-").strip()
+        self._edit.hide()
+        if self.unit and text.endswith(self.unit):
+            text = text[:-len(self.unit)].strip()
+        try:
+            value = float(text)
+        except ValueError:
+            return
+        if math.isfinite(value):
+            self.put(value)
+            self.released.emit()
+
+    def eventFilter(self, watched: QObject, event: QEvent) -> bool:
+        if watched is self._edit and event.type() == QEvent.Type.KeyPress:
+            assert isinstance(event, QKeyEvent)
+            if event.key() == Qt.Key.Key_Escape:
+                self._edit.hide()
+                self.setFocus()
+                return True
+        return super().eventFilter(watched, event)
+
+
+class NumberField(Field):
+    """A number with name, unit, default and range."""
+
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: float, *, low: float, high: float,
+                 hard: tuple[float, float], whole: bool = False, unit: str = "", log: bool = False) -> None:
+        super().__init__(name, hint, get, default)
+        self.bar = Bar(low, high, hard, whole=whole, unit=unit, log=log, default=default)
+        self.bar.setAccessibleName(name)
+        self.bar.changed.connect(lambda v: self.edited.emit(int(v) if whole else v))
+        self.bar.released.connect(self.released)
+        self.finish(self.bar)
+
+    def show_value(self, value: Any) -> None:
+        self.bar.value = float(value)
+        self.bar.update()
+
+
+class QuietCombo(QComboBox):
+    """A choice that the wheel does not change unless it has the focus."""
+
+    def wheelEvent(self, event: QWheelEvent) -> None:
+        event.ignore()
+
+
+class ChoiceField(Field):
+    """One word out of a few."""
+
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any, choices: dict[Any, str]) -> None:
+        super().__init__(name, hint, get, default)
+        self.words = list(choices)
+        self.box = QuietCombo()
+        self.box.setAccessibleName(name)
+        self.box.addItems(list(choices.values()))
+        self.box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
+        self.box.activated.connect(lambda i: (self.edited.emit(self.words[i]), self.released.emit()))
+        self.finish(self.box)
+
+    def show_value(self, value: Any) -> None:
+        self.box.setCurrentIndex(self.words.index(value))
+
+
+class SwitchField(Field):
+    """On or off."""
+
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: bool) -> None:
+        super().__init__(name, hint, get, default)
+        self.check = QCheckBox()
+        self.check.setAccessibleName(name)
+        self.check.clicked.connect(lambda on: (self.edited.emit(on), self.released.emit()))
+        self.finish(self.check)
+
+    def show_value(self, value: Any) -> None:
+        self.check.setChecked(bool(value))
+
+
+class TextField(Field):
+    """A line of text."""
+
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: str, empty: str = "") -> None:
+        super().__init__(name, hint, get, default)
+        self.line = QLineEdit()
+        self.line.setAccessibleName(name)
+        self.line.setPlaceholderText(empty)
+        self.line.editingFinished.connect(self._finished)
+        self.finish(self.line)
+
+    def _finished(self) -> None:
+        if self.line.text() != self.get():
+            self.edited.emit(self.line.text())
+            self.released.emit()
+
+    def show_value(self, value: Any) -> None:
+        if self.line.text() != value:
+            self.line.setText(str(value))
+
+
+class ColourField(Field):
+    """A colour in display values: swatch, hexadecimal text and, where it helps, picking from the picture."""
+
+    pick_wanted = Signal()
+
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: tuple, *, pick: bool = False) -> None:
+        super().__init__(name, hint, get, default)
+        editor = QWidget()
+        row = QHBoxLayout(editor)
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(6)
+        self.swatch = QPushButton()
+        self.swatch.setFixedSize(26, 20)
+        self.swatch.setAccessibleName(f"{name}: choose")
+        self.swatch.clicked.connect(self._choose)
+        self.line = QLineEdit()
+        self.line.setAccessibleName(name)
+        self.line.editingFinished.connect(self._typed)
+        row.addWidget(self.swatch)
+        row.addWidget(self.line, 1)
+        if pick:
+            self.picker = theme.tool("pick", "Take a colour from the flat proof: click here, then on the picture")
+            self.picker.setAccessibleName(f"{name}: pick from the picture")
+            self.picker.clicked.connect(self.pick_wanted)
+            row.addWidget(self.picker)
+        self.finish(editor)
+
+    def show_value(self, value: Any) -> None:
+        code = hex_of(value)
+        self.swatch.setStyleSheet(f"background: {code}; border: 1px solid {theme.EDGE}; padding: 0;")
+        if not self.line.hasFocus():
+            self.line.setText(code)
+
+    def _choose(self) -> None:
+        now = QColor.fromRgbF(*self.get())
+        options = QColorDialog.ColorDialogOption.DontUseNativeDialog
+        colour = QColorDialog.getColor(now, self, self.name, options)
+        if colour.isValid():
+            self._tell(colour)
+
+    def _typed(self) -> None:
+        colour = QColor(self.line.text().strip() if self.line.text().strip().startswith("#")
+                        else "#" + self.line.text().strip())
+        if colour.isValid() and hex_of(self.get()) != colour.name():
+            self._tell(colour)
+        else:
+            self.line.setText(hex_of(self.get()))
+
+    def _tell(self, colour: QColor) -> None:
+        self.edited.emit((round(colour.redF(), 4), round(colour.greenF(), 4), round(colour.blueF(), 4)))
+        self.released.emit()
+
+
+class FileField(Field):
+    """A picture file, chosen or typed."""
+
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], choose: Callable[[], str]) -> None:
+        super().__init__(name, hint, get, "")
+        editor = QWidget()
+        row = QHBoxLayout(editor)
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(6)
+        self.line = QLineEdit()
+        self.line.setAccessibleName(name)
+        self.line.setPlaceholderText("None yet")
+        self.line.editingFinished.connect(self._typed)
+        button = theme.tool("folder", "Choose a picture")
+        button.clicked.connect(lambda: (path := choose()) and self.edited.emit(path))
+        row.addWidget(self.line, 1)
+        row.addWidget(button)
+        self.finish(editor)
+
+    def _typed(self) -> None:
+        if self.line.text() != self.get():
+            self.edited.emit(self.line.text())
+
+    def show_value(self, value: Any) -> None:
+        if self.line.text() != str(value):
+            self.line.setText(str(value))
+            self.line.setCursorPosition(0)
+        self.line.setToolTip(str(value))

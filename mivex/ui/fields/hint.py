@@ -1,0 +1,65 @@
+"""The foot of the controls: what a setting changes, and for a step a picture of it, before and after."""
+
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QImage, QPixmap
+from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel
+
+from mivex.core.prepare import STEPS
+from mivex.core.proof.samples import step_pictures
+from mivex.ui.session.worker import Latest
+
+SIDE = 64
+
+
+class Hint(QFrame):
+    """A sentence; for a step, with its picture."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.setObjectName("hint")
+        self.setFixedHeight(80)
+        row = QHBoxLayout(self)
+        row.setContentsMargins(12, 7, 8, 7)
+        row.setSpacing(4)
+        self.pictures = QLabel(), QLabel()
+        for picture in self.pictures:
+            picture.setFixedSize(SIDE, SIDE)
+            row.addWidget(picture)
+        self.words = QLabel()
+        self.words.setWordWrap(True)
+        self.words.setAlignment(Qt.AlignmentFlag.AlignTop)
+        self.words.setObjectName("figure")
+        self.words.setContentsMargins(4, 0, 0, 0)
+        row.addWidget(self.words, 1)
+        self._drawn: dict[str, tuple[QPixmap, QPixmap]] = {}
+        self._step = ""
+        self.worker = Latest("hints", self)
+        self.worker.done.connect(self._take)
+        self.say("")
+
+    def say(self, words: str) -> None:
+        """Show a sentence."""
+        self._step = ""
+        self.words.setText(words)
+        for picture in self.pictures:
+            picture.hide()
+
+    def show_step(self, name: str) -> None:
+        """Show what a step does, in words and in a picture."""
+        self._step = name
+        self.words.setText(STEPS[name].hint)
+        for i, picture in enumerate(self.pictures):
+            picture.setVisible(True)
+            picture.setPixmap(self._drawn[name][i] if name in self._drawn else QPixmap())
+            picture.setAccessibleName(f"{STEPS[name].label}: {'after' if i else 'before'}")
+        if name not in self._drawn:
+            self.worker.ask(name, lambda _report, _stopped: step_pictures(name, SIDE))
+
+    def _take(self, name: object, pictures: object) -> None:
+        made = []
+        for rgb in pictures:  # type: ignore[attr-defined]
+            h, w = rgb.shape[:2]
+            made.append(QPixmap.fromImage(QImage(rgb.data, w, h, w * 3, QImage.Format.Format_RGB888).copy()))
+        self._drawn[str(name)] = made[0], made[1]
+        if self._step == name:
+            self.show_step(str(name))

@@ -1,0 +1,83 @@
+"""What both proofs share: a picture drawn in the background at the size of the widget."""
+
+from collections.abc import Callable
+
+import numpy as np
+from numpy.typing import NDArray
+from PySide6.QtCore import QRectF, Qt
+from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent, QResizeEvent
+from PySide6.QtWidgets import QWidget
+
+from mivex.ui import theme
+from mivex.ui.session.worker import Latest
+
+Pixels = NDArray[np.uint8]
+
+
+class Canvas(QWidget):
+    """A live picture. Subclasses say how it is drawn and what lies over it."""
+
+    def __init__(self, name: str) -> None:
+        super().__init__()
+        self.setMinimumSize(160, 120)
+        self.setMouseTracking(True)
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setAccessibleName(name)
+        self.image: QImage | None = None
+        self.token: object = None
+        self.message = ""
+        self.frames = 0
+        self.worker = Latest(name.lower().replace(" ", "-"), self)
+        self.worker.done.connect(self._take)
+        self.worker.failed.connect(self._failed)
+
+    def draw_later(self, token: object, make: Callable[[int, int], Pixels]) -> None:
+        """Draw in the background; ``make(width, height)`` returns display codes (height, width, 3)."""
+        w, h = max(1, self.width()), max(1, self.height())
+        self.message = ""
+
+        def work(_report, _stopped):  # type: ignore[no-untyped-def]
+            rgb = np.ascontiguousarray(make(w, h))
+            return QImage(rgb.data, w, h, w * 3, QImage.Format.Format_RGB888).copy()
+
+        self.worker.ask(token, work)
+
+    def say(self, message: str) -> None:
+        """Show a sentence in place of a picture."""
+        self.worker.halt()
+        self.image, self.message = None, message
+        self.update()
+
+    def _take(self, token: object, image: object) -> None:
+        if self.message:
+            return
+        assert isinstance(image, QImage)
+        self.image, self.token = image, token
+        self.frames += 1
+        self.update()
+
+    def _failed(self, _token: object, sentence: str) -> None:
+        self.say(sentence)
+
+    def redraw(self) -> None:
+        """Ask for a fresh picture; subclasses do it."""
+
+    def paint_over(self, painter: QPainter) -> None:
+        """Draw handles and labels over the picture; subclasses may."""
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        p = QPainter(self)
+        p.fillRect(self.rect(), QColor(theme.SURROUND))
+        if self.message:
+            p.setPen(QColor("#101010"))
+            p.setFont(theme.figures_font(13))
+            p.drawText(QRectF(self.rect()).adjusted(24, 24, -24, -24),
+                       Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, self.message)
+            return
+        if self.image is not None:
+            p.drawImage(0, 0, self.image)
+            self.paint_over(p)
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self.redraw()

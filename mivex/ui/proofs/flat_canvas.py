@@ -1,0 +1,317 @@
+"""The picture of the flat proof: pan, zoom, before and after, handles, brush, values under the pointer."""
+
+from dataclasses import replace
+
+from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
+from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QWheelEvent
+
+from mivex.core.picture.texture import Texture
+from mivex.core.prepare.base import StepParams
+from mivex.core.proof.flat import FlatView, draw_flat, full_size
+from mivex.core.proof.layouts import labels
+from mivex.ui import theme
+from mivex.ui.proofs.canvas import Canvas
+from mivex.ui.tools.handles import Frame, dragged, draw_handles, draw_pivot, grip_at, has_handles
+
+
+class FlatCanvas(Canvas):
+    """The picture itself: pan, zoom, divider, values under the pointer."""
+
+    hovered = Signal(str)
+    zoomed = Signal()
+    picked = Signal(object)
+    handle_moved = Signal(object)
+    handle_released = Signal()
+    stroked = Signal(object, bool)
+
+    def __init__(self) -> None:
+        super().__init__("Flat proof")
+        self.mode = "divider"
+        self.painting = False
+        self.brush = 0.06
+        self.step: StepParams | None = None
+        self.step_input: Texture | None = None
+        self._stroke: list[tuple[float, float]] = []
+        self._pointer = QPointF(-1, -1)
+        self._flick = QTimer(self, interval=550)
+        self._flick.timeout.connect(self._flip)
+        self._old_side = False
+        self.texture: Texture | None = None
+        self.before: Texture | None = None
+        self.view = FlatView()
+        self.compare = False
+        self.divider = 0.5
+        self.picking = False
+        self.pick_from: Texture | None = None
+        self.marked: tuple[int, int, int, int] | None = None
+        # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
+        self._aim: str | tuple[int, int, int, int] = "all"
+        self._drag: tuple[str, QPointF, FlatView] | None = None
+
+    @property
+    def size_full(self) -> tuple[int, int]:
+        """Width and height of the texture at full size."""
+        return (1, 1) if self.texture is None else full_size(self.texture)
+
+    def put(self, texture: Texture, before: Texture | None, *, fresh: bool) -> None:
+        """Show a texture; ``fresh`` fits it into the window."""
+        grown = self.texture is None or self.size_full != full_size(texture)
+        self.texture, self.before = texture, before
+        if fresh or grown:
+            self.marked = None  # it was a place in another frame
+            self.fit()
+        else:
+            self.redraw()
+
+    @property
+    def single(self) -> bool:
+        """The picture itself is shown, not a layout of several."""
+        return self.view.layout == "single"
+
+    def set_compare(self, on: bool, mode: str) -> None:
+        """Show before and after: ``divider``, ``beside`` or ``flicker``."""
+        self.compare, self.mode = on, mode
+        self._old_side = False
+        if on and mode == "flicker":
+            self._flick.start()
+        else:
+            self._flick.stop()
+        self.redraw()
+
+    def _flip(self) -> None:
+        self._old_side = not self._old_side
+        self.redraw()
+
+    @property
+    def frame(self) -> Frame | None:
+        """Where the frame of the active step lies, if it can be placed in the picture."""
+        if self.texture is None or self.step_input is None or not self.single:
+            return None
+        return Frame.of(self.step_input, self.texture, self.view.left, self.view.top, self.view.zoom)
+
+    def fit(self) -> None:
+        """Show the whole picture."""
+        w, h = self.size_full
+        zoom = min((self.width() - 24) / w, (self.height() - 24) / h, 32.0)
+        self._zoom_to(max(zoom, 0.01), aim="all")
+
+    def _zoom_to(self, zoom: float, *, aim: str = "") -> None:
+        w, h = self.size_full
+        self._aim = aim
+        self.set_view(zoom=zoom, left=round((self.width() - w * zoom) / 2), top=round((self.height() - h * zoom) / 2))
+
+    def actual(self) -> None:
+        """One texel to one pixel."""
+        self._zoom_to(1.0)
+
+    def go_to(self, place: tuple[int, int, int, int]) -> None:
+        """Bring a place in texels into view and mark it."""
+        x, y, w, h = place
+        self.marked = place
+        full = self.size_full
+        if w * h > 0.3 * full[0] * full[1]:
+            self.fit()
+            return
+        self._aim = place
+        zoom = min(self.width() / max(w * 4, 24), self.height() / max(h * 4, 24), 24.0)
+        zoom = max(zoom, min(self.width() / full[0], self.height() / full[1]) * 0.9)
+        self.set_view(layout="single", zoom=zoom, left=self.width() / 2 - (x + w / 2) * zoom,
+                      top=self.height() / 2 - (y + h / 2) * zoom)
+
+    def set_view(self, **values: object) -> None:
+        """Change what is shown."""
+        self.view = replace(self.view, **values)  # type: ignore[arg-type]
+        self.zoomed.emit()
+        self.redraw()
+
+    def redraw(self) -> None:
+        t = self.texture
+        if t is None:
+            return
+        view, before, divider = self.view, self.before if self.compare else None, self.divider
+        if view.layout != "single":
+            before = self.before if view.layout == "magnify" else None
+        elif self.mode == "flicker" and before is not None:
+            if self._old_side:
+                view = replace(view, zoom=view.zoom * self.size_full[0] / full_size(before)[0])
+                t = before
+            before = None
+        beside = self.mode == "beside"
+        self.draw_later((t.key, view), lambda w, h: draw_flat(t, view, w, h, before, divider, beside))
+
+    def resizeEvent(self, event) -> None:  # type: ignore[no-untyped-def]
+        if self.texture is not None:
+            if self._aim == "all":
+                self.fit()
+            elif isinstance(self._aim, tuple):
+                self.go_to(self._aim)
+        super().resizeEvent(event)
+
+    def paint_over(self, p: QPainter) -> None:
+        p.setFont(theme.figures_font(11))
+        if not self.single and self.texture is not None:
+            p.setPen(QColor("#101010"))
+            for note in labels(self.texture, self.view.layout, self.width(), self.height()):
+                p.drawText(QRectF(note.x - 4, note.y, note.width + 8, 16), Qt.AlignmentFlag.AlignCenter, note.text)
+            return
+        z, left, top = self.view.zoom, self.view.left, self.view.top
+        if self.marked:
+            x, y, mw, mh = self.marked
+            box = QRectF(left + x * z, top + y * z, mw * z, mh * z).adjusted(-2, -2, 2, 2)
+            p.setBrush(Qt.BrushStyle.NoBrush)
+            p.setPen(QPen(QColor("#101010"), 3))
+            p.drawRect(box)
+            p.setPen(QPen(QColor(theme.ACCENT), 1.4))
+            p.drawRect(box)
+        frame = self.frame
+        if frame is not None and not self.painting and self.step is not None and has_handles(self.step):
+            draw_handles(p, self.step, frame)
+        if self.texture is not None and self.texture.pivot != (0.5, 0.5):
+            w, h = self.size_full
+            draw_pivot(p, QPointF(left + self.texture.pivot[0] * w * z, top + self.texture.pivot[1] * h * z))
+        if self.painting and frame is not None:
+            p.setRenderHint(QPainter.RenderHint.Antialiasing)
+            for colour, pen in (("#101010", 3.0), (theme.TEXT, 1.2)):
+                p.setPen(QPen(QColor(colour), pen))
+                p.drawEllipse(self._pointer, self.brush * frame.short, self.brush * frame.short)
+        if self.compare:
+            self._paint_compare(p)
+
+    def _tag(self, p: QPainter, text: str, x: float, *, left_of: bool = False) -> None:
+        wide = p.fontMetrics().horizontalAdvance(text) + 12
+        tag = QRectF(x - wide if left_of else x, 8, wide, 18)
+        p.setPen(Qt.PenStyle.NoPen)
+        p.setBrush(QColor(theme.GROUND))
+        p.drawRoundedRect(tag, 3, 3)
+        p.setPen(QColor(theme.TEXT))
+        p.drawText(tag, Qt.AlignmentFlag.AlignCenter, text)
+
+    def _paint_compare(self, p: QPainter) -> None:
+        if self.mode == "flicker":
+            self._tag(p, "Before" if self._old_side else "After", 10)
+            return
+        x = round(self.width() * self.split)
+        p.setPen(QPen(QColor("#101010"), 3))
+        p.drawLine(x, 0, x, self.height())
+        p.setPen(QPen(QColor(theme.TEXT), 1))
+        p.drawLine(x, 0, x, self.height())
+        self._tag(p, "Before", x - 10, left_of=True)
+        self._tag(p, "After", x + 10)
+
+    @property
+    def split(self) -> float:
+        """Where the two sides meet, as a share of the width."""
+        return 0.5 if self.mode == "beside" else self.divider
+
+    def texel_at(self, at: QPointF) -> tuple[int, int] | None:
+        """The texel of level 0 under a place, or None outside."""
+        w, h = self.size_full
+        shift = 0.0
+        if self.compare and self.mode == "beside":
+            shift = self.width() / 4 * (-1 if at.x() < self.width() / 2 else 1)
+        x, y = (at.x() - self.view.left - shift) / self.view.zoom, (at.y() - self.view.top) / self.view.zoom
+        return (int(x), int(y)) if 0 <= x < w and 0 <= y < h and self.single else None
+
+    def values_at(self, at: QPointF, of: Texture | None = None) -> tuple[tuple[int, int], list[float]] | None:
+        """Texel and its stored RGBA under a place, from the side of the divider that it lies on."""
+        spot = self.texel_at(at)
+        old = self.compare and (self._old_side if self.mode == "flicker" else at.x() < self.width() * self.split)
+        t = of or (self.before if old else self.texture)
+        if spot is None or t is None:
+            return None
+        # Before and after may differ in size.
+        full = self.size_full
+        y = min(int(spot[1] * t.height / full[1]), t.height - 1)
+        x = min(int(spot[0] * t.width / full[0]), t.width - 1)
+        return spot, [float(v) for v in t.values[y, x]]
+
+    def _near_divider(self, at: QPointF) -> bool:
+        return self.compare and self.single and self.mode == "divider" and abs(at.x() - self.width() * self.divider) < 7
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        at = event.position()
+        if self.picking and (found := self.values_at(at, self.pick_from)):
+            self.picking = False
+            self.unsetCursor()
+            self.picked.emit(tuple(round(v, 4) for v in found[1][:3]))
+            return
+        frame = self.frame
+        if self.painting and frame is not None:
+            self._stroke = [frame.whole(at)]
+            erase = event.button() == Qt.MouseButton.RightButton
+            self._drag = ("erase" if erase else "paint", at, self.view)
+            self.stroked.emit(tuple(self._stroke), erase)
+            return
+        if frame is not None and self.step is not None and has_handles(self.step) and not self._near_divider(at):
+            grip = grip_at(self.step, frame, at)
+            if grip:
+                self._drag = (grip, at, self.view)
+                return
+        self._drag = ("divider" if self._near_divider(at) else "pan", at, self.view)
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        at = event.position()
+        self._pointer = at
+        if self.painting:
+            self.update()
+        if self.view.show == "lit" and self.single and not self._drag:
+            w, h = self.size_full
+            spot = ((at.x() - self.view.left) / self.view.zoom / w, (at.y() - self.view.top) / self.view.zoom / h)
+            self.view = replace(self.view, light=(round(spot[0], 3), round(spot[1], 3)))
+            self.redraw()
+        if self._drag and self._drag[0] == "divider":
+            self.divider = min(max(at.x() / max(self.width(), 1), 0.02), 0.98)
+            self.redraw()
+        elif self._drag and self._drag[0] in ("paint", "erase"):
+            if (frame := self.frame) is not None:
+                x, y = frame.whole(at)
+                self._stroke.append((round(x, 4), round(y, 4)))
+                self.stroked.emit(tuple(self._stroke), self._drag[0] == "erase")
+        elif self._drag and self._drag[0] in ("move", "wide", "high"):
+            if (frame := self.frame) is not None and self.step is not None:
+                self.handle_moved.emit(dragged(self.step, frame, self._drag[0], at))
+        elif self._drag:
+            _, start, view = self._drag
+            if (at - start).manhattanLength() > 2:
+                self._aim = ""
+                self.set_view(left=view.left + at.x() - start.x(), top=view.top + at.y() - start.y())
+        elif not self.picking:
+            self.setCursor(Qt.CursorShape.SplitHCursor if self._near_divider(at) else Qt.CursorShape.ArrowCursor)
+        found = self.values_at(at)
+        if found is None:
+            self.hovered.emit("")
+            return
+        (x, y), v = found
+        codes = " ".join(f"{round(c * 255):>3}" for c in v)
+        self.hovered.emit(f"{x}, {y}    R {v[0]:.3f}  G {v[1]:.3f}  B {v[2]:.3f}  A {v[3]:.3f}    {codes}")
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        if self._drag and self._drag[0] in ("paint", "erase", "move", "wide", "high"):
+            self._stroke = []
+            self.handle_released.emit()
+        self._drag = None
+
+    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
+        self.fit()
+
+    def leaveEvent(self, _event) -> None:  # type: ignore[no-untyped-def]
+        self.hovered.emit("")
+
+    def wheelEvent(self, event: QWheelEvent) -> None:
+        if self.texture is None or not self.single:
+            return
+        factor = 1.25 ** (event.angleDelta().y() / 120)
+        if self.painting and event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+            self.brush = min(max(self.brush * factor, 0.004), 1.0)
+            self.update()
+            return
+        self.zoom_by(factor, event.position())
+
+    def zoom_by(self, factor: float, at: QPointF) -> None:
+        """Zoom about a place on the widget."""
+        w, h = self.size_full
+        zoom = min(max(self.view.zoom * factor, 8 / max(w, h)), 128.0)
+        k = zoom / self.view.zoom
+        self._aim = ""
+        self.set_view(zoom=zoom, left=at.x() - (at.x() - self.view.left) * k,
+                      top=at.y() - (at.y() - self.view.top) * k)

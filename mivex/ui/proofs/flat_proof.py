@@ -1,0 +1,371 @@
+"""The flat proof: the texture on its own, with its instruments."""
+
+from dataclasses import replace
+from typing import Any
+
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QActionGroup, QColor, QPainter, QPen
+from PySide6.QtWidgets import (
+    QButtonGroup,
+    QColorDialog,
+    QHBoxLayout,
+    QLabel,
+    QMenu,
+    QSizePolicy,
+    QToolButton,
+    QVBoxLayout,
+    QWidget,
+)
+
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import hex_of
+from mivex.core.prepare import STEPS
+from mivex.core.prepare.falloff import Stroke
+from mivex.core.project import edits
+from mivex.core.project.document import Overlay
+from mivex.core.proof.flat import BACKDROPS, LAYOUTS, SHOWS
+from mivex.ui import theme
+from mivex.ui.fields.fields import QuietCombo
+from mivex.ui.proofs.flat_canvas import FlatCanvas
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.session import Session
+from mivex.ui.tools.handles import has_handles
+
+_LAYOUT_WORDS = {
+    "levels": "Every mip level at the size of the first: what distance leaves of it.",
+    "far": "What distance makes of it, and of its hidden colour.",
+    "backdrops": "A rim that hides over one backdrop shows over another.",
+    "tiles": "Repeated: a seam shows as a line, a landmark as a pattern.",
+    "border": "Marked: alpha above zero on the outermost texels.",
+    "magnify": "Close up: left cut at one half, right plain alpha of the same size."}
+
+
+class Swatch(QToolButton):
+    """A button that shows a backdrop."""
+
+    def __init__(self, key: str) -> None:
+        super().__init__()
+        self.key, self.colour = key, {"black": "#000000", "white": "#ffffff", "grey": "#808080"}.get(key, "")
+        self.setCheckable(True)
+        self.setFixedSize(24, 24)
+        self.setToolTip(f"Backdrop: {BACKDROPS[key].lower()}")
+        self.setAccessibleName(self.toolTip())
+
+    def paintEvent(self, _event) -> None:  # type: ignore[no-untyped-def]
+        p = QPainter(self)
+        box = self.rect().adjusted(4, 4, -4, -4)
+        if self.key == "checker":
+            for i in range(4):
+                for j in range(4):
+                    p.fillRect(box.x() + i * 4, box.y() + j * 4, 4, 4, QColor("#949494" if (i + j) & 1 else "#6b6b6b"))
+        else:
+            p.fillRect(box, QColor(self.colour))
+        p.setPen(QPen(QColor(theme.ACCENT if self.isChecked() else theme.EDGE), 2 if self.isChecked() else 1))
+        p.drawRect(box.adjusted(-1, -1, 0, 0))
+
+
+class FlatProof(QWidget):
+    """Canvas with its header and its line of values; `painting_ended` tells that there is nothing to paint on."""
+
+    painting_ended = Signal(bool)
+
+    def __init__(self, session: Session, engine: Engine) -> None:
+        super().__init__()
+        self.session, self.engine = session, engine
+        self.canvas = FlatCanvas()
+        self._shown = ""
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(0)
+        self._against = ("source", "")
+        column.addWidget(self._header())
+        column.addWidget(self.canvas, 1)
+        self.values = QLabel(" ")
+        self.values.setObjectName("figure")
+        self.values.setFont(theme.figures_font(11))
+        self.values.setContentsMargins(10, 3, 10, 3)
+        self.values.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
+        column.addWidget(self.values)
+        self._hovered = ""
+        self.canvas.hovered.connect(self._take_hover)
+        self.canvas.zoomed.connect(self._update_header)
+        self._kept_strokes: tuple[Stroke, ...] = ()
+        self.canvas.handle_moved.connect(self._move_handle)
+        self.canvas.handle_released.connect(session.end_merge)
+        self.canvas.stroked.connect(self._stroke)
+        session.stepped.connect(self.refresh)
+        engine.inputs_ready.connect(self.refresh)
+        session.chosen.connect(self.refresh)
+        session.changed.connect(self.refresh)
+        engine.prepared.connect(lambda key: self.refresh() if key == session.overlay_id else None)
+        self._update_header()
+        self.refresh()
+
+    def _header(self) -> QWidget:
+        head = QWidget()
+        head.setObjectName("strip")
+        head.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        column = QVBoxLayout(head)
+        head.setFixedHeight(theme.HEAD)
+        column.setContentsMargins(8, 5, 8, 5)
+        column.setSpacing(3)
+        top, low = QHBoxLayout(), QHBoxLayout()
+        for row in (top, low):
+            row.setSpacing(2)
+            column.addLayout(row)
+        self.show_box = QuietCombo()
+        self.show_box.setAccessibleName("What the flat proof shows")
+        self.show_box.addItems(list(SHOWS.values()))
+        self.show_box.setFixedWidth(126)
+        self.show_box.activated.connect(lambda i: self.canvas.set_view(show=list(SHOWS)[i]))
+        top.addWidget(self.show_box)
+        top.addSpacing(6)
+        self.swatches = QButtonGroup(self)
+        for key in BACKDROPS:
+            button = Swatch(key)
+            button.clicked.connect(lambda _=False, k=key: self.set_backdrop(k))  # type: ignore[misc]
+            self.swatches.addButton(button)
+            top.addWidget(button)
+        top.addStretch()
+        self.compare = theme.tool("divide", "Before and after   (D); hold for what to compare and how", checkable=True)
+        self.compare.toggled.connect(self._set_compare)
+        self.compare.setPopupMode(QToolButton.ToolButtonPopupMode.MenuButtonPopup)
+        self.compare_menu = QMenu(self.compare)
+        self.compare_menu.aboutToShow.connect(self._fill_compare)
+        self.compare.setMenu(self.compare_menu)
+        fit = theme.tool("fit", "Show the whole picture   (F)")
+        fit.clicked.connect(self.canvas.fit)
+        actual = theme.tool("actual", "One texel to one pixel   (Shift+F)")
+        actual.clicked.connect(self.canvas.actual)
+        for b in (self.compare, fit, actual):
+            top.addWidget(b)
+        self.layout_box = QuietCombo()
+        self.layout_box.setAccessibleName("How the flat proof is laid out")
+        self.layout_box.addItems(list(LAYOUTS.values()))
+        self.layout_box.setFixedWidth(126)
+        self.layout_box.activated.connect(lambda i: self.set_layout(list(LAYOUTS)[i]))
+        low.addWidget(self.layout_box)
+        low.addStretch()
+        self.finer = theme.tool("down", "Finer level   ([)")
+        self.coarser = theme.tool("up", "Coarser level   (])")
+        self.finer.clicked.connect(lambda: self.step_level(-1))
+        self.coarser.clicked.connect(lambda: self.step_level(1))
+        self.level = QLabel("0")
+        self.level.setFont(theme.figures_font())
+        self.level.setFixedWidth(104)
+        self.level.setToolTip("Mip level and its size")
+        self.level.setAlignment(Qt.AlignmentFlag.AlignCenter)
+        for w in (self.finer, self.level, self.coarser):
+            low.addWidget(w)
+        low.addStretch()
+        self.zoom = QLabel("100 %")
+        self.zoom.setObjectName("soft")
+        self.zoom.setFont(theme.figures_font())
+        low.addWidget(self.zoom)
+        return head
+
+    def set_backdrop(self, key: str) -> None:
+        """Choose the backdrop; choosing the own colour again asks for another one."""
+        if key == "own" and self.canvas.view.backdrop == "own":
+            chosen = QColorDialog.getColor(QColor.fromRgbF(*self.canvas.view.own), self, "Backdrop",
+                                           QColorDialog.ColorDialogOption.DontUseNativeDialog)
+            if chosen.isValid():
+                self.canvas.set_view(own=(chosen.redF(), chosen.greenF(), chosen.blueF()))
+        self.canvas.set_view(backdrop=key, show="over" if self.canvas.view.show == "fringe" else self.canvas.view.show)
+
+    def next_backdrop(self) -> None:
+        """Go on to the next backdrop."""
+        keys = list(BACKDROPS)
+        self.canvas.set_view(backdrop=keys[(keys.index(self.canvas.view.backdrop) + 1) % len(keys)])
+
+    def step_level(self, by: int) -> None:
+        """Show a coarser or finer mip level."""
+        t = self.canvas.texture
+        if t is not None:
+            self.canvas.set_view(level=min(max(self.canvas.view.level + by, 0), t.mips.levels - 1))
+
+    def set_layout(self, key: str) -> None:
+        """Show the picture itself, or one of the layouts that judge it at a glance."""
+        self.canvas.set_view(layout=key)
+        if key == "single":
+            self.canvas.fit()
+        self.refresh()
+
+    def toggle_layout(self, key: str) -> None:
+        """Show a layout, or the picture again."""
+        self.set_layout("single" if self.canvas.view.layout == key else key)
+
+    def next_layout(self) -> None:
+        """Go on to the next layout."""
+        keys = list(LAYOUTS)
+        self.set_layout(keys[(keys.index(self.canvas.view.layout) + 1) % len(keys)])
+
+    def _set_compare(self, on: bool) -> None:
+        if on and not self.canvas.single:
+            self.set_layout("single")
+        self.canvas.set_compare(on, self.canvas.mode)
+        self.refresh()
+
+    def compare_with(self, kind: str, value: str = "") -> None:
+        """Choose what stands before: ``source``, ``step`` (its number) or ``overlay`` (its id)."""
+        self._against = (kind, value)
+        self.compare.setChecked(True)
+        self.refresh()
+
+    def compare_by(self, mode: str) -> None:
+        """Choose how: ``divider``, ``beside`` or ``flicker``."""
+        self.canvas.set_compare(True, mode)
+        self.compare.setChecked(True)
+
+    def _fill_compare(self) -> None:
+        menu = self.compare_menu
+        menu.clear()
+        group = QActionGroup(menu)
+        o = self.session.overlay
+        rows: list[tuple[str, tuple[str, str]]] = [("With the source", ("source", ""))]
+        if o is not None:
+            rows += [(f"With before “{STEPS[s.step].label}”", ("step", str(i))) for i, s in enumerate(o.steps) if i]
+            rows += [(f"With “{other.name}”", ("overlay", other.id)) for other in self.session.doc.overlays
+                     if other.id != o.id and other.id in self.engine.textures]
+        for text, against in rows:
+            action = menu.addAction(text, lambda a=against: self.compare_with(*a))
+            action.setCheckable(True)
+            action.setChecked(against == self._against)
+            group.addAction(action)
+        menu.addSeparator()
+        ways = QActionGroup(menu)
+        for key, text in (("divider", "Divider"), ("beside", "Side by side"), ("flicker", "Flicker")):
+            action = menu.addAction(text, lambda k=key: self.compare_by(k))
+            action.setCheckable(True)
+            action.setChecked(key == self.canvas.mode)
+            ways.addAction(action)
+
+    def _before(self, o: Overlay, texture: Texture) -> Texture | None:
+        """What stands on the other side."""
+        if self.canvas.view.layout == "magnify":
+            at = max((i for i, s in enumerate(o.steps) if s.on and s.step == "signed-distance"), default=-1)
+            return self.engine.input_of(o.id, at) if at >= 0 else None
+        kind, value = self._against
+        if kind == "step" and int(value) < len(o.steps):
+            return self.engine.input_of(o.id, int(value))
+        if kind == "overlay" and value != o.id and value in self.engine.textures:
+            return self.engine.textures[value]
+        return self.engine.befores.get(o.id)
+
+    def _idle_text(self) -> str:
+        v = self.canvas.view
+        if self.canvas.texture is None:
+            return " "
+        if v.show == "fringe":
+            return "Brighter: filtering lets more hidden colour through. Black: clear."
+        if v.layout != "single":
+            return _LAYOUT_WORDS[v.layout]
+        if v.show == "lit":
+            return "Move the pointer: the light follows it."
+        if self.canvas.painting:
+            return "Drag paints, right button takes away, Ctrl+wheel: size."
+        if self.canvas.texture.pivot != (0.5, 0.5):
+            return "Wheel zooms, drag moves. The cross is the point it is placed by."
+        return "Wheel zooms, drag moves. Values appear under the pointer."
+
+    def _update_header(self) -> None:
+        v = self.canvas.view
+        self.show_box.setCurrentIndex(list(SHOWS).index(v.show))
+        for b in self.swatches.buttons():
+            assert isinstance(b, Swatch)
+            b.setChecked(b.key == v.backdrop)
+            if b.key == "own":
+                b.colour = hex_of(v.own)
+                b.update()
+        t = self.canvas.texture
+        self.finer.setEnabled(False)
+        self.coarser.setEnabled(False)
+        if t is not None:
+            level = min(v.level, t.mips.levels - 1)
+            self.level.setText(f"{level} · {t.mips.widths[level]}×{t.mips.heights[level]}")
+            self.finer.setEnabled(level > 0)
+            self.coarser.setEnabled(level < t.mips.levels - 1)
+        # In a layout that has its own way of showing, what would change nothing is not offered.
+        free = v.layout in ("single", "levels", "far", "tiles")
+        self.show_box.setEnabled(free)
+        for b in self.swatches.buttons():
+            b.setEnabled(free and v.show == "over")
+        self.layout_box.setCurrentIndex(list(LAYOUTS).index(v.layout))
+        single = v.layout == "single"
+        for w in (self.finer, self.coarser, self.level, self.zoom):
+            w.setVisible(single)
+        self.zoom.setText(f"{v.zoom * 100:.0f} %")
+        self.values.setText(self._hovered or self._idle_text())
+
+    def _take_hover(self, text: str) -> None:
+        self._hovered = text
+        self.values.setText(text or self._idle_text())
+
+    def refresh(self) -> None:
+        """Show the selected overlay's texture, or say why there is none."""
+        o = self.session.overlay
+        if o is None:
+            self.canvas.texture = None
+            self._shown = ""
+            self.canvas.say("Drop pictures here to begin.\n\nPNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes "
+                            "an overlay in the rack.")
+            return
+        texture = self.engine.textures.get(o.id)
+        if texture is None:
+            self.canvas.texture = None
+            self._shown = ""
+            why = self.engine.problems.get(o.id)
+            self.canvas.say(why or ("Reading …" if o.source.ready else "This overlay has no picture yet.\n\n"
+                                    "Choose one at the station Source."))
+            return
+        m = o.material
+        look: dict[str, Any] = {"blend": m.blend, "opacity": m.opacity, "cutoff": m.cutoff, "tint": m.tint,
+                                "wrap": m.tiling}
+        changed = any(getattr(self.canvas.view, k) != v for k, v in look.items())
+        if changed:
+            self.canvas.view = replace(self.canvas.view, **look)
+        before = self._before(o, texture)
+        self._follow_step(o)
+        if self.canvas.texture is texture and self.canvas.before is before and self._shown == o.id:
+            if changed:
+                self.canvas.redraw()
+            return
+        fresh = self._shown != o.id
+        self._shown = o.id
+        if self.canvas.view.level >= texture.mips.levels:
+            self.canvas.view = replace(self.canvas.view, level=texture.mips.levels - 1)
+        self.canvas.put(texture, before, fresh=fresh)
+        self._update_header()
+
+    def _follow_step(self, o: Overlay) -> None:
+        """Handles belong to the active step."""
+        i = self.session.step_index
+        step = o.steps[i] if 0 <= i < len(o.steps) else None
+        wanted = step is not None and (has_handles(step) or step.step == "add-tint")
+        self.canvas.step = step if wanted else None
+        self.canvas.step_input = self.engine.input_of(o.id, i) if wanted else None
+        if self.canvas.painting and getattr(step, "mask", "") != "brush":
+            self.painting_ended.emit(False)
+        self.canvas.update()
+
+    def set_painting(self, on: bool) -> None:
+        """Begin or end painting strokes."""
+        self.canvas.painting = on
+        self.canvas.setCursor(Qt.CursorShape.BlankCursor if on else Qt.CursorShape.ArrowCursor)
+        self._update_header()
+
+    def _move_handle(self, values: object) -> None:
+        key, i = self.session.overlay_id, self.session.step_index
+        assert isinstance(values, dict)
+        self.session.apply("Move handle", lambda d: edits.set_step(d, key, i, **values), f"{key} step {i} handle")
+
+    def _stroke(self, points: object, erase: bool) -> None:
+        key, i = self.session.overlay_id, self.session.step_index
+        step = self.canvas.step
+        if step is None or not hasattr(step, "strokes"):
+            return
+        if len(points) == 1:  # type: ignore[arg-type]
+            self._kept_strokes = step.strokes
+        stroke = Stroke(points=points, radius=round(self.canvas.brush, 4), erase=erase)  # type: ignore[arg-type]
+        strokes = (*self._kept_strokes, stroke)
+        self.session.apply("Paint", lambda d: edits.set_step(d, key, i, strokes=strokes), f"{key} step {i} paint")

@@ -1,0 +1,262 @@
+"""The stage in the window: orbit, pan, zoom; placements are selected, moved, turned and scaled in the picture."""
+
+import math
+
+from PySide6.QtCore import QPointF, QRectF, Qt, Signal
+from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QWheelEvent
+from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QVBoxLayout, QWidget
+
+from mivex.core.base.types import Doubles
+from mivex.core.project import edits
+from mivex.core.project.document import CAMERAS, Camera, Document, HullPlace, Place
+from mivex.core.stage import placing
+from mivex.core.stage.camera import View, orbit, pan, zoom
+from mivex.core.stage.scene import Painter, pick
+from mivex.ui import theme
+from mivex.ui.fields.fields import QuietCombo
+from mivex.ui.proofs.canvas import Canvas
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.session import Session
+
+KNOB = 26.0
+"""Distance of the turning knob from the outline, pixels."""
+
+
+class StageCanvas(Canvas):
+    """The picture of the stage and its handles."""
+
+    moved = Signal()
+
+    def __init__(self, session: Session, engine: Engine) -> None:
+        super().__init__("Stage")
+        self.session, self.engine = session, engine
+        self.camera: Camera = CAMERAS[0]
+        self.painter = Painter()
+        self._drag: tuple[str, QPointF, object] | None = None
+        self._travelled = False
+        session.changed.connect(self.redraw)
+        session.chosen.connect(self.update)
+        engine.prepared.connect(lambda _k: self.redraw())
+
+    @property
+    def view(self) -> View:
+        """The camera for the widget's present size."""
+        return View(self.camera, max(1, self.width()), max(1, self.height()))
+
+    def look(self, camera: Camera) -> None:
+        """Look from another place."""
+        self.camera = camera
+        self.moved.emit()
+        self.redraw()
+
+    def redraw(self) -> None:
+        doc, textures, camera = self.session.doc, dict(self.engine.textures), self.camera
+        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h)))
+
+    @property
+    def place(self) -> Place | None:
+        """The selected placement, if it is on the stage."""
+        o = self.session.overlay
+        if o is None or not o.shown:
+            return None
+        return next((p for p in o.places if p.id == self.session.place_id), None)
+
+    def _outline(self, place: Place) -> Doubles:
+        t = self.engine.textures.get(self.session.overlay_id)
+        if t is None:
+            return placing.outline(place, self.view)
+        return placing.outline(placing.framed(place, t.extent), self.view, t.pivot)
+
+    def _corners(self) -> list[QPointF] | None:
+        if (p := self.place) is None:
+            return None
+        seen = self.view.on_screen(self._outline(p))
+        return None if (seen[:, 2] < 0.05).any() else [QPointF(float(x), float(y)) for x, y, _ in seen]
+
+    def _knob(self, corners: list[QPointF]) -> QPointF:
+        top, low = (corners[0] + corners[1]) / 2, (corners[2] + corners[3]) / 2
+        out = top - low
+        length = max(math.hypot(out.x(), out.y()), 1.0)
+        return top + out / length * KNOB
+
+    def paint_over(self, p: QPainter) -> None:
+        corners = self._corners()
+        if corners is None:
+            return
+        p.setRenderHint(QPainter.RenderHint.Antialiasing)
+        outline, knob = QPolygonF([*corners, corners[0]]), self._knob(corners)
+        stem = (corners[0] + corners[1]) / 2
+        for colour, width in (("#101010", 3.2), (theme.ACCENT, 1.3)):
+            p.setPen(QPen(QColor(colour), width))
+            p.drawPolyline(outline)
+            p.drawLine(stem, knob)
+        p.setPen(QPen(QColor("#101010"), 1))
+        p.setBrush(QColor(theme.ACCENT))
+        for c in corners:
+            p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7))
+        p.drawEllipse(knob, 5, 5)
+
+    def _grip(self, at: QPointF) -> str:
+        corners = self._corners()
+        if corners is None:
+            return ""
+        if (at - self._knob(corners)).manhattanLength() < 11:
+            return "turn"
+        return "scale" if any((at - c).manhattanLength() < 11 for c in corners) else ""
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        at, mods = event.position(), event.modifiers()
+        self._travelled = False
+        shifted = bool(mods & Qt.KeyboardModifier.ShiftModifier)
+        if event.button() != Qt.MouseButton.LeftButton or shifted:
+            self._drag = ("pan", at, self.camera)
+            return
+        grip = self._grip(at)
+        if not grip and (found := pick(self.session.doc, self.engine.textures, self.view, at.x(), at.y())):
+            if found != (self.session.overlay_id, self.session.place_id):
+                self.session.choose(*found)
+            grip = "push" if mods & Qt.KeyboardModifier.ControlModifier else "move"
+        self._drag = (grip, at, self.place) if grip and self.place else ("orbit", at, self.camera)
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        at = event.position()
+        if self._drag is None:
+            grip = self._grip(at)
+            self.setCursor(Qt.CursorShape.CrossCursor if grip == "turn" else Qt.CursorShape.SizeFDiagCursor
+                           if grip == "scale" else Qt.CursorShape.ArrowCursor)
+            return
+        kind, start, was = self._drag
+        if not self._travelled and (at - start).manhattanLength() < 3:
+            return
+        self._travelled = True
+        dx, dy = at.x() - start.x(), at.y() - start.y()
+        if kind in ("orbit", "pan"):
+            assert isinstance(was, Camera)
+            if kind == "orbit":
+                self.look(orbit(was, -dx * 0.4, dy * 0.3))
+            else:
+                self.look(pan(was, View(was, self.width(), self.height()), dx, dy))
+            return
+        self._drag_place(kind, was, start, at)  # type: ignore[arg-type]
+
+    def _drag_place(self, kind: str, was: Place, start: QPointF, at: QPointF) -> None:
+        view = self.view
+        centre = view.on_screen(placing.centre(was, view)[None])[0]
+        a0 = math.atan2(start.y() - centre[1], start.x() - centre[0])
+        a1 = math.atan2(at.y() - centre[1], at.x() - centre[0])
+        values: dict[str, object]
+        if kind == "move" or (kind == "push" and isinstance(was, HullPlace)):
+            values, label = placing.moved(was, view, (start.x(), start.y()), (at.x(), at.y())), "Move"
+        elif kind == "push" and not isinstance(was, HullPlace):
+            values, label = placing.pushed(was, view, start.y() - at.y()), "Push"
+        elif kind == "turn":
+            seen = view.on_screen(self._outline(was))
+            e1, e2 = seen[1] - seen[0], seen[3] - seen[0]
+            way = -1 if e1[0] * e2[1] - e1[1] * e2[0] > 0 else 1
+            roll = was.roll + way * math.degrees(a1 - a0)
+            values, label = {"roll": round((roll + 180) % 360 - 180, 2)}, "Turn"
+        else:
+            before = math.hypot(start.x() - centre[0], start.y() - centre[1])
+            k = math.hypot(at.x() - centre[0], at.y() - centre[1]) / max(before, 1.0)
+            values = {"width": round(min(max(was.width * k, 0.01), 50.0), 4),
+                      "height": round(min(max(was.height * k, 0.01), 50.0), 4)}
+            label = "Scale"
+        key, place = self.session.overlay_id, was.id
+        self.session.apply(f"{label} on the stage", lambda d: edits.set_place(d, key, place, **values),
+                           merge=f"drag {place} {kind}")
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        self._drag = None
+        self.session.end_merge()
+
+    def wheelEvent(self, event: QWheelEvent) -> None:
+        self.look(zoom(self.camera, 1.12 ** (event.angleDelta().y() / 120)))
+
+
+class StageProof(QWidget):
+    """Stage canvas with its header."""
+
+    def __init__(self, session: Session, engine: Engine) -> None:
+        super().__init__()
+        self.session = session
+        self.canvas = StageCanvas(session, engine)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(0)
+        head = QWidget()
+        head.setObjectName("strip")
+        head.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        head.setFixedHeight(theme.HEAD)
+        rows = QVBoxLayout(head)
+        rows.setContentsMargins(8, 5, 8, 5)
+        rows.setSpacing(3)
+        top, low = QHBoxLayout(), QHBoxLayout()
+        rows.addLayout(top)
+        rows.addLayout(low)
+        name = QLabel("Camera")
+        name.setObjectName("soft")
+        top.addWidget(name)
+        top.addSpacing(4)
+        self.cameras = QuietCombo()
+        self.cameras.setAccessibleName("Camera")
+        self.cameras.setFixedWidth(128)
+        self.cameras.activated.connect(self._look)
+        top.addWidget(self.cameras)
+        keep = theme.tool("keep", "Keep this view as a camera")
+        keep.clicked.connect(self._keep)
+        top.addWidget(keep)
+        top.addStretch()
+        self.order = QLabel()
+        self.order.setObjectName("soft")
+        self.order.setMinimumHeight(24)
+        low.addWidget(self.order)
+        low.addStretch()
+        self.place = QLabel()
+        self.place.setObjectName("soft")
+        self.place.setFont(theme.figures_font())
+        low.addWidget(self.place)
+        column.addWidget(head)
+        column.addWidget(self.canvas, 1)
+        tip = QLabel("Drag turns, Shift-drag pans, wheel comes near.")
+        tip.setObjectName("figure")
+        tip.setContentsMargins(10, 3, 10, 3)
+        tip.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
+        column.addWidget(tip)
+        session.changed.connect(self.refresh)
+        session.chosen.connect(self.refresh)
+        self.canvas.moved.connect(self.refresh)
+        self._doc: Document | None = None
+        self.refresh()
+
+    def refresh(self) -> None:
+        """Show cameras and the selected placement."""
+        names = [c.name for c in self.session.doc.cameras]
+        if [self.cameras.itemText(i) for i in range(len(names))] != names or self.cameras.count() > len(names) + 1:
+            self.cameras.clear()
+            self.cameras.addItems(names)
+        here = next((i for i, c in enumerate(self.session.doc.cameras) if c == self.canvas.camera), -1)
+        self.cameras.setCurrentIndex(here)
+        self.cameras.setPlaceholderText("Free view")
+        o, p = self.session.overlay, self.canvas.place
+        if o is None:
+            self.order.setText("Nothing placed yet")
+            self.place.setText("")
+            return
+        nudge = f" {o.material.nudge:+d}" if o.material.nudge else ""
+        self.order.setText(f"{o.material.blend} · group {o.material.group}{nudge}")
+        if not o.shown:
+            self.place.setText("hidden")
+        elif p is None:
+            self.place.setText("not placed")
+        else:
+            self.place.setText(f"{p.width:.2f} × {p.height:.2f} m")
+
+    def _look(self, row: int) -> None:
+        self.canvas.look(self.session.doc.cameras[row])
+
+    def _keep(self) -> None:
+        name, ok = QInputDialog.getText(self, "Keep this view", "Name of the camera:")
+        if ok and name.strip():
+            camera = self.canvas.camera.model_copy(update={"name": name.strip()})
+            self.session.apply("Keep view", lambda d: edits.set_camera(d, camera))
+            self.canvas.look(camera)

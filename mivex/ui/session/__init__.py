@@ -1,0 +1,1 @@
+"""The open project and what runs in the background for it."""

@@ -1,0 +1,57 @@
+"""Autosave: unsaved work is kept aside every few seconds."""
+
+from PySide6.QtCore import QObject, QTimer, Signal
+
+from mivex.core.project.document import Document
+from mivex.core.project.keeping import Keeper
+from mivex.ui.session.session import Session
+from mivex.ui.session.worker import Latest
+
+SECONDS = 15
+
+
+class Recovery(QObject):
+    """Writes the document aside every few seconds while it is unsaved.
+
+    Signals
+    -------
+    failed(sentence)
+        It could not be written; it is tried again at the next turn.
+    """
+
+    failed = Signal(str)
+
+    def __init__(self, session: Session, parent: QObject) -> None:
+        super().__init__(parent)
+        self.session = session
+        self.keeper = Keeper()
+        self.worker = Latest("autosave", self)
+        self.worker.failed.connect(self._failed)
+        self._kept: Document | None = None
+        self._timer = QTimer(self, interval=SECONDS * 1000)
+        self._timer.timeout.connect(self.keep)
+        self._timer.start()
+
+    def keep(self) -> None:
+        """Write the document aside if it is unsaved and has changed since."""
+        s = self.session
+        if s.saved or s.doc is self._kept:
+            return
+        doc, path, folder, stamp = s.doc, str(s.path or ""), s.folder, s.stamp
+        self._kept = doc
+        self.worker.ask(None, lambda _report, _stopped: self.keeper.keep(doc, path, folder, stamp))
+
+    def _failed(self, _token: object, why: str) -> None:
+        self._kept = None
+        self.failed.emit(f"Unsaved work could not be kept aside and will be tried again: {why}")
+
+    def forget(self) -> None:
+        """The work is saved or was given up."""
+        self._kept = None
+        self.keeper.forget()
+
+    def end(self) -> None:
+        """Stop keeping."""
+        self._timer.stop()
+        self.worker.end()
+        self.keeper.end()

@@ -1,0 +1,1 @@
+"""The window: rack, track, controls, tray, menus."""

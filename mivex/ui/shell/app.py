@@ -1,0 +1,49 @@
+"""Starting the window."""
+
+import sys
+import time
+
+from PySide6.QtCore import QTimer
+from PySide6.QtWidgets import QApplication
+
+from mivex.ui import theme
+from mivex.ui.shell.window import Window
+
+
+def application() -> QApplication:
+    """The one application object, with the look on."""
+    app = QApplication.instance()
+    if isinstance(app, QApplication):
+        return app
+    app = QApplication(sys.argv[:1])
+    app.setApplicationName("mivex")
+    app.setOrganizationName("mivex")
+    app.setApplicationDisplayName("")
+    theme.apply(app)
+    return app
+
+
+def settle(window: Window, seconds: float = 30.0) -> bool:
+    """Let everything that is being computed finish; for pictures and tests."""
+    app = application()
+    end = time.monotonic() + seconds
+    quiet = 0
+    while time.monotonic() < end and quiet < 6:
+        app.processEvents()
+        quiet = quiet + 1 if window.idle else 0
+        time.sleep(0.01)
+    return quiet >= 6
+
+
+def run(project: str | None = None, *, demo: bool = False) -> int:
+    """Open the window and stay until it is closed; returns the exit code."""
+    app = application()
+    window = Window()
+    window.show()
+    if demo:
+        QTimer.singleShot(0, window.open_demo)
+    elif project:
+        QTimer.singleShot(0, lambda: window.open(project, offer=True))
+    else:
+        QTimer.singleShot(0, window.offer_kept)
+    return app.exec()

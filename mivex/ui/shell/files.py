@@ -1,0 +1,198 @@
+"""What the window does with files: open, add, save, recipes, deliver. Reading happens in the background."""
+
+import re
+from pathlib import Path
+
+from PySide6.QtGui import QDragEnterEvent, QDropEvent
+from PySide6.QtWidgets import QFileDialog
+
+from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.log import sentence
+from mivex.core.deliver.deliver import deliver as deliver_overlays
+from mivex.core.material.material import Kind
+from mivex.core.picture.files import READABLE, read_picture
+from mivex.core.picture.svg import draw_svg, svg_size
+from mivex.core.picture.texture import Texture
+from mivex.core.prepare.drawing import Shape, Text
+from mivex.core.prepare.resize import nearest_power
+from mivex.core.project import edits
+from mivex.core.project.document import Overlay
+from mivex.core.project.file import absolute
+from mivex.core.project.recipe import read_recipe, save_recipe, with_files
+from mivex.ui.proofs.stage_proof import StageProof
+from mivex.ui.session.engine import Engine
+from mivex.ui.shell.saving import ProjectActions
+
+
+def power_size(aspect: float, long: int = 512) -> tuple[int, int]:
+    """A canvas of powers of two for a drawing of that proportion."""
+    if aspect >= 1:
+        return long, nearest_power(max(1, round(long / aspect)))
+    return nearest_power(max(1, round(long * aspect))), long
+
+
+_PICTURES = "Pictures (" + " ".join(f"*{s}" for s in (*READABLE, ".svg")) + ")"
+_KIND_WORDS: tuple[tuple[str, Kind], ...] = (
+    (r"glass|pane|window|porthole|lens|visor", "glass"), (r"logo|emblem|badge|crest", "logo"),
+    (r"decal|registration|sign|stripe|chevron|stencil|stain|label|number", "decal"))
+
+
+def guess_kind(path: str) -> Kind:
+    """Kind of overlay that a file's name suggests; sprite where it says nothing."""
+    stem = Path(path).stem.lower()
+    return next((kind for words, kind in _KIND_WORDS if re.search(words, stem)), "sprite")
+
+
+class FileActions(ProjectActions):
+    """The part of the window that deals with pictures, recipes and deliveries."""
+
+    engine: Engine
+    stage: StageProof
+
+    def ask_picture(self, kind: str = "file") -> str:
+        """Ask for one picture, or for an ``svg``."""
+        words, kinds = ("Choose an SVG file", "SVG files (*.svg)") if kind == "svg" else ("Choose a picture", _PICTURES)
+        path, _ = QFileDialog.getOpenFileName(self, words, self.session.folder, kinds)
+        return path
+
+    def ask_add(self) -> None:
+        """Ask for pictures and add each as an overlay."""
+        paths, _ = QFileDialog.getOpenFileNames(self, "Add pictures", self.session.folder, _PICTURES)
+        self.add_pictures(paths)
+
+    def add_pictures(self, paths: list[str]) -> None:
+        """Read pictures in the background and add each as an overlay; those that cannot be read are named."""
+        if not paths:
+            return
+
+        def work(report, stopped):  # type: ignore[no-untyped-def]
+            problems = []
+            for path in paths:
+                if stopped():
+                    break
+                try:
+                    if path.lower().endswith(".svg"):
+                        w, h = svg_size(path)
+                        draw_svg(path, 16, 16, 1)  # says so now if it cannot be drawn
+                        report(("svg", path, w / h))
+                        continue
+                    p = read_picture(path)
+                    report(("add", path, p.width / p.height))
+                except BaseException as e:
+                    problems.append(sentence(e, f"adding {path!r}"))
+            return "  ".join(problems)
+
+        self.jobs.ask(None, work)
+
+    def _take_import(self, _token: object, part: tuple) -> None:
+        if part[0] in ("add", "svg"):
+            kind, path, aspect = part
+            made = ""
+
+            def edit(d):  # type: ignore[no-untyped-def]
+                nonlocal made
+                name = Path(path).stem.replace("_", " ").strip() or "Overlay"
+                if kind == "svg":
+                    doc, made = edits.add_blank(d, name, "logo", power_size(aspect))
+                    return edits.add_step(doc, made, Shape(file=path))
+                doc, made = edits.add_overlay(d, name, guess_kind(path), path, aspect)
+                return doc
+
+            self.session.apply("Add overlay", edit)
+            self.session.choose(made)
+            self.go("source")
+        elif part[0] == "recipe":
+            _, key, steps = part
+            self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps))
+        elif part[0] == "kept":
+            self.take_kept(part[1])
+        elif part[0] == "theirs":
+            self.session.take_theirs(part[1], part[2])
+        elif part[0] == "open":
+            self.take_opened(part)
+            self.stage.canvas.look(next(iter(self.session.doc.cameras), self.stage.canvas.camera))
+
+    def add_blank(self) -> None:
+        """Add an overlay on an empty canvas, to be drawn on with text, shapes and noise."""
+        made = ""
+
+        def edit(d):  # type: ignore[no-untyped-def]
+            nonlocal made
+            doc, made = edits.add_blank(d, "Drawn", "logo", (512, 512))
+            return edits.add_step(doc, made, Text())
+
+        self.session.apply("Add a drawn overlay", edit)
+        self.session.choose(made)
+        self.go("source")
+
+    def split_channels(self) -> None:
+        """Add up to four overlays, each showing one channel of the selected one as grey."""
+        o = self.session.overlay
+        p = self.engine.pictures.get(o.id) if o else None
+        if o is None or p is None:
+            self.tell("There is no picture to split yet.")
+            return
+        channels = [c for c, there in (("red", True), ("green", p.channels >= 3), ("blue", p.channels >= 3),
+                                       ("alpha", p.has_alpha)) if there]
+        self.session.apply("Split channels", lambda d: edits.split_channels(d, o.id, channels))
+        self.tell(f"{len(channels)} overlays show the channels of “{o.name}” as greys.")
+
+    def dragEnterEvent(self, event: QDragEnterEvent) -> None:
+        if event.mimeData().hasUrls():
+            event.acceptProposedAction()
+
+    def dropEvent(self, event: QDropEvent) -> None:
+        paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
+        projects = [p for p in paths if p.lower().endswith(".mivex")]
+        if projects:
+            self.open(projects[0])
+        else:
+            self.add_pictures(paths)
+        event.acceptProposedAction()
+
+    def ask_recipe(self) -> None:
+        """Ask for a recipe file and replace the overlay's steps by it."""
+        path, _ = QFileDialog.getOpenFileName(self, "Use a recipe", self.session.folder, "Recipes (*.json)")
+        if path and (o := self.session.overlay):
+            key = o.id
+            self.jobs.ask(None, lambda report, _stopped: report(("recipe", key, read_recipe(path).steps)))
+
+    def ask_save_recipe(self) -> None:
+        """Ask for a name and save the overlay's steps as a recipe."""
+        if o := self.session.overlay:
+            path, _ = QFileDialog.getSaveFileName(self, "Save the recipe", self.session.folder, "Recipes (*.json)")
+            if path:
+                path = path if path.endswith(".json") else path + ".json"
+                try:
+                    # A mask beside the project is named by its whole path, so that the recipe works anywhere.
+                    save_recipe(path, tuple(with_files(s, lambda f: absolute(f, self.session.folder)) for s in o.steps))
+                    self.tell(f"The recipe was saved as “{path}”.")
+                except MivexError as e:
+                    self.tell(str(e))
+
+    def ask_deliver(self, everything: bool) -> None:
+        """Ask for a folder and deliver into it."""
+        folder = QFileDialog.getExistingDirectory(self, "Deliver into", self.session.folder)
+        if folder:
+            self.deliver(folder, everything)
+
+    def deliver(self, folder: str, everything: bool) -> None:
+        """Write, read back and compare in the background."""
+        doc, shop, chosen = self.session.doc, self.session.shop, self.session.overlay_id
+        rows = [o for o in doc.overlays if o.source.ready and (everything or o.id == chosen)]
+
+        def work(_report, stopped):  # type: ignore[no-untyped-def]
+            def texture_of(o: Overlay) -> Texture:
+                if stopped():
+                    raise Stopped
+                return shop.texture(o, stop=stopped)
+
+            try:
+                made = deliver_overlays(rows, texture_of, folder, self.jobs.tell)
+            except Stopped:
+                raise MivexError("Delivering was stopped; nothing was written.") from None
+            count = f"“{made[0].overlay}” was" if len(made) == 1 else f"{len(made)} overlays were"
+            return f"{count} written to “{folder}”, read back and found the same, texel for texel."
+
+        self.jobs.ask(None, work)
+        self.tell(f"Delivering {len(rows)} overlay{'' if len(rows) == 1 else 's'} …")

@@ -1,0 +1,229 @@
+"""The rack: a card for every overlay."""
+
+from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtGui import QImage, QMouseEvent, QPixmap
+from PySide6.QtWidgets import (
+    QFrame,
+    QHBoxLayout,
+    QLabel,
+    QListWidget,
+    QListWidgetItem,
+    QMenu,
+    QToolButton,
+    QVBoxLayout,
+    QWidget,
+)
+
+from mivex.core.picture.texture import Texture
+from mivex.core.project import edits
+from mivex.core.project.document import Overlay
+from mivex.core.proof.flat import FlatView, draw_flat
+from mivex.ui import theme
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.session import Session
+from mivex.ui.session.worker import Latest
+
+THUMB = 44
+KINDS = {"glass": "Glass", "decal": "Decal", "logo": "Logo", "sprite": "Sprite"}
+
+
+def thumbnail(texture: Texture, side: int) -> QImage:
+    """The overlay over a checker, fitted into a square; computed in the background."""
+    w, h = texture.full_size if texture.scale < 1 else (texture.width, texture.height)
+    zoom = side / max(w, h)
+    view = FlatView(zoom=zoom, left=(side - w * zoom) / 2, top=(side - h * zoom) / 2)
+    rgb = draw_flat(texture, view, side, side)
+    return QImage(rgb.data, side, side, side * 3, QImage.Format.Format_RGB888).copy()
+
+
+class Card(QFrame):
+    """One overlay: picture, name, kind, findings, and a switch to hide it on the stage."""
+
+    def __init__(self, session: Session, overlay_id: str) -> None:
+        super().__init__()
+        self.session, self.overlay_id = session, overlay_id
+        row = QHBoxLayout(self)
+        row.setContentsMargins(10, 6, 6, 6)
+        row.setSpacing(9)
+        self.picture = QLabel()
+        self.picture.setFixedSize(THUMB, THUMB)
+        self.picture.setStyleSheet(f"background: {theme.SURROUND};")
+        row.addWidget(self.picture)
+        words = QVBoxLayout()
+        words.setSpacing(1)
+        words.setContentsMargins(0, 2, 0, 2)
+        self.name, self.kind = QLabel(), QLabel()
+        self.name.setWordWrap(False)
+        self.kind.setObjectName("figure")
+        words.addStretch()
+        words.addWidget(self.name)
+        words.addWidget(self.kind)
+        words.addStretch()
+        row.addLayout(words, 1)
+        self.eye = QToolButton()
+        self.eye.setFocusPolicy(Qt.FocusPolicy.NoFocus)
+        self.eye.clicked.connect(self._switch)
+        row.addWidget(self.eye)
+
+    def _switch(self) -> None:
+        o = self.session.doc.overlay(self.overlay_id)
+        if o:
+            self.session.apply("Hide" if o.shown else "Show",
+                               lambda d: edits.set_fields(d, self.overlay_id, "", shown=not o.shown))
+
+    def update_from(self, o: Overlay, findings: int, problem: str) -> None:
+        """Show the overlay as it is now."""
+        metrics = self.name.fontMetrics()
+        self.name.setText(metrics.elidedText(o.name, Qt.TextElideMode.ElideRight, 96))
+        self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
+        tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
+            "" if not findings else f"{findings} finding{'' if findings == 1 else 's'}")
+        accent = f" · <span style='color:{theme.ACCENT}'>{tail}</span>" if tail else ""
+        self.kind.setText(f"{KINDS[o.kind]}{accent}")
+        self.eye.setIcon(theme.icon("seen" if o.shown else "unseen", theme.SOFT if o.shown else theme.FAINT))
+        self.eye.setToolTip("Hide on the stage" if o.shown else "Show on the stage")
+        self.eye.setAccessibleName(self.eye.toolTip())
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        self.session.choose(self.overlay_id)
+        event.ignore()
+
+
+class Rack(QWidget):
+    """List of overlays, with buttons to add, copy, move and remove."""
+
+    add_wanted = Signal()
+
+    def __init__(self, session: Session, engine: Engine) -> None:
+        super().__init__()
+        self.setObjectName("panel")
+        self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        self.session, self.engine = session, engine
+        self.setFixedWidth(212)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(0)
+        head = QHBoxLayout()
+        head.setContentsMargins(12, 8, 6, 6)
+        head.setSpacing(0)
+        title = QLabel("Rack")
+        title.setObjectName("title")
+        head.addWidget(title)
+        head.addStretch()
+        for name, tip, slot in (("up", "Move the card up", lambda: self._move(-1)),
+                                ("down", "Move the card down", lambda: self._move(1)),
+                                ("copy", "Copy the overlay", self._copy),
+                                ("remove", "Remove the overlay", self._remove),
+                                ("plus", "Add pictures as overlays", self.add_wanted.emit)):
+            button = theme.tool(name, tip)
+            button.clicked.connect(lambda _=False, s=slot: s())  # type: ignore[misc]
+            head.addWidget(button)
+        column.addLayout(head)
+        self.list = QListWidget()
+        self.list.setAccessibleName("Overlays")
+        self.list.setVerticalScrollMode(QListWidget.ScrollMode.ScrollPerPixel)
+        self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+        self.list.currentRowChanged.connect(self._row_changed)
+        self.list.setContextMenuPolicy(Qt.ContextMenuPolicy.CustomContextMenu)
+        self.list.customContextMenuRequested.connect(self._menu)
+        column.addWidget(self.list, 1)
+        self.empty = QLabel("No overlays yet.\n\nDrop pictures anywhere on the window, or press + above.")
+        self.empty.setObjectName("empty")
+        self.empty.setWordWrap(True)
+        self.empty.setContentsMargins(14, 10, 14, 10)
+        self.empty.setAlignment(Qt.AlignmentFlag.AlignTop)
+        column.addWidget(self.empty, 1)
+        self._cards: dict[str, Card] = {}
+        self._thumbs = Latest("thumbs", self)
+        self._thumbs.reported.connect(self._take_thumb)
+        self._drawn: dict[str, str] = {}
+        session.changed.connect(self.refresh)
+        session.chosen.connect(self.refresh)
+        engine.prepared.connect(self._draw_thumbs)
+        engine.examined.connect(self.refresh)
+        self.refresh()
+
+    def refresh(self) -> None:
+        """Bring the cards in line with the document."""
+        rows = self.session.doc.overlays
+        if [o.id for o in rows] != list(self._cards):
+            kept = {k: c.picture.pixmap() for k, c in self._cards.items()}
+            self.list.blockSignals(True)
+            self.list.clear()
+            self._cards = {}
+            for o in rows:
+                card = Card(self.session, o.id)
+                if o.id in kept:
+                    card.picture.setPixmap(kept[o.id])
+                item = QListWidgetItem()
+                item.setSizeHint(QSize(200, THUMB + 13))
+                self.list.addItem(item)
+                self.list.setItemWidget(item, card)
+                self._cards[o.id] = card
+            self.list.blockSignals(False)
+        for o in rows:
+            self._cards[o.id].update_from(o, len(self.engine.findings.get(o.id, [])),
+                                          self.engine.problems.get(o.id, ""))
+        at = next((i for i, o in enumerate(rows) if o.id == self.session.overlay_id), -1)
+        self.list.blockSignals(True)
+        self.list.setCurrentRow(at)
+        self.list.blockSignals(False)
+        self.list.setVisible(bool(rows))
+        self.empty.setVisible(not rows)
+
+    def _row_changed(self, row: int) -> None:
+        rows = self.session.doc.overlays
+        if 0 <= row < len(rows):
+            self.session.choose(rows[row].id)
+
+    def _draw_thumbs(self, _overlay_id: str = "") -> None:
+        todo = [(k, t) for k, t in self.engine.textures.items() if self._drawn.get(k) != t.key]
+
+        def work(report, stopped):  # type: ignore[no-untyped-def]
+            for k, t in todo:
+                report((k, t.key, thumbnail(t, THUMB * 2)))
+
+        if todo:
+            self._thumbs.ask(None, work)
+        self.refresh()
+
+    def _take_thumb(self, _token: object, part: tuple) -> None:
+        key, content, image = part
+        if key in self._cards:
+            self._drawn[key] = content
+            pixmap = QPixmap.fromImage(image)
+            pixmap.setDevicePixelRatio(2)
+            self._cards[key].picture.setPixmap(pixmap)
+
+    def _menu(self, at) -> None:  # type: ignore[no-untyped-def]
+        menu = QMenu(self)
+        menu.addAction("Copy the overlay", self._copy)
+        menu.addAction("Move up", lambda: self._move(-1))
+        menu.addAction("Move down", lambda: self._move(1))
+        menu.addSeparator()
+        menu.addAction("Remove the overlay", self._remove)
+        menu.exec(self.list.mapToGlobal(at))
+
+    def _move(self, by: int) -> None:
+        key = self.session.overlay_id
+        if key:
+            self.session.apply("Move in the rack", lambda d: edits.move_overlay(d, key, by))
+
+    def _copy(self) -> None:
+        key = self.session.overlay_id
+        if key:
+            made = ""
+
+            def edit(d):  # type: ignore[no-untyped-def]
+                nonlocal made
+                doc, made = edits.copy_overlay(d, key)
+                return doc
+
+            self.session.apply("Copy overlay", edit)
+            self.session.choose(made)
+
+    def _remove(self) -> None:
+        key = self.session.overlay_id
+        if key:
+            self.session.apply("Remove overlay", lambda d: edits.remove_overlay(d, key))
+            self.session.chosen.emit()

@@ -1,0 +1,191 @@
+"""The tray: findings of the whole project, each with its figure, its reason and its repair."""
+
+from PySide6.QtCore import QSize, Qt, Signal
+from PySide6.QtGui import QFont, QImage, QPixmap
+from PySide6.QtWidgets import (
+    QFrame,
+    QHBoxLayout,
+    QLabel,
+    QListWidget,
+    QListWidgetItem,
+    QPushButton,
+    QVBoxLayout,
+    QWidget,
+)
+
+from mivex.core.findings import CHECKS, Finding, apply_repair
+from mivex.ui import theme
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.session import Session
+
+
+class FindingRow(QWidget):
+    """One line in the list: figure, what, whose."""
+
+    def __init__(self, finding: Finding) -> None:
+        super().__init__()
+        row = QHBoxLayout(self)
+        row.setContentsMargins(12, 0, 12, 0)
+        row.setSpacing(10)
+        figure = QLabel(f"{finding.figure:.0f}" if finding.figure >= 100 else f"{finding.figure:.3g}")
+        figure.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
+        figure.setObjectName("accent")
+        figure.setFixedWidth(44)
+        figure.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+        unit = QLabel(finding.unit)
+        unit.setObjectName("figure")
+        unit.setFixedWidth(96)
+        what = QLabel(CHECKS[finding.id].title)
+        what.setFixedWidth(196)
+        whose = QLabel(finding.subject)
+        whose.setObjectName("soft")
+        for w in (figure, unit, what, whose):
+            row.addWidget(w)
+        row.addStretch()
+
+
+class Tray(QWidget):
+    """List of findings and the one that is chosen. `shown` asks the window to go to its place."""
+
+    shown = Signal(object)
+
+    def __init__(self, session: Session, engine: Engine) -> None:
+        super().__init__()
+        self.session, self.engine = session, engine
+        self.setObjectName("panel")
+        self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
+        self.setFixedHeight(156)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(0)
+        head = QHBoxLayout()
+        head.setContentsMargins(12, 7, 12, 5)
+        self.title = QLabel("Findings")
+        self.title.setObjectName("title")
+        head.addWidget(self.title)
+        self.state = QLabel("")
+        self.state.setObjectName("soft")
+        head.addSpacing(10)
+        head.addWidget(self.state)
+        head.addStretch()
+        column.addLayout(head)
+        body = QHBoxLayout()
+        body.setContentsMargins(0, 0, 0, 0)
+        body.setSpacing(0)
+        self.list = QListWidget()
+        self.list.setAccessibleName("Findings")
+        self.list.currentRowChanged.connect(self._choose)
+        self.list.itemClicked.connect(lambda item: self._choose(self.list.row(item)))
+        body.addWidget(self.list, 5)
+        self.detail = QFrame()
+        self.detail.setObjectName("panel")
+        side = QVBoxLayout(self.detail)
+        side.setContentsMargins(14, 2, 14, 10)
+        side.setSpacing(4)
+        self.message, self.why = QLabel(), QLabel()
+        for label in (self.message, self.why):
+            label.setWordWrap(True)
+            label.setAlignment(Qt.AlignmentFlag.AlignTop)
+        self.why.setObjectName("soft")
+        self.cost = QLabel()
+        self.cost.setAlignment(Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignRight)
+        self.cost.setToolTip("What the repair changes at full size: before, after, and where they differ (four times).")
+        self.cost.setAccessibleName("What the repair costs: before, after, difference")
+        words = QHBoxLayout()
+        words.setSpacing(10)
+        said = QVBoxLayout()
+        said.setSpacing(4)
+        said.addWidget(self.message)
+        said.addWidget(self.why, 1)
+        words.addLayout(said, 1)
+        words.addWidget(self.cost)
+        side.addLayout(words, 1)
+        foot = QHBoxLayout()
+        self.repair = QPushButton()
+        self.repair.setObjectName("main")
+        self.repair.clicked.connect(self.mend)
+        foot.addWidget(self.repair)
+        foot.addStretch()
+        side.addLayout(foot)
+        body.addWidget(self.detail, 4)
+        column.addLayout(body, 1)
+        self.found: list[Finding] = []
+        engine.examined.connect(self.refresh)
+        engine.busy.connect(lambda _on: self._say_state())
+        session.changed.connect(self.refresh)
+        session.chosen.connect(self._follow)
+        self.refresh()
+
+    def _say_state(self) -> None:
+        count, shown = len(self.found), len(self.session.doc.overlays)
+        if not shown:
+            text = "Every overlay is measured here as soon as there is one."
+        elif not self.engine.idle:
+            text = f"{count} so far; measuring …"
+        else:
+            own = sum(f.overlay == self.session.overlay_id for f in self.found)
+            text = ("None. Everything here composites as it should." if not count else
+                    f"{count} in the project, {own} on this overlay")
+        self.state.setText(text)
+
+    def _follow(self) -> None:
+        """A finding of another overlay than the selected one is no longer the chosen one."""
+        if self.current and self.current.overlay != self.session.overlay_id:
+            self.list.blockSignals(True)
+            self.list.setCurrentRow(-1)
+            self.list.blockSignals(False)
+        self._say_state()
+        self._show_detail()
+
+    def refresh(self) -> None:
+        """Show the findings as they are now, keeping the chosen one."""
+        found = self.engine.all_findings()
+        if found != self.found:
+            now = self.current
+            self.found = found
+            self.list.blockSignals(True)
+            self.list.clear()
+            for f in found:
+                item = QListWidgetItem()
+                item.setSizeHint(QSize(100, 24))
+                self.list.addItem(item)
+                self.list.setItemWidget(item, FindingRow(f))
+            same = [i for i, f in enumerate(found) if now and (f.id, f.overlay) == (now.id, now.overlay)]
+            self.list.setCurrentRow(same[0] if same else -1)
+            self.list.blockSignals(False)
+        self._say_state()
+        self._show_detail()
+
+    @property
+    def current(self) -> Finding | None:
+        """The chosen finding."""
+        row = self.list.currentRow()
+        return self.found[row] if 0 <= row < len(self.found) else None
+
+    def _show_detail(self) -> None:
+        f = self.current
+        self.list.setVisible(bool(self.found))
+        self.detail.setVisible(bool(self.found))
+        self.repair.setVisible(f is not None and f.repair is not None)
+        self.message.setText(f.message if f else "Choose a finding to go to its place and see its repair.")
+        self.why.setText(f.why if f else "")
+        cost = f.repair.cost if f and f.repair else None
+        self.cost.setVisible(cost is not None)
+        if cost is not None:
+            h, w = cost.picture.shape[:2]
+            image = QImage(cost.picture.tobytes(), w, h, 3 * w, QImage.Format.Format_RGB888)
+            self.cost.setPixmap(QPixmap.fromImage(image))
+        if f and f.repair:
+            self.repair.setText(f.repair.label)
+
+    def _choose(self, _row: int) -> None:
+        self._show_detail()
+        if self.current:
+            self.shown.emit(self.current)
+
+    def mend(self) -> None:
+        """Make the chosen finding's repair; Undo takes it back."""
+        f = self.current
+        if f and f.repair:
+            repair, key = f.repair, f.overlay
+            self.session.apply(repair.label, lambda d: apply_repair(d, key, repair))

@@ -1,0 +1,284 @@
+"""The window: rack, track, proofs, controls, tray."""
+
+from PySide6.QtCore import Qt, QTimer
+from PySide6.QtGui import QAction, QKeySequence
+from PySide6.QtWidgets import (
+    QButtonGroup,
+    QHBoxLayout,
+    QLabel,
+    QMenu,
+    QSplitter,
+    QVBoxLayout,
+    QWidget,
+)
+
+from mivex.core.findings import Finding
+from mivex.ui import theme
+from mivex.ui.proofs.flat_proof import FlatProof
+from mivex.ui.proofs.stage_proof import StageProof
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.recovery import Recovery
+from mivex.ui.session.session import Session
+from mivex.ui.session.worker import Latest
+from mivex.ui.shell.busy import Busy
+from mivex.ui.shell.controls import Controls
+from mivex.ui.shell.files import FileActions
+from mivex.ui.shell.rack import Rack
+from mivex.ui.shell.shortcuts import ShortcutSheet
+from mivex.ui.shell.track import Track, station_of
+from mivex.ui.shell.tray import Tray
+
+
+class Window(FileActions):
+    """Main window."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.session = Session(self)
+        self.engine = Engine(self.session, self)
+        self.rack = Rack(self.session, self.engine)
+        self.track = Track()
+        self.flat = FlatProof(self.session, self.engine)
+        self.stage = StageProof(self.session, self.engine)
+        self.controls = Controls(self.session, self.engine, self.ask_picture)
+        self.tray = Tray(self.session, self.engine)
+        self.jobs = Latest("jobs", self)
+        self.saver = Latest("saver", self)
+        self.recovery = Recovery(self.session, self)
+        self.setAcceptDrops(True)
+        self._lay_out()
+        self._menus()
+        self._connect()
+        self.resize(1280, 800)
+        self.setMinimumSize(1100, 680)
+        self._refresh()
+        self.flat.canvas.setFocus()
+
+    # Building ------------------------------------------------------------------------------------
+
+    def _lay_out(self) -> None:
+        top = QWidget()
+        row = QHBoxLayout(top)
+        row.setContentsMargins(0, 0, 10, 0)
+        row.setSpacing(0)
+        row.addSpacing(212)
+        row.addWidget(self.track)
+        row.addStretch()
+        self.arrangement = QButtonGroup(self)
+        for key, tip in (("both", "Flat proof and stage   (F2)"), ("flat", "Flat proof alone   (F3)"),
+                         ("stage", "Stage alone   (F4)")):
+            button = theme.tool(key, tip, checkable=True)
+            button.setProperty("key", key)
+            button.setFocusPolicy(Qt.FocusPolicy.NoFocus)
+            button.clicked.connect(lambda _=False, k=key: self.arrange(k))  # type: ignore[misc]
+            self.arrangement.addButton(button)
+            row.addWidget(button)
+        self.proofs = QSplitter(Qt.Orientation.Horizontal)
+        self.proofs.setHandleWidth(4)
+        self.proofs.setChildrenCollapsible(False)
+        self.proofs.addWidget(self.flat)
+        self.proofs.addWidget(self.stage)
+        self.proofs.setSizes([380, 380])
+        self.notice = QLabel("")
+        self.notice.setObjectName("equation")
+        self.notice.setWordWrap(True)
+        self.notice.hide()
+        self.busy = Busy()
+        self.busy.stop_wanted.connect(self.stop)
+        self._notice_timer = QTimer(self, singleShot=True, interval=9000)
+        self._notice_timer.timeout.connect(self.notice.hide)
+        middle = QHBoxLayout()
+        middle.setSpacing(4)
+        centre = QVBoxLayout()
+        centre.setSpacing(0)
+        centre.addWidget(self.proofs, 1)
+        centre.addWidget(self.notice)
+        centre.addWidget(self.busy)
+        middle.addWidget(self.rack)
+        middle.addLayout(centre, 1)
+        middle.addWidget(self.controls)
+        page = QWidget()
+        column = QVBoxLayout(page)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(0)
+        column.addWidget(top)
+        column.addLayout(middle, 1)
+        column.addSpacing(4)
+        column.addWidget(self.tray)
+        self.setCentralWidget(page)
+        self.arrange("both")
+
+    def _action(self, menu: QMenu, text: str, slot, keys: str = "") -> QAction:  # type: ignore[no-untyped-def]
+        action = menu.addAction(text)
+        if keys:
+            action.setShortcut(QKeySequence(keys))
+        action.triggered.connect(lambda _=False: slot())
+        return action
+
+    def _menus(self) -> None:
+        bar = self.menuBar()
+        file, edit = bar.addMenu("Project"), bar.addMenu("Edit")
+        self._action(file, "New", self.new, "Ctrl+N")
+        self._action(file, "Open …", self.ask_open, "Ctrl+O")
+        self.recent = file.addMenu("Recent")
+        self.recent.aboutToShow.connect(self.fill_recent)
+        self._action(file, "Open the demo", self.open_demo)
+        file.addSeparator()
+        self._action(file, "Save", self.save, "Ctrl+S")
+        self._action(file, "Save as …", self.save_as, "Ctrl+Shift+S")
+        file.addSeparator()
+        self._action(file, "Close", self.close, "Ctrl+Q")
+        self.undo_action = self._action(edit, "Undo", self.session.undo, "Ctrl+Z")
+        self.redo_action = self._action(edit, "Redo", self.session.redo, "Ctrl+Shift+Z")
+        overlay = bar.addMenu("Overlay")
+        self._action(overlay, "Add pictures …", self.ask_add, "Ctrl+I")
+        self._action(overlay, "Add a drawn one", self.add_blank, "Ctrl+Shift+I")
+        self._action(overlay, "Copy", self.rack._copy, "Ctrl+D")
+        self._action(overlay, "Remove", self.rack._remove, "Ctrl+Backspace")
+        overlay.addSeparator()
+        self._action(overlay, "Split into its channels", self.split_channels)
+        overlay.addSeparator()
+        self._action(overlay, "Use a recipe …", self.ask_recipe)
+        self._action(overlay, "Save its steps as a recipe …", self.ask_save_recipe)
+        overlay.addSeparator()
+        self._action(overlay, "Deliver …", lambda: self.ask_deliver(False), "Ctrl+E")
+        self._action(overlay, "Deliver all …", lambda: self.ask_deliver(True), "Ctrl+Shift+E")
+        view = bar.addMenu("View")
+        for key, text, keys in (("both", "Flat proof and stage", "F2"), ("flat", "Flat proof alone", "F3"),
+                                ("stage", "Stage alone", "F4")):
+            self._action(view, text, lambda k=key: self.arrange(k), keys)
+        view.addSeparator()
+        c = self.flat.canvas
+        self._action(view, "Whole picture", c.fit, "F")
+        self._action(view, "One texel to one pixel", c.actual, "Shift+F")
+        self._action(view, "Next backdrop", self.flat.next_backdrop, "B")
+        self._action(view, "Before and after", self.flat.compare.toggle, "D")
+        self._action(view, "Coarser mip level", lambda: self.flat.step_level(1), "]")
+        self._action(view, "Finer mip level", lambda: self.flat.step_level(-1), "[")
+        self._action(view, "Every mip level", lambda: self.flat.toggle_layout("levels"), "L")
+        self._action(view, "Far sizes", lambda: self.flat.toggle_layout("far"), "Shift+L")
+        self._action(view, "All backdrops", lambda: self.flat.toggle_layout("backdrops"), "Shift+B")
+        self._action(view, "Repeated three by three", lambda: self.flat.toggle_layout("tiles"), "T")
+        self._action(view, "Its border", lambda: self.flat.toggle_layout("border"), "Shift+T")
+        self._action(view, "Magnified", lambda: self.flat.toggle_layout("magnify"), "M")
+        view.addSeparator()
+        self._action(view, "Next camera", self._next_camera, "C")
+        help_menu = bar.addMenu("Help")
+        self._action(help_menu, "Keys", lambda: ShortcutSheet(self).exec(), "F1")
+
+    def _connect(self) -> None:
+        self.track.went.connect(self.go)
+        self.rack.add_wanted.connect(self.ask_add)
+        self.tray.shown.connect(self.show_finding)
+        self.controls.deliver_wanted.connect(self.ask_deliver)
+        self.controls.add_wanted.connect(self.ask_add)
+        self.controls.demo_wanted.connect(self.open_demo)
+        self.controls.pick_wanted.connect(self._pick)
+        self.controls.paint_wanted.connect(self.flat.set_painting)
+        self.flat.painting_ended.connect(self.controls.set_painting)
+        self.engine.notice.connect(self.tell)
+        for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said)):
+            on.connect(self.busy.set_busy)
+            said.connect(self.busy.say)
+        self.engine.examined.connect(self._refresh)
+        for signal in (self.session.changed, self.session.chosen, self.session.filed):
+            signal.connect(self._refresh)
+        self.jobs.reported.connect(self._take_import)
+        self.jobs.done.connect(lambda _t, text: self.tell(str(text)) if text else None)
+        self.jobs.failed.connect(lambda _t, why: self.tell(why))
+        self.saver.done.connect(self.saving_done)
+        self.saver.failed.connect(lambda _t, why: self.tell(why))
+        self.recovery.failed.connect(self.tell)
+
+    # State ---------------------------------------------------------------------------------------
+
+    def _refresh(self) -> None:
+        s = self.session
+        self.setWindowTitle(f"{s.title} — Mivex")
+        self.undo_action.setEnabled(bool(s.undo_label))
+        self.redo_action.setEnabled(bool(s.redo_label))
+        self.undo_action.setText(f"Undo: {s.undo_label}" if s.undo_label else "Undo")
+        self.redo_action.setText(f"Redo: {s.redo_label}" if s.redo_label else "Redo")
+        self.track.show_state(s.overlay, self.controls.station, self.engine.findings.get(s.overlay_id, []))
+
+    @property
+    def idle(self) -> bool:
+        """Nothing is being computed."""
+        return (self.engine.idle and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
+                and self.flat.canvas.worker.idle
+                and self.stage.canvas.worker.idle and self.rack._thumbs.idle and self.controls.hint.worker.idle)
+
+    def tell(self, sentence: str) -> None:
+        """Show one sentence under the proofs for a while."""
+        self.notice.setText(sentence)
+        self.notice.show()
+        self._notice_timer.start()
+
+    def stop(self) -> None:
+        """Stop whatever is being computed."""
+        self.jobs.halt()
+        if not self.engine.idle:
+            self.engine.stop()
+
+    def go(self, station: str) -> None:
+        """Go to a station of the track."""
+        self.controls.go(station)
+        self._refresh()
+
+    def arrange(self, key: str) -> None:
+        """Show ``both`` proofs, or ``flat`` or ``stage`` alone."""
+        self.flat.setVisible(key != "stage")
+        self.stage.setVisible(key != "flat")
+        for b in self.arrangement.buttons():
+            b.setChecked(b.property("key") == key)
+
+    def show_finding(self, finding: Finding) -> None:
+        """Go to the place of a finding."""
+        if finding.overlay != self.session.overlay_id:
+            self.session.choose(finding.overlay)
+        self.go(station_of(finding))
+        c = self.flat.canvas
+        self.flat.refresh()
+        if finding.id in ("seam", "holes"):
+            self.flat.set_layout("tiles" if finding.id == "seam" else "levels")
+            return
+        if finding.id == "border":
+            self.flat.set_layout("border")
+            return
+        if finding.id == "fringe":
+            c.set_view(show="fringe", level=int(finding.details["level"]), layout="single")
+        elif finding.id in ("inverted", "banding", "specks", "two-valued", "soft-cutout", "empty-margin"):
+            c.set_view(show="alpha", level=0, layout="single")
+        elif finding.id == "matte":
+            c.set_view(show="over", level=0, layout="single",
+                       backdrop="white" if finding.id == "matte" and sum(finding.details["matte"]) < 1.5 else
+                       "black" if finding.id == "matte" else c.view.backdrop)
+        if finding.place and c.texture is not None:
+            c.go_to(finding.place)
+
+    def _pick(self, take) -> None:  # type: ignore[no-untyped-def]
+        c = self.flat.canvas
+        c.picking = True
+        i = max(0, self.session.step_index)
+        c.pick_from = self.engine.input_of(self.session.overlay_id, i) or self.engine.befores.get(self.session.overlay_id)
+        c.setCursor(Qt.CursorShape.CrossCursor)
+        self.tell("Click on the flat proof to take the stored colour there.")
+
+        def once(rgb: object) -> None:
+            c.picked.disconnect(once)
+            take(rgb)
+
+        c.picked.connect(once)
+
+    def _next_camera(self) -> None:
+        rows = self.session.doc.cameras
+        at = next((i for i, c in enumerate(rows) if c == self.stage.canvas.camera), -1)
+        self.stage.canvas.look(rows[(at + 1) % len(rows)])
+
+    def end(self) -> None:
+        """Stop every thread."""
+        self.recovery.end()
+        self.engine.end()
+        for worker in (self.jobs, self.saver, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
+                       self.controls.hint.worker):
+            worker.end()

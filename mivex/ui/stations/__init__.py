@@ -1,0 +1,1 @@
+"""One page of controls a station."""

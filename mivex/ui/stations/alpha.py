@@ -1,0 +1,64 @@
+"""Controls of the station Alpha: its steps, and how the alpha is spread over its values."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING
+
+from PySide6.QtGui import QPainter, QPaintEvent
+
+from mivex.core.project.document import Overlay
+from mivex.core.proof.histogram import histogram
+from mivex.ui import theme
+from mivex.ui.fields.editors import Counts, Plane, draw_histogram
+from mivex.ui.fields.labels import label
+
+if TYPE_CHECKING:
+    from mivex.ui.shell.controls import Controls
+
+_CHANNEL_COLOURS = ("#a06a6a", "#6a966a", "#6a78a0", "#b8b8b8")
+
+
+class Histogram(Plane):
+    """Alpha as columns; the three colour channels as thinner ones below."""
+
+    def __init__(self) -> None:
+        super().__init__(108)
+        self.counts: Counts | None = None
+        self.setAccessibleName("Histogram of alpha and of each channel")
+        self.setToolTip("How often each value occurs: alpha large, then red, green and blue. Low values stand left.")
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        p = QPainter(self)
+        self.ground(p)
+        if self.counts is None:
+            return
+        a = self.area
+        high = a.height() * 0.52
+        draw_histogram(p, a.adjusted(0, 0, 0, high - a.height()), self.counts[3], _CHANNEL_COLOURS[3])
+        each = (a.height() - high - 9) / 3
+        for i in range(3):
+            top = a.top() + high + 3 + i * (each + 3)
+            draw_histogram(p, a.adjusted(0, top - a.top(), 0, top + each - a.bottom()), self.counts[i],
+                           _CHANNEL_COLOURS[i])
+
+
+def build_alpha(c: Controls, o: Overlay) -> None:
+    """Steps, then the histogram of what they lead to."""
+    c.recipe(o, "alpha")
+    c.column.addSpacing(8)
+    c.column.addWidget(label("Values now", "section"))
+    picture = Histogram()
+    c.column.addWidget(picture)
+    shares = label("", "figure", wrap=True)
+    shares.setFont(theme.figures_font(11))
+    c.column.addWidget(shares)
+
+    def live() -> None:
+        t = c.engine.textures.get(o.id)
+        picture.counts = None if t is None else histogram(t).counts
+        picture.update()
+        if t is not None:
+            h = histogram(t)
+            shares.setText(f"clear {h.clear:.1%}   between {h.soft:.1%}   solid {h.solid:.1%}")
+
+    c.live.append(live)

@@ -1,0 +1,95 @@
+"""Controls of the station Edges: its steps, and the fringe by mip level."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import TYPE_CHECKING
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QFrame, QGridLayout, QSizePolicy, QWidget
+
+from mivex.core.findings.facts import Facts
+from mivex.core.findings.fringe import LIMIT
+from mivex.core.picture.fringes import VISIBLE
+from mivex.core.project.document import Overlay
+from mivex.ui import theme
+from mivex.ui.fields.labels import label
+
+if TYPE_CHECKING:
+    from mivex.ui.shell.controls import Controls
+
+
+def build_edges(c: Controls, o: Overlay) -> None:
+    """Steps of the station, and the fringe figures."""
+    c.recipe(o, "edges")
+    if o.material.blend == "Cutout":
+        _figures(c, o, "Coverage by mip level", _coverage_words)
+    if any(s.step == "signed-distance" for s in o.steps):
+        _figures(c, o, "Outline error, in texels", _outline_words)
+    c.column.addSpacing(8)
+    c.column.addWidget(label("Fringe by mip level", "section"))
+    c.column.addWidget(label(f"99th percentile and maximum on screen, of 255. What shows of it, figure "
+                                 f"times area, is a finding above {LIMIT:.0f}.", "figure", wrap=True))
+    grid = QGridLayout()
+    grid.setContentsMargins(0, 0, 0, 0)
+    grid.setHorizontalSpacing(10)
+    grid.setVerticalSpacing(1)
+    grid.setColumnStretch(1, 1)
+    holder = QWidget()
+    holder.setLayout(grid)
+    c.column.addWidget(holder)
+    state: dict[str, object] = {"rows": None}
+
+    def live() -> None:
+        facts = c.engine.facts.get(o.id)
+        rows = facts.fringes if facts else []
+        if rows == state["rows"]:
+            return
+        state["rows"] = rows
+        while grid.count():
+            item = grid.takeAt(0)
+            if item and (w := item.widget()):
+                w.deleteLater()
+        for i, r in enumerate(rows):
+            grid.addWidget(label(f"{r.level} · {r.width}×{r.height}", "figure"), i, 0)
+            bar = QFrame()
+            bar.setFixedHeight(5)
+            bar.setStyleSheet(f"background: {theme.ACCENT if r.p99 > VISIBLE else theme.FAINT};")
+            bar.setSizePolicy(QSizePolicy.Policy.Fixed, QSizePolicy.Policy.Fixed)
+            bar.setFixedWidth(max(1, round(min(r.p99, 64) / 64 * 96)))
+            grid.addWidget(bar, i, 1, Qt.AlignmentFlag.AlignVCenter)
+            figure = label(f"{r.p99:.1f}   {r.maximum:.1f}", "figure")
+            figure.setFont(theme.figures_font(11))
+            grid.addWidget(figure, i, 2, Qt.AlignmentFlag.AlignRight)
+
+    c.live.append(live)
+
+
+def _figures(c: Controls, o: Overlay, title: str, words: Callable[[Facts], str]) -> None:
+    """A heading and lines of figures that follow the measurements."""
+    c.column.addSpacing(8)
+    c.column.addWidget(label(title, "section"))
+    lines = label("", "figure", wrap=True)
+    lines.setFont(theme.figures_font(11))
+    c.column.addWidget(lines)
+
+    def live() -> None:
+        facts = c.engine.facts.get(o.id)
+        lines.setText("Measuring …" if facts is None else words(facts))
+
+    c.live.append(live)
+
+
+def _coverage_words(f: Facts) -> str:
+    if not f.coverage:
+        return "No cutout."
+    rows = [f"{r.level} · {r.width}×{r.height}:  {r.plain:.1%}, kept {r.kept:.1%}" for r in f.coverage
+            if min(r.width, r.height) >= 4]
+    return "\n".join([*rows, f"In a file without levels of its own, a cutoff of {f.cutoff:.2f} keeps it best."])
+
+
+def _outline_words(f: Facts) -> str:
+    if f.outline is None or f.plain_outline is None:
+        return "The alpha is no distance yet."
+    return (f"signed distance: mean {f.outline[0]:.3f}, largest {f.outline[1]:.2f}\n"
+            f"plain alpha:       mean {f.plain_outline[0]:.3f}, largest {f.plain_outline[1]:.2f}")

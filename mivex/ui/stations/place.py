@@ -1,0 +1,113 @@
+"""Controls of the station Place: the placements and their numbers."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING, Any
+
+from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
+
+from mivex.core.project import edits
+from mivex.core.project.document import BillboardPlace, HullPlace, Overlay, PanelPlace, Place
+from mivex.ui import theme
+from mivex.ui.fields.fields import NumberField
+from mivex.ui.fields.labels import label
+
+_MOUNTS = {"panel": "Panel", "hull": "On the hull", "billboard": "Faces the camera"}
+
+if TYPE_CHECKING:
+    from mivex.ui.shell.controls import Controls
+
+
+def build_place(c: Controls, o: Overlay) -> None:
+    """Placements, and the numbers of the chosen one."""
+    head = QHBoxLayout()
+    head.addWidget(label("Placements", "section"))
+    head.addStretch()
+    add = QPushButton("Place it")
+    add.setIcon(theme.icon("plus"))
+    menu = QMenu(add)
+    for mount, words in _MOUNTS.items():
+        menu.addAction(words, lambda m=mount: new_place(c, o.id, m))
+    add.setMenu(menu)
+    head.addWidget(add)
+    c.column.addLayout(head)
+    if not o.places:
+        c.column.addWidget(label("Nowhere yet: it is not on the stage.", "figure", wrap=True))
+    for number, p in enumerate(o.places, 1):
+        row = QHBoxLayout()
+        chosen = p.id == c.session.place_id
+        button = QPushButton(f"{number}  {_MOUNTS[p.mount]}")
+        button.setStyleSheet("text-align: left;" + (f"border: 1px solid {theme.ACCENT}; padding: 4px 11px;"
+                                                    if chosen else ""))
+        button.clicked.connect(lambda _=False, k=p.id: c.session.choose(o.id, k))  # type: ignore[misc]
+        row.addWidget(button, 1)
+        gone = theme.tool("remove", "Take it off the stage", theme.SOFT)
+        gone.setAccessibleName(f"Remove placement {number}")
+        gone.clicked.connect(lambda _=False, k=p.id: c.session.apply(  # type: ignore[misc]
+            "Remove placement", lambda d: edits.remove_place(d, o.id, k)))
+        row.addWidget(gone)
+        c.column.addLayout(row)
+    chosen_place = next((p for p in o.places if p.id == c.session.place_id), None)
+    if chosen_place:
+        c.column.addSpacing(8)
+        place_fields(c, o, chosen_place)
+
+
+def new_place(c: Controls, overlay_id: str, mount: str) -> None:
+    """Put the overlay on the stage once more."""
+    o = c.session.doc.overlay(overlay_id)
+    t = c.engine.textures.get(overlay_id)
+    if o is None:
+        return
+    full = (1, 1) if t is None else t.full_size if t.scale < 1 else (t.width, t.height)
+    aspect = (full[0] / full[1]) ** 0.5
+    size = {"width": round(0.8 * aspect, 3), "height": round(0.8 / aspect, 3)}
+    shift = 0.3 * (len(o.places) % 5)
+    place: Place = (HullPlace(along=-0.6 + shift, **size) if mount == "hull" else
+                    PanelPlace(at=(-0.6 + shift, 1.1, 0.8), **size) if mount == "panel" else
+                    BillboardPlace(at=(-0.6 + shift, 1.2, 0.9), **size))
+    c.session.apply("Place", lambda d: edits.add_place(d, overlay_id, place))
+    c.session.choose(overlay_id, place.id)
+
+
+def place_fields(c: Controls, o: Overlay, place: Place) -> None:
+    """The numbers of one placement."""
+    def now() -> Any:
+        overlay = c.session.doc.overlay(o.id) or o
+        return next((p for p in overlay.places if p.id == place.id), place)
+
+    def number(name: str, hint: str, key: str, low: float, high: float, hard: tuple[float, float], unit: str,
+               default: float = 0.0, axis: int | None = None) -> None:
+        def read() -> float:
+            value = getattr(now(), key)
+            return float(value if axis is None else value[axis])
+
+        def write(d: Any, v: float) -> Any:
+            value: object = v
+            if axis is not None:
+                at = list(now().at)
+                at[axis] = v
+                value = tuple(at)
+            return edits.set_place(d, o.id, place.id, **{key: value})
+
+        field = NumberField(name, hint, read, default, low=low, high=high, hard=hard, unit=unit)
+        field.edited.connect(c.edit_with(f"Change {name.lower()}", f"{place.id} {name}", write))
+        c.add_field(field)
+
+    if isinstance(place, HullPlace):
+        number("Along", "Metres along the hull; 0 is its middle, higher is nearer the bow.", "along", -3.6, 1.3,
+               (-10, 10), "m")
+        number("Around", "Degrees round the hull: 0 faces the dock, higher is further up.", "around", -90, 90,
+               (-180, 180), "°", 10.0)
+    else:
+        for axis, (name, hint, low, high) in enumerate((
+                ("Across", "Metres to the right, seen from the dock.", -4, 4),
+                ("Height", "Metres above the floor.", 0, 4), ("Towards", "Metres towards the viewer.", -4, 4))):
+            number(name, hint, "at", low, high, (-20, 20), "m", (0.0, 1.2, 0.8)[axis], axis)
+    if isinstance(place, PanelPlace):
+        number("Yaw", "Turns it about the upright axis.", "yaw", -180, 180, (-360, 360), "°")
+        number("Pitch", "Tips it back and forth.", "pitch", -90, 90, (-360, 360), "°")
+    number("Roll", "Turns it in its own plane.", "roll", -180, 180, (-360, 360), "°")
+    number("Width", "Metres across.", "width", 0.05, 4, (0.001, 100), "m", 1.0)
+    number("Height of it" if not isinstance(place, HullPlace) else "Height", "Metres from top to bottom.",
+           "height", 0.05, 4, (0.001, 100), "m", 1.0)

@@ -1,0 +1,110 @@
+"""Controls of the station Source: which picture, and what it holds."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING
+
+from PySide6.QtWidgets import QGridLayout, QLabel
+
+from mivex.core.project import edits
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.proof.histogram import histogram
+from mivex.ui import theme
+from mivex.ui.fields.fields import ChoiceField, FileField, NumberField, TextField
+from mivex.ui.fields.labels import label
+from mivex.ui.shell.rack import KINDS
+
+if TYPE_CHECKING:
+    from mivex.ui.shell.controls import Controls
+
+
+def build_source(c: Controls, o: Overlay) -> None:
+    """Name, kind, picture, meaning, what it holds, its steps."""
+    def now() -> Overlay:
+        return c.session.doc.overlay(o.id) or o
+
+    name = TextField("Name", "The overlay's name; delivered files are called so.", lambda: now().name, o.name)
+    name.edited.connect(lambda v: v.strip() and c.session.apply(
+        "Rename", lambda d: edits.set_fields(d, o.id, "", name=v.strip())))
+    c.add_field(name)
+    kind = ChoiceField("Kind", "Decides the usual settings: glass, decal, logo or sprite.", lambda: now().kind,
+                       o.kind, KINDS)
+    kind.edited.connect(c.edit_with("Change kind", "", lambda d, v: edits.set_kind(d, o.id, v)))
+    c.add_field(kind)
+    path = FileField("Picture", "The file it starts from. It is watched, and read again when it changes.",
+                     lambda: now().source.path, lambda: c.choose_file("file"))
+    path.default = o.source.path
+    path.edited.connect(c.edit_with("Change picture", "", lambda d, v: edits.set_fields(d, o.id, "source", path=v)))
+    c.add_field(path)
+    if not o.source.path:
+        for axis, (words, hint) in enumerate((("Canvas width", "Without a picture it starts from an empty canvas, on which "
+                                               "text, shapes and noise are drawn."),
+                                              ("Canvas height", "Of the empty canvas."))):
+            def write(d: Document, v: object, axis: int = axis) -> Document:
+                size = list(now().source.canvas if now().source.canvas[0] else (512, 512))
+                size[axis] = int(v)  # type: ignore[call-overload]
+                return edits.set_fields(d, o.id, "source", canvas=tuple(size))
+
+            side = NumberField(words, hint, lambda a=axis: now().source.canvas[a], 512, low=16, high=2048,  # type: ignore[misc]
+                               hard=(1, 8192), whole=True, unit="px")
+            side.edited.connect(c.edit_with(f"Change {words.lower()}", f"{o.id} canvas {axis}", write))
+            c.add_field(side)
+    c.model_field(Source, "meaning", "source", o)
+    if now().source.meaning == "guess" and (seen := c.engine.meanings.get(o.id)):
+        c.column.addWidget(label(f"Taken as {seen[0]}: {seen[1]}.", "figure", wrap=True))
+    c.model_field(Source, "alpha_stored", "source", o)
+    facts(c, o)
+    if o.material.tiling:
+        seam_figures(c, o)
+    c.recipe(o, "source")
+
+
+def seam_figures(c: Controls, o: Overlay) -> None:
+    """How the repeating texture meets itself."""
+    c.column.addSpacing(6)
+    c.column.addWidget(label("Where it repeats", "section"))
+    line = label("", "figure", wrap=True)
+    line.setFont(theme.figures_font(11))
+    c.column.addWidget(line)
+
+    def live() -> None:
+        facts = c.engine.facts.get(o.id)
+        if facts is not None:
+            line.setText("\n".join(f"{s.sides}: step {s.across:.1f} of 255, inside {s.inside:.1f} ({s.ratio:.1f} ×)"
+                                   for s in facts.seams))
+
+    c.live.append(live)
+
+
+def facts(c: Controls, o: Overlay) -> None:
+    """What the picture holds, in figures."""
+    c.column.addSpacing(6)
+    c.column.addWidget(label("What the picture holds", "section"))
+    grid = QGridLayout()
+    grid.setHorizontalSpacing(14)
+    grid.setVerticalSpacing(3)
+    grid.setColumnStretch(1, 1)
+    cells: dict[str, QLabel] = {}
+    for row, key in enumerate(("Size", "Depth", "Alpha in file", "Alpha now", "Mean of it", "Clear, soft, solid")):
+        grid.addWidget(label(key, "soft"), row, 0)
+        cells[key] = label("")
+        cells[key].setFont(theme.figures_font())
+        grid.addWidget(cells[key], row, 1)
+    c.column.addLayout(grid)
+
+    def live() -> None:
+        t, p = c.engine.textures.get(o.id), c.engine.pictures.get(o.id)
+        for cell in cells.values():
+            cell.setText("–")
+        if t is None or p is None:
+            return
+        cells["Size"].setText(f"{p.width} × {p.height}")
+        cells["Depth"].setText(f"{p.channels} channels, {p.bits} bit" if p.path else "an empty canvas")
+        cells["Alpha in file"].setText("–" if not p.path else "none" if not p.has_alpha else
+                                       "yes, colour multiplied by it" if p.premultiplied else "yes")
+        h = histogram(t)  # counted by the engine; only looked up here
+        cells["Alpha now"].setText(f"{h.minimum:.3f} to {h.maximum:.3f}")
+        cells["Mean of it"].setText(f"{h.mean:.3f}")
+        cells["Clear, soft, solid"].setText(f"{h.clear:.0%} / {h.soft:.0%} / {h.solid:.0%}")
+
+    c.live.append(live)

@@ -1,0 +1,1 @@
+"""What the mouse does in a proof."""
