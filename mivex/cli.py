@@ -148,8 +148,8 @@ def render(project: str, out: Annotated[str, typer.Argument(help=".png (display)
     from mivex.core.pixels.colour import screen_rgb
     from mivex.core.project.evaluate import Workshop
     from mivex.core.project.file import read_project
+    from mivex.core.scene import render as draw
     from mivex.core.stage.camera import View
-    from mivex.core.stage.scene import render as draw
 
     width, height = _size(size)
     suffix = Path(out).suffix.lower()

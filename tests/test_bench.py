@@ -18,9 +18,9 @@ from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.prepare.unmatte import Unmatte
 from mivex.core.project import edits
-from mivex.core.project.document import BillboardPlace, HullPlace, PanelPlace
 from mivex.core.project.file import read_project, write_project
 from mivex.core.stage.camera import View
+from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
 from mivex.demo import PROJECT
 from mivex.ui.fields.fields import ColourField, FileField, TextField
 from mivex.ui.shell import shots

@@ -22,15 +22,16 @@ from mivex.core.pixels.coverage import best_cutoff, coverage, coverage_figures, 
 from mivex.core.pixels.mips import build_chain
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
-from mivex.core.project.document import BillboardPlace, Delivery, Document, Overlay, Source
+from mivex.core.project.document import Delivery, Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
 from mivex.core.proof import layouts
 from mivex.core.proof.flat import LAYOUTS, SURROUND, FlatView, draw_flat
 from mivex.core.proof.histogram import histogram
 from mivex.core.proof.lit import lit
 from mivex.core.proof.samples import step_pictures
+from mivex.core.scene import render
 from mivex.core.stage.camera import View
-from mivex.core.stage.scene import render
+from mivex.core.stage.places import BillboardPlace
 
 
 def step(word, /, **settings):

@@ -16,9 +16,11 @@ from mivex.core.picture.encode import write_picture
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.unmatte import Unmatte, clipped
 from mivex.core.project import edits
-from mivex.core.project.document import BillboardPlace, Camera, HullPlace, Overlay, PanelPlace
+from mivex.core.project.document import Overlay
 from mivex.core.project.evaluate import Cache, Workshop
 from mivex.core.project.file import dumps, loads
+from mivex.core.stage.camera import Camera
+from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import HISTORY, Session
 from mivex.ui.session.worker import Latest

@@ -10,11 +10,15 @@ from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BAYER, BLENDS, blend_one
 from mivex.core.pixels.mips import build_chain
 from mivex.core.pixels.sampling import sample
-from mivex.core.project.document import BillboardPlace, Camera, Document, HullPlace, Overlay, PanelPlace
+from mivex.core.project.document import Document, Overlay
 from mivex.core.proof.flat import FlatView, draw_flat
+from mivex.core.scene import draw_list, overlay_draw, pick, render
 from mivex.core.stage import placing
-from mivex.core.stage.camera import View, orbit, pan
-from mivex.core.stage.scene import Buffers, Item, draw_items, draw_list, overlay_item, pick, render
+from mivex.core.stage.camera import Camera, View, orbit, pan
+from mivex.core.stage.draw import Coat, Draw
+from mivex.core.stage.mesh import Mesh, hit
+from mivex.core.stage.passes import Buffers, draw_all
+from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
 
 SOURCE, BELOW = (0.8, 0.4, 0.2, 0.25), (0.1, 0.6, 0.3, 0.5)
 BY_HAND = {
@@ -34,7 +38,7 @@ VIEW = View(CAMERA, 64, 48)
 
 def square(texture, material, at=(0.0, 0.0, 0.0), size=2.0, **place):
     o = Overlay(id="o", name="o", material=material, places=(PanelPlace(at=at, width=size, height=size, **place),))
-    return overlay_item(o, o.places[0], texture, VIEW)
+    return overlay_draw(o, o.places[0], texture, VIEW)
 
 
 def flat_texture(rgba_linear, n=8):
@@ -53,8 +57,8 @@ def test_each_blend_gives_what_is_worked_out_by_hand(name):
     want = BY_HAND[name]
     if name == "Dithered":
         want = (*SOURCE[:3], 1.0) if SOURCE[3] > threshold else BELOW
-    assert blend_one(name, SOURCE, BELOW, 0.5, threshold) == pytest.approx(want, abs=1e-9)
-    got = draw_items([square(flat_texture(SOURCE), Material(blend=name, lit=False))], VIEW, buffers()).colour[20, 28]
+    assert blend_one(name, SOURCE, BELOW, 0.5, threshold) == pytest.approx(want, abs=1e-6)
+    got = draw_all([square(flat_texture(SOURCE), Material(blend=name, lit=False))], VIEW, buffers=buffers()).colour[20, 28]
     assert got.tolist() == pytest.approx(want, abs=1e-6)
     # The flat proof composites the same way.
     view = FlatView(backdrop="own", own=BELOW[:3], blend=name, zoom=8)
@@ -64,13 +68,13 @@ def test_each_blend_gives_what_is_worked_out_by_hand(name):
 
 def test_cutoff_dither_tint_and_opacity():
     cut = Material(blend="Cutout", cutoff=0.25, lit=False)
-    above = draw_items([square(flat_texture(SOURCE), cut)], VIEW, buffers())
+    above = draw_all([square(flat_texture(SOURCE), cut)], VIEW, buffers=buffers())
     assert above.colour[20, 28].tolist() == pytest.approx([0.8, 0.4, 0.2, 1])
-    dots = draw_items([square(flat_texture(SOURCE), Material(blend="Dithered", lit=False))], VIEW, buffers())
+    dots = draw_all([square(flat_texture(SOURCE), Material(blend="Dithered", lit=False))], VIEW, buffers=buffers())
     inner = np.isclose(dots.colour[16:32, 24:40, 0], 0.8, atol=1e-6)
     assert inner.mean() == 0.25  # a quarter of alpha fills a quarter of every 8×8
     half = Material(blend="Additive", lit=False, opacity=0.5, tint=(1.0, 0.5, 0.0))
-    got = draw_items([square(flat_texture(SOURCE), half)], VIEW, buffers()).colour[20, 28]
+    got = draw_all([square(flat_texture(SOURCE), half)], VIEW, buffers=buffers()).colour[20, 28]
     g = ((0.5 + 0.055) / 1.055) ** 2.4
     assert got[:3].tolist() == pytest.approx([0.1 + 0.8 * 0.125, 0.6 + 0.4 * g * 0.125, 0.3], abs=1e-6)
 
@@ -81,9 +85,9 @@ def slow_draw(item, view):
     depth = np.zeros((view.height, view.width))
 
     def uv(x, y):
-        return placing.hit(item.tris, view.eye, view.ray(x, y))
+        return hit(item.mesh, view.eye, view.ray(x, y))
 
-    h0, w0 = int(item.mips.heights[0]), int(item.mips.widths[0])
+    h0, w0 = int(item.coat.colour.heights[0]), int(item.coat.colour.widths[0])
     for y in range(view.height):
         for x in range(view.width):
             if (here := uv(x + 0.5, y + 0.5)) is None:
@@ -93,7 +97,7 @@ def slow_draw(item, view):
                     for s, t in ((1, 0), (0, 1))]
             rho = max(math.hypot((n[1] - here[1]) * w0, (n[2] - here[2]) * h0) / e for n in near if n)
             lod = math.log2(rho) if rho > 1 else 0.0
-            got[y, x] = sample(item.mips, np.float32(here[1]), np.float32(here[2]), np.float32(lod))
+            got[y, x] = sample(item.coat.colour, np.float32(here[1]), np.float32(here[2]), np.float32(lod))
             depth[y, x] = 1 / (here[0] * (view.ray(x + 0.5, y + 0.5) @ view.axes[2]))
     return got, depth
 
@@ -101,12 +105,12 @@ def slow_draw(item, view):
 def test_raster_agrees_with_a_ray_through_every_pixel(rng):
     t = Texture(rng.random((64, 64, 4)).astype(np.float32), meaning="data")
     item = square(t, Material(blend="Premultiplied", lit=False, depth_write=True), yaw=50, pitch=20, roll=15, size=2.6)
-    out = draw_items([item], VIEW, buffers((0, 0, 0, 0)))
+    out = draw_all([item], VIEW, buffers=buffers((0, 0, 0, 0)))
     want, depth = slow_draw(item, VIEW)
-    hit = ~np.isnan(want[..., 0])
-    assert hit.sum() > 300
-    assert ((out.depth > 0) != hit).mean() < 0.002
-    both = hit & (out.depth > 0)
+    there = ~np.isnan(want[..., 0])
+    assert there.sum() > 300
+    assert ((out.depth > 0) != there).mean() < 0.002
+    both = there & (out.depth > 0)
     assert np.abs(out.depth - depth)[both].max() < 2e-6
     error = np.abs(out.colour - want)[both]
     assert np.percentile(error, 99) < 2e-3 and error.max() < 0.02
@@ -117,38 +121,38 @@ def test_triangles_share_no_pixel_and_leave_no_gap(rng):
     t = flat_texture((1.0, 1.0, 1.0, 1.0))
     angle = np.sort(rng.uniform(0, 2 * np.pi, 40))
     rim = np.stack([np.cos(angle) * 9, np.sin(angle) * 9, np.zeros(40)], 1)
-    tris = np.array([[[*p, 0.5, 0.5, 1.0] for p in (np.zeros(3), rim[i], rim[(i + 1) % 40])] for i in range(40)])
+    at = np.array([p for i in range(40) for p in (np.zeros(3), rim[i], rim[(i + 1) % 40])])
+    mesh = Mesh(at, np.tile([0.0, 0, 1], (120, 1)), np.full((120, 2), 0.5), np.arange(120).reshape(40, 3))
     material = Material(blend="Additive", lit=False, depth_test=False)
-    item = Item("fan", tris, t.mips, np.ones((2, 2), np.uint8), material, (0, 0, 0.0))
-    got = draw_items([item], VIEW, buffers((0, 0, 0, 0))).colour[..., 0]
+    item = Draw("fan", mesh, Coat(t.mips), material, (0, 0, 0.0))
+    got = draw_all([item], VIEW, buffers=buffers((0, 0, 0, 0))).colour[..., 0]
     assert np.abs(got - 1).max() < 1e-6
 
 
-def test_depth_bands_and_clear_tiles(rng):
+def test_depth_bands_and_clear_margins(rng):
     near = square(flat_texture((1, 0, 0, 1)), Material(blend="Solid", depth_write=True, lit=False), (0, 0, 1))
     far = square(flat_texture((0, 1, 0, 1)), Material(blend="Solid", depth_write=True, lit=False), (0, 0, -1))
-    assert draw_items([near, far], VIEW, buffers()).colour[24, 32, 0] == 1
+    assert draw_all([near, far], VIEW, buffers=buffers()).colour[24, 32, 0] == 1
     # A clear panel that writes depth hides what is drawn behind it later; one that does not, hides nothing.
     for writes, want in ((True, 0.6), (False, 1.0)):
         clear = square(flat_texture((1, 0, 0, 0)), Material(depth_write=writes, lit=False), (0, 0, 1))
-        assert draw_items([clear, far], VIEW, buffers()).colour[24, 32, 1] == pytest.approx(want)
-    # Passing over clear tiles changes nothing, nor does the number of bands.
+        assert draw_all([clear, far], VIEW, buffers=buffers()).colour[24, 32, 1] == pytest.approx(want)
+    # Passing over clear margins changes nothing, nor does the number of bands.
     alpha = np.zeros((64, 64), np.float32)
     alpha[26:33, 20:44] = rng.random((7, 24))
     t = Texture(np.dstack([rng.random((64, 64, 3)).astype(np.float32), alpha]), meaning="data")
     for size, yaw in ((2.0, 20), (9.0, 0), (0.4, 0), (6.0, 60)):
         item = square(t, Material(lit=False), size=size, yaw=yaw, roll=30)
-        full = Item(item.name, item.tris, item.mips, np.ones_like(item.occupied), item.material, item.order)
-        a, b = (draw_items([i], VIEW, buffers()).colour for i in (item, full))
-        # A row that starts later rounds u by 2⁻²⁴, times 64 texels of up to 1 difference.
-        assert np.abs(a - b).max() < 64 * 2 ** -23 and np.abs(a - BELOW).max() > 0.01
+        full = Draw(item.name, item.mesh, Coat(item.coat.colour), item.material, item.order)
+        a, b = (draw_all([i], VIEW, buffers=buffers()).colour for i in (item, full))
+        assert np.array_equal(a, b) and np.abs(a - BELOW).max() > 0.01
     tall = View(CAMERA, 64, 480)
-    assert np.isfinite(draw_items([item], tall, buffers(view=tall)).colour).all()
+    assert np.isfinite(draw_all([item], tall, buffers=buffers(view=tall)).colour).all()
 
 
 def test_what_crosses_the_eye_is_clipped():
     item = square(flat_texture((1, 1, 1, 1)), Material(blend="Solid", lit=False), (0, -0.5, 3.5), 4.0, pitch=90)
-    out = draw_items([item], VIEW, buffers((0, 0, 0, 0))).colour[..., 0]
+    out = draw_all([item], VIEW, buffers=buffers((0, 0, 0, 0))).colour[..., 0]
     assert out[40:, 20:44].min() > 0.999 and out[:20].max() == 0
 
 
@@ -164,7 +168,7 @@ def test_a_decal_needs_its_bias_and_faces_are_culled():
     assert whole > 1500 and fighting < whole - 50
     front = square(flat_texture((1, 1, 1, 1)), Material(both_faces=False, lit=False))
     back = square(flat_texture((1, 1, 1, 1)), Material(both_faces=False, lit=False), yaw=180)
-    seen = [draw_items([i], VIEW, buffers((0, 0, 0, 0))).colour[24, 32, 0] for i in (front, back)]
+    seen = [draw_all([i], VIEW, buffers=buffers((0, 0, 0, 0))).colour[24, 32, 0] for i in (front, back)]
     assert seen == [1, 0]
 
 

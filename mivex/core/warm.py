@@ -62,13 +62,16 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
 
     def stage() -> None:
         from mivex.core.material.material import Material
-        from mivex.core.project.document import CAMERAS, BillboardPlace, Document, Overlay
-        from mivex.core.stage.camera import View
-        from mivex.core.stage.scene import draw_items, draw_list
+        from mivex.core.project.document import Document, Overlay
+        from mivex.core.scene import StagePainter, render
+        from mivex.core.stage.camera import CAMERAS, View
+        from mivex.core.stage.places import BillboardPlace
 
         view = View(CAMERAS[0], 96, 64)
         o = Overlay(id="a", name="a", material=Material(), places=(BillboardPlace(at=(0.0, 1.2, 1.0)),))
-        draw_items(draw_list(Document(overlays=(o,)), {"a": Texture(values)}, view), view)
+        doc, textures = Document(overlays=(o,)), {"a": Texture(values)}
+        StagePainter().paint(doc, textures, view)
+        render(doc, textures, view)
 
     def proofs() -> None:
         from mivex.core.pixels.colour import to_display

@@ -9,7 +9,8 @@ from mivex.core.prepare.signed_distance import SignedDistance
 from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.tiling import Noise
 from mivex.core.prepare.tinting import GradientMap
-from mivex.core.project.document import BillboardPlace, Document, HullPlace, Overlay, PanelPlace, Place, Source
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
 
 
 def project() -> Document:

@@ -13,6 +13,7 @@ from typing import Literal
 import numpy as np
 
 from mivex.core.base.types import Floats
+from mivex.core.pixels.kernels.merge import merge_one
 
 BlendName = Literal["Solid", "Cutout", "Dithered", "Translucent", "Premultiplied", "Additive", "Multiply"]
 GroupName = Literal["Backdrop", "Solid", "Cutout", "Decal", "Blended", "Front"]
@@ -82,7 +83,7 @@ BAYER: Floats = np.array([
 def blend_one(name: str, source: tuple[float, float, float, float],
               below: tuple[float, float, float, float], cutoff: float = 0.5,
               threshold: float = 0.5) -> tuple[float, float, float, float]:
-    """Composite one fragment over one pixel, in plain arithmetic.
+    """Composite one fragment over one pixel, as every picture does.
 
     Parameters
     ----------
@@ -101,16 +102,8 @@ def blend_one(name: str, source: tuple[float, float, float, float],
     -------
     (r, g, b, a)
     """
-    blend = BLENDS[name]
-    *Cs, As = source
-    *Cd, Ad = below
-    if (name == "Cutout" and As < cutoff) or (name == "Dithered" and As <= threshold):
-        return below
-    if name == "Multiply":
-        Cs = [1 - As + c * As for c in Cs]
-    value = {"0": 0.0, "1": 1.0, "As": As, "1-As": 1 - As}
-    src, dst = blend.colour_factors
-    rgb = [s * (d if src == "Cd" else value[src]) + d * value[dst] for s, d in zip(Cs, Cd, strict=True)]
-    own = 1.0 if blend.colour_factors == ("1", "0") else As
-    alpha = own * value[blend.alpha_factors[0]] + Ad * value[blend.alpha_factors[1]]
-    return rgb[0], rgb[1], rgb[2], alpha
+    below_now = np.array(below, np.float32)
+    merge_one(BLENDS[name].code, np.array(source, np.float32), below_now, np.float32(1), np.float32(cutoff),
+              np.float32(threshold))
+    r, g, b, a = (float(v) for v in below_now)
+    return r, g, b, a

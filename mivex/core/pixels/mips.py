@@ -8,6 +8,8 @@ polyphase box whose weights are the exact areas, so that no row is lost.
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from functools import cached_property
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
@@ -15,6 +17,12 @@ from numpy.typing import NDArray
 from mivex.core.base.bands import run_bands
 from mivex.core.base.types import Floats
 from mivex.core.pixels.kernels.mips import halve_rows
+
+MOST_LEVELS = 15
+"""Levels of the largest texture there may be."""
+CHAIN = np.dtype([("texels", np.uint64), ("levels", np.int64), ("wide", np.int64, MOST_LEVELS),
+                  ("high", np.int64, MOST_LEVELS), ("start", np.int64, MOST_LEVELS)])
+"""A chain as kernels know it: the address of its texels, and each level's size and first texel."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -38,6 +46,15 @@ class MipChain:
     def levels(self) -> int:
         """Number of levels, down to 1×1."""
         return len(self.offsets)
+
+    @cached_property
+    def record(self) -> NDArray[Any]:
+        """The chain for kernels: one `CHAIN`. Good as long as the chain itself lives."""
+        made = np.zeros(1, CHAIN)
+        n = self.levels
+        made["texels"], made["levels"] = self.texels.ctypes.data, n
+        made["wide"][0, :n], made["high"][0, :n], made["start"][0, :n] = self.widths, self.heights, self.offsets
+        return made
 
     def level(self, index: int) -> Floats:
         """Level ``index`` as a ``(height, width, 4)`` view."""

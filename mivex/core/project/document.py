@@ -3,7 +3,7 @@
 An edit is a function from document to document; undo is a stack of documents.
 """
 
-from typing import Annotated, Literal
+from typing import Literal
 
 from pydantic import Field, field_validator
 
@@ -11,11 +11,12 @@ from mivex.core.base.limits import WORDS, fits
 from mivex.core.base.settings import Frozen, new_id, setting
 from mivex.core.material.material import Kind, Material
 from mivex.core.project.recipe import AnyStep
+from mivex.core.stage.camera import CAMERAS, Camera
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.places import Place
 
 VERSION = 1
 """Version of the project file that this program writes."""
-
-Vec3 = tuple[float, float, float]
 
 
 class Source(Frozen):
@@ -43,45 +44,6 @@ class Source(Frozen):
     def ready(self) -> bool:
         """There is something to start from."""
         return bool(self.path) or self.canvas[0] > 0
-
-
-class PanelPlace(Frozen):
-    """A flat panel standing free in the scene."""
-
-    id: str = Field(default_factory=new_id)
-    mount: Literal["panel"] = "panel"
-    at: Vec3 = (0.0, 1.2, 0.6)
-    yaw: float = 0.0
-    pitch: float = 0.0
-    roll: float = 0.0
-    width: float = Field(1.0, gt=0, le=100)
-    height: float = Field(1.0, gt=0, le=100)
-
-
-class HullPlace(Frozen):
-    """A decal laid on the hull: ``along`` its axis in metres, ``around`` it in degrees, 0 facing the dock."""
-
-    id: str = Field(default_factory=new_id)
-    mount: Literal["hull"] = "hull"
-    along: float = 0.0
-    around: float = 10.0
-    roll: float = 0.0
-    width: float = Field(1.0, gt=0, le=100)
-    height: float = Field(1.0, gt=0, le=100)
-
-
-class BillboardPlace(Frozen):
-    """A square that always faces the camera."""
-
-    id: str = Field(default_factory=new_id)
-    mount: Literal["billboard"] = "billboard"
-    at: Vec3 = (0.0, 1.2, 0.8)
-    roll: float = 0.0
-    width: float = Field(0.5, gt=0, le=100)
-    height: float = Field(0.5, gt=0, le=100)
-
-
-Place = Annotated[PanelPlace | HullPlace | BillboardPlace, Field(discriminator="mount")]
 
 
 class Delivery(Frozen):
@@ -117,32 +79,13 @@ class Overlay(Frozen):
     delivery: Delivery = Delivery()
 
 
-class Camera(Frozen):
-    """A named view of the stage: looks at ``target`` from ``distance`` metres."""
-
-    name: str
-    target: Vec3 = (0.0, 1.2, 0.0)
-    yaw: float = 0.0
-    pitch: float = 8.0
-    distance: float = Field(6.0, gt=0.01, le=500)
-    fov: float = Field(45.0, ge=5, le=120)
-
-
-CAMERAS: tuple[Camera, ...] = (
-    Camera(name="Dock", target=(0.1, 1.25, -0.6), yaw=14.0, pitch=9.0, distance=6.4),
-    Camera(name="Hull", target=(-0.6, 1.7, -0.8), yaw=-10.0, pitch=3.0, distance=3.2),
-    Camera(name="Floor", target=(0.9, 0.5, 0.3), yaw=28.0, pitch=6.0, distance=3.4),
-    Camera(name="Far", target=(0.0, 1.3, -0.8), yaw=4.0, pitch=14.0, distance=15.0),
-)
-"""Views a new project starts with."""
-
-
 class Document(Frozen):
     """A whole project."""
 
     mivex: int = Field(VERSION, description="Version of the format.")
     overlays: tuple[Overlay, ...] = ()
     cameras: tuple[Camera, ...] = CAMERAS
+    lighting: Lighting = Lighting()
 
     def overlay(self, overlay_id: str) -> Overlay | None:
         """The overlay of that id, or None."""

@@ -8,16 +8,9 @@ from mivex.core.base.settings import new_id
 from mivex.core.material.material import Kind, default_material, with_blend
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
-from mivex.core.project.document import (
-    BillboardPlace,
-    Camera,
-    Document,
-    HullPlace,
-    Overlay,
-    PanelPlace,
-    Place,
-    Source,
-)
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.stage.camera import Camera
+from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
 
 
 def map_overlay(doc: Document, overlay_id: str, change: Callable[[Overlay], Overlay]) -> Document:

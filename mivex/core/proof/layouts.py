@@ -143,9 +143,9 @@ def far(texture: Texture, view: FlatView, width: int, height: int, before: Textu
 @cache
 def scene_crops(side: int = 256) -> tuple[Floats, Floats]:
     """A bright and a dark piece of the stage, linear (side, side, 3)."""
-    from mivex.core.project.document import Camera, Document
-    from mivex.core.stage.camera import View
-    from mivex.core.stage.scene import render
+    from mivex.core.project.document import Document
+    from mivex.core.scene import render
+    from mivex.core.stage.camera import Camera, View
 
     views = (Camera(name="bright", target=(3.4, 3.9, -5.4), yaw=3, pitch=-3, distance=2.0, fov=50),
              Camera(name="dark", target=(-4.6, 1.4, -3.6), yaw=62, pitch=2, distance=2.4, fov=50))

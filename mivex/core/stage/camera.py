@@ -5,9 +5,31 @@ from dataclasses import dataclass
 from functools import cached_property
 
 import numpy as np
+from pydantic import Field
 
+from mivex.core.base.settings import Frozen
 from mivex.core.base.types import Doubles
-from mivex.core.project.document import Camera, Vec3
+from mivex.core.stage.places import Vec3
+
+
+class Camera(Frozen):
+    """A named view of the stage: looks at ``target`` from ``distance`` metres."""
+
+    name: str
+    target: Vec3 = (0.0, 1.2, 0.0)
+    yaw: float = 0.0
+    pitch: float = 8.0
+    distance: float = Field(6.0, gt=0.01, le=500)
+    fov: float = Field(45.0, ge=5, le=120)
+
+
+CAMERAS: tuple[Camera, ...] = (
+    Camera(name="Dock", target=(0.1, 1.25, -0.6), yaw=14.0, pitch=9.0, distance=6.4),
+    Camera(name="Hull", target=(-0.6, 1.7, -0.8), yaw=-10.0, pitch=3.0, distance=3.2),
+    Camera(name="Floor", target=(0.9, 0.5, 0.3), yaw=28.0, pitch=6.0, distance=3.4),
+    Camera(name="Far", target=(0.0, 1.3, -0.8), yaw=4.0, pitch=14.0, distance=15.0),
+)
+"""Views a new project starts with."""
 
 
 @dataclass(frozen=True)

@@ -10,7 +10,6 @@ import hashlib
 import io
 import os
 from collections.abc import Callable
-from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
 
@@ -21,26 +20,22 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import write_bytes
 from mivex.core.base.types import Floats
+from mivex.core.material.material import Material
 from mivex.core.pixels import shapes
+from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import DECODE_8
 from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, segment
-from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh, quad
+from mivex.core.stage.draw import Coat, Draw
+from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh
+from mivex.core.stage.mesh import Mesh, quad
+from mivex.core.stage.surroundings import Surroundings
 
 PORTHOLE = (-1.55, 14.0, 0.46)
 """Where the hull has its porthole: metres along, degrees around, radius of the opening in metres."""
 INTAKE = (0.55, -16.0, 0.55, 0.34)
 """Where the hull has its intake: metres along, degrees around, half width and half height in metres."""
 
-
-@dataclass(frozen=True, eq=False)
-class Solid:
-    """One shape of the dock."""
-
-    name: str
-    tris: NDArray[np.float64]
-    mips: MipChain
-    tiling: bool = False
 
 
 def _grain(picture: Floats, seed: int, much: float, cell: float = 24) -> Floats:
@@ -207,20 +202,28 @@ def _bright_wall() -> Floats:
     return _wall((0.80, 0.80, 0.79), 51, 0.16)
 
 
+_SOLID = Material(blend="Solid", group="Solid", depth_write=True, both_faces=True)
+_SOLID_TILING = _SOLID.model_copy(update={"tiling": True})
+_FIRST = (GROUPS.index("Solid"), -100, 0.0)
+
+
 @cache
-def dock() -> tuple[Solid, ...]:
-    """Every solid of the dock. Drawn once, the same each time."""
+def dock() -> Surroundings:
+    """The dock. Drawn once, the same each time."""
     def at(*rows: tuple[float, float, float]) -> NDArray[np.float64]:
         return np.array(rows, np.float64)
 
+    def solid(name: str, mesh: Mesh, make: Callable[[], Floats], tiling: bool = False) -> Draw:
+        return Draw(name, mesh, Coat(_chain(make)), _SOLID_TILING if tiling else _SOLID, _FIRST)
+
     # Nearest first, as seen from the usual side: what they hide is then never sampled.
-    return (
-        Solid("crate", crate_mesh((1.75, 0.41, -0.1), 0.82, 24), _chain(_crate)),
-        Solid("bow", bow_mesh(), _chain(_bow)),
-        Solid("hull", hull_mesh(), _chain(_hull)),
-        Solid("floor", quad(at((-6, 0, -6), (6, 0, -6), (6, 0, 6), (-6, 0, 6))), _chain(_floor)),
-        Solid("dark wall", quad(at((-5.0, 6.5, 6), (-5.0, 6.5, -5.6), (-5.0, 0, -5.6), (-5.0, 0, 6)),
-                                (0, 0, 4.6, 2.6)), _chain(_dark_wall), True),
-        Solid("bright wall", quad(at((-5.0, 6.5, -5.6), (6, 6.5, -5.6), (6, 0, -5.6), (-5.0, 0, -5.6)),
-                                  (0, 0, 4.4, 2.6)), _chain(_bright_wall), True),
-    )
+    return Surroundings("dock", (
+        solid("crate", crate_mesh((1.75, 0.41, -0.1), 0.82, 24), _crate),
+        solid("bow", bow_mesh(), _bow),
+        solid("hull", hull_mesh(), _hull),
+        solid("floor", quad(at((-6, 0, -6), (6, 0, -6), (6, 0, 6), (-6, 0, 6))), _floor),
+        solid("dark wall", quad(at((-5.0, 6.5, 6), (-5.0, 6.5, -5.6), (-5.0, 0, -5.6), (-5.0, 0, 6)),
+                                (0, 0, 4.6, 2.6)), _dark_wall, True),
+        solid("bright wall", quad(at((-5.0, 6.5, -5.6), (6, 6.5, -5.6), (6, 0, -5.6), (-5.0, 0, -5.6)),
+                                  (0, 0, 4.4, 2.6)), _bright_wall, True),
+    ))

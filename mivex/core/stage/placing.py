@@ -5,9 +5,10 @@ import math
 import numpy as np
 
 from mivex.core.base.types import Doubles
-from mivex.core.project.document import BillboardPlace, HullPlace, PanelPlace, Place
 from mivex.core.stage.camera import View
-from mivex.core.stage.geometry import HULL_AT, HULL_FROM, HULL_R, HULL_TO, hull_point, quad, shade_of, sheet
+from mivex.core.stage.geometry import HULL_AT, HULL_FROM, HULL_R, HULL_TO, hull_point
+from mivex.core.stage.mesh import Mesh, quad, sheet
+from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
 
 
 def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
@@ -54,24 +55,14 @@ def outline(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Doubles:
     return np.stack([c + left + top, c + right + top, c + right + low, c + left + low])
 
 
-def mesh(place: Place, view: View, *, lit: bool, pivot: Pivot = _MIDDLE) -> Doubles:
-    """Triangles (n, 3, 6) of a placement; billboards turn to the view, panels are lit on the side seen."""
+def mesh(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Mesh:
+    """Triangles of a placement; billboards turn to the view."""
     if isinstance(place, HullPlace):
         along, around = _hull_grid(place, 12, pivot)
         p, n = hull_point(along, around)
         v, u = np.meshgrid(np.linspace(0, 1, 13), np.linspace(0, 1, 13), indexing="ij")
-        tris = sheet(p, n, np.stack([u, v], axis=-1))
-        if not lit:
-            tris[..., 5] = 1
-        return tris
-    corners = outline(place, view, pivot)
-    shade = 1.0
-    if lit:
-        n = np.cross(corners[3] - corners[0], corners[1] - corners[0])
-        n = n / max(float(np.linalg.norm(n)), 1e-12)
-        toward = view.eye - corners.mean(axis=0)
-        shade = float(shade_of(n if n @ toward >= 0 else -n))
-    return quad(corners, shade=shade)
+        return sheet(p, n, np.stack([u, v], axis=-1))
+    return quad(outline(place, view, pivot))
 
 
 def _hull_grid(place: HullPlace, cells: int, pivot: Pivot) -> tuple[Doubles, Doubles]:
@@ -94,32 +85,6 @@ def middle(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Doubles:
         along, around = _hull_grid(place, 2, pivot)
         return hull_point(along, around)[0][1, 1]
     return outline(place, view, pivot).mean(axis=0)
-
-
-def hit(tris: Doubles, origin: Doubles, ray: Doubles) -> tuple[float, float, float] | None:
-    """Nearest crossing of a ray with triangles: distance, u, v; None where it misses.
-
-    References
-    ----------
-    Möller and Trumbore (1997), *Fast, Minimum Storage Ray/Triangle Intersection*.
-    """
-    a = tris[:, 0, :3]
-    e1, e2 = tris[:, 1, :3] - a, tris[:, 2, :3] - a
-    p = np.cross(ray, e2)
-    det = (e1 * p).sum(1)
-    ok = np.abs(det) > 1e-12
-    inv = np.divide(1.0, det, out=np.zeros_like(det), where=ok)
-    s = origin - a
-    b1 = (s * p).sum(1) * inv
-    q = np.cross(s, e1)
-    b2 = (q @ ray) * inv
-    t = (e2 * q).sum(1) * inv
-    good = ok & (b1 >= 0) & (b2 >= 0) & (b1 + b2 <= 1) & (t > 1e-4)
-    if not good.any():
-        return None
-    i = int(np.where(good, t, np.inf).argmin())
-    w = np.array([1 - b1[i] - b2[i], b1[i], b2[i]])
-    return float(t[i]), float(w @ tris[i, :, 3]), float(w @ tris[i, :, 4])
 
 
 def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float, float]) -> dict[str, object]:

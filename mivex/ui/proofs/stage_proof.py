@@ -8,10 +8,11 @@ from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QV
 
 from mivex.core.base.types import Doubles
 from mivex.core.project import edits
-from mivex.core.project.document import CAMERAS, Camera, Document, HullPlace, Place
+from mivex.core.project.document import Document
+from mivex.core.scene import StagePainter, pick
 from mivex.core.stage import placing
-from mivex.core.stage.camera import View, orbit, pan, zoom
-from mivex.core.stage.scene import Painter, pick
+from mivex.core.stage.camera import CAMERAS, Camera, View, orbit, pan, zoom
+from mivex.core.stage.places import HullPlace, Place
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.proofs.canvas import Canvas
@@ -31,7 +32,7 @@ class StageCanvas(Canvas):
         super().__init__("Stage")
         self.session, self.engine = session, engine
         self.camera: Camera = CAMERAS[0]
-        self.painter = Painter()
+        self.painter = StagePainter()
         self._drag: tuple[str, QPointF, object] | None = None
         self._travelled = False
         session.changed.connect(self.redraw)

@@ -7,7 +7,8 @@ from typing import TYPE_CHECKING, Any
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.project import edits
-from mivex.core.project.document import BillboardPlace, HullPlace, Overlay, PanelPlace, Place
+from mivex.core.project.document import Overlay
+from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
 from mivex.ui import theme
 from mivex.ui.fields.fields import NumberField
 from mivex.ui.fields.labels import label

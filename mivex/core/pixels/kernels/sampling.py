@@ -1,58 +1,98 @@
-"""Kernels of `mivex.core.pixels.sampling`."""
-
-import math
+"""Kernels of `mivex.core.pixels.sampling`: reading texels as graphics hardware does."""
 
 import numba as nb
 import numpy as np
 
+from mivex.core.pixels.kernels.lanes import (
+    blue4,
+    floor1,
+    green4,
+    last4,
+    lerp4,
+    load4,
+    red4,
+    splat4,
+)
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def bilinear(texels, start, w, h, u, v, wrap):
-    """Read one level at ``u, v`` in [0, 1]; returns four float32. For kernels."""
-    x = u * np.float32(w) - np.float32(0.5)
-    y = v * np.float32(h) - np.float32(0.5)
-    fx, fy = np.float32(math.floor(x)), np.float32(math.floor(y))
-    x0, y0 = int(fx), int(fy)
-    fx, fy = x - fx, y - fy
+_FAR = np.float32(1 << 22)
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def mix4(row, next_row, left, right, fx, fy):
+    """Bilinear mix of four texels: addresses of two rows, offsets in bytes within them, and the two shares."""
+    sx = splat4(fx)
+    top = lerp4(load4(row + left), load4(row + right), sx)
+    low = lerp4(load4(next_row + left), load4(next_row + right), sx)
+    return lerp4(top, low, splat4(fy))
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def bilinear4(level, w, h, u, v, wrap):
+    """Read one level, whose texels start at an address, at ``u, v``."""
+    half = np.float32(0.5)
+    x = min(max(u * np.float32(w) - half, -_FAR), _FAR)
+    y = min(max(v * np.float32(h) - half, -_FAR), _FAR)
+    x0, y0 = floor1(x), floor1(y)
+    fx, fy = x - np.float32(x0), y - np.float32(y0)
     x1, y1 = x0 + 1, y0 + 1
     if wrap:
-        x0 %= w
-        x1 %= w
-        y0 %= h
-        y1 %= h
+        if (w & (w - 1)) | (h & (h - 1)):
+            x0, x1, y0, y1 = x0 % w, x1 % w, y0 % h, y1 % h
+        else:  # powers of two: a mask in place of a division
+            x0, x1, y0, y1 = x0 & (w - 1), x1 & (w - 1), y0 & (h - 1), y1 & (h - 1)
     else:
-        x0 = min(max(x0, 0), w - 1)
-        x1 = min(max(x1, 0), w - 1)
-        y0 = min(max(y0, 0), h - 1)
-        y1 = min(max(y1, 0), h - 1)
-    one = np.float32(1)
-    w00, w01 = (one - fx) * (one - fy), fx * (one - fy)
-    w10, w11 = (one - fx) * fy, fx * fy
-    i00, i01 = np.uint64(start + y0 * w + x0), np.uint64(start + y0 * w + x1)
-    i10, i11 = np.uint64(start + y1 * w + x0), np.uint64(start + y1 * w + x1)
-    return (texels[i00, 0] * w00 + texels[i01, 0] * w01 + texels[i10, 0] * w10 + texels[i11, 0] * w11,
-            texels[i00, 1] * w00 + texels[i01, 1] * w01 + texels[i10, 1] * w10 + texels[i11, 1] * w11,
-            texels[i00, 2] * w00 + texels[i01, 2] * w01 + texels[i10, 2] * w10 + texels[i11, 2] * w11,
-            texels[i00, 3] * w00 + texels[i01, 3] * w01 + texels[i10, 3] * w10 + texels[i11, 3] * w11)
+        x0, x1 = min(max(x0, 0), w - 1), min(max(x1, 0), w - 1)
+        y0, y1 = min(max(y0, 0), h - 1), min(max(y1, 0), h - 1)
+    return mix4(level + np.uint64(y0 * w * 16), level + np.uint64(y1 * w * 16), np.uint64(x0 * 16),
+                np.uint64(x1 * 16), fx, fy)
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
-def trilinear(texels, offsets, widths, heights, u, v, lod, wrap):
-    """Blend the two levels around ``lod``; returns four float32. For kernels."""
-    top = len(offsets) - 1
-    if not lod > 0:
-        return bilinear(texels, offsets[0], widths[0], heights[0], u, v, wrap)
-    if lod >= top:
-        return bilinear(texels, offsets[top], widths[top], heights[top], u, v, wrap)
-    i = int(lod)
-    f = np.float32(lod - i)
-    r0, g0, b0, a0 = bilinear(texels, offsets[i], widths[i], heights[i], u, v, wrap)
-    r1, g1, b1, a1 = bilinear(texels, offsets[i + 1], widths[i + 1], heights[i + 1], u, v, wrap)
-    return r0 + (r1 - r0) * f, g0 + (g1 - g0) * f, b0 + (b1 - b0) * f, a0 + (a1 - a0) * f
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def level_of(rho2, top):
+    """Level and fraction of ``log2 √rho2``, to within 0.0005; hardware keeps no more than 8 bits of it."""
+    level = 0
+    while rho2 >= np.float32(4) and level < top:
+        rho2 *= np.float32(0.25)
+        level += 1
+    if level >= top:
+        return top, np.float32(0)
+    if rho2 <= np.float32(1):
+        return level, np.float32(0)
+    # Chebyshev fit of ½ log2 on [1, 4].
+    f = np.float32(-1.1470766) + rho2 * (np.float32(1.7582853) + rho2 * (np.float32(-0.8157414) + rho2 * (
+        np.float32(0.24080344) + rho2 * (np.float32(-0.03830964) + rho2 * np.float32(0.00250185)))))
+    return level, min(max(f, np.float32(0)), np.float32(1))
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def trilinear4(chain, u, v, level, share, wrap):
+    """Mix two neighbouring levels of a chain's record."""
+    base = chain.texels
+    near = bilinear4(base + np.uint64(chain.start[level] * 16), chain.wide[level], chain.high[level], u, v, wrap)
+    if share > np.float32(0.002):
+        up = level + 1
+        far = bilinear4(base + np.uint64(chain.start[up] * 16), chain.wide[up], chain.high[up], u, v, wrap)
+        near = lerp4(near, far, splat4(share))
+    return near
 
 
 @nb.njit(nogil=True, cache=True)
-def sample_many(texels, offsets, widths, heights, us, vs, lods, wrap, out):
+def sample_many(chains, us, vs, lods, wrap, out):
+    """Sample a chain at many places; levels of detail as given."""
+    chain = chains[0]
+    top = chain.levels - 1
     for i in range(us.size):
-        r, g, b, a = trilinear(texels, offsets, widths, heights, us[i], vs[i], lods[i], wrap)
-        out[i, 0], out[i, 1], out[i, 2], out[i, 3] = r, g, b, a
+        lod = lods[i]
+        level, share = 0, np.float32(0)
+        if lod >= top:
+            level = top
+        elif lod > 0:
+            level = int(lod)
+            share = np.float32(lod - level)
+        base = chain.texels
+        c = bilinear4(base + np.uint64(chain.start[level] * 16), chain.wide[level], chain.high[level], us[i], vs[i], wrap)
+        if share > 0:
+            up = level + 1
+            far = bilinear4(base + np.uint64(chain.start[up] * 16), chain.wide[up], chain.high[up], us[i], vs[i], wrap)
+            c = lerp4(c, far, splat4(share))
+        out[i, 0], out[i, 1], out[i, 2], out[i, 3] = red4(c), green4(c), blue4(c), last4(c)

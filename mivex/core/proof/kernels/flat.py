@@ -3,6 +3,9 @@
 import numba as nb
 import numpy as np
 
+from mivex.core.pixels.kernels.lanes import blue4, green4, make4, red4
+from mivex.core.pixels.kernels.merge import kept, merge4
+
 
 @nb.njit(nogil=True, cache=True, error_model="numpy")
 def _code(v, table):
@@ -43,20 +46,13 @@ def draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, 
                 elif scene.shape[0] > 1:
                     j, i2 = (y + y_off) % scene.shape[0], (x + x_off) % scene.shape[1]
                     r0, g0, b0 = scene[j, i2, 0], scene[j, i2, 1], scene[j, i2, 2]
-                a *= opacity
-                r, g, b = r * tint[0], g * tint[1], b * tint[2]
-                # As in the raster kernel: (source, below) weights; Multiply weighs below by colour.
-                hit = not ((code == 1 and a < cutoff) or (code == 2 and a <= bayer[(y + y_off) & 7, (x + x_off) & 7]))
-                if code <= 2:
-                    own, below = (one, np.float32(0)) if hit else (np.float32(0), one)
-                elif code == 6:
-                    own, below = np.float32(0), one - a
-                    r0, g0, b0 = r0 * (below + r * a), g0 * (below + g * a), b0 * (below + b * a)
-                    below = one
+                threshold = bayer[(y + y_off) & 7, (x + x_off) & 7] if code == 2 else np.float32(0)
+                if kept(code, a * opacity, cutoff, threshold):
+                    c = merge4(code, make4(r * tint[0], g * tint[1], b * tint[2], a * opacity),
+                               make4(r0, g0, b0, one), opacity)
+                    r, g, b = red4(c), green4(c), blue4(c)
                 else:
-                    own = opacity if code == 4 else a
-                    below = one if code == 5 else one - a
-                r, g, b = r * own + r0 * below, g * own + g0 * below, b * own + b0 * below
+                    r, g, b = r0, g0, b0
             elif show == 2:
                 r, g, b = a, a, a
             elif show == 3:

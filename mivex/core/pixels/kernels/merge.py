@@ -1,0 +1,79 @@
+"""The seven blends, written once: for the raster, the flat proof and one pixel's account."""
+
+import numba as nb
+import numpy as np
+
+from mivex.core.pixels.kernels.lanes import (
+    add4,
+    fma4,
+    last4,
+    load4,
+    make4,
+    mul4,
+    splat4,
+    spread4,
+    store4,
+    sub4,
+    with_last4,
+)
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def kept(code, alpha, cutoff, threshold):
+    """Whether a fragment is drawn at all: Cutout (1) by its cutoff, Dithered (2) by the matrix."""
+    return not ((code == 1 and alpha < cutoff) or (code == 2 and alpha <= threshold))
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def merge4(code, source, below, opacity):
+    """What a fragment makes of what is below it; see `mivex.core.pixels.blends.BLENDS` for the equations.
+
+    ``source`` holds colour and, last, alpha times opacity; ``opacity`` weighs colour of Premultiplied only.
+    """
+    one = np.float32(1)
+    if code <= 2:
+        return with_last4(source, one)
+    a = spread4(source)
+    left = sub4(splat4(one), a)
+    if code == 3:
+        return fma4(below, left, mul4(with_last4(source, one), a))
+    if code == 4:
+        return fma4(below, left, with_last4(mul4(source, splat4(opacity)), last4(source)))
+    if code == 5:
+        return fma4(with_last4(source, np.float32(0)), a, below)
+    return mul4(below, with_last4(fma4(source, a, left), one))
+
+
+@nb.njit(nogil=True, cache=True)
+def merge_one(code, source, below, opacity, cutoff, threshold):
+    """`merge4` for arrays of four float32; ``below`` is changed in place."""
+    if kept(code, source[3], cutoff, threshold):
+        s = make4(source[0], source[1], source[2], source[3])
+        at = np.uint64(below.ctypes.data)
+        store4(at, merge4(code, s, load4(at), opacity))
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def surface_weights(code, source, opacity):
+    """How a fragment meets a surface that is not lit yet: what it adds, and by what light and glow below are kept.
+
+    The three are such that ``glow · keep + add`` and ``share · keep`` give, once lit, just what `merge4` gives.
+    """
+    one = np.float32(1)
+    a = spread4(source)
+    left = sub4(splat4(one), a)
+    if code <= 2:
+        return with_last4(source, one), splat4(np.float32(0))
+    if code == 3:
+        return mul4(with_last4(source, one), a), left
+    if code == 4:
+        return with_last4(mul4(source, splat4(opacity)), last4(source)), left
+    if code == 5:
+        return mul4(with_last4(source, np.float32(0)), a), splat4(one)
+    return splat4(np.float32(0)), with_last4(fma4(source, a, left), one)
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def joined4(add, keep, below):
+    """``add + keep · below``."""
+    return add4(add, mul4(keep, below))

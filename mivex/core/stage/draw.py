@@ -1,0 +1,205 @@
+"""What the stage draws: a mesh, the pictures on it, its material, and when it comes in the order."""
+
+from dataclasses import dataclass, field
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.types import Doubles, Floats
+from mivex.core.material.material import Material
+from mivex.core.pixels.blends import BLENDS, GROUPS
+from mivex.core.pixels.colour import to_linear
+from mivex.core.pixels.mips import CHAIN, MipChain, build_chain
+from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.records import DRAW, SLOTS
+
+UNLIT_BLENDS = ("Additive", "Multiply")
+"""Blends that no light falls on: they are light, or a filter."""
+OrderKey = tuple[int, int, float]
+
+
+@dataclass(frozen=True, eq=False)
+class Input:
+    """One value of a surface: a number, or a channel of a picture.
+
+    Attributes
+    ----------
+    value : float
+        The number; with a picture it multiplies the texel.
+    chain : MipChain, optional
+    lane : int
+        Channel of the picture, 0 to 3.
+    invert : bool
+        One minus the texel.
+    """
+
+    value: float = 1.0
+    chain: MipChain | None = None
+    lane: int = 0
+    invert: bool = False
+
+
+@dataclass(frozen=True, eq=False)
+class Coat:
+    """The pictures on a surface: everything that changes over it.
+
+    Attributes
+    ----------
+    colour : MipChain
+        Linear colour and alpha.
+    limits : float32 array (8,), optional
+        Least and greatest u, v, u + v, u − v of what is not clear; None: clear parts are not known.
+    opacity : Input, optional
+        In place of the colour's alpha.
+    rough, metal, occlusion : Input
+    normal : MipChain, optional
+        Stored as ``(n + 1)/2``.
+    normal_strength : float
+    green_up : bool
+        The normal's second channel points up the picture.
+    glow : (r, g, b)
+        Light that the surface gives off, linear.
+    glow_chain : MipChain, optional
+        Multiplies ``glow``.
+    uv_set : int
+    uv_map : ((a, b, c), (d, e, f))
+        Rows of the map from the mesh's UVs to the pictures'.
+    """
+
+    colour: MipChain
+    limits: Floats | None = None
+    opacity: Input | None = None
+    rough: Input = field(default_factory=lambda: Input(0.6))
+    metal: Input = field(default_factory=lambda: Input(0.0))
+    occlusion: Input = field(default_factory=lambda: Input(1.0))
+    normal: MipChain | None = None
+    normal_strength: float = 1.0
+    green_up: bool = True
+    glow: tuple[float, float, float] = (0.0, 0.0, 0.0)
+    glow_chain: MipChain | None = None
+    uv_set: int = 0
+    uv_map: tuple[tuple[float, float, float], tuple[float, float, float]] = ((1.0, 0.0, 0.0), (0.0, 1.0, 0.0))
+
+
+@dataclass(frozen=True, eq=False)
+class Draw:
+    """One thing to draw.
+
+    Attributes
+    ----------
+    name : str
+    mesh : Mesh
+    coat : Coat
+    material : Material
+        Blend, depth, faces and the like; what varies over the surface is the coat's.
+    order : tuple
+        Sorting key: draw group, nudge, minus the distance from the eye.
+    transform : float64 array (3, 4), optional
+        Brings the mesh to its place.
+    mask : MipChain, optional
+        For what casts a shadow with holes in it: in its last channel, the share of a texel that is there.
+    """
+
+    name: str
+    mesh: Mesh
+    coat: Coat
+    material: Material
+    order: OrderKey
+    transform: Doubles | None = None
+    mask: MipChain | None = None
+
+    @property
+    def lit(self) -> bool:
+        """Whether light falls on it."""
+        return self.material.lit and self.material.blend not in UNLIT_BLENDS
+
+    @property
+    def before_light(self) -> bool:
+        """Drawn before the light is worked out: everything up to the decals."""
+        return self.order[0] <= GROUPS.index("Decal")
+
+
+def limits_of(seen: NDArray[np.bool_]) -> Floats:
+    """Eight limits round the texels of a picture that are not clear: least and greatest u, v, u + v, u − v.
+
+    Of the texels' corners; an empty picture has limits that nothing lies between.
+    """
+    h, w = seen.shape
+    rows = np.flatnonzero(seen.any(axis=1))
+    if not rows.size:
+        return np.array([9, -9, 9, -9, 9, -9, 9, -9], np.float32)
+    # Of each row only the outermost texels can touch a limit.
+    first = seen[rows].argmax(axis=1)
+    last = w - 1 - seen[rows, ::-1].argmax(axis=1)
+    left, right, top, low = first / w, (last + 1) / w, rows / h, (rows + 1) / h
+    return np.array([left.min(), right.max(), top.min(), low.max(), (left + top).min(), (right + low).max(),
+                     (left - low).min(), (right - top).max()], np.float32)
+
+
+def shadow_mask(alpha: Floats, material: Material) -> MipChain:
+    """Which share of each texel casts a shadow, as a mip chain of at most 512 texels a side; in its last channel."""
+    import cv2
+
+    a = alpha * np.float32(material.opacity)
+    there: Floats = a if material.blend == "Dithered" else (a >= np.float32(material.cutoff)).astype(np.float32)
+    h, w = there.shape
+    scale = 512 / max(h, w)
+    if scale < 1:
+        there = cv2.resize(there, (max(1, round(w * scale)), max(1, round(h * scale))), interpolation=cv2.INTER_AREA)
+    return build_chain(np.repeat(there[..., None], 4, axis=2))
+
+
+class Records:
+    """Draws brought to numbers for the kernels; holds what their addresses point to.
+
+    Parameters
+    ----------
+    draws : list of Draw
+    """
+
+    def __init__(self, draws: list[Draw]) -> None:
+        self.draws = np.zeros(max(1, len(draws)), DRAW)
+        self._chains: dict[int, tuple[int, MipChain]] = {}
+        for row, draw in zip(self.draws, draws, strict=False):
+            self._fill(row, draw)
+        self.chains = np.concatenate([c.record for _, c in self._chains.values()]) if self._chains else np.zeros(1, CHAIN)
+
+    def _number(self, chain: MipChain) -> int:
+        return self._chains.setdefault(id(chain), (len(self._chains), chain))[0]
+
+    def _fill(self, row: Any, draw: Draw) -> None:
+        m, coat = draw.material, draw.coat
+        slots: list[MipChain] = [coat.colour]
+
+        def slot(chain: MipChain | None) -> int:
+            if chain is None:
+                return -1
+            for i, c in enumerate(slots):
+                if c is chain:
+                    return i
+            slots.append(chain)
+            return len(slots) - 1
+
+        row["blend"], row["test"], row["write"] = BLENDS[m.blend].code, m.depth_test, m.depth_write
+        row["both"], row["wrap"], row["lit"] = m.both_faces, m.tiling, draw.lit
+        row["tinted"], row["decal"] = draw.mesh.tint is not None, m.group == "Decal"
+        row["cutoff"], row["bias"] = m.cutoff, m.depth_bias / 1000
+        row["tint"][:3] = to_linear(np.array(m.tint, np.float32))
+        row["tint"][3] = m.opacity
+        if coat.limits is not None and BLENDS[m.blend].see_through and not m.depth_write and not m.tiling:
+            row["trimmed"], row["trim"] = 1, coat.limits
+        for name in ("rough", "metal", "occlusion", "opacity"):
+            given = getattr(coat, name)
+            part = row[name]
+            if given is None or given.chain is None:
+                part["slot"], part["shift"] = -1, 1.0 if given is None else given.value
+            else:
+                part["slot"], part["lane"] = slot(given.chain), given.lane
+                part["gain"], part["shift"] = (-given.value, given.value) if given.invert else (given.value, 0.0)
+        row["normal_slot"], row["normal_strength"] = slot(coat.normal), coat.normal_strength
+        row["green"] = 1.0 if coat.green_up else -1.0
+        row["glow_slot"], row["glow"] = slot(coat.glow_chain), coat.glow
+        row["u"], row["v"] = coat.uv_map
+        row["slots"] = min(len(slots), SLOTS)
+        row["chain"][:row["slots"]] = [self._number(c) for c in slots[:SLOTS]]

@@ -1,0 +1,205 @@
+"""Polygons into a picture: spans → shade → merge → sink.
+
+Two loops are kept for the commonest case, an unlit texture into the picture. They call the same sampling and the
+same blend as the general one, in the same order of operations, so that all agree bit for bit.
+"""
+
+import numba as nb
+import numpy as np
+
+from mivex.core.pixels.kernels.lanes import (
+    fma1,
+    last4,
+    load1,
+    load4,
+    make4,
+    mul4,
+    splat4,
+    store1,
+    store4,
+)
+from mivex.core.pixels.kernels.merge import kept, merge4
+from mivex.core.pixels.kernels.sampling import bilinear4, mix4, trilinear4
+from mivex.core.stage.kernels.shade import lean4, lit_fragment, onto_surface, surface_of
+from mivex.core.stage.kernels.walk import biased, inside, nearer, span, trimmed
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def _finish(draw, source, iw, colour, depth, matrix, x):
+    """Blend one fragment into the picture."""
+    a = last4(source)
+    threshold = load1(matrix + np.uint64((x & 7) * 4)) if draw.blend == 2 else np.float32(0)
+    if kept(draw.blend, a, draw.cutoff, threshold):
+        store4(colour, merge4(draw.blend, source, load4(colour), draw.tint[3]))
+        if draw.write:
+            store1(depth, biased(iw, draw.bias))
+
+
+@nb.njit(nogil=True, cache=True)
+def row_close(frame, draw, chain, poly, value, y, x0, first, last):
+    """A row of a flat polygon seen at the finest level: u and v run evenly, nothing is divided."""
+    w, h = chain.wide[0], chain.high[0]
+    base = chain.texels
+    half = np.float32(0.5)
+    iw = np.float32(value[0])
+    z = 1.0 / value[0]
+    us, du = np.float32(value[1] * z), np.float32(poly.across[1] * z)
+    vs, dv = np.float32(value[2] * z), np.float32(poly.across[2] * z)
+    W, H = np.float32(w), np.float32(h)
+    px, dx, py, dy = us * W - half, du * W, vs * H - half, dv * H
+    lo, hi = inside(px, dx, w - 1, first, last)
+    lo, hi = inside(py, dy, h - 1, lo, hi)
+    tint = make4(draw.tint[0], draw.tint[1], draw.tint[2], draw.tint[3])
+    row = np.uint64(y * frame.width + x0)
+    colour, depth = frame.colour + row * np.uint64(16), frame.depth + row * np.uint64(4)
+    matrix = frame.matrix + np.uint64((y & 7) * 32)
+    stride = np.uint64(w * 16)
+    plain = draw.blend == 3 and not draw.write
+    test, bias, wrap = draw.test, draw.bias, draw.wrap
+    opacity = draw.tint[3]
+    mine = biased(iw, bias)
+    for i in range(first, last):
+        if test and not mine >= load1(depth + np.uint64(i * 4)):
+            continue
+        f = np.float32(i)
+        if lo <= i < hi:
+            x, y1 = fma1(dx, f, px), fma1(dy, f, py)
+            ix, iy = np.int64(x), np.int64(y1)
+            at = base + np.uint64((iy * w + ix) * 16)
+            c = mix4(at, at + stride, np.uint64(0), np.uint64(16), x - np.float32(ix), y1 - np.float32(iy))
+        else:
+            c = bilinear4(base, w, h, fma1(du, f, us), fma1(dv, f, vs), wrap)
+        s = mul4(c, tint)
+        if plain:
+            to = colour + np.uint64(i * 16)
+            store4(to, merge4(3, s, load4(to), opacity))
+        else:
+            _finish(draw, s, iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
+
+
+@nb.njit(nogil=True, cache=True)
+def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
+    """A row of an unlit polygon in perspective, or of a flat one at a coarser level."""
+    rw, gw = np.float32(value[0]), np.float32(poly.across[0])
+    ru, gu, rv, gv = (np.float32(value[1]), np.float32(poly.across[1]), np.float32(value[2]),
+                      np.float32(poly.across[2]))
+    hw, hu, hv = np.float32(poly.down[0]), np.float32(poly.down[1]), np.float32(poly.down[2])
+    tint = make4(draw.tint[0], draw.tint[1], draw.tint[2], draw.tint[3])
+    row = np.uint64(y * frame.width + x0)
+    colour, depth = frame.colour + row * np.uint64(16), frame.depth + row * np.uint64(4)
+    matrix = frame.matrix + np.uint64((y & 7) * 32)
+    one = np.float32(1)
+    for i in range(first, last):
+        f = np.float32(i)
+        iw = fma1(gw, f, rw)
+        if draw.test and not nearer(iw, draw.bias, depth + np.uint64(i * 4)):
+            continue
+        w = one / iw
+        u, v = fma1(gu, f, ru) * w, fma1(gv, f, rv) * w
+        if poly.flat:
+            c = trilinear4(chain, u, v, poly.level, poly.share, draw.wrap)
+        else:
+            c = lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, draw.wrap)
+        _finish(draw, mul4(c, tint), iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
+
+
+@nb.njit(nogil=True, cache=True)
+def row_full(frame, light, draw, chains, poly, value, y, x0, first, last, surface, hold):
+    """A row of anything: every input read, lit here or left to be lit.
+
+    ``surface`` is the address of the row of surfaces to change, or 0: then light is worked out here and the
+    picture is the sink. ``hold`` is scratch for the texels of one pixel.
+    """
+    row = np.uint64(y * frame.width + x0)
+    colour, depth = frame.colour + row * np.uint64(16), frame.depth + row * np.uint64(4)
+    matrix = frame.matrix + np.uint64((y & 7) * 32)
+    for i in range(first, last):
+        iw = fma1(np.float32(poly.across[0]), np.float32(i), np.float32(value[0]))
+        if draw.test and not nearer(iw, draw.bias, depth + np.uint64(i * 4)):
+            continue
+        source = surface_of(draw, chains, poly, value, i, iw, hold)
+        a = last4(source)
+        threshold = load1(matrix + np.uint64(((x0 + i) & 7) * 4)) if draw.blend == 2 else np.float32(0)
+        if not kept(draw.blend, a, draw.cutoff, threshold):
+            continue
+        if draw.lit and not (surface and (draw.decal or draw.blend <= 2)):
+            source = lit_fragment(frame, light, source, hold, iw, x0 + i, y)
+        if surface:
+            onto_surface(draw, source, hold, surface + np.uint64((x0 + i) * 64))
+        else:
+            to = colour + np.uint64(i * 16)
+            store4(to, merge4(draw.blend, source, load4(to), draw.tint[3]))
+        if draw.write:
+            store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
+
+
+@nb.njit(nogil=True, cache=True)
+def paint(frames, lights, draws, chains, polys, box, surfaces):
+    """Draw polygons, in their order, into a box of the picture.
+
+    Parameters
+    ----------
+    frames : FRAME array (1,)
+    lights : LIGHT array (1,)
+    draws, chains, polys : DRAW, CHAIN and POLY arrays
+    box : int64 array (6,)
+        First row and the one after the last, first column and the one after the last, first polygon and the one
+        after the last.
+    surfaces : float32 array (rows, width, 16)
+        Rows of the box as surfaces to be lit later; of size 0 where the picture is drawn into.
+    """
+    frame, light = frames[0], lights[0]
+    first, last, left, right = box[0], box[1], box[2], box[3]
+    deferred = surfaces.size > 0
+    value = np.empty(10)
+    hold = np.zeros((9, 4), np.float32)
+    at = np.uint64(surfaces.ctypes.data)
+    step = np.uint64(frame.width * 64)
+    for p in range(box[4], box[5]):
+        poly = polys[p]
+        if poly.bottom <= first or poly.top >= last or poly.right <= left or poly.left >= right:
+            continue
+        draw = draws[poly.draw]
+        chain = chains[draw.chain[0]]
+        plain = not deferred and not draw.lit and not draw.tinted and draw.slots == 1 and draw.opacity.slot < 0
+        for y in range(max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))),
+                       min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))):
+            x0, x1 = span(poly, y, frame.width)
+            if x0 >= x1 or x0 >= right or x1 <= left:
+                continue
+            dx, dy = x0 + 0.5 - poly.at_x, y + 0.5 - poly.at_y
+            for k in range(10):
+                value[k] = poly.value[k] + poly.across[k] * dx + poly.down[k] * dy
+            a, b = max(left - x0, 0), min(x1, right) - x0
+            if draw.trimmed and poly.flat:
+                a, b = trimmed(poly, draw, chain, value, a, b)
+            if a >= b:
+                continue
+            if not plain:
+                row_full(frame, light, draw, chains, poly, value, y, x0, a, b,
+                         at + step * np.uint64(y - first) if deferred else np.uint64(0), hold)
+            elif poly.flat and poly.level == 0 and poly.share <= np.float32(0.002):
+                row_close(frame, draw, chain, poly, value, y, x0, a, b)
+            else:
+                row_plain(frame, draw, chain, poly, value, y, x0, a, b)
+
+
+@nb.njit(nogil=True, cache=True)
+def clear(frames, box, surfaces):
+    """Make a box of the picture the ground grey of alpha 0, infinitely far, and its surfaces unlit ground."""
+    frame = frames[0]
+    g = frame.ground
+    ground = make4(g, g, g, np.float32(0))
+    none = splat4(np.float32(0))
+    at = np.uint64(surfaces.ctypes.data)
+    for y in range(box[0], box[1]):
+        for x in range(box[2], box[3]):
+            i = np.uint64(y * frame.width + x)
+            store4(frame.colour + i * np.uint64(16), ground)
+            store1(frame.depth + i * np.uint64(4), np.float32(0))
+            if surfaces.size:
+                s = at + np.uint64(((y - box[0]) * frame.width + x) * 64)
+                store4(s, none)
+                store4(s + np.uint64(16), none)
+                store4(s + np.uint64(32), ground)
+                store4(s + np.uint64(48), none)

@@ -1,0 +1,229 @@
+"""Shading: what a material's pictures say of a pixel, and the surfaces that are lit once decals have changed them.
+
+A surface is sixteen floats: colour and roughness; normal and metal; glow (light already worked out) and occlusion;
+for each channel the share of its own light that shows, and the picture's alpha.
+"""
+
+import math
+
+import numba as nb
+import numpy as np
+
+from mivex.core.pixels.kernels.lanes import (
+    add4,
+    blue4,
+    fma1,
+    fma4,
+    green4,
+    last4,
+    lerp4,
+    load1,
+    load4,
+    make4,
+    mul4,
+    red4,
+    splat4,
+    store4,
+    with_last4,
+)
+from mivex.core.pixels.kernels.merge import joined4, surface_weights
+from mivex.core.pixels.kernels.sampling import level_of, trilinear4
+from mivex.core.stage.kernels.light import lit4
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, wrap):
+    """Sample at ``u, v`` with the level that the screen's derivatives ask for.
+
+    ``gw, gu, gv``, ``hw, hu, hv``: change of 1/w, u/w, v/w per pixel across and down.
+    """
+    W, H = np.float32(chain.wide[0]), np.float32(chain.high[0])
+    ux, vx = (gu - u * gw) * w * W, (gv - v * gw) * w * H
+    uy, vy = (hu - u * hw) * w * W, (hv - v * hw) * w * H
+    rho2 = max(ux * ux + vx * vx, uy * uy + vy * vy)
+    level, share = 0, np.float32(0)
+    if rho2 > np.float32(1):
+        level, share = level_of(rho2, chain.levels - 1)
+    return trilinear4(chain, u, v, level, share, wrap)
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def _input(source, hold):
+    """The value of one input, from the texels of this pixel."""
+    if source.slot < 0:
+        return source.shift
+    return min(max(source.shift + source.gain * hold[source.slot, source.lane], np.float32(0)), np.float32(1))
+
+
+@nb.njit(nogil=True, cache=True)
+def surface_of(draw, chains, poly, value, i, iw, hold):
+    """Read everything a material says of pixel ``i`` of a row.
+
+    Returns colour with alpha times opacity. ``hold`` then has, from row 6 on, normal and roughness; metal,
+    occlusion; glow is left in row 8.
+    """
+    f = np.float32(i)
+    one = np.float32(1)
+    w = one / iw
+    gw, gu, gv = np.float32(poly.across[0]), np.float32(poly.across[1]), np.float32(poly.across[2])
+    u = fma1(gu, f, np.float32(value[1])) * w
+    v = fma1(gv, f, np.float32(value[2])) * w
+    hw, hu, hv = np.float32(poly.down[0]), np.float32(poly.down[1]), np.float32(poly.down[2])
+    at = np.uint64(hold.ctypes.data)
+    c = splat4(one)
+    for k in range(draw.slots):
+        chain = chains[draw.chain[k]]
+        # Levels differ with the size of each picture, so only the first may use what the polygon found.
+        if poly.flat and k == 0:
+            got = trilinear4(chain, u, v, poly.level, poly.share, draw.wrap)
+        else:
+            got = lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, draw.wrap)
+        if k == 0:
+            c = got
+        store4(at + np.uint64(16 * k), got)
+    tint = make4(draw.tint[0], draw.tint[1], draw.tint[2], draw.tint[3])
+    if draw.opacity.slot >= 0:
+        c = with_last4(c, _input(draw.opacity, hold))
+    if draw.tinted:
+        tint = mul4(tint, make4(fma1(np.float32(poly.across[6]), f, np.float32(value[6])) * w,
+                                fma1(np.float32(poly.across[7]), f, np.float32(value[7])) * w,
+                                fma1(np.float32(poly.across[8]), f, np.float32(value[8])) * w,
+                                fma1(np.float32(poly.across[9]), f, np.float32(value[9])) * w))
+    source = mul4(c, tint)
+    rough, metal, occlusion = _input(draw.rough, hold), _input(draw.metal, hold), _input(draw.occlusion, hold)
+    nx, ny, nz = np.float32(0), np.float32(1), np.float32(0)
+    if draw.lit:
+        nx = fma1(np.float32(poly.across[3]), f, np.float32(value[3])) * w
+        ny = fma1(np.float32(poly.across[4]), f, np.float32(value[4])) * w
+        nz = fma1(np.float32(poly.across[5]), f, np.float32(value[5])) * w
+        if draw.normal_slot >= 0:
+            k = draw.normal_slot
+            two = np.float32(2)
+            tx = (hold[k, 0] * two - one) * draw.normal_strength
+            ty = (hold[k, 1] * two - one) * draw.normal_strength * draw.green
+            tz = hold[k, 2] * two - one
+            inv = one / math.sqrt(max(nx * nx + ny * ny + nz * nz, np.float32(1e-12)))
+            nx, ny, nz = nx * inv, ny * inv, nz * inv
+            ax, ay, az = poly.along[0], poly.along[1], poly.along[2]
+            bx, by, bz = poly.upward[0], poly.upward[1], poly.upward[2]
+            # Both axes are brought into the plane that the interpolated normal stands on.
+            d = ax * nx + ay * ny + az * nz
+            ax, ay, az = ax - d * nx, ay - d * ny, az - d * nz
+            inv = one / math.sqrt(max(ax * ax + ay * ay + az * az, np.float32(1e-12)))
+            ax, ay, az = ax * inv, ay * inv, az * inv
+            d = bx * nx + by * ny + bz * nz
+            bx, by, bz = bx - d * nx, by - d * ny, bz - d * nz
+            d = ax * bx + ay * by + az * bz
+            bx, by, bz = bx - d * ax, by - d * ay, bz - d * az
+            inv = one / math.sqrt(max(bx * bx + by * by + bz * bz, np.float32(1e-12)))
+            bx, by, bz = bx * inv, by * inv, bz * inv
+            nx, ny, nz = (ax * tx + bx * ty + nx * tz, ay * tx + by * ty + ny * tz,
+                          az * tx + bz * ty + nz * tz)
+        inv = one / math.sqrt(max(nx * nx + ny * ny + nz * nz, np.float32(1e-12)))
+        if poly.back:
+            inv = -inv
+        nx, ny, nz = nx * inv, ny * inv, nz * inv
+    glow = splat4(np.float32(0))
+    if draw.glow[0] + draw.glow[1] + draw.glow[2] > 0:
+        glow = make4(draw.glow[0], draw.glow[1], draw.glow[2], np.float32(0))
+        if draw.glow_slot >= 0:
+            glow = mul4(glow, load4(at + np.uint64(16 * draw.glow_slot)))
+    store4(at + np.uint64(128), glow)
+    store4(at + np.uint64(96), make4(nx, ny, nz, rough))
+    store4(at + np.uint64(112), make4(metal, occlusion, np.float32(0), np.float32(0)))
+    return source
+
+
+@nb.njit(nogil=True, cache=True, forceinline=True)
+def _eye(frame, iw, x, y):
+    """Where a pixel lies in the world, and the unit direction from it to the eye."""
+    z = np.float32(1) / max(iw, np.float32(1e-4))  # nothing there: far away
+    half = np.float32(0.5)
+    a = (np.float32(x) + half - frame.x) / frame.focal
+    b = (frame.y - np.float32(y) - half) / frame.focal
+    dx = frame.ahead[0] + a * frame.right[0] + b * frame.up[0]
+    dy = frame.ahead[1] + a * frame.right[1] + b * frame.up[1]
+    dz = frame.ahead[2] + a * frame.right[2] + b * frame.up[2]
+    inv = np.float32(-1) / math.sqrt(dx * dx + dy * dy + dz * dz)
+    return ((frame.eye[0] + dx * z, frame.eye[1] + dy * z, frame.eye[2] + dz * z),
+            (dx * inv, dy * inv, dz * inv))
+
+
+@nb.njit(nogil=True, cache=True)
+def lit_fragment(frame, light, source, hold, iw, x, y):
+    """Colour of a fragment that is lit where it is drawn; its alpha stays."""
+    place, view = _eye(frame, iw, x, y)
+    n = (hold[6, 0], hold[6, 1], hold[6, 2])
+    out = lit4(light, n, view, place, source, hold[6, 3], hold[7, 0], hold[7, 1])
+    out = add4(out, load4(np.uint64(hold.ctypes.data) + np.uint64(128)))
+    return with_last4(out, last4(source))
+
+
+@nb.njit(nogil=True, cache=True)
+def onto_surface(draw, source, hold, at):
+    """Lay a fragment on a surface that is still to be lit.
+
+    A lit one of a decal, or an opaque one, changes what the surface is; anything else adds to its glow, and covers
+    it, exactly as its blend does.
+    """
+    one = np.float32(1)
+    add, keep = surface_weights(draw.blend, source, draw.tint[3])
+    below = load4(at + np.uint64(48))
+    alpha = last4(add) + (last4(below) if draw.blend >= 5 else last4(below) * last4(keep))
+    own = load4(np.uint64(hold.ctypes.data) + np.uint64(96))
+    if not draw.lit or not (draw.decal or draw.blend <= 2):
+        glow = load4(at + np.uint64(32))
+        store4(at + np.uint64(32), with_last4(joined4(add, keep, glow), last4(glow)))
+        store4(at + np.uint64(48), with_last4(mul4(below, keep), alpha))
+        return
+    glow = load4(np.uint64(hold.ctypes.data) + np.uint64(128))
+    if draw.blend <= 2:
+        store4(at, with_last4(source, last4(own)))
+        store4(at + np.uint64(16), with_last4(own, hold[7, 0]))
+        store4(at + np.uint64(32), with_last4(glow, hold[7, 1]))
+        store4(at + np.uint64(48), splat4(one))
+        return
+    a = last4(source)
+    colour = source
+    if draw.blend == 4:  # premultiplied: as much cover as holds its colour
+        o = draw.tint[3]
+        a = min(max(a, red4(source) * o, green4(source) * o, blue4(source) * o), one)
+        colour = mul4(source, splat4(o / max(a, np.float32(1e-6))))
+    kept_share = mul4(below, keep)
+    share = add4(kept_share, splat4(a))
+    mean = (red4(share) + green4(share) + blue4(share)) / np.float32(3)
+    m = a / max(mean, np.float32(1e-6))
+    t = splat4(m)
+    first = load4(at)
+    store4(at, lerp4(first, with_last4(colour, last4(own)), t))
+    second = load4(at + np.uint64(16))
+    n = lerp4(second, with_last4(own, hold[7, 0]), t)
+    x, y, z = red4(n), green4(n), blue4(n)
+    inv = one / math.sqrt(max(x * x + y * y + z * z, np.float32(1e-12)))
+    store4(at + np.uint64(16), make4(x * inv, y * inv, z * inv, last4(n)))
+    third = load4(at + np.uint64(32))
+    occlusion = last4(third) + (hold[7, 1] - last4(third)) * m
+    store4(at + np.uint64(32), with_last4(fma4(glow, splat4(a), mul4(third, keep)), occlusion))
+    store4(at + np.uint64(48), with_last4(share, alpha))
+
+
+@nb.njit(nogil=True, cache=True)
+def light_up(frames, lights, box, surfaces):
+    """Light the surfaces of a box of the picture, and write what is seen of them."""
+    frame, light = frames[0], lights[0]
+    zero = np.float32(0)
+    at = np.uint64(surfaces.ctypes.data)
+    for y in range(box[0], box[1]):
+        for x in range(box[2], box[3]):
+            i = np.uint64(y * frame.width + x)
+            s = at + np.uint64(((y - box[0]) * frame.width + x) * 64)
+            third, share = load4(s + np.uint64(32)), load4(s + np.uint64(48))
+            out = third
+            if red4(share) + green4(share) + blue4(share) > zero:
+                iw = load1(frame.depth + i * np.uint64(4))
+                place, view = _eye(frame, iw, x, y)
+                first, second = load4(s), load4(s + np.uint64(16))
+                n = (red4(second), green4(second), blue4(second))
+                lit = lit4(light, n, view, place, first, last4(first), last4(second), last4(third))
+                out = fma4(lit, share, third)
+            store4(frame.colour + i * np.uint64(16), with_last4(out, last4(share)))

@@ -1,0 +1,114 @@
+"""Light of the stage for the kernels, and the shadows of the lamp."""
+
+import math
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.bands import run_bands
+from mivex.core.base.types import Doubles, Floats
+from mivex.core.pixels.mips import build_chain
+from mivex.core.stage.draw import Coat, Draw, Records
+from mivex.core.stage.environment import (
+    EVEN_SIDE,
+    SIZES,
+    TABLE_SIDE,
+    environment,
+    reflectance_table,
+)
+from mivex.core.stage.kernels.project import project
+from mivex.core.stage.kernels.shadow import cast
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.records import LIGHT, POLY
+
+SHADOW_SIDE = 2048
+_FAR = -1e9
+_SOLID = build_chain(np.ones((1, 1, 4), np.float32))
+
+
+@dataclass(frozen=True, eq=False)
+class Shadows:
+    """What the lamp sees.
+
+    Attributes
+    ----------
+    seen : float32 array (side, side, 3)
+    rows : float64 array (3, 4)
+        World to column, row (both in texels) and nearness.
+    texel : float
+        Metres.
+    """
+
+    seen: Floats
+    rows: Doubles
+    texel: float
+
+
+def casts(draw: Draw) -> bool:
+    """Whether a draw keeps the lamp off what lies behind it."""
+    return draw.material.blend in ("Solid", "Cutout", "Dithered")
+
+
+def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shadows | None:
+    """Draw what the lamp sees of the casters among ``draws``; None where there are none.
+
+    Parameters
+    ----------
+    draws : list of Draw
+    to : float64 array (3,)
+        Unit direction to the lamp.
+    side : int
+        Texels a side.
+    """
+    casters = [d for d in draws if casts(d)]
+    if not casters:
+        return None
+    right = np.cross([0.0, 1.0, 0.0], to) if abs(to[1]) < 0.999 else np.array([1.0, 0.0, 0.0])
+    right = right / np.linalg.norm(right)
+    axes = np.stack([right, np.cross(to, right), -to])
+    meshes = [d.mesh if d.transform is None else d.mesh.moved(d.transform) for d in casters]
+    spots = np.concatenate([m.position for m in meshes]) @ axes.T
+    low, high = spots.min(axis=0), spots.max(axis=0)
+    middle, half = (low + high) / 2, float((high - low)[:2].max()) / 2 * 1.01 + 1e-3
+    scale = side / (2 * half)
+    view = np.concatenate([axes, np.array([[-middle[0]], [-middle[1]], [0.0]])], axis=1)
+    shown = [Draw(d.name, m, Coat(d.mask or _SOLID), d.material, d.order) for d, m in zip(casters, meshes, strict=True)]
+    records = Records(shown)
+    records.draws["lit"] = [d.mask is not None for d in casters]
+    records.draws["both"] = 1
+    polys = np.zeros(sum(len(m.index) for m in meshes), POLY)
+    lens = np.array([scale, side / 2, side / 2, 0.0])
+    count = 0
+    for i, (d, m) in enumerate(zip(casters, meshes, strict=True)):
+        count = project(m.position, m.normal, m.uv(d.coat.uv_set), m.tints, m.index, records.draws, i, view, lens,
+                        records.chains, polys, count, True)
+    seen = np.empty((side, side, 3), np.float32)
+
+    def band(first: int, last: int) -> None:
+        seen[first:last] = (_FAR, _FAR, 1)
+        cast(seen, records.draws, records.chains, polys, count, first, last)
+
+    run_bands(side, band, per_worker=4)
+    rows = np.stack([view[0] * scale, -view[1] * scale, -view[2]])
+    rows[0, 3] += side / 2
+    rows[1, 3] += side / 2
+    return Shadows(seen, rows, 1 / scale)
+
+
+def light_record(light: Lighting, shadows: Shadows | None) -> tuple[NDArray[Any], tuple[object, ...]]:
+    """The light for kernels: one `LIGHT`, and what must be held as long as it is used."""
+    env, table = environment(light.environment), reflectance_table()
+    out = np.zeros(1, LIGHT)
+    out["sky"], out["even"], out["table"] = env.sky.ctypes.data, env.even.ctypes.data, table.ctypes.data
+    out["levels"], out["even_size"], out["table_size"] = len(SIZES), EVEN_SIDE, TABLE_SIDE
+    out["sizes"][0, :len(SIZES)], out["starts"][0, :len(SIZES)] = SIZES, env.starts
+    t = math.radians(light.turn)
+    out["turn"][0] = math.cos(t), math.sin(t)
+    out["strength"] = light.strength
+    out["lamp"][0], out["lamp_colour"][0] = light.towards_lamp, light.lamp
+    if shadows is not None:
+        out["shadow"], out["shadow_size"] = shadows.seen.ctypes.data, shadows.seen.shape[0]
+        out["shadow_rows"][0], out["shadow_texel"] = shadows.rows, shadows.texel
+    return out, (env, table, shadows)

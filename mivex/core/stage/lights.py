@@ -1,0 +1,52 @@
+"""Settings of the light: environment, lamp with shadows, exposure and view curve."""
+
+import math
+from typing import Literal
+
+import numpy as np
+
+from mivex.core.base.settings import Frozen, setting
+from mivex.core.base.types import Doubles
+
+EnvironmentName = Literal["overcast", "hall", "spots", "evening"]
+ENVIRONMENTS: dict[str, tuple[str, str]] = {
+    "overcast": ("Overcast", "An even sky: soft, without colour; faults of alpha show best."),
+    "hall": ("Work hall", "Strip lights over a grey hall, without colour."),
+    "spots": ("Small lights", "A few small lights in a dark room, without colour: what is smooth glints."),
+    "evening": ("Evening", "A low warm sun under a blue sky. Coloured: it misleads the eye on purpose."),
+}
+"""Name and what it shows, by key."""
+
+
+class Lighting(Frozen):
+    """What the stage is lit by, and how its light is brought to the screen."""
+
+    environment: EnvironmentName = setting(
+        "hall", "Environment", "What is mirrored, and the light from all round.",
+        choices={"overcast": "Overcast", "hall": "Work hall", "spots": "Small lights", "evening": "Evening, coloured"})
+    turn: float = setting(0.0, "Turned", "Turns the environment round the stage.", unit="°", ge=-180, le=180)
+    strength: float = setting(1.0, "Environment light", "Brightness of everything that comes from all round.",
+                              unit="×", ge=0, le=8, drag=(0, 2))
+    lamp: float = setting(0.55, "Lamp", "Brightness of the one lamp, far away; 0 puts it out.", unit="×", ge=0, le=16,
+                          drag=(0, 3))
+    lamp_turn: float = setting(33.0, "Lamp from", "Direction round the stage that the lamp shines from.", unit="°",
+                               ge=-180, le=180)
+    lamp_height: float = setting(46.0, "Lamp height", "Height of the lamp over the horizon; low ones cast long shadows.",
+                                 unit="°", ge=2, le=90)
+    shadows: bool = setting(True, "Shadows", "What is solid, cut out or dithered keeps the lamp off what lies behind.")
+    exposure: float = setting(0.0, "Exposure", "Brightness of the whole picture in stops; overlays are not changed.",
+                              unit="stops", ge=-6, le=6, drag=(-3, 3))
+    curve: Literal["plain", "soft"] = setting(
+        "plain", "View curve", "Plain cuts off at white; soft bends the brightest fifth over, so that light keeps shape.",
+        choices={"plain": "Plain", "soft": "Soft shoulder"})
+
+    @property
+    def towards_lamp(self) -> Doubles:
+        """Unit direction to the lamp."""
+        t, h = math.radians(self.lamp_turn), math.radians(self.lamp_height)
+        return np.array([math.sin(t) * math.cos(h), math.sin(h), math.cos(t) * math.cos(h)])
+
+    @property
+    def shading(self) -> tuple[object, ...]:
+        """Everything that changes linear light, and nothing that only changes how it is shown."""
+        return (self.environment, self.turn, self.strength, self.lamp, self.lamp_turn, self.lamp_height, self.shadows)

@@ -1,0 +1,142 @@
+"""Meshes of the stage, and the simple ones that placements are made of."""
+
+from dataclasses import dataclass, replace
+from functools import cached_property
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.types import Doubles
+
+_WHITE = np.ones((1, 4))
+
+
+@dataclass(frozen=True, eq=False)
+class Mesh:
+    """Triangles in the world.
+
+    Attributes
+    ----------
+    position, normal : float64 arrays (n, 3)
+        Metres, y up; unit normals.
+    uv0 : float64 array (n, 2)
+        0, 0 is the top left corner of the texture.
+    index : int64 array (m, 3)
+        Corners of each triangle, counter-clockwise as seen from the front. Two that follow one another as
+        (a, b, c), (a, c, d) and make a parallelogram are drawn as one face.
+    uv1 : float64 array (n, 2), optional
+        The second UV set.
+    tint : float64 array (n, 4), optional
+        Multiplies colour and opacity, linear.
+    """
+
+    position: Doubles
+    normal: Doubles
+    uv0: Doubles
+    index: NDArray[np.int64]
+    uv1: Doubles | None = None
+    tint: Doubles | None = None
+
+    def uv(self, which: int) -> Doubles:
+        """UV set 0 or 1; nowhere (all 0) where the mesh has no such set."""
+        found = self.uv1 if which else self.uv0
+        return np.zeros_like(self.uv0) if found is None else found
+
+    @property
+    def tints(self) -> Doubles:
+        """The tint, or one white row."""
+        return _WHITE if self.tint is None else self.tint
+
+    @cached_property
+    def corners(self) -> Doubles:
+        """Corners of every triangle, (m, 3, 3)."""
+        return np.asarray(self.position[self.index])
+
+    @cached_property
+    def bounds(self) -> tuple[Doubles, Doubles]:
+        """Least and greatest coordinates."""
+        return self.position.min(axis=0), self.position.max(axis=0)
+
+    def moved(self, transform: Doubles) -> "Mesh":
+        """The mesh under a map (3, 4) of the world to itself."""
+        turn = transform[:, :3]
+        normal = self.normal @ np.linalg.inv(turn)
+        normal = normal / np.maximum(np.linalg.norm(normal, axis=1, keepdims=True), 1e-12)
+        return replace(self, position=self.position @ turn.T + transform[:, 3], normal=normal)
+
+
+def joined(parts: list[Mesh]) -> Mesh:
+    """Several meshes as one; second UV sets and tints are kept where all have them."""
+    starts = np.cumsum([0] + [len(p.position) for p in parts])
+    second: Any = [p.uv1 for p in parts]
+    tints: Any = [p.tint for p in parts]
+    return Mesh(np.concatenate([p.position for p in parts]), np.concatenate([p.normal for p in parts]),
+                np.concatenate([p.uv0 for p in parts]),
+                np.concatenate([p.index + s for p, s in zip(parts, starts, strict=False)]),
+                np.concatenate(second) if all(s is not None for s in second) else None,
+                np.concatenate(tints) if all(s is not None for s in tints) else None)
+
+
+_TWO = np.array([[0, 3, 2], [0, 2, 1]], np.int64)
+
+
+def quad(corners: Doubles, uv: tuple[float, float, float, float] = (0, 0, 1, 1)) -> Mesh:
+    """One flat face from four corners: top left, top right, bottom right, bottom left, seen from the front.
+
+    Parameters
+    ----------
+    corners : float64 array (4, 3)
+    uv : u0, v0, u1, v1 at the top left and bottom right
+    """
+    n = np.cross(corners[3] - corners[0], corners[1] - corners[0])
+    n = n / max(float(np.linalg.norm(n)), 1e-12)
+    u0, v0, u1, v1 = uv
+    return Mesh(np.asarray(corners, np.float64), np.repeat(n[None], 4, axis=0),
+                np.array([(u0, v0), (u1, v0), (u1, v1), (u0, v1)]), _TWO)
+
+
+def sheet(points: Doubles, normals: Doubles, uv: Doubles) -> Mesh:
+    """A grid of points ``(rows, columns, 3)``, rows downwards as seen from the front."""
+    h, w = points.shape[:2]
+    at = np.arange(h * w, dtype=np.int64).reshape(h, w)
+    a, b, c, d = at[:-1, :-1], at[:-1, 1:], at[1:, 1:], at[1:, :-1]
+    index = np.stack([np.stack([a, d, c], 2), np.stack([a, c, b], 2)], 2).reshape(-1, 3)
+    return Mesh(points.reshape(-1, 3).astype(np.float64), normals.reshape(-1, 3).astype(np.float64),
+                uv.reshape(-1, 2).astype(np.float64), np.ascontiguousarray(index))
+
+
+def hit(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, float, float] | None:
+    """Nearest crossing of a ray with a mesh: distance, u, v; None where it misses.
+
+    References
+    ----------
+    Möller and Trumbore (1997), *Fast, Minimum Storage Ray/Triangle Intersection*.
+    """
+    found = crossing(mesh, origin, ray)
+    if found is None:
+        return None
+    t, i, w = found
+    u, v = w @ mesh.uv0[mesh.index[i]]
+    return t, float(u), float(v)
+
+
+def crossing(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, int, Doubles] | None:
+    """Nearest crossing of a ray with a mesh: distance, triangle, weights of its three corners; or None."""
+    tris = mesh.corners
+    a = tris[:, 0]
+    e1, e2 = tris[:, 1] - a, tris[:, 2] - a
+    p = np.cross(ray, e2)
+    det = (e1 * p).sum(1)
+    ok = np.abs(det) > 1e-12
+    inv = np.divide(1.0, det, out=np.zeros_like(det), where=ok)
+    s = origin - a
+    b1 = (s * p).sum(1) * inv
+    q = np.cross(s, e1)
+    b2 = (q @ ray) * inv
+    t = (e2 * q).sum(1) * inv
+    good = ok & (b1 >= 0) & (b2 >= 0) & (b1 + b2 <= 1) & (t > 1e-4)
+    if not good.any():
+        return None
+    i = int(np.where(good, t, np.inf).argmin())
+    return float(t[i]), i, np.array([1 - b1[i] - b2[i], b1[i], b2[i]])

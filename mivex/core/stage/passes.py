@@ -1,0 +1,247 @@
+"""Drawing: a plan of passes over bands of the picture.
+
+Solid things and decals say what each surface is; light is worked out once for what is left of them; then what is
+blended is drawn over it, and what lies in front. Passes follow one another band by band, so that a band's pixels stay
+in the cache; a pass that reads what others have drawn elsewhere starts only when all bands of the one before are done.
+"""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.bands import run_bands
+from mivex.core.base.errors import Stopped
+from mivex.core.base.types import Floats
+from mivex.core.pixels.blends import BAYER, GROUPS
+from mivex.core.pixels.colour import SCREEN
+from mivex.core.stage.camera import View
+from mivex.core.stage.draw import Draw, Records
+from mivex.core.stage.kernels.paint import clear, paint
+from mivex.core.stage.kernels.project import project
+from mivex.core.stage.kernels.screen import to_codes
+from mivex.core.stage.kernels.shade import light_up
+from mivex.core.stage.lighting import Shadows, light_record, shadows_of
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.records import FRAME, LIGHT, POLY
+
+NEAR = 0.02
+"""Nearest drawn distance in metres."""
+GROUND = 0.18
+"""Linear grey where nothing is; close to the window's mid grey."""
+Box = tuple[int, int, int, int]
+"""First row, the one after the last, first column, the one after the last."""
+_NONE = np.zeros((0, 0, 16), np.float32)
+
+
+@dataclass(frozen=True, eq=False)
+class Buffers:
+    """What drawing leaves: linear RGBA (height, width, 4), and 1/w (height, width)."""
+
+    colour: Floats
+    depth: Floats
+
+    @staticmethod
+    def of(view: View) -> "Buffers":
+        """Fresh ones for a view, not cleared."""
+        return Buffers(np.empty((view.height, view.width, 4), np.float32), np.empty((view.height, view.width), np.float32))
+
+    def copy(self) -> "Buffers":
+        """The same, apart."""
+        return Buffers(self.colour.copy(), self.depth.copy())
+
+
+@dataclass(frozen=True)
+class Pass:
+    """One pass of the plan.
+
+    Attributes
+    ----------
+    name : {"solid", "decals", "light", "blended", "front"}
+    first, last : int
+        Its polygons.
+    reads : bool
+        It reads pixels that other passes have drawn, beyond its own band.
+    """
+
+    name: str
+    first: int
+    last: int
+    reads: bool = False
+
+
+_PASS_OF = {"Backdrop": "solid", "Solid": "solid", "Cutout": "solid", "Decal": "decals", "Blended": "blended",
+            "Front": "front"}
+
+
+class Shot:
+    """Draws brought to the screen for one view: polygons in their order, and the plan.
+
+    Parameters
+    ----------
+    draws : list of Draw
+        In their order.
+    view : View
+    """
+
+    def __init__(self, draws: list[Draw], view: View) -> None:
+        self.view = view
+        self.records = Records(draws)
+        self.polys = np.zeros(sum(len(d.mesh.index) for d in draws) + 1, POLY)
+        lens = np.array([view.focal, view.width / 2, view.height / 2, NEAR])
+        count, ends = 0, dict.fromkeys(("solid", "decals", "blended", "front"), 0)
+        self.lit_surfaces = any(d.lit and d.before_light for d in draws)
+        self.lit = any(d.lit for d in draws)
+        for i, d in enumerate(draws):
+            mesh = d.mesh if d.transform is None else d.mesh.moved(d.transform)
+            count = project(mesh.position, mesh.normal, mesh.uv(d.coat.uv_set), mesh.tints, mesh.index,
+                            self.records.draws, i, view.matrix, lens, self.records.chains, self.polys, count, False)
+            ends[_PASS_OF[GROUPS[d.order[0]]]] = count
+        at, plan = 0, []
+        for name in ("solid", "decals", "light", "blended", "front"):
+            end = at if name == "light" else max(at, ends[name])
+            plan.append(Pass(name, at, end))
+            at = end
+        self.plan = tuple(plan)
+        self.count = count
+
+    def box(self, first: int, last: int) -> Box | None:
+        """What polygons ``first`` to ``last`` can touch; None where that is nothing."""
+        p = self.polys[first:last]
+        if not len(p):
+            return None
+        top, low, left, right = p["top"].min(), p["bottom"].max(), p["left"].min(), p["right"].max()
+        h, w = self.view.height, self.view.width
+        found = (max(0, int(max(top, 0))), min(h, int(np.ceil(min(low, h))) + 1),
+                 max(0, int(max(left, 0))), min(w, int(np.ceil(min(right, w))) + 1))
+        return found if found[0] < found[1] and found[2] < found[3] else None
+
+    def boxes(self, draws: list[Draw], which: set[int]) -> list[Box]:
+        """What some of its draws can touch; ``which`` holds their ids."""
+        owner = self.polys["draw"][:self.count]
+        rows = []
+        for i, d in enumerate(draws):
+            if id(d) in which:
+                at = np.flatnonzero(owner == i)
+                if at.size and (b := self.box(int(at[0]), int(at[-1]) + 1)):
+                    rows.append(b)
+        return rows
+
+
+def frame_record(view: View, buffers: Buffers) -> NDArray[Any]:
+    """The picture for kernels: one `FRAME`."""
+    out = np.zeros(1, FRAME)
+    out["colour"], out["depth"], out["matrix"] = buffers.colour.ctypes.data, buffers.depth.ctypes.data, BAYER.ctypes.data
+    out["width"], out["height"], out["ground"] = view.width, view.height, GROUND
+    out["eye"][0], out["right"][0], out["up"][0], out["ahead"][0] = view.eye, *view.axes
+    out["focal"], out["x"], out["y"] = view.focal, view.width / 2, view.height / 2
+    return out
+
+
+@dataclass(frozen=True, eq=False)
+class Screen:
+    """Where display codes go, and how light is brought to them."""
+
+    codes: NDArray[np.uint8]
+    lighting: Lighting
+
+    def write(self, colour: Floats, box: Box) -> None:
+        """Write the codes of a box."""
+        to_codes(colour, SCREEN, np.float32(2.0 ** self.lighting.exposure), self.lighting.curve == "soft", self.codes,
+                 np.array(box, np.int64))
+
+
+def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | None, *, box: Box | None = None,
+        skip: tuple[str, ...] = (), clear_first: bool = True, after_light: Callable[[Box], None] | None = None,
+        screen: Screen | None = None) -> None:
+    """Run the plan over a box of the picture.
+
+    Parameters
+    ----------
+    shot : Shot
+    buffers : Buffers
+    lighting : Lighting
+    shadows : Shadows, optional
+    box : Box, optional
+        Only this part; the rest of the buffers is left as it is.
+    skip : tuple of str
+        Passes that are there already.
+    clear_first : bool
+        Begin with the empty ground; ignored where the first pass is skipped.
+    after_light : callable
+        Told of each piece of the picture once its light is there.
+    screen : Screen, optional
+        Receives the finished picture.
+    """
+    view = shot.view
+    top, low, left, right = box or (0, view.height, 0, view.width)
+    frame = frame_record(view, buffers)
+    light, held = light_record(lighting, shadows) if shot.lit else (np.zeros(1, LIGHT), ())
+    r = shot.records
+    plan = [p for p in shot.plan if p.name not in skip]
+    legs: list[list[Pass]] = [[]]
+    for p in plan:
+        if p.reads and legs[-1]:
+            legs.append([])
+        legs[-1].append(p)
+    for number, leg in enumerate(legs):
+        def band(first: int, last: int, leg: list[Pass] = leg, ending: bool = number == len(legs) - 1) -> None:
+            first, last = first + top, last + top
+            surfaces = _NONE
+            if shot.lit_surfaces and any(p.name == "solid" for p in leg):
+                surfaces = np.empty((last - first, view.width, 16), np.float32)
+            for p in leg:
+                where = np.array([first, last, left, right, p.first, p.last], np.int64)
+                before = p.name in ("solid", "decals")
+                if p.name == "solid" and clear_first:
+                    clear(frame, where, surfaces)
+                if p.name == "light":
+                    if surfaces.size:
+                        light_up(frame, light, where, surfaces)
+                    if after_light is not None:
+                        after_light((first, last, left, right))
+                elif p.first < p.last:
+                    paint(frame, light, r.draws, r.chains, shot.polys, where, surfaces if before else _NONE)
+            if ending and screen is not None:
+                screen.write(buffers.colour, (first, last, left, right))
+
+        # Surfaces take four times the room of the picture: thin bands keep them in the cache of the core that draws them.
+        thin = shot.lit_surfaces and any(p.name == "solid" for p in leg)
+        run_bands(low - top, band, per_worker=24 if thin else 6, least=16 if thin else 32)
+    del held
+
+
+def draw_all(draws: list[Draw], view: View, lighting: Lighting | None = None, buffers: Buffers | None = None, *,
+             stop: Callable[[], bool] = lambda: False) -> Buffers:
+    """Draw a list, in its order.
+
+    Parameters
+    ----------
+    draws : list of Draw
+    view : View
+    lighting : Lighting, optional
+        What is usual.
+    buffers : Buffers, optional
+        Draw over what is in these; all of it is then blended as it comes, and nothing is cleared.
+    stop : callable
+        Asked before drawing; true raises Stopped.
+
+    Returns
+    -------
+    Buffers
+        Linear light; alpha 0 where nothing but the ground was drawn.
+    """
+    lighting = lighting or Lighting()
+    shot = Shot(draws, view)
+    shadows = shadows_of(draws, lighting.towards_lamp) if shot.lit and lighting.shadows and lighting.lamp > 0 else None
+    if stop():
+        raise Stopped
+    if buffers is None:
+        buffers = Buffers.of(view)
+        run(shot, buffers, lighting, shadows)
+    else:
+        shot.lit_surfaces = False
+        run(shot, buffers, lighting, shadows, clear_first=False)
+    return buffers

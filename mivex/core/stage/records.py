@@ -1,0 +1,56 @@
+"""What travels to the kernels of the stage: one record a draw, a polygon, a frame, a light.
+
+Field by field these are the settings of a material and of the surroundings, brought to numbers; addresses are
+good as long as the arrays they belong to are held by whoever made the record.
+"""
+
+import numpy as np
+
+SLOTS = 6
+"""Different pictures that one material may read."""
+CORNERS = 10
+"""Corners of a polygon on screen, after it was cut at the near plane."""
+VALUES = 10
+"""What is carried from corner to corner: 1/w; u, v; normal; tint; all but the first divided by w."""
+
+_INPUT = np.dtype([("slot", np.int64), ("lane", np.int64), ("gain", np.float32), ("shift", np.float32)])
+
+DRAW = np.dtype([
+    ("blend", np.int64), ("test", np.int64), ("write", np.int64), ("both", np.int64), ("wrap", np.int64),
+    ("lit", np.int64), ("tinted", np.int64), ("decal", np.int64), ("slots", np.int64), ("trimmed", np.int64),
+    ("cutoff", np.float32), ("bias", np.float32), ("tint", np.float32, 4), ("trim", np.float32, 8),
+    ("chain", np.int64, SLOTS),
+    ("rough", _INPUT), ("metal", _INPUT), ("occlusion", _INPUT), ("opacity", _INPUT),
+    ("normal_slot", np.int64), ("normal_strength", np.float32), ("green", np.float32),
+    ("glow_slot", np.int64), ("glow", np.float32, 3),
+    ("u", np.float64, 3), ("v", np.float64, 3),
+])
+"""A draw: blend and depth, the limits of its texture, which pictures its inputs read, where its UVs go.
+
+``trim``: limits of u, v, u + v and u − v beyond which the texture is clear. ``u``, ``v``: rows of the map from
+the mesh's UVs to the texture's. An input is ``shift + gain · texel``, or ``shift`` alone where its slot is −1.
+"""
+
+POLY = np.dtype([
+    ("draw", np.int64), ("corners", np.int64), ("flat", np.int64), ("back", np.int64), ("level", np.int64),
+    ("x", np.float64, CORNERS), ("y", np.float64, CORNERS), ("slope", np.float64, CORNERS),
+    ("top", np.float64), ("bottom", np.float64), ("left", np.float64), ("right", np.float64),
+    ("at_x", np.float64), ("at_y", np.float64), ("value", np.float64, VALUES), ("across", np.float64, VALUES),
+    ("down", np.float64, VALUES), ("share", np.float32), ("along", np.float32, 3), ("upward", np.float32, 3),
+])
+"""A convex polygon on screen, its values as planes over the screen, and the texture's axes in the world."""
+
+FRAME = np.dtype([
+    ("colour", np.uint64), ("depth", np.uint64), ("matrix", np.uint64), ("width", np.int64), ("height", np.int64),
+    ("eye", np.float32, 3), ("right", np.float32, 3), ("up", np.float32, 3), ("ahead", np.float32, 3),
+    ("focal", np.float32), ("x", np.float32), ("y", np.float32), ("ground", np.float32),
+])
+"""What is drawn into, and from where; ``matrix`` is the address of the ordered matrix."""
+
+LIGHT = np.dtype([
+    ("sky", np.uint64), ("sizes", np.int64, 16), ("starts", np.int64, 16), ("levels", np.int64),
+    ("even", np.uint64), ("even_size", np.int64), ("table", np.uint64), ("table_size", np.int64),
+    ("turn", np.float32, 2), ("strength", np.float32), ("lamp", np.float32, 3), ("lamp_colour", np.float32, 3),
+    ("shadow", np.uint64), ("shadow_size", np.int64), ("shadow_rows", np.float32, (3, 4)), ("shadow_texel", np.float32),
+])
+"""The environment, prefiltered; the lamp; its shadows."""
