@@ -118,7 +118,7 @@ def run(folder: Path, shot: str = "") -> None:
     QTest.keyClick(f.bar._edit, Qt.Key.Key_Return)
     settle(window)
     assert s.overlay.steps[1].white == 0.95
-    assert window.engine.textures[s.overlay_id].alpha[0, 0] == 0 < window.engine.textures[s.overlay_id].alpha[32, 32]
+    assert window.engine.get(s.overlay_id).texture.alpha[0, 0] == 0 < window.engine.get(s.overlay_id).texture.alpha[32, 32]
 
     # Blend: Additive, its equation on show, and back.
     go(window, "blend")
@@ -190,7 +190,7 @@ def run(folder: Path, shot: str = "") -> None:
     assert "found the same" in window.notice.text()
     sheet = json.loads((folder / "out" / "puff.blend.json").read_text())
     assert sheet["blend"]["name"] == "Translucent"
-    assert np.array_equal(read_picture(folder / "out" / "puff.png").values, window.engine.textures[s.overlay_id].values)
+    assert np.array_equal(read_picture(folder / "out" / "puff.png").values, window.engine.get(s.overlay_id).texture.values)
     QFileDialog.getSaveFileName = staticmethod(lambda *a, **k: (str(folder / "bench.mivex"), ""))  # type: ignore
     QTest.keyClick(window, Qt.Key.Key_S, Qt.KeyboardModifier.ControlModifier)
     settle(window)
@@ -198,14 +198,14 @@ def run(folder: Path, shot: str = "") -> None:
     assert s.overlay.source.path == "puff.png"
 
     # A source that changes on disk is read again.
-    before = window.engine.textures[s.overlay_id].key
+    before = window.engine.get(s.overlay_id).texture.key
     write_picture(folder / "puff.png", np.ones((32, 32, 3), np.float32) * 0.25)
     for _ in range(100):
         QTest.qWait(20)
         settle(window)
-        if window.engine.textures[s.overlay_id].key != before:
+        if window.engine.get(s.overlay_id).texture.key != before:
             break
-    assert window.engine.pictures[s.overlay_id].width == 32
+    assert window.engine.get(s.overlay_id).picture.width == 32
 
     # Undo it all, and do it all again.
     final = s.doc

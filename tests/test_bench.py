@@ -193,14 +193,14 @@ def test_steps_are_moved_switched_and_removed_by_their_cards(bench):
     assert steps() == ["invert-alpha", "levels", "threshold"]
     assert not card_button("Earlier: Invert alpha").isEnabled() and not card_button("Later: Threshold").isEnabled()
     settle(bench)
-    t = bench.engine.textures[s.overlay_id].alpha.copy()
+    t = bench.engine.get(s.overlay_id).texture.alpha.copy()
     drive.click(card_button("Remove the step: Threshold"))
     settle(bench)
-    assert steps() == ["invert-alpha", "levels"] and not np.array_equal(bench.engine.textures[s.overlay_id].alpha, t)
+    assert steps() == ["invert-alpha", "levels"] and not np.array_equal(bench.engine.get(s.overlay_id).texture.alpha, t)
     s.undo()
     settle(bench)
     assert steps() == ["invert-alpha", "levels", "threshold"]
-    assert np.array_equal(bench.engine.textures[s.overlay_id].alpha, t)
+    assert np.array_equal(bench.engine.get(s.overlay_id).texture.alpha, t)
 
 
 def test_placements_are_added_chosen_and_taken_off(bench):
@@ -253,12 +253,12 @@ def test_names_colours_and_paths_are_typed_and_nonsense_is_refused(bench, tmp_pa
     path.line.setText(str(tmp_path / "puff.png"))
     QTest.keyClick(path.line, Qt.Key.Key_Return)
     settle(bench)
-    assert np.array_equal(bench.engine.pictures[s.overlay_id].values, read_picture(tmp_path / "puff.png").values)
+    assert np.array_equal(bench.engine.get(s.overlay_id).picture.values, read_picture(tmp_path / "puff.png").values)
     path = drive.field(bench, "Picture")
     path.line.setText("nowhere.png")
     QTest.keyClick(path.line, Qt.Key.Key_Return)
     settle(bench)
-    assert "no file" in bench.engine.problems[s.overlay_id] and "nowhere.png" in bench.flat.canvas.message
+    assert "no file" in bench.engine.get(s.overlay_id).problem and "nowhere.png" in bench.flat.canvas.message
     s.undo()
     settle(bench)
     drive.go(bench, "blend")
@@ -284,7 +284,7 @@ def test_a_good_project_opens_by_menu_by_drop_and_from_the_recent_ones(window, t
     QTest.keyClick(window, Qt.Key.Key_O, Qt.KeyboardModifier.ControlModifier)
     settle(window)
     assert window.session.overlay.name == "one" and window.session.saved and window.windowTitle().startswith("one")
-    assert window.engine.textures[key].width == 32
+    assert window.engine.get(key).texture.width == 32
     drop(window, tmp_path / "two.mivex")
     assert window.session.overlay.name == "two" and not window.session.undo_label
     window.fill_recent()
@@ -317,11 +317,11 @@ def test_what_a_repair_costs_is_shown_beside_it(window, tmp_path):
     cost = window.tray.current.repair.cost
     assert window.tray.cost.isVisible() and window.tray.cost.pixmap().width() == 192
     assert f"{cost.figure:.0f} of 255" in window.tray.repair.text() and cost.figure > 30
-    t = window.engine.textures[window.session.overlay_id]
+    t = window.engine.get(window.session.overlay_id).texture
     # The figure is what the step does to seen texels, over black, grey and white.
     window.tray.mend()
     settle(window)
-    after = window.engine.textures[window.session.overlay_id]
+    after = window.engine.get(window.session.overlay_id).texture
     seen = t.alpha > 0
     assert np.abs(after.values - t.values)[seen].max() > 0.3 and np.array_equal(after.alpha, t.alpha)
     window.session.undo()

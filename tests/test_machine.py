@@ -19,6 +19,7 @@ from mivex.core.project import edits
 from mivex.core.project.document import Overlay
 from mivex.core.project.evaluate import Cache, Workshop
 from mivex.core.project.file import dumps, loads
+from mivex.core.results import Target
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
 from mivex.ui.session.engine import Engine
@@ -306,9 +307,10 @@ def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_a
         rows = [Overlay(id=f"o{i}", name=f"Overlay {i}", source={"path": str(tmp_path / "a.png")},
                         steps=(step.params(step="levels", gamma=g),)) for i, g in enumerate((0.9, 0.5, 0.8))]
         session.apply("all", lambda d: d.model_copy(update={"overlays": tuple(rows)}))
-        heard.until(lambda: engine.idle and len(engine.problems) == 3 and len(engine.findings) == 2)
-        assert "no way" in engine.problems["o1"] and engine.problems["o0"] == engine.problems["o2"] == ""
-        assert set(engine.textures) == {"o0", "o2"} and not noted
+        heard.until(lambda: engine.idle and sum(bool(engine.get(f"o{i}").examined) for i in range(3)) == 2
+                    and engine.get("o1").problem)
+        assert "no way" in engine.get("o1").problem and engine.get("o0").problem == engine.get("o2").problem == ""
+        assert set(engine.results.overlays()) == {"o0", "o2"} and not noted
         # More inputs than are kept: the first was dropped, and is prepared again when it is asked for.
         many = tuple(step.params(step="levels", gamma=0.6 + i / 100) for i in range(14))
         session.apply("many", lambda d: edits.set_steps(d, "o0", many))
@@ -316,7 +318,7 @@ def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_a
         for i in range(14):
             engine.input_of("o0", i)
             heard.until(lambda i=i: engine.input_of("o0", i) is not None)
-        assert ("o0", 0) not in engine._inputs
+        assert engine.results.get(Target("o0", 0)).texture is None
         assert engine.input_of("o0", 0) is None
         heard.until(lambda: engine.input_of("o0", 0) is not None)
     finally:
@@ -325,7 +327,7 @@ def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_a
 
 def test_a_check_that_fails_is_said_and_the_others_go_on(tmp_path, monkeypatch):
     application()
-    from mivex.ui.session import engine as module
+    from mivex.core import results as module
     write_picture(tmp_path / "a.png", rgba(paint(32), disc(32)))
     real = module.examine
     monkeypatch.setattr(module, "examine", lambda s: real(s) if s.name != "Odd" else 1 / 0)
@@ -335,8 +337,8 @@ def test_a_check_that_fails_is_said_and_the_others_go_on(tmp_path, monkeypatch):
     try:
         rows = tuple(Overlay(id=n, name=n, source={"path": str(tmp_path / "a.png")}) for n in ("Odd", "Even"))
         session.apply("all", lambda d: d.model_copy(update={"overlays": rows}))
-        heard.until(lambda: "Even" in engine.findings and heard.failed)
-        assert "ZeroDivisionError" in heard.failed[0][1] and "Odd" not in engine.findings
+        heard.until(lambda: engine.get("Even").examined and heard.failed)
+        assert "ZeroDivisionError" in heard.failed[0][1] and engine.get("Odd").examined is None
     finally:
         engine.end()
 

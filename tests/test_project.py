@@ -63,7 +63,7 @@ def test_a_project_survives_a_round_trip_with_keys_it_does_not_know(tmp_path):
     text["overlays"][0]["steps"][0]["extra"] = [1, 2]
     text["overlays"][0]["places"][0]["tag"] = "x"
     doc = loads(text, "p")
-    assert json.loads(dumps(doc)) == text
+    assert json.loads(dumps(doc)) == text  # the demo's file holds every key there is
     write_project(tmp_path / "p.mivex", doc)
     assert read_project(tmp_path / "p.mivex") == doc
     elsewhere = moved(doc, PROJECT.parent, PROJECT.parent.parent)

@@ -96,14 +96,14 @@ def test_a_picture_that_goes_away_and_comes_back(window, tmp_path):
     write_picture(tmp_path / "p.png", rgba(np.full((64, 64, 3), 0.5), disc(64)))
     drop(window, tmp_path / "p.png")
     key = window.session.overlay_id
-    assert key in window.engine.textures
+    assert window.engine.get(key).texture is not None
     window.session.apply("gone", lambda d: __import__("mivex.core.project.edits", fromlist=["x"]).set_fields(
         d, key, "source", path=str(tmp_path / "none.png")))
     settle(window)
     assert "no file" in window.flat.canvas.message and "cannot be read" in window.rack._cards[key].kind.text()
     window.session.undo()
     settle(window)
-    assert key in window.engine.textures and not window.flat.canvas.message
+    assert window.engine.get(key).texture is not None and not window.flat.canvas.message
 
 
 def test_tiny_and_large_pictures_and_every_size_of_window(window, tmp_path):
@@ -113,7 +113,7 @@ def test_tiny_and_large_pictures_and_every_size_of_window(window, tmp_path):
     write_picture(tmp_path / "uhd.png", big)
     drop(window, tmp_path / "dot.png", tmp_path / "uhd.png")
     assert len(window.session.doc.overlays) == 2
-    assert window.engine.textures[window.session.overlay_id].width == 3840
+    assert window.engine.get(window.session.overlay_id).texture.width == 3840
     for w, h in ((1180, 720), (1920, 1080), (1280, 800)):
         window.resize(w, h)
         settle(window)
@@ -179,7 +179,7 @@ def test_long_work_can_be_stopped_and_says_so(window, tmp_path, monkeypatch):
     from mivex.core.prepare import STEPS
     write_picture(tmp_path / "p.png", rgba(np.full((64, 64, 3), 0.5), disc(64)))
     drop(window, tmp_path / "p.png")
-    key, before = window.session.overlay_id, window.engine.textures[window.session.overlay_id]
+    key, before = window.session.overlay_id, window.engine.get(window.session.overlay_id).texture
     slow, go = STEPS["invert-alpha"], threading.Event()
     monkeypatch.setitem(STEPS, "invert-alpha", type(slow)(
         slow.params, lambda s, p, c: (go.wait(60), slow.run(s, p, c))[1], slow.label, slow.hint, slow.station))
@@ -192,10 +192,10 @@ def test_long_work_can_be_stopped_and_says_so(window, tmp_path, monkeypatch):
     go.set()
     settle(window)
     assert "Stopped" in window.notice.text() and not window.busy.isVisible()
-    assert window.engine.textures[key] is before and len(window.session.overlay.steps) == 2
+    assert window.engine.get(key).texture is before and len(window.session.overlay.steps) == 2
     window.session.undo()
     settle(window)
-    assert window.engine.textures[key].alpha[0, 0] == 1
+    assert window.engine.get(key).texture.alpha[0, 0] == 1
 
 
 def controls_of(window):
@@ -211,7 +211,7 @@ def test_every_step_can_be_added_shows_its_settings_and_its_picture(window, tmp_
         window.controls.add_step(step)
         settle(window)
         at = window.session.step_index
-        assert window.session.overlay.steps[at].step == name and not window.engine.problems[key]
+        assert window.session.overlay.steps[at].step == name and not window.engine.get(key).problem
         shown = set(shown_keys(window.session.overlay.steps[at])) - {"red", "green", "blue", "alpha"}
         assert len(controls_of(window)) >= (1 if shown else 0)
         assert all(f.hint.endswith((".", "…")) for f in controls_of(window))
@@ -240,7 +240,7 @@ def test_from_a_photograph_on_a_flat_colour_to_a_clean_sprite(window, tmp_path):
     drive.click(c, QPoint(round(c.view.left + 4 * c.view.zoom), round(c.view.top + 4 * c.view.zoom)))
     settle(window)
     assert s.overlay.steps[0].key == pytest.approx(key, abs=0.003)  # the stored colour, not the keyed result
-    t = window.engine.textures[s.overlay_id]
+    t = window.engine.get(s.overlay_id).texture
     assert t.alpha[0, 0] == 0 and t.alpha[64, 64] == 1
     assert {f.id for f in window.tray.found} == {"empty-margin", "fringe"}
     for check in ("empty-margin", "fringe"):
@@ -277,7 +277,7 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
     drive.drag(c, high, high - QPoint(0, round(size / 4)))
     settle(window)
     assert s.overlay.steps[0].radius == pytest.approx(0.25, abs=0.01)
-    alpha = window.engine.textures[s.overlay_id].alpha
+    alpha = window.engine.get(s.overlay_id).texture.alpha
     assert alpha[64, 96] > 0.99 and alpha[64, 40] == 0
     window.controls.add_step(STEPS["levels"])
     settle(window)
@@ -305,7 +305,7 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
     window.controls.add_step(STEPS["add-tint"])
     settle(window)
     drive.choose(window, "Where", "Brushed strokes")
-    before = window.engine.textures[s.overlay_id].values.copy()
+    before = window.engine.get(s.overlay_id).texture.values.copy()
     paint_button = next(f for f in controls_of(window) if f.name == "Strokes").paint
     drive.click(paint_button)
     assert c.painting
@@ -314,7 +314,7 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
     settle(window)
     step = s.overlay.steps[4]
     assert len(step.strokes) == 1 and len(step.strokes[0].points) > 2
-    changed = np.argwhere(np.abs(window.engine.textures[s.overlay_id].values - before).max(axis=-1) > 0)
+    changed = np.argwhere(np.abs(window.engine.get(s.overlay_id).texture.values - before).max(axis=-1) > 0)
     assert abs(changed[:, 0].mean() - 64) < 3 and changed[:, 1].min() + 20 > 64
     s.undo()
     assert len(s.overlay.steps[4].strokes) == 0  # one stroke, one entry
@@ -375,7 +375,7 @@ def test_drawn_overlays_svg_files_and_split_channels(window, tmp_path):
     drop(window, tmp_path / "mark.svg", tmp_path / "bad.svg")
     s = window.session
     assert "not really an SVG" in window.notice.text() and len(s.doc.overlays) == 1
-    t = window.engine.textures[s.overlay_id]
+    t = window.engine.get(s.overlay_id).texture
     assert (t.width, t.height) == (512, 256) and t.alpha.max() == 1
     assert s.overlay.steps[0].step == "shape" and s.overlay.kind == "logo"
     changed = t.key
@@ -383,22 +383,22 @@ def test_drawn_overlays_svg_files_and_split_channels(window, tmp_path):
     for _ in range(100):
         QTest.qWait(20)
         settle(window)
-        if window.engine.textures[s.overlay_id].key != changed:
+        if window.engine.get(s.overlay_id).texture.key != changed:
             break
-    assert window.engine.textures[s.overlay_id].values[128, 256, 1] > 0.7  # watched and drawn again
+    assert window.engine.get(s.overlay_id).texture.values[128, 256, 1] > 0.7  # watched and drawn again
     window.add_blank()
     settle(window)
-    assert s.overlay.steps[0].step == "text" and window.engine.textures[s.overlay_id].alpha.max() == 1
+    assert s.overlay.steps[0].step == "text" and window.engine.get(s.overlay_id).texture.alpha.max() == 1
     canvas = next(f for f in controls_of(window) if f.name == "Canvas width")
     canvas.bar.put(1024)
     settle(window)
-    assert window.engine.textures[s.overlay_id].width == 1024
+    assert window.engine.get(s.overlay_id).texture.width == 1024
     count = len(s.doc.overlays)
     window.split_channels()
     settle(window)
     made = s.doc.overlays[count:]
     assert [o.steps[-1].take for o in made] == ["red", "green", "blue", "alpha"]
-    greys = [window.engine.textures[o.id].values for o in made]
+    greys = [window.engine.get(o.id).texture.values for o in made]
     assert all((v[..., 0] == v[..., 1]).all() and (v[..., 1] == v[..., 2]).all() for v in greys)
     s.undo()
     assert len(s.doc.overlays) == count

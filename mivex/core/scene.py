@@ -1,21 +1,28 @@
 """From a document and its evaluated pictures to what the stage draws: the one module that knows both."""
 
+import math
+import time
 from collections import OrderedDict
 from collections.abc import Callable, Mapping
+from dataclasses import replace
 
+import cv2
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.kept import kept
 from mivex.core.base.types import Floats
-from mivex.core.material.material import Material
+from mivex.core.material.material import CHANNEL_NAMES, Channel, Material, Sourced
+from mivex.core.material.material import Mapping as MaterialMapping
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import GROUPS
+from mivex.core.pixels.colour import to_linear
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay
 from mivex.core.stage import placing
 from mivex.core.stage.camera import View
 from mivex.core.stage.dock import dock
-from mivex.core.stage.draw import Coat, Draw, OrderKey, limits_of, shadow_mask
+from mivex.core.stage.draw import Coat, Draw, Input, OrderKey, limits_of, shadow_mask
 from mivex.core.stage.lighting import casts
 from mivex.core.stage.mesh import hit
 from mivex.core.stage.painter import Painter
@@ -28,41 +35,112 @@ def order_key(material: Material, centre: NDArray[np.float64], eye: NDArray[np.f
     return GROUPS.index(material.group), material.nudge, -float(np.linalg.norm(centre - eye))
 
 
-def _kept(texture: Texture, name: object, make: Callable[[], object]) -> object:
-    held = texture.__dict__.setdefault("_stage", {})
-    if name not in held:
-        held[name] = make()
-    return held[name]
-
-
 def texture_limits(texture: Texture, blend: str) -> Floats:
     """Limits round what a texture shows under a blend.
 
     Premultiplied adds colour whatever alpha says, so there colour counts too; every other blend weighs colour by alpha.
     """
     light = blend == "Premultiplied"
-    found = _kept(texture, light, lambda: limits_of((texture.values.max(axis=2) if light else texture.alpha) > 0))
-    return found  # type: ignore[return-value]
+    values = texture.values
+    return kept(texture, ("limits", light), lambda: limits_of((values.max(axis=2) if light else values[..., 3]) > 0))
 
 
-def overlay_draw(overlay: Overlay, place: Place, texture: Texture, view: View) -> Draw:
-    """What one placement of an overlay puts on the stage."""
-    m = overlay.material
+def file_key(path: str, meaning: str) -> str:
+    """Name under which a picture that a material reads stands among the textures."""
+    return f"file:{meaning}:{path}"
+
+
+def pictures_read(doc: Document) -> list[tuple[str, str]]:
+    """Path and meaning of every picture file that the materials of shown overlays read."""
+    rows = []
+    for o in doc.overlays:
+        for name, part in dict(o.material.finish).items():
+            if isinstance(part, Sourced) and part.source == "file" and part.path:
+                rows.append((part.path, "colour" if name in ("colour", "glow") else "data"))
+    return sorted(set(rows))
+
+
+def read_by(material: Material) -> list[str]:
+    """Names, among the textures, of everything that a material reads besides the overlay's own."""
+    rows = []
+    for name, part in dict(material.finish).items():
+        if isinstance(part, Sourced) and part.source == "overlay":
+            rows.append(part.overlay)
+        elif isinstance(part, Sourced) and part.source == "file":
+            rows.append(file_key(part.path, "colour" if name in ("colour", "glow") else "data"))
+    return rows
+
+
+class _Pictures:
+    """Finds what a material reads, among textures by overlay and by file."""
+
+    def __init__(self, own: Texture, textures: Mapping[str, Texture]) -> None:
+        self.own, self.textures = own, textures
+        self.used: list[Texture] = [own]
+
+    def texture(self, part: Sourced, meaning: str) -> Texture | None:
+        """The texture that a part reads; None: a number, or not there (yet)."""
+        if part.source == "own":
+            return self.own
+        found = self.textures.get(part.overlay if part.source == "overlay" else file_key(part.path, meaning)) \
+            if part.source != "number" else None
+        if found is not None:
+            self.used.append(found)
+        return found
+
+    def value(self, part: Channel) -> Input:
+        """One value of the surface."""
+        t = self.texture(part, "data")
+        if t is None:
+            return Input(part.value)
+        return Input(part.value, t.mips, list(CHANNEL_NAMES).index(part.channel), part.invert)
+
+
+def coat_of(material: Material, pictures: "_Pictures") -> Coat:
+    """The pictures on a surface, as the material says."""
+    f = material.finish
+    colour = pictures.texture(f.colour, "colour") or pictures.own
+    plain = f.opacity.source == "own" and f.opacity.channel == "alpha" and not f.opacity.invert and f.opacity.value == 1
+    own_alpha = plain and colour is pictures.own
+    normal, glow = pictures.texture(f.normal, "data"), pictures.texture(f.glow, "colour")
+    r, g, b = (float(v) * f.glow.strength for v in to_linear(np.array(f.glow.colour, np.float32)))
+    unmapped = material.mapping == MaterialMapping()
+    return Coat(colour.mips, texture_limits(colour, material.blend) if own_alpha and unmapped else None,
+                None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness), pictures.value(f.metal),
+                pictures.value(f.occlusion), normal.mips if normal else None, f.normal.strength, f.normal.green == "up",
+                (r, g, b), glow.mips if glow else None, material.mapping.uv_set, material.mapping.rows)
+
+
+def overlay_draw(overlay: Overlay, place: Place, texture: Texture, view: View,
+                 textures: Mapping[str, Texture] | None = None) -> Draw:
+    """What one placement of an overlay puts on the stage; ``textures`` are those that its material may read."""
+    return _drawn(overlay, place, _Pictures(texture, textures or {}), view)
+
+
+def _drawn(overlay: Overlay, place: Place, pictures: _Pictures, view: View) -> Draw:
+    m, texture = overlay.material, pictures.own
     framed = placing.framed(place, texture.extent)
-    draw = Draw(overlay.name, placing.mesh(framed, view, pivot=texture.pivot),
-                Coat(texture.mips, texture_limits(texture, m.blend)), m,
+    draw = Draw(overlay.name, placing.mesh(framed, view, pivot=texture.pivot), coat_of(m, pictures), m,
                 order_key(m, placing.middle(framed, view, texture.pivot), view.eye))
     if not casts(draw) or m.blend == "Solid":
         return draw
-    mask = _kept(texture, ("mask", m.blend, m.cutoff, m.opacity), lambda: shadow_mask(texture.alpha, m))
-    return Draw(draw.name, draw.mesh, draw.coat, m, draw.order, mask=mask if isinstance(mask, MipChain) else None)
+    opacity = draw.coat.opacity
+
+    def make() -> MipChain:
+        if opacity is None or opacity.chain is None:
+            return shadow_mask(texture.alpha if opacity is None else np.full((1, 1), opacity.value, np.float32), m)
+        a = opacity.chain.level(0)[..., opacity.lane]
+        return shadow_mask(((1 - a) if opacity.invert else a) * np.float32(opacity.value), m)
+
+    where = (id(opacity.chain), opacity.lane, opacity.invert, opacity.value) if opacity else None
+    return replace(draw, mask=kept(texture, ("mask", m.blend, m.cutoff, m.opacity, where), make))
 
 
 class Scene:
     """Turns documents into draws, and gives the same objects again for whatever has not changed."""
 
     def __init__(self, keep: int = 4096) -> None:
-        self._kept: OrderedDict[tuple[object, ...], tuple[Draw, Texture]] = OrderedDict()
+        self._kept: OrderedDict[tuple[object, ...], tuple[Draw, list[Texture]]] = OrderedDict()
         self._most = keep
 
     def draws(self, doc: Document, textures: Mapping[str, Texture], view: View) -> list[Draw]:
@@ -75,9 +153,11 @@ class Scene:
             for p in o.places:
                 # The order goes by the distance from the eye; a billboard turns with the camera besides.
                 seen = (view.camera.yaw, view.camera.pitch) if isinstance(p, BillboardPlace) else ()
-                key = (o.id, o.name, o.material, p, id(texture), tuple(view.eye), seen)
+                read = tuple(id(textures.get(k)) for k in read_by(o.material))
+                key = (o.id, o.name, o.material, p, id(texture), read, tuple(view.eye), seen)
                 if key not in self._kept:
-                    self._kept[key] = overlay_draw(o, p, texture, view), texture
+                    pictures = _Pictures(texture, textures)
+                    self._kept[key] = _drawn(o, p, pictures, view), pictures.used
                     if len(self._kept) > self._most:
                         self._kept.popitem(last=False)
                 self._kept.move_to_end(key)
@@ -110,15 +190,32 @@ def render(doc: Document, textures: Mapping[str, Texture], view: View,
     return draw_all(draw_list(doc, textures, view), view, doc.lighting, stop=stop)
 
 
+QUICK = 1 / 33
+"""Seconds that a picture may take while the camera moves."""
+COARSEST = 4
+
+
 class StagePainter:
     """Draws the stage of a document for the screen, and only what has changed since the last time."""
 
     def __init__(self) -> None:
-        self.scene, self.painter = Scene(), Painter()
+        self.scene, self.painter, self.rough = Scene(), Painter(), Painter()
+        self._pixel = 150e-9
 
-    def paint(self, doc: Document, textures: Mapping[str, Texture], view: View) -> NDArray[np.uint8]:
-        """Display codes (height, width, 3)."""
-        return self.painter.paint(self.scene.draws(doc, textures, view), view, doc.lighting)
+    def paint(self, doc: Document, textures: Mapping[str, Texture], view: View, *,
+              moving: bool = False) -> NDArray[np.uint8]:
+        """Display codes (height, width, 3); ``moving``: soon enough rather than sharp."""
+        draws = self.scene.draws(doc, textures, view)
+        if not moving:
+            begun = time.perf_counter()
+            codes = self.painter.paint(draws, view, doc.lighting)
+            if self.painter.drawn == (0, view.height, 0, view.width):
+                self._pixel = (time.perf_counter() - begun) / (view.width * view.height)
+            return codes
+        coarse = min(max(math.ceil(math.sqrt(view.width * view.height * self._pixel / QUICK)), 1), COARSEST)
+        small = View(view.camera, max(1, round(view.width / coarse)), max(1, round(view.height / coarse)))
+        codes = self.rough.paint(draws, small, doc.lighting)
+        return np.asarray(cv2.resize(codes, (view.width, view.height), interpolation=cv2.INTER_LINEAR))
 
 
 def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y: float) -> tuple[str, str] | None:

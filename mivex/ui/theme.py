@@ -1,6 +1,6 @@
-"""The look of the window: neutral greys, one accent, one type scale, one spacing grid.
+"""The look of the window: neutral greys, one hue for findings, one type scale, one spacing grid.
 
-Everything is R = G = B except the accent, so that nothing beside a picture
+Everything is R = G = B except what tells of a finding, so that nothing beside a picture
 biases the eye. Text stands at 4.5 : 1 contrast or better.
 """
 
@@ -21,8 +21,15 @@ EDGE = "#5c5c5c"
 TEXT = "#e6e6e6"
 SOFT = "#b8b8b8"
 FAINT = "#989898"
-ACCENT = "#e0a84e"
-ON_ACCENT = "#1c1c1c"
+CHOSEN = "#f4f4f4"
+"""Choice and focus: light on dark."""
+LIGHT = "#d4d4d4"
+"""Filled parts: the main button, a switch that is on."""
+ON_LIGHT = "#1c1c1c"
+FINDING = "#e0a84e"
+"""The one hue: it means a finding, and nothing else."""
+CASING = "#101010"
+"""Handles in a picture are light lines in a dark casing, which shows on any picture and biases none."""
 SURROUND = "#777777"
 HEAD = 68
 """Height of a proof's header in pixels, the same for both."""
@@ -50,25 +57,29 @@ QMenu::separator {{ height: 1px; background: {LINE}; margin: 4px 8px; }}
 #section {{ font-size: 12px; font-weight: 600; color: {TEXT}; }}
 #soft {{ color: {SOFT}; }}
 #figure {{ color: {SOFT}; font-size: 11px; }}
-#accent {{ color: {ACCENT}; }}
+#finding {{ color: {FINDING}; }}
+#key {{ color: {CHOSEN}; }}
+#popup {{ background: {PANEL}; border: 1px solid {EDGE}; }}
 #hint {{ background: {GROUND}; border-top: 1px solid {LINE}; }}
 #card {{ background: {RAISED}; border-radius: 3px; }}
-#active {{ background: {RAISED}; border-radius: 3px; border-left: 2px solid {ACCENT}; }}
-#equation {{ background: {FIELD}; border-left: 2px solid {ACCENT}; padding: 7px 9px; }}
+#active {{ background: {RAISED}; border-radius: 3px; border-left: 2px solid {CHOSEN}; }}
+#equation {{ background: {FIELD}; border-left: 2px solid {FAINT}; padding: 7px 9px; }}
 #empty {{ color: {SOFT}; font-size: 13px; }}
 QPushButton {{ background: {EDGE}; border: none; border-radius: 3px; padding: 5px 12px; min-height: 16px; }}
 QPushButton:hover {{ background: #6a6a6a; }}
 QPushButton:pressed {{ background: #505050; }}
 QPushButton:disabled {{ background: {RAISED}; color: {FAINT}; }}
-QPushButton:focus {{ border: 1px solid {ACCENT}; padding: 4px 11px; }}
-QPushButton:checked {{ background: {GROUND}; border: 1px solid {ACCENT}; padding: 4px 11px; }}
-QPushButton#main {{ background: {ACCENT}; color: {ON_ACCENT}; font-weight: 600; }}
+QPushButton:focus {{ border: 1px solid {CHOSEN}; padding: 4px 11px; }}
+QPushButton:checked {{ background: {GROUND}; border: 1px solid {CHOSEN}; padding: 4px 11px; }}
+QPushButton#main {{ background: {LIGHT}; color: {ON_LIGHT}; font-weight: 600; }}
 QPushButton#main:disabled {{ background: {RAISED}; color: {FAINT}; }}
+QPushButton#source {{ background: {FIELD}; border: 1px solid {LINE}; padding: 2px 6px; text-align: left; color: {SOFT}; }}
+QPushButton#source:focus {{ border: 1px solid {CHOSEN}; padding: 2px 6px; }}
 QToolButton {{ background: transparent; border: 1px solid transparent; border-radius: 3px; padding: 3px; }}
 QToolButton:hover {{ background: {EDGE}; }}
-QToolButton:checked {{ background: {GROUND}; border: 1px solid {ACCENT}; }}
+QToolButton:checked {{ background: {GROUND}; border: 1px solid {CHOSEN}; }}
 QToolButton:focus {{ border: 1px solid {FAINT}; }}
-QToolButton:checked:focus {{ border: 1px solid {ACCENT}; }}
+QToolButton:checked:focus {{ border: 1px solid {CHOSEN}; }}
 QToolButton:disabled {{ color: {FAINT}; }}
 QToolButton::menu-indicator {{ image: none; }}
 QToolButton[popupMode="1"] {{ padding-right: 15px; }}
@@ -78,21 +89,21 @@ QToolButton::menu-arrow {{ image: url({_ICONS / 'down.svg'}); width: 11px; heigh
 QComboBox {{ background: {FIELD}; border: 1px solid {LINE}; border-radius: 3px; padding: 2px 4px 2px 8px;
             min-height: 18px; }}
 QComboBox:hover, QComboBox:focus {{ border: 1px solid {EDGE}; }}
-QComboBox:focus {{ border: 1px solid {ACCENT}; }}
+QComboBox:focus {{ border: 1px solid {CHOSEN}; }}
 QComboBox:disabled {{ color: {FAINT}; }}
 QComboBox::drop-down {{ border: none; width: 20px; }}
 QComboBox::down-arrow {{ image: url({_ICONS / 'down.svg'}); width: 14px; height: 14px; }}
 QComboBox QAbstractItemView {{ background: {PANEL}; border: 1px solid {EDGE}; selection-background-color: {EDGE}; }}
 QLineEdit {{ background: {FIELD}; border: 1px solid {LINE}; border-radius: 3px; padding: 2px 7px; min-height: 18px;
             selection-background-color: {EDGE}; }}
-QLineEdit:focus {{ border: 1px solid {ACCENT}; }}
+QLineEdit:focus {{ border: 1px solid {CHOSEN}; }}
 QCheckBox {{ spacing: 7px; }}
 QCheckBox::indicator {{ width: 14px; height: 14px; border: 1px solid {FAINT}; border-radius: 2px;
                         background: {FIELD}; }}
-QCheckBox::indicator:checked {{ background: {ACCENT}; border: 1px solid {ACCENT};
+QCheckBox::indicator:checked {{ background: {LIGHT}; border: 1px solid {LIGHT};
                                 image: url({_ICONS / 'tick-dark.svg'}); }}
 QCheckBox:focus {{ color: #ffffff; }}
-QCheckBox::indicator:focus {{ border: 1px solid {ACCENT}; }}
+QCheckBox::indicator:focus {{ border: 1px solid {CHOSEN}; }}
 QCheckBox:disabled {{ color: {FAINT}; }}
 QScrollArea, QScrollArea > QWidget > QWidget {{ background: {PANEL}; border: none; }}
 QListWidget {{ background: {PANEL}; border: none; }}
@@ -105,7 +116,7 @@ QScrollBar:horizontal {{ background: transparent; height: 10px; }}
 QScrollBar::handle:horizontal {{ background: {EDGE}; border-radius: 3px; min-width: 28px; margin: 2px; }}
 QSplitter::handle {{ background: {GROUND}; }}
 QProgressBar {{ background: {FIELD}; border: none; border-radius: 2px; height: 4px; }}
-QProgressBar::chunk {{ background: {ACCENT}; }}
+QProgressBar::chunk {{ background: {LIGHT}; }}
 QMessageBox QLabel {{ font-size: 13px; }}
 """
 

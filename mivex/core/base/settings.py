@@ -3,7 +3,14 @@
 from typing import Annotated, Any
 from uuid import uuid4
 
-from pydantic import AfterValidator, BaseModel, ConfigDict, Field
+from pydantic import (
+    AfterValidator,
+    BaseModel,
+    ConfigDict,
+    Field,
+    SerializerFunctionWrapHandler,
+    model_serializer,
+)
 
 
 def _in_unit(rgb: tuple[float, float, float]) -> tuple[float, float, float]:
@@ -20,6 +27,17 @@ class Frozen(BaseModel):
     """A part of the document: immutable, keeping keys it does not know."""
 
     model_config = ConfigDict(frozen=True, extra="allow", allow_inf_nan=False)
+
+
+class Sparse(Frozen):
+    """A part of the document of which only what was changed is written."""
+
+    @model_serializer(mode="wrap")
+    def _changed(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
+        usual = type(self)
+        kept = usual.model_construct() if all(not f.is_required() for f in usual.model_fields.values()) else None
+        return {k: v for k, v in write(self).items()
+                if kept is None or k not in usual.model_fields or getattr(self, k) != getattr(kept, k)}
 
 
 def new_id() -> str:

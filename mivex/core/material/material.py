@@ -1,13 +1,110 @@
 """Material settings of an overlay, with sensible defaults by kind."""
 
+import math
 from typing import Literal
 
-from pydantic import BaseModel, ConfigDict
+from pydantic import BaseModel, ConfigDict, Field
 
-from mivex.core.base.settings import Rgb, setting
+from mivex.core.base.settings import Rgb, Sparse, setting
 from mivex.core.pixels.blends import BLENDS, BlendName, GroupName
 
 Kind = Literal["glass", "decal", "logo", "sprite"]
+
+
+From = Literal["number", "own", "overlay", "file"]
+FROM_WORDS: dict[str, str] = {"number": "A number", "own": "Own picture", "overlay": "An overlay", "file": "A picture"}
+ChannelName = Literal["red", "green", "blue", "alpha"]
+CHANNEL_NAMES: dict[str, str] = {"red": "Red", "green": "Green", "blue": "Blue", "alpha": "Alpha"}
+PackedName = Literal["occlusion", "roughness", "metal", "smoothness", "opacity", "nothing"]
+
+
+class Sourced(Sparse):
+    """Where something that varies over the surface comes from."""
+
+    source: From = setting("number", "From", "A number for the whole surface, or a channel that varies over it.",
+                           choices=FROM_WORDS)
+    overlay: str = Field("", title="Overlay", description="The overlay whose result is read.")
+    path: str = Field("", title="Picture", description="Relative to the project file, or absolute.")
+
+
+class Channel(Sourced):
+    """One value of the surface: a number, or a channel of any picture or overlay."""
+
+    channel: ChannelName = setting("red", "Channel", "Which channel is read.", choices=CHANNEL_NAMES)
+    invert: bool = setting(False, "Inverted", "One minus the channel: smoothness read as roughness, say.")
+    value: float = setting(1.0, "Value", "The number; a channel is multiplied by it.", ge=0, le=1)
+
+
+class Normals(Sourced):
+    """Where the surface's bumps come from."""
+
+    strength: float = setting(1.0, "Bumps", "How steep bumps are; below zero they are dents.", unit="×", ge=-8, le=8,
+                              drag=(-2, 2))
+    green: Literal["up", "down"] = setting("up", "Green points", "Which way the normal map's second channel counts; "
+                                           "the wrong one turns bumps into dents.", choices={"up": "Up", "down": "Down"})
+
+
+class Glow(Sourced):
+    """Light that the surface gives off."""
+
+    strength: float = setting(0.0, "Glow", "Light that the surface gives off by itself, unlike a tint also in the dark.",
+                              unit="×", ge=0, le=64, drag=(0, 4))
+    colour: Rgb = setting((1.0, 1.0, 1.0), "Glow colour", "Colour of that light.", widget="colour")
+
+
+class Finish(Sparse):
+    """What a surface is made of, besides colour and opacity."""
+
+    colour: Sourced = Sourced(source="own")
+    opacity: Channel = Channel(source="own", channel="alpha")
+    roughness: Channel = Channel(value=0.6)
+    metal: Channel = Channel(value=0.0)
+    occlusion: Channel = Channel(value=1.0)
+    normal: Normals = Normals()
+    glow: Glow = Glow()
+
+
+class Mapping(Sparse):
+    """How the pictures lie on the mesh."""
+
+    uv_set: Literal[0, 1] = setting(0, "UV set", "Which of the mesh's UV sets is read.", choices={0: "First", 1: "Second"})
+    across: float = setting(1.0, "Tiles across", "How often the picture goes into the surface.", unit="×", ge=-64, le=64,
+                            drag=(0.25, 8))
+    down: float = setting(1.0, "Tiles down", "How often the picture goes into the surface.", unit="×", ge=-64, le=64,
+                          drag=(0.25, 8))
+    right: float = setting(0.0, "Shifted right", "Moves the picture over the surface, as a share of its width.", ge=-64,
+                           le=64, drag=(-1, 1))
+    low: float = setting(0.0, "Shifted down", "Moves the picture over the surface, as a share of its height.", ge=-64,
+                         le=64, drag=(-1, 1))
+    turn: float = setting(0.0, "Turned", "Turns the picture round its middle.", unit="°", ge=-360, le=360,
+                          drag=(-180, 180))
+
+    @property
+    def rows(self) -> tuple[tuple[float, float, float], tuple[float, float, float]]:
+        """Map from the mesh's UVs to the picture's: tiled, turned round the middle, then moved."""
+        c, s = math.cos(math.radians(self.turn)), math.sin(math.radians(self.turn))
+        a, b, d, e = c * self.across, s * self.down, -s * self.across, c * self.down
+        # The middle of the surface stays the middle of the picture.
+        return (a, b, 0.5 - (a + b) / 2 - self.right), (d, e, 0.5 - (d + e) / 2 - self.low)
+
+
+def packed(finish: Finish, order: tuple[PackedName, ...], **where: str) -> Finish:
+    """Read several values from the channels of one packed picture.
+
+    Parameters
+    ----------
+    finish : Finish
+    order : tuple of PackedName
+        What red, green, blue and alpha hold; ``smoothness`` is read as roughness, inverted.
+    **where
+        ``source`` and ``path`` or ``overlay`` of the picture.
+    """
+    change: dict[str, Channel] = {}
+    for name, holds in zip(CHANNEL_NAMES, order, strict=False):
+        if holds != "nothing":
+            key = "roughness" if holds == "smoothness" else holds
+            change[key] = Channel.model_validate({**where, "channel": name, "invert": holds == "smoothness", "value": 1.0})
+    return finish.model_copy(update=change)
 
 
 class Material(BaseModel):
@@ -21,8 +118,8 @@ class Material(BaseModel):
     opacity: float = setting(1.0, "Opacity", "Multiplies alpha: fades the whole overlay.", ge=0, le=1)
     tint: Rgb = setting((1.0, 1.0, 1.0), "Tint", "Multiplies colour in linear light; white leaves it alone.",
                         widget="colour")
-    lit: bool = setting(True, "Lit by the dock", "Shaded like the surfaces around it; off for things that "
-                        "shine by themselves.")
+    lit: bool = setting(True, "Lit by the dock", "Light and shadow fall on it as on the surfaces around it; off for "
+                        "things that shine by themselves.")
     depth_test: bool = setting(True, "Depth test", "Hidden by nearer surfaces; off draws through them.")
     depth_write: bool = setting(False, "Depth write", "Hides what is drawn later behind it, even through "
                                 "its clear parts.")
@@ -34,6 +131,8 @@ class Material(BaseModel):
                                "distance.")
     nudge: int = setting(0, "Order nudge", "Within its group: higher is drawn later, over the others.",
                          ge=-99, le=99, drag=(-10, 10))
+    finish: Finish = Finish()
+    mapping: Mapping = Mapping()
     tiling: bool = setting(False, "Repeat", "Beyond its border the texture repeats; off holds the border "
                            "texel.")
 
@@ -43,7 +142,7 @@ def default_material(kind: Kind) -> Material:
     if kind in ("decal", "logo"):
         return Material(group="Decal", depth_bias=8.0, both_faces=False)
     if kind == "glass":
-        return Material()
+        return Material(finish=Finish(roughness=Channel(value=0.06)))
     return Material(lit=False)
 
 

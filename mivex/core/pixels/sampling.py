@@ -35,6 +35,7 @@ def sample(chain: MipChain, u: Floats, v: Floats, lod: Floats, *, wrap: bool = F
     """
     u, v, lod = np.broadcast_arrays(*(np.asarray(k, np.float32) for k in (u, v, lod)))
     out = np.empty((u.size, 4), np.float32)
-    sample_many(chain.record, np.ascontiguousarray(u).reshape(-1), np.ascontiguousarray(v).reshape(-1),
+    at = np.uint64(chain.record.ctypes.data)
+    sample_many(at, np.ascontiguousarray(u).reshape(-1), np.ascontiguousarray(v).reshape(-1),
                 np.ascontiguousarray(lod).reshape(-1), wrap, out)
     return out.reshape(*u.shape, 4)

@@ -176,3 +176,8 @@ def set_camera(doc: Document, camera: Camera) -> Document:
     if all(c.name != camera.name for c in doc.cameras):
         rows.append(camera)
     return doc.model_copy(update={"cameras": tuple(rows)})
+
+
+def set_lighting(doc: Document, **values: Any) -> Document:
+    """Change the light of the stage."""
+    return doc.model_copy(update={"lighting": revalidated(doc.lighting, **values)})

@@ -12,6 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.kept import kept
 from mivex.core.base.types import Floats
 from mivex.core.picture.fringes import fringe_map
 from mivex.core.picture.texture import Texture
@@ -155,11 +156,8 @@ def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: fl
 
 
 def kept_fringe(texture: Texture, level: int, wrap: bool) -> Floats:
-    """`fringe_map`, kept with the texture."""
-    maps = texture.__dict__.setdefault("_fringe", {})
-    if (level, wrap) not in maps:
-        maps[level, wrap] = fringe_map(texture, level, wrap=wrap)
-    return maps[level, wrap]  # type: ignore[no-any-return]
+    """`fringe_map`, worked out once."""
+    return kept(texture, ("fringe", level, wrap), lambda: fringe_map(texture, level, wrap=wrap))
 
 
 def level_boxes(levels: int, width: int, height: int, aspect: float) -> list[tuple[int, int, int, int]]:

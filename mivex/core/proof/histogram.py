@@ -6,6 +6,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.kept import kept
+from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.proof.kernels.histogram import count_rows
 
@@ -39,25 +41,23 @@ class Histogram:
         return max(0.0, 1.0 - self.clear - self.solid)
 
 
-
-
 def histogram(texture: Texture) -> Histogram:
-    """Count a texture's stored values; kept with the texture, so asking again costs nothing."""
-    kept = texture.__dict__.get("_histogram")
-    if kept is not None:
-        return kept  # type: ignore[no-any-return]
+    """Count a texture's stored values; asking again costs nothing."""
+    values = texture.values
+    return kept(texture, "histogram", lambda: _counted(values))
+
+
+def _counted(values: Floats) -> Histogram:
     parts: list[tuple[NDArray[np.int64], NDArray[np.float64]]] = []
 
     def band(first: int, last: int) -> None:
         counts, sums = np.zeros((4, BINS), np.int64), np.zeros(5)
-        count_rows(texture.values, counts, sums, first, last)
+        count_rows(values, counts, sums, first, last)
         parts.append((counts, sums))
 
-    run_bands(texture.height, band)
+    run_bands(values.shape[0], band)
     sums = np.stack([s for _, s in parts])
-    size = texture.width * texture.height
-    made = Histogram(np.sum([c for c, _ in parts], axis=0), float(sums[:, 3].sum() / size),
+    size = values.shape[0] * values.shape[1]
+    return Histogram(np.sum([c for c, _ in parts], axis=0), float(sums[:, 3].sum() / size),
                      float(sums[:, 4].sum() / size), float(sums[:, 0].min()), float(sums[:, 1].max()),
                      float(sums[:, 2].sum() / size))
-    texture.__dict__["_histogram"] = made
-    return made

@@ -12,6 +12,7 @@ import cv2
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.kept import kept
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import MipChain
@@ -53,9 +54,8 @@ def levels(texture: Texture, view: FlatView, width: int, height: int, before: Te
 
 
 def truth(texture: Texture) -> Texture:
-    """The texture with the mip chain that premultiplied filtering gives, as straight colour; kept with it."""
-    kept = texture.__dict__.get("_truth")
-    if kept is None:
+    """The texture with the mip chain that premultiplied filtering gives, as straight colour; made once."""
+    def make() -> Texture:
         chain = texture.true_mips
         texels = chain.texels.copy()
         if not texture.premultiplied:
@@ -63,10 +63,11 @@ def truth(texture: Texture) -> Texture:
             plain = texture.mips.texels[:, :3]
             np.divide(texels[:, :3], a, out=texels[:, :3], where=a > 0)
             texels[:, :3] = np.where(a > 0, texels[:, :3], plain)
-        kept = replace(texture)
-        kept.__dict__["mips"] = MipChain(texels, chain.offsets, chain.widths, chain.heights)
-        texture.__dict__["_truth"] = kept
-    return kept  # type: ignore[no-any-return]
+        made = replace(texture)
+        made.__dict__["mips"] = MipChain(texels, chain.offsets, chain.widths, chain.heights)
+        return made
+
+    return kept(texture, "truth", make)
 
 
 def far_count(texture: Texture) -> int:

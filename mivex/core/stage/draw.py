@@ -10,7 +10,7 @@ from mivex.core.base.types import Doubles, Floats
 from mivex.core.material.material import Material
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.colour import to_linear
-from mivex.core.pixels.mips import CHAIN, MipChain, build_chain
+from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.records import DRAW, SLOTS
 
@@ -160,13 +160,13 @@ class Records:
 
     def __init__(self, draws: list[Draw]) -> None:
         self.draws = np.zeros(max(1, len(draws)), DRAW)
-        self._chains: dict[int, tuple[int, MipChain]] = {}
+        self._chains: dict[int, MipChain] = {}
         for row, draw in zip(self.draws, draws, strict=False):
             self._fill(row, draw)
-        self.chains = np.concatenate([c.record for _, c in self._chains.values()]) if self._chains else np.zeros(1, CHAIN)
 
-    def _number(self, chain: MipChain) -> int:
-        return self._chains.setdefault(id(chain), (len(self._chains), chain))[0]
+    def _address(self, chain: MipChain) -> int:
+        self._chains[id(chain)] = chain
+        return int(chain.record.ctypes.data)
 
     def _fill(self, row: Any, draw: Draw) -> None:
         m, coat = draw.material, draw.coat
@@ -202,4 +202,4 @@ class Records:
         row["glow_slot"], row["glow"] = slot(coat.glow_chain), coat.glow
         row["u"], row["v"] = coat.uv_map
         row["slots"] = min(len(slots), SLOTS)
-        row["chain"][:row["slots"]] = [self._number(c) for c in slots[:SLOTS]]
+        row["chain"][:row["slots"]] = [self._address(c) for c in slots[:SLOTS]]

@@ -20,12 +20,12 @@ from mivex.core.base.store import write_bytes
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.stage.kernels.environment import gather, integrate
 
-SIZES = (256, 256, 128, 128, 64, 64, 64, 64, 32, 32, 32, 32)
+SIZES = (256, 256, 128, 128, 128, 64, 64, 64, 64, 32, 32, 32)
 """Side of each level's map; level i belongs to roughness i / 11."""
 EVEN_SIDE = 32
 TABLE_SIDE = 64
-_FINEST = (48, 32)
-_RINGS_OF = ((1, 1), (12, 8), (24, 16), (32, 16), *[_FINEST] * 8)
+_FINEST = (96, 32)
+_RINGS_OF = ((1, 1), (12, 8), (24, 16), (32, 16), (32, 24), *[(64, 32)] * 4, *[_FINEST] * 3)
 """Rings and places on each by level: the narrower the lobe against the map's texels, the fewer are needed."""
 
 
@@ -116,7 +116,7 @@ def _evening(d: Doubles) -> Doubles:
     return np.asarray(rgb + sun[..., None] * np.array([14.0, 7.5, 3.0]) + haze[..., None] * np.array([0.55, 0.28, 0.10]))
 
 
-_MAKE: dict[str, Callable[[Doubles], Doubles]] = {
+SKIES: dict[str, Callable[[Doubles], Doubles]] = {
     "overcast": _overcast, "hall": _hall, "spots": _spots, "evening": _evening}
 
 
@@ -134,7 +134,7 @@ def bordered(inner: Floats) -> Floats:
 def radiance(name: str, side: int) -> Floats:
     """The environment as it is, an octahedral map with its border: float32 (side + 2, side + 2, 4)."""
     fine = directions(side * 2)  # four directions a texel
-    rgb = _MAKE[name](fine).reshape(side, 2, side, 2, 3).mean(axis=(1, 3))
+    rgb = SKIES[name](fine).reshape(side, 2, side, 2, 3).mean(axis=(1, 3))
     return bordered(np.concatenate([rgb, np.ones((side, side, 1))], axis=-1).astype(np.float32))
 
 
@@ -180,7 +180,7 @@ def prefiltered(full: Floats) -> Environment:
         With its border, as `radiance` gives it.
     """
     pyramid = [full]
-    while pyramid[-1].shape[0] - 2 > 32:
+    while pyramid[-1].shape[0] - 2 > SIZES[0] // 2:
         pyramid.append(_smaller(pyramid[-1]))
     top = len(SIZES) - 1
     maps = []
@@ -189,12 +189,12 @@ def prefiltered(full: Floats) -> Environment:
             maps.append(full)
             continue
         # Wide lobes read a smaller map: places on their rings lie further apart than its texels then.
-        source = pyramid[0 if i < 4 else 1 if i < 6 else 2]
+        source = pyramid[0 if i < 6 else 1]
         maps.append(_gathered(source, rings(i / top, _RINGS_OF[i][0]), _RINGS_OF[i][1], side))
     starts = np.cumsum([0] + [m.shape[0] ** 2 for m in maps])[:-1]
     sky = np.concatenate([m.reshape(-1, 4) for m in maps])
     return Environment(np.ascontiguousarray(sky), tuple(int(s) for s in starts),
-                       _gathered(pyramid[2], even_rings(), _FINEST[1], EVEN_SIDE))
+                       _gathered(pyramid[1], even_rings(), _FINEST[1], EVEN_SIDE))
 
 
 def _kept(name: str, make: Callable[[], dict[str, Floats]]) -> dict[str, Floats]:

@@ -83,12 +83,12 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     count = 0
     for i, (d, m) in enumerate(zip(casters, meshes, strict=True)):
         count = project(m.position, m.normal, m.uv(d.coat.uv_set), m.tints, m.index, records.draws, i, view, lens,
-                        records.chains, polys, count, True)
+                        polys, count, True)
     seen = np.empty((side, side, 3), np.float32)
 
     def band(first: int, last: int) -> None:
         seen[first:last] = (_FAR, _FAR, 1)
-        cast(seen, records.draws, records.chains, polys, count, first, last)
+        cast(seen, records.draws, polys, count, first, last)
 
     run_bands(side, band, per_worker=4)
     rows = np.stack([view[0] * scale, -view[1] * scale, -view[2]])

@@ -5,7 +5,7 @@ from typing import Literal
 
 import numpy as np
 
-from mivex.core.base.settings import Frozen, setting
+from mivex.core.base.settings import Sparse, setting
 from mivex.core.base.types import Doubles
 
 EnvironmentName = Literal["overcast", "hall", "spots", "evening"]
@@ -18,7 +18,7 @@ ENVIRONMENTS: dict[str, tuple[str, str]] = {
 """Name and what it shows, by key."""
 
 
-class Lighting(Frozen):
+class Lighting(Sparse):
     """What the stage is lit by, and how its light is brought to the screen."""
 
     environment: EnvironmentName = setting(

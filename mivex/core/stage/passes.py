@@ -97,7 +97,7 @@ class Shot:
         for i, d in enumerate(draws):
             mesh = d.mesh if d.transform is None else d.mesh.moved(d.transform)
             count = project(mesh.position, mesh.normal, mesh.uv(d.coat.uv_set), mesh.tints, mesh.index,
-                            self.records.draws, i, view.matrix, lens, self.records.chains, self.polys, count, False)
+                            self.records.draws, i, view.matrix, lens, self.polys, count, False)
             ends[_PASS_OF[GROUPS[d.order[0]]]] = count
         at, plan = 0, []
         for name in ("solid", "decals", "light", "blended", "front"):
@@ -203,7 +203,7 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
                     if after_light is not None:
                         after_light((first, last, left, right))
                 elif p.first < p.last:
-                    paint(frame, light, r.draws, r.chains, shot.polys, where, surfaces if before else _NONE)
+                    paint(frame, light, r.draws, shot.polys, where, surfaces if before else _NONE)
             if ending and screen is not None:
                 screen.write(buffers.colour, (first, last, left, right))
 

@@ -6,7 +6,7 @@ good as long as the arrays they belong to are held by whoever made the record.
 
 import numpy as np
 
-SLOTS = 6
+SLOTS = 7
 """Different pictures that one material may read."""
 CORNERS = 10
 """Corners of a polygon on screen, after it was cut at the near plane."""
@@ -19,7 +19,7 @@ DRAW = np.dtype([
     ("blend", np.int64), ("test", np.int64), ("write", np.int64), ("both", np.int64), ("wrap", np.int64),
     ("lit", np.int64), ("tinted", np.int64), ("decal", np.int64), ("slots", np.int64), ("trimmed", np.int64),
     ("cutoff", np.float32), ("bias", np.float32), ("tint", np.float32, 4), ("trim", np.float32, 8),
-    ("chain", np.int64, SLOTS),
+    ("chain", np.uint64, SLOTS),
     ("rough", _INPUT), ("metal", _INPUT), ("occlusion", _INPUT), ("opacity", _INPUT),
     ("normal_slot", np.int64), ("normal_strength", np.float32), ("green", np.float32),
     ("glow_slot", np.int64), ("glow", np.float32, 3),
@@ -28,7 +28,8 @@ DRAW = np.dtype([
 """A draw: blend and depth, the limits of its texture, which pictures its inputs read, where its UVs go.
 
 ``trim``: limits of u, v, u + v and u − v beyond which the texture is clear. ``u``, ``v``: rows of the map from
-the mesh's UVs to the texture's. An input is ``shift + gain · texel``, or ``shift`` alone where its slot is −1.
+the mesh's UVs to the texture's. ``chain``: addresses of
+the pictures' records. An input is ``shift + gain · texel``, or ``shift`` alone where its slot is −1.
 """
 
 POLY = np.dtype([

@@ -66,7 +66,7 @@ class Plane(QWidget):
     def ground(self, p: QPainter) -> None:
         """Frame and field."""
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
-        p.setPen(QPen(QColor(theme.ACCENT if self.hasFocus() else theme.LINE), 1))
+        p.setPen(QPen(QColor(theme.CHOSEN if self.hasFocus() else theme.LINE), 1))
         p.setBrush(QColor(theme.FIELD))
         p.drawRoundedRect(QRectF(self.rect()).adjusted(0.5, 0.5, -0.5, -0.5), 3, 3)
 
@@ -99,7 +99,7 @@ class CurveEdit(Plane):
         p.drawPolyline(QPolygonF([self.spot(float(a), float(b)) for a, b in zip(x, through(self.points, x), strict=True)]))
         for i, (px, py) in enumerate(self.points):
             p.setPen(QPen(QColor("#101010"), 1))
-            p.setBrush(QColor(theme.ACCENT if i == self.chosen else theme.SOFT))
+            p.setBrush(QColor(theme.CHOSEN if i == self.chosen else theme.SOFT))
             p.drawEllipse(self.spot(px, py), 4.5, 4.5)
 
     def _near(self, at: QPointF) -> int:
@@ -215,7 +215,7 @@ class RampEdit(Plane):
         p.drawRect(self._bar)
         for i, (at, c) in enumerate(self.stops):
             s = self._spot(at)
-            p.setPen(QPen(QColor(theme.ACCENT if i == self.chosen else theme.SOFT), 2 if i == self.chosen else 1))
+            p.setPen(QPen(QColor(theme.CHOSEN if i == self.chosen else theme.SOFT), 2 if i == self.chosen else 1))
             p.setBrush(QColor.fromRgbF(*c))
             p.drawPolygon(QPolygonF([s + QPointF(0, -8), s + QPointF(6, -1), s + QPointF(6, 8), s + QPointF(-6, 8),
                                      s + QPointF(-6, -1)]))
@@ -351,12 +351,12 @@ class LevelsEdit(Plane):
         p.drawRect(a)
         for key in ("black", "white"):
             x = self._spot(key).x()
-            p.setPen(QPen(QColor(theme.ACCENT), 1))
+            p.setPen(QPen(QColor(theme.CHOSEN), 1))
             p.drawLine(QPointF(x, a.top()), QPointF(x, a.bottom()))
         for key, (_, above) in self._handles().items():
             s, d = self._spot(key), -1 if above else 1
             p.setPen(QPen(QColor("#101010"), 1))
-            p.setBrush(QColor(theme.ACCENT if key == self._held else theme.SOFT))
+            p.setBrush(QColor(theme.CHOSEN if key == self._held else theme.SOFT))
             if key == "gamma":
                 p.drawEllipse(s, 4, 4)
             else:

@@ -5,7 +5,7 @@ from collections.abc import Callable
 from typing import Any
 
 from PySide6.QtCore import QEvent, QObject, QPointF, QRectF, Qt, Signal
-from PySide6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QWheelEvent
+from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import (
     QCheckBox,
     QColorDialog,
@@ -21,8 +21,40 @@ from PySide6.QtWidgets import (
 from mivex.core.pixels.colour import hex_of
 from mivex.ui import theme
 
-NAME_WIDTH = 92
+NAME_WIDTH = 100
 ROW = 26
+
+
+class Name(QLabel):
+    """The name of a setting. A dot before it says that it has been changed; a double click brings the usual value."""
+
+    usual_wanted = Signal()
+
+    def __init__(self, name: str) -> None:
+        super().__init__(name)
+        self.setFixedWidth(NAME_WIDTH)
+        self.setObjectName("soft")
+        self.setContentsMargins(9, 0, 0, 0)
+        self.changed = False
+
+    def show_changed(self, on: bool) -> None:
+        """Show or hide the dot."""
+        if on != self.changed:
+            self.changed = on
+            self.setAccessibleDescription("changed" if on else "")
+            self.update()
+
+    def paintEvent(self, event: QPaintEvent) -> None:
+        super().paintEvent(event)
+        if self.changed:
+            p = QPainter(self)
+            p.setRenderHint(QPainter.RenderHint.Antialiasing)
+            p.setPen(Qt.PenStyle.NoPen)
+            p.setBrush(QColor(theme.CHOSEN))
+            p.drawEllipse(QPointF(3.5, self.height() / 2 + 0.5), 2.2, 2.2)
+
+    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
+        self.usual_wanted.emit()
 
 
 class Field(QWidget):
@@ -40,29 +72,24 @@ class Field(QWidget):
         self.row = QHBoxLayout() if tall else QHBoxLayout(self)
         self.row.setContentsMargins(0, 1, 0, 1)
         self.row.setSpacing(6)
-        label = QLabel(name)
-        label.setFixedWidth(NAME_WIDTH)
-        label.setObjectName("soft")
-        self.row.addWidget(label)
-        self._reset = theme.tool("reset", "Back to the usual value", theme.SOFT)
-        self._reset.setAccessibleName(f"Reset {name}")
-        self._reset.setFocusPolicy(Qt.FocusPolicy.NoFocus)
-        self._reset.clicked.connect(lambda: (self.edited.emit(self.default), self.released.emit()))
-        policy = self._reset.sizePolicy()
-        policy.setRetainSizeWhenHidden(True)
-        self._reset.setSizePolicy(policy)
+        self.label = Name(name)
+        self.label.usual_wanted.connect(self.make_usual)
+        self.row.addWidget(self.label)
+
+    def make_usual(self) -> None:
+        """Back to the usual value."""
+        self.edited.emit(self.default)
+        self.released.emit()
 
     def finish(self, editor: QWidget) -> None:
-        """Put the editor and the reset button into the row."""
+        """Put the editor into the row."""
         self.row.addWidget(editor, 1)
-        self.row.addWidget(self._reset)
         self.setFocusProxy(editor)
         self.refresh()
 
     def finish_tall(self, editor: QWidget, height: int) -> None:
         """Put a large editor beneath the name."""
         self.row.addStretch()
-        self.row.addWidget(self._reset)
         head = QWidget()
         head.setLayout(self.row)  # takes the row from this widget
         column = QVBoxLayout(self)
@@ -77,7 +104,7 @@ class Field(QWidget):
     def refresh(self) -> None:
         """Show the document's value."""
         value = self.get()
-        self._reset.setVisible(value != self.default)
+        self.label.show_changed(value != self.default)
         self.show_value(value)
 
     def show_value(self, value: Any) -> None:
@@ -86,7 +113,7 @@ class Field(QWidget):
 
 
 class Bar(QWidget):
-    """A number as a bar: drag it, press Return or a digit to type, arrow keys to step."""
+    """A number over a thin gauge: drag it, press Return or a digit to type, arrow keys to step, Home for the usual."""
 
     changed = Signal(float)
     released = Signal()
@@ -148,22 +175,25 @@ class Bar(QWidget):
     def paintEvent(self, _event: QPaintEvent) -> None:
         p = QPainter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
-        box = QRectF(self.rect()).adjusted(0.5, 1.5, -0.5, -1.5)
-        p.setPen(QColor(theme.ACCENT if self.hasFocus() else theme.LINE))
-        p.setBrush(QColor(theme.FIELD))
-        p.drawRoundedRect(box, 3, 3)
-        inner = box.adjusted(1, 1, -1, -1)
-        p.setPen(Qt.PenStyle.NoPen)
+        w, y = float(self.width()), self.height() - 4.5
+        on, held = self.isEnabled(), self.hasFocus() or self._press is not None
+        p.setPen(QColor((theme.CHOSEN if held else theme.TEXT) if on else theme.FAINT))
+        p.setFont(theme.figures_font(weight=QFont.Weight.DemiBold if held else QFont.Weight.Normal))
+        p.drawText(QRectF(0, 0, w - 4, y - 2), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, self.text())
+        p.setPen(QPen(QColor(theme.LINE), 2))
+        p.drawLine(QPointF(1, y), QPointF(w - 1, y))
+        # The usual value is a notch under the gauge; from nought, or from the left, runs what is set.
+        usual = 1 + (w - 2) * self._at(self.default)
+        p.setPen(QPen(QColor(theme.FAINT), 1))
+        p.drawLine(QPointF(usual, y + 1.5), QPointF(usual, y + 4))
         t, zero = self._at(self.value), self._at(0.0) if self.low < 0 < self.high else 0.0
-        p.setBrush(QColor("#565656" if self.isEnabled() else theme.RAISED))
-        p.drawRect(QRectF(inner.left() + inner.width() * min(t, zero), inner.top(),
-                          inner.width() * abs(t - zero), inner.height()))
-        p.setBrush(QColor(theme.FAINT))
-        d = inner.left() + inner.width() * self._at(self.default)
-        p.drawRect(QRectF(min(max(d - 0.5, inner.left()), inner.right() - 1), inner.bottom() - 3, 1, 3))
-        p.setPen(QColor(theme.TEXT if self.isEnabled() else theme.FAINT))
-        p.setFont(theme.figures_font())
-        p.drawText(box.adjusted(0, 0, -7, 0), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, self.text())
+        p.setPen(QPen(QColor((theme.CHOSEN if held else theme.SOFT) if on else theme.EDGE), 2))
+        at = 1 + (w - 2) * t
+        if abs(t - zero) > 1e-6:
+            p.drawLine(QPointF(1 + (w - 2) * zero, y), QPointF(at, y))
+        p.setPen(Qt.PenStyle.NoPen)
+        p.setBrush(QColor((theme.CHOSEN if held else theme.SOFT) if on else theme.EDGE))
+        p.drawRect(QRectF(min(max(at - 1, 0), w - 2), y - 4, 2, 5))
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() == Qt.MouseButton.LeftButton:
@@ -199,7 +229,7 @@ class Bar(QWidget):
             self.released.emit()
         elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
             self.type_in()
-        elif key in (Qt.Key.Key_Delete, Qt.Key.Key_Backspace):
+        elif key == Qt.Key.Key_Home:
             self.put(self.default)
             self.released.emit()
         elif text and (text.isdigit() or text in "-.−,"):

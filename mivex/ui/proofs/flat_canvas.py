@@ -161,7 +161,7 @@ class FlatCanvas(Canvas):
             p.setBrush(Qt.BrushStyle.NoBrush)
             p.setPen(QPen(QColor("#101010"), 3))
             p.drawRect(box)
-            p.setPen(QPen(QColor(theme.ACCENT), 1.4))
+            p.setPen(QPen(QColor(theme.CHOSEN), 1.4))
             p.drawRect(box)
         frame = self.frame
         if frame is not None and not self.painting and self.step is not None and has_handles(self.step):
@@ -171,7 +171,7 @@ class FlatCanvas(Canvas):
             draw_pivot(p, QPointF(left + self.texture.pivot[0] * w * z, top + self.texture.pivot[1] * h * z))
         if self.painting and frame is not None:
             p.setRenderHint(QPainter.RenderHint.Antialiasing)
-            for colour, pen in (("#101010", 3.0), (theme.TEXT, 1.2)):
+            for colour, pen in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
                 p.setPen(QPen(QColor(colour), pen))
                 p.drawEllipse(self._pointer, self.brush * frame.short, self.brush * frame.short)
         if self.compare:

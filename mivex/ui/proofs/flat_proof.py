@@ -60,7 +60,7 @@ class Swatch(QToolButton):
                     p.fillRect(box.x() + i * 4, box.y() + j * 4, 4, 4, QColor("#949494" if (i + j) & 1 else "#6b6b6b"))
         else:
             p.fillRect(box, QColor(self.colour))
-        p.setPen(QPen(QColor(theme.ACCENT if self.isChecked() else theme.EDGE), 2 if self.isChecked() else 1))
+        p.setPen(QPen(QColor(theme.CHOSEN if self.isChecked() else theme.EDGE), 2 if self.isChecked() else 1))
         p.drawRect(box.adjusted(-1, -1, 0, 0))
 
 
@@ -226,7 +226,7 @@ class FlatProof(QWidget):
         if o is not None:
             rows += [(f"With before “{STEPS[s.step].label}”", ("step", str(i))) for i, s in enumerate(o.steps) if i]
             rows += [(f"With “{other.name}”", ("overlay", other.id)) for other in self.session.doc.overlays
-                     if other.id != o.id and other.id in self.engine.textures]
+                     if other.id != o.id and self.engine.get(other.id).texture is not None]
         for text, against in rows:
             action = menu.addAction(text, lambda a=against: self.compare_with(*a))
             action.setCheckable(True)
@@ -248,9 +248,9 @@ class FlatProof(QWidget):
         kind, value = self._against
         if kind == "step" and int(value) < len(o.steps):
             return self.engine.input_of(o.id, int(value))
-        if kind == "overlay" and value != o.id and value in self.engine.textures:
-            return self.engine.textures[value]
-        return self.engine.befores.get(o.id)
+        if kind == "overlay" and value != o.id and self.engine.get(value).texture is not None:
+            return self.engine.get(value).texture
+        return self.engine.get(o.id).before
 
     def _idle_text(self) -> str:
         v = self.canvas.view
@@ -310,11 +310,11 @@ class FlatProof(QWidget):
             self.canvas.say("Drop pictures here to begin.\n\nPNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes "
                             "an overlay in the rack.")
             return
-        texture = self.engine.textures.get(o.id)
+        texture = self.engine.get(o.id).texture
         if texture is None:
             self.canvas.texture = None
             self._shown = ""
-            why = self.engine.problems.get(o.id)
+            why = self.engine.get(o.id).problem
             self.canvas.say(why or ("Reading …" if o.source.ready else "This overlay has no picture yet.\n\n"
                                     "Choose one at the station Source."))
             return

@@ -2,7 +2,7 @@
 
 import math
 
-from PySide6.QtCore import QPointF, QRectF, Qt, Signal
+from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QWheelEvent
 from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QVBoxLayout, QWidget
 
@@ -16,6 +16,7 @@ from mivex.core.stage.places import HullPlace, Place
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.proofs.canvas import Canvas
+from mivex.ui.proofs.light import LightDial, LightPanel
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 
@@ -35,6 +36,10 @@ class StageCanvas(Canvas):
         self.painter = StagePainter()
         self._drag: tuple[str, QPointF, object] | None = None
         self._travelled = False
+        self._shown: object = None
+        # While the camera moves the picture may be coarse; it is drawn sharp as soon as it rests.
+        self._rest = QTimer(self, singleShot=True, interval=140)
+        self._rest.timeout.connect(self.redraw)
         session.changed.connect(self.redraw)
         session.chosen.connect(self.update)
         engine.prepared.connect(lambda _k: self.redraw())
@@ -48,11 +53,17 @@ class StageCanvas(Canvas):
         """Look from another place."""
         self.camera = camera
         self.moved.emit()
+        self._rest.start()
         self.redraw()
 
     def redraw(self) -> None:
-        doc, textures, camera = self.session.doc, dict(self.engine.textures), self.camera
-        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h)))
+        doc, textures, camera = self.session.doc, self.engine.stage_textures(), self.camera
+        now = (doc.overlays, doc.lighting, {k: id(t) for k, t in textures.items()}, camera, self.size())
+        moving = self._rest.isActive()
+        if not moving and now == self._shown and self.image is not None:
+            return  # nothing that is seen has changed
+        self._shown = None if moving else now
+        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h), moving=moving))
 
     @property
     def place(self) -> Place | None:
@@ -63,7 +74,7 @@ class StageCanvas(Canvas):
         return next((p for p in o.places if p.id == self.session.place_id), None)
 
     def _outline(self, place: Place) -> Doubles:
-        t = self.engine.textures.get(self.session.overlay_id)
+        t = self.engine.get(self.session.overlay_id).texture
         if t is None:
             return placing.outline(place, self.view)
         return placing.outline(placing.framed(place, t.extent), self.view, t.pivot)
@@ -87,12 +98,12 @@ class StageCanvas(Canvas):
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         outline, knob = QPolygonF([*corners, corners[0]]), self._knob(corners)
         stem = (corners[0] + corners[1]) / 2
-        for colour, width in (("#101010", 3.2), (theme.ACCENT, 1.3)):
+        for colour, width in ((theme.CASING, 3.2), (theme.CHOSEN, 1.3)):
             p.setPen(QPen(QColor(colour), width))
             p.drawPolyline(outline)
             p.drawLine(stem, knob)
         p.setPen(QPen(QColor("#101010"), 1))
-        p.setBrush(QColor(theme.ACCENT))
+        p.setBrush(QColor(theme.CHOSEN))
         for c in corners:
             p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7))
         p.drawEllipse(knob, 5, 5)
@@ -113,7 +124,7 @@ class StageCanvas(Canvas):
             self._drag = ("pan", at, self.camera)
             return
         grip = self._grip(at)
-        if not grip and (found := pick(self.session.doc, self.engine.textures, self.view, at.x(), at.y())):
+        if not grip and (found := pick(self.session.doc, self.engine.results.overlays(), self.view, at.x(), at.y())):
             if found != (self.session.overlay_id, self.session.place_id):
                 self.session.choose(*found)
             grip = "push" if mods & Qt.KeyboardModifier.ControlModifier else "move"
@@ -188,9 +199,14 @@ class StageProof(QWidget):
         head.setObjectName("strip")
         head.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
         head.setFixedHeight(theme.HEAD)
-        rows = QVBoxLayout(head)
-        rows.setContentsMargins(8, 5, 8, 5)
+        beside = QHBoxLayout(head)
+        beside.setContentsMargins(8, 5, 6, 5)
+        beside.setSpacing(6)
+        rows = QVBoxLayout()
         rows.setSpacing(3)
+        beside.addLayout(rows, 1)
+        self.dial = LightDial(session)
+        beside.addWidget(self.dial)
         top, low = QHBoxLayout(), QHBoxLayout()
         rows.addLayout(top)
         rows.addLayout(low)
@@ -207,6 +223,10 @@ class StageProof(QWidget):
         keep.clicked.connect(self._keep)
         top.addWidget(keep)
         top.addStretch()
+        self.light_panel = LightPanel(session, self)
+        self.light_button = theme.tool("lamp", "Light: environment, lamp, exposure")
+        self.light_button.clicked.connect(lambda: self.light_panel.open_under(self.light_button))
+        top.addWidget(self.light_button)
         self.order = QLabel()
         self.order.setObjectName("soft")
         self.order.setMinimumHeight(24)

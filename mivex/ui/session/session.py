@@ -8,6 +8,7 @@ from typing import Any
 
 from PySide6.QtCore import QObject, QSettings, Signal
 
+from mivex.core.material.material import Sourced
 from mivex.core.prepare import STEPS
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
@@ -244,6 +245,8 @@ class Session(QObject):
         """Absolute paths of every picture the project reads."""
         rows = [o.source.path for o in self.doc.overlays]
         rows += [f for o in self.doc.overlays for s in o.steps for f in STEPS[s.step].files(s)]
+        rows += [part.path for o in self.doc.overlays for part in dict(o.material.finish).values()
+                 if isinstance(part, Sourced) and part.source == "file"]
         return sorted({absolute(p, self.folder) for p in rows if p})
 
     @staticmethod

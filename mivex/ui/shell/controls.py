@@ -100,9 +100,11 @@ class Controls(QWidget):
         steps = tuple((s.step, tuple(shown_keys(s))) for s in o.steps)
         packed = tuple(tuple(shown_keys(getattr(s, self.pack_tab))) for s in o.steps if s.step == "pack")
         return (o.id, self.station, steps, self.session.step_index, packed, self.pack_tab, o.source.ready,
-                bool(o.source.path), o.material.tiling, o.material.blend, o.delivery.format, self.session.place_id,
-                tuple((p.id, p.mount) for p in o.places), self.engine.meanings.get(o.id),
-                o.id in self.engine.textures)
+                bool(o.source.path), o.material.tiling, o.material.blend, o.material.lit,
+                o.material.finish.normal.source, o.material.finish.glow.strength > 0,
+                tuple(k.name for k in self.session.doc.overlays), o.delivery.format, self.session.place_id,
+                tuple((p.id, p.mount) for p in o.places), self.engine.get(o.id).meaning,
+                self.engine.get(o.id).texture is not None)
 
     def refresh(self) -> None:
         """Show what the document holds; rebuild only if the set of controls is another."""
@@ -218,7 +220,7 @@ class Controls(QWidget):
         if o is not None:
             at, key = insert_at(o, step), o.id
             fresh = step.params(step=step.name)
-            seen = self.engine.befores.get(key)
+            seen = self.engine.get(key).before
             if step.name == "key-colour" and seen is not None:
                 fresh = key_from_border(seen.values)  # only the border is looked at
             elif step.name == "keep-coverage":

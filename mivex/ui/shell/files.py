@@ -128,7 +128,7 @@ class FileActions(ProjectActions):
     def split_channels(self) -> None:
         """Add up to four overlays, each showing one channel of the selected one as grey."""
         o = self.session.overlay
-        p = self.engine.pictures.get(o.id) if o else None
+        p = self.engine.get(o.id).picture if o else None
         if o is None or p is None:
             self.tell("There is no picture to split yet.")
             return

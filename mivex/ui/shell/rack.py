@@ -78,7 +78,7 @@ class Card(QFrame):
         self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
         tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
             "" if not findings else f"{findings} finding{'' if findings == 1 else 's'}")
-        accent = f" · <span style='color:{theme.ACCENT}'>{tail}</span>" if tail else ""
+        accent = f" · <span style='color:{theme.FINDING}'>{tail}</span>" if tail else ""
         self.kind.setText(f"{KINDS[o.kind]}{accent}")
         self.eye.setIcon(theme.icon("seen" if o.shown else "unseen", theme.SOFT if o.shown else theme.FAINT))
         self.eye.setToolTip("Hide on the stage" if o.shown else "Show on the stage")
@@ -162,8 +162,8 @@ class Rack(QWidget):
                 self._cards[o.id] = card
             self.list.blockSignals(False)
         for o in rows:
-            self._cards[o.id].update_from(o, len(self.engine.findings.get(o.id, [])),
-                                          self.engine.problems.get(o.id, ""))
+            self._cards[o.id].update_from(o, len(self.engine.get(o.id).findings),
+                                          self.engine.get(o.id).problem)
         at = next((i for i, o in enumerate(rows) if o.id == self.session.overlay_id), -1)
         self.list.blockSignals(True)
         self.list.setCurrentRow(at)
@@ -177,7 +177,7 @@ class Rack(QWidget):
             self.session.choose(rows[row].id)
 
     def _draw_thumbs(self, _overlay_id: str = "") -> None:
-        todo = [(k, t) for k, t in self.engine.textures.items() if self._drawn.get(k) != t.key]
+        todo = [(k, t) for k, t in self.engine.results.overlays().items() if self._drawn.get(k) != t.key]
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
             for k, t in todo:

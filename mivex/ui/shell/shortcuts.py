@@ -19,7 +19,7 @@ ROWS = (
     ("Stage", (("C", "next camera"), ("drag, Shift-drag, wheel", "look round, pan, come near"),
                ("drag an overlay", "move it; Ctrl-drag pushes it away"))),
     ("Numbers", (("drag, Shift-drag", "change, change finely"), ("Return or a digit", "type"),
-                 ("Left, Right", "step"), ("Backspace", "usual value"))),
+                 ("Left, Right", "step"), ("Home", "usual value"), ("Double click on a name", "usual value"))),
 )
 
 
@@ -41,7 +41,7 @@ class ShortcutSheet(QDialog):
             row += 1
             for key, what in keys:
                 label = QLabel(key)
-                label.setObjectName("accent")
+                label.setObjectName("key")
                 grid.addWidget(label, row, 0)
                 grid.addWidget(QLabel(what), row, 1)
                 row += 1

@@ -64,8 +64,8 @@ class Station(QAbstractButton):
         p.setPen(QPen(QColor(theme.LINE), 2))
         p.drawLine(QPointF(0, y), QPointF(self.width(), y))
         r = 6.0 if on else 5.0
-        p.setPen(QPen(QColor(theme.ACCENT if on else theme.SOFT if self.used else theme.EDGE), 2))
-        p.setBrush(QColor((theme.ACCENT if on else theme.SOFT) if self.used else theme.GROUND))
+        p.setPen(QPen(QColor(theme.CHOSEN if on else theme.SOFT if self.used else theme.EDGE), 2))
+        p.setBrush(QColor((theme.CHOSEN if on else theme.SOFT) if self.used else theme.GROUND))
         p.drawEllipse(QPointF(x, y), r, r)
         p.setFont(theme.figures_font(12, QFont.Weight.DemiBold if on else QFont.Weight.Normal))
         p.setPen(QColor(theme.TEXT if on or self.underMouse() else theme.SOFT))
@@ -73,9 +73,9 @@ class Station(QAbstractButton):
         if self.count:
             box = QRectF(x + 11, y - 8, 17, 16)
             p.setPen(Qt.PenStyle.NoPen)
-            p.setBrush(QColor(theme.ACCENT))
+            p.setBrush(QColor(theme.FINDING))
             p.drawRoundedRect(box, 3, 3)
-            p.setPen(QColor(theme.ON_ACCENT))
+            p.setPen(QColor(theme.ON_LIGHT))
             p.setFont(theme.figures_font(11, QFont.Weight.DemiBold))
             p.drawText(box, Qt.AlignmentFlag.AlignCenter, str(self.count))
         if self.hasFocus():

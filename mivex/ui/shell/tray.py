@@ -29,7 +29,7 @@ class FindingRow(QWidget):
         row.setSpacing(10)
         figure = QLabel(f"{finding.figure:.0f}" if finding.figure >= 100 else f"{finding.figure:.3g}")
         figure.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
-        figure.setObjectName("accent")
+        figure.setObjectName("finding")
         figure.setFixedWidth(44)
         figure.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
         unit = QLabel(finding.unit)

@@ -199,7 +199,7 @@ class Window(FileActions):
         self.redo_action.setEnabled(bool(s.redo_label))
         self.undo_action.setText(f"Undo: {s.undo_label}" if s.undo_label else "Undo")
         self.redo_action.setText(f"Redo: {s.redo_label}" if s.redo_label else "Redo")
-        self.track.show_state(s.overlay, self.controls.station, self.engine.findings.get(s.overlay_id, []))
+        self.track.show_state(s.overlay, self.controls.station, list(self.engine.get(s.overlay_id).findings))
 
     @property
     def idle(self) -> bool:
@@ -260,7 +260,7 @@ class Window(FileActions):
         c = self.flat.canvas
         c.picking = True
         i = max(0, self.session.step_index)
-        c.pick_from = self.engine.input_of(self.session.overlay_id, i) or self.engine.befores.get(self.session.overlay_id)
+        c.pick_from = self.engine.input_of(self.session.overlay_id, i) or self.engine.get(self.session.overlay_id).before
         c.setCursor(Qt.CursorShape.CrossCursor)
         self.tell("Click on the flat proof to take the stored colour there.")
 

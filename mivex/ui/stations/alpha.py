@@ -54,7 +54,7 @@ def build_alpha(c: Controls, o: Overlay) -> None:
     c.column.addWidget(shares)
 
     def live() -> None:
-        t = c.engine.textures.get(o.id)
+        t = c.engine.get(o.id).texture
         picture.counts = None if t is None else histogram(t).counts
         picture.update()
         if t is not None:

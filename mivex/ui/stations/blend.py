@@ -5,12 +5,17 @@ from __future__ import annotations
 from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QMenu, QPushButton
 
-from mivex.core.material.material import Material
+from mivex.core.material.material import Glow, Mapping, Material, Normals, PackedName, default_material, packed
 from mivex.core.pixels.blends import BLENDS
-from mivex.core.project.document import Overlay
+from mivex.core.project import edits
+from mivex.core.project.document import Document, Overlay
+from mivex.core.stage.draw import UNLIT_BLENDS
 from mivex.ui import theme
+from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
+from mivex.ui.fields.sources import SourcedField
 
 if TYPE_CHECKING:
     from mivex.ui.shell.controls import Controls
@@ -44,9 +49,105 @@ def build_blend(c: Controls, o: Overlay) -> None:
         keys.remove("lit")
     for key in keys:
         c.model_field(Material, key, "material", o)
-    for title, group in (("Depth", ("depth_test", "depth_write", "depth_bias")),
-                         ("Order", ("group", "nudge")), ("Surface", ("both_faces", "tiling"))):
+    lit = o.material.lit and blend.name not in UNLIT_BLENDS
+    c.column.addSpacing(6)
+    c.column.addWidget(label("Surface", "section"))
+    for key, (name, hint, number, needs_light) in INPUTS.items():
+        if lit or not needs_light:
+            input_field(c, o, key, name, hint, number)
+    if lit:
+        packed_map(c, o)
+        if o.material.finish.normal.source != "number":
+            finish_part(c, o, "normal", Normals, "green")
+        if o.material.finish.glow.strength > 0:
+            finish_part(c, o, "glow", Glow, "colour")
+    for key in ("both_faces", "tiling"):
+        c.model_field(Material, key, "material", o)
+    c.column.addSpacing(6)
+    c.column.addWidget(label("On the mesh", "section"))
+    for key in Mapping.model_fields:
+        nested_field(c, o, Mapping, "mapping", key)
+    for title, group in (("Depth", ("depth_test", "depth_write", "depth_bias")), ("Order", ("group", "nudge"))):
         c.column.addSpacing(6)
         c.column.addWidget(label(title, "section"))
         for key in group:
             c.model_field(Material, key, "material", o)
+
+
+INPUTS = {
+    "colour": ("Colour", "The picture that colour is read from.", "", False),
+    "opacity": ("Alpha", "Where alpha is read from, if not from the overlay's own.", "value", False),
+    "roughness": ("Roughness", "Smooth mirrors what is around it, rough scatters it.", "value", True),
+    "metal": ("Metal", "Metal mirrors in its own colour and has no matt part.", "value", True),
+    "occlusion": ("Occlusion", "How much of the light from all round reaches each place.", "value", True),
+    "normal": ("Normals", "Bumps from a normal map; only what is lit shows them.", "strength", True),
+    "glow": ("Glow", "Light that the surface gives off by itself.", "strength", True),
+}
+"""Inputs of a surface: name, hint, the setting that is a number, and whether it shows only in light."""
+
+PACKED: dict[str, tuple[PackedName, ...]] = {
+    "Occlusion, roughness, metal": ("occlusion", "roughness", "metal"),
+    "Metal, roughness": ("metal", "roughness"),
+    "Roughness, metal, occlusion": ("roughness", "metal", "occlusion"),
+    "Metal, occlusion, –, smoothness": ("metal", "occlusion", "nothing", "smoothness"),
+}
+"""Orders of packed pictures that are met: what red, green, blue and alpha hold."""
+
+
+def _material(c: Controls, o: Overlay) -> Material:
+    return (c.session.doc.overlay(o.id) or o).material
+
+
+def input_field(c: Controls, o: Overlay, key: str, name: str, hint: str, number: str) -> None:
+    """The editor of one input."""
+    usual = getattr(default_material(o.kind).finish, key)
+    field = SourcedField(name, hint, lambda: getattr(_material(c, o).finish, key), usual, number=number,
+                         overlays=lambda: {k.id: k.name for k in c.session.doc.overlays if k.id != o.id},
+                         choose_file=c.choose_file)
+    field.edited.connect(c.edit_with(f"Change {name.lower()}", f"{o.id} finish {key}", lambda d, v: edits.set_fields(
+        d, o.id, "material", finish=edits.revalidated(
+            (d.overlay(o.id) or o).material.finish, **{key: v}))))
+    c.add_field(field)
+
+
+def finish_part(c: Controls, o: Overlay, part: str, model: type, key: str) -> None:
+    """One more setting of an input."""
+    field = field_for(model, key, lambda: getattr(getattr(_material(c, o).finish, part), key), c.choose_file)
+
+    def write(d: Document, value: object) -> Document:
+        finish = (d.overlay(o.id) or o).material.finish
+        fresh = edits.revalidated(getattr(finish, part), **{key: value})
+        return edits.set_fields(d, o.id, "material", finish=edits.revalidated(finish, **{part: fresh}))
+
+    field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"{o.id} {part} {key}", write))
+    c.add_field(field)
+
+
+def nested_field(c: Controls, o: Overlay, model: type, part: str, key: str) -> None:
+    """One setting of a part of the material."""
+    field = field_for(model, key, lambda: getattr(getattr(_material(c, o), part), key), c.choose_file)
+
+    def write(d: Document, value: object) -> Document:
+        now = getattr((d.overlay(o.id) or o).material, part)
+        return edits.set_fields(d, o.id, "material", **{part: edits.revalidated(now, **{key: value})})
+
+    field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"{o.id} {part} {key}", write))
+    c.add_field(field)
+
+
+def packed_map(c: Controls, o: Overlay) -> None:
+    """Reads several inputs from one packed picture, in a named order."""
+    button = QPushButton("Packed picture …")
+    button.setToolTip("Reads roughness, metal and occlusion from the channels of one picture, in an order that you choose.")
+    menu = QMenu(button)
+
+    def take(order: tuple[PackedName, ...]) -> None:
+        path = c.choose_file("file")
+        if path:
+            c.session.apply("Take a packed picture", lambda d: edits.set_fields(d, o.id, "material", finish=packed(
+                (d.overlay(o.id) or o).material.finish, order, source="file", path=path)))
+
+    for words, order in PACKED.items():
+        menu.addAction(words).triggered.connect(lambda _=False, k=order: take(k))
+    button.setMenu(menu)
+    c.column.addWidget(button)

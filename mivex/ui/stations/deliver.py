@@ -33,9 +33,9 @@ def build_deliver(c: Controls, o: Overlay) -> None:
     c.column.addWidget(state)
 
     def live() -> None:
-        ready = o.id in c.engine.textures
+        ready = c.engine.get(o.id).texture is not None
         one.setEnabled(ready)
-        found = c.engine.findings.get(o.id, [])
+        found = c.engine.get(o.id).findings
         state.setText("There is no picture to deliver yet." if not ready else
                       "No findings: it composites as it should." if not found else
                       f"{len(found)} finding{'s are' if len(found) > 1 else ' is'} still open; it can be delivered "

@@ -41,7 +41,7 @@ def build_edges(c: Controls, o: Overlay) -> None:
     state: dict[str, object] = {"rows": None}
 
     def live() -> None:
-        facts = c.engine.facts.get(o.id)
+        facts = c.engine.get(o.id).figures
         rows = facts.fringes if facts else []
         if rows == state["rows"]:
             return
@@ -54,7 +54,7 @@ def build_edges(c: Controls, o: Overlay) -> None:
             grid.addWidget(label(f"{r.level} · {r.width}×{r.height}", "figure"), i, 0)
             bar = QFrame()
             bar.setFixedHeight(5)
-            bar.setStyleSheet(f"background: {theme.ACCENT if r.p99 > VISIBLE else theme.FAINT};")
+            bar.setStyleSheet(f"background: {theme.FINDING if r.p99 > VISIBLE else theme.FAINT};")
             bar.setSizePolicy(QSizePolicy.Policy.Fixed, QSizePolicy.Policy.Fixed)
             bar.setFixedWidth(max(1, round(min(r.p99, 64) / 64 * 96)))
             grid.addWidget(bar, i, 1, Qt.AlignmentFlag.AlignVCenter)
@@ -74,7 +74,7 @@ def _figures(c: Controls, o: Overlay, title: str, words: Callable[[Facts], str])
     c.column.addWidget(lines)
 
     def live() -> None:
-        facts = c.engine.facts.get(o.id)
+        facts = c.engine.get(o.id).figures
         lines.setText("Measuring …" if facts is None else words(facts))
 
     c.live.append(live)

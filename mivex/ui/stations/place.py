@@ -38,7 +38,7 @@ def build_place(c: Controls, o: Overlay) -> None:
         row = QHBoxLayout()
         chosen = p.id == c.session.place_id
         button = QPushButton(f"{number}  {_MOUNTS[p.mount]}")
-        button.setStyleSheet("text-align: left;" + (f"border: 1px solid {theme.ACCENT}; padding: 4px 11px;"
+        button.setStyleSheet("text-align: left;" + (f"border: 1px solid {theme.CHOSEN}; padding: 4px 11px;"
                                                     if chosen else ""))
         button.clicked.connect(lambda _=False, k=p.id: c.session.choose(o.id, k))  # type: ignore[misc]
         row.addWidget(button, 1)
@@ -57,7 +57,7 @@ def build_place(c: Controls, o: Overlay) -> None:
 def new_place(c: Controls, overlay_id: str, mount: str) -> None:
     """Put the overlay on the stage once more."""
     o = c.session.doc.overlay(overlay_id)
-    t = c.engine.textures.get(overlay_id)
+    t = c.engine.get(overlay_id).texture
     if o is None:
         return
     full = (1, 1) if t is None else t.full_size if t.scale < 1 else (t.width, t.height)

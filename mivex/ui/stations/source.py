@@ -50,7 +50,7 @@ def build_source(c: Controls, o: Overlay) -> None:
             side.edited.connect(c.edit_with(f"Change {words.lower()}", f"{o.id} canvas {axis}", write))
             c.add_field(side)
     c.model_field(Source, "meaning", "source", o)
-    if now().source.meaning == "guess" and (seen := c.engine.meanings.get(o.id)):
+    if now().source.meaning == "guess" and (seen := c.engine.get(o.id).meaning):
         c.column.addWidget(label(f"Taken as {seen[0]}: {seen[1]}.", "figure", wrap=True))
     c.model_field(Source, "alpha_stored", "source", o)
     facts(c, o)
@@ -68,7 +68,7 @@ def seam_figures(c: Controls, o: Overlay) -> None:
     c.column.addWidget(line)
 
     def live() -> None:
-        facts = c.engine.facts.get(o.id)
+        facts = c.engine.get(o.id).figures
         if facts is not None:
             line.setText("\n".join(f"{s.sides}: step {s.across:.1f} of 255, inside {s.inside:.1f} ({s.ratio:.1f} ×)"
                                    for s in facts.seams))
@@ -93,7 +93,7 @@ def facts(c: Controls, o: Overlay) -> None:
     c.column.addLayout(grid)
 
     def live() -> None:
-        t, p = c.engine.textures.get(o.id), c.engine.pictures.get(o.id)
+        t, p = c.engine.get(o.id).texture, c.engine.get(o.id).picture
         for cell in cells.values():
             cell.setText("–")
         if t is None or p is None:

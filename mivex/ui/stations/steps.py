@@ -108,7 +108,7 @@ def _card(c: Controls, o: Overlay, index: int, is_open: bool, active: bool) -> Q
         box.addWidget(said)
 
         def follow() -> None:
-            t = c.engine.textures.get(o.id)
+            t = c.engine.get(o.id).texture
             words = [n.partition(": ")[2] for n in (t.notes if t else ()) if n.startswith(f"{step.label}: ")]
             said.setText(" ".join(words[:1]))
             said.setVisible(bool(words))

@@ -123,7 +123,7 @@ def draw_handles(p: QPainter, step: Any, frame: Frame) -> None:
     p.translate(c)
     p.rotate(a)
     linear = isinstance(step, FallOffFields) and step.shape == "linear"
-    for colour, pen in (("#101010", 3.0), (theme.ACCENT, 1.3)):
+    for colour, pen in ((theme.CASING, 3.0), (theme.CHOSEN, 1.3)):
         p.setPen(QPen(QColor(colour), pen))
         if linear:
             for y in (-ry, 0.0, ry):
@@ -138,7 +138,7 @@ def draw_handles(p: QPainter, step: Any, frame: Frame) -> None:
             p.drawRect(QRectF(-rx, -ry, 2 * rx, 2 * ry))
     p.restore()
     p.setPen(QPen(QColor("#101010"), 1))
-    p.setBrush(QColor(theme.ACCENT))
+    p.setBrush(QColor(theme.CHOSEN))
     p.drawEllipse(c, 5, 5)
     for spot in (wide, high) if not linear else (high,):
         p.drawRect(QRectF(spot.x() - 4, spot.y() - 4, 8, 8))
@@ -146,7 +146,7 @@ def draw_handles(p: QPainter, step: Any, frame: Frame) -> None:
 
 def draw_pivot(p: QPainter, at: QPointF) -> None:
     """A small cross where the pivot stands, if it is not the middle."""
-    for colour, pen in (("#101010", 3.0), (theme.TEXT, 1.2)):
+    for colour, pen in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
         p.setPen(QPen(QColor(colour), pen))
         p.drawLine(at + QPointF(-7, 0), at + QPointF(7, 0))
         p.drawLine(at + QPointF(0, -7), at + QPointF(0, 7))

@@ -9,13 +9,14 @@ References
 LLVM language reference, *Vector Type* and ``llvm.fmuladd``.
 """
 
-import numba as nb
 import numpy as np
 from llvmlite import ir
 from numba import types
 from numba.core import cgutils
 from numba.core.datamodel import models, register_default
 from numba.extending import intrinsic
+
+from mivex.core.base.compile import inlined
 
 _FLOAT = ir.FloatType()
 _FOUR = ir.VectorType(_FLOAT, 4)
@@ -78,6 +79,16 @@ def store1(typingctx, address, value):
         builder.store(args[1], _pointer(builder, args[0], _FLOAT)).align = 4
         return context.get_dummy_value()
     return types.void(types.uint64, types.float32), make
+
+
+@intrinsic
+def load8(typingctx, address):
+    """One whole number of 64 bits at an address."""
+    def make(context, builder, signature, args):
+        found = builder.load(_pointer(builder, args[0], ir.IntType(64)))
+        found.align = 8
+        return found
+    return types.int64(types.uint64), make
 
 
 def _binary(name, words):
@@ -164,13 +175,13 @@ def fma1(typingctx, a, b, c):
     return types.float32(types.float32, types.float32, types.float32), make
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def lerp4(a, b, t):
     """a + (b − a) · t, with t four times the same share."""
     return fma4(sub4(b, a), t, a)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def floor1(x):
     """Largest whole number not above ``x``; by conversion, since calls to a library's floor break loops apart."""
     i = np.int64(x)

@@ -1,8 +1,8 @@
 """The seven blends, written once: for the raster, the flat proof and one pixel's account."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.lanes import (
     add4,
     fma4,
@@ -18,13 +18,13 @@ from mivex.core.pixels.kernels.lanes import (
 )
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def kept(code, alpha, cutoff, threshold):
     """Whether a fragment is drawn at all: Cutout (1) by its cutoff, Dithered (2) by the matrix."""
     return not ((code == 1 and alpha < cutoff) or (code == 2 and alpha <= threshold))
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def merge4(code, source, below, opacity):
     """What a fragment makes of what is below it; see `mivex.core.pixels.blends.BLENDS` for the equations.
 
@@ -44,7 +44,7 @@ def merge4(code, source, below, opacity):
     return mul4(below, with_last4(fma4(source, a, left), one))
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def merge_one(code, source, below, opacity, cutoff, threshold):
     """`merge4` for arrays of four float32; ``below`` is changed in place."""
     if kept(code, source[3], cutoff, threshold):
@@ -53,7 +53,7 @@ def merge_one(code, source, below, opacity, cutoff, threshold):
         store4(at, merge4(code, s, load4(at), opacity))
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def surface_weights(code, source, opacity):
     """How a fragment meets a surface that is not lit yet: what it adds, and by what light and glow below are kept.
 
@@ -73,7 +73,7 @@ def surface_weights(code, source, opacity):
     return splat4(np.float32(0)), with_last4(fma4(source, a, left), one)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def joined4(add, keep, below):
     """``add + keep · below``."""
     return add4(add, mul4(keep, below))

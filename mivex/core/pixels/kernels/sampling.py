@@ -1,8 +1,8 @@
 """Kernels of `mivex.core.pixels.sampling`: reading texels as graphics hardware does."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.lanes import (
     blue4,
     floor1,
@@ -10,6 +10,7 @@ from mivex.core.pixels.kernels.lanes import (
     last4,
     lerp4,
     load4,
+    load8,
     red4,
     splat4,
 )
@@ -17,7 +18,7 @@ from mivex.core.pixels.kernels.lanes import (
 _FAR = np.float32(1 << 22)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def mix4(row, next_row, left, right, fx, fy):
     """Bilinear mix of four texels: addresses of two rows, offsets in bytes within them, and the two shares."""
     sx = splat4(fx)
@@ -26,7 +27,7 @@ def mix4(row, next_row, left, right, fx, fy):
     return lerp4(top, low, splat4(fy))
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def bilinear4(level, w, h, u, v, wrap):
     """Read one level, whose texels start at an address, at ``u, v``."""
     half = np.float32(0.5)
@@ -47,7 +48,7 @@ def bilinear4(level, w, h, u, v, wrap):
                 np.uint64(x1 * 16), fx, fy)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def level_of(rho2, top):
     """Level and fraction of ``log2 √rho2``, to within 0.0005; hardware keeps no more than 8 bits of it."""
     level = 0
@@ -64,23 +65,53 @@ def level_of(rho2, top):
     return level, min(max(f, np.float32(0)), np.float32(1))
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+# A chain is known by the address of its record, `mivex.core.pixels.mips.CHAIN`: texels, levels, then 15 widths, 15
+# heights, 15 first texels, each eight bytes.
+
+
+@inlined
+def levels_of(chain):
+    """How many levels a chain has."""
+    return load8(chain + np.uint64(8))
+
+
+@inlined
+def wide_of(chain, level):
+    """Width of a level."""
+    return load8(chain + np.uint64(16 + 8 * level))
+
+
+@inlined
+def high_of(chain, level):
+    """Height of a level."""
+    return load8(chain + np.uint64(136 + 8 * level))
+
+
+@inlined
+def texels_of(chain, level):
+    """Address of a level's first texel."""
+    return np.uint64(load8(chain)) + np.uint64(load8(chain + np.uint64(256 + 8 * level)) * 16)
+
+
+@inlined
+def in_level4(chain, level, u, v, wrap):
+    """Read one level of a chain."""
+    return bilinear4(texels_of(chain, level), wide_of(chain, level), high_of(chain, level), u, v, wrap)
+
+
+@inlined
 def trilinear4(chain, u, v, level, share, wrap):
-    """Mix two neighbouring levels of a chain's record."""
-    base = chain.texels
-    near = bilinear4(base + np.uint64(chain.start[level] * 16), chain.wide[level], chain.high[level], u, v, wrap)
+    """Mix two neighbouring levels of a chain."""
+    near = in_level4(chain, level, u, v, wrap)
     if share > np.float32(0.002):
-        up = level + 1
-        far = bilinear4(base + np.uint64(chain.start[up] * 16), chain.wide[up], chain.high[up], u, v, wrap)
-        near = lerp4(near, far, splat4(share))
+        near = lerp4(near, in_level4(chain, level + 1, u, v, wrap), splat4(share))
     return near
 
 
-@nb.njit(nogil=True, cache=True)
-def sample_many(chains, us, vs, lods, wrap, out):
+@kernel
+def sample_many(chain, us, vs, lods, wrap, out):
     """Sample a chain at many places; levels of detail as given."""
-    chain = chains[0]
-    top = chain.levels - 1
+    top = levels_of(chain) - 1
     for i in range(us.size):
         lod = lods[i]
         level, share = 0, np.float32(0)
@@ -89,10 +120,7 @@ def sample_many(chains, us, vs, lods, wrap, out):
         elif lod > 0:
             level = int(lod)
             share = np.float32(lod - level)
-        base = chain.texels
-        c = bilinear4(base + np.uint64(chain.start[level] * 16), chain.wide[level], chain.high[level], us[i], vs[i], wrap)
+        c = in_level4(chain, level, us[i], vs[i], wrap)
         if share > 0:
-            up = level + 1
-            far = bilinear4(base + np.uint64(chain.start[up] * 16), chain.wide[up], chain.high[up], us[i], vs[i], wrap)
-            c = lerp4(c, far, splat4(share))
+            c = lerp4(c, in_level4(chain, level + 1, us[i], vs[i], wrap), splat4(share))
         out[i, 0], out[i, 1], out[i, 2], out[i, 3] = red4(c), green4(c), blue4(c), last4(c)

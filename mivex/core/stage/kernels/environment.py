@@ -8,14 +8,14 @@ looked at along the normal; the table holds what an even sky would give.
 
 import math
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 from mivex.core.pixels.kernels.lanes import add4, blue4, fma4, green4, make4, mul4, red4, splat4, store4
 from mivex.core.stage.kernels.light import octahedron, read_map
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def direction(u, v):
     """Unit direction of a place on the unfolded octahedron; the inverse of `octahedron`."""
     p, q = 2 * u - 1, 2 * v - 1
@@ -28,7 +28,7 @@ def direction(u, v):
     return p * s, y * s, q * s
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def _frame(x, y, z):
     """Two unit vectors that stand on a direction and on each other."""
     if abs(y) < 0.9:
@@ -40,7 +40,7 @@ def _frame(x, y, z):
     return ax, ay, az, y * az - z * ay, z * ax - x * az, x * ay - y * ax
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def gather(source, size, cosines, weights, turns, out, side, first, last):
     """Weighted mean of a map over rings round each direction, for rows ``first`` to ``last`` of the inner texels.
 
@@ -77,7 +77,7 @@ def gather(source, size, cosines, weights, turns, out, side, first, last):
                    make4(red4(total), green4(total), blue4(total), np.float32(1)))
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def integrate(out, steps, turns, first, last):
     """Rows ``first`` to ``last`` of the table (n, n, 2): rows by roughness, columns by n·v.
 

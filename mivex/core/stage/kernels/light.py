@@ -11,9 +11,9 @@ Meyer and others (2010), *On Floating-Point Normal Vectors* (octahedral map).
 
 import math
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.lanes import (
     add4,
     blue4,
@@ -37,7 +37,7 @@ DIELECTRIC = np.float32(0.04)
 """Reflectance, looked at straight, of everything that is no metal: index of refraction 1.5."""
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def octahedron(x, y, z):
     """Where a direction lies on the unfolded octahedron, both in [0, 1]; y is up and in the middle."""
     s = np.float32(1) / (abs(x) + abs(y) + abs(z))
@@ -50,7 +50,7 @@ def octahedron(x, y, z):
     return p * half + half, q * half + half
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def read_map(at, size, u, v):
     """Bilinear read of an octahedral map with one texel of border on every side."""
     w = size + 2
@@ -64,7 +64,7 @@ def read_map(at, size, u, v):
                  lerp4(load4(low), load4(low + np.uint64(16)), sx), splat4(fy))
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def read_table(light, nv, rough):
     """Scale and shift of the reflectance that a whole even sky would give."""
     n = light.table_size
@@ -87,14 +87,14 @@ def read_table(light, nv, rough):
     return out0, out1
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def facets(a2, nh):
     """Share of the facets that face along the half vector: GGX with ``a2 = α²``."""
     d = nh * nh * (a2 - np.float32(1)) + np.float32(1)
     return a2 / (_PI * d * d)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def visible(a2, nl, nv):
     """Masking and shadowing together, over ``4 n·l n·v``; for GGX, height-correlated."""
     one = np.float32(1)
@@ -102,7 +102,7 @@ def visible(a2, nl, nv):
     return np.float32(0.5) / max(s, np.float32(1e-7))
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def lamp_share(light, x, y, z):
     """Share of the lamp that reaches a place: solid casters hide it, pierced ones let their share through."""
     n = light.shadow_size
@@ -130,7 +130,7 @@ def lamp_share(light, x, y, z):
     return total
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def lit4(light, n, view, place, base, rough, metal, occlusion):
     """Light that leaves a surface towards the eye.
 
@@ -192,7 +192,7 @@ def lit4(light, n, view, place, base, rough, metal, occlusion):
     return out
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def lit_many(lights, normals, views, places, base, surface, out):
     """`lit4` for many places: ``base`` (n, 4), ``surface`` (n, 3) of roughness, metal, occlusion."""
     for i in range(len(out)):

@@ -4,9 +4,9 @@ Two loops are kept for the commonest case, an unlit texture into the picture. Th
 same blend as the general one, in the same order of operations, so that all agree bit for bit.
 """
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.lanes import (
     fma1,
     last4,
@@ -19,12 +19,12 @@ from mivex.core.pixels.kernels.lanes import (
     store4,
 )
 from mivex.core.pixels.kernels.merge import kept, merge4
-from mivex.core.pixels.kernels.sampling import bilinear4, mix4, trilinear4
+from mivex.core.pixels.kernels.sampling import bilinear4, high_of, mix4, texels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.shade import lean4, lit_fragment, onto_surface, surface_of
 from mivex.core.stage.kernels.walk import biased, inside, nearer, span, trimmed
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def _finish(draw, source, iw, colour, depth, matrix, x):
     """Blend one fragment into the picture."""
     a = last4(source)
@@ -35,11 +35,11 @@ def _finish(draw, source, iw, colour, depth, matrix, x):
             store1(depth, biased(iw, draw.bias))
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def row_close(frame, draw, chain, poly, value, y, x0, first, last):
     """A row of a flat polygon seen at the finest level: u and v run evenly, nothing is divided."""
-    w, h = chain.wide[0], chain.high[0]
-    base = chain.texels
+    w, h = wide_of(chain, 0), high_of(chain, 0)
+    base = texels_of(chain, 0)
     half = np.float32(0.5)
     iw = np.float32(value[0])
     z = 1.0 / value[0]
@@ -77,7 +77,7 @@ def row_close(frame, draw, chain, poly, value, y, x0, first, last):
             _finish(draw, s, iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
     """A row of an unlit polygon in perspective, or of a flat one at a coarser level."""
     rw, gw = np.float32(value[0]), np.float32(poly.across[0])
@@ -103,21 +103,21 @@ def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
         _finish(draw, mul4(c, tint), iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
 
 
-@nb.njit(nogil=True, cache=True)
-def row_full(frame, light, draw, chains, poly, value, y, x0, first, last, surface, hold):
+@kernel
+def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold):
     """A row of anything: every input read, lit here or left to be lit.
 
     ``surface`` is the address of the row of surfaces to change, or 0: then light is worked out here and the
-    picture is the sink. ``hold`` is scratch for the texels of one pixel.
+    picture is the sink. ``value`` and ``hold`` are addresses: of the row's first values, and of scratch for a pixel.
     """
     row = np.uint64(y * frame.width + x0)
     colour, depth = frame.colour + row * np.uint64(16), frame.depth + row * np.uint64(4)
     matrix = frame.matrix + np.uint64((y & 7) * 32)
     for i in range(first, last):
-        iw = fma1(np.float32(poly.across[0]), np.float32(i), np.float32(value[0]))
+        iw = fma1(np.float32(poly.across[0]), np.float32(i), load1(value))
         if draw.test and not nearer(iw, draw.bias, depth + np.uint64(i * 4)):
             continue
-        source = surface_of(draw, chains, poly, value, i, iw, hold)
+        source = surface_of(draw, poly, value, i, iw, hold)
         a = last4(source)
         threshold = load1(matrix + np.uint64(((x0 + i) & 7) * 4)) if draw.blend == 2 else np.float32(0)
         if not kept(draw.blend, a, draw.cutoff, threshold):
@@ -133,15 +133,15 @@ def row_full(frame, light, draw, chains, poly, value, y, x0, first, last, surfac
             store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
 
 
-@nb.njit(nogil=True, cache=True)
-def paint(frames, lights, draws, chains, polys, box, surfaces):
+@kernel
+def paint(frames, lights, draws, polys, box, surfaces):
     """Draw polygons, in their order, into a box of the picture.
 
     Parameters
     ----------
     frames : FRAME array (1,)
     lights : LIGHT array (1,)
-    draws, chains, polys : DRAW, CHAIN and POLY arrays
+    draws, polys : DRAW and POLY arrays
     box : int64 array (6,)
         First row and the one after the last, first column and the one after the last, first polygon and the one
         after the last.
@@ -152,7 +152,9 @@ def paint(frames, lights, draws, chains, polys, box, surfaces):
     first, last, left, right = box[0], box[1], box[2], box[3]
     deferred = surfaces.size > 0
     value = np.empty(10)
-    hold = np.zeros((9, 4), np.float32)
+    narrow = np.empty(10, np.float32)
+    scratch = np.zeros((10, 4), np.float32)
+    hold = np.uint64(scratch.ctypes.data)
     at = np.uint64(surfaces.ctypes.data)
     step = np.uint64(frame.width * 64)
     for p in range(box[4], box[5]):
@@ -160,7 +162,7 @@ def paint(frames, lights, draws, chains, polys, box, surfaces):
         if poly.bottom <= first or poly.top >= last or poly.right <= left or poly.left >= right:
             continue
         draw = draws[poly.draw]
-        chain = chains[draw.chain[0]]
+        chain = draw.chain[0]
         plain = not deferred and not draw.lit and not draw.tinted and draw.slots == 1 and draw.opacity.slot < 0
         for y in range(max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))),
                        min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))):
@@ -176,7 +178,9 @@ def paint(frames, lights, draws, chains, polys, box, surfaces):
             if a >= b:
                 continue
             if not plain:
-                row_full(frame, light, draw, chains, poly, value, y, x0, a, b,
+                for k in range(10):
+                    narrow[k] = np.float32(value[k])
+                row_full(frame, light, draw, poly, np.uint64(narrow.ctypes.data), y, x0, a, b,
                          at + step * np.uint64(y - first) if deferred else np.uint64(0), hold)
             elif poly.flat and poly.level == 0 and poly.share <= np.float32(0.002):
                 row_close(frame, draw, chain, poly, value, y, x0, a, b)
@@ -184,7 +188,7 @@ def paint(frames, lights, draws, chains, polys, box, surfaces):
                 row_plain(frame, draw, chain, poly, value, y, x0, a, b)
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def clear(frames, box, surfaces):
     """Make a box of the picture the ground grey of alpha 0, infinitely far, and its surfaces unlit ground."""
     frame = frames[0]

@@ -8,13 +8,13 @@ divided by w, planes over the screen.
 
 import math
 
-import numba as nb
 import numpy as np
 
-from mivex.core.pixels.kernels.sampling import level_of
+from mivex.core.base.compile import kernel
+from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, wide_of
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def _same_face(position, uv, tint, index, t):
     """Whether triangles ``t`` and ``t + 1`` are the halves of one parallelogram."""
     if t + 1 >= index.shape[0] or index[t, 0] != index[t + 1, 0] or index[t, 2] != index[t + 1, 1]:
@@ -33,7 +33,7 @@ def _same_face(position, uv, tint, index, t):
     return True
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def _axes(position, uv, index, t, draw, out):
     """Where u and minus v run in the world, as unit vectors; nothing where the UVs have no area."""
     a, b, c = index[t, 0], index[t, 1], index[t, 2]
@@ -51,8 +51,8 @@ def _axes(position, uv, index, t, draw, out):
         out.upward[k] = np.float32(-down[k] / ld) if ld > 0 else np.float32(0)
 
 
-@nb.njit(nogil=True, cache=True)
-def project(position, normal, uv, tint, index, draws, number, view, lens, chains, out, at, ordered):
+@kernel
+def project(position, normal, uv, tint, index, draws, number, view, lens, out, at, ordered):
     """Bring a mesh to the screen, cut at the near plane; returns how many polygons there are then.
 
     Parameters
@@ -68,7 +68,6 @@ def project(position, normal, uv, tint, index, draws, number, view, lens, chains
         World to camera: right, up, forward.
     lens : float64 array (4,)
         Focal length and centre in pixels, and the near distance.
-    chains : CHAIN array
     out : POLY array
     at : int
         Where to begin in ``out``.
@@ -166,12 +165,12 @@ def project(position, normal, uv, tint, index, draws, number, view, lens, chains
         if o.flat:
             # A panel square to the view has one depth: no division a pixel, and one level of detail.
             o.across[0], o.down[0] = 0.0, 0.0
-            chain = chains[draw.chain[0]]
+            chain = draw.chain[0]
             z = poly[0, 2]
-            w0, h0 = chain.wide[0], chain.high[0]
+            w0, h0 = wide_of(chain, 0), high_of(chain, 0)
             rho2 = max((o.across[1] * w0) ** 2 + (o.across[2] * h0) ** 2,
                        (o.down[1] * w0) ** 2 + (o.down[2] * h0) ** 2) * z * z
-            o.level, o.share = level_of(np.float32(rho2 if rho2 > 1.001 else 1.0), chain.levels - 1)
+            o.level, o.share = level_of(np.float32(rho2 if rho2 > 1.001 else 1.0), levels_of(chain) - 1)
         if draw.normal_slot >= 0:
             for k in range(3):
                 o.along[k], o.upward[k] = np.float32(0), np.float32(0)

@@ -2,14 +2,15 @@
 
 import math
 
-import numba as nb
 import numpy as np
+
+from mivex.core.base.compile import kernel
 
 SHOULDER = np.float32(0.8)
 """Where the soft view curve leaves the straight line."""
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def to_codes(colour, table, gain, soft, out, box):
     """Write the codes of a box: rows, then columns, each first and one after the last.
 

@@ -6,9 +6,9 @@ for each channel the share of its own light that shows, and the picture's alpha.
 
 import math
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.lanes import (
     add4,
     blue4,
@@ -27,52 +27,53 @@ from mivex.core.pixels.kernels.lanes import (
     with_last4,
 )
 from mivex.core.pixels.kernels.merge import joined4, surface_weights
-from mivex.core.pixels.kernels.sampling import level_of, trilinear4
+from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.light import lit4
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, wrap):
     """Sample at ``u, v`` with the level that the screen's derivatives ask for.
 
     ``gw, gu, gv``, ``hw, hu, hv``: change of 1/w, u/w, v/w per pixel across and down.
     """
-    W, H = np.float32(chain.wide[0]), np.float32(chain.high[0])
+    W, H = np.float32(wide_of(chain, 0)), np.float32(high_of(chain, 0))
     ux, vx = (gu - u * gw) * w * W, (gv - v * gw) * w * H
     uy, vy = (hu - u * hw) * w * W, (hv - v * hw) * w * H
     rho2 = max(ux * ux + vx * vx, uy * uy + vy * vy)
     level, share = 0, np.float32(0)
     if rho2 > np.float32(1):
-        level, share = level_of(rho2, chain.levels - 1)
+        level, share = level_of(rho2, levels_of(chain) - 1)
     return trilinear4(chain, u, v, level, share, wrap)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def _input(source, hold):
     """The value of one input, from the texels of this pixel."""
     if source.slot < 0:
         return source.shift
-    return min(max(source.shift + source.gain * hold[source.slot, source.lane], np.float32(0)), np.float32(1))
+    texel = load1(hold + np.uint64(16 * source.slot + 4 * source.lane))
+    return min(max(source.shift + source.gain * texel, np.float32(0)), np.float32(1))
 
 
-@nb.njit(nogil=True, cache=True)
-def surface_of(draw, chains, poly, value, i, iw, hold):
+@kernel
+def surface_of(draw, poly, value, i, iw, hold):
     """Read everything a material says of pixel ``i`` of a row.
 
-    Returns colour with alpha times opacity. ``hold`` then has, from row 6 on, normal and roughness; metal,
-    occlusion; glow is left in row 8.
+    Returns colour with alpha times opacity. ``hold``, an address, then has, from row 7 on, normal and roughness; metal,
+    occlusion; glow.
     """
     f = np.float32(i)
     one = np.float32(1)
     w = one / iw
     gw, gu, gv = np.float32(poly.across[0]), np.float32(poly.across[1]), np.float32(poly.across[2])
-    u = fma1(gu, f, np.float32(value[1])) * w
-    v = fma1(gv, f, np.float32(value[2])) * w
+    u = fma1(gu, f, load1(value + np.uint64(4))) * w
+    v = fma1(gv, f, load1(value + np.uint64(8))) * w
     hw, hu, hv = np.float32(poly.down[0]), np.float32(poly.down[1]), np.float32(poly.down[2])
-    at = np.uint64(hold.ctypes.data)
+    at = hold
     c = splat4(one)
     for k in range(draw.slots):
-        chain = chains[draw.chain[k]]
+        chain = draw.chain[k]
         # Levels differ with the size of each picture, so only the first may use what the polygon found.
         if poly.flat and k == 0:
             got = trilinear4(chain, u, v, poly.level, poly.share, draw.wrap)
@@ -85,23 +86,23 @@ def surface_of(draw, chains, poly, value, i, iw, hold):
     if draw.opacity.slot >= 0:
         c = with_last4(c, _input(draw.opacity, hold))
     if draw.tinted:
-        tint = mul4(tint, make4(fma1(np.float32(poly.across[6]), f, np.float32(value[6])) * w,
-                                fma1(np.float32(poly.across[7]), f, np.float32(value[7])) * w,
-                                fma1(np.float32(poly.across[8]), f, np.float32(value[8])) * w,
-                                fma1(np.float32(poly.across[9]), f, np.float32(value[9])) * w))
+        tint = mul4(tint, make4(fma1(np.float32(poly.across[6]), f, load1(value + np.uint64(24))) * w,
+                                fma1(np.float32(poly.across[7]), f, load1(value + np.uint64(28))) * w,
+                                fma1(np.float32(poly.across[8]), f, load1(value + np.uint64(32))) * w,
+                                fma1(np.float32(poly.across[9]), f, load1(value + np.uint64(36))) * w))
     source = mul4(c, tint)
     rough, metal, occlusion = _input(draw.rough, hold), _input(draw.metal, hold), _input(draw.occlusion, hold)
     nx, ny, nz = np.float32(0), np.float32(1), np.float32(0)
     if draw.lit:
-        nx = fma1(np.float32(poly.across[3]), f, np.float32(value[3])) * w
-        ny = fma1(np.float32(poly.across[4]), f, np.float32(value[4])) * w
-        nz = fma1(np.float32(poly.across[5]), f, np.float32(value[5])) * w
+        nx = fma1(np.float32(poly.across[3]), f, load1(value + np.uint64(12))) * w
+        ny = fma1(np.float32(poly.across[4]), f, load1(value + np.uint64(16))) * w
+        nz = fma1(np.float32(poly.across[5]), f, load1(value + np.uint64(20))) * w
         if draw.normal_slot >= 0:
             k = draw.normal_slot
             two = np.float32(2)
-            tx = (hold[k, 0] * two - one) * draw.normal_strength
-            ty = (hold[k, 1] * two - one) * draw.normal_strength * draw.green
-            tz = hold[k, 2] * two - one
+            tx = (load1(hold + np.uint64(16 * k)) * two - one) * draw.normal_strength
+            ty = (load1(hold + np.uint64(16 * k + 4)) * two - one) * draw.normal_strength * draw.green
+            tz = load1(hold + np.uint64(16 * k + 8)) * two - one
             inv = one / math.sqrt(max(nx * nx + ny * ny + nz * nz, np.float32(1e-12)))
             nx, ny, nz = nx * inv, ny * inv, nz * inv
             ax, ay, az = poly.along[0], poly.along[1], poly.along[2]
@@ -128,13 +129,13 @@ def surface_of(draw, chains, poly, value, i, iw, hold):
         glow = make4(draw.glow[0], draw.glow[1], draw.glow[2], np.float32(0))
         if draw.glow_slot >= 0:
             glow = mul4(glow, load4(at + np.uint64(16 * draw.glow_slot)))
-    store4(at + np.uint64(128), glow)
-    store4(at + np.uint64(96), make4(nx, ny, nz, rough))
-    store4(at + np.uint64(112), make4(metal, occlusion, np.float32(0), np.float32(0)))
+    store4(at + np.uint64(144), glow)
+    store4(at + np.uint64(112), make4(nx, ny, nz, rough))
+    store4(at + np.uint64(128), make4(metal, occlusion, np.float32(0), np.float32(0)))
     return source
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def _eye(frame, iw, x, y):
     """Where a pixel lies in the world, and the unit direction from it to the eye."""
     z = np.float32(1) / max(iw, np.float32(1e-4))  # nothing there: far away
@@ -149,17 +150,18 @@ def _eye(frame, iw, x, y):
             (dx * inv, dy * inv, dz * inv))
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def lit_fragment(frame, light, source, hold, iw, x, y):
     """Colour of a fragment that is lit where it is drawn; its alpha stays."""
     place, view = _eye(frame, iw, x, y)
-    n = (hold[6, 0], hold[6, 1], hold[6, 2])
-    out = lit4(light, n, view, place, source, hold[6, 3], hold[7, 0], hold[7, 1])
-    out = add4(out, load4(np.uint64(hold.ctypes.data) + np.uint64(128)))
+    own = load4(hold + np.uint64(112))
+    n = (red4(own), green4(own), blue4(own))
+    out = lit4(light, n, view, place, source, last4(own), load1(hold + np.uint64(128)), load1(hold + np.uint64(132)))
+    out = add4(out, load4(hold + np.uint64(144)))
     return with_last4(out, last4(source))
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def onto_surface(draw, source, hold, at):
     """Lay a fragment on a surface that is still to be lit.
 
@@ -170,17 +172,17 @@ def onto_surface(draw, source, hold, at):
     add, keep = surface_weights(draw.blend, source, draw.tint[3])
     below = load4(at + np.uint64(48))
     alpha = last4(add) + (last4(below) if draw.blend >= 5 else last4(below) * last4(keep))
-    own = load4(np.uint64(hold.ctypes.data) + np.uint64(96))
+    own = load4(hold + np.uint64(112))
     if not draw.lit or not (draw.decal or draw.blend <= 2):
         glow = load4(at + np.uint64(32))
         store4(at + np.uint64(32), with_last4(joined4(add, keep, glow), last4(glow)))
         store4(at + np.uint64(48), with_last4(mul4(below, keep), alpha))
         return
-    glow = load4(np.uint64(hold.ctypes.data) + np.uint64(128))
+    glow = load4(hold + np.uint64(144))
     if draw.blend <= 2:
         store4(at, with_last4(source, last4(own)))
-        store4(at + np.uint64(16), with_last4(own, hold[7, 0]))
-        store4(at + np.uint64(32), with_last4(glow, hold[7, 1]))
+        store4(at + np.uint64(16), with_last4(own, load1(hold + np.uint64(128))))
+        store4(at + np.uint64(32), with_last4(glow, load1(hold + np.uint64(132))))
         store4(at + np.uint64(48), splat4(one))
         return
     a = last4(source)
@@ -197,17 +199,17 @@ def onto_surface(draw, source, hold, at):
     first = load4(at)
     store4(at, lerp4(first, with_last4(colour, last4(own)), t))
     second = load4(at + np.uint64(16))
-    n = lerp4(second, with_last4(own, hold[7, 0]), t)
+    n = lerp4(second, with_last4(own, load1(hold + np.uint64(128))), t)
     x, y, z = red4(n), green4(n), blue4(n)
     inv = one / math.sqrt(max(x * x + y * y + z * z, np.float32(1e-12)))
     store4(at + np.uint64(16), make4(x * inv, y * inv, z * inv, last4(n)))
     third = load4(at + np.uint64(32))
-    occlusion = last4(third) + (hold[7, 1] - last4(third)) * m
+    occlusion = last4(third) + (load1(hold + np.uint64(132)) - last4(third)) * m
     store4(at + np.uint64(32), with_last4(fma4(glow, splat4(a), mul4(third, keep)), occlusion))
     store4(at + np.uint64(48), with_last4(share, alpha))
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def light_up(frames, lights, box, surfaces):
     """Light the surfaces of a box of the picture, and write what is seen of them."""
     frame, light = frames[0], lights[0]

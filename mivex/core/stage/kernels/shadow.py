@@ -5,23 +5,23 @@ References
 Williams (1978), *Casting Curved Shadows on Curved Surfaces*.
 """
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 from mivex.core.pixels.kernels.lanes import last4
-from mivex.core.pixels.kernels.sampling import level_of, trilinear4
+from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.walk import span
 
 
-@nb.njit(nogil=True, cache=True)
-def cast(seen, draws, chains, polys, count, first, last):
+@kernel
+def cast(seen, draws, polys, count, first, last):
     """Draw casters into rows ``first`` to ``last`` of what the lamp sees.
 
     Parameters
     ----------
     seen : float32 array (size, size, 3)
         Nearness of the nearest solid caster, of the nearest pierced one, share of light through the pierced ones.
-    draws, chains, polys : DRAW, CHAIN and POLY arrays
+    draws, polys : DRAW and POLY arrays
         ``lit`` marks a pierced caster: its picture's last channel says how much of it is there.
     count : int
         Polygons.
@@ -32,11 +32,11 @@ def cast(seen, draws, chains, polys, count, first, last):
         if poly.bottom <= first or poly.top >= last or poly.right <= 0 or poly.left >= size:
             continue
         draw = draws[poly.draw]
-        chain = chains[draw.chain[0]]
-        w, h = chain.wide[0], chain.high[0]
+        chain = draw.chain[0]
+        w, h = wide_of(chain, 0), high_of(chain, 0)
         rho2 = max((poly.across[1] * w) ** 2 + (poly.across[2] * h) ** 2,
                    (poly.down[1] * w) ** 2 + (poly.down[2] * h) ** 2)
-        level, share = level_of(np.float32(max(rho2, 1.0)), chain.levels - 1)
+        level, share = level_of(np.float32(max(rho2, 1.0)), levels_of(chain) - 1)
         for y in range(max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))),
                        min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))):
             x0, x1 = span(poly, y, size)

@@ -8,13 +8,14 @@ centre lies in, left and top edges included, so that neighbours share no pixel a
 
 import math
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.lanes import load1
+from mivex.core.pixels.kernels.sampling import high_of, wide_of
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def span(poly, y, width):
     """First pixel of a polygon in row ``y`` and the one after its last; the same however the picture is cut up."""
     yc = y + 0.5
@@ -33,7 +34,7 @@ def span(poly, y, width):
     return int(math.ceil(max(lo, 0.0) - 0.5)), int(math.ceil(min(hi, float(width)) - 0.5))
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def _beyond(start, step, first, last):
     """Narrow ``first`` to ``last`` to where ``start + step · i`` is not below zero."""
     if step > 1e-12:
@@ -45,7 +46,7 @@ def _beyond(start, step, first, last):
     return first, last
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def trimmed(poly, draw, chain, value, first, last):
     """Narrow a row of a flat polygon to where its texture is not clear: eight limits round what is not.
 
@@ -55,7 +56,7 @@ def trimmed(poly, draw, chain, value, first, last):
     level = poly.level + (1 if poly.share > 0 else 0)
     # What a coarser level holds reaches further: half a texel of its own, and one more by the bilinear read.
     far = 1.5 if level else 1.0
-    eu, ev = far / chain.wide[level], far / chain.high[level]
+    eu, ev = far / wide_of(chain, level), far / high_of(chain, level)
     u, v, du, dv = value[1] * z, value[2] * z, poly.across[1] * z, poly.across[2] * z
     lim = draw.trim
     first, last = _beyond(u - lim[0] + eu, du, first, last)
@@ -68,20 +69,20 @@ def trimmed(poly, draw, chain, value, first, last):
     return _beyond(lim[7] - u + v + eu + ev, dv - du, first, last)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def biased(iw, bias):
     """``1/(w − bias)`` from ``1/w``: moved towards the eye by so many metres, at most right up to it."""
     left = np.float32(1) - iw * bias
     return iw / left if left > np.float32(1e-6) else np.float32(1e9)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def nearer(iw, bias, depth):
     """Whether a fragment passes the depth test; ``depth`` is the address of what is there."""
     return (biased(iw, bias) if bias > 0 else iw) >= load1(depth)
 
 
-@nb.njit(nogil=True, cache=True, forceinline=True)
+@inlined
 def inside(start, step, last, lo, hi):
     """Narrow ``lo`` to ``hi`` to where ``start + step · i`` stays well between 0 and ``last``."""
     e = np.float32(1e-3)

@@ -1,0 +1,30 @@
+"""Figures that belong to a value and are measured once: kept as long as the value itself, and nowhere on it."""
+
+import threading
+from collections.abc import Callable, Hashable
+from typing import TypeVar
+from weakref import WeakKeyDictionary
+
+T = TypeVar("T")
+_rows: "WeakKeyDictionary[object, dict[Hashable, object]]" = WeakKeyDictionary()
+_lock = threading.Lock()
+
+
+def kept(owner: object, name: Hashable, make: Callable[[], T]) -> T:
+    """What ``make`` gave for this owner and name; called the first time only.
+
+    Parameters
+    ----------
+    owner : object
+        Compared by identity; what is kept goes when it goes. ``make`` must not hold on to it for good.
+    name : hashable
+    make : callable
+        Two threads may call it at the same time; one result stays.
+    """
+    with _lock:
+        row = _rows.setdefault(owner, {})
+        if name in row:
+            return row[name]  # type: ignore[return-value]
+    made = make()
+    with _lock:
+        return row.setdefault(name, made)  # type: ignore[return-value]

@@ -1,0 +1,280 @@
+"""What is known of each thing that can be shown: kept here, and asked for.
+
+A target is what somebody wants to see; its result is one frozen record of everything known of it. `follow` says which
+document counts, `due` what has to be computed for it, `make` computes (in any thread) and `take` puts the outcome in.
+Nothing here knows of a window or of threads.
+"""
+
+import time
+from collections.abc import Callable, Hashable
+from dataclasses import dataclass, replace
+
+from mivex.core.base.errors import Stopped
+from mivex.core.base.log import sentence
+from mivex.core.findings import Finding, Subject, examine
+from mivex.core.findings.facts import Facts, facts_of
+from mivex.core.picture.picture import Picture, guess_meaning
+from mivex.core.picture.texture import Texture
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.evaluate import PROXY_SIDE, Workshop
+from mivex.core.proof.histogram import histogram
+
+INPUTS = 12
+"""Steps' inputs that are kept."""
+Stop = Callable[[], bool]
+
+
+@dataclass(frozen=True)
+class Target:
+    """Something that can be shown.
+
+    Attributes
+    ----------
+    overlay : str
+        Id of an overlay; empty for a picture file.
+    until : int
+        What its step of that number receives; −1: the finished overlay.
+    path, meaning : str
+        A picture file that materials read, and how.
+    """
+
+    overlay: str = ""
+    until: int = -1
+    path: str = ""
+    meaning: str = ""
+
+
+@dataclass(frozen=True, eq=False)
+class Result:
+    """What is known of a target.
+
+    Attributes
+    ----------
+    target : Target
+    key : hashable
+        What it was made of; out of date when the document says otherwise.
+    full : bool
+        At full size; otherwise a proxy, and `key` is not to be relied on.
+    picture : Picture, optional
+        What it starts from.
+    meaning : (meaning, reason), optional
+        What that picture was taken for.
+    texture, before : Texture, optional
+        Finished, and before the first step.
+    examined : hashable
+        What `findings` and `figures` were measured for; None: not yet.
+    findings : tuple of Finding
+    figures : Facts, optional
+    problem : str
+        Why there is no texture.
+    """
+
+    target: Target
+    key: Hashable = None
+    full: bool = False
+    picture: Picture | None = None
+    meaning: tuple[str, str] | None = None
+    texture: Texture | None = None
+    before: Texture | None = None
+    examined: Hashable = None
+    findings: tuple[Finding, ...] = ()
+    figures: Facts | None = None
+    problem: str = ""
+
+
+NOTHING = Result(Target())
+
+
+class Results:
+    """Results by target, and what is due."""
+
+    def __init__(self) -> None:
+        self._rows: dict[Target, Result] = {}
+        self._wanted: dict[Target, None] = {}
+        self._doc = Document()
+        self._folder = ""
+        self._generation = 0
+
+    # Asking --------------------------------------------------------------------------------------
+
+    def get(self, target: Target | str) -> Result:
+        """What is known of a target, or of the overlay of that id; an empty result where nothing is."""
+        return self._rows.get(Target(target) if isinstance(target, str) else target, NOTHING)
+
+    def want(self, target: Target) -> Result:
+        """What is known of a target that is not always kept ready; from now on it is due when out of date."""
+        self._wanted.pop(target, None)
+        self._wanted[target] = None
+        while len(self._wanted) > INPUTS:
+            gone = next(iter(self._wanted))
+            self._wanted.pop(gone)
+            self._rows.pop(gone, None)
+        return self.get(target)
+
+    def textures(self) -> dict[Target, Texture]:
+        """Every texture there is, by target."""
+        return {t: r.texture for t, r in self._rows.items() if r.texture is not None}
+
+    def overlays(self) -> dict[str, Texture]:
+        """Finished textures by overlay id."""
+        return {t.overlay: x for t, x in self.textures().items() if t.overlay and t.until < 0}
+
+    # Following -----------------------------------------------------------------------------------
+
+    def key(self, target: Target) -> Hashable:
+        """What a target is made of in the document that counts; None where it cannot be made."""
+        if target.path:
+            return target, self._folder, self._generation
+        o = self._doc.overlay(target.overlay)
+        if o is None or not o.source.ready:
+            return None
+        steps = o.steps if target.until < 0 else o.steps[:target.until]
+        return o.source, steps, o.delivery.bits, o.delivery.format, self._folder, self._generation
+
+    def follow(self, doc: Document, folder: str, files: tuple[Target, ...] = ()) -> list[str]:
+        """Another document counts from now on; ``files`` are the pictures its materials read.
+
+        Returns
+        -------
+        list of str
+            Overlays that have lost their texture, or turned out to have nothing to start from.
+        """
+        self._doc, self._folder = doc, folder
+        ids = {o.id for o in doc.overlays}
+        for t in [t for t in self._rows if (t.overlay and t.overlay not in ids) or (t.path and t not in files)]:
+            self._rows.pop(t)
+        for t in [t for t in self._wanted if t.overlay not in ids]:
+            self._wanted.pop(t)
+        for t in files:
+            self._rows.setdefault(t, Result(t))
+        lost = []
+        for o in doc.overlays:
+            t = Target(o.id)
+            if not o.source.ready and (t not in self._rows or self._rows[t].texture is not None):
+                self._rows[t] = Result(t)
+                lost.append(o.id)
+        return lost
+
+    def read_again(self) -> None:
+        """Files have changed: everything is out of date."""
+        self._generation += 1
+
+    def due(self, first: str = "") -> list[tuple[Target, Hashable]]:
+        """Overlays and files that are out of date, with what they are to be made of; ``first`` comes first."""
+        rows = [Target(o.id) for o in self._doc.overlays] + [t for t in self._rows if t.path]
+        rows.sort(key=lambda t: t.overlay != first)
+        return self._stale(rows)
+
+    def inputs_due(self) -> list[tuple[Target, Hashable]]:
+        """Wanted steps' inputs that are out of date."""
+        return self._stale(list(self._wanted))
+
+    def _stale(self, rows: list[Target]) -> list[tuple[Target, Hashable]]:
+        pairs = [(t, self.key(t)) for t in rows]
+        return [(t, k) for t, k in pairs if k is not None and self.get(t).key != k]
+
+    # Computing -----------------------------------------------------------------------------------
+
+    def make(self, doc: Document, shop: Workshop, target: Target, key: Hashable, report: Callable[[Result], object],
+             stop: Stop, tell: Callable[[str], None]) -> None:
+        """Compute one target; reports a proxy first where that is worth while. Raises Stopped, nothing else."""
+        try:
+            if target.path:
+                picture = shop.picture(target.path)
+                source = Source(path=target.path, meaning=target.meaning)  # type: ignore[arg-type]
+                texture = shop.prepare(picture, source, (), stop=stop)
+                _ = texture.mips
+                report(Result(target, key, True, picture, texture=texture))
+                return
+            o = doc.overlay(target.overlay)
+            if o is None:
+                return
+            if target.until >= 0:
+                texture = shop.texture(o, until=target.until, stop=stop)
+                _ready(texture)
+                report(Result(target, key, True, texture=texture))
+                return
+            self._overlay(o, shop, Result(target, key), report, stop, tell)
+        except Stopped:
+            raise
+        except BaseException as e:
+            # That target's problem only: the others go on being prepared.
+            report(Result(target, key, True, problem=sentence(e, f"preparing {_name(doc, target)!r}")))
+
+    @staticmethod
+    def _overlay(o: Overlay, shop: Workshop, blank: Result, report: Callable[[Result], object], stop: Stop,
+                 tell: Callable[[str], None]) -> None:
+        picture = shop.start_of(o)
+        known = replace(blank, picture=picture, meaning=guess_meaning(picture))
+        if max(picture.width, picture.height) > PROXY_SIDE:
+            proxy = shop.texture(o, proxy=True)
+            _ready(proxy)
+            report(replace(known, key=None, texture=proxy, before=shop.texture(o, proxy=True, until=0)))
+            # Let the proofs draw it before full size takes the cores; a slider in motion ends it here.
+            for _ in range(5):
+                if stop():
+                    raise Stopped
+                time.sleep(0.012)
+        full = shop.texture(o, stop=stop, tell=lambda step: tell(f"“{o.name}”: {step}"))
+        before = shop.texture(o, until=0, stop=stop)
+        _ = before.mips
+        _ready(full)
+        report(replace(known, full=True, texture=full, before=before))
+
+    def take(self, result: Result) -> bool:
+        """Put in what was made; returns whether it changes anything. What is too late is dropped."""
+        t = result.target
+        if (t.overlay and self._doc.overlay(t.overlay) is None) or (t.path and t not in self._rows) or (
+                t.until >= 0 and t not in self._wanted):
+            return False
+        old = self.get(t)
+        if result.full and result.key != self.key(t):
+            # Made for an earlier document: shown until its successor comes, but out of date.
+            result = replace(result, key=None)
+        self._rows[t] = replace(result, examined=old.examined, findings=old.findings, figures=old.figures) \
+            if result.texture is not None else result
+        return True
+
+    # Examining -----------------------------------------------------------------------------------
+
+    def unexamined(self, first: str = "") -> list[tuple[Overlay, Result, Hashable]]:
+        """Overlays at full size whose findings are out of date."""
+        rows = []
+        for o in self._doc.overlays:
+            r = self.get(o.id)
+            if r.texture is not None and r.texture.scale >= 1:
+                key = (r.texture.key, o.name, o.material, o.delivery)
+                if r.examined != key:
+                    rows.append((o, r, key))
+        return sorted(rows, key=lambda row: row[0].id != first)
+
+    def examine(self, shop: Workshop, overlay: Overlay, result: Result, key: Hashable) -> Result:
+        """Measure one overlay; in any thread."""
+        assert result.texture is not None
+        subject = Subject.of(overlay, result.texture)
+        plain = None
+        if result.texture.spread > 0:
+            at = max((i for i, s in enumerate(overlay.steps) if s.on and s.step == "signed-distance"), default=-1)
+            plain = shop.texture(overlay, until=at) if at >= 0 else None
+        return replace(result, examined=key, findings=tuple(examine(subject)), figures=facts_of(subject, plain))
+
+    def take_findings(self, result: Result) -> bool:
+        """Put in what was measured, next to whatever texture there is by now."""
+        now = self._rows.get(result.target)
+        if now is None:
+            return False
+        self._rows[result.target] = replace(now, examined=result.examined, findings=result.findings,
+                                            figures=result.figures)
+        return True
+
+
+def _name(doc: Document, target: Target) -> str:
+    o = doc.overlay(target.overlay)
+    return o.name if o is not None else target.path
+
+
+def _ready(texture: Texture) -> None:
+    """Work out, here and now, what every proof of it asks for."""
+    _ = texture.mips, histogram(texture)
+
+

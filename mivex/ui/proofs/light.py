@@ -1,0 +1,145 @@
+"""The light of the stage in the window: a dial to drag, and its settings."""
+
+import math
+
+from PySide6.QtCore import QEvent, QObject, QPoint, QPointF, Qt
+from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
+from PySide6.QtWidgets import QFrame, QLabel, QVBoxLayout, QWidget
+
+from mivex.core.project import edits
+from mivex.core.stage.lights import ENVIRONMENTS, Lighting
+from mivex.ui import theme
+from mivex.ui.fields.fields import Field
+from mivex.ui.fields.forms import field_for
+from mivex.ui.session.session import Session
+
+SIDE = 46
+
+
+class LightDial(QWidget):
+    """The sky over the stage, seen from above: the lamp is a dot to drag; the rim turns the environment.
+
+    The middle is straight overhead, the rim the horizon; down is towards the usual camera.
+    """
+
+    def __init__(self, session: Session) -> None:
+        super().__init__()
+        self.session = session
+        self.setFixedSize(SIDE, SIDE)
+        self.setToolTip("Light: drag the dot to move the lamp, the rim or the wheel to turn what is mirrored.")
+        self.setAccessibleName("Light dial")
+        self._turning: tuple[float, float] | None = None
+        session.changed.connect(self.update)
+
+    @property
+    def _lighting(self) -> Lighting:
+        return self.session.doc.lighting
+
+    def lamp_at(self) -> QPointF:
+        """Where the lamp's dot stands."""
+        light = self._lighting
+        r = (1 - light.lamp_height / 90) * (SIDE / 2 - 9)
+        t = math.radians(light.lamp_turn)
+        return QPointF(SIDE / 2 + r * math.sin(t), SIDE / 2 + r * math.cos(t))
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        p = QPainter(self)
+        p.setRenderHint(QPainter.RenderHint.Antialiasing)
+        c, r = QPointF(SIDE / 2, SIDE / 2), SIDE / 2 - 3
+        p.setPen(QPen(QColor(theme.SOFT), 1))
+        p.setBrush(QColor("#202020"))
+        p.drawEllipse(c, r, r)
+        p.setPen(QPen(QColor("#5a5a5a"), 1))
+        p.setBrush(Qt.BrushStyle.NoBrush)
+        p.drawEllipse(c, r - 6, r - 6)
+        for k in range(12):
+            t = math.radians(self._lighting.turn + 30 * k)
+            a = QPointF(math.sin(t), math.cos(t))
+            p.setPen(QPen(QColor("#f0f0f0" if k == 0 else "#8a8a8a"), 2 if k == 0 else 1))
+            p.drawLine(c + a * (r - 5), c + a * (r - 1))
+        on = self._lighting.lamp > 0
+        p.setPen(QPen(QColor("#101010"), 1))
+        p.setBrush(QColor("#ffffff" if on else "#606060"))
+        p.drawEllipse(self.lamp_at(), 4, 4)
+
+    def _apply(self, label: str, **values: float) -> None:
+        self.session.apply(label, lambda d: edits.set_lighting(d, **values), merge=f"light {' '.join(values)}")
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        at = event.position() - QPointF(SIDE / 2, SIDE / 2)
+        on_rim = math.hypot(at.x(), at.y()) > SIDE / 2 - 9
+        self._turning = (math.degrees(math.atan2(at.x(), at.y())), self._lighting.turn) if on_rim else None
+        self.mouseMoveEvent(event)
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if not event.buttons():
+            return
+        at = event.position() - QPointF(SIDE / 2, SIDE / 2)
+        angle = math.degrees(math.atan2(at.x(), at.y()))
+        if self._turning is not None:
+            turn = (self._turning[1] + angle - self._turning[0] + 180) % 360 - 180
+            self._apply("Turn the environment", turn=round(turn, 1))
+            return
+        share = min(math.hypot(at.x(), at.y()) / (SIDE / 2 - 9), 1.0)
+        self._apply("Move the lamp", lamp_turn=round(angle, 1), lamp_height=round(min(max(90 * (1 - share), 2), 90), 1))
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        self._turning = None
+        self.session.end_merge()
+
+    def wheelEvent(self, event: QWheelEvent) -> None:
+        turn = (self._lighting.turn + event.angleDelta().y() / 120 * 5 + 180) % 360 - 180
+        self._apply("Turn the environment", turn=round(turn, 1))
+
+
+class LightPanel(QFrame):
+    """Every setting of the light, in a panel that opens under its button."""
+
+    def __init__(self, session: Session, parent: QWidget) -> None:
+        super().__init__(parent, Qt.WindowType.Popup)
+        self.session = session
+        self.setObjectName("popup")
+        self.setFixedWidth(310)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(12, 10, 10, 12)
+        column.setSpacing(4)
+        title = QLabel("Light of the stage")
+        title.setObjectName("title")
+        column.addWidget(title)
+        self.fields: list[Field] = []
+        for key in Lighting.model_fields:
+            f = field_for(Lighting, key, lambda k=key: getattr(self.session.doc.lighting, k))  # type: ignore[misc]
+            f.edited.connect(lambda v, k=key, n=f.name: self._edit(k, n, v))  # type: ignore[misc]
+            f.released.connect(session.end_merge)
+            f.installEventFilter(self)
+            column.addWidget(f)
+            self.fields.append(f)
+        self.says = QLabel()
+        self.says.setObjectName("soft")
+        self.says.setWordWrap(True)
+        self.says.setMinimumHeight(50)
+        self.says.setAlignment(Qt.AlignmentFlag.AlignTop)
+        column.addWidget(self.says)
+        session.changed.connect(self.refresh)
+        self.refresh()
+
+    def _edit(self, key: str, name: str, value: object) -> None:
+        self.session.apply(f"Change {name.lower()}", lambda d: edits.set_lighting(d, **{key: value}), f"light {key}")
+
+    def eventFilter(self, watched: QObject, event: QEvent) -> bool:
+        if event.type() == QEvent.Type.Enter and isinstance(watched, Field):
+            self.says.setText(watched.hint)
+        return super().eventFilter(watched, event)
+
+    def refresh(self) -> None:
+        """Show what the document holds."""
+        for f in self.fields:
+            f.refresh()
+        self.says.setText(ENVIRONMENTS[self.session.doc.lighting.environment][1])
+
+    def open_under(self, button: QWidget) -> None:
+        """Show it below a button, inside the screen."""
+        self.adjustSize()
+        at = button.mapToGlobal(QPoint(button.width() - self.width(), button.height() + 2))
+        self.move(max(0, at.x()), max(0, at.y()))
+        self.show()

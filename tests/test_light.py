@@ -1,0 +1,329 @@
+"""Light on surfaces against integrals and closed forms written down here again, in double precision."""
+
+import math
+
+import numpy as np
+import pytest
+
+from mivex.core.material.material import Channel, Finish, Mapping, Material, Normals, packed
+from mivex.core.picture.texture import Texture
+from mivex.core.project.document import Document, Overlay
+from mivex.core.scene import StagePainter, coat_of, file_key, overlay_draw
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.draw import Coat, Draw, Input
+from mivex.core.stage.environment import SIZES, SKIES, environment, reflectance_table
+from mivex.core.stage.kernels.light import lit_many
+from mivex.core.stage.lighting import light_record, shadows_of
+from mivex.core.stage.lights import ENVIRONMENTS, Lighting
+from mivex.core.stage.mesh import Mesh, quad, sheet
+from mivex.core.stage.passes import draw_all
+from mivex.core.stage.places import BillboardPlace, PanelPlace
+
+DARK = Lighting(strength=0.0, lamp=1.0, shadows=False)
+VIEW = View(Camera(name="l", target=(0, 0, 0), yaw=0, pitch=0, distance=3.0), 60, 48)
+PANEL = np.array([[-1.0, 1, 0], [1, 1, 0], [1, -1, 0], [-1, -1, 0]])
+OPAQUE = Material(blend="Solid", group="Solid", depth_write=True)
+
+
+def brdf(n, v, light, base, rough, metal):
+    """Microfacets by Walter (2007) with Heitz's correlated masking through Λ, Schlick's Fresnel, and a matt base."""
+    a = max(rough, 0.03) ** 2
+    h = (v + light) / np.linalg.norm(v + light)
+    nl, nv, nh, vh = n @ light, n @ v, n @ h, v @ h
+
+    def lam(c):
+        return (-1 + math.sqrt(1 + a * a * (1 / c ** 2 - 1))) / 2
+
+    d = a * a / (math.pi * ((a * a - 1) * nh ** 2 + 1) ** 2)
+    g = 1 / (1 + lam(nl) + lam(nv))
+    f0 = 0.04 + (base - 0.04) * metal
+    f = f0 + (1 - f0) * (1 - vh) ** 5
+    return f * d * g / (4 * nl * nv) + (1 - f) * (1 - metal) * base / math.pi
+
+
+def lit(lighting, n, v, base, rough, metal, occlusion=1.0):
+    """What the product says of one place."""
+    record, held = light_record(lighting, None)
+    out = np.zeros((1, 4), np.float32)
+    one = np.float32
+    lit_many(record, np.array([n], one), np.array([v], one), np.zeros((1, 3), one), np.array([[*base, 1]], one),
+             np.array([[rough, metal, occlusion]], one), out)
+    del held
+    return out[0, :3]
+
+
+def test_the_lamp_is_the_microfacet_formula(rng):
+    for _ in range(40):
+        n = np.array([0.0, 0, 1])
+        v = rng.normal(size=3)
+        v[2] = abs(v[2]) + 0.15
+        v /= np.linalg.norm(v)
+        where = {"lamp_turn": float(rng.uniform(-70, 70)), "lamp_height": float(rng.uniform(5, 60))}
+        lighting = DARK.model_copy(update=where)
+        rough, metal = float(rng.uniform(0.05, 1)), float(rng.uniform(0, 1))
+        base = rng.uniform(0.05, 1, 3)
+        got = lit(lighting, n, v, base, rough, metal)
+        to = lighting.towards_lamp
+        assert to[2] > 0
+        want = [math.pi * brdf(n, v, to, b, rough, metal) * (n @ to) for b in base]
+        assert got == pytest.approx(want, rel=2e-4, abs=1e-5)
+
+
+@pytest.mark.parametrize(("rough", "nv"), [(0.09, 0.9), (0.3, 0.5), (0.3, 0.12), (0.7, 0.8), (0.95, 0.3)])
+def test_the_table_is_the_integral_over_the_half_sphere(rough, nv):
+    """∫ f·cos for a mirror colour of 1 and of 0: dense rings round the mirrored direction and over the whole sky."""
+    a = rough ** 2
+    v = np.array([math.sqrt(1 - nv * nv), 0, nv])
+    # Fine where the lobe is: the half vector's angle, spaced by its tangent.
+    t = (np.arange(1200) + 0.5) / 1200 * math.pi / 2
+    theta = np.arctan(a * np.tan(t) * 1.0)
+    jac = a / np.cos(t) ** 2 / (1 + (a * np.tan(t)) ** 2)
+    phi = (np.arange(400) + 0.5) / 400 * 2 * math.pi
+    th, ph = np.meshgrid(theta, phi, indexing="ij")
+    h = np.stack([np.sin(th) * np.cos(ph), np.sin(th) * np.sin(ph), np.cos(th)], -1)
+    vh = h @ v
+    light = 2 * vh[..., None] * h - v
+    nl, nh = light[..., 2], h[..., 2]
+    ok = (nl > 0) & (vh > 0)
+    nl = np.where(ok, nl, 1)
+    d = a * a / (math.pi * ((a * a - 1) * nh ** 2 + 1) ** 2)
+    lam = [(-1 + np.sqrt(1 + a * a * (1 / c ** 2 - 1))) / 2 for c in (nl, nv)]
+    f = d / (1 + lam[0] + lam[1]) / (4 * nl * nv) * nl
+    # dω_l = 4 (v·h) dω_h
+    weight = np.sin(th) * (jac[:, None] * (math.pi / 2 / 1200) * (2 * math.pi / 400)) * 4 * vh * ok
+    whole, low = (f * weight).sum(), (f * (1 - vh) ** 5 * weight).sum()
+    table = reflectance_table()
+    x, y = nv * 64 - 0.5, rough * 64 - 0.5
+    i, j = int(x), int(y)
+    fx, fy = x - i, y - j
+    scale, shift = sum(table[j + b, i + c] * (fx if c else 1 - fx) * (fy if b else 1 - fy) for b in (0, 1) for c in (0, 1))
+    assert scale + shift == pytest.approx(whole, rel=0.01)
+    assert shift == pytest.approx(low, rel=0.01, abs=0.002)
+
+
+@pytest.mark.parametrize("name", ENVIRONMENTS)
+def test_prefiltered_environments_are_their_integrals(name, rng):
+    """Against sums over the formula of the environment itself, by the cosine-weighted lobe and by the plain cosine."""
+    env = environment(name)
+    peak = float(env.even[..., :3].max())
+    for level in (4, 7, 10, 11):
+        rough = level / 11
+        a2 = rough ** 4
+        for _ in range(4):
+            d = rng.normal(size=3)
+            d /= np.linalg.norm(d)
+            x = np.cross(d, [0.3, 1, 0.2])
+            x /= np.linalg.norm(x)
+            y = np.cross(d, x)
+            # Equal shares of D(h)·cos, four times finer than the product's own, each ring turned by chance.
+            e = (np.arange(400) + 0.5) / 400
+            c = np.sqrt((1 - e) / (1 + (a2 - 1) * e))
+            nl = 2 * c * c - 1
+            keep = nl > 0
+            nl = nl[keep]
+            phi = (np.arange(96) + rng.random((nl.size, 1))) / 96 * 2 * math.pi
+            s = np.sqrt(1 - nl ** 2)[:, None]
+            dirs = (nl[:, None, None] * d + (s * np.cos(phi))[..., None] * x + (s * np.sin(phi))[..., None] * y)
+            want = (SKIES[name](dirs).mean(axis=1) * nl[:, None]).sum(axis=0) / nl.sum()
+            got = _read(env.level(level), SIZES[level], d)
+            assert np.abs(got - want).max() < 0.01 * max(peak, float(want.max())), (level, d)
+    d = np.array([0.3, 0.9, -0.2])
+    d /= np.linalg.norm(d)
+    k = np.arange(400000) + 0.5  # evenly over the sphere, along a golden spiral
+    y, turn = 1 - k / 200000, k * math.pi * (3 - math.sqrt(5))
+    fine = np.stack([np.sqrt(1 - y * y) * np.cos(turn), y, np.sqrt(1 - y * y) * np.sin(turn)], -1)
+    c = np.maximum(fine @ d, 0)
+    want = 4 * (SKIES[name](fine) * c[:, None]).mean(axis=0)
+    assert _read(env.even, 32, d) == pytest.approx(want, rel=0.01)
+
+
+def _read(pixels, side, d):
+    """Bilinear, by hand, of an octahedral map."""
+    p, q = d[0] / np.abs(d).sum(), d[2] / np.abs(d).sum()
+    if d[1] < 0:
+        p, q = (1 - abs(q)) * (1 if p >= 0 else -1), (1 - abs(p)) * (1 if q >= 0 else -1)
+    x, y = (p * 0.5 + 0.5) * side + 0.5, (q * 0.5 + 0.5) * side + 0.5
+    i, j = int(x), int(y)
+    fx, fy = x - i, y - j
+    return ((pixels[j, i] * (1 - fx) + pixels[j, i + 1] * fx) * (1 - fy)
+            + (pixels[j + 1, i] * (1 - fx) + pixels[j + 1, i + 1] * fx) * fy)[:3].astype(float)
+
+
+def drawn(coat, corners=PANEL, material=OPAQUE, lighting=DARK, view=VIEW, mesh=None):
+    return draw_all([Draw("p", mesh or quad(corners), coat, material, (1, 0, 0.0))], view, lighting).colour[24, 30]
+
+
+def bent(tx, ty):
+    """A normal map that leans everywhere by the same slopes, stored in full."""
+    n = np.array([tx, ty, 1.0]) / math.sqrt(tx * tx + ty * ty + 1)
+    return Texture(np.full((4, 4, 4), [*(n * 0.5 + 0.5), 1.0], np.float32), meaning="data", bits=32).mips
+
+
+def turned(yaw, pitch, u=1, v=1):
+    """A panel turned round; ``u`` or ``v`` −1 mirrors its picture. With the directions of its picture's right and up."""
+    a, b = math.radians(yaw), math.radians(pitch)
+    right = np.array([math.cos(a), 0, -math.sin(a)])
+    out = np.array([math.sin(a) * math.cos(b), math.sin(b), math.cos(a) * math.cos(b)])
+    up = np.cross(out, right)
+    corners = np.stack([-right + up, right + up, right - up, -right - up])
+    m = quad(corners, (0 if u > 0 else 1, 0 if v > 0 else 1, 1 if u > 0 else 0, 1 if v > 0 else 0))
+    return m, right * u, up * v, out
+
+
+WHITE = Texture(np.full((4, 4, 4), 0.5, np.float32), meaning="data").mips
+
+
+@pytest.mark.parametrize(("u", "v"), [(1, 1), (-1, 1), (1, -1)])
+@pytest.mark.parametrize("green_up", [True, False])
+def test_a_normal_map_on_a_turned_panel_is_its_closed_form(u, v, green_up):
+    for yaw, pitch, tx, ty, strength in ((25, 10, 0.3, 0.0, 1.0), (-20, 35, -0.1, 0.4, 1.0), (10, -15, 0.2, 0.3, -0.5)):
+        mesh, right, up, out = turned(yaw, pitch, u, v)
+        coat = Coat(WHITE, rough=Input(1.0), metal=Input(0.0), normal=bent(tx, ty), normal_strength=strength,
+                    green_up=green_up)
+        got = drawn(coat, mesh=mesh)
+        n = right * tx * strength + up * ty * strength * (1 if green_up else -1) + out
+        n /= np.linalg.norm(n)
+        eye = VIEW.eye / np.linalg.norm(VIEW.eye)
+        want = math.pi * brdf(n, eye, DARK.towards_lamp, 0.5, 1.0, 0.0) * (n @ DARK.towards_lamp)
+        # The pixel's centre lies a little beside the axis.
+        assert got[0] == pytest.approx(want, rel=0.01)
+
+
+def test_both_faces_are_lit_from_their_own_side():
+    front = drawn(Coat(WHITE, rough=Input(1.0)))
+    back = drawn(Coat(WHITE, rough=Input(1.0)), corners=PANEL[[1, 0, 3, 2]])
+    assert back[:3] == pytest.approx(front[:3], rel=1e-5)
+
+
+def test_packed_channels_are_read_in_their_order(rng):
+    """A surface of three packed numbers is the surface with these numbers."""
+    rough, metal, occlusion = 0.3, 0.8, 0.6
+    picture = Texture(np.full((8, 8, 4), [occlusion, 1 - rough, metal, 0.25], np.float32), meaning="data", bits=32)
+    own = Texture(np.full((4, 4, 4), [0.7, 0.5, 0.3, 1.0], np.float32), meaning="data")
+    o = Overlay(id="o", name="o", places=(PanelPlace(at=(0, 0, 0), width=2, height=2),), material=OPAQUE)
+    plain = o.model_copy(update={"material": OPAQUE.model_copy(update={"finish": Finish(
+        roughness=Channel(value=rough), metal=Channel(value=metal), occlusion=Channel(value=occlusion))})})
+    order = ("occlusion", "smoothness", "metal", "nothing")
+    for where, key in (({"source": "overlay", "overlay": "p"}, "p"),
+                       ({"source": "file", "path": "x.png"}, file_key("x.png", "data"))):
+        read = o.model_copy(update={"material": OPAQUE.model_copy(update={"finish": packed(Finish(), order, **where)})})
+        light = Lighting()
+        got, want = (draw_all([overlay_draw(k, o.places[0], own, VIEW, {key: picture})], VIEW, light).colour[24, 30]
+                     for k in (read, plain))
+        assert got.tolist() == pytest.approx(want.tolist(), abs=1e-5)
+    # Opacity from another picture's alpha, inverted: a quarter is clear.
+    m = Material(lit=False, finish=Finish(opacity=Channel(source="overlay", overlay="p", channel="alpha", invert=True)))
+    o = o.model_copy(update={"material": m})
+    seen = draw_all([overlay_draw(o, o.places[0], own, VIEW, {"p": picture})], VIEW).colour[24, 30]
+    assert seen.tolist() == pytest.approx([0.18 + (c - 0.18) * 0.75 for c in (0.7, 0.5, 0.3)] + [0.75], abs=1e-6)
+
+
+def test_roughness_alone_makes_two_paints_differ():
+    around, along = np.meshgrid(np.radians(np.linspace(75, -75, 41)), np.linspace(-1, 1, 3), indexing="ij")
+    normal = np.stack([0 * along, np.sin(around), np.cos(around)], -1)
+    pipe = sheet(np.stack([along, normal[..., 1], normal[..., 2] - 1], -1), normal, np.stack([along, around], -1))
+    smooth, dull = (draw_all([Draw("p", pipe, Coat(WHITE, rough=Input(r)), OPAQUE, (1, 0, 0.0))], VIEW,
+                             Lighting()).colour[13:35, 20:40, 0] for r in (0.08, 0.8))
+    assert np.abs(smooth - dull).max() > 0.05
+    # The smooth one mirrors the lights of the surroundings; over the dull one they are spread.
+    assert np.abs(np.diff(smooth, axis=0)).max() > 3 * np.abs(np.diff(dull, axis=0)).max()
+
+
+def test_the_shadow_of_a_grille_lets_its_share_through():
+    """A pierced panel over a floor, the lamp at an angle: the mean light in its shadow is what its holes leave open."""
+    y, x = np.mgrid[:256, :256]
+    for hole, pitch in ((20, 32), (6, 8), (3, 8)):
+        open_ = ((x % pitch < hole) & (y % pitch < hole))
+        alpha = np.where(open_, 0.0, 1.0)
+        grille = Texture(np.dstack([np.full((256, 256, 3), 0.5), alpha]).astype(np.float32), meaning="data")
+        lighting = Lighting(strength=0.0, lamp=1.0, lamp_turn=20, lamp_height=60)
+        ground = quad(np.array([[-3.0, 0, -3], [3, 0, -3], [3, 0, 3], [-3, 0, 3]]))
+        floor = Draw("floor", ground, Coat(WHITE, rough=Input(1.0)), OPAQUE, (1, 0, 0.0))
+        o = Overlay(id="g", name="g", material=Material(blend="Cutout", group="Cutout", depth_write=True),
+                    places=(PanelPlace(at=(0, 1.0, 0), pitch=-90, width=2, height=2),))
+        view = View(Camera(name="v", target=(0, 0, 0), pitch=80, distance=6), 64, 48)
+        pane = overlay_draw(o, o.places[0], grille, view)
+        shadows = shadows_of([floor, pane], lighting.towards_lamp)
+        to = lighting.towards_lamp
+        middle = -to * (1.0 / to[1])  # below the pane's middle, along the lamp's rays
+        at = np.stack(np.meshgrid(np.linspace(-0.75, 0.75, 301), np.linspace(-0.75, 0.75, 301)), -1).reshape(-1, 2)
+        places = np.zeros((len(at), 3), np.float32)
+        places[:, 0], places[:, 2] = middle[0] + at[:, 0], middle[2] + at[:, 1]
+        record, held = light_record(lighting, shadows)
+        up = np.tile(np.array([0, 1, 0], np.float32), (len(at), 1))
+        out = [np.zeros((len(at), 4), np.float32) for _ in range(2)]
+        for k, r in enumerate((record, light_record(lighting, None)[0])):
+            lit_many(r, up, up, places, np.full((len(at), 4), 0.5, np.float32),
+                     np.tile(np.array([1, 0, 1], np.float32), (len(at), 1)), out[k])
+        del held
+        share = out[0][:, 0].mean() / out[1][:, 0].mean()
+        assert share == pytest.approx((hole / pitch) ** 2, abs=0.02), (hole, pitch)
+
+
+def test_a_map_of_the_uvs_tiles_turns_and_moves_a_picture():
+    ramp = np.zeros((1, 64, 4), np.float32)
+    ramp[..., 0], ramp[..., 3] = np.linspace(0, 1, 64), 1
+    t = Texture(np.repeat(ramp, 64, axis=0), meaning="data")
+    place = PanelPlace(at=(0, 0, 0), width=2, height=2)
+
+    def row(**mapping):
+        m = Material(lit=False, blend="Solid", group="Solid", tiling=True, mapping=Mapping(**mapping))
+        o = Overlay(id="o", name="o", material=m, places=(place,))
+        return draw_all([overlay_draw(o, place, t, VIEW)], VIEW).colour[..., 0]
+
+    plain = row()
+    assert row(turn=180)[24, 20] == pytest.approx(plain[24, 39], abs=0.02)  # turned round its middle
+    assert row(turn=90)[16, 30] == pytest.approx(plain[24, 38], abs=0.03) or row(turn=90)[16, 30] == pytest.approx(
+        plain[24, 21], abs=0.03)
+    twice = row(across=2)
+    assert twice[24, 33] - twice[24, 31] == pytest.approx(2 * (plain[24, 33] - plain[24, 31]), rel=0.05)
+    assert row(right=0.1)[24, 33] == pytest.approx(plain[24, 33] - 0.1, abs=0.02)
+
+
+def test_a_second_uv_set_is_read_and_a_missing_one_is_nowhere():
+    m = quad(PANEL)
+    two = Mesh(m.position, m.normal, m.uv0, m.index, uv1=m.uv0[:, ::-1].copy())
+    ramp = np.zeros((64, 64, 4), np.float32)
+    ramp[..., 0], ramp[..., 1], ramp[..., 3] = np.linspace(0, 1, 64)[None], np.linspace(0, 1, 64)[:, None], 1
+    t = Texture(ramp, meaning="data").mips
+    flat = OPAQUE.model_copy(update={"lit": False})
+    first, second = (draw_all([Draw("p", two, Coat(t, uv_set=k), flat, (1, 0, 0.0))], VIEW).colour for k in (0, 1))
+    assert first[20, 36, 0] == pytest.approx(second[20, 36, 1], abs=1e-5)
+    assert drawn(Coat(t, uv_set=1), material=flat)[0] == pytest.approx(0.0)
+
+
+def test_what_is_drawn_in_parts_is_what_is_drawn_whole(rng):
+    """Edits of every kind, one after the other: the kept picture is the fresh one, to the bit."""
+    values = np.dstack([rng.random((32, 32, 3)), np.clip(rng.random((32, 32)) * 1.5, 0, 1)]).astype(np.float32)
+    textures = {k: Texture(values, meaning="data", key=k) for k in "abc"}
+    rows = [Overlay(id="a", name="a", material=Material(group="Decal"), places=(PanelPlace(at=(-0.8, 1.2, -0.9)),)),
+            Overlay(id="b", name="b", material=Material(blend="Cutout", group="Cutout", depth_write=True),
+                    places=(PanelPlace(at=(0.9, 0.8, 0.6)),)),
+            Overlay(id="c", name="c", material=Material(lit=False), places=(BillboardPlace(at=(0.2, 1.1, 1.2)),))]
+    doc = Document(overlays=tuple(rows))
+    view = View(doc.cameras[0], 200, 140)
+    kept = StagePainter()
+    kept.paint(doc, textures, view)
+
+    def changed(i, **update):
+        o = doc.overlays[i]
+        fresh = o.model_copy(update={"material": o.material.model_copy(update=update)})
+        return doc.model_copy(update={"overlays": tuple(fresh if k == i else p for k, p in enumerate(doc.overlays))})
+
+    for i, update in ((2, {"opacity": 0.5}), (2, {"blend": "Additive"}), (0, {"opacity": 0.4}), (1, {"cutoff": 0.7}),
+                      (1, {"blend": "Dithered"}), (2, {"group": "Front", "depth_test": False}),
+                      (1, {"blend": "Translucent", "group": "Blended", "depth_write": False}), (0, {"lit": False})):
+        doc = changed(i, **update)
+        assert np.array_equal(kept.paint(doc, textures, view), StagePainter().paint(doc, textures, view)), (i, update)
+    part = kept.painter.drawn
+    assert part is not None and (part[1] - part[0]) * (part[3] - part[2]) < 200 * 140 / 3
+    shown = doc.model_copy(update={"lighting": doc.lighting.model_copy(update={"exposure": 1.0, "curve": "soft"})})
+    assert np.array_equal(kept.paint(shown, textures, view), StagePainter().paint(shown, textures, view))
+
+
+def test_normals_say_what_reads_them():
+    f = Finish(normal=Normals(source="overlay", overlay="n", strength=-1, green="down"))
+    t = Texture(np.full((2, 2, 4), 0.5, np.float32), meaning="data")
+    from mivex.core.scene import _Pictures
+    coat = coat_of(Material(finish=f), _Pictures(t, {"n": t}))
+    assert coat.normal is t.mips and coat.normal_strength == -1 and not coat.green_up
