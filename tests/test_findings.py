@@ -4,9 +4,9 @@ import numpy as np
 import pytest
 from sprites import cut_from, disc, paint, rgba, srgb_decode, srgb_encode
 
-from mivex.core.findings import Subject, apply_repair, examine
-from mivex.core.findings.matte import holds
-from mivex.core.findings.matte_fit import fit_matte
+from mivex.core.findings import Subject, examine
+from mivex.core.findings.texture.matte import holds
+from mivex.core.findings.texture.matte_fit import fit_matte
 from mivex.core.material.material import Material
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
@@ -140,7 +140,7 @@ def test_each_finding_has_figure_place_reason_and_a_repair_that_mends_it(tmp_pat
     assert f.message.endswith(".") and f.why.endswith(".") and f.unit and f.overlay == "o"
     t = shop.texture(doc.overlays[0])
     assert f.place and f.place[2] > 0 and f.place[0] < t.width and f.place[1] < t.height
-    mended = apply_repair(doc, "o", f.repair)
+    mended = f.repair(doc)
     assert mended != doc
     assert check not in findings_of(mended, shop)
 
@@ -169,7 +169,7 @@ def test_a_crisp_shape_whose_edge_itself_holds_the_key_is_mended_from_within(tmp
     doc, shop = overlay_project(tmp_path, rgba(rgb, alpha))
     f = findings_of(doc, shop)["fringe"]
     assert f.repair.steps[0].solid_from == 0.5
-    assert "fringe" not in findings_of(apply_repair(doc, "o", f.repair), shop)
+    assert "fringe" not in findings_of(f.repair(doc), shop)
     y, x = np.mgrid[:128, :128]
     glass = 0.25 * (disc(128) > 0) + 0.7 * np.exp(-((y - 50.0) ** 2 + (x - 50.0) ** 2) / 60) * (disc(128) > 0)
     own = np.where((glass > 0.5)[..., None], [0.9, 0.95, 1.0], [0.2, 0.5, 0.5])

@@ -11,7 +11,7 @@ from sprites import disc, paint, rgba, srgb_decode, srgb_encode
 
 from mivex.core.base.errors import MivexError
 from mivex.core.deliver.deliver import deliver
-from mivex.core.findings import Subject, apply_repair, examine
+from mivex.core.findings import Subject, examine
 from mivex.core.findings.facts import facts_of
 from mivex.core.material.material import Material
 from mivex.core.picture.encode import write_picture
@@ -331,7 +331,7 @@ def test_each_finding_is_found_placed_explained_and_mended(tmp_path, check):
 
     f = found(doc)[check]
     assert f.message.endswith(".") and f.why.endswith(".") and f.unit and f.place and f.place[2] > 0
-    mended = apply_repair(doc, "o", f.repair)
+    mended = f.repair(doc)
     assert mended != doc and check not in found(mended)
     # The sound twin has none of it.
     write_picture(tmp_path / "p.png", rgba(GREY, disc(64, 0.4, 0.15)), 8)

@@ -9,7 +9,7 @@ from sprites import disc, paint, rgba
 from test_project import mivex_run
 
 from mivex.core.findings import Subject, examine
-from mivex.core.findings.matte_fit import fit_matte
+from mivex.core.findings.texture.matte_fit import fit_matte
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, guess_meaning, looks_like_normals

@@ -19,6 +19,7 @@ from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Source
+from mivex.core.project.edits import SetFields
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import read_project
 
@@ -58,9 +59,7 @@ def figures(subject: Subject, picture: Picture, name: dict[str, str]) -> dict[st
 def repair_row(repair: Repair) -> dict[str, Any]:
     """A repair: its steps as ``prepare`` takes them, and whatever else it sets."""
     row: dict[str, Any] = {"label": repair.label, "steps": [s.model_dump(mode="json") for s in repair.steps]}
-    if repair.first:
-        row["first"] = True
-    row |= {part: values for part in ("material", "source", "delivery") if (values := getattr(repair, part))}
+    row |= {e.part: dict(e.values) for e in repair.edits if isinstance(e, SetFields)}
     if repair.cost is not None:
         row["cost"] = {"largest": round(repair.cost.figure, 2), "share": round(repair.cost.share, 4)}
     return row

@@ -11,13 +11,14 @@ from dataclasses import dataclass, replace
 
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
-from mivex.core.findings import Finding, Subject, examine
+from mivex.core.findings import Finding, SceneSubject, Subject, examine, examine_scene
 from mivex.core.findings.facts import Facts, facts_of
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import PROXY_SIDE, Workshop
 from mivex.core.proof.histogram import histogram
+from mivex.core.scene import place_mesh
 
 INPUTS = 12
 """Steps' inputs that are kept."""
@@ -83,6 +84,8 @@ class Result:
 
 
 NOTHING = Result(Target())
+SCENE = Target(overlay="", meaning="scene")
+"""The whole stage."""
 
 
 class Results:
@@ -248,6 +251,25 @@ class Results:
                     rows.append((o, r, key))
         return sorted(rows, key=lambda row: row[0].id != first)
 
+    def scene_unexamined(self) -> Hashable:
+        """What the scene's findings are to be measured for, where they are out of date; else None."""
+        key = tuple((o.id, o.name, o.shown, o.material, o.places, (t.key if (t := self.get(o.id).texture) else ""))
+                    for o in self._doc.overlays)
+        return None if self.get(SCENE).examined == key or not self.ready else key
+
+    @property
+    def ready(self) -> bool:
+        """Every overlay that can be prepared is there at full size, or is known not to work."""
+        return not any(t.overlay for t, _ in self.due())
+
+    def examine_scene(self, doc: Document, textures: dict[str, Texture], key: Hashable) -> Result:
+        """Measure the whole scene; in any thread."""
+        return Result(SCENE, examined=key, findings=tuple(examine_scene(SceneSubject(doc, textures, place_mesh))))
+
+    def findings_of(self, overlay_id: str) -> list[Finding]:
+        """Everything found on an overlay, by itself and in the scene."""
+        return [*self.get(overlay_id).findings, *(f for f in self.get(SCENE).findings if overlay_id in f.overlays)]
+
     def examine(self, shop: Workshop, overlay: Overlay, result: Result, key: Hashable) -> Result:
         """Measure one overlay; in any thread."""
         assert result.texture is not None
@@ -260,7 +282,7 @@ class Results:
 
     def take_findings(self, result: Result) -> bool:
         """Put in what was measured, next to whatever texture there is by now."""
-        now = self._rows.get(result.target)
+        now = result if result.target == SCENE else self._rows.get(result.target)
         if now is None:
             return False
         self._rows[result.target] = replace(now, examined=result.examined, findings=result.findings,

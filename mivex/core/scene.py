@@ -20,11 +20,11 @@ from mivex.core.pixels.colour import to_linear
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay
 from mivex.core.stage import placing
-from mivex.core.stage.camera import View
+from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.draw import Coat, Draw, Input, OrderKey, limits_of, shadow_mask
 from mivex.core.stage.lighting import casts
-from mivex.core.stage.mesh import hit
+from mivex.core.stage.mesh import Mesh, hit
 from mivex.core.stage.painter import Painter
 from mivex.core.stage.passes import Buffers, draw_all
 from mivex.core.stage.places import BillboardPlace, Place
@@ -109,6 +109,11 @@ def coat_of(material: Material, pictures: "_Pictures") -> Coat:
                 None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness), pictures.value(f.metal),
                 pictures.value(f.occlusion), normal.mips if normal else None, f.normal.strength, f.normal.green == "up",
                 (r, g, b), glow.mips if glow else None, material.mapping.uv_set, material.mapping.rows)
+
+
+def place_mesh(overlay: Overlay, place: Place, view: View | None = None) -> Mesh:
+    """The mesh that a placement of an overlay puts on the stage; ``view`` counts for what turns to it."""
+    return placing.mesh(place, view or View(CAMERAS[0], 640, 512))
 
 
 def overlay_draw(overlay: Overlay, place: Place, texture: Texture, view: View,

@@ -1,18 +1,16 @@
-"""Checks. A check is registered by being a module here that defines ``CHECKS``."""
+"""Checks. A check is registered by standing in ``CHECKS`` of a module in a package of its scope."""
 
 import importlib
 import pkgutil
 from dataclasses import replace
 
-from mivex.core.findings.base import Check, Finding, Repair, Subject
-from mivex.core.project import edits
-from mivex.core.project.document import Document
+from mivex.core.findings.base import Check, Finding, Look, Repair, SceneSubject, Subject, Texels
 
 
 def _discover() -> dict[str, Check]:
     found: dict[str, Check] = {}
-    for info in sorted(pkgutil.iter_modules(__path__), key=lambda m: m.name):
-        for check in getattr(importlib.import_module(f"{__name__}.{info.name}"), "CHECKS", ()):
+    for info in sorted(pkgutil.walk_packages(__path__, f"{__name__}."), key=lambda m: m.name):
+        for check in getattr(importlib.import_module(info.name), "CHECKS", ()):
             found[check.id] = check
     return found
 
@@ -22,7 +20,7 @@ CHECKS: dict[str, Check] = _discover()
 
 
 def examine(subject: Subject) -> list[Finding]:
-    """Run every check on one subject.
+    """Run every check of a texture on one subject.
 
     Parameters
     ----------
@@ -32,21 +30,16 @@ def examine(subject: Subject) -> list[Finding]:
     -------
     list of Finding, those that do most on screen first.
     """
-    rows = [replace(f, overlay=subject.overlay) for check in CHECKS.values() for f in check.measure(subject)]
+    about = (subject.overlay,) if subject.overlay else ()
+    rows = [replace(f, overlays=about, place=Texels(*f.place) if f.place else None)
+            for check in CHECKS.values() if check.scope == "texture" for f in check.measure(subject)]
     return sorted(rows, key=lambda f: -f.weight)
 
 
-def apply_repair(doc: Document, overlay_id: str, repair: Repair) -> Document:
-    """Make the edit that mends a finding; undoing it is undoing any edit."""
-    if repair.steps:
-        overlay = doc.overlay(overlay_id)
-        steps = overlay.steps if overlay else ()
-        doc = edits.set_steps(doc, overlay_id,
-                              (*repair.steps, *steps) if repair.first else (*steps, *repair.steps))
-    for part in ("material", "source", "delivery"):
-        if values := getattr(repair, part):
-            doc = edits.set_fields(doc, overlay_id, part, **values)
-    return doc
+def examine_scene(scene: SceneSubject) -> list[Finding]:
+    """Run every check of the scene; as `examine`."""
+    rows = [f for check in CHECKS.values() if check.scope == "scene" for f in check.measure(scene)]
+    return sorted(rows, key=lambda f: -f.weight)
 
 
-__all__ = ["CHECKS", "Check", "Finding", "Repair", "Subject", "apply_repair", "examine"]
+__all__ = ["CHECKS", "Check", "Finding", "Look", "Repair", "SceneSubject", "Subject", "Texels", "examine", "examine_scene"]

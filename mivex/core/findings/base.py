@@ -1,9 +1,9 @@
 """What a check is, what it looks at, and what it reports."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
 from functools import cached_property
-from typing import Any
+from typing import Any, Literal, NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -12,7 +12,10 @@ from mivex.core.material.material import Material
 from mivex.core.picture.fringes import LevelFringe, fringe_figures
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
-from mivex.core.project.document import Delivery, Overlay
+from mivex.core.project.document import Delivery, Document, Overlay
+from mivex.core.project.edits import AddSteps, FrozenEdit, SetFields
+from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.places import Place as StagePlace
 
 
 @dataclass(frozen=True, eq=False)
@@ -36,29 +39,85 @@ class Cost:
 
 @dataclass(frozen=True)
 class Repair:
-    """An edit that mends a finding; see `mivex.core.findings.apply_repair`.
+    """Edits that mend a finding, made like any others and undone as one.
 
     Attributes
     ----------
     label : str
         What the button says.
-    steps : tuple of StepParams
-        Put at the end of the recipe.
-    material, source, delivery : dict
-        Fields to set.
-    first : bool
-        The steps go to the start of the recipe instead.
+    edits : tuple of FrozenEdit
+        In their order.
     cost : Cost, optional
         Where it changes what shows at full size.
     """
 
     label: str
-    steps: tuple[StepParams, ...] = ()
-    material: dict[str, Any] = field(default_factory=dict)
-    first: bool = False
-    source: dict[str, Any] = field(default_factory=dict)
-    delivery: dict[str, Any] = field(default_factory=dict)
+    edits: tuple[FrozenEdit, ...]
     cost: Cost | None = field(default=None, compare=False)
+
+    @property
+    def steps(self) -> tuple[StepParams, ...]:
+        """Every step that it adds, as ``prepare`` takes them."""
+        return tuple(s for e in self.edits if isinstance(e, AddSteps) for s in e.steps)
+
+    def __call__(self, doc: Document) -> Document:
+        """The document, mended."""
+        for edit in self.edits:
+            doc = edit(doc)
+        return doc
+
+
+class Texels(NamedTuple):
+    """A place in a texture, at level 0."""
+
+    x: int
+    y: int
+    width: int
+    height: int
+
+
+def whole(texture: Texture) -> Texels:
+    """All of a texture."""
+    return Texels(0, 0, texture.width, texture.height)
+
+
+class Pixel(NamedTuple):
+    """A place on the stage as a camera sees it, as shares of its picture."""
+
+    camera: str
+    x: float
+    y: float
+
+
+class Moment(NamedTuple):
+    """A time of an effect, seconds."""
+
+    effect: str
+    seconds: float
+
+
+Place = Texels | Pixel | Moment
+Scope = Literal["texture", "scene", "sheet", "motion", "delivery"]
+
+
+@dataclass(frozen=True)
+class Look:
+    """How the place of a finding is shown.
+
+    Attributes
+    ----------
+    proof : {"flat", "stage"}
+    show, layout, backdrop : str, optional
+        What the flat proof is set to; None leaves it.
+    level : int
+        Mip level.
+    """
+
+    proof: Literal["flat", "stage"] = "flat"
+    show: str | None = None
+    layout: str | None = "single"
+    backdrop: str | None = None
+    level: int = 0
 
 
 @dataclass(frozen=True)
@@ -79,13 +138,13 @@ class Finding:
         What is wrong, in one sentence with the figure.
     why : str
         What it does to the picture in the game.
-    place : (x, y, width, height) or None
-        Where, in texels of level 0.
+    place : Texels, Pixel, Moment or None
+        Where; a check of a texture may give plain numbers.
     repair : Repair or None
     details : dict
         Further figures, for the ``--json`` output.
-    overlay : str
-        Id of the overlay, where there is one.
+    overlays : tuple of str
+        Ids of the overlays that it is about; empty for a picture on its own.
     weight : float
         What it does on screen: difference of 255 times the share of the picture that shows it. Findings are
         ordered by it.
@@ -97,11 +156,24 @@ class Finding:
     unit: str
     message: str
     why: str
-    place: tuple[int, int, int, int] | None = None
+    place: Place | tuple[int, int, int, int] | None = None
     repair: Repair | None = None
     details: dict[str, Any] = field(default_factory=dict)
-    overlay: str = ""
+    overlays: tuple[str, ...] = ()
     weight: float = 0.0
+
+    @property
+    def overlay(self) -> str:
+        """The overlay that it is mended on, or empty."""
+        return self.overlays[0] if self.overlays else ""
+
+    @property
+    def words(self) -> str:
+        """The figure with its unit, as one reads it out."""
+        figure = f"{self.figure:.0f}" if self.figure >= 100 or self.figure == int(self.figure) else f"{self.figure:.3g}"
+        if self.unit.startswith("from "):
+            return f"{self.unit} {figure}"
+        return f"{figure}{'' if self.unit.startswith('%') else ' '}{self.unit}"
 
 
 @dataclass(frozen=True, eq=False)
@@ -161,6 +233,23 @@ class Subject:
         return not self.texture.has_alpha or float(a.min()) == float(a.max())
 
 
+@dataclass(frozen=True, eq=False)
+class SceneSubject:
+    """What checks of the scene look at.
+
+    Attributes
+    ----------
+    doc : Document
+    textures : mapping of overlay id to Texture
+    mesh : callable
+        The mesh of one placement of an overlay.
+    """
+
+    doc: Document
+    textures: Mapping[str, Texture]
+    mesh: Callable[[Overlay, StagePlace], Mesh]
+
+
 @dataclass(frozen=True)
 class Check:
     """A registered check.
@@ -169,9 +258,30 @@ class Check:
     ----------
     id, title : str
     measure : callable
-        ``measure(subject) -> list[Finding]``.
+        ``measure(subject) -> list[Finding]``; what the subject is goes by the scope.
+    station : str
+        Where on the track it is mended.
+    look : Look, or callable from a Finding to one
+        How its place is shown.
+    scope : str
+        What it looks at: one texture, the whole scene, …
     """
 
     id: str
     title: str
-    measure: Callable[[Subject], list[Finding]]
+    measure: Callable[[Any], list[Finding]]
+    station: str
+    look: "Look | Callable[[Finding], Look]" = Look()
+    scope: Scope = "texture"
+
+    def looking(self, finding: Finding) -> Look:
+        """How the place of one of its findings is shown."""
+        return self.look if isinstance(self.look, Look) else self.look(finding)
+
+
+def mend(subject: "Subject", label: str, steps: tuple[StepParams, ...] = (), *, cost: Cost | None = None,
+         **parts: dict[str, Any]) -> Repair:
+    """A repair of one overlay: steps at the end of its recipe, and fields of its material, source or delivery."""
+    rows: list[FrozenEdit] = [AddSteps(subject.overlay, steps)] if steps else []
+    rows += [SetFields(subject.overlay, part, tuple(values.items())) for part, values in parts.items()]
+    return Repair(label, tuple(rows), cost)

@@ -2,6 +2,7 @@
 
 import math
 from collections.abc import Callable
+from dataclasses import dataclass
 from typing import Any
 
 from mivex.core.base.settings import new_id
@@ -11,6 +12,36 @@ from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
+
+
+@dataclass(frozen=True)
+class AddSteps:
+    """Puts steps at the end of an overlay's recipe."""
+
+    overlay: str
+    steps: tuple[StepParams, ...]
+
+    def __call__(self, doc: Document) -> Document:
+        """The document with them."""
+        o = doc.overlay(self.overlay)
+        return set_steps(doc, self.overlay, (*(o.steps if o else ()), *self.steps))
+
+
+@dataclass(frozen=True)
+class SetFields:
+    """Sets fields of an overlay's ``part``: source, material, delivery, or its own (empty)."""
+
+    overlay: str
+    part: str
+    values: tuple[tuple[str, Any], ...]
+
+    def __call__(self, doc: Document) -> Document:
+        """The document with them."""
+        return set_fields(doc, self.overlay, self.part, **dict(self.values))
+
+
+FrozenEdit = AddSteps | SetFields
+"""An edit as a value: it can be compared, kept and listed, and is called with a document."""
 
 
 def map_overlay(doc: Document, overlay_id: str, change: Callable[[Overlay], Overlay]) -> Document:

@@ -17,6 +17,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from mivex.core.findings import Look
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import hex_of
 from mivex.core.prepare import STEPS
@@ -190,6 +191,15 @@ class FlatProof(QWidget):
         if key == "single":
             self.canvas.fit()
         self.refresh()
+
+    def show_look(self, look: Look) -> None:
+        """Show what a finding wants seen."""
+        c = self.canvas
+        if look.layout not in (None, "single"):
+            self.set_layout(str(look.layout))
+            return
+        c.set_view(level=look.level, layout=look.layout or c.view.layout, show=look.show or c.view.show,
+                   backdrop=look.backdrop or c.view.backdrop)
 
     def toggle_layout(self, key: str) -> None:
         """Show a layout, or the picture again."""

@@ -7,6 +7,7 @@ from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QWheel
 from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QVBoxLayout, QWidget
 
 from mivex.core.base.types import Doubles
+from mivex.core.findings.base import Pixel
 from mivex.core.project import edits
 from mivex.core.project.document import Document
 from mivex.core.scene import StagePainter, pick
@@ -37,6 +38,7 @@ class StageCanvas(Canvas):
         self._drag: tuple[str, QPointF, object] | None = None
         self._travelled = False
         self._shown: object = None
+        self.marked: tuple[float, float] | None = None
         # While the camera moves the picture may be coarse; it is drawn sharp as soon as it rests.
         self._rest = QTimer(self, singleShot=True, interval=140)
         self._rest.timeout.connect(self.redraw)
@@ -92,6 +94,11 @@ class StageCanvas(Canvas):
         return top + out / length * KNOB
 
     def paint_over(self, p: QPainter) -> None:
+        if self.marked is not None:
+            at = QPointF(self.marked[0] * self.width(), self.marked[1] * self.height())
+            for colour, width in ((theme.CASING, 4.0), (theme.FINDING, 1.6)):
+                p.setPen(QPen(QColor(colour), width))
+                p.drawEllipse(at, 13, 13)
         corners = self._corners()
         if corners is None:
             return
@@ -118,7 +125,7 @@ class StageCanvas(Canvas):
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         at, mods = event.position(), event.modifiers()
-        self._travelled = False
+        self._travelled, self.marked = False, None
         shifted = bool(mods & Qt.KeyboardModifier.ShiftModifier)
         if event.button() != Qt.MouseButton.LeftButton or shifted:
             self._drag = ("pan", at, self.camera)
@@ -271,6 +278,15 @@ class StageProof(QWidget):
             self.place.setText("not placed")
         else:
             self.place.setText(f"{p.width:.2f} × {p.height:.2f} m")
+
+    def show_place(self, place: object) -> None:
+        """Look from the camera that a finding names, and mark its pixel."""
+        if isinstance(place, Pixel):
+            camera = next((c for c in self.session.doc.cameras if c.name == place.camera), None)
+            if camera is not None:
+                self.canvas.look(camera)
+            self.canvas.marked = place.x, place.y
+            self.canvas.update()
 
     def _look(self, row: int) -> None:
         self.canvas.look(self.session.doc.cameras[row])

@@ -7,7 +7,7 @@ from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 from mivex.core.base.log import sentence
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
-from mivex.core.results import Result, Results, Target
+from mivex.core.results import SCENE, Result, Results, Target
 from mivex.core.scene import file_key, pictures_read
 from mivex.ui.session.session import Session
 from mivex.ui.session.worker import Latest
@@ -92,6 +92,7 @@ class Engine(QObject):
     def all_findings(self) -> list[Finding]:
         """Findings of every overlay, those that do most on screen first."""
         rows = [f for o in self.session.doc.overlays for f in self.get(o.id).findings]
+        rows += self.results.get(SCENE).findings
         return sorted(rows, key=lambda f: -f.weight)
 
     @property
@@ -148,8 +149,10 @@ class Engine(QObject):
 
     def _examine_all(self) -> None:
         todo = self.results.unexamined(self.session.overlay_id)
-        if todo:
-            shop, results = self.session.shop, self.results
+        scene = self.results.scene_unexamined()
+        if todo or scene is not None:
+            shop, results, doc = self.session.shop, self.results, self.session.doc
+            textures = results.overlays()
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 for overlay, result, key in todo:
@@ -159,6 +162,8 @@ class Engine(QObject):
                         report(results.examine(shop, overlay, result, key))
                     except Exception as e:
                         self._examine.complain(sentence(e, f"examining {overlay.name!r}"))
+                if scene is not None:
+                    report(results.examine_scene(doc, textures, scene))
 
             self._examine.ask(None, work, halt=True)
 

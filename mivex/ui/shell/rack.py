@@ -162,7 +162,7 @@ class Rack(QWidget):
                 self._cards[o.id] = card
             self.list.blockSignals(False)
         for o in rows:
-            self._cards[o.id].update_from(o, len(self.engine.get(o.id).findings),
+            self._cards[o.id].update_from(o, len(self.engine.results.findings_of(o.id)),
                                           self.engine.get(o.id).problem)
         at = next((i for i, o in enumerate(rows) if o.id == self.session.overlay_id), -1)
         self.list.blockSignals(True)

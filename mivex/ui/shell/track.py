@@ -4,23 +4,17 @@ from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QAbstractButton, QButtonGroup, QHBoxLayout, QWidget
 
-from mivex.core.findings import Finding
+from mivex.core.findings import CHECKS, Finding
 from mivex.core.prepare import STEPS
 from mivex.core.project.document import Delivery, Overlay
 from mivex.ui import theme
 
 STATIONS = {"source": "Source", "alpha": "Alpha", "colour": "Colour", "edges": "Edges", "blend": "Blend", "place": "Place",
             "deliver": "Deliver"}
-_STATION_OF = {"no-alpha": "alpha", "constant-alpha": "alpha", "inverted": "alpha", "banding": "alpha", "specks": "alpha",
-               "fringe": "edges",
-               "matte": "edges", "border": "edges", "empty-margin": "edges", "holes": "edges", "size": "source",
-               "budget": "source", "seam": "source", "meaning": "source", "depth-write": "blend", "two-valued": "blend",
-               "soft-cutout": "blend", "alpha-lost": "deliver"}
-
 
 def station_of(finding: Finding) -> str:
     """The station at which a finding is mended."""
-    return _STATION_OF.get(finding.id, "edges")
+    return CHECKS[finding.id].station
 
 
 def touched(o: Overlay, station: str) -> bool:

@@ -13,7 +13,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from mivex.core.findings import CHECKS, Finding, apply_repair
+from mivex.core.findings import CHECKS, Finding
 from mivex.ui import theme
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -187,5 +187,4 @@ class Tray(QWidget):
         """Make the chosen finding's repair; Undo takes it back."""
         f = self.current
         if f and f.repair:
-            repair, key = f.repair, f.overlay
-            self.session.apply(repair.label, lambda d: apply_repair(d, key, repair))
+            self.session.apply(f.repair.label, f.repair)

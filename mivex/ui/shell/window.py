@@ -12,7 +12,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from mivex.core.findings import Finding
+from mivex.core.findings import CHECKS, Finding, Texels
 from mivex.ui import theme
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.stage_proof import StageProof
@@ -199,7 +199,7 @@ class Window(FileActions):
         self.redo_action.setEnabled(bool(s.redo_label))
         self.undo_action.setText(f"Undo: {s.undo_label}" if s.undo_label else "Undo")
         self.redo_action.setText(f"Redo: {s.redo_label}" if s.redo_label else "Redo")
-        self.track.show_state(s.overlay, self.controls.station, list(self.engine.get(s.overlay_id).findings))
+        self.track.show_state(s.overlay, self.controls.station, self.engine.results.findings_of(s.overlay_id))
 
     @property
     def idle(self) -> bool:
@@ -237,24 +237,14 @@ class Window(FileActions):
         if finding.overlay != self.session.overlay_id:
             self.session.choose(finding.overlay)
         self.go(station_of(finding))
-        c = self.flat.canvas
+        look = CHECKS[finding.id].looking(finding)
+        if look.proof == "stage":
+            self.stage.show_place(finding.place)
+            return
         self.flat.refresh()
-        if finding.id in ("seam", "holes"):
-            self.flat.set_layout("tiles" if finding.id == "seam" else "levels")
-            return
-        if finding.id == "border":
-            self.flat.set_layout("border")
-            return
-        if finding.id == "fringe":
-            c.set_view(show="fringe", level=int(finding.details["level"]), layout="single")
-        elif finding.id in ("inverted", "banding", "specks", "two-valued", "soft-cutout", "empty-margin"):
-            c.set_view(show="alpha", level=0, layout="single")
-        elif finding.id == "matte":
-            c.set_view(show="over", level=0, layout="single",
-                       backdrop="white" if finding.id == "matte" and sum(finding.details["matte"]) < 1.5 else
-                       "black" if finding.id == "matte" else c.view.backdrop)
-        if finding.place and c.texture is not None:
-            c.go_to(finding.place)
+        self.flat.show_look(look)
+        if isinstance(finding.place, Texels) and look.layout == "single" and self.flat.canvas.texture is not None:
+            self.flat.canvas.go_to(finding.place)
 
     def _pick(self, take) -> None:  # type: ignore[no-untyped-def]
         c = self.flat.canvas

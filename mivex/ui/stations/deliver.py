@@ -35,7 +35,7 @@ def build_deliver(c: Controls, o: Overlay) -> None:
     def live() -> None:
         ready = c.engine.get(o.id).texture is not None
         one.setEnabled(ready)
-        found = c.engine.get(o.id).findings
+        found = c.engine.results.findings_of(o.id)
         state.setText("There is no picture to deliver yet." if not ready else
                       "No findings: it composites as it should." if not found else
                       f"{len(found)} finding{'s are' if len(found) > 1 else ' is'} still open; it can be delivered "

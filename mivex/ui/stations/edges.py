@@ -9,7 +9,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFrame, QGridLayout, QSizePolicy, QWidget
 
 from mivex.core.findings.facts import Facts
-from mivex.core.findings.fringe import LIMIT
+from mivex.core.findings.texture.fringe import LIMIT
 from mivex.core.picture.fringes import VISIBLE
 from mivex.core.project.document import Overlay
 from mivex.ui import theme

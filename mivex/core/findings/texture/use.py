@@ -4,7 +4,7 @@ import cv2
 import numpy as np
 
 from mivex.core.base.types import Floats
-from mivex.core.findings.base import Check, Finding, Repair, Subject
+from mivex.core.findings.base import Check, Finding, Look, Subject, mend, whole
 from mivex.core.picture.picture import looks_like_normals
 from mivex.core.pixels.colour import to_display
 from mivex.core.pixels.coverage import coverage
@@ -41,7 +41,8 @@ def _meaning(subject: Subject) -> list[Finding]:
         return [Finding("meaning", subject.name, apart, "of 255", "The texels are unit vectors, as in a normal map, but "
                         f"are filtered as colour: off by {apart:.1f} of 255 two levels down.",
                         "Directions are bent towards one side; lit surfaces look inflated or dull.",
-                        (0, 0, t.width, t.height), Repair("Take it as data", source={"meaning": "data"}) if m else None,
+                        whole(t),
+                        mend(subject, "Take it as data", source={"meaning": "data"}) if m else None,
                         weight=apart)]
     if t.meaning == "data" and m is not None and not normals:
         rgb = t.values[..., :3]
@@ -52,7 +53,7 @@ def _meaning(subject: Subject) -> list[Finding]:
         return [Finding("meaning", subject.name, apart, "of 255", "It is drawn as colour but taken as data: "
                         f"filtering is off by {apart:.1f} of 255 two levels down, and its light is not decoded.",
                         "It looks washed out beside everything else, and edges change their brightness with distance.",
-                        (0, 0, t.width, t.height), Repair("Take it as colour", source={"meaning": "colour"}),
+                        whole(t), mend(subject, "Take it as colour", source={"meaning": "colour"}),
                         weight=apart)]
     return []
 
@@ -70,7 +71,7 @@ def _seam(subject: Subject) -> list[Finding]:
     return [Finding("seam", subject.name, worst.ratio, "times the inner step",
                     f"Where {worst.sides} meet, the step is {worst.across:.1f} of 255; inside it is {worst.inside:.1f}.",
                     "The repetition shows as a grid of lines.", place,
-                    Repair("Make it tile", (MakeTile(way=way),)),  # type: ignore[arg-type]
+                    mend(subject, "Make it tile", (MakeTile(way=way),)),  # type: ignore[arg-type]
                     {s.sides.replace(" ", "_"): {"across": s.across, "inside": s.inside} for s in bad},
                     weight=worst.across * 0.1)]
 
@@ -103,16 +104,19 @@ def _holes(subject: Subject) -> list[Finding]:
             continue
         across = float(np.sqrt(np.median(sizes))) / (1 << level)
         now = coverage(a, cutoff)
-        return [Finding("holes", subject.name, float(level), "level",
+        return [Finding("holes", subject.name, float(level), "from level",
                         f"At mip level {level}, {sizes.size - left} of {sizes.size} holes have closed; the usual hole is "
                         f"{across:.1f} texels across there, and coverage has gone from {at0:.0%} to {now:.0%}.",
-                        "A screen or mesh turns into a plate, or vanishes, as it moves away.", (0, 0, t.width, t.height),
-                        Repair("Keep coverage in every level", (KeepCoverage(cutoff=min(max(cutoff, 0.01), 0.99)),),
+                        "A screen or mesh turns into a plate, or vanishes, as it moves away.", whole(t),
+                        mend(subject, "Keep coverage in every level", (KeepCoverage(cutoff=min(max(cutoff, 0.01), 0.99)),),
                                delivery={"format": "tif"}), {"holes": int(sizes.size), "left": left},
                         weight=255 * abs(now - at0) / (1 << level))]
     return []
 
 
-CHECKS = (Check("meaning", "Colour or data", _meaning), Check("seam", "Seam when repeated", _seam),
-          Check("holes", "Holes close in the distance", _holes))
+CHECKS = (
+    Check("meaning", "Colour or data", _meaning, "source"),
+    Check("seam", "Seam when repeated", _seam, "source", Look(layout="tiles")),
+    Check("holes", "Holes close in the distance", _holes, "edges", Look(layout="levels")),
+)
 """Registered."""

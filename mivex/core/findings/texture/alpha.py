@@ -3,7 +3,7 @@
 import numpy as np
 
 from mivex.core.base.types import Floats, Mask
-from mivex.core.findings.base import Check, Finding, Repair, Subject
+from mivex.core.findings.base import Check, Finding, Look, Repair, Subject, mend, whole
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.clear_border import ClearBorder
@@ -21,17 +21,18 @@ FLAT, EVEN = 0.03, 0.25
 """A border within this of one colour was painted flat; within that, it is a lit and grainy backdrop."""
 
 
-def _make_alpha(t: Texture) -> Repair:
+def _make_alpha(subject: Subject) -> Repair:
     """Guess how the picture wants its alpha made: over a flat colour, off a photographed one, or by brightness."""
+    t = subject.texture
     rim = border_of(t.values[..., :3])
     middle = np.median(rim, axis=0)
     off = np.abs(rim - middle).max(axis=1)
     if (off < FLAT).mean() > 0.9:
         r, g, b = (round(float(v), 3) for v in middle)
-        return Repair("Make alpha from the backdrop", (AlphaFrom(source="matte", matte=(r, g, b)),))
+        return mend(subject, "Make alpha from the backdrop", (AlphaFrom(source="matte", matte=(r, g, b)),))
     if (off < EVEN).mean() > 0.95 and float(np.ptp(middle)) > 0.15:
-        return Repair("Key out the backdrop", (key_from_border(t.values),))
-    return Repair("Make alpha from luminance", (AlphaFrom(source="luminance"),))
+        return mend(subject, "Key out the backdrop", (key_from_border(t.values),))
+    return mend(subject, "Make alpha from luminance", (AlphaFrom(source="luminance"),))
 
 
 def _no_alpha(subject: Subject) -> list[Finding]:
@@ -40,7 +41,7 @@ def _no_alpha(subject: Subject) -> list[Finding]:
         return []
     return [Finding("no-alpha", subject.name, 0, "channels", "The picture has no alpha channel.",
                     "Nothing shows through: the whole rectangle covers what lies behind it.",
-                    (0, 0, t.width, t.height), _make_alpha(t), weight=100.0)]
+                    whole(t), _make_alpha(subject), weight=100.0)]
 
 
 def _constant(subject: Subject) -> list[Finding]:
@@ -48,17 +49,17 @@ def _constant(subject: Subject) -> list[Finding]:
     if not t.has_alpha or not subject.flat_alpha or not subject.uses_alpha:
         return []
     value = float(t.alpha.flat[0])
-    whole = (0, 0, t.width, t.height)
     if value == 1 and subject.material is None:
         # A picture on its own may well be meant to be opaque.
         return [Finding("constant-alpha", subject.name, value, "alpha",
                         "Alpha is 1 in every texel: the picture is opaque, and its alpha channel says nothing.",
-                        "It costs a third more memory than three channels, and is taken for a see-through picture.", whole,
-                        Repair("Drop the alpha channel", (DropAlpha(),)), weight=0.02)]
+                        "It costs a third more memory than three channels, and is taken for a see-through picture.",
+                        whole(t),
+                        mend(subject, "Drop the alpha channel", (DropAlpha(),)), weight=0.02)]
     seen = ("Nothing of it is seen at all." if value == 0 else
             "The whole rectangle is seen, corners and all.")
     return [Finding("constant-alpha", subject.name, value, "alpha",
-                    f"Alpha is {value:.3g} in every texel.", seen, whole, _make_alpha(t), weight=100.0)]
+                    f"Alpha is {value:.3g} in every texel.", seen, whole(t), _make_alpha(subject), weight=100.0)]
 
 
 def _local_variation(rgb: Floats, mask: Mask) -> float:
@@ -105,8 +106,8 @@ def _inverted(subject: Subject) -> list[Finding]:
         return []
     return [Finding("inverted", subject.name, by, "alpha", "Alpha looks turned round: the border is solid and the middle "
                     f"clear, yet the drawing lies under what is clear; the means differ by {by:.2f}.",
-                    "The surroundings cover what lies behind, and the shape itself is a hole.", (0, 0, t.width, t.height),
-                    Repair("Invert the alpha", (InvertAlpha(),)), weight=100 * by)]
+                    "The surroundings cover what lies behind, and the shape itself is a hole.", whole(t),
+                    mend(subject, "Invert the alpha", (InvertAlpha(),)), weight=100 * by)]
 
 
 def cut_soft(alpha: Floats) -> tuple[Mask, Mask, Mask, Mask]:
@@ -158,7 +159,7 @@ def _border(subject: Subject) -> list[Finding]:
                     f"cut alpha is up to {largest:.2f}.",
                     "The shape is cut off in a straight line, and with clamped addressing its border texels "
                     "are drawn out into streaks.", place,
-                    Repair("Clear the border softly", (ClearBorder(width=1, soft=_fade(t)),)),
+                    mend(subject, "Clear the border softly", (ClearBorder(width=1, soft=_fade(t)),)),
                     {"largest": float(rim.max()), "sides": named}, weight=255 * mean * sum(counts.values()) / rim.size)]
 
 
@@ -167,5 +168,9 @@ def _fade(t: Texture) -> float:
     return float(max(2, min(t.width, t.height) // 8))
 
 
-CHECKS = (Check("no-alpha", "No alpha", _no_alpha), Check("constant-alpha", "Alpha all one value", _constant),
-          Check("inverted", "Alpha looks inverted", _inverted), Check("border", "Alpha at the border", _border))
+CHECKS = (
+    Check("no-alpha", "No alpha", _no_alpha, "alpha"),
+    Check("constant-alpha", "Alpha all one value", _constant, "alpha"),
+    Check("inverted", "Alpha looks inverted", _inverted, "alpha", Look(show="alpha")),
+    Check("border", "Alpha at the border", _border, "edges", Look(layout="border")),
+)

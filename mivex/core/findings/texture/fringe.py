@@ -11,7 +11,7 @@ import cv2
 import numpy as np
 
 from mivex.core.base.types import Floats
-from mivex.core.findings.base import Check, Cost, Finding, Repair, Subject
+from mivex.core.findings.base import Check, Cost, Finding, Look, Repair, Subject, mend
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.fringes import LevelFringe, fringe_figures, fringe_map
 from mivex.core.picture.texture import Texture
@@ -78,7 +78,7 @@ def _repair(subject: Subject, worst: LevelFringe) -> tuple[Repair, float] | None
     if bool((t.alpha <= 0).any()):
         cured = fringe_figures(t, wrap=subject.wraps, straight=_spread_chain(t))[worst.level].shows
         if worst.shows - cured > CURED * worst.shows:
-            return Repair("Spread edge colour outwards", (Spread(method="nearest"),)), cured
+            return mend(subject, "Spread edge colour outwards", (Spread(method="nearest"),)), cured
     soft = (t.alpha > 0) & (t.alpha < TRUST)
     if not 0 < int(soft.sum()) < THIN * int((t.alpha > 0).sum()):
         return None
@@ -89,7 +89,7 @@ def _repair(subject: Subject, worst: LevelFringe) -> tuple[Repair, float] | None
     cost = change_of(t, firm)
     label = f"Repaint faint edges too (changes what shows by up to {cost.figure:.0f} of 255)"
     step = Spread(method="nearest", solid_from=TRUST)
-    return Repair(label, (step,), cost=Cost(cost.figure, cost.share, cost.picture)), cured
+    return mend(subject, label, (step,), cost=Cost(cost.figure, cost.share, cost.picture)), cured
 
 
 def _measure(subject: Subject) -> list[Finding]:
@@ -120,4 +120,8 @@ def _measure(subject: Subject) -> list[Finding]:
          "after_repair": after, "limit": LIMIT, "rim": tone, "hidden": hidden}, weight=worst.shows)]
 
 
-CHECKS = (Check("fringe", "Fringe when filtered", _measure),)
+def _look(finding: Finding) -> Look:
+    return Look(show="fringe", level=int(finding.details["level"]))
+
+
+CHECKS = (Check("fringe", "Fringe when filtered", _measure, "edges", _look),)

@@ -1,11 +1,11 @@
-"""Matte: soft texels that still carry the backdrop they were cut from; see `mivex.core.findings.matte_fit`."""
+"""Matte: soft texels that still carry the backdrop they were cut from; see `mivex.core.findings.texture.matte_fit`."""
 
 from dataclasses import replace
 
 import numpy as np
 
-from mivex.core.findings.base import Check, Finding, Repair, Subject
-from mivex.core.findings.matte_fit import MatteFit, fit_matte
+from mivex.core.findings.base import Check, Finding, Look, Subject, mend
+from mivex.core.findings.texture.matte_fit import MatteFit, fit_matte
 from mivex.core.pixels.colour import hex_of
 from mivex.core.prepare.unmatte import Unmatte
 
@@ -64,10 +64,15 @@ def _measure(subject: Subject) -> list[Finding]:
         "matte", subject.name, fit.error, "of 255", said,
         f"The picture was cut from a backdrop without taking its colour out: a {tone} rim on anything of "
         "another colour, even unfiltered.",
-        place, Repair("Remove the matte", (step,)) if sure else None,
+        place, mend(subject, "Remove the matte", (step,)) if sure else None,
         {"matte": list(fit.matte), "share": fit.share, "unsure": round(fit.unsure, 3), "error": fit.error,
          "space": fit.space, "explained": fit.explained, "clipped": fit.impossible, "limit": LIMIT},
         weight=fit.error * float(soft.sum()) / max(int((t.alpha > 0).sum()), 1))]
 
 
-CHECKS = (Check("matte", "Matte left in soft parts", _measure),)
+def _look(finding: Finding) -> Look:
+    # A dark matte shows on white, a bright one on black.
+    return Look(show="over", backdrop="white" if sum(finding.details["matte"]) < 1.5 else "black")
+
+
+CHECKS = (Check("matte", "Matte left in soft parts", _measure, "edges", _look),)

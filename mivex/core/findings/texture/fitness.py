@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from mivex.core.findings.base import Check, Finding, Repair, Subject
+from mivex.core.findings.base import Check, Finding, Subject, mend, whole
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.prepare.resize import Resize, nearest_power
 
@@ -22,7 +22,7 @@ def _size(subject: Subject) -> list[Finding]:
                     f"{'both sides' if len(bad) == 2 and wide != high else 'each side'}.",
                     "Mip levels no longer halve evenly and some block compressions refuse it; a runtime may "
                     "stretch or reject the picture.", (0, 0, wide, high),
-                    Repair(f"Resize to {to[0]} × {to[1]}", (Resize(to="power"),)),
+                    mend(subject, f"Resize to {to[0]} × {to[1]}", (Resize(to="power"),)),
                     {"width": wide, "height": high}, weight=0.01)]
 
 
@@ -37,7 +37,7 @@ def _budget(subject: Subject) -> list[Finding]:
                     f"{wide} × {high} is larger than the {d.budget} px that the receiver wants.",
                     f"It takes {(wide * high) / (to[0] * to[1]):.1f} times the memory; the receiver may refuse it or "
                     "reduce it its own way.", (0, 0, wide, high),
-                    Repair(f"Resize to {to[0]} × {to[1]}", (Resize(to="size", width=to[0], height=to[1]),)),
+                    mend(subject, f"Resize to {to[0]} × {to[1]}", (Resize(to="size", width=to[0], height=to[1]),)),
                     {"budget": d.budget}, weight=0.03)]
 
 
@@ -48,8 +48,8 @@ def _alpha_lost(subject: Subject) -> list[Finding]:
     share = float((t.alpha < CLEAR_BELOW).mean()) * 100
     return [Finding("alpha-lost", subject.name, share, "% of the texels", "The chosen file has no alpha channel: "
                     f"{share:.0f} % of the texels would lose theirs.",
-                    "What was clear arrives solid, with whatever colour lay under it.", (0, 0, t.width, t.height),
-                    Repair("Deliver as PNG", delivery={"format": "png"}),
+                    "What was clear arrives solid, with whatever colour lay under it.", whole(t),
+                    mend(subject, "Deliver as PNG", delivery={"format": "png"}),
                     weight=2.5 * share)]
 
 
@@ -67,10 +67,10 @@ def _depth_write(subject: Subject) -> list[Finding]:
                     f"A {m.blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind it "
                     "although it can be seen through.",
                     "Bubbles, smoke or panes behind it vanish, depending on which is drawn first.",
-                    (0, 0, t.width, t.height), Repair("Switch depth write off", material={"depth_write": False}),
+                    whole(t), mend(subject, "Switch depth write off", material={"depth_write": False}),
                     weight=100 * share)]
 
 
-CHECKS = (Check("size", "Size", _size), Check("budget", "Larger than stated", _budget),
-          Check("alpha-lost", "File without alpha", _alpha_lost),
-          Check("depth-write", "See-through overlay writes depth", _depth_write))
+CHECKS = (Check("size", "Size", _size, "source"), Check("budget", "Larger than stated", _budget, "source"),
+          Check("alpha-lost", "File without alpha", _alpha_lost, "deliver"),
+          Check("depth-write", "See-through overlay writes depth", _depth_write, "blend"))

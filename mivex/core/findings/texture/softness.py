@@ -4,7 +4,7 @@ import cv2
 import numpy as np
 
 from mivex.core.base.types import Floats
-from mivex.core.findings.base import Check, Finding, Repair, Subject
+from mivex.core.findings.base import Check, Finding, Look, Subject, mend, whole
 from mivex.core.prepare.blur import Blur
 from mivex.core.prepare.clear_specks import ClearSpecks, lone_specks
 from mivex.core.prepare.move import Trim, box_of
@@ -44,7 +44,8 @@ def _two_valued(subject: Subject) -> list[Finding]:
                     f"Only {between:.1%} of the texels lie between clear and solid, yet {m.blend} sorts and blends every "
                     "one of them.",
                     "It costs sorting and overdraw and can be drawn in the wrong order; Cutout looks the same here and "
-                    "needs neither.", (0, 0, t.width, t.height), Repair("Blend as Cutout", material={"blend": "Cutout"}),
+                    "needs neither.", whole(t),
+                    mend(subject, "Blend as Cutout", material={"blend": "Cutout"}),
                     weight=0.1)]
 
 
@@ -59,8 +60,8 @@ def _soft_cutout(subject: Subject) -> list[Finding]:
         return []
     return [Finding("soft-cutout", subject.name, share * 100, "% between",
                     f"{share:.0%} of what is seen is half clear, and Cutout makes each texel all or nothing.",
-                    "Soft edges and veils turn into hard, crawling outlines.", (0, 0, t.width, t.height),
-                    Repair("Blend as Translucent", material={"blend": "Translucent"}),
+                    "Soft edges and veils turn into hard, crawling outlines.", whole(t),
+                    mend(subject, "Blend as Translucent", material={"blend": "Translucent"}),
                     weight=64 * share)]
 
 
@@ -125,7 +126,7 @@ def _banding(subject: Subject) -> list[Finding]:
                     f"The soft part of the alpha has only {len(levels)} levels, {step:.0f} of 255 apart.",
                     "Smoke and glass show contour lines instead of an even fade.",
                     (max(0, int(x) - 8), max(0, int(y) - 8), 16, 16),
-                    Repair("Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)), {"soft": soft},
+                    mend(subject, "Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)), {"soft": soft},
                     weight=step * float(jumps.mean()))]
 
 
@@ -144,7 +145,8 @@ def _specks(subject: Subject) -> list[Finding]:
                         "A veil of dust in the game; and they hold the colour of "
                     "what was cut away, which leaks into the edge with distance.",
                     (max(0, int(x) - 4), max(0, int(y) - 4), 9, 9),
-                    Repair("Clear those texels", (ClearSpecks(),)), {"mean": mean}, weight=255 * mean * count / alone.size)]
+                    mend(subject, "Clear those texels", (ClearSpecks(),)), {"mean": mean},
+                    weight=255 * mean * count / alone.size)]
 
 
 def _margin(subject: Subject) -> list[Finding]:
@@ -162,11 +164,16 @@ def _margin(subject: Subject) -> list[Finding]:
                     f"{1 - used:.0%} of the picture is empty margin.",
                     "Memory is spent on nothing, and every clear texel is still drawn.",
                     (box[0], box[1], box[2] - box[0], box[3] - box[1]),
-                    Repair("Trim to what is seen", (Trim(above=above, margin=4), Resize(to="power"))), {"box": list(box)},
+                    mend(subject, "Trim to what is seen", (Trim(above=above, margin=4), Resize(to="power"))),
+                    {"box": list(box)},
                     weight=0.05)]
 
 
-CHECKS = (Check("two-valued", "Softness not used", _two_valued), Check("soft-cutout", "Softness cut away", _soft_cutout),
-          Check("banding", "Alpha in few levels", _banding), Check("specks", "Faint specks", _specks),
-          Check("empty-margin", "Mostly empty", _margin))
+CHECKS = (
+    Check("two-valued", "Softness not used", _two_valued, "blend", Look(show="alpha")),
+    Check("soft-cutout", "Softness cut away", _soft_cutout, "blend", Look(show="alpha")),
+    Check("banding", "Alpha in few levels", _banding, "alpha", Look(show="alpha")),
+    Check("specks", "Faint specks", _specks, "alpha", Look(show="alpha")),
+    Check("empty-margin", "Mostly empty", _margin, "edges", Look(show="alpha")),
+)
 """Registered."""
