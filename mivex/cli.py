@@ -145,9 +145,9 @@ def render(project: str, out: Annotated[str, typer.Argument(help=".png (display)
            camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "") -> None:
     """Draw a project's stage to a picture."""
     from mivex.core.picture.encode import write_picture
-    from mivex.core.pixels.colour import screen_rgb
     from mivex.core.project.evaluate import Workshop
     from mivex.core.project.file import read_project
+    from mivex.core.scene import codes_of, gathered
     from mivex.core.scene import render as draw
     from mivex.core.stage.camera import View
 
@@ -162,13 +162,12 @@ def render(project: str, out: Annotated[str, typer.Argument(help=".png (display)
     if camera and camera not in cameras:
         raise MivexError(f"There is no camera “{camera}”; the project has {', '.join(cameras)}.")
     shop = Workshop(Path(project).resolve().parent)
-    textures = {o.id: shop.texture(o) for o in doc.overlays if o.source.ready and o.shown}
-    view = View(cameras[camera] if camera else doc.cameras[0], width, height)
-    drawn = draw(doc, textures, view)
+    textures, meshes = gathered(doc, shop)
+    drawn = draw(doc, textures, View(cameras[camera] if camera else doc.cameras[0], width, height), meshes)
     if suffix == ".exr":
         write_picture(out, drawn.colour, 32)
     else:
-        write_picture(out, (screen_rgb(drawn.colour) / 255).astype("float32"), 8)
+        write_picture(out, (codes_of(drawn, doc) / 255).astype("float32"), 8)
 
 
 @app.command()

@@ -15,10 +15,12 @@ from mivex.core.findings import Finding, SceneSubject, Subject, examine, examine
 from mivex.core.findings.facts import Facts, facts_of
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
-from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import PROXY_SIDE, Workshop
 from mivex.core.proof.histogram import histogram
-from mivex.core.scene import place_mesh
+from mivex.core.scene import place_mesh, world_of
+from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.meshes import LoadedMesh
 
 INPUTS = 12
 """Steps' inputs that are kept."""
@@ -66,8 +68,10 @@ class Result:
         What `findings` and `figures` were measured for; None: not yet.
     findings : tuple of Finding
     figures : Facts, optional
+    mesh : LoadedMesh, optional
+        Of a mesh file.
     problem : str
-        Why there is no texture.
+        Why there is no texture, or no mesh.
     """
 
     target: Target
@@ -80,10 +84,13 @@ class Result:
     examined: Hashable = None
     findings: tuple[Finding, ...] = ()
     figures: Facts | None = None
+    mesh: LoadedMesh | None = None
     problem: str = ""
 
 
 NOTHING = Result(Target())
+MESH = "mesh"
+"""Meaning of a target that is a mesh file."""
 SCENE = Target(overlay="", meaning="scene")
 """The whole stage."""
 
@@ -121,6 +128,10 @@ class Results:
     def overlays(self) -> dict[str, Texture]:
         """Finished textures by overlay id."""
         return {t.overlay: x for t, x in self.textures().items() if t.overlay and t.until < 0}
+
+    def meshes(self) -> dict[str, Mesh]:
+        """Every mesh there is, by path."""
+        return {t.path: r.mesh.mesh for t, r in self._rows.items() if r.mesh is not None}
 
     # Following -----------------------------------------------------------------------------------
 
@@ -182,12 +193,13 @@ class Results:
              stop: Stop, tell: Callable[[str], None]) -> None:
         """Compute one target; reports a proxy first where that is worth while. Raises Stopped, nothing else."""
         try:
+            if target.meaning == MESH:
+                report(Result(target, key, True, mesh=shop.mesh(target.path)))
+                return
             if target.path:
-                picture = shop.picture(target.path)
-                source = Source(path=target.path, meaning=target.meaning)  # type: ignore[arg-type]
-                texture = shop.prepare(picture, source, (), stop=stop)
+                texture = shop.file_texture(target.path, target.meaning)  # type: ignore[arg-type]
                 _ = texture.mips
-                report(Result(target, key, True, picture, texture=texture))
+                report(Result(target, key, True, texture=texture))
                 return
             o = doc.overlay(target.overlay)
             if o is None:
@@ -255,16 +267,20 @@ class Results:
         """What the scene's findings are to be measured for, where they are out of date; else None."""
         key = tuple((o.id, o.name, o.shown, o.material, o.places, (t.key if (t := self.get(o.id).texture) else ""))
                     for o in self._doc.overlays)
-        return None if self.get(SCENE).examined == key or not self.ready else key
+        whole = (key, self._doc.around, tuple(sorted((k, id(m)) for k, m in self.meshes().items())))
+        return None if self.get(SCENE).examined == whole or not self.ready else whole
 
     @property
     def ready(self) -> bool:
         """Every overlay that can be prepared is there at full size, or is known not to work."""
         return not any(t.overlay for t, _ in self.due())
 
-    def examine_scene(self, doc: Document, textures: dict[str, Texture], key: Hashable) -> Result:
+    def examine_scene(self, doc: Document, textures: dict[str, Texture], meshes: dict[str, Mesh],
+                      key: Hashable) -> Result:
         """Measure the whole scene; in any thread."""
-        return Result(SCENE, examined=key, findings=tuple(examine_scene(SceneSubject(doc, textures, place_mesh))))
+        world = world_of(doc, meshes)
+        subject = SceneSubject(doc, textures, lambda p: place_mesh(p, world))
+        return Result(SCENE, examined=key, findings=tuple(examine_scene(subject)))
 
     def findings_of(self, overlay_id: str) -> list[Finding]:
         """Everything found on an overlay, by itself and in the scene."""

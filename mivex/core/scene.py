@@ -5,6 +5,7 @@ import time
 from collections import OrderedDict
 from collections.abc import Callable, Mapping
 from dataclasses import replace
+from typing import Literal
 
 import cv2
 import numpy as np
@@ -19,6 +20,7 @@ from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import to_linear
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay
+from mivex.core.project.evaluate import Workshop
 from mivex.core.stage import placing
 from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
@@ -26,8 +28,9 @@ from mivex.core.stage.draw import Coat, Draw, Input, OrderKey, limits_of, shadow
 from mivex.core.stage.lighting import casts
 from mivex.core.stage.mesh import Mesh, hit
 from mivex.core.stage.painter import Painter
-from mivex.core.stage.passes import Buffers, draw_all
-from mivex.core.stage.places import BillboardPlace, Place
+from mivex.core.stage.passes import Buffers, Screen, draw_all
+from mivex.core.stage.places import BillboardPlace, MeshPlace, Place
+from mivex.core.stage.surroundings import Surroundings, World, of_mesh
 
 
 def order_key(material: Material, centre: NDArray[np.float64], eye: NDArray[np.float64]) -> OrderKey:
@@ -50,9 +53,9 @@ def file_key(path: str, meaning: str) -> str:
     return f"file:{meaning}:{path}"
 
 
-def pictures_read(doc: Document) -> list[tuple[str, str]]:
+def pictures_read(doc: Document) -> list[tuple[str, Literal["colour", "data"]]]:
     """Path and meaning of every picture file that the materials of shown overlays read."""
-    rows = []
+    rows: list[tuple[str, Literal["colour", "data"]]] = []
     for o in doc.overlays:
         for name, part in dict(o.material.finish).items():
             if isinstance(part, Sourced) and part.source == "file" and part.path:
@@ -111,22 +114,51 @@ def coat_of(material: Material, pictures: "_Pictures") -> Coat:
                 (r, g, b), glow.mips if glow else None, material.mapping.uv_set, material.mapping.rows)
 
 
-def place_mesh(overlay: Overlay, place: Place, view: View | None = None) -> Mesh:
-    """The mesh that a placement of an overlay puts on the stage; ``view`` counts for what turns to it."""
-    return placing.mesh(place, view or View(CAMERAS[0], 640, 512))
+def meshes_read(doc: Document) -> list[str]:
+    """Path of every mesh file that the surroundings or placements are made of."""
+    rows = [doc.around.path] + [p.path for o in doc.overlays for p in o.places if isinstance(p, MeshPlace)]
+    return sorted({r for r in rows if r})
+
+
+_worlds: "OrderedDict[tuple[object, ...], World]" = OrderedDict()
+
+
+def world_of(doc: Document, meshes: Mapping[str, Mesh] | None = None) -> World:
+    """What stands round the overlays of a document; the same object as long as nothing of it changes.
+
+    Where the mesh of the surroundings is not there (yet), the stage is empty.
+    """
+    found = meshes or {}
+    key = (doc.around, tuple((k, id(m)) for k, m in sorted(found.items())))
+    if key not in _worlds:
+        if not doc.around.path:
+            around = dock()
+        elif doc.around.path in found:
+            around = of_mesh(found[doc.around.path], doc.around)
+        else:
+            around = Surroundings("nothing", ())
+        _worlds[key] = World(around, dict(found))
+        if len(_worlds) > 8:
+            _worlds.popitem(last=False)
+    return _worlds[key]
+
+
+def place_mesh(place: Place, world: World, view: View | None = None) -> Mesh:
+    """The mesh that a placement puts on the stage; ``view`` counts for what turns to it."""
+    return placing.mesh(place, view or View(CAMERAS[0], 640, 512), world=world)
 
 
 def overlay_draw(overlay: Overlay, place: Place, texture: Texture, view: View,
-                 textures: Mapping[str, Texture] | None = None) -> Draw:
+                 textures: Mapping[str, Texture] | None = None, world: World | None = None) -> Draw:
     """What one placement of an overlay puts on the stage; ``textures`` are those that its material may read."""
-    return _drawn(overlay, place, _Pictures(texture, textures or {}), view)
+    return _drawn(overlay, place, _Pictures(texture, textures or {}), view, world)
 
 
-def _drawn(overlay: Overlay, place: Place, pictures: _Pictures, view: View) -> Draw:
+def _drawn(overlay: Overlay, place: Place, pictures: _Pictures, view: View, world: World | None) -> Draw:
     m, texture = overlay.material, pictures.own
     framed = placing.framed(place, texture.extent)
-    draw = Draw(overlay.name, placing.mesh(framed, view, pivot=texture.pivot), coat_of(m, pictures), m,
-                order_key(m, placing.middle(framed, view, texture.pivot), view.eye))
+    draw = Draw(overlay.name, placing.mesh(framed, view, texture.pivot, world), coat_of(m, pictures), m,
+                order_key(m, placing.middle(framed, view, texture.pivot, world), view.eye))
     if not casts(draw) or m.blend == "Solid":
         return draw
     opacity = draw.coat.opacity
@@ -141,28 +173,56 @@ def _drawn(overlay: Overlay, place: Place, pictures: _Pictures, view: View) -> D
     return replace(draw, mask=kept(texture, ("mask", m.blend, m.cutoff, m.opacity, where), make))
 
 
+def gathered(doc: Document, shop: Workshop) -> tuple[dict[str, Texture], dict[str, Mesh]]:
+    """Everything that drawing a document needs, at full size: textures (also of files, by `file_key`) and meshes.
+
+    Raises MivexError where something cannot be prepared.
+    """
+    textures = {o.id: shop.texture(o) for o in doc.overlays if o.source.ready and o.shown}
+    for o in doc.overlays:
+        for key in read_by(o.material):
+            other = doc.overlay(key)
+            if other is not None and key not in textures and other.source.ready:
+                textures[key] = shop.texture(other)
+    for path, meaning in pictures_read(doc):
+        textures[file_key(path, meaning)] = shop.file_texture(path, meaning)
+    return textures, {p: shop.mesh(p).mesh for p in meshes_read(doc)}
+
+
+def codes_of(drawn: Buffers, doc: Document) -> NDArray[np.uint8]:
+    """Display codes (height, width, 3) of what was drawn, by the document's exposure and view curve."""
+    h, w = drawn.depth.shape
+    out = np.empty((h, w, 3), np.uint8)
+    Screen(out, doc.lighting).write(drawn.colour, (0, h, 0, w))
+    return out
+
+
 class Scene:
     """Turns documents into draws, and gives the same objects again for whatever has not changed."""
 
     def __init__(self, keep: int = 4096) -> None:
-        self._kept: OrderedDict[tuple[object, ...], tuple[Draw, list[Texture]]] = OrderedDict()
+        self._kept: OrderedDict[tuple[object, ...], tuple[Draw, object]] = OrderedDict()
         self._most = keep
 
-    def draws(self, doc: Document, textures: Mapping[str, Texture], view: View) -> list[Draw]:
-        """Everything to draw, in order. Overlays that are hidden or have no texture are left out."""
-        rows = list(dock().solids)
+    def draws(self, doc: Document, textures: Mapping[str, Texture], view: View,
+              meshes: Mapping[str, Mesh] | None = None) -> list[Draw]:
+        """Everything to draw, in order. Overlays that are hidden or have no texture or mesh are left out."""
+        world = world_of(doc, meshes)
+        rows = list(world.surroundings.solids)
         for o in doc.overlays:
             if not o.shown or o.id not in textures:
                 continue
             texture = textures[o.id]
             for p in o.places:
+                if isinstance(p, MeshPlace) and p.path not in world.meshes:
+                    continue
                 # The order goes by the distance from the eye; a billboard turns with the camera besides.
                 seen = (view.camera.yaw, view.camera.pitch) if isinstance(p, BillboardPlace) else ()
                 read = tuple(id(textures.get(k)) for k in read_by(o.material))
-                key = (o.id, o.name, o.material, p, id(texture), read, tuple(view.eye), seen)
+                key = (o.id, o.name, o.material, p, id(texture), read, tuple(view.eye), seen, id(world))
                 if key not in self._kept:
                     pictures = _Pictures(texture, textures)
-                    self._kept[key] = _drawn(o, p, pictures, view), pictures.used
+                    self._kept[key] = _drawn(o, p, pictures, view, world), (pictures.used, world)
                     if len(self._kept) > self._most:
                         self._kept.popitem(last=False)
                 self._kept.move_to_end(key)
@@ -170,12 +230,13 @@ class Scene:
         return sorted(rows, key=lambda d: d.order)
 
 
-def draw_list(doc: Document, textures: Mapping[str, Texture], view: View) -> list[Draw]:
+def draw_list(doc: Document, textures: Mapping[str, Texture], view: View,
+              meshes: Mapping[str, Mesh] | None = None) -> list[Draw]:
     """Everything to draw, in order; see `Scene.draws`."""
-    return Scene().draws(doc, textures, view)
+    return Scene().draws(doc, textures, view, meshes)
 
 
-def render(doc: Document, textures: Mapping[str, Texture], view: View,
+def render(doc: Document, textures: Mapping[str, Texture], view: View, meshes: Mapping[str, Mesh] | None = None,
            stop: Callable[[], bool] = lambda: False) -> Buffers:
     """Draw the stage of a document.
 
@@ -184,6 +245,8 @@ def render(doc: Document, textures: Mapping[str, Texture], view: View,
     doc : Document
     textures : mapping of overlay id to Texture
     view : View
+    meshes : mapping of path to Mesh, optional
+        Those of `meshes_read`.
     stop : callable
         Asked before drawing; true raises Stopped.
 
@@ -192,7 +255,7 @@ def render(doc: Document, textures: Mapping[str, Texture], view: View,
     Buffers
         Linear light; alpha 0 where nothing but the ground was drawn.
     """
-    return draw_all(draw_list(doc, textures, view), view, doc.lighting, stop=stop)
+    return draw_all(draw_list(doc, textures, view, meshes), view, doc.lighting, stop=stop)
 
 
 QUICK = 1 / 33
@@ -208,9 +271,9 @@ class StagePainter:
         self._pixel = 150e-9
 
     def paint(self, doc: Document, textures: Mapping[str, Texture], view: View, *,
-              moving: bool = False) -> NDArray[np.uint8]:
+              meshes: Mapping[str, Mesh] | None = None, moving: bool = False) -> NDArray[np.uint8]:
         """Display codes (height, width, 3); ``moving``: soon enough rather than sharp."""
-        draws = self.scene.draws(doc, textures, view)
+        draws = self.scene.draws(doc, textures, view, meshes)
         if not moving:
             begun = time.perf_counter()
             codes = self.painter.paint(draws, view, doc.lighting)
@@ -223,14 +286,16 @@ class StagePainter:
         return np.asarray(cv2.resize(codes, (view.width, view.height), interpolation=cv2.INTER_LINEAR))
 
 
-def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y: float) -> tuple[str, str] | None:
+def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y: float,
+         meshes: Mapping[str, Mesh] | None = None) -> tuple[str, str] | None:
     """Which placement is seen at a place on the picture: overlay id and place id.
 
     Clear texels do not count, nor what the surroundings hide; where several lie behind
     each other the nearest is meant.
     """
     origin, ray = view.eye, view.ray(x, y)
-    wall = dock().meet(origin, ray)
+    world = world_of(doc, meshes)
+    wall = world.surroundings.meet(origin, ray)
     limit = wall[0] if wall else np.inf
     best: tuple[float, tuple[str, str]] | None = None
     for o in doc.overlays:
@@ -238,7 +303,7 @@ def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y
         if not o.shown or texture is None:
             continue
         for p in o.places:
-            found = hit(placing.mesh(placing.framed(p, texture.extent), view, pivot=texture.pivot), origin, ray)
+            found = hit(placing.mesh(placing.framed(p, texture.extent), view, texture.pivot, world), origin, ray)
             if not found or (o.material.depth_test and found[0] > limit + 0.02 + o.material.depth_bias / 1000):
                 continue
             ty = min(max(int(found[2] * texture.height), 0), texture.height - 1)

@@ -247,7 +247,7 @@ class SceneSubject:
 
     doc: Document
     textures: Mapping[str, Texture]
-    mesh: Callable[[Overlay, StagePlace], Mesh]
+    mesh: Callable[[StagePlace], Mesh]
 
 
 @dataclass(frozen=True)

@@ -13,7 +13,7 @@ from mivex.core.material.material import Kind, Material
 from mivex.core.project.recipe import AnyStep
 from mivex.core.stage.camera import CAMERAS, Camera
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.places import Place
+from mivex.core.stage.places import Around, Place
 
 VERSION = 1
 """Version of the project file that this program writes."""
@@ -86,6 +86,7 @@ class Document(Frozen):
     overlays: tuple[Overlay, ...] = ()
     cameras: tuple[Camera, ...] = CAMERAS
     lighting: Lighting = Lighting()
+    around: Around = Around()
 
     def overlay(self, overlay_id: str) -> Overlay | None:
         """The overlay of that id, or None."""

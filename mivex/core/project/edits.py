@@ -209,6 +209,11 @@ def set_camera(doc: Document, camera: Camera) -> Document:
     return doc.model_copy(update={"cameras": tuple(rows)})
 
 
+def set_around(doc: Document, **values: Any) -> Document:
+    """Change what stands round the overlays."""
+    return doc.model_copy(update={"around": revalidated(doc.around, **values)})
+
+
 def set_lighting(doc: Document, **values: Any) -> Document:
     """Change the light of the stage."""
     return doc.model_copy(update={"lighting": revalidated(doc.lighting, **values)})

@@ -6,6 +6,7 @@ import threading
 from collections import OrderedDict
 from collections.abc import Callable
 from pathlib import Path
+from typing import Literal
 
 import cv2
 import numpy as np
@@ -21,6 +22,7 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.project.document import Overlay, Source
 from mivex.core.project.file import absolute
+from mivex.core.stage.meshes import LoadedMesh, read_mesh
 
 PROXY_SIDE = 512
 HOLDS_LEVELS = ("tif",)
@@ -85,6 +87,25 @@ class Workshop:
             found = read_picture(whole)
             self._cache.put(key, found, found.values.nbytes)
         return found
+
+    def mesh(self, path: str) -> LoadedMesh:
+        """Read a mesh, or take it from the cache if the file is unchanged; raises MivexError."""
+        whole = Path(absolute(path, self.folder))
+        try:
+            seen = whole.stat()
+            key = f"mesh {whole} {seen.st_mtime_ns} {seen.st_size}"
+        except OSError:
+            key = f"mesh {whole}"
+        found = self._cache.get(key)
+        if not isinstance(found, LoadedMesh):
+            found = read_mesh(whole)
+            self._cache.put(key, found, found.mesh.position.nbytes * 4)
+        return found
+
+    def file_texture(self, path: str, meaning: Literal["colour", "data"]) -> Texture:
+        """A picture file as materials read it; raises MivexError."""
+        picture = self.picture(path)
+        return self.prepare(picture, Source(path=path, meaning=meaning), (), 16 if picture.bits > 8 else 8)
 
     def texture(self, overlay: Overlay, *, proxy: bool = False, until: int | None = None,
                 stop: Callable[[], bool] = lambda: False, tell: Callable[[str], None] = lambda _: None) -> Texture:

@@ -14,6 +14,7 @@ from mivex.core.base.store import check_path, encoded, read_bytes, shown, write_
 from mivex.core.material.material import Sourced
 from mivex.core.project.document import VERSION, Document, Overlay
 from mivex.core.project.recipe import explain, parse_json, with_files
+from mivex.core.stage.places import MeshPlace
 
 
 def dumps(doc: Document) -> str:
@@ -135,9 +136,12 @@ def moved(doc: Document, old_folder: str | Path, new_folder: str | Path) -> Docu
         steps = tuple(with_files(s, there) for s in o.steps)
         read = {k: part.model_copy(update={"path": there(part.path)}) for k, part in dict(o.material.finish).items()
                 if isinstance(part, Sourced) and part.path}
+        places = tuple(p.model_copy(update={"path": there(p.path)}) if isinstance(p, MeshPlace) else p for p in o.places)
+        o = o.model_copy(update={"places": places})
         if read:
             finish = o.material.finish.model_copy(update=read)
             o = o.model_copy(update={"material": o.material.model_copy(update={"finish": finish})})
         return o.model_copy(update={"source": o.source.model_copy(update={"path": there(o.source.path)}),
                                     "steps": steps})
-    return doc.model_copy(update={"overlays": tuple(fix(o) for o in doc.overlays)})
+    return doc.model_copy(update={"overlays": tuple(fix(o) for o in doc.overlays),
+                                  "around": doc.around.model_copy(update={"path": there(doc.around.path)})})

@@ -21,16 +21,14 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import write_bytes
 from mivex.core.base.types import Floats
-from mivex.core.material.material import Material
 from mivex.core.pixels import shapes
-from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import DECODE_8
 from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, segment
 from mivex.core.stage.draw import Coat, Draw, Input
 from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh
 from mivex.core.stage.mesh import Mesh, quad
-from mivex.core.stage.surroundings import Surroundings
+from mivex.core.stage.surroundings import FIRST, SOLID, Surroundings
 
 PORTHOLE = (-1.55, 14.0, 0.46)
 """Where the hull has its porthole: metres along, degrees around, radius of the opening in metres."""
@@ -293,9 +291,7 @@ def _bright_wall() -> Skin:
     return _wall((0.80, 0.80, 0.79), 51, 0.16, 0.85)
 
 
-_SOLID = Material(blend="Solid", group="Solid", depth_write=True, both_faces=True)
-_SOLID_TILING = _SOLID.model_copy(update={"tiling": True})
-_FIRST = (GROUPS.index("Solid"), -100, 0.0)
+_SOLID_TILING = SOLID.model_copy(update={"tiling": True})
 
 
 @cache
@@ -305,7 +301,7 @@ def dock() -> Surroundings:
         return np.array(rows, np.float64)
 
     def solid(name: str, mesh: Mesh, make: Callable[[], Skin], tiling: bool = False) -> Draw:
-        return Draw(name, mesh, _coat(make), _SOLID_TILING if tiling else _SOLID, _FIRST)
+        return Draw(name, mesh, _coat(make), _SOLID_TILING if tiling else SOLID, FIRST)
 
     # Nearest first, as seen from the usual side: what they hide is then never sampled.
     return Surroundings("dock", (

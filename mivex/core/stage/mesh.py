@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.types import Doubles
+from mivex.core.stage.kernels.meet import nearest
 
 _WHITE = np.ones((1, 4))
 
@@ -107,12 +108,7 @@ def sheet(points: Doubles, normals: Doubles, uv: Doubles) -> Mesh:
 
 
 def hit(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, float, float] | None:
-    """Nearest crossing of a ray with a mesh: distance, u, v; None where it misses.
-
-    References
-    ----------
-    Möller and Trumbore (1997), *Fast, Minimum Storage Ray/Triangle Intersection*.
-    """
+    """Nearest crossing of a ray with a mesh: distance, u, v; None where it misses."""
     found = crossing(mesh, origin, ray)
     if found is None:
         return None
@@ -123,20 +119,5 @@ def hit(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, float, float]
 
 def crossing(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, int, Doubles] | None:
     """Nearest crossing of a ray with a mesh: distance, triangle, weights of its three corners; or None."""
-    tris = mesh.corners
-    a = tris[:, 0]
-    e1, e2 = tris[:, 1] - a, tris[:, 2] - a
-    p = np.cross(ray, e2)
-    det = (e1 * p).sum(1)
-    ok = np.abs(det) > 1e-12
-    inv = np.divide(1.0, det, out=np.zeros_like(det), where=ok)
-    s = origin - a
-    b1 = (s * p).sum(1) * inv
-    q = np.cross(s, e1)
-    b2 = (q @ ray) * inv
-    t = (e2 * q).sum(1) * inv
-    good = ok & (b1 >= 0) & (b2 >= 0) & (b1 + b2 <= 1) & (t > 1e-4)
-    if not good.any():
-        return None
-    i = int(np.where(good, t, np.inf).argmin())
-    return float(t[i]), i, np.array([1 - b1[i] - b2[i], b1[i], b2[i]])
+    d, i, b, c = nearest(mesh.position, mesh.index, *(float(v) for v in origin), *(float(v) for v in ray))
+    return None if i < 0 else (d, i, np.array([1 - b - c, b, c]))

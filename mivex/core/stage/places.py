@@ -4,7 +4,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from mivex.core.base.settings import Frozen, new_id
+from mivex.core.base.settings import Frozen, Sparse, new_id, setting
 
 Vec3 = tuple[float, float, float]
 
@@ -45,4 +45,42 @@ class BillboardPlace(Frozen):
     height: float = Field(0.5, gt=0, le=100)
 
 
-Place = Annotated[PanelPlace | HullPlace | BillboardPlace, Field(discriminator="mount")]
+class SurfacePlace(Frozen):
+    """A decal laid on whatever surface lies at a place: found along the direction that it faces."""
+
+    id: str = Field(default_factory=new_id)
+    mount: Literal["surface"] = "surface"
+    at: Vec3 = (0.0, 0.0, 0.8)
+    yaw: float = 0.0
+    pitch: float = 90.0
+    roll: float = 0.0
+    width: float = Field(1.0, gt=0, le=100)
+    height: float = Field(1.0, gt=0, le=100)
+
+
+class MeshPlace(Frozen):
+    """A mesh from a file, which carries the overlay on its own UVs; ``width`` is its longest side."""
+
+    id: str = Field(default_factory=new_id)
+    mount: Literal["mesh"] = "mesh"
+    path: str = ""
+    at: Vec3 = (0.0, 0.5, 0.8)
+    yaw: float = 0.0
+    pitch: float = 0.0
+    roll: float = 0.0
+    width: float = Field(1.0, gt=0, le=100)
+    height: float = Field(1.0, gt=0, le=100)
+
+
+Place = Annotated[PanelPlace | HullPlace | BillboardPlace | SurfacePlace | MeshPlace, Field(discriminator="mount")]
+
+
+class Around(Sparse):
+    """What stands round the overlays: the dock, or a mesh of the artist's."""
+
+    path: str = Field("", title="Mesh", description="OBJ, PLY or glTF; empty: the dock.")
+    scale: float = setting(1.0, "Size", "Size of the mesh against what its file says, in metres.", unit="×", ge=0.0001,
+                           le=10000, drag=(0.01, 100), log=True)
+    turn: float = setting(0.0, "Turned", "Turns the mesh about the upright axis.", unit="°", ge=-180, le=180)
+    grey: float = setting(0.5, "Grey", "How bright the mesh is; it has no colour.", ge=0, le=1)
+    rough: float = setting(0.6, "Roughness", "Smooth mirrors what is around it, rough scatters it.", ge=0, le=1)

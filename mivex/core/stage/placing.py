@@ -7,8 +7,22 @@ import numpy as np
 from mivex.core.base.types import Doubles
 from mivex.core.stage.camera import View
 from mivex.core.stage.geometry import HULL_AT, HULL_FROM, HULL_R, HULL_TO, hull_point
+from mivex.core.stage.laying import lay
 from mivex.core.stage.mesh import Mesh, quad, sheet
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
+from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelPlace, Place, SurfacePlace
+from mivex.core.stage.surroundings import World
+
+
+def facing(place: PanelPlace | SurfacePlace | MeshPlace) -> Doubles:
+    """Unit direction that a placement faces, from its yaw and pitch."""
+    yaw, pitch = math.radians(place.yaw), math.radians(place.pitch)
+    return np.array([math.sin(yaw) * math.cos(pitch), math.sin(pitch), math.cos(yaw) * math.cos(pitch)])
+
+
+def angles(direction: Doubles) -> tuple[float, float]:
+    """Yaw and pitch in degrees of a unit direction; the inverse of `facing`."""
+    pitch = math.degrees(math.asin(min(max(float(direction[1]), -1.0), 1.0)))
+    return math.degrees(math.atan2(direction[0], direction[2])) if abs(direction[1]) < 0.9999 else 0.0, pitch
 
 
 def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
@@ -20,6 +34,13 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
         centre = p
     elif isinstance(place, BillboardPlace):
         centre, right, up = np.array(place.at), view.axes[0], view.axes[1]
+    elif isinstance(place, SurfacePlace):
+        n = facing(place)
+        centre = np.array(place.at)
+        over = np.array([0.0, 1.0, 0.0]) if abs(n[1]) < 0.95 else np.array([0.0, 0.0, -1.0])
+        right = np.cross(over, n)
+        right /= np.linalg.norm(right)
+        up = np.cross(n, right)
     else:
         yaw, pitch = math.radians(place.yaw), math.radians(place.pitch)
         right = np.array([math.cos(yaw), 0.0, -math.sin(yaw)])
@@ -41,7 +62,23 @@ def framed(place: Place, extent: tuple[float, float]) -> Place:
     return place.model_copy(update={"width": place.width * extent[0], "height": place.height * extent[1]})
 
 
-def outline(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Doubles:
+def _carrier(place: Place, world: World | None) -> Mesh | None:
+    """The mesh of a file that carries an overlay, in its place; None where it is not there (yet)."""
+    found = world.meshes.get(place.path) if isinstance(place, MeshPlace) and world is not None else None
+    if found is None or not isinstance(place, MeshPlace):
+        return None
+    low, high = found.bounds
+    middle = (low + high) / 2
+    n = facing(place)
+    right = np.array([math.cos(math.radians(place.yaw)), 0.0, -math.sin(math.radians(place.yaw))])
+    up = np.cross(n, right)
+    c, s = math.cos(math.radians(place.roll)), math.sin(math.radians(place.roll))
+    size = place.width / max(float((high - low).max()), 1e-9)
+    turn = np.stack([right * c + up * s, up * c - right * s, n], axis=1) * size
+    return found.moved(np.concatenate([turn, (np.array(place.at) - turn @ middle)[:, None]], axis=1))
+
+
+def outline(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None = None) -> Doubles:
     """The four corners in the world (4, 3): top left, top right, bottom right, bottom left.
 
     For a decal on the hull they lie on the hull. ``pivot`` is the point of the
@@ -50,13 +87,33 @@ def outline(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Doubles:
     if isinstance(place, HullPlace):
         along, around = _hull_grid(place, 1, pivot)
         return hull_point(along, around)[0].reshape(2, 2, 3)[[0, 0, 1, 1], [0, 1, 1, 0]]
+    if isinstance(place, SurfacePlace) and world is not None:
+        points = _laid(place, pivot, world, 4)[0]
+        return np.stack([points[0, 0], points[0, -1], points[-1, -1], points[-1, 0]])
+    if isinstance(place, MeshPlace) and (carried := _carrier(place, world)) is not None:
+        # A frame round it as the camera sees it.
+        seen = (carried.position - view.eye) @ view.axes.T
+        low, high, far = seen.min(axis=0), seen.max(axis=0), float(seen[:, 2].mean())
+        flat = np.array([[low[0], high[1], far], [high[0], high[1], far], [high[0], low[1], far], [low[0], low[1], far]])
+        return flat @ view.axes + view.eye
     c, r, u = frame(place, view)
     left, right, top, low = -2 * pivot[0] * r, 2 * (1 - pivot[0]) * r, 2 * pivot[1] * u, 2 * (pivot[1] - 1) * u
     return np.stack([c + left + top, c + right + top, c + right + low, c + left + low])
 
 
-def mesh(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Mesh:
-    """Triangles of a placement; billboards turn to the view."""
+def _laid(place: SurfacePlace, pivot: Pivot, world: World, cells: int) -> tuple[Doubles, Doubles]:
+    return lay(world.surroundings.meshes, np.array(place.at), facing(place), place.roll, (place.width, place.height),
+               pivot, cells)
+
+
+def mesh(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None = None) -> Mesh:
+    """Triangles of a placement; billboards turn to the view. What ``world`` lacks is taken as a flat panel."""
+    if isinstance(place, SurfacePlace) and world is not None:
+        p, n = _laid(place, pivot, world, 12)
+        v, u = np.meshgrid(np.linspace(0, 1, 13), np.linspace(0, 1, 13), indexing="ij")
+        return sheet(p, n, np.stack([u, v], axis=-1))
+    if isinstance(place, MeshPlace) and (carried := _carrier(place, world)) is not None:
+        return carried
     if isinstance(place, HullPlace):
         along, around = _hull_grid(place, 12, pivot)
         p, n = hull_point(along, around)
@@ -79,21 +136,35 @@ def centre(place: Place, view: View) -> Doubles:
     return frame(place, view)[0]
 
 
-def middle(place: Place, view: View, pivot: Pivot = _MIDDLE) -> Doubles:
+def middle(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None = None) -> Doubles:
     """Centre of what is drawn, which the order goes by; the pivot may lie elsewhere."""
     if isinstance(place, HullPlace):
         along, around = _hull_grid(place, 2, pivot)
         return hull_point(along, around)[0][1, 1]
-    return outline(place, view, pivot).mean(axis=0)
+    if isinstance(place, MeshPlace):
+        return np.array(place.at)
+    return outline(place, view, pivot, world).mean(axis=0)
 
 
-def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float, float]) -> dict[str, object]:
+def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float, float],
+          world: World | None = None) -> dict[str, object]:
     """New position of a placement dragged from one place on the picture to another.
 
     Panels and billboards move in the plane through their centre that faces the
-    view; decals slide over the hull.
+    view; decals slide over the hull, or over whatever surface is under the pointer.
     """
     c = centre(place, view)
+    if isinstance(place, SurfacePlace) and world is not None:
+        # The pointer keeps its distance from the pivot on screen.
+        seen = view.on_screen(c[None])[0]
+        to = (float(seen[0]) + end[0] - start[0], float(seen[1]) + end[1] - start[1])
+        found = world.surroundings.meet(view.eye, view.ray(*to))
+        if found is not None:
+            _, at, n = found
+            n = n if n @ (view.eye - at) > 0 else -n
+            yaw, pitch = angles(n)
+            return {"at": tuple(round(float(v), 4) for v in np.clip(at, -100, 100)), "yaw": round(yaw, 3),
+                    "pitch": round(pitch, 3)}
     if isinstance(place, HullPlace):
         a, b = _on_hull(view, start), _on_hull(view, end)
         if a is None or b is None:
@@ -108,7 +179,7 @@ def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float
     return {"at": tuple(round(float(v), 4) for v in np.clip(to, -20, 20))}
 
 
-def pushed(place: PanelPlace | BillboardPlace, view: View, pixels: float) -> dict[str, object]:
+def pushed(place: PanelPlace | BillboardPlace | SurfacePlace | MeshPlace, view: View, pixels: float) -> dict[str, object]:
     """New position moved along the view, away for positive ``pixels``."""
     c = np.array(place.at)
     to = c + view.axes[2] * pixels * view.metres_per_pixel(c)

@@ -1,12 +1,18 @@
 """What stands round the overlays: solid things, whatever they are."""
 
-from dataclasses import dataclass
+import math
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 
 import numpy as np
 
 from mivex.core.base.types import Doubles
-from mivex.core.stage.draw import Draw
-from mivex.core.stage.mesh import crossing
+from mivex.core.material.material import Material
+from mivex.core.pixels.blends import GROUPS
+from mivex.core.pixels.mips import build_chain
+from mivex.core.stage.draw import Coat, Draw, Input
+from mivex.core.stage.mesh import Mesh, crossing
+from mivex.core.stage.places import Around
 
 
 @dataclass(frozen=True, eq=False)
@@ -23,6 +29,11 @@ class Surroundings:
     name: str
     solids: tuple[Draw, ...]
 
+    @property
+    def meshes(self) -> list[Mesh]:
+        """The meshes of its solids."""
+        return [s.mesh for s in self.solids]
+
     def meet(self, origin: Doubles, ray: Doubles) -> tuple[float, Doubles, Doubles] | None:
         """Where a ray first meets a solid: distance, place and unit normal there; None where it meets nothing."""
         best: tuple[float, Doubles, Doubles] | None = None
@@ -33,3 +44,32 @@ class Surroundings:
                 n = w @ s.mesh.normal[s.mesh.index[i]]
                 best = t, origin + ray * t, n / max(float(np.linalg.norm(n)), 1e-12)
         return best
+
+
+SOLID = Material(blend="Solid", group="Solid", depth_write=True, both_faces=True)
+FIRST = (GROUPS.index("Solid"), -100, 0.0)
+"""Order of what stands round the overlays: before all of them in its group."""
+
+
+@dataclass(frozen=True, eq=False)
+class World:
+    """Everything that placements may need to find their place.
+
+    Attributes
+    ----------
+    surroundings : Surroundings
+    meshes : mapping of path to Mesh
+        Meshes from files, as far as they are there.
+    """
+
+    surroundings: Surroundings
+    meshes: Mapping[str, Mesh] = field(default_factory=dict)
+
+
+def of_mesh(mesh: Mesh, around: Around) -> Surroundings:
+    """Surroundings of one mesh, standing on the floor at the middle."""
+    t = math.radians(around.turn)
+    c, s = math.cos(t) * around.scale, math.sin(t) * around.scale
+    placed = mesh.moved(np.array([[c, 0, s, 0], [0, around.scale, 0, 0], [-s, 0, c, 0]]))
+    grey = build_chain(np.array([[[around.grey, around.grey, around.grey, 1.0]]], np.float32))
+    return Surroundings("mesh", (Draw("surroundings", placed, Coat(grey, rough=Input(around.rough)), SOLID, FIRST),))

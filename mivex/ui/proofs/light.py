@@ -1,15 +1,18 @@
 """The light of the stage in the window: a dial to drag, and its settings."""
 
 import math
+from collections.abc import Callable
 
 from PySide6.QtCore import QEvent, QObject, QPoint, QPointF, Qt
 from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QFrame, QLabel, QVBoxLayout, QWidget
 
 from mivex.core.project import edits
+from mivex.core.project.document import Document
 from mivex.core.stage.lights import ENVIRONMENTS, Lighting
+from mivex.core.stage.places import Around
 from mivex.ui import theme
-from mivex.ui.fields.fields import Field
+from mivex.ui.fields.fields import Field, FileField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.session.session import Session
 
@@ -95,7 +98,7 @@ class LightDial(QWidget):
 class LightPanel(QFrame):
     """Every setting of the light, in a panel that opens under its button."""
 
-    def __init__(self, session: Session, parent: QWidget) -> None:
+    def __init__(self, session: Session, parent: QWidget, choose_file: Callable[[str], str]) -> None:
         super().__init__(parent, Qt.WindowType.Popup)
         self.session = session
         self.setObjectName("popup")
@@ -108,12 +111,24 @@ class LightPanel(QFrame):
         column.addWidget(title)
         self.fields: list[Field] = []
         for key in Lighting.model_fields:
-            f = field_for(Lighting, key, lambda k=key: getattr(self.session.doc.lighting, k))  # type: ignore[misc]
-            f.edited.connect(lambda v, k=key, n=f.name: self._edit(k, n, v))  # type: ignore[misc]
-            f.released.connect(session.end_merge)
-            f.installEventFilter(self)
-            column.addWidget(f)
-            self.fields.append(f)
+            self._add(column, field_for(Lighting, key, lambda k=key: getattr(self.session.doc.lighting, k)),  # type: ignore[misc]
+                      key, edits.set_lighting)
+        around = QLabel("Surroundings")
+        around.setObjectName("section")
+        column.addSpacing(6)
+        column.addWidget(around)
+
+        def choose() -> str:
+            self.hide()  # a popup would swallow the dialogue's clicks
+            return choose_file("mesh")
+
+        mesh = FileField("Mesh", "OBJ, PLY or glTF in place of the dock; empty: the dock.",
+                         lambda: self.session.doc.around.path, choose)
+        mesh.line.setPlaceholderText("The dock")
+        self._add(column, mesh, "path", edits.set_around)
+        for key in ("scale", "turn", "grey", "rough"):
+            self._add(column, field_for(Around, key, lambda k=key: getattr(self.session.doc.around, k)),  # type: ignore[misc]
+                      key, edits.set_around)
         self.says = QLabel()
         self.says.setObjectName("soft")
         self.says.setWordWrap(True)
@@ -123,8 +138,13 @@ class LightPanel(QFrame):
         session.changed.connect(self.refresh)
         self.refresh()
 
-    def _edit(self, key: str, name: str, value: object) -> None:
-        self.session.apply(f"Change {name.lower()}", lambda d: edits.set_lighting(d, **{key: value}), f"light {key}")
+    def _add(self, column: QVBoxLayout, f: Field, key: str, edit: Callable[..., Document]) -> None:
+        f.edited.connect(lambda v: self.session.apply(f"Change {f.name.lower()}", lambda d: edit(d, **{key: v}),
+                                                      f"{edit.__name__} {key}"))
+        f.released.connect(self.session.end_merge)
+        f.installEventFilter(self)
+        column.addWidget(f)
+        self.fields.append(f)
 
     def eventFilter(self, watched: QObject, event: QEvent) -> bool:
         if event.type() == QEvent.Type.Enter and isinstance(watched, Field):
@@ -133,8 +153,12 @@ class LightPanel(QFrame):
 
     def refresh(self) -> None:
         """Show what the document holds."""
+        dock = not self.session.doc.around.path
         for f in self.fields:
             f.refresh()
+        for f in self.fields[-4:]:
+            f.setVisible(not dock)
+        self.adjustSize()
         self.says.setText(ENVIRONMENTS[self.session.doc.lighting.environment][1])
 
     def open_under(self, button: QWidget) -> None:

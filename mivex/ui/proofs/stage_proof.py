@@ -1,6 +1,7 @@
 """The stage in the window: orbit, pan, zoom; placements are selected, moved, turned and scaled in the picture."""
 
 import math
+from collections.abc import Callable
 
 from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QWheelEvent
@@ -10,10 +11,11 @@ from mivex.core.base.types import Doubles
 from mivex.core.findings.base import Pixel
 from mivex.core.project import edits
 from mivex.core.project.document import Document
-from mivex.core.scene import StagePainter, pick
+from mivex.core.scene import StagePainter, pick, world_of
 from mivex.core.stage import placing
 from mivex.core.stage.camera import CAMERAS, Camera, View, orbit, pan, zoom
-from mivex.core.stage.places import HullPlace, Place
+from mivex.core.stage.places import HullPlace, Place, SurfacePlace
+from mivex.core.stage.surroundings import World
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.proofs.canvas import Canvas
@@ -60,12 +62,15 @@ class StageCanvas(Canvas):
 
     def redraw(self) -> None:
         doc, textures, camera = self.session.doc, self.engine.stage_textures(), self.camera
-        now = (doc.overlays, doc.lighting, {k: id(t) for k, t in textures.items()}, camera, self.size())
+        meshes = self.engine.results.meshes()
+        there = {k: id(x) for k, x in (*meshes.items(), *textures.items())}
+        now = (doc.overlays, doc.lighting, doc.around, there, camera, self.size())
         moving = self._rest.isActive()
         if not moving and now == self._shown and self.image is not None:
             return  # nothing that is seen has changed
         self._shown = None if moving else now
-        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h), moving=moving))
+        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h), meshes=meshes,
+                                                                  moving=moving))
 
     @property
     def place(self) -> Place | None:
@@ -75,11 +80,16 @@ class StageCanvas(Canvas):
             return None
         return next((p for p in o.places if p.id == self.session.place_id), None)
 
+    @property
+    def world(self) -> World:
+        """What stands round the overlays."""
+        return world_of(self.session.doc, self.engine.results.meshes())
+
     def _outline(self, place: Place) -> Doubles:
         t = self.engine.get(self.session.overlay_id).texture
         if t is None:
-            return placing.outline(place, self.view)
-        return placing.outline(placing.framed(place, t.extent), self.view, t.pivot)
+            return placing.outline(place, self.view, world=self.world)
+        return placing.outline(placing.framed(place, t.extent), self.view, t.pivot, self.world)
 
     def _corners(self) -> list[QPointF] | None:
         if (p := self.place) is None:
@@ -131,7 +141,8 @@ class StageCanvas(Canvas):
             self._drag = ("pan", at, self.camera)
             return
         grip = self._grip(at)
-        if not grip and (found := pick(self.session.doc, self.engine.results.overlays(), self.view, at.x(), at.y())):
+        if not grip and (found := pick(self.session.doc, self.engine.results.overlays(), self.view, at.x(), at.y(),
+                                     self.engine.results.meshes())):
             if found != (self.session.overlay_id, self.session.place_id):
                 self.session.choose(*found)
             grip = "push" if mods & Qt.KeyboardModifier.ControlModifier else "move"
@@ -164,9 +175,9 @@ class StageCanvas(Canvas):
         a0 = math.atan2(start.y() - centre[1], start.x() - centre[0])
         a1 = math.atan2(at.y() - centre[1], at.x() - centre[0])
         values: dict[str, object]
-        if kind == "move" or (kind == "push" and isinstance(was, HullPlace)):
-            values, label = placing.moved(was, view, (start.x(), start.y()), (at.x(), at.y())), "Move"
-        elif kind == "push" and not isinstance(was, HullPlace):
+        if kind == "move" or (kind == "push" and isinstance(was, HullPlace | SurfacePlace)):
+            values, label = placing.moved(was, view, (start.x(), start.y()), (at.x(), at.y()), self.world), "Move"
+        elif kind == "push" and not isinstance(was, HullPlace | SurfacePlace):
             values, label = placing.pushed(was, view, start.y() - at.y()), "Push"
         elif kind == "turn":
             seen = view.on_screen(self._outline(was))
@@ -195,7 +206,7 @@ class StageCanvas(Canvas):
 class StageProof(QWidget):
     """Stage canvas with its header."""
 
-    def __init__(self, session: Session, engine: Engine) -> None:
+    def __init__(self, session: Session, engine: Engine, choose_file: Callable[[str], str]) -> None:
         super().__init__()
         self.session = session
         self.canvas = StageCanvas(session, engine)
@@ -230,8 +241,8 @@ class StageProof(QWidget):
         keep.clicked.connect(self._keep)
         top.addWidget(keep)
         top.addStretch()
-        self.light_panel = LightPanel(session, self)
-        self.light_button = theme.tool("lamp", "Light: environment, lamp, exposure")
+        self.light_panel = LightPanel(session, self, choose_file)
+        self.light_button = theme.tool("lamp", "Light and surroundings")
         self.light_button.clicked.connect(lambda: self.light_panel.open_under(self.light_button))
         top.addWidget(self.light_button)
         self.order = QLabel()

@@ -7,8 +7,8 @@ from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 from mivex.core.base.log import sentence
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
-from mivex.core.results import SCENE, Result, Results, Target
-from mivex.core.scene import file_key, pictures_read
+from mivex.core.results import MESH, SCENE, Result, Results, Target
+from mivex.core.scene import file_key, meshes_read, pictures_read
 from mivex.ui.session.session import Session
 from mivex.ui.session.worker import Latest
 
@@ -117,6 +117,7 @@ class Engine(QObject):
         """Ask for whatever the document needs and is not there yet."""
         doc = self.session.doc
         files = tuple(Target(path=p, meaning=m) for p, m in pictures_read(doc))
+        files += tuple(Target(path=p, meaning=MESH) for p in meshes_read(doc))
         for lost in self.results.follow(doc, self.session.folder, files):
             self.prepared.emit(lost)
         self._watch_sources()
@@ -136,8 +137,10 @@ class Engine(QObject):
             return
         if result.target.path and result.problem:
             self.notice.emit(result.problem)
+        if result.mesh is not None and result.mesh.notes:
+            self.notice.emit(f"“{Path(result.target.path).name}”: {' '.join(result.mesh.notes)}")
         self.prepared.emit(result.target.overlay)
-        if result.target.overlay:
+        if result.target.overlay or result.mesh is not None:
             if result.texture is None:
                 self.examined.emit()
             self._examine_all()
@@ -152,7 +155,7 @@ class Engine(QObject):
         scene = self.results.scene_unexamined()
         if todo or scene is not None:
             shop, results, doc = self.session.shop, self.results, self.session.doc
-            textures = results.overlays()
+            textures, meshes = results.overlays(), results.meshes()
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 for overlay, result, key in todo:
@@ -163,7 +166,7 @@ class Engine(QObject):
                     except Exception as e:
                         self._examine.complain(sentence(e, f"examining {overlay.name!r}"))
                 if scene is not None:
-                    report(results.examine_scene(doc, textures, scene))
+                    report(results.examine_scene(doc, textures, meshes, scene))
 
             self._examine.ask(None, work, halt=True)
 

@@ -14,6 +14,7 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import Stamp, absolute, moved, open_project
 from mivex.core.project.keeping import Lock, project_lock
+from mivex.core.scene import meshes_read
 
 Edit = Callable[[Document], Document]
 HISTORY = 400
@@ -247,6 +248,7 @@ class Session(QObject):
         rows += [f for o in self.doc.overlays for s in o.steps for f in STEPS[s.step].files(s)]
         rows += [part.path for o in self.doc.overlays for part in dict(o.material.finish).values()
                  if isinstance(part, Sourced) and part.source == "file"]
+        rows += meshes_read(self.doc)
         return sorted({absolute(p, self.folder) for p in rows if p})
 
     @staticmethod

@@ -50,8 +50,10 @@ class FileActions(ProjectActions):
     stage: StageProof
 
     def ask_picture(self, kind: str = "file") -> str:
-        """Ask for one picture, or for an ``svg``."""
-        words, kinds = ("Choose an SVG file", "SVG files (*.svg)") if kind == "svg" else ("Choose a picture", _PICTURES)
+        """Ask for one picture, for an ``svg`` or for a ``mesh``."""
+        words, kinds = {"svg": ("Choose an SVG file", "SVG files (*.svg)"),
+                        "mesh": ("Choose a mesh", "Meshes (*.obj *.ply *.glb *.gltf)")}.get(
+                            kind, ("Choose a picture", _PICTURES))
         path, _ = QFileDialog.getOpenFileName(self, words, self.session.folder, kinds)
         return path
 

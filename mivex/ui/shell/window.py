@@ -39,7 +39,7 @@ class Window(FileActions):
         self.rack = Rack(self.session, self.engine)
         self.track = Track()
         self.flat = FlatProof(self.session, self.engine)
-        self.stage = StageProof(self.session, self.engine)
+        self.stage = StageProof(self.session, self.engine, self.ask_picture)
         self.controls = Controls(self.session, self.engine, self.ask_picture)
         self.tray = Tray(self.session, self.engine)
         self.jobs = Latest("jobs", self)

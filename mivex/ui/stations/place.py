@@ -8,12 +8,13 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
+from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelPlace, Place, SurfacePlace
 from mivex.ui import theme
 from mivex.ui.fields.fields import NumberField
 from mivex.ui.fields.labels import label
 
-_MOUNTS = {"panel": "Panel", "hull": "On the hull", "billboard": "Faces the camera"}
+_MOUNTS = {"panel": "Panel", "hull": "On the hull", "surface": "On any surface", "billboard": "Faces the camera",
+           "mesh": "On a mesh …"}
 
 if TYPE_CHECKING:
     from mivex.ui.shell.controls import Controls
@@ -66,7 +67,13 @@ def new_place(c: Controls, overlay_id: str, mount: str) -> None:
     shift = 0.3 * (len(o.places) % 5)
     place: Place = (HullPlace(along=-0.6 + shift, **size) if mount == "hull" else
                     PanelPlace(at=(-0.6 + shift, 1.1, 0.8), **size) if mount == "panel" else
+                    SurfacePlace(at=(-0.6 + shift, 0.0, 1.2), **size) if mount == "surface" else
                     BillboardPlace(at=(-0.6 + shift, 1.2, 0.9), **size))
+    if mount == "mesh":
+        path = c.choose_file("mesh")
+        if not path:
+            return
+        place = MeshPlace(path=path, at=(-0.6 + shift, 0.6, 0.9))
     c.session.apply("Place", lambda d: edits.add_place(d, overlay_id, place))
     c.session.choose(overlay_id, place.id)
 
@@ -105,10 +112,14 @@ def place_fields(c: Controls, o: Overlay, place: Place) -> None:
                 ("Across", "Metres to the right, seen from the dock.", -4, 4),
                 ("Height", "Metres above the floor.", 0, 4), ("Towards", "Metres towards the viewer.", -4, 4))):
             number(name, hint, "at", low, high, (-20, 20), "m", (0.0, 1.2, 0.8)[axis], axis)
-    if isinstance(place, PanelPlace):
+    if isinstance(place, PanelPlace | SurfacePlace | MeshPlace):
         number("Yaw", "Turns it about the upright axis.", "yaw", -180, 180, (-360, 360), "°")
         number("Pitch", "Tips it back and forth.", "pitch", -90, 90, (-360, 360), "°")
     number("Roll", "Turns it in its own plane.", "roll", -180, 180, (-360, 360), "°")
+    if isinstance(place, MeshPlace):
+        c.column.addWidget(label(f"Mesh: {place.path.rsplit('/', 1)[-1]}", "figure", wrap=True))
+        number("Size", "Metres along its longest side.", "width", 0.05, 10, (0.001, 100), "m", 1.0)
+        return
     number("Width", "Metres across.", "width", 0.05, 4, (0.001, 100), "m", 1.0)
     number("Height of it" if not isinstance(place, HullPlace) else "Height", "Metres from top to bottom.",
            "height", 0.05, 4, (0.001, 100), "m", 1.0)

@@ -13,7 +13,7 @@ def _missing(scene: SceneSubject) -> list[Finding]:
         if o.material.mapping.uv_set == 0 or not o.shown:
             continue
         for p in o.places:
-            if scene.mesh(o, p).uv1 is not None:
+            if scene.mesh(p).uv1 is not None:
                 continue
             x, y, depth = view.on_screen(middle(p, view)[None])[0]
             usual = o.material.mapping.model_copy(update={"uv_set": 0})
