@@ -108,7 +108,7 @@ QCheckBox:disabled {{ color: {FAINT}; }}
 QScrollArea, QScrollArea > QWidget > QWidget {{ background: {PANEL}; border: none; }}
 QListWidget {{ background: {PANEL}; border: none; }}
 QListWidget::item {{ border: none; }}
-QListWidget::item:selected {{ background: {RAISED}; }}
+QListWidget::item:selected {{ background: {RAISED}; border-left: 2px solid {CHOSEN}; }}
 QScrollBar:vertical {{ background: transparent; width: 10px; margin: 0; }}
 QScrollBar::handle:vertical {{ background: {EDGE}; border-radius: 3px; min-height: 28px; margin: 2px; }}
 QScrollBar::add-line, QScrollBar::sub-line {{ height: 0; width: 0; }}

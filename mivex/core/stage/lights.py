@@ -25,7 +25,7 @@ class Lighting(Sparse):
         "hall", "Environment", "What is mirrored, and the light from all round.",
         choices={"overcast": "Overcast", "hall": "Work hall", "spots": "Small lights", "evening": "Evening, coloured"})
     turn: float = setting(0.0, "Turned", "Turns the environment round the stage.", unit="°", ge=-180, le=180)
-    strength: float = setting(1.0, "Environment light", "Brightness of everything that comes from all round.",
+    strength: float = setting(1.0, "All round", "Brightness of everything that comes from all round.",
                               unit="×", ge=0, le=8, drag=(0, 2))
     lamp: float = setting(0.55, "Lamp", "Brightness of the one lamp, far away; 0 puts it out.", unit="×", ge=0, le=16,
                           drag=(0, 3))

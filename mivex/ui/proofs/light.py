@@ -106,7 +106,7 @@ class LightPanel(QFrame):
         column = QVBoxLayout(self)
         column.setContentsMargins(12, 10, 10, 12)
         column.setSpacing(4)
-        title = QLabel("Light of the stage")
+        title = QLabel("Light and surroundings")
         title.setObjectName("title")
         column.addWidget(title)
         self.fields: list[Field] = []

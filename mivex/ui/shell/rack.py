@@ -53,7 +53,7 @@ class Card(QFrame):
         words.setSpacing(1)
         words.setContentsMargins(0, 2, 0, 2)
         self.name, self.kind = QLabel(), QLabel()
-        self.name.setWordWrap(False)
+        self.name.setWordWrap(True)
         self.kind.setObjectName("figure")
         words.addStretch()
         words.addWidget(self.name)
@@ -74,7 +74,7 @@ class Card(QFrame):
     def update_from(self, o: Overlay, findings: int, problem: str) -> None:
         """Show the overlay as it is now."""
         metrics = self.name.fontMetrics()
-        self.name.setText(metrics.elidedText(o.name, Qt.TextElideMode.ElideRight, 96))
+        self.name.setText(metrics.elidedText(o.name, Qt.TextElideMode.ElideRight, 190))  # two lines
         self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
         tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
             "" if not findings else f"{findings} finding{'' if findings == 1 else 's'}")

@@ -9,6 +9,8 @@ from PySide6.QtWidgets import (
     QListWidget,
     QListWidgetItem,
     QPushButton,
+    QSizePolicy,
+    QStackedWidget,
     QVBoxLayout,
     QWidget,
 )
@@ -17,31 +19,30 @@ from mivex.core.findings import CHECKS, Finding
 from mivex.ui import theme
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
+from mivex.ui.shell.measured import Measured
 
 
 class FindingRow(QWidget):
-    """One line in the list: figure, what, whose."""
+    """One line in the list: what, how much, whose."""
 
     def __init__(self, finding: Finding) -> None:
         super().__init__()
         row = QHBoxLayout(self)
         row.setContentsMargins(12, 0, 12, 0)
         row.setSpacing(10)
-        figure = QLabel(f"{finding.figure:.0f}" if finding.figure >= 100 else f"{finding.figure:.3g}")
+        what = QLabel(CHECKS[finding.id].title)
+        what.setFixedWidth(170)
+        figure = QLabel(finding.words)
         figure.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
         figure.setObjectName("finding")
-        figure.setFixedWidth(44)
-        figure.setAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
-        unit = QLabel(finding.unit)
-        unit.setObjectName("figure")
-        unit.setFixedWidth(96)
-        what = QLabel(CHECKS[finding.id].title)
-        what.setFixedWidth(196)
+        figure.setFixedWidth(134)
         whose = QLabel(finding.subject)
         whose.setObjectName("soft")
-        for w in (figure, unit, what, whose):
-            row.addWidget(w)
-        row.addStretch()
+        whose.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
+        whose.setToolTip(finding.subject)
+        row.addWidget(what)
+        row.addWidget(figure)
+        row.addWidget(whose, 1)
 
 
 class Tray(QWidget):
@@ -79,6 +80,19 @@ class Tray(QWidget):
         body.addWidget(self.list, 5)
         self.detail = QFrame()
         self.detail.setObjectName("panel")
+        self.measured = Measured()
+        idle = QFrame()
+        idle.setObjectName("panel")
+        rest = QVBoxLayout(idle)
+        rest.setContentsMargins(14, 2, 14, 10)
+        rest.setSpacing(4)
+        rest.addWidget(self.measured, 1)
+        self.invite = QLabel("Choose a finding to go to its place and see its repair.")
+        self.invite.setObjectName("figure")
+        rest.addWidget(self.invite)
+        self.side = QStackedWidget()
+        self.side.addWidget(idle)
+        self.side.addWidget(self.detail)
         side = QVBoxLayout(self.detail)
         side.setContentsMargins(14, 2, 14, 10)
         side.setSpacing(4)
@@ -107,10 +121,11 @@ class Tray(QWidget):
         foot.addWidget(self.repair)
         foot.addStretch()
         side.addLayout(foot)
-        body.addWidget(self.detail, 4)
+        body.addWidget(self.side, 5)
         column.addLayout(body, 1)
         self.found: list[Finding] = []
         engine.examined.connect(self.refresh)
+        engine.prepared.connect(lambda _k: self._show_detail())
         engine.busy.connect(lambda _on: self._say_state())
         session.changed.connect(self.refresh)
         session.chosen.connect(self._follow)
@@ -165,9 +180,13 @@ class Tray(QWidget):
     def _show_detail(self) -> None:
         f = self.current
         self.list.setVisible(bool(self.found))
-        self.detail.setVisible(bool(self.found))
+        o = self.session.overlay
+        self.side.setVisible(o is not None or bool(self.found))
+        self.side.setCurrentIndex(0 if f is None else 1)
+        self.invite.setVisible(bool(self.found))
+        self.measured.show_result(o.name if o else "", self.engine.get(o.id if o else ""))
         self.repair.setVisible(f is not None and f.repair is not None)
-        self.message.setText(f.message if f else "Choose a finding to go to its place and see its repair.")
+        self.message.setText(f.message if f else "")
         self.why.setText(f.why if f else "")
         cost = f.repair.cost if f and f.repair else None
         self.cost.setVisible(cost is not None)
