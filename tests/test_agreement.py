@@ -24,7 +24,8 @@ from mivex.core.project.evaluate import PROXY_SIDE, Workshop
 from mivex.core.project.file import write_project
 from mivex.core.project.keeping import project_lock
 from mivex.core.proof.cost import change_of
-from mivex.core.proof.flat import FlatView, draw_flat
+from mivex.core.proof.flat import FlatView
+from mivex.core.proof.layouts import draw_flat
 
 
 def middle(a):

@@ -25,8 +25,9 @@ from mivex.core.prepare.base import Surface
 from mivex.core.project.document import Delivery, Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
 from mivex.core.proof import layouts
-from mivex.core.proof.flat import LAYOUTS, SURROUND, FlatView, draw_flat
+from mivex.core.proof.flat import LAYOUTS, SURROUND, FlatView
 from mivex.core.proof.histogram import histogram
+from mivex.core.proof.layouts import draw_flat
 from mivex.core.proof.lit import lit
 from mivex.core.proof.samples import step_pictures
 from mivex.core.scene import render

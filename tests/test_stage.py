@@ -11,7 +11,8 @@ from mivex.core.pixels.blends import BAYER, BLENDS, blend_one
 from mivex.core.pixels.mips import build_chain
 from mivex.core.pixels.sampling import sample
 from mivex.core.project.document import Document, Overlay
-from mivex.core.proof.flat import FlatView, draw_flat
+from mivex.core.proof.flat import FlatView
+from mivex.core.proof.layouts import draw_flat
 from mivex.core.scene import draw_list, overlay_draw, pick, render
 from mivex.core.stage import placing
 from mivex.core.stage.camera import Camera, View, orbit, pan

@@ -75,8 +75,9 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
 
     def proofs() -> None:
         from mivex.core.pixels.colour import to_display
-        from mivex.core.proof.flat import FlatView, draw_flat
+        from mivex.core.proof.flat import FlatView
         from mivex.core.proof.histogram import histogram
+        from mivex.core.proof.layouts import draw_flat
 
         draw_flat(Texture(values), FlatView(), 16, 16)
         histogram(Texture(values))

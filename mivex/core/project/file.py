@@ -19,7 +19,16 @@ from mivex.core.stage.places import MeshPlace
 
 def dumps(doc: Document) -> str:
     """The document as project text."""
-    return json.dumps(doc.model_dump(mode="json"), indent=2, ensure_ascii=False) + "\n"
+    tree = doc.model_dump(mode="json")
+    # Parts of which nothing was changed are left out, so that an older file stays as it was.
+    for key in ("lighting", "around"):
+        if tree.get(key) == {}:
+            del tree[key]
+    for o in tree["overlays"]:
+        for key in ("finish", "mapping"):
+            if o["material"].get(key) == {}:
+                del o["material"][key]
+    return json.dumps(tree, indent=2, ensure_ascii=False) + "\n"
 
 
 def loads(data: Any, what: str) -> Document:

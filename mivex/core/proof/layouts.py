@@ -343,3 +343,41 @@ def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label
         x, y, bw, bh, thick = border_frame(texture, width, height)
         return [Label(x, y + bh + _GAP + thick + 2, bw, f"outermost {BORDER_DEPTH} texels of each side, enlarged")]
     return []
+
+
+def draw_flat(texture: Texture, view: FlatView, width: int, height: int, before: Texture | None = None,
+              divider: float = 0.5, beside: bool = False) -> NDArray[np.uint8]:
+    """Draw the flat proof for a piece of screen.
+
+    Parameters
+    ----------
+    texture : Texture
+    view : FlatView
+    width, height : int
+        Pixels of the piece of screen.
+    before : Texture, optional
+        Shown left of the divider; in layout ``magnify``, the plain alpha to compare with.
+    divider : float
+        Place of the divider, 0 (left) to 1.
+    beside : bool
+        Both whole, side by side, instead of one picture cut by the divider.
+
+    Returns
+    -------
+    uint8 array (height, width, 3), display codes; outside the picture the surround's grey.
+    """
+    if view.layout != "single":
+        return DRAW[view.layout](texture, view, width, height, before)
+    out = np.full((height, width, 3), SURROUND, np.uint8)
+    if before is None:
+        paint(out, texture, view, view.level, view.left, view.top, view.zoom)
+        return out
+    edge = round(width * (0.5 if beside else divider))
+    left = out[:, :edge].copy()
+    # Before and after may differ in size: both are brought to the size of the one after.
+    scale = full_size(texture)[0] / full_size(before)[0]
+    shift = width / 4 if beside else 0
+    paint(left, before, view, view.level, view.left - shift, view.top, view.zoom * scale)
+    paint(out, texture, view, view.level, view.left + shift, view.top, view.zoom, edge)
+    out[:, :edge] = left
+    return out

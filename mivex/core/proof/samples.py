@@ -13,7 +13,8 @@ from mivex.core.pixels.colour import to_display
 from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, segment
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
-from mivex.core.proof.flat import FlatView, draw_flat
+from mivex.core.proof.flat import FlatView
+from mivex.core.proof.layouts import draw_flat
 
 SIDE = 96
 _TELLING: dict[str, dict[str, object]] = {

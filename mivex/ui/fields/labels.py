@@ -10,3 +10,7 @@ def label(text: str, name: str = "", *, wrap: bool = False) -> QLabel:
         made.setObjectName(name)
     made.setWordWrap(wrap)
     return made
+
+
+KINDS = {"glass": "Glass", "decal": "Decal", "logo": "Logo", "sprite": "Sprite"}
+"""Kinds of overlays, in words."""

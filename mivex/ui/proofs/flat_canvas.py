@@ -7,11 +7,13 @@ from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QWheelEvent
 
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
-from mivex.core.proof.flat import FlatView, draw_flat, full_size
-from mivex.core.proof.layouts import labels
+from mivex.core.proof.flat import FlatView, full_size
+from mivex.core.proof.layouts import draw_flat, labels
 from mivex.ui import theme
 from mivex.ui.proofs.canvas import Canvas
-from mivex.ui.tools.handles import Frame, dragged, draw_handles, draw_pivot, grip_at, has_handles
+from mivex.ui.tools.base import Hand
+from mivex.ui.tools.flat import Brush, Divider, PanPicture, StepHandles, TakeColour
+from mivex.ui.tools.handles import Frame, draw_handles, draw_pivot, has_handles
 
 
 class FlatCanvas(Canvas):
@@ -31,7 +33,6 @@ class FlatCanvas(Canvas):
         self.brush = 0.06
         self.step: StepParams | None = None
         self.step_input: Texture | None = None
-        self._stroke: list[tuple[float, float]] = []
         self._pointer = QPointF(-1, -1)
         self._flick = QTimer(self, interval=550)
         self._flick.timeout.connect(self._flip)
@@ -46,7 +47,7 @@ class FlatCanvas(Canvas):
         self.marked: tuple[int, int, int, int] | None = None
         # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
         self._aim: str | tuple[int, int, int, int] = "all"
-        self._drag: tuple[str, QPointF, FlatView] | None = None
+        self.hand = Hand(self, (TakeColour(), Brush(), StepHandles(), Divider(), PanPicture()))
 
     @property
     def size_full(self) -> tuple[int, int]:
@@ -161,7 +162,7 @@ class FlatCanvas(Canvas):
             p.setBrush(Qt.BrushStyle.NoBrush)
             p.setPen(QPen(QColor("#101010"), 3))
             p.drawRect(box)
-            p.setPen(QPen(QColor(theme.CHOSEN), 1.4))
+            p.setPen(QPen(QColor(theme.FINDING), 1.4))
             p.drawRect(box)
         frame = self.frame
         if frame is not None and not self.painting and self.step is not None and has_handles(self.step):
@@ -225,58 +226,29 @@ class FlatCanvas(Canvas):
         x = min(int(spot[0] * t.width / full[0]), t.width - 1)
         return spot, [float(v) for v in t.values[y, x]]
 
-    def _near_divider(self, at: QPointF) -> bool:
+    def near_divider(self, at: QPointF) -> bool:
+        """Whether a press there takes the line between before and after."""
         return self.compare and self.single and self.mode == "divider" and abs(at.x() - self.width() * self.divider) < 7
 
+    def pan_to(self, left: float, top: float) -> None:
+        """Move the picture; from now on it stays where it is put."""
+        self._aim = ""
+        self.set_view(left=left, top=top)
+
     def mousePressEvent(self, event: QMouseEvent) -> None:
-        at = event.position()
-        if self.picking and (found := self.values_at(at, self.pick_from)):
-            self.picking = False
-            self.unsetCursor()
-            self.picked.emit(tuple(round(v, 4) for v in found[1][:3]))
-            return
-        frame = self.frame
-        if self.painting and frame is not None:
-            self._stroke = [frame.whole(at)]
-            erase = event.button() == Qt.MouseButton.RightButton
-            self._drag = ("erase" if erase else "paint", at, self.view)
-            self.stroked.emit(tuple(self._stroke), erase)
-            return
-        if frame is not None and self.step is not None and has_handles(self.step) and not self._near_divider(at):
-            grip = grip_at(self.step, frame, at)
-            if grip:
-                self._drag = (grip, at, self.view)
-                return
-        self._drag = ("divider" if self._near_divider(at) else "pan", at, self.view)
+        self.hand.press(event)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         at = event.position()
         self._pointer = at
         if self.painting:
             self.update()
-        if self.view.show == "lit" and self.single and not self._drag:
+        if self.view.show == "lit" and self.single and not self.hand.busy:
             w, h = self.size_full
             spot = ((at.x() - self.view.left) / self.view.zoom / w, (at.y() - self.view.top) / self.view.zoom / h)
             self.view = replace(self.view, light=(round(spot[0], 3), round(spot[1], 3)))
             self.redraw()
-        if self._drag and self._drag[0] == "divider":
-            self.divider = min(max(at.x() / max(self.width(), 1), 0.02), 0.98)
-            self.redraw()
-        elif self._drag and self._drag[0] in ("paint", "erase"):
-            if (frame := self.frame) is not None:
-                x, y = frame.whole(at)
-                self._stroke.append((round(x, 4), round(y, 4)))
-                self.stroked.emit(tuple(self._stroke), self._drag[0] == "erase")
-        elif self._drag and self._drag[0] in ("move", "wide", "high"):
-            if (frame := self.frame) is not None and self.step is not None:
-                self.handle_moved.emit(dragged(self.step, frame, self._drag[0], at))
-        elif self._drag:
-            _, start, view = self._drag
-            if (at - start).manhattanLength() > 2:
-                self._aim = ""
-                self.set_view(left=view.left + at.x() - start.x(), top=view.top + at.y() - start.y())
-        elif not self.picking:
-            self.setCursor(Qt.CursorShape.SplitHCursor if self._near_divider(at) else Qt.CursorShape.ArrowCursor)
+        self.hand.move(event)
         found = self.values_at(at)
         if found is None:
             self.hovered.emit("")
@@ -286,10 +258,7 @@ class FlatCanvas(Canvas):
         self.hovered.emit(f"{x}, {y}    R {v[0]:.3f}  G {v[1]:.3f}  B {v[2]:.3f}  A {v[3]:.3f}    {codes}")
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        if self._drag and self._drag[0] in ("paint", "erase", "move", "wide", "high"):
-            self._stroke = []
-            self.handle_released.emit()
-        self._drag = None
+        self.hand.release()
 
     def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
         self.fit()

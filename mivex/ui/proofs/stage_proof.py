@@ -13,8 +13,8 @@ from mivex.core.project import edits
 from mivex.core.project.document import Document
 from mivex.core.scene import StagePainter, pick, world_of
 from mivex.core.stage import placing
-from mivex.core.stage.camera import CAMERAS, Camera, View, orbit, pan, zoom
-from mivex.core.stage.places import HullPlace, Place, SurfacePlace
+from mivex.core.stage.camera import CAMERAS, Camera, View, zoom
+from mivex.core.stage.places import Place
 from mivex.core.stage.surroundings import World
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
@@ -22,6 +22,8 @@ from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.light import LightDial, LightPanel
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
+from mivex.ui.tools.base import Hand, far
+from mivex.ui.tools.stage import Orbit, Pan, Placement
 
 KNOB = 26.0
 """Distance of the turning knob from the outline, pixels."""
@@ -37,8 +39,7 @@ class StageCanvas(Canvas):
         self.session, self.engine = session, engine
         self.camera: Camera = CAMERAS[0]
         self.painter = StagePainter()
-        self._drag: tuple[str, QPointF, object] | None = None
-        self._travelled = False
+        self.hand = Hand(self, (Pan(), Placement(), Orbit()))
         self._shown: object = None
         self.marked: tuple[float, float] | None = None
         # While the camera moves the picture may be coarse; it is drawn sharp as soon as it rests.
@@ -85,7 +86,8 @@ class StageCanvas(Canvas):
         """What stands round the overlays."""
         return world_of(self.session.doc, self.engine.results.meshes())
 
-    def _outline(self, place: Place) -> Doubles:
+    def outline_of(self, place: Place) -> Doubles:
+        """Corners of a placement in the world."""
         t = self.engine.get(self.session.overlay_id).texture
         if t is None:
             return placing.outline(place, self.view, world=self.world)
@@ -94,7 +96,7 @@ class StageCanvas(Canvas):
     def _corners(self) -> list[QPointF] | None:
         if (p := self.place) is None:
             return None
-        seen = self.view.on_screen(self._outline(p))
+        seen = self.view.on_screen(self.outline_of(p))
         return None if (seen[:, 2] < 0.05).any() else [QPointF(float(x), float(y)) for x, y, _ in seen]
 
     def _knob(self, corners: list[QPointF]) -> QPointF:
@@ -125,79 +127,29 @@ class StageCanvas(Canvas):
             p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7))
         p.drawEllipse(knob, 5, 5)
 
-    def _grip(self, at: QPointF) -> str:
+    def grip_at(self, at: QPointF) -> str:
+        """Which handle of the selected placement is under a place: ``turn``, ``scale`` or none."""
         corners = self._corners()
         if corners is None:
             return ""
-        if (at - self._knob(corners)).manhattanLength() < 11:
+        if far(at, self._knob(corners)) < 11:
             return "turn"
-        return "scale" if any((at - c).manhattanLength() < 11 for c in corners) else ""
+        return "scale" if any(far(at, c) < 11 for c in corners) else ""
+
+    def pick(self, at: QPointF) -> tuple[str, str] | None:
+        """Overlay and placement under a place."""
+        results = self.engine.results
+        return pick(self.session.doc, results.overlays(), self.view, at.x(), at.y(), results.meshes())
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
-        at, mods = event.position(), event.modifiers()
-        self._travelled, self.marked = False, None
-        shifted = bool(mods & Qt.KeyboardModifier.ShiftModifier)
-        if event.button() != Qt.MouseButton.LeftButton or shifted:
-            self._drag = ("pan", at, self.camera)
-            return
-        grip = self._grip(at)
-        if not grip and (found := pick(self.session.doc, self.engine.results.overlays(), self.view, at.x(), at.y(),
-                                     self.engine.results.meshes())):
-            if found != (self.session.overlay_id, self.session.place_id):
-                self.session.choose(*found)
-            grip = "push" if mods & Qt.KeyboardModifier.ControlModifier else "move"
-        self._drag = (grip, at, self.place) if grip and self.place else ("orbit", at, self.camera)
+        self.marked = None
+        self.hand.press(event)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        at = event.position()
-        if self._drag is None:
-            grip = self._grip(at)
-            self.setCursor(Qt.CursorShape.CrossCursor if grip == "turn" else Qt.CursorShape.SizeFDiagCursor
-                           if grip == "scale" else Qt.CursorShape.ArrowCursor)
-            return
-        kind, start, was = self._drag
-        if not self._travelled and (at - start).manhattanLength() < 3:
-            return
-        self._travelled = True
-        dx, dy = at.x() - start.x(), at.y() - start.y()
-        if kind in ("orbit", "pan"):
-            assert isinstance(was, Camera)
-            if kind == "orbit":
-                self.look(orbit(was, -dx * 0.4, dy * 0.3))
-            else:
-                self.look(pan(was, View(was, self.width(), self.height()), dx, dy))
-            return
-        self._drag_place(kind, was, start, at)  # type: ignore[arg-type]
-
-    def _drag_place(self, kind: str, was: Place, start: QPointF, at: QPointF) -> None:
-        view = self.view
-        centre = view.on_screen(placing.centre(was, view)[None])[0]
-        a0 = math.atan2(start.y() - centre[1], start.x() - centre[0])
-        a1 = math.atan2(at.y() - centre[1], at.x() - centre[0])
-        values: dict[str, object]
-        if kind == "move" or (kind == "push" and isinstance(was, HullPlace | SurfacePlace)):
-            values, label = placing.moved(was, view, (start.x(), start.y()), (at.x(), at.y()), self.world), "Move"
-        elif kind == "push" and not isinstance(was, HullPlace | SurfacePlace):
-            values, label = placing.pushed(was, view, start.y() - at.y()), "Push"
-        elif kind == "turn":
-            seen = view.on_screen(self._outline(was))
-            e1, e2 = seen[1] - seen[0], seen[3] - seen[0]
-            way = -1 if e1[0] * e2[1] - e1[1] * e2[0] > 0 else 1
-            roll = was.roll + way * math.degrees(a1 - a0)
-            values, label = {"roll": round((roll + 180) % 360 - 180, 2)}, "Turn"
-        else:
-            before = math.hypot(start.x() - centre[0], start.y() - centre[1])
-            k = math.hypot(at.x() - centre[0], at.y() - centre[1]) / max(before, 1.0)
-            values = {"width": round(min(max(was.width * k, 0.01), 50.0), 4),
-                      "height": round(min(max(was.height * k, 0.01), 50.0), 4)}
-            label = "Scale"
-        key, place = self.session.overlay_id, was.id
-        self.session.apply(f"{label} on the stage", lambda d: edits.set_place(d, key, place, **values),
-                           merge=f"drag {place} {kind}")
+        self.hand.move(event)
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        self._drag = None
-        self.session.end_merge()
+        self.hand.release()
 
     def wheelEvent(self, event: QWheelEvent) -> None:
         self.look(zoom(self.camera, 1.12 ** (event.angleDelta().y() / 120)))
@@ -242,8 +194,8 @@ class StageProof(QWidget):
         top.addWidget(keep)
         top.addStretch()
         self.light_panel = LightPanel(session, self, choose_file)
-        self.light_button = theme.tool("lamp", "Light and surroundings")
-        self.light_button.clicked.connect(lambda: self.light_panel.open_under(self.light_button))
+        self.light_button = theme.tool("lamp", "Light and surroundings   (K)")
+        self.light_button.clicked.connect(self.open_light)
         top.addWidget(self.light_button)
         self.order = QLabel()
         self.order.setObjectName("soft")
@@ -266,6 +218,10 @@ class StageProof(QWidget):
         self.canvas.moved.connect(self.refresh)
         self._doc: Document | None = None
         self.refresh()
+
+    def open_light(self) -> None:
+        """Show the settings of the light and the surroundings."""
+        self.light_panel.open_under(self.light_button)
 
     def refresh(self) -> None:
         """Show cameras and the selected placement."""

@@ -1,7 +1,6 @@
 """The controls: the settings of the chosen station and nothing else."""
 
 from collections.abc import Callable
-from typing import Any
 
 from PySide6.QtCore import QEvent, QObject, Qt, Signal
 from PySide6.QtWidgets import (
@@ -12,55 +11,23 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from mivex.core.material.material import default_material
-from mivex.core.prepare import STEPS
-from mivex.core.prepare.base import Step
-from mivex.core.prepare.key_colour import key_from_border
-from mivex.core.project import edits
-from mivex.core.project.document import Overlay
-from mivex.ui.fields.fields import Field, NumberField
-from mivex.ui.fields.forms import field_for, shown_keys
-from mivex.ui.fields.hint import Hint
+from mivex.ui.fields.fields import Field
+from mivex.ui.fields.forms import shown_keys
 from mivex.ui.fields.labels import label
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
-from mivex.ui.shell.track import STATIONS
-from mivex.ui.stations.alpha import build_alpha
-from mivex.ui.stations.blend import build_blend
-from mivex.ui.stations.deliver import build_deliver
-from mivex.ui.stations.edges import build_edges
-from mivex.ui.stations.place import build_place
-from mivex.ui.stations.source import build_source
-from mivex.ui.stations.steps import build_steps
-
-_ORDER = {"source": 0, "alpha": 1, "colour": 2, "edges": 3}
-WHAT = {"source": "The picture it starts from, and what it holds.",
-        "alpha": "What is solid and what is clear.",
-        "colour": "What hue its soft parts have; alpha stays apart.",
-        "edges": "No rim: hidden colour, mattes, border, frame.",
-        "blend": "How it meets what lies behind it.",
-        "place": "Where it stands on the stage.",
-        "deliver": "What is written, and in which form."}
+from mivex.ui.stations import STATIONS
+from mivex.ui.stations.base import Page
 
 
-def insert_at(o: Overlay, step: Step) -> int:
-    """Where a new step belongs in the recipe: behind the last one of its station or an earlier one."""
-    rank = _ORDER[step.station]
-    return 1 + max((i for i, s in enumerate(o.steps) if _ORDER[STEPS[s.step].station] <= rank), default=-1)
-
-
-class Controls(QWidget):
+class Controls(Page):
     """Column on the right of the window."""
 
-    pick_wanted = Signal(object)
-    deliver_wanted = Signal(bool)
     add_wanted = Signal()
     demo_wanted = Signal()
-    paint_wanted = Signal(bool)
 
     def __init__(self, session: Session, engine: Engine, choose_file: Callable[[str], str]) -> None:
-        super().__init__()
-        self.session, self.engine, self.choose_file = session, engine, choose_file
+        super().__init__(session, engine, choose_file)
         self.station = "source"
         self.setFixedWidth(308)
         self.setObjectName("panel")
@@ -72,12 +39,7 @@ class Controls(QWidget):
         self.pages.setWidgetResizable(True)
         self.pages.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         column.addWidget(self.pages, 1)
-        self.hint = Hint()
         column.addWidget(self.hint)
-        self.pack_tab = "red"
-        self.painting = False
-        self._fields: list[Field] = []
-        self.live: list[Callable[[], None]] = []
         self._shape: object = self  # like no signature: the first refresh builds
         session.changed.connect(self.refresh)
         session.chosen.connect(self.refresh)
@@ -132,10 +94,11 @@ class Controls(QWidget):
             self._build_empty()
             self.hint.say("F1 lists every key.")
         else:
-            self.column.addWidget(label(STATIONS[self.station], "title"))
-            self.column.addWidget(label(WHAT[self.station], "soft", wrap=True))
+            station = STATIONS[self.station]
+            self.column.addWidget(label(station.title, "title"))
+            self.column.addWidget(label(station.what, "soft", wrap=True))
             self.column.addSpacing(6)
-            _PAGES[self.station](self, o)
+            station.build(self, o)
             self.hint.say("Hover over a setting to read what it changes in the picture.")
         self.column.addStretch()
         old = self.pages.takeWidget()
@@ -169,66 +132,3 @@ class Controls(QWidget):
             elif isinstance(watched, QWidget) and (name := watched.property("step")):
                 self.hint.show_step(str(name))
         return super().eventFilter(watched, event)
-
-    def add_field(self, field: Field, into: QVBoxLayout | None = None) -> None:
-        """Put an editor into the page, or into a part of it."""
-        field.released.connect(self.session.end_merge)
-        field.installEventFilter(self)
-        for child in field.findChildren(QWidget):
-            child.installEventFilter(self)
-        self._fields.append(field)
-        (into or self.column).addWidget(field)
-
-    def edit_with(self, label: str, merge: str, edit: Callable[[Any, Any], Any]) -> Callable[[object], None]:
-        """A slot that makes an edit with the value it is given."""
-        return lambda value: self.session.apply(label, lambda d: edit(d, value), merge)
-
-    def model_field(self, model: type, key: str, part: str, o: Overlay) -> None:
-        """The editor of one setting of an overlay's source, material or delivery."""
-        def read() -> Any:
-            now = self.session.doc.overlay(o.id) or o
-            return getattr(getattr(now, part), key)
-
-        field = field_for(model, key, read, self.choose_file)
-        if part == "material":
-            field.default = getattr(default_material(o.kind), key)
-            if isinstance(field, NumberField):
-                field.bar.default = float(field.default)
-        field.edited.connect(self.edit_with(f"Change {field.name.lower()}", f"{o.id} {part} {key}",
-                                        lambda d, v: edits.set_fields(d, o.id, part, **{key: v})))
-        self.add_field(field)
-
-    def choose_pack(self, channel: str) -> None:
-        """Show the settings of another packed channel."""
-        self.pack_tab = channel
-        self.refresh()
-
-    def set_painting(self, on: bool) -> None:
-        """Begin or end painting strokes in the flat proof."""
-        if on != self.painting:
-            self.painting = on
-            self.paint_wanted.emit(on)
-            self.refresh()
-
-    def recipe(self, o: Overlay, station: str) -> None:
-        """The steps of a station, each a card."""
-        build_steps(self, o, station)
-
-    def add_step(self, step: Step) -> None:
-        """Put a step where it belongs in the selected overlay's recipe."""
-        o = self.session.overlay
-        if o is not None:
-            at, key = insert_at(o, step), o.id
-            fresh = step.params(step=step.name)
-            seen = self.engine.get(key).before
-            if step.name == "key-colour" and seen is not None:
-                fresh = key_from_border(seen.values)  # only the border is looked at
-            elif step.name == "keep-coverage":
-                fresh = step.params.model_validate({"step": step.name, "cutoff": min(max(o.material.cutoff, 0.01), 0.99)})
-            self.session.step_index = at
-            self.session.apply(f"Add {step.label.lower()}", lambda d: edits.add_step(d, key, fresh, at))
-
-
-_PAGES: dict[str, Callable[[Controls, Overlay], None]] = {
-    "source": build_source, "alpha": build_alpha, "colour": lambda c, o: c.recipe(o, "colour"), "edges": build_edges,
-    "blend": build_blend, "place": build_place, "deliver": build_deliver}

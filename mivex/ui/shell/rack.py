@@ -17,14 +17,15 @@ from PySide6.QtWidgets import (
 from mivex.core.picture.texture import Texture
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
-from mivex.core.proof.flat import FlatView, draw_flat
+from mivex.core.proof.flat import FlatView
+from mivex.core.proof.layouts import draw_flat
 from mivex.ui import theme
+from mivex.ui.fields.labels import KINDS
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.session.worker import Latest
 
 THUMB = 44
-KINDS = {"glass": "Glass", "decal": "Decal", "logo": "Logo", "sprite": "Sprite"}
 
 
 def thumbnail(texture: Texture, side: int) -> QImage:
@@ -112,8 +113,8 @@ class Rack(QWidget):
         head.addStretch()
         for name, tip, slot in (("up", "Move the card up", lambda: self._move(-1)),
                                 ("down", "Move the card down", lambda: self._move(1)),
-                                ("copy", "Copy the overlay", self._copy),
-                                ("remove", "Remove the overlay", self._remove),
+                                ("copy", "Copy the overlay", self.copy_chosen),
+                                ("remove", "Remove the overlay", self.remove_chosen),
                                 ("plus", "Add pictures as overlays", self.add_wanted.emit)):
             button = theme.tool(name, tip)
             button.clicked.connect(lambda _=False, s=slot: s())  # type: ignore[misc]
@@ -197,11 +198,11 @@ class Rack(QWidget):
 
     def _menu(self, at) -> None:  # type: ignore[no-untyped-def]
         menu = QMenu(self)
-        menu.addAction("Copy the overlay", self._copy)
+        menu.addAction("Copy the overlay", self.copy_chosen)
         menu.addAction("Move up", lambda: self._move(-1))
         menu.addAction("Move down", lambda: self._move(1))
         menu.addSeparator()
-        menu.addAction("Remove the overlay", self._remove)
+        menu.addAction("Remove the overlay", self.remove_chosen)
         menu.exec(self.list.mapToGlobal(at))
 
     def _move(self, by: int) -> None:
@@ -209,7 +210,8 @@ class Rack(QWidget):
         if key:
             self.session.apply("Move in the rack", lambda d: edits.move_overlay(d, key, by))
 
-    def _copy(self) -> None:
+    def copy_chosen(self) -> None:
+        """Copy the selected overlay."""
         key = self.session.overlay_id
         if key:
             made = ""
@@ -222,7 +224,8 @@ class Rack(QWidget):
             self.session.apply("Copy overlay", edit)
             self.session.choose(made)
 
-    def _remove(self) -> None:
+    def remove_chosen(self) -> None:
+        """Take the selected overlay out of the project."""
         key = self.session.overlay_id
         if key:
             self.session.apply("Remove overlay", lambda d: edits.remove_overlay(d, key))

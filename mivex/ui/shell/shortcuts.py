@@ -1,40 +1,30 @@
 """The sheet of keys."""
 
-from PySide6.QtWidgets import QDialog, QGridLayout, QLabel, QWidget
+from PySide6.QtWidgets import QDialog, QGridLayout, QHBoxLayout, QLabel, QWidget
 
-ROWS = (
-    ("Project", (("Ctrl+N, Ctrl+O, Ctrl+S", "new, open, save"), ("Ctrl+Z, Ctrl+Shift+Z", "undo, redo"),
-                 ("Ctrl+I, Ctrl+Shift+I", "add pictures, add a drawn overlay"),
-                 ("Ctrl+D, Ctrl+Backspace", "copy, remove the overlay"),
-                 ("Ctrl+E, Ctrl+Shift+E", "deliver, deliver all"))),
-    ("Track", (("Alt+1 … Alt+7", "Source, Alpha, Colour, Edges, Blend, Place, Deliver"),
-               ("F2, F3, F4", "both proofs, flat alone, stage alone"))),
-    ("Flat proof", (("B", "next backdrop"), ("D", "before and after"), ("[  ]", "finer, coarser mip level"),
-                    ("L, Shift+L", "every mip level, far sizes"), ("Shift+B, T", "all backdrops, repeated"),
-                    ("Shift+T, M", "its border, magnified"), ("F, Shift+F", "whole picture, one texel to one pixel"))),
-    ("In the picture", (("drag a handle", "place a fall-off, a text, a shape"),
-                        ("right button", "takes away while painting"), ("Ctrl and wheel", "size of the brush"))),
-    ("Curves, ramps", (("click, drag", "add, move"), ("Space, arrows", "choose, move"), ("Delete", "remove"),
-                       ("Return", "another colour"))),
-    ("Stage", (("C", "next camera"), ("drag, Shift-drag, wheel", "look round, pan, come near"),
-               ("drag an overlay", "move it; Ctrl-drag pushes it away"))),
-    ("Numbers", (("drag, Shift-drag", "change, change finely"), ("Return or a digit", "type"),
-                 ("Left, Right", "step"), ("Home", "usual value"), ("Double click on a name", "usual value"))),
-)
+from mivex.ui.shell.actions import sheet_rows
 
 
 class ShortcutSheet(QDialog):
-    """All keys on one page."""
+    """All keys on one page, in two columns."""
 
     def __init__(self, parent: QWidget) -> None:
         super().__init__(parent)
         self.setWindowTitle("Keys")
-        grid = QGridLayout(self)
-        grid.setContentsMargins(20, 16, 24, 20)
-        grid.setHorizontalSpacing(20)
-        grid.setVerticalSpacing(4)
-        row = 0
-        for title, keys in ROWS:
+        beside = QHBoxLayout(self)
+        beside.setContentsMargins(20, 16, 24, 20)
+        beside.setSpacing(36)
+        sections = sheet_rows()
+        total = sum(len(keys) + 2 for _, keys in sections)
+        grid, row, used = QGridLayout(), 0, 0
+        beside.addLayout(grid)
+        for title, keys in sections:
+            if used >= total / 2 and beside.count() == 1:
+                grid.setRowStretch(row, 1)
+                grid, row = QGridLayout(), 0
+                beside.addLayout(grid)
+            grid.setHorizontalSpacing(20)
+            grid.setVerticalSpacing(4)
             head = QLabel(title)
             head.setObjectName("section")
             grid.addWidget(head, row, 0, 1, 2)
@@ -47,3 +37,5 @@ class ShortcutSheet(QDialog):
                 row += 1
             grid.setRowMinimumHeight(row, 8)
             row += 1
+            used += len(keys) + 2
+        grid.setRowStretch(row, 1)

@@ -5,43 +5,26 @@ from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QAbstractButton, QButtonGroup, QHBoxLayout, QWidget
 
 from mivex.core.findings import CHECKS, Finding
-from mivex.core.prepare import STEPS
-from mivex.core.project.document import Delivery, Overlay
+from mivex.core.project.document import Overlay
 from mivex.ui import theme
+from mivex.ui.stations import STATIONS
 
-STATIONS = {"source": "Source", "alpha": "Alpha", "colour": "Colour", "edges": "Edges", "blend": "Blend", "place": "Place",
-            "deliver": "Deliver"}
 
 def station_of(finding: Finding) -> str:
     """The station at which a finding is mended."""
     return CHECKS[finding.id].station
 
 
-def touched(o: Overlay, station: str) -> bool:
-    """Whether anything has been set at a station."""
-    from mivex.core.material.material import default_material
-
-    if station in ("alpha", "colour", "edges"):
-        return any(STEPS[s.step].station == station for s in o.steps)
-    if station == "source":
-        return o.source.ready
-    if station == "blend":
-        return o.material != default_material(o.kind)
-    if station == "place":
-        return bool(o.places)
-    return o.delivery != Delivery()
-
-
-class Station(QAbstractButton):
+class Stop(QAbstractButton):
     """One stop on the track."""
 
     def __init__(self, key: str, number: int) -> None:
         super().__init__()
         self.key = key
-        self.setText(STATIONS[key])
+        self.setText(STATIONS[key].title)
         self.setCheckable(True)
-        self.setAccessibleName(STATIONS[key])
-        self.setToolTip(f"{STATIONS[key]}   (Alt+{number})")
+        self.setAccessibleName(STATIONS[key].title)
+        self.setToolTip(f"{STATIONS[key].title}   (Alt+{number})")
         self.setShortcut(f"Alt+{number}")
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setCursor(Qt.CursorShape.PointingHandCursor)
@@ -90,9 +73,9 @@ class Track(QWidget):
         row.setContentsMargins(0, 2, 0, 2)
         row.setSpacing(0)
         group = QButtonGroup(self)
-        self.stops: dict[str, Station] = {}
+        self.stops: dict[str, Stop] = {}
         for number, key in enumerate(STATIONS, 1):
-            stop = Station(key, number)
+            stop = Stop(key, number)
             stop.clicked.connect(lambda _=False, k=key: self.went.emit(k))  # type: ignore[misc]
             group.addButton(stop)
             row.addWidget(stop)
@@ -104,9 +87,9 @@ class Track(QWidget):
             before = stop.isEnabled(), stop.isChecked(), stop.used, stop.count
             stop.setEnabled(overlay is not None)
             stop.setChecked(key == station)
-            stop.used = overlay is not None and touched(overlay, key)
+            stop.used = overlay is not None and STATIONS[key].touched(overlay)
             stop.count = sum(station_of(f) == key for f in findings)
-            words = [STATIONS[key], "touched" if stop.used else "untouched"]
+            words = [STATIONS[key].title, "touched" if stop.used else "untouched"]
             words += [f"{stop.count} findings"] if stop.count else []
             if before != (stop.isEnabled(), stop.isChecked(), stop.used, stop.count):
                 stop.setAccessibleDescription(", ".join(words))

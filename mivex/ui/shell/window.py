@@ -1,7 +1,6 @@
 """The window: rack, track, proofs, controls, tray."""
 
 from PySide6.QtCore import Qt, QTimer
-from PySide6.QtGui import QAction, QKeySequence
 from PySide6.QtWidgets import (
     QButtonGroup,
     QHBoxLayout,
@@ -20,6 +19,7 @@ from mivex.ui.session.engine import Engine
 from mivex.ui.session.recovery import Recovery
 from mivex.ui.session.session import Session
 from mivex.ui.session.worker import Latest
+from mivex.ui.shell.actions import build_menus
 from mivex.ui.shell.busy import Busy
 from mivex.ui.shell.controls import Controls
 from mivex.ui.shell.files import FileActions
@@ -108,63 +108,10 @@ class Window(FileActions):
         self.setCentralWidget(page)
         self.arrange("both")
 
-    def _action(self, menu: QMenu, text: str, slot, keys: str = "") -> QAction:  # type: ignore[no-untyped-def]
-        action = menu.addAction(text)
-        if keys:
-            action.setShortcut(QKeySequence(keys))
-        action.triggered.connect(lambda _=False: slot())
-        return action
-
     def _menus(self) -> None:
-        bar = self.menuBar()
-        file, edit = bar.addMenu("Project"), bar.addMenu("Edit")
-        self._action(file, "New", self.new, "Ctrl+N")
-        self._action(file, "Open …", self.ask_open, "Ctrl+O")
-        self.recent = file.addMenu("Recent")
-        self.recent.aboutToShow.connect(self.fill_recent)
-        self._action(file, "Open the demo", self.open_demo)
-        file.addSeparator()
-        self._action(file, "Save", self.save, "Ctrl+S")
-        self._action(file, "Save as …", self.save_as, "Ctrl+Shift+S")
-        file.addSeparator()
-        self._action(file, "Close", self.close, "Ctrl+Q")
-        self.undo_action = self._action(edit, "Undo", self.session.undo, "Ctrl+Z")
-        self.redo_action = self._action(edit, "Redo", self.session.redo, "Ctrl+Shift+Z")
-        overlay = bar.addMenu("Overlay")
-        self._action(overlay, "Add pictures …", self.ask_add, "Ctrl+I")
-        self._action(overlay, "Add a drawn one", self.add_blank, "Ctrl+Shift+I")
-        self._action(overlay, "Copy", self.rack._copy, "Ctrl+D")
-        self._action(overlay, "Remove", self.rack._remove, "Ctrl+Backspace")
-        overlay.addSeparator()
-        self._action(overlay, "Split into its channels", self.split_channels)
-        overlay.addSeparator()
-        self._action(overlay, "Use a recipe …", self.ask_recipe)
-        self._action(overlay, "Save its steps as a recipe …", self.ask_save_recipe)
-        overlay.addSeparator()
-        self._action(overlay, "Deliver …", lambda: self.ask_deliver(False), "Ctrl+E")
-        self._action(overlay, "Deliver all …", lambda: self.ask_deliver(True), "Ctrl+Shift+E")
-        view = bar.addMenu("View")
-        for key, text, keys in (("both", "Flat proof and stage", "F2"), ("flat", "Flat proof alone", "F3"),
-                                ("stage", "Stage alone", "F4")):
-            self._action(view, text, lambda k=key: self.arrange(k), keys)
-        view.addSeparator()
-        c = self.flat.canvas
-        self._action(view, "Whole picture", c.fit, "F")
-        self._action(view, "One texel to one pixel", c.actual, "Shift+F")
-        self._action(view, "Next backdrop", self.flat.next_backdrop, "B")
-        self._action(view, "Before and after", self.flat.compare.toggle, "D")
-        self._action(view, "Coarser mip level", lambda: self.flat.step_level(1), "]")
-        self._action(view, "Finer mip level", lambda: self.flat.step_level(-1), "[")
-        self._action(view, "Every mip level", lambda: self.flat.toggle_layout("levels"), "L")
-        self._action(view, "Far sizes", lambda: self.flat.toggle_layout("far"), "Shift+L")
-        self._action(view, "All backdrops", lambda: self.flat.toggle_layout("backdrops"), "Shift+B")
-        self._action(view, "Repeated three by three", lambda: self.flat.toggle_layout("tiles"), "T")
-        self._action(view, "Its border", lambda: self.flat.toggle_layout("border"), "Shift+T")
-        self._action(view, "Magnified", lambda: self.flat.toggle_layout("magnify"), "M")
-        view.addSeparator()
-        self._action(view, "Next camera", self._next_camera, "C")
-        help_menu = bar.addMenu("Help")
-        self._action(help_menu, "Keys", lambda: ShortcutSheet(self).exec(), "F1")
+        self.recent: QMenu
+        made = build_menus(self)
+        self.undo_action, self.redo_action = made["Undo"], made["Redo"]
 
     def _connect(self) -> None:
         self.track.went.connect(self.go)
@@ -260,7 +207,12 @@ class Window(FileActions):
 
         c.picked.connect(once)
 
-    def _next_camera(self) -> None:
+    def show_keys(self) -> None:
+        """Show the sheet of keys."""
+        ShortcutSheet(self).exec()
+
+    def next_camera(self) -> None:
+        """Look from the next camera."""
         rows = self.session.doc.cameras
         at = next((i for i, c in enumerate(rows) if c == self.stage.canvas.camera), -1)
         self.stage.canvas.look(rows[(at + 1) % len(rows)])

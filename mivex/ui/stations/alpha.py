@@ -1,9 +1,5 @@
 """Controls of the station Alpha: its steps, and how the alpha is spread over its values."""
 
-from __future__ import annotations
-
-from typing import TYPE_CHECKING
-
 from PySide6.QtGui import QPainter, QPaintEvent
 
 from mivex.core.project.document import Overlay
@@ -11,9 +7,8 @@ from mivex.core.proof.histogram import histogram
 from mivex.ui import theme
 from mivex.ui.fields.editors import Counts, Plane, draw_histogram
 from mivex.ui.fields.labels import label
-
-if TYPE_CHECKING:
-    from mivex.ui.shell.controls import Controls
+from mivex.ui.stations.base import Page, Station, has_steps
+from mivex.ui.stations.steps import build_steps
 
 _CHANNEL_COLOURS = ("#a06a6a", "#6a966a", "#6a78a0", "#b8b8b8")
 
@@ -42,9 +37,9 @@ class Histogram(Plane):
                            _CHANNEL_COLOURS[i])
 
 
-def build_alpha(c: Controls, o: Overlay) -> None:
+def build_alpha(c: Page, o: Overlay) -> None:
     """Steps, then the histogram of what they lead to."""
-    c.recipe(o, "alpha")
+    build_steps(c, o, "alpha")
     c.column.addSpacing(8)
     c.column.addWidget(label("Values now", "section"))
     picture = Histogram()
@@ -62,3 +57,7 @@ def build_alpha(c: Controls, o: Overlay) -> None:
             shares.setText(f"clear {h.clear:.1%}   between {h.soft:.1%}   solid {h.solid:.1%}")
 
     c.live.append(live)
+
+
+STATION = Station("alpha", "Alpha", "What is solid and what is clear.", 10, build_alpha, has_steps("alpha"))
+"""Registered."""

@@ -1,9 +1,5 @@
 """Controls of the station Blend: the equation, depth, order, faces."""
 
-from __future__ import annotations
-
-from typing import TYPE_CHECKING
-
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QMenu, QPushButton
 
@@ -16,12 +12,10 @@ from mivex.ui import theme
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
 from mivex.ui.fields.sources import SourcedField
-
-if TYPE_CHECKING:
-    from mivex.ui.shell.controls import Controls
+from mivex.ui.stations.base import Page, Station
 
 
-def build_blend(c: Controls, o: Overlay) -> None:
+def build_blend(c: Page, o: Overlay) -> None:
     """The blend with its live equation, and how it is drawn."""
     c.model_field(Material, "blend", "material", o)
     blend = BLENDS[o.material.blend]
@@ -94,11 +88,11 @@ PACKED: dict[str, tuple[PackedName, ...]] = {
 """Orders of packed pictures that are met: what red, green, blue and alpha hold."""
 
 
-def _material(c: Controls, o: Overlay) -> Material:
+def _material(c: Page, o: Overlay) -> Material:
     return (c.session.doc.overlay(o.id) or o).material
 
 
-def input_field(c: Controls, o: Overlay, key: str, name: str, hint: str, number: str) -> None:
+def input_field(c: Page, o: Overlay, key: str, name: str, hint: str, number: str) -> None:
     """The editor of one input."""
     usual = getattr(default_material(o.kind).finish, key)
     field = SourcedField(name, hint, lambda: getattr(_material(c, o).finish, key), usual, number=number,
@@ -110,7 +104,7 @@ def input_field(c: Controls, o: Overlay, key: str, name: str, hint: str, number:
     c.add_field(field)
 
 
-def finish_part(c: Controls, o: Overlay, part: str, model: type, key: str) -> None:
+def finish_part(c: Page, o: Overlay, part: str, model: type, key: str) -> None:
     """One more setting of an input."""
     field = field_for(model, key, lambda: getattr(getattr(_material(c, o).finish, part), key), c.choose_file)
 
@@ -123,7 +117,7 @@ def finish_part(c: Controls, o: Overlay, part: str, model: type, key: str) -> No
     c.add_field(field)
 
 
-def nested_field(c: Controls, o: Overlay, model: type, part: str, key: str) -> None:
+def nested_field(c: Page, o: Overlay, model: type, part: str, key: str) -> None:
     """One setting of a part of the material."""
     field = field_for(model, key, lambda: getattr(getattr(_material(c, o), part), key), c.choose_file)
 
@@ -135,7 +129,7 @@ def nested_field(c: Controls, o: Overlay, model: type, part: str, key: str) -> N
     c.add_field(field)
 
 
-def packed_map(c: Controls, o: Overlay) -> None:
+def packed_map(c: Page, o: Overlay) -> None:
     """Reads several inputs from one packed picture, in a named order."""
     button = QPushButton("Packed picture …")
     button.setToolTip("Reads roughness, metal and occlusion from the channels of one picture, in an order that you choose.")
@@ -151,3 +145,8 @@ def packed_map(c: Controls, o: Overlay) -> None:
         menu.addAction(words).triggered.connect(lambda _=False, k=order: take(k))
     button.setMenu(menu)
     c.column.addWidget(button)
+
+
+STATION = Station("blend", "Blend", "How it meets what lies behind it.", 40,
+                  build_blend, lambda o: o.material != default_material(o.kind))
+"""Registered."""

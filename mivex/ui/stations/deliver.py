@@ -1,19 +1,13 @@
 """Controls of the station Deliver: format, depth, name, and the buttons."""
 
-from __future__ import annotations
-
-from typing import TYPE_CHECKING
-
 from PySide6.QtWidgets import QPushButton
 
 from mivex.core.project.document import Delivery, Overlay
 from mivex.ui.fields.labels import label
-
-if TYPE_CHECKING:
-    from mivex.ui.shell.controls import Controls
+from mivex.ui.stations.base import Page, Station
 
 
-def build_deliver(c: Controls, o: Overlay) -> None:
+def build_deliver(c: Page, o: Overlay) -> None:
     """File, depth, name, and what will be written."""
     for key in ("format", "bits", "name"):
         c.model_field(Delivery, key, "delivery", o)
@@ -42,3 +36,8 @@ def build_deliver(c: Controls, o: Overlay) -> None:
                       "all the same.")
 
     c.live.append(live)
+
+
+STATION = Station("deliver", "Deliver", "What is written, and in which form.", 60,
+                  build_deliver, lambda o: o.delivery != Delivery())
+"""Registered."""

@@ -1,9 +1,6 @@
 """Controls of the station Edges: its steps, and the fringe by mip level."""
 
-from __future__ import annotations
-
 from collections.abc import Callable
-from typing import TYPE_CHECKING
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFrame, QGridLayout, QSizePolicy, QWidget
@@ -14,14 +11,13 @@ from mivex.core.picture.fringes import VISIBLE
 from mivex.core.project.document import Overlay
 from mivex.ui import theme
 from mivex.ui.fields.labels import label
+from mivex.ui.stations.base import Page, Station, has_steps
+from mivex.ui.stations.steps import build_steps
 
-if TYPE_CHECKING:
-    from mivex.ui.shell.controls import Controls
 
-
-def build_edges(c: Controls, o: Overlay) -> None:
+def build_edges(c: Page, o: Overlay) -> None:
     """Steps of the station, and the fringe figures."""
-    c.recipe(o, "edges")
+    build_steps(c, o, "edges")
     if o.material.blend == "Cutout":
         _figures(c, o, "Coverage by mip level", _coverage_words)
     if any(s.step == "signed-distance" for s in o.steps):
@@ -65,7 +61,7 @@ def build_edges(c: Controls, o: Overlay) -> None:
     c.live.append(live)
 
 
-def _figures(c: Controls, o: Overlay, title: str, words: Callable[[Facts], str]) -> None:
+def _figures(c: Page, o: Overlay, title: str, words: Callable[[Facts], str]) -> None:
     """A heading and lines of figures that follow the measurements."""
     c.column.addSpacing(8)
     c.column.addWidget(label(title, "section"))
@@ -93,3 +89,7 @@ def _outline_words(f: Facts) -> str:
         return "The alpha is no distance yet."
     return (f"signed distance: mean {f.outline[0]:.3f}, largest {f.outline[1]:.2f}\n"
             f"plain alpha:       mean {f.plain_outline[0]:.3f}, largest {f.plain_outline[1]:.2f}")
+
+
+STATION = Station("edges", "Edges", "No rim: hidden colour, mattes, border, frame.", 30, build_edges, has_steps("edges"))
+"""Registered."""

@@ -1,8 +1,6 @@
 """Controls of the station Place: the placements and their numbers."""
 
-from __future__ import annotations
-
-from typing import TYPE_CHECKING, Any
+from typing import Any
 
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
@@ -12,15 +10,13 @@ from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelP
 from mivex.ui import theme
 from mivex.ui.fields.fields import NumberField
 from mivex.ui.fields.labels import label
+from mivex.ui.stations.base import Page, Station
 
 _MOUNTS = {"panel": "Panel", "hull": "On the hull", "surface": "On any surface", "billboard": "Faces the camera",
            "mesh": "On a mesh …"}
 
-if TYPE_CHECKING:
-    from mivex.ui.shell.controls import Controls
 
-
-def build_place(c: Controls, o: Overlay) -> None:
+def build_place(c: Page, o: Overlay) -> None:
     """Placements, and the numbers of the chosen one."""
     head = QHBoxLayout()
     head.addWidget(label("Placements", "section"))
@@ -55,7 +51,7 @@ def build_place(c: Controls, o: Overlay) -> None:
         place_fields(c, o, chosen_place)
 
 
-def new_place(c: Controls, overlay_id: str, mount: str) -> None:
+def new_place(c: Page, overlay_id: str, mount: str) -> None:
     """Put the overlay on the stage once more."""
     o = c.session.doc.overlay(overlay_id)
     t = c.engine.get(overlay_id).texture
@@ -78,7 +74,7 @@ def new_place(c: Controls, overlay_id: str, mount: str) -> None:
     c.session.choose(overlay_id, place.id)
 
 
-def place_fields(c: Controls, o: Overlay, place: Place) -> None:
+def place_fields(c: Page, o: Overlay, place: Place) -> None:
     """The numbers of one placement."""
     def now() -> Any:
         overlay = c.session.doc.overlay(o.id) or o
@@ -123,3 +119,7 @@ def place_fields(c: Controls, o: Overlay, place: Place) -> None:
     number("Width", "Metres across.", "width", 0.05, 4, (0.001, 100), "m", 1.0)
     number("Height of it" if not isinstance(place, HullPlace) else "Height", "Metres from top to bottom.",
            "height", 0.05, 4, (0.001, 100), "m", 1.0)
+
+
+STATION = Station("place", "Place", "Where it stands on the stage.", 50, build_place, lambda o: bool(o.places))
+"""Registered."""

@@ -1,9 +1,5 @@
 """Controls of the station Source: which picture, and what it holds."""
 
-from __future__ import annotations
-
-from typing import TYPE_CHECKING
-
 from PySide6.QtWidgets import QGridLayout, QLabel
 
 from mivex.core.project import edits
@@ -11,14 +7,12 @@ from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.proof.histogram import histogram
 from mivex.ui import theme
 from mivex.ui.fields.fields import ChoiceField, FileField, NumberField, TextField
-from mivex.ui.fields.labels import label
-from mivex.ui.shell.rack import KINDS
-
-if TYPE_CHECKING:
-    from mivex.ui.shell.controls import Controls
+from mivex.ui.fields.labels import KINDS, label
+from mivex.ui.stations.base import Page, Station
+from mivex.ui.stations.steps import build_steps
 
 
-def build_source(c: Controls, o: Overlay) -> None:
+def build_source(c: Page, o: Overlay) -> None:
     """Name, kind, picture, meaning, what it holds, its steps."""
     def now() -> Overlay:
         return c.session.doc.overlay(o.id) or o
@@ -56,10 +50,10 @@ def build_source(c: Controls, o: Overlay) -> None:
     facts(c, o)
     if o.material.tiling:
         seam_figures(c, o)
-    c.recipe(o, "source")
+    build_steps(c, o, "source")
 
 
-def seam_figures(c: Controls, o: Overlay) -> None:
+def seam_figures(c: Page, o: Overlay) -> None:
     """How the repeating texture meets itself."""
     c.column.addSpacing(6)
     c.column.addWidget(label("Where it repeats", "section"))
@@ -76,7 +70,7 @@ def seam_figures(c: Controls, o: Overlay) -> None:
     c.live.append(live)
 
 
-def facts(c: Controls, o: Overlay) -> None:
+def facts(c: Page, o: Overlay) -> None:
     """What the picture holds, in figures."""
     c.column.addSpacing(6)
     c.column.addWidget(label("What the picture holds", "section"))
@@ -108,3 +102,8 @@ def facts(c: Controls, o: Overlay) -> None:
         cells["Clear, soft, solid"].setText(f"{h.clear:.0%} / {h.soft:.0%} / {h.solid:.0%}")
 
     c.live.append(live)
+
+
+STATION = Station("source", "Source", "The picture it starts from, and what it holds.", 0,
+                  build_source, lambda o: o.source.ready)
+"""Registered."""

@@ -1,9 +1,7 @@
 """The steps of a station: a card each, with its settings; only the active one is open where there are many."""
 
-from __future__ import annotations
-
 from collections.abc import Callable
-from typing import TYPE_CHECKING, Any
+from typing import Any
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QCheckBox, QFrame, QHBoxLayout, QMenu, QPushButton, QVBoxLayout, QWidget
@@ -18,9 +16,7 @@ from mivex.ui.fields.editors import CurveField, LevelsEdit, StrokesField
 from mivex.ui.fields.fields import ColourField
 from mivex.ui.fields.forms import field_for, shown_keys
 from mivex.ui.fields.labels import label
-
-if TYPE_CHECKING:
-    from mivex.ui.shell.controls import Controls
+from mivex.ui.stations.base import Page
 
 OPEN_AT_ONCE = 2
 """So many steps of a station are shown open together; of more, only the active one."""
@@ -30,7 +26,7 @@ NONE_YET = {"source": "None: the picture is used at its own size.",
             "edges": "None: colour under the edges is as the picture has it."}
 
 
-def build_steps(c: Controls, o: Overlay, station: str) -> None:
+def build_steps(c: Page, o: Overlay, station: str) -> None:
     """Heading, the button that adds a step, and a card for each."""
     c.column.addSpacing(8)
     rows = [i for i, s in enumerate(o.steps) if STEPS[s.step].station == station]
@@ -53,7 +49,7 @@ def build_steps(c: Controls, o: Overlay, station: str) -> None:
         c.column.addWidget(_card(c, o, i, len(rows) <= OPEN_AT_ONCE or i == active, i == active and len(rows) > 1))
 
 
-def _now(c: Controls, o: Overlay, index: int) -> Any:
+def _now(c: Page, o: Overlay, index: int) -> Any:
     now = c.session.doc.overlay(o.id)
     return now.steps[index] if now is not None and index < len(now.steps) else o.steps[index]
 
@@ -70,7 +66,7 @@ class _Card(QFrame):
         self._press()
 
 
-def _card(c: Controls, o: Overlay, index: int, is_open: bool, active: bool) -> QWidget:
+def _card(c: Page, o: Overlay, index: int, is_open: bool, active: bool) -> QWidget:
     params = o.steps[index]
     step = STEPS[params.step]
     card = _Card(lambda: c.session.activate(index))
@@ -125,7 +121,7 @@ def _card(c: Controls, o: Overlay, index: int, is_open: bool, active: bool) -> Q
     return card
 
 
-def _setting(c: Controls, o: Overlay, index: int, path: tuple[str, ...], model: type, key: str, box: QVBoxLayout) -> None:
+def _setting(c: Page, o: Overlay, index: int, path: tuple[str, ...], model: type, key: str, box: QVBoxLayout) -> None:
     """The editor of one setting, or of a setting of one packed channel."""
     def read() -> Any:
         value = _now(c, o, index)
@@ -159,7 +155,7 @@ def _setting(c: Controls, o: Overlay, index: int, path: tuple[str, ...], model: 
     c.add_field(field, box)
 
 
-def _levels(c: Controls, o: Overlay, index: int, box: QVBoxLayout) -> None:
+def _levels(c: Page, o: Overlay, index: int, box: QVBoxLayout) -> None:
     edit = LevelsEdit()
     edit.changed.connect(lambda key, v: c.session.apply(
         "Change levels", lambda d: edits.set_step(d, o.id, index, **{key: v}), f"{o.id} step {index} levels {key}"))
@@ -179,7 +175,7 @@ def _levels(c: Controls, o: Overlay, index: int, box: QVBoxLayout) -> None:
     c.live.append(live)
 
 
-def _packed(c: Controls, o: Overlay, index: int, box: QVBoxLayout) -> None:
+def _packed(c: Page, o: Overlay, index: int, box: QVBoxLayout) -> None:
     """Settings of one packed channel, chosen by four buttons."""
     row = QHBoxLayout()
     row.setSpacing(4)

@@ -1,0 +1,133 @@
+"""Everything that can be done from a menu or by a key: one table, from which menus, keys and the sheet of keys are made."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any
+
+from PySide6.QtGui import QAction, QKeySequence
+from PySide6.QtWidgets import QMenu
+
+from mivex.ui.stations import STATIONS
+
+
+@dataclass(frozen=True)
+class Action:
+    """One thing to do.
+
+    Attributes
+    ----------
+    menu : str
+        The menu that it stands in.
+    words : str
+        As the menu says it; ``Recent`` is a menu of its own, an empty name a line between.
+    run : callable
+        Does it to the window.
+    keys : str
+        Its key, or empty.
+    sheet : str
+        Where the sheet of keys lists it; empty: under its menu.
+    """
+
+    menu: str
+    words: str
+    run: Callable[[Any], object] = lambda _: None
+    keys: str = ""
+    sheet: str = ""
+
+
+def _line(menu: str) -> Action:
+    return Action(menu, "")
+
+
+ACTIONS: tuple[Action, ...] = (
+    Action("Project", "New", lambda w: w.new(), "Ctrl+N"),
+    Action("Project", "Open …", lambda w: w.ask_open(), "Ctrl+O"),
+    Action("Project", "Recent"),
+    Action("Project", "Open the demo", lambda w: w.open_demo()),
+    _line("Project"),
+    Action("Project", "Save", lambda w: w.save(), "Ctrl+S"),
+    Action("Project", "Save as …", lambda w: w.save_as(), "Ctrl+Shift+S"),
+    _line("Project"),
+    Action("Project", "Close", lambda w: w.close(), "Ctrl+Q"),
+    Action("Edit", "Undo", lambda w: w.session.undo(), "Ctrl+Z"),
+    Action("Edit", "Redo", lambda w: w.session.redo(), "Ctrl+Shift+Z"),
+    Action("Overlay", "Add pictures …", lambda w: w.ask_add(), "Ctrl+I"),
+    Action("Overlay", "Add a drawn one", lambda w: w.add_blank(), "Ctrl+Shift+I"),
+    Action("Overlay", "Copy", lambda w: w.rack.copy_chosen(), "Ctrl+D"),
+    Action("Overlay", "Remove", lambda w: w.rack.remove_chosen(), "Ctrl+Backspace"),
+    _line("Overlay"),
+    Action("Overlay", "Split into its channels", lambda w: w.split_channels()),
+    _line("Overlay"),
+    Action("Overlay", "Use a recipe …", lambda w: w.ask_recipe()),
+    Action("Overlay", "Save its steps as a recipe …", lambda w: w.ask_save_recipe()),
+    _line("Overlay"),
+    Action("Overlay", "Deliver …", lambda w: w.ask_deliver(False), "Ctrl+E"),
+    Action("Overlay", "Deliver all …", lambda w: w.ask_deliver(True), "Ctrl+Shift+E"),
+    Action("View", "Flat proof and stage", lambda w: w.arrange("both"), "F2"),
+    Action("View", "Flat proof alone", lambda w: w.arrange("flat"), "F3"),
+    Action("View", "Stage alone", lambda w: w.arrange("stage"), "F4"),
+    _line("View"),
+    Action("View", "Whole picture", lambda w: w.flat.canvas.fit(), "F", "Flat proof"),
+    Action("View", "One texel to one pixel", lambda w: w.flat.canvas.actual(), "Shift+F", "Flat proof"),
+    Action("View", "Next backdrop", lambda w: w.flat.next_backdrop(), "B", "Flat proof"),
+    Action("View", "Before and after", lambda w: w.flat.compare.toggle(), "D", "Flat proof"),
+    Action("View", "Coarser mip level", lambda w: w.flat.step_level(1), "]", "Flat proof"),
+    Action("View", "Finer mip level", lambda w: w.flat.step_level(-1), "[", "Flat proof"),
+    Action("View", "Every mip level", lambda w: w.flat.toggle_layout("levels"), "L", "Flat proof"),
+    Action("View", "Far sizes", lambda w: w.flat.toggle_layout("far"), "Shift+L", "Flat proof"),
+    Action("View", "All backdrops", lambda w: w.flat.toggle_layout("backdrops"), "Shift+B", "Flat proof"),
+    Action("View", "Repeated three by three", lambda w: w.flat.toggle_layout("tiles"), "T", "Flat proof"),
+    Action("View", "Its border", lambda w: w.flat.toggle_layout("border"), "Shift+T", "Flat proof"),
+    Action("View", "Magnified", lambda w: w.flat.toggle_layout("magnify"), "M", "Flat proof"),
+    _line("View"),
+    Action("View", "Next camera", lambda w: w.next_camera(), "C", "Stage"),
+    Action("View", "Light and surroundings …", lambda w: w.stage.open_light(), "K", "Stage"),
+    Action("Help", "Keys", lambda w: w.show_keys(), "F1"),
+)
+"""Menus in their order, and in each its entries."""
+
+GESTURES: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
+    ("Track", ((f"Alt+1 … Alt+{len(STATIONS)}", ", ".join(s.title for s in STATIONS.values())),)),
+    ("In the picture", (("drag a handle", "place a fall-off, a text, a shape"),
+                        ("right button", "takes away while painting"), ("Ctrl and wheel", "size of the brush"))),
+    ("Curves, ramps", (("click, drag", "add, move"), ("Space, arrows", "choose, move"), ("Delete", "remove"),
+                       ("Return", "another colour"))),
+    ("Stage", (("drag, Shift-drag, wheel", "look round, pan, come near"),
+               ("drag an overlay", "move it; Ctrl-drag pushes it away"),
+               ("light dial", "drag the lamp; the rim or the wheel turns what is mirrored"))),
+    ("Numbers", (("drag, Shift-drag", "change, change finely"), ("Return or a digit", "type"), ("Left, Right", "step"),
+                 ("Home", "usual value"), ("double click on a name", "usual value"))),
+)
+"""What the mouse does, and keys that belong to a field: the rest of the sheet."""
+
+
+def build_menus(window: Any) -> dict[str, QAction]:
+    """Fill the window's menus; returns the actions by their words."""
+    menus: dict[str, QMenu] = {}
+    made: dict[str, QAction] = {}
+    for a in ACTIONS:
+        menu = menus.get(a.menu)
+        if menu is None:
+            menu = menus[a.menu] = window.menuBar().addMenu(a.menu)
+        if not a.words:
+            menu.addSeparator()
+        elif a.words == "Recent":
+            window.recent = menu.addMenu(a.words)
+            window.recent.aboutToShow.connect(window.fill_recent)
+        else:
+            action = made[a.words] = menu.addAction(a.words)
+            if a.keys:
+                action.setShortcut(QKeySequence(a.keys))
+            action.triggered.connect(lambda _=False, run=a.run: run(window))
+    return made
+
+
+def sheet_rows() -> list[tuple[str, list[tuple[str, str]]]]:
+    """The sheet of keys: sections, each with keys or gestures and what they do."""
+    rows: dict[str, list[tuple[str, str]]] = {}
+    for a in ACTIONS:
+        if a.keys:
+            rows.setdefault(a.sheet or a.menu, []).append((a.keys, a.words.removesuffix(" …")))
+    for title, more in GESTURES:
+        rows.setdefault(title, []).extend(more)
+    return list(rows.items())

@@ -1,0 +1,104 @@
+"""The mouse on the stage: look round, pan, and move, push, turn and scale placements."""
+
+import math
+from typing import Any
+
+from PySide6.QtCore import QPointF, Qt
+
+from mivex.core.project import edits
+from mivex.core.stage import placing
+from mivex.core.stage.camera import View, orbit, pan
+from mivex.core.stage.places import HullPlace, MeshPlace, Place, SurfacePlace
+from mivex.ui.tools.base import Drag, Mouse, Tool, far
+
+LEAST = 3.0
+"""A press that moves less is a click."""
+
+
+class Pan(Tool):
+    """Shift-drag, or any other button: the picture follows the mouse."""
+
+    def begin(self, canvas: Any, press: Mouse) -> Drag | None:
+        if press.button == Qt.MouseButton.LeftButton and not press.holds(Qt.KeyboardModifier.ShiftModifier):
+            return None
+        return self._drag(canvas, press)
+
+    @staticmethod
+    def _drag(canvas: Any, press: Mouse) -> Drag:
+        was = canvas.camera
+        while True:
+            now = yield
+            d = now.at - press.at
+            canvas.look(pan(was, View(was, canvas.width(), canvas.height()), d.x(), d.y()))
+
+
+class Orbit(Tool):
+    """A drag beside all placements: round the camera's target."""
+
+    def begin(self, canvas: Any, press: Mouse) -> Drag | None:
+        return self._drag(canvas, press)
+
+    @staticmethod
+    def _drag(canvas: Any, press: Mouse) -> Drag:
+        was, travelled = canvas.camera, False
+        while True:
+            now = yield
+            d = now.at - press.at
+            travelled = travelled or far(now.at, press.at) >= LEAST
+            if travelled:
+                canvas.look(orbit(was, -d.x() * 0.4, d.y() * 0.3))
+
+
+class Placement(Tool):
+    """Takes the selected placement by a handle, or whatever is under the mouse."""
+
+    def begin(self, canvas: Any, press: Mouse) -> Drag | None:
+        grip = canvas.grip_at(press.at)
+        if not grip:
+            found = canvas.pick(press.at)
+            if found is None:
+                return None
+            if found != (canvas.session.overlay_id, canvas.session.place_id):
+                canvas.session.choose(*found)
+            grip = "push" if press.holds(Qt.KeyboardModifier.ControlModifier) else "move"
+        place = canvas.place
+        return self._drag(canvas, press, grip, place) if place is not None else None
+
+    def cursor(self, canvas: Any, at: QPointF) -> Qt.CursorShape | None:
+        return {"turn": Qt.CursorShape.CrossCursor, "scale": Qt.CursorShape.SizeFDiagCursor}.get(canvas.grip_at(at))
+
+    @staticmethod
+    def _drag(canvas: Any, press: Mouse, grip: str, place: Place) -> Drag:
+        session, key, travelled = canvas.session, canvas.session.overlay_id, False
+        try:
+            while True:
+                now = yield
+                travelled = travelled or far(now.at, press.at) >= LEAST
+                if travelled:
+                    label, values = change_of(canvas, grip, place, press.at, now.at)
+                    session.apply(f"{label} on the stage", lambda d, v=values: edits.set_place(d, key, place.id, **v),
+                                  merge=f"drag {place.id} {grip}")
+        finally:
+            session.end_merge()
+
+
+def change_of(canvas: Any, grip: str, was: Place, start: QPointF, at: QPointF) -> tuple[str, dict[str, object]]:
+    """What dragging a placement by a grip changes of it, and the word for it."""
+    view = canvas.view
+    centre = view.on_screen(placing.centre(was, view)[None])[0]
+    if grip == "push" and not isinstance(was, HullPlace | SurfacePlace):
+        return "Push", placing.pushed(was, view, start.y() - at.y())
+    if grip in ("move", "push"):
+        return "Move", placing.moved(was, view, (start.x(), start.y()), (at.x(), at.y()), canvas.world)
+    if grip == "turn":
+        seen = view.on_screen(canvas.outline_of(was))
+        e1, e2 = seen[1] - seen[0], seen[3] - seen[0]
+        way = -1 if e1[0] * e2[1] - e1[1] * e2[0] > 0 else 1
+        a0, a1 = (math.atan2(p.y() - centre[1], p.x() - centre[0]) for p in (start, at))
+        if isinstance(was, MeshPlace):
+            return "Turn", {"yaw": round((was.yaw - math.degrees(a1 - a0) + 180) % 360 - 180, 2)}
+        return "Turn", {"roll": round((was.roll + way * math.degrees(a1 - a0) + 180) % 360 - 180, 2)}
+    before = math.hypot(start.x() - centre[0], start.y() - centre[1])
+    k = math.hypot(at.x() - centre[0], at.y() - centre[1]) / max(before, 1.0)
+    return "Scale", {"width": round(min(max(was.width * k, 0.01), 50.0), 4),
+                     "height": round(min(max(was.height * k, 0.01), 50.0), 4)}
