@@ -9,15 +9,19 @@ import pytest
 from sprites import disc, paint, rgba, srgb_decode, srgb_encode
 from test_project import mivex_run
 
+from mivex.core.base.errors import Stopped
+from mivex.core.base.graph import Graph, Node
 from mivex.core.findings import Subject, examine
 from mivex.core.findings.facts import facts_of
 from mivex.core.material.material import Material
 from mivex.core.picture import fringes
 from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
 from mivex.core.picture.fringes import fringe_figures, fringe_map, true_levels
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import build_chain, halve
 from mivex.core.prepare import STEPS
+from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.tones import through
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import PROXY_SIDE, Workshop
@@ -148,3 +152,40 @@ def test_a_lock_ends_with_the_process_that_held_it(tmp_path):
     assert lock.take()
     lock.free()
     lock.free()  # free twice is free
+
+
+def test_steps_that_move_texels_move_every_channel(rng):
+    """A channel that says where each texel came from still says so after every step that moves texels."""
+    y, x = (np.mgrid[:32, :48] + 0.5).astype(np.float32)
+    alpha = np.zeros((32, 48), np.float32)
+    alpha[6:28, 9:40] = 1
+    values = np.dstack([x / 48, y / 32, 0 * x, alpha]).astype(np.float32)
+    where = np.ascontiguousarray(values[..., :3])
+    s = Surface(values, data=True, channels={"height": where})
+    for name, settings in (("offset", {"x": 5, "y": -3}), ("trim", {"margin": 1}), ("pad", {"left": 3, "top": 7}),
+                           ("centre", {}), ("resize", {"to": "size", "width": 24, "height": 16})):
+        step = STEPS[name]
+        out = step.apply(s, step.params.model_validate({"step": name, **settings}), Context(read_picture))
+        moved, seen = out.channels["height"], out.alpha > 0.99
+        assert moved.shape[:2] == out.alpha.shape and np.abs(moved - out.values[..., :3])[seen].max() < 1e-6, name
+    # A step that changes colour leaves them alone; the finished texture has them, as data.
+    tinted = STEPS["levels"].apply(s, STEPS["levels"].params(step="levels", gamma=0.5), Context(read_picture))
+    assert tinted.channels["height"] is where
+
+
+def test_a_node_is_made_once_and_its_inputs_only_when_it_has_to_be():
+    made = []
+
+    def node(key, *inputs):
+        return Node(key, lambda *parts: made.append(key) or (key, *parts), inputs, size=lambda _: 10)
+
+    graph = Graph(limit=25)
+    a = node("a")
+    top = node("c", node("b", a), a)
+    assert graph.value(top) == ("c", ("b", ("a",)), ("a",)) and made == ["a", "b", "c"]
+    graph.value(top)
+    assert made == ["a", "b", "c"]
+    graph.value(node("d", top))  # "a" and "b" had to make room; what is kept is not made anew for them
+    assert made == ["a", "b", "c", "d"]
+    with pytest.raises(Stopped):
+        graph.value(node("e", node("f")), stop=lambda: True)

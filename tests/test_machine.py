@@ -12,12 +12,13 @@ from sprites import disc, paint, rgba
 
 from mivex.core.base import log
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.graph import Cache
 from mivex.core.picture.encode import write_picture
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.unmatte import Unmatte, clipped
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
-from mivex.core.project.evaluate import Cache, Workshop
+from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import dumps, loads
 from mivex.core.results import Target
 from mivex.core.stage.camera import Camera

@@ -226,11 +226,11 @@ def test_weighing_and_dividing_again_gives_the_picture_back(rng):
     v[:5, :, 3] = 0
     for data in (False, True):
         s = Surface(v, data=data)
-        back = unweighed(weighed(s), v, data)
+        back = unweighed(weighed(s.values, s.traits), v, data)
         assert np.abs(back - v).max() < 3e-6 and np.array_equal(back[:5], v[:5])
-        assert np.abs(premultiplied(s)[..., 3] - v[..., 3]).max() == 0
+        assert np.abs(premultiplied(s.values, s.traits)[..., 3] - v[..., 3]).max() == 0
         if data:
-            assert np.allclose(premultiplied(s)[..., :3], v[..., :3] * v[..., 3:])
+            assert np.allclose(premultiplied(s.values, s.traits)[..., :3], v[..., :3] * v[..., 3:])
 
 
 @settings(max_examples=80, deadline=None)

@@ -113,7 +113,7 @@ def test_signed_distance_holds_the_outline_of_a_circle_to_a_tenth_of_a_texel(red
     n = 64 * reduce
     fine = circle(n, 0.3 * n, (0.49 * n, 0.52 * n))
     out = run("signed-distance", plain(fine), spread=8.0, reduce=reduce)
-    assert out.alpha.shape == (64, 64) and out.spread == 8.0
+    assert out.alpha.shape == (64, 64) and out.distance == 8.0
     y, x = np.mgrid[:64, :64] + 0.5
     d = np.hypot(y - 0.49 * 64, x - 0.52 * 64) - 0.3 * 64
     assert np.abs(out.alpha - np.clip(0.5 - d / 16, 0, 1)).max() < 0.012

@@ -77,7 +77,7 @@ def _texture_of(picture: Picture) -> Texture:
     meaning = guess_meaning(picture)[0]
     bits = 16 if picture.bits > 8 else 8
     if picture.bits == bits:
-        return Texture(picture.values, meaning, False, bits, picture.has_alpha)
+        return Texture(picture.values, meaning, bits=bits, has_alpha=picture.has_alpha)
     return Workshop(limit=0).prepare(picture, Source(path=picture.path, meaning=meaning), (), bits)
 
 

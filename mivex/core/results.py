@@ -291,7 +291,7 @@ class Results:
         assert result.texture is not None
         subject = Subject.of(overlay, result.texture)
         plain = None
-        if result.texture.spread > 0:
+        if result.texture.distance > 0:
             at = max((i for i, s in enumerate(overlay.steps) if s.on and s.step == "signed-distance"), default=-1)
             plain = shop.texture(overlay, until=at) if at >= 0 else None
         return replace(result, examined=key, findings=tuple(examine(subject)), figures=facts_of(subject, plain))

@@ -91,8 +91,11 @@ class _Pictures:
             self.used.append(found)
         return found
 
-    def value(self, part: Channel) -> Input:
-        """One value of the surface."""
+    def value(self, part: Channel, name: str = "") -> Input:
+        """One value of the surface; what the overlay's own channel of that name holds counts before a number."""
+        own = self.own.channels.get(name)
+        if own is not None and part.source == "number":
+            return Input(1.0, own.mips, 0)
         t = self.texture(part, "data")
         if t is None:
             return Input(part.value)
@@ -105,12 +108,14 @@ def coat_of(material: Material, pictures: "_Pictures") -> Coat:
     colour = pictures.texture(f.colour, "colour") or pictures.own
     plain = f.opacity.source == "own" and f.opacity.channel == "alpha" and not f.opacity.invert and f.opacity.value == 1
     own_alpha = plain and colour is pictures.own
-    normal, glow = pictures.texture(f.normal, "data"), pictures.texture(f.glow, "colour")
+    normal = pictures.texture(f.normal, "data") or pictures.own.channels.get("normal")
+    glow = pictures.texture(f.glow, "colour") or pictures.own.channels.get("emissive")
     r, g, b = (float(v) * f.glow.strength for v in to_linear(np.array(f.glow.colour, np.float32)))
     unmapped = material.mapping == MaterialMapping()
     return Coat(colour.mips, texture_limits(colour, material.blend) if own_alpha and unmapped else None,
-                None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness), pictures.value(f.metal),
-                pictures.value(f.occlusion), normal.mips if normal else None, f.normal.strength, f.normal.green == "up",
+                None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness, "roughness"),
+                pictures.value(f.metal, "metal"), pictures.value(f.occlusion, "occlusion"),
+                normal.mips if normal else None, f.normal.strength, f.normal.green == "up",
                 (r, g, b), glow.mips if glow else None, material.mapping.uv_set, material.mapping.rows)
 
 

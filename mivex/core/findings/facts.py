@@ -46,7 +46,7 @@ def facts_of(subject: Subject, plain: Texture | None = None) -> Facts:
         chain = build_chain(t.linear)
         rows, best = coverage_figures(chain, m.cutoff), best_cutoff(chain, m.cutoff)
     outline = plain_outline = None
-    if t.spread > 0 and plain is not None:
+    if t.distance > 0 and plain is not None:
         outline = outline_error(t.alpha, plain.alpha)
         plain_outline = outline_error(fitted(plain.alpha, t.height, t.width), plain.alpha)
     return Facts(subject.fringes, seams(t), rows, best, outline, plain_outline)

@@ -9,6 +9,8 @@ from typing import Literal
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.picture.traits import Traits
+
 Meaning = Literal["colour", "data"]
 _DATA_WORDS = {
     "normal", "normals", "nrm", "nor", "mask", "masks", "rough", "roughness", "metal", "metallic",
@@ -60,6 +62,11 @@ class Picture:
     def height(self) -> int:
         """Height in texels."""
         return int(self.values.shape[0])
+
+    @property
+    def traits(self) -> Traits:
+        """What the file says of it; whether it is data, the name and the texels have to tell."""
+        return Traits(has_alpha=self.has_alpha, full=(self.width, self.height))
 
     @cached_property
     def key(self) -> str:

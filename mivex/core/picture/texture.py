@@ -1,82 +1,64 @@
 """A prepared texture: what the delivered file will hold, and its mip chain."""
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 from functools import cached_property
-from typing import Literal
+from typing import Any, Literal
 
 import numpy as np
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.types import Floats
 from mivex.core.picture.picture import quantise
+from mivex.core.picture.traits import PLAIN, Pictured, Traits
 from mivex.core.pixels.colour import DECODE_8, to_display, to_linear
 from mivex.core.pixels.coverage import keep_coverage
 from mivex.core.pixels.kernels.colour import decode_codes
 from mivex.core.pixels.mips import MipChain, build_chain
 
 
-@dataclass(frozen=True, eq=False)
-class Texture:
+@dataclass(frozen=True, eq=False, init=False)
+class Texture(Pictured):
     """The end of the preparation, quantised to what the file will hold.
 
     Attributes
     ----------
     values : float32 array (height, width, 4)
         Stored values: display values for colour, plain values for data.
-    meaning : {"colour", "data"}
-        Colour is decoded to linear light texel by texel before any filtering.
-    premultiplied : bool
-        Colour has been multiplied by alpha; filtered as stored.
+    traits : Traits
+        Colour is decoded to linear light texel by texel before any filtering; data is not. A premultiplied one is
+        filtered as stored.
     bits : int
         Depth it was quantised to.
-    has_alpha : bool
-        The source had an alpha channel, or a step made one.
     key : str
         Name of the content, for caches.
-    scale : float
-        1, or the share of the full size when this is a proxy.
-    full_size : tuple of int
-        Width and height at full size.
-    pivot : (x, y)
-        The point that stands where the overlay is placed, as a share of width and height.
-    coverage : float
-        Cutoff at which every mip level keeps level 0's coverage; 0: levels as they come.
-    extent : (x, y)
-        Size of the frame against that of the picture it began as.
-    spread : float
-        Above 0, alpha is a signed distance over so many texels.
     notes : tuple of str
         What the artist should know of the steps' work.
+    channels : mapping of name to Texture
+        What else the surface is made of, each a data texture of the same size.
     """
 
     values: Floats
-    meaning: Literal["colour", "data"] = "colour"
-    premultiplied: bool = False
+    traits: Traits = PLAIN
     bits: int = 8
-    has_alpha: bool = True
     key: str = ""
-    scale: float = 1.0
-    full_size: tuple[int, int] = (0, 0)
-    pivot: tuple[float, float] = (0.5, 0.5)
-    coverage: float = 0.0
-    extent: tuple[float, float] = (1.0, 1.0)
-    spread: float = 0.0
     notes: tuple[str, ...] = ()
+    channels: "Mapping[str, Texture]" = field(default_factory=dict)
+
+    def __init__(self, values: Floats, meaning: Literal["colour", "data"] | None = None, *, traits: Traits = PLAIN,
+                 bits: int = 8, key: str = "", notes: tuple[str, ...] = (), channels: "Mapping[str, Texture] | None" = None,
+                 **changes: Any) -> None:
+        # As for a surface, traits may be given one by one.
+        if meaning is not None:
+            changes["data"] = meaning == "data"
+        for name, value in (("values", values), ("traits", traits.but(**changes)), ("bits", bits), ("key", key),
+                            ("notes", notes), ("channels", channels or {})):
+            object.__setattr__(self, name, value)
 
     @property
-    def width(self) -> int:
-        """Width in texels."""
-        return int(self.values.shape[1])
-
-    @property
-    def height(self) -> int:
-        """Height in texels."""
-        return int(self.values.shape[0])
-
-    @property
-    def alpha(self) -> Floats:
-        """Alpha as a ``(height, width)`` view."""
-        return self.values[..., 3]
+    def meaning(self) -> Literal["colour", "data"]:
+        """``colour`` or ``data``."""
+        return "data" if self.traits.data else "colour"
 
     @property
     def linear(self) -> Floats:

@@ -1,6 +1,5 @@
 """Step ``alpha-from``: make an alpha out of what a picture holds."""
 
-from dataclasses import replace
 from typing import ClassVar, Literal
 
 from mivex.core.base.settings import Rgb, setting
@@ -56,7 +55,8 @@ def run(surface: Surface, params: AlphaFrom, context: Context) -> Surface:
     if p.source == "matte":
         B = colour_in(p.matte, p.space, surface.data)
         alpha = alpha_against(C, B)
-        return replace(surface, values=matte_out(surface, B, alpha, 1.0, p.space == "linear"), has_alpha=True)
+        values = matte_out(surface.values, surface.traits, B, alpha, 1.0, p.space == "linear")
+        return surface.but(values=values, has_alpha=True)
     return surface.with_alpha(C[..., _CHANNEL[p.source]])
 
 

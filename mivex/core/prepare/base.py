@@ -1,7 +1,7 @@
 """What every preparation step is made of: a parameter model and a pure function on arrays."""
 
-from collections.abc import Callable
-from dataclasses import dataclass, replace
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
 from typing import Any, ClassVar, Literal
 
 import numpy as np
@@ -10,6 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from mivex.core.base.settings import Rgb
 from mivex.core.base.types import Floats
 from mivex.core.picture.picture import Picture
+from mivex.core.picture.traits import NO_CHANNELS, PLAIN, Pictured, Traits
 from mivex.core.pixels.colour import to_display, to_linear
 
 Station = Literal["source", "alpha", "colour", "edges"]
@@ -29,8 +30,8 @@ class StepParams(BaseModel):
     on: bool = Field(True, title="On", description="Switched off, the step changes nothing.")
 
 
-@dataclass(frozen=True, eq=False)
-class Surface:
+@dataclass(frozen=True, eq=False, init=False)
+class Surface(Pictured):
     """A picture on its way through a recipe.
 
     Attributes
@@ -38,59 +39,42 @@ class Surface:
     values : float32 array (height, width, 4)
         Straight RGBA; display values for colour, plain values for data. Steps
         never change it in place.
-    data : bool
-        Not a colour picture: display and linear are then the same.
-    has_alpha : bool
-        The file had alpha, or a step has made one.
-    premultiplied : bool
-        A step has multiplied colour by alpha.
-    scale : float
-        Size against the full picture; distances in pixels are multiplied by it.
-    pivot : (x, y)
-        The point that stands where the overlay is placed, as a share of width and height.
-    coverage : float
-        Cutoff at which every mip level shall keep level 0's coverage; 0: levels as they come.
-    extent : (x, y)
-        Size of the frame against that of the picture it began as; trimming and padding change it, so that
-        what is seen keeps its size on the stage.
-    spread : float
-        Above 0, alpha is a signed distance over so many texels.
-    full : (width, height)
-        What a proxy stands for; see `full_size`.
+    traits : Traits
+    channels : mapping of name to float32 array (height, width, 3)
+        What else the surface is made of, plain values: roughness, metal, normal or height, occlusion, emissive.
+        A single value is repeated. Steps that move texels move these along.
     """
 
     values: Floats
-    data: bool = False
-    has_alpha: bool = True
-    premultiplied: bool = False
-    scale: float = 1.0
-    pivot: tuple[float, float] = (0.5, 0.5)
-    coverage: float = 0.0
-    extent: tuple[float, float] = (1.0, 1.0)
-    spread: float = 0.0
-    full: tuple[int, int] = (0, 0)
+    traits: Traits = PLAIN
+    channels: Mapping[str, Floats] = field(default_factory=lambda: NO_CHANNELS)
 
-    @property
-    def full_size(self) -> tuple[int, int]:
-        """Width and height that the picture has, or that this proxy stands for."""
-        return self.full if self.scale < 1 and self.full[0] else (self.values.shape[1], self.values.shape[0])
+    def __init__(self, values: Floats, data: bool | None = None, *, traits: Traits = PLAIN,
+                 channels: Mapping[str, Floats] = NO_CHANNELS, **changes: Any) -> None:
+        # Traits may be given one by one, on top of a record.
+        if data is not None:
+            changes["data"] = data
+        object.__setattr__(self, "values", values)
+        object.__setattr__(self, "traits", traits.but(**changes))
+        object.__setattr__(self, "channels", channels)
 
-    @property
-    def alpha(self) -> Floats:
-        """Alpha as a ``(height, width)`` view."""
-        return self.values[..., 3]
+    def but(self, *, values: Floats | None = None, channels: Mapping[str, Floats] | None = None,
+            **changes: Any) -> "Surface":
+        """The same with other texels, channels or traits."""
+        return Surface(self.values if values is None else values, traits=self.traits.but(**changes),
+                       channels=self.channels if channels is None else channels)
 
     def with_alpha(self, alpha: Floats) -> "Surface":
         """Same colour, other alpha, clipped to [0, 1]."""
         out = self.values.copy()
         np.clip(alpha, 0, 1, out=out[..., 3])
-        return replace(self, values=out, has_alpha=True)
+        return self.but(values=out, has_alpha=True)
 
     def with_colour(self, rgb: Floats) -> "Surface":
         """Same alpha, other colour."""
         out = self.values.copy()
         out[..., :3] = rgb
-        return replace(self, values=out)
+        return self.but(values=out)
 
     def rgb_in(self, space: Space) -> Floats:
         """Colour in display values or linear light, ``(height, width, 3)``."""
@@ -134,6 +118,8 @@ class Step:
         Where on the track it belongs.
     files : callable
         Paths of other pictures that it reads, for watching and caching.
+    moves : bool
+        It moves texels: whatever else the surface is made of is moved along.
     note : callable
         ``note(surface, params) -> str``: what the artist should know of its work on this surface, or nothing.
     """
@@ -145,6 +131,22 @@ class Step:
     station: Station
     files: Callable[[Any], list[str]] = lambda params: []
     note: Callable[[Surface, Any], str] = lambda surface, params: ""
+    moves: bool = False
+
+    def apply(self, surface: Surface, params: Any, context: "Context") -> Surface:
+        """Run it on a surface and on all its channels.
+
+        A channel is moved as colour would be: with the surface's own alpha, by which the step decides where to.
+        """
+        made = self.run(surface, params, context)
+        if not self.moves or not surface.channels or made is surface:
+            return made
+        moved = {}
+        for name, values in surface.channels.items():
+            carried = np.concatenate([values, surface.values[..., 3:]], axis=2)
+            carrier = Surface(carried, traits=surface.traits.but(data=True))
+            moved[name] = self.run(carrier, params, context).values[..., :3]
+        return made.but(channels=moved)
 
     @property
     def name(self) -> str:

@@ -1,6 +1,5 @@
 """Step ``blur``: Gaussian blur of alpha, colour or both."""
 
-from dataclasses import replace
 from typing import Literal
 
 import cv2
@@ -68,10 +67,10 @@ def run(surface: Surface, params: Blur, context: Context) -> Surface:
         return surface
     if params.what == "alpha":
         return surface.with_alpha(blurred(surface.alpha, sigma, wrap))
-    out = unweighed(blurred(weighed(surface), sigma, wrap), surface.values, surface.data, 1e-4)
+    out = unweighed(blurred(weighed(surface.values, surface.traits), sigma, wrap), surface.values, surface.data, 1e-4)
     if params.what == "colour":
         out[..., 3] = surface.alpha
-    return replace(surface, values=out)
+    return surface.but(values=out)
 
 
 STEP = Step(Blur, run, "Blur", "Softens alpha, colour or both; can wrap round for repeating textures.", "alpha")

@@ -1,6 +1,5 @@
 """Steps for channels: ``take-channel`` (split), ``pack``, ``recolour``."""
 
-from dataclasses import replace
 from typing import ClassVar, Literal
 
 import numpy as np
@@ -83,7 +82,7 @@ def run_take(surface: Surface, params: TakeChannel, context: Context) -> Surface
     """Repeat one channel as grey; the result is data."""
     grey = np.clip(grey_of(surface.values, params.take), 0, 1)
     alpha = {"solid": np.ones_like(grey), "keep": surface.alpha, "same": grey}[params.alpha]
-    return replace(surface, values=np.stack([grey, grey, grey, alpha], axis=-1).astype(np.float32), data=True,
+    return surface.but(values=np.stack([grey, grey, grey, alpha], axis=-1).astype(np.float32), data=True,
                    has_alpha=surface.has_alpha or params.alpha == "same")
 
 
@@ -105,7 +104,7 @@ def _fill(surface: Surface, c: PackedChannel, context: Context) -> Floats:
 def run_pack(surface: Surface, params: Pack, context: Context) -> Surface:
     """Fill four channels, each from its own source, after its own levels and inversion; the result is data."""
     parts = [_fill(surface, getattr(params, c), context) for c in CHANNELS]
-    return replace(surface, values=np.stack(parts, axis=-1).astype(np.float32), data=True, has_alpha=True)
+    return surface.but(values=np.stack(parts, axis=-1).astype(np.float32), data=True, has_alpha=True)
 
 
 def run_recolour(surface: Surface, params: Recolour, context: Context) -> Surface:
@@ -120,7 +119,7 @@ def run_recolour(surface: Surface, params: Recolour, context: Context) -> Surfac
     if p.alpha != "keep" and used.any():
         masks = m[..., used]
         alpha = masks.max(axis=-1) if p.alpha == "largest" else np.clip(masks.sum(axis=-1), 0, 1)
-    out = replace(surface, values=values, data=False)
+    out = surface.but(values=values, data=False)
     return out if p.alpha == "keep" else out.with_alpha(alpha)
 
 

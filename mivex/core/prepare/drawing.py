@@ -1,7 +1,6 @@
 """Steps that draw: ``text`` in a shipped font and ``shape`` from an SVG file, at any size with exact coverage."""
 
 import math
-from dataclasses import replace
 from typing import ClassVar, Literal
 
 import numpy as np
@@ -84,10 +83,10 @@ def run_text(surface: Surface, params: Text, context: Context) -> Surface:
     if p.how == "cut":
         return surface.with_alpha(surface.alpha * (1 - wide))
     if p.outline > 0:
-        values = laid_over(surface, colour_in(p.outline_colour, "linear", surface.data), wide)
-        surface = replace(surface, values=values, has_alpha=True)
-    values = laid_over(surface, colour_in(p.colour, "linear", surface.data), cover)
-    return replace(surface, values=values, has_alpha=True)
+        values = laid_over(surface.values, surface.traits, colour_in(p.outline_colour, "linear", surface.data), wide)
+        surface = surface.but(values=values, has_alpha=True)
+    values = laid_over(surface.values, surface.traits, colour_in(p.colour, "linear", surface.data), cover)
+    return surface.but(values=values, has_alpha=True)
 
 
 def run_shape(surface: Surface, params: Shape, context: Context) -> Surface:
@@ -108,8 +107,9 @@ def run_shape(surface: Surface, params: Shape, context: Context) -> Surface:
     elif (frame[..., 3] == 0).any() and (frame[..., 3] > 0).any():
         # Under clear texels the nearest colour of the drawing, so that none leaks in.
         frame[..., :3] = frame.reshape(-1, 4)[nearest(frame[..., 3] > 0)[0], :3]
-    drawing = replace(surface, values=frame)
-    return replace(surface, values=laid_over(surface, drawing.rgb_in("linear"), frame[..., 3]), has_alpha=True)
+    drawing = surface.but(values=frame)
+    values = laid_over(surface.values, surface.traits, drawing.rgb_in("linear"), frame[..., 3])
+    return surface.but(values=values, has_alpha=True)
 
 
 STEPS = (

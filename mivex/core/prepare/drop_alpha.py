@@ -1,6 +1,5 @@
 """Step ``drop-alpha``: the picture is opaque, and its file needs no alpha channel."""
 
-from dataclasses import replace
 from typing import Literal
 
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
@@ -14,7 +13,7 @@ class DropAlpha(StepParams):
 
 def run(surface: Surface, params: DropAlpha, context: Context) -> Surface:
     """Alpha 1 everywhere, and no channel for it in the file."""
-    return replace(surface.with_alpha(surface.alpha * 0 + 1), has_alpha=False)
+    return surface.with_alpha(surface.alpha * 0 + 1).but(has_alpha=False)
 
 
 STEP = Step(DropAlpha, run, "Drop the alpha channel", "For opaque pictures: three channels instead of four.", "alpha")

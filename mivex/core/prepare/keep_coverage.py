@@ -1,6 +1,5 @@
 """Step ``keep-coverage``: every mip level of a cutout covers as much as level 0."""
 
-from dataclasses import replace
 from typing import Literal
 
 from mivex.core.base.settings import setting
@@ -17,7 +16,7 @@ class KeepCoverage(StepParams):
 
 def run(surface: Surface, params: KeepCoverage, context: Context) -> Surface:
     """Note the cutoff; the levels are scaled when the chain is built (see `mivex.core.pixels.coverage`)."""
-    return replace(surface, coverage=params.cutoff)
+    return surface.but(coverage=params.cutoff)
 
 
 STEP = Step(KeepCoverage, run, "Keep coverage", "Holes and meshes keep their share in the distance: scaled mip levels "

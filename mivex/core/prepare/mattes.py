@@ -11,7 +11,7 @@ Porter and Duff (1984), *Compositing Digital Images*; Smith and Blinn (1996),
 import numpy as np
 
 from mivex.core.base.types import Floats
-from mivex.core.prepare.base import Surface
+from mivex.core.picture.traits import Traits
 from mivex.core.prepare.light import matte_out
 
 
@@ -55,5 +55,5 @@ def colour_under(C: Floats, B: Floats, alpha: Floats, share: float = 1.0) -> Flo
     float32 array (height, width, 3), clipped to [0, 1] where it changed; texels
     with zero alpha keep their colour.
     """
-    surface = Surface(np.concatenate([C, alpha[..., None]], axis=2).astype(np.float32), data=True)
-    return matte_out(surface, B, alpha, share, linear=False)[..., :3]
+    values = np.concatenate([C, alpha[..., None]], axis=2).astype(np.float32)
+    return matte_out(values, Traits(data=True), B, alpha, share, linear=False)[..., :3]

@@ -1,7 +1,6 @@
 """Steps that move the picture or change its frame: ``offset``, ``centre``, ``trim``, ``pad``; the pivot goes along."""
 
 import math
-from dataclasses import replace
 from typing import ClassVar, Literal
 
 import numpy as np
@@ -85,7 +84,7 @@ def placed(surface: Surface, dx: float, dy: float, border: str) -> Floats:
         values = shifted(values, whole_x, whole_y, border)
     if max(fx, fy) < 1e-3:
         return values
-    sums = weighed(replace(surface, values=values))
+    sums = weighed(values, surface.traits)
     for axis, f in ((0, np.float32(fy)), (1, np.float32(fx))):
         if f >= 1e-3:
             sums = sums + (shifted(sums, axis == 1, axis == 0, border) - sums) * f
@@ -110,9 +109,9 @@ def framed(surface: Surface, left: int, top: int, right: int, bottom: int) -> Su
     out = surface.values[np.clip(rows, 0, h - 1)[:, None], np.clip(cols, 0, w - 1)[None, :]]
     out[(rows < 0) | (rows >= h), :, 3] = 0
     out[:, (cols < 0) | (cols >= w), 3] = 0
-    made = replace(surface, values=out, pivot=pivot, extent=extent, has_alpha=True, full=to)
+    made = surface.but(values=out, pivot=pivot, extent=extent, has_alpha=True, full=to)
     rest = (x - math.floor(x + 1e-6), y - math.floor(y + 1e-6))
-    return replace(made, values=placed(made, *rest, "clear")) if s < 1 and max(rest) > 1e-3 else made
+    return made.but(values=placed(made, *rest, "clear")) if s < 1 and max(rest) > 1e-3 else made
 
 
 def box_of(alpha: Floats, above: float = 0.0) -> tuple[int, int, int, int] | None:
@@ -141,7 +140,7 @@ def run_offset(surface: Surface, params: Offset, context: Context) -> Surface:
     """Shift by whole texels; 0, 0 changes nothing. The pivot does not move."""
     if not params.x and not params.y:
         return surface
-    return replace(surface, values=placed(surface, params.x * surface.scale, params.y * surface.scale, params.border))
+    return surface.but(values=placed(surface, params.x * surface.scale, params.y * surface.scale, params.border))
 
 
 def run_centre(surface: Surface, params: Centre, context: Context) -> Surface:
@@ -151,11 +150,11 @@ def run_centre(surface: Surface, params: Centre, context: Context) -> Surface:
         return surface
     h, w = surface.alpha.shape
     if params.do == "pivot":
-        return replace(surface, pivot=(middle[0] / w, middle[1] / h))
+        return surface.but(pivot=(middle[0] / w, middle[1] / h))
     full_w, full_h = surface.full_size
     dx, dy = round(full_w * (0.5 - middle[0] / w)), round(full_h * (0.5 - middle[1] / h))
-    moved = replace(surface, pivot=(0.5, 0.5))
-    return replace(moved, values=placed(moved, dx * surface.scale, dy * surface.scale, "clear")) if dx or dy else moved
+    moved = surface.but(pivot=(0.5, 0.5))
+    return moved.but(values=placed(moved, dx * surface.scale, dy * surface.scale, "clear")) if dx or dy else moved
 
 
 def run_trim(surface: Surface, params: Trim, context: Context) -> Surface:
@@ -193,8 +192,9 @@ def run_pad(surface: Surface, params: Pad, context: Context) -> Surface:
 
 
 STEPS = (
-    Step(Offset, run_offset, "Offset", "Shifts the picture by whole texels, wrapping round or not.", "source"),
-    Step(Centre, run_centre, "Centre", "Brings the shape to the middle, or sets the pivot it is placed by.", "edges"),
-    Step(Trim, run_trim, "Trim", "Cuts away empty margins.", "edges"),
-    Step(Pad, run_pad, "Pad", "Adds clear texels round the picture.", "edges"),
+    Step(Offset, run_offset, "Offset", "Shifts the picture by whole texels, wrapping round or not.", "source", moves=True),
+    Step(Centre, run_centre, "Centre", "Brings the shape to the middle, or sets the pivot it is placed by.", "edges",
+         moves=True),
+    Step(Trim, run_trim, "Trim", "Cuts away empty margins.", "edges", moves=True),
+    Step(Pad, run_pad, "Pad", "Adds clear texels round the picture.", "edges", moves=True),
 )

@@ -6,7 +6,6 @@ Scharr (2000), *Optimal Operators in Digital Image Processing*: the 3×3
 gradient whose direction is least biased (weights 3, 10, 3).
 """
 
-from dataclasses import replace
 from typing import Literal
 
 import cv2
@@ -53,7 +52,7 @@ def run(surface: Surface, params: NormalFromHeight, context: Context) -> Surface
     # Rows run down: a rise towards the top has a negative row gradient, and green up is +y.
     way = np.float32(1 if params.green == "up" else -1)
     run_bands(out.shape[0], lambda a, b: normal_rows(padded, surface.alpha, k, way, out, a, b))
-    return replace(surface, values=out, data=True)
+    return surface.but(values=out, data=True)
 
 
 STEP = Step(NormalFromHeight, run, "Normal from height", "Turns heights into a normal map; the result is data.",

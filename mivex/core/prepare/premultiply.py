@@ -1,6 +1,5 @@
 """Step ``premultiply``: multiply colour by alpha, for the Premultiplied blend."""
 
-from dataclasses import replace
 from typing import Literal
 
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
@@ -17,7 +16,7 @@ def run(surface: Surface, params: Premultiply, context: Context) -> Surface:
     """Store ``C·α``, multiplied in linear light; a second time changes nothing."""
     if surface.premultiplied:
         return surface
-    return replace(surface, values=premultiplied(surface), premultiplied=True)
+    return surface.but(values=premultiplied(surface.values, surface.traits), premultiplied=True)
 
 
 STEP = Step(Premultiply, run, "Premultiply", "Multiply colour by alpha, so that filtering cannot leak; needs "

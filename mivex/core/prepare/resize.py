@@ -1,6 +1,5 @@
 """Step ``resize``: another size, filtered with colour premultiplied, never straight."""
 
-from dataclasses import replace
 from typing import ClassVar, Literal
 
 import cv2
@@ -79,7 +78,7 @@ def run(surface: Surface, params: Resize, context: Context) -> Surface:
     full = (width, height)
     width, height = max(1, round(width * s)), max(1, round(height * s))
     if (width, height) == (w, h):
-        return replace(surface, full=full)
+        return surface.but(full=full)
     if surface.premultiplied:
         alpha = np.clip(resized(surface.values[..., 3:], width, height, params.filter), 0, 1)
         colour = np.clip(resized(surface.rgb_in("linear"), width, height, params.filter), 0, 1)
@@ -87,8 +86,9 @@ def run(surface: Surface, params: Resize, context: Context) -> Surface:
     else:
         # Hidden colour needs no filter, only to survive.
         hidden = cv2.resize(surface.values, (width, height), interpolation=cv2.INTER_NEAREST).reshape(height, width, 4)
-        values = unweighed(resized(weighed(surface), width, height, params.filter), hidden, surface.data)
-    return replace(surface, values=values.astype(np.float32, copy=False), full=full)
+        sums = weighed(surface.values, surface.traits)
+        values = unweighed(resized(sums, width, height, params.filter), hidden, surface.data)
+    return surface.but(values=values.astype(np.float32, copy=False), full=full)
 
 
-STEP = Step(Resize, run, "Resize", "Bring the picture to another size without darkening its edges.", "source")
+STEP = Step(Resize, run, "Resize", "Bring the picture to another size without darkening its edges.", "source", moves=True)

@@ -6,7 +6,6 @@ Green (2007), *Improved Alpha-Tested Magnification for Vector Textures and
 Special Effects*.
 """
 
-from dataclasses import replace
 from typing import Literal
 
 import cv2
@@ -38,7 +37,7 @@ def run(surface: Surface, params: SignedDistance, context: Context) -> Surface:
     spread = params.spread * surface.scale * k
     d = trace(surface.alpha, spread + k + 2, params.at).distance
     alpha = np.clip(np.float32(0.5) - d / np.float32(2 * spread), 0, 1)
-    out = replace(surface.with_alpha(alpha), spread=params.spread)
+    out = surface.with_alpha(alpha).but(distance=params.spread)
     h, w = alpha.shape
     to = (max(1, w // k), max(1, h // k))
     if k == 1 or to == (w, h):
@@ -46,10 +45,10 @@ def run(surface: Surface, params: SignedDistance, context: Context) -> Surface:
     # Distance is straight across the outline, so its plain average is the distance at the larger texel's middle.
     small = cv2.resize(alpha, to, interpolation=cv2.INTER_AREA)
     hidden = cv2.resize(surface.values, to, interpolation=cv2.INTER_NEAREST).reshape(to[1], to[0], 4)
-    values = unweighed(resized(weighed(surface), *to, "area"), hidden, surface.data)
+    values = unweighed(resized(weighed(surface.values, surface.traits), *to, "area"), hidden, surface.data)
     values[..., 3] = small
-    return replace(out, values=values)
+    return out.but(values=values)
 
 
 STEP = Step(SignedDistance, run, "Signed distance", "Stores the distance from the outline as alpha: crisp at any "
-            "magnification under Cutout.", "edges")
+            "magnification under Cutout.", "edges", moves=True)

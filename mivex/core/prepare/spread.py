@@ -7,7 +7,6 @@ Felzenszwalb and Huttenlocher (2012), *Distance Transforms of Sampled Functions*
 3.4, pull-push filling.
 """
 
-from dataclasses import replace
 from typing import Literal
 
 import numpy as np
@@ -86,7 +85,7 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
     if params.method == "nearest":
         out = np.empty_like(surface.values)
         run_bands(mask.shape[0], lambda a, b: take_rows(surface.values, index, fill, out, a, b))
-        return replace(surface, values=out)
+        return surface.but(values=out)
     linear = surface.rgb_in("linear")
     if params.method == "smooth":
         colour = surface.rgb_from(pull_push(linear, mask), "linear")

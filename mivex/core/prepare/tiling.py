@@ -6,7 +6,7 @@ Perlin (2002), *Improving Noise*: gradient noise; its lattice is taken modulo
 the period here, so that it repeats by construction.
 """
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
@@ -98,14 +98,14 @@ def run_tile(surface: Surface, params: MakeTile, context: Context) -> Surface:
     """``w·I(x) + (1 − w)·I(x + half)``, premultiplied in linear light: at the sides stands the unbroken middle."""
     if params.band == 0:
         return surface
-    p = weighed(surface)
+    p = weighed(surface.values, surface.traits)
     h, w = p.shape[:2]
     flat = np.ones((1, 1), np.float32)
     across = _ramp(w, params.band) if params.way in ("both", "across") else flat[0]
     down = _ramp(h, params.band) if params.way in ("both", "down") else flat[0]
     out: Floats = np.empty_like(p)
     run_bands(h, lambda a, b: tile_rows(p, across, down, out, a, b))
-    return replace(surface, values=unweighed(out, surface.values, surface.data))
+    return surface.but(values=unweighed(out, surface.values, surface.data))
 
 
 
@@ -146,7 +146,7 @@ def seams(texture: Texture) -> tuple[Seam, Seam]:
 
 STEPS = (
     Step(MakeTile, run_tile, "Make it tile", "Blends the sides into the picture's own middle, so that it repeats "
-         "without a seam.", "source"),
+         "without a seam.", "source", moves=True),
     Step(Noise, run_noise, "Noise", "Breaks up the alpha, or makes a pattern, with noise that repeats by "
          "construction.", "alpha"),
 )

@@ -1,6 +1,5 @@
 """Steps that colour soft shapes: ``gradient-map``, ``tint``, ``add-tint``, ``glow``. Alpha stays as it is."""
 
-from dataclasses import replace
 from typing import Annotated, ClassVar, Literal
 
 import numpy as np
@@ -103,7 +102,7 @@ def run_gradient(surface: Surface, params: GradientMap, context: Context) -> Sur
     grey = np.ascontiguousarray(grey_of(surface.values, params.take), np.float32)
     run_bands(out.shape[0], lambda a, b: ramp_rows(surface.values, grey, table, out, a, b))
     if params.amount == 1:
-        return replace(surface, values=out)
+        return surface.but(values=out)
     rgb = surface.rgb_in(params.space)
     return surface.with_colour(surface.rgb_from(rgb + (out[..., :3] - rgb) * np.float32(params.amount), params.space))
 
@@ -115,7 +114,7 @@ def run_tint(surface: Surface, params: Tint, context: Context) -> Surface:
     if params.amount == 0 or params.colour == (1, 1, 1):
         return surface
     tint = colour_in(params.colour, "linear", surface.data)
-    return replace(surface, values=relit(surface, factor=tint, share=params.amount))
+    return surface.but(values=relit(surface.values, surface.traits, factor=tint, share=params.amount))
 
 
 def run_add(surface: Surface, params: AddTint, context: Context) -> Surface:
@@ -133,7 +132,7 @@ def run_add(surface: Surface, params: AddTint, context: Context) -> Surface:
             return surface
         weight *= mask_of(context.load(params.file), "auto", h, w)
     colour = colour_in(params.colour, "linear", surface.data)
-    return replace(surface, values=relit(surface, weight=weight, colour=colour, by_value=params.by_value))
+    return surface.but(values=relit(surface.values, surface.traits, weight=weight, colour=colour, by_value=params.by_value))
 
 
 def run_glow(surface: Surface, params: Glow, context: Context) -> Surface:
@@ -144,8 +143,8 @@ def run_glow(surface: Surface, params: Glow, context: Context) -> Surface:
     sigma = params.radius * surface.scale
     if params.amount == 0:
         return surface
-    glow = blurred(weighed(surface), sigma, params.border == "wrap")
-    return replace(surface, values=relit(surface, glow=glow, amount=params.amount))
+    glow = blurred(weighed(surface.values, surface.traits), sigma, params.border == "wrap")
+    return surface.but(values=relit(surface.values, surface.traits, glow=glow, amount=params.amount))
 
 
 STEPS = (

@@ -1,6 +1,5 @@
 """Step ``unmatte``: take the backdrop out of soft texels, keeping the alpha that is there."""
 
-from dataclasses import replace
 from typing import Literal
 
 import numpy as np
@@ -29,7 +28,8 @@ def run(surface: Surface, params: Unmatte, context: Context) -> Surface:
     if params.share == 0:
         return surface
     B = colour_in(params.matte, params.space, surface.data)
-    return replace(surface, values=matte_out(surface, B, surface.alpha, params.share, params.space == "linear"))
+    linear = params.space == "linear"
+    return surface.but(values=matte_out(surface.values, surface.traits, B, surface.alpha, params.share, linear))
 
 
 def clipped(surface: Surface, params: Unmatte) -> float:

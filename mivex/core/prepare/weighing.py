@@ -4,14 +4,14 @@ import numpy as np
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.types import Floats
-from mivex.core.prepare.base import Surface
+from mivex.core.picture.traits import Traits
 from mivex.core.prepare.kernels.weighing import premultiply_rows, unweigh_rows, weigh_rows
 
 
-def weighed(surface: Surface) -> Floats:
+def weighed(values: Floats, traits: Traits) -> Floats:
     """Colour times alpha in linear light, and alpha; float32 (height, width, 4)."""
-    out: Floats = np.empty(surface.values.shape, np.float32)
-    run_bands(out.shape[0], lambda a, b: weigh_rows(surface.values, not surface.data, out, a, b))
+    out: Floats = np.empty(values.shape, np.float32)
+    run_bands(out.shape[0], lambda a, b: weigh_rows(values, not traits.data, out, a, b))
     return out
 
 
@@ -32,10 +32,8 @@ def unweighed(sums: Floats, plain: Floats, data: bool, least: float = 1e-5) -> F
     return out
 
 
-
-
-def premultiplied(surface: Surface) -> Floats:
+def premultiplied(values: Floats, traits: Traits) -> Floats:
     """Stored values of ``C·α``, multiplied in linear light; float32 (height, width, 4)."""
-    out: Floats = np.empty(surface.values.shape, np.float32)
-    run_bands(out.shape[0], lambda a, b: premultiply_rows(surface.values, surface.data, out, a, b))
+    out: Floats = np.empty(values.shape, np.float32)
+    run_bands(out.shape[0], lambda a, b: premultiply_rows(values, traits.data, out, a, b))
     return out

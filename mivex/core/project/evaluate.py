@@ -2,16 +2,16 @@
 
 import hashlib
 import json
-import threading
-from collections import OrderedDict
 from collections.abc import Callable
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Literal
 
 import cv2
 import numpy as np
 
-from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.errors import MivexError
+from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.limits import check_size
 from mivex.core.base.types import Floats
 from mivex.core.picture.files import READABLE, read_picture
@@ -29,36 +29,6 @@ HOLDS_LEVELS = ("tif",)
 """Delivery formats that hold mip levels of their own."""
 
 
-class Cache:
-    """Keeps the most recently used results up to a number of bytes. Safe between threads."""
-
-    def __init__(self, limit: int) -> None:
-        self._limit = limit
-        self._rows: OrderedDict[str, tuple[object, int]] = OrderedDict()
-        self._used = 0
-        self._lock = threading.Lock()
-
-    def get(self, key: str) -> object | None:
-        """The result kept under ``key``, or None."""
-        with self._lock:
-            row = self._rows.get(key)
-            if row is None:
-                return None
-            self._rows.move_to_end(key)
-            return row[0]
-
-    def put(self, key: str, value: object, size: int) -> None:
-        """Keep a result of ``size`` bytes, dropping the oldest beyond the limit."""
-        with self._lock:
-            if key in self._rows:
-                self._used -= self._rows.pop(key)[1]
-            self._rows[key] = (value, size)
-            self._used += size
-            while self._used > self._limit and len(self._rows) > 1:
-                _, (_, gone) = self._rows.popitem(last=False)
-                self._used -= gone
-
-
 class Workshop:
     """Loads pictures and runs recipes for one project folder.
 
@@ -72,7 +42,8 @@ class Workshop:
 
     def __init__(self, folder: str | Path = ".", limit: int = 3 << 30) -> None:
         self.folder = str(folder)
-        self._cache = Cache(limit)
+        self.graph = Graph(limit)
+        self._cache = self.graph.cache
 
     def picture(self, path: str) -> Picture:
         """Read a picture, or take it from the cache if the file is unchanged; raises MivexError."""
@@ -151,42 +122,28 @@ class Workshop:
         """
         meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
         scale = min(1.0, PROXY_SIDE / max(picture.width, picture.height)) if proxy else 1.0
-        key = _hash(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
-        final = _hash(key, *(self._mark(s) for s in steps if s.on), str(bits), str(levels))
-        done = self._cache.get(final)
-        if isinstance(done, Texture):
-            return done
-        surface = self._kept(key, lambda: _start(picture, meaning, source.alpha_stored, scale))
+        key = hashed(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
+        node = Node(key, lambda: _Worked(_start(picture, meaning, source.alpha_stored, scale)), size=_Worked.size)
         context = Context(self.picture, lambda path: absolute(path, self.folder))
-        notes: list[str] = []
         for step in (s for s in steps if s.on):
-            if stop():
-                raise Stopped
-            key = _hash(key, self._mark(step))
-            tell(STEPS[step.step].label)
-            if (words := STEPS[step.step].note(surface, step)) and scale == 1:
-                notes.append(f"{STEPS[step.step].label}: {words}")
-            surface = self._kept(key, lambda s=step, f=surface: STEPS[s.step].run(f, s, context))  # type: ignore[misc]
-        if stop():
-            raise Stopped
-        check_size(*surface.full_size, "The prepared picture")
-        whole = surface.values is picture.values and picture.bits == bits and bits < 32
-        values = picture.values if whole else quantise(np.clip(surface.values, 0, 1), bits)
-        texture = Texture(values, "data" if surface.data else "colour",
-                          surface.premultiplied, bits, surface.has_alpha, final, scale,
-                          surface.full_size, surface.pivot, surface.coverage if levels else 0.0,
-                          surface.extent, surface.spread, tuple(notes))
-        # Its mip chain and linear texels will join it: count them in.
-        self._cache.put(final, texture, texture.values.nbytes * 4)
-        return texture
+            node = self._step(node, step, context)
+        whole = Node(hashed(node.key, str(bits), str(levels), "texture"),
+                     lambda worked: _finished(worked, picture, bits, levels, whole.key), (node,),
+                     # Its mip chain and linear texels will join it: count them in.
+                     size=lambda made: int(made.values.nbytes) * 4)
+        done: Texture = self.graph.value(whole, stop, tell)
+        return done
 
-    def _kept(self, key: str, make: Callable[[], Surface]) -> Surface:
-        found = self._cache.get(key)
-        if isinstance(found, Surface):
-            return found
-        made = make()
-        self._cache.put(key, made, made.values.nbytes)
-        return made
+    def _step(self, before: Node, params: StepParams, context: Context) -> Node:
+        step = STEPS[params.step]
+
+        def make(worked: _Worked) -> _Worked:
+            notes = worked.notes
+            if (words := step.note(worked.surface, params)) and worked.surface.scale == 1:
+                notes = (*notes, f"{step.label}: {words}")
+            return _Worked(step.apply(worked.surface, params, context), notes)
+
+        return Node(hashed(before.key, self._mark(params)), make, (before,), _Worked.size, step.label)
 
     def _mark(self, step: StepParams) -> str:
         others = [self._content(f) for f in STEPS[step.step].files(step)]
@@ -203,8 +160,28 @@ class Workshop:
             raise MivexError(f"“{whole.name}” cannot be read: {(e.strerror or str(e)).lower()}.") from None
 
 
-def _hash(*parts: str) -> str:
-    return hashlib.blake2b("\0".join(parts).encode(), digest_size=16).hexdigest()
+@dataclass(frozen=True, eq=False)
+class _Worked:
+    """A surface somewhere in a recipe, and what is to be said of the way to it."""
+
+    surface: Surface
+    notes: tuple[str, ...] = ()
+
+    def size(self) -> int:
+        """Bytes."""
+        return int(self.surface.values.nbytes) + sum(int(c.nbytes) for c in self.surface.channels.values())
+
+
+def _finished(worked: _Worked, picture: Picture, bits: int, levels: bool, key: str) -> Texture:
+    """The texture at the end of a recipe, quantised."""
+    surface = worked.surface
+    check_size(*surface.full_size, "The prepared picture")
+    whole = surface.values is picture.values and picture.bits == bits and bits < 32
+    values = picture.values if whole else quantise(np.clip(surface.values, 0, 1), bits)
+    traits = surface.traits.but(full=surface.full_size, coverage=surface.coverage if levels else 0.0)
+    channels = {name: Texture(np.dstack([quantise(np.clip(v, 0, 1), bits), np.ones(v.shape[:2], np.float32)]), "data",
+                              bits=bits, key=hashed(key, name)) for name, v in surface.channels.items()}
+    return Texture(values, traits=traits, bits=bits, key=key, notes=worked.notes, channels=channels)
 
 
 def _start(picture: Picture, meaning: str, stored: str, scale: float) -> Surface:
@@ -224,4 +201,4 @@ def _start(picture: Picture, meaning: str, stored: str, scale: float) -> Surface
     if scale < 1:
         size = (max(1, round(picture.width * scale)), max(1, round(picture.height * scale)))
         values = cv2.resize(values, size, interpolation=cv2.INTER_AREA)
-    return Surface(values, meaning == "data", picture.has_alpha, False, scale, full=(picture.width, picture.height))
+    return Surface(values, meaning == "data", traits=picture.traits, scale=scale)

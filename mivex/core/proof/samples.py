@@ -96,7 +96,7 @@ def step_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArray
     level = 2 if name == "keep-coverage" else 0
     pictures = []
     for s in (surface, out):
-        t = Texture(np.ascontiguousarray(np.clip(s.values, 0, 1)), "data" if s.data else "colour", s.premultiplied,
+        t = Texture(np.ascontiguousarray(np.clip(s.values, 0, 1)), data=s.data, premultiplied=s.premultiplied,
                     coverage=s.coverage)
         zoom = min(side / t.width, side / t.height)
         show = _SHOWN.get(name, "over")

@@ -99,7 +99,7 @@ def turned_round(t: Texture) -> float:
 
 def _inverted(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if not subject.uses_alpha or subject.flat_alpha or t.spread > 0:
+    if not subject.uses_alpha or subject.flat_alpha or t.distance > 0:
         return []
     by = turned_round(t)
     if by <= 0:
@@ -133,7 +133,7 @@ def _meets(alpha: Floats, axis: int) -> bool:
 
 def _border(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if not subject.uses_alpha or subject.flat_alpha or subject.wraps or t.spread > 0 or min(t.width, t.height) < 8:
+    if not subject.uses_alpha or subject.flat_alpha or subject.wraps or t.distance > 0 or min(t.width, t.height) < 8:
         return []
     a = t.alpha
     rim = border_of(a)

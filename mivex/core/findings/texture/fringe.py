@@ -41,7 +41,7 @@ def judged(rows: list[LevelFringe]) -> list[LevelFringe]:
 
 def replace_hidden(texture: Texture, solid_from: float = 0.0) -> Texture:
     """The texture as `spread` would leave it: texels that are not trusted hold the nearest trusted colour."""
-    surface = Surface(texture.values, texture.meaning == "data")
+    surface = Surface(texture.values, traits=texture.traits)
     fixed = spread(surface, Spread(solid_from=solid_from), Context(read_picture))
     return replace(texture, values=fixed.values, key="")
 
@@ -94,7 +94,7 @@ def _repair(subject: Subject, worst: LevelFringe) -> tuple[Repair, float] | None
 
 def _measure(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.spread > 0:
+    if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.distance > 0:
         return []
     worst = max(judged(subject.fringes), key=lambda r: r.shows)
     if worst.shows <= LIMIT:

@@ -34,7 +34,7 @@ def holds(fit: MatteFit) -> bool:
 
 def _measure(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.spread > 0 or t.meaning == "data":
+    if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.distance > 0 or t.meaning == "data":
         return []
     fit = fit_matte(t)
     if fit is None or not holds(fit):

@@ -51,7 +51,7 @@ def _two_valued(subject: Subject) -> list[Finding]:
 
 def _soft_cutout(subject: Subject) -> list[Finding]:
     t, m = subject.texture, subject.material
-    if m is None or m.blend != "Cutout" or subject.flat_alpha or t.spread > 0:
+    if m is None or m.blend != "Cutout" or subject.flat_alpha or t.distance > 0:
         return []
     counts, _ = _alpha_counts(subject)
     seen = int(counts[3:].sum())
@@ -103,7 +103,7 @@ def plateaus(alpha: Floats) -> tuple[float, list[int], float]:
 
 def _banding(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if subject.flat_alpha or not subject.uses_alpha or t.spread > 0 or min(t.width, t.height) < LEAST_BANDED:
+    if subject.flat_alpha or not subject.uses_alpha or t.distance > 0 or min(t.width, t.height) < LEAST_BANDED:
         return []
     if subject.material and subject.material.blend == "Cutout":
         return []
@@ -132,7 +132,7 @@ def _banding(subject: Subject) -> list[Finding]:
 
 def _specks(subject: Subject) -> list[Finding]:
     t = subject.texture
-    if not subject.uses_alpha or subject.flat_alpha or t.spread > 0 or subject.wraps or subject.has_step("noise"):
+    if not subject.uses_alpha or subject.flat_alpha or t.distance > 0 or subject.wraps or subject.has_step("noise"):
         return []
     alone = lone_specks(t.alpha)
     count = int(alone.sum())

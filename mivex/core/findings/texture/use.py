@@ -87,7 +87,7 @@ def holes(alpha: Floats, cutoff: float) -> np.ndarray:
 
 def _holes(subject: Subject) -> list[Finding]:
     t, m = subject.texture, subject.material
-    if m is None or m.blend not in ("Cutout", "Dithered") or subject.flat_alpha or t.coverage > 0 or t.spread > 0:
+    if m is None or m.blend not in ("Cutout", "Dithered") or subject.flat_alpha or t.coverage > 0 or t.distance > 0:
         return []
     cutoff = m.cutoff if m.blend == "Cutout" else 0.5
     sizes = holes(t.alpha, cutoff)

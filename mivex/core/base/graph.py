@@ -1,0 +1,106 @@
+"""A graph of nodes, each named by the hash of what it is made of: whatever was made once is not made again."""
+
+import hashlib
+import threading
+from collections import OrderedDict
+from collections.abc import Callable
+from dataclasses import dataclass, field
+from typing import Any
+
+from mivex.core.base.errors import Stopped
+
+
+def hashed(*parts: str) -> str:
+    """A name for what is made of these parts, in this order."""
+    return hashlib.blake2b("\0".join(parts).encode(), digest_size=16).hexdigest()
+
+
+class Cache:
+    """Keeps the most recently used results up to a number of bytes. Safe between threads."""
+
+    def __init__(self, limit: int) -> None:
+        self._limit = limit
+        self._rows: OrderedDict[str, tuple[object, int]] = OrderedDict()
+        self._used = 0
+        self._lock = threading.Lock()
+
+    def get(self, key: str) -> object | None:
+        """The result kept under ``key``, or None."""
+        with self._lock:
+            row = self._rows.get(key)
+            if row is None:
+                return None
+            self._rows.move_to_end(key)
+            return row[0]
+
+    def put(self, key: str, value: object, size: int) -> None:
+        """Keep a result of ``size`` bytes, dropping the oldest beyond the limit."""
+        with self._lock:
+            if key in self._rows:
+                self._used -= self._rows.pop(key)[1]
+            self._rows[key] = (value, size)
+            self._used += size
+            while self._used > self._limit and len(self._rows) > 1:
+                _, (_, gone) = self._rows.popitem(last=False)
+                self._used -= gone
+
+
+@dataclass(frozen=True, eq=False)
+class Node:
+    """Something that can be made.
+
+    Attributes
+    ----------
+    key : str
+        Name of all that it is made of, `hashed` from its own settings and the keys of its inputs.
+    make : callable
+        ``make(*inputs)``; pure, never returns None.
+    inputs : tuple of Node
+    size : callable
+        Bytes of what was made.
+    label : str
+        What is said while it is being made; empty: nothing.
+    """
+
+    key: str
+    make: Callable[..., Any]
+    inputs: "tuple[Node, ...]" = ()
+    size: Callable[[Any], int] = field(default=lambda made: int(made.values.nbytes))
+    label: str = ""
+
+
+class Graph:
+    """Makes nodes, and keeps what was made.
+
+    Parameters
+    ----------
+    limit : int
+        Bytes to keep.
+    """
+
+    def __init__(self, limit: int) -> None:
+        self.cache = Cache(limit)
+
+    def value(self, node: Node, stop: Callable[[], bool] = lambda: False,
+              tell: Callable[[str], object] = lambda _: None) -> Any:
+        """What a node is; its inputs are made only where it is not kept.
+
+        Parameters
+        ----------
+        node : Node
+        stop : callable
+            Asked before each node is made; true raises Stopped.
+        tell : callable
+            Told each label before its node is made.
+        """
+        found = self.cache.get(node.key)
+        if found is not None:
+            return found
+        inputs = [self.value(i, stop, tell) for i in node.inputs]
+        if stop():
+            raise Stopped
+        if node.label:
+            tell(node.label)
+        made = node.make(*inputs)
+        self.cache.put(node.key, made, node.size(made))
+        return made
