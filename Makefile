@@ -21,6 +21,7 @@ lint: .venv/ready
 setup: warm
 
 warm: .venv/ready
+	@$(BIN)/python -m compileall -q mivex
 	@$(BIN)/python -m mivex.core.warm
 
 .venv/ready: requirements.lock pyproject.toml tools/setup.sh

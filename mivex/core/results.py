@@ -101,7 +101,7 @@ class Results:
     def __init__(self) -> None:
         self._rows: dict[Target, Result] = {}
         self._wanted: dict[Target, None] = {}
-        self._doc = Document()
+        self._doc = Document.model_construct()
         self._folder = ""
         self._generation = 0
 

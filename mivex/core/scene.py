@@ -7,11 +7,11 @@ from collections.abc import Callable, Mapping
 from dataclasses import replace
 from typing import Literal
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.kept import kept
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.material.material import CHANNEL_NAMES, Channel, Material, Sourced
 from mivex.core.material.material import Mapping as MaterialMapping
@@ -31,6 +31,8 @@ from mivex.core.stage.painter import Painter
 from mivex.core.stage.passes import Buffers, Screen, draw_all
 from mivex.core.stage.places import BillboardPlace, MeshPlace, Place
 from mivex.core.stage.surroundings import Surroundings, World, of_mesh
+
+cv2 = Lazy("cv2")
 
 
 def order_key(material: Material, centre: NDArray[np.float64], eye: NDArray[np.float64]) -> OrderKey:

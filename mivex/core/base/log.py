@@ -11,11 +11,11 @@ from functools import cache
 from logging.handlers import RotatingFileHandler
 from pathlib import Path
 
-import platformdirs
-
 
 def state_folder() -> Path:
     """Where logs, locks and kept work lie; made when first asked for."""
+    import platformdirs
+
     folder = platformdirs.user_state_path("mivex", appauthor=False)
     folder.mkdir(parents=True, exist_ok=True)
     return folder

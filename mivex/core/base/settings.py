@@ -26,7 +26,7 @@ Rgb = Annotated[tuple[float, float, float], AfterValidator(_in_unit)]
 class Frozen(BaseModel):
     """A part of the document: immutable, keeping keys it does not know."""
 
-    model_config = ConfigDict(frozen=True, extra="allow", allow_inf_nan=False)
+    model_config = ConfigDict(frozen=True, defer_build=True, extra="allow", allow_inf_nan=False)
 
 
 class Sparse(Frozen):

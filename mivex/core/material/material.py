@@ -55,13 +55,13 @@ class Glow(Sourced):
 class Finish(Sparse):
     """What a surface is made of, besides colour and opacity."""
 
-    colour: Sourced = Sourced(source="own")
-    opacity: Channel = Channel(source="own", channel="alpha")
-    roughness: Channel = Channel(value=0.6)
-    metal: Channel = Channel(value=0.0)
-    occlusion: Channel = Channel(value=1.0)
-    normal: Normals = Normals()
-    glow: Glow = Glow()
+    colour: Sourced = Field(default_factory=lambda: Sourced(source="own"))
+    opacity: Channel = Field(default_factory=lambda: Channel(source="own", channel="alpha"))
+    roughness: Channel = Field(default_factory=lambda: Channel(value=0.6))
+    metal: Channel = Field(default_factory=lambda: Channel(value=0.0))
+    occlusion: Channel = Field(default_factory=lambda: Channel(value=1.0))
+    normal: Normals = Field(default_factory=Normals)
+    glow: Glow = Field(default_factory=Glow)
 
 
 class Mapping(Sparse):
@@ -110,7 +110,7 @@ def packed(finish: Finish, order: tuple[PackedName, ...], **where: str) -> Finis
 class Material(BaseModel):
     """How an overlay is drawn."""
 
-    model_config = ConfigDict(frozen=True, extra="allow", allow_inf_nan=False)
+    model_config = ConfigDict(frozen=True, defer_build=True, extra="allow", allow_inf_nan=False)
 
     blend: BlendName = setting("Translucent", "Blend", "How the overlay meets what lies behind it.")
     cutoff: float = setting(0.5, "Cutoff", "Cutout keeps texels from this alpha on; lower closes holes, "
@@ -131,8 +131,8 @@ class Material(BaseModel):
                                "distance.")
     nudge: int = setting(0, "Order nudge", "Within its group: higher is drawn later, over the others.",
                          ge=-99, le=99, drag=(-10, 10))
-    finish: Finish = Finish()
-    mapping: Mapping = Mapping()
+    finish: Finish = Field(default_factory=Finish)
+    mapping: Mapping = Field(default_factory=Mapping)
     tiling: bool = setting(False, "Repeat", "Beyond its border the texture repeats; off holds the border "
                            "texel.")
 

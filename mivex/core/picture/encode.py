@@ -12,16 +12,18 @@ import zlib
 from collections.abc import Callable, Sequence
 from pathlib import Path
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.store import Batch
 from mivex.core.base.types import Floats
 from mivex.core.picture.files import quiet, read_levels, read_picture
 from mivex.core.picture.picture import quantise
+
+cv2 = Lazy("cv2")
 
 WRITABLE = (".png", ".tga", ".tif", ".tiff", ".exr")
 

@@ -9,18 +9,21 @@ import os
 import sys
 import threading
 from collections.abc import Iterator
+from functools import cache
 from pathlib import Path
 from typing import Any
 
 import numpy as np
-import OpenImageIO as oiio
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, WORDS
 from mivex.core.base.store import check_regular
 from mivex.core.picture import targa
 from mivex.core.picture.picture import Picture
+
+oiio = Lazy("OpenImageIO")
 
 READABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".jpg", ".jpeg")
 KINDS = {".png": "PNG", ".tga": "TGA", ".tif": "TIFF", ".tiff": "TIFF", ".exr": "OpenEXR",
@@ -33,14 +36,18 @@ _HALF = 65504.0
 """Largest half float: no light is brighter."""
 _quiet_lock = threading.RLock()
 
-# What a damaged header may ask for before Mivex has seen it.
-oiio.attribute("limits:channels", 64)
-oiio.attribute("limits:imagesize_MB", LARGEST_FILE >> 20)
+
+@cache
+def _limited() -> None:
+    """Say what a damaged header may ask for before Mivex has seen it."""
+    oiio.attribute("limits:channels", 64)
+    oiio.attribute("limits:imagesize_MB", LARGEST_FILE >> 20)
 
 
 @contextlib.contextmanager
 def quiet() -> Iterator[None]:
     """Keep the C libraries' own chatter off standard error; our sentence says it better."""
+    _limited()
     with _quiet_lock:
         try:
             sys.stderr.flush()
@@ -66,7 +73,7 @@ def _check_file(path: str | Path) -> Path:
     return path
 
 
-def _open(path: Path) -> oiio.ImageInput:
+def _open(path: Path) -> Any:
     """Open a file that was checked, its alpha left alone; raises MivexError."""
     config = oiio.ImageSpec()
     config.attribute("oiio:UnassociatedAlpha", 1)
@@ -87,7 +94,7 @@ def _said(where: Any) -> str:
         return "damaged"
 
 
-def _check_spec(spec: oiio.ImageSpec, kind: str, path: Path) -> None:
+def _check_spec(spec: Any, kind: str, path: Path) -> None:
     if spec.width < 1 or spec.height < 1 or spec.nchannels < 1:
         raise MivexError(f"“{path.name}” holds no texels ({spec.width} × {spec.height}).")
     if spec.width * spec.height > MAX_TEXELS or max(spec.width, spec.height) > MAX_SIDE:
@@ -100,7 +107,7 @@ def _check_spec(spec: oiio.ImageSpec, kind: str, path: Path) -> None:
         raise MivexError(f"“{path.name}” is really a {kind} file, which Mivex does not read.")
 
 
-def _associated(path: Path, spec: oiio.ImageSpec, kind: str) -> bool:
+def _associated(path: Path, spec: Any, kind: str) -> bool:
     """Whether colour is stored multiplied by alpha: OpenEXR by definition, TIFF where its tag 338 is 1."""
     if kind == "openexr":
         return True

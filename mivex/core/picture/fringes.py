@@ -14,10 +14,12 @@ from dataclasses import dataclass
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.picture.kernels.fringes import corner_rows, level_rows
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import MipChain, halve
+
+_kernels = Lazy("mivex.core.picture.kernels.fringes")
 
 VISIBLE = 4.0
 """A difference of so many codes, of 255, can be seen at an edge."""
@@ -126,7 +128,7 @@ def _level_map(straight: Floats, true: Floats | None, grey: np.float32, encode: 
     if premultiplied:
         out[straight[..., 3] <= 0] = -1
     elif true is None:
-        run_bands(out.shape[0], lambda a, b: corner_rows(straight, grey, encode, wrap, out, a, b))
+        run_bands(out.shape[0], lambda a, b: _kernels.corner_rows(straight, grey, encode, wrap, out, a, b))
     else:
-        run_bands(out.shape[0], lambda a, b: level_rows(straight, true, grey, encode, out, a, b))
+        run_bands(out.shape[0], lambda a, b: _kernels.level_rows(straight, true, grey, encode, out, a, b))
     return out

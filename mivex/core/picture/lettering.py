@@ -11,12 +11,16 @@ Kallay (1991) and Levien (2016), signed-area accumulation for exact coverage.
 import math
 from functools import cache
 from importlib.resources import files
+from typing import Any
 
 import numpy as np
-import uharfbuzz as hb
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.picture.kernels.lettering import accumulate
+
+hb = Lazy("uharfbuzz")
+
+_kernels = Lazy("mivex.core.picture.kernels.lettering")
 
 FONTS = {"regular": "Inter-Regular", "medium": "Inter-Medium", "semibold": "Inter-SemiBold"}
 FONT_FOLDER = files("mivex.core") / "assets" / "fonts"
@@ -41,7 +45,7 @@ def covered(edges: Floats, height: int, width: int) -> Floats:
     single texel their areas add up to at most 1.
     """
     acc = np.zeros((height, width + 2))
-    accumulate(np.ascontiguousarray(edges, np.float64), acc)
+    _kernels.accumulate(np.ascontiguousarray(edges, np.float64), acc)
     return np.clip(np.abs(np.cumsum(acc, axis=1)[:, :width]), 0, 1).astype(np.float32)
 
 
@@ -85,7 +89,7 @@ class _Pen:
 
 
 @cache
-def _font(name: str) -> tuple[hb.Face, hb.Font]:
+def _font(name: str) -> tuple[Any, Any]:
     face = hb.Face(hb.Blob((FONT_FOLDER / f"{FONTS[name]}.otf").read_bytes()))
     return face, hb.Font(face)
 

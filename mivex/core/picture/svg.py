@@ -7,6 +7,7 @@ never the window.
 """
 
 import base64
+import html
 import json
 import re
 import struct
@@ -15,18 +16,19 @@ import sys
 from dataclasses import dataclass, field
 from pathlib import Path
 from xml.parsers import expat
-from xml.sax.saxutils import quoteattr
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import fits
 from mivex.core.base.store import read_bytes, reason, shown
 from mivex.core.base.types import Floats
 from mivex.core.picture.lettering import FONT_FOLDER, FONTS
 from mivex.core.pixels.colour import to_display, to_linear
+
+cv2 = Lazy("cv2")
 
 LARGEST = 16 << 20
 DEEPEST = 64
@@ -115,6 +117,12 @@ class _Reader:
 
     def entity(self, *_: object) -> None:
         raise self.refuse("declares entities, which Mivex does not follow")
+
+
+def _quoted(value: str) -> str:
+    """An attribute's value as XML wants it, in quotes."""
+    safe = html.escape(value, quote=True)
+    return '"' + safe.replace("\n", "&#10;").replace("\r", "&#13;").replace("\t", "&#9;") + '"'
 
 
 def numbers(text: str, reader: _Reader) -> list[float]:
@@ -220,7 +228,7 @@ def _placed(data: bytes, drawing: Drawing, width: int, height: int, fine: int, s
     first, last = drawing.head
     name = re.match(rb"<\s*([^\s/>]+)", data[first:last])
     tag = b"<" + (name.group(1) if name else b"svg")
-    tag += "".join(f" {n}={quoteattr(v)}" for n, v in root.items()).encode()
+    tag += "".join(f" {n}={_quoted(v)}" for n, v in root.items()).encode()
     tag += b"/>" if data[first:last].rstrip(b">").rstrip().endswith(b"/") else b">"
     w, h = width * fine, height * fine
     frame = f'<svg xmlns="http://www.w3.org/2000/svg" width="{w}" height="{h}" viewBox="0 0 {w} {h}">'.encode()

@@ -8,13 +8,15 @@ from typing import Any, Literal
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.picture import quantise
 from mivex.core.picture.traits import PLAIN, Pictured, Traits
 from mivex.core.pixels.colour import DECODE_8, to_display, to_linear
 from mivex.core.pixels.coverage import keep_coverage
-from mivex.core.pixels.kernels.colour import decode_codes
 from mivex.core.pixels.mips import MipChain, build_chain
+
+_kernels = Lazy("mivex.core.pixels.kernels.colour")
 
 
 @dataclass(frozen=True, eq=False, init=False)
@@ -70,7 +72,7 @@ class Texture(Pictured):
             out[...] = self.values
             return
         if self.bits == 8:
-            run_bands(self.height, lambda a, b: decode_codes(self.values, DECODE_8, out, a, b))
+            run_bands(self.height, lambda a, b: _kernels.decode_codes(self.values, DECODE_8, out, a, b))
         else:
             out[..., :3] = to_linear(self.values[..., :3])
             out[..., 3] = self.values[..., 3]

@@ -12,8 +12,10 @@ from typing import Literal
 
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.pixels.kernels.merge import merge_one
+
+_kernels = Lazy("mivex.core.pixels.kernels.merge")
 
 BlendName = Literal["Solid", "Cutout", "Dithered", "Translucent", "Premultiplied", "Additive", "Multiply"]
 GroupName = Literal["Backdrop", "Solid", "Cutout", "Decal", "Blended", "Front"]
@@ -103,7 +105,7 @@ def blend_one(name: str, source: tuple[float, float, float, float],
     (r, g, b, a)
     """
     below_now = np.array(below, np.float32)
-    merge_one(BLENDS[name].code, np.array(source, np.float32), below_now, np.float32(1), np.float32(cutoff),
+    _kernels.merge_one(BLENDS[name].code, np.array(source, np.float32), below_now, np.float32(1), np.float32(cutoff),
               np.float32(threshold))
     r, g, b, a = (float(v) for v in below_now)
     return r, g, b, a

@@ -10,8 +10,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.pixels.kernels.colour import decode_rows, encode_rows, to_screen_rows_kernel
+
+_kernels = Lazy("mivex.core.pixels.kernels.colour")
 
 LUMINANCE = np.array([0.2126, 0.7152, 0.0722], np.float32)
 """Weights of red, green and blue in luminance (BT.709)."""
@@ -62,12 +64,12 @@ def to_linear(display: Floats) -> Floats:
     ----------
     IEC 61966-2-1:1999.
     """
-    return _over_all(display, decode_rows)
+    return _over_all(display, _kernels.decode_rows)
 
 
 def to_display(linear: Floats) -> Floats:
     """Encode linear light as sRGB display values; the inverse of `to_linear`."""
-    return _over_all(linear, encode_rows)
+    return _over_all(linear, _kernels.encode_rows)
 
 
 def luminance(rgb: Floats) -> Floats:
@@ -102,13 +104,13 @@ SCREEN = _screen_table()
 
 def to_screen_rows(linear: Floats, out: NDArray[np.uint8], first: int, last: int) -> None:
     """`screen_rgb` for rows ``first`` to ``last`` only."""
-    to_screen_rows_kernel(linear, SCREEN, out, first, last)
+    _kernels.to_screen_rows_kernel(linear, SCREEN, out, first, last)
 
 
 def screen_rgb(linear: Floats) -> NDArray[np.uint8]:
     """Turn an ``(h, w, 3 or 4)`` linear picture into ``(h, w, 3)`` 8-bit display codes."""
     out = np.empty((*linear.shape[:2], 3), np.uint8)
-    run_bands(linear.shape[0], lambda a, b: to_screen_rows_kernel(linear, SCREEN, out, a, b))
+    run_bands(linear.shape[0], lambda a, b: _kernels.to_screen_rows_kernel(linear, SCREEN, out, a, b))
     return out
 
 

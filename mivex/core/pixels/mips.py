@@ -15,8 +15,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.pixels.kernels.mips import halve_rows
+
+_kernels = Lazy("mivex.core.pixels.kernels.mips")
 
 MOST_LEVELS = 15
 """Levels of the largest texture there may be."""
@@ -80,7 +82,7 @@ def halve(level: Floats, *, weigh: bool = False) -> Floats:
     h, w = level.shape[:2]
     out = np.empty((max(1, h // 2), max(1, w // 2), 4), np.float32)
     src = np.ascontiguousarray(level, np.float32)
-    run_bands(out.shape[0], lambda a, b: halve_rows(src, out, weigh, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.halve_rows(src, out, weigh, a, b))
     return out
 
 
@@ -114,5 +116,5 @@ def build_chain(level0: Floats | tuple[int, ...], fill: Callable[[Floats], objec
         chain.level(0)[...] = level0
     for i in range(1, len(sizes)):
         upper, lower = chain.level(i - 1), chain.level(i)
-        run_bands(lower.shape[0], lambda a, b, u=upper, d=lower: halve_rows(u, d, False, a, b))  # type: ignore[misc]
+        run_bands(lower.shape[0], lambda a, b, u=upper, d=lower: _kernels.halve_rows(u, d, False, a, b))  # type: ignore[misc]
     return chain

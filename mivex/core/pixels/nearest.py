@@ -14,8 +14,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats, Mask
-from mivex.core.pixels.kernels.nearest import columns_kernel, rows_kernel
+
+_kernels = Lazy("mivex.core.pixels.kernels.nearest")
 
 
 def nearest(mask: Mask) -> tuple[NDArray[np.int32], Floats]:
@@ -33,6 +35,6 @@ def nearest(mask: Mask) -> tuple[NDArray[np.int32], Floats]:
     h, w = mask.shape
     near, index = np.empty((h, w), np.int32), np.empty((h, w), np.int32)
     distance: Floats = np.empty((h, w), np.float32)
-    run_bands(w, lambda a, b: columns_kernel(mask, near, a, b), per_worker=1)
-    run_bands(h, lambda a, b: rows_kernel(near, index, distance, a, b))
+    run_bands(w, lambda a, b: _kernels.columns_kernel(mask, near, a, b), per_worker=1)
+    run_bands(h, lambda a, b: _kernels.rows_kernel(near, index, distance, a, b))
     return index, distance

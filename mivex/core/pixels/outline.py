@@ -14,13 +14,16 @@ must be taken from grey values.
 
 from dataclasses import dataclass
 
-import cv2
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.pixels.kernels.outline import distance_rows, mark_rows, pieces_kernel
 from mivex.core.pixels.nearest import nearest
+
+cv2 = Lazy("cv2")
+
+_kernels = Lazy("mivex.core.pixels.kernels.outline")
 
 FAR = 1e6
 """Distance where there is no outline at all."""
@@ -84,12 +87,12 @@ def trace(alpha: Floats, limit: float = FAR, at: float = 0.5, *, soft: bool = Fa
     h, w = alpha.shape
     inward: Floats = np.zeros((h, w, 2), np.float32)
     cells = np.ones((h, w), np.uint8)
-    run_bands(h, lambda a, b: mark_rows(alpha, at32, cells, a, b))
+    run_bands(h, lambda a, b: _kernels.mark_rows(alpha, at32, cells, a, b))
     places = np.flatnonzero(cells == 0)
     if places.size == 0:
         return Outline(np.where(alpha >= at32, np.float32(-FAR), np.float32(FAR)), inward)
     pieces = np.empty((places.size, 8), np.float32)
-    pieces_kernel(alpha, at32, places, pieces)
+    _kernels.pieces_kernel(alpha, at32, places, pieces)
     index, rough = nearest(cells == 0)
     reach = 0.0
     if soft:
@@ -100,7 +103,8 @@ def trace(alpha: Floats, limit: float = FAR, at: float = 0.5, *, soft: bool = Fa
     number[places] = np.arange(places.size, dtype=np.int32)
     out = np.empty((h, w), np.float32)
     most = np.float32(min(limit, FAR))
-    run_bands(h, lambda a, b: distance_rows(alpha, at32, rough, index, number, cells, pieces, most, out, inward, a, b),
+    run_bands(h, lambda a, b: _kernels.distance_rows(
+        alpha, at32, rough, index, number, cells, pieces, most, out, inward, a, b),
               per_worker=8)
     return Outline(out, inward, reach)
 
@@ -109,11 +113,11 @@ def outline_points(alpha: Floats, at: float = 0.5) -> Floats:
     """Middles of the outline's straight pieces, float32 (n, 2) as y, x in texel centres."""
     alpha = np.ascontiguousarray(alpha, np.float32)
     cells = np.ones(alpha.shape, np.uint8)
-    mark_rows(alpha, np.float32(at), cells, 0, alpha.shape[0])
+    _kernels.mark_rows(alpha, np.float32(at), cells, 0, alpha.shape[0])
     places = np.flatnonzero(cells == 0)
     pieces = np.empty((places.size, 8), np.float32)
     if places.size:
-        pieces_kernel(alpha, np.float32(at), places, pieces)
+        _kernels.pieces_kernel(alpha, np.float32(at), places, pieces)
     return (pieces[:, 0:2] + pieces[:, 2:4]) / 2
 
 

@@ -11,9 +11,11 @@ OpenGL 4.6 core specification, section 8.14, *Texture Minification*.
 
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.pixels.kernels.sampling import sample_many
 from mivex.core.pixels.mips import MipChain
+
+_kernels = Lazy("mivex.core.pixels.kernels.sampling")
 
 
 def sample(chain: MipChain, u: Floats, v: Floats, lod: Floats, *, wrap: bool = False) -> Floats:
@@ -36,6 +38,6 @@ def sample(chain: MipChain, u: Floats, v: Floats, lod: Floats, *, wrap: bool = F
     u, v, lod = np.broadcast_arrays(*(np.asarray(k, np.float32) for k in (u, v, lod)))
     out = np.empty((u.size, 4), np.float32)
     at = np.uint64(chain.record.ctypes.data)
-    sample_many(at, np.ascontiguousarray(u).reshape(-1), np.ascontiguousarray(v).reshape(-1),
+    _kernels.sample_many(at, np.ascontiguousarray(u).reshape(-1), np.ascontiguousarray(v).reshape(-1),
                 np.ascontiguousarray(lod).reshape(-1), wrap, out)
     return out.reshape(*u.shape, 4)

@@ -4,10 +4,12 @@ Used for the dock's surfaces and for the demo's pictures. Distances are in
 pixels, negative inside.
 """
 
-import cv2
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
+
+cv2 = Lazy("cv2")
 
 
 def grid(height: int, width: int) -> tuple[Floats, Floats]:

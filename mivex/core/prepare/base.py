@@ -21,7 +21,7 @@ Space = Literal["display", "linear"]
 class StepParams(BaseModel):
     """Settings of one step in a recipe; `step` names it, `on` switches it."""
 
-    model_config = ConfigDict(frozen=True, extra="allow", validate_default=True, allow_inf_nan=False)
+    model_config = ConfigDict(frozen=True, defer_build=True, extra="allow", validate_default=True, allow_inf_nan=False)
 
     WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {}
     """Settings that matter only while another one has one of some values: name -> (other, values)."""

@@ -2,13 +2,15 @@
 
 from typing import Literal
 
-import cv2
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.weighing import unweighed, weighed
+
+cv2 = Lazy("cv2")
 
 Border = Literal["clamp", "wrap"]
 BORDER_WORDS = {"clamp": "Hold the border", "wrap": "Wrap round"}

@@ -28,7 +28,7 @@ class TakeChannel(StepParams):
 class PackedChannel(BaseModel):
     """What goes into one channel of a packed texture."""
 
-    model_config = ConfigDict(frozen=True, extra="allow", allow_inf_nan=False)
+    model_config = ConfigDict(frozen=True, defer_build=True, extra="allow", allow_inf_nan=False)
     WHEN: ClassVar = {"file": ("source", ("file",)), "value": ("source", ("value", "file"))} | {
         key: ("source", ("this", "file")) for key in ("take", "invert", "low", "high")}
 
@@ -45,7 +45,7 @@ class PackedChannel(BaseModel):
 
 
 def _own(channel: str) -> PackedChannel:
-    return PackedChannel.model_validate({"take": channel})
+    return PackedChannel.model_construct(take=channel)  # type: ignore[arg-type]
 
 
 class Pack(StepParams):

@@ -2,12 +2,14 @@
 
 from typing import Literal
 
-import cv2
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats, Mask
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
+
+cv2 = Lazy("cv2")
 
 FAINT = 0.1
 FAR = 4

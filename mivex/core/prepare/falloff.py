@@ -7,10 +7,12 @@ import numpy as np
 from pydantic import BaseModel, ConfigDict, Field
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.prepare.base import StepParams, Surface
-from mivex.core.prepare.kernels.falloff import mask_rows, stroke_kernel
+
+_kernels = Lazy("mivex.core.prepare.kernels.falloff")
 
 Shape = Literal["radial", "linear", "box"]
 SHAPE_WORDS = {"radial": "Radial", "linear": "Linear", "box": "Box"}
@@ -53,7 +55,7 @@ def fall_off(p: FallOffFields, surface: Surface) -> Floats:
     f = np.float32
     out: Floats = np.empty((h, w), np.float32)
     cy, cx = (surface.pivot[1] + p.y) * h, (surface.pivot[0] + p.x) * w
-    run_bands(h, lambda i, j: mask_rows(f(cy), f(cx), f(p.radius * min(h, w)), f(p.stretch), f(math.cos(a)),
+    run_bands(h, lambda i, j: _kernels.mask_rows(f(cy), f(cx), f(p.radius * min(h, w)), f(p.stretch), f(math.cos(a)),
                                          f(math.sin(a)), f(p.soft), _CODE[p.shape], p.profile == "smooth", out, i, j))
     return out
 
@@ -61,7 +63,7 @@ def fall_off(p: FallOffFields, surface: Surface) -> Floats:
 class Stroke(BaseModel):
     """One stroke of the soft brush, in shares of the picture so that any size looks alike."""
 
-    model_config = ConfigDict(frozen=True, extra="allow", allow_inf_nan=False)
+    model_config = ConfigDict(frozen=True, defer_build=True, extra="allow", allow_inf_nan=False)
 
     points: tuple[tuple[float, float], ...] = Field((), description="x, y as shares of width and height.")
     radius: float = Field(0.06, gt=0, le=2, description="As a share of the shorter side.")
@@ -76,6 +78,6 @@ def brushed(strokes: tuple[Stroke, ...], height: int, width: int) -> Floats:
     for s in strokes:
         if s.points:
             at = np.array(s.points, np.float32)
-            stroke_kernel(mask, at[:, 1] * np.float32(height), at[:, 0] * np.float32(width),
+            _kernels.stroke_kernel(mask, at[:, 1] * np.float32(height), at[:, 0] * np.float32(width),
                     np.float32(s.radius * min(height, width)), s.erase)
     return mask

@@ -5,11 +5,13 @@ from typing import Literal
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.pixels.outline import trace
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.kernels.grow import feather_rows, grow_rows
+
+_kernels = Lazy("mivex.core.prepare.kernels.grow")
 
 
 class Grow(StepParams):
@@ -57,7 +59,7 @@ def grown(alpha: Floats, by: float) -> Floats:
         # A crisp edge, one texel of coverage: drawn anew where it now lies, not smeared by reading between texels.
         return np.clip(np.float32(0.5) - (outline.distance - np.float32(by)), 0, 1)
     src, out = np.ascontiguousarray(alpha, np.float32), np.empty(alpha.shape, np.float32)
-    run_bands(alpha.shape[0], lambda a, b: grow_rows(src, outline.distance, outline.inward, np.float32(by),
+    run_bands(alpha.shape[0], lambda a, b: _kernels.grow_rows(src, outline.distance, outline.inward, np.float32(by),
                                                       np.float32(outline.reach + 1), out, a, b), per_worker=8)
     return out
 
@@ -79,7 +81,8 @@ def run_feather(surface: Surface, params: Feather, context: Context) -> Surface:
     src = np.ascontiguousarray(surface.alpha)
     out: Floats = np.empty(src.shape, np.float32)
     side = {"inside": 0, "outside": 1, "both": 2}[params.side]
-    run_bands(out.shape[0], lambda a, b: feather_rows(src, outline.distance, outline.inward, np.float32(width), side,
+    run_bands(out.shape[0], lambda a, b: _kernels.feather_rows(
+        src, outline.distance, outline.inward, np.float32(width), side,
                                                        params.profile == "smooth", out, a, b))
     return surface.with_alpha(out)
 

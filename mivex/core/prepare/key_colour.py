@@ -5,10 +5,12 @@ from typing import Literal
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import Rgb, setting
 from mivex.core.base.types import Floats
 from mivex.core.prepare.base import Context, Space, Step, StepParams, Surface, colour_in
-from mivex.core.prepare.kernels.key_colour import key_rows
+
+_kernels = Lazy("mivex.core.prepare.kernels.key_colour")
 
 
 class KeyColour(StepParams):
@@ -71,7 +73,7 @@ def run(surface: Surface, params: KeyColour, context: Context) -> Surface:
     out: Floats = np.empty(surface.values.shape, np.float32)
     f = np.float32
     alpha = surface.alpha if surface.has_alpha else np.ones_like(surface.alpha)
-    run_bands(out.shape[0], lambda a, b: key_rows(C, alpha, K, f(params.near), f(params.far), f(params.clean),
+    run_bands(out.shape[0], lambda a, b: _kernels.key_rows(C, alpha, K, f(params.near), f(params.far), f(params.clean),
                                                    f(params.despill), lead, out, a, b))
     return surface.with_colour(surface.rgb_from(out[..., :3], params.space)).with_alpha(out[..., 3])
 

@@ -3,9 +3,11 @@
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.traits import Traits
-from mivex.core.prepare.kernels.light import light_rows, matte_rows, mix_rows, over_rows
+
+_kernels = Lazy("mivex.core.prepare.kernels.light")
 
 _NOTHING = np.zeros((1, 1, 3), np.float32)
 
@@ -35,7 +37,7 @@ def relit(values: Floats, traits: Traits, *, factor: Floats | None = None, weigh
     args = (np.ones(3, f) if factor is None else factor, np.zeros((1, 1), f) if weight is None else weight,
             np.zeros(3, f) if colour is None else colour, by_value,
             _NOTHING if glow is None else np.ascontiguousarray(glow, f), f(amount), f(share), not traits.data)
-    run_bands(out.shape[0], lambda a, b: light_rows(values, *args, out, a, b))  # type: ignore[call-arg]
+    run_bands(out.shape[0], lambda a, b: _kernels.light_rows(values, *args, out, a, b))  # type: ignore[call-arg]
     return out
 
 
@@ -57,7 +59,7 @@ def laid_over(values: Floats, traits: Traits, light: Floats, cover: Floats) -> F
     out: Floats = np.empty(values.shape, np.float32)
     src = np.ascontiguousarray(np.broadcast_to(light, (1, 1, 3)) if light.ndim == 1 else light, np.float32)
     flat = np.ascontiguousarray(cover, np.float32)
-    run_bands(out.shape[0], lambda a, b: over_rows(values, src, flat, not traits.data, out, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.over_rows(values, src, flat, not traits.data, out, a, b))
     return out
 
 
@@ -71,7 +73,7 @@ def matte_out(values: Floats, traits: Traits, B: Floats, alpha: Floats, share: f
     out: Floats = np.empty(values.shape, np.float32)
     a32, B32 = np.ascontiguousarray(alpha, np.float32), np.asarray(B, np.float32)
     decode = linear and not traits.data
-    run_bands(out.shape[0], lambda a, b: matte_rows(values, B32, a32, np.float32(share), decode, out, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.matte_rows(values, B32, a32, np.float32(share), decode, out, a, b))
     return out
 
 
@@ -80,5 +82,5 @@ def matte_out(values: Floats, traits: Traits, B: Floats, alpha: Floats, share: f
 def masks_coloured(values: Floats, colours: Floats) -> Floats:
     """Display values of ``Σ maskᵢ · colourᵢ``; ``colours`` float32 (4, 3) in linear light; alpha as it is."""
     out: Floats = np.empty(values.shape, np.float32)
-    run_bands(out.shape[0], lambda a, b: mix_rows(values, colours, out, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.mix_rows(values, colours, out, a, b))
     return out

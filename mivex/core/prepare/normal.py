@@ -8,16 +8,19 @@ gradient whose direction is least biased (weights 3, 10, 3).
 
 from typing import Literal
 
-import cv2
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.blur import BORDER_WORDS, Border, blurred
 from mivex.core.prepare.combine import VALUE_WORDS, Value, grey_of
-from mivex.core.prepare.kernels.normal import normal_rows
+
+cv2 = Lazy("cv2")
+
+_kernels = Lazy("mivex.core.prepare.kernels.normal")
 
 SLOPE = 8.0
 """At strength 1, a rise over the whole range of heights within so many texels is a slope of 45°."""
@@ -51,7 +54,7 @@ def run(surface: Surface, params: NormalFromHeight, context: Context) -> Surface
     k = np.float32(params.strength * SLOPE * surface.scale)
     # Rows run down: a rise towards the top has a negative row gradient, and green up is +y.
     way = np.float32(1 if params.green == "up" else -1)
-    run_bands(out.shape[0], lambda a, b: normal_rows(padded, surface.alpha, k, way, out, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.normal_rows(padded, surface.alpha, k, way, out, a, b))
     return surface.but(values=out, data=True)
 
 

@@ -2,14 +2,16 @@
 
 from typing import ClassVar, Literal
 
-import cv2
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.weighing import unweighed, weighed
+
+cv2 = Lazy("cv2")
 
 
 class Resize(StepParams):

@@ -8,14 +8,16 @@ Special Effects*.
 
 from typing import Literal
 
-import cv2
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.pixels.outline import trace
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.resize import resized
 from mivex.core.prepare.weighing import unweighed, weighed
+
+cv2 = Lazy("cv2")
 
 
 class SignedDistance(StepParams):

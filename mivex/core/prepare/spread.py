@@ -12,12 +12,14 @@ from typing import Literal
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats, Mask
 from mivex.core.pixels.mips import halve
 from mivex.core.pixels.nearest import nearest
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.kernels.spread import push_rows, take_rows
+
+_kernels = Lazy("mivex.core.prepare.kernels.spread")
 
 
 class Spread(StepParams):
@@ -63,7 +65,7 @@ def pull_push(rgb: Floats, mask: Mask) -> Floats:
     for level in reversed(levels[:-1]):
         finer: Floats = np.empty((*level.shape[:2], 3), np.float32)
         coarse = np.ascontiguousarray(filled)
-        run_bands(level.shape[0], lambda a, b, v=level, c=coarse, o=finer: push_rows(v, c, o, a, b))  # type: ignore[misc]
+        run_bands(level.shape[0], lambda a, b, v=level, c=coarse, o=finer: _kernels.push_rows(v, c, o, a, b))  # type: ignore[misc]
         filled = finer
     return filled
 
@@ -84,7 +86,7 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
             fill &= distance <= reach
     if params.method == "nearest":
         out = np.empty_like(surface.values)
-        run_bands(mask.shape[0], lambda a, b: take_rows(surface.values, index, fill, out, a, b))
+        run_bands(mask.shape[0], lambda a, b: _kernels.take_rows(surface.values, index, fill, out, a, b))
         return surface.but(values=out)
     linear = surface.rgb_in("linear")
     if params.method == "smooth":

@@ -12,12 +12,14 @@ from typing import Literal
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.kernels.tiling import grain_rows, noise_rows, tile_rows
 from mivex.core.prepare.weighing import unweighed, weighed
+
+_kernels = Lazy("mivex.core.prepare.kernels.tiling")
 
 
 class MakeTile(StepParams):
@@ -66,9 +68,10 @@ def noise_field(height: int, width: int, p: Noise) -> Floats:
     across = max(1, round(p.cells * width / max(width, height)))
     down = max(1, round(p.cells * height / max(width, height)))
     if p.form == "grain":
-        run_bands(height, lambda a, b: grain_rows(across, down, p.octaves, p.seed, out, a, b))
+        run_bands(height, lambda a, b: _kernels.grain_rows(across, down, p.octaves, p.seed, out, a, b))
     else:
-        run_bands(height, lambda a, b: noise_rows(across, down, p.octaves, p.seed, int(p.form == "ridges"), out, a, b))
+        ridges = int(p.form == "ridges")
+        run_bands(height, lambda a, b: _kernels.noise_rows(across, down, p.octaves, p.seed, ridges, out, a, b))
     return np.clip(out * np.float32(p.contrast / 2) + np.float32(p.middle), 0, 1)
 
 
@@ -104,7 +107,7 @@ def run_tile(surface: Surface, params: MakeTile, context: Context) -> Surface:
     across = _ramp(w, params.band) if params.way in ("both", "across") else flat[0]
     down = _ramp(h, params.band) if params.way in ("both", "down") else flat[0]
     out: Floats = np.empty_like(p)
-    run_bands(h, lambda a, b: tile_rows(p, across, down, out, a, b))
+    run_bands(h, lambda a, b: _kernels.tile_rows(p, across, down, out, a, b))
     return surface.but(values=unweighed(out, surface.values, surface.data))
 
 

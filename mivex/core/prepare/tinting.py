@@ -6,6 +6,7 @@ import numpy as np
 from pydantic import AfterValidator
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import Rgb, setting
 from mivex.core.base.types import Floats
 from mivex.core.pixels.colour import to_display, to_linear
@@ -13,9 +14,10 @@ from mivex.core.prepare.base import Context, Space, Step, StepParams, Surface, c
 from mivex.core.prepare.blur import BORDER_WORDS, Border, blurred
 from mivex.core.prepare.combine import VALUE_WORDS, Value, grey_of, mask_of
 from mivex.core.prepare.falloff import FallOffFields, Stroke, brushed, fall_off
-from mivex.core.prepare.kernels.tinting import ramp_rows
 from mivex.core.prepare.light import relit
 from mivex.core.prepare.weighing import weighed
+
+_kernels = Lazy("mivex.core.prepare.kernels.tinting")
 
 Stop = tuple[float, Rgb]
 
@@ -100,7 +102,7 @@ def run_gradient(surface: Surface, params: GradientMap, context: Context) -> Sur
         table = to_display(table)  # looked up as it is stored
     out: Floats = np.empty(surface.values.shape, np.float32)
     grey = np.ascontiguousarray(grey_of(surface.values, params.take), np.float32)
-    run_bands(out.shape[0], lambda a, b: ramp_rows(surface.values, grey, table, out, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.ramp_rows(surface.values, grey, table, out, a, b))
     if params.amount == 1:
         return surface.but(values=out)
     rgb = surface.rgb_in(params.space)

@@ -3,15 +3,17 @@
 import numpy as np
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.traits import Traits
-from mivex.core.prepare.kernels.weighing import premultiply_rows, unweigh_rows, weigh_rows
+
+_kernels = Lazy("mivex.core.prepare.kernels.weighing")
 
 
 def weighed(values: Floats, traits: Traits) -> Floats:
     """Colour times alpha in linear light, and alpha; float32 (height, width, 4)."""
     out: Floats = np.empty(values.shape, np.float32)
-    run_bands(out.shape[0], lambda a, b: weigh_rows(values, not traits.data, out, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.weigh_rows(values, not traits.data, out, a, b))
     return out
 
 
@@ -28,12 +30,12 @@ def unweighed(sums: Floats, plain: Floats, data: bool, least: float = 1e-5) -> F
         Not a colour picture.
     """
     out: Floats = np.empty((*sums.shape[:2], 4), np.float32)
-    run_bands(out.shape[0], lambda a, b: unweigh_rows(sums, plain, not data, np.float32(least), out, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.unweigh_rows(sums, plain, not data, np.float32(least), out, a, b))
     return out
 
 
 def premultiplied(values: Floats, traits: Traits) -> Floats:
     """Stored values of ``C·α``, multiplied in linear light; float32 (height, width, 4)."""
     out: Floats = np.empty(values.shape, np.float32)
-    run_bands(out.shape[0], lambda a, b: premultiply_rows(values, traits.data, out, a, b))
+    run_bands(out.shape[0], lambda a, b: _kernels.premultiply_rows(values, traits.data, out, a, b))
     return out

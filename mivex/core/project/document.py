@@ -72,11 +72,11 @@ class Overlay(Frozen):
     name: str
     kind: Kind = "sprite"
     shown: bool = True
-    source: Source = Source()
+    source: Source = Field(default_factory=Source)
     steps: tuple[AnyStep, ...] = ()
-    material: Material = Material()
+    material: Material = Field(default_factory=Material)
     places: tuple[Place, ...] = ()
-    delivery: Delivery = Delivery()
+    delivery: Delivery = Field(default_factory=Delivery)
 
 
 class Document(Frozen):
@@ -85,8 +85,8 @@ class Document(Frozen):
     mivex: int = Field(VERSION, description="Version of the format.")
     overlays: tuple[Overlay, ...] = ()
     cameras: tuple[Camera, ...] = CAMERAS
-    lighting: Lighting = Lighting()
-    around: Around = Around()
+    lighting: Lighting = Field(default_factory=Lighting)
+    around: Around = Field(default_factory=Around)
 
     def overlay(self, overlay_id: str) -> Overlay | None:
         """The overlay of that id, or None."""

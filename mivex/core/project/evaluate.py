@@ -7,11 +7,11 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import Literal
 
-import cv2
 import numpy as np
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.types import Floats
 from mivex.core.picture.files import READABLE, read_picture
@@ -23,6 +23,8 @@ from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.project.document import Overlay, Source
 from mivex.core.project.file import absolute
 from mivex.core.stage.meshes import LoadedMesh, read_mesh
+
+cv2 = Lazy("cv2")
 
 PROXY_SIDE = 512
 HOLDS_LEVELS = ("tif",)

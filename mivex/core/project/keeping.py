@@ -13,8 +13,6 @@ import uuid
 from dataclasses import dataclass
 from pathlib import Path
 
-from filelock import FileLock, Timeout
-
 from mivex.core.base.errors import MivexError
 from mivex.core.base.log import state_folder
 from mivex.core.base.store import read_bytes, write_text
@@ -33,13 +31,15 @@ class Lock:
 
     def __init__(self, path: Path) -> None:
         path.parent.mkdir(parents=True, exist_ok=True)
+        from filelock import FileLock
+
         self._lock = FileLock(path, thread_local=False)
 
     def take(self) -> bool:
         """Try to hold it; false where another window does."""
         try:
             self._lock.acquire(timeout=0)
-        except (Timeout, OSError):
+        except OSError:  # another's, or a folder that cannot be written: filelock's Timeout is one, too
             return False
         return True
 

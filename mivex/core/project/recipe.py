@@ -23,7 +23,7 @@ else:
 class Recipe(BaseModel):
     """A recipe file."""
 
-    model_config = ConfigDict(frozen=True, extra="allow")
+    model_config = ConfigDict(frozen=True, defer_build=True, extra="allow")
 
     steps: tuple[AnyStep, ...] = ()
 

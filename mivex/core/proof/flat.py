@@ -13,12 +13,14 @@ from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.kept import kept
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.fringes import fringe_map
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BAYER, BLENDS
 from mivex.core.pixels.colour import SCREEN, to_linear
-from mivex.core.proof.kernels.flat import draw_rows
+
+_kernels = Lazy("mivex.core.proof.kernels.flat")
 
 Show = Literal["over", "colour", "alpha", "red", "green", "blue", "fringe", "lit"]
 Layout = Literal["single", "levels", "far", "backdrops", "tiles", "border", "magnify"]
@@ -132,7 +134,7 @@ def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, 
     part = out[y0:y1, x0:x1]
     tint = np.array(view.tint, np.float32)
     tint = to_linear(tint) if encode else tint
-    run_bands(y1 - y0, lambda a, b: draw_rows(  # type: ignore[call-arg]
+    run_bands(y1 - y0, lambda a, b: _kernels.draw_rows(  # type: ignore[call-arg]
         a, b, part, x0, y0, m.texels, m.offsets, m.widths, m.heights, w, h, level, left, top, zoom,
         _SHOW_CODE[view.show], back, scene, dark, bright, checker, encode, BLENDS[view.blend].code,
         np.float32(view.opacity), np.float32(view.cutoff), tint, BAYER, SCREEN, edge - x0))

@@ -7,9 +7,11 @@ from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.kept import kept
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
-from mivex.core.proof.kernels.histogram import count_rows
+
+_kernels = Lazy("mivex.core.proof.kernels.histogram")
 
 BINS = 256
 
@@ -52,7 +54,7 @@ def _counted(values: Floats) -> Histogram:
 
     def band(first: int, last: int) -> None:
         counts, sums = np.zeros((4, BINS), np.int64), np.zeros(5)
-        count_rows(values, counts, sums, first, last)
+        _kernels.count_rows(values, counts, sums, first, last)
         parts.append((counts, sums))
 
     run_bands(values.shape[0], band)

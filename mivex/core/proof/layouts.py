@@ -8,17 +8,19 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 from functools import cache
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.kept import kept
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import MipChain
 from mivex.core.pixels.sampling import sample
 from mivex.core.prepare.combine import fitted
 from mivex.core.proof.flat import SURROUND, FlatView, full_size, level_boxes, paint
+
+cv2 = Lazy("cv2")
 
 Codes = NDArray[np.uint8]
 DIFFERENCE_GAIN = 4

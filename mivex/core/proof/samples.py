@@ -2,10 +2,10 @@
 
 from importlib.resources import files
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
@@ -15,6 +15,8 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
+
+cv2 = Lazy("cv2")
 
 SIDE = 96
 _TELLING: dict[str, dict[str, object]] = {

@@ -14,11 +14,11 @@ from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.store import write_bytes
 from mivex.core.base.types import Floats
 from mivex.core.pixels import shapes
@@ -29,6 +29,8 @@ from mivex.core.stage.draw import Coat, Draw, Input
 from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh
 from mivex.core.stage.mesh import Mesh, quad
 from mivex.core.stage.surroundings import FIRST, SOLID, Surroundings
+
+cv2 = Lazy("cv2")
 
 PORTHOLE = (-1.55, 14.0, 0.46)
 """Where the hull has its porthole: metres along, degrees around, radius of the opening in metres."""

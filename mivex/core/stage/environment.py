@@ -16,9 +16,11 @@ import numpy as np
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import MivexError
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.store import write_bytes
 from mivex.core.base.types import Doubles, Floats
-from mivex.core.stage.kernels.environment import gather, integrate
+
+_kernels = Lazy("mivex.core.stage.kernels.environment")
 
 SIZES = (256, 256, 128, 128, 128, 64, 64, 64, 64, 32, 32, 32)
 """Side of each level's map; level i belongs to roughness i / 11."""
@@ -161,7 +163,7 @@ def even_rings(count: int = _FINEST[0]) -> tuple[Doubles, Doubles]:
 def _gathered(source: Floats, by: tuple[Doubles, Doubles], turns: int, side: int) -> Floats:
     out = np.zeros((side + 2, side + 2, 4), np.float32)
     size = source.shape[0] - 2
-    run_bands(side, lambda a, b: gather(source, size, *by, turns, out, side, a, b), least=4)
+    run_bands(side, lambda a, b: _kernels.gather(source, size, *by, turns, out, side, a, b), least=4)
     return bordered(np.ascontiguousarray(out[1:-1, 1:-1]))
 
 
@@ -234,7 +236,7 @@ def reflectance_table() -> Floats:
     """Scale and shift of the reflectance under an even sky: float32 (64, 64, 2), rows by roughness, columns by n·v."""
     def make() -> dict[str, Floats]:
         out = np.zeros((TABLE_SIDE, TABLE_SIDE, 2))
-        run_bands(TABLE_SIDE, lambda a, b: integrate(out, 128, 32, a, b), least=4)
+        run_bands(TABLE_SIDE, lambda a, b: _kernels.integrate(out, 128, 32, a, b), least=4)
         return {"table": out.astype(np.float32)}
 
     return _kept("table", make)["table"]

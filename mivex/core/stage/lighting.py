@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.draw import Coat, Draw, Records
@@ -18,10 +19,11 @@ from mivex.core.stage.environment import (
     environment,
     reflectance_table,
 )
-from mivex.core.stage.kernels.project import project
-from mivex.core.stage.kernels.shadow import cast
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.records import LIGHT, POLY
+
+_project = Lazy("mivex.core.stage.kernels.project")
+_shadow = Lazy("mivex.core.stage.kernels.shadow")
 
 SHADOW_SIDE = 2048
 _FAR = -1e9
@@ -82,13 +84,13 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     lens = np.array([scale, side / 2, side / 2, 0.0])
     count = 0
     for i, (d, m) in enumerate(zip(casters, meshes, strict=True)):
-        count = project(m.position, m.normal, m.uv(d.coat.uv_set), m.tints, m.index, records.draws, i, view, lens,
+        count = _project.project(m.position, m.normal, m.uv(d.coat.uv_set), m.tints, m.index, records.draws, i, view, lens,
                         polys, count, True)
     seen = np.empty((side, side, 3), np.float32)
 
     def band(first: int, last: int) -> None:
         seen[first:last] = (_FAR, _FAR, 1)
-        cast(seen, records.draws, polys, count, first, last)
+        _shadow.cast(seen, records.draws, polys, count, first, last)
 
     run_bands(side, band, per_worker=4)
     rows = np.stack([view[0] * scale, -view[1] * scale, -view[2]])

@@ -7,8 +7,10 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles
-from mivex.core.stage.kernels.meet import nearest
+
+_kernels = Lazy("mivex.core.stage.kernels.meet")
 
 _WHITE = np.ones((1, 4))
 
@@ -119,5 +121,5 @@ def hit(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, float, float]
 
 def crossing(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, int, Doubles] | None:
     """Nearest crossing of a ray with a mesh: distance, triangle, weights of its three corners; or None."""
-    d, i, b, c = nearest(mesh.position, mesh.index, *(float(v) for v in origin), *(float(v) for v in ray))
+    d, i, b, c = _kernels.nearest(mesh.position, mesh.index, *(float(v) for v in origin), *(float(v) for v in ray))
     return None if i < 0 else (d, i, np.array([1 - b - c, b, c]))

@@ -14,18 +14,20 @@ from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import Stopped
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BAYER, GROUPS
 from mivex.core.pixels.colour import SCREEN
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw, Records
-from mivex.core.stage.kernels.paint import clear, paint
-from mivex.core.stage.kernels.project import project
-from mivex.core.stage.kernels.screen import to_codes
-from mivex.core.stage.kernels.shade import light_up
 from mivex.core.stage.lighting import Shadows, light_record, shadows_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.records import FRAME, LIGHT, POLY
+
+_paint = Lazy("mivex.core.stage.kernels.paint")
+_project = Lazy("mivex.core.stage.kernels.project")
+_screen = Lazy("mivex.core.stage.kernels.screen")
+_shade = Lazy("mivex.core.stage.kernels.shade")
 
 NEAR = 0.02
 """Nearest drawn distance in metres."""
@@ -96,7 +98,7 @@ class Shot:
         self.lit = any(d.lit for d in draws)
         for i, d in enumerate(draws):
             mesh = d.mesh if d.transform is None else d.mesh.moved(d.transform)
-            count = project(mesh.position, mesh.normal, mesh.uv(d.coat.uv_set), mesh.tints, mesh.index,
+            count = _project.project(mesh.position, mesh.normal, mesh.uv(d.coat.uv_set), mesh.tints, mesh.index,
                             self.records.draws, i, view.matrix, lens, self.polys, count, False)
             ends[_PASS_OF[GROUPS[d.order[0]]]] = count
         at, plan = 0, []
@@ -149,7 +151,8 @@ class Screen:
 
     def write(self, colour: Floats, box: Box) -> None:
         """Write the codes of a box."""
-        to_codes(colour, SCREEN, np.float32(2.0 ** self.lighting.exposure), self.lighting.curve == "soft", self.codes,
+        gain = np.float32(2.0 ** self.lighting.exposure)
+        _screen.to_codes(colour, SCREEN, gain, self.lighting.curve == "soft", self.codes,
                  np.array(box, np.int64))
 
 
@@ -196,14 +199,14 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
                 where = np.array([first, last, left, right, p.first, p.last], np.int64)
                 before = p.name in ("solid", "decals")
                 if p.name == "solid" and clear_first:
-                    clear(frame, where, surfaces)
+                    _paint.clear(frame, where, surfaces)
                 if p.name == "light":
                     if surfaces.size:
-                        light_up(frame, light, where, surfaces)
+                        _shade.light_up(frame, light, where, surfaces)
                     if after_light is not None:
                         after_light((first, last, left, right))
                 elif p.first < p.last:
-                    paint(frame, light, r.draws, shot.polys, where, surfaces if before else _NONE)
+                    _paint.paint(frame, light, r.draws, shot.polys, where, surfaces if before else _NONE)
             if ending and screen is not None:
                 screen.write(buffers.colour, (first, last, left, right))
 

@@ -193,7 +193,8 @@ class StageProof(QWidget):
         keep.clicked.connect(self._keep)
         top.addWidget(keep)
         top.addStretch()
-        self.light_panel = LightPanel(session, self, choose_file)
+        self._choose_file = choose_file
+        self._panel: LightPanel | None = None
         self.light_button = theme.tool("lamp", "Light and surroundings   (K)")
         self.light_button.clicked.connect(self.open_light)
         top.addWidget(self.light_button)
@@ -222,6 +223,13 @@ class StageProof(QWidget):
     def open_light(self) -> None:
         """Show the settings of the light and the surroundings."""
         self.light_panel.open_under(self.light_button)
+
+    @property
+    def light_panel(self) -> LightPanel:
+        """The settings of the light, made when they are first wanted."""
+        if self._panel is None:
+            self._panel = LightPanel(self.session, self, self._choose_file)
+        return self._panel
 
     def refresh(self) -> None:
         """Show cameras and the selected placement."""

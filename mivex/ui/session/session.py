@@ -54,7 +54,8 @@ class Session(QObject):
 
     def __init__(self, parent: QObject | None = None) -> None:
         super().__init__(parent)
-        self.doc = Document()
+        # Not checked, so that the models of all steps need not be built before the window is there.
+        self.doc = Document.model_construct()
         self.path: Path | None = None
         self.stamp = Stamp()
         self._lock: Lock | None = None

@@ -7,9 +7,9 @@ takes most of that away.
 
 from dataclasses import replace
 
-import cv2
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Cost, Finding, Look, Repair, Subject, mend
 from mivex.core.picture.files import read_picture
@@ -22,6 +22,8 @@ from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.spread import Spread, trusted
 from mivex.core.prepare.spread import run as spread
 from mivex.core.proof.cost import change_of
+
+cv2 = Lazy("cv2")
 
 LIMIT = 1.0
 """What shows of a fringe, figure times area, above which it is a finding (of 255)."""

@@ -16,16 +16,18 @@ over parts (Quenouille 1956) for how sure the share is.
 
 from dataclasses import dataclass, replace
 
-import cv2
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.pixels.nearest import nearest
 from mivex.core.prepare.base import Space
 from mivex.core.prepare.mattes import colour_under
+
+cv2 = Lazy("cv2")
 
 SHARE_SLACK = 0.03
 OUTLINE = 3.0

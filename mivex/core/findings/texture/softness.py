@@ -1,8 +1,8 @@
 """Checks of how soft the alpha is, and whether the blend makes use of it."""
 
-import cv2
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Finding, Look, Subject, mend, whole
 from mivex.core.prepare.blur import Blur
@@ -10,6 +10,8 @@ from mivex.core.prepare.clear_specks import ClearSpecks, lone_specks
 from mivex.core.prepare.move import Trim, box_of
 from mivex.core.prepare.resize import Resize
 from mivex.core.proof.histogram import histogram
+
+cv2 = Lazy("cv2")
 
 TWO_VALUED = 0.01
 """Fewer texels between 0 and 1 than this share, and softness is not used."""

@@ -1,8 +1,8 @@
 """Checks of a texture against what it is used for: colour or data, repetition, holes in the distance."""
 
-import cv2
 import numpy as np
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Finding, Look, Subject, mend, whole
 from mivex.core.picture.picture import looks_like_normals
@@ -11,6 +11,8 @@ from mivex.core.pixels.coverage import coverage
 from mivex.core.pixels.mips import halve
 from mivex.core.prepare.keep_coverage import KeepCoverage
 from mivex.core.prepare.tiling import MakeTile, seams
+
+cv2 = Lazy("cv2")
 
 SEAM_RATIO, SEAM_STEP = 2.5, 3.0
 """A seam is found where the step across is so many times the step inside, and at least so much of 255."""
