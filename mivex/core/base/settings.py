@@ -45,7 +45,7 @@ def new_id() -> str:
     return uuid4().hex[:8]
 
 
-def setting(default: Any, title: str, hint: str, *, unit: str = "", ge: float | None = None,
+def setting(default: Any, title: str, hint: str, *, unit: str = "", ge: float | None = None,  # noqa: PLR0913 (by keyword)
             le: float | None = None, choices: dict[Any, str] | None = None, widget: str = "",
             drag: tuple[float, float] | None = None, log: bool = False) -> Any:
     """Describe one setting of a step: its default, name, unit, range and a one-line hint.

@@ -84,7 +84,7 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     lens = np.array([scale, side / 2, side / 2, 0.0])
     count = 0
     for i, (d, m) in enumerate(zip(casters, meshes, strict=True)):
-        count = _project.project(m.position, m.normal, m.uv(d.coat.uv_set), m.tints, m.index, records.draws, i, view, lens,
+        count = _project.project(*m.arrays(d.coat.uv_set), records.draws, i, view, lens,
                         polys, count, True)
     seen = np.empty((side, side, 3), np.float32)
 

@@ -51,6 +51,12 @@ class Mesh:
         """The tint, or one white row."""
         return _WHITE if self.tint is None else self.tint
 
+    def arrays(self, which: int) -> tuple[Doubles, Doubles, Doubles, Doubles, NDArray[np.int64]]:
+        """Position, normal, UVs, tint and index as kernels want them: rows one after the other."""
+        f = np.ascontiguousarray
+        return (f(self.position, np.float64), f(self.normal, np.float64), f(self.uv(which), np.float64),
+                f(self.tints, np.float64), f(self.index, np.int64))
+
     @cached_property
     def corners(self) -> Doubles:
         """Corners of every triangle, (m, 3, 3)."""
@@ -121,5 +127,6 @@ def hit(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, float, float]
 
 def crossing(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, int, Doubles] | None:
     """Nearest crossing of a ray with a mesh: distance, triangle, weights of its three corners; or None."""
-    d, i, b, c = _kernels.nearest(mesh.position, mesh.index, *(float(v) for v in origin), *(float(v) for v in ray))
+    position, index = np.ascontiguousarray(mesh.position), np.ascontiguousarray(mesh.index)
+    d, i, b, c = _kernels.nearest(position, index, *(float(v) for v in origin), *(float(v) for v in ray))
     return None if i < 0 else (d, i, np.array([1 - b - c, b, c]))

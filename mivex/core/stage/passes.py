@@ -98,8 +98,8 @@ class Shot:
         self.lit = any(d.lit for d in draws)
         for i, d in enumerate(draws):
             mesh = d.mesh if d.transform is None else d.mesh.moved(d.transform)
-            count = _project.project(mesh.position, mesh.normal, mesh.uv(d.coat.uv_set), mesh.tints, mesh.index,
-                            self.records.draws, i, view.matrix, lens, self.polys, count, False)
+            count = _project.project(*mesh.arrays(d.coat.uv_set), self.records.draws, i, view.matrix, lens, self.polys,
+                                     count, False)
             ends[_PASS_OF[GROUPS[d.order[0]]]] = count
         at, plan = 0, []
         for name in ("solid", "decals", "light", "blended", "front"):

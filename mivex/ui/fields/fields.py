@@ -274,7 +274,7 @@ class Bar(QWidget):
 class NumberField(Field):
     """A number with name, unit, default and range."""
 
-    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: float, *, low: float, high: float,
+    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: float, *, low: float, high: float,  # noqa: PLR0913 (by keyword)
                  hard: tuple[float, float], whole: bool = False, unit: str = "", log: bool = False) -> None:
         super().__init__(name, hint, get, default)
         self.bar = Bar(low, high, hard, whole=whole, unit=unit, log=log, default=default)

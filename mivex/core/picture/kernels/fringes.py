@@ -1,17 +1,17 @@
 """Kernels of `mivex.core.picture.fringes`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.colour import encode_near
 
 
-@nb.njit(nogil=True, cache=True, inline="always")
+@inlined
 def _clip01(v):
     return min(max(v, np.float32(0)), np.float32(1))
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def seen_difference(p, q, a, grey, encode):
     """Largest display difference of two associated colours of alpha ``a``, 0 to 255. For kernels."""
     worst = np.float32(0)
@@ -26,7 +26,7 @@ def seen_difference(p, q, a, grey, encode):
     return worst * np.float32(255)
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def level_rows(straight, true, grey, encode, out, first, last):
     for y in range(first, last):
         for x in range(out.shape[1]):
@@ -40,7 +40,7 @@ def level_rows(straight, true, grey, encode, out, first, last):
             out[y, x] = worst
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def corner_rows(texels, grey, encode, wrap, out, first, last):
     h, w = out.shape
     q = np.float32(0.25)

@@ -2,10 +2,10 @@
 
 import math
 
-import numba as nb
+from mivex.core.base.compile import kernel
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def accumulate(edges, acc):
     """Add each edge (x0, y0, x1, y1) to the row-wise derivative of coverage."""
     h, w = acc.shape[0], acc.shape[1] - 2

@@ -1,12 +1,12 @@
 """Kernels of `mivex.core.pixels.colour`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.base.types import Floats
 
 
-@nb.njit(nogil=True, cache=True, inline="always")
+@inlined
 def _decode_one(v):
     a = abs(v)
     if a <= np.float32(0.04045):
@@ -16,7 +16,7 @@ def _decode_one(v):
     return r if v >= 0 else -r
 
 
-@nb.njit(nogil=True, cache=True, inline="always")
+@inlined
 def _encode_one(v):
     a = abs(v)
     if a <= np.float32(0.0031308):
@@ -40,7 +40,7 @@ def _tables() -> tuple[Floats, Floats]:
 _DECODE_TABLE, _ENCODE_TABLE = _tables()
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy", inline="always")
+@inlined
 def decode_near(v):
     """Decode one display value. For kernels."""
     if 0 <= v <= 1:
@@ -52,7 +52,7 @@ def decode_near(v):
     return r
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy", inline="always")
+@inlined
 def encode_near(v):
     """Encode one linear value. For kernels."""
     if 0 <= v <= 1:
@@ -64,7 +64,7 @@ def encode_near(v):
     return r
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def decode_rows(src, dst, first, last):
     for y in range(first, last):
         for x in range(src.shape[1]):
@@ -72,7 +72,7 @@ def decode_rows(src, dst, first, last):
                 dst[y, x, c] = decode_near(src[y, x, c])
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def encode_rows(src, dst, first, last):
     for y in range(first, last):
         for x in range(src.shape[1]):
@@ -80,7 +80,7 @@ def encode_rows(src, dst, first, last):
                 dst[y, x, c] = encode_near(src[y, x, c])
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def decode_codes(values, table, out, first, last):
     """Decode colour that is whole 255ths by table, row by row; alpha goes along."""
     half, top = np.float32(0.5), np.float32(255)
@@ -92,7 +92,7 @@ def decode_codes(values, table, out, first, last):
             out[y, x, 3] = values[y, x, 3]
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def to_screen_rows_kernel(src, table, dst, first, last):
     top = np.float32(65535.0)
     for y in range(first, last):

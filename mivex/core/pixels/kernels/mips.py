@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.pixels.mips`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 
-@nb.njit(nogil=True, cache=True)
+
+@kernel
 def halve_rows(src, dst, weigh, first, last):
     sh, sw = src.shape[0], src.shape[1]
     dh, dw = dst.shape[0], dst.shape[1]

@@ -1,12 +1,13 @@
 """Kernels of `mivex.core.pixels.nearest`."""
 
-import numba as nb
 import numpy as np
+
+from mivex.core.base.compile import kernel
 
 _NONE = -1
 
 
-@nb.njit(nogil=True, cache=True)
+@kernel
 def columns_kernel(mask, near, first, last):
     """Row of the nearest marked texel in each column of ``first`` to ``last``; -1 where there is none."""
     h = mask.shape[0]
@@ -26,7 +27,7 @@ def columns_kernel(mask, near, first, last):
                 near[y, x] = s
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def rows_kernel(near, index, distance, first, last):
     """Lower envelope along rows; ``index`` receives the flat place of the nearest marked texel, ``distance`` how far."""
     w = near.shape[1]

@@ -1,15 +1,16 @@
 """Kernels of `mivex.core.pixels.outline`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 
-@nb.njit(nogil=True, cache=True, inline="always")
+
+@inlined
 def _cut(a, b, at):
     return (at - a) / (b - a)
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def mark_rows(alpha, at, cells, first, last):
     """Zero in ``cells`` wherever the square to the right of and below a texel holds outline."""
     h, w = alpha.shape
@@ -20,7 +21,7 @@ def mark_rows(alpha, at, cells, first, last):
                 cells[y, x] = 0
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def pieces_kernel(alpha, at, places, out):
     """The one or two straight pieces in each marked square: y0, x0, y1, x1 each; NaN where there is no second."""
     w = alpha.shape[1]
@@ -55,7 +56,7 @@ def pieces_kernel(alpha, at, places, out):
             out[k, 4] = np.nan
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy", inline="always")
+@inlined
 def _to_piece(y, x, y0, x0, y1, x1):
     """Squared distance to a straight piece, and the vector there."""
     ey, ex = y1 - y0, x1 - x0
@@ -69,7 +70,7 @@ def _to_piece(y, x, y0, x0, y1, x1):
 _LOOK = np.array([[0, 0], [2, 0], [-2, 0], [0, 2], [0, -2], [3, 3], [3, -3], [-3, 3], [-3, -3]])
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def distance_rows(alpha, at, rough, index, number, cells, pieces, limit, out, inward, first, last):
     h, w = alpha.shape
     for y in range(first, last):

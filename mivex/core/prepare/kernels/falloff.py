@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.prepare.falloff`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+
+@kernel
 def mask_rows(cy, cx, radius, stretch, cos, sin, soft, code, smooth, out, first, last):
     one, zero, half = np.float32(1), np.float32(0), np.float32(0.5)
     # A hard edge still covers its texels by share, half a texel on either side; a soft one lies within.
@@ -26,7 +27,7 @@ def mask_rows(cy, cx, radius, stretch, cos, sin, soft, code, smooth, out, first,
             out[y, x] = t * t * (np.float32(3) - t - t) if smooth else t
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def stroke_kernel(mask, ys, xs, r, erase):
     h, w = mask.shape
     y0, y1 = max(0, int(ys.min() - r)), min(h, int(ys.max() + r) + 2)

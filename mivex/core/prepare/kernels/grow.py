@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.prepare.grow`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+
+@kernel
 def _read(alpha, y, x):
     """Bilinear at texel centres, held at the border."""
     h, w = alpha.shape
@@ -17,7 +18,7 @@ def _read(alpha, y, x):
     return top + (low - top) * fy
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def grow_rows(alpha, distance, inward, by, reach, out, first, last):
     amount = abs(by)
     steps = max(1, int(np.ceil(amount)))
@@ -40,7 +41,7 @@ def grow_rows(alpha, distance, inward, by, reach, out, first, last):
             out[y, x] = a
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def feather_rows(alpha, distance, inward, width, side, smooth, out, first, last):
     one, zero = np.float32(1), np.float32(0)
     for y in range(first, last):

@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.prepare.key_colour`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+
+@kernel
 def key_rows(C, alpha, K, near, far, clean, despill, lead, out, first, last):
     one, zero = np.float32(1), np.float32(0)
     for y in range(first, last):

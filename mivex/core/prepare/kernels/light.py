@@ -1,12 +1,12 @@
 """Kernels of `mivex.core.prepare.light`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 from mivex.core.pixels.kernels.colour import decode_near, encode_near
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def light_rows(values, factor, weight, colour, by_value, glow, amount, share, linear, out, first, last):
     one, zero = np.float32(1), np.float32(0)
     for y in range(first, last):
@@ -35,7 +35,7 @@ def light_rows(values, factor, weight, colour, by_value, glow, amount, share, li
             out[y, x, 3] = values[y, x, 3]
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def over_rows(values, light, cover, linear, out, first, last):
     one, zero = np.float32(1), np.float32(0)
     for y in range(first, last):
@@ -57,7 +57,7 @@ def over_rows(values, light, cover, linear, out, first, last):
             out[y, x, 3] = min(alpha, one)
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def matte_rows(values, B, alpha, share, linear, out, first, last):
     one, zero = np.float32(1), np.float32(0)
     for y in range(first, last):
@@ -77,7 +77,7 @@ def matte_rows(values, B, alpha, share, linear, out, first, last):
             out[y, x, 3] = a
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def mix_rows(values, colours, out, first, last):
     for y in range(first, last):
         for x in range(out.shape[1]):

@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.prepare.normal`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+
+@kernel
 def normal_rows(height, alpha, k, way, out, first, last):
     """``height`` carries one more texel on every side than ``out``."""
     a, b = np.float32(3 / 32), np.float32(10 / 32)

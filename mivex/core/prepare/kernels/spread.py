@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.prepare.spread`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 
-@nb.njit(nogil=True, cache=True)
+
+@kernel
 def take_rows(values, index, fill, out, first, last):
     w = fill.shape[1]
     for y in range(first, last):
@@ -14,7 +15,7 @@ def take_rows(values, index, fill, out, first, last):
             out[y, x, 3] = values[y, x, 3]
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def push_rows(level, coarse, out, first, last):
     """Own average where it is known, the coarser level's, read bilinearly, for the rest."""
     h, w = out.shape[0], out.shape[1]

@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.prepare.tiling`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import inlined, kernel
 
-@nb.njit(nogil=True, cache=True, inline="always")
+
+@inlined
 def _hash(x, y, seed):
     # Numba widens 32-bit products to 64 bits; the mask brings them back.
     low = np.uint64(0xFFFFFFFF)
@@ -18,7 +19,7 @@ _COS = np.cos(np.arange(16) * np.pi / 8).astype(np.float32)
 _SIN = np.sin(np.arange(16) * np.pi / 8).astype(np.float32)
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
     h, w = out.shape
     one = np.float32(1)
@@ -59,7 +60,7 @@ def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
                     x += 1
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def grain_rows(cells_x, cells_y, octaves, seed, out, first, last):
     h, w = out.shape
     for y in range(first, last):
@@ -72,7 +73,7 @@ def grain_rows(cells_x, cells_y, octaves, seed, out, first, last):
                 out[y, x] += np.float32(0.5 ** o) * (r / np.float32(32767.5) - np.float32(1)) * np.float32(0.6)
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def tile_rows(p, across, down, out, first, last):
     h, w = p.shape[0], p.shape[1]
     one = np.float32(1)

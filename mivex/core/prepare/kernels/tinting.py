@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.prepare.tinting`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+
+@kernel
 def ramp_rows(values, grey, table, out, first, last):
     for y in range(first, last):
         for x in range(grey.shape[1]):

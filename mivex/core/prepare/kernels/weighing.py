@@ -1,12 +1,12 @@
 """Kernels of `mivex.core.prepare.weighing`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 from mivex.core.pixels.kernels.colour import decode_near, encode_near
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def weigh_rows(values, decode, out, first, last):
     for y in range(first, last):
         for x in range(values.shape[1]):
@@ -17,7 +17,7 @@ def weigh_rows(values, decode, out, first, last):
             out[y, x, 3] = a
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def unweigh_rows(sums, plain, encode, least, out, first, last):
     one, zero = np.float32(1), np.float32(0)
     for y in range(first, last):
@@ -34,7 +34,7 @@ def unweigh_rows(sums, plain, encode, least, out, first, last):
             out[y, x, 3] = min(max(a, zero), one)
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def premultiply_rows(values, data, out, first, last):
     for y in range(first, last):
         for x in range(values.shape[1]):

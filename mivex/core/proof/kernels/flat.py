@@ -1,19 +1,19 @@
 """Kernels of `mivex.core.proof.flat`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 from mivex.core.pixels.kernels.lanes import blue4, green4, make4, red4
 from mivex.core.pixels.kernels.merge import kept, merge4
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def _code(v, table):
     v = min(max(v, np.float32(0)), np.float32(1))
     return table[int(v * np.float32(65535) + np.float32(0.5))]
 
 
-@nb.njit(nogil=True, cache=True, error_model="numpy")
+@kernel
 def draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, w, h, level, left, top, zoom,
                show, back, scene, dark, bright, checker, encode, code, opacity, cutoff, tint, bayer, table, edge):
     """Rows ``first`` to ``last`` of ``out``; ``edge`` = x beyond which this texture is drawn."""

@@ -1,10 +1,11 @@
 """Kernels of `mivex.core.proof.histogram`."""
 
-import numba as nb
 import numpy as np
 
+from mivex.core.base.compile import kernel
 
-@nb.njit(nogil=True, cache=True)
+
+@kernel
 def count_rows(values, counts, sums, first, last):
     low, high, total, clear, solid = np.float32(2), np.float32(-1), 0.0, 0, 0
     for y in range(first, last):

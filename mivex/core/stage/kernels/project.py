@@ -37,18 +37,23 @@ def _same_face(position, uv, tint, index, t):
 def _axes(position, uv, index, t, draw, out):
     """Where u and minus v run in the world, as unit vectors; nothing where the UVs have no area."""
     a, b, c = index[t, 0], index[t, 1], index[t, 2]
-    e, f = position[b] - position[a], position[c] - position[a]
-    p, q = uv[b] - uv[a], uv[c] - uv[a]
-    u1, u2 = draw.u[0] * p[0] + draw.u[1] * p[1], draw.u[0] * q[0] + draw.u[1] * q[1]
-    v1, v2 = draw.v[0] * p[0] + draw.v[1] * p[1], draw.v[0] * q[0] + draw.v[1] * q[1]
+    p0, p1 = uv[b, 0] - uv[a, 0], uv[b, 1] - uv[a, 1]
+    q0, q1 = uv[c, 0] - uv[a, 0], uv[c, 1] - uv[a, 1]
+    u1, u2 = draw.u[0] * p0 + draw.u[1] * p1, draw.u[0] * q0 + draw.u[1] * q1
+    v1, v2 = draw.v[0] * p0 + draw.v[1] * p1, draw.v[0] * q0 + draw.v[1] * q1
     det = u1 * v2 - u2 * v1
     if abs(det) < 1e-20:
         return
-    along, down = (e * v2 - f * v1) / det, (f * u1 - e * u2) / det
-    la, ld = math.sqrt((along * along).sum()), math.sqrt((down * down).sum())
+    la = ld = 0.0
     for k in range(3):
-        out.along[k] = np.float32(along[k] / la) if la > 0 else np.float32(0)
-        out.upward[k] = np.float32(-down[k] / ld) if ld > 0 else np.float32(0)
+        e, f = position[b, k] - position[a, k], position[c, k] - position[a, k]
+        along, down = (e * v2 - f * v1) / det, (f * u1 - e * u2) / det
+        la += along * along
+        ld += down * down
+        out.along[k], out.upward[k] = np.float32(along), np.float32(-down)
+    for k in range(3):
+        out.along[k] = out.along[k] / np.float32(math.sqrt(la)) if la > 0 else np.float32(0)
+        out.upward[k] = out.upward[k] / np.float32(math.sqrt(ld)) if ld > 0 else np.float32(0)
 
 
 @kernel
@@ -104,7 +109,8 @@ def project(position, normal, uv, tint, index, draws, number, view, lens, out, a
         for k in range(n):
             j = (k + 1) % n
             if ordered or cam[k, 2] >= near:
-                poly[m] = cam[k]
+                for i in range(12):
+                    poly[m, i] = cam[k, i]
                 m += 1
             if not ordered and (cam[k, 2] >= near) != (cam[j, 2] >= near):
                 # The same crossing whichever way the edge is walked, so that neighbours stay joined.
