@@ -15,6 +15,7 @@ def main() -> None:
     doc, shop = read_project(PROJECT), Workshop(PROJECT.parent)
     textures = {o.id: shop.texture(o) for o in doc.overlays}
     kept, moving = StagePainter(), StagePainter()
+    painters = {name: StagePainter() for name in ("bubble", "registry", "blend")}
     state = {"n": 0}
 
     def whole(view: View) -> None:
@@ -26,9 +27,11 @@ def main() -> None:
 
     def edit(view: View, overlay: str, blends: bool = False) -> None:
         state["n"] += 1
-        values = ({"blend": ("Translucent", "Premultiplied")[state["n"] % 2]} if blends
+        state["blend"] = 1 - state.get("blend", 0) if blends else state.get("blend", 0)
+        values = ({"blend": ("Translucent", "Premultiplied")[state["blend"]]} if blends
                   else {"opacity": 0.5 + 0.4 * (state["n"] % 7) / 7})
-        kept.paint(edits.set_fields(doc, overlay, "material", **values), textures, view)
+        painter = painters["blend" if blends else overlay]
+        painter.paint(edits.set_fields(doc, overlay, "material", **values), textures, view)
 
     def turn(view: View) -> None:
         state["n"] += 1
@@ -39,6 +42,8 @@ def main() -> None:
         view = View(camera, 1280, 800)
         kept.paint(doc, textures, view)
         moving.paint(doc, textures, view)
+        for painter in painters.values():
+            painter.paint(doc, textures, view)
         full, bare, bubble, decal, blend, move = medians(
             9, lambda v=view: whole(v), lambda v=view: StagePainter().paint(Document(), {}, v),  # type: ignore[misc]
             lambda v=view: edit(v, "bubble"), lambda v=view: edit(v, "registry"),  # type: ignore[misc]

@@ -210,6 +210,16 @@ class Scene:
     def __init__(self, keep: int = 4096) -> None:
         self._kept: OrderedDict[tuple[object, ...], tuple[Draw, object]] = OrderedDict()
         self._most = keep
+        self._shapes: OrderedDict[tuple[object, ...], tuple[Draw, object]] = OrderedDict()
+
+    def _keep(self, table: "OrderedDict[tuple[object, ...], tuple[Draw, object]]", key: tuple[object, ...],
+              make: Callable[[], tuple[Draw, object]]) -> Draw:
+        if key not in table:
+            table[key] = make()
+            if len(table) > self._most:
+                table.popitem(last=False)
+        table.move_to_end(key)
+        return table[key][0]
 
     def draws(self, doc: Document, textures: Mapping[str, Texture], view: View,
               meshes: Mapping[str, Mesh] | None = None) -> list[Draw]:
@@ -226,14 +236,22 @@ class Scene:
                 # The order goes by the distance from the eye; a billboard turns with the camera besides.
                 seen = (view.camera.yaw, view.camera.pitch) if isinstance(p, BillboardPlace) else ()
                 read = tuple(id(textures.get(k)) for k in read_by(o.material))
-                key = (o.id, o.name, o.material, p, id(texture), read, tuple(view.eye), seen, id(world))
-                if key not in self._kept:
+                shape = (o.id, o.name, o.material, p, id(texture), read, seen, id(world))
+
+                def make(o: Overlay = o, p: Place = p, texture: Texture = texture) -> tuple[Draw, object]:
                     pictures = _Pictures(texture, textures)
-                    self._kept[key] = _drawn(o, p, pictures, view, world), (pictures.used, world)
-                    if len(self._kept) > self._most:
-                        self._kept.popitem(last=False)
-                self._kept.move_to_end(key)
-                rows.append(self._kept[key][0])
+                    return _drawn(o, p, pictures, view, world), (pictures.used, world)
+
+                def placed(o: Overlay = o, p: Place = p, texture: Texture = texture,
+                           shape: tuple[object, ...] = shape, make: Callable[[], tuple[Draw, object]] = make) -> tuple[
+                               Draw, object]:
+                    # Mesh, pictures and mask stay; only when it comes changes with the eye.
+                    drawn = self._keep(self._shapes, shape, make)
+                    framed = placing.framed(p, texture.extent)
+                    order = order_key(o.material, placing.middle(framed, view, texture.pivot, world), view.eye)
+                    return replace(drawn, order=order), self._shapes[shape][1]
+
+                rows.append(self._keep(self._kept, (shape, tuple(view.eye)), placed))
         return sorted(rows, key=lambda d: d.order)
 
 
@@ -284,7 +302,7 @@ class StagePainter:
         if not moving:
             begun = time.perf_counter()
             codes = self.painter.paint(draws, view, doc.lighting)
-            if self.painter.drawn == (0, view.height, 0, view.width):
+            if self.painter.drawn == ((0, view.height, 0, view.width),):
                 self._pixel = (time.perf_counter() - begun) / (view.width * view.height)
             return codes
         coarse = min(max(math.ceil(math.sqrt(view.width * view.height * self._pixel / QUICK)), 1), COARSEST)

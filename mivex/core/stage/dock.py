@@ -23,7 +23,7 @@ from mivex.core.base.store import write_bytes
 from mivex.core.base.types import Floats
 from mivex.core.pixels import shapes
 from mivex.core.pixels.colour import DECODE_8
-from mivex.core.pixels.mips import MipChain, build_chain
+from mivex.core.pixels.mips import build_chain
 from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, segment
 from mivex.core.stage.draw import Coat, Draw, Input
 from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh
@@ -81,11 +81,12 @@ def normals_of(height: Floats, wraps: bool) -> Floats:
 
 def _codes(skin: Skin) -> dict[str, NDArray[np.uint8]]:
     h, w = skin.rgb.shape[:2]
-    surface = np.stack([np.broadcast_to(np.asarray(v, np.float32), (h, w))
-                        for v in (skin.rough, skin.metal, skin.occlusion)], axis=-1)
-    found = {"rgb": skin.rgb, "surface": surface}
-    if skin.height is not None:
-        found["normal"] = normals_of(skin.height, skin.wraps)
+    rough, metal, occlusion = (np.broadcast_to(np.asarray(v, np.float32), (h, w))
+                               for v in (skin.rough, skin.metal, skin.occlusion))
+    height = np.zeros((h, w), np.float32) if skin.height is None else skin.height
+    # Two pictures, not four: metal where a solid needs no alpha, roughness behind the normal.
+    found = {"colour": np.dstack([skin.rgb * occlusion[..., None], metal]),
+             "surface": np.dstack([normals_of(height, skin.wraps), rough])}
     return {k: np.rint(np.clip(v, 0, 1) * 255).astype(np.uint8) for k, v in found.items()}
 
 
@@ -104,14 +105,10 @@ def _coat(make: Callable[[], Skin]) -> Coat:
             np.savez(held, **codes)  # type: ignore[arg-type]
             write_bytes(place, held.getvalue())
 
-    def chain(name: str, colour: bool) -> MipChain:
-        out = np.ones((*codes[name].shape[:2], 4), np.float32)
-        out[..., :3] = DECODE_8[codes[name]] if colour else codes[name] * np.float32(1 / 255)
-        return build_chain(out)
-
-    surface = chain("surface", False)
-    return Coat(chain("rgb", True), rough=Input(1.0, surface, 0), metal=Input(1.0, surface, 1),
-                occlusion=Input(1.0, surface, 2), normal=chain("normal", False) if "normal" in codes else None)
+    values = codes["colour"] * np.float32(1 / 255)
+    values[..., :3] = DECODE_8[codes["colour"][..., :3]]
+    colour, surface = build_chain(values), build_chain(codes["surface"] * np.float32(1 / 255))
+    return Coat(colour, rough=Input(1.0, surface, 3), metal=Input(1.0, colour, 3), normal=surface)
 
 
 @cache

@@ -32,8 +32,8 @@ class Painter:
         self._buffers: Buffers | None = None
         self._behind: Buffers | None = None
         self._codes: NDArray[np.uint8] = np.empty((0, 0, 3), np.uint8)
-        self.drawn: Box | None = None
-        """What the last picture redrew; None: nothing."""
+        self.drawn: tuple[Box, ...] = ()
+        """What the last picture redrew."""
 
     def paint(self, draws: Sequence[Draw], view: View, lighting: Lighting) -> NDArray[np.uint8]:
         """Display codes (height, width, 3) of draws in their order."""
@@ -57,15 +57,14 @@ class Painter:
         if full or self._buffers is None or self._behind is None:
             self._buffers, self._behind = Buffers.of(view), Buffers.of(view)
             self._codes = np.empty((view.height, view.width, 3), np.uint8)
-            box: Box | None = (0, view.height, 0, view.width)
-        else:
-            box = _around(boxes)
+            boxes = [(0, view.height, 0, view.width)]
+        boxes = apart(boxes)
         screen = Screen(self._codes, lighting)
-        if box is not None:
+        for box in boxes:
             self._draw(shot, lighting, shadows, box, behind_changed, screen)
-        if shown_otherwise and box != (0, view.height, 0, view.width):
+        if shown_otherwise and not full:
             screen.write(self._buffers.colour, (0, view.height, 0, view.width))
-        self._draws, self._shot, self._lighting, self.drawn = rows, shot, lighting, box
+        self._draws, self._shot, self._lighting, self.drawn = rows, shot, lighting, tuple(boxes)
         return self._codes.copy()
 
     def _draw(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, box: Box, behind_changed: bool,
@@ -88,7 +87,8 @@ class Painter:
         if not (lit and lighting.shadows and lighting.lamp > 0):
             return None
         casters = [d for d in draws if casts(d)]
-        key = (lighting.lamp_turn, lighting.lamp_height, *[id(d) for d in casters])
+        # Not the draws themselves: these are others whenever the camera, and with it the order, changes.
+        key = (lighting.lamp_turn, lighting.lamp_height, *[(id(d.mesh), id(d.mask), id(d.transform)) for d in casters])
         if key != self._shadow_key or self._shadows is None:
             self._shadows, self._shadow_key = shadows_of(casters, lighting.towards_lamp), key
             self._casters = casters  # held, so that their ids stay theirs
@@ -99,10 +99,27 @@ def _same(a: list[Draw], b: list[Draw]) -> bool:
     return len(a) == len(b) and all(x is y for x, y in zip(a, b, strict=True))
 
 
-def _around(boxes: list[Box]) -> Box | None:
-    if not boxes:
-        return None
-    return (min(b[0] for b in boxes), max(b[1] for b in boxes), min(b[2] for b in boxes), max(b[3] for b in boxes))
+def _area(b: Box) -> int:
+    return (b[1] - b[0]) * (b[3] - b[2])
+
+
+def apart(boxes: list[Box]) -> list[Box]:
+    """Boxes that cover the same and do not meet; two that are cheaper to draw as one are one."""
+    rows: list[Box] = []
+    for box in boxes:
+        b = box
+        while True:
+            for i, r in enumerate(rows):
+                both = (min(b[0], r[0]), max(b[1], r[1]), min(b[2], r[2]), max(b[3], r[3]))
+                meet = b[0] < r[1] and r[0] < b[1] and b[2] < r[3] and r[2] < b[3]
+                if meet or _area(both) <= 1.3 * (_area(b) + _area(r)):
+                    b = both
+                    rows.pop(i)
+                    break
+            else:
+                break
+        rows.append(b)
+    return rows
 
 
 def _shaded(draw: Draw, draws: list[Draw], lighting: Lighting, view: View) -> Box | None:

@@ -37,6 +37,13 @@ def lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, wrap):
 
     ``gw, gu, gv``, ``hw, hu, hv``: change of 1/w, u/w, v/w per pixel across and down.
     """
+    level, share = lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv)
+    return trilinear4(chain, u, v, level, share, wrap)
+
+
+@inlined
+def lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv):
+    """The level, and the share of the next one, that the screen's derivatives ask for; see `lean4`."""
     W, H = np.float32(wide_of(chain, 0)), np.float32(high_of(chain, 0))
     ux, vx = (gu - u * gw) * w * W, (gv - v * gw) * w * H
     uy, vy = (hu - u * hw) * w * W, (hv - v * hw) * w * H
@@ -44,7 +51,7 @@ def lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, wrap):
     level, share = 0, np.float32(0)
     if rho2 > np.float32(1):
         level, share = level_of(rho2, levels_of(chain) - 1)
-    return trilinear4(chain, u, v, level, share, wrap)
+    return level, share
 
 
 @inlined
@@ -72,13 +79,15 @@ def surface_of(draw, poly, value, i, iw, hold):
     hw, hu, hv = np.float32(poly.down[0]), np.float32(poly.down[1]), np.float32(poly.down[2])
     at = hold
     c = splat4(one)
+    level, share, wide, high = poly.level, poly.share, np.int64(0), np.int64(0)
     for k in range(draw.slots):
         chain = draw.chain[k]
-        # Levels differ with the size of each picture, so only the first may use what the polygon found.
-        if poly.flat and k == 0:
-            got = trilinear4(chain, u, v, poly.level, poly.share, draw.wrap)
-        else:
-            got = lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, draw.wrap)
+        # Levels differ only with the size of a picture; of the first, a flat polygon knows it already.
+        if wide_of(chain, 0) != wide or high_of(chain, 0) != high:
+            wide, high = wide_of(chain, 0), high_of(chain, 0)
+            if k > 0 or not poly.flat:
+                level, share = lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv)
+        got = trilinear4(chain, u, v, level, share, draw.wrap)
         if k == 0:
             c = got
         store4(at + np.uint64(16 * k), got)
