@@ -5,6 +5,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from PySide6.QtCore import QPoint, QPointF, Qt
+from PySide6.QtGui import QImage
 from PySide6.QtTest import QTest
 from sprites import disc, paint, rgba
 
@@ -22,8 +23,10 @@ from mivex.core.prepare.weighing import premultiplied, unweighed, weighed
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import PROXY_SIDE, Workshop
+from mivex.core.results import Results, Target
+from mivex.core.stage.painter import apart
 from mivex.ui.fields.editors import CurveEdit, LevelsEdit, RampEdit
-from mivex.ui.fields.fields import Bar
+from mivex.ui.fields.fields import Bar, NumberField
 from mivex.ui.fields.forms import field_for, shown_keys
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -140,6 +143,65 @@ def test_a_bar_takes_typed_numbers_units_and_refuses_words():
         assert bar.value == value
     QTest.keyClick(bar, Qt.Key.Key_Home)
     assert bar.value == 4
+
+
+def test_a_dot_says_that_a_setting_was_changed_and_its_name_brings_the_usual_value():
+    held = {"v": 2.0}
+    field = NumberField("Width", "How wide.", lambda: held["v"], 2.0, low=0, high=4, hard=(0, 9))
+    field.edited.connect(lambda v: held.update(v=v))
+    field.show()
+
+    def dotted():
+        field.refresh()
+        grey = field.label.grab().toImage().convertToFormat(QImage.Format.Format_Grayscale8)
+        return max(grey.pixelColor(x, y).red() for x in range(7) for y in range(grey.height())) > 180
+
+    assert not dotted()
+    field.bar.put(3.5)
+    assert held["v"] == 3.5 and dotted() and field.label.accessibleDescription() == "changed"
+    QTest.mouseDClick(field.label, Qt.MouseButton.LeftButton)
+    assert held["v"] == 2.0 and not dotted()
+
+
+def test_results_are_asked_for_without_a_window(tmp_path):
+    """One record a target: what is due, what is too late, what goes with its overlay."""
+    write_picture(tmp_path / "a.png", np.full((16, 16, 4), 0.5, np.float32))
+    o = Overlay(id="o", name="o", source=Source(path="a.png"), steps=(step("invert-alpha"),))
+    doc, shop, results = Document(overlays=(o,)), Workshop(tmp_path), Results()
+    assert results.follow(doc, str(tmp_path)) == [] and results.get("o").texture is None
+    (target, key), = results.due()
+    got = []
+    results.make(doc, shop, target, key, got.append, lambda: False, lambda _: None)
+    assert len(got) == 1 and got[0].full and results.take(got[0]) and results.due() == []
+    (overlay, known, mark), = results.unexamined()
+    assert results.take_findings(results.examine(shop, overlay, known, mark)) and results.unexamined() == []
+    assert results.get("o").figures is not None and results.get("o").meaning[0] == "colour"
+    # Made for an earlier document: shown, but still due. What is wanted of a step is dropped with its overlay.
+    later = edits.set_steps(doc, "o", ())
+    results.follow(later, str(tmp_path))
+    assert results.take(got[0]) and results.get("o").texture is got[0].texture and len(results.due()) == 1
+    results.want(Target("o", 0))
+    assert [t for t, _ in results.inputs_due()] == [Target("o", 0)]
+    results.follow(Document(), str(tmp_path))
+    assert results.get("o").texture is None and not results.inputs_due() and not results.take(got[0])
+    # A picture that cannot be read is that target's problem.
+    gone = Document(overlays=(o.model_copy(update={"source": Source(path="none.png")}),))
+    results.follow(gone, str(tmp_path))
+    results.make(gone, shop, *results.due()[0], got.append, lambda: False, lambda _: None)
+    assert got[-1].texture is None and "none.png" in got[-1].problem
+
+
+def test_boxes_that_do_not_meet_are_drawn_apart(rng):
+    for _ in range(20):
+        y, x = np.sort(rng.integers(0, 60, (8, 2)), axis=1), np.sort(rng.integers(0, 60, (8, 2)), axis=1)
+        boxes = [(int(a), int(b) + 1, int(c), int(d) + 1) for (a, b), (c, d) in zip(y, x, strict=True)]
+        cover = np.zeros((64, 64), int)
+        for a, b, c, d in apart(boxes):
+            cover[a:b, c:d] += 1
+        assert cover.max() == 1
+        for a, b, c, d in boxes:
+            assert cover[a:b, c:d].min() == 1
+    assert apart([(0, 4, 0, 4), (40, 44, 40, 44)]) == [(0, 4, 0, 4), (40, 44, 40, 44)]
 
 
 def test_the_busy_strip_waits_and_counts():

@@ -207,19 +207,25 @@ def codes_of(drawn: Buffers, doc: Document) -> NDArray[np.uint8]:
 class Scene:
     """Turns documents into draws, and gives the same objects again for whatever has not changed."""
 
-    def __init__(self, keep: int = 4096) -> None:
-        self._kept: OrderedDict[tuple[object, ...], tuple[Draw, object]] = OrderedDict()
-        self._most = keep
-        self._shapes: OrderedDict[tuple[object, ...], tuple[Draw, object]] = OrderedDict()
+    def __init__(self) -> None:
+        # Only what the last two pictures needed: each entry holds on to textures and meshes.
+        self._kept: dict[object, tuple[Draw, object]] = {}
+        self._shapes: dict[object, tuple[Draw, object]] = {}
+        self._now: set[object] = set()
+        self._before: set[object] = set()
 
-    def _keep(self, table: "OrderedDict[tuple[object, ...], tuple[Draw, object]]", key: tuple[object, ...],
+    def _keep(self, table: dict[object, tuple[Draw, object]], key: object,
               make: Callable[[], tuple[Draw, object]]) -> Draw:
         if key not in table:
             table[key] = make()
-            if len(table) > self._most:
-                table.popitem(last=False)
-        table.move_to_end(key)
+        self._now.add(key)
         return table[key][0]
+
+    def _forget(self) -> None:
+        for table in (self._kept, self._shapes):
+            for key in table.keys() - self._now - self._before:
+                del table[key]
+        self._before, self._now = self._now, set()
 
     def draws(self, doc: Document, textures: Mapping[str, Texture], view: View,
               meshes: Mapping[str, Mesh] | None = None) -> list[Draw]:
@@ -252,6 +258,7 @@ class Scene:
                     return replace(drawn, order=order), self._shapes[shape][1]
 
                 rows.append(self._keep(self._kept, (shape, tuple(view.eye)), placed))
+        self._forget()
         return sorted(rows, key=lambda d: d.order)
 
 

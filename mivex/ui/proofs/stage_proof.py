@@ -47,12 +47,20 @@ class StageCanvas(Canvas):
         self._rest.timeout.connect(self.redraw)
         session.changed.connect(self.redraw)
         session.chosen.connect(self.update)
-        engine.prepared.connect(lambda _k: self.redraw())
+        # The flat proof comes first: it gets both cores for the moment that it needs.
+        self._soon = QTimer(self, singleShot=True, interval=30)
+        self._soon.timeout.connect(self.redraw)
+        engine.prepared.connect(lambda _k: self._soon.start())
 
     @property
     def view(self) -> View:
         """The camera for the widget's present size."""
         return View(self.camera, max(1, self.width()), max(1, self.height()))
+
+    @property
+    def moving(self) -> bool:
+        """What is shown may be coarse, or about to be drawn again."""
+        return self._rest.isActive() or self._soon.isActive()
 
     def look(self, camera: Camera) -> None:
         """Look from another place."""
@@ -65,7 +73,9 @@ class StageCanvas(Canvas):
         doc, textures, camera = self.session.doc, self.engine.stage_textures(), self.camera
         meshes = self.engine.results.meshes()
         there = {k: id(x) for k, x in (*meshes.items(), *textures.items())}
-        now = (doc.overlays, doc.lighting, doc.around, there, camera, self.size())
+        # Steps are not looked at: what they make of a texture is, once it is there.
+        seen = tuple((o.id, o.shown, o.material, o.places) for o in doc.overlays)
+        now = (seen, doc.lighting, doc.around, there, camera, self.size())
         moving = self._rest.isActive()
         if not moving and now == self._shown and self.image is not None:
             return  # nothing that is seen has changed

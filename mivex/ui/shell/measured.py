@@ -4,7 +4,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QWidget
 
-from mivex.core.findings.texture.fringe import LIMIT
+from mivex.core.findings.texture.fringe import LIMIT, judged
 from mivex.core.proof.flat import full_size
 from mivex.core.proof.histogram import histogram
 from mivex.core.results import Result
@@ -64,8 +64,9 @@ class Measured(QWidget):
         p.drawText(QRectF(0, 60, half, 16), Qt.AlignmentFlag.AlignVCenter, text)
         figures = self.result.figures
         if figures is not None and figures.fringes:
-            shown = [r.shows for r in figures.fringes]
-            self._fringes(p, QRectF(half + 28, 24, self.width() - half - 36, 52), shown)
+            found = any(f.id == "fringe" for f in self.result.findings)
+            worth = {r.level for r in judged(figures.fringes)} if found else set()
+            self._fringes(p, QRectF(half + 28, 24, self.width() - half - 36, 52), [r.shows for r in figures.fringes], worth)
 
     def _alpha(self, p: QPainter, box: QRectF) -> None:
         assert self.result is not None and self.result.texture is not None
@@ -80,14 +81,14 @@ class Measured(QWidget):
         p.setBrush(Qt.BrushStyle.NoBrush)
         p.drawRect(box)
 
-    def _fringes(self, p: QPainter, box: QRectF, shown: list[float]) -> None:
-        """A column a level; the line is where a fringe is worth mending."""
+    def _fringes(self, p: QPainter, box: QRectF, shown: list[float], worth: set[int]) -> None:
+        """A column a level; the line is where a fringe is worth mending, at the levels that are near enough."""
         top = max(*shown, LIMIT * 1.6)
         step = min(box.width() / len(shown), 26.0)
         for i, v in enumerate(shown):
             high = max(1.0, box.height() * v / top)
             p.setPen(Qt.PenStyle.NoPen)
-            p.setBrush(QColor(theme.FINDING if v > LIMIT else theme.SOFT))
+            p.setBrush(QColor(theme.FINDING if v > LIMIT and i in worth else theme.SOFT))
             p.drawRect(QRectF(box.left() + i * step + 1, box.bottom() - high, max(step - 5, 2), high))
         y = box.bottom() - box.height() * LIMIT / top
         p.setPen(QPen(QColor(theme.FAINT), 1, Qt.PenStyle.DashLine))

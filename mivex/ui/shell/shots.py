@@ -115,5 +115,13 @@ def write_shots(folder: Path) -> Iterator[Path]:
     window.tray.list.setCurrentRow(_finding(window, "border"))
     window.go("deliver")
     yield _grab(window, folder, "15-deliver")
+    s.choose("porthole")
+    window.go("blend")
+    window.arrange("stage")
+    window.stage.canvas.look(s.doc.cameras[1])
+    s.apply("Light", lambda d: edits.set_lighting(d, environment="spots", lamp_turn=-40.0, lamp_height=30.0))
+    yield _grab(window, folder, "16-light")
+    while s.undo_label:
+        s.undo()
     window.end()
     window.hide()

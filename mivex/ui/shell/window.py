@@ -153,7 +153,8 @@ class Window(FileActions):
         """Nothing is being computed."""
         return (self.engine.idle and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
                 and self.flat.canvas.worker.idle
-                and self.stage.canvas.worker.idle and self.rack._thumbs.idle and self.controls.hint.worker.idle)
+                and self.stage.canvas.worker.idle and not self.stage.canvas.moving
+                and self.rack._thumbs.idle and self.controls.hint.worker.idle)
 
     def tell(self, sentence: str) -> None:
         """Show one sentence under the proofs for a while."""

@@ -6,7 +6,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFrame, QGridLayout, QSizePolicy, QWidget
 
 from mivex.core.findings.facts import Facts
-from mivex.core.findings.texture.fringe import LIMIT
+from mivex.core.findings.texture.fringe import LIMIT, judged
 from mivex.core.picture.fringes import VISIBLE
 from mivex.core.project.document import Overlay
 from mivex.ui import theme
@@ -46,11 +46,15 @@ def build_edges(c: Page, o: Overlay) -> None:
             item = grid.takeAt(0)
             if item and (w := item.widget()):
                 w.deleteLater()
+        # The hue means a finding: only where the fringe is one, and at the levels that make it one.
+        found = any(f.id == "fringe" for f in c.engine.get(o.id).findings)
+        worth = {r.level for r in judged(rows)} if found else set()
         for i, r in enumerate(rows):
             grid.addWidget(label(f"{r.level} · {r.width}×{r.height}", "figure"), i, 0)
             bar = QFrame()
             bar.setFixedHeight(5)
-            bar.setStyleSheet(f"background: {theme.FINDING if r.p99 > VISIBLE else theme.FAINT};")
+            shade = theme.FAINT if r.p99 <= VISIBLE else theme.FINDING if r.level in worth else theme.LIGHT
+            bar.setStyleSheet(f"background: {shade};")
             bar.setSizePolicy(QSizePolicy.Policy.Fixed, QSizePolicy.Policy.Fixed)
             bar.setFixedWidth(max(1, round(min(r.p99, 64) / 64 * 96)))
             grid.addWidget(bar, i, 1, Qt.AlignmentFlag.AlignVCenter)
