@@ -144,9 +144,9 @@ def _floor() -> Skin:
     shade = 1 - 0.62 * under ** 2 - 0.45 * crate ** 2
     # Puddles lie where the ground is low: dark, and smooth as a mirror.
     low = noise(n, n, 210, 17, octaves=3)
-    wet = np.clip((low - 0.60) * 14, 0, 1)
-    damp = np.clip((low - 0.50) * 7, 0, 1)
-    p = p * (1 - 0.42 * damp - 0.12 * wet)[..., None]
+    wet = np.clip((low - 0.68) * 14, 0, 1)
+    damp = np.clip((low - 0.58) * 7, 0, 1)
+    p = p * (1 - 0.30 * damp - 0.08 * wet)[..., None]
     grit = noise(n, n, 5, 18) * 2 + noise(n, n, 40, 19) * 3
     joint = np.minimum(*(np.abs((a + 128) % 256 - 130) for a in (y, x)))
     height = (grit - 2.5 * coverage(joint.astype(np.float32) - 1.5, 2)) * (1 - wet)
