@@ -12,7 +12,7 @@ from mivex.core.findings import SceneSubject, examine_scene
 from mivex.core.material.material import Mapping, Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.file import dumps, loads, moved
+from mivex.core.project.file import dumps, loads, relocated
 from mivex.core.scene import place_mesh, render, world_of
 from mivex.core.stage import placing
 from mivex.core.stage.camera import Camera, View
@@ -164,7 +164,7 @@ def test_a_mesh_carries_an_overlay_and_stands_round_others(tmp_path):
     solids = world_of(around, {path: loaded}).surroundings.solids
     assert len(solids) == 1 and np.ptp(solids[0].mesh.position[:, 0]) == pytest.approx(4.0)
     assert loads(json.loads(dumps(around)), "p") == around
-    assert moved(around, tmp_path, tmp_path.parent).around.path == f"{tmp_path.name}/m.glb"
+    assert relocated(around, tmp_path, tmp_path.parent).around.path == f"{tmp_path.name}/m.glb"
 
 
 def test_reading_a_uv_set_that_is_not_there_is_found_and_mended(tmp_path):

@@ -24,7 +24,7 @@ from mivex.core.prepare import STEPS
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
-from mivex.core.project.file import dumps, loads, moved, read_project, write_project
+from mivex.core.project.file import dumps, loads, read_project, relocated, write_project
 from mivex.core.project.recipe import parse_recipe
 from mivex.demo import PROJECT
 
@@ -66,9 +66,9 @@ def test_a_project_survives_a_round_trip_with_keys_it_does_not_know(tmp_path):
     assert json.loads(dumps(doc)) == text  # the demo's file holds every key there is
     write_project(tmp_path / "p.mivex", doc)
     assert read_project(tmp_path / "p.mivex") == doc
-    elsewhere = moved(doc, PROJECT.parent, PROJECT.parent.parent)
+    elsewhere = relocated(doc, PROJECT.parent, PROJECT.parent.parent)
     assert elsewhere.overlays[0].source.path == "nerite/porthole_pane.png"
-    assert moved(elsewhere, PROJECT.parent.parent, PROJECT.parent) == doc
+    assert relocated(elsewhere, PROJECT.parent.parent, PROJECT.parent) == doc
     packed = next(o for o in elsewhere.overlays if o.id == "packed").steps[0]
     assert (packed.green.file, packed.red.file) == ("nerite/mote_halo.png", "")
     assert next(o for o in elsewhere.overlays if o.id == "emblem").steps[0].file == "nerite/emblem.svg"

@@ -11,7 +11,7 @@ from mivex.core.base.types import Floats
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.svg import draw_svg
 from mivex.core.pixels.colour import to_display, to_linear
-from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, polygon, segment
+from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, polygon, segment
 from mivex.core.project.file import write_project
 from mivex.demo import FOLDER, PROJECT
 from mivex.demo.project import project
@@ -39,7 +39,7 @@ def porthole() -> None:
     # Wiped once with a sleeve: an arc through the film.
     arc = np.abs(np.hypot(y - (c + 260), x - (c - 40)) - 300) - 46
     streaks = noise(n, n, 60, 103, 3) * 0.5 + cv2.GaussianBlur(noise(n, n, 6, 104, 2), (61, 1), 0)
-    salt = salt * (1 - coverage(arc, 46) * np.clip(streaks * 1.1, 0.25, 0.95))
+    salt = salt * (1 - filled(arc, 46) * np.clip(streaks * 1.1, 0.25, 0.95))
     # Crystals: specks that catch the light.
     rng = np.random.default_rng(105)
     specks: Floats = np.zeros((n, n), np.float32)
@@ -54,12 +54,12 @@ def porthole() -> None:
         s = (c + np.sin(a) * q, c + np.cos(a) * q)
         b, length = rng.normal(0.5, 0.5), rng.uniform(20, 130)
         e = (s[0] + np.sin(b) * length, s[1] + np.cos(b) * length)
-        scratch = np.maximum(scratch, coverage(segment(y, x, s, e, 0.25), 1.6) * np.float32(rng.uniform(0.12, 0.5)))
+        scratch = np.maximum(scratch, filled(segment(y, x, s, e, 0.25), 1.6) * np.float32(rng.uniform(0.12, 0.5)))
     smear = np.zeros((n, n), np.float32)
     for k in range(4):
         tip = (150 + 9 * abs(k - 1), 206 + 34 * k)
         end = (tip[0] + 96 + 14 * k, tip[1] + 16 - 5 * k)
-        body = coverage(segment(y, x, tip, end, 12), 8)
+        body = filled(segment(y, x, tip, end, 12), 8)
         fade = np.clip(1 - (y - tip[0]) / 130, 0, 1)
         ridges = 0.6 + 0.4 * np.sin(np.hypot(y - tip[0] - 4, (x - tip[1]) * 1.2) * 1.5)
         smear = np.maximum(smear, body * fade * np.where(y < tip[0] + 22, ridges, 0.55).astype(np.float32))
@@ -72,7 +72,7 @@ def porthole() -> None:
     rgb = over(rgb, (0.80, 0.84, 0.84), scratch)
     rgb = over(rgb, (0.72, 0.74, 0.70), smear * np.float32(0.8))
     rgb = over(rgb, (0.97, 0.98, 0.96), gleam.astype(np.float32))
-    inside = coverage(d)
+    inside = filled(d)
     rgb = np.where((inside > 0)[..., None], rgb, np.float32(0.0))
     _save("porthole_pane.png", rgb, alpha * inside)
 
@@ -131,7 +131,7 @@ def registration(name: str, margin: float) -> None:
     _, width = _letters(y[:2, :2], x[:2, :2], size, margin, 0)
     d, _ = _letters(y, x, size, margin, (w - width) / 2)
     worn = noise(h, w, 18, 111, 4) * 0.65 + noise(h, w, 110, 112, 3) * 0.45
-    paint = coverage(d + (worn - 0.5) * 1.5, 1.4)
+    paint = filled(d + (worn - 0.5) * 1.5, 1.4)
     chips = np.clip((worn - 0.70) * 12, 0, 1)
     dust = np.clip((noise(h, w, 4, 113, 2) - 0.66) * 6, 0, 1)
     alpha = paint * (0.97 - 0.75 * chips) * (1 - 0.35 * dust)
@@ -150,7 +150,7 @@ def chevrons() -> None:
     band = box(y, x, h / 2, w / 2, 96, 488, 8)
     fold = np.abs(y - h / 2) * 0.8
     stripes = np.abs((x - fold) % 140 - 70) - 35
-    yellow = coverage(stripes.astype(np.float32), 1.6)
+    yellow = filled(stripes.astype(np.float32), 1.6)
     worn = noise(h, w, 26, 121, 5)
     rgb = _flat(h, w, (0.09, 0.09, 0.085))
     rgb = over(rgb, (0.82, 0.62, 0.13), yellow)
@@ -158,7 +158,7 @@ def chevrons() -> None:
     scuff = np.clip(cv2.GaussianBlur(noise(h, w, 7, 123, 3), (41, 1), 0) * 5 - 2.6, 0, 1)
     rgb = over(rgb.astype(np.float32), (0.45, 0.44, 0.42), scuff * np.float32(0.4))
     edge = np.clip(-band / 10, 0, 1)
-    alpha = coverage(band + (worn - 0.5) * 7, 1.8) * (1 - np.clip((worn - 0.62) * 7, 0, 0.9) * (1 - 0.55 * edge))
+    alpha = filled(band + (worn - 0.5) * 7, 1.8) * (1 - np.clip((worn - 0.62) * 7, 0, 0.9) * (1 - 0.55 * edge))
     rgb = np.where((alpha > 0)[..., None], rgb, np.float32(1.0))
     _save("hazard_chevrons.png", rgb, alpha)
 
@@ -182,18 +182,18 @@ def screen() -> None:
     rgb = rgb * (0.94 + 0.12 * (spangle > 0.52)[..., None])
     light = np.clip(1 - np.abs(hole - 2.2) / 2.6, 0, 1) * ((y - cy) * 0.7 + (x - cx) * 0.4) / r
     rgb = rgb * (1 + 0.55 * light[..., None])
-    rgb = over(rgb.astype(np.float32), (0.26, 0.26, 0.26), coverage(np.abs(field) - 1.5, 2) * np.float32(0.8))
+    rgb = over(rgb.astype(np.float32), (0.26, 0.26, 0.26), filled(np.abs(field) - 1.5, 2) * np.float32(0.8))
     rust = np.clip(cv2.GaussianBlur(noise(h, w, 30, 133, 4), (1, 61), 0) * 3.4 - 1.85, 0, 1)
     rgb = over(rgb, (0.36, 0.21, 0.12), rust * np.float32(0.75))
     for by in (25, h / 2, h - 25):
         for bx in (25, w / 2, w - 25):
             if (by, bx) != (h / 2, w / 2):
                 bolt = circle(y, x, by, bx, 10)
-                rgb = over(rgb, (0.30, 0.30, 0.30), coverage(bolt - 3, 3) * np.float32(0.7))
-                rgb = over(rgb, (0.60, 0.60, 0.58), coverage(bolt, 1.5))
-                slot = coverage(np.abs(y - by - (x - bx) * 0.4) - 1.4, 1.5)
-                rgb = over(rgb, (0.34, 0.34, 0.34), slot * coverage(bolt + 3))
-    alpha = coverage(np.maximum(plate, -hole), 1.6)
+                rgb = over(rgb, (0.30, 0.30, 0.30), filled(bolt - 3, 3) * np.float32(0.7))
+                rgb = over(rgb, (0.60, 0.60, 0.58), filled(bolt, 1.5))
+                slot = filled(np.abs(y - by - (x - bx) * 0.4) - 1.4, 1.5)
+                rgb = over(rgb, (0.34, 0.34, 0.34), slot * filled(bolt + 3))
+    alpha = filled(np.maximum(plate, -hole), 1.6)
     rgb = np.where((alpha > 0)[..., None], rgb, np.float32(0.02))
     _save("intake_screen.png", rgb, alpha)
 
@@ -212,7 +212,7 @@ def _bubble() -> tuple[Floats, Floats]:
     glint = np.exp(-(((ny + 0.20) / 0.035) ** 2 + ((nx + 0.58) / 0.035) ** 2))
     inside = np.clip((r - np.hypot(y - c, x - c)) / 5 + 0.2, 0, 1)
     clear = (1 - shell) * (1 - 0.62 * rim) * (1 - 0.97 * key) * (1 - 0.6 * bounce) * (1 - 0.9 * glint)
-    alpha = np.clip(1 - clear, 0, 1) * inside * coverage(d, 2)
+    alpha = np.clip(1 - clear, 0, 1) * inside * filled(d, 2)
     rgb = _flat(n, n, (0.52, 0.72, 0.74))
     rgb = over(rgb, (0.80, 0.90, 0.90), rim.astype(np.float32))
     rgb = over(rgb, (0.98, 1.0, 0.99), np.clip(key + glint, 0, 1).astype(np.float32))
@@ -303,10 +303,10 @@ def mesh() -> None:
     wire = np.minimum(np.abs((y + x) % pitch - pitch / 2), np.abs((y - x) % pitch - pitch / 2)) / np.float32(np.sqrt(2))
     rim = -box(y, x, n / 2, n / 2, n / 2 - 12, n / 2 - 12, 10)
     plate = box(y, x, n / 2, n / 2, n / 2 - 3, n / 2 - 3, 14)
-    hole = coverage(1.9 - wire, 0.7) * coverage(-rim, 1.0)
+    hole = filled(1.9 - wire, 0.7) * filled(-rim, 1.0)
     rgb = _flat(n, n, (0.34, 0.35, 0.36)) * (0.8 + 0.4 * noise(n, n, 30, 161)[..., None])
     rgb = over(rgb.astype(np.float32), (0.62, 0.62, 0.60), np.clip(1 - wire / 0.9, 0, 1) * np.float32(0.5))
-    _save("guard_mesh.png", rgb, coverage(plate, 1.4) * (1 - hole))
+    _save("guard_mesh.png", rgb, filled(plate, 1.4) * (1 - hole))
 
 
 def mote() -> None:

@@ -18,7 +18,7 @@ def grid(height: int, width: int) -> tuple[Floats, Floats]:
     return y + np.float32(0.5), x + np.float32(0.5)
 
 
-def coverage(distance: Floats, soft: float = 1.0) -> Floats:
+def filled(distance: Floats, soft: float = 1.0) -> Floats:
     """Coverage of a pixel by the inside of a shape whose edge is ``soft`` pixels wide."""
     return np.clip(np.float32(0.5) - distance / np.float32(soft), 0, 1)
 

@@ -91,7 +91,7 @@ def placed(surface: Surface, dx: float, dy: float, border: str) -> Floats:
     return unweighed(sums, values, surface.data)
 
 
-def framed(surface: Surface, left: int, top: int, right: int, bottom: int) -> Surface:
+def reframed(surface: Surface, left: int, top: int, right: int, bottom: int) -> Surface:
     """Add full texels on each side (take away, below zero): clear, with the border's colour.
 
     The pivot keeps its place, and what is seen its size. Raises MivexError beyond the size limit.
@@ -172,7 +172,7 @@ def run_trim(surface: Surface, params: Trim, context: Context) -> Surface:
         x1, y1 = x0 + side, y0 + side
     if (x0, y0, x1, y1) == (0, 0, w, h):
         return surface
-    return framed(surface, -x0, -y0, x1 - w, y1 - h)
+    return reframed(surface, -x0, -y0, x1 - w, y1 - h)
 
 
 def run_pad(surface: Surface, params: Pad, context: Context) -> Surface:
@@ -188,7 +188,7 @@ def run_pad(surface: Surface, params: Pad, context: Context) -> Surface:
         add_w, add_h = max(0, to_w - full_w), max(0, to_h - full_h)
         left, top = add_w // 2, add_h // 2
         right, bottom = add_w - left, add_h - top
-    return framed(surface, left, top, right, bottom) if left or top or right or bottom else surface
+    return reframed(surface, left, top, right, bottom) if left or top or right or bottom else surface
 
 
 STEPS = (

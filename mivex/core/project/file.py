@@ -129,7 +129,7 @@ def absolute(path: str, folder: str | Path) -> str:
     return path if not path or os.path.isabs(path) else os.path.normpath(os.path.join(folder, path))
 
 
-def moved(doc: Document, old_folder: str | Path, new_folder: str | Path) -> Document:
+def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> Document:
     """The same document with picture paths rewritten for a project file in another folder."""
     def there(p: str) -> str:
         if not p:

@@ -10,7 +10,7 @@ from mivex.core.base.types import Floats
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display
-from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, segment
+from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, segment
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.proof.flat import FlatView
@@ -45,10 +45,10 @@ def _shape() -> tuple[Floats, Floats]:
     n = noise(SIDE, SIDE, 22, 5)
     body = circle(y, x, 44, 44, 27) + (n - 0.5) * 9
     arm = segment(y, x, (48, 50), (76, 74), 7)
-    alpha = np.maximum(coverage(body, 5), coverage(arm, 4))
+    alpha = np.maximum(filled(body, 5), filled(arm, 4))
     rgb = np.broadcast_to(np.array((0.30, 0.50, 0.56), np.float32), (SIDE, SIDE, 3)).copy()
-    rgb = over(rgb, (0.86, 0.88, 0.80), coverage(circle(y, x, 36, 36, 11), 14))
-    rgb = over(rgb, (0.16, 0.22, 0.28), coverage(box(y, x, 66, 66, 6, 16, 4), 10) * np.float32(0.8))
+    rgb = over(rgb, (0.86, 0.88, 0.80), filled(circle(y, x, 36, 36, 11), 14))
+    rgb = over(rgb, (0.16, 0.22, 0.28), filled(box(y, x, 66, 66, 6, 16, 4), 10) * np.float32(0.8))
     return rgb, alpha
 
 
@@ -74,7 +74,7 @@ def _sample(name: str) -> Floats:
     if name == "keep-coverage":
         y, x = grid(SIDE, SIDE)
         twigs = np.abs(noise(SIDE, SIDE, 9, 3, 2) - np.float32(0.5)) * 50 - np.float32(2.0)
-        return np.dstack([rgb, coverage(twigs, 1.5) * coverage(circle(y, x, 48, 48, 44))])
+        return np.dstack([rgb, filled(twigs, 1.5) * filled(circle(y, x, 48, 48, 44))])
     if name == "shape":
         return np.dstack([rgb, alpha * 0])
     return np.dstack([rgb, alpha])

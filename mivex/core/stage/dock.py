@@ -24,7 +24,7 @@ from mivex.core.base.types import Floats
 from mivex.core.pixels import shapes
 from mivex.core.pixels.colour import DECODE_8
 from mivex.core.pixels.mips import build_chain
-from mivex.core.pixels.shapes import box, circle, coverage, grid, noise, over, segment
+from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, segment
 from mivex.core.stage.draw import Coat, Draw, Input
 from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh
 from mivex.core.stage.mesh import Mesh, quad
@@ -130,10 +130,10 @@ def _floor() -> Skin:
     p = _grain(p, 12, 0.10, 6)
     for k in range(4):
         for d in (np.abs(y - (k * 256 + 2)), np.abs(x - (k * 256 + 2))):
-            p = over(p, (0.26, 0.26, 0.26), coverage(d.astype(np.float32) - 1.5, 1.5) * np.float32(0.75))
+            p = over(p, (0.26, 0.26, 0.26), filled(d.astype(np.float32) - 1.5, 1.5) * np.float32(0.75))
     # A worn guide line, and the shade that hull and crate leave on the ground.
     worn = np.clip(noise(n, n, 30, 13) * 2.2 - 0.45, 0, 1)
-    p = over(p, (0.66, 0.58, 0.30), coverage(np.abs(y - 590) - 9, 2) * worn)
+    p = over(p, (0.66, 0.58, 0.30), filled(np.abs(y - 590) - 9, 2) * worn)
     metres = 12.0 / n
     def near(d: Floats, half: float) -> Floats:
         return np.maximum(np.abs(d) - half, 0)
@@ -149,7 +149,7 @@ def _floor() -> Skin:
     p = p * (1 - 0.30 * damp - 0.08 * wet)[..., None]
     grit = noise(n, n, 5, 18) * 2 + noise(n, n, 40, 19) * 3
     joint = np.minimum(*(np.abs((a + 128) % 256 - 130) for a in (y, x)))
-    height = (grit - 2.5 * coverage(joint.astype(np.float32) - 1.5, 2)) * (1 - wet)
+    height = (grit - 2.5 * filled(joint.astype(np.float32) - 1.5, 2)) * (1 - wet)
     return Skin(p, 0.92 - 0.38 * damp - 0.48 * wet, 0.0, shade, height.astype(np.float32))
 
 
@@ -161,18 +161,18 @@ def _hull() -> Skin:
     around = 150 - y / h * 300
     ym = around * np.float32(np.pi / 180 * HULL_R)
     p = _grain(_flat(h, w, (0.69, 0.70, 0.69)), 21, 0.06, 200)
-    p = over(p, (0.34, 0.15, 0.12), coverage((ym + 1.75) * 200, 3))
-    p = over(p, (0.16, 0.17, 0.18), coverage(np.abs(ym + 1.72) * 200 - 5, 2))
+    p = over(p, (0.34, 0.15, 0.12), filled((ym + 1.75) * 200, 3))
+    p = over(p, (0.16, 0.17, 0.18), filled(np.abs(ym + 1.72) * 200 - 5, 2))
     px = w / (HULL_TO - HULL_FROM)
     seams = np.minimum(np.abs((along + 0.15) % 1.25 - 0.625) * px, np.abs((ym + 0.35) % 1.5 - 0.75) * px)
-    p = over(p, (0.40, 0.41, 0.41), coverage(seams - 1.2, 1.5) * np.float32(0.8))
+    p = over(p, (0.40, 0.41, 0.41), filled(seams - 1.2, 1.5) * np.float32(0.8))
     rivets = np.hypot(seams_offset(along + 0.15, 1.25, px) - 9, ((ym * px) % 22) - 11) - 2.2
-    p = over(p, (0.52, 0.53, 0.53), coverage(rivets.astype(np.float32), 1.5) * np.float32(0.9))
+    p = over(p, (0.52, 0.53, 0.53), filled(rivets.astype(np.float32), 1.5) * np.float32(0.9))
     streak = np.clip(cv2.GaussianBlur(noise(h, w, 14, 23), (1, 161), 0) * 3.2 - 1.35, 0, 1)
     p = over(p, (0.42, 0.36, 0.28), streak.astype(np.float32) * np.float32(0.28))
     rough = 0.34 + 0.10 * noise(h, w, 60, 24) + 0.35 * streak
-    rough = rough + (0.75 - rough) * coverage((ym + 1.75) * 200, 3)
-    height = -2.2 * coverage(seams - 1.2, 2.5) + 1.8 * coverage(rivets.astype(np.float32), 3.0)
+    rough = rough + (0.75 - rough) * filled((ym + 1.75) * 200, 3)
+    height = -2.2 * filled(seams - 1.2, 2.5) + 1.8 * filled(rivets.astype(np.float32), 3.0)
     s = [p, rough.astype(np.float32), np.zeros((h, w), np.float32), height.astype(np.float32)]
     _port(s, along, ym, px)
     _intake(s, along, ym, px)
@@ -197,18 +197,18 @@ def _port(s: list[Floats], along: Floats, ym: Floats, px: float) -> None:
     cy = np.radians(around) * HULL_R
     d = circle(ym * px, along * px, cy * px, cx * px, 0)
     ring = (d - r * px - 12)
-    _lay(s, (0.13, 0.13, 0.13), coverage(np.abs(ring - 2) - 24, 1.5), 0.92, 0.0)
-    _lay(s, (0.80, 0.70, 0.50), coverage(np.abs(ring - 2) - 14, 1.5), 0.24, 1.0)
+    _lay(s, (0.13, 0.13, 0.13), filled(np.abs(ring - 2) - 24, 1.5), 0.92, 0.0)
+    _lay(s, (0.80, 0.70, 0.50), filled(np.abs(ring - 2) - 14, 1.5), 0.24, 1.0)
     angle = np.arctan2(ym - cy, along - cx)
     bolt = np.hypot(ring - 2, (angle / (2 * np.pi) * 12 % 1 - 0.5) * (2 * np.pi * (r * px + 14) / 12)) - 5
-    _lay(s, (0.55, 0.50, 0.42), coverage(bolt.astype(np.float32), 1.5), 0.35, 1.0)
+    _lay(s, (0.55, 0.50, 0.42), filled(bolt.astype(np.float32), 1.5), 0.35, 1.0)
     round_ring = np.sqrt(np.clip(1 - ((ring - 2) / 15) ** 2, 0, 1))
-    s[3] = s[3] + 9 * round_ring + 3 * coverage(np.abs(ring - 2) - 24, 5) + 3 * coverage(bolt.astype(np.float32), 3)
-    inside = coverage(d - r * px, 1.5)
+    s[3] = s[3] + 9 * round_ring + 3 * filled(np.abs(ring - 2) - 24, 5) + 3 * filled(bolt.astype(np.float32), 3)
+    inside = filled(d - r * px, 1.5)
     depth = np.clip((ym - cy + r) / (2 * r), 0, 1)
     room = np.stack([0.055 + 0.05 * depth, 0.065 + 0.055 * depth, 0.075 + 0.06 * depth], axis=-1)
     lamp = np.exp(-(((along - cx - 0.12) / 0.05) ** 2 + ((ym - cy - 0.18) / 0.05) ** 2))
-    frame = coverage(np.abs(along * px - (cx - 0.16) * px) - 5, 1.5) * np.float32(0.6)
+    frame = filled(np.abs(along * px - (cx - 0.16) * px) - 5, 1.5) * np.float32(0.6)
     glow = lamp[..., None] * np.array([0.55, 0.50, 0.40], np.float32)
     room = over(room.astype(np.float32), (0.15, 0.16, 0.17), frame) + glow
     s[0] = s[0] + (room - s[0]) * inside[..., None]
@@ -220,13 +220,13 @@ def _intake(s: list[Floats], along: Floats, ym: Floats, px: float) -> None:
     cx, around, hw, hh = INTAKE
     cy = np.radians(around) * HULL_R
     d = box(ym * px, along * px, cy * px, cx * px, hh * px, hw * px, 14)
-    _lay(s, (0.60, 0.60, 0.60), coverage(d - 14, 1.5), 0.38, 1.0)
-    s[3] = s[3] + 5 * coverage(d - 14, 5)
+    _lay(s, (0.60, 0.60, 0.60), filled(d - 14, 1.5), 0.38, 1.0)
+    s[3] = s[3] + 5 * filled(d - 14, 5)
     deep = np.clip((ym - (cy - hh)) / (2 * hh), 0, 1)
     hole = np.stack([0.05 + 0.05 * deep] * 3, axis=-1).astype(np.float32)
     pipes = (np.sin(along * 26) > 0.55).astype(np.float32) * np.float32(0.5)
     hole = over(hole, (0.14, 0.13, 0.12), cv2.GaussianBlur(pipes, (0, 0), 2))
-    inside = coverage(d, 1.5)
+    inside = filled(d, 1.5)
     s[0] = s[0] + (hole - s[0]) * inside[..., None]
     s[1], s[2] = s[1] + (np.float32(0.8) - s[1]) * inside, s[2] * (1 - inside)
 
@@ -236,10 +236,10 @@ def _bow() -> Skin:
     y, x = grid(h, w)
     ym = (150 - y / h * 300) * np.float32(np.pi / 180 * HULL_R)
     p = _grain(_flat(h, w, (0.69, 0.70, 0.69)), 31, 0.06, 120)
-    p = over(p, (0.34, 0.15, 0.12), coverage((ym + 1.75) * 90, 2))
-    p = over(p, (0.40, 0.41, 0.41), coverage(np.abs(x - 4) - 1.5, 1.5))
+    p = over(p, (0.34, 0.15, 0.12), filled((ym + 1.75) * 90, 2))
+    p = over(p, (0.40, 0.41, 0.41), filled(np.abs(x - 4) - 1.5, 1.5))
     rough = 0.34 + 0.10 * noise(h, w, 30, 34)
-    rough = rough + (0.75 - rough) * coverage((ym + 1.75) * 90, 2)
+    rough = rough + (0.75 - rough) * filled((ym + 1.75) * 90, 2)
     return Skin(p, rough, 0.0, 1 - 0.35 * np.clip(-ym / 3.2, 0, 1) ** 2)
 
 
@@ -249,25 +249,25 @@ def _crate() -> Skin:
     p = _flat(n, n, (0.36, 0.38, 0.34))
     p = _grain(p, 41, 0.16, 60)
     inner = box(y, x, 256, 256, 196, 196, 6)
-    p = over(p, (0.27, 0.28, 0.26), coverage(np.abs(inner) - 3, 2))
+    p = over(p, (0.27, 0.28, 0.26), filled(np.abs(inner) - 3, 2))
     for a, b in (((70, 70), (442, 442)), ((70, 442), (442, 70))):
         brace = segment(y, x, a, b, 22)
-        p = over(p, (0.24, 0.25, 0.23), coverage(brace - 5, 3))
-        p = over(p, (0.41, 0.43, 0.39), coverage(brace, 1.5))
+        p = over(p, (0.24, 0.25, 0.23), filled(brace - 5, 3))
+        p = over(p, (0.41, 0.43, 0.39), filled(brace, 1.5))
     rim = -box(y, x, 256, 256, 216, 216, 0)
-    p = over(p, (0.44, 0.46, 0.42), coverage(rim, 1.5))
+    p = over(p, (0.44, 0.46, 0.42), filled(rim, 1.5))
     corners = np.zeros((n, n), np.float32)
-    height = 5 * coverage(rim, 6)
+    height = 5 * filled(rim, 6)
     for a, b in (((70, 70), (442, 442)), ((70, 442), (442, 70))):
-        height = np.maximum(height, 4 * coverage(segment(y, x, a, b, 22), 6))
+        height = np.maximum(height, 4 * filled(segment(y, x, a, b, 22), 6))
     for cy in (26, 486):
         for cx in (26, 486):
-            corners = np.maximum(corners, coverage(box(y, x, cy, cx, 30, 30, 6), 1.5))
-            height = height + 2 * coverage(circle(y, x, cy, cx, 8), 3)
-            p = over(p, (0.55, 0.55, 0.52), coverage(box(y, x, cy, cx, 30, 30, 6), 1.5))
-            p = over(p, (0.28, 0.28, 0.27), coverage(circle(y, x, cy, cx, 8), 1.5))
+            corners = np.maximum(corners, filled(box(y, x, cy, cx, 30, 30, 6), 1.5))
+            height = height + 2 * filled(circle(y, x, cy, cx, 8), 3)
+            p = over(p, (0.55, 0.55, 0.52), filled(box(y, x, cy, cx, 30, 30, 6), 1.5))
+            p = over(p, (0.28, 0.28, 0.27), filled(circle(y, x, cy, cx, 8), 1.5))
     wear = np.clip(noise(n, n, 24, 43) * 3 - 1.9, 0, 1)
-    worn = wear * coverage(np.abs(rim) - 14, 16)
+    worn = wear * filled(np.abs(rim) - 14, 16)
     p = over(p, (0.60, 0.58, 0.55), worn)
     steel = np.maximum(corners, worn).astype(np.float32)
     return Skin(p, 0.55 - 0.25 * steel, steel, 1.0, height.astype(np.float32))
@@ -278,8 +278,8 @@ def _wall(rgb: tuple[float, float, float], seed: int, seam: float, rough: float)
     y, x = grid(n, n)
     p = _grain(_flat(n, n, rgb), seed, 0.035, 40)
     line = np.minimum(np.abs(y % 128 - 64), np.abs((x + 64 * (y // 128 % 2)) % 256 - 128))
-    height = -1.2 * coverage(line - 1.0, 2.5) + 0.6 * noise(n, n, 16, seed + 3, tile=True)
-    return Skin(p * (1 - seam * coverage(line - 1.0, 1.5))[..., None], rough, 0.0, 1.0, height.astype(np.float32), True)
+    height = -1.2 * filled(line - 1.0, 2.5) + 0.6 * noise(n, n, 16, seed + 3, tile=True)
+    return Skin(p * (1 - seam * filled(line - 1.0, 1.5))[..., None], rough, 0.0, 1.0, height.astype(np.float32), True)
 
 
 def _dark_wall() -> Skin:

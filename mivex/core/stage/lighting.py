@@ -70,7 +70,7 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     right = np.cross([0.0, 1.0, 0.0], to) if abs(to[1]) < 0.999 else np.array([1.0, 0.0, 0.0])
     right = right / np.linalg.norm(right)
     axes = np.stack([right, np.cross(to, right), -to])
-    meshes = [d.mesh if d.transform is None else d.mesh.moved(d.transform) for d in casters]
+    meshes = [d.mesh if d.transform is None else d.mesh.transformed(d.transform) for d in casters]
     spots = np.concatenate([m.position for m in meshes]) @ axes.T
     low, high = spots.min(axis=0), spots.max(axis=0)
     middle, half = (low + high) / 2, float((high - low)[:2].max()) / 2 * 1.01 + 1e-3

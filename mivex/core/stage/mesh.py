@@ -67,7 +67,7 @@ class Mesh:
         """Least and greatest coordinates."""
         return self.position.min(axis=0), self.position.max(axis=0)
 
-    def moved(self, transform: Doubles) -> "Mesh":
+    def transformed(self, transform: Doubles) -> "Mesh":
         """The mesh under a map (3, 4) of the world to itself."""
         turn = transform[:, :3]
         normal = self.normal @ np.linalg.inv(turn)

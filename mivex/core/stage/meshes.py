@@ -171,7 +171,7 @@ def _joined(parts: list[tuple[Any, Doubles]], path: Path) -> LoadedMesh:
         if not np.array_equal(matrix, np.eye(4)):
             if abs(float(np.linalg.det(matrix[:3, :3]))) < 1e-12:
                 continue  # squashed flat: there is nothing to see
-            placed = placed.moved(matrix[:3])
+            placed = placed.transformed(matrix[:3])
             if np.linalg.det(matrix[:3, :3]) < 0:
                 faces = faces[:, ::-1].copy()  # mirrored: the front stays the front
         seconds.append(ok)

@@ -124,7 +124,7 @@ def apart(boxes: list[Box]) -> list[Box]:
 
 def _shaded(draw: Draw, draws: list[Draw], lighting: Lighting, view: View) -> Box | None:
     """Part of the picture that a caster's shadow can fall on: its corners, carried on by the lamp's rays."""
-    mesh = draw.mesh if draw.transform is None else draw.mesh.moved(draw.transform)
+    mesh = draw.mesh if draw.transform is None else draw.mesh.transformed(draw.transform)
     low, high = (np.array(v) for v in zip(*(d.mesh.bounds for d in draws if d.transform is None), strict=True))
     span = float(np.linalg.norm(high.max(axis=0) - low.min(axis=0)))
     a, b = mesh.bounds

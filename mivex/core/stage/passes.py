@@ -97,7 +97,7 @@ class Shot:
         self.lit_surfaces = any(d.lit and d.before_light for d in draws)
         self.lit = any(d.lit for d in draws)
         for i, d in enumerate(draws):
-            mesh = d.mesh if d.transform is None else d.mesh.moved(d.transform)
+            mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
             count = _project.project(*mesh.arrays(d.coat.uv_set), self.records.draws, i, view.matrix, lens, self.polys,
                                      count, False)
             ends[_PASS_OF[GROUPS[d.order[0]]]] = count

@@ -75,7 +75,7 @@ def _carrier(place: Place, world: World | None) -> Mesh | None:
     c, s = math.cos(math.radians(place.roll)), math.sin(math.radians(place.roll))
     size = place.width / max(float((high - low).max()), 1e-9)
     turn = np.stack([right * c + up * s, up * c - right * s, n], axis=1) * size
-    return found.moved(np.concatenate([turn, (np.array(place.at) - turn @ middle)[:, None]], axis=1))
+    return found.transformed(np.concatenate([turn, (np.array(place.at) - turn @ middle)[:, None]], axis=1))
 
 
 def outline(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None = None) -> Doubles:

@@ -12,7 +12,7 @@ from mivex.core.material.material import Sourced
 from mivex.core.prepare import STEPS
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
-from mivex.core.project.file import Stamp, absolute, moved, open_project
+from mivex.core.project.file import Stamp, absolute, open_project, relocated
 from mivex.core.project.keeping import Lock, project_lock
 from mivex.core.scene import meshes_read
 
@@ -206,7 +206,7 @@ class Session(QObject):
     def restore(self, doc: Document, path: Path | None, stamp: Stamp = UNSEEN, folder: str = "") -> None:
         """Take work that was kept aside; it counts as unsaved."""
         if path is None and folder:
-            doc = moved(doc, folder, os.getcwd())
+            doc = relocated(doc, folder, os.getcwd())
         lock = project_lock(path) if path else None
         self._start(doc, path, stamp, lock if lock is not None and lock.take() else None)
         self._saved = Document(mivex=0)  # equal to nothing that can be open
@@ -234,9 +234,9 @@ class Session(QObject):
             self._lock = made.lock
         if old != new:
             # Picture paths are now relative to another folder; older entries would not find theirs.
-            self._back = [(moved(d, old, new), label) for d, label in self._back]
-            self._forward = [(moved(d, old, new), label) for d, label in self._forward]
-        now = made.written if self.doc is made.doc else moved(self.doc, old, new) if old != new else self.doc
+            self._back = [(relocated(d, old, new), label) for d, label in self._back]
+            self._forward = [(relocated(d, old, new), label) for d, label in self._forward]
+        now = made.written if self.doc is made.doc else relocated(self.doc, old, new) if old != new else self.doc
         self.path, self.stamp = made.path, made.stamp
         self.shop.folder = new
         self._saved = made.written

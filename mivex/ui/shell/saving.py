@@ -6,7 +6,7 @@ from pathlib import Path
 from PySide6.QtGui import QCloseEvent
 from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 
-from mivex.core.project.file import ChangedOnDisk, Stamp, moved, open_project, write_project
+from mivex.core.project.file import ChangedOnDisk, Stamp, open_project, relocated, write_project
 from mivex.core.project.keeping import Kept, give_up, left_behind, project_lock
 from mivex.ui.session.recovery import Recovery
 from mivex.ui.session.session import Saving, Session
@@ -195,7 +195,7 @@ class ProjectActions(QMainWindow):
         mine = s.path == target
 
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
-            fresh = doc if str(target.parent) == folder else moved(doc, folder, target.parent)
+            fresh = doc if str(target.parent) == folder else relocated(doc, folder, target.parent)
             try:
                 stamp = write_project(target, fresh, seen)
             except ChangedOnDisk as e:
