@@ -260,6 +260,22 @@ def test_the_shadow_of_a_grille_lets_its_share_through():
         assert share == pytest.approx((hole / pitch) ** 2, abs=0.02), (hole, pitch)
 
 
+def test_the_shadow_of_a_tiled_grille_is_tiled():
+    y, x = np.mgrid[:64, :64]
+    one = np.where((x < 32) & (y < 32), 0.0, 1.0)
+
+    def seen(alpha, **mapping):
+        t = Texture(np.dstack([np.full((*alpha.shape, 3), 0.5), alpha]).astype(np.float32), meaning="data")
+        m = Material(blend="Cutout", group="Cutout", tiling=True, mapping=Mapping(**mapping))
+        o = Overlay(id="g", name="g", material=m, places=(PanelPlace(at=(0, 1, 0), pitch=-90, width=2, height=2),))
+        return shadows_of([overlay_draw(o, o.places[0], t, VIEW)], DARK.towards_lamp, side=256).seen[..., 2]
+
+    # Twice as often, moved by half a tile so that the middle stays in the middle.
+    twice = np.tile(np.roll(one, (32, 32), (0, 1)), (2, 2))
+    assert np.abs(seen(one, across=2.0, down=2.0) - seen(twice)).mean() < 0.02
+    assert np.abs(seen(one) - seen(twice)).mean() > 0.1
+
+
 def test_a_map_of_the_uvs_tiles_turns_and_moves_a_picture():
     ramp = np.zeros((1, 64, 4), np.float32)
     ramp[..., 0], ramp[..., 3] = np.linspace(0, 1, 64), 1
@@ -315,6 +331,15 @@ def test_what_is_drawn_in_parts_is_what_is_drawn_whole(rng):
                       (1, {"blend": "Translucent", "group": "Blended", "depth_write": False}), (0, {"lit": False})):
         doc = changed(i, **update)
         assert np.array_equal(kept.paint(doc, textures, view), StagePainter().paint(doc, textures, view)), (i, update)
+    whole = doc
+    far = doc.overlays[1].model_copy(update={"places": (PanelPlace(at=(9.0, 9.0, 9.0)),), "material": Material(
+        blend="Cutout", group="Cutout", depth_write=True)})
+    doc = doc.model_copy(update={"overlays": (doc.overlays[0], far, doc.overlays[2])})  # beyond all the lamp saw so far
+    assert np.array_equal(kept.paint(doc, textures, view), StagePainter().paint(doc, textures, view))
+    doc = whole
+    kept.paint(doc, textures, view)
+    doc = changed(2, opacity=0.3)
+    kept.paint(doc, textures, view)
     part = kept.painter.drawn
     assert part and sum((b[1] - b[0]) * (b[3] - b[2]) for b in part) < 200 * 140 / 3
     shown = doc.model_copy(update={"lighting": doc.lighting.model_copy(update={"exposure": 1.0, "curve": "soft"})})

@@ -280,7 +280,7 @@ def test_what_was_dropped_is_computed_again_and_what_stays_is_not(tmp_path, monk
         assert runs == [0.5, 0.9]
         runs.clear()
         if limit == 0:
-            shop._cache.put("other", 1, 1)  # it drops everything else
+            shop.graph.cache.put("other", 1, 1)  # it drops everything else
         assert np.array_equal(shop.texture(o).values, first.values) and runs == again
         runs.clear()
 

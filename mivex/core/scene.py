@@ -176,8 +176,10 @@ def _drawn(overlay: Overlay, place: Place, pictures: _Pictures, view: View, worl
         a = opacity.chain.level(0)[..., opacity.lane]
         return shadow_mask(((1 - a) if opacity.invert else a) * np.float32(opacity.value), m)
 
-    where = (id(opacity.chain), opacity.lane, opacity.invert, opacity.value) if opacity else None
-    return replace(draw, mask=kept(texture, ("mask", m.blend, m.cutoff, m.opacity, where), make))
+    # Kept with the picture that it was made of, so that it goes when that goes.
+    owner = texture if opacity is None or opacity.chain is None else opacity.chain
+    where = (opacity.lane, opacity.invert, opacity.value) if opacity else None
+    return replace(draw, mask=kept(owner, ("mask", m.blend, m.cutoff, m.opacity, where), make))
 
 
 def gathered(doc: Document, shop: Workshop) -> tuple[dict[str, Texture], dict[str, Mesh]]:

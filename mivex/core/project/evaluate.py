@@ -1,11 +1,12 @@
 """Running recipes, with a cache: only what changed is computed again."""
 
+import contextlib
 import hashlib
 import json
 from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
-from typing import Literal
+from typing import Any, Literal
 
 import numpy as np
 
@@ -45,34 +46,24 @@ class Workshop:
     def __init__(self, folder: str | Path = ".", limit: int = 3 << 30) -> None:
         self.folder = str(folder)
         self.graph = Graph(limit)
-        self._cache = self.graph.cache
+
+    def _read(self, path: str, read: Callable[[Path], Any], size: Callable[[Any], int]) -> Any:
+        """What a file holds, from the cache as long as the file is unchanged."""
+        whole = Path(absolute(path, self.folder))
+        key = f"{read.__name__} {whole}"
+        with contextlib.suppress(OSError):
+            seen = whole.stat()
+            key += f" {seen.st_mtime_ns} {seen.st_size}"
+        return self.graph.value(Node(key, lambda: read(whole), size=size))
 
     def picture(self, path: str) -> Picture:
         """Read a picture, or take it from the cache if the file is unchanged; raises MivexError."""
-        whole = Path(absolute(path, self.folder))
-        try:
-            seen = whole.stat()
-            key = f"file {whole} {seen.st_mtime_ns} {seen.st_size}"
-        except OSError:
-            key = f"file {whole}"
-        found = self._cache.get(key)
-        if not isinstance(found, Picture):
-            found = read_picture(whole)
-            self._cache.put(key, found, found.values.nbytes)
+        found: Picture = self._read(path, read_picture, lambda p: int(p.values.nbytes))
         return found
 
     def mesh(self, path: str) -> LoadedMesh:
         """Read a mesh, or take it from the cache if the file is unchanged; raises MivexError."""
-        whole = Path(absolute(path, self.folder))
-        try:
-            seen = whole.stat()
-            key = f"mesh {whole} {seen.st_mtime_ns} {seen.st_size}"
-        except OSError:
-            key = f"mesh {whole}"
-        found = self._cache.get(key)
-        if not isinstance(found, LoadedMesh):
-            found = read_mesh(whole)
-            self._cache.put(key, found, found.mesh.position.nbytes * 4)
+        found: LoadedMesh = self._read(path, read_mesh, lambda m: int(m.mesh.position.nbytes) * 4)
         return found
 
     def file_texture(self, path: str, meaning: Literal["colour", "data"]) -> Texture:

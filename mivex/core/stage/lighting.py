@@ -76,7 +76,8 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     middle, half = (low + high) / 2, float((high - low)[:2].max()) / 2 * 1.01 + 1e-3
     scale = side / (2 * half)
     view = np.concatenate([axes, np.array([[-middle[0]], [-middle[1]], [0.0]])], axis=1)
-    shown = [Draw(d.name, m, Coat(d.mask or _SOLID), d.material, d.order) for d, m in zip(casters, meshes, strict=True)]
+    shown = [Draw(d.name, m, Coat(d.mask or _SOLID, uv_set=d.coat.uv_set, uv_map=d.coat.uv_map), d.material, d.order)
+             for d, m in zip(casters, meshes, strict=True)]
     records = Records(shown)
     records.draws["lit"] = [d.mask is not None for d in casters]
     records.draws["both"] = 1
@@ -84,8 +85,7 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     lens = np.array([scale, side / 2, side / 2, 0.0])
     count = 0
     for i, (d, m) in enumerate(zip(casters, meshes, strict=True)):
-        count = _project.project(*m.arrays(d.coat.uv_set), records.draws, i, view, lens,
-                        polys, count, True)
+        count = _project.project(*m.arrays(d.coat.uv_set), records.draws, i, view, lens, polys, count, True)
     seen = np.empty((side, side, 3), np.float32)
 
     def band(first: int, last: int) -> None:

@@ -51,9 +51,13 @@ class Painter:
             those = [d for d in rows + old_draws if id(d) in changed]
             behind_changed = any(d.before_light for d in those)
             if shot.lit and lighting.shadows and lighting.lamp > 0:
-                boxes += [b for d in those if casts(d) and (b := _shaded(d, rows, lighting, view))]
+                boxes += [b for d in those if casts(d) and (b := _shaded(d, [*rows, d], lighting, view))]
                 behind_changed = behind_changed or any(casts(d) for d in those)
+        old_shadows = self._shadows
         shadows = self._shadows_for(rows, lighting, shot.lit)
+        if not full and shadows is not old_shadows and not _alike(shadows, old_shadows):
+            # What the lamp sees has another size: every shadow's edge is drawn from other texels.
+            boxes, behind_changed = [(0, view.height, 0, view.width)], True
         if full or self._buffers is None or self._behind is None:
             self._buffers, self._behind = Buffers.of(view), Buffers.of(view)
             self._codes = np.empty((view.height, view.width, 3), np.uint8)
@@ -97,6 +101,11 @@ class Painter:
 
 def _same(a: list[Draw], b: list[Draw]) -> bool:
     return len(a) == len(b) and all(x is y for x, y in zip(a, b, strict=True))
+
+
+def _alike(a: Shadows | None, b: Shadows | None) -> bool:
+    """Whether two pictures of what the lamp sees have the same frame, so that only their casters differ."""
+    return a is not None and b is not None and np.array_equal(a.rows, b.rows)
 
 
 def _area(b: Box) -> int:
