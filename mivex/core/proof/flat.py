@@ -82,11 +82,6 @@ class FlatView:
     tint: tuple[float, float, float] = (1.0, 1.0, 1.0)
     wrap: bool = False
 
-
-
-
-
-
 _SHOW_CODE = {"over": 0, "colour": 1, "alpha": 2, "red": 3, "green": 4, "blue": 5, "fringe": 6}
 
 
@@ -98,6 +93,18 @@ def _backdrop(view: FlatView, encode: bool) -> tuple[Floats, bool, Any, Any]:
         flat, tiles = to_linear(flat), to_linear(tiles)
     return flat, view.backdrop == "checker", tiles[0], tiles[1]
 
+
+_VIEW = np.dtype([
+    ("x", np.int64), ("y", np.int64), ("width", np.int64), ("height", np.int64), ("level", np.int64),
+    ("left", np.float64), ("top", np.float64), ("zoom", np.float64), ("edge", np.int64),
+    ("show", np.int64), ("blend", np.int64), ("encode", np.int64), ("checker", np.int64),
+    ("opacity", np.float32), ("cutoff", np.float32), ("dark", np.float32), ("bright", np.float32),
+    ("back", np.float32, 3), ("tint", np.float32, 3),
+])
+"""What travels to the kernel: where the drawn piece and the picture lie, what is shown, over what, blended how.
+
+``edge``: the column from which on this texture is drawn.
+"""
 
 _NO_SCENE = np.zeros((1, 1, 3), np.float32)
 
@@ -124,20 +131,24 @@ def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, 
     m = texture.mips
     level = min(level, m.levels - 1)
     encode = texture.meaning == "colour"
-    back, checker, dark, bright = _backdrop(view, encode)
-    checker = checker and scene.shape[0] == 1
     # Only rows and columns that the picture covers are visited.
     y0, y1 = max(0, int(top)), min(out.shape[0], int(top + h * zoom) + 1)
     x0, x1 = max(0, int(left)), min(out.shape[1], int(left + w * zoom) + 1)
     if y1 <= y0 or x1 <= x0:
         return
     part = out[y0:y1, x0:x1]
+    views = np.zeros(1, _VIEW)
+    put = views[0]
+    put["x"], put["y"], put["width"], put["height"], put["level"] = x0, y0, w, h, level
+    put["left"], put["top"], put["zoom"], put["edge"] = left, top, zoom, edge - x0
+    put["show"], put["blend"], put["encode"] = _SHOW_CODE[view.show], BLENDS[view.blend].code, encode
+    put["opacity"], put["cutoff"] = view.opacity, view.cutoff
+    put["back"], checker, put["dark"], put["bright"] = _backdrop(view, encode)
+    put["checker"] = checker and scene.shape[0] == 1
     tint = np.array(view.tint, np.float32)
-    tint = to_linear(tint) if encode else tint
+    put["tint"] = to_linear(tint) if encode else tint
     run_bands(y1 - y0, lambda a, b: _kernels.draw_rows(  # type: ignore[call-arg]
-        a, b, part, x0, y0, m.texels, m.offsets, m.widths, m.heights, w, h, level, left, top, zoom,
-        _SHOW_CODE[view.show], back, scene, dark, bright, checker, encode, BLENDS[view.blend].code,
-        np.float32(view.opacity), np.float32(view.cutoff), tint, BAYER, SCREEN, edge - x0))
+        a, b, part, views, m.texels, m.offsets, m.widths, m.heights, scene, BAYER, SCREEN))
 
 
 def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: float, top: float, zoom: float,

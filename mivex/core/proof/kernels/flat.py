@@ -14,11 +14,13 @@ def _code(v, table):
 
 
 @kernel
-def draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, w, h, level, left, top, zoom,
-               show, back, scene, dark, bright, checker, encode, code, opacity, cutoff, tint, bayer, table, edge):
-    """Rows ``first`` to ``last`` of ``out``; ``edge`` = x beyond which this texture is drawn."""
+def draw_rows(first, last, out, views, texels, offsets, widths, heights, scene, bayer, table):
+    """Rows ``first`` to ``last`` of ``out``, as the one record in ``views`` says."""
     one = np.float32(1)
-    lw, lh = widths[level], heights[level]
+    view = views[0]
+    x_off, y_off, w, h, left, top, zoom = view.x, view.y, view.width, view.height, view.left, view.top, view.zoom
+    show, code, opacity, cutoff, back, tint = view.show, view.blend, view.opacity, view.cutoff, view.back, view.tint
+    level, lw, lh = view.level, widths[view.level], heights[view.level]
     # Reduced pictures average a box of texels of the finest level that is fine enough.
     step = 1.0 / zoom
     use, uw, uh = level, lw, lh
@@ -31,7 +33,7 @@ def draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, 
         if not 0 <= ty < h:
             continue
         iy = min(int(ty * uh / h), uh - 1)
-        for x in range(max(0, edge), out.shape[1]):
+        for x in range(max(0, view.edge), out.shape[1]):
             tx = (x + x_off + 0.5 - left) / zoom
             if not 0 <= tx < w:
                 continue
@@ -39,9 +41,9 @@ def draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, 
             r, g, b, a = texels[i, 0], texels[i, 1], texels[i, 2], texels[i, 3]
             if show == 0:
                 r0, g0, b0 = back[0], back[1], back[2]
-                if checker:
+                if view.checker:
                     odd = ((x + x_off) >> 3) + ((y + y_off) >> 3)
-                    r0 = bright if odd & 1 else dark
+                    r0 = view.bright if odd & 1 else view.dark
                     g0, b0 = r0, r0
                 elif scene.shape[0] > 1:
                     j, i2 = (y + y_off) % scene.shape[0], (x + x_off) % scene.shape[1]
@@ -61,7 +63,7 @@ def draw_rows(first, last, out, x_off, y_off, texels, offsets, widths, heights, 
                 r, b = g, g
             elif show == 5:
                 r, g = b, b
-            if encode and show != 2:
+            if view.encode and show != 2:
                 out[y, x, 0], out[y, x, 1], out[y, x, 2] = _code(r, table), _code(g, table), _code(b, table)
             else:
                 top255, half = np.float32(255), np.float32(0.5)
