@@ -1,5 +1,6 @@
 """Starting the window."""
 
+import gc
 import sys
 import time
 
@@ -20,6 +21,8 @@ def application() -> QApplication:
     app.setOrganizationName("mivex")
     app.setApplicationDisplayName("")
     theme.apply(app)
+    # What was imported stays for good: collections need not look through it again and again.
+    gc.freeze()
     return app
 
 
