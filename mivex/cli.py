@@ -130,6 +130,34 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
         print(words)
 
 
+@app.command()
+def layers(project: str, overlay: Annotated[str, typer.Argument(help="Its name or id.")],
+           out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif (16 bit), .tga or .exr")],
+           channel: Annotated[str, typer.Option(help="colour, opacity, roughness, metal, height, normal, occlusion, "
+                                                "emissive or alpha.")] = "colour",
+           size: Annotated[int, typer.Option(metavar="N", help="Longer side; the overlay's own where not given.")] = 0,
+           before_steps: Annotated[bool, typer.Option("--before-steps", help="The layers alone.")] = False) -> None:
+    """Write one channel of an overlay: layers, then its steps, computed at any size."""
+    from mivex.core.picture.encode import check_writable, write_picture
+    from mivex.core.project.channels import CHANNEL_NAMES, channel_of_overlay
+    from mivex.core.project.file import read_project
+
+    doc = read_project(project)
+    named = [o for o in doc.overlays if overlay in (o.id, o.name)]
+    if not named:
+        raise MivexError(f"The project has no overlay “{overlay}”; it has {', '.join(o.name for o in doc.overlays)}.")
+    if channel not in CHANNEL_NAMES:
+        raise MivexError(f"“{channel}” is no channel; there are {', '.join(CHANNEL_NAMES)}.")
+    if size and not 1 <= size <= 8192:
+        raise MivexError(f"--size takes 1 to 8192, not {size}.")
+    suffix = check_writable(out)
+    values, notes = channel_of_overlay(project, doc, named[0], channel, size, steps=not before_steps)
+    bits = {".tga": 8, ".exr": 32}.get(suffix, 16)
+    write_picture(out, values, bits, data=channel not in ("colour", "emissive"))
+    for words in notes:
+        print(words)
+
+
 def _size(text: str) -> tuple[int, int]:
     parts = text.lower().split("x")
     if len(parts) == 2 and all(p.isdigit() for p in parts):

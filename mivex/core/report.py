@@ -97,7 +97,7 @@ def _project(report: Report) -> None:
             continue
         name = {"overlay": o.name}
         try:
-            subject = Subject.of(o, shop.texture(o))
+            subject = Subject.of(o, shop.texture(o, doc))
             report.findings += [finding_row(f, name) for f in examine(subject)]
             report.pictures.append({**name, **figures(subject, shop.start_of(o), {"path": o.source.path})})
         except Exception as e:

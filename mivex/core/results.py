@@ -17,6 +17,7 @@ from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import PROXY_SIDE, Workshop
+from mivex.core.project.layering import made_of
 from mivex.core.proof.histogram import histogram
 from mivex.core.scene import place_mesh, world_of
 from mivex.core.stage.mesh import Mesh
@@ -143,7 +144,7 @@ class Results:
         if o is None or not o.source.ready:
             return None
         steps = o.steps if target.until < 0 else o.steps[:target.until]
-        return o.source, steps, o.delivery.bits, o.delivery.format, self._folder, self._generation
+        return o.source, steps, made_of(self._doc, o), o.delivery.bits, o.delivery.format, self._folder, self._generation
 
     def follow(self, doc: Document, folder: str, files: tuple[Target, ...] = ()) -> list[str]:
         """Another document counts from now on; ``files`` are the pictures its materials read.
@@ -205,11 +206,11 @@ class Results:
             if o is None:
                 return
             if target.until >= 0:
-                texture = shop.texture(o, until=target.until, stop=stop)
+                texture = shop.texture(o, doc, until=target.until, stop=stop)
                 _ready(texture)
                 report(Result(target, key, True, texture=texture))
                 return
-            self._overlay(o, shop, Result(target, key), report, stop, tell)
+            self._overlay(o, doc, shop, Result(target, key), report, stop, tell)
         except Stopped:
             raise
         except BaseException as e:
@@ -217,21 +218,21 @@ class Results:
             report(Result(target, key, True, problem=sentence(e, f"preparing {_name(doc, target)!r}")))
 
     @staticmethod
-    def _overlay(o: Overlay, shop: Workshop, blank: Result, report: Callable[[Result], object], stop: Stop,
-                 tell: Callable[[str], None]) -> None:
+    def _overlay(o: Overlay, doc: Document, shop: Workshop, blank: Result, report: Callable[[Result], object],
+                 stop: Stop, tell: Callable[[str], None]) -> None:
         picture = shop.start_of(o)
         known = replace(blank, picture=picture, meaning=guess_meaning(picture))
         if max(picture.width, picture.height) > PROXY_SIDE:
-            proxy = shop.texture(o, proxy=True)
+            proxy = shop.texture(o, doc, proxy=True, stop=stop)
             _ready(proxy)
-            report(replace(known, key=None, texture=proxy, before=shop.texture(o, proxy=True, until=0)))
+            report(replace(known, key=None, texture=proxy, before=shop.texture(o, proxy=True, bare=True)))
             # Let the proofs draw it before full size takes the cores; a slider in motion ends it here.
             for _ in range(5):
                 if stop():
                     raise Stopped
                 time.sleep(0.012)
-        full = shop.texture(o, stop=stop, tell=lambda step: tell(f"“{o.name}”: {step}"))
-        before = shop.texture(o, until=0, stop=stop)
+        full = shop.texture(o, doc, stop=stop, tell=lambda step: tell(f"“{o.name}”: {step}"))
+        before = shop.texture(o, bare=True, stop=stop)
         _ = before.mips
         _ready(full)
         report(replace(known, full=True, texture=full, before=before))
@@ -293,7 +294,7 @@ class Results:
         plain = None
         if result.texture.distance > 0:
             at = max((i for i, s in enumerate(overlay.steps) if s.on and s.step == "signed-distance"), default=-1)
-            plain = shop.texture(overlay, until=at) if at >= 0 else None
+            plain = shop.texture(overlay, self._doc, until=at) if at >= 0 else None
         return replace(result, examined=key, findings=tuple(examine(subject)), figures=facts_of(subject, plain))
 
     def take_findings(self, result: Result) -> bool:

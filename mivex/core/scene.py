@@ -20,7 +20,7 @@ from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import to_linear
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import PACKED, Workshop
 from mivex.core.stage import placing
 from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
@@ -97,7 +97,7 @@ class _Pictures:
         """One value of the surface; what the overlay's own channel of that name holds counts before a number."""
         own = self.own.channels.get(name)
         if own is not None and part.source == "number":
-            return Input(1.0, own.mips, 0)
+            return Input(1.0, own.mips, PACKED[name])
         t = self.texture(part, "data")
         if t is None:
             return Input(part.value)
@@ -112,7 +112,9 @@ def coat_of(material: Material, pictures: "_Pictures") -> Coat:
     own_alpha = plain and colour is pictures.own
     normal = pictures.texture(f.normal, "data") or pictures.own.channels.get("normal")
     glow = pictures.texture(f.glow, "colour") or pictures.own.channels.get("emissive")
-    r, g, b = (float(v) * f.glow.strength for v in to_linear(np.array(f.glow.colour, np.float32)))
+    # What layers give off shines by itself, as strongly as they say.
+    strength = f.glow.strength or (1.0 if "emissive" in pictures.own.channels else 0.0)
+    r, g, b = (float(v) * strength for v in to_linear(np.array(f.glow.colour, np.float32)))
     unmapped = material.mapping == MaterialMapping()
     return Coat(colour.mips, texture_limits(colour, material.blend) if own_alpha and unmapped else None,
                 None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness, "roughness"),
@@ -187,12 +189,12 @@ def gathered(doc: Document, shop: Workshop) -> tuple[dict[str, Texture], dict[st
 
     Raises MivexError where something cannot be prepared.
     """
-    textures = {o.id: shop.texture(o) for o in doc.overlays if o.source.ready and o.shown}
+    textures = {o.id: shop.texture(o, doc) for o in doc.overlays if o.source.ready and o.shown}
     for o in doc.overlays:
         for key in read_by(o.material):
             other = doc.overlay(key)
             if other is not None and key not in textures and other.source.ready:
-                textures[key] = shop.texture(other)
+                textures[key] = shop.texture(other, doc)
     for path, meaning in pictures_read(doc):
         textures[file_key(path, meaning)] = shop.file_texture(path, meaning)
     return textures, {p: shop.mesh(p).mesh for p in meshes_read(doc)}

@@ -1,6 +1,7 @@
 """What every model of settings is made of: frozen parts, colours, and the description of one setting."""
 
-from typing import Annotated, Any
+from functools import lru_cache
+from typing import Annotated, Any, ClassVar
 from uuid import uuid4
 
 from pydantic import (
@@ -29,15 +30,23 @@ class Frozen(BaseModel):
     model_config = ConfigDict(frozen=True, defer_build=True, extra="allow", allow_inf_nan=False)
 
 
+@lru_cache(None)
+def _usual(model: type[BaseModel]) -> BaseModel | None:
+    """A model with every usual value; None where something must be said."""
+    return None if any(f.is_required() for f in model.model_fields.values()) else model.model_construct()
+
+
 class Sparse(Frozen):
-    """A part of the document of which only what was changed is written."""
+    """A part of the document of which only what was changed is written, and what ``ALWAYS`` names."""
+
+    ALWAYS: ClassVar[frozenset[str]] = frozenset()
 
     @model_serializer(mode="wrap")
     def _changed(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         usual = type(self)
-        kept = usual.model_construct() if all(not f.is_required() for f in usual.model_fields.values()) else None
+        kept = _usual(usual)
         return {k: v for k, v in write(self).items()
-                if kept is None or k not in usual.model_fields or getattr(self, k) != getattr(kept, k)}
+                if kept is None or k in usual.ALWAYS or k not in usual.model_fields or getattr(self, k) != getattr(kept, k)}
 
 
 def new_id() -> str:

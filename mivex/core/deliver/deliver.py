@@ -252,4 +252,4 @@ def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture
 
 def deliver_project(doc: Document, shop: Workshop, folder: str | Path) -> list[Delivered]:
     """Deliver every overlay that has a picture; see `deliver`."""
-    return deliver(doc.overlays, shop.texture, folder)
+    return deliver(doc.overlays, lambda o: shop.texture(o, doc), folder)

@@ -8,7 +8,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from mivex.core.base.settings import Rgb, Sparse, setting
 from mivex.core.pixels.blends import BLENDS, BlendName, GroupName
 
-Kind = Literal["glass", "decal", "logo", "sprite"]
+Kind = Literal["glass", "decal", "logo", "sprite", "cloth"]
 
 
 From = Literal["number", "own", "overlay", "file"]
@@ -143,6 +143,8 @@ def default_material(kind: Kind) -> Material:
         return Material(group="Decal", depth_bias=8.0, both_faces=False)
     if kind == "glass":
         return Material(finish=Finish(roughness=Channel(value=0.06)))
+    if kind == "cloth":
+        return Material(finish=Finish(roughness=Channel(value=0.85)))
     return Material(lit=False)
 
 

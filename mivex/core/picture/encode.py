@@ -28,6 +28,14 @@ cv2 = Lazy("cv2")
 WRITABLE = (".png", ".tga", ".tif", ".tiff", ".exr")
 
 
+def check_writable(path: str | Path) -> str:
+    """The ending of a picture file that can be written, in small letters; raises MivexError."""
+    suffix = Path(path).suffix.lower()
+    if suffix not in WRITABLE:
+        raise MivexError(f"“{Path(path).name}”: pictures are written as {', '.join(WRITABLE)}.")
+    return suffix
+
+
 def _whole(values: Floats, bits: int) -> NDArray:
     """Values in [0, 1] as the codes that are stored."""
     top = (1 << bits) - 1

@@ -16,5 +16,10 @@ def _discover() -> dict[str, Step]:
     return found
 
 
+def register(step: Step) -> None:
+    """Add a step that is defined elsewhere, above this package."""
+    STEPS[step.name] = step
+
+
 STEPS: dict[str, Step] = _discover()
 """Every step by the word that names it in a recipe."""

@@ -40,9 +40,9 @@ class Surface(Pictured):
         Straight RGBA; display values for colour, plain values for data. Steps
         never change it in place.
     traits : Traits
-    channels : mapping of name to float32 array (height, width, 3)
-        What else the surface is made of, plain values: roughness, metal, normal or height, occlusion, emissive.
-        A single value is repeated. Steps that move texels move these along.
+    channels : mapping of name to float32 array (height, width, 1 or 3)
+        What else the surface is made of: roughness, metal, height (about one half), emissive (display values). Steps
+        that move texels move these along.
     """
 
     values: Floats
@@ -143,9 +143,9 @@ class Step:
             return made
         moved = {}
         for name, values in surface.channels.items():
-            carried = np.concatenate([values, surface.values[..., 3:]], axis=2)
+            carried = np.concatenate([np.broadcast_to(values, (*values.shape[:2], 3)), surface.values[..., 3:]], axis=2)
             carrier = Surface(carried, traits=surface.traits.but(data=True))
-            moved[name] = self.run(carrier, params, context).values[..., :3]
+            moved[name] = np.ascontiguousarray(self.run(carrier, params, context).values[..., :values.shape[2]])
         return made.but(channels=moved)
 
     @property

@@ -9,6 +9,7 @@ from pydantic import Field, field_validator
 
 from mivex.core.base.limits import WORDS, fits
 from mivex.core.base.settings import Frozen, new_id, setting
+from mivex.core.layers.model import Stack
 from mivex.core.material.material import Kind, Material
 from mivex.core.project.recipe import AnyStep
 from mivex.core.stage.camera import CAMERAS, Camera
@@ -75,6 +76,7 @@ class Overlay(Frozen):
     source: Source = Field(default_factory=Source)
     steps: tuple[AnyStep, ...] = ()
     material: Material = Field(default_factory=Material)
+    layers: Stack = Field(default_factory=Stack)
     places: tuple[Place, ...] = ()
     delivery: Delivery = Field(default_factory=Delivery)
 

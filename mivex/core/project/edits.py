@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from mivex.core.base.settings import new_id
+from mivex.core.layers.model import Stack, base_for
 from mivex.core.material.material import Kind, default_material, with_blend
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
@@ -84,7 +85,7 @@ def first_place(kind: Kind, aspect: float, index: int) -> Place:
     shift = 0.35 * (index % 5) - 0.7
     if kind in ("decal", "logo"):
         return HullPlace(along=shift, around=8.0, width=0.9 * math.sqrt(aspect), height=0.9 / math.sqrt(aspect))
-    if kind == "glass":
+    if kind in ("glass", "cloth"):
         return PanelPlace(at=(shift, 1.1, 0.9), width=1.0 * math.sqrt(aspect), height=1.0 / math.sqrt(aspect))
     return BillboardPlace(at=(shift, 1.2, 1.0), width=0.6 * math.sqrt(aspect), height=0.6 / math.sqrt(aspect))
 
@@ -99,6 +100,7 @@ def add_overlay(doc: Document, name: str, kind: Kind, path: str, aspect: float =
 def add_blank(doc: Document, name: str, kind: Kind, size: tuple[int, int]) -> tuple[Document, str]:
     """Add an overlay that starts from an empty canvas; returns its id."""
     doc, made = add_overlay(doc, name, kind, "", size[0] / size[1])
+    doc = map_overlay(doc, made, lambda o: o.model_copy(update={"layers": Stack(base=base_for(kind))}))
     return set_fields(doc, made, "source", canvas=size, meaning="colour"), made
 
 
@@ -143,7 +145,10 @@ def set_kind(doc: Document, overlay_id: str, kind: Kind) -> Document:
     """Change the kind; the material follows where it was never touched."""
     def change(o: Overlay) -> Overlay:
         fresh = default_material(kind) if o.material == default_material(o.kind) else o.material
-        return o.model_copy(update={"kind": kind, "material": fresh})
+        change: dict[str, Any] = {"kind": kind, "material": fresh}
+        if not o.source.path and o.layers.base == base_for(o.kind):
+            change["layers"] = o.layers.model_copy(update={"base": base_for(kind)})
+        return o.model_copy(update=change)
     return map_overlay(doc, overlay_id, change)
 
 

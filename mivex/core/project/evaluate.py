@@ -15,14 +15,19 @@ from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.types import Floats
+from mivex.core.layers.heights import normals_of, occlusion_of
+from mivex.core.layers.masks import Outside
+from mivex.core.layers.model import Relief, Stack
+from mivex.core.layers.stack import Planes, finished, state_nodes, surface_of
 from mivex.core.picture.files import READABLE, read_picture
 from mivex.core.picture.picture import Picture, guess_meaning, quantise
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
-from mivex.core.project.document import Overlay, Source
+from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import absolute
+from mivex.core.project.layering import LARGE, NO_ASK, Ask, outside_of
 from mivex.core.stage.meshes import LoadedMesh, read_mesh
 
 cv2 = Lazy("cv2")
@@ -46,15 +51,21 @@ class Workshop:
     def __init__(self, folder: str | Path = ".", limit: int = 3 << 30) -> None:
         self.folder = str(folder)
         self.graph = Graph(limit)
+        self.bakes: Path | None = None
+        """Where masks from meshes are kept; None: nowhere but in memory."""
 
     def _read(self, path: str, read: Callable[[Path], Any], size: Callable[[Any], int]) -> Any:
         """What a file holds, from the cache as long as the file is unchanged."""
         whole = Path(absolute(path, self.folder))
-        key = f"{read.__name__} {whole}"
+        return self.graph.value(Node(f"{read.__name__} {self.file_mark(path)}", lambda: read(whole), size=size))
+
+    def file_mark(self, path: str) -> str:
+        """Names a file as it is now, without reading it."""
+        whole = Path(absolute(path, self.folder))
         with contextlib.suppress(OSError):
             seen = whole.stat()
-            key += f" {seen.st_mtime_ns} {seen.st_size}"
-        return self.graph.value(Node(key, lambda: read(whole), size=size))
+            return f"{whole} {seen.st_mtime_ns} {seen.st_size}"
+        return str(whole)
 
     def picture(self, path: str) -> Picture:
         """Read a picture, or take it from the cache if the file is unchanged; raises MivexError."""
@@ -71,17 +82,22 @@ class Workshop:
         picture = self.picture(path)
         return self.prepare(picture, Source(path=path, meaning=meaning), (), 16 if picture.bits > 8 else 8)
 
-    def texture(self, overlay: Overlay, *, proxy: bool = False, until: int | None = None,
-                stop: Callable[[], bool] = lambda: False, tell: Callable[[str], None] = lambda _: None) -> Texture:
+    def texture(self, overlay: Overlay, doc: Document | None = None, *, proxy: bool = False,
+                until: int | None = None, bare: bool = False, stop: Callable[[], bool] = lambda: False,
+                tell: Callable[[str], None] = lambda _: None) -> Texture:
         """The prepared texture of an overlay.
 
         Parameters
         ----------
         overlay : Overlay
+        doc : Document, optional
+            Where its layers find other overlays.
         proxy : bool
             Work on a picture of at most 512 texels a side, for speed.
         until : int, optional
-            Run only the first so many steps (0: the source as it came).
+            Run only the first so many steps (0: the layers' result).
+        bare : bool
+            The source as it came, without layers and steps.
         stop : callable
             Asked between steps; true raises Stopped.
         tell : callable
@@ -93,8 +109,44 @@ class Workshop:
             No source, or a picture cannot be read.
         """
         d = overlay.delivery
-        return self.prepare(self.start_of(overlay), overlay.source, overlay.steps[:until], d.bits, proxy=proxy,
-                            levels=d.format in HOLDS_LEVELS, stop=stop, tell=tell)
+        if bare:
+            return self.prepare(self.start_of(overlay), overlay.source, (), d.bits, proxy=proxy, stop=stop, tell=tell)
+        node = self.node_of(overlay, Ask(stop, tell, doc, proxy), until)
+        return self._textured(node, self.start_of(overlay), d.bits, overlay.layers.relief,
+                              levels=d.format in HOLDS_LEVELS, stop=stop, tell=tell)
+
+    def node_of(self, overlay: Overlay, ask: Ask = NO_ASK, until: int | None = None) -> Node:
+        """The node of an overlay's surface after its layers and its first ``until`` steps; raises MivexError."""
+        return self._stepped(self.states_of(overlay, ask)[-1], overlay.steps[:until])
+
+    def states_of(self, overlay: Overlay, ask: Ask = NO_ASK) -> list[Node]:
+        """Nodes of `_Worked` surfaces: the start, and the layers' result where there are layers."""
+        picture = self.start_of(overlay)
+        start = self._started(picture, overlay.source, ask)
+        if overlay.layers == Stack():
+            return [start]
+        nodes, empty = self.layer_states(overlay, ask), not overlay.source.path
+        stack = overlay.layers
+        key = hashed(nodes[-1].key, stack.guard.model_dump_json(), json.dumps(
+            {k: v.model_dump(mode="json") for k, v in stack.levels.items()}, sort_keys=True), str(empty))
+
+        def whole(planes: Planes) -> _Worked:
+            made = finished(planes, stack)
+            return _Worked(surface_of(made), made.notes)
+
+        return [start, Node(key, whole, (nodes[-1],), _Worked.size)]
+
+    def layer_states(self, overlay: Overlay, ask: Ask = NO_ASK) -> list[Node]:
+        """Nodes of `Planes`: the start, and the state after every row that is on."""
+        picture = self.start_of(overlay)
+        size = _size_of(picture, ask)
+        return state_nodes(overlay.layers, self._started(picture, overlay.source, ask),
+                           lambda worked: worked.surface, self.outside(overlay, ask),  # type: ignore[attr-defined]
+                           empty=not overlay.source.path, kept=size[0] * size[1] < LARGE)
+
+    def outside(self, overlay: Overlay, ask: Ask = NO_ASK) -> Outside:
+        """What an overlay's layers read from outside, at the size of their canvas."""
+        return outside_of(self, overlay, _size_of(self.start_of(overlay), ask), ask)
 
     def start_of(self, overlay: Overlay) -> Picture:
         """The picture that an overlay starts from, or its empty canvas; raises MivexError."""
@@ -103,7 +155,8 @@ class Workshop:
         if overlay.source.canvas[0] < 1:
             raise MivexError(f"“{overlay.name}” has no picture yet.")
         w, h = overlay.source.canvas
-        return Picture(np.zeros((h, w, 4), np.float32))
+        made: Picture = self.graph.value(Node(f"canvas {w} {h}", lambda: Picture(np.zeros((h, w, 4), np.float32))))
+        return made
 
     def prepare(self, picture: Picture, source: Source, steps: tuple[StepParams, ...], bits: int = 8, *,
                 proxy: bool = False, levels: bool = False, stop: Callable[[], bool] = lambda: False,
@@ -113,17 +166,27 @@ class Workshop:
         ``levels`` says that the file will hold its own mip levels; otherwise the
         receiver builds them, and ``keep-coverage`` cannot show in the texture.
         """
+        node = self._stepped(self._started(picture, source, Ask(proxy=proxy)), steps)
+        return self._textured(node, picture, bits, Relief(), levels=levels, stop=stop, tell=tell)
+
+    def _started(self, picture: Picture, source: Source, ask: Ask) -> Node:
         meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
-        scale = min(1.0, PROXY_SIDE / max(picture.width, picture.height)) if proxy else 1.0
+        scale = _scale_of(picture, ask)
         key = hashed(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
-        node = Node(key, lambda: _Worked(_start(picture, meaning, source.alpha_stored, scale)), size=_Worked.size)
+        return Node(key, lambda: _Worked(_start(picture, meaning, source.alpha_stored, scale)), size=_Worked.size)
+
+    def _stepped(self, node: Node, steps: tuple[StepParams, ...]) -> Node:
         context = Context(self.picture, lambda path: absolute(path, self.folder))
         for step in (s for s in steps if s.on):
             node = self._step(node, step, context)
-        whole = Node(hashed(node.key, str(bits), str(levels), "texture"),
-                     lambda worked: _finished(worked, picture, bits, levels, whole.key), (node,),
+        return node
+
+    def _textured(self, node: Node, picture: Picture, bits: int, relief: Relief, *, levels: bool,
+                  stop: Callable[[], bool], tell: Callable[[str], None]) -> Texture:
+        whole = Node(hashed(node.key, str(bits), str(levels), relief.model_dump_json(), "texture"),
+                     lambda worked: _finished(worked, picture, bits, levels, whole.key, relief), (node,),
                      # Its mip chain and linear texels will join it: count them in.
-                     size=lambda made: int(made.values.nbytes) * 4)
+                     size=lambda made: int(made.values.nbytes) * 4 * (1 + len({id(c) for c in made.channels.values()})))
         done: Texture = self.graph.value(whole, stop, tell)
         return done
 
@@ -165,15 +228,55 @@ class _Worked:
         return int(self.surface.values.nbytes) + sum(int(c.nbytes) for c in self.surface.channels.values())
 
 
-def _finished(worked: _Worked, picture: Picture, bits: int, levels: bool, key: str) -> Texture:
+def _scale_of(picture: Picture, ask: Ask) -> float:
+    longer = max(picture.width, picture.height)
+    return min(1.0, PROXY_SIDE / longer) if ask.proxy else ask.side / longer if ask.side else 1.0
+
+
+def _size_of(picture: Picture, ask: Ask) -> tuple[int, int]:
+    """Height and width of the canvas of a picture's layers."""
+    scale = _scale_of(picture, ask)
+    return max(1, round(picture.height * scale)), max(1, round(picture.width * scale))
+
+
+PACKED = {"occlusion": 0, "roughness": 1, "metal": 2}
+"""Where a texture's `channels` keep what takes one value: in one texture, so that one read serves all."""
+
+
+def _channels(surface: Surface, relief: Relief, bits: int, key: str) -> dict[str, Texture]:
+    """What a surface is made of besides colour and opacity, as textures; heights become normals."""
+    h, w = surface.alpha.shape
+    made = dict(surface.channels)
+    if "height" in made:
+        full, extent = surface.full_size, surface.extent
+        short = min(full[0] / extent[0], full[1] / extent[1]) * min(surface.scale, 1.0)
+        signed = made["height"][..., 0] * 2 - 1
+        made["normal"] = normals_of(signed, short, relief.strength)
+        if relief.occlusion:
+            made["occlusion"] = occlusion_of(signed, short, relief.reach, relief.strength)[..., None]
+    done: dict[str, Texture] = {}
+    solid = np.ones((h, w, 1), np.float32)
+    if packed := [n for n in PACKED if n in made]:
+        parts = [made[n][..., :1] if n in made else solid for n in PACKED]
+        both = Texture(quantise(np.clip(np.concatenate([*parts, solid], axis=2), 0, 1), bits), "data", bits=bits,
+                       key=hashed(key, "packed"))
+        done |= dict.fromkeys(packed, both)
+    for name in ("normal", "emissive"):
+        if name in made:
+            values = np.broadcast_to(made[name], (h, w, 3))
+            done[name] = Texture(quantise(np.clip(np.concatenate([values, solid], axis=2), 0, 1), bits),
+                                 "colour" if name == "emissive" else "data", bits=bits, key=hashed(key, name))
+    return done
+
+
+def _finished(worked: _Worked, picture: Picture, bits: int, levels: bool, key: str, relief: Relief) -> Texture:
     """The texture at the end of a recipe, quantised."""
     surface = worked.surface
     check_size(*surface.full_size, "The prepared picture")
     whole = surface.values is picture.values and picture.bits == bits and bits < 32
     values = picture.values if whole else quantise(np.clip(surface.values, 0, 1), bits)
     traits = surface.traits.but(full=surface.full_size, coverage=surface.coverage if levels else 0.0)
-    channels = {name: Texture(np.dstack([quantise(np.clip(v, 0, 1), bits), np.ones(v.shape[:2], np.float32)]), "data",
-                              bits=bits, key=hashed(key, name)) for name, v in surface.channels.items()}
+    channels = _channels(surface, relief, bits, key) if surface.channels else {}
     return Texture(values, traits=traits, bits=bits, key=key, notes=worked.notes, channels=channels)
 
 
@@ -191,7 +294,7 @@ def _start(picture: Picture, meaning: str, stored: str, scale: float) -> Surface
     if picture.linear and meaning == "colour":
         values = values.copy()
         values[..., :3] = to_display(values[..., :3])
-    if scale < 1:
+    if scale != 1:
         size = (max(1, round(picture.width * scale)), max(1, round(picture.height * scale)))
-        values = cv2.resize(values, size, interpolation=cv2.INTER_AREA)
+        values = cv2.resize(values, size, interpolation=cv2.INTER_AREA if scale < 1 else cv2.INTER_LINEAR)
     return Surface(values, meaning == "data", traits=picture.traits, scale=scale)

@@ -13,6 +13,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.store import check_path, encoded, read_bytes, shown, write_bytes
 from mivex.core.material.material import Sourced
 from mivex.core.project.document import VERSION, Document, Overlay
+from mivex.core.project.layering import with_paths
 from mivex.core.project.recipe import explain, parse_json, with_files
 from mivex.core.stage.places import MeshPlace
 
@@ -28,6 +29,8 @@ def dumps(doc: Document) -> str:
         for key in ("finish", "mapping"):
             if o["material"].get(key) == {}:
                 del o["material"][key]
+        if o["layers"] == {}:
+            del o["layers"]
     return json.dumps(tree, indent=2, ensure_ascii=False) + "\n"
 
 
@@ -146,7 +149,7 @@ def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> 
         read = {k: part.model_copy(update={"path": there(part.path)}) for k, part in dict(o.material.finish).items()
                 if isinstance(part, Sourced) and part.path}
         places = tuple(p.model_copy(update={"path": there(p.path)}) if isinstance(p, MeshPlace) else p for p in o.places)
-        o = o.model_copy(update={"places": places})
+        o = with_paths(o.model_copy(update={"places": places}), there)
         if read:
             finish = o.material.finish.model_copy(update=read)
             o = o.model_copy(update={"material": o.material.model_copy(update={"finish": finish})})

@@ -11,6 +11,7 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import read_bytes, write_text
+from mivex.core.layers import step as _layers_step  # noqa: F401 (registers its step)
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
 

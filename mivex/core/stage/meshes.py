@@ -164,7 +164,13 @@ def _joined(parts: list[tuple[Any, Doubles]], path: Path) -> LoadedMesh:
             normal = np.where(length > 1e-9, given / np.maximum(length, 1e-9), [0.0, 1.0, 0.0])
         first, second = _uv_of(p, gltf)
         if first is None or len(first) != len(position) or not np.isfinite(first).all():
-            first = flat_uvs(position, normal)
+            # Every triangle gets corners of its own: those that it shares face several sides at once.
+            ways = np.cross(position[faces[:, 1]] - position[faces[:, 0]], position[faces[:, 2]] - position[faces[:, 0]])
+            ok = second is not None and len(second) == len(position)
+            second = np.asarray(second)[faces.reshape(-1)] if ok else None
+            position, normal = position[faces.reshape(-1)], normal[faces.reshape(-1)]
+            faces = np.arange(len(position), dtype=np.int64).reshape(-1, 3)
+            first = flat_uvs(position, np.repeat(ways, 3, axis=0))
             notes.add("It has no UVs; they were made by looking at it from its six sides, a metre to a picture.")
         ok = second is not None and len(second) == len(position) and bool(np.isfinite(second).all())
         placed = Mesh(position, np.asarray(normal, np.float64), np.zeros((len(position), 2)), faces)

@@ -12,5 +12,5 @@ def label(text: str, name: str = "", *, wrap: bool = False) -> QLabel:
     return made
 
 
-KINDS = {"glass": "Glass", "decal": "Decal", "logo": "Logo", "sprite": "Sprite"}
+KINDS = {"glass": "Glass", "decal": "Decal", "logo": "Logo", "sprite": "Sprite", "cloth": "Cloth or screen"}
 """Kinds of overlays, in words."""

@@ -14,6 +14,7 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import Stamp, absolute, open_project, relocated
 from mivex.core.project.keeping import Lock, project_lock
+from mivex.core.project.layering import bakes_folder, files_read
 from mivex.core.scene import meshes_read
 
 Edit = Callable[[Document], Document]
@@ -173,6 +174,7 @@ class Session(QObject):
         self.leave()
         self.path, self.stamp, self._lock = path, stamp, lock
         self.shop = Workshop(self.folder)
+        self.shop.bakes = bakes_folder(path) if path else None
         self._back.clear()
         self._forward.clear()
         self.end_merge()
@@ -238,7 +240,7 @@ class Session(QObject):
             self._forward = [(relocated(d, old, new), label) for d, label in self._forward]
         now = made.written if self.doc is made.doc else relocated(self.doc, old, new) if old != new else self.doc
         self.path, self.stamp = made.path, made.stamp
-        self.shop.folder = new
+        self.shop.folder, self.shop.bakes = new, bakes_folder(made.path)
         self._saved = made.written
         self._remember(made.path)
         self._put(now)
@@ -249,6 +251,7 @@ class Session(QObject):
         rows += [f for o in self.doc.overlays for s in o.steps for f in STEPS[s.step].files(s)]
         rows += [part.path for o in self.doc.overlays for part in dict(o.material.finish).values()
                  if isinstance(part, Sourced) and part.source == "file"]
+        rows += [f for o in self.doc.overlays for f in files_read(o)]
         rows += meshes_read(self.doc)
         return sorted({absolute(p, self.folder) for p in rows if p})
 

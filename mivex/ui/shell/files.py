@@ -187,7 +187,7 @@ class FileActions(ProjectActions):
             def texture_of(o: Overlay) -> Texture:
                 if stopped():
                     raise Stopped
-                return shop.texture(o, stop=stopped)
+                return shop.texture(o, doc, stop=stopped)
 
             try:
                 made = deliver_overlays(rows, texture_of, folder, self.jobs.tell)

@@ -21,8 +21,8 @@ def build_source(c: Page, o: Overlay) -> None:
     name.edited.connect(lambda v: v.strip() and c.session.apply(
         "Rename", lambda d: edits.set_fields(d, o.id, "", name=v.strip())))
     c.add_field(name)
-    kind = ChoiceField("Kind", "Decides the usual settings: glass, decal, logo or sprite.", lambda: now().kind,
-                       o.kind, KINDS)
+    kind = ChoiceField("Kind", "Decides the usual settings: glass, decal, logo, sprite, or see-through cloth and "
+                       "screens.", lambda: now().kind, o.kind, KINDS)
     kind.edited.connect(c.edit_with("Change kind", "", lambda d, v: edits.set_kind(d, o.id, v)))
     c.add_field(kind)
     path = FileField("Picture", "The file it starts from. It is watched, and read again when it changes.",

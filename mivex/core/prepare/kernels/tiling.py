@@ -24,6 +24,7 @@ def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
     h, w = out.shape
     one = np.float32(1)
     cell, place, ease = np.empty(w, np.int64), np.empty(w, np.float32), np.empty(w, np.float32)
+    row = np.empty(w, np.float32)
     for o in range(octaves):
         nx, ny = cells_x << o, cells_y << o
         weight = np.float32(0.5 ** o)
@@ -50,14 +51,23 @@ def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
                 c00, c01, c10, c11 = _COS[a], _COS[b], _COS[c], _COS[d]
                 t0, t1 = _SIN[a] * fy, _SIN[b] * fy - c01
                 l0, l1 = _SIN[c] * (fy - one), _SIN[d] * (fy - one) - c11
-                while x < w and cell[x] == ix:
-                    fx, ex = place[x], ease[x]
+                end = x
+                while end < w and cell[end] == ix:
+                    end += 1
+                for i in range(x, end):
+                    fx, ex = place[i], ease[i]
                     top, low = c00 * fx + t0, c10 * fx + l0
                     top += (c01 * fx + t1 - top) * ex
                     low += (c11 * fx + l1 - low) * ex
-                    n = (top + (low - top) * ey) * np.float32(1.4)
-                    out[y, x] += weight * (n if form == 0 else np.float32(0.55) - abs(n) * np.float32(2.2))
-                    x += 1
+                    row[i] = (top + (low - top) * ey) * np.float32(1.4)
+                x = end
+            o_row = out[y]
+            if form == 0:
+                for i in range(w):
+                    o_row[i] += weight * row[i]
+            else:
+                for i in range(w):
+                    o_row[i] += weight * (np.float32(0.55) - abs(row[i]) * np.float32(2.2))
 
 
 @kernel

@@ -1,0 +1,78 @@
+"""What heights say: slopes, and for flat overlays the masks that a mesh would give.
+
+References
+----------
+Scharr (2000), *Optimal Operators in Digital Image Processing*, for slopes. Height-field occlusion as the mean of
+how far the neighbourhood stands above a place, against the reach.
+"""
+
+import numpy as np
+
+from mivex.core.base.lazy import Lazy
+from mivex.core.base.types import Floats
+from mivex.core.layers.model import Geometry
+from mivex.core.layers.patterns.base import smooth
+
+cv2 = Lazy("cv2")
+STEEP = 0.05
+"""At strength 1, a height that rises by 1 within so much of the shorter side is a slope of 45°."""
+
+
+def slopes(height: Floats, short: float) -> tuple[Floats, Floats]:
+    """Rise to the right and downwards, per share of ``short`` texels; float32 (h, w) each."""
+    padded = cv2.copyMakeBorder(np.ascontiguousarray(height, np.float32), 1, 1, 1, 1, cv2.BORDER_REPLICATE)
+    dx, dy = (cv2.Scharr(padded, cv2.CV_32F, a, b, scale=short / 32)[1:-1, 1:-1] for a, b in ((1, 0), (0, 1)))
+    return np.asarray(dx, np.float32), np.asarray(dy, np.float32)
+
+
+def normals_of(height: Floats, short: float, strength: float) -> Floats:
+    """Normals ``(−h_x, h_y, 1)``, normalised, stored as ``(n + 1)/2``, green up; float32 (h, w, 3)."""
+    dx, dy = slopes(height, short)
+    k = np.float32(strength * STEEP)
+    n = np.stack([-dx * k, dy * k, np.ones_like(dx)], axis=2)
+    n /= np.linalg.norm(n, axis=2, keepdims=True)
+    return np.asarray(n * np.float32(0.5) + np.float32(0.5), np.float32)
+
+
+def occlusion_of(height: Floats, short: float, reach: float, strength: float = 1.0) -> Floats:
+    """Light that reaches each place: 1 on what stands out, less in hollows; float32 (h, w)."""
+    out: Floats = np.ones(height.shape, np.float32)
+    for part in (0.25, 0.5, 1.0):
+        sigma = max(reach * short * part / 2, 0.3)
+        around = cv2.GaussianBlur(np.ascontiguousarray(height, np.float32), (0, 0), sigma, borderType=cv2.BORDER_REPLICATE)
+        rise = np.maximum(around - height, 0) * np.float32(abs(strength) * STEEP / max(reach * part, 1e-6) * 2)
+        out -= rise / (1 + rise) / np.float32(3)
+    return np.clip(out, 0, 1)
+
+
+def geometry_of_heights(g: Geometry, heights: Floats, size: tuple[int, int]) -> Floats:
+    """A geometry mask of a flat overlay, from the heights of the layers below.
+
+    Parameters
+    ----------
+    g : Geometry
+    heights : float32 array (h, w), or of one texel
+    size : (height, width)
+    """
+    h, w = size
+    short = min(h, w)
+    if g.kind == "position":
+        x = ((np.arange(w, dtype=np.float32) + np.float32(0.5)) / w)[None]
+        y = ((np.arange(h, dtype=np.float32) + np.float32(0.5)) / h)[:, None]
+        t = {"right": x, "left": 1 - x, "down": y, "up": 1 - y}.get(g.axis, np.full((1, 1), 0.5, np.float32))
+        return np.asarray(np.broadcast_to(np.clip((t - g.low) / max(g.high - g.low, 1e-3), 0, 1), size), np.float32)
+    flat = np.ascontiguousarray(np.broadcast_to(heights, size), np.float32)
+    if g.kind == "facing":
+        n = normals_of(flat, short, 1.0) * 2 - 1
+        way = {"right": n[..., 0], "left": -n[..., 0], "up": n[..., 1], "down": -n[..., 1], "front": n[..., 2]}
+        return np.asarray(np.clip(way.get(g.axis, -n[..., 2]), 0, 1), np.float32)
+    if g.kind == "occlusion":
+        return 1 - occlusion_of(flat, short, g.reach)
+    if g.kind == "thickness":
+        return np.asarray(np.clip(0.5 - flat / 2, 0, 1), np.float32)
+    # Curvature by the difference from a blurred height: hollows lie below it, edges above.
+    around = cv2.GaussianBlur(
+        flat, (0, 0), max((g.reach if g.kind == "cavity" else g.size) * short / 2, 0.5), borderType=cv2.BORDER_REPLICATE
+    )
+    bent = (around - flat if g.kind == "cavity" else flat - around) * np.float32(6)
+    return smooth(bent, 0.0, 0.6)

@@ -1,0 +1,99 @@
+"""Kernels of `mivex.core.layers.joining`."""
+
+import numpy as np
+
+from mivex.core.base.compile import kernel
+
+
+@kernel
+def _row_of(source, y, begin, repeat, row):
+    # A row of an array that may be one texel for everything, each value repeated; such a one is filled in once.
+    n = row.size
+    if source.shape[0] > 1 or begin:
+        y = y if source.shape[0] > 1 else 0
+        if source.shape[1] < n // repeat:
+            k = source.shape[1]
+            for i in range(n):
+                row[i] = source[y, i % k]
+        elif repeat == 1:
+            for i in range(n):
+                row[i] = source[y, i]
+        else:
+            for i in range(n // repeat):
+                for c in range(repeat):
+                    row[i * repeat + c] = source[y, i]
+
+
+@kernel
+def join_rows(below, value, weight, k, share, code, low, out, first, last):
+    """``below + weight · share · (join(below, value) − below)``, held to [low, 1]; ``k`` values a texel in each row."""
+    n = out.shape[1]
+    one = np.float32(1)
+    b, v, m, j = (np.empty(n, np.float32), np.empty(n, np.float32), np.empty(n, np.float32), np.empty(n, np.float32))
+    for y in range(first, last):
+        _row_of(below, y, y == first, 1, b)
+        _row_of(value, y, y == first, 1, v)
+        _row_of(weight, y, y == first, k, m)
+        if code == 0:
+            for i in range(n):
+                j[i] = v[i]
+        elif code == 1:
+            for i in range(n):
+                j[i] = b[i] * v[i]
+        elif code == 2:
+            for i in range(n):
+                j[i] = b[i] + v[i]
+        elif code == 3:
+            for i in range(n):
+                j[i] = one - (one - b[i]) * (one - v[i])
+        elif code == 4:
+            for i in range(n):
+                j[i] = max(b[i], v[i])
+        else:
+            for i in range(n):
+                j[i] = min(b[i], v[i])
+        o = out[y]
+        for i in range(n):
+            t = m[i] * share
+            r = b[i] + (j[i] - b[i]) * t
+            r = j[i] if t == one else r
+            o[i] = min(max(r, low), one)
+
+
+@kernel
+def light_rows(below, alpha, value, cover, wc, wo, sc, so, out, solid, first, last):
+    """Colour and opacity together: both weighed by what is seen of them, so that clear texels lend no colour."""
+    w = solid.shape[1]
+    zero, one = np.float32(0), np.float32(1)
+    b, v = np.empty(3 * w, np.float32), np.empty(3 * w, np.float32)
+    a, o, m, n, p = (
+        np.empty(w, np.float32),
+        np.empty(w, np.float32),
+        np.empty(w, np.float32),
+        np.empty(w, np.float32),
+        np.empty(w, np.float32),
+    )
+    for y in range(first, last):
+        begin = y == first
+        _row_of(below, y, begin, 1, b)
+        _row_of(value, y, begin, 1, v)
+        _row_of(alpha, y, begin, 1, a)
+        _row_of(cover, y, begin, 1, o)
+        _row_of(wc, y, begin, 1, m)
+        _row_of(wo, y, begin, 1, n)
+        s = solid[y]
+        for x in range(w):
+            k = m[x] * sc
+            over = k * o[x]
+            seen = (one - k) * a[x] + over
+            p[x] = over / seen if seen > zero else (one if k > zero else zero)
+            t = n[x] * so
+            r = a[x] + (o[x] - a[x]) * t
+            s[x] = o[x] if t == one else r
+        row3 = out[y]
+        for x in range(w):
+            t = p[x]
+            for c in range(3):
+                i = 3 * x + c
+                r = b[i] + (v[i] - b[i]) * t
+                row3[i] = v[i] if t == one else r

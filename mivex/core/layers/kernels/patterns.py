@@ -1,0 +1,129 @@
+"""Kernels of `mivex.core.layers.patterns`."""
+
+import math
+
+import numpy as np
+
+from mivex.core.base.compile import inlined, kernel
+
+
+@kernel
+def cells_rows(px, py, value, near, second, which, first, last):
+    """Distance to the nearest and the second nearest point, in cells, and the nearest one's own value.
+
+    ``px``, ``py``: places of the points (ny, nx), in cells; the lattice repeats.
+    """
+    h, w = near.shape
+    ny, nx = px.shape
+    far = np.float32(1e9)
+    for y in range(first, last):
+        v = (np.float32(y) + np.float32(0.5)) / np.float32(h) * np.float32(ny)
+        iy = min(int(v), ny - 1)
+        best, after, who = near[y], second[y], which[y]
+        x0 = 0
+        for ix in range(nx):
+            # Texels of one cell share its nine neighbours.
+            x1 = w if ix == nx - 1 else int(math.ceil(np.float64(w) * (ix + 1) / nx - 0.5))
+            for x in range(x0, x1):
+                best[x], after[x], who[x] = far, far, np.float32(0)
+            for j in range(iy - 1, iy + 2):
+                jj = j % ny
+                for i in range(ix - 1, ix + 2):
+                    ii = i % nx
+                    dy = np.float32(j) + py[jj, ii] - v
+                    cx, dy2, own = np.float32(i) + px[jj, ii], dy * dy, value[jj, ii]
+                    step = np.float32(nx) / np.float32(w)
+                    for x in range(x0, x1):
+                        dx = cx - (np.float32(x) + np.float32(0.5)) * step
+                        d = dx * dx + dy2
+                        b = best[x]
+                        after[x] = min(max(b, d), after[x])
+                        who[x] = own if d < b else who[x]
+                        best[x] = min(b, d)
+            x0 = x1
+        for x in range(w):
+            best[x], after[x] = math.sqrt(best[x]), math.sqrt(after[x])
+
+
+@inlined
+def _overlap(d, r):
+    # How much of a texel at a distance from a line's middle lies on the line.
+    half = np.float32(0.5)
+    return max(np.float32(0), min(d + half, r) - max(d - half, -r))
+
+
+@kernel
+def marks_rows(out, marks, dome, first, last):
+    """Draw tapered strokes that go on at the other side; where two meet the larger value stays.
+
+    ``marks`` (n, 8): ends x, y, x, y in texels; half widths there; values there. ``dome``: rounded across, not flat.
+    """
+    h, w = out.shape
+    one = np.float32(1)
+    for k in range(marks.shape[0]):
+        x0, y0, x1, y1 = marks[k, 0], marks[k, 1], marks[k, 2], marks[k, 3]
+        r0, r1, v0, v1 = marks[k, 4], marks[k, 5], marks[k, 6], marks[k, 7]
+        reach = max(r0, r1) + one
+        top, low = int(math.floor(min(y0, y1) - reach)), int(math.ceil(max(y0, y1) + reach)) + 1
+        left, right = int(math.floor(min(x0, x1) - reach)), int(math.ceil(max(x0, x1) + reach)) + 1
+        ex, ey = x1 - x0, y1 - y0
+        long2 = ex * ex + ey * ey
+        for yy in range(top, low):
+            y = yy % h
+            if y < first or y >= last:
+                continue
+            py = np.float32(yy) + np.float32(0.5) - y0
+            for xx in range(left, right):
+                px = np.float32(xx) + np.float32(0.5) - x0
+                t = np.float32(0)
+                if long2 > np.float32(1e-6):
+                    t = min(max((px * ex + py * ey) / long2, np.float32(0)), one)
+                dx, dy = px - t * ex, py - t * ey
+                d = math.sqrt(dx * dx + dy * dy)
+                r = r0 + (r1 - r0) * t
+                if d > r + np.float32(0.5):
+                    continue
+                c = _overlap(d, r)
+                if long2 <= np.float32(1e-6) and r < np.float32(0.5):
+                    c = c * np.float32(2) * r  # a point thinner than a texel
+                v = (v0 + (v1 - v0) * t) * c
+                if dome and r > np.float32(0.5):
+                    s = min(d / r, one)
+                    v *= math.sqrt(max(one - s * s, np.float32(0)))
+                x = xx % w
+                out[y, x] = max(out[y, x], v)
+
+
+@kernel
+def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
+    """Coverage by rounded rectangles on a lattice whose odd rows are shifted by a share of the pitch.
+
+    ``rx``, ``ry``, ``corner``, ``soft`` in texels: half sizes, radius of the corners, width of the edge.
+    """
+    h, w = out.shape
+    zero, half = np.float32(0), np.float32(0.5)
+    sx, sy = np.float32(w) / np.float32(nx), np.float32(h) / np.float32(ny)
+    for y in range(first, last):
+        v = np.float32(y) + half
+        row = int(v / sy)
+        for x in range(w):
+            u = np.float32(x) + half
+            best = zero
+            for j in range(row - 1, row + 2):
+                move = shift * sx if j % 2 else zero
+                ey = abs(v - (np.float32(j) + half) * sy)
+                i = math.floor((u - move) / sx)
+                for k in range(-1, 2):
+                    ex = abs(u - move - (np.float32(i + k) + half) * sx)
+                    dx, dy = ex - rx + corner, ey - ry + corner
+                    far = math.sqrt(max(dx, zero) ** 2 + max(dy, zero) ** 2) + min(max(dx, dy), zero) - corner
+                    c = min(max(half - np.float32(far) / soft, zero), np.float32(1))
+                    if soft <= np.float32(1):
+                        # Straight sides cover a texel exactly as far as they reach into it.
+                        c = (
+                            min(c, _overlap(ex, rx) * _overlap(ey, ry))
+                            if corner > zero
+                            else _overlap(ex, rx) * _overlap(ey, ry)
+                        )
+                    best = max(best, c)
+            out[y, x] = best

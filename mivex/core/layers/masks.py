@@ -1,0 +1,305 @@
+"""Masks and values of a stack, at the size of a canvas."""
+
+import math
+from collections.abc import Callable
+from dataclasses import dataclass, field
+
+import numpy as np
+
+from mivex.core.base.errors import MivexError
+from mivex.core.base.lazy import Lazy
+from mivex.core.base.types import Floats
+from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
+from mivex.core.layers.model import COLOURED, Cell, Geometry, Layer, MaskPart, PictureChannel, Row, Shaping, Stack
+from mivex.core.layers.painting import Paint, painted
+from mivex.core.layers.patterns import PATTERNS, AnyPattern
+from mivex.core.layers.strokes import PaintStroke
+from mivex.core.pixels.colour import LUMINANCE, to_linear
+from mivex.core.prepare.base import Surface
+
+cv2 = Lazy("cv2")
+_PLAIN = Shaping()
+CHUNK = 8
+"""Strokes that are rendered in one go and kept."""
+
+
+@dataclass(frozen=True, eq=False)
+class Outside:
+    """What a stack needs from outside, at the size of its canvas.
+
+    Attributes
+    ----------
+    size : (height, width)
+    picture : callable
+        A picture by path, (height, width, 4) of display values, as large as the canvas or larger.
+    linear : callable
+        Whether that picture's colours are light already.
+    overlay : callable
+        Another overlay's result by id, a Surface.
+    geometry, region : callable
+        A mask by `Geometry`, or by triangles, from the mesh that the overlay sits on; None where it sits on none.
+    mark : callable
+        Names what a path, an overlay or the mesh holds: ``mark("picture", path)``.
+    keep : callable
+        ``keep(key, make)`` gives what was made under a key before, or makes it.
+    """
+
+    size: tuple[int, int]
+    picture: Callable[[str], Floats]
+    overlay: Callable[[str], Surface]
+    geometry: Callable[[Geometry], Floats] | None = None
+    region: Callable[[str], Floats] | None = None
+    mark: Callable[[str, str], str] = lambda _kind, what: what
+    keep: Callable[[str, Callable[[], object]], object] = lambda _key, make: make()
+    linear: Callable[[str], bool] = lambda _path: False
+    notes: list[str] = field(default_factory=list)
+
+
+def laid(values: Floats, how: Shaping, size: tuple[int, int], *, smooth: bool = True) -> Floats:
+    """A tile laid over a canvas: tiled, turned about the middle, moved; it repeats.
+
+    Parameters
+    ----------
+    values : float32 array (h, w) or (h, w, 4)
+    how : Shaping
+    size : (height, width)
+    smooth : bool
+        The tile is finer than it will be shown: it is averaged, not picked from.
+    """
+    h, w = size
+    if values.shape[:2] != (h, w) and how == _PLAIN:
+        return np.asarray(
+            cv2.resize(
+                values, (w, h), interpolation=cv2.INTER_AREA if smooth and values.shape[0] >= h else cv2.INTER_LINEAR
+            ),
+            np.float32,
+        )
+    if how == _PLAIN:
+        return values
+    th, tw = values.shape[:2]
+    c, s = math.cos(math.radians(how.turn)), math.sin(math.radians(how.turn))
+    x = ((np.arange(w, dtype=np.float32) + np.float32(0.5)) / w - np.float32(0.5 + how.right))[None]
+    y = ((np.arange(h, dtype=np.float32) + np.float32(0.5)) / h - np.float32(0.5 + how.low))[:, None]
+    # Turned as it is seen, whatever the canvas's shape.
+    k = np.float32(w / h)
+    u = (x * c + y * (s / k)) * np.float32(how.across) + np.float32(0.5)
+    v = (y * c - x * (s * k)) * np.float32(how.down) + np.float32(0.5)
+    u, v = (u % 1) * np.float32(tw) - np.float32(0.5), (v % 1) * np.float32(th) - np.float32(0.5)
+    pad = [(1, 1), (1, 1)] + [(0, 0)] * (values.ndim - 2)
+    return np.asarray(
+        cv2.remap(
+            np.pad(values, pad, mode="wrap"),
+            np.ascontiguousarray(np.broadcast_to(u, (h, w)) + 1),
+            np.ascontiguousarray(np.broadcast_to(v, (h, w)) + 1),
+            cv2.INTER_LINEAR,
+        ),
+        np.float32,
+    )
+
+
+def pattern_laid(
+    pattern: AnyPattern,
+    how: Shaping,
+    size: tuple[int, int],
+    keep: Callable[[str, Callable[[], object]], object],
+) -> Floats:
+    """A pattern at the size of the canvas; tiles are drawn as finely as they are shown."""
+    h, w = size
+    th, tw = (max(16, math.ceil(h / how.down)), max(16, math.ceil(w / how.across))) if how != _PLAIN else (h, w)
+    th, tw = min(th, 2 * h), min(tw, 2 * w)
+    key = f"pattern {pattern.model_dump_json()} {th} {tw}"
+    tile = keep(key, lambda: PATTERNS[pattern.kind].draw(pattern, th, tw))  # type: ignore[attr-defined]
+    return laid(np.asarray(tile, np.float32), how, size)
+
+
+def channel_of(values: Floats, channel: PictureChannel) -> Floats:
+    """One channel of RGBA, or the luminance of its display values."""
+    if channel == "luminance":
+        return np.asarray(values[..., :3] @ LUMINANCE, np.float32)
+    return np.ascontiguousarray(values[..., {"red": 0, "green": 1, "blue": 2, "alpha": 3}[channel]])
+
+
+def stamp_from(picture: Callable[[str], Floats]) -> Callable[[str], Floats]:
+    """Tips out of pictures: luminance times alpha, at most 256 texels a side."""
+
+    def stamp(path: str) -> Floats:
+        v = picture(path)
+        t = channel_of(v, "luminance") * v[..., 3]
+        side = max(t.shape)
+        square = np.zeros((side, side), np.float32)
+        oy, ox = (side - t.shape[0]) // 2, (side - t.shape[1]) // 2
+        square[oy : oy + t.shape[0], ox : ox + t.shape[1]] = t
+        return np.asarray(
+            cv2.resize(square, (256, 256), interpolation=cv2.INTER_AREA) if side > 256 else square, np.float32
+        )
+
+    return stamp
+
+
+class Values:
+    """Works out the masks and values of one stack's rows.
+
+    Parameters
+    ----------
+    stack : Stack
+    outside : Outside
+    """
+
+    def __init__(self, stack: Stack, outside: Outside) -> None:
+        self.stack, self.outside = stack, outside
+        self._asked: list[str] = []
+
+    def note(self, sentence: str) -> None:
+        """Something that could not be had, and is left out."""
+        if sentence not in self.outside.notes:
+            self.outside.notes.append(sentence)
+
+    def mask(self, row: Row, heights: Floats | None = None) -> Floats:
+        """The mask of a row, (h, w) or (1, 1); ``heights`` below it serve flat overlays for geometry."""
+        out: Floats = EVERYWHERE
+        first = True
+        for part in row.mask.parts:
+            if not part.on:
+                continue
+            try:
+                m = self._part(row, part, heights)
+            except MivexError as e:
+                self.note(f"Layer “{row.name}”: {e}")
+                continue
+            m = pressed(levelled(1 - m if part.invert else m, part.levels), part.contrast, part.balance)
+            out = m if first else join_masks(out, m, part.join)
+            first = False
+        return np.ascontiguousarray(out, np.float32)
+
+    def _part(self, row: Row, part: MaskPart, heights: Floats | None) -> Floats:
+        o = self.outside
+        if part.source == "flat":
+            return np.full((1, 1), part.value, np.float32)
+        if part.source == "pattern":
+            return EVERYWHERE if part.pattern is None else pattern_laid(part.pattern, part.laid, o.size, o.keep)
+        if part.source == "picture":
+            if not part.path:
+                raise MivexError("no picture is chosen for its mask.")
+            return laid(channel_of(o.picture(part.path), part.channel), part.laid, o.size)
+        if part.source == "painted":
+            p = self.paint(part.strokes, ("mask",))["mask"]
+            return np.asarray(p.value[..., 0] + np.float32(part.value) * (1 - p.weight), np.float32)
+        if part.source == "region":
+            if o.region is None:
+                raise MivexError("its faces belong to a mesh, and the overlay sits on none.")
+            return o.region(part.faces)
+        if part.source == "geometry":
+            if o.geometry is not None:
+                return o.geometry(part.geometry)
+            from mivex.core.layers.heights import geometry_of_heights
+
+            return geometry_of_heights(part.geometry, np.zeros((1, 1), np.float32) if heights is None else heights, o.size)
+        return self._other(row, part)
+
+    def _other(self, row: Row, part: MaskPart) -> Floats:
+        other = self.stack.row(part.layer)
+        if other is None:
+            raise MivexError("the layer that its mask reads is gone.")
+        if part.layer in self._asked or other.id == row.id:
+            raise MivexError(f"its mask and that of “{other.name}” use each other.")
+        self._asked.append(part.layer)
+        try:
+            if part.of == "mask":
+                return self.mask(other)
+            cell = other.cells.get(part.of) if isinstance(other, Layer) else None
+            if cell is None:
+                raise MivexError(f"“{other.name}” makes nothing of that channel.")
+            assert isinstance(other, Layer)
+            value, weight = self.cell(other, part.of, cell)
+            grey = value @ LUMINANCE if value.ndim == 3 else value
+            return np.asarray(grey * weight, np.float32)
+        finally:
+            self._asked.pop()
+
+    def cell(self, layer: Layer, channel: str, cell: Cell) -> tuple[Floats, Floats]:
+        """A channel's value, (h, w[, 3]) or of one texel, linear for colours; and how much of it there is."""
+        o, coloured = self.outside, channel in COLOURED
+        if cell.source == "painted":
+            p = self.paint(layer.strokes, layer.channels)[channel]
+            value = p.straight() if coloured else p.straight()[..., 0]
+            return self._level(value, cell, coloured), p.weight
+        if cell.source in ("picture", "overlay"):
+            values, weight = self._read(cell, channel)
+        elif cell.source == "pattern" and cell.pattern is not None:
+            t = levelled(pattern_laid(cell.pattern, cell.laid, o.size, o.keep), cell.levels)
+            if coloured:
+                low, high = (to_linear(np.array(c, np.float32)) for c in (cell.colour_low, cell.colour))
+                return np.asarray(low + (high - low) * t[..., None], np.float32), EVERYWHERE
+            return np.asarray(cell.number_low + (cell.number - cell.number_low) * t, np.float32), EVERYWHERE
+        else:
+            flat = (
+                to_linear(np.array(cell.colour, np.float32)).reshape(1, 1, 3)
+                if coloured
+                else np.full((1, 1), cell.number, np.float32)
+            )
+            return flat, EVERYWHERE
+        return self._level(values, cell, coloured), weight
+
+    def _level(self, values: Floats, cell: Cell, coloured: bool) -> Floats:
+        if cell.levels.plain:
+            return values
+        if not coloured:
+            return levelled(values, cell.levels)
+        from mivex.core.pixels.colour import to_display
+
+        return to_linear(levelled(to_display(values), cell.levels))
+
+    def _read(self, cell: Cell, channel: str) -> tuple[Floats, Floats]:
+        o = self.outside
+        if cell.source == "picture":
+            if not cell.path:
+                raise MivexError("no picture is chosen.")
+            v = laid(o.picture(cell.path), cell.laid, o.size)
+            if channel not in COLOURED:
+                return channel_of(v, cell.channel), EVERYWHERE
+            rgb = np.ascontiguousarray(v[..., :3])
+            return rgb if o.linear(cell.path) else to_linear(rgb), np.ascontiguousarray(v[..., 3])
+        if not cell.overlay:
+            raise MivexError("no overlay is chosen.")
+        s = o.overlay(cell.overlay)
+        if channel in s.channels:
+            return laid(np.ascontiguousarray(s.channels[channel]).squeeze(), cell.laid, o.size), EVERYWHERE
+        v = laid(s.values, cell.laid, o.size)
+        if channel == "opacity":
+            return np.ascontiguousarray(v[..., 3]), EVERYWHERE
+        if channel not in COLOURED:
+            return channel_of(v, cell.channel), EVERYWHERE
+        rgb = np.ascontiguousarray(v[..., :3])
+        return rgb if s.data else to_linear(rgb), np.ascontiguousarray(v[..., 3])
+
+    def paint(self, strokes: tuple[PaintStroke, ...], channels: tuple[str, ...]) -> dict[str, Paint]:
+        """What strokes have left, by channel; whole chunks of them are kept."""
+        o = self.outside
+
+        def region(faces: str) -> Floats:
+            if o.region is None:
+                raise MivexError("a stroke keeps to faces of a mesh, and the overlay sits on none.")
+            return o.region(faces)
+
+        done: dict[str, Paint] = {}
+        key = f"paint {channels} {o.size}"
+        for i in range(0, max(len(strokes), 1), CHUNK):
+            part = strokes[i : i + CHUNK]
+            words = "".join(s.model_dump_json() for s in part)
+            marks = "".join(o.mark("picture", s.tip.stamp) for s in part if s.tip.form == "stamp" and s.tip.stamp)
+            marks += "".join(o.mark("mesh", "") for s in part if s.faces)
+            key = f"{hash_of(key)} {words} {marks}"
+            done = o.keep(
+                key,
+                lambda p=part, d=done: painted(  # type: ignore[misc, assignment]
+                    d, p, o.size, channels, stamp_from(o.picture), region
+                ),
+            )
+        return done
+
+
+def hash_of(text: str) -> str:
+    """A short name for a long text."""
+    from mivex.core.base.graph import hashed
+
+    return hashed(text)

@@ -1,0 +1,153 @@
+"""What every pattern is made of: settings, and a pure function to values in [0, 1].
+
+A pattern repeats with the picture, is the same at every size, and says sizes as shares of the picture's shorter side
+or as how often something goes into it.
+"""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any, ClassVar
+
+import numpy as np
+
+from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
+from mivex.core.base.settings import Sparse, setting
+from mivex.core.base.types import Floats
+
+cv2 = Lazy("cv2")
+_noise = Lazy("mivex.core.prepare.kernels.tiling")
+_kernels = Lazy("mivex.core.layers.kernels.patterns")
+
+FINEST = 128
+"""The finest noise has so many features across: still four texels each in a picture of 512."""
+
+
+class PatternParams(Sparse):
+    """Settings of one pattern."""
+
+    ALWAYS: ClassVar = frozenset({"kind"})
+    WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {}
+    """As in steps: settings that matter only while another one has one of some values."""
+
+
+@dataclass(frozen=True)
+class Pattern:
+    """A registered pattern.
+
+    Attributes
+    ----------
+    params : type of PatternParams
+    draw : callable
+        ``draw(params, height, width) -> float32 (height, width)`` in [0, 1]; pure.
+    label, hint : str
+        Its name, and what it looks like.
+    """
+
+    params: type[PatternParams]
+    draw: Callable[[Any, int, int], Floats]
+    label: str
+    hint: str
+
+    @property
+    def name(self) -> str:
+        """The word that names it in a project."""
+        return str(self.params.model_fields["kind"].default)
+
+
+def seed() -> Any:
+    """The setting that every seeded pattern has."""
+    return setting(
+        1, "Seed", "Another number, another pattern; the same number, the same one.", ge=0, le=99999, drag=(0, 100)
+    )
+
+
+def counts(n: float, h: int, w: int) -> tuple[int, int]:
+    """How often something goes across and down that goes ``n`` times into the shorter side."""
+    short = min(h, w)
+    return max(1, round(n * w / short)), max(1, round(n * h / short))
+
+
+def smooth(x: Floats, low: float, high: float) -> Floats:
+    """0 below ``low``, 1 above ``high``, eased between (``3t² − 2t³``); float32."""
+    t = np.clip((x - np.float32(low)) / np.float32(high - low if high != low else 1e-6), 0, 1)
+    return np.asarray(t * t * (3 - 2 * t), np.float32)
+
+
+def fractal(
+    h: int, w: int, n: float, octaves: int, number: int, stretch: tuple[float, float] = (1.0, 1.0), *, ridges: bool = False
+) -> Floats:
+    """Gradient noise (Perlin 2002) of about −1 to 1 that repeats; ``n`` features into the shorter side.
+
+    ``stretch``: features are so many times as long across and down.
+    """
+    out: Floats = np.zeros((h, w), np.float32)
+    nx, ny = counts(n, h, w)
+    nx, ny = max(1, round(nx / stretch[0])), max(1, round(ny / stretch[1]))
+    while octaves > 1 and max(nx, ny) << (octaves - 1) > FINEST * max(h, w) / min(h, w):
+        octaves -= 1
+    run_bands(h, lambda a, b: _noise.noise_rows(nx, ny, octaves, number, int(ridges), out, a, b))
+    return out
+
+
+def warped(field: Floats, right: Floats, down: Floats) -> Floats:
+    """A field read at places moved by shares of the shorter side; it repeats."""
+    h, w = field.shape
+    short = np.float32(min(h, w))
+    x = np.broadcast_to(np.arange(w, dtype=np.float32)[None] + right * short, (h, w)) % np.float32(w)
+    y = np.broadcast_to(np.arange(h, dtype=np.float32)[:, None] + down * short, (h, w)) % np.float32(h)
+    # One more row and column, so that the last texel meets the first.
+    round_ = np.pad(field, ((0, 1), (0, 1)), mode="wrap")
+    return np.asarray(cv2.remap(round_, x, y, cv2.INTER_LINEAR), np.float32)
+
+
+def cellular(h: int, w: int, n: float, jitter: float, number: int) -> tuple[Floats, Floats, Floats]:
+    """Distances to the nearest and second nearest of scattered points, in cells, and a value of each (Worley 1996)."""
+    nx, ny = counts(n, h, w)
+    rng = np.random.default_rng(number)
+    px, py = (
+        np.float32(0.5) + np.float32(jitter) * (rng.random((ny, nx)).astype(np.float32) - np.float32(0.5)) for _ in range(2)
+    )
+    value = rng.random((ny, nx)).astype(np.float32)
+    near, second, which = (np.empty((h, w), np.float32) for _ in range(3))
+    run_bands(h, lambda a, b: _kernels.cells_rows(px, py, value, near, second, which, a, b))
+    return near, second, which
+
+
+def marks(h: int, w: int, rows: Any, *, dome: bool = False) -> Floats:
+    """Tapered strokes, given in shares: ends x, y, x, y; half widths; values; sizes count by the shorter side.
+
+    Parameters
+    ----------
+    rows : array (n, 8)
+    dome : bool
+        Rounded across instead of flat.
+    """
+    out: Floats = np.zeros((h, w), np.float32)
+    if len(rows):
+        short = min(h, w)
+        table = (np.asarray(rows, np.float64) * np.array([w, h, w, h, short, short, 1, 1])).astype(np.float32)
+        run_bands(h, lambda a, b: _kernels.marks_rows(out, table, dome, a, b))
+    return np.minimum(out, 1)
+
+
+def away(h: int, w: int, at: tuple[float, float]) -> tuple[Floats, Floats]:
+    """Way from a place, across and down, round the back where that is shorter; shares of the shorter side."""
+    short = min(h, w)
+    x = (np.arange(w, dtype=np.float32) + np.float32(0.5)) / w - np.float32(at[0])
+    y = (np.arange(h, dtype=np.float32) + np.float32(0.5)) / h - np.float32(at[1])
+    x, y = x - np.round(x), y - np.round(y)
+    return (x * np.float32(w / short))[None], (y * np.float32(h / short))[:, None]
+
+
+def scattered(rng: np.random.Generator, n: int) -> Floats:
+    """``n`` places (n, 2) in [0, 1) that keep clear of one another: the best of four candidates each (Mitchell 1991)."""
+    out = np.zeros((n, 2), np.float32)
+    for k in range(n):
+        tries = rng.random((4, 2)).astype(np.float32)
+        if k:
+            way = tries[:, None] - out[None, max(0, k - 400) : k]
+            way -= np.round(way)
+            tries = tries[[np.argmax((way**2).sum(-1).min(axis=1))]]
+        out[k] = tries[0]
+    return out

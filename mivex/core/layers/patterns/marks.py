@@ -1,0 +1,369 @@
+"""Patterns of single marks: scratches, dust, drops, crystals, run-off, stains, splashes, finger marks.
+
+Each mark's place, size and value come from a seeded generator, and its size is a share of the picture, so that a
+larger picture shows the same marks more finely.
+"""
+
+import math
+from typing import Literal
+
+import numpy as np
+
+from mivex.core.base.settings import setting
+from mivex.core.base.types import Floats
+from mivex.core.layers.patterns.base import (
+    Pattern,
+    PatternParams,
+    away,
+    cellular,
+    fractal,
+    marks,
+    scattered,
+    seed,
+    smooth,
+)
+
+
+class Scratches(PatternParams):
+    """Settings of ``scratches``."""
+
+    kind: Literal["scratches"] = "scratches"
+    count: int = setting(60, "Number", "How many.", ge=0, le=4000, drag=(0, 400))
+    length: float = setting(
+        0.35, "Length", "Of the longest, as a share of the shorter side.", ge=0.005, le=3, drag=(0.02, 1)
+    )
+    width: float = setting(0.002, "Width", "Of the widest.", ge=0.0002, le=0.1, drag=(0.0005, 0.01), log=True)
+    bend: float = setting(0.25, "Bend", "How far they leave the straight.", ge=0, le=2, drag=(0, 1))
+    direction: float = setting(25.0, "Direction", "Which way most run; 0 is level.", unit="°", ge=-180, le=180)
+    spread: float = setting(25.0, "Spread", "How far they stray from it; 90 is every way.", unit="°", ge=0, le=90)
+    depth: float = setting(0.7, "Depth", "Of the faintest against the deepest: 1 makes all alike.", ge=0, le=1)
+    seed: int = seed()
+
+
+def _bent(
+    rng: np.random.Generator,
+    at: Floats,
+    angle: float,
+    length: float,
+    bend: float,
+    width: float,
+    values: tuple[float, float],
+    parts: int = 10,
+) -> list[list[float]]:
+    """One bent line as short straight ones, thin at both ends."""
+    turn = (rng.random() - 0.5) * bend * 2
+    x, y = float(at[0]), float(at[1])
+    rows = []
+    for k in range(parts):
+        a = angle + turn * (k / parts - 0.5) * 2
+        nx, ny = x + math.cos(a) * length / parts, y - math.sin(a) * length / parts
+        r0, r1 = (width * math.sin(math.pi * (0.06 + 0.88 * t / parts)) for t in (k, k + 1))
+        v0, v1 = (values[0] + (values[1] - values[0]) * t / parts for t in (k, k + 1))
+        rows.append([x, y, nx, ny, r0, r1, v0, v1])
+        x, y = nx, ny
+    return rows
+
+
+def _round(rows: list[list[float]], h: int, w: int) -> Floats:
+    """Ends given in shares of the shorter side, brought to shares of width and height."""
+    short = min(h, w)
+    table = np.array(rows, np.float64).reshape(-1, 8)
+    table[:, [0, 2]] *= short / w
+    table[:, [1, 3]] *= short / h
+    return table  # type: ignore[return-value]
+
+
+def _places(rng: np.random.Generator, n: int, h: int, w: int, *, even: bool = False) -> Floats:
+    """Places in shares of the shorter side."""
+    at = scattered(rng, n) if even else rng.random((n, 2)).astype(np.float32)
+    return np.asarray(at * np.array([w, h], np.float32) / min(h, w), np.float32)
+
+
+def draw_scratches(p: Scratches, h: int, w: int) -> Floats:
+    """Bent lines, thin at both ends."""
+    rng = np.random.default_rng(p.seed)
+    rows: list[list[float]] = []
+    for at in _places(rng, p.count, h, w):
+        angle = math.radians(p.direction + rng.normal(0, 0.5) * p.spread) if p.spread < 90 else rng.random() * math.tau
+        size = 0.25 + 0.75 * rng.random() ** 2
+        deep = 1 - (1 - p.depth) * rng.random() - p.depth * 0.2 * rng.random()
+        rows += _bent(rng, at, angle, p.length * size, p.bend, p.width * (0.4 + 0.6 * rng.random()) / 2, (deep, deep * 0.7))
+    return marks(h, w, _round(rows, h, w))
+
+
+class Dust(PatternParams):
+    """Settings of ``dust``."""
+
+    kind: Literal["dust"] = "dust"
+    specks: int = setting(400, "Specks", "How many grains.", ge=0, le=20000, drag=(0, 2000))
+    size: float = setting(
+        0.004, "Size", "Of the largest, as a share of the shorter side.", ge=0.0002, le=0.1, drag=(0.001, 0.02), log=True
+    )
+    fibres: int = setting(12, "Fibres", "How many hairs among them.", ge=0, le=2000, drag=(0, 100))
+    film: float = setting(0.35, "Film", "The haze that lies everywhere.", ge=0, le=1)
+    seed: int = seed()
+
+
+def draw_dust(p: Dust, h: int, w: int) -> Floats:
+    """Grains and hairs over an uneven film."""
+    rng = np.random.default_rng(p.seed)
+    rows: list[list[float]] = []
+    for x, y in _places(rng, p.specks, h, w):
+        r = p.size * (0.25 + 0.75 * rng.random() ** 3) / 2
+        rows.append([x, y, x, y, r, r, *([0.4 + 0.6 * rng.random()] * 2)])
+    for at in _places(rng, p.fibres, h, w):
+        v = 0.5 + 0.4 * rng.random()
+        rows += _bent(rng, at, rng.random() * math.tau, p.size * (6 + 14 * rng.random()), 1.6, p.size * 0.16, (v, v), 8)
+    out = marks(h, w, _round(rows, h, w))
+    if p.film > 0:
+        haze = np.clip(fractal(h, w, 4, 5, p.seed + 5) * np.float32(0.5) + np.float32(0.5), 0, 1)
+        out = np.maximum(out, haze * np.float32(p.film))
+    return out
+
+
+class Droplets(PatternParams):
+    """Settings of ``droplets``."""
+
+    kind: Literal["droplets"] = "droplets"
+    count: int = setting(160, "Drops", "How many.", ge=0, le=5000, drag=(0, 600))
+    size: float = setting(
+        0.05, "Size", "Of the largest across, as a share of the shorter side.", ge=0.001, le=0.5, drag=(0.005, 0.15)
+    )
+    even: float = setting(0.3, "Evenness", "1 makes all as large as the largest.", ge=0, le=1)
+    mist: int = setting(1200, "Condensation", "How many fine beads between them.", ge=0, le=30000, drag=(0, 5000))
+    tail: float = setting(0.0, "Tails", "How far drops have run down.", ge=0, le=2, drag=(0, 0.6))
+    seen: Literal["height", "cover"] = setting(
+        "height", "Gives", "How high they stand, or only where they are.", choices={"height": "Height", "cover": "Cover"}
+    )
+    seed: int = seed()
+
+
+def draw_droplets(p: Droplets, h: int, w: int) -> Floats:
+    """Domes of many sizes; fine beads keep to the gaps because the higher one stays."""
+    rng = np.random.default_rng(p.seed)
+    rows: list[list[float]] = []
+    for x, y in _places(rng, p.count, h, w, even=True):
+        part = p.even + (1 - p.even) * (0.12 + 0.88 * rng.random() ** 2)
+        r = p.size * part / 2
+        rows.append([x, y, x, y, r, r, part, part])
+        if p.tail > 0 and rng.random() < 0.35 * part + 0.1:
+            rows.append(
+                [x, y, x + (rng.random() - 0.5) * r, y - p.tail * part * rng.random(), r * 0.7, r * 0.15, part * 0.6, 0.1]
+            )
+    for x, y in _places(rng, p.mist, h, w):
+        r = p.size * (0.03 + 0.06 * rng.random()) / 2
+        rows.append([x, y, x, y, r, r, 0.25, 0.25])
+    table = _round(rows, h, w)
+    if p.seen == "cover" and len(table):
+        table[:, 6:] = np.minimum(table[:, 6:] * 8, 1)
+    return marks(h, w, table, dome=p.seen == "height")
+
+
+class Crystals(PatternParams):
+    """Settings of ``crystals``."""
+
+    kind: Literal["crystals"] = "crystals"
+    features: int = setting(36, "Features", "Crystals across the shorter side.", ge=2, le=128, drag=(6, 90))
+    cover: float = setting(0.4, "Cover", "How much of the picture is crusted.", ge=0, le=1)
+    patch: int = setting(3, "Patches", "How many crusts across.", ge=1, le=32)
+    seen: Literal["height", "cover"] = setting(
+        "height", "Gives", "How high they stand, or only where they are.", choices={"height": "Height", "cover": "Cover"}
+    )
+    seed: int = seed()
+
+
+def draw_crystals(p: Crystals, h: int, w: int) -> Floats:
+    """Facets round scattered points, in crusts that thin out towards their rims."""
+    near, second, which = cellular(h, w, p.features, 0.9, p.seed)
+    crust = fractal(h, w, p.patch, 5, p.seed + 3)
+    level = (0.5 - p.cover) * 1.5
+    dense = smooth(crust, level - 0.25, level + 0.35)
+    # A crystal grows where the crust is denser than its own luck; flat facets lean by the second distance.
+    grown = smooth(dense - which * np.float32(0.85), 0.0, 0.12)
+    body = smooth(second - near, 0.0, 0.25)
+    if p.seen == "cover":
+        return np.asarray(grown * body, np.float32)
+    facet = np.clip((second - near) * np.float32(0.9) + which * np.float32(0.35), 0, 1)
+    return np.asarray(grown * body * facet, np.float32)
+
+
+class Streaks(PatternParams):
+    """Settings of ``streaks``."""
+
+    kind: Literal["streaks"] = "streaks"
+    count: int = setting(50, "Number", "How many runs.", ge=0, le=2000, drag=(0, 200))
+    length: float = setting(
+        0.6, "Length", "Of the longest, as a share of the shorter side.", ge=0.01, le=4, drag=(0.05, 1.5)
+    )
+    width: float = setting(0.02, "Width", "Of the widest where it begins.", ge=0.0005, le=0.3, drag=(0.002, 0.08))
+    waver: float = setting(0.15, "Waver", "How far they leave the plumb line.", ge=0, le=1, drag=(0, 0.5))
+    seed: int = seed()
+
+
+def draw_streaks(p: Streaks, h: int, w: int) -> Floats:
+    """Runs that thin out and pale downwards."""
+    rng = np.random.default_rng(p.seed)
+    rows: list[list[float]] = []
+    for at in _places(rng, p.count, h, w):
+        x, y = float(at[0]), float(at[1])
+        size, v = 0.2 + 0.8 * rng.random(), 0.35 + 0.65 * rng.random()
+        parts = 12
+        step = p.length * size / parts
+        r = p.width * (0.2 + 0.8 * rng.random()) / 2
+        for k in range(parts):
+            nx = x + (rng.random() - 0.5) * p.waver * step
+            rows.append(
+                [
+                    x,
+                    y,
+                    nx,
+                    y + step,
+                    r * (1 - 0.75 * k / parts),
+                    r * (1 - 0.75 * (k + 1) / parts),
+                    v * (1 - k / parts),
+                    v * (1 - (k + 1) / parts),
+                ]
+            )
+            x, y = nx, y + step
+    return marks(h, w, _round(rows, h, w), dome=True)
+
+
+class Stain(PatternParams):
+    """Settings of ``stain``."""
+
+    kind: Literal["stain"] = "stain"
+    part: Literal["whole", "rim", "middle"] = setting(
+        "whole",
+        "Gives",
+        "All of it, its dried rim, or the wet middle that stands highest in its centre.",
+        choices={"whole": "All of it", "rim": "The rim", "middle": "The middle"},
+    )
+    count: int = setting(1, "Number", "How many; one lies in the middle.", ge=1, le=200, drag=(1, 20))
+    size: float = setting(
+        0.62, "Size", "Of the largest across, as a share of the shorter side.", ge=0.01, le=1, drag=(0.05, 0.9)
+    )
+    ragged: float = setting(0.3, "Ragged", "How uneven its outline is.", ge=0, le=1)
+    features: int = setting(5, "Lobes", "How many bays and tongues.", ge=1, le=64, drag=(1, 20))
+    rim: float = setting(0.12, "Rim", "Width of the rim against the size.", ge=0.01, le=0.9, drag=(0.02, 0.5))
+    soft: float = setting(0.04, "Softness", "Of the outline, against the size.", ge=0.002, le=1, drag=(0.005, 0.3))
+    seed: int = seed()
+
+
+def draw_stain(p: Stain, h: int, w: int) -> Floats:
+    """Discs whose outline noise has moved; outline, rim and middle of one seed belong together."""
+    rng = np.random.default_rng(p.seed)
+    at = [(0.5, 0.5)] if p.count == 1 else [(float(x), float(y)) for x, y in scattered(rng, p.count)]
+    rough = fractal(h, w, p.features, 5, p.seed + 3) * np.float32(p.ragged)
+    inside = np.full((h, w), -9.0, np.float32)
+    for k, place in enumerate(at):
+        r = p.size / 2 * (1 if k == 0 else 0.25 + 0.75 * rng.random())
+        dx, dy = away(h, w, place)
+        np.maximum(inside, np.float32(1) - np.hypot(dx, dy) / np.float32(r), out=inside)
+    inside += rough
+    whole = smooth(inside, -p.soft, p.soft)
+    if p.part == "whole":
+        return whole
+    rim = p.rim * 2
+    if p.part == "middle":
+        return np.asarray(np.sqrt(np.clip((inside - np.float32(rim * 0.5)) / np.float32(0.6), 0, 1)) * whole, np.float32)
+    return np.asarray(whole * (1 - smooth(inside, rim * 0.35, rim)), np.float32)
+
+
+class Splash(PatternParams):
+    """Settings of ``splash``."""
+
+    kind: Literal["splash"] = "splash"
+    count: int = setting(3, "Number", "How many hits.", ge=1, le=100, drag=(1, 12))
+    size: float = setting(
+        0.22, "Size", "Of a hit across, as a share of the shorter side.", ge=0.005, le=1, drag=(0.02, 0.6)
+    )
+    flung: int = setting(40, "Flung", "How many drops fly off each.", ge=0, le=400, drag=(0, 120))
+    reach: float = setting(2.2, "Reach", "How far they fly, against the size.", unit="×", ge=0.5, le=8)
+    drip: float = setting(0.4, "Drips", "How far it runs down.", ge=0, le=2, drag=(0, 1))
+    seed: int = seed()
+
+
+def draw_splash(p: Splash, h: int, w: int) -> Floats:
+    """A blot with tongues, drops flung from it, and drips below it."""
+    rng = np.random.default_rng(p.seed)
+    rows: list[list[float]] = []
+    for x, y in _places(rng, p.count, h, w, even=True):
+        r = p.size * (0.5 + 0.5 * rng.random()) / 2
+        rows.append([x, y, x, y, r * 0.72, r * 0.72, 1.0, 1.0])
+        for _ in range(14):
+            a, far = rng.random() * math.tau, r * (0.5 + 0.7 * rng.random())
+            rows.append(
+                [x, y, x + math.cos(a) * far, y + math.sin(a) * far, r * 0.35, r * (0.06 + 0.14 * rng.random()), 1.0, 1.0]
+            )
+        for _ in range(p.flung):
+            a, far = rng.random() * math.tau, r * (1 + (p.reach - 1) * rng.random() ** 2)
+            px, py, s = x + math.cos(a) * far, y + math.sin(a) * far, r * (0.02 + 0.1 * rng.random() ** 2)
+            rows.append([px, py, px + math.cos(a) * s * 2, py + math.sin(a) * s * 2, s, s * 0.5, 1.0, 1.0])
+        for _ in range(4 if p.drip > 0 else 0):
+            px, long = x + (rng.random() - 0.5) * r * 1.2, p.drip * (0.2 + 0.8 * rng.random()) * p.size * 2
+            s = r * (0.05 + 0.07 * rng.random())
+            rows += [[px, y, px, y + long, s * 1.3, s, 1.0, 1.0], [px, y + long, px, y + long, s * 1.5, s * 1.5, 1.0, 1.0]]
+    return marks(h, w, _round(rows, h, w))
+
+
+class Fingers(PatternParams):
+    """Settings of ``fingers``."""
+
+    kind: Literal["fingers"] = "fingers"
+    count: int = setting(5, "Number", "How many prints.", ge=0, le=60, drag=(0, 20))
+    size: float = setting(0.16, "Size", "Length of one, as a share of the shorter side.", ge=0.01, le=1, drag=(0.05, 0.5))
+    ridges: int = setting(16, "Ridges", "Across a print.", ge=2, le=40)
+    clear: float = setting(0.7, "Clearness", "0 is a smudge, 1 shows every ridge.", ge=0, le=1)
+    turn: float = setting(20.0, "Turned", "How far the hand leans.", unit="°", ge=-180, le=180)
+    seed: int = seed()
+
+
+def draw_fingers(p: Fingers, h: int, w: int) -> Floats:
+    """Ovals crossed by loops of ridges, pressed unevenly."""
+    rng = np.random.default_rng(p.seed)
+    out: Floats = np.zeros((h, w), np.float32)
+    rough = fractal(h, w, 14, 3, p.seed + 1)
+    for place in scattered(rng, p.count):
+        a = math.radians(p.turn + rng.normal(0, 14))
+        press, lean = 0.6 + 0.4 * rng.random(), rng.normal(0, 0.25)
+        long = np.float32(p.size / 2)
+        # Only the rows and columns that the print can reach, round the back too.
+        rows = np.arange(
+            math.floor(float(place[1]) * h - float(long) * min(h, w) * 1.2),
+            math.ceil(float(place[1]) * h + float(long) * min(h, w) * 1.2) + 1,
+        )
+        cols = np.arange(
+            math.floor(float(place[0]) * w - float(long) * min(h, w) * 1.2),
+            math.ceil(float(place[0]) * w + float(long) * min(h, w) * 1.2) + 1,
+        )
+        rows, cols = rows[:h], cols[:w]
+        y = ((rows + 0.5) / h - place[1])[:, None] * (h / min(h, w)) / long
+        x = ((cols + 0.5) / w - place[0])[None] * (w / min(h, w)) / long
+        u = ((x * math.cos(a) - y * math.sin(a)) * 1.45).astype(np.float32)
+        v = (x * math.sin(a) + y * math.cos(a)).astype(np.float32)
+        n = rough[np.ix_(rows % h, cols % w)]
+        oval = smooth(1 - np.hypot(u, v), 0.0, 0.45)
+        # Loops round a core below the middle.
+        loop = np.hypot(u + np.float32(lean) * v, (v - np.float32(0.25)) * np.float32(0.75)) + n * np.float32(0.05)
+        ridge = 0.5 + 0.5 * np.cos(loop * np.float32(p.ridges * math.pi))
+        print_ = (
+            oval
+            * press
+            * (1 - p.clear + p.clear * smooth(np.asarray(ridge, np.float32), 0.25, 0.75))
+            * np.clip(0.8 + n, 0, 1)
+        )
+        at = np.ix_(rows % h, cols % w)
+        out[at] = np.maximum(out[at], print_)
+    return out
+
+
+PATTERNS = (
+    Pattern(Scratches, draw_scratches, "Scratches", "Fine lines, thin at both ends."),
+    Pattern(Dust, draw_dust, "Dust", "Grains, hairs and a film."),
+    Pattern(Droplets, draw_droplets, "Droplets", "Drops and the mist between them; with tails where they have run."),
+    Pattern(Crystals, draw_crystals, "Salt crystals", "A crust of facets, thinning out at its rims."),
+    Pattern(Streaks, draw_streaks, "Run-off", "Runs that pale downwards, as below a bolt."),
+    Pattern(Stain, draw_stain, "Stain", "A ragged blot; its rim and its middle can be had apart."),
+    Pattern(Splash, draw_splash, "Splash", "A blot, drops flung from it, drips."),
+    Pattern(Fingers, draw_fingers, "Finger marks", "Ovals with ridges."),
+)

@@ -1,0 +1,421 @@
+"""A stack becomes a surface: row upon row, from the lowest up; what lies below a change is kept."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from mivex.core.base.errors import MivexError
+from mivex.core.base.graph import Graph, Node, hashed
+from mivex.core.base.types import Floats
+from mivex.core.layers.heights import normals_of, occlusion_of
+from mivex.core.layers.joining import join, join_light, levelled
+from mivex.core.layers.masks import Outside, Values
+from mivex.core.layers.model import CHANNELS, COLOURED, Base, Group, Layer, Relief, Stack
+from mivex.core.layers.patterns.fields import Wear, draw_wear
+from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.prepare.base import Surface
+
+CHANGED = 0.5 / 255
+"""A channel counts as changed by a layer from this difference on."""
+
+
+@dataclass(frozen=True, eq=False)
+class Planes:
+    """All channels somewhere in a stack.
+
+    Attributes
+    ----------
+    start : Surface
+        The source picture, or the empty canvas.
+    base : Base
+    empty : bool
+        The start is an empty canvas: the base says what is on it.
+    made : mapping of channel to float32 array
+        What rows have touched: colours linear (h, w, 3), all else (h, w). What is not here stays as it began.
+    notes : tuple of str
+        What could not be had.
+    """
+
+    start: Surface
+    base: Base
+    empty: bool
+    made: Mapping[str, Floats]
+    notes: tuple[str, ...] = ()
+
+    def get(self, channel: str) -> Floats:
+        """A channel, (h, w[, 3]) or of one texel where it is the same everywhere; colours linear."""
+        if channel in self.made:
+            return self.made[channel]
+        if channel in COLOURED:
+            if channel == "emissive":
+                return np.zeros((1, 1, 3), np.float32)
+            if self.empty:
+                return to_linear(np.array(self.base.colour, np.float32)).reshape(1, 1, 3)
+            rgb = np.ascontiguousarray(self.start.values[..., :3])
+            return rgb if self.start.data else to_linear(rgb)
+        if channel == "opacity":
+            if not self.base.on:
+                return np.zeros((1, 1), np.float32)
+            return np.full((1, 1), self.base.opacity, np.float32) if self.empty else np.ascontiguousarray(self.start.alpha)
+        value = {"roughness": self.base.roughness, "metal": self.base.metal}.get(channel, 0.0)
+        return np.full((1, 1), value, np.float32)
+
+    def put(self, **made: Floats) -> "Planes":
+        """The same with other channels."""
+        return replace(self, made={**self.made, **made})
+
+    def size(self) -> int:
+        """Bytes of what rows have made."""
+        return sum(int(v.nbytes) for v in self.made.values()) + 1
+
+
+def applied(planes: Planes, row: Layer | Group, values: Values) -> Planes:
+    """All channels after a row; those that it does not touch are the very arrays that they were."""
+    if not row.on or row.strength == 0:
+        return planes
+    if isinstance(row, Group):
+        return _group(planes, row, values)
+    weight = values.mask(row, planes.get("height"))
+    if row.laid_over:
+        return _laid_over(planes, row, weight, values)
+    found: dict[str, tuple[Floats, Floats, float]] = {}
+    for channel in row.channels:
+        cell = row.cells[channel]  # type: ignore[index]
+        if cell.strength == 0:
+            continue
+        try:
+            value, own = values.cell(row, channel, cell)
+        except MivexError as e:
+            values.note(f"Layer “{row.name}”, {CHANNELS[channel].lower()}: {e}")
+            continue
+        found[channel] = value, np.ascontiguousarray(weight * own), row.strength * cell.strength
+    made: dict[str, Floats] = {}
+    both = [c for c in ("colour", "opacity") if c in found and row.cells[c].join == "towards"]  # type: ignore[index]
+    if len(both) == 2:
+        (c, cw, cs), (o, ow, os) = found.pop("colour"), found.pop("opacity")
+        made["colour"], made["opacity"] = join_light(
+            planes.get("colour"),
+            planes.get("opacity"),
+            np.ascontiguousarray(c),
+            np.ascontiguousarray(o),
+            (cw, cs),
+            (ow, os),
+        )
+    for channel, (value, m, share) in found.items():
+        made[channel] = join(
+            planes.get(channel),
+            value,
+            m,
+            share,
+            row.cells[channel].join,  # type: ignore[index]
+            -1.0 if channel == "height" else 0.0,
+        )
+    return planes.put(**made)
+
+
+def _group(planes: Planes, group: Group, values: Values) -> Planes:
+    inner = planes
+    for r in group.rows:
+        inner = applied(inner, r, values)
+    touched = {c: inner.get(c) for c in CHANNELS if c in inner.made and inner.made[c] is not planes.made.get(c)}
+    for name, levels in group.levels.items():
+        if name in touched:
+            touched[name] = _level(touched[name], levels, name)
+    plain = not group.mask.parts and group.strength == 1
+    if plain:
+        return planes.put(**touched)
+    weight = values.mask(group, planes.get("height"))
+    made = {}
+    if "colour" in touched and "opacity" in touched:
+        each = weight, group.strength
+        made["colour"], made["opacity"] = join_light(
+            planes.get("colour"), planes.get("opacity"), touched.pop("colour"), touched.pop("opacity"), each, each
+        )
+    for channel, value in touched.items():
+        made[channel] = join(
+            planes.get(channel), value, weight, group.strength, "towards", -1.0 if channel == "height" else 0.0
+        )
+    return planes.put(**made)
+
+
+def _laid_over(planes: Planes, row: Layer, weight: Floats, values: Values) -> Planes:
+    """Another overlay over what there is, both see-through.
+
+    With opacities a below and o above: ``1 − (1 − a)(1 − o)``; colour, roughness and metal by their shares of what is
+    seen, ``o`` and ``a (1 − o)``; the height above is carried by what lies below; light given off adds up.
+    """
+    try:
+        s = values.outside.overlay(row.laid_over)
+    except MivexError as e:
+        values.note(f"Layer “{row.name}”: {e}")
+        return planes
+    h, w = values.outside.size
+    v = s.values
+    if v.shape[:2] != (h, w):
+        from mivex.core.layers.masks import laid
+        from mivex.core.layers.model import Shaping
+
+        v = laid(v, Shaping(), (h, w))
+    o = np.broadcast_to(weight * np.float32(row.strength) * v[..., 3], (h, w))
+    a = np.broadcast_to(planes.get("opacity"), (h, w))
+    under = a * (1 - o)
+    whole = o + under
+    share = np.ascontiguousarray(np.divide(o, whole, out=np.zeros_like(whole), where=whole > 0), np.float32)
+    rgb = np.ascontiguousarray(v[..., :3])
+    made = {
+        "opacity": np.asarray(whole, np.float32),
+        "colour": join(planes.get("colour"), rgb if s.data else to_linear(rgb), share, 1.0, "towards"),
+    }
+
+    def other(channel: str) -> Floats | None:
+        found = s.channels.get(channel)
+        if found is None:
+            return None
+        flat = found if channel in COLOURED else found[..., 0]
+        if flat.shape[:2] != (h, w):
+            from mivex.core.layers.masks import laid
+            from mivex.core.layers.model import Shaping
+
+            flat = laid(np.ascontiguousarray(flat), Shaping(), (h, w))
+        return np.ascontiguousarray(flat)
+
+    for channel in ("roughness", "metal"):
+        if (x := other(channel)) is not None:
+            made[channel] = join(planes.get(channel), x, share, 1.0, "towards")
+    each = np.ascontiguousarray(o, np.float32)
+    if (x := other("height")) is not None:
+        made["height"] = join(planes.get("height"), (x - np.float32(0.5)) * 2, each, 1.0, "add", -1.0)
+    if (x := other("emissive")) is not None:
+        made["emissive"] = join(planes.get("emissive"), to_linear(x), each, 1.0, "add")
+    return planes.put(**made)
+
+
+def _level(values: Floats, levels: object, channel: str) -> Floats:
+    if channel in COLOURED:
+        return to_linear(levelled(to_display(values), levels))  # type: ignore[arg-type]
+    if channel == "height":
+        # Heights lie about 0; levels are drawn from 0 to 1.
+        return levelled(values / 2 + np.float32(0.5), levels) * 2 - 1  # type: ignore[arg-type]
+    return levelled(values, levels)  # type: ignore[arg-type]
+
+
+def finished(planes: Planes, stack: Stack) -> Planes:
+    """Range of the whole stack, and the border guard."""
+    made: dict[str, Floats] = {}
+    for channel, levels in stack.levels.items():
+        if not levels.plain:
+            made[channel] = _level(planes.get(channel), levels, channel)
+    if stack.guard.on:
+        h, w = planes.start.alpha.shape
+        g = stack.guard
+        worn = draw_wear(
+            Wear(width=g.width, ragged=g.ragged, features=g.features, soft=1.0 - g.ragged * 0.7, seed=g.seed), h, w
+        )
+        opacity = made.get("opacity", planes.get("opacity"))
+        made["opacity"] = np.asarray(np.broadcast_to(opacity, (h, w)) * (1 - worn), np.float32)
+    return planes.put(**made)
+
+
+def surface_of(planes: Planes) -> Surface:
+    """The surface that a stack gives: straight display values, and what channels rows have made, (h, w, k).
+
+    Heights are stored as ``(h + 1) / 2``. Texels of what no row touched are the very ones of the source.
+    """
+    s, made = planes.start, planes.made
+    h, w = s.alpha.shape
+    changed = planes.empty or "colour" in made or "opacity" in made or not planes.base.on
+    values = s.values
+    if changed:
+        values = np.empty((h, w, 4), np.float32)
+        if "colour" in made or planes.empty:
+            rgb = planes.get("colour")
+            values[..., :3] = rgb if s.data else to_display(np.ascontiguousarray(rgb))
+        else:
+            values[..., :3] = s.values[..., :3]
+        values[..., 3] = planes.get("opacity")
+    channels: dict[str, Floats] = {}
+    for name in ("roughness", "metal", "height", "emissive"):
+        if name in made or (name in ("roughness", "metal") and planes.base != Base() and (changed or made)):
+            v = np.broadcast_to(planes.get(name), (h, w, 3) if name in COLOURED else (h, w))
+            if name == "height":
+                v = v * np.float32(0.5) + np.float32(0.5)
+            v = to_display(np.ascontiguousarray(v)) if name in COLOURED else v[..., None]
+            channels[name] = np.ascontiguousarray(np.clip(v, 0, 1), np.float32)
+    return s.but(values=values, channels={**s.channels, **channels}, has_alpha=True if changed else s.has_alpha)
+
+
+def channel_picture(surface: Surface, channel: str, relief: Relief) -> Floats:
+    """One channel to be looked at or delivered, float32 (h, w, 3): colours in display values, heights about ½.
+
+    ``normal`` counts green as the relief says; ``alpha`` is opacity. What no layer made is as it is by itself.
+    """
+    h, w = surface.alpha.shape
+    full = surface.full_size
+    short = min(full[0] / surface.extent[0], full[1] / surface.extent[1]) * (surface.scale if surface.scale < 1 else 1.0)
+    usual = {"roughness": 0.6, "metal": 0.0, "height": 0.5, "emissive": 0.0}
+    if channel == "colour":
+        return np.ascontiguousarray(surface.values[..., :3])
+    if channel in ("opacity", "alpha"):
+        return np.repeat(surface.alpha[..., None], 3, axis=2)
+    if channel in ("normal", "occlusion"):
+        height = surface.channels.get("height")
+        if height is None:
+            flat = (0.5, 0.5, 1.0) if channel == "normal" else (1.0, 1.0, 1.0)
+            return np.broadcast_to(np.array(flat, np.float32), (h, w, 3)).copy()
+        signed = height[..., 0] * 2 - 1
+        if channel == "occlusion":
+            return np.repeat(occlusion_of(signed, short, relief.reach, relief.strength)[..., None], 3, axis=2)
+        n = normals_of(signed, short, relief.strength)
+        if relief.green == "down":
+            n[..., 1] = 1 - n[..., 1]
+        return n
+    v = surface.channels.get(channel)
+    if v is None:
+        return np.full((h, w, 3), usual[channel], np.float32)
+    return np.ascontiguousarray(np.broadcast_to(v, (h, w, 3)))
+
+
+def row_key(row: Layer | Group, outside: Outside) -> str:
+    """Names what a row is made of, also outside the project."""
+    parts = [_text_of(row)]
+    rows: list[Layer | Group] = [row]
+    while rows:
+        r = rows.pop()
+        if isinstance(r, Group):
+            rows += r.rows
+        else:
+            if r.laid_over:
+                parts.append(outside.mark("overlay", r.laid_over))
+            for c in r.cells.values():
+                if c.source == "picture" and c.path:
+                    parts.append(outside.mark("picture", c.path))
+                if c.source == "overlay" and c.overlay:
+                    parts.append(outside.mark("overlay", c.overlay))
+            parts += [outside.mark("picture", s.tip.stamp) for s in r.strokes if s.tip.form == "stamp" and s.tip.stamp]
+            parts += [outside.mark("mesh", "") for s in r.strokes if s.faces][:1]
+        for p in r.mask.parts:
+            if p.source == "picture" and p.path:
+                parts.append(outside.mark("picture", p.path))
+            if p.source in ("geometry", "region"):
+                parts.append(outside.mark("mesh", ""))
+    return hashed(*parts)
+
+
+_texts: dict[int, tuple[object, str]] = {}
+
+
+def _text_of(row: Layer | Group) -> str:
+    """The row as text, without its name; the same row is not written twice."""
+    kept = _texts.get(id(row))
+    if kept is None or kept[0] is not row:
+        if len(_texts) > 512:
+            _texts.clear()
+        kept = row, row.model_dump_json(exclude={"name"})
+        _texts[id(row)] = kept
+    return kept[1]
+
+
+def state_nodes(
+    stack: Stack, start: Node, surface: Callable[[object], Surface], outside: Outside, *, empty: bool, kept: bool = True
+) -> list[Node]:
+    """A node for the start and one for the state after every row that is on, each from the one before.
+
+    Parameters
+    ----------
+    stack : Stack
+    start : Node
+        What the surface is found on.
+    surface : callable
+        Takes what ``start`` makes, gives the surface.
+    outside : Outside
+    empty : bool
+        The start is an empty canvas.
+    kept : bool
+        Every state is kept; otherwise all rows are one node, which takes less memory.
+    """
+    values = Values(stack, outside)
+    base = stack.base.model_dump_json()
+    first = Node(
+        hashed(start.key, base, str(empty), "planes"),
+        lambda made: Planes(surface(made), stack.base, empty, {}),
+        (start,),
+        Planes.size,
+    )
+    nodes = [first]
+    others = hashed(*(_text_of(r) for r in stack.walk() if _read_by_masks(stack, r.id)))
+
+    def said(planes: Planes, made: Planes, before: int) -> Planes:
+        fresh = tuple(outside.notes[before:])
+        return replace(made, notes=(*planes.notes, *fresh)) if fresh else made
+
+    rows = [r for r in stack.rows if r.on]
+    if not kept and rows:
+
+        def all_of(planes: Planes) -> Planes:
+            before = len(outside.notes)
+            out = planes
+            for r in rows:
+                out = applied(out, r, values)
+            return said(planes, out, before)
+
+        key = hashed(first.key, others, *(row_key(r, outside) for r in rows))
+        return [first, Node(key, all_of, (first,), Planes.size, "layers")]
+    for r in rows:
+
+        def one(planes: Planes, r: Layer | Group = r) -> Planes:
+            before = len(outside.notes)
+            return said(planes, applied(planes, r, values), before)
+
+        before = nodes[-1]
+        reads = (
+            others
+            if any(p.source == "layer" for x in ([r, *r.rows] if isinstance(r, Group) else [r]) for p in x.mask.parts)
+            else ""
+        )
+        nodes.append(Node(hashed(before.key, row_key(r, outside), reads), one, (before,), Planes.size, f"layer “{r.name}”"))
+    return nodes
+
+
+def _read_by_masks(stack: Stack, row_id: str) -> bool:
+    return any(p.source == "layer" and p.layer == row_id for r in stack.walk() for p in r.mask.parts)
+
+
+@dataclass(frozen=True)
+class Explained:
+    """Where a channel's value at a texel comes from.
+
+    Attributes
+    ----------
+    channel : str
+    value : tuple of float
+        Display values for colours.
+    row : str
+        Id of the last row that changed it; empty: the base.
+    name : str
+    """
+
+    channel: str
+    value: tuple[float, ...]
+    row: str
+    name: str
+
+
+def explained(graph: Graph, stack: Stack, nodes: list[Node], x: float, y: float) -> list[Explained]:
+    """Which row gave each channel its value at a place, shares of the canvas; states come from the graph."""
+    rows = [None, *(r for r in stack.rows if r.on)]
+    found: dict[str, Explained] = {}
+    last: dict[str, Floats] = {}
+    for row, node in zip(rows, nodes, strict=False):
+        planes: Planes = graph.value(node)
+        for channel in CHANNELS:
+            v = planes.get(channel)
+            at = v[min(int(y * v.shape[0]), v.shape[0] - 1), min(int(x * v.shape[1]), v.shape[1] - 1)]
+            now = np.atleast_1d(np.asarray(at, np.float32))
+            if row is None or np.abs(now - last[channel]).max() > CHANGED:
+                shown = to_display(now) if channel in COLOURED and not planes.start.data else now
+                found[channel] = Explained(
+                    channel, tuple(float(c) for c in shown), row.id if row else "", row.name if row else "the base"
+                )
+            last[channel] = now
+    return [found[c] for c in CHANNELS]

@@ -1,0 +1,72 @@
+"""Strokes as they are kept: points, a tip, and what is painted; re-rendered at any size."""
+
+from typing import Annotated, Any, ClassVar, Literal
+
+from pydantic import AfterValidator, Field
+
+from mivex.core.base.settings import Rgb, Sparse, setting
+
+Point = tuple[float, float, float]
+"""Across and down as shares of the canvas, and pressure from 0 to 1."""
+
+
+def _sane(points: tuple[Point, ...]) -> tuple[Point, ...]:
+    if not all(abs(x) <= 64 and abs(y) <= 64 and 0 <= p <= 1 for x, y, p in points):
+        raise ValueError("a point of a stroke lies nowhere")
+    return points
+
+
+class Tip(Sparse):
+    """What a stroke is drawn with."""
+
+    WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {"stamp": ("form", ("stamp",))}
+
+    form: Literal["hard", "soft", "bristle", "charcoal", "splatter", "stamp"] = setting(
+        "soft",
+        "Tip",
+        "What it is drawn with.",
+        choices={
+            "hard": "Hard",
+            "soft": "Soft",
+            "bristle": "Bristles",
+            "charcoal": "Charcoal",
+            "splatter": "Splatter",
+            "stamp": "A picture",
+        },
+    )
+    stamp: str = setting("", "Stamp", "A picture; its luminance times its alpha is the tip.", widget="file")
+    size: float = setting(
+        0.06, "Size", "Across, as a share of the shorter side.", ge=0.001, le=2, drag=(0.005, 0.4), log=True
+    )
+    spacing: float = setting(0.15, "Spacing", "Between dabs, against the size.", ge=0.02, le=8, drag=(0.05, 2), log=True)
+    turn: Literal["fixed", "random", "along"] = setting(
+        "fixed",
+        "Turned",
+        "Whether dabs keep their turn, differ, or follow the stroke.",
+        choices={"fixed": "Kept", "random": "At random", "along": "Along the stroke"},
+    )
+    scatter: float = setting(0.0, "Scatter", "How far dabs stray, against the size.", ge=0, le=8, drag=(0, 2))
+    flow: float = setting(1.0, "Flow", "How much one dab leaves.", ge=0.01, le=1)
+    strength: float = setting(1.0, "Strength", "The most that a stroke can leave.", ge=0, le=1)
+    build_up: bool = setting(False, "Builds up", "Dabs of one stroke add up to more than its flow.")
+    presses: Literal["size", "flow", "both", "nothing"] = setting(
+        "size",
+        "Pressure",
+        "What pressing harder does.",
+        choices={"size": "Size", "flow": "Flow", "both": "Size and flow", "nothing": "Nothing"},
+    )
+
+
+class PaintStroke(Sparse):
+    """One stroke."""
+
+    does: Literal["paint", "clear", "soften", "smudge"] = "paint"
+    area: bool = Field(False, description="The points are the corners of an area that is filled.")
+    points: Annotated[tuple[Point, ...], AfterValidator(_sane)] = ()
+    values: dict[str, float | Rgb] = Field(default_factory=dict, description="By channel; of a mask, by “mask”.")
+    join: Literal["towards", "add"] = Field("towards", description="Added: light is added, what is there stays.")
+    tip: Tip = Field(default_factory=Tip)
+    seed: int = Field(0, ge=0, le=2**31)
+    wrap: bool = Field(False, description="Goes on at the other side.")
+    mirror: bool = Field(False, description="Painted on the other half as well.")
+    faces: str = Field("", description="It stays on these triangles of the mesh.")

@@ -1,0 +1,251 @@
+"""What an overlay's layers read from outside: pictures, other overlays, the mesh that it sits on; and kept bakes."""
+
+import contextlib
+from collections.abc import Callable
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Any, Protocol
+
+import numpy as np
+
+from mivex.core.base.errors import MivexError
+from mivex.core.base.graph import Graph, Node, hashed
+from mivex.core.base.types import Floats
+from mivex.core.layers.masks import Outside
+from mivex.core.layers.model import Geometry, Group, Layer
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.picture import Picture, quantise
+from mivex.core.prepare.base import Surface
+from mivex.core.project.document import Document, Overlay
+from mivex.core.stage.baking import Probe, geometry_mask, region_mask
+from mivex.core.stage.meshes import LoadedMesh
+from mivex.core.stage.places import MeshPlace
+
+BAKE_SIDE, PROXY_BAKE = 1024, 256
+"""Largest side of a mask from a mesh: of a finished picture, and of a first look."""
+PROXY_RAYS = 8
+LARGE = 2048 * 2048
+"""From so many texels on, states between layers are not kept: they would take gigabytes."""
+
+
+@dataclass(frozen=True)
+class Ask:
+    """How something is asked for: stop, tell, and which overlays are being worked out already."""
+
+    stop: Callable[[], bool] = lambda: False
+    tell: Callable[[str], None] = lambda _: None
+    doc: Document | None = None
+    proxy: bool = False
+    side: int = 0
+    """Longer side of the canvas, where it is to be another than the picture's own."""
+    seen: tuple[str, ...] = ()
+
+
+NO_ASK = Ask()
+
+
+class Shop(Protocol):
+    """What is needed of a workshop here."""
+
+    graph: Graph
+    bakes: Path | None
+
+    def picture(self, path: str) -> Picture:
+        """A picture file."""
+
+    def mesh(self, path: str) -> LoadedMesh:
+        """A mesh file."""
+
+    def file_mark(self, path: str) -> str:
+        """Names a file as it is now."""
+
+    def node_of(self, overlay: Overlay, ask: Ask = NO_ASK, until: int | None = None) -> Node:
+        """An overlay's surface."""
+
+
+def bakes_folder(project: str | Path) -> Path:
+    """Where a project's bakes are kept: beside its file."""
+    whole = Path(project)
+    return whole.parent / f"{whole.stem}.bakes"
+
+
+def mesh_place(overlay: Overlay) -> MeshPlace | None:
+    """The placement whose mesh an overlay's masks are worked out from: its first on a mesh."""
+    return next((p for p in overlay.places if isinstance(p, MeshPlace) and p.path), None)
+
+
+def overlays_read(overlay: Overlay) -> list[str]:
+    """Ids of the overlays whose results an overlay's layers read."""
+    rows: list[str] = []
+    for r in overlay.layers.walk():
+        if isinstance(r, Layer):
+            rows += [r.laid_over] if r.laid_over else []
+            rows += [c.overlay for c in r.cells.values() if c.source == "overlay" and c.overlay]
+    return list(dict.fromkeys(rows))
+
+
+def made_of(doc: Document, overlay: Overlay, seen: tuple[str, ...] = ()) -> tuple[object, ...]:
+    """Everything in the document that an overlay's result depends on besides its steps; hashable or comparable."""
+    mesh = mesh_place(overlay)
+    others = tuple(
+        (o.source, o.steps, made_of(doc, o, (*seen, overlay.id)))
+        for k in overlays_read(overlay)
+        if k not in seen and (o := doc.overlay(k)) is not None
+    )
+    return overlay.layers, (mesh.path, overlay.material.mapping.uv_set) if mesh else None, others
+
+
+def use_each_other(doc: Document, overlay_id: str) -> str:
+    """A sentence where an overlay's layers come back to itself by way of others; empty where they do not."""
+
+    def walk(at: str, way: tuple[str, ...]) -> tuple[str, ...]:
+        o = doc.overlay(at)
+        for k in overlays_read(o) if o else []:
+            if k == overlay_id:
+                return (*way, k)
+            if k not in way and (found := walk(k, (*way, k))):
+                return found
+        return ()
+
+    way = walk(overlay_id, (overlay_id,))
+    names = [o.name for k in way if (o := doc.overlay(k)) is not None]
+    if not names:
+        return ""
+    if len(set(way)) == 1:
+        return f"“{names[0]}” cannot use its own result."
+    return f"“{names[0]}” and “{names[1]}” would use each other's result; neither can come first."
+
+
+def files_read(overlay: Overlay) -> list[str]:
+    """Paths of the pictures that an overlay's layers read."""
+    rows: list[str] = []
+    for r in overlay.layers.walk():
+        rows += [p.path for p in r.mask.parts if p.source == "picture"]
+        strokes = [s for p in r.mask.parts for s in p.strokes]
+        if isinstance(r, Layer):
+            rows += [c.path for c in r.cells.values() if c.source == "picture"]
+            strokes += r.strokes
+        rows += [s.tip.stamp for s in strokes if s.tip.form == "stamp"]
+    return sorted({r for r in rows if r})
+
+
+def with_paths(overlay: Overlay, change: Callable[[str], str]) -> Overlay:
+    """The same overlay with every path that its layers name changed."""
+
+    def part(p: Any) -> Any:
+        return p.model_copy(update={"path": change(p.path), "strokes": tuple(map(stroke, p.strokes))})
+
+    def stroke(s: Any) -> Any:
+        return s.model_copy(update={"tip": s.tip.model_copy(update={"stamp": change(s.tip.stamp)})}) if s.tip.stamp else s
+
+    def row(r: Layer | Group) -> Layer | Group:
+        mask = r.mask.model_copy(update={"parts": tuple(part(p) for p in r.mask.parts)}) if r.mask.parts else r.mask
+        if isinstance(r, Group):
+            return r.model_copy(update={"mask": mask, "rows": tuple(row(x) for x in r.rows)})
+        cells = {k: c.model_copy(update={"path": change(c.path)}) if c.path else c for k, c in r.cells.items()}
+        return r.model_copy(update={"mask": mask, "cells": cells, "strokes": tuple(map(stroke, r.strokes))})
+
+    if not overlay.layers.rows:
+        return overlay
+    return overlay.model_copy(
+        update={"layers": overlay.layers.model_copy(update={"rows": tuple(row(r) for r in overlay.layers.rows)})}
+    )
+
+
+def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) -> Outside:
+    """What the layers of an overlay need, at the size (height, width) of their canvas."""
+    mesh = mesh_place(overlay)
+    uv_set = overlay.material.mapping.uv_set
+    notes: list[str] = []
+
+    def other(overlay_id: str) -> Overlay:
+        found = ask.doc.overlay(overlay_id) if ask.doc is not None else None
+        if found is None:
+            raise MivexError("the overlay that it reads is gone.")
+        if overlay_id in (overlay.id, *ask.seen):
+            raise MivexError(f"“{found.name}” and “{overlay.name}” use each other.")
+        if not found.source.ready:
+            raise MivexError(f"“{found.name}” has no picture yet.")
+        return found
+
+    def inner() -> Ask:
+        return Ask(ask.stop, ask.tell, ask.doc, ask.proxy, ask.side, (*ask.seen, overlay.id))
+
+    def mark(kind: str, what: str) -> str:
+        with contextlib.suppress(MivexError):
+            if kind == "picture":
+                return shop.picture(what).key
+            if kind == "overlay":
+                return shop.node_of(other(what), inner()).key
+            if kind == "mesh" and mesh is not None:
+                return hashed(shop.file_mark(mesh.path), str(uv_set))
+        return "missing"
+
+    def overlay_surface(overlay_id: str) -> Surface:
+        worked = shop.graph.value(shop.node_of(other(overlay_id), inner()), ask.stop)
+        notes.extend(n for n in worked.notes if n not in notes)
+        found: Surface = worked.surface
+        return found
+
+    def geometry(g: Geometry) -> Floats:
+        assert mesh is not None
+        loaded = shop.mesh(mesh.path).mesh
+        side = PROXY_BAKE if ask.proxy else BAKE_SIDE
+        k = min(1.0, side / max(size))
+        small = max(1, round(size[0] * k)), max(1, round(size[1] * k))
+        rays = min(g.rays, PROXY_RAYS) if ask.proxy else g.rays
+        slow = g.kind in ("occlusion", "cavity", "thickness")
+        key = hashed("geometry", mark("mesh", ""), g.model_dump_json(), str(small), str(rays))
+
+        def make() -> Floats:
+            kept = shop.bakes / f"{key}.png" if shop.bakes is not None and slow and not ask.proxy else None
+            if kept is not None and kept.is_file():
+                with contextlib.suppress(MivexError):
+                    return np.ascontiguousarray(read_picture(kept).values[..., 0])
+            title = f"“{overlay.name}”: {g.kind} from the mesh"
+            ask.tell(title)
+            probe = Probe(g.kind, g.reach, rays, g.axis, g.low, g.high, g.size, uv_set)
+            made = geometry_mask(loaded, probe, small, ask.stop, lambda t: ask.tell(f"{title}, {t:.0%}"))
+            made = quantise(np.clip(made, 0, 1), 16)
+            if kept is not None:
+                with contextlib.suppress(OSError, MivexError):  # a bake that cannot be kept is made again
+                    kept.parent.mkdir(exist_ok=True)
+                    write_picture(kept, np.repeat(made[..., None], 3, axis=2), 16, data=True)
+            return made
+
+        baked = shop.graph.value(Node(key, make, size=lambda a: int(a.nbytes)), ask.stop)
+        from mivex.core.layers.masks import laid
+        from mivex.core.layers.model import Shaping
+
+        return laid(baked, Shaping(), size)
+
+    def region(faces: str) -> Floats:
+        assert mesh is not None
+        loaded = shop.mesh(mesh.path).mesh
+        key = hashed("region", mark("mesh", ""), faces, str(size))
+        found: Floats = shop.graph.value(
+            Node(key, lambda: region_mask(loaded, faces, size, uv_set), size=lambda a: int(a.nbytes)), ask.stop
+        )
+        return found
+
+    def keep(key: str, make: Callable[[], object]) -> object:
+        return shop.graph.value(Node(hashed("kept", key), make, size=_bytes), ask.stop)
+
+    return Outside(
+        size,
+        lambda p: shop.picture(p).values,
+        overlay_surface,
+        geometry if mesh else None,
+        region if mesh else None,
+        mark,
+        keep,
+        lambda p: shop.picture(p).linear,
+        notes,
+    )
+
+
+def _bytes(made: Any) -> int:
+    if isinstance(made, dict):
+        return sum(int(p.value.nbytes) + int(p.weight.nbytes) for p in made.values()) + 1
+    return int(made.nbytes)

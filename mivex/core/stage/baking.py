@@ -1,0 +1,451 @@
+"""Masks worked out from a mesh and laid into its UVs: shut-in places, hollows, edges, position, facing, thickness.
+
+References
+----------
+Cosine-weighted directions by Malley's method (a disc lifted to the hemisphere) over Hammersley points, turned at
+every texel. Normal curvature along an edge ``(n_j − n_i)·(p_j − p_i) / |p_j − p_i|²`` (Taubin 1995), averaged round a
+vertex to mean curvature.
+"""
+
+import math
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.bands import run_bands
+from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.kept import kept
+from mivex.core.base.lazy import Lazy
+from mivex.core.base.types import Doubles, Floats
+from mivex.core.pixels.nearest import nearest
+from mivex.core.stage.mesh import Mesh
+
+cv2 = Lazy("cv2")
+_kernels = Lazy("mivex.core.stage.kernels.bake")
+BATCH = 1 << 18
+"""Rays that are cast in one go."""
+GUTTER = 8
+"""Texels by which islands are carried outwards, so that filtering finds no gap."""
+AXES = {"right": (1, 0, 0), "left": (-1, 0, 0), "up": (0, 1, 0), "down": (0, -1, 0), "front": (0, 0, 1), "back": (0, 0, -1)}
+Ints = NDArray[np.int64]
+
+
+@dataclass(frozen=True, eq=False)
+class Spots:
+    """Where the texels of a picture lie on a mesh.
+
+    Attributes
+    ----------
+    face : int32 array (h, w)
+        Triangle under each texel; −1: none.
+    rows, columns : int arrays (n,)
+        Texels that have one.
+    position, normal : float64 arrays (n, 3)
+    weights : float64 array (n, 3)
+        Of the triangle's corners.
+    """
+
+    face: NDArray[np.int32]
+    rows: Ints
+    columns: Ints
+    position: Doubles
+    normal: Doubles
+    weights: Doubles
+
+
+def spots_of(mesh: Mesh, size: tuple[int, int], uv_set: int = 0) -> Spots:
+    """Lay a picture's texels onto a mesh.
+
+    Parameters
+    ----------
+    mesh : Mesh
+    size : (height, width)
+    uv_set : int
+
+    Raises
+    ------
+    MivexError
+        Nothing of the mesh lies within the picture.
+    """
+    h, w = size
+
+    def make() -> Spots:
+        face = np.full((h, w), -1, np.int32)
+        s, t = np.zeros((h, w)), np.zeros((h, w))
+        # UVs beyond the picture read it as if it repeated: each triangle is brought back by whole pictures.
+        corners = mesh.uv(uv_set)[mesh.index]
+        corners = corners - np.floor(corners.mean(axis=1, keepdims=True))
+        uv = np.ascontiguousarray(corners.reshape(-1, 2) * [w, h])
+        index = np.arange(len(uv), dtype=np.int64).reshape(-1, 3)
+        run_bands(h, lambda a, b: _kernels.faces_rows(uv, index, face, s, t, a, b))
+        y, x = np.nonzero(face >= 0)
+        if not len(y):
+            raise MivexError("nothing of the mesh lies within the picture; its UVs are elsewhere.")
+        b, c = s[y, x], t[y, x]
+        weights = np.stack([1 - b - c, b, c], axis=1)
+        corner = mesh.index[face[y, x]]
+        position = (mesh.position[corner] * weights[..., None]).sum(axis=1)
+        normal = (mesh.normal[corner] * weights[..., None]).sum(axis=1)
+        normal /= np.maximum(np.linalg.norm(normal, axis=1, keepdims=True), 1e-12)
+        return Spots(face, y, x, position, normal, weights)
+
+    return kept(mesh, ("spots", size, uv_set), make)
+
+
+def spread_out(values: NDArray[np.float64] | Floats, spots: Spots) -> Floats:
+    """Values of spots as a picture, carried beyond the islands' borders; float32 (h, w)."""
+    out: Floats = np.zeros(spots.face.shape, np.float32)
+    out[spots.rows, spots.columns] = values
+    inside = spots.face >= 0
+    if inside.all():
+        return out
+    index, far = nearest(inside)
+    return np.where(far <= GUTTER, out.reshape(-1)[index], 0).astype(np.float32)
+
+
+def _hemisphere(rays: int) -> Doubles:
+    """Cosine-weighted directions about +z, (rays, 3): Hammersley points on a disc, lifted."""
+    i = np.arange(rays)
+    radical = np.array([int(f"{k:032b}"[::-1], 2) / 2**32 for k in i])
+    r, a = np.sqrt((i + 0.5) / rays), radical * math.tau
+    return np.stack([r * np.cos(a), r * np.sin(a), np.sqrt(np.maximum(1 - r * r, 0))], axis=1)
+
+
+def _frames(normal: Doubles) -> tuple[Doubles, Doubles]:
+    """Two directions across each normal (Duff et al. 2017, *Building an Orthonormal Basis, Revisited*)."""
+    x, y, z = normal.T
+    sign = np.where(z >= 0, 1.0, -1.0)
+    a = -1 / (sign + z)
+    b = x * y * a
+    return (np.stack([1 + sign * x * x * a, sign * b, -sign * x], axis=1), np.stack([b, sign + y * y * a, -y], axis=1))
+
+
+def _ray_scene(mesh: Mesh) -> Any:
+    from embreex.mesh_construction import TriangleMesh
+    from embreex.rtcore_scene import EmbreeScene
+
+    scene = EmbreeScene()
+    TriangleMesh(scene, mesh.corners.astype(np.float32))
+    return scene
+
+
+def _cast(
+    mesh: Mesh,
+    spots: Spots,
+    rays: int,
+    reach: float,
+    *,
+    inward: bool,
+    stop: Callable[[], bool],
+    tell: Callable[[float], object],
+) -> Doubles:
+    """Mean over rays of what they meet: 1 where shut in (inward: where the other side is near), 0 where free."""
+    scene, origin, normal = kept(mesh, "rays", lambda: _ray_scene(mesh)), spots.position, spots.normal
+    about = _hemisphere(rays)
+    # A turn for every spot that depends on where it lies, not on how many there are.
+    turn = np.modf(np.abs(np.sin(origin @ [127.1, 311.7, 74.7]) * 43758.5453))[0] * math.tau
+    c, s = np.cos(turn)[:, None], np.sin(turn)[:, None]
+    way = -normal if inward else normal
+    across, along = _frames(way)
+    across, along = across * c + along * s, along * c - across * s
+    extent = float(np.ptp(mesh.position, axis=0).max())
+    out = np.zeros(len(origin))
+    some = max(1, BATCH // rays)
+    for i in range(0, len(origin), some):
+        if stop():
+            raise Stopped
+        part = slice(i, min(i + some, len(origin)))
+        d = (
+            across[part, None] * about[None, :, :1]
+            + along[part, None] * about[None, :, 1:2]
+            + way[part, None] * about[None, :, 2:]
+        )
+        begin = np.repeat((origin[part] + way[part] * extent * 1e-5)[:, None], rays, axis=1)
+        n = d.shape[0] * rays
+        if inward:
+            far = scene.run(
+                begin.reshape(n, 3).astype(np.float32),
+                d.reshape(n, 3).astype(np.float32),
+                query="DISTANCE",
+                dists=np.full(n, reach, np.float32),
+            )
+            out[part] = 1 - np.clip(np.asarray(far, np.float64).reshape(-1, rays) / reach, 0, 1).mean(axis=1)
+        else:
+            free = scene.run(
+                begin.reshape(n, 3).astype(np.float32),
+                d.reshape(n, 3).astype(np.float32),
+                query="OCCLUDED",
+                dists=np.full(n, reach, np.float32),
+            )
+            out[part] = (np.asarray(free).reshape(-1, rays) != -1).mean(axis=1)
+        tell(part.stop / len(origin))
+    return out
+
+
+def welded(mesh: Mesh) -> Ints:
+    """A number for every vertex, the same for those at one place."""
+
+    def make() -> Ints:
+        extent = max(float(np.ptp(mesh.position, axis=0).max()), 1e-9)
+        return np.unique(np.round(mesh.position / (extent * 1e-6)).astype(np.int64), axis=0, return_inverse=True)[
+            1
+        ].reshape(-1)
+
+    return kept(mesh, "welded", make)
+
+
+def curvature(mesh: Mesh) -> Doubles:
+    """Mean curvature at every vertex, 1/m, above zero where the mesh bulges: 1/R on a sphere, 1/2R on a cylinder."""
+    at = welded(mesh)
+    n = int(at.max()) + 1
+    position, normal = np.zeros((n, 3)), np.zeros((n, 3))
+    position[at] = mesh.position
+    np.add.at(normal, at, mesh.normal)
+    normal /= np.maximum(np.linalg.norm(normal, axis=1, keepdims=True), 1e-20)
+    bent = np.zeros((n, 3, 3))
+    count = np.zeros(n)
+    # The map from a step on the surface to the turn of the normal, by least squares round each vertex.
+    steps = np.zeros((n, 3, 3))
+    for i, j in ((0, 1), (1, 2), (2, 0)):
+        for p, q in ((i, j), (j, i)):
+            u, v = at[mesh.index[:, p]], at[mesh.index[:, q]]
+            d, t = position[v] - position[u], normal[v] - normal[u]
+            d = d - normal[u] * (d * normal[u]).sum(1, keepdims=True)
+            t = t - normal[u] * (t * normal[u]).sum(1, keepdims=True)
+            np.add.at(steps, u, d[:, :, None] * d[:, None, :])
+            np.add.at(bent, u, t[:, :, None] * d[:, None, :])
+            np.add.at(count, u, 1)
+    # Across the normal nothing is known; it is filled so that the rest can be solved.
+    scale = np.trace(steps, axis1=1, axis2=2)[:, None, None] / 2
+    whole = steps + normal[:, :, None] * normal[:, None, :] * np.maximum(scale, 1e-20)
+    whole += np.eye(3) * np.maximum(scale, 1e-20) * 1e-9
+    shape = bent @ np.linalg.inv(whole)
+    return np.where(count > 0, np.trace(shape, axis1=1, axis2=2) / 2, 0.0)[at]
+
+
+def _sharp_edges(mesh: Mesh) -> Doubles:
+    """How far the surface turns outwards at each side of each triangle, (m, 3) in radians; 0 at hollows and rims."""
+    at = welded(mesh)
+    f = at[mesh.index]
+    a, b, c = (mesh.position[mesh.index[:, k]] for k in range(3))
+    n = np.cross(b - a, c - a)
+    n /= np.maximum(np.linalg.norm(n, axis=1, keepdims=True), 1e-20)
+    middle = (a + b + c) / 3
+    m = len(f)
+    pairs = np.concatenate([np.sort(f[:, [k, (k + 1) % 3]], axis=1) for k in range(3)])
+    order = np.lexsort((pairs[:, 1], pairs[:, 0]))
+    same = (pairs[order][1:] == pairs[order][:-1]).all(axis=1)
+    i, j = order[:-1][same], order[1:][same]
+    ti, tj = i % m, j % m
+    angle = np.arccos(np.clip((n[ti] * n[tj]).sum(1), -1, 1))
+    outward = ((middle[tj] - middle[ti]) * n[ti]).sum(1) < 0
+    out = np.zeros(3 * m)
+    out[i], out[j] = np.where(outward, angle, 0), np.where(outward, angle, 0)
+    return out.reshape(3, m).T
+
+
+def _edges(mesh: Mesh, spots: Spots, size: float) -> Doubles:
+    """How much of an edge lies near each spot: smooth bulges by their radius, creases by their angle and distance."""
+    face = spots.face[spots.rows, spots.columns]
+    corner = mesh.index[face]
+    bulge = np.clip((curvature(mesh)[corner] * spots.weights).sum(axis=1) * size, 0, 1)
+    sharp = _sharp_edges(mesh)[face]
+    area2 = np.linalg.norm(
+        np.cross(
+            mesh.position[corner[:, 1]] - mesh.position[corner[:, 0]],
+            mesh.position[corner[:, 2]] - mesh.position[corner[:, 0]],
+        ),
+        axis=1,
+    )
+    crease = np.zeros(len(face))
+    for k in range(3):
+        side = np.linalg.norm(mesh.position[corner[:, (k + 1) % 3]] - mesh.position[corner[:, k]], axis=1)
+        far = spots.weights[:, (k + 2) % 3] * area2 / np.maximum(side, 1e-12)
+        crease = np.maximum(crease, np.clip(1 - far / size, 0, 1) * np.clip(sharp[:, k] / math.radians(60), 0, 1))
+    # A finely cut curve has many small creases, which are no edges.
+    small = np.sqrt(np.maximum(area2, 1e-20)) < size
+    return np.maximum(bulge, np.where(small, crease * (sharp.max(axis=1) > math.radians(20)), crease))
+
+
+@dataclass(frozen=True)
+class Probe:
+    """What is looked for on a mesh.
+
+    Attributes
+    ----------
+    kind : str
+        ``occlusion``, ``cavity``, ``edges``, ``position``, ``facing`` or ``thickness``.
+    reach, edge : float
+        Shares of the mesh's longest side: how far rays look, how large a rounding counts.
+    rays : int
+        A texel.
+    axis : str
+        Where bright is; see `AXES`.
+    low, high : float
+        Where the position's ramp begins and ends.
+    uv_set : int
+    """
+
+    kind: str
+    reach: float = 0.2
+    rays: int = 32
+    axis: str = "down"
+    low: float = 0.0
+    high: float = 1.0
+    edge: float = 0.02
+    uv_set: int = 0
+
+
+def geometry_mask(
+    mesh: Mesh,
+    probe: Probe,
+    size: tuple[int, int],
+    stop: Callable[[], bool] = lambda: False,
+    tell: Callable[[float], object] = lambda _: None,
+) -> Floats:
+    """A mask from a mesh, laid into its UVs.
+
+    Parameters
+    ----------
+    mesh : Mesh
+    probe : Probe
+    size : (height, width)
+    stop, tell : callable
+        Asked between batches, true raises Stopped; told the share that is done.
+
+    Returns
+    -------
+    float32 array (height, width) in [0, 1]
+    """
+    spots = spots_of(mesh, size, probe.uv_set)
+    extent = max(float(np.ptp(mesh.position, axis=0).max()), 1e-12)
+    if probe.kind in ("occlusion", "cavity", "thickness"):
+        inward = probe.kind == "thickness"
+        found = _cast(mesh, spots, probe.rays, probe.reach * extent, inward=inward, stop=stop, tell=tell)
+        return spread_out(np.clip(found * 2, 0, 1) if probe.kind == "cavity" else found, spots)
+    way = np.array(AXES[probe.axis], np.float64)
+    if probe.kind == "position":
+        along = mesh.position @ way
+        t = (spots.position @ way - along.min()) / max(float(np.ptp(along)), 1e-12)
+        return spread_out(np.clip((t - probe.low) / max(probe.high - probe.low, 1e-3), 0, 1), spots)
+    if probe.kind == "facing":
+        return spread_out(np.clip(spots.normal @ way, 0, 1), spots)
+    return spread_out(_edges(mesh, spots, probe.edge * extent), spots)
+
+
+# Regions ---------------------------------------------------------------------------------------------------------------
+
+
+def faces_of(text: str, count: int) -> Ints:
+    """Numbers of triangles out of ``0-11,40``; those that the mesh has not are left out.
+
+    Raises
+    ------
+    MivexError
+        The text is no list of numbers.
+    """
+    rows: list[Ints] = []
+    for part in filter(None, (p.strip() for p in text.split(","))):
+        first, dash, last = part.partition("-")
+        if not first.isdigit() or (dash and not last.isdigit()):
+            raise MivexError(f"“{part[:20]}” is no range of faces.")
+        a, b = int(first), int(last) if dash else int(first)
+        rows.append(np.arange(a, min(b, count - 1) + 1, dtype=np.int64))
+    whole = np.unique(np.concatenate(rows)) if rows else np.zeros(0, np.int64)
+    return whole[whole < count]
+
+
+def faces_text(faces: Ints) -> str:
+    """Numbers of triangles as short text, the opposite of `faces_of`."""
+    whole = np.unique(faces)
+    if not len(whole):
+        return ""
+    cuts = np.flatnonzero(np.diff(whole) > 1)
+    first, last = whole[np.concatenate([[0], cuts + 1])], whole[np.concatenate([cuts, [len(whole) - 1]])]
+    return ",".join(str(a) if a == b else f"{a}-{b}" for a, b in zip(first, last, strict=True))
+
+
+def _touching(mesh: Mesh, corners: Ints) -> "tuple[Ints, Ints]":
+    """Pairs of triangles that share a corner, through a table of vertices."""
+    m = len(mesh.index)
+    return np.repeat(np.arange(m), 3), corners[mesh.index].reshape(-1)
+
+
+def _pieces(mesh: Mesh, corners: Ints) -> Ints:
+    from scipy.sparse import coo_matrix
+    from scipy.sparse.csgraph import connected_components
+
+    face, corner = _touching(mesh, corners)
+    m, n = len(mesh.index), int(corners.max()) + 1
+    pairs = coo_matrix((np.ones(len(face), np.int8), (face, corner + m)), shape=(m + n, m + n))
+    return connected_components(pairs, directed=False)[1][:m].astype(np.int64)
+
+
+def islands(mesh: Mesh, uv_set: int = 0) -> Ints:
+    """Number of the UV island of every triangle: triangles whose UVs hang together."""
+
+    def make() -> Ints:
+        both = np.concatenate([np.round(mesh.uv(uv_set) * 1e6).astype(np.int64), welded(mesh)[:, None]], axis=1)
+        return _pieces(mesh, np.unique(both, axis=0, return_inverse=True)[1].reshape(-1))
+
+    return kept(mesh, ("islands", uv_set), make)
+
+
+def parts(mesh: Mesh) -> Ints:
+    """Number of the part of every triangle: triangles that hang together in space."""
+    return kept(mesh, "parts", lambda: _pieces(mesh, welded(mesh)))
+
+
+def picked(mesh: Mesh, face: int, what: str, uv_set: int = 0) -> Ints:
+    """Triangles that a click chooses: the ``face`` (with the other half of its quad), its ``island``, its ``part``."""
+    if what == "face":
+        twin = face ^ 1
+        near = [face]
+        if twin < len(mesh.index) and len(set(mesh.index[face]) & set(mesh.index[twin])) == 2:
+            near.append(twin)
+        return np.array(sorted(near), np.int64)
+    numbers = islands(mesh, uv_set) if what == "island" else parts(mesh)
+    return np.flatnonzero(numbers == numbers[face])
+
+
+def grown(mesh: Mesh, faces: Ints, by: int) -> Ints:
+    """Chosen triangles and their neighbours; below zero the outermost are given back."""
+    at = welded(mesh)[mesh.index]
+    chosen: NDArray[np.bool_] = np.zeros(len(mesh.index), bool)
+    chosen[faces] = True
+    for _ in range(abs(by)):
+        if by > 0:
+            touched = np.zeros(int(at.max()) + 1, bool)
+            touched[at[chosen]] = True
+            chosen = np.asarray(touched[at].any(axis=1))
+        else:
+            free = np.zeros(int(at.max()) + 1, bool)
+            free[at[~chosen]] = True
+            chosen = chosen & ~np.asarray(free[at].any(axis=1))
+    return np.flatnonzero(chosen)
+
+
+def region_mask(mesh: Mesh, faces: str, size: tuple[int, int], uv_set: int = 0) -> Floats:
+    """1 on chosen triangles, in their UVs; four samples a texel, carried out of the islands only where no other lies."""
+    h, w = size
+    spots = spots_of(mesh, (2 * h, 2 * w), uv_set)
+    inside = np.zeros(len(mesh.index) + 1, np.float32)
+    inside[faces_of(faces, len(mesh.index))] = 1
+    fine = spread_out(inside[spots.face[spots.rows, spots.columns]], spots)
+    return np.asarray(cv2.resize(fine, (w, h), interpolation=cv2.INTER_AREA), np.float32)
+
+
+def face_at(mesh: Mesh, u: float, v: float, uv_set: int = 0) -> int:
+    """The triangle that lies at a place of the picture, shares of its size; −1: none."""
+    uv = mesh.uv(uv_set)[mesh.index]
+    uv = uv - np.floor(uv.mean(axis=1, keepdims=True))
+    a, b, c = uv[:, 0], uv[:, 1], uv[:, 2]
+    area = (b[:, 0] - a[:, 0]) * (c[:, 1] - a[:, 1]) - (b[:, 1] - a[:, 1]) * (c[:, 0] - a[:, 0])
+    safe = np.where(np.abs(area) > 1e-15, area, 1.0)
+    s = ((u - a[:, 0]) * (c[:, 1] - a[:, 1]) - (v - a[:, 1]) * (c[:, 0] - a[:, 0])) / safe
+    t = ((v - a[:, 1]) * (b[:, 0] - a[:, 0]) - (u - a[:, 0]) * (b[:, 1] - a[:, 1])) / safe
+    hit = np.flatnonzero((np.abs(area) > 1e-15) & (s >= 0) & (t >= 0) & (s + t <= 1))
+    return int(hit[0]) if len(hit) else -1

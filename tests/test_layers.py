@@ -1,0 +1,596 @@
+"""Layers: what they touch and what not, joins and masks by hand, patterns, paint, meshes, the command line."""
+
+import json
+import math
+
+import cv2
+import numpy as np
+import pytest
+import trimesh
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from test_project import mivex_run
+
+from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.layers import builds
+from mivex.core.layers.joining import join, join_light
+from mivex.core.layers.model import CHANNELS, Cell, Group, Layer, Mask, MaskPart, Stack, base_for
+from mivex.core.layers.patterns import PATTERNS
+from mivex.core.layers.patterns.regular import Perforation
+from mivex.core.layers.stack import channel_picture, explained
+from mivex.core.layers.strokes import PaintStroke, Tip
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.project import edits, layer_edits
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.evaluate import Workshop
+from mivex.core.project.file import dumps, loads, read_project, write_project
+from mivex.core.project.layering import Ask, use_each_other
+from mivex.core.stage.baking import Probe, curvature, geometry_mask, grown, islands, picked, region_mask
+from mivex.core.stage.mesh import Mesh, joined, quad, sheet
+from mivex.core.stage.places import MeshPlace
+
+RNG = np.random.default_rng(8)
+
+
+def stacked(rows, side=64, kind="glass", **stack):
+    """A document of one overlay on an empty canvas with these rows."""
+    doc, key = edits.add_blank(Document(), "Pane", kind, (side, side))
+    layers = Stack.model_validate({"base": base_for(kind).model_dump(), "rows": rows, **stack})
+    return edits.map_overlay(doc, key, lambda o: o.model_copy(update={"layers": layers}))
+
+
+def surface(doc, **ask):
+    shop = Workshop()
+    return shop.graph.value(shop.node_of(doc.overlays[0], Ask(doc=doc, **ask))).surface
+
+
+def linear(v):
+    return v / 12.92 if v <= 0.04045 else ((v + 0.055) / 1.055) ** 2.4
+
+
+def display(v):
+    return 12.92 * v if v <= 0.0031308 else 1.055 * v ** (1 / 2.4) - 0.055
+
+
+# Rows -----------------------------------------------------------------------------------------------------------------
+
+
+def test_channels_that_a_layer_does_not_touch_stay_bit_for_bit(tmp_path):
+    picture = RNG.integers(0, 256, (40, 56, 4)).astype(np.float32) / 255
+    write_picture(tmp_path / "a.png", picture, 8)
+    o = Overlay(name="a", source=Source(path="a.png", meaning="colour"))
+    shop = Workshop(tmp_path)
+    plain = shop.texture(o)
+    noisy = MaskPart(source="pattern", pattern=PATTERNS["noise"].params())
+    for channel in CHANNELS:
+        cell = Cell(colour=(0.2, 0.7, 0.4), number=0.3, join="multiply")
+        layers = Stack(rows=(Layer(cells={channel: cell}, mask=Mask(parts=(noisy,))),))
+        made = shop.graph.value(shop.node_of(o.model_copy(update={"layers": layers}))).surface
+        assert np.array_equal(made.values[..., :3], plain.values[..., :3]) == (channel != "colour")
+        assert np.array_equal(made.values[..., 3], plain.values[..., 3]) == (channel != "opacity")
+        assert set(made.channels) == ({channel} if channel not in ("colour", "opacity") else set())
+    # Rows that are off, of strength 0, or masked away change nothing at all; nor does a stack without rows.
+    for row in (Layer(on=False, cells={"colour": Cell()}), Layer(strength=0, cells={"opacity": Cell(number=0)})):
+        t = shop.texture(o.model_copy(update={"layers": Stack(rows=(row,))}))
+        assert np.array_equal(t.values, plain.values) and not t.channels
+    masked = Layer(cells={"colour": Cell(colour=(1, 0, 0))}, mask=Mask(parts=(MaskPart(value=0),)))
+    t = shop.texture(o.model_copy(update={"layers": Stack(rows=(masked,))}))
+    assert np.array_equal(t.values, plain.values)
+
+
+def test_joins_against_values_worked_out_by_hand():
+    below, value, m = 0.5, 0.3, 0.25
+    want = {"towards": 0.45, "multiply": 0.4125, "add": 0.575, "screen": 0.5375, "larger": 0.5, "smaller": 0.45}
+    for how, w in want.items():
+        got = join(
+            np.full((3, 5), below, np.float32), np.full((1, 1), value, np.float32), np.full((3, 5), m, np.float32), 1.0, how
+        )
+        assert got.shape == (3, 5) and np.allclose(got, w, atol=1e-6), how
+    # In a whole stack: colours meet in linear light, opacity as it is, heights may go below the surface.
+    doc = stacked(
+        [
+            {
+                "cells": {
+                    "roughness": {"number": 0.5, "join": "add"},
+                    "height": {"number": -0.4, "join": "add"},
+                    "metal": {"number": 0.8},
+                    "emissive": {"colour": (0.5, 0.5, 0.5), "join": "add"},
+                },
+                "strength": 0.5,
+            }
+        ]
+    )
+    s = surface(doc)
+    assert np.allclose(s.channels["roughness"], 0.05 + 0.25) and np.allclose(s.channels["metal"], 0.4)
+    assert np.allclose(s.channels["height"], (1 - 0.2) / 2)
+    assert np.allclose(s.channels["emissive"], display(linear(0.5) / 2), atol=2e-6)
+    doc = stacked([{"cells": {"colour": {"colour": (0.8, 0.8, 0.8), "join": "multiply"}}}])
+    assert np.allclose(
+        surface(doc).values[0, 0, :3], [display(linear(c) * linear(0.8)) for c in (0.10, 0.13, 0.14)], atol=2e-6
+    )
+
+
+def test_colour_and_opacity_go_together_as_light_does():
+    # A clear black base lends no colour to the rim of what is laid on it.
+    doc = stacked(
+        [
+            {
+                "cells": {"colour": {"colour": (0.9, 0.5, 0.1)}, "opacity": {"number": 0.8}},
+                "mask": {"parts": [{"source": "pattern", "pattern": {"kind": "ramp", "way": "across"}}]},
+            }
+        ],
+        kind="decal",
+    )
+    v = surface(doc).values
+    assert np.allclose(v[:, 1:, :3], [0.9, 0.5, 0.1], atol=1e-5)
+    assert np.allclose(v[0, :, 3], (np.arange(64) + 0.5) / 64 * 0.8, atol=1e-5)
+    # Over something: premultiplied light is mixed.
+    a, o, m = 0.6, 0.9, 0.3
+    below, value = np.full((1, 1, 3), 0.2, np.float32), np.full((1, 1, 3), 0.7, np.float32)
+    c, alpha = join_light(
+        below,
+        np.full((2, 2), a, np.float32),
+        value,
+        np.full((1, 1), o, np.float32),
+        (np.full((1, 1), m, np.float32), 1.0),
+        (np.full((1, 1), m, np.float32), 1.0),
+    )
+    mixed = (1 - m) * a * 0.2 + m * o * 0.7
+    assert np.allclose(alpha, (1 - m) * a + m * o) and np.allclose(c * alpha[..., None], mixed, atol=1e-6)
+
+
+def test_groups_levels_and_an_overlay_laid_over_another():
+    inner = [{"cells": {"roughness": {"number": 1.0}}}, {"cells": {"metal": {"number": 1.0}}}]
+    s = surface(stacked([{"rows": inner, "strength": 0.5, "mask": {"parts": [{"value": 0.5}]}}]))
+    assert np.allclose(s.channels["roughness"], 0.05 + 0.95 * 0.25) and np.allclose(s.channels["metal"], 0.25)
+    s = surface(stacked([{"rows": inner, "levels": {"roughness": {"low": 0.5, "high": 1.5}}}]))
+    assert np.allclose(s.channels["roughness"], 0.5)
+    s = surface(stacked(inner, levels={"metal": {"low": 0, "high": 2, "gamma": 0.5}}))
+    assert np.allclose(s.channels["metal"], 0.25)
+    # One see-through stack over another.
+    doc = stacked(
+        [{"cells": {"colour": {"colour": (0.8, 0.2, 0.2)}, "opacity": {"number": 0.5}, "roughness": {"number": 0.9}}}]
+    )
+    doc, top = edits.add_blank(doc, "Veil", "glass", (32, 32))
+    cells = {"colour": Cell(colour=(0.2, 0.2, 0.8)), "opacity": Cell(number=0.4), "roughness": Cell(number=0.1)}
+    doc = layer_edits.add_row(doc, top, Layer(cells=cells))
+    doc = layer_edits.add_row(doc, doc.overlays[0].id, Layer(laid_over=top))
+    s = surface(doc)
+    assert np.allclose(s.alpha, 1 - 0.6 * 0.5, atol=1e-6)
+    share = 0.4 / 0.7
+    assert np.allclose(s.channels["roughness"], 0.1 * share + 0.9 * (1 - share), atol=1e-5)
+    assert np.allclose(s.values[0, 0, 0], display(linear(0.2) * share + linear(0.8) * (1 - share)), atol=1e-5)
+    # Two that would use each other are refused, in words, and the document stays.
+    with pytest.raises(MivexError, match="use each other"):
+        layer_edits.add_row(doc, top, Layer(laid_over=doc.overlays[0].id))
+    assert use_each_other(doc, top) == ""
+    text = json.loads(dumps(doc))
+    text["overlays"][1]["layers"]["rows"].append({"name": "back", "laid_over": doc.overlays[0].id})
+    shop, twisted = Workshop(), loads(text, "it")
+    assert "use each other" in shop.texture(twisted.overlays[0], twisted).notes[0]
+
+
+def test_masks_against_values_worked_out_by_hand():
+    def mask_of(*parts, side=64):
+        doc = stacked(
+            [{"cells": {"roughness": {"number": 1.0}, "metal": {"number": 1.0}}, "mask": {"parts": list(parts)}}], side
+        )
+        return surface(doc).channels["metal"][..., 0]
+
+    for how, want in {
+        "multiply": 0.12,
+        "add": 0.7,
+        "subtract": 0.1,
+        "larger": 0.4,
+        "smaller": 0.3,
+        "difference": 0.1,
+    }.items():
+        assert np.allclose(mask_of({"value": 0.4}, {"value": 0.3, "join": how}), want, atol=1e-6), how
+    assert np.allclose(mask_of({"value": 0.3, "invert": True}), 0.7)
+    assert np.allclose(mask_of({"value": 0.3, "levels": {"low": 0.2, "high": 0.6, "gamma": 2.0}}), 0.5)
+    assert np.allclose(mask_of({"value": 0.4, "contrast": 0.5}), 0.3) and np.allclose(
+        mask_of({"value": 0.4, "balance": 0.5}), 0.65
+    )
+    ramp = {"source": "pattern", "pattern": {"kind": "ramp", "way": "across"}}
+    x = (np.arange(64) + 0.5) / 64
+    assert np.allclose(mask_of(ramp)[5], x, atol=1e-6)
+    assert np.allclose(mask_of({**ramp, "laid": {"right": 0.25}})[5, 20:60], (x - 0.25)[20:60], atol=1e-3)
+    assert np.allclose(mask_of({**ramp, "laid": {"turn": 90.0}})[2:-2, 5], x[2:-2], atol=1e-3)
+    twice = mask_of({**ramp, "laid": {"across": 2.0}})[5]
+    turned = (2 * (x - 0.5) + 0.5) % 1
+    inside = np.abs(turned - 0.5) < 0.45
+    assert np.allclose(twice[inside], turned[inside], atol=0.02) and np.allclose(twice[:32], twice[32:], atol=1e-5)
+    # Another layer's mask, and what it makes of a channel; two that read each other are left out with a word.
+    doc = stacked(
+        [
+            {"id": "a", "name": "a", "mask": {"parts": [{"value": 0.25}]}, "cells": {"opacity": {"number": 0.5}}},
+            {
+                "id": "b",
+                "name": "b",
+                "mask": {"parts": [{"source": "layer", "layer": "a"}]},
+                "cells": {"metal": {"number": 1}},
+            },
+            {
+                "id": "c",
+                "mask": {"parts": [{"source": "layer", "layer": "a", "of": "opacity"}]},
+                "cells": {"roughness": {"number": 0.0, "join": "multiply"}},
+            },
+        ]
+    )
+    s = surface(doc)
+    assert np.allclose(s.channels["metal"], 0.25) and np.allclose(s.channels["roughness"], 0.05 * 0.5)
+    doc = stacked(
+        [
+            {"id": i, "name": i, "mask": {"parts": [{"source": "layer", "layer": j}]}, "cells": {"metal": {"number": 1}}}
+            for i, j in (("a", "b"), ("b", "a"))
+        ]
+    )
+    shop = Workshop()
+    assert any("use each other" in n for n in shop.texture(doc.overlays[0], doc).notes)
+
+
+# Patterns -------------------------------------------------------------------------------------------------------------
+
+ONE_WAY = {"ramp": {"way": "back"}}
+"""Patterns that by their nature do not meet themselves are tried in the form that does."""
+
+
+@pytest.mark.parametrize("name", PATTERNS)
+def test_a_pattern_repeats_and_is_the_same_at_every_size(name):
+    p = PATTERNS[name]
+    q = p.params.model_validate({"kind": name, **ONE_WAY.get(name, {})})
+    small, large = p.draw(q, 512, 512), p.draw(q, 2048, 2048)
+    assert small.dtype == np.float32 and small.min() >= 0 and small.max() <= 1 and np.ptp(small) > 0.1
+    assert np.array_equal(small, p.draw(q, 512, 512))
+    off = np.abs(small - cv2.resize(large, (512, 512), interpolation=cv2.INTER_AREA))
+    assert off.mean() < 0.008 and np.percentile(off, 99.9) < 0.25
+    # The step over the seam against the steps between neighbouring lines inside: no line stands out.
+    for axis in (0, 1):
+        inside = np.abs(np.diff(small, axis=axis)).mean(axis=1 - axis)
+        over = np.abs(np.take(small, 0, axis) - np.take(small, -1, axis)).mean()
+        assert over <= 1.1 * max(float(inside.max()), 1e-6)
+    if "seed" in type(q).model_fields and name not in ("ramp",):
+        other = p.draw(q.model_copy(update={"seed": 5}), 512, 512)
+        assert np.abs(other - small).mean() > 1e-4
+    wide = p.draw(q, 96, 192)
+    assert wide.shape == (96, 192) and np.isfinite(wide).all()
+    assert PATTERNS[name].params.model_validate(q.model_dump(mode="json")) == q
+
+
+@given(
+    st.sampled_from(["round", "square", "slot"]),
+    st.sampled_from(["staggered", "square"]),
+    st.integers(3, 20),
+    st.floats(0.2, 0.8),
+    st.floats(0, 1),
+)
+@settings(max_examples=25, deadline=None)
+def test_the_holes_take_their_share(hole, lay, spacing, size, corner):
+    p = Perforation(hole=hole, lay=lay, spacing=spacing, size=size, corner=corner)
+    got = float(PATTERNS["perforation"].draw(p, 512, 640).mean())
+    nx, ny = p.lattice(512, 640)
+    pitch = 640 / nx
+    a = size * pitch / 2
+    b = a * p.long if hole == "slot" else a
+    # Worked out anew: a circle, or a rectangle with its four corners rounded.
+    area = math.pi * a * a if hole == "round" else 4 * a * b - (4 - math.pi) * (corner * min(a, b)) ** 2
+    rows_apart = 512 / ny
+    if b * 2 < rows_apart and a * 2 < pitch:
+        assert abs(got - area * nx * ny / (512 * 640)) < 0.01 * max(got, 0.05)
+        assert abs(got - p.share(512, 640)) < 0.01 * max(got, 0.05)
+
+
+# Paint ----------------------------------------------------------------------------------------------------------------
+
+
+def line(**more):
+    tip = Tip(form="hard", size=0.25, spacing=0.05, presses="nothing")
+    return PaintStroke.model_validate(
+        {"points": ((0.1, 0.5, 1), (0.9, 0.5, 1)), "tip": tip, "values": {"opacity": 0.0}, **more}
+    )
+
+
+def test_painting_zero_is_not_clearing():
+    doc = stacked([{"id": "under", "cells": {"opacity": {"number": 0.6}}}, {"id": "p"}], side=128)
+    key = doc.overlays[0].id
+    hole = layer_edits.add_stroke(doc, key, "p", line())
+    a = surface(hole).alpha
+    assert a[64, 64] == 0 and a[20, 64] == np.float32(0.6)
+    assert np.array_equal(surface(hole).values[..., :3], surface(doc).values[..., :3])
+    # Clearing the stroke brings back what lay below; clearing where nothing was painted changes nothing.
+    clear = line(does="clear", values={}, tip=Tip(form="hard", size=0.4, spacing=0.05, presses="nothing"))
+    back = layer_edits.add_stroke(hole, key, "p", clear)
+    assert np.allclose(surface(back).alpha, 0.6, atol=1e-6)
+    assert np.array_equal(surface(layer_edits.add_stroke(doc, key, "under", clear)).alpha, surface(doc).alpha)
+    # A stroke touches the channels that it names and no other.
+    assert hole.overlays[0].layers.row("p").channels == ("opacity",)
+    both = layer_edits.add_stroke(hole, key, "p", line(values={"roughness": 1.0, "colour": (1.0, 0.0, 0.0)}))
+    assert both.overlays[0].layers.row("p").channels == ("colour", "opacity", "roughness")
+    # Light is added over what is there, and alpha left alone.
+    glow = layer_edits.add_stroke(doc, key, "p", line(values={"colour": (0.5, 0.5, 0.5)}, join="add"))
+    lit = surface(glow).values
+    assert np.allclose(lit[64, 64, 0], display(linear(0.10) + linear(0.5)), atol=1e-5)
+    assert np.array_equal(lit[..., 3], surface(doc).alpha)
+
+
+@pytest.mark.parametrize("form", ["hard", "soft", "bristle", "charcoal", "splatter"])
+def test_a_stroke_is_the_same_at_two_sizes_and_survives_saving(form, tmp_path):
+    tip = Tip(form=form, size=0.2, spacing=0.3, scatter=0.4, turn="random", flow=0.7, build_up=form == "soft")
+    points = tuple((0.15 + 0.07 * i, 0.5 + 0.2 * math.sin(i), 0.4 + 0.06 * i) for i in range(10))
+    doc = stacked([{"id": "p"}], side=256, kind="decal")
+    doc = layer_edits.add_stroke(
+        doc, doc.overlays[0].id, "p", PaintStroke(points=points, tip=tip, values={"opacity": 1.0}, seed=9)
+    )
+    small, large = surface(doc).alpha, surface(doc, side=1024).alpha
+    assert large.shape == (1024, 1024) and small.max() > 0.3
+    off = np.abs(small - cv2.resize(large, (256, 256), interpolation=cv2.INTER_AREA))
+    assert off.mean() < 0.01 and np.percentile(off, 99) < 0.12
+    write_project(tmp_path / "p.mivex", doc)
+    again = read_project(tmp_path / "p.mivex")
+    assert again == doc and np.array_equal(surface(again).alpha, small)
+    # The first dabs stay as they were when the stroke grows.
+    from mivex.core.layers.painting import dabs_of
+
+    whole = PaintStroke(points=points, tip=tip, seed=9)
+    part = dabs_of(whole.model_copy(update={"points": points[:6]}), 256, 256)
+    assert np.allclose(dabs_of(whole, 256, 256)[: len(part)], part, atol=1e-3)
+
+
+def test_wrap_mirror_area_soften_smudge_and_strokes_outside():
+    def paint(*strokes, side=128):
+        doc = stacked([{"id": "p"}], side=side, kind="decal")
+        for s in strokes:
+            doc = layer_edits.add_stroke(doc, doc.overlays[0].id, "p", s)
+        return surface(doc).alpha
+
+    dot = {"points": ((0.02, 0.5, 1),), "values": {"opacity": 1.0}}
+    assert paint(line(**dot))[64, 127] == 0 and paint(line(**dot, wrap=True))[64, 127] == 1
+    a = paint(line(points=((0.2, 0.3, 1),), values={"opacity": 1.0}, mirror=True))
+    assert np.allclose(a, a[:, ::-1], atol=1e-4) and a[38, 102] == 1
+    square = paint(
+        line(
+            area=True, points=((0.25, 0.25, 1), (0.75, 0.25, 1), (0.75, 0.75, 1), (0.25, 0.75, 1)), values={"opacity": 1.0}
+        )
+    )
+    assert abs(float(square.mean()) - 0.25) < 0.004 and square[64, 64] == 1 and square[10, 10] == 0
+    base = line(points=((0.4, 0.5, 1),), values={"opacity": 1.0})
+    soft = paint(base, line(does="soften", points=((0.52, 0.5, 1),), values={}))
+    assert np.abs(np.diff(soft[64])).max() < np.abs(np.diff(paint(base)[64])).max()
+    drawn = paint(base, line(does="smudge", points=((0.45, 0.5, 1), (0.8, 0.5, 1)), values={}))
+    assert drawn[64, 80] > 0.3 > paint(base)[64, 80]
+    assert paint(line(points=((5.0, -3.0, 1), (6.0, 2.0, 1)), values={"opacity": 1.0})).max() == 0
+
+
+# Meshes ---------------------------------------------------------------------------------------------------------------
+
+
+def corner(height=0.5):
+    """A long floor and a wall of that height behind it, side by side in the picture."""
+    n = 40
+    floor = quad(np.array([[-n, 0, 0], [n, 0, 0], [n, 0, 1], [-n, 0, 1.0]]), (0, 0, 1, 0.5))
+    wall = quad(np.array([[-n, height, 0], [n, height, 0], [n, 0, 0], [-n, 0, 0.0]]), (0, 0.5, 1, 1))
+    return joined([floor, wall])
+
+
+def test_geometry_masks_against_closed_forms():
+    # What a floor sees of a long wall: ½ (1 − d / √(d² + h²)) of its sky is shut in at a distance d.
+    got = geometry_mask(corner(), Probe("occlusion", reach=4, rays=512), (64, 16))[:32, 8]
+    d = (np.arange(32) + 0.5) / 32
+    assert np.abs(got - 0.5 * (1 - d / np.hypot(d, 0.5))).max() < 0.012
+    ball = trimesh.creation.icosphere(4, radius=0.7)
+    sphere = Mesh(
+        np.array(ball.vertices), np.array(ball.vertex_normals), np.zeros((len(ball.vertices), 2)), np.array(ball.faces)
+    )
+    assert np.allclose(curvature(sphere) * 0.7, 1, atol=0.03)
+    t, y = np.meshgrid(np.linspace(0, math.tau, 97), np.linspace(3, 0, 40))
+    around = np.stack([np.cos(t), 0 * t, -np.sin(t)], axis=2)
+    tube = sheet(0.5 * around + y[..., None] * [0, 1, 0], around, np.stack([t / math.tau, 1 - y / 3], axis=2))
+    assert np.allclose(curvature(tube).reshape(t.shape)[4:-4], 1.0, atol=0.01)
+    # Position runs evenly down the tube, softness takes its ends away; facing is the cosine.
+    ramp = geometry_mask(tube, Probe("position", axis="down"), (64, 64))[:, 30]
+    assert np.allclose(ramp, (np.arange(64) + 0.5) / 64, atol=0.01)
+    late = geometry_mask(tube, Probe("position", axis="up", low=0.5, high=1.0), (64, 64))[:, 30]
+    assert np.allclose(late, np.clip(1 - (np.arange(64) + 0.5) / 32, 0, 1), atol=0.02)
+    facing = geometry_mask(tube, Probe("facing", axis="right"), (8, 64))[4]
+    assert np.allclose(facing, np.clip(np.cos((np.arange(64) + 0.5) / 64 * math.tau), 0, 1), atol=0.01)
+    # A wall of 0.1 in a mesh whose rays look 0.4 far: straight through it is near, slanted a little farther.
+    slab = trimesh.creation.box((4, 4, 0.1))
+    uv = np.array(slab.vertices)[:, :2] / 4 + 0.5
+    thin = geometry_mask(
+        Mesh(np.array(slab.vertices), np.array(slab.vertices), uv, np.array(slab.faces)),
+        Probe("thickness", reach=0.1, rays=128),
+        (16, 16),
+    )
+    assert 0.4 < thin[8, 8] < 0.75
+    with pytest.raises(Stopped):
+        geometry_mask(corner(), Probe("occlusion"), (64, 64), stop=lambda: True)
+
+
+def test_regions_islands_and_growing():
+    m = corner()
+    assert len(set(islands(m))) == 2 and list(picked(m, 0, "island")) == [0, 1] and list(picked(m, 2, "face")) == [2, 3]
+    assert list(picked(m, 0, "part")) == [0, 1, 2, 3] and list(grown(m, np.array([0, 1]), 1)) == [0, 1, 2, 3]
+    assert list(grown(m, np.array([0, 1, 2, 3]), -1)) == [0, 1, 2, 3]
+    r = region_mask(m, "0-1", (32, 16))
+    assert r[:15].min() == 1 and r[17:].max() == 0
+    assert region_mask(m, "0-1,900", (32, 16)).sum() == r.sum()
+
+
+def test_a_mesh_gives_masks_kept_beside_the_project_and_its_absence_is_said(tmp_path):
+    box = trimesh.creation.box((1, 2, 1))
+    box.export(tmp_path / "box.obj")
+    rows = [
+        {
+            "name": "dust",
+            "cells": {"metal": {"number": 1.0}},
+            "mask": {"parts": [{"source": "geometry", "geometry": {"kind": "occlusion", "rays": 8, "reach": 0.5}}]},
+        }
+    ]
+    doc = stacked(rows)
+    doc = edits.add_place(doc, doc.overlays[0].id, MeshPlace(path="box.obj"))
+    shop = Workshop(tmp_path)
+    shop.bakes = tmp_path / "p.bakes"
+    first = shop.graph.value(shop.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"]
+    kept = list((tmp_path / "p.bakes").iterdir())
+    assert len(kept) == 1 and kept[0].suffix == ".png"
+    again = Workshop(tmp_path)
+    again.bakes = tmp_path / "p.bakes"
+    assert np.array_equal(again.graph.value(again.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"], first)
+    # A broken bake is made again; another mesh gets another one; a mesh that has gone is said.
+    kept[0].write_bytes(b"no")
+    third = Workshop(tmp_path)
+    third.bakes = tmp_path / "p.bakes"
+    assert np.array_equal(third.graph.value(third.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"], first)
+    (tmp_path / "box.obj").unlink()
+    gone = Workshop(tmp_path).texture(doc.overlays[0], doc)
+    assert len(gone.notes) == 1 and "box.obj" in gone.notes[0] and "dust" in gone.notes[0]
+
+
+# Everything together --------------------------------------------------------------------------------------------------
+
+
+def test_channels_go_along_with_steps_that_move_texels_and_to_the_stage():
+    rows = [
+        {
+            "cells": {
+                "height": {"source": "pattern", "pattern": {"kind": "stain"}, "number": 0.8, "join": "add"},
+                "roughness": {"number": 0.9},
+                "emissive": {"colour": (0.4, 0.2, 0.1)},
+                "opacity": {"number": 0.7},
+            },
+            "mask": {"parts": [{"source": "pattern", "pattern": {"kind": "stain"}}]},
+        }
+    ]
+    doc = stacked(rows, kind="decal")
+    for step in ({"step": "trim", "alpha": 0.0}, {"step": "pad", "left": 3}, {"step": "resize", "width": 90, "height": 70}):
+        from mivex.core.prepare import STEPS
+
+        params = STEPS[step["step"]].params.model_validate(
+            {k: v for k, v in step.items() if k == "step" or k in STEPS[step["step"]].params.model_fields}
+        )
+        doc = edits.add_step(doc, doc.overlays[0].id, params)
+        s = surface(doc)
+        for name in ("height", "roughness", "emissive"):
+            assert s.channels[name].shape[:2] == s.alpha.shape
+        # Where there is opacity there is the roughness that came with it.
+        assert float(s.channels["roughness"][s.alpha > 0.69].min()) > 0.85
+    t = Workshop().texture(doc.overlays[0], doc)
+    assert {"roughness", "normal", "emissive"} <= set(t.channels) and t.channels["normal"].values.shape == t.values.shape
+    up = channel_picture(surface(doc), "normal", doc.overlays[0].layers.relief)
+    down = channel_picture(surface(doc), "normal", doc.overlays[0].layers.relief.model_copy(update={"green": "down"}))
+    assert np.allclose(up[..., 1] + down[..., 1], 1, atol=1e-6) and np.allclose(up[..., 0], down[..., 0])
+
+
+def test_normals_follow_a_slope_whatever_the_size():
+    # Heights that rise by 1 over the canvas, at strength 8: the slope is 8 · 0.05.
+    rows = [
+        {
+            "cells": {
+                "height": {
+                    "source": "pattern",
+                    "pattern": {"kind": "ramp", "way": "across"},
+                    "number": 0.5,
+                    "number_low": -0.5,
+                    "join": "towards",
+                }
+            }
+        }
+    ]
+    doc = stacked(rows, relief={"strength": 8.0})
+    for side in (64, 256):
+        n = channel_picture(surface(doc, side=side), "normal", doc.overlays[0].layers.relief)[side // 2, side // 2] * 2 - 1
+        assert np.allclose(n, np.array([-0.4, 0, 1]) / math.hypot(0.4, 1), atol=2e-3)
+
+
+def test_a_texel_is_explained_and_what_lies_below_a_change_is_kept():
+    rows = [
+        {"id": "a", "name": "Film", "cells": {"opacity": {"number": 0.6}}},
+        {
+            "id": "b",
+            "name": "Rim",
+            "cells": {"opacity": {"number": 0.9}, "metal": {"number": 1.0}},
+            "mask": {
+                "parts": [{"source": "pattern", "pattern": {"kind": "ramp", "way": "across", "low": 0.5, "high": 0.51}}]
+            },
+        },
+    ]
+    doc = stacked(rows)
+    shop, o = Workshop(), doc.overlays[0]
+    nodes = shop.layer_states(o)
+    left = {e.channel: e for e in explained(shop.graph, o.layers, nodes, 0.2, 0.5)}
+    right = {e.channel: e for e in explained(shop.graph, o.layers, nodes, 0.8, 0.5)}
+    assert (left["opacity"].row, right["opacity"].row, left["metal"].row, right["metal"].row) == ("a", "b", "", "b")
+    assert abs(right["opacity"].value[0] - 0.9) < 1e-6 and left["colour"].name == "the base"
+    other = layer_edits.set_row(doc, o.id, "b", strength=0.5)
+    assert [n.key for n in shop.layer_states(other.overlays[0])][:2] == [n.key for n in nodes][:2]
+    assert shop.layer_states(other.overlays[0])[2].key != nodes[2].key
+
+
+def test_builds_are_saved_applied_brought_up_to_date_and_refused(tmp_path, monkeypatch):
+    monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path))
+    shipped, wrong = builds.all_builds()
+    assert len(shipped) == 8 and not wrong and all(len(b.open) >= 3 for b in shipped.values())
+    doc = stacked([])
+    doc, group = layer_edits.add_build(doc, doc.overlays[0].id, shipped["Scratched pane"])
+    key = doc.overlays[0].id
+    assert "roughness" in surface(doc).channels
+    made = doc.overlays[0].layers.row(group)
+    assert isinstance(made, Group) and made.id != shipped["Scratched pane"].group.id
+    doc = layer_edits.set_knob(doc, key, group, "rows.0.strength", 0.25)
+    mine = shipped["Scratched pane"].model_copy(update={"build": "Mine", "about": "ours"})
+    builds.save_build(mine)
+    assert builds.build_named("mine").build == "Mine"
+    deep = doc.overlays[0].layers.row(group).rows[1]
+    changed = layer_edits.set_cell(doc, key, deep.id, "roughness", number=0.1)
+    fresh = layer_edits.update_build(changed, key, group, shipped["Scratched pane"]).overlays[0].layers.row(group)
+    assert (fresh.rows[0].strength, fresh.rows[1].cells["roughness"], fresh.id) == (0.25, deep.cells["roughness"], group)
+    (tmp_path / "mivex" / "builds" / "new.build.json").write_text('{"build": "New", "version": 7, "group": {"rows": []}}')
+    (tmp_path / "mivex" / "builds" / "cut.build.json").write_text('{"build": "Cut')
+    found, wrong = builds.all_builds()
+    assert len(found) == 9 and len(wrong) == 2 and "newer Mivex" in wrong[1] and "JSON" in wrong[0]
+    with pytest.raises(MivexError, match="There is no build"):
+        builds.build_named("nothing")
+
+
+def test_the_command_line_writes_channels_and_recipes_apply_builds(tmp_path):
+    doc = stacked(
+        [
+            {"name": "Film", "cells": {"roughness": {"number": 0.7}, "opacity": {"number": 0.5}}},
+            {"name": "lost", "cells": {"colour": {"source": "picture", "path": "none.png"}}},
+        ]
+    )
+    write_project(tmp_path / "p.mivex", doc)
+    for channel, want in (("roughness", 0.7), ("opacity", 0.5), ("alpha", 0.5), ("metal", 0.0), ("height", 0.5)):
+        done = mivex_run("layers", "p.mivex", "Pane", "o.png", "--channel", channel, "--size", "40", cwd=tmp_path)
+        assert done.returncode == 0 and "none.png" in done.stdout and "lost" in done.stdout
+        v = read_picture(tmp_path / "o.png").values
+        assert v.shape[:2] == (40, 40) and np.allclose(v[..., :3], want, atol=1e-4)
+    normal = mivex_run("layers", "p.mivex", doc.overlays[0].id, "n.exr", "--channel", "normal", cwd=tmp_path)
+    assert normal.returncode == 0 and np.allclose(
+        read_picture(tmp_path / "n.exr").values[0, 0, :3], [0.5, 0.5, 1], atol=1e-3
+    )
+    for args in (
+        ("p.mivex", "Nobody", "o.png"),
+        ("p.mivex", "Pane", "o.gif"),
+        ("p.mivex", "Pane", "o.png", "--channel", "warmth"),
+    ):
+        bad = mivex_run("layers", *args, cwd=tmp_path)
+        assert bad.returncode == 2 and bad.stderr.count("\n") == 1 and "Traceback" not in bad.stderr
+    write_picture(tmp_path / "in.png", np.full((48, 48, 4), 0.6, np.float32), 8)
+    (tmp_path / "r.json").write_text(json.dumps({"steps": [{"step": "build", "name": "Perforated plate"}]}))
+    assert mivex_run("prepare", "in.png", "out.png", "--recipe", "r.json", cwd=tmp_path).returncode == 0
+    a = read_picture(tmp_path / "out.png").values[..., 3]
+    assert a.min() == 0 and a.max() == 1
+    (tmp_path / "r.json").write_text(json.dumps({"steps": [{"step": "build", "name": "Nothing"}]}))
+    bad = mivex_run("prepare", "in.png", "out.png", "--recipe", "r.json", cwd=tmp_path)
+    assert bad.returncode == 2 and "There is no build" in bad.stderr
+
+
+def test_the_border_guard_leaves_no_alpha_at_the_border_and_a_ragged_line():
+    doc = stacked([{"cells": {"opacity": {"number": 1.0}}}], side=128, guard={"on": True, "width": 0.15})
+    a = surface(doc).alpha
+    edge = np.concatenate([a[0], a[-1], a[:, 0], a[:, -1]])
+    assert edge.max() < 0.02 and a[40:90, 40:90].min() > 0.98
+    where = (a[:, 20:108] > 0.5).argmax(axis=0)
+    assert np.ptp(where) > 3
