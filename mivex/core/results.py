@@ -17,7 +17,8 @@ from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import PROXY_SIDE, Workshop
-from mivex.core.project.layering import made_of
+from mivex.core.project.layering import Ask, made_of
+from mivex.core.project.looking import view_texture
 from mivex.core.proof.histogram import histogram
 from mivex.core.scene import place_mesh, world_of
 from mivex.core.stage.mesh import Mesh
@@ -40,12 +41,20 @@ class Target:
         What its step of that number receives; −1: the finished overlay.
     path, meaning : str
         A picture file that materials read, and how.
+    look : str
+        A view into its layers; see `mivex.core.project.looking`.
     """
 
     overlay: str = ""
     until: int = -1
     path: str = ""
     meaning: str = ""
+    look: str = ""
+
+    @property
+    def finished(self) -> bool:
+        """The overlay or file itself, not something on the way to it."""
+        return self.until < 0 and not self.look
 
 
 @dataclass(frozen=True, eq=False)
@@ -128,7 +137,7 @@ class Results:
 
     def overlays(self) -> dict[str, Texture]:
         """Finished textures by overlay id."""
-        return {t.overlay: x for t, x in self.textures().items() if t.overlay and t.until < 0}
+        return {t.overlay: x for t, x in self.textures().items() if t.overlay and t.finished}
 
     def meshes(self) -> dict[str, Mesh]:
         """Every mesh there is, by path."""
@@ -143,6 +152,8 @@ class Results:
         o = self._doc.overlay(target.overlay)
         if o is None or not o.source.ready:
             return None
+        if target.look:
+            return target.look, o.source, made_of(self._doc, o), self._folder, self._generation
         steps = o.steps if target.until < 0 else o.steps[:target.until]
         return o.source, steps, made_of(self._doc, o), o.delivery.bits, o.delivery.format, self._folder, self._generation
 
@@ -205,6 +216,11 @@ class Results:
             o = doc.overlay(target.overlay)
             if o is None:
                 return
+            if target.look:
+                texture = view_texture(shop, o, Ask(stop, doc=doc), target.look)
+                _ready(texture)
+                report(Result(target, key, True, texture=texture))
+                return
             if target.until >= 0:
                 texture = shop.texture(o, doc, until=target.until, stop=stop)
                 _ready(texture)
@@ -241,7 +257,7 @@ class Results:
         """Put in what was made; returns whether it changes anything. What is too late is dropped."""
         t = result.target
         if (t.overlay and self._doc.overlay(t.overlay) is None) or (t.path and t not in self._rows) or (
-                t.until >= 0 and t not in self._wanted):
+                not t.finished and t not in self._wanted):
             return False
         old = self.get(t)
         if result.full and result.key != self.key(t):

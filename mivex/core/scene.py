@@ -4,7 +4,7 @@ import math
 import time
 from collections import OrderedDict
 from collections.abc import Callable, Mapping
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from typing import Literal
 
 import numpy as np
@@ -26,7 +26,7 @@ from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.draw import Coat, Draw, Input, OrderKey, limits_of, shadow_mask
 from mivex.core.stage.lighting import casts
-from mivex.core.stage.mesh import Mesh, hit
+from mivex.core.stage.mesh import Mesh, crossing, hit
 from mivex.core.stage.painter import Painter
 from mivex.core.stage.passes import Buffers, Screen, draw_all
 from mivex.core.stage.places import BillboardPlace, MeshPlace, Place
@@ -320,6 +320,40 @@ class StagePainter:
         small = View(view.camera, max(1, round(view.width / coarse)), max(1, round(view.height / coarse)))
         codes = self.rough.paint(draws, small, doc.lighting)
         return np.asarray(cv2.resize(codes, (view.width, view.height), interpolation=cv2.INTER_LINEAR))
+
+
+@dataclass(frozen=True)
+class Touch:
+    """Where a ray meets an overlay: place in its picture as shares, triangle of the mesh, and whether from the front."""
+
+    u: float
+    v: float
+    face: int
+    front: bool
+
+
+def touched_at(doc: Document, overlay: Overlay, texture: Texture, view: View, at: tuple[float, float],
+               meshes: Mapping[str, Mesh] | None = None) -> Touch | None:
+    """The nearest place where an overlay is met under a place on the stage's picture, clear or not; None: nowhere."""
+    origin, ray = view.eye, view.ray(*at)
+    world = world_of(doc, meshes)
+    wall = world.surroundings.meet(origin, ray)
+    limit = (wall[0] if wall else np.inf) + 0.02 + overlay.material.depth_bias / 1000
+    best: tuple[float, Touch] | None = None
+    for p in overlay.places:
+        if isinstance(p, MeshPlace) and p.path not in world.meshes:
+            continue
+        mesh = placing.mesh(placing.framed(p, texture.extent), view, texture.pivot, world)
+        found = crossing(mesh, origin, ray)
+        if found is None or (overlay.material.depth_test and found[0] > limit) or (best and best[0] <= found[0]):
+            continue
+        t, face, w = found
+        u, v = w @ mesh.uv(overlay.material.mapping.uv_set)[mesh.index[face]]
+        (a, b, c), (d, e, f) = overlay.material.mapping.rows
+        a0, b0, c0 = mesh.position[mesh.index[face]]
+        front = float(np.cross(b0 - a0, c0 - a0) @ ray) < 0
+        best = t, Touch(a * float(u) + b * float(v) + c, d * float(u) + e * float(v) + f, face, front)
+    return best[1] if best else None
 
 
 def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y: float,

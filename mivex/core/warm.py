@@ -105,10 +105,35 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
             STEPS["spread"].run(Surface(values), STEPS["spread"].params.model_validate({"step": "spread", **params}),
                                 Context(read_picture))
 
-    return [("the stage", stage), ("proofs", proofs), ("figures", figures), ("every step", steps)]
+    def layers() -> None:
+        from mivex.core.layers.builds import all_builds, instance
+        from mivex.core.layers.model import Cell, Layer, Stack, base_for
+        from mivex.core.layers.patterns import PATTERNS
+        from mivex.core.layers.strokes import PaintStroke, Tip
+        from mivex.core.project.document import Document, Overlay, Source
+        from mivex.core.project.evaluate import Workshop
+        from mivex.core.project.looking import live_paint
+        from mivex.core.stage.baking import Probe, geometry_mask
+        from mivex.core.stage.mesh import quad
+
+        for p in PATTERNS.values():
+            p.draw(p.params(), 16, 16)
+        strokes = tuple(PaintStroke(points=((0.2, 0.2, 1.0), (0.7, 0.6, 1.0)), tip=Tip(form=form), values={"opacity": 1.0})
+                        for form in ("hard", "bristle"))
+        row = Layer(id="p", cells={"opacity": Cell(source="painted"), "colour": Cell()}, strokes=strokes)
+        rows = (*(instance(b) for b in all_builds()[0].values()), row)
+        o = Overlay(name="o", source=Source(canvas=(24, 24), meaning="colour"), layers=Stack(base=base_for("glass"), rows=rows))
+        shop = Workshop()
+        shop.texture(o)
+        live = live_paint(shop, o, Document(overlays=(o,)), "p")
+        live.begin()
+        live.grow(strokes[0])
+        geometry_mask(quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0.0]])), Probe("facing"), (8, 8))
+
+    return [("the stage", stage), ("proofs", proofs), ("figures", figures), ("layers", layers), ("every step", steps)]
 
 
-SHARES = (("the stage",), ("proofs", "figures", "every step"))
+SHARES = (("the stage", "layers"), ("proofs", "figures", "every step"))
 """Which process does what, in order."""
 
 

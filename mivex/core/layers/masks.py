@@ -108,7 +108,7 @@ def pattern_laid(
     th, tw = (max(16, math.ceil(h / how.down)), max(16, math.ceil(w / how.across))) if how != _PLAIN else (h, w)
     th, tw = min(th, 2 * h), min(tw, 2 * w)
     key = f"pattern {pattern.model_dump_json()} {th} {tw}"
-    tile = keep(key, lambda: PATTERNS[pattern.kind].draw(pattern, th, tw))  # type: ignore[attr-defined]
+    tile = keep(key, lambda: PATTERNS[pattern.kind].draw(pattern, th, tw))
     return laid(np.asarray(tile, np.float32), how, size)
 
 

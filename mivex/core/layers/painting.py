@@ -202,7 +202,7 @@ def _dragged(
         if box is None or (stroke.does == "smudge" and k == 0):
             continue
         top, low, left, right = box
-        cover: Floats = np.zeros((h, w), np.float32)[top:low, left:right]
+        cover: Floats = np.zeros((low - top, right - left), np.float32)
         form, tip = tip_of(stroke.tip, stroke.seed, stamp, min(h, w))
         _kernels.dabs_rows(cover, dab[None], tip, form, False, (0, 0), top, left, 0, low - top)
         cover *= np.float32(stroke.tip.strength)

@@ -77,6 +77,8 @@ class Overlay(Frozen):
     steps: tuple[AnyStep, ...] = ()
     material: Material = Field(default_factory=Material)
     layers: Stack = Field(default_factory=Stack)
+    reference: str = Field("", description="A picture that is looked at beside it; relative to the project file, or "
+                           "absolute.")
     places: tuple[Place, ...] = ()
     delivery: Delivery = Field(default_factory=Delivery)
 

@@ -31,6 +31,8 @@ def dumps(doc: Document) -> str:
                 del o["material"][key]
         if o["layers"] == {}:
             del o["layers"]
+        if not o["reference"]:
+            del o["reference"]
     return json.dumps(tree, indent=2, ensure_ascii=False) + "\n"
 
 
@@ -145,6 +147,8 @@ def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> 
         return whole if rel.startswith(os.path.join("..", "..", "..")) else rel
 
     def fix(o: Overlay) -> Overlay:
+        if o.reference:
+            o = o.model_copy(update={"reference": there(o.reference)})
         steps = tuple(with_files(s, there) for s in o.steps)
         read = {k: part.model_copy(update={"path": there(part.path)}) for k, part in dict(o.material.finish).items()
                 if isinstance(part, Sourced) and part.path}

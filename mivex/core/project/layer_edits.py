@@ -6,7 +6,7 @@ from typing import Any
 from mivex.core.base.errors import MivexError
 from mivex.core.base.settings import new_id
 from mivex.core.layers.builds import Build, brought_up_to_date, fresh_ids, instance, with_knob
-from mivex.core.layers.model import COLOURED, Cell, Group, Layer, MaskPart, Stack
+from mivex.core.layers.model import COLOURED, Cell, Group, Layer, MaskPart, Stack, walk
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.strokes import PaintStroke
 from mivex.core.project.document import Document
@@ -104,6 +104,16 @@ def move_row(doc: Document, overlay_id: str, row_id: str, by: int) -> Document:
                 out.append(r)
         return tuple(out)
     return set_stack(doc, overlay_id, lambda s: s.model_copy(update={"rows": moved(s.rows)}))
+
+
+def put_into(doc: Document, overlay_id: str, row_id: str, group_id: str) -> Document:
+    """Put a row on top of a group's rows; a group cannot go into itself."""
+    o = doc.overlay(overlay_id)
+    row = o.layers.row(row_id) if o else None
+    if row is None or (isinstance(row, Group) and (row_id == group_id or any(r.id == group_id for r in walk(row.rows)))):
+        return doc
+    out = remove_row(doc, overlay_id, row_id)
+    return change_row(out, overlay_id, group_id, lambda g: g.model_copy(update={"rows": (*g.rows, row)}))
 
 
 def group_rows(doc: Document, overlay_id: str, row_ids: tuple[str, ...], name: str = "Group") -> tuple[Document, str]:

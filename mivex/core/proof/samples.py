@@ -7,12 +7,16 @@ from numpy.typing import NDArray
 
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
+from mivex.core.layers.builds import build_named, instance
+from mivex.core.layers.model import Stack, base_for
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display
 from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, segment
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
+from mivex.core.project.document import Overlay, Source
+from mivex.core.project.evaluate import Workshop
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
 
@@ -106,4 +110,20 @@ def step_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArray
         view = FlatView(zoom=zoom, left=(side - t.width * zoom) / 2, top=(side - t.height * zoom) / 2, blend=blend,
                         show=show, level=level)  # type: ignore[arg-type]
         pictures.append(draw_flat(t, view, side, side))
+    return pictures[0], pictures[1]
+
+
+def build_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArray[np.uint8]]:
+    """A build's kind of canvas before and after it, over a checker; uint8 (side, side, 3) each."""
+    build = build_named(name)
+    base = base_for(build.kind)
+    if build.kind == "decal" and build.build != "Dried stain":
+        base = base.model_copy(update={"opacity": 1.0, "colour": (0.75, 0.7, 0.35)})
+    shop = Workshop(limit=1 << 26)
+    pictures = []
+    for rows in ((), (instance(build),)):
+        o = Overlay(name=name, kind=build.kind, source=Source(canvas=(192, 192), meaning="colour"),  # type: ignore[arg-type]
+                    layers=Stack(base=base, rows=rows))
+        t = shop.texture(o)
+        pictures.append(draw_flat(t, FlatView(zoom=side / t.width), side, side))
     return pictures[0], pictures[1]

@@ -1,11 +1,14 @@
 """The foot of the controls: what a setting changes, and for a step a picture of it, before and after."""
 
+from collections.abc import Callable
+from typing import Any
+
 from PySide6.QtCore import Qt
 from PySide6.QtGui import QImage, QPixmap
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel
 
 from mivex.core.prepare import STEPS
-from mivex.core.proof.samples import step_pictures
+from mivex.core.proof.samples import build_pictures, step_pictures
 from mivex.ui.session.worker import Latest
 
 SIDE = 64
@@ -46,14 +49,21 @@ class Hint(QFrame):
 
     def show_step(self, name: str) -> None:
         """Show what a step does, in words and in a picture."""
-        self._step = name
-        self.words.setText(STEPS[name].hint)
+        self._show(name, STEPS[name].hint, lambda: step_pictures(name, SIDE))
+
+    def show_build(self, name: str, about: str) -> None:
+        """Show what a build looks like."""
+        self._show(f"build:{name}", about, lambda: build_pictures(name, SIDE))
+
+    def _show(self, key: str, words: str, make: Callable[[], Any]) -> None:
+        self._step = key
+        self.words.setText(words)
         for i, picture in enumerate(self.pictures):
             picture.setVisible(True)
-            picture.setPixmap(self._drawn[name][i] if name in self._drawn else QPixmap())
-            picture.setAccessibleName(f"{STEPS[name].label}: {'after' if i else 'before'}")
-        if name not in self._drawn:
-            self.worker.ask(name, lambda _report, _stopped: step_pictures(name, SIDE))
+            picture.setPixmap(self._drawn[key][i] if key in self._drawn else QPixmap())
+            picture.setAccessibleName(f"{words}: {'after' if i else 'before'}")
+        if key not in self._drawn:
+            self.worker.ask(key, lambda _report, _stopped: make())
 
     def _take(self, name: object, pictures: object) -> None:
         made = []

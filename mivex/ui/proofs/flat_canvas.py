@@ -1,19 +1,40 @@
 """The picture of the flat proof: pan, zoom, before and after, handles, brush, values under the pointer."""
 
+import time
+from collections.abc import Callable
 from dataclasses import replace
+from typing import Any
 
-from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
-from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QWheelEvent
+import numpy as np
+from PySide6.QtCore import QPointF, QRect, QRectF, Qt, QTimer, Signal
+from PySide6.QtGui import (
+    QColor,
+    QImage,
+    QMouseEvent,
+    QPainter,
+    QPainterPath,
+    QPen,
+    QPolygonF,
+    QTabletEvent,
+    QWheelEvent,
+)
 
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
 from mivex.core.proof.flat import FlatView, full_size
 from mivex.core.proof.layouts import draw_flat, labels
+from mivex.core.stage.baking import face_at
+from mivex.core.stage.mesh import Mesh
 from mivex.ui import theme
 from mivex.ui.proofs.canvas import Canvas
+from mivex.ui.proofs.layer_painter import shares
 from mivex.ui.tools.base import Hand
 from mivex.ui.tools.flat import Brush, Divider, PanPicture, StepHandles, TakeColour
 from mivex.ui.tools.handles import Frame, draw_handles, draw_pivot, has_handles
+from mivex.ui.tools.paint import FaceClick, LayerBrush
+
+MOST_WIRES = 20_000
+"""Faces whose outlines are drawn; of a finer mesh nothing could be told apart."""
 
 
 class FlatCanvas(Canvas):
@@ -25,6 +46,7 @@ class FlatCanvas(Canvas):
     handle_moved = Signal(object)
     handle_released = Signal()
     stroked = Signal(object, bool)
+    rested = Signal(float, float)
 
     def __init__(self) -> None:
         super().__init__("Flat proof")
@@ -33,7 +55,7 @@ class FlatCanvas(Canvas):
         self.brush = 0.06
         self.step: StepParams | None = None
         self.step_input: Texture | None = None
-        self._pointer = QPointF(-1, -1)
+        self._pointer = QPointF(-9999, -9999)
         self._flick = QTimer(self, interval=550)
         self._flick.timeout.connect(self._flip)
         self._old_side = False
@@ -44,10 +66,20 @@ class FlatCanvas(Canvas):
         self.divider = 0.5
         self.picking = False
         self.pick_from: Texture | None = None
+        self.layer_painter: Any = None
+        self.stroke_end: tuple[float, float] | None = None
+        self.choose_face: Callable[[int], None] | None = None
+        self.mesh: Mesh | None = None
+        self.faces: frozenset[int] = frozenset()
+        self.uv_set = 0
+        self._wires: tuple[object, QPainterPath, QPainterPath] | None = None
+        self.patches = 0
+        self._resting = QTimer(self, singleShot=True, interval=160)
+        self._resting.timeout.connect(self._rest)
         self.marked: tuple[int, int, int, int] | None = None
         # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
         self._aim: str | tuple[int, int, int, int] = "all"
-        self.hand = Hand(self, (TakeColour(), Brush(), StepHandles(), Divider(), PanPicture()))
+        self.hand = Hand(self, (TakeColour(), FaceClick(), LayerBrush(), Brush(), StepHandles(), Divider(), PanPicture()))
 
     @property
     def size_full(self) -> tuple[int, int]:
@@ -65,6 +97,11 @@ class FlatCanvas(Canvas):
             self.redraw()
 
     @property
+    def on_layer(self) -> bool:
+        """A layer is being painted on."""
+        return self.layer_painter is not None and self.layer_painter.on
+
+    @property
     def single(self) -> bool:
         """The picture itself is shown, not a layout of several."""
         return self.view.layout == "single"
@@ -78,6 +115,10 @@ class FlatCanvas(Canvas):
         else:
             self._flick.stop()
         self.redraw()
+
+    def _rest(self) -> None:
+        if self.texel_at(self._pointer) is not None:
+            self.rested.emit(*shares(self, self._pointer))
 
     def _flip(self) -> None:
         self._old_side = not self._old_side
@@ -175,8 +216,92 @@ class FlatCanvas(Canvas):
             for colour, pen in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
                 p.setPen(QPen(QColor(colour), pen))
                 p.drawEllipse(self._pointer, self.brush * frame.short, self.brush * frame.short)
+        if self.mesh is not None:
+            self._paint_wires(p)
+        if self.layer_painter is not None and self.layer_painter.on and self.texture is not None:
+            self._paint_tip(p)
         if self.compare:
             self._paint_compare(p)
+
+    def _paint_wires(self, p: QPainter) -> None:
+        """Outlines of the mesh's UVs, and the chosen faces."""
+        w, h = self.size_full
+        key = (id(self.mesh), self.faces, self.uv_set)
+        assert self.mesh is not None
+        if self._wires is None or self._wires[0] != key:
+            uv = self.mesh.uv(self.uv_set)[self.mesh.index]
+            uv = uv - np.floor(uv.mean(axis=1, keepdims=True))
+            lines, chosen = QPainterPath(), QPainterPath()
+            for i, corners in enumerate(uv[:MOST_WIRES]):
+                path = lines if i not in self.faces else chosen
+                path.addPolygon(QPolygonF([QPointF(*c) for c in (*corners, corners[0])]))
+            self._wires = key, lines, chosen
+        p.save()
+        p.setRenderHint(QPainter.RenderHint.Antialiasing)
+        p.translate(self.view.left, self.view.top)
+        p.scale(w * self.view.zoom, h * self.view.zoom)
+        for colour, width in ((theme.CASING, 2.4), (theme.SOFT, 0.9)):
+            pen = QPen(QColor(colour), width)
+            pen.setCosmetic(True)
+            p.setPen(pen)
+            p.drawPath(self._wires[1])
+            p.drawPath(self._wires[2])
+        p.fillPath(self._wires[2], QColor(255, 255, 255, 90))
+        p.restore()
+
+    def _paint_tip(self, p: QPainter) -> None:
+        """The tip under the pointer: a ring paints, a broken ring clears; softening and drawing out have a mark within."""
+        b, (w, h) = self.layer_painter.session.brush, self.size_full
+        r = max(b.tip.size * min(w, h) * self.view.zoom / 2, 2.0)
+        at = self._pointer
+        clears = b.does == "clear" or self.layer_painter.clearing
+        p.setRenderHint(QPainter.RenderHint.Antialiasing)
+        p.setBrush(Qt.BrushStyle.NoBrush)
+        for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
+            dotted = clears and colour == theme.TEXT
+            pen = QPen(QColor(colour), width, Qt.PenStyle.DotLine if dotted else Qt.PenStyle.SolidLine)
+            p.setPen(pen)
+            p.drawEllipse(at, r, r)
+            if b.does == "soften":
+                p.drawEllipse(at, r * 0.4, r * 0.4)
+            elif b.does == "smudge":
+                p.drawLine(at - QPointF(r * 0.5, 0), at + QPointF(r * 0.5, 0))
+            elif clears:
+                p.drawLine(at - QPointF(3, 3), at + QPointF(3, 3))
+        if b.area and len(self.layer_painter.points) > 1:
+            line = QPolygonF([QPointF(self.view.left + x * w * self.view.zoom, self.view.top + y * h * self.view.zoom)
+                              for x, y, _ in self.layer_painter.points])
+            for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
+                p.setPen(QPen(QColor(colour), width))
+                p.drawPolyline(line)
+
+    def on_canvas(self, at: QPointF) -> tuple[float, float] | None:
+        """A place as shares of the picture, outside it too; None where it is shown in another way."""
+        return shares(self, at) if self.texture is not None and self.single else None
+
+    def stroke_grows(self) -> None:
+        """The stroke under the pointer has grown: draw what it adds."""
+        self.layer_painter.draw(self.view)
+        self.update()
+
+    def patch(self, image: QImage, where: QRect) -> None:
+        """Put a piece over the picture until the next one is drawn."""
+        if self.image is not None:
+            p = QPainter(self.image)
+            p.drawImage(where.topLeft(), image)
+            p.end()
+            self.patches += 1
+            self.update(where.adjusted(-2, -2, 2, 2))
+
+    def face_under(self, at: QPointF) -> int:
+        """The mesh's face under a place; −1: none."""
+        spot = self.on_canvas(at)
+        return -1 if spot is None or self.mesh is None else face_at(self.mesh, *spot, self.uv_set)
+
+    def tabletEvent(self, event: QTabletEvent) -> None:
+        if self.layer_painter is not None:
+            self.layer_painter.pen = (float(event.pressure()), time.monotonic())
+        event.ignore()  # the mouse event that follows draws
 
     def _tag(self, p: QPainter, text: str, x: float, *, left_of: bool = False) -> None:
         wide = p.fontMetrics().horizontalAdvance(text) + 12
@@ -241,7 +366,7 @@ class FlatCanvas(Canvas):
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         at = event.position()
         self._pointer = at
-        if self.painting:
+        if self.painting or (self.layer_painter is not None and self.layer_painter.on):
             self.update()
         if self.view.show == "lit" and self.single and not self.hand.busy:
             w, h = self.size_full
@@ -249,6 +374,7 @@ class FlatCanvas(Canvas):
             self.view = replace(self.view, light=(round(spot[0], 3), round(spot[1], 3)))
             self.redraw()
         self.hand.move(event)
+        self._resting.start()
         found = self.values_at(at)
         if found is None:
             self.hovered.emit("")
@@ -270,6 +396,9 @@ class FlatCanvas(Canvas):
         if self.texture is None or not self.single:
             return
         factor = 1.25 ** (event.angleDelta().y() / 120)
+        if self.on_layer and event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+            self.layer_painter.grow_tip(factor)
+            return
         if self.painting and event.modifiers() & Qt.KeyboardModifier.ControlModifier:
             self.brush = min(max(self.brush * factor, 0.004), 1.0)
             self.update()

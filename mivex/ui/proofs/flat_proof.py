@@ -69,6 +69,7 @@ class FlatProof(QWidget):
     """Canvas with its header and its line of values; `painting_ended` tells that there is nothing to paint on."""
 
     painting_ended = Signal(bool)
+    reference_wanted = Signal()
 
     def __init__(self, session: Session, engine: Engine) -> None:
         super().__init__()
@@ -94,6 +95,8 @@ class FlatProof(QWidget):
         self.canvas.handle_moved.connect(self._move_handle)
         self.canvas.handle_released.connect(session.end_merge)
         self.canvas.stroked.connect(self._stroke)
+        self.look = ""
+        self.layers_shown = False
         session.stepped.connect(self.refresh)
         engine.inputs_ready.connect(self.refresh)
         session.chosen.connect(self.refresh)
@@ -117,7 +120,7 @@ class FlatProof(QWidget):
         self.show_box = QuietCombo()
         self.show_box.setAccessibleName("What the flat proof shows")
         self.show_box.addItems(list(SHOWS.values()))
-        self.show_box.setFixedWidth(126)
+        self.show_box.setFixedWidth(104)
         self.show_box.activated.connect(lambda i: self.canvas.set_view(show=list(SHOWS)[i]))
         top.addWidget(self.show_box)
         top.addSpacing(6)
@@ -143,7 +146,7 @@ class FlatProof(QWidget):
         self.layout_box = QuietCombo()
         self.layout_box.setAccessibleName("How the flat proof is laid out")
         self.layout_box.addItems(list(LAYOUTS.values()))
-        self.layout_box.setFixedWidth(126)
+        self.layout_box.setFixedWidth(104)
         self.layout_box.activated.connect(lambda i: self.set_layout(list(LAYOUTS)[i]))
         low.addWidget(self.layout_box)
         low.addStretch()
@@ -222,6 +225,22 @@ class FlatProof(QWidget):
         self.compare.setChecked(True)
         self.refresh()
 
+    def pin(self, path: str) -> None:
+        """Pin a picture beside the proof, or take it away (empty)."""
+        o = self.session.overlay
+        if o is None:
+            return
+        key = o.id
+        words = "Pin reference" if path else "Unpin reference"
+        self.session.apply(words, lambda d: edits.set_fields(d, key, "", reference=path))
+        if path:
+            self.canvas.set_compare(True, "beside")
+            self.compare_with("reference")
+        else:
+            self._against = ("source", "")
+            self.compare.setChecked(False)
+            self.refresh()
+
     def compare_by(self, mode: str) -> None:
         """Choose how: ``divider``, ``beside`` or ``flicker``."""
         self.canvas.set_compare(True, mode)
@@ -234,6 +253,12 @@ class FlatProof(QWidget):
         o = self.session.overlay
         rows: list[tuple[str, tuple[str, str]]] = [("With the source", ("source", ""))]
         if o is not None:
+            row = o.layers.row(self.session.row_id)
+            if row is not None:
+                rows.append((f"With what lies below “{row.name}”", ("below", "")))
+                rows.append((f"With the layers up to “{row.name}”", ("upto", "")))
+            if o.reference:
+                rows.append((f"With “{o.reference.rsplit('/', 1)[-1]}”, pinned", ("reference", "")))
             rows += [(f"With before “{STEPS[s.step].label}”", ("step", str(i))) for i, s in enumerate(o.steps) if i]
             rows += [(f"With “{other.name}”", ("overlay", other.id)) for other in self.session.doc.overlays
                      if other.id != o.id and self.engine.get(other.id).texture is not None]
@@ -242,6 +267,10 @@ class FlatProof(QWidget):
             action.setCheckable(True)
             action.setChecked(against == self._against)
             group.addAction(action)
+        menu.addSeparator()
+        menu.addAction("Pin a reference picture …", self.reference_wanted.emit)
+        if o is not None and o.reference:
+            menu.addAction("Unpin it", lambda: self.pin(""))
         menu.addSeparator()
         ways = QActionGroup(menu)
         for key, text in (("divider", "Divider"), ("beside", "Side by side"), ("flicker", "Flicker")):
@@ -258,6 +287,11 @@ class FlatProof(QWidget):
         kind, value = self._against
         if kind == "step" and int(value) < len(o.steps):
             return self.engine.input_of(o.id, int(value))
+        if kind == "reference":
+            return self.engine.reference_of(o) or self.engine.get(o.id).before
+        if kind in ("below", "upto") and o.layers.row(self.session.row_id) is not None:
+            found = self.engine.view_of(o.id, f"{kind}:{self.session.row_id}").texture
+            return found or self.engine.get(o.id).before
         if kind == "overlay" and value != o.id and self.engine.get(value).texture is not None:
             return self.engine.get(value).texture
         return self.engine.get(o.id).before
@@ -272,6 +306,10 @@ class FlatProof(QWidget):
             return _LAYOUT_WORDS[v.layout]
         if v.show == "lit":
             return "Move the pointer: the light follows it."
+        if self.canvas.layer_painter is not None and self.canvas.layer_painter.on:
+            return "Drag paints, right button clears, Shift goes straight, Ctrl+wheel: size."
+        if self.look:
+            return "A view into the layers: press the column's head again to leave it."
         if self.canvas.painting:
             return "Drag paints, right button takes away, Ctrl+wheel: size."
         if self.canvas.texture.pivot != (0.5, 0.5):
@@ -328,6 +366,7 @@ class FlatProof(QWidget):
             self.canvas.say(why or ("Reading …" if o.source.ready else "This overlay has no picture yet.\n\n"
                                     "Choose one at the station Source."))
             return
+        texture = self._viewed(o, texture)
         m = o.material
         look: dict[str, Any] = {"blend": m.blend, "opacity": m.opacity, "cutoff": m.cutoff, "tint": m.tint,
                                 "wrap": m.tiling}
@@ -340,12 +379,33 @@ class FlatProof(QWidget):
             if changed:
                 self.canvas.redraw()
             return
-        fresh = self._shown != o.id
+        fresh = self._shown.partition(" ")[0] != o.id
         self._shown = o.id
         if self.canvas.view.level >= texture.mips.levels:
             self.canvas.view = replace(self.canvas.view, level=texture.mips.levels - 1)
         self.canvas.put(texture, before, fresh=fresh)
         self._update_header()
+
+    def show_view(self, look: str) -> None:
+        """Show a view into the layers; empty: the picture again."""
+        if look != self.look:
+            self.look = look
+            self.refresh()
+
+    def show_layers(self, on: bool) -> None:
+        """At the station Layers the layers' own result is shown, not that of the steps behind them."""
+        if on != self.layers_shown:
+            self.layers_shown = on
+            if self.session.overlay is not None and self.session.overlay.steps:
+                self.refresh()
+
+    def _viewed(self, o: Overlay, texture: Texture) -> Texture:
+        """The view that is asked for, as soon as there is one."""
+        look = self.look or ("stack" if self.layers_shown and any(s.on for s in o.steps) else "")
+        if not look:
+            return texture
+        found = self.engine.view_of(o.id, look)
+        return found.texture if found.texture is not None else texture
 
     def _follow_step(self, o: Overlay) -> None:
         """Handles belong to the active step."""
@@ -354,7 +414,7 @@ class FlatProof(QWidget):
         wanted = step is not None and (has_handles(step) or step.step == "add-tint")
         self.canvas.step = step if wanted else None
         self.canvas.step_input = self.engine.input_of(o.id, i) if wanted else None
-        if self.canvas.painting and getattr(step, "mask", "") != "brush":
+        if self.canvas.painting and not self.canvas.on_layer and getattr(step, "mask", "") != "brush":
             self.painting_ended.emit(False)
         self.canvas.update()
 

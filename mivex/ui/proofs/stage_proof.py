@@ -1,10 +1,12 @@
 """The stage in the window: orbit, pan, zoom; placements are selected, moved, turned and scaled in the picture."""
 
 import math
+import time
 from collections.abc import Callable
+from typing import Any
 
 from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
-from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QWheelEvent
+from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QTabletEvent, QWheelEvent
 from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QVBoxLayout, QWidget
 
 from mivex.core.base.types import Doubles
@@ -23,6 +25,7 @@ from mivex.ui.proofs.light import LightDial, LightPanel
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.tools.base import Hand, far
+from mivex.ui.tools.paint import FaceClick, LayerBrush
 from mivex.ui.tools.stage import Orbit, Pan, Placement
 
 KNOB = 26.0
@@ -39,7 +42,11 @@ class StageCanvas(Canvas):
         self.session, self.engine = session, engine
         self.camera: Camera = CAMERAS[0]
         self.painter = StagePainter()
-        self.hand = Hand(self, (Pan(), Placement(), Orbit()))
+        self.layer_painter: Any = None
+        self.stroke_end: tuple[float, float] | None = None
+        self.choose_face: Callable[[int], None] | None = None
+        self._pointer = QPointF(-99, -99)
+        self.hand = Hand(self, (Pan(), FaceClick(), LayerBrush(), Placement(), Orbit()))
         self._shown: object = None
         self.marked: tuple[float, float] | None = None
         # While the camera moves the picture may be coarse; it is drawn sharp as soon as it rests.
@@ -121,6 +128,12 @@ class StageCanvas(Canvas):
             for colour, width in ((theme.CASING, 4.0), (theme.FINDING, 1.6)):
                 p.setPen(QPen(QColor(colour), width))
                 p.drawEllipse(at, 13, 13)
+        if self.layer_painter is not None and self.layer_painter.on:
+            p.setBrush(Qt.BrushStyle.NoBrush)
+            for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
+                p.setPen(QPen(QColor(colour), width))
+                p.drawEllipse(self._pointer, 7, 7)
+            return
         corners = self._corners()
         if corners is None:
             return
@@ -155,7 +168,30 @@ class StageCanvas(Canvas):
         self.marked = None
         self.hand.press(event)
 
+    def on_canvas(self, at: QPointF) -> tuple[float, float] | None:
+        """Where the chosen overlay is met under a place, as shares of its canvas; None: nowhere."""
+        found = self.layer_painter.touch(self.view, at.x(), at.y())
+        return None if found is None else found[:2]
+
+    def stroke_grows(self) -> None:
+        """The stroke under the pointer has grown: the flat proof shows it at once, the stage soon after."""
+        self.layer_painter.draw_flat()
+        self.layer_painter.commit_now()
+
+    def face_under(self, at: QPointF) -> int:
+        """The mesh's face under a place; −1: none."""
+        found = self.layer_painter.touch(self.view, at.x(), at.y())
+        return -1 if found is None else int(found[2])
+
+    def tabletEvent(self, event: QTabletEvent) -> None:
+        if self.layer_painter is not None:
+            self.layer_painter.pen = (float(event.pressure()), time.monotonic())
+        event.ignore()  # the mouse event that follows draws
+
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        self._pointer = event.position()
+        if self.layer_painter is not None and self.layer_painter.on:
+            self.update()
         self.hand.move(event)
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
@@ -211,8 +247,8 @@ class StageProof(QWidget):
         self.order = QLabel()
         self.order.setObjectName("soft")
         self.order.setMinimumHeight(24)
-        low.addWidget(self.order)
-        low.addStretch()
+        self.order.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
+        low.addWidget(self.order, 1)
         self.place = QLabel()
         self.place.setObjectName("soft")
         self.place.setFont(theme.figures_font())

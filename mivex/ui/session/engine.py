@@ -7,6 +7,7 @@ from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 from mivex.core.base.log import sentence
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
+from mivex.core.project.document import Overlay
 from mivex.core.results import MESH, SCENE, Result, Results, Target
 from mivex.core.scene import file_key, meshes_read, pictures_read
 from mivex.ui.session.session import Session
@@ -69,25 +70,42 @@ class Engine(QObject):
     def stage_textures(self) -> dict[str, Texture]:
         """What the stage draws with: textures by overlay id, and by `file_key` for pictures that materials read."""
         return {file_key(t.path, t.meaning) if t.path else t.overlay: x
-                for t, x in self.results.textures().items() if t.until < 0}
+                for t, x in self.results.textures().items() if t.finished}
 
     def input_of(self, overlay_id: str, until: int) -> Texture | None:
         """What the step at ``until`` receives; prepared in the background, `inputs_ready` tells when.
 
         While it is out of date the one before is given; None where there is none yet.
         """
-        found = self.results.want(Target(overlay_id, until))
+        return self._want(Target(overlay_id, until)).texture
+
+    def reference_of(self, o: Overlay) -> Texture | None:
+        """The picture that is pinned beside an overlay, as soon as it is read."""
+        if not o.reference:
+            return None
+        return self.get_target(Target(path=o.reference, meaning="colour")).texture
+
+    def get_target(self, target: Target) -> Result:
+        """What is known of any target."""
+        return self.results.get(target)
+
+    def view_of(self, overlay_id: str, look: str) -> Result:
+        """A view into an overlay's layers, prepared like `input_of`."""
+        return self._want(Target(overlay_id, look=look))
+
+    def _want(self, target: Target) -> Result:
+        found = self.results.want(target)
         todo = self.results.inputs_due()
         if todo and todo != self._asked:
             self._asked = todo
             doc, shop, results = self.session.doc, self.session.shop, self.results
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
-                for target, key in todo:
-                    results.make(doc, shop, target, key, report, stopped, lambda _: None)
+                for due, key in todo:
+                    results.make(doc, shop, due, key, report, stopped, lambda _: None)
 
             self._aside.ask(None, work)
-        return found.texture
+        return found
 
     def all_findings(self) -> list[Finding]:
         """Findings of every overlay, those that do most on screen first."""
@@ -116,7 +134,8 @@ class Engine(QObject):
     def refresh(self) -> None:
         """Ask for whatever the document needs and is not there yet."""
         doc = self.session.doc
-        files = tuple(Target(path=p, meaning=m) for p, m in pictures_read(doc))
+        pictures = dict.fromkeys([*pictures_read(doc), *((o.reference, "colour") for o in doc.overlays if o.reference)])
+        files = tuple(Target(path=p, meaning=m) for p, m in pictures)
         files += tuple(Target(path=p, meaning=MESH) for p in meshes_read(doc))
         for lost in self.results.follow(doc, self.session.folder, files):
             self.prepared.emit(lost)
@@ -147,7 +166,7 @@ class Engine(QObject):
 
     def _take_input(self, _token: object, result: Result) -> None:
         # What fails here is said where the overlay itself is prepared.
-        if result.texture is not None and self.results.take(result):
+        if self.results.take(result):
             self.inputs_ready.emit()
 
     def _examine_all(self) -> None:

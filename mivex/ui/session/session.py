@@ -2,7 +2,7 @@
 
 import os
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from pathlib import Path
 from typing import Any
 
@@ -16,6 +16,7 @@ from mivex.core.project.file import Stamp, absolute, open_project, relocated
 from mivex.core.project.keeping import Lock, project_lock
 from mivex.core.project.layering import bakes_folder, files_read
 from mivex.core.scene import meshes_read
+from mivex.ui.session.brush import Brush
 
 Edit = Callable[[Document], Document]
 HISTORY = 400
@@ -64,6 +65,9 @@ class Session(QObject):
         self.overlay_id = ""
         self.place_id = ""
         self.step_index = -1
+        self.row_id = ""
+        self.column = "row"
+        self.brush = Brush()
         self._back: list[tuple[Document, str]] = []
         self._forward: list[tuple[Document, str]] = []
         self._saved = self.doc
@@ -161,6 +165,7 @@ class Session(QObject):
         ids = [p.id for p in overlay.places]
         self.place_id = place_id if place_id in ids else (ids[0] if ids else "")
         self.step_index = -1
+        self.row_id, self.column = "", "row"
         self.end_merge()
         self.chosen.emit()
 
@@ -169,6 +174,17 @@ class Session(QObject):
         if index != self.step_index:
             self.step_index = index
             self.stepped.emit()
+
+    def choose_row(self, row_id: str, column: str = "row") -> None:
+        """Select a layer, and one of its cells: a channel, ``mask``, or the ``row`` itself."""
+        if (row_id, column) != (self.row_id, self.column):
+            self.row_id, self.column = row_id, column
+            self.stepped.emit()
+
+    def set_brush(self, **values: Any) -> None:
+        """Change what is painted with; no edit of the document."""
+        self.brush = replace(self.brush, **values)
+        self.stepped.emit()
 
     def _start(self, doc: Document, path: Path | None, stamp: Stamp, lock: Lock | None) -> None:
         self.leave()
@@ -247,7 +263,7 @@ class Session(QObject):
 
     def sources(self) -> list[str]:
         """Absolute paths of every picture the project reads."""
-        rows = [o.source.path for o in self.doc.overlays]
+        rows = [o.source.path for o in self.doc.overlays] + [o.reference for o in self.doc.overlays]
         rows += [f for o in self.doc.overlays for s in o.steps for f in STEPS[s.step].files(s)]
         rows += [part.path for o in self.doc.overlays for part in dict(o.material.finish).values()
                  if isinstance(part, Sourced) and part.source == "file"]

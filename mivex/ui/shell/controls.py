@@ -52,7 +52,10 @@ class Controls(Page):
     def go(self, station: str) -> None:
         """Show another station."""
         self.station = station
+        self.setFixedWidth(STATIONS[station].width)
         self.set_painting(False)
+        self.region_part, self.painted_part, self.held_look = -1, -1, ""
+        self.look_wanted.emit("")
         self.refresh()
 
     def _signature(self) -> object:
@@ -61,7 +64,8 @@ class Controls(Page):
             return None
         steps = tuple((s.step, tuple(shown_keys(s))) for s in o.steps)
         packed = tuple(tuple(shown_keys(getattr(s, self.pack_tab))) for s in o.steps if s.step == "pack")
-        return (o.id, self.station, steps, self.session.step_index, packed, self.pack_tab, o.source.ready,
+        own = STATIONS[self.station].shape(self, o)
+        return (o.id, self.station, own, steps, self.session.step_index, packed, self.pack_tab, o.source.ready,
                 bool(o.source.path), o.material.tiling, o.material.blend, o.material.lit,
                 o.material.finish.normal.source, o.material.finish.glow.strength > 0,
                 tuple(k.name for k in self.session.doc.overlays), o.delivery.format, self.session.place_id,

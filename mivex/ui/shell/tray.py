@@ -45,6 +45,9 @@ class FindingRow(QWidget):
         row.addWidget(whose, 1)
 
 
+HEIGHT, FOLDED = 156, 36
+
+
 class Tray(QWidget):
     """List of findings and the one that is chosen. `shown` asks the window to go to its place."""
 
@@ -55,7 +58,8 @@ class Tray(QWidget):
         self.session, self.engine = session, engine
         self.setObjectName("panel")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
-        self.setFixedHeight(156)
+        self.setFixedHeight(HEIGHT)
+        self.folded = False
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(0)
@@ -69,8 +73,12 @@ class Tray(QWidget):
         head.addSpacing(10)
         head.addWidget(self.state)
         head.addStretch()
+        self.folder = theme.tool("down", "Fold the findings, or open them", theme.SOFT)
+        self.folder.clicked.connect(lambda: self.fold(not self.folded))
+        head.addWidget(self.folder)
         column.addLayout(head)
-        body = QHBoxLayout()
+        self.body = QWidget()
+        body = QHBoxLayout(self.body)
         body.setContentsMargins(0, 0, 0, 0)
         body.setSpacing(0)
         self.list = QListWidget()
@@ -122,7 +130,7 @@ class Tray(QWidget):
         foot.addStretch()
         side.addLayout(foot)
         body.addWidget(self.side, 5)
-        column.addLayout(body, 1)
+        column.addWidget(self.body, 1)
         self.found: list[Finding] = []
         engine.examined.connect(self.refresh)
         engine.prepared.connect(lambda _k: self._show_detail())
@@ -196,6 +204,13 @@ class Tray(QWidget):
             self.cost.setPixmap(QPixmap.fromImage(image))
         if f and f.repair:
             self.repair.setText(f.repair.label)
+
+    def fold(self, on: bool) -> None:
+        """Leave only the heading, so that there is more room above; or open the list again."""
+        self.folded = on
+        self.body.setVisible(not on)
+        self.setFixedHeight(FOLDED if on else HEIGHT)
+        self.folder.setIcon(theme.icon("up" if on else "down", theme.SOFT))
 
     def _choose(self, _row: int) -> None:
         self._show_detail()

@@ -12,8 +12,12 @@ from PySide6.QtWidgets import (
 )
 
 from mivex.core.findings import CHECKS, Finding, Texels
+from mivex.core.project.layering import Ask
+from mivex.core.project.looking import texel_explained, words_of
+from mivex.core.stage.baking import faces_of
 from mivex.ui import theme
 from mivex.ui.proofs.flat_proof import FlatProof
+from mivex.ui.proofs.layer_painter import LayerPainter
 from mivex.ui.proofs.stage_proof import StageProof
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.recovery import Recovery
@@ -27,6 +31,7 @@ from mivex.ui.shell.rack import Rack
 from mivex.ui.shell.shortcuts import ShortcutSheet
 from mivex.ui.shell.track import Track, station_of
 from mivex.ui.shell.tray import Tray
+from mivex.ui.stations import STATIONS
 
 
 class Window(FileActions):
@@ -45,6 +50,9 @@ class Window(FileActions):
         self.jobs = Latest("jobs", self)
         self.saver = Latest("saver", self)
         self.recovery = Recovery(self.session, self)
+        self.layer_painter = LayerPainter(self.session, self.engine, self)
+        self.layer_painter.flat_view = lambda: self.flat.canvas.view
+        self.flat.canvas.layer_painter = self.stage.canvas.layer_painter = self.layer_painter
         self.setAcceptDrops(True)
         self._lay_out()
         self._menus()
@@ -121,7 +129,16 @@ class Window(FileActions):
         self.controls.add_wanted.connect(self.ask_add)
         self.controls.demo_wanted.connect(self.open_demo)
         self.controls.pick_wanted.connect(self._pick)
-        self.controls.paint_wanted.connect(self.flat.set_painting)
+        self.controls.paint_wanted.connect(self._paint)
+        self.controls.look_wanted.connect(self.flat.show_view)
+        self.flat.reference_wanted.connect(self.ask_reference)
+        self.explainer = Latest("explain", self)
+        self.explainer.done.connect(lambda _t, words: self.controls.hint.say(words))
+        self.flat.canvas.rested.connect(self._explain)
+        self.layer_painter.patched.connect(self.flat.canvas.patch)
+        for told in (self.session.changed, self.session.stepped, self.session.chosen, self.engine.inputs_ready):
+            told.connect(self._follow_layers)
+        self.engine.prepared.connect(lambda _k: self._follow_layers())
         self.flat.painting_ended.connect(self.controls.set_painting)
         self.engine.notice.connect(self.tell)
         for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said)):
@@ -148,11 +165,64 @@ class Window(FileActions):
         self.redo_action.setText(f"Redo: {s.redo_label}" if s.redo_label else "Redo")
         self.track.show_state(s.overlay, self.controls.station, self.engine.results.findings_of(s.overlay_id))
 
+    def _paint(self, on: bool) -> None:
+        layers = self.controls.station == "layers"
+        self.layer_painter.set_on(on and layers, self.controls.painted_part)
+        self.flat.set_painting(on and not layers)
+        self._follow_layers()
+        self.flat.canvas.update()
+        self.stage.canvas.update()
+
+    def _explain(self, x: float, y: float) -> None:
+        """Say which layer gave each channel its value under the pointer."""
+        o, shop, doc = self.session.overlay, self.session.shop, self.session.doc
+        if self.controls.station == "layers" and o is not None and o.layers.rows and not self.layer_painter.points:
+            self.explainer.ask(None, lambda _r, _s: words_of(texel_explained(shop, o, Ask(doc=doc), x, y)))
+
+    def ask_reference(self) -> None:
+        """Ask for a picture to be pinned beside the flat proof."""
+        if self.session.overlay is not None and (path := self.ask_picture("file")):
+            self.flat.pin(path)
+
+    def paint(self) -> None:
+        """Begin or end painting on the chosen layer."""
+        if self.session.overlay is None:
+            return
+        if self.controls.station != "layers":
+            self.go("layers")
+        if self.session.overlay.layers.row(self.session.row_id) is None:
+            self.tell("Choose a layer to paint on, or add one.")
+            return
+        self.controls.paint_part(-1, not self.controls.painting)
+
+    def _follow_layers(self) -> None:
+        """What the proofs need to know of the station Layers: UV outlines, and whether clicks choose faces."""
+        c, o = self.controls, self.session.overlay
+        here = c.station == "layers" and o is not None
+        if self.layer_painter.on and (not here or o is None or o.layers.row(self.session.row_id) is None):
+            c.set_painting(False)
+        choosing = here and c.region_part >= 0
+        row = o.layers.row(self.session.row_id) if here and o is not None else None
+        mesh = c.mesh() if choosing or (here and c.session.column == "mask" and row is not None and any(
+            p.source == "region" for p in row.mask.parts)) else None
+        flat = self.flat.canvas
+        flat.mesh = mesh
+        flat.uv_set = o.material.mapping.uv_set if o is not None else 0
+        part = next((p for i, p in enumerate(row.mask.parts) if p.source == "region" and c.region_part in (i, -1)), None) \
+            if row is not None else None
+        there = faces_of(part.faces, len(mesh.index)).tolist() if part is not None and mesh is not None else ()
+        flat.faces = frozenset(there)
+        take = c.take_face if choosing and mesh is not None else None
+        flat.choose_face = self.stage.canvas.choose_face = take
+        self.flat.show_layers(here)
+        flat.update()
+
     @property
     def idle(self) -> bool:
         """Nothing is being computed."""
         return (self.engine.idle and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
-                and self.flat.canvas.worker.idle
+                and self.flat.canvas.worker.idle and self.layer_painter.worker.idle and self.controls.cells.idle
+                and self.explainer.idle
                 and self.stage.canvas.worker.idle and not self.stage.canvas.moving
                 and self.rack._thumbs.idle and self.controls.hint.worker.idle)
 
@@ -170,7 +240,10 @@ class Window(FileActions):
 
     def go(self, station: str) -> None:
         """Go to a station of the track."""
+        if STATIONS[station].tall != STATIONS[self.controls.station].tall:
+            self.tray.fold(STATIONS[station].tall)
         self.controls.go(station)
+        self._follow_layers()
         self._refresh()
 
     def arrange(self, key: str) -> None:
@@ -223,5 +296,5 @@ class Window(FileActions):
         self.recovery.end()
         self.engine.end()
         for worker in (self.jobs, self.saver, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
-                       self.controls.hint.worker):
+                       self.controls.hint.worker, self.controls.cells, self.layer_painter.worker, self.explainer):
             worker.end()

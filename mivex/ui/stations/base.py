@@ -4,20 +4,26 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
+import numpy as np
 from PySide6.QtCore import QObject, Signal
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
+from mivex.core.base.errors import MivexError
 from mivex.core.material.material import default_material
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Step
 from mivex.core.prepare.key_colour import key_from_border
-from mivex.core.project import edits
+from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
+from mivex.core.project.layering import mesh_place
+from mivex.core.stage.baking import faces_of, faces_text, grown, picked
 from mivex.ui.fields.fields import Field, NumberField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.hint import Hint
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
+from mivex.ui.session.worker import Latest
+from mivex.ui.stations.cells import cells_of
 
 _ORDER = {"source": 0, "alpha": 1, "colour": 2, "edges": 3}
 
@@ -51,6 +57,12 @@ class Station:
     place: int
     build: "Callable[[Page, Overlay], None]"
     touched: Callable[[Overlay], bool]
+    shape: Callable[["Page", Overlay], object] = lambda _page, _overlay: None
+    """Besides what every station follows: when this changes, the controls are built anew."""
+    width: int = 308
+    """Of its controls, in pixels."""
+    tall: bool = False
+    """Its controls need height: the tray is folded."""
 
 
 def has_steps(station: str) -> Callable[[Overlay], bool]:
@@ -64,6 +76,7 @@ class Page(QWidget):
     deliver_wanted = Signal(bool)
     paint_wanted = Signal(bool)
     pick_wanted = Signal(object)
+    look_wanted = Signal(str)
 
     def __init__(self, session: Session, engine: Engine, choose_file: Callable[[str], str],
                  parent: QObject | None = None) -> None:
@@ -73,6 +86,15 @@ class Page(QWidget):
         self.hint = Hint()
         self.pack_tab = "red"
         self.painting = False
+        self.painted_part = -1
+        self.held_look = ""
+        self.opened: set[str] = set()
+        self.scrolled = 0
+        self.region_part, self.region_by = -1, "island"
+        self.cell_images: dict[tuple[str, str], Any] = {}
+        self._cells_of: object = None
+        self.cells = Latest("cells", self)
+        self.cells.done.connect(self._take_cells)
         self._fields: list[Field] = []
         self.live: list[Callable[[], None]] = []
 
@@ -119,6 +141,106 @@ class Page(QWidget):
             self.painting = on
             self.paint_wanted.emit(on)
             self.refresh()
+
+    # Layers --------------------------------------------------------------------------------------
+
+    def try_edit(self, words: str, edit: Callable[[Any], Any]) -> None:
+        """Make an edit that may be refused; the reason is told."""
+        try:
+            self.session.apply(words, edit)
+        except MivexError as e:
+            self.engine.notice.emit(str(e))
+            self.refresh()
+
+    def want_cells(self, o: Overlay) -> None:
+        """Have the pictures of a stack's cells drawn in the background, where they are out of date."""
+        key = (o.id, o.layers, o.source)
+        if self._cells_of == key:
+            return
+        if isinstance(self._cells_of, tuple) and self._cells_of[0] != o.id:
+            self.cell_images = {}
+        self._cells_of = key
+        shop, doc = self.session.shop, self.session.doc
+        self.cells.ask(key, lambda _r, _s: cells_of(shop, o, doc))
+
+    def _take_cells(self, key: object, images: object) -> None:
+        if key == self._cells_of and isinstance(images, dict):
+            self.cell_images = images
+            for live in self.live:
+                live()
+
+    def look_at(self, column: str) -> None:
+        """Show a column's channel in the flat proof; empty: what is held there, or the picture again."""
+        self.look_wanted.emit(self._look_of(column or self.held_look))
+
+    def hold_look(self, column: str) -> None:
+        """Keep a column's channel in the flat proof."""
+        self.held_look = column
+        self.look_at("")
+        self.refresh()
+
+    def _look_of(self, column: str) -> str:
+        if column == "mask":
+            return f"mask:{self.session.row_id}" if self.session.row_id else ""
+        if column in ("upto", "below"):
+            return f"{column}:{self.session.row_id}" if self.session.row_id else ""
+        return f"channel:{column}" if column else ""
+
+    def set_scrolled(self, value: int) -> None:
+        """Remember how far the table is scrolled; the controls may be built anew."""
+        self.scrolled = value
+
+    def open_part(self, key: str) -> None:
+        """Open or close further settings."""
+        self.opened ^= {key}
+        self.refresh()
+
+    def paint_part(self, part: int, on: bool) -> None:
+        """Begin or end painting: on the chosen layer (−1), or on a part of its mask."""
+        self.region_part = -1
+        self.painted_part = part if on else -1
+        self.painting = False
+        self.set_painting(on)
+        self.refresh()
+
+    def choose_faces(self, part: int, by: str) -> None:
+        """Let clicks choose faces for a part of the chosen layer's mask; −1: no longer."""
+        self.set_painting(False)
+        self.region_part, self.region_by = part, by
+        self.refresh()
+        self.paint_wanted.emit(False)
+
+    def take_face(self, face: int) -> None:
+        """A face was clicked: what belongs to it is chosen, or given back."""
+        o, row, mesh = self.session.overlay, self._row(), self.mesh()
+        if o is None or row is None or mesh is None or not 0 <= self.region_part < len(row.mask.parts):
+            return
+        count = len(mesh.index)
+        now = set(faces_of(row.mask.parts[self.region_part].faces, count).tolist())
+        hit = set(picked(mesh, face, self.region_by, o.material.mapping.uv_set).tolist())
+        text = faces_text(np.array(sorted(now - hit if face in now else now | hit), np.int64))
+        key, part = o.id, self.region_part
+        self.session.apply("Choose faces", lambda d: layer_edits.set_part(d, key, row.id, part, faces=text))
+
+    def grow_faces(self, row_id: str, part: int, by: int) -> None:
+        """Take the neighbours of the chosen faces as well, or give the outermost back."""
+        o, mesh = self.session.overlay, self.mesh()
+        row = o.layers.row(row_id) if o is not None else None
+        if o is None or mesh is None or row is None:
+            return
+        text = faces_text(grown(mesh, faces_of(row.mask.parts[part].faces, len(mesh.index)), by))
+        self.session.apply("Grow faces" if by > 0 else "Shrink faces",
+                           lambda d: layer_edits.set_part(d, o.id, row_id, part, faces=text))
+
+    def _row(self) -> Any:
+        o = self.session.overlay
+        return o.layers.row(self.session.row_id) if o is not None else None
+
+    def mesh(self) -> Any:
+        """The mesh that the overlay's masks come from, where it is read already."""
+        o = self.session.overlay
+        place = mesh_place(o) if o is not None else None
+        return self.engine.results.meshes().get(place.path) if place is not None else None
 
     def add_step(self, step: Step) -> None:
         """Put a step where it belongs in the selected overlay's recipe."""

@@ -27,6 +27,7 @@ class PatternParams(Sparse):
     """Settings of one pattern."""
 
     ALWAYS: ClassVar = frozenset({"kind"})
+    kind: str = ""
     WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {}
     """As in steps: settings that matter only while another one has one of some values."""
 

@@ -1,0 +1,145 @@
+"""A stroke while it is drawn: only what it touches is composed, through all layers above, from arrays that are kept."""
+
+from collections.abc import Callable
+from dataclasses import replace
+
+import numpy as np
+
+from mivex.core.base.errors import MivexError
+from mivex.core.base.types import Floats
+from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
+from mivex.core.layers.masks import Values, stamp_from
+from mivex.core.layers.model import Cell, Group, Layer, Row
+from mivex.core.layers.painting import Box, Paint, Painted, apply_cover, blank, box_of, dabs_of, lay
+from mivex.core.layers.stack import Planes, applied, surface_of
+from mivex.core.layers.strokes import PaintStroke
+
+
+def _cut(values: Floats, box: Box) -> Floats:
+    """The piece of an array that a box holds; what is the same everywhere stays one texel."""
+    if values.shape[0] == 1 and values.shape[1] == 1:
+        return values
+    return np.ascontiguousarray(values[box[0] : box[1], box[2] : box[3]])
+
+
+class _Pieces(Values):
+    """Masks and values of a piece of the canvas, cut from those that were worked out for all of it."""
+
+    def __init__(self, whole: "LivePaint", box: Box, paint: Painted) -> None:
+        super().__init__(whole.values.stack, whole.values.outside)
+        self.whole, self.box, self.live = whole, box, paint
+
+    def mask(self, row: Row, heights: Floats | None = None) -> Floats:
+        if row.id == self.whole.row_id and self.whole.part >= 0:
+            out: Floats = EVERYWHERE
+            for i, (part, shaped) in enumerate(self.whole.parts):
+                m = shaped if part is self.whole.painted_part else _cut(shaped, self.box)
+                if part is self.whole.painted_part:
+                    p = self.live["mask"]
+                    cut = np.asarray(p.value[..., 0] + np.float32(part.value) * (1 - p.weight), np.float32)
+                    m = pressed(levelled(1 - cut if part.invert else cut, part.levels), part.contrast, part.balance)
+                out = m if i == 0 else join_masks(out, m, part.join)
+            return np.ascontiguousarray(out, np.float32)
+        return _cut(self.whole.masks[row.id], self.box)
+
+    def cell(self, layer: Layer, channel: str, cell: Cell) -> tuple[Floats, Floats]:
+        if layer.id == self.whole.row_id and self.whole.part < 0 and cell.source == "painted" and channel in self.live:
+            p = self.live[channel]
+            value = p.straight() if p.value.shape[2] == 3 else p.straight()[..., 0]
+            return self._level(value, cell, p.value.shape[2] == 3), p.weight
+        value, weight = self.whole.cells[layer.id, channel]
+        return _cut(value, self.box), _cut(weight, self.box)
+
+
+class LivePaint:
+    """Composes a growing stroke. Made in the background: everything that does not change is worked out first.
+
+    Parameters
+    ----------
+    values : Values
+        Of the stack as it will be when the stroke is done (its channels touched), the stroke itself not among it.
+    below : Planes
+        The state below the row that holds the painted one.
+    rows : sequence of rows
+        That row and those above it.
+    row_id : str
+        The painted row.
+    part : int
+        The painted part of its mask; −1: the layer itself.
+    """
+
+    def __init__(self, values: Values, below: Planes, rows: tuple[Layer | Group, ...], row_id: str, part: int = -1) -> None:
+        self.values, self.below, self.rows, self.row_id, self.part = values, below, rows, row_id, part
+        row = values.stack.row(row_id)
+        if row is None:
+            raise MivexError("the layer that is painted on is gone.")
+        self.row = row
+        self.masks: dict[str, Floats] = {}
+        self.cells: dict[tuple[str, str], tuple[Floats, Floats]] = {}
+        self.painted_part = row.mask.parts[part] if part >= 0 else None
+        self.parts = [(p, self._shaped(row, p)) for p in row.mask.parts if p.on] if part >= 0 else []
+        height = below.get("height")
+        todo = list(rows)
+        while todo:
+            r = todo.pop()
+            self.masks[r.id] = values.mask(r, height)
+            if isinstance(r, Group):
+                todo += r.rows
+                continue
+            for channel, cell in r.cells.items():
+                try:
+                    self.cells[r.id, channel] = values.cell(r, channel, cell)
+                except MivexError:
+                    self.cells[r.id, channel] = np.zeros((1, 1), np.float32), np.zeros((1, 1), np.float32)
+        self.channels = ("mask",) if part >= 0 else tuple(row.channels)
+        strokes = self.painted_part.strokes if self.painted_part is not None else getattr(row, "strokes", ())
+        self.before = values.paint(strokes, self.channels)
+        self._cover: Floats = np.zeros(values.outside.size, np.float32)
+        self._laid = 0
+
+    def _shaped(self, row: Row, part: object) -> Floats:
+        from mivex.core.layers.model import MaskPart
+
+        assert isinstance(part, MaskPart)
+        try:
+            m = self.values._part(row, part, self.below.get("height"))
+        except MivexError:
+            return EVERYWHERE
+        return pressed(levelled(1 - m if part.invert else m, part.levels), part.contrast, part.balance)
+
+    def begin(self) -> None:
+        """Another stroke begins."""
+        self._cover[:] = 0
+        self._laid = 0
+
+    def grow(self, stroke: PaintStroke, region: Callable[[str], Floats] | None = None) -> tuple[Box, Floats] | None:
+        """Compose what has been added to a stroke since the last call.
+
+        Returns
+        -------
+        (box, values), or None where nothing was added
+            The touched piece of the canvas, and its straight display values (h, w, 4).
+        """
+        h, w = self.values.outside.size
+        dabs = dabs_of(stroke, h, w)
+        fresh = dabs[self._laid :]
+        box = box_of(fresh, h, w, wrap=stroke.wrap)
+        self._laid = len(dabs)
+        if box is None:
+            return None
+        lay(self._cover, fresh, stroke, box, stamp_from(self.values.outside.picture))
+        top, low, left, right = box
+        cover = self._cover[top:low, left:right]
+        if stroke.faces and region is not None:
+            cover = cover * region(stroke.faces)[top:low, left:right]
+        paint: dict[str, Paint] = {}
+        for channel in self.channels:
+            old = self.before.get(channel) or blank(channel, h, w)
+            paint[channel] = Paint(_cut(old.value, box).copy(), _cut(old.weight, box).copy())
+        apply_cover(paint, stroke, np.ascontiguousarray(cover), (0, low - top, 0, right - left), self.channels)
+        pieces = _Pieces(self, box, paint)
+        start = self.below.start.but(values=_cut(self.below.start.values, box))
+        planes = replace(self.below, start=start, made={k: _cut(v, box) for k, v in self.below.made.items()})
+        for r in self.rows:
+            planes = applied(planes, r, pieces)
+        return box, surface_of(planes).values

@@ -1,0 +1,271 @@
+"""Carries a stroke from the pointer to the document: composed live in the background, an edit when it ends."""
+
+import time
+from collections.abc import Callable
+from typing import Any
+
+import numpy as np
+from PySide6.QtCore import QObject, QPointF, QRect, Signal
+from PySide6.QtGui import QImage
+
+from mivex.core.base.errors import MivexError
+from mivex.core.layers.live import LivePaint
+from mivex.core.layers.strokes import PaintStroke, Point
+from mivex.core.picture.texture import Texture
+from mivex.core.project import layer_edits
+from mivex.core.project.document import Document
+from mivex.core.project.layering import mesh_place
+from mivex.core.project.looking import live_paint
+from mivex.core.proof.flat import FlatView, paint
+from mivex.core.scene import touched_at
+from mivex.core.stage.baking import face_at, faces_text, picked
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.session import Session
+from mivex.ui.session.worker import Latest
+
+SLOW, FAST = 0.15, 2.2
+"""Speeds of the pointer, shares of the canvas a second, that stand for full and for the least pressure."""
+BETWEEN = 0.15
+"""Seconds between edits while a stroke is drawn on the stage."""
+
+
+class LayerPainter(QObject):
+    """Painting on the chosen layer.
+
+    Signals
+    -------
+    patched(QImage, QRect)
+        A piece of the flat proof as the stroke leaves it.
+    """
+
+    patched = Signal(object, object)
+
+    def __init__(self, session: Session, engine: Engine, parent: QObject | None = None) -> None:
+        super().__init__(parent)
+        self.session, self.engine = session, engine
+        self.on = False
+        self.part = -1
+        self.points: list[Point] = []
+        self.clearing = False
+        self.pen: tuple[float, float] | None = None
+        self._faces = ""
+        self._seed = 0
+        self._last = 0.0
+        self._committed = 0.0
+        self._was: Document | None = None
+        self.flat_view: Callable[[], FlatView] | None = None
+        self._live: tuple[object, LivePaint] | None = None
+        self._begun = False
+        self.worker = Latest("painter", self)
+        self.worker.done.connect(lambda _t, patch: self.patched.emit(*patch) if patch else None)
+        self.worker.failed.connect(lambda _t, why: engine.notice.emit(why))
+        session.changed.connect(self.prepare)
+        session.stepped.connect(self.prepare)
+
+    def set_on(self, on: bool, part: int = -1) -> None:
+        """Begin or end painting."""
+        self.on, self.part = on, part
+        self.prepare()
+
+    # Getting ready -------------------------------------------------------------------------------
+
+    def _key(self) -> tuple[object, ...]:
+        s = self.session
+        o = s.overlay
+        return (
+            o.id if o else "",
+            o.layers if o else None,
+            s.row_id,
+            self.part,
+            s.brush.does,
+            tuple(s.brush.values),
+            s.brush.add,
+        )
+
+    def _aim(self) -> tuple[Document, str] | None:
+        """The document in which every channel that will be painted is touched already."""
+        s = self.session
+        o = s.overlay
+        row = o.layers.row(s.row_id) if o is not None else None
+        if o is None or row is None or not (hasattr(row, "strokes") or self.part >= 0):
+            return None
+        if self.part >= 0:
+            return s.doc, o.id
+        probe = s.brush.stroke(((0.5, 0.5, 1.0),), 0, mask=False)
+        doc = layer_edits.add_stroke(s.doc, o.id, s.row_id, probe)
+        return layer_edits.set_strokes(doc, o.id, s.row_id, lambda strokes: strokes[:-1]), o.id
+
+    def _made(self) -> LivePaint | None:
+        """What composes the stroke, from the last time or anew; in the background."""
+        return self._live[1] if self._live else None
+
+    def prepare(self) -> None:
+        """Work out, in the background, everything that a stroke will not change."""
+        if not self.on or self.points or self.session.brush.does in ("soften", "smudge"):
+            return
+        key = self._key()
+        if self._live is not None and self._live[0] == key:
+            return
+        aim = self._aim()
+        if aim is None:
+            return
+        doc, overlay_id = aim
+        shop, row_id, part = self.session.shop, self.session.row_id, self.part
+
+        def work(_report: object, _stopped: object) -> None:
+            o = doc.overlay(overlay_id)
+            assert o is not None
+            try:
+                self._live = key, live_paint(shop, o, doc, row_id, part)
+            except MivexError:
+                self._live = None
+
+        self.worker.ask(None, work)
+
+    # A stroke ------------------------------------------------------------------------------------
+
+    @property
+    def ready(self) -> bool:
+        """There is a layer to paint on."""
+        return self.on and self._aim() is not None
+
+    def _pressure(self, x: float, y: float) -> float:
+        now = time.monotonic()
+        if self.pen is not None and now - self.pen[1] < 0.5:
+            return self.pen[0]
+        if self.session.brush.pressure == "full" or not self.points:
+            self._last = now
+            return 1.0 if self.session.brush.pressure == "full" else 0.7
+        px, py, before = self.points[-1]
+        speed = float(np.hypot(x - px, y - py)) / max(now - self._last, 1e-3)
+        self._last = now
+        wanted = 1 - 0.7 * min(max((speed - SLOW) / (FAST - SLOW), 0), 1)
+        return before + (wanted - before) * 0.35
+
+    def begin(self, x: float, y: float, *, clearing: bool = False) -> None:
+        """A stroke begins at a place, shares of the canvas."""
+        self.clearing, self.points, self._begun = clearing, [], False
+        self._seed = int(time.monotonic() * 1000) % (2**31)
+        self._was = self.session.doc
+        self._faces = self._stay(x, y)
+        self._committed = time.monotonic()
+        self.add(x, y)
+
+    def _stay(self, x: float, y: float) -> str:
+        o = self.session.overlay
+        place = mesh_place(o) if o is not None else None
+        mesh = self.engine.results.meshes().get(place.path) if place is not None else None
+        if o is None or mesh is None or self.session.brush.stay == "anywhere":
+            return ""
+        if self.session.brush.stay == "region":
+            row = o.layers.row(self.session.row_id)
+            return (
+                next((p.faces for p in row.mask.parts if p.source == "region" and p.faces), "") if row is not None else ""
+            )
+        uv_set = o.material.mapping.uv_set
+        face = face_at(mesh, x, y, uv_set)
+        return faces_text(picked(mesh, face, "island", uv_set)) if face >= 0 else ""
+
+    def stroke(self) -> PaintStroke:
+        """The stroke so far."""
+        return self.session.brush.stroke(
+            tuple(self.points), self._seed, mask=self.part >= 0, clearing=self.clearing, faces=self._faces
+        )
+
+    def add(self, x: float, y: float) -> None:
+        """It goes on to a place."""
+        if self.points and abs(x - self.points[-1][0]) + abs(y - self.points[-1][1]) < 2e-4:
+            return
+        self.points.append((round(x, 5), round(y, 5), round(self._pressure(x, y), 3)))
+
+    def draw(self, view: FlatView) -> None:
+        """Have what was added composed and drawn as the flat proof shows it."""
+        stroke = self.stroke()
+        if stroke.area or stroke.does in ("soften", "smudge") or view.layout != "single" or view.show in ("fringe", "lit"):
+            return
+
+        def work(_report: object, _stopped: object) -> tuple[QImage, QRect] | None:
+            live = self._made()
+            if live is None:
+                return None
+            if not self._begun:
+                live.begin()
+                self._begun = True
+            grown = live.grow(stroke, live.values.outside.region)
+            return None if grown is None else _drawn(*grown, live.values.outside.size, view)
+
+        self.worker.ask(None, work)
+
+    def draw_flat(self) -> None:
+        """As `draw`, for strokes that are drawn elsewhere."""
+        if self.flat_view is not None:
+            self.draw(self.flat_view())
+
+    def grow_tip(self, factor: float) -> None:
+        """Make the tip larger or smaller."""
+        tip = self.session.brush.tip
+        self.session.set_brush(tip=tip.model_copy(update={"size": round(min(max(tip.size * factor, 0.001), 2.0), 4)}))
+
+    def commit_now(self) -> None:
+        """While a stroke is drawn on the stage the document follows every now and then."""
+        if time.monotonic() - self._committed > BETWEEN:
+            self._commit()
+            self._committed = time.monotonic()
+
+    def _commit(self) -> None:
+        s, stroke, was = self.session, self.stroke(), self._was
+        o = s.overlay
+        if o is None or was is None:
+            return
+        row_id, part, key = s.row_id, self.part, o.id
+        words = {"paint": "Paint", "clear": "Clear paint", "soften": "Soften", "smudge": "Draw out"}[stroke.does]
+        s.apply(
+            words, lambda _: layer_edits.add_stroke(was, key, row_id, stroke, part), f"{key} {row_id} stroke {self._seed}"
+        )
+
+    def end(self) -> None:
+        """The stroke is done: it becomes an edit."""
+        if self.points and (not self.session.brush.area or len(self.points) > 2):
+            self._commit()
+        self.session.end_merge()
+        self.points = []
+        self._live = None
+        self.prepare()
+
+    # On the stage --------------------------------------------------------------------------------
+
+    def touch(self, view: Any, x: float, y: float) -> tuple[float, float, int] | None:
+        """Where the chosen overlay is met on the stage: shares of its canvas, and the face; None: nowhere."""
+        o = self.session.overlay
+        t = self.engine.get(o.id).texture if o is not None else None
+        if o is None or t is None:
+            return None
+        found = touched_at(self.session.doc, o, t, view, (x, y), self.engine.results.meshes())
+        if found is None or (self.on and self.session.brush.front and not found.front):
+            return None
+        return found.u, found.v, found.face
+
+    def finish(self) -> None:
+        """Stop the thread."""
+        self.worker.end()
+
+
+def _drawn(box: tuple[int, int, int, int], values: Any, size: tuple[int, int], view: FlatView) -> tuple[QImage, QRect]:
+    """A piece of the canvas as the flat proof shows it, and where on the widget."""
+    top, low, left, right = box
+    z = view.zoom
+    x0, y0 = int(np.floor(view.left + left * z)), int(np.floor(view.top + top * z))
+    x1, y1 = int(np.ceil(view.left + right * z)), int(np.ceil(view.top + low * z))
+    w, h = max(x1 - x0, 1), max(y1 - y0, 1)
+    if w > 8192 or h > 8192:
+        w, h = min(w, 8192), min(h, 8192)
+    out = np.zeros((h, w, 3), np.uint8)
+    texture = Texture(np.ascontiguousarray(np.clip(values, 0, 1), np.float32), "colour", bits=16)
+    paint(out, texture, view, 0, view.left + left * z - x0, view.top + top * z - y0, z)
+    return QImage(out.data, w, h, w * 3, QImage.Format.Format_RGB888).copy(), QRect(x0, y0, w, h)
+
+
+def shares(canvas: Any, at: QPointF) -> tuple[float, float]:
+    """A place on the flat proof as shares of the picture."""
+    w, h = canvas.size_full
+    return (at.x() - canvas.view.left) / canvas.view.zoom / w, (at.y() - canvas.view.top) / canvas.view.zoom / h

@@ -1,0 +1,65 @@
+"""What is painted with: kept by the session, not by the document; strokes carry what they were painted with."""
+
+from dataclasses import dataclass, field
+from typing import Any
+
+from mivex.core.layers.strokes import PaintStroke, Point, Tip
+
+DOES = {"paint": "Paint a value", "clear": "Clear paint", "soften": "Soften", "smudge": "Draw out"}
+HINTS = {
+    "paint": "Paints values: opacity 0 makes a hole, whatever lies below.",
+    "clear": "Clears paint: what lies below comes back. It makes no hole.",
+    "soften": "Softens what is painted on this layer.",
+    "smudge": "Draws out what is painted on this layer, as with a finger."}
+STAYS = {"anywhere": "Anywhere", "island": "In the island where it begins", "region": "In the chosen faces"}
+START: dict[str, Any] = {"colour": (0.25, 0.22, 0.18), "opacity": 0.9, "roughness": 0.9, "metal": 1.0, "height": 0.3,
+                         "emissive": (1.0, 0.8, 0.5)}
+"""What each channel is first painted with."""
+
+
+@dataclass(frozen=True)
+class Brush:
+    """Settings of the next stroke.
+
+    Attributes
+    ----------
+    does : str
+        One of `DOES`.
+    area : bool
+        A drag encloses an area that is filled.
+    tip : Tip
+    values : dict
+        By channel; only these are painted.
+    add : bool
+        Light is added to colour, and nothing else changed.
+    wrap, mirror : bool
+    stay : str
+        One of `STAYS`.
+    front : bool
+        On the stage, faces seen from behind are left alone.
+    pressure : str
+        ``pen``, ``speed`` (slower is harder) or ``full``; a pen counts where there is one, whatever stands here.
+    """
+
+    does: str = "paint"
+    area: bool = False
+    tip: Tip = field(default_factory=Tip)
+    values: dict[str, Any] = field(default_factory=lambda: {"opacity": 0.9, "colour": START["colour"]})
+    add: bool = False
+    wrap: bool = False
+    mirror: bool = False
+    stay: str = "anywhere"
+    front: bool = True
+    pressure: str = "speed"
+
+    def stroke(self, points: tuple[Point, ...], seed: int, *, mask: bool, clearing: bool = False, faces: str = "",
+               ) -> PaintStroke:
+        """The stroke of these points. ``mask``: into a mask, where there is one value only."""
+        does = "clear" if clearing and self.does == "paint" else self.does
+        values: dict[str, Any] = {"mask": float(self.values.get("mask", 1.0))} if mask else {
+            k: v for k, v in self.values.items() if k != "mask"}
+        if self.add and not mask:
+            values = {k: v for k, v in values.items() if k in ("colour", "emissive")}
+        return PaintStroke(does=does, area=self.area, points=points, values=values if does == "paint" else {},  # type: ignore[arg-type]
+                           join="add" if self.add and not mask else "towards", tip=self.tip, seed=seed, wrap=self.wrap,
+                           mirror=self.mirror, faces=faces)

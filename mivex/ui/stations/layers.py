@@ -1,0 +1,477 @@
+"""Controls of the station Layers: the table, and the settings of the chosen cell, mask or row."""
+
+from functools import partial
+from typing import Any
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QMenu, QPushButton, QScrollArea
+
+from mivex.core.base.errors import MivexError
+from mivex.core.layers.builds import Build, all_builds, knob_value, save_build, settings_of
+from mivex.core.layers.model import CHANNELS, Base, Cell, Group, Guard, Layer, Mask, MaskPart, Relief, base_for
+from mivex.core.layers.patterns import PATTERNS
+from mivex.core.project import layer_edits
+from mivex.core.project.document import Document, Overlay
+from mivex.ui import theme
+from mivex.ui.fields.fields import ColourField, Field, NumberField, SwitchField, TextField
+from mivex.ui.fields.forms import field_for
+from mivex.ui.fields.labels import label
+from mivex.ui.fields.stack_table import HEAD, MOST, ROW, StackTable
+from mivex.ui.stations.base import Page, Station
+from mivex.ui.stations.layer_parts import build_cell, build_mask
+from mivex.ui.stations.painting import build_painting
+
+
+def build_layers(c: Page, o: Overlay) -> None:
+    """The table, its buttons, and what is chosen in it."""
+    table = StackTable()
+    table.put(o.layers)
+    _toolbar(c, o)
+    area = QScrollArea()
+    area.setWidgetResizable(True)
+    area.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
+    area.setWidget(table)
+    c.column.addWidget(area)
+    _connect(c, o, table)
+
+    def fit() -> None:
+        area.setFixedHeight(HEAD + ROW * min(len(table.lines), MOST) + 4)
+
+    c.live.append(fit)
+    area.verticalScrollBar().setRange(0, 100000)  # its range is known only when it is shown
+    area.verticalScrollBar().setValue(c.scrolled)
+    area.verticalScrollBar().valueChanged.connect(c.set_scrolled)
+    c.column.addSpacing(4)
+    row = o.layers.row(c.session.row_id)
+    if row is None:
+        _base(c, o)
+    else:
+        _row(c, o, row)
+        if c.painting and isinstance(row, Layer):
+            build_painting(c, o, row)
+        if c.session.column == "mask":
+            build_mask(c, o, row)
+        elif c.session.column in CHANNELS and isinstance(row, Layer):
+            build_cell(c, o, row, c.session.column)
+        if isinstance(row, Group):
+            _group(c, o, row)
+        elif not c.painting:
+            build_painting(c, o, row)
+    said = label("", "finding", wrap=True)
+    c.column.addWidget(said)
+
+    def live() -> None:
+        t = c.engine.get(o.id).texture
+        words = [n for n in (t.notes if t else ()) if n.startswith("Layer ")]
+        said.setText("\n".join(words[:3]))
+        said.setVisible(bool(words))
+
+    c.live.append(live)
+
+
+def _connect(c: Page, o: Overlay, table: StackTable) -> None:
+    s = c.session
+
+    def say(edit: Any, words: str) -> None:
+        try:
+            s.apply(words, edit)
+        except MivexError as e:
+            c.engine.notice.emit(str(e))
+
+    def touch(row_id: str, column: str) -> None:
+        row = (s.overlay or o).layers.row(row_id)
+        s.choose_row(row_id, column)
+        if column == "mask" and row is not None and not row.mask.parts:
+            say(
+                partial(
+                    layer_edits.set_parts,
+                    overlay_id=o.id,
+                    row_id=row_id,
+                    change=lambda parts: (*parts, MaskPart(source="pattern", pattern=PATTERNS["noise"].params())),
+                ),
+                "Give a mask",
+            )
+        elif column in CHANNELS and isinstance(row, Layer) and column not in row.channels:
+            say(
+                partial(layer_edits.set_cell, overlay_id=o.id, row_id=row_id, channel=column),
+                f"Touch {CHANNELS[column].lower()}",
+            )
+
+    table.chosen.connect(s.choose_row)
+    table.touched.connect(touch)
+    table.switched.connect(
+        lambda k, on: say(partial(layer_edits.set_row, overlay_id=o.id, row_id=k, on=on), "Switch layer")
+    )
+    table.moved.connect(lambda k, by: say(partial(layer_edits.move_row, overlay_id=o.id, row_id=k, by=by), "Move layer"))
+    table.put_in.connect(
+        lambda k, g: say(partial(layer_edits.put_into, overlay_id=o.id, row_id=k, group_id=g), "Into the group")
+    )
+    table.removed.connect(lambda k: say(partial(layer_edits.remove_row, overlay_id=o.id, row_id=k), "Remove layer"))
+    table.looked.connect(c.look_at)
+    table.held.connect(c.hold_look)
+
+    def live() -> None:
+        now = s.overlay or o
+        if table.stack is not now.layers:
+            table.put(now.layers)
+        table.row_id, table.column, table.holding = s.row_id, s.column, c.held_look
+        table.pictures = c.cell_images
+        t = c.engine.get(o.id).texture
+        notes = " ".join(t.notes) if t else ""
+        table.missing = {
+            (r.id, k)
+            for r in now.layers.walk()
+            if isinstance(r, Layer)
+            for k in r.cells
+            if f"Layer “{r.name}”, {CHANNELS[k].lower()}:" in notes
+        }
+        table.update()
+        c.want_cells(now)
+
+    c.live.append(live)
+
+
+def _toolbar(c: Page, o: Overlay) -> None:
+    bar = QHBoxLayout()
+    bar.setSpacing(1)
+    add = QPushButton("Add a layer")
+    add.setIcon(theme.icon("plus"))
+    menu = QMenu(add)
+    menu.aboutToShow.connect(lambda: _fill_add(c, o, menu))
+    add.setMenu(menu)
+    bar.addWidget(add)
+    bar.addStretch()
+    s = c.session
+
+    def run(words: str, edit: Any) -> None:
+        if s.row_id:
+            s.apply(words, edit)
+
+    def copy() -> None:
+        made = ""
+
+        def edit(d: Document) -> Document:
+            nonlocal made
+            d, made = layer_edits.copy_row(d, o.id, s.row_id)
+            return d
+
+        run("Copy layer", edit)
+        if made:
+            s.choose_row(made, s.column)
+
+    def group() -> None:
+        made = ""
+
+        def edit(d: Document) -> Document:
+            nonlocal made
+            d, made = layer_edits.group_rows(d, o.id, (s.row_id,))
+            return d
+
+        run("Group", edit)
+        if made:
+            s.choose_row(made)
+
+    for name, tip, do in (
+        ("up", "Up   (Ctrl+Up)", lambda: run("Move layer", lambda d: layer_edits.move_row(d, o.id, s.row_id, 1))),
+        ("down", "Down   (Ctrl+Down)", lambda: run("Move layer", lambda d: layer_edits.move_row(d, o.id, s.row_id, -1))),
+        ("levels", "Put it into a group of its own; drag others onto that", group),
+        ("copy", "Copy it", copy),
+        (
+            "remove",
+            "Remove it   (Delete)",
+            lambda: run("Remove layer", lambda d: layer_edits.remove_row(d, o.id, s.row_id)),
+        ),
+    ):
+        button = theme.tool(name, tip, theme.SOFT)
+        button.clicked.connect(lambda _=False, f=do: f())  # type: ignore[misc]
+        bar.addWidget(button)
+        c.live.append(lambda b=button: b.setEnabled((s.overlay or o).layers.row(s.row_id) is not None))  # type: ignore[misc]
+    c.column.addLayout(bar)
+
+
+def add_row(c: Page, o: Overlay, row: Layer | Group, column: str = "row") -> None:
+    """Put a row above the chosen one, and choose it."""
+    c.session.apply("Add a layer", lambda d: layer_edits.add_row(d, o.id, row, c.session.row_id))
+    c.session.choose_row(row.id, column)
+
+
+def _fill_add(c: Page, o: Overlay, menu: QMenu) -> None:
+    menu.clear()
+    count = sum(1 for _ in (c.session.overlay or o).layers.walk()) + 1
+    one = Layer(
+        name=f"Layer {count}",
+        cells={
+            "colour": Cell.model_validate(layer_edits.USUAL_CELLS["colour"]),
+            "opacity": Cell.model_validate(layer_edits.USUAL_CELLS["opacity"]),
+        },
+    )
+    menu.addAction("Of plain values", lambda: add_row(c, o, one, "colour"))
+    sub = menu.addMenu("Through a pattern")
+    for p in sorted(PATTERNS.values(), key=lambda p: p.label):
+        row = one.model_copy(
+            update={
+                "id": layer_edits.new_id(),
+                "name": p.label,
+                "mask": Mask(parts=(MaskPart(source="pattern", pattern=p.params()),)),
+            }
+        )
+        action = sub.addAction(p.label, lambda r=row: add_row(c, o, r, "mask"))
+        action.hovered.connect(lambda p=p: c.hint.say(p.hint))
+    paint = Layer(name=f"Paint {count}")
+    menu.addAction("To paint on", lambda: (add_row(c, o, paint), c.set_painting(True)))
+    menu.addAction("A group", lambda: add_row(c, o, Group(name=f"Group {count}")))
+    over = menu.addMenu("Another overlay, laid over")
+    for other in c.session.doc.overlays:
+        if other.id != o.id and other.source.ready:
+            over.addAction(other.name, lambda k=other: _lay_over(c, o, k))
+    over.setEnabled(bool(over.actions()))
+    builds = menu.addMenu("A build")
+    found, wrong = all_builds()
+    for b in found.values():
+        action = builds.addAction(b.build, lambda b=b: _add_build(c, o, b))
+        action.hovered.connect(lambda b=b: c.hint.show_build(b.build, b.about))
+    if wrong:
+        c.engine.notice.emit(wrong[0])
+
+
+def _lay_over(c: Page, o: Overlay, other: Overlay) -> None:
+    row = Layer(name=other.name, laid_over=other.id)
+    try:
+        add_row(c, o, row)
+    except MivexError as e:
+        c.engine.notice.emit(str(e))
+
+
+def _add_build(c: Page, o: Overlay, build: Build) -> None:
+    made = ""
+
+    def edit(d: Document) -> Document:
+        nonlocal made
+        d, made = layer_edits.add_build(d, o.id, build, c.session.row_id)
+        return d
+
+    c.session.apply(f"Add {build.build.lower()}", edit)
+    c.session.choose_row(made)
+
+
+def _model(c: Page, o: Overlay, part: str, model: type, keys: tuple[str, ...], usual: Any) -> None:
+    """Fields of the stack's base, relief or guard."""
+    for key in keys:
+
+        def read(key: str = key) -> Any:
+            return getattr(getattr((c.session.doc.overlay(o.id) or o).layers, part), key)
+
+        field = field_for(model, key, read, c.choose_file)
+        field.default = getattr(usual, key)
+        if isinstance(field, NumberField):
+            field.bar.default = float(field.default)
+        field.edited.connect(
+            c.edit_with(
+                f"Change {field.name.lower()}",
+                f"{o.id} {part} {key}",
+                lambda d, v, key=key: layer_edits.set_part_of(d, o.id, part, **{key: v}),
+            )
+        )
+        c.add_field(field)
+
+
+def _base(c: Page, o: Overlay) -> None:
+    """What counts for the whole stack."""
+    canvas = not o.source.path
+    c.column.addWidget(label("Base", "section"))
+    c.column.addWidget(
+        label("The canvas that the layers lie on." if canvas else "The source picture lies lowest.", "figure")
+    )
+    usual = base_for(o.kind) if canvas else Base()
+    _model(c, o, "base", Base, ("on", *(("colour", "opacity") if canvas else ()), "roughness", "metal"), usual)
+    c.column.addSpacing(6)
+    c.column.addWidget(label("Heights", "section"))
+    relief = o.layers.relief
+    _model(c, o, "relief", Relief, ("strength", "green", "occlusion", *(("reach",) if relief.occlusion else ())), Relief())
+    c.column.addSpacing(6)
+    c.column.addWidget(label("Border", "section"))
+    _model(c, o, "guard", Guard, ("on", *(("width", "ragged", "features", "seed") if o.layers.guard.on else ())), Guard())
+
+
+def _row(c: Page, o: Overlay, row: Layer | Group) -> None:
+    def now() -> Any:
+        return (c.session.doc.overlay(o.id) or o).layers.row(row.id) or row
+
+    name = TextField("Name", "The layer's name.", lambda: now().name, row.name)
+    name.edited.connect(
+        lambda v: c.session.apply("Rename layer", lambda d: layer_edits.set_row(d, o.id, row.id, name=v.strip()))
+    )
+    c.add_field(name)
+    field = field_for(type(row), "strength", lambda: now().strength)
+    field.edited.connect(
+        c.edit_with("Change strength", f"{row.id} strength", lambda d, v: layer_edits.set_row(d, o.id, row.id, strength=v))
+    )
+    c.add_field(field)
+    if isinstance(row, Layer) and row.laid_over:
+        other = c.session.doc.overlay(row.laid_over)
+        c.column.addWidget(
+            label(
+                f"“{other.name if other else 'An overlay that is gone'}” is laid over with all its channels: "
+                "what is seen of each counts by its opacity.",
+                "figure",
+                wrap=True,
+            )
+        )
+    elif isinstance(row, Layer) and c.session.column == "row":
+        left = [CHANNELS[k].lower() for k in CHANNELS if k not in row.channels]
+        touched = [CHANNELS[k].lower() for k in row.channels]
+        words = f"Touches {', '.join(touched)}." if touched else "Touches nothing yet: double-click a cell, or paint."
+        c.column.addWidget(
+            label(words + (f" Left alone: {', '.join(left)}." if touched and left else ""), "figure", wrap=True)
+        )
+
+
+def _group(c: Page, o: Overlay, group: Group) -> None:
+    """Open settings of a build, and what can be done with a group."""
+    c.column.addSpacing(4)
+    build: Build | None = all_builds()[0].get(group.build) if group.build else None
+    if build is not None:
+        c.column.addWidget(label(f"From the build “{build.build}”", "section"))
+        for knob in build.open:
+            _knob(c, o, group, knob.name, knob.at)
+    row = QHBoxLayout()
+    if build is not None:
+        update = QPushButton("Bring up to date")
+        update.setToolTip("Make it anew from its build; the settings above stay as they are.")
+        update.clicked.connect(
+            lambda: c.session.apply("Bring up to date", lambda d: layer_edits.update_build(d, o.id, group.id, build))
+        )
+        row.addWidget(update)
+    save = QPushButton("Save as a build …")
+    save.clicked.connect(lambda: ask_save_build(c, o, group.id))
+    row.addWidget(save)
+    loose = QPushButton("Ungroup")
+    loose.clicked.connect(lambda: c.session.apply("Ungroup", lambda d: layer_edits.ungroup(d, o.id, group.id)))
+    row.addWidget(loose)
+    c.column.addLayout(row)
+
+
+def _knob(c: Page, o: Overlay, group: Group, name: str, at: str) -> None:
+    def read() -> Any:
+        now = (c.session.doc.overlay(o.id) or o).layers.row(group.id)
+        return knob_value(now, at) if isinstance(now, Group) else knob_value(group, at)
+
+    value = read()
+    if value is None:
+        return
+    field: Field
+    if isinstance(value, tuple):
+        field = ColourField(name, "Left open by the build.", read, value)
+    elif isinstance(value, bool):
+        field = SwitchField(name, "Left open by the build.", read, value)
+    elif isinstance(value, int):
+        field = NumberField(
+            name, "Left open by the build.", read, value, low=0, high=max(100, value * 3), hard=(0, 99999), whole=True
+        )
+    elif isinstance(value, float):
+        low = -1.0 if at.endswith(("balance", "number")) else 0.0
+        field = NumberField(name, "Left open by the build.", read, value, low=low, high=1.0, hard=(-64, 64))
+    else:
+        return
+    field.edited.connect(
+        c.edit_with(
+            f"Change {name.lower()}", f"{group.id} {at}", lambda d, v: layer_edits.set_knob(d, o.id, group.id, at, v)
+        )
+    )
+    c.add_field(field)
+
+
+def ask_save_build(c: Page, o: Overlay, group_id: str) -> None:
+    """Ask for a name and save a group as a build, with every strength and seed left open."""
+    group = (c.session.overlay or o).layers.row(group_id)
+    if not isinstance(group, Group):
+        return
+    name, ok = QInputDialog.getText(c, "Save as a build", "Name of the build:", text=group.name)
+    if ok and name.strip():
+        keep_build(c, o, group_id, name.strip())
+
+
+def keep_build(c: Page, o: Overlay, group_id: str, name: str) -> None:
+    """Save a group under a name; strengths, seeds and amounts stay open."""
+    group = (c.session.overlay or o).layers.row(group_id)
+    assert isinstance(group, Group)
+    wanted = ("strength", "seed", "cover", "count", "balance")
+    knobs = tuple(k for k in settings_of(group) if k.at.rsplit(".", 1)[-1] in wanted)[:12]
+    try:
+        path = save_build(
+            Build(
+                build=name,
+                kind=o.kind,
+                about=f"Made from “{o.name}”.",
+                open=knobs,
+                group=group.model_copy(update={"build": ""}),
+            )
+        )
+    except MivexError as e:
+        c.engine.notice.emit(str(e))
+        return
+    c.session.apply("Name the build", lambda d: layer_edits.set_row(d, o.id, group_id, build=name))
+    c.engine.notice.emit(f"The build was kept in “{path}”; {len(knobs)} of its settings are open.")
+
+
+def shape(c: Page, o: Overlay) -> object:
+    """What decides which controls there are."""
+
+    def of(r: Layer | Group) -> object:
+        parts = tuple(
+            (
+                p.source,
+                p.pattern.kind if p.pattern else "",
+                p.on,
+                p.faces,
+                len(p.strokes),
+                p.geometry.kind,
+            )
+            for p in r.mask.parts
+        )
+        if isinstance(r, Group):
+            return r.id, parts, r.build, tuple(of(x) for x in r.rows)
+        cells = tuple((k, x.source, x.pattern.kind if x.pattern else "") for k, x in r.cells.items())
+        return r.id, parts, cells, len(r.strokes), r.laid_over
+
+    b = c.session.brush
+    patterns = tuple(
+        getattr(p, k, None)
+        for r in o.layers.walk()
+        for p in (
+            [x.pattern for x in r.mask.parts] + ([x.pattern for x in r.cells.values()] if isinstance(r, Layer) else [])
+        )
+        if p
+        for k in ("hole", "lay", "form")
+    )
+    return (
+        tuple(of(r) for r in o.layers.rows),
+        c.session.row_id,
+        c.session.column,
+        o.layers.relief.occlusion,
+        o.layers.guard.on,
+        frozenset(c.opened),
+        c.painting,
+        c.painted_part,
+        b.does,
+        tuple(b.values),
+        b.tip.form,
+        c.region_part,
+        c.region_by,
+        patterns,
+        o.kind,
+    )
+
+
+STATION = Station(
+    "layers",
+    "Layers",
+    "Which channels each layer touches, with what, and where.",
+    5,
+    build_layers,
+    lambda o: bool(o.layers.rows),
+    shape,
+    392,
+    True,
+)
+"""Registered."""

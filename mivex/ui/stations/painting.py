@@ -1,0 +1,154 @@
+"""What a layer is painted with: shown under the table while a layer is chosen."""
+
+from typing import Any
+
+from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QPushButton
+
+from mivex.core.layers.model import CHANNELS, COLOURED, Layer
+from mivex.core.layers.strokes import Tip
+from mivex.core.project import edits, layer_edits
+from mivex.core.project.document import Overlay
+from mivex.ui import theme
+from mivex.ui.fields.fields import ChoiceField, ColourField, Field, NumberField, SwitchField
+from mivex.ui.fields.forms import field_for, shown_keys
+from mivex.ui.fields.labels import label
+from mivex.ui.session.brush import DOES, HINTS, START, STAYS
+from mivex.ui.stations.base import Page
+
+PRESSURES = {"speed": "By the speed", "full": "Always full"}
+
+
+def build_painting(c: Page, o: Overlay, row: Layer) -> None:
+    """The switch that begins painting; then what is painted, with what."""
+    c.column.addSpacing(6)
+    head = QHBoxLayout()
+    paint = QPushButton("Paint on this layer")
+    paint.setCheckable(True)
+    paint.setToolTip("Paint in the flat proof or on the stage   (P)")
+    paint.clicked.connect(lambda on: c.paint_part(-1, on))
+    c.live.append(lambda: paint.setChecked(c.painting))
+    head.addWidget(paint)
+    count = len(row.strokes)
+    head.addWidget(label(f"{count} stroke{'' if count == 1 else 's'}", "figure"), 1)
+    gone = theme.tool("remove", "Remove the last stroke", theme.SOFT)
+    gone.setEnabled(count > 0)
+    gone.clicked.connect(
+        lambda: c.session.apply("Remove stroke", lambda d: layer_edits.set_strokes(d, o.id, row.id, lambda s: s[:-1]))
+    )
+    head.addWidget(gone)
+    c.column.addLayout(head)
+    if not c.painting:
+        return
+    b = c.session.brush
+    does = ChoiceField("A stroke", HINTS[b.does], lambda: c.session.brush.does, "paint", DOES)
+    does.edited.connect(lambda v: c.session.set_brush(does=v))
+    c.add_field(does)
+    c.column.addWidget(label(HINTS[b.does], "figure", wrap=True))
+    if b.does == "paint" and c.painted_part < 0:
+        _values(c)
+    _tip(c)
+    for name, hint, key in (
+        ("Fills an area", "A drag encloses an area, which is filled.", "area"),
+        ("Goes round", "What leaves one side comes in at the other: for pictures that repeat.", "wrap"),
+        ("Mirrored", "The other half is painted as well.", "mirror"),
+        ("Front only", "On the stage, faces seen from behind are left alone.", "front"),
+    ):
+        _switch(c, name, hint, key)
+    stay = ChoiceField("Stays", "Where on a mesh a stroke may go.", lambda: c.session.brush.stay, "anywhere", STAYS)
+    stay.edited.connect(lambda v: c.session.set_brush(stay=v))
+    c.add_field(stay)
+    press = ChoiceField(
+        "Without a pen",
+        "What stands for pressure when no pen is used.",
+        lambda: c.session.brush.pressure,
+        "speed",
+        PRESSURES,
+    )
+    press.edited.connect(lambda v: c.session.set_brush(pressure=v))
+    c.add_field(press)
+    if row.strokes:
+        _last(c, o, row)
+
+
+def _switch(c: Page, name: str, hint: str, key: str) -> None:
+    field = SwitchField(name, hint, lambda: getattr(c.session.brush, key), key == "front")
+    field.edited.connect(lambda v: c.session.set_brush(**{key: v}))
+    c.add_field(field)
+
+
+def _values(c: Page) -> None:
+    """Which channels are painted, each with its value."""
+    s = c.session
+    c.column.addWidget(label("Channels it paints", "section"))
+    for channel, word in CHANNELS.items():
+        line = QHBoxLayout()
+        line.setSpacing(4)
+        on = QCheckBox()
+        on.setFixedWidth(18)
+        on.setAccessibleName(f"Paint {word.lower()}")
+        on.setToolTip(f"Paint {word.lower()}")
+
+        def switch(checked: bool, channel: str = channel) -> None:
+            values = {k: v for k, v in s.brush.values.items() if k != channel}
+            s.set_brush(values={**values, channel: START[channel]} if checked else values)
+
+        on.clicked.connect(switch)
+        c.live.append(lambda b=on, k=channel: b.setChecked(k in s.brush.values))  # type: ignore[misc]
+        line.addWidget(on)
+        field: Field
+        if channel in COLOURED:
+            field = ColourField(
+                word,
+                "What the stroke leaves.",
+                lambda k=channel: s.brush.values.get(k, START[k]),
+                START[channel],
+                pick=True,
+            )
+            field.pick_wanted.connect(
+                lambda k=channel: c.pick_wanted.emit(lambda rgb: s.set_brush(values={**s.brush.values, k: tuple(rgb)}))
+            )
+        else:
+            low = -1 if channel == "height" else 0
+            field = NumberField(
+                word,
+                "What the stroke leaves; opacity 0 makes a hole.",
+                lambda k=channel: s.brush.values.get(k, START[k]),
+                START[channel],
+                low=low,
+                high=1,
+                hard=(low, 1),
+            )
+        field.edited.connect(lambda v, k=channel: s.set_brush(values={**s.brush.values, k: v}))
+        field.setEnabled(channel in s.brush.values)
+        inner = QHBoxLayout()
+        line.addLayout(inner, 1)
+        c.add_field(field, inner)  # type: ignore[arg-type]
+        c.column.addLayout(line)
+    add = SwitchField("Adds light", "Colour is added to what is there, and alpha left alone.", lambda: s.brush.add, False)
+    add.edited.connect(lambda v: s.set_brush(add=v))
+    c.add_field(add)
+
+
+def _tip(c: Page) -> None:
+    s = c.session
+    c.column.addWidget(label("Tip", "section"))
+    for key in shown_keys(s.brush.tip, ()):
+        field = field_for(Tip, key, lambda key=key: getattr(s.brush.tip, key), c.choose_file)
+        field.edited.connect(lambda v, key=key: s.set_brush(tip=edits.revalidated(s.brush.tip, **{key: v})))
+        c.add_field(field)
+
+
+def _last(c: Page, o: Overlay, row: Layer) -> None:
+    """The last stroke can be changed afterwards."""
+    use = QPushButton("Repaint the last stroke with these settings")
+    use.setToolTip("Its points stay; tip, size and values become those above.")
+
+    def change(strokes: tuple[Any, ...]) -> tuple[Any, ...]:
+        old = strokes[-1]
+        fresh = c.session.brush.stroke(old.points, old.seed, mask=False, faces=old.faces)
+        return (*strokes[:-1], fresh)
+
+    use.clicked.connect(
+        lambda: c.session.apply("Repaint stroke", lambda d: layer_edits.set_strokes(d, o.id, row.id, change))
+    )
+    c.column.addWidget(use)
