@@ -21,6 +21,10 @@ from mivex.core.layers.stack import channel_picture, explained
 from mivex.core.layers.strokes import PaintStroke, Tip
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
+from mivex.core.picture.texture import Texture
+from mivex.core.prepare import STEPS
+from mivex.core.prepare.base import Surface
+from mivex.core.prepare.loose import loose_mask
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
@@ -464,8 +468,6 @@ def test_channels_go_along_with_steps_that_move_texels_and_to_the_stage():
     ]
     doc = stacked(rows, kind="decal")
     for step in ({"step": "trim", "alpha": 0.0}, {"step": "pad", "left": 3}, {"step": "resize", "width": 90, "height": 70}):
-        from mivex.core.prepare import STEPS
-
         params = STEPS[step["step"]].params.model_validate(
             {k: v for k, v in step.items() if k == "step" or k in STEPS[step["step"]].params.model_fields}
         )
@@ -594,3 +596,57 @@ def test_the_border_guard_leaves_no_alpha_at_the_border_and_a_ragged_line():
     assert edge.max() < 0.02 and a[40:90, 40:90].min() > 0.98
     where = (a[:, 20:108] > 0.5).argmax(axis=0)
     assert np.ptp(where) > 3
+
+
+def test_the_border_finding_offers_the_guard_and_loose_pieces_are_dropped_alone():
+    from mivex.core.findings import Subject, examine
+
+    doc = stacked(
+        [
+            {
+                "cells": {"opacity": {"number": 0.8}, "colour": {"colour": (0.5, 0.4, 0.3)}},
+                "mask": {
+                    "parts": [
+                        {"source": "pattern", "invert": True, "pattern": {"kind": "ramp", "way": "down", "high": 0.4}}
+                    ]
+                },
+            }
+        ],
+        side=96,
+        kind="decal",
+    )
+    f = {f.id: f for f in examine(Subject.of(doc.overlays[0], Workshop().texture(doc.overlays[0], doc)))}
+    assert f["border"].repair.label == "Turn the border guard on"
+    mended = f["border"].repair(doc)
+    assert mended.overlays[0].layers.guard.on and mended.overlays[0].layers.rows == doc.overlays[0].layers.rows
+    assert "border" not in {
+        f.id for f in examine(Subject.of(mended.overlays[0], Workshop().texture(mended.overlays[0], mended)))
+    }
+    # A sheet with a hole in which a crumb floats, and a net that hangs together; letters are pieces by their nature.
+    a = np.ones((96, 96), np.float32)
+    a[20:70, 20:70] = 0
+    a[40:46, 30:38], a[46, 30:38], a[80, 90] = 1, 0.3, 0.4
+    material = doc.overlays[0].material.model_copy(update={"blend": "Cutout"})
+
+    def loose(alpha, **traits):
+        t = Texture(np.dstack([np.full((*alpha.shape, 3), 0.5, np.float32), alpha]), **traits)
+        return t, [f for f in examine(Subject("n", t, material, "o")) if f.id == "loose"]
+
+    t, found = loose(a)
+    assert len(found) == 1 and found[0].figure == 1 and tuple(found[0].place) == (30, 40, 8, 6)
+    step = found[0].repair.steps[0]
+    fixed = STEPS["drop-loose"].run(Surface(t.values), step, None).values
+    want = a.copy()
+    want[40:47, 30:38] = 0
+    assert np.array_equal(fixed[..., 3], want) and np.array_equal(fixed[..., :3], t.values[..., :3])
+    assert not loose(want)[1]
+    letters = np.zeros((96, 96), np.float32)
+    letters[30:60, 10:30], letters[30:60, 40:60], letters[40:60, 70:80], letters[30:34, 70:80] = 1, 1, 1, 1
+    net = PATTERNS["net"].draw(PATTERNS["net"].params(), 96, 96)
+    assert not loose(letters)[1] and not loose((net > 0.5).astype(np.float32))[1]
+    # What goes on at the other side of a picture that repeats is not loose.
+    round_ = want.copy()
+    round_[:, 94:], round_[:, 91:94] = 1, 0
+    assert len(loose(round_)[1]) == 1
+    pieces = loose_mask(round_, 0.5, 0.5, repeats=True)
+    assert not pieces.any()

@@ -11,6 +11,8 @@ from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
+from pydantic import BaseModel
+
 from mivex.core.base.bands import one_core
 from mivex.core.base.log import sentence
 from mivex.core.base.store import shown
@@ -59,7 +61,8 @@ def figures(subject: Subject, picture: Picture, name: dict[str, str]) -> dict[st
 def repair_row(repair: Repair) -> dict[str, Any]:
     """A repair: its steps as ``prepare`` takes them, and whatever else it sets."""
     row: dict[str, Any] = {"label": repair.label, "steps": [s.model_dump(mode="json") for s in repair.steps]}
-    row |= {e.part: dict(e.values) for e in repair.edits if isinstance(e, SetFields)}
+    row |= {e.part: {k: v.model_dump(mode="json") if isinstance(v, BaseModel) else v for k, v in e.values}
+            for e in repair.edits if isinstance(e, SetFields)}
     if repair.cost is not None:
         row["cost"] = {"largest": round(repair.cost.figure, 2), "share": round(repair.cost.share, 4)}
     return row

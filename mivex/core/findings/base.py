@@ -193,6 +193,8 @@ class Subject:
         Its recipe.
     delivery : Delivery or None
         How it leaves.
+    layered : bool
+        It is made of layers.
     """
 
     name: str
@@ -201,11 +203,13 @@ class Subject:
     overlay: str = ""
     steps: tuple[StepParams, ...] = ()
     delivery: Delivery | None = None
+    layered: bool = False
 
     @classmethod
     def of(cls, overlay: Overlay, texture: Texture) -> "Subject":
         """An overlay of a project with its prepared texture."""
-        return cls(overlay.name, texture, overlay.material, overlay.id, overlay.steps, overlay.delivery)
+        return cls(overlay.name, texture, overlay.material, overlay.id, overlay.steps, overlay.delivery,
+                   bool(overlay.layers.rows))
 
     @property
     def wraps(self) -> bool:

@@ -114,11 +114,12 @@ def full_size(texture: Texture) -> tuple[int, int]:
     return texture.full_size if texture.scale < 1 else (texture.width, texture.height)
 
 
-def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, left: float, top: float,
-          zoom: float, edge: int = 0, scene: Floats = _NO_SCENE) -> None:
+def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, left: float, top: float,  # noqa: PLR0913
+          zoom: float, edge: int = 0, scene: Floats = _NO_SCENE, origin: tuple[int, int] = (0, 0)) -> None:
     """Draw one level of a texture into ``out`` at a place and zoom, from column ``edge`` on.
 
-    ``scene``, linear (h, w, 3), is the backdrop where it is larger than one texel; it repeats.
+    ``scene``, linear (h, w, 3), is the backdrop where it is larger than one texel; it repeats. ``origin``: x and y of
+    ``out`` on the proof, where it is a piece of it; the backdrop lies still then.
     """
     w, h = full_size(texture)
     if view.show == "lit":
@@ -139,8 +140,8 @@ def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, 
     part = out[y0:y1, x0:x1]
     views = np.zeros(1, _VIEW)
     put = views[0]
-    put["x"], put["y"], put["width"], put["height"], put["level"] = x0, y0, w, h, level
-    put["left"], put["top"], put["zoom"], put["edge"] = left, top, zoom, edge - x0
+    put["x"], put["y"], put["width"], put["height"], put["level"] = x0 + origin[0], y0 + origin[1], w, h, level
+    put["left"], put["top"], put["zoom"], put["edge"] = left + origin[0], top + origin[1], zoom, edge - x0
     put["show"], put["blend"], put["encode"] = _SHOW_CODE[view.show], BLENDS[view.blend].code, encode
     put["opacity"], put["cutoff"] = view.opacity, view.cutoff
     put["back"], checker, put["dark"], put["bright"] = _backdrop(view, encode)

@@ -261,7 +261,7 @@ def _drawn(box: tuple[int, int, int, int], values: Any, size: tuple[int, int], v
         w, h = min(w, 8192), min(h, 8192)
     out = np.zeros((h, w, 3), np.uint8)
     texture = Texture(np.ascontiguousarray(np.clip(values, 0, 1), np.float32), "colour", bits=16)
-    paint(out, texture, view, 0, view.left + left * z - x0, view.top + top * z - y0, z)
+    paint(out, texture, view, 0, view.left + left * z - x0, view.top + top * z - y0, z, origin=(x0, y0))
     return QImage(out.data, w, h, w * 3, QImage.Format.Format_RGB888).copy(), QRect(x0, y0, w, h)
 
 

@@ -94,6 +94,14 @@ def marks_rows(out, marks, dome, first, last):
                 out[y, x] = max(out[y, x], v)
 
 
+@inlined
+def _rounded(ex, ey, rx, ry, corner):
+    # Distance to a rectangle with rounded corners, below zero inside.
+    zero = np.float32(0)
+    dx, dy = ex - rx + corner, ey - ry + corner
+    return np.float32(math.sqrt(max(dx, zero) ** 2 + max(dy, zero) ** 2) + min(max(dx, dy), zero) - corner)
+
+
 @kernel
 def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
     """Coverage by rounded rectangles on a lattice whose odd rows are shifted by a share of the pitch.
@@ -115,15 +123,18 @@ def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
                 i = math.floor((u - move) / sx)
                 for k in range(-1, 2):
                     ex = abs(u - move - (np.float32(i + k) + half) * sx)
-                    dx, dy = ex - rx + corner, ey - ry + corner
-                    far = math.sqrt(max(dx, zero) ** 2 + max(dy, zero) ** 2) + min(max(dx, dy), zero) - corner
-                    c = min(max(half - np.float32(far) / soft, zero), np.float32(1))
-                    if soft <= np.float32(1):
+                    far = _rounded(ex, ey, rx, ry, corner)
+                    c = min(max(half - far / soft, zero), np.float32(1))
+                    if soft <= np.float32(1) and corner <= zero:
                         # Straight sides cover a texel exactly as far as they reach into it.
-                        c = (
-                            min(c, _overlap(ex, rx) * _overlap(ey, ry))
-                            if corner > zero
-                            else _overlap(ex, rx) * _overlap(ey, ry)
-                        )
+                        c = _overlap(ex, rx) * _overlap(ey, ry)
+                    elif soft <= np.float32(1) and abs(far) < np.float32(0.8):
+                        inside = 0
+                        for b in range(6):
+                            for a in range(6):
+                                tx = (np.float32(a) - np.float32(2.5)) / np.float32(6)
+                                ty = (np.float32(b) - np.float32(2.5)) / np.float32(6)
+                                inside += _rounded(abs(ex + tx), abs(ey + ty), rx, ry, corner) < zero
+                        c = np.float32(inside) / np.float32(36)
                     best = max(best, c)
             out[y, x] = best
