@@ -646,7 +646,7 @@ def test_the_border_finding_offers_the_guard_and_loose_pieces_are_dropped_alone(
     assert not loose(letters)[1] and not loose((net > 0.5).astype(np.float32))[1]
     # What goes on at the other side of a picture that repeats is not loose.
     round_ = want.copy()
-    round_[:, 94:], round_[:, 91:94] = 1, 0
+    round_[:, 95:], round_[:, 92:95] = 1, 0
     assert len(loose(round_)[1]) == 1
     pieces = loose_mask(round_, 0.5, 0.5, repeats=True)
     assert not pieces.any()

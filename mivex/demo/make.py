@@ -11,7 +11,7 @@ from mivex.core.base.types import Floats
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.svg import draw_svg
 from mivex.core.pixels.colour import to_display, to_linear
-from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, polygon, segment
+from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, polygon
 from mivex.core.project.file import write_project
 from mivex.demo import FOLDER, PROJECT
 from mivex.demo.project import project
@@ -27,54 +27,16 @@ def _flat(h: int, w: int, rgb: tuple[float, float, float]) -> Floats:
 
 
 def porthole() -> None:
-    """Porthole pane: salt film thick at the rim, wiped in the middle; scratches, finger smears, a light edge."""
+    """Porthole pane, clean: a disc of dark glass with a lighter edge. Salt, scratches and smears are layers over it."""
     n = 512
     y, x = grid(n, n)
     c, r = n / 2, 236.0
     d = circle(y, x, c, c, r)
     rho = np.hypot(y - c, x - c) / r
-    cloud = noise(n, n, 120, 101, 5)
-    grain = noise(n, n, 5, 102, 2)
-    salt = np.clip((rho - 0.42) * 1.1 + (cloud - 0.5) * 0.9, 0, 1) * (0.55 + 0.45 * grain)
-    # Wiped once with a sleeve: an arc through the film.
-    arc = np.abs(np.hypot(y - (c + 260), x - (c - 40)) - 300) - 46
-    streaks = noise(n, n, 60, 103, 3) * 0.5 + cv2.GaussianBlur(noise(n, n, 6, 104, 2), (61, 1), 0)
-    salt = salt * (1 - filled(arc, 46) * np.clip(streaks * 1.1, 0.25, 0.95))
-    # Crystals: specks that catch the light.
-    rng = np.random.default_rng(105)
-    specks: Floats = np.zeros((n, n), np.float32)
-    for _ in range(700):
-        a, q = rng.uniform(0, 2 * np.pi), np.sqrt(rng.uniform(0.2, 0.95)) * r
-        py, px = int(c + np.sin(a) * q), int(c + np.cos(a) * q)
-        specks[py:py + rng.integers(1, 3), px:px + rng.integers(1, 3)] = rng.uniform(0.3, 1)
-    specks = cv2.GaussianBlur(specks, (0, 0), 0.8) * np.clip((rho - 0.35) * 2, 0, 1)
-    scratch = np.zeros((n, n), np.float32)
-    for _ in range(34):
-        a, q = rng.uniform(0, 2 * np.pi), np.sqrt(rng.uniform(0, 0.85)) * r
-        s = (c + np.sin(a) * q, c + np.cos(a) * q)
-        b, length = rng.normal(0.5, 0.5), rng.uniform(20, 130)
-        e = (s[0] + np.sin(b) * length, s[1] + np.cos(b) * length)
-        scratch = np.maximum(scratch, filled(segment(y, x, s, e, 0.25), 1.6) * np.float32(rng.uniform(0.12, 0.5)))
-    smear = np.zeros((n, n), np.float32)
-    for k in range(4):
-        tip = (150 + 9 * abs(k - 1), 206 + 34 * k)
-        end = (tip[0] + 96 + 14 * k, tip[1] + 16 - 5 * k)
-        body = filled(segment(y, x, tip, end, 12), 8)
-        fade = np.clip(1 - (y - tip[0]) / 130, 0, 1)
-        ridges = 0.6 + 0.4 * np.sin(np.hypot(y - tip[0] - 4, (x - tip[1]) * 1.2) * 1.5)
-        smear = np.maximum(smear, body * fade * np.where(y < tip[0] + 22, ridges, 0.55).astype(np.float32))
-    gleam = np.exp(-((rho - 0.955) / 0.035) ** 2) * (0.35 + 0.65 * np.clip((c - y + (c - x) * 0.6) / r, 0, 1))
-    base = 0.10 + 0.05 * rho ** 3
-    alpha = 1 - (1 - base) * (1 - 0.62 * salt) * (1 - 0.8 * specks) * (1 - 0.55 * scratch) * (1 - 0.30 * smear) \
-        * (1 - 0.75 * gleam)
-    glass = _flat(n, n, (0.30, 0.42, 0.42))
-    rgb = over(glass, (0.86, 0.87, 0.84), np.clip(0.9 * salt + specks, 0, 1))
-    rgb = over(rgb, (0.80, 0.84, 0.84), scratch)
-    rgb = over(rgb, (0.72, 0.74, 0.70), smear * np.float32(0.8))
-    rgb = over(rgb, (0.97, 0.98, 0.96), gleam.astype(np.float32))
     inside = filled(d)
-    rgb = np.where((inside > 0)[..., None], rgb, np.float32(0.0))
-    _save("porthole_pane.png", rgb, alpha * inside)
+    edge = np.clip((rho - 0.94) / 0.06, 0, 1)[..., None]
+    rgb = _flat(n, n, (0.10, 0.13, 0.14)) * (1 - edge) + np.array((0.42, 0.55, 0.52), np.float32) * edge
+    _save("porthole_pane.png", rgb, (0.26 + 0.3 * edge[..., 0]) * inside)
 
 
 def _letters(y: Floats, x: Floats, h: float, top: float, left: float) -> tuple[Floats, float]:
@@ -161,41 +123,6 @@ def chevrons() -> None:
     alpha = filled(band + (worn - 0.5) * 7, 1.8) * (1 - np.clip((worn - 0.62) * 7, 0, 0.9) * (1 - 0.55 * edge))
     rgb = np.where((alpha > 0)[..., None], rgb, np.float32(1.0))
     _save("hazard_chevrons.png", rgb, alpha)
-
-
-def screen() -> None:
-    """Perforated intake screen: staggered holes in galvanised sheet, with a folded rim and bolts."""
-    h, w = 512, 512
-    y, x = grid(h, w)
-    pitch, r = 36.0, 12.5
-    row = np.round((y - h / 2) / (pitch * 0.866))
-    cy = row * pitch * 0.866 + h / 2
-    off = np.where(row % 2 == 0, 0.0, pitch / 2)
-    cx = np.round((x - w / 2 - off) / pitch) * pitch + w / 2 + off
-    hole = np.hypot(y - cy, x - cx) - r
-    field = box(y, x, h / 2, w / 2, h / 2 - 40, w / 2 - 40, 10)
-    inside = (np.abs(cy - h / 2) < h / 2 - 50) & (np.abs(cx - w / 2) < w / 2 - 50)
-    hole = np.where(inside, hole, 1e3).astype(np.float32)
-    plate = box(y, x, h / 2, w / 2, h / 2 - 7, w / 2 - 7, 22)
-    rgb = _flat(h, w, (0.47, 0.48, 0.48)) * (0.84 + 0.32 * noise(h, w, 40, 131)[..., None])
-    spangle = noise(h, w, 14, 132, 2)
-    rgb = rgb * (0.94 + 0.12 * (spangle > 0.52)[..., None])
-    light = np.clip(1 - np.abs(hole - 2.2) / 2.6, 0, 1) * ((y - cy) * 0.7 + (x - cx) * 0.4) / r
-    rgb = rgb * (1 + 0.55 * light[..., None])
-    rgb = over(rgb.astype(np.float32), (0.26, 0.26, 0.26), filled(np.abs(field) - 1.5, 2) * np.float32(0.8))
-    rust = np.clip(cv2.GaussianBlur(noise(h, w, 30, 133, 4), (1, 61), 0) * 3.4 - 1.85, 0, 1)
-    rgb = over(rgb, (0.36, 0.21, 0.12), rust * np.float32(0.75))
-    for by in (25, h / 2, h - 25):
-        for bx in (25, w / 2, w - 25):
-            if (by, bx) != (h / 2, w / 2):
-                bolt = circle(y, x, by, bx, 10)
-                rgb = over(rgb, (0.30, 0.30, 0.30), filled(bolt - 3, 3) * np.float32(0.7))
-                rgb = over(rgb, (0.60, 0.60, 0.58), filled(bolt, 1.5))
-                slot = filled(np.abs(y - by - (x - bx) * 0.4) - 1.4, 1.5)
-                rgb = over(rgb, (0.34, 0.34, 0.34), slot * filled(bolt + 3))
-    alpha = filled(np.maximum(plate, -hole), 1.6)
-    rgb = np.where((alpha > 0)[..., None], rgb, np.float32(0.02))
-    _save("intake_screen.png", rgb, alpha)
 
 
 def _bubble() -> tuple[Floats, Floats]:
@@ -331,7 +258,6 @@ def main() -> None:
     registration("registration_nr04.png", 18)
     registration("registration_to_border.png", 0)
     chevrons()
-    screen()
     bubbles()
     mote()
     emblem()

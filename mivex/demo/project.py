@@ -1,40 +1,69 @@
 """The demo project: the overlays of the submersible Nerite in dock, three sound kinds and their faulty twins."""
 
+from mivex.core.layers.builds import build_named, instance
+from mivex.core.layers.model import Base, Cell, Group, Layer, Mask, MaskPart, Range, Stack, base_for
 from mivex.core.material.material import Material, default_material
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.channels import Pack, PackedChannel, Recolour
 from mivex.core.prepare.drawing import Shape
 from mivex.core.prepare.levels import Levels
+from mivex.core.prepare.resize import Resize
 from mivex.core.prepare.signed_distance import SignedDistance
 from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.tiling import Noise
 from mivex.core.prepare.tinting import GradientMap
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
+from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place, SurfacePlace
 
 
 def project() -> Document:
     """The demo project."""
     def overlay(key: str, name: str, kind: str, path: str, places: tuple[Place, ...], steps: tuple = (),
-                canvas: tuple[int, int] = (0, 0), **material: object) -> Overlay:
+                canvas: tuple[int, int] = (0, 0), layers: Stack | None = None, **material: object) -> Overlay:
         base = default_material(kind)  # type: ignore[arg-type]
         source = Source(path=path) if path else Source(canvas=canvas, meaning="colour")
-        return Overlay(id=key, name=name, kind=kind, source=source, steps=steps, places=places,
+        return Overlay(id=key, name=name, kind=kind, source=source, steps=steps, places=places, layers=layers or Stack(),
                        material=Material.model_validate(base.model_dump() | material))
 
     def spot(key: str, x: float, y: float, z: float, size: float, roll: float = 0) -> BillboardPlace:
         return BillboardPlace(id=key, at=(x, y, z), width=size, height=size, roll=roll)
 
+    def built(name: str, key: str, **row: object) -> Group:
+        """A build under ids that stay the same."""
+        made = instance(build_named(name))
+        rows = tuple(r.model_copy(update={"id": f"{key}{i}"}) for i, r in enumerate(made.rows))
+        return made.model_copy(update={"id": key, "rows": rows, **row})
+
+    def dirty_glass() -> Stack:
+        """Salted, scratched and smeared; nothing goes beyond the pane's own disc."""
+        disc = Mask(parts=(MaskPart(source="picture", path="porthole_pane.png", channel="alpha", levels=Range(high=0.2)),))
+        return Stack(base=Base(roughness=0.05), rows=(
+            built("Salted pane", "salted", mask=disc, strength=0.8), built("Scratched pane", "scratched", mask=disc),
+            built("Smeared pane", "smeared", mask=disc)))
+
+    def woven() -> Stack:
+        """A cargo net: broad straps, over and under, open between."""
+        straps = {"kind": "weave", "threads": 8, "thick": 0.34}
+        rows = (Layer(id="straps", name="Straps", cells={
+            "colour": Cell(source="pattern", pattern=straps, colour=(0.62, 0.5, 0.2), colour_low=(0.2, 0.16, 0.08)),
+            "height": Cell(source="pattern", pattern=straps, number=0.6, join="add"), "roughness": Cell(number=0.85)}),
+                Layer(id="gaps", name="Gaps", cells={"opacity": Cell(number=0.0)}, mask=Mask(parts=(
+                    MaskPart(source="pattern", pattern={**straps, "seen": "cover"}, invert=True),))))
+        return Stack.model_validate({"base": base_for("cloth"), "rows": rows})
+
     return Document(overlays=(
         overlay("porthole", "Porthole pane", "glass", "porthole_pane.png",
                 (PanelPlace(id="pane", at=(-1.55, 2.743, -1.027), pitch=14.0, width=1.03, height=1.03),),
-                (Spread(),)),
+                (Spread(),), layers=dirty_glass()),
         overlay("registry", "Hull registration", "decal", "registration_nr04.png",
-                (HullPlace(id="bow", along=0.1, around=26.0, width=1.55, height=0.3875),), (Spread(),)),
+                (HullPlace(id="bow", along=0.1, around=26.0, width=1.55, height=0.3875),), (Spread(),),
+                layers=Stack(rows=(built("Worn stencil", "worn"),))),
         overlay("chevrons", "Hazard chevrons", "decal", "hazard_chevrons.png",
                 (HullPlace(id="sill", along=0.55, around=-32.5, width=1.3, height=0.325),), (Spread(),)),
-        overlay("screen", "Intake screen", "glass", "intake_screen.png",
-                (HullPlace(id="intake", along=0.55, around=-16.0, width=1.2, height=0.78),), (Spread(),),
+        overlay("screen", "Intake screen", "cloth", "",
+                (HullPlace(id="intake", along=0.55, around=-16.0, width=1.2, height=0.78),),
+                (Resize(width=1024, height=512), Spread()), canvas=(768, 512),
+                layers=Stack(base=base_for("cloth"), rows=(built("Perforated plate", "plate"),)),
                 blend="Cutout", group="Cutout", depth_write=True, depth_bias=10.0),
         overlay("bubble", "Bubble", "sprite", "bubble.png",
                 (spot("b1", -0.75, 0.95, 0.75, 0.46), spot("b2", -0.50, 1.42, 0.55, 0.24, 40),
@@ -55,6 +84,15 @@ def project() -> Document:
                  Noise(form="clouds", cells=3, octaves=4, contrast=3.4, middle=0.42, seed=12),
                  GradientMap(ramp=((0.0, (0.70, 0.72, 0.70)), (1.0, (0.96, 0.97, 0.94))))),
                 canvas=(256, 256), tiling=True, opacity=0.8),
+        overlay("oil", "Lubricant stain", "decal", "",
+                (SurfacePlace(id="floor", at=(-0.25, 0.0, 1.35), width=1.3, height=1.3),), (Spread(),), canvas=(512, 512),
+                layers=Stack(base=base_for("decal"), rows=(built("Dried stain", "stain"),))),
+        overlay("net", "Cargo net", "cloth", "",
+                (PanelPlace(id="hung", at=(2.55, 0.62, 0.55), yaw=-30.0, width=1.1, height=1.1),), (Spread(),),
+                canvas=(512, 512), layers=woven(), blend="Cutout", group="Cutout", depth_write=True),
+        overlay("tarp", "Torn tarpaulin", "cloth", "",
+                (PanelPlace(id="draped", at=(-2.55, 0.75, -0.1), yaw=22.0, pitch=-6.0, width=1.1, height=1.1),),
+                (Spread(),), canvas=(512, 512), layers=Stack(base=base_for("cloth"), rows=(built("Torn cloth", "torn"),))),
         overlay("packed", "Packed mote", "sprite", "mote_core.png",
                 (spot("p1", 1.55, 0.62, 0.85, 0.30), spot("p2", 1.20, 0.40, 0.95, 0.18, 30)),
                 (Pack(name="core, halo, rays", red=PackedChannel(name="core"),
