@@ -24,3 +24,19 @@ def own_home(tmp_path_factory, monkeypatch):
 def rng():
     """Seeded randomness."""
     return np.random.default_rng(20261124)
+
+
+@pytest.fixture
+def window(own_home):
+    """The real window, shown and at rest."""
+    from mivex.ui.shell.app import application, settle
+    from mivex.ui.shell.window import Window
+
+    application()
+    w = Window()
+    w.ask_unsaved = lambda: "discard"
+    w.resize(1280, 800)
+    w.show()
+    settle(w)
+    yield w
+    w.close()

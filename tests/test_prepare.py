@@ -177,7 +177,7 @@ SPECIAL = {
     "ramp": RISING.flatmap(lambda xs: st.tuples(*[st.tuples(st.just(x / 100), colour) for x in xs])),
     "strokes": st.lists(st.fixed_dictionaries({"points": st.lists(st.tuples(unit, unit), max_size=4),
                                                "radius": st.floats(0.01, 1), "erase": st.booleans()}), max_size=3),
-    "file": st.sampled_from(["", "m"]), "text": st.sampled_from(["", "a", "NR|04", "Å"]), "name": st.just("n"),
+    "file": st.sampled_from(["", "m"]), "text": st.sampled_from(["", "a", "NR|04", "Å"]), "name": st.just("Clean pane"),
 }
 
 

@@ -22,21 +22,8 @@ from mivex.ui.fields.fields import Field
 from mivex.ui.fields.forms import shown_keys
 from mivex.ui.shell.app import application, settle
 from mivex.ui.shell.files import guess_kind
-from mivex.ui.shell.window import Window
 
 HERE = Path(__file__).parent
-
-
-@pytest.fixture
-def window(tmp_path):
-    application()
-    w = Window()
-    w.ask_unsaved = lambda: "discard"
-    w.resize(1280, 800)
-    w.show()
-    settle(w)
-    yield w
-    w.close()
 
 
 def drop(window, *paths):

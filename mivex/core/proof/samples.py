@@ -34,7 +34,7 @@ _TELLING: dict[str, dict[str, object]] = {
     "glow": {"amount": 1.5, "radius": 9.0},
     "add-tint": {"gain": 3.0, "x": 0.15, "y": 0.15}, "take-channel": {"take": "green", "alpha": "keep"},
     "normal-from-height": {"strength": 3.0, "blur": 1.0, "take": "alpha"}, "signed-distance": {"spread": 14.0},
-    "clear-specks": {"faint": 0.5}, "fall-off": {"radius": 0.4}, "pad": {"left": 14, "right": 14, "top": 14, "bottom": 14},
+    "clear-specks": {"faint": 0.5}, "drop-loose": {"share": 0.5}, "fall-off": {"radius": 0.4}, "pad": {"left": 14, "right": 14, "top": 14, "bottom": 14},
     "recolour": {"red": (0.9, 0.4, 0.1), "green": (0.2, 0.6, 0.8), "blue": (0.9, 0.9, 0.6)},
     "key-colour": {"key": (0.16, 0.55, 0.26), "near": 0.05, "far": 0.3},
     "pack": {"red": {"take": "alpha"}, "green": {"take": "red"}, "blue": {"source": "value", "value": 0.2}},
@@ -68,6 +68,10 @@ def _sample(name: str) -> Floats:
         # Larger and denser than real ones, so that they can be seen at this size.
         dots = ((x.astype(int) % 11 < 2) & (y.astype(int) % 9 < 2) & (circle(y, x, 52, 54, 40) > 0)).astype(np.float32)
         return np.dstack([rgb, np.maximum(alpha, dots * np.float32(0.45))])
+    if name == "drop-loose":
+        y, x = grid(SIDE, SIDE)
+        crumbs = np.maximum(filled(circle(y, x, 12, 14, 6)), filled(circle(y, x, 82, 80, 8)))
+        return np.dstack([rgb, np.maximum(alpha, crumbs)])
     if name in ("unmatte", "spread"):
         return np.dstack([rgb * a, alpha])
     if name in ("make-tile", "clear-border"):

@@ -101,7 +101,8 @@ class FlatProof(QWidget):
         engine.inputs_ready.connect(self.refresh)
         session.chosen.connect(self.refresh)
         session.changed.connect(self.refresh)
-        engine.prepared.connect(lambda key: self.refresh() if key == session.overlay_id else None)
+        # Of no overlay: a picture file, which may be the one that is pinned beside it.
+        engine.prepared.connect(lambda key: self.refresh() if key in ("", session.overlay_id) else None)
         self._update_header()
         self.refresh()
 

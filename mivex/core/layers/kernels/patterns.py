@@ -125,16 +125,19 @@ def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
                     ex = abs(u - move - (np.float32(i + k) + half) * sx)
                     far = _rounded(ex, ey, rx, ry, corner)
                     c = min(max(half - far / soft, zero), np.float32(1))
-                    if soft <= np.float32(1) and corner <= zero:
-                        # Straight sides cover a texel exactly as far as they reach into it.
+                    if soft <= np.float32(1):
+                        # Straight sides cover a texel exactly as far as they reach into it; what a rounded corner
+                        # takes away of that is counted.
                         c = _overlap(ex, rx) * _overlap(ey, ry)
-                    elif soft <= np.float32(1) and abs(far) < np.float32(0.8):
-                        inside = 0
-                        for b in range(6):
-                            for a in range(6):
-                                tx = (np.float32(a) - np.float32(2.5)) / np.float32(6)
-                                ty = (np.float32(b) - np.float32(2.5)) / np.float32(6)
-                                inside += _rounded(abs(ex + tx), abs(ey + ty), rx, ry, corner) < zero
-                        c = np.float32(inside) / np.float32(36)
+                        if c > zero and ex + half > rx - corner and ey + half > ry - corner:
+                            lost = 0
+                            n = 16 if min(rx, ry) < np.float32(6) else 8
+                            step, begin = np.float32(1) / np.float32(n), (np.float32(1) / np.float32(n) - np.float32(1)) * half
+                            for b in range(n):
+                                ty = abs(ey + begin + np.float32(b) * step)
+                                for a in range(n):
+                                    tx = abs(ex + begin + np.float32(a) * step)
+                                    lost += tx < rx and ty < ry and _rounded(tx, ty, rx, ry, corner) >= zero
+                            c = max(c - np.float32(lost) * step * step, zero)
                     best = max(best, c)
             out[y, x] = best

@@ -1,0 +1,256 @@
+"""Layers in the real window: a stack built, looked at, painted in the proof and on the stage, faces chosen, undone."""
+
+import drive
+import numpy as np
+import pytest
+import trimesh
+from PySide6.QtCore import QPoint, QPointF, Qt
+from PySide6.QtGui import QImage
+from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QApplication, QMenu, QPushButton
+
+from mivex.core.layers.builds import build_named
+from mivex.core.layers.model import Cell, Group, Layer, Mask, MaskPart
+from mivex.core.picture.encode import write_picture
+from mivex.core.project import edits, layer_edits
+from mivex.core.stage.camera import Camera
+from mivex.core.stage.places import MeshPlace, PanelPlace
+from mivex.ui.fields.stack_table import HEAD, ROW, StackTable
+from mivex.ui.shell.app import settle
+
+
+def blank(window, kind="glass", side=256):
+    """A new overlay on an empty canvas, chosen, at the station Layers."""
+    made = []
+
+    def add(doc):
+        doc, key = edits.add_blank(doc, "Pane", kind, (side, side))
+        made.append(key)
+        return doc
+
+    window.session.apply("Add", add)
+    window.session.choose(made[-1])
+    window.go("layers")
+    settle(window)
+    return made[-1]
+
+
+def table_of(window):
+    return window.controls.findChild(StackTable)
+
+
+def menu_entry(menu, *words):
+    """An action of a menu by its words, through submenus."""
+    menu.aboutToShow.emit()
+    action = next(a for a in menu.actions() if a.text() == words[0])
+    return action if len(words) == 1 else menu_entry_in(action.menu(), *words[1:])
+
+
+def menu_entry_in(menu: QMenu, *words):
+    action = next(a for a in menu.actions() if a.text() == words[0])
+    return action if len(words) == 1 else menu_entry_in(action.menu(), *words[1:])
+
+
+def stroke(canvas, points, button=Qt.MouseButton.LeftButton):
+    """Drag along points as a hand would."""
+    none = Qt.KeyboardModifier.NoModifier
+    QTest.mousePress(canvas, button, none, points[0])
+    for p in points[1:]:
+        QTest.mouseMove(canvas, p)
+        QTest.qWait(8)
+    QTest.mouseRelease(canvas, button, none, points[-1])
+
+
+def test_a_stack_is_built_with_mouse_and_keys_and_undone(window):
+    key = blank(window)
+    s = window.session
+    add = next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Add a layer")
+    menu_entry(add.menu(), "A build", "Scratched pane").trigger()
+    settle(window)
+    menu_entry(add.menu(), "Through a pattern", "Stain").trigger()
+    settle(window)
+    table = table_of(window)
+    assert [type(r) for r in s.overlay.layers.rows] == [Group, Layer] and len(table.lines) == 5
+    top = s.overlay.layers.rows[1]
+    assert (s.row_id, s.column) == (top.id, "mask") and (top.id, "mask") in table.pictures
+    # A double click touches a channel; the others stay as they are.
+    spot = table.cell_box(top.id, "metal").center().toPoint()
+    QTest.mouseClick(table, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier, spot)
+    QTest.mouseDClick(table_of(window), Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier, spot)
+    settle(window)
+    assert s.overlay.layers.row(top.id).channels == ("colour", "opacity", "metal") and s.column == "metal"
+    drive.choose(window, "Joins", "Added")
+    settle(window)
+    assert s.overlay.layers.row(top.id).cells["metal"].join == "add"
+    # Hovering over a column's head shows that channel alone; leaving it brings the picture back.
+    table = table_of(window)
+    whole = window.flat.canvas.texture
+    drive.hover(table, QPoint(int(table.cell_box(top.id, "roughness").center().x()), HEAD // 2))
+    settle(window)
+    seen = window.flat.canvas.texture
+    assert seen is not whole and seen.meaning == "data" and np.array_equal(seen.values[..., 0], seen.values[..., 1])
+    table.leaveEvent(None)
+    settle(window)
+    assert window.flat.canvas.texture is whole
+    # A row is dragged below the group, switched off by its dot, moved and removed by key.
+    table = table_of(window)
+    start = QPoint(60, HEAD + ROW // 2)
+    drive.drag(table, start, QPoint(60, HEAD + 4 * ROW - 2))
+    settle(window)
+    assert s.overlay.layers.rows[0].id == top.id
+    table = table_of(window)
+    at = next(i for i, x in enumerate(table.lines) if x.row is not None and x.row.id == top.id)
+    drive.click(table, QPoint(8, HEAD + at * ROW + ROW // 2))
+    assert not s.overlay.layers.row(top.id).on
+    s.choose_row(top.id, "row")
+    table_of(window).setFocus()
+    QTest.keyClick(table_of(window), Qt.Key.Key_Up, Qt.KeyboardModifier.ControlModifier)
+    assert s.overlay.layers.rows[1].id == top.id
+    QTest.keyClick(table_of(window), Qt.Key.Key_Delete)
+    assert len(s.overlay.layers.rows) == 1
+    for _ in range(30):
+        if s.overlay is None or not s.overlay.layers.rows:
+            break
+        s.undo()
+    settle(window)
+    assert s.doc.overlay(key) is not None and not s.doc.overlay(key).layers.rows
+
+
+def test_painting_in_the_flat_proof_is_live_equal_and_undone_stroke_by_stroke(window):
+    key = blank(window, "decal")
+    s, c = window.session, window.flat.canvas
+    s.apply("Add", lambda d: layer_edits.add_row(d, key, Layer(id="p", name="Paint")))
+    s.choose_row("p")
+    QTest.keyClick(window, "p")
+    settle(window)
+    assert window.layer_painter.on and window.controls.painting
+    s.set_brush(values={"colour": (0.8, 0.2, 0.1), "opacity": 1.0}, tip=s.brush.tip.model_copy(update={"size": 0.2}))
+    settle(window)
+    before = c.patches
+    stroke(c, [QPoint(60 + 8 * i, 180 + 3 * i) for i in range(14)])
+    live = None if c.image is None else QImage(c.image)
+    settle(window)
+    assert c.patches > before + 3 and s.undo_label == "Paint"
+    alpha = s.shop.texture(s.overlay, s.doc).alpha
+    assert alpha.max() > 0.9 and s.overlay.layers.row("p").channels == ("colour", "opacity")
+    assert live is not None
+    # The right button clears: what lay below (nothing) comes back.
+    stroke(c, [QPoint(60 + 8 * i, 180 + 3 * i) for i in range(14)], Qt.MouseButton.RightButton)
+    settle(window)
+    assert s.undo_label == "Clear paint" and s.shop.texture(s.overlay, s.doc).alpha.mean() < alpha.mean() / 2
+    s.undo()
+    assert np.array_equal(s.shop.texture(s.overlay, s.doc).alpha, alpha)
+    # A pen's pressure counts, and what is painted on the stage lands where it was pointed at.
+    s.apply(
+        "Place",
+        lambda d: edits.set_fields(d, key, "", places=(PanelPlace(id="x", at=(0.0, 1.2, 2.0), width=1.0, height=1.0),)),
+    )
+    s.choose_row("p")
+    settle(window)
+    stage = window.stage.canvas
+    stage.look(Camera(name="Near", target=(0.0, 1.2, 2.0), yaw=0.0, pitch=0.0, distance=2.2))
+    settle(window)
+    count = len(s.overlay.layers.row("p").strokes)
+    middle = QPoint(stage.width() // 2, stage.height() // 2)
+    spot = stage.on_canvas(QPointF(middle))
+    assert spot is not None and abs(spot[0] - 0.5) < 0.05 and abs(spot[1] - 0.5) < 0.05
+    stroke(stage, [middle, middle + QPoint(12, 0), middle + QPoint(24, 0)])
+    settle(window)
+    strokes = s.overlay.layers.row("p").strokes
+    assert len(strokes) == count + 1 and abs(strokes[-1].points[0][0] - 0.5) < 0.05
+    s.undo()
+    assert len(s.overlay.layers.row("p").strokes) == count
+    window.go("blend")
+    assert not window.layer_painter.on
+
+
+def test_faces_are_chosen_on_the_proof_and_on_the_stage(window, tmp_path):
+    trimesh.creation.box((1, 1, 1)).export(tmp_path / "box.obj")
+    key = blank(window, "cloth")
+    s = window.session
+    s.apply(
+        "Place",
+        lambda d: edits.set_fields(
+            d, key, "", places=(MeshPlace(id="m", path=str(tmp_path / "box.obj"), at=(0.0, 1.0, 2.0)),)
+        ),
+    )
+    part = MaskPart(source="region")
+    s.apply(
+        "Add",
+        lambda d: layer_edits.add_row(
+            d, key, Layer(id="r", name="Rust", cells={"metal": Cell(number=1.0)}, mask=Mask(parts=(part,)))
+        ),
+    )
+    s.choose_row("r", "mask")
+    settle(window)
+    faces = next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Faces")
+    faces.click()
+    settle(window)
+    c, stage = window.flat.canvas, window.stage.canvas
+    assert c.mesh is not None and c.choose_face is not None
+    drive.click(c, QPoint(int(c.view.left + 0.3 * 256 * c.view.zoom), int(c.view.top + 0.3 * 256 * c.view.zoom)))
+    settle(window)
+    first = s.overlay.layers.row("r").mask.parts[0].faces
+    assert first
+    stage.look(Camera(name="Near", target=(0.0, 1.0, 2.0), yaw=0.0, pitch=0.0, distance=3.0))
+    settle(window)
+    middle = QPoint(stage.width() // 2, stage.height() // 2)
+    face = stage.face_under(QPointF(middle))
+    assert face >= 0
+    drive.click(stage, middle)
+    settle(window)
+    assert s.overlay.layers.row("r").mask.parts[0].faces != first
+    drive.click(stage, middle)
+    assert s.overlay.layers.row("r").mask.parts[0].faces == first
+    next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Grow").click()
+    settle(window)
+    assert len(s.overlay.layers.row("r").mask.parts[0].faces) > len(first)
+
+
+def test_a_reference_is_pinned_missing_pictures_are_shown_and_texels_explained(window, tmp_path):
+    key = blank(window)
+    s = window.session
+    write_picture(tmp_path / "ref.png", np.full((64, 64, 4), 0.3, np.float32), 8)
+    window.flat.pin(str(tmp_path / "ref.png"))
+    settle(window)
+    c = window.flat.canvas
+    assert c.compare and c.before is not None and abs(float(c.before.values[0, 0, 0]) - 0.3) < 0.01
+    window.flat.pin("")
+    settle(window)
+    assert not c.compare and not s.overlay.reference
+    s.apply(
+        "Add",
+        lambda d: layer_edits.add_row(
+            d,
+            key,
+            Layer(
+                id="l",
+                name="Lost",
+                cells={"colour": Cell(source="picture", path="none.png"), "roughness": Cell(number=0.9)},
+            ),
+        ),
+    )
+    s.choose_row("l", "colour")
+    settle(window)
+    t = window.engine.get(key).texture
+    assert t is not None and "none.png" in t.notes[0] and ("l", "colour") in table_of(window).missing
+    assert abs(float(t.channels["roughness"].values[0, 0, 1]) - 0.9) < 0.01  # the rest of the layer works
+    c.rested.emit(0.5, 0.5)
+    settle(window)
+    words = window.controls.hint.words.text()
+    assert "Lost: roughness 0.90" in words and "the base: colour" in words
+    QApplication.processEvents()
+
+
+@pytest.mark.parametrize("size", [(1, 1), (3, 700), (4096, 8)])
+def test_odd_canvases_do_not_break_the_station(window, size):
+    def add(doc):
+        doc, key = edits.add_blank(doc, "Odd", "cloth", size)
+        return layer_edits.add_build(doc, key, build_named("Torn cloth"))[0]
+
+    window.session.apply("Add", add)
+    window.session.choose(window.session.doc.overlays[-1].id)
+    window.go("layers")
+    settle(window)
+    r = window.engine.get(window.session.overlay_id)
+    assert r.texture is not None and not r.problem and (r.texture.width, r.texture.height) == size
