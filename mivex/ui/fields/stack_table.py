@@ -10,7 +10,7 @@ from PySide6.QtCore import QEvent, QPointF, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QToolTip, QWidget
 
-from mivex.core.layers.model import CHANNELS, JOINS, MARKS, Group, Layer, Stack
+from mivex.core.layers.model import CHANNELS, JOINS, MARKS, Group, Layer, Stack, walk
 from mivex.ui import theme
 
 HEAD, CELL, ROW = 20, 26, 32
@@ -38,14 +38,18 @@ class Line:
     depth: int
 
 
-def lines_of(stack: Stack) -> list[Line]:
-    """Lines from the top down, the base last."""
+def lines_of(stack: Stack, turned: frozenset[str] = frozenset(), chosen: str = "") -> list[Line]:
+    """Lines from the top down, the base last.
+
+    Groups made from a build are folded, others open; those in ``turned`` the other way round. What holds the chosen row
+    is open.
+    """
     out: list[Line] = []
 
     def put(rows: tuple[Layer | Group, ...], depth: int) -> None:
         for r in reversed(rows):
             out.append(Line(r, depth))
-            if isinstance(r, Group):
+            if isinstance(r, Group) and (bool(r.build) == (r.id in turned) or any(x.id == chosen for x in walk(r.rows))):
                 put(r.rows, depth + 1)
 
     put(stack.rows, 0)
@@ -72,6 +76,8 @@ class StackTable(QWidget):
     held(column)
         A column's head was pressed: its channel stays in the proof.
     removed(row)
+    folded()
+        A group was folded or opened.
     """
 
     chosen = Signal(str, str)
@@ -82,14 +88,16 @@ class StackTable(QWidget):
     looked = Signal(str)
     held = Signal(str)
     removed = Signal(str)
+    folded = Signal()
 
     def __init__(self) -> None:
         super().__init__()
         self.stack = Stack()
-        self.lines: list[Line] = lines_of(self.stack)
+        self.lines: list[Line] = []
         self.row_id, self.column, self.holding = "", "row", ""
         self.pictures: dict[tuple[str, str], QImage] = {}
         self.missing: set[tuple[str, str]] = set()
+        self.turned: set[str] = set()
         self._press: tuple[QPointF, str] | None = None
         self._drop: float | None = None
         self._over = ""
@@ -100,7 +108,7 @@ class StackTable(QWidget):
 
     def put(self, stack: Stack) -> None:
         """Show a stack."""
-        self.stack, self.lines = stack, lines_of(stack)
+        self.stack, self.lines = stack, lines_of(stack, frozenset(self.turned), self.row_id)
         self.setFixedHeight(HEAD + ROW * len(self.lines) + 2)
         self.update()
 
@@ -176,6 +184,8 @@ class StackTable(QWidget):
         p.setFont(theme.figures_font(12, QFont.Weight.DemiBold if isinstance(row, Group) else QFont.Weight.Normal))
         p.setPen(QColor(theme.TEXT if on else theme.FAINT))
         words = f"{row.strength:.0%}" if row is not None and row.strength < 1 else ""
+        if not words and isinstance(row, Group) and not any(x.row is r for x in self.lines for r in row.rows):
+            words = f"+{len(row.rows)}"
         room = columns[0][1] - x - 13 - (30 if words else 0)
         p.drawText(
             QRectF(x + 8, y, room, ROW - 1),
@@ -248,8 +258,16 @@ class StackTable(QWidget):
         self._press = event.position(), line.row.id
         self.chosen.emit(line.row.id, column)
 
+    def fold(self, group_id: str) -> None:
+        """Fold a group, or open it."""
+        self.turned ^= {group_id}
+        self.folded.emit()
+
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         line, column = self._hit(event.position())
+        if line is not None and isinstance(line.row, Group) and column == "row":
+            self.fold(line.row.id)
+            return
         if line is not None and line.row is not None and column not in ("row", "dot"):
             self.touched.emit(line.row.id, column)
 
@@ -292,7 +310,8 @@ class StackTable(QWidget):
             if column in row.channels:
                 return f"{CHANNELS[column]}: touched by what is inside."
             return f"{CHANNELS[column]} is left alone. Double-click to touch it."
-        return "Drag to reorder."
+        name = f"{row.name}. " if row.name else ""
+        return name + ("Double-click folds or opens it; drag to reorder." if isinstance(row, Group) else "Drag to reorder.")
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:
         press, drop = self._press, self._drop
@@ -349,6 +368,8 @@ class StackTable(QWidget):
         elif key == Qt.Key.Key_Space and at >= 0:
             row = self.stack.row(self.row_id)
             self.switched.emit(self.row_id, not (row is not None and row.on))
+        elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter) and isinstance(self.stack.row(self.row_id), Group):
+            self.fold(self.row_id)
         elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter) and at >= 0 and self.column != "row":
             self.touched.emit(self.row_id, self.column)
         elif key == Qt.Key.Key_Delete and at >= 0:

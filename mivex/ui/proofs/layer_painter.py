@@ -14,8 +14,8 @@ from mivex.core.layers.strokes import PaintStroke, Point
 from mivex.core.picture.texture import Texture
 from mivex.core.project import layer_edits
 from mivex.core.project.document import Document
-from mivex.core.project.layering import mesh_place
-from mivex.core.project.looking import live_paint
+from mivex.core.project.layering import Ask, mesh_place
+from mivex.core.project.looking import live_paint, texel_explained
 from mivex.core.proof.flat import FlatView, paint
 from mivex.core.scene import touched_at
 from mivex.core.stage.baking import face_at, faces_text, picked
@@ -59,6 +59,8 @@ class LayerPainter(QObject):
         self.worker = Latest("painter", self)
         self.worker.done.connect(lambda _t, patch: self.patched.emit(*patch) if patch else None)
         self.worker.failed.connect(lambda _t, why: engine.notice.emit(why))
+        self.taker = Latest("taker", self)
+        self.taker.done.connect(lambda _t, found: self._taken(found))
         session.changed.connect(self.prepare)
         session.stepped.connect(self.prepare)
 
@@ -196,6 +198,19 @@ class LayerPainter(QObject):
 
         self.worker.ask(None, work)
 
+    def take(self, x: float, y: float) -> None:
+        """Take the values of the picture at a place for the channels that are painted."""
+        o, shop, doc = self.session.overlay, self.session.shop, self.session.doc
+        if o is not None:
+            self.taker.ask(None, lambda _r, _s: texel_explained(shop, o, Ask(doc=doc), x, y))
+
+    def _taken(self, found: Any) -> None:
+        values = dict(self.session.brush.values)
+        for e in found:
+            if e.channel in values:
+                values[e.channel] = tuple(round(v, 4) for v in e.value) if len(e.value) == 3 else round(e.value[0], 4)
+        self.session.set_brush(values=values)
+
     def draw_flat(self) -> None:
         """As `draw`, for strokes that are drawn elsewhere."""
         if self.flat_view is not None:
@@ -246,8 +261,14 @@ class LayerPainter(QObject):
         return found.u, found.v, found.face
 
     def finish(self) -> None:
-        """Stop the thread."""
+        """Stop the threads."""
         self.worker.end()
+        self.taker.end()
+
+    @property
+    def idle(self) -> bool:
+        """Nothing is being computed."""
+        return self.worker.idle and self.taker.idle
 
 
 def _drawn(box: tuple[int, int, int, int], values: Any, size: tuple[int, int], view: FlatView) -> tuple[QImage, QRect]:

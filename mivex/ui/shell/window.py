@@ -221,7 +221,7 @@ class Window(FileActions):
     def idle(self) -> bool:
         """Nothing is being computed."""
         return (self.engine.idle and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
-                and self.flat.canvas.worker.idle and self.layer_painter.worker.idle and self.controls.cells.idle
+                and self.flat.canvas.worker.idle and self.layer_painter.idle and self.controls.cells.idle
                 and self.explainer.idle
                 and self.stage.canvas.worker.idle and not self.stage.canvas.moving
                 and self.rack._thumbs.idle and self.controls.hint.worker.idle)
@@ -296,5 +296,6 @@ class Window(FileActions):
         self.recovery.end()
         self.engine.end()
         for worker in (self.jobs, self.saver, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
-                       self.controls.hint.worker, self.controls.cells, self.layer_painter.worker, self.explainer):
+                       self.controls.hint.worker, self.controls.cells, self.explainer):
             worker.end()
+        self.layer_painter.finish()

@@ -89,7 +89,10 @@ class Page(QWidget):
         self.painted_part = -1
         self.held_look = ""
         self.opened: set[str] = set()
+        self.turned: set[str] = set()
         self.scrolled = 0
+        self.level_channel = "opacity"
+        self.stroke_number = 1 << 30
         self.region_part, self.region_by = -1, "island"
         self.cell_images: dict[tuple[str, str], Any] = {}
         self._cells_of: object = None
@@ -185,6 +188,20 @@ class Page(QWidget):
         if column in ("upto", "below"):
             return f"{column}:{self.session.row_id}" if self.session.row_id else ""
         return f"channel:{column}" if column else ""
+
+    def choose_level(self, channel: str) -> None:
+        """Set the levels of another channel."""
+        self.level_channel = channel
+        self.refresh()
+
+    def choose_stroke(self, number: int) -> None:
+        """Choose one of a layer's strokes, counted from 1."""
+        self.stroke_number = number
+        self.refresh()
+
+    def fold_changed(self) -> None:
+        """A group was folded or opened."""
+        self.refresh()
 
     def set_scrolled(self, value: int) -> None:
         """Remember how far the table is scrolled; the controls may be built anew."""

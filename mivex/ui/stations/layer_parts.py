@@ -164,6 +164,24 @@ def _levels(c: Page, was: Range, read: Callable[[], Any], put: Write, merge: str
         )
 
 
+def build_levels(c: Page, now: Callable[[], dict[str, Range]], put: Write, merge: str) -> None:
+    """Levels by channel, of a group or of the whole stack; ``put(doc, levels)`` gives the document with them."""
+    changed = any(not r.plain for r in now().values())
+    if not _more(c, f"{merge} levels", "levels by channel", changed, c.column):
+        return
+    which = ChoiceField("Channel", "Whose levels are set.", lambda: c.level_channel, "opacity", CHANNELS)
+    which.edited.connect(c.choose_level)
+    c.add_field(which)
+
+    def write(d: Any, key: str, v: Any) -> Any:
+        channel, rows = c.level_channel, dict(now())
+        fresh = edits.revalidated(rows.get(channel, Range()), **{key: v})
+        rows.pop(channel, None)
+        return put(d, rows if fresh.plain else {**rows, channel: fresh})
+
+    _fields(c, Range(), list(Range.model_fields), lambda: now().get(c.level_channel, Range()), write, merge, c.column)
+
+
 PARTS = {
     "pattern": "A pattern",
     "painted": "Painted",

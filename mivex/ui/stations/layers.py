@@ -18,13 +18,14 @@ from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
 from mivex.ui.fields.stack_table import HEAD, MOST, ROW, StackTable
 from mivex.ui.stations.base import Page, Station
-from mivex.ui.stations.layer_parts import build_cell, build_mask
+from mivex.ui.stations.layer_parts import build_cell, build_levels, build_mask
 from mivex.ui.stations.painting import build_painting
 
 
 def build_layers(c: Page, o: Overlay) -> None:
     """The table, its buttons, and what is chosen in it."""
     table = StackTable()
+    table.turned, table.row_id = c.turned, c.session.row_id
     table.put(o.layers)
     _toolbar(c, o)
     area = QScrollArea()
@@ -109,10 +110,13 @@ def _connect(c: Page, o: Overlay, table: StackTable) -> None:
     table.removed.connect(lambda k: say(partial(layer_edits.remove_row, overlay_id=o.id, row_id=k), "Remove layer"))
     table.looked.connect(c.look_at)
     table.held.connect(c.hold_look)
+    table.folded.connect(c.fold_changed)
 
     def live() -> None:
         now = s.overlay or o
-        if table.stack is not now.layers:
+        table.turned = c.turned
+        if table.stack is not now.layers or table.row_id != s.row_id:
+            table.row_id = s.row_id
             table.put(now.layers)
         table.row_id, table.column, table.holding = s.row_id, s.column, c.held_look
         table.pictures = c.cell_images
@@ -289,6 +293,13 @@ def _base(c: Page, o: Overlay) -> None:
     relief = o.layers.relief
     _model(c, o, "relief", Relief, ("strength", "green", "occlusion", *(("reach",) if relief.occlusion else ())), Relief())
     c.column.addSpacing(6)
+    build_levels(
+        c,
+        lambda: (c.session.doc.overlay(o.id) or o).layers.levels,  # type: ignore[arg-type, return-value]
+        lambda d, rows: layer_edits.set_stack(d, o.id, lambda st: st.model_copy(update={"levels": rows})),
+        f"{o.id} stack",
+    )
+    c.column.addSpacing(6)
     c.column.addWidget(label("Border", "section"))
     _model(c, o, "guard", Guard, ("on", *(("width", "ragged", "features", "seed") if o.layers.guard.on else ())), Guard())
 
@@ -334,6 +345,17 @@ def _group(c: Page, o: Overlay, group: Group) -> None:
         c.column.addWidget(label(f"From the build “{build.build}”", "section"))
         for knob in build.open:
             _knob(c, o, group, knob.name, knob.at)
+
+    def levels() -> Any:
+        now = (c.session.doc.overlay(o.id) or o).layers.row(group.id)
+        return now.levels if isinstance(now, Group) else group.levels
+
+    build_levels(
+        c,
+        levels,
+        lambda d, rows: layer_edits.change_row(d, o.id, group.id, lambda g: g.model_copy(update={"levels": rows})),
+        group.id,
+    )
     row = QHBoxLayout()
     if build is not None:
         update = QPushButton("Bring up to date")
@@ -451,6 +473,7 @@ def shape(c: Page, o: Overlay) -> object:
         o.layers.relief.occlusion,
         o.layers.guard.on,
         frozenset(c.opened),
+        frozenset(c.turned),
         c.painting,
         c.painted_part,
         b.does,
@@ -471,7 +494,7 @@ STATION = Station(
     build_layers,
     lambda o: bool(o.layers.rows),
     shape,
-    392,
+    404,
     True,
 )
 """Registered."""

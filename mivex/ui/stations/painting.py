@@ -139,16 +139,38 @@ def _tip(c: Page) -> None:
 
 
 def _last(c: Page, o: Overlay, row: Layer) -> None:
-    """The last stroke can be changed afterwards."""
-    use = QPushButton("Repaint the last stroke with these settings")
-    use.setToolTip("Its points stay; tip, size and values become those above.")
+    """Any stroke can be changed afterwards."""
+    c.column.addWidget(label("A stroke that is there", "section"))
+    count = len(row.strokes)
+
+    def chosen() -> int:
+        return min(max(c.stroke_number, 1), count)
+
+    which = NumberField("Stroke", "Which one; the last is the newest.", chosen, count, low=1, high=count,
+                        hard=(1, count), whole=True)
+    which.edited.connect(c.choose_stroke)
+    c.add_field(which)
 
     def change(strokes: tuple[Any, ...]) -> tuple[Any, ...]:
-        old = strokes[-1]
+        i = chosen() - 1
+        old = strokes[i]
         fresh = c.session.brush.stroke(old.points, old.seed, mask=False, faces=old.faces)
-        return (*strokes[:-1], fresh)
+        return (*strokes[:i], fresh, *strokes[i + 1:])
 
-    use.clicked.connect(
-        lambda: c.session.apply("Repaint stroke", lambda d: layer_edits.set_strokes(d, o.id, row.id, change))
-    )
-    c.column.addWidget(use)
+    def take() -> None:
+        old = row.strokes[chosen() - 1]
+        c.session.set_brush(does=old.does, tip=old.tip, area=old.area, wrap=old.wrap, mirror=old.mirror,
+                            add=old.join == "add", values=dict(old.values) or c.session.brush.values)
+
+    line = QHBoxLayout()
+    for words, tip, do in (
+            ("Take its settings", "What it was painted with becomes what stands above.", take),
+            ("Repaint it", "Its points stay; tip, size and values become those above.", lambda: c.session.apply(
+                "Repaint stroke", lambda d: layer_edits.set_strokes(d, o.id, row.id, change))),
+            ("Remove it", "This stroke alone.", lambda: c.session.apply("Remove stroke", lambda d: layer_edits.set_strokes(
+                d, o.id, row.id, lambda st: st[:chosen() - 1] + st[chosen():])))):
+        button = QPushButton(words)
+        button.setToolTip(tip)
+        button.clicked.connect(lambda _=False, f=do: f())  # type: ignore[misc]
+        line.addWidget(button)
+    c.column.addLayout(line)

@@ -8,14 +8,22 @@ from mivex.ui.tools.base import Drag, Mouse, Tool
 
 
 class LayerBrush(Tool):
-    """Paints on the chosen layer; the right button clears, Shift draws straight on from the last stroke's end."""
+    """Paints on the chosen layer; the right button clears, Shift goes on from the last stroke, Alt takes values."""
 
     def begin(self, canvas: Any, press: Mouse) -> Drag | None:
         painter = canvas.layer_painter
         if painter is None or not painter.ready or press.button == Qt.MouseButton.MiddleButton:
             return None
         at = canvas.on_canvas(press.at)
+        if at is not None and press.holds(Qt.KeyboardModifier.AltModifier):
+            painter.take(*at)
+            return self._nothing()
         return None if at is None else self._drag(canvas, painter, press, at)
+
+    @staticmethod
+    def _nothing() -> Drag:
+        while True:
+            yield
 
     @staticmethod
     def _drag(canvas: Any, painter: Any, press: Mouse, at: tuple[float, float]) -> Drag:

@@ -132,7 +132,8 @@ def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
                         if c > zero and ex + half > rx - corner and ey + half > ry - corner:
                             lost = 0
                             n = 16 if min(rx, ry) < np.float32(6) else 8
-                            step, begin = np.float32(1) / np.float32(n), (np.float32(1) / np.float32(n) - np.float32(1)) * half
+                            step = np.float32(1) / np.float32(n)
+                            begin = (step - np.float32(1)) * half
                             for b in range(n):
                                 ty = abs(ey + begin + np.float32(b) * step)
                                 for a in range(n):
