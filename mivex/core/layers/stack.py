@@ -1,17 +1,20 @@
 """A stack becomes a surface: row upon row, from the lowest up; what lies below a change is kept."""
 
 from collections.abc import Callable, Mapping
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, replace
+from typing import Any
 
 import numpy as np
 
+from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.types import Floats
 from mivex.core.layers.heights import normals_of, occlusion_of
 from mivex.core.layers.joining import join, join_light, levelled
-from mivex.core.layers.masks import Outside, Values
-from mivex.core.layers.model import CHANNELS, COLOURED, Base, Group, Layer, Relief, Stack
+from mivex.core.layers.masks import Outside, Values, pattern_laid
+from mivex.core.layers.model import CHANNELS, COLOURED, Base, Group, Layer, Relief, Shaping, Stack, walk
 from mivex.core.layers.patterns.fields import Wear, draw_wear
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.prepare.base import Surface
@@ -316,6 +319,26 @@ def _text_of(row: Layer | Group) -> str:
     return kept[1]
 
 
+def _patterns_of(rows: tuple[Layer | Group, ...]) -> list[tuple[Any, Shaping]]:
+    """Every pattern that rows read and how it lies, each once."""
+    found: dict[str, tuple[Any, Shaping]] = {}
+    for r in walk(rows):
+        if not r.on:
+            continue
+        for part in (*r.mask.parts, *(r.cells.values() if isinstance(r, Layer) else ())):
+            if part.source == "pattern" and part.pattern is not None:
+                found[part.pattern.model_dump_json() + part.laid.model_dump_json()] = part.pattern, part.laid
+    return list(found.values())
+
+
+def draw_ahead(rows: tuple[Layer | Group, ...], outside: Outside) -> None:
+    """Draw the patterns that rows will read, two at a time: much of their work is of one core only."""
+    todo = _patterns_of(rows)
+    if len(todo) > 1 and WORKERS > 1:
+        with ThreadPoolExecutor(2) as pool:
+            list(pool.map(lambda p: pattern_laid(p[0], p[1], outside.size, outside.keep), todo))
+
+
 def state_nodes(
     stack: Stack, start: Node, surface: Callable[[object], Surface], outside: Outside, *, empty: bool, kept: bool = True
 ) -> list[Node]:
@@ -336,12 +359,12 @@ def state_nodes(
     """
     values = Values(stack, outside)
     base = stack.base.model_dump_json()
-    first = Node(
-        hashed(start.key, base, str(empty), "planes"),
-        lambda made: Planes(surface(made), stack.base, empty, {}),
-        (start,),
-        Planes.size,
-    )
+
+    def begun(made: object) -> Planes:
+        draw_ahead(tuple(r for r in stack.rows if r.on), outside)
+        return Planes(surface(made), stack.base, empty, {})
+
+    first = Node(hashed(start.key, base, str(empty), "planes"), begun, (start,), Planes.size)
     nodes = [first]
     others = hashed(*(_text_of(r) for r in stack.walk() if _read_by_masks(stack, r.id)))
 

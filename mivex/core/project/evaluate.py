@@ -155,7 +155,7 @@ class Workshop:
         if overlay.source.canvas[0] < 1:
             raise MivexError(f"“{overlay.name}” has no picture yet.")
         w, h = overlay.source.canvas
-        made: Picture = self.graph.value(Node(f"canvas {w} {h}", lambda: Picture(np.zeros((h, w, 4), np.float32))))
+        made: Picture = self.graph.value(Node(f"canvas {w} {h}", lambda: _canvas(w, h)))
         return made
 
     def prepare(self, picture: Picture, source: Source, steps: tuple[StepParams, ...], bits: int = 8, *,
@@ -226,6 +226,13 @@ class _Worked:
     def size(self) -> int:
         """Bytes."""
         return int(self.surface.values.nbytes) + sum(int(c.nbytes) for c in self.surface.channels.values())
+
+
+def _canvas(w: int, h: int) -> Picture:
+    """An empty canvas; its name need not be worked out from its texels."""
+    made = Picture(np.zeros((h, w, 4), np.float32))
+    made.__dict__["key"] = hashed("canvas", str(w), str(h))
+    return made
 
 
 def _scale_of(picture: Picture, ask: Ask) -> float:

@@ -65,7 +65,7 @@ def light_rows(below, alpha, value, cover, wc, wo, sc, so, out, solid, first, la
     """Colour and opacity together: both weighed by what is seen of them, so that clear texels lend no colour."""
     w = solid.shape[1]
     zero, one = np.float32(0), np.float32(1)
-    b, v = np.empty(3 * w, np.float32), np.empty(3 * w, np.float32)
+    b, v, p3 = np.empty(3 * w, np.float32), np.empty(3 * w, np.float32), np.empty(3 * w, np.float32)
     a, o, m, n, p = (
         np.empty(w, np.float32),
         np.empty(w, np.float32),
@@ -90,10 +90,11 @@ def light_rows(below, alpha, value, cover, wc, wo, sc, so, out, solid, first, la
             t = n[x] * so
             r = a[x] + (o[x] - a[x]) * t
             s[x] = o[x] if t == one else r
-        row3 = out[y]
         for x in range(w):
             t = p[x]
-            for c in range(3):
-                i = 3 * x + c
-                r = b[i] + (v[i] - b[i]) * t
-                row3[i] = v[i] if t == one else r
+            p3[3 * x], p3[3 * x + 1], p3[3 * x + 2] = t, t, t
+        row3 = out[y]
+        for i in range(3 * w):
+            t = p3[i]
+            r = b[i] + (v[i] - b[i]) * t
+            row3[i] = v[i] if t == one else r

@@ -45,6 +45,17 @@ def cells_rows(px, py, value, near, second, which, first, last):
             best[x], after[x] = math.sqrt(best[x]), math.sqrt(after[x])
 
 
+@kernel
+def smooth_rows(x, low, scale, out, first, last):
+    """``3t² − 2t³`` of ``t = (x − low) · scale``, held to [0, 1]."""
+    zero, one = np.float32(0), np.float32(1)
+    for y in range(first, last):
+        a, o = x[y], out[y]
+        for i in range(a.size):
+            t = min(max((a[i] - low) * scale, zero), one)
+            o[i] = t * t * (np.float32(3) - np.float32(2) * t)
+
+
 @inlined
 def _overlap(d, r):
     # How much of a texel at a distance from a line's middle lies on the line.

@@ -71,8 +71,12 @@ def counts(n: float, h: int, w: int) -> tuple[int, int]:
 
 def smooth(x: Floats, low: float, high: float) -> Floats:
     """0 below ``low``, 1 above ``high``, eased between (``3t² − 2t³``); float32."""
-    t = np.clip((x - np.float32(low)) / np.float32(high - low if high != low else 1e-6), 0, 1)
-    return np.asarray(t * t * (3 - 2 * t), np.float32)
+    src = np.ascontiguousarray(x, np.float32)
+    rows = src.reshape(src.shape[0], -1) if src.ndim > 1 else src.reshape(1, -1)
+    out: Floats = np.empty(rows.shape, np.float32)
+    scale = np.float32(1 / (high - low if high != low else 1e-6))
+    run_bands(rows.shape[0], lambda a, b: _kernels.smooth_rows(rows, np.float32(low), scale, out, a, b))
+    return out.reshape(src.shape)
 
 
 def fractal(
