@@ -11,7 +11,7 @@ from mivex.core.base.types import Floats
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.svg import draw_svg
 from mivex.core.pixels.colour import to_display, to_linear
-from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, polygon
+from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, polygon, segment
 from mivex.core.project.file import write_project
 from mivex.demo import FOLDER, PROJECT
 from mivex.demo.project import project
@@ -37,6 +37,81 @@ def porthole() -> None:
     edge = np.clip((rho - 0.94) / 0.06, 0, 1)[..., None]
     rgb = _flat(n, n, (0.10, 0.13, 0.14)) * (1 - edge) + np.array((0.42, 0.55, 0.52), np.float32) * edge
     _save("porthole_pane.png", rgb, (0.26 + 0.3 * edge[..., 0]) * inside)
+
+
+def reference() -> None:
+    """The pane as it might have been photographed, to be matched by layers: salt, a wiped arc, scratches, smears."""
+    n = 512
+    y, x = grid(n, n)
+    c, r = n / 2, 236.0
+    d = circle(y, x, c, c, r)
+    rho = np.hypot(y - c, x - c) / r
+    cloud = noise(n, n, 120, 101, 5)
+    grain = noise(n, n, 5, 102, 2)
+    salt = np.clip((rho - 0.42) * 1.1 + (cloud - 0.5) * 0.9, 0, 1) * (0.55 + 0.45 * grain)
+    # Wiped once with a sleeve: an arc through the film.
+    arc = np.abs(np.hypot(y - (c + 260), x - (c - 40)) - 300) - 46
+    streaks = noise(n, n, 60, 103, 3) * 0.5 + cv2.GaussianBlur(noise(n, n, 6, 104, 2), (61, 1), 0)
+    salt = salt * (1 - filled(arc, 46) * np.clip(streaks * 1.1, 0.25, 0.95))
+    # Crystals: specks that catch the light.
+    rng = np.random.default_rng(105)
+    specks: Floats = np.zeros((n, n), np.float32)
+    for _ in range(700):
+        a, q = rng.uniform(0, 2 * np.pi), np.sqrt(rng.uniform(0.2, 0.95)) * r
+        py, px = int(c + np.sin(a) * q), int(c + np.cos(a) * q)
+        specks[py:py + rng.integers(1, 3), px:px + rng.integers(1, 3)] = rng.uniform(0.3, 1)
+    specks = cv2.GaussianBlur(specks, (0, 0), 0.8) * np.clip((rho - 0.35) * 2, 0, 1)
+    scratch = np.zeros((n, n), np.float32)
+    for _ in range(34):
+        a, q = rng.uniform(0, 2 * np.pi), np.sqrt(rng.uniform(0, 0.85)) * r
+        s = (c + np.sin(a) * q, c + np.cos(a) * q)
+        b, length = rng.normal(0.5, 0.5), rng.uniform(20, 130)
+        e = (s[0] + np.sin(b) * length, s[1] + np.cos(b) * length)
+        scratch = np.maximum(scratch, filled(segment(y, x, s, e, 0.25), 1.6) * np.float32(rng.uniform(0.12, 0.5)))
+    smear = np.zeros((n, n), np.float32)
+    for k in range(4):
+        tip = (150 + 9 * abs(k - 1), 206 + 34 * k)
+        end = (tip[0] + 96 + 14 * k, tip[1] + 16 - 5 * k)
+        body = filled(segment(y, x, tip, end, 12), 8)
+        fade = np.clip(1 - (y - tip[0]) / 130, 0, 1)
+        ridges = 0.6 + 0.4 * np.sin(np.hypot(y - tip[0] - 4, (x - tip[1]) * 1.2) * 1.5)
+        smear = np.maximum(smear, body * fade * np.where(y < tip[0] + 22, ridges, 0.55).astype(np.float32))
+    gleam = np.exp(-((rho - 0.955) / 0.035) ** 2) * (0.35 + 0.65 * np.clip((c - y + (c - x) * 0.6) / r, 0, 1))
+    base = 0.10 + 0.05 * rho ** 3
+    alpha = 1 - (1 - base) * (1 - 0.62 * salt) * (1 - 0.8 * specks) * (1 - 0.55 * scratch) * (1 - 0.30 * smear) \
+        * (1 - 0.75 * gleam)
+    glass = _flat(n, n, (0.30, 0.42, 0.42))
+    rgb = over(glass, (0.86, 0.87, 0.84), np.clip(0.9 * salt + specks, 0, 1))
+    rgb = over(rgb, (0.80, 0.84, 0.84), scratch)
+    rgb = over(rgb, (0.72, 0.74, 0.70), smear * np.float32(0.8))
+    rgb = over(rgb, (0.97, 0.98, 0.96), gleam.astype(np.float32))
+    inside = filled(d)
+    rgb = np.where((inside > 0)[..., None], rgb, np.float32(0.0))
+    _save("pane_reference.png", rgb, alpha * inside)
+
+
+def buoy() -> None:
+    """A mooring buoy as a mesh: a profile turned about the upright axis, with UVs round and down it."""
+    profile = np.array([
+        (0.0, 0.5), (0.05, 0.5), (0.06, 0.44), (0.05, 0.38), (0.12, 0.355), (0.24, 0.30), (0.33, 0.20), (0.36, 0.10),
+        (0.36, 0.04), (0.40, 0.03), (0.40, -0.03), (0.36, -0.04), (0.35, -0.14), (0.28, -0.27), (0.16, -0.36),
+        (0.08, -0.40), (0.07, -0.47), (0.0, -0.5)])
+    way = np.concatenate([[0], np.cumsum(np.hypot(*np.diff(profile, axis=0).T))])
+    fine = np.linspace(0, way[-1], 57)
+    r, y = (np.interp(fine, way, profile[:, k]) for k in (0, 1))
+    turns = 40
+    a = np.linspace(0, 2 * np.pi, turns + 1)
+    rows = [f"v {ri * np.sin(t):.5f} {yi:.5f} {ri * np.cos(t):.5f}" for ri, yi in zip(r, y, strict=True) for t in a]
+    nr, ny = -np.gradient(y), np.gradient(r)
+    long = np.maximum(np.hypot(nr, ny), 1e-9)
+    rows += [f"vn {m * np.sin(t):.4f} {q:.4f} {m * np.cos(t):.4f}" for m, q in zip(nr / long, ny / long, strict=True) for t in a]
+    rows += [f"vt {t / (2 * np.pi):.5f} {1 - s / way[-1]:.5f}" for s in fine for t in a]
+    for i in range(len(fine) - 1):
+        for k in range(turns):
+            p = i * (turns + 1) + k + 1
+            q = p + turns + 1
+            rows += ["f " + " ".join(f"{v}/{v}/{v}" for v in corners) for corners in ((p, q, q + 1), (p, q + 1, p + 1))]
+    write_text(FOLDER / "buoy.obj", "\n".join(rows) + "\n")
 
 
 def _letters(y: Floats, x: Floats, h: float, top: float, left: float) -> tuple[Floats, float]:
@@ -255,6 +330,8 @@ def main() -> None:
     """Draw everything."""
     FOLDER.mkdir(exist_ok=True)
     porthole()
+    reference()
+    buoy()
     registration("registration_nr04.png", 18)
     registration("registration_to_border.png", 0)
     chevrons()

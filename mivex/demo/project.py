@@ -13,16 +13,18 @@ from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.tiling import Noise
 from mivex.core.prepare.tinting import GradientMap
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place, SurfacePlace
+from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelPlace, Place, SurfacePlace
 
 
 def project() -> Document:
     """The demo project."""
     def overlay(key: str, name: str, kind: str, path: str, places: tuple[Place, ...], steps: tuple = (),
-                canvas: tuple[int, int] = (0, 0), layers: Stack | None = None, **material: object) -> Overlay:
+                canvas: tuple[int, int] = (0, 0), layers: Stack | None = None, reference: str = "",
+                **material: object) -> Overlay:
         base = default_material(kind)  # type: ignore[arg-type]
         source = Source(path=path) if path else Source(canvas=canvas, meaning="colour")
-        return Overlay(id=key, name=name, kind=kind, source=source, steps=steps, places=places, layers=layers or Stack(),
+        return Overlay(id=key, name=name, kind=kind, source=source, steps=steps, places=places,
+                       layers=layers or Stack(), reference=reference,
                        material=Material.model_validate(base.model_dump() | material))
 
     def spot(key: str, x: float, y: float, z: float, size: float, roll: float = 0) -> BillboardPlace:
@@ -51,10 +53,37 @@ def project() -> Document:
                     MaskPart(source="pattern", pattern={**straps, "seen": "cover"}, invert=True),))))
         return Stack.model_validate({"base": base_for("cloth"), "rows": rows})
 
+    def weathered() -> Stack:
+        """A painted buoy: bare along its edges, rusty in its hollows, grown over below the waterline."""
+        def found(**geometry: object) -> MaskPart:
+            return MaskPart.model_validate({"source": "geometry", "geometry": geometry})
+
+        uneven = {"source": "pattern", "pattern": {"kind": "noise", "features": 14, "contrast": 2.4, "seed": 4}}
+        rows = (
+            Layer(id="growth", name="Growth", cells={
+                "colour": Cell(source="pattern", pattern={"kind": "clouds", "features": 6}, colour=(0.24, 0.28, 0.16),
+                               colour_low=(0.12, 0.14, 0.1)), "roughness": Cell(number=0.95)},
+                mask=Mask.model_validate({"parts": [
+                    found(kind="position", axis="down", low=0.45, high=0.6),
+                    {**uneven, "join": "multiply", "contrast": 0.3, "balance": 0.5}]})),
+            Layer(id="rust", name="Rust in the hollows", cells={
+                "colour": Cell(colour=(0.34, 0.16, 0.07)), "roughness": Cell(number=0.9)},
+                mask=Mask.model_validate({"parts": [
+                    {**found(kind="cavity", reach=0.12, rays=48).model_dump(), "contrast": 0.35, "balance": 0.35},
+                    uneven]})),
+            Layer(id="bare", name="Bare edges", cells={
+                "colour": Cell(colour=(0.62, 0.6, 0.57)), "metal": Cell(number=1.0), "roughness": Cell(number=0.35)},
+                mask=Mask.model_validate({"parts": [
+                    {**found(kind="edges", size=0.05).model_dump(), "contrast": 0.4, "balance": 0.2}, uneven]})),
+            Layer(id="runs", name="Runs", strength=0.6, cells={"colour": Cell(colour=(0.3, 0.15, 0.08))},
+                  mask=Mask.model_validate({"parts": [{"source": "pattern", "pattern": {
+                      "kind": "streaks", "count": 26, "length": 0.4, "seed": 9}}]})))
+        return Stack.model_validate({"base": Base(colour=(0.80, 0.30, 0.06), opacity=1.0, roughness=0.4), "rows": rows})
+
     return Document(overlays=(
         overlay("porthole", "Porthole pane", "glass", "porthole_pane.png",
                 (PanelPlace(id="pane", at=(-1.55, 2.743, -1.027), pitch=14.0, width=1.03, height=1.03),),
-                (Spread(),), layers=dirty_glass()),
+                (Spread(),), layers=dirty_glass(), reference="pane_reference.png"),
         overlay("registry", "Hull registration", "decal", "registration_nr04.png",
                 (HullPlace(id="bow", along=0.1, around=26.0, width=1.55, height=0.3875),), (Spread(),),
                 layers=Stack(rows=(built("Worn stencil", "worn"),))),
@@ -93,6 +122,9 @@ def project() -> Document:
         overlay("tarp", "Torn tarpaulin", "cloth", "",
                 (PanelPlace(id="draped", at=(-2.55, 0.75, -0.1), yaw=22.0, pitch=-6.0, width=1.1, height=1.1),),
                 (Spread(),), canvas=(512, 512), layers=Stack(base=base_for("cloth"), rows=(built("Torn cloth", "torn"),))),
+        overlay("buoy", "Mooring buoy", "cloth", "",
+                (MeshPlace(id="moored", path="buoy.obj", at=(1.12, 0.40, 1.3), yaw=30.0, pitch=24.0, width=0.75),),
+                canvas=(512, 512), layers=weathered(), blend="Solid", group="Solid", depth_write=True),
         overlay("packed", "Packed mote", "sprite", "mote_core.png",
                 (spot("p1", 1.55, 0.62, 0.85, 0.30), spot("p2", 1.20, 0.40, 0.95, 0.18, 30)),
                 (Pack(name="core, halo, rays", red=PackedChannel(name="core"),

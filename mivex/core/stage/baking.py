@@ -226,8 +226,12 @@ def curvature(mesh: Mesh) -> Doubles:
     return np.where(count > 0, np.trace(shape, axis1=1, axis2=2) / 2, 0.0)[at]
 
 
-def _sharp_edges(mesh: Mesh) -> Doubles:
-    """How far the surface turns outwards at each side of each triangle, (m, 3) in radians; 0 at hollows and rims."""
+SHARP = math.radians(20)
+"""An edge from this angle on is a crease; what is finely cut from a curve turns less."""
+
+
+def _creases(mesh: Mesh) -> tuple[Doubles, Doubles, Doubles]:
+    """Edges where the surface turns outwards by more than `SHARP`: both ends (n, 3), and the angle."""
     at = welded(mesh)
     f = at[mesh.index]
     a, b, c = (mesh.position[mesh.index[:, k]] for k in range(3))
@@ -241,33 +245,32 @@ def _sharp_edges(mesh: Mesh) -> Doubles:
     i, j = order[:-1][same], order[1:][same]
     ti, tj = i % m, j % m
     angle = np.arccos(np.clip((n[ti] * n[tj]).sum(1), -1, 1))
-    outward = ((middle[tj] - middle[ti]) * n[ti]).sum(1) < 0
-    out = np.zeros(3 * m)
-    out[i], out[j] = np.where(outward, angle, 0), np.where(outward, angle, 0)
-    return out.reshape(3, m).T
+    sharp = (((middle[tj] - middle[ti]) * n[ti]).sum(1) < 0) & (angle > SHARP)
+    corner = mesh.index[ti[sharp]], i[sharp] // m
+    rows = np.arange(len(corner[0]))
+    first, last = corner[0][rows, corner[1]], corner[0][rows, (corner[1] + 1) % 3]
+    return mesh.position[first], mesh.position[last], angle[sharp]
 
 
 def _edges(mesh: Mesh, spots: Spots, size: float) -> Doubles:
     """How much of an edge lies near each spot: smooth bulges by their radius, creases by their angle and distance."""
-    face = spots.face[spots.rows, spots.columns]
-    corner = mesh.index[face]
+    corner = mesh.index[spots.face[spots.rows, spots.columns]]
     bulge = np.clip((curvature(mesh)[corner] * spots.weights).sum(axis=1) * size, 0, 1)
-    sharp = _sharp_edges(mesh)[face]
-    area2 = np.linalg.norm(
-        np.cross(
-            mesh.position[corner[:, 1]] - mesh.position[corner[:, 0]],
-            mesh.position[corner[:, 2]] - mesh.position[corner[:, 0]],
-        ),
-        axis=1,
-    )
-    crease = np.zeros(len(face))
-    for k in range(3):
-        side = np.linalg.norm(mesh.position[corner[:, (k + 1) % 3]] - mesh.position[corner[:, k]], axis=1)
-        far = spots.weights[:, (k + 2) % 3] * area2 / np.maximum(side, 1e-12)
-        crease = np.maximum(crease, np.clip(1 - far / size, 0, 1) * np.clip(sharp[:, k] / math.radians(60), 0, 1))
-    # A finely cut curve has many small creases, which are no edges.
-    small = np.sqrt(np.maximum(area2, 1e-20)) < size
-    return np.maximum(bulge, np.where(small, crease * (sharp.max(axis=1) > math.radians(20)), crease))
+    first, last, angle = _creases(mesh)
+    if not len(angle):
+        return np.asarray(bulge)
+    from scipy.spatial import cKDTree
+
+    # Points along the creases, closer together than what is told apart.
+    count = np.clip(np.ceil(np.linalg.norm(last - first, axis=1) / (size / 6)).astype(int) + 1, 2, 400)
+    which = np.repeat(np.arange(len(angle)), count)
+    step = np.arange(len(which)) - np.repeat(np.cumsum(count) - count, count)
+    t = (step / np.repeat(count - 1, count))[:, None]
+    points = first[which] + (last - first)[which] * t
+    far, near = cKDTree(points).query(spots.position, distance_upper_bound=size, workers=-1)
+    turned = np.append(np.clip(angle / math.radians(60), 0, 1)[which], 0.0)[near]
+    crease = np.where(np.isfinite(far), np.clip(1 - np.where(np.isfinite(far), far, size) / size, 0, 1), 0) * turned
+    return np.asarray(np.maximum(bulge, crease))
 
 
 @dataclass(frozen=True)

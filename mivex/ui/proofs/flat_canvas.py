@@ -74,6 +74,7 @@ class FlatCanvas(Canvas):
         self.uv_set = 0
         self._wires: tuple[object, QPainterPath, QPainterPath] | None = None
         self.patches = 0
+        self.words = ("Before", "After")
         self._resting = QTimer(self, singleShot=True, interval=160)
         self._resting.timeout.connect(self._rest)
         self.marked: tuple[int, int, int, int] | None = None
@@ -314,15 +315,15 @@ class FlatCanvas(Canvas):
 
     def _paint_compare(self, p: QPainter) -> None:
         if self.mode == "flicker":
-            self._tag(p, "Before" if self._old_side else "After", 10)
+            self._tag(p, self.words[0] if self._old_side else self.words[1], 10)
             return
         x = round(self.width() * self.split)
         p.setPen(QPen(QColor("#101010"), 3))
         p.drawLine(x, 0, x, self.height())
         p.setPen(QPen(QColor(theme.TEXT), 1))
         p.drawLine(x, 0, x, self.height())
-        self._tag(p, "Before", x - 10, left_of=True)
-        self._tag(p, "After", x + 10)
+        self._tag(p, self.words[0], x - 10, left_of=True)
+        self._tag(p, self.words[1], x + 10)
 
     @property
     def split(self) -> float:

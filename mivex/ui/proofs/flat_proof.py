@@ -310,7 +310,7 @@ class FlatProof(QWidget):
         if self.canvas.layer_painter is not None and self.canvas.layer_painter.on:
             return "Drag paints, right button clears, Shift goes straight, Ctrl+wheel: size."
         if self.look:
-            return "A view into the layers: press the column's head again to leave it."
+            return "Press the column's head again to leave this view."
         if self.canvas.painting:
             return "Drag paints, right button takes away, Ctrl+wheel: size."
         if self.canvas.texture.pivot != (0.5, 0.5):
@@ -375,6 +375,9 @@ class FlatProof(QWidget):
         if changed:
             self.canvas.view = replace(self.canvas.view, **look)
         before = self._before(o, texture)
+        self.canvas.words = {"reference": ("Reference", "Result"), "below": ("Below it", "Result"),
+                             "upto": ("Up to it", "Result"),
+                             "overlay": ("The other", "This one")}.get(self._against[0], ("Before", "After"))
         self._follow_step(o)
         if self.canvas.texture is texture and self.canvas.before is before and self._shown == o.id:
             if changed:

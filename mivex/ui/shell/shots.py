@@ -1,5 +1,6 @@
 """Pictures of every main view, made from the demo."""
 
+import math
 from collections.abc import Iterator
 from functools import partial
 from pathlib import Path
@@ -7,8 +8,10 @@ from pathlib import Path
 from PySide6.QtWidgets import QApplication
 
 from mivex.core.base.errors import MivexError
-from mivex.core.prepare import STEPS
-from mivex.core.project import edits
+from mivex.core.layers.model import Layer
+from mivex.core.layers.strokes import Tip
+from mivex.core.project import edits, layer_edits
+from mivex.core.stage.camera import Camera
 from mivex.demo import PROJECT
 from mivex.ui.shell.app import application, settle
 from mivex.ui.shell.window import Window
@@ -53,75 +56,102 @@ def write_shots(folder: Path) -> Iterator[Path]:
     yield _grab(window, folder, "02-alpha")
     window.flat.compare.setChecked(False)
     window.tray.list.setCurrentRow(_finding(window, "matte"))
-    yield _grab(window, folder, "03-matte-found")
+    settle(window)
     window.tray.mend()
     window.flat.compare.setChecked(True)
-    yield _grab(window, folder, "04-matte-removed")
+    yield _grab(window, folder, "03-matte-removed")
     window.flat.compare.setChecked(False)
     while s.undo_label:
         s.undo()
     window.flat.set_layout("backdrops")
-    yield _grab(window, folder, "05-all-backdrops")
+    yield _grab(window, folder, "04-all-backdrops")
     window.flat.set_layout("far")
     window.arrange("flat")
-    yield _grab(window, folder, "06-far-sizes")
+    yield _grab(window, folder, "05-far-sizes")
     window.arrange("both")
     window.tray.list.setCurrentRow(_finding(window, "border"))
-    yield _grab(window, folder, "07-border")
-    s.choose("porthole")
-    window.go("alpha")
-    window.flat.set_layout("single")
-    c.set_view(backdrop="checker", show="over")
-    for word, values in (("fall-off", {"radius": 0.42, "soft": 0.5, "y": 0.06, "how": "subtract", "amount": 0.6}),
-                         ("curve", {"points": ((0.0, 0.0), (0.25, 0.1), (0.6, 0.72), (1.0, 1.0))})):
-        window.controls.add_step(STEPS[word])
-        key, at = s.overlay_id, s.step_index
-        s.apply("Set", partial(edits.set_step, overlay_id=key, index=at, **values))
-    s.activate(0)
-    window.controls.hint.show_step("fall-off")
-    yield _grab(window, folder, "08-fall-off-and-curve")
-    while s.undo_label:
-        s.undo()
+    yield _grab(window, folder, "06-border")
     s.choose("salt")
     window.go("colour")
     window.flat.set_layout("tiles")
-    yield _grab(window, folder, "09-salt-film-repeats")
+    yield _grab(window, folder, "07-salt-film-repeats")
     s.choose("emblem")
     window.go("edges")
     window.flat.set_layout("magnify")
-    yield _grab(window, folder, "10-signed-distance")
+    yield _grab(window, folder, "08-signed-distance")
     s.choose("packed")
     window.go("colour")
     window.flat.set_layout("single")
     c.set_view(backdrop="black")
-    yield _grab(window, folder, "11-recoloured")
+    yield _grab(window, folder, "09-recoloured")
     c.set_view(backdrop="checker")
     s.choose("screen")
     window.go("edges")
     window.flat.set_layout("levels")
-    yield _grab(window, folder, "12-mip-levels")
+    yield _grab(window, folder, "10-mip-levels")
     window.flat.set_layout("single")
     s.choose("bubble")
     window.go("blend")
     c.fit()
-    yield _grab(window, folder, "13-blend")
+    yield _grab(window, folder, "11-blend")
     s.choose("registry")
     window.go("place")
     window.arrange("stage")
-    yield _grab(window, folder, "14-stage")
+    yield _grab(window, folder, "12-stage")
     s.choose("registry_border")
     window.arrange("both")
     window.go("deliver")
     window.tray.list.setCurrentRow(_finding(window, "border"))
     window.go("deliver")
-    yield _grab(window, folder, "15-deliver")
+    yield _grab(window, folder, "13-deliver")
     s.choose("porthole")
     window.go("blend")
     window.arrange("stage")
     window.stage.canvas.look(s.doc.cameras[1])
     s.apply("Light", lambda d: edits.set_lighting(d, environment="spots", lamp_turn=-40.0, lamp_height=30.0))
-    yield _grab(window, folder, "16-light")
+    yield _grab(window, folder, "14-light")
     while s.undo_label:
         s.undo()
+    yield from _layers(window, folder)
     window.end()
     window.hide()
+
+
+def _layers(window: Window, folder: Path) -> Iterator[Path]:
+    """The stack, painting, a mask found on a mesh, and the reference."""
+    s, c = window.session, window.flat.canvas
+    window.arrange("both")
+    window.stage.canvas.look(s.doc.cameras[0])
+    s.choose("porthole")
+    window.flat.set_layout("single")
+    c.set_view(show="over", backdrop="checker")
+    window.go("layers")
+    s.choose_row("salted2", "height")
+    yield _grab(window, folder, "15-layers")
+    s.choose("oil")
+    s.apply("Add", lambda d: layer_edits.add_row(d, "oil", Layer(id="drips", name="Drips")))
+    s.choose_row("drips")
+    tip = Tip(form="hard", size=0.05, presses="size")
+    s.set_brush(values={"colour": (0.08, 0.05, 0.03), "opacity": 0.9, "roughness": 0.08, "height": 0.4}, tip=tip)
+    for k in range(4):
+        points = tuple((0.2 + 0.17 * k + 0.012 * math.sin(i), 0.5 + 0.03 * i, 1 - 0.06 * i) for i in range(6 + 3 * (k % 3)))
+        stroke = s.brush.stroke(points, k, mask=False)
+        s.apply("Paint", partial(layer_edits.add_stroke, overlay_id="oil", row_id="drips", stroke=stroke))
+    window.controls.paint_part(-1, True)
+    yield _grab(window, folder, "16-painting")
+    window.controls.set_painting(False)
+    while s.undo_label:
+        s.undo()
+    s.choose("buoy")
+    s.choose_row("bare", "mask")
+    window.controls.hold_look("mask")
+    window.stage.canvas.look(Camera(name="Near", target=(1.12, 0.45, 1.3), yaw=20.0, pitch=14.0, distance=1.9))
+    yield _grab(window, folder, "17-mask-from-mesh")
+    window.controls.hold_look("")
+    s.choose("porthole")
+    window.stage.canvas.look(s.doc.cameras[0])
+    window.arrange("flat")
+    c.set_compare(True, "beside")
+    window.flat.compare_with("reference")
+    yield _grab(window, folder, "18-reference")
+    window.flat.compare.setChecked(False)
