@@ -12,7 +12,6 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QFileDialog, QInputDialog, QPushButton, QToolButton
 from sprites import disc, paint, rgba
 from test_window import drop
-from test_window import window as window  # noqa: PLC0414 - the fixture
 
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture

@@ -104,7 +104,8 @@ def buoy() -> None:
     rows = [f"v {ri * np.sin(t):.5f} {yi:.5f} {ri * np.cos(t):.5f}" for ri, yi in zip(r, y, strict=True) for t in a]
     nr, ny = -np.gradient(y), np.gradient(r)
     long = np.maximum(np.hypot(nr, ny), 1e-9)
-    rows += [f"vn {m * np.sin(t):.4f} {q:.4f} {m * np.cos(t):.4f}" for m, q in zip(nr / long, ny / long, strict=True) for t in a]
+    rows += [f"vn {m * np.sin(t):.4f} {q:.4f} {m * np.cos(t):.4f}"
+             for m, q in zip(nr / long, ny / long, strict=True) for t in a]
     rows += [f"vt {t / (2 * np.pi):.5f} {1 - s / way[-1]:.5f}" for s in fine for t in a]
     for i in range(len(fine) - 1):
         for k in range(turns):
