@@ -21,7 +21,9 @@ from mivex.core.pixels.colour import to_linear
 cv2 = Lazy("cv2")
 _kernels = Lazy("mivex.core.layers.kernels.dabs")
 MOST_DABS = 20_000
-"""Of one stroke; a longer one is spaced more widely."""
+"""Of one stroke."""
+MOST_AREA = 400
+"""Area of all dabs of one stroke, in squares of the shorter side."""
 Box = tuple[int, int, int, int]
 """Top, bottom, left, right."""
 
@@ -102,7 +104,9 @@ def dabs_of(stroke: PaintStroke, h: int, w: int) -> Floats:
     at = np.array(points, np.float64) * [w, h, 1]
     steps = np.hypot(*np.diff(at[:, :2], axis=0).T) if len(at) > 1 else np.zeros(0)
     way = np.concatenate([[0.0], np.cumsum(steps)])
-    gap = max(tip.size * tip.spacing * short, 1e-6, way[-1] / MOST_DABS)
+    # Very large dabs, or very many, would take minutes: they are spaced more widely.
+    most = min(MOST_DABS, max(64.0, MOST_AREA / tip.size**2))
+    gap = max(tip.size * tip.spacing * short, 1e-6, way[-1] / most)
     s = np.arange(int(way[-1] / gap + 1e-9) + 1) * gap
     x, y, p = (np.interp(s, way, at[:, k]) for k in range(3))
     rng = np.random.default_rng(stroke.seed)

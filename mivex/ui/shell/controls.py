@@ -5,6 +5,7 @@ from collections.abc import Callable
 from PySide6.QtCore import QEvent, QObject, Qt, Signal
 from PySide6.QtWidgets import (
     QApplication,
+    QMenu,
     QPushButton,
     QScrollArea,
     QVBoxLayout,
@@ -25,6 +26,7 @@ class Controls(Page):
 
     add_wanted = Signal()
     demo_wanted = Signal()
+    canvas_wanted = Signal(str)
 
     def __init__(self, session: Session, engine: Engine, choose_file: Callable[[str], str]) -> None:
         super().__init__(session, engine, choose_file)
@@ -115,16 +117,24 @@ class Controls(Page):
 
     def _build_empty(self) -> None:
         self.column.addWidget(label("Begin", "title"))
-        self.column.addWidget(label("An overlay starts from a picture. Then follow the track from left to right: "
-                                     "make its alpha, mend its edges, set its blend, place it, deliver it.",
-                                     "soft", wrap=True))
+        self.column.addWidget(label(
+                "An overlay starts from a picture or an empty canvas. Then follow the track from left to right: lay its "
+                "layers, make its alpha, mend its edges, set its blend, place it, deliver it.", "soft", wrap=True))
         self.column.addSpacing(8)
+        canvas = QPushButton("Begin on an empty canvas")
+        menu = QMenu(canvas)
+        for kind, words in (("glass", "Glass: dark, faint, smooth"), ("decal", "A decal: clear"),
+                            ("cloth", "Cloth or a screen: solid"), ("sprite", "A soft sprite: grey on clear")):
+            menu.addAction(words, lambda k=kind: self.canvas_wanted.emit(k))
+        canvas.setMenu(menu)
         for text, signal, name in (("Add pictures …", self.add_wanted, "main"),
                                    ("Open the demo", self.demo_wanted, "")):
             button = QPushButton(text)
             button.setObjectName(name)
             button.clicked.connect(lambda _=False, s=signal: s.emit())  # type: ignore[misc]
             self.column.addWidget(button)
+            if name == "main":
+                self.column.addWidget(canvas)
 
     def eventFilter(self, watched: QObject, event: QEvent) -> bool:
         if event.type() in (QEvent.Type.Enter, QEvent.Type.FocusIn):

@@ -32,6 +32,8 @@ def power_size(aspect: float, long: int = 512) -> tuple[int, int]:
 
 
 _PICTURES = "Pictures (" + " ".join(f"*{s}" for s in (*READABLE, ".svg")) + ")"
+CANVASES: dict[Kind, str] = {"glass": "Glass", "decal": "Decal", "cloth": "Cloth", "sprite": "Soft sprite"}
+"""Kinds that begin on an empty canvas, and what such an overlay is first called."""
 _KIND_WORDS: tuple[tuple[str, Kind], ...] = (
     (r"glass|pane|window|porthole|lens|visor", "glass"), (r"logo|emblem|badge|crest", "logo"),
     (r"decal|registration|sign|stripe|chevron|stencil|stain|label|number", "decal"))
@@ -126,6 +128,19 @@ class FileActions(ProjectActions):
         self.session.apply("Add a drawn overlay", edit)
         self.session.choose(made)
         self.go("source")
+
+    def add_canvas(self, kind: Kind) -> None:
+        """Add an overlay on an empty canvas, made up as its kind usually begins, for layers and paint."""
+        made = ""
+
+        def edit(d):  # type: ignore[no-untyped-def]
+            nonlocal made
+            doc, made = edits.add_blank(d, CANVASES[kind], kind, (1024, 1024))
+            return doc
+
+        self.session.apply(f"Add {CANVASES[kind].lower()}", edit)
+        self.session.choose(made)
+        self.go("layers")
 
     def split_channels(self) -> None:
         """Add up to four overlays, each showing one channel of the selected one as grey."""

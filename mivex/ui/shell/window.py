@@ -128,6 +128,7 @@ class Window(FileActions):
         self.controls.deliver_wanted.connect(self.ask_deliver)
         self.controls.add_wanted.connect(self.ask_add)
         self.controls.demo_wanted.connect(self.open_demo)
+        self.controls.canvas_wanted.connect(self.add_canvas)
         self.controls.pick_wanted.connect(self._pick)
         self.controls.paint_wanted.connect(self._paint)
         self.controls.look_wanted.connect(self.flat.show_view)

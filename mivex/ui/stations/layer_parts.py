@@ -341,10 +341,17 @@ def _painted(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart, bo
     paint.clicked.connect(lambda on: c.paint_part(i if on else -1, on))
     c.live.append(lambda: paint.setChecked(c.painting and c.painted_part == i))
     line.addWidget(paint)
-    count = len(part.strokes)
-    line.addWidget(label(f"{count} stroke{'' if count == 1 else 's'}", "figure"), 1)
+    said = label("", "figure")
+    line.addWidget(said, 1)
     gone = theme.tool("remove", "Remove the last stroke", theme.SOFT)
-    gone.setEnabled(count > 0)
+
+    def live() -> None:
+        now = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
+        count = len(now.mask.parts[i].strokes) if now is not None and i < len(now.mask.parts) else 0
+        said.setText(f"{count} stroke{'' if count == 1 else 's'}")
+        gone.setEnabled(count > 0)
+
+    c.live.append(live)
     gone.clicked.connect(
         lambda: c.session.apply("Remove stroke", lambda d: layer_edits.set_strokes(d, o.id, row.id, lambda s: s[:-1], i))
     )

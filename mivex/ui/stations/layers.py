@@ -446,7 +446,7 @@ def shape(c: Page, o: Overlay) -> object:
                 p.pattern.kind if p.pattern else "",
                 p.on,
                 p.faces,
-                len(p.strokes),
+                bool(p.strokes),
                 p.geometry.kind,
             )
             for p in r.mask.parts
@@ -454,7 +454,7 @@ def shape(c: Page, o: Overlay) -> object:
         if isinstance(r, Group):
             return r.id, parts, r.build, tuple(of(x) for x in r.rows)
         cells = tuple((k, x.source, x.pattern.kind if x.pattern else "") for k, x in r.cells.items())
-        return r.id, parts, cells, len(r.strokes), r.laid_over
+        return r.id, parts, cells, bool(r.strokes), r.laid_over
 
     b = c.session.brush
     patterns = tuple(

@@ -28,10 +28,18 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
     paint.clicked.connect(lambda on: c.paint_part(-1, on))
     c.live.append(lambda: paint.setChecked(c.painting))
     head.addWidget(paint)
-    count = len(row.strokes)
-    head.addWidget(label(f"{count} stroke{'' if count == 1 else 's'}", "figure"), 1)
+    said = label("", "figure")
+    head.addWidget(said, 1)
     gone = theme.tool("remove", "Remove the last stroke", theme.SOFT)
-    gone.setEnabled(count > 0)
+
+    def live() -> None:
+        # Strokes come quickly: what tells of them follows without the controls being built anew.
+        now = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
+        count = len(now.strokes) if isinstance(now, Layer) else 0
+        said.setText(f"{count} stroke{'' if count == 1 else 's'}")
+        gone.setEnabled(count > 0)
+
+    c.live.append(live)
     gone.clicked.connect(
         lambda: c.session.apply("Remove stroke", lambda d: layer_edits.set_strokes(d, o.id, row.id, lambda s: s[:-1]))
     )
@@ -141,15 +149,27 @@ def _tip(c: Page) -> None:
 def _last(c: Page, o: Overlay, row: Layer) -> None:
     """Any stroke can be changed afterwards."""
     c.column.addWidget(label("A stroke that is there", "section"))
-    count = len(row.strokes)
+
+    def strokes_now() -> tuple[Any, ...]:
+        now = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
+        return now.strokes if isinstance(now, Layer) and now.strokes else row.strokes
 
     def chosen() -> int:
-        return min(max(c.stroke_number, 1), count)
+        return min(max(c.stroke_number, 1), len(strokes_now()))
 
-    which = NumberField("Stroke", "Which one; the last is the newest.", chosen, count, low=1, high=count,
+    count = len(row.strokes)
+    which = NumberField("Stroke", "Which one; the last is the newest.", chosen, count, low=1, high=max(count, 2),
                         hard=(1, count), whole=True)
     which.edited.connect(c.choose_stroke)
     c.add_field(which)
+
+    def live() -> None:
+        n = len(strokes_now())
+        which.bar.high, which.bar.hard, which.default = max(n, 2), (1, n), n
+        which.refresh()
+
+    c.live.append(live)
+
 
     def change(strokes: tuple[Any, ...]) -> tuple[Any, ...]:
         i = chosen() - 1
@@ -158,7 +178,7 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
         return (*strokes[:i], fresh, *strokes[i + 1:])
 
     def take() -> None:
-        old = row.strokes[chosen() - 1]
+        old = strokes_now()[chosen() - 1]
         c.session.set_brush(does=old.does, tip=old.tip, area=old.area, wrap=old.wrap, mirror=old.mirror,
                             add=old.join == "add", values=dict(old.values) or c.session.brush.values)
 
