@@ -254,3 +254,27 @@ def test_odd_canvases_do_not_break_the_station(window, size):
     settle(window)
     r = window.engine.get(window.session.overlay_id)
     assert r.texture is not None and not r.problem and (r.texture.width, r.texture.height) == size
+
+
+def test_a_pens_pressure_counts(window):
+    from PySide6.QtCore import QEvent
+    from PySide6.QtGui import QPointingDevice, QTabletEvent
+
+    key = blank(window, "decal")
+    s, c = window.session, window.flat.canvas
+    s.apply("Add", lambda d: layer_edits.add_row(d, key, Layer(id="p", name="Paint")))
+    s.choose_row("p")
+    window.paint()
+    s.set_brush(values={"opacity": 1.0})
+    settle(window)
+    none, device = Qt.KeyboardModifier.NoModifier, QPointingDevice.primaryPointingDevice()
+    for x, pressure in ((80, 0.2), (120, 0.9)):
+        at = QPointF(x, 250)
+        pen = QTabletEvent(QEvent.Type.TabletMove, device, at, c.mapToGlobal(at), pressure, 0, 0, 0, 0, 0, none,
+                           Qt.MouseButton.LeftButton, Qt.MouseButton.LeftButton)
+        QApplication.sendEvent(c, pen)
+        QTest.mousePress(c, Qt.MouseButton.LeftButton, none, at.toPoint())
+        QTest.mouseRelease(c, Qt.MouseButton.LeftButton, none, at.toPoint())
+        settle(window)
+    strokes = s.overlay.layers.row("p").strokes
+    assert [round(x.points[0][2], 2) for x in strokes] == [0.2, 0.9]
