@@ -8,30 +8,34 @@ how far the neighbourhood stands above a place, against the reach.
 
 import numpy as np
 
+from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.layers.model import Geometry
 from mivex.core.layers.patterns.base import smooth
 
 cv2 = Lazy("cv2")
+_kernels = Lazy("mivex.core.layers.kernels.heights")
 STEEP = 0.05
 """At strength 1, a height that rises by 1 within so much of the shorter side is a slope of 45°."""
 
 
-def slopes(height: Floats, short: float) -> tuple[Floats, Floats]:
-    """Rise to the right and downwards, per share of ``short`` texels; float32 (h, w) each."""
-    padded = cv2.copyMakeBorder(np.ascontiguousarray(height, np.float32), 1, 1, 1, 1, cv2.BORDER_REPLICATE)
-    dx, dy = (cv2.Scharr(padded, cv2.CV_32F, a, b, scale=short / 32)[1:-1, 1:-1] for a, b in ((1, 0), (0, 1)))
-    return np.asarray(dx, np.float32), np.asarray(dy, np.float32)
-
-
 def normals_of(height: Floats, short: float, strength: float) -> Floats:
-    """Normals ``(−h_x, h_y, 1)``, normalised, stored as ``(n + 1)/2``, green up; float32 (h, w, 3)."""
-    dx, dy = slopes(height, short)
-    k = np.float32(strength * STEEP)
-    n = np.stack([-dx * k, dy * k, np.ones_like(dx)], axis=2)
-    n /= np.linalg.norm(n, axis=2, keepdims=True)
-    return np.asarray(n * np.float32(0.5) + np.float32(0.5), np.float32)
+    """Normals ``(−h_x, h_y, 1)``, normalised, stored as ``(n + 1)/2``, green up; float32 (h, w, 3).
+
+    Parameters
+    ----------
+    height : float32 array (h, w)
+    short : float
+        Texels of the shorter side of the frame: slopes are counted against it, whatever the size.
+    strength : float
+        Below zero, hills become hollows.
+    """
+    flat = np.ascontiguousarray(height, np.float32)
+    out: Floats = np.empty((*flat.shape, 3), np.float32)
+    k = np.float32(strength * STEEP * short)
+    run_bands(flat.shape[0], lambda a, b: _kernels.normal_rows(flat, k, out, a, b))
+    return out
 
 
 def occlusion_of(height: Floats, short: float, reach: float, strength: float = 1.0) -> Floats:
