@@ -31,7 +31,7 @@ def channel_of_overlay(
     steps : bool
         After the steps as well.
     """
-    shop = Workshop(Path(project).resolve().parent, limit=1 << 29)
+    shop = Workshop(Path(project).resolve().parent, limit=1 << 30)
     shop.bakes = bakes_folder(Path(project).resolve())
     node = shop.node_of(overlay, Ask(doc=doc, side=side), None if steps else 0)
     worked = shop.graph.value(node)
