@@ -218,12 +218,12 @@ def run(folder: Path, shot: str = "") -> None:
     next(a for a in add.menu().actions() if a.text() == "To paint on").trigger()
     settle(window)
     clean = window.engine.get(s.overlay_id).texture.values
-    s.set_brush(values={"opacity": 0.0})
+    s.set_brush(values={"opacity": 0.0}, tip=s.brush.tip.model_copy(update={"form": "hard", "size": 0.1}))
     flat = window.flat.canvas
     flat.fit()
     settle(window)
     here = flat.rect().center()
-    drag(flat, here - QPoint(40, 0), here + QPoint(40, 10))
+    drag(flat, here - QPoint(40, 0), here + QPoint(40, 2))
     settle(window)
     painted = window.engine.get(s.overlay_id).texture.values
     assert s.undo_label == "Paint" and painted[512, 512, 3] == 0 < clean[512, 512, 3]

@@ -216,7 +216,7 @@ class Page(QWidget):
         """Begin or end painting: on the chosen layer (−1), or on a part of its mask."""
         self.region_part = -1
         self.painted_part = part if on else -1
-        self.painting = False
+        self.painting = not on  # told anew, for it may be another part
         self.set_painting(on)
         self.refresh()
 
