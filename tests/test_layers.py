@@ -17,8 +17,8 @@ from mivex.core.layers.joining import join, join_light
 from mivex.core.layers.model import CHANNELS, Cell, Group, Layer, Mask, MaskPart, Stack, base_for
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.patterns.regular import Perforation
-from mivex.core.layers.stack import channel_picture, explained
 from mivex.core.layers.strokes import PaintStroke, Tip
+from mivex.core.layers.views import channel_picture, explained
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
@@ -30,9 +30,10 @@ from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import dumps, loads, read_project, write_project
 from mivex.core.project.layering import Ask, use_each_other
-from mivex.core.stage.baking import Probe, curvature, geometry_mask, grown, islands, picked, region_mask
+from mivex.core.stage.baking import Probe, curvature, geometry_mask
 from mivex.core.stage.mesh import Mesh, joined, quad, sheet
 from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.regions import grown, islands, picked, region_mask
 
 RNG = np.random.default_rng(8)
 

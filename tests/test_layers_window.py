@@ -15,6 +15,7 @@ from mivex.core.picture.encode import write_picture
 from mivex.core.project import edits, layer_edits
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.places import MeshPlace, PanelPlace
+from mivex.ui.fields.fields import Field
 from mivex.ui.fields.stack_table import HEAD, ROW, StackTable
 from mivex.ui.shell.app import settle
 
@@ -278,3 +279,28 @@ def test_a_pens_pressure_counts(window):
         settle(window)
     strokes = s.overlay.layers.row("p").strokes
     assert [round(x.points[0][2], 2) for x in strokes] == [0.2, 0.9]
+
+
+def test_a_group_is_kept_as_a_build_used_again_and_a_broken_one_is_told(window):
+    from mivex.core.layers.builds import user_folder
+    from mivex.ui.stations.layer_groups import keep_build
+
+    key = blank(window)
+    s = window.session
+    s.apply("Add", lambda d: layer_edits.add_build(d, key, build_named("Smeared pane"))[0])
+    group = s.overlay.layers.rows[0].id
+    keep_build(window.controls, s.overlay, group, "Our smears")
+    settle(window)
+    assert "kept in" in window.notice.text() and (user_folder() / "our-smears.build.json").is_file()
+    (user_folder() / "cut.build.json").write_text('{"build": "Cut"')
+    other = blank(window)
+    add = next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Add a layer")
+    menu_entry(add.menu(), "A build", "Our smears").trigger()
+    settle(window)
+    assert s.doc.overlay(other).layers.rows[0].build == "Our smears" and "cut.build.json" in window.notice.text()
+    # An open setting is changed; the picture follows.
+    before = window.engine.get(other).texture.key
+    f = next(f for f in window.controls.findChildren(Field) if "strength" in f.name.lower() and ":" in f.name)
+    f.edited.emit(0.1)
+    settle(window)
+    assert window.engine.get(other).texture.key != before

@@ -5,7 +5,7 @@ from pathlib import Path
 import numpy as np
 
 from mivex.core.base.types import Floats
-from mivex.core.layers.stack import channel_picture
+from mivex.core.layers.views import channel_picture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.layering import Ask, bakes_folder

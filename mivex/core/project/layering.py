@@ -18,9 +18,10 @@ from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, quantise
 from mivex.core.prepare.base import Surface
 from mivex.core.project.document import Document, Overlay
-from mivex.core.stage.baking import Probe, geometry_mask, region_mask
+from mivex.core.stage.baking import Probe, geometry_mask
 from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.regions import region_mask
 
 BAKE_SIDE, PROXY_BAKE = 1024, 256
 """Largest side of a mask from a mesh: of a finished picture, and of a first look."""

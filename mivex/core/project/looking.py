@@ -14,7 +14,8 @@ from mivex.core.base.types import Floats
 from mivex.core.layers.live import LivePaint
 from mivex.core.layers.masks import Values
 from mivex.core.layers.model import CHANNELS, COLOURED, Group, Layer, Stack
-from mivex.core.layers.stack import Explained, Planes, channel_picture, explained, surface_of
+from mivex.core.layers.stack import Planes, surface_of
+from mivex.core.layers.views import Explained, channel_picture, explained
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display
 from mivex.core.prepare.base import Surface

@@ -18,7 +18,7 @@ from mivex.core.project.layering import Ask, mesh_place
 from mivex.core.project.looking import live_paint, texel_explained
 from mivex.core.proof.flat import FlatView, paint
 from mivex.core.scene import touched_at
-from mivex.core.stage.baking import face_at, faces_text, picked
+from mivex.core.stage.regions import face_at, faces_text, picked
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.session.worker import Latest

@@ -14,7 +14,7 @@ from PySide6.QtWidgets import (
 from mivex.core.findings import CHECKS, Finding, Texels
 from mivex.core.project.layering import Ask
 from mivex.core.project.looking import texel_explained, words_of
-from mivex.core.stage.baking import faces_of
+from mivex.core.stage.regions import faces_of
 from mivex.ui import theme
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter

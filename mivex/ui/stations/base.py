@@ -16,7 +16,7 @@ from mivex.core.prepare.key_colour import key_from_border
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
 from mivex.core.project.layering import mesh_place
-from mivex.core.stage.baking import faces_of, faces_text, grown, picked
+from mivex.core.stage.regions import faces_of, faces_text, grown, picked
 from mivex.ui.fields.fields import Field, NumberField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.hint import Hint
