@@ -203,6 +203,9 @@ def test_faces_are_chosen_on_the_proof_and_on_the_stage(window, tmp_path):
     assert s.overlay.layers.row("r").mask.parts[0].faces != first
     drive.click(stage, middle)
     assert s.overlay.layers.row("r").mask.parts[0].faces == first
+    # A click beside the mesh chooses nothing else; a stroke over a seam goes on in parts, undone as one.
+    drive.click(stage, QPoint(6, 6))
+    assert (s.overlay_id, s.row_id) == (key, "r")
     next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Grow").click()
     settle(window)
     assert len(s.overlay.layers.row("r").mask.parts[0].faces) > len(first)
@@ -304,3 +307,33 @@ def test_a_group_is_kept_as_a_build_used_again_and_a_broken_one_is_told(window):
     f.edited.emit(0.1)
     settle(window)
     assert window.engine.get(other).texture.key != before
+
+
+def test_a_stroke_over_a_seam_goes_on_in_parts_and_is_undone_as_one(window, tmp_path):
+    # A tube whose picture begins and ends at its front.
+    turns = [f"v {np.sin(a):.5f} {y} {np.cos(a):.5f}" for y in (1, -1) for a in np.linspace(0, 2 * np.pi, 33)]
+    uvs = [f"vt {k / 32} {v}" for v in (1, 0) for k in range(33)]
+    faces = [f"f {k}/{k} {k + 33}/{k + 33} {k + 34}/{k + 34} {k + 1}/{k + 1}" for k in range(1, 33)]
+    (tmp_path / "tube.obj").write_text("\n".join([*turns, *uvs, *faces]) + "\n")
+    key = blank(window, "cloth")
+    s, stage = window.session, window.stage.canvas
+    place = MeshPlace(id="m", path=str(tmp_path / "tube.obj"), at=(0.0, 1.0, 2.0))
+    s.apply("Place", lambda d: edits.set_fields(d, key, "", places=(place,)))
+    s.apply("Add", lambda d: layer_edits.add_row(d, key, Layer(id="p", name="Paint")))
+    s.choose_row("p")
+    window.paint()
+    s.set_brush(values={"metal": 1.0}, pressure="full", tip=s.brush.tip.model_copy(update={"size": 0.05}))
+    settle(window)
+    stage.look(Camera(name="Near", target=(0.0, 1.0, 2.0), yaw=0.0, pitch=0.0, distance=3.0))
+    settle(window)
+    middle = QPoint(stage.width() // 2, stage.height() // 2)
+    stroke(stage, [middle + QPoint(x, 0) for x in range(-24, 25, 6)])
+    settle(window)
+    strokes = s.overlay.layers.row("p").strokes
+    assert len(strokes) == 2
+    sides = sorted(np.mean([p[0] for p in x.points]) for x in strokes)
+    assert sides[0] < 0.15 and sides[1] > 0.85
+    painted = s.shop.texture(s.overlay, s.doc).channels["metal"].values[..., 2]
+    assert painted[:, 100:156].max() == 0 and painted.max() > 0.9
+    s.undo()
+    assert not s.overlay.layers.row("p").strokes

@@ -280,6 +280,12 @@ class FlatCanvas(Canvas):
         """A place as shares of the picture, outside it too; None where it is shown in another way."""
         return shares(self, at) if self.texture is not None and self.single else None
 
+    leaps = False
+
+    def way(self, _before: QPointF, now: QPointF) -> list[tuple[float, float] | None]:
+        """Places that a drag goes through; in the picture itself the last one is enough."""
+        return [self.on_canvas(now)]
+
     def stroke_grows(self) -> None:
         """The stroke under the pointer has grown: draw what it adds."""
         self.layer_painter.draw(self.view)

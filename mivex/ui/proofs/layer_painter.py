@@ -46,6 +46,8 @@ class LayerPainter(QObject):
         self.on = False
         self.part = -1
         self.points: list[Point] = []
+        self.done: list[PaintStroke] = []
+        """Parts of the stroke that are finished: on a mesh it may leave one island and go on in another."""
         self.clearing = False
         self.pen: tuple[float, float] | None = None
         self._faces = ""
@@ -146,7 +148,7 @@ class LayerPainter(QObject):
 
     def begin(self, x: float, y: float, *, clearing: bool = False) -> None:
         """A stroke begins at a place, shares of the canvas."""
-        self.clearing, self.points, self._begun = clearing, [], False
+        self.clearing, self.points, self.done, self._begun = clearing, [], [], False
         self._seed = int(time.monotonic() * 1000) % (2**31)
         self._was = self.session.doc
         self._faces = self._stay(x, y)
@@ -179,6 +181,14 @@ class LayerPainter(QObject):
         if self.points and abs(x - self.points[-1][0]) + abs(y - self.points[-1][1]) < 2e-4:
             return
         self.points.append((round(x, 5), round(y, 5), round(self._pressure(x, y), 3)))
+
+    def go_on(self, x: float, y: float) -> None:
+        """It goes on elsewhere in the picture: what has been drawn is one part, and another begins."""
+        if self.points and not self.session.brush.area:
+            self.done.append(self.stroke())
+            self.points, self._seed, self._begun = [], self._seed + 1, False
+            self._faces = self._stay(x, y)
+        self.add(x, y)
 
     def draw(self, view: FlatView) -> None:
         """Have what was added composed and drawn as the flat proof shows it."""
@@ -228,22 +238,28 @@ class LayerPainter(QObject):
             self._committed = time.monotonic()
 
     def _commit(self) -> None:
-        s, stroke, was = self.session, self.stroke(), self._was
-        o = s.overlay
+        s, was = self.session, self._was
+        strokes = (*self.done, self.stroke())
+        stroke, o = strokes[0], s.overlay
         if o is None or was is None:
             return
         row_id, part, key = s.row_id, self.part, o.id
         words = {"paint": "Paint", "clear": "Clear paint", "soften": "Soften", "smudge": "Draw out"}[stroke.does]
-        s.apply(
-            words, lambda _: layer_edits.add_stroke(was, key, row_id, stroke, part), f"{key} {row_id} stroke {self._seed}"
-        )
+
+        def edit(_: Document) -> Document:
+            doc = was
+            for each in strokes:
+                doc = layer_edits.add_stroke(doc, key, row_id, each, part)
+            return doc
+
+        s.apply(words, edit, f"{key} {row_id} stroke {strokes[0].seed}")
 
     def end(self) -> None:
         """The stroke is done: it becomes an edit."""
         if self.points and (not self.session.brush.area or len(self.points) > 2):
             self._commit()
         self.session.end_merge()
-        self.points = []
+        self.points, self.done = [], []
         self._live = None
         self.prepare()
 

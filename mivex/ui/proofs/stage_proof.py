@@ -128,6 +128,8 @@ class StageCanvas(Canvas):
             for colour, width in ((theme.CASING, 4.0), (theme.FINDING, 1.6)):
                 p.setPen(QPen(QColor(colour), width))
                 p.drawEllipse(at, 13, 13)
+        if self.choose_face is not None:
+            return
         if self.layer_painter is not None and self.layer_painter.on:
             p.setBrush(Qt.BrushStyle.NoBrush)
             for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
@@ -149,6 +151,11 @@ class StageCanvas(Canvas):
         for c in corners:
             p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7))
         p.drawEllipse(knob, 5, 5)
+
+    @property
+    def at_work(self) -> bool:
+        """A layer is painted on, or faces are chosen."""
+        return self.choose_face is not None or (self.layer_painter is not None and self.layer_painter.on)
 
     def grip_at(self, at: QPointF) -> str:
         """Which handle of the selected placement is under a place: ``turn``, ``scale`` or none."""
@@ -172,6 +179,13 @@ class StageCanvas(Canvas):
         """Where the chosen overlay is met under a place, as shares of its canvas; None: nowhere."""
         found = self.layer_painter.touch(self.view, at.x(), at.y())
         return None if found is None else found[:2]
+
+    leaps = True
+
+    def way(self, before: QPointF, now: QPointF) -> list[tuple[float, float] | None]:
+        """Places that a drag goes through, every few pixels: between them the surface may bend, end, change its island."""
+        steps = min(max(1, math.ceil(far(now, before) / 4)), 40)
+        return [self.on_canvas(before + (now - before) * (i + 1) / steps) for i in range(steps)]
 
     def stroke_grows(self) -> None:
         """The stroke under the pointer has grown: the flat proof shows it at once, the stage soon after."""

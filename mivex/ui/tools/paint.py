@@ -1,10 +1,18 @@
 """The mouse on layers: painting in the flat proof and on the stage, and choosing faces of a mesh."""
 
+import math
 from typing import Any
 
 from PySide6.QtCore import QPointF, Qt
 
 from mivex.ui.tools.base import Drag, Mouse, Tool
+
+LEAP = 0.1
+"""On a mesh a stroke that goes farther than this, as shares of the picture, within a few pixels has crossed a seam."""
+
+
+def _far(a: tuple[float, float], b: tuple[float, float, float]) -> float:
+    return math.hypot(a[0] - b[0], a[1] - b[1])
 
 
 class LayerBrush(Tool):
@@ -32,15 +40,21 @@ class LayerBrush(Tool):
         if straight:
             painter.add(*at)
         canvas.stroke_grows()
+        last, off = press.at, False
         try:
             while True:
                 now = yield
-                spot = canvas.on_canvas(now.at)
-                if spot is None:
-                    continue
                 if now.holds(Qt.KeyboardModifier.ShiftModifier) and painter.points:
                     painter.points = painter.points[:1]  # a straight line from where it began
-                painter.add(*spot)
+                for spot in canvas.way(last, now.at):
+                    if spot is None:
+                        off = True
+                    elif off or (canvas.leaps and painter.points and _far(spot, painter.points[-1]) > LEAP):
+                        painter.go_on(*spot)
+                        off = False
+                    else:
+                        painter.add(*spot)
+                last = now.at
                 canvas.stroke_grows()
         finally:
             if painter.points:

@@ -53,6 +53,8 @@ class Placement(Tool):
     """Takes the selected placement by a handle, or whatever is under the mouse."""
 
     def begin(self, canvas: Any, press: Mouse) -> Drag | None:
+        if canvas.at_work:
+            return None  # painting and choosing faces move nothing and choose no other overlay
         grip = canvas.grip_at(press.at)
         if not grip:
             found = canvas.pick(press.at)
@@ -65,6 +67,8 @@ class Placement(Tool):
         return self._drag(canvas, press, grip, place) if place is not None else None
 
     def cursor(self, canvas: Any, at: QPointF) -> Qt.CursorShape | None:
+        if canvas.at_work:
+            return None
         return {"turn": Qt.CursorShape.CrossCursor, "scale": Qt.CursorShape.SizeFDiagCursor}.get(canvas.grip_at(at))
 
     @staticmethod
