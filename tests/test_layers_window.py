@@ -313,7 +313,8 @@ def test_a_stroke_over_a_seam_goes_on_in_parts_and_is_undone_as_one(window, tmp_
     # A tube whose picture begins and ends at its front.
     turns = [f"v {np.sin(a):.5f} {y} {np.cos(a):.5f}" for y in (1, -1) for a in np.linspace(0, 2 * np.pi, 33)]
     uvs = [f"vt {k / 32} {v}" for v in (1, 0) for k in range(33)]
-    faces = [f"f {k}/{k} {k + 33}/{k + 33} {k + 34}/{k + 34} {k + 1}/{k + 1}" for k in range(1, 33)]
+    corners = [c for k in range(1, 33) for c in ((k, k + 33, k + 34), (k, k + 34, k + 1))]
+    faces = ["f " + " ".join(f"{v}/{v}" for v in c) for c in corners]
     (tmp_path / "tube.obj").write_text("\n".join([*turns, *uvs, *faces]) + "\n")
     key = blank(window, "cloth")
     s, stage = window.session, window.stage.canvas

@@ -348,11 +348,14 @@ def touched_at(doc: Document, overlay: Overlay, texture: Texture, view: View, at
         if found is None or (overlay.material.depth_test and found[0] > limit) or (best and best[0] <= found[0]):
             continue
         t, face, w = found
-        u, v = w @ mesh.uv(overlay.material.mapping.uv_set)[mesh.index[face]]
+        corners = mesh.uv(overlay.material.mapping.uv_set)[mesh.index[face]]
         (a, b, c), (d, e, f) = overlay.material.mapping.rows
+        placed = corners @ np.array([[a, d], [b, e]]) + (c, f)
+        # Beyond the picture it is read as if it repeated: each face is brought back by whole pictures.
+        u, v = w @ (placed - np.floor(placed.mean(axis=0)))
         a0, b0, c0 = mesh.position[mesh.index[face]]
         front = float(np.cross(b0 - a0, c0 - a0) @ ray) < 0
-        best = t, Touch(a * float(u) + b * float(v) + c, d * float(u) + e * float(v) + f, face, front)
+        best = t, Touch(float(u), float(v), face, front)
     return best[1] if best else None
 
 
