@@ -45,7 +45,7 @@ class FindingRow(QWidget):
         row.addWidget(whose, 1)
 
 
-HEIGHT, FOLDED = 156, 36
+HEIGHT, FOLDED = 158, 34
 
 
 class Tray(QWidget):
@@ -74,6 +74,7 @@ class Tray(QWidget):
         head.addWidget(self.state)
         head.addStretch()
         self.folder = theme.tool("down", "Fold the findings, or open them", theme.SOFT)
+        self.folder.setFixedSize(24, 18)
         self.folder.clicked.connect(lambda: self.fold(not self.folded))
         head.addWidget(self.folder)
         column.addLayout(head)
