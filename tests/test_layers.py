@@ -206,6 +206,11 @@ def test_masks_against_values_worked_out_by_hand():
     turned = (2 * (x - 0.5) + 0.5) % 1
     inside = np.abs(turned - 0.5) < 0.45
     assert np.allclose(twice[inside], turned[inside], atol=0.02) and np.allclose(twice[:32], twice[32:], atol=1e-5)
+    # Every kind of part can be laid: what is painted at the left, moved to the right.
+    dot = {"points": ((0.2, 0.5, 1),), "values": {"mask": 1.0}, "tip": {"form": "hard", "size": 0.2, "presses": "nothing"}}
+    spot = mask_of({"source": "painted", "value": 0.0, "strokes": [dot]})
+    moved = mask_of({"source": "painted", "value": 0.0, "strokes": [dot], "laid": {"right": 0.5}})
+    assert spot[32, 12] == 1 and spot[32, 45] == 0 and moved[32, 45] > 0.999 and moved[32, 12] == 0
     # Another layer's mask, and what it makes of a channel; two that read each other are left out with a word.
     doc = stacked(
         [

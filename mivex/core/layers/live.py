@@ -9,7 +9,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.masks import Values, stamp_from
-from mivex.core.layers.model import Cell, Group, Layer, Row
+from mivex.core.layers.model import Cell, Group, Layer, Row, Shaping
 from mivex.core.layers.painting import Box, Paint, Painted, apply_cover, blank, box_of, dabs_of, lay
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.layers.strokes import PaintStroke
@@ -77,6 +77,8 @@ class LivePaint:
         self.masks: dict[str, Floats] = {}
         self.cells: dict[tuple[str, str], tuple[Floats, Floats]] = {}
         self.painted_part = row.mask.parts[part] if part >= 0 else None
+        if self.painted_part is not None and self.painted_part.laid != Shaping():
+            raise MivexError("what is painted is laid elsewhere; it shows when the stroke ends.")
         self.parts = [(p, self._shaped(row, p)) for p in row.mask.parts if p.on] if part >= 0 else []
         height = below.get("height")
         todo = list(rows)
@@ -102,10 +104,9 @@ class LivePaint:
 
         assert isinstance(part, MaskPart)
         try:
-            m = self.values._part(row, part, self.below.get("height"))
+            return self.values.shaped(row, part, self.below.get("height"))
         except MivexError:
             return EVERYWHERE
-        return pressed(levelled(1 - m if part.invert else m, part.levels), part.contrast, part.balance)
 
     def begin(self) -> None:
         """Another stroke begins."""

@@ -162,14 +162,20 @@ class Values:
             if not part.on:
                 continue
             try:
-                m = self._part(row, part, heights)
+                m = self.shaped(row, part, heights)
             except MivexError as e:
                 self.note(f"Layer “{row.name}”: {e}")
                 continue
-            m = pressed(levelled(1 - m if part.invert else m, part.levels), part.contrast, part.balance)
             out = m if first else join_masks(out, m, part.join)
             first = False
         return np.ascontiguousarray(out, np.float32)
+
+    def shaped(self, row: Row, part: MaskPart, heights: Floats | None) -> Floats:
+        """One part of a mask as it joins the others: laid, inverted, levelled, pressed; raises MivexError."""
+        m = self._part(row, part, heights)
+        if part.source not in ("pattern", "picture") and part.laid != _PLAIN and m.shape == self.outside.size:
+            m = laid(m, part.laid, self.outside.size)
+        return pressed(levelled(1 - m if part.invert else m, part.levels), part.contrast, part.balance)
 
     def _part(self, row: Row, part: MaskPart, heights: Floats | None) -> Floats:
         o = self.outside

@@ -318,7 +318,7 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
             box,
         )
     _fields(c, part, ["invert"], now, write, merge, box)
-    if part.source in ("pattern", "picture"):
+    if part.source != "flat":
         _laid(c, part.laid, lambda: now().laid, lambda d, v: write(d, "laid", v), merge, box)
     if _more(c, f"{merge} shape", "contrast, levels", bool(part.contrast or part.balance or not part.levels.plain), box):
         _fields(c, part, ["contrast", "balance"], now, write, merge, box)
