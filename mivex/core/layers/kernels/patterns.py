@@ -142,7 +142,7 @@ def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
                         c = _overlap(ex, rx) * _overlap(ey, ry)
                         if c > zero and ex + half > rx - corner and ey + half > ry - corner:
                             lost = 0
-                            n = 16 if min(rx, ry) < np.float32(6) else 8
+                            n = 32 if min(rx, ry) < np.float32(6) else 16
                             step = np.float32(1) / np.float32(n)
                             begin = (step - np.float32(1)) * half
                             for b in range(n):
