@@ -230,6 +230,9 @@ def run(folder: Path, shot: str = "") -> None:
     assert np.array_equal(painted[..., :3], clean[..., :3]) and np.array_equal(painted[:200], clean[:200])
     QTest.keyClick(window, "p")
     assert not window.layer_painter.on
+    QTest.keyClick(window, Qt.Key.Key_S, Qt.KeyboardModifier.ControlModifier)
+    settle(window)
+    assert s.saved and read_project(folder / "bench.mivex") == s.doc
 
     # Undo it all, and do it all again.
     final = s.doc
@@ -243,7 +246,7 @@ def run(folder: Path, shot: str = "") -> None:
     while s.redo_label:
         s.redo()
     settle(window)
-    assert s.doc == final
+    assert s.doc == final and s.saved
     window.close()
 
 

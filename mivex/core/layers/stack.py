@@ -331,7 +331,7 @@ def state_nodes(
 
     first = Node(hashed(start.key, base, str(empty), "planes"), begun, (start,), Planes.size)
     nodes = [first]
-    others = hashed(*(_text_of(r) for r in stack.walk() if _read_by_masks(stack, r.id)))
+    others = hashed(*(row_key(r, outside) for r in stack.walk() if _read_by_masks(stack, r.id)))
 
     def said(planes: Planes, made: Planes, before: int) -> Planes:
         fresh = tuple(outside.notes[before:])
@@ -356,11 +356,8 @@ def state_nodes(
             return said(planes, applied(planes, r, values), before)
 
         before = nodes[-1]
-        reads = (
-            others
-            if any(p.source == "layer" for x in ([r, *r.rows] if isinstance(r, Group) else [r]) for p in x.mask.parts)
-            else ""
-        )
+        # A mask may read another row, however deep it lies: then it counts what such rows are made of.
+        reads = others if any(p.source == "layer" for x in walk((r,)) for p in x.mask.parts) else ""
         nodes.append(Node(hashed(before.key, row_key(r, outside), reads), one, (before,), Planes.size, f"layer “{r.name}”"))
     return nodes
 

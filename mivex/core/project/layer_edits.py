@@ -122,6 +122,11 @@ def group_rows(doc: Document, overlay_id: str, row_ids: tuple[str, ...], name: s
     if o is None:
         return doc, ""
     inside = tuple(r for r in o.layers.rows if r.id in row_ids)
+    if not inside and len(row_ids) == 1 and (row := o.layers.row(row_ids[0])) is not None:
+        # Inside another group: a group of its own, where it lies.
+        own = Group(id=new_id(), name=name, rows=(row,))
+        return set_stack(doc, overlay_id, lambda s: s.model_copy(update={"rows": replaced(
+            s.rows, row.id, lambda _: (own,))})), own.id
     if not inside:
         return doc, ""
     group = Group(id=new_id(), name=name, rows=inside)
