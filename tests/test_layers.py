@@ -1,24 +1,18 @@
-"""Layers: what they touch and what not, joins and masks by hand, patterns, paint, meshes, the command line."""
+"""Layers: what they touch and what not, joins and masks by hand, builds, the command line."""
 
 import json
-import math
 
-import cv2
 import numpy as np
 import pytest
-import trimesh
-from hypothesis import given, settings
-from hypothesis import strategies as st
+from stacks import display, linear, stacked, surface
 from test_project import mivex_run
 
-from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.errors import MivexError
 from mivex.core.layers import builds
 from mivex.core.layers.joining import join, join_light
-from mivex.core.layers.model import CHANNELS, Cell, Group, Layer, Mask, MaskPart, Stack, base_for
+from mivex.core.layers.model import CHANNELS, Cell, Group, Layer, Mask, MaskPart, Stack
 from mivex.core.layers.patterns import PATTERNS
-from mivex.core.layers.patterns.regular import Perforation
-from mivex.core.layers.strokes import PaintStroke, Tip
-from mivex.core.layers.views import channel_picture, explained
+from mivex.core.layers.views import explained
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
@@ -26,39 +20,12 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
 from mivex.core.prepare.loose import loose_mask
 from mivex.core.project import edits, layer_edits
-from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.document import Overlay, Source
 from mivex.core.project.evaluate import Workshop
-from mivex.core.project.file import dumps, loads, read_project, write_project
-from mivex.core.project.layering import Ask, use_each_other
-from mivex.core.stage.baking import Probe, curvature, geometry_mask
-from mivex.core.stage.mesh import Mesh, joined, quad, sheet
-from mivex.core.stage.places import MeshPlace
-from mivex.core.stage.regions import grown, islands, picked, region_mask
+from mivex.core.project.file import dumps, loads, write_project
+from mivex.core.project.layering import use_each_other
 
 RNG = np.random.default_rng(8)
-
-
-def stacked(rows, side=64, kind="glass", **stack):
-    """A document of one overlay on an empty canvas with these rows."""
-    doc, key = edits.add_blank(Document(), "Pane", kind, (side, side))
-    layers = Stack.model_validate({"base": base_for(kind).model_dump(), "rows": rows, **stack})
-    return edits.map_overlay(doc, key, lambda o: o.model_copy(update={"layers": layers}))
-
-
-def surface(doc, **ask):
-    shop = Workshop()
-    return shop.graph.value(shop.node_of(doc.overlays[0], Ask(doc=doc, **ask))).surface
-
-
-def linear(v):
-    return v / 12.92 if v <= 0.04045 else ((v + 0.055) / 1.055) ** 2.4
-
-
-def display(v):
-    return 12.92 * v if v <= 0.0031308 else 1.055 * v ** (1 / 2.4) - 0.055
-
-
-# Rows -----------------------------------------------------------------------------------------------------------------
 
 
 def test_channels_that_a_layer_does_not_touch_stay_bit_for_bit(tmp_path):
@@ -240,277 +207,6 @@ def test_masks_against_values_worked_out_by_hand():
     assert any("use each other" in n for n in shop.texture(doc.overlays[0], doc).notes)
 
 
-# Patterns -------------------------------------------------------------------------------------------------------------
-
-ONE_WAY = {"ramp": {"way": "back"}}
-"""Patterns that by their nature do not meet themselves are tried in the form that does."""
-
-
-@pytest.mark.parametrize("name", PATTERNS)
-def test_a_pattern_repeats_and_is_the_same_at_every_size(name):
-    p = PATTERNS[name]
-    q = p.params.model_validate({"kind": name, **ONE_WAY.get(name, {})})
-    small, large = p.draw(q, 512, 512), p.draw(q, 2048, 2048)
-    assert small.dtype == np.float32 and small.min() >= 0 and small.max() <= 1 and np.ptp(small) > 0.1
-    assert np.array_equal(small, p.draw(q, 512, 512))
-    off = np.abs(small - cv2.resize(large, (512, 512), interpolation=cv2.INTER_AREA))
-    assert off.mean() < 0.008 and np.percentile(off, 99.9) < 0.25
-    # The step over the seam against the steps between neighbouring lines inside: no line stands out.
-    for axis in (0, 1):
-        inside = np.abs(np.diff(small, axis=axis)).mean(axis=1 - axis)
-        over = np.abs(np.take(small, 0, axis) - np.take(small, -1, axis)).mean()
-        assert over <= 1.1 * max(float(inside.max()), 1e-6)
-    if "seed" in type(q).model_fields and name not in ("ramp",):
-        other = p.draw(q.model_copy(update={"seed": 5}), 512, 512)
-        assert np.abs(other - small).mean() > 1e-4
-    wide = p.draw(q, 96, 192)
-    assert wide.shape == (96, 192) and np.isfinite(wide).all()
-    assert PATTERNS[name].params.model_validate(q.model_dump(mode="json")) == q
-
-
-@given(
-    st.sampled_from(["round", "square", "slot"]),
-    st.sampled_from(["staggered", "square"]),
-    st.integers(3, 20),
-    st.floats(0.2, 0.8),
-    st.floats(0, 1),
-)
-@settings(max_examples=25, deadline=None)
-def test_the_holes_take_their_share(hole, lay, spacing, size, corner):
-    p = Perforation(hole=hole, lay=lay, spacing=spacing, size=size, corner=corner)
-    got = float(PATTERNS["perforation"].draw(p, 512, 640).mean())
-    nx, ny = p.lattice(512, 640)
-    pitch = 640 / nx
-    a = size * pitch / 2
-    b = a * p.long if hole == "slot" else a
-    # Worked out anew: a circle, or a rectangle with its four corners rounded.
-    area = math.pi * a * a if hole == "round" else 4 * a * b - (4 - math.pi) * (corner * min(a, b)) ** 2
-    rows_apart = 512 / ny
-    if b * 2 < rows_apart and a * 2 < pitch:
-        assert abs(got - area * nx * ny / (512 * 640)) < 0.01 * max(got, 0.05)
-        assert abs(got - p.share(512, 640)) < 0.01 * max(got, 0.05)
-
-
-# Paint ----------------------------------------------------------------------------------------------------------------
-
-
-def line(**more):
-    tip = Tip(form="hard", size=0.25, spacing=0.05, presses="nothing")
-    return PaintStroke.model_validate(
-        {"points": ((0.1, 0.5, 1), (0.9, 0.5, 1)), "tip": tip, "values": {"opacity": 0.0}, **more}
-    )
-
-
-def test_painting_zero_is_not_clearing():
-    doc = stacked([{"id": "under", "cells": {"opacity": {"number": 0.6}}}, {"id": "p"}], side=128)
-    key = doc.overlays[0].id
-    hole = layer_edits.add_stroke(doc, key, "p", line())
-    a = surface(hole).alpha
-    assert a[64, 64] == 0 and a[20, 64] == np.float32(0.6)
-    assert np.array_equal(surface(hole).values[..., :3], surface(doc).values[..., :3])
-    # Clearing the stroke brings back what lay below; clearing where nothing was painted changes nothing.
-    clear = line(does="clear", values={}, tip=Tip(form="hard", size=0.4, spacing=0.05, presses="nothing"))
-    back = layer_edits.add_stroke(hole, key, "p", clear)
-    assert np.allclose(surface(back).alpha, 0.6, atol=1e-6)
-    assert np.array_equal(surface(layer_edits.add_stroke(doc, key, "under", clear)).alpha, surface(doc).alpha)
-    # A stroke touches the channels that it names and no other.
-    assert hole.overlays[0].layers.row("p").channels == ("opacity",)
-    both = layer_edits.add_stroke(hole, key, "p", line(values={"roughness": 1.0, "colour": (1.0, 0.0, 0.0)}))
-    assert both.overlays[0].layers.row("p").channels == ("colour", "opacity", "roughness")
-    # Light is added over what is there, and alpha left alone.
-    glow = layer_edits.add_stroke(doc, key, "p", line(values={"colour": (0.5, 0.5, 0.5)}, join="add"))
-    lit = surface(glow).values
-    assert np.allclose(lit[64, 64, 0], display(linear(0.10) + linear(0.5)), atol=1e-5)
-    assert np.array_equal(lit[..., 3], surface(doc).alpha)
-
-
-@pytest.mark.parametrize("form", ["hard", "soft", "bristle", "charcoal", "splatter"])
-def test_a_stroke_is_the_same_at_two_sizes_and_survives_saving(form, tmp_path):
-    tip = Tip(form=form, size=0.2, spacing=0.3, scatter=0.4, turn="random", flow=0.7, build_up=form == "soft")
-    points = tuple((0.15 + 0.07 * i, 0.5 + 0.2 * math.sin(i), 0.4 + 0.06 * i) for i in range(10))
-    doc = stacked([{"id": "p"}], side=256, kind="decal")
-    doc = layer_edits.add_stroke(
-        doc, doc.overlays[0].id, "p", PaintStroke(points=points, tip=tip, values={"opacity": 1.0}, seed=9)
-    )
-    small, large = surface(doc).alpha, surface(doc, side=1024).alpha
-    assert large.shape == (1024, 1024) and small.max() > 0.3
-    off = np.abs(small - cv2.resize(large, (256, 256), interpolation=cv2.INTER_AREA))
-    assert off.mean() < 0.01 and np.percentile(off, 99) < 0.12
-    write_project(tmp_path / "p.mivex", doc)
-    again = read_project(tmp_path / "p.mivex")
-    assert again == doc and np.array_equal(surface(again).alpha, small)
-    # The first dabs stay as they were when the stroke grows.
-    from mivex.core.layers.painting import dabs_of
-
-    whole = PaintStroke(points=points, tip=tip, seed=9)
-    part = dabs_of(whole.model_copy(update={"points": points[:6]}), 256, 256)
-    assert np.allclose(dabs_of(whole, 256, 256)[: len(part)], part, atol=1e-3)
-
-
-def test_wrap_mirror_area_soften_smudge_and_strokes_outside():
-    def paint(*strokes, side=128):
-        doc = stacked([{"id": "p"}], side=side, kind="decal")
-        for s in strokes:
-            doc = layer_edits.add_stroke(doc, doc.overlays[0].id, "p", s)
-        return surface(doc).alpha
-
-    dot = {"points": ((0.02, 0.5, 1),), "values": {"opacity": 1.0}}
-    assert paint(line(**dot))[64, 127] == 0 and paint(line(**dot, wrap=True))[64, 127] == 1
-    a = paint(line(points=((0.2, 0.3, 1),), values={"opacity": 1.0}, mirror=True))
-    assert np.allclose(a, a[:, ::-1], atol=1e-4) and a[38, 102] == 1
-    square = paint(
-        line(
-            area=True, points=((0.25, 0.25, 1), (0.75, 0.25, 1), (0.75, 0.75, 1), (0.25, 0.75, 1)), values={"opacity": 1.0}
-        )
-    )
-    assert abs(float(square.mean()) - 0.25) < 0.004 and square[64, 64] == 1 and square[10, 10] == 0
-    base = line(points=((0.4, 0.5, 1),), values={"opacity": 1.0})
-    soft = paint(base, line(does="soften", points=((0.52, 0.5, 1),), values={}))
-    assert np.abs(np.diff(soft[64])).max() < np.abs(np.diff(paint(base)[64])).max()
-    drawn = paint(base, line(does="smudge", points=((0.45, 0.5, 1), (0.8, 0.5, 1)), values={}))
-    assert drawn[64, 80] > 0.3 > paint(base)[64, 80]
-    assert paint(line(points=((5.0, -3.0, 1), (6.0, 2.0, 1)), values={"opacity": 1.0})).max() == 0
-
-
-# Meshes ---------------------------------------------------------------------------------------------------------------
-
-
-def corner(height=0.5):
-    """A long floor and a wall of that height behind it, side by side in the picture."""
-    n = 40
-    floor = quad(np.array([[-n, 0, 0], [n, 0, 0], [n, 0, 1], [-n, 0, 1.0]]), (0, 0, 1, 0.5))
-    wall = quad(np.array([[-n, height, 0], [n, height, 0], [n, 0, 0], [-n, 0, 0.0]]), (0, 0.5, 1, 1))
-    return joined([floor, wall])
-
-
-def test_geometry_masks_against_closed_forms():
-    # What a floor sees of a long wall: ½ (1 − d / √(d² + h²)) of its sky is shut in at a distance d.
-    got = geometry_mask(corner(), Probe("occlusion", reach=4, rays=512), (64, 16))[:32, 8]
-    d = (np.arange(32) + 0.5) / 32
-    assert np.abs(got - 0.5 * (1 - d / np.hypot(d, 0.5))).max() < 0.012
-    ball = trimesh.creation.icosphere(4, radius=0.7)
-    sphere = Mesh(
-        np.array(ball.vertices), np.array(ball.vertex_normals), np.zeros((len(ball.vertices), 2)), np.array(ball.faces)
-    )
-    assert np.allclose(curvature(sphere) * 0.7, 1, atol=0.03)
-    t, y = np.meshgrid(np.linspace(0, math.tau, 97), np.linspace(3, 0, 40))
-    around = np.stack([np.cos(t), 0 * t, -np.sin(t)], axis=2)
-    tube = sheet(0.5 * around + y[..., None] * [0, 1, 0], around, np.stack([t / math.tau, 1 - y / 3], axis=2))
-    assert np.allclose(curvature(tube).reshape(t.shape)[4:-4], 1.0, atol=0.01)
-    # Position runs evenly down the tube, softness takes its ends away; facing is the cosine.
-    ramp = geometry_mask(tube, Probe("position", axis="down"), (64, 64))[:, 30]
-    assert np.allclose(ramp, (np.arange(64) + 0.5) / 64, atol=0.01)
-    late = geometry_mask(tube, Probe("position", axis="up", low=0.5, high=1.0), (64, 64))[:, 30]
-    assert np.allclose(late, np.clip(1 - (np.arange(64) + 0.5) / 32, 0, 1), atol=0.02)
-    facing = geometry_mask(tube, Probe("facing", axis="right"), (8, 64))[4]
-    assert np.allclose(facing, np.clip(np.cos((np.arange(64) + 0.5) / 64 * math.tau), 0, 1), atol=0.01)
-    # A wall of 0.1 in a mesh whose rays look 0.4 far: straight through it is near, slanted a little farther.
-    slab = trimesh.creation.box((4, 4, 0.1))
-    uv = np.array(slab.vertices)[:, :2] / 4 + 0.5
-    thin = geometry_mask(
-        Mesh(np.array(slab.vertices), np.array(slab.vertices), uv, np.array(slab.faces)),
-        Probe("thickness", reach=0.1, rays=128),
-        (16, 16),
-    )
-    assert 0.4 < thin[8, 8] < 0.75
-    with pytest.raises(Stopped):
-        geometry_mask(corner(), Probe("occlusion"), (64, 64), stop=lambda: True)
-
-
-def test_regions_islands_and_growing():
-    m = corner()
-    assert len(set(islands(m))) == 2 and list(picked(m, 0, "island")) == [0, 1] and list(picked(m, 2, "face")) == [2, 3]
-    assert list(picked(m, 0, "part")) == [0, 1, 2, 3] and list(grown(m, np.array([0, 1]), 1)) == [0, 1, 2, 3]
-    assert list(grown(m, np.array([0, 1, 2, 3]), -1)) == [0, 1, 2, 3]
-    r = region_mask(m, "0-1", (32, 16))
-    assert r[:15].min() == 1 and r[17:].max() == 0
-    assert region_mask(m, "0-1,900", (32, 16)).sum() == r.sum()
-
-
-def test_a_mesh_gives_masks_kept_beside_the_project_and_its_absence_is_said(tmp_path):
-    box = trimesh.creation.box((1, 2, 1))
-    box.export(tmp_path / "box.obj")
-    rows = [
-        {
-            "name": "dust",
-            "cells": {"metal": {"number": 1.0}},
-            "mask": {"parts": [{"source": "geometry", "geometry": {"kind": "occlusion", "rays": 8, "reach": 0.5}}]},
-        }
-    ]
-    doc = stacked(rows)
-    doc = edits.add_place(doc, doc.overlays[0].id, MeshPlace(path="box.obj"))
-    shop = Workshop(tmp_path)
-    shop.bakes = tmp_path / "p.bakes"
-    first = shop.graph.value(shop.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"]
-    kept = list((tmp_path / "p.bakes").iterdir())
-    assert len(kept) == 1 and kept[0].suffix == ".png"
-    again = Workshop(tmp_path)
-    again.bakes = tmp_path / "p.bakes"
-    assert np.array_equal(again.graph.value(again.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"], first)
-    # A broken bake is made again; another mesh gets another one; a mesh that has gone is said.
-    kept[0].write_bytes(b"no")
-    third = Workshop(tmp_path)
-    third.bakes = tmp_path / "p.bakes"
-    assert np.array_equal(third.graph.value(third.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"], first)
-    (tmp_path / "box.obj").unlink()
-    gone = Workshop(tmp_path).texture(doc.overlays[0], doc)
-    assert len(gone.notes) == 1 and "box.obj" in gone.notes[0] and "dust" in gone.notes[0]
-
-
-# Everything together --------------------------------------------------------------------------------------------------
-
-
-def test_channels_go_along_with_steps_that_move_texels_and_to_the_stage():
-    rows = [
-        {
-            "cells": {
-                "height": {"source": "pattern", "pattern": {"kind": "stain"}, "number": 0.8, "join": "add"},
-                "roughness": {"number": 0.9},
-                "emissive": {"colour": (0.4, 0.2, 0.1)},
-                "opacity": {"number": 0.7},
-            },
-            "mask": {"parts": [{"source": "pattern", "pattern": {"kind": "stain"}}]},
-        }
-    ]
-    doc = stacked(rows, kind="decal")
-    for step in ({"step": "trim", "alpha": 0.0}, {"step": "pad", "left": 3}, {"step": "resize", "width": 90, "height": 70}):
-        params = STEPS[step["step"]].params.model_validate(
-            {k: v for k, v in step.items() if k == "step" or k in STEPS[step["step"]].params.model_fields}
-        )
-        doc = edits.add_step(doc, doc.overlays[0].id, params)
-        s = surface(doc)
-        for name in ("height", "roughness", "emissive"):
-            assert s.channels[name].shape[:2] == s.alpha.shape
-        # Where there is opacity there is the roughness that came with it.
-        assert float(s.channels["roughness"][s.alpha > 0.69].min()) > 0.85
-    t = Workshop().texture(doc.overlays[0], doc)
-    assert {"roughness", "normal", "emissive"} <= set(t.channels) and t.channels["normal"].values.shape == t.values.shape
-    up = channel_picture(surface(doc), "normal", doc.overlays[0].layers.relief)
-    down = channel_picture(surface(doc), "normal", doc.overlays[0].layers.relief.model_copy(update={"green": "down"}))
-    assert np.allclose(up[..., 1] + down[..., 1], 1, atol=1e-6) and np.allclose(up[..., 0], down[..., 0])
-
-
-def test_normals_follow_a_slope_whatever_the_size():
-    # Heights that rise by 1 over the canvas, at strength 8: the slope is 8 · 0.05.
-    rows = [
-        {
-            "cells": {
-                "height": {
-                    "source": "pattern",
-                    "pattern": {"kind": "ramp", "way": "across"},
-                    "number": 0.5,
-                    "number_low": -0.5,
-                    "join": "towards",
-                }
-            }
-        }
-    ]
-    doc = stacked(rows, relief={"strength": 8.0})
-    for side in (64, 256):
-        n = channel_picture(surface(doc, side=side), "normal", doc.overlays[0].layers.relief)[side // 2, side // 2] * 2 - 1
-        assert np.allclose(n, np.array([-0.4, 0, 1]) / math.hypot(0.4, 1), atol=2e-3)
-
-
 def test_a_texel_is_explained_and_what_lies_below_a_change_is_kept():
     rows = [
         {"id": "a", "name": "Film", "cells": {"opacity": {"number": 0.6}}},
@@ -585,11 +281,11 @@ def test_the_command_line_writes_channels_and_recipes_apply_builds(tmp_path):
     ):
         bad = mivex_run("layers", *args, cwd=tmp_path)
         assert bad.returncode == 2 and bad.stderr.count("\n") == 1 and "Traceback" not in bad.stderr
-    write_picture(tmp_path / "in.png", np.full((48, 48, 4), 0.6, np.float32), 8)
+    write_picture(tmp_path / "in.png", np.full((512, 512, 4), 0.6, np.float32), 8)
     (tmp_path / "r.json").write_text(json.dumps({"steps": [{"step": "build", "name": "Perforated plate"}]}))
     assert mivex_run("prepare", "in.png", "out.png", "--recipe", "r.json", cwd=tmp_path).returncode == 0
     a = read_picture(tmp_path / "out.png").values[..., 3]
-    assert a.min() < 0.05 and a.max() > 0.95
+    assert a.min() == 0 and a.max() == 1
     (tmp_path / "r.json").write_text(json.dumps({"steps": [{"step": "build", "name": "Nothing"}]}))
     bad = mivex_run("prepare", "in.png", "out.png", "--recipe", "r.json", cwd=tmp_path)
     assert bad.returncode == 2 and "There is no build" in bad.stderr

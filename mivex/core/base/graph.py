@@ -16,9 +16,16 @@ def hashed(*parts: str) -> str:
 
 
 class Cache:
-    """Keeps the most recently used results up to a number of bytes. Safe between threads."""
+    """Keeps the most recently used results up to a number of bytes. Safe between threads.
+
+    What stands in one slot replaces what stood there: a setting that is dragged would else fill the memory with states
+    that nobody looks at again, each in pages that have to be made anew. The last but one stays, for looking to and fro.
+    """
+
+    SLOT = 2
 
     def __init__(self, limit: int) -> None:
+        self._slots: dict[str, list[str]] = {}
         self._limit = limit
         self._rows: OrderedDict[str, tuple[object, int]] = OrderedDict()
         self._used = 0
@@ -33,16 +40,26 @@ class Cache:
             self._rows.move_to_end(key)
             return row[0]
 
-    def put(self, key: str, value: object, size: int) -> None:
-        """Keep a result of ``size`` bytes, dropping the oldest beyond the limit."""
+    def put(self, key: str, value: object, size: int, slot: str = "") -> None:
+        """Keep a result of ``size`` bytes, dropping what its slot held before and the oldest beyond the limit."""
         with self._lock:
-            if key in self._rows:
-                self._used -= self._rows.pop(key)[1]
+            self._drop(key)
+            if slot:
+                held = self._slots.setdefault(slot, [])
+                if key in held:
+                    held.remove(key)
+                held.append(key)
+                while len(held) > self.SLOT:
+                    self._drop(held.pop(0))
             self._rows[key] = (value, size)
             self._used += size
             while self._used > self._limit and len(self._rows) > 1:
                 _, (_, gone) = self._rows.popitem(last=False)
                 self._used -= gone
+
+    def _drop(self, key: str) -> None:
+        if (row := self._rows.pop(key, None)) is not None:
+            self._used -= row[1]
 
 
 @dataclass(frozen=True, eq=False)
@@ -60,6 +77,8 @@ class Node:
         Bytes of what was made.
     label : str
         What is said while it is being made; empty: nothing.
+    slot : str
+        Whose state it is: it replaces older ones of the same slot. Empty: it is kept as long as there is room.
     """
 
     key: str
@@ -67,6 +86,7 @@ class Node:
     inputs: "tuple[Node, ...]" = ()
     size: Callable[[Any], int] = field(default=lambda made: int(made.values.nbytes))
     label: str = ""
+    slot: str = ""
 
 
 class Graph:
@@ -102,5 +122,5 @@ class Graph:
         if node.label:
             tell(node.label)
         made = node.make(*inputs)
-        self.cache.put(node.key, made, node.size(made))
+        self.cache.put(node.key, made, node.size(made), node.slot)
         return made

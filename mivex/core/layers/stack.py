@@ -7,9 +7,10 @@ from typing import Any
 
 import numpy as np
 
-from mivex.core.base.bands import WORKERS
+from mivex.core.base.bands import WORKERS, run_bands
 from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Node, hashed
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import join, join_light, levelled
 from mivex.core.layers.masks import Outside, Values, pattern_laid
@@ -17,6 +18,8 @@ from mivex.core.layers.model import CHANNELS, COLOURED, Base, Group, Layer, Shap
 from mivex.core.layers.patterns.fields import Wear, draw_wear
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.prepare.base import Surface
+
+_kernels = Lazy("mivex.core.layers.kernels.joining")
 
 
 @dataclass(frozen=True, eq=False)
@@ -227,12 +230,10 @@ def surface_of(planes: Planes) -> Surface:
     values = s.values
     if changed:
         values = np.empty((h, w, 4), np.float32)
-        if "colour" in made or planes.empty:
-            rgb = planes.get("colour")
-            values[..., :3] = rgb if s.data else to_display(np.ascontiguousarray(rgb))
-        else:
-            values[..., :3] = s.values[..., :3]
-        values[..., 3] = planes.get("opacity")
+        own = "colour" in made or planes.empty
+        rgb, alpha = (planes.get("colour") if own else s.values), planes.get("opacity")
+        encode = own and not s.data
+        run_bands(h, lambda a, b: _kernels.surface_rows(rgb, alpha, encode, values, a, b))
     channels: dict[str, Floats] = {}
     for name in ("roughness", "metal", "height", "emissive"):
         if name in made or (name in ("roughness", "metal") and planes.base != Base() and (changed or made)):
@@ -305,7 +306,14 @@ def draw_ahead(rows: tuple[Layer | Group, ...], outside: Outside) -> None:
 
 
 def state_nodes(
-    stack: Stack, start: Node, surface: Callable[[object], Surface], outside: Outside, *, empty: bool, kept: bool = True
+    stack: Stack,
+    start: Node,
+    surface: Callable[[object], Surface],
+    outside: Outside,
+    *,
+    empty: bool,
+    kept: bool = True,
+    slot: str = "",
 ) -> list[Node]:
     """A node for the start and one for the state after every row that is on, each from the one before.
 
@@ -321,6 +329,8 @@ def state_nodes(
         The start is an empty canvas.
     kept : bool
         Every state is kept; otherwise all rows are one node, which takes less memory.
+    slot : str
+        Names the overlay and the size: newer states of a row replace older ones.
     """
     values = Values(stack, outside)
     base = stack.base.model_dump_json()
@@ -348,7 +358,7 @@ def state_nodes(
             return said(planes, out, before)
 
         key = hashed(first.key, others, *(row_key(r, outside) for r in rows))
-        return [first, Node(key, all_of, (first,), Planes.size, "layers")]
+        return [first, Node(key, all_of, (first,), Planes.size, "layers", slot and f"{slot} all")]
     for r in rows:
 
         def one(planes: Planes, r: Layer | Group = r) -> Planes:
@@ -358,7 +368,16 @@ def state_nodes(
         before = nodes[-1]
         # A mask may read another row, however deep it lies: then it counts what such rows are made of.
         reads = others if any(p.source == "layer" for x in walk((r,)) for p in x.mask.parts) else ""
-        nodes.append(Node(hashed(before.key, row_key(r, outside), reads), one, (before,), Planes.size, f"layer “{r.name}”"))
+        nodes.append(
+            Node(
+                hashed(before.key, row_key(r, outside), reads),
+                one,
+                (before,),
+                Planes.size,
+                f"layer “{r.name}”",
+                slot and f"{slot} {r.id}",
+            )
+        )
     return nodes
 
 

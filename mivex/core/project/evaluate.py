@@ -111,13 +111,14 @@ class Workshop:
         d = overlay.delivery
         if bare:
             return self.prepare(self.start_of(overlay), overlay.source, (), d.bits, proxy=proxy, stop=stop, tell=tell)
-        node = self.node_of(overlay, Ask(stop, tell, doc, proxy), until)
+        ask = Ask(stop, tell, doc, proxy)
+        node = self.node_of(overlay, ask, until)
         return self._textured(node, self.start_of(overlay), d.bits, overlay.layers.relief,
-                              levels=d.format in HOLDS_LEVELS, stop=stop, tell=tell)
+                              f"{self._slot(overlay, ask)} {until}", levels=d.format in HOLDS_LEVELS, stop=stop, tell=tell)
 
     def node_of(self, overlay: Overlay, ask: Ask = NO_ASK, until: int | None = None) -> Node:
         """The node of an overlay's surface after its layers and its first ``until`` steps; raises MivexError."""
-        return self._stepped(self.states_of(overlay, ask)[-1], overlay.steps[:until])
+        return self._stepped(self.states_of(overlay, ask)[-1], overlay.steps[:until], self._slot(overlay, ask))
 
     def states_of(self, overlay: Overlay, ask: Ask = NO_ASK) -> list[Node]:
         """Nodes of `_Worked` surfaces: the start, and the layers' result where there are layers."""
@@ -134,7 +135,7 @@ class Workshop:
             made = finished(planes, stack)
             return _Worked(surface_of(made), made.notes)
 
-        return [start, Node(key, whole, (nodes[-1],), _Worked.size)]
+        return [start, Node(key, whole, (nodes[-1],), _Worked.size, slot=f"{self._slot(overlay, ask)} layers")]
 
     def layer_states(self, overlay: Overlay, ask: Ask = NO_ASK) -> list[Node]:
         """Nodes of `Planes`: the start, and the state after every row that is on."""
@@ -142,7 +143,11 @@ class Workshop:
         size = _size_of(picture, ask)
         return state_nodes(overlay.layers, self._started(picture, overlay.source, ask),
                            lambda worked: worked.surface, self.outside(overlay, ask),  # type: ignore[attr-defined]
-                           empty=not overlay.source.path, kept=size[0] * size[1] < LARGE)
+                           empty=not overlay.source.path, kept=size[0] * size[1] < LARGE, slot=self._slot(overlay, ask))
+
+    @staticmethod
+    def _slot(overlay: Overlay, ask: Ask) -> str:
+        return f"{overlay.id} {ask.proxy} {ask.side}"
 
     def outside(self, overlay: Overlay, ask: Ask = NO_ASK) -> Outside:
         """What an overlay's layers read from outside, at the size of their canvas."""
@@ -167,7 +172,7 @@ class Workshop:
         receiver builds them, and ``keep-coverage`` cannot show in the texture.
         """
         node = self._stepped(self._started(picture, source, Ask(proxy=proxy)), steps)
-        return self._textured(node, picture, bits, Relief(), levels=levels, stop=stop, tell=tell)
+        return self._textured(node, picture, bits, Relief(), "", levels=levels, stop=stop, tell=tell)
 
     def _started(self, picture: Picture, source: Source, ask: Ask) -> Node:
         meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
@@ -175,22 +180,23 @@ class Workshop:
         key = hashed(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
         return Node(key, lambda: _Worked(_start(picture, meaning, source.alpha_stored, scale)), size=_Worked.size)
 
-    def _stepped(self, node: Node, steps: tuple[StepParams, ...]) -> Node:
+    def _stepped(self, node: Node, steps: tuple[StepParams, ...], slot: str = "") -> Node:
         context = Context(self.picture, lambda path: absolute(path, self.folder))
-        for step in (s for s in steps if s.on):
-            node = self._step(node, step, context)
+        for k, step in enumerate(s for s in steps if s.on):
+            node = self._step(node, step, context, slot and f"{slot} step {k}")
         return node
 
-    def _textured(self, node: Node, picture: Picture, bits: int, relief: Relief, *, levels: bool,
+    def _textured(self, node: Node, picture: Picture, bits: int, relief: Relief, slot: str, *, levels: bool,
                   stop: Callable[[], bool], tell: Callable[[str], None]) -> Texture:
         whole = Node(hashed(node.key, str(bits), str(levels), relief.model_dump_json(), "texture"),
                      lambda worked: _finished(worked, picture, bits, levels, whole.key, relief), (node,),
                      # Its mip chain and linear texels will join it: count them in.
-                     size=lambda made: int(made.values.nbytes) * 4 * (1 + len({id(c) for c in made.channels.values()})))
+                     size=lambda made: int(made.values.nbytes) * 4 * (1 + len({id(c) for c in made.channels.values()})),
+                     slot=slot and f"{slot} texture {bits} {levels}")
         done: Texture = self.graph.value(whole, stop, tell)
         return done
 
-    def _step(self, before: Node, params: StepParams, context: Context) -> Node:
+    def _step(self, before: Node, params: StepParams, context: Context, slot: str = "") -> Node:
         step = STEPS[params.step]
 
         def make(worked: _Worked) -> _Worked:
@@ -199,7 +205,7 @@ class Workshop:
                 notes = (*notes, f"{step.label}: {words}")
             return _Worked(step.apply(worked.surface, params, context), notes)
 
-        return Node(hashed(before.key, self._mark(params)), make, (before,), _Worked.size, step.label)
+        return Node(hashed(before.key, self._mark(params)), make, (before,), _Worked.size, step.label, slot)
 
     def _mark(self, step: StepParams) -> str:
         others = [self._content(f) for f in STEPS[step.step].files(step)]

@@ -3,6 +3,7 @@
 import numpy as np
 
 from mivex.core.base.compile import kernel
+from mivex.core.pixels.kernels.colour import encode_near
 
 
 @kernel
@@ -98,3 +99,19 @@ def light_rows(below, alpha, value, cover, wc, wo, sc, so, out, solid, first, la
             t = p3[i]
             r = b[i] + (v[i] - b[i]) * t
             row3[i] = v[i] if t == one else r
+
+
+@kernel
+def surface_rows(rgb, alpha, encode, out, first, last):
+    """Colour (its first three channels) and opacity side by side; either may be of one texel. ``encode``: for display."""
+    w = out.shape[1]
+    fixed, flat = rgb.shape[1] == 1, alpha.shape[1] == 1
+    for y in range(first, last):
+        colour = rgb[y] if rgb.shape[0] > 1 else rgb[0]
+        cover = alpha[y] if alpha.shape[0] > 1 else alpha[0]
+        for x in range(w):
+            i, j = 0 if fixed else x, 0 if flat else x
+            for c in range(3):
+                v = colour[i, c]
+                out[y, x, c] = encode_near(v) if encode else v
+            out[y, x, 3] = cover[j]

@@ -24,7 +24,7 @@ def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
     h, w = out.shape
     one = np.float32(1)
     cell, place, ease = np.empty(w, np.int64), np.empty(w, np.float32), np.empty(w, np.float32)
-    row = np.empty(w, np.float32)
+    begins = np.empty(w + 1, np.int64)
     for o in range(octaves):
         nx, ny = cells_x << o, cells_y << o
         weight = np.float32(0.5 ** o)
@@ -34,6 +34,12 @@ def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
             cell[x] = int(u)
             fx = u - np.float32(cell[x])
             place[x], ease[x] = fx, fx * fx * fx * (fx * (fx * np.float32(6) - np.float32(15)) + np.float32(10))
+        runs = 0
+        for x in range(w):
+            if x == 0 or cell[x] != cell[x - 1]:
+                begins[runs] = x
+                runs += 1
+        begins[runs] = w
         for y in range(first, last):
             v = (np.float32(y) + np.float32(0.5)) / np.float32(h) * np.float32(ny)
             iy = int(v)
@@ -41,9 +47,9 @@ def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
             jy = (iy + 1) % ny
             iy %= ny
             ey = fy * fy * fy * (fy * (fy * np.float32(6) - np.float32(15)) + np.float32(10))
-            x = 0
-            while x < w:
+            for r in range(runs):
                 # The slopes at a cell's four corners serve all its texels of this row.
+                x, end = begins[r], begins[r + 1]
                 ix = cell[x]
                 jx, kx = (ix + 1) % nx, ix % nx
                 a, b = _hash(kx, iy, s) & np.uint64(15), _hash(jx, iy, s) & np.uint64(15)
@@ -51,23 +57,15 @@ def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
                 c00, c01, c10, c11 = _COS[a], _COS[b], _COS[c], _COS[d]
                 t0, t1 = _SIN[a] * fy, _SIN[b] * fy - c01
                 l0, l1 = _SIN[c] * (fy - one), _SIN[d] * (fy - one) - c11
-                end = x
-                while end < w and cell[end] == ix:
-                    end += 1
-                for i in range(x, end):
-                    fx, ex = place[i], ease[i]
+                # Slices, not indices: so the loops need no bounds and run on vectors.
+                place_run, ease_run, out_run = place[x:end], ease[x:end], out[y, x:end]
+                for i in range(place_run.size):
+                    fx, ex = place_run[i], ease_run[i]
                     top, low = c00 * fx + t0, c10 * fx + l0
                     top += (c01 * fx + t1 - top) * ex
                     low += (c11 * fx + l1 - low) * ex
-                    row[i] = (top + (low - top) * ey) * np.float32(1.4)
-                x = end
-            o_row = out[y]
-            if form == 0:
-                for i in range(w):
-                    o_row[i] += weight * row[i]
-            else:
-                for i in range(w):
-                    o_row[i] += weight * (np.float32(0.55) - abs(row[i]) * np.float32(2.2))
+                    n = (top + (low - top) * ey) * np.float32(1.4)
+                    out_run[i] += weight * (n if form == 0 else np.float32(0.55) - abs(n) * np.float32(2.2))
 
 
 @kernel

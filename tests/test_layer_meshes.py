@@ -1,0 +1,152 @@
+"""Masks from meshes, regions, and channels on the stage."""
+
+import math
+
+import numpy as np
+import pytest
+import trimesh
+from stacks import stacked, surface
+
+from mivex.core.base.errors import Stopped
+from mivex.core.layers.views import channel_picture
+from mivex.core.prepare import STEPS
+from mivex.core.project import edits
+from mivex.core.project.evaluate import Workshop
+from mivex.core.project.layering import Ask
+from mivex.core.stage.baking import Probe, curvature, geometry_mask
+from mivex.core.stage.mesh import Mesh, joined, quad, sheet
+from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.regions import grown, islands, picked, region_mask
+
+
+def corner(height=0.5):
+    """A long floor and a wall of that height behind it, side by side in the picture."""
+    n = 40
+    floor = quad(np.array([[-n, 0, 0], [n, 0, 0], [n, 0, 1], [-n, 0, 1.0]]), (0, 0, 1, 0.5))
+    wall = quad(np.array([[-n, height, 0], [n, height, 0], [n, 0, 0], [-n, 0, 0.0]]), (0, 0.5, 1, 1))
+    return joined([floor, wall])
+
+
+def test_geometry_masks_against_closed_forms():
+    # What a floor sees of a long wall: ½ (1 − d / √(d² + h²)) of its sky is shut in at a distance d.
+    got = geometry_mask(corner(), Probe("occlusion", reach=4, rays=512), (64, 16))[:32, 8]
+    d = (np.arange(32) + 0.5) / 32
+    assert np.abs(got - 0.5 * (1 - d / np.hypot(d, 0.5))).max() < 0.012
+    ball = trimesh.creation.icosphere(4, radius=0.7)
+    sphere = Mesh(
+        np.array(ball.vertices), np.array(ball.vertex_normals), np.zeros((len(ball.vertices), 2)), np.array(ball.faces)
+    )
+    assert np.allclose(curvature(sphere) * 0.7, 1, atol=0.03)
+    t, y = np.meshgrid(np.linspace(0, math.tau, 97), np.linspace(3, 0, 40))
+    around = np.stack([np.cos(t), 0 * t, -np.sin(t)], axis=2)
+    tube = sheet(0.5 * around + y[..., None] * [0, 1, 0], around, np.stack([t / math.tau, 1 - y / 3], axis=2))
+    assert np.allclose(curvature(tube).reshape(t.shape)[4:-4], 1.0, atol=0.01)
+    # Position runs evenly down the tube, softness takes its ends away; facing is the cosine.
+    ramp = geometry_mask(tube, Probe("position", axis="down"), (64, 64))[:, 30]
+    assert np.allclose(ramp, (np.arange(64) + 0.5) / 64, atol=0.01)
+    late = geometry_mask(tube, Probe("position", axis="up", low=0.5, high=1.0), (64, 64))[:, 30]
+    assert np.allclose(late, np.clip(1 - (np.arange(64) + 0.5) / 32, 0, 1), atol=0.02)
+    facing = geometry_mask(tube, Probe("facing", axis="right"), (8, 64))[4]
+    assert np.allclose(facing, np.clip(np.cos((np.arange(64) + 0.5) / 64 * math.tau), 0, 1), atol=0.01)
+    # A wall of 0.1 in a mesh whose rays look 0.4 far: straight through it is near, slanted a little farther.
+    slab = trimesh.creation.box((4, 4, 0.1))
+    uv = np.array(slab.vertices)[:, :2] / 4 + 0.5
+    thin = geometry_mask(
+        Mesh(np.array(slab.vertices), np.array(slab.vertices), uv, np.array(slab.faces)),
+        Probe("thickness", reach=0.1, rays=128),
+        (16, 16),
+    )
+    assert 0.4 < thin[8, 8] < 0.75
+    with pytest.raises(Stopped):
+        geometry_mask(corner(), Probe("occlusion"), (64, 64), stop=lambda: True)
+
+
+def test_regions_islands_and_growing():
+    m = corner()
+    assert len(set(islands(m))) == 2 and list(picked(m, 0, "island")) == [0, 1] and list(picked(m, 2, "face")) == [2, 3]
+    assert list(picked(m, 0, "part")) == [0, 1, 2, 3] and list(grown(m, np.array([0, 1]), 1)) == [0, 1, 2, 3]
+    assert list(grown(m, np.array([0, 1, 2, 3]), -1)) == [0, 1, 2, 3]
+    r = region_mask(m, "0-1", (32, 16))
+    assert r[:15].min() == 1 and r[17:].max() == 0
+    assert region_mask(m, "0-1,900", (32, 16)).sum() == r.sum()
+
+
+def test_a_mesh_gives_masks_kept_beside_the_project_and_its_absence_is_said(tmp_path):
+    box = trimesh.creation.box((1, 2, 1))
+    box.export(tmp_path / "box.obj")
+    rows = [
+        {
+            "name": "dust",
+            "cells": {"metal": {"number": 1.0}},
+            "mask": {"parts": [{"source": "geometry", "geometry": {"kind": "occlusion", "rays": 8, "reach": 0.5}}]},
+        }
+    ]
+    doc = stacked(rows)
+    doc = edits.add_place(doc, doc.overlays[0].id, MeshPlace(path="box.obj"))
+    shop = Workshop(tmp_path)
+    shop.bakes = tmp_path / "p.bakes"
+    first = shop.graph.value(shop.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"]
+    kept = list((tmp_path / "p.bakes").iterdir())
+    assert len(kept) == 1 and kept[0].suffix == ".png"
+    again = Workshop(tmp_path)
+    again.bakes = tmp_path / "p.bakes"
+    assert np.array_equal(again.graph.value(again.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"], first)
+    # A broken bake is made again; another mesh gets another one; a mesh that has gone is said.
+    kept[0].write_bytes(b"no")
+    third = Workshop(tmp_path)
+    third.bakes = tmp_path / "p.bakes"
+    assert np.array_equal(third.graph.value(third.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"], first)
+    (tmp_path / "box.obj").unlink()
+    gone = Workshop(tmp_path).texture(doc.overlays[0], doc)
+    assert len(gone.notes) == 1 and "box.obj" in gone.notes[0] and "dust" in gone.notes[0]
+
+
+def test_channels_go_along_with_steps_that_move_texels_and_to_the_stage():
+    rows = [
+        {
+            "cells": {
+                "height": {"source": "pattern", "pattern": {"kind": "stain"}, "number": 0.8, "join": "add"},
+                "roughness": {"number": 0.9},
+                "emissive": {"colour": (0.4, 0.2, 0.1)},
+                "opacity": {"number": 0.7},
+            },
+            "mask": {"parts": [{"source": "pattern", "pattern": {"kind": "stain"}}]},
+        }
+    ]
+    doc = stacked(rows, kind="decal")
+    for step in ({"step": "trim", "alpha": 0.0}, {"step": "pad", "left": 3}, {"step": "resize", "width": 90, "height": 70}):
+        params = STEPS[step["step"]].params.model_validate(
+            {k: v for k, v in step.items() if k == "step" or k in STEPS[step["step"]].params.model_fields}
+        )
+        doc = edits.add_step(doc, doc.overlays[0].id, params)
+        s = surface(doc)
+        for name in ("height", "roughness", "emissive"):
+            assert s.channels[name].shape[:2] == s.alpha.shape
+        # Where there is opacity there is the roughness that came with it.
+        assert float(s.channels["roughness"][s.alpha > 0.69].min()) > 0.85
+    t = Workshop().texture(doc.overlays[0], doc)
+    assert {"roughness", "normal", "emissive"} <= set(t.channels) and t.channels["normal"].values.shape == t.values.shape
+    up = channel_picture(surface(doc), "normal", doc.overlays[0].layers.relief)
+    down = channel_picture(surface(doc), "normal", doc.overlays[0].layers.relief.model_copy(update={"green": "down"}))
+    assert np.allclose(up[..., 1] + down[..., 1], 1, atol=1e-6) and np.allclose(up[..., 0], down[..., 0])
+
+
+def test_normals_follow_a_slope_whatever_the_size():
+    # Heights that rise by 1 over the canvas, at strength 8: the slope is 8 · 0.05.
+    rows = [
+        {
+            "cells": {
+                "height": {
+                    "source": "pattern",
+                    "pattern": {"kind": "ramp", "way": "across"},
+                    "number": 0.5,
+                    "number_low": -0.5,
+                    "join": "towards",
+                }
+            }
+        }
+    ]
+    doc = stacked(rows, relief={"strength": 8.0})
+    for side in (64, 256):
+        n = channel_picture(surface(doc, side=side), "normal", doc.overlays[0].layers.relief)[side // 2, side // 2] * 2 - 1
+        assert np.allclose(n, np.array([-0.4, 0, 1]) / math.hypot(0.4, 1), atol=2e-3)
