@@ -339,3 +339,10 @@ def test_a_stroke_over_a_seam_goes_on_in_parts_and_is_undone_as_one(window, tmp_
     assert painted[:, 100:156].max() == 0 and painted.max() > 0.9
     s.undo()
     assert not s.overlay.layers.row("p").strokes
+    # A click with an area fills the island.
+    s.set_brush(area=True, stay="island")
+    drive.click(stage, middle + QPoint(7, 3))
+    settle(window)
+    assert len(s.overlay.layers.row("p").strokes) == 1
+    filled = s.shop.texture(s.overlay, s.doc).channels["metal"].values[..., 2]
+    assert filled.mean() > 0.95

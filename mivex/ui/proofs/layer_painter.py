@@ -255,7 +255,9 @@ class LayerPainter(QObject):
         s.apply(words, edit, f"{key} {row_id} stroke {strokes[0].seed}")
 
     def end(self) -> None:
-        """The stroke is done: it becomes an edit."""
+        """The stroke is done: it becomes an edit. A click with an area fills the island or the faces that it stays in."""
+        if self.session.brush.area and 0 < len(self.points) <= 2 and self._faces:
+            self.points = [(0.0, 0.0, 1.0), (1.0, 0.0, 1.0), (1.0, 1.0, 1.0), (0.0, 1.0, 1.0)]
         if self.points and (not self.session.brush.area or len(self.points) > 2):
             self._commit()
         self.session.end_merge()
