@@ -170,32 +170,116 @@ def _size(text: str) -> tuple[int, int]:
 @app.command()
 def render(project: str, out: Annotated[str, typer.Argument(help=".png (display) or .exr (linear float)")],
            size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
-           camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "") -> None:
+           camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
+           order: Annotated[str, typer.Option(help="set, as the materials say, or exact, by depth.")] = "set",
+           view: Annotated[str, typer.Option(help="colour, order, overdraw, depth, normals, mip or alpha.")] = "colour",
+           as_json: Annotated[bool, typer.Option("--json", help="Print the figures of the view.")] = False) -> None:
     """Draw a project's stage to a picture."""
     from mivex.core.picture.encode import write_picture
-    from mivex.core.project.evaluate import Workshop
-    from mivex.core.project.file import read_project
-    from mivex.core.scene import codes_of, gathered
+    from mivex.core.proving import Stage
+    from mivex.core.scene import codes_of
     from mivex.core.scene import render as draw
     from mivex.core.stage.camera import View
+    from mivex.core.stage.looks import LOOKS, look_at
 
     width, height = _size(size)
     suffix = Path(out).suffix.lower()
     if suffix not in (".png", ".exr"):
         raise MivexError(f"“{out}”: the stage is written as .png or .exr.")
-    doc = read_project(project)
-    cameras = {c.name: c for c in doc.cameras}
-    if not cameras:
-        raise MivexError("The project has no camera.")
-    if camera and camera not in cameras:
-        raise MivexError(f"There is no camera “{camera}”; the project has {', '.join(cameras)}.")
-    shop = Workshop(Path(project).resolve().parent)
-    textures, meshes = gathered(doc, shop)
-    drawn = draw(doc, textures, View(cameras[camera] if camera else doc.cameras[0], width, height), meshes)
+    if order not in ("set", "exact"):
+        raise MivexError(f"--order takes set or exact, not “{order}”.")
+    if view not in LOOKS:
+        raise MivexError(f"“{view}” is no view of the stage; there are {', '.join(LOOKS)}.")
+    if view != "colour" and (suffix == ".exr" or order == "exact"):
+        raise MivexError("Views other than colour are written as .png, in the order that is set.")
+    stage = Stage.read(project)
+    seen = View(stage.camera(camera), width, height)
+    if view != "colour":
+        look = look_at(view, stage.draws(seen), seen, stage.doc.lighting)
+        write_picture(out, (look.codes / 255).astype("float32"), 8)
+        figures = {k: round(v, 6) for k, v in look.figures.items()}
+        print(json.dumps({"view": view, **figures}) if as_json else
+              "  ".join(f"{k} {v:g}" for k, v in figures.items()))
+        return
+    drawn = draw(stage.doc, stage.textures, seen, stage.meshes, exact=order == "exact")
     if suffix == ".exr":
         write_picture(out, drawn.colour, 32)
     else:
-        write_picture(out, (codes_of(drawn, doc) / 255).astype("float32"), 8)
+        write_picture(out, (codes_of(drawn, stage.doc) / 255).astype("float32"), 8)
+
+
+@app.command()
+def ledger(project: str, at: Annotated[str, typer.Option(metavar="X,Y", help="The pixel, from the top left.")],
+           camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
+           size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
+           as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
+    """List every fragment of one pixel, in the order set and in exact order."""
+    from mivex.core.proving import Stage, account_words
+    from mivex.core.stage.camera import View
+    from mivex.core.stage.ledger import account_of
+
+    width, height = _size(size)
+    parts = at.split(",")
+    if len(parts) != 2 or not all(p.strip().isdigit() for p in parts):
+        raise MivexError(f"--at takes X,Y in pixels from the top left, not “{at}”.")
+    x, y = (int(p) for p in parts)
+    if x >= width or y >= height:
+        raise MivexError(f"Pixel {x},{y} lies outside the picture of {width}x{height}.")
+    stage = Stage.read(project)
+    view = View(stage.camera(camera), width, height)
+    found = account_of(stage.draws(view), view, x, y, stage.doc.lighting)
+    if as_json:
+        print(json.dumps(account_words(found), indent=2, ensure_ascii=False))
+        return
+    for name, rows in (("set order", found.set), ("exact order", found.exact)):
+        print(name)
+        for k, r in enumerate(rows, 1):
+            shown = " ".join(f"{v:.4f}" for v in r.colour)
+            print(f"  {k:2d}  {r.name} {r.part}  {r.group} {r.nudge:+d}  {r.depth:.3f} m  level {r.level:.2f}  [{shown}]  "
+                  f"{', '.join(r.factors)}  {r.verdict}  -> {' '.join(f'{v:.4f}' for v in r.after)}")
+
+
+@app.command()
+def order(project: str,
+          camera: Annotated[list[str] | None, typer.Option(help="Name of a camera; may be given several times.")] = None,
+          ring: Annotated[int, typer.Option(metavar="N", help="So many cameras round the scene.")] = 0,
+          as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False,
+          apply: Annotated[str, typer.Option(metavar="OUT.mivex", help="Write the project with the advice applied.")] = "",
+          ) -> None:
+    """Say how wrong the drawing order is, and what to change; all cameras of the project where none is named."""
+    from mivex.core.ordering import proposal_words, propose
+    from mivex.core.ordering import ring as ring_of
+    from mivex.core.project.file import relocated, write_project
+    from mivex.core.proving import Stage
+
+    if not 0 <= ring <= 360:
+        raise MivexError(f"--ring takes 0 to 360 cameras, not {ring}.")
+    stage = Stage.read(project)
+    cameras = [stage.camera(n) for n in camera or ()] + ring_of(stage.doc, ring)
+    on_terminal = sys.stderr.isatty()
+
+    def tell(share: float) -> None:
+        if on_terminal:
+            print(f"\r{share:.0%}", end="" if share < 1 else "\n", file=sys.stderr, flush=True)
+
+    found = propose(stage, cameras or list(stage.doc.cameras), tell=tell)
+    words = proposal_words(found)
+    if apply:
+        old, new = (Path(p).resolve().parent for p in (project, apply))
+        write_project(apply, found.doc if old == new else relocated(found.doc, old, new))
+    if as_json:
+        print(json.dumps(words, indent=2, ensure_ascii=False))
+        return
+    print(f"error {words['before']:.4f} now, {words['after']:.4f} as proposed (mean over all pixels, codes of 255)")
+    for name, n in words["nudges"].items():
+        print(f"  {name}: nudge {n:+d}")
+    for c in words["settings"]:
+        print(f"  {c['overlay']}: {c['setting'].replace('_', ' ')} {c['before']} -> {c['after']}")
+    if words["free"]:
+        print("in any order: " + ", ".join(words["free"]))
+    for p in words["unsettled"]:
+        print(f"no order settles {p['pair'][0]} and {p['pair'][1]}: {p['pixels']} pixels, {p['error']:.4f}; "
+              f"would settle it: {p['settles']}")
 
 
 @app.command()

@@ -25,19 +25,31 @@ from mivex.core.stage import placing
 from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.draw import Coat, Draw, Input, OrderKey, limits_of, shadow_mask
+from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.lighting import casts
-from mivex.core.stage.mesh import Mesh, crossing, hit
+from mivex.core.stage.looks import display_codes
+from mivex.core.stage.mesh import Mesh, crossing, hit, nearest_point
 from mivex.core.stage.painter import Painter
-from mivex.core.stage.passes import Buffers, Screen, draw_all
+from mivex.core.stage.passes import Buffers, draw_all
 from mivex.core.stage.places import BillboardPlace, MeshPlace, Place
 from mivex.core.stage.surroundings import Surroundings, World, of_mesh
 
 cv2 = Lazy("cv2")
 
 
-def order_key(material: Material, centre: NDArray[np.float64], eye: NDArray[np.float64]) -> OrderKey:
-    """Sorting key of an object: draw group, then nudge, then from far to near by its centre."""
-    return GROUPS.index(material.group), material.nudge, -float(np.linalg.norm(centre - eye))
+def order_key(material: Material, at: NDArray[np.float64], eye: NDArray[np.float64]) -> OrderKey:
+    """Sorting key of an object: draw group, then nudge, then from far to near by the point that counts."""
+    return GROUPS.index(material.group), material.nudge, -float(np.linalg.norm(at - eye))
+
+
+def _stands(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None) -> NDArray[np.float64]:
+    """The point that an overlay's distance is taken of, as its material says; see `Material.distance`."""
+    by = overlay.material.distance
+    if by == "nearest":
+        mesh = placing.mesh(placing.framed(place, texture.extent), view, texture.pivot, world)
+        return nearest_point(mesh, view.eye)
+    places = overlay.places if by == "object" else (place,)
+    return np.mean([placing.middle(placing.framed(p, texture.extent), view, texture.pivot, world) for p in places], axis=0)
 
 
 def texture_limits(texture: Texture, blend: str) -> Floats:
@@ -167,7 +179,8 @@ def _drawn(overlay: Overlay, place: Place, pictures: _Pictures, view: View, worl
     m, texture = overlay.material, pictures.own
     framed = placing.framed(place, texture.extent)
     draw = Draw(overlay.name, placing.mesh(framed, view, texture.pivot, world), coat_of(m, pictures), m,
-                order_key(m, placing.middle(framed, view, texture.pivot, world), view.eye))
+                order_key(m, _stands(overlay, place, texture, view, world), view.eye), owner=overlay.id,
+                part=str(next((i for i, p in enumerate(overlay.places, 1) if p.id == place.id), 1)))
     if not casts(draw) or m.blend == "Solid":
         return draw
     opacity = draw.coat.opacity
@@ -202,10 +215,7 @@ def gathered(doc: Document, shop: Workshop) -> tuple[dict[str, Texture], dict[st
 
 def codes_of(drawn: Buffers, doc: Document) -> NDArray[np.uint8]:
     """Display codes (height, width, 3) of what was drawn, by the document's exposure and view curve."""
-    h, w = drawn.depth.shape
-    out = np.empty((h, w, 3), np.uint8)
-    Screen(out, doc.lighting).write(drawn.colour, (0, h, 0, w))
-    return out
+    return display_codes(drawn, doc.lighting)
 
 
 class Scene:
@@ -246,7 +256,8 @@ class Scene:
                 # The order goes by the distance from the eye; a billboard turns with the camera besides.
                 seen = (view.camera.yaw, view.camera.pitch) if isinstance(p, BillboardPlace) else ()
                 read = tuple(id(textures.get(k)) for k in read_by(o.material))
-                shape = (o.id, o.name, o.material, p, id(texture), read, seen, id(world))
+                others = o.places if o.material.distance == "object" else ()
+                shape = (o.id, o.name, o.material, p, id(texture), read, seen, id(world), others)
 
                 def make(o: Overlay = o, p: Place = p, texture: Texture = texture) -> tuple[Draw, object]:
                     pictures = _Pictures(texture, textures)
@@ -257,8 +268,7 @@ class Scene:
                                Draw, object]:
                     # Mesh, pictures and mask stay; only when it comes changes with the eye.
                     drawn = self._keep(self._shapes, shape, make)
-                    framed = placing.framed(p, texture.extent)
-                    order = order_key(o.material, placing.middle(framed, view, texture.pivot, world), view.eye)
+                    order = order_key(o.material, _stands(o, p, texture, view, world), view.eye)
                     return replace(drawn, order=order), self._shapes[shape][1]
 
                 rows.append(self._keep(self._kept, (shape, tuple(view.eye)), placed))
@@ -273,7 +283,7 @@ def draw_list(doc: Document, textures: Mapping[str, Texture], view: View,
 
 
 def render(doc: Document, textures: Mapping[str, Texture], view: View, meshes: Mapping[str, Mesh] | None = None,
-           stop: Callable[[], bool] = lambda: False) -> Buffers:
+           stop: Callable[[], bool] = lambda: False, *, exact: bool = False) -> Buffers:
     """Draw the stage of a document.
 
     Parameters
@@ -285,13 +295,16 @@ def render(doc: Document, textures: Mapping[str, Texture], view: View, meshes: M
         Those of `meshes_read`.
     stop : callable
         Asked before drawing; true raises Stopped.
+    exact : bool
+        In exact order instead of the one that is set.
 
     Returns
     -------
     Buffers
         Linear light; alpha 0 where nothing but the ground was drawn.
     """
-    return draw_all(draw_list(doc, textures, view, meshes), view, doc.lighting, stop=stop)
+    draw = draw_exact if exact else draw_all
+    return draw(draw_list(doc, textures, view, meshes), view, doc.lighting, stop=stop)
 
 
 QUICK = 1 / 33

@@ -106,6 +106,10 @@ def packed(finish: Finish, order: tuple[PackedName, ...], **where: str) -> Finis
             change[key] = Channel.model_validate({**where, "channel": name, "invert": holds == "smoothness", "value": 1.0})
     return finish.model_copy(update=change)
 
+Distance = Literal["object", "nearest", "place", "triangle"]
+DISTANCES: dict[str, str] = {"object": "Whole object", "nearest": "Nearest point", "place": "Each placement",
+                             "triangle": "Each triangle"}
+
 
 class Material(BaseModel):
     """How an overlay is drawn."""
@@ -126,7 +130,13 @@ class Material(BaseModel):
     depth_bias: float = setting(0.0, "Depth bias", "Moves it towards the eye for the depth test only; keeps "
                                 "a decal from flickering into its surface.", unit="mm", ge=0, le=1000,
                                 drag=(0, 50))
+    depth_first: bool = setting(False, "Depth first", "Its depth is laid before its colour, so that of a see-through "
+                                "figure only the nearest surface shows, never one through another.")
     both_faces: bool = setting(True, "Both faces", "Seen from behind as well.")
+    back_first: bool = setting(False, "Back ones first", "Faces seen from behind are drawn before the others: right for "
+                               "closed see-through things such as a bottle.")
+    distance: Distance = setting("place", "Distance by", "What counts as its distance where the order goes from far to "
+                                 "near.", choices=DISTANCES)
     group: GroupName = setting("Blended", "Draw group", "Groups are drawn in this order, whatever the "
                                "distance.")
     nudge: int = setting(0, "Order nudge", "Within its group: higher is drawn later, over the others.",

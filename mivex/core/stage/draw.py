@@ -99,6 +99,8 @@ class Draw:
         Brings the mesh to its place.
     mask : MipChain, optional
         For what casts a shadow with holes in it: in its last channel, the share of a texel that is there.
+    owner, part : str
+        The overlay, and which of its placements; empty for surroundings.
     """
 
     name: str
@@ -108,6 +110,8 @@ class Draw:
     order: OrderKey
     transform: Doubles | None = None
     mask: MipChain | None = None
+    owner: str = ""
+    part: str = ""
 
     @property
     def lit(self) -> bool:
@@ -183,6 +187,7 @@ class Records:
 
         row["blend"], row["test"], row["write"] = BLENDS[m.blend].code, m.depth_test, m.depth_write
         row["both"], row["wrap"], row["lit"] = m.both_faces, m.tiling, draw.lit
+        row["first"] = m.depth_first and m.depth_test
         row["tinted"], row["decal"] = draw.mesh.tint is not None, m.group == "Decal"
         row["cutoff"], row["bias"] = m.cutoff, m.depth_bias / 1000
         row["tint"][:3] = to_linear(np.array(m.tint, np.float32))

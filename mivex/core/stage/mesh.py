@@ -130,3 +130,24 @@ def crossing(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, int, Dou
     position, index = np.ascontiguousarray(mesh.position), np.ascontiguousarray(mesh.index)
     d, i, b, c = _kernels.nearest(position, index, *(float(v) for v in origin), *(float(v) for v in ray))
     return None if i < 0 else (d, i, np.array([1 - b - c, b, c]))
+
+
+def nearest_point(mesh: Mesh, eye: Doubles) -> Doubles:
+    """The point of a mesh that is nearest to another; (3,).
+
+    Ericson (2005), *Real-Time Collision Detection*, 5.1.5: the nearest of each triangle's interior, edges and corners.
+    """
+    a, b, c = (mesh.corners[:, k] for k in range(3))
+    found = []
+    n = np.cross(b - a, c - a)
+    area = np.maximum((n * n).sum(axis=1), 1e-30)
+    at = eye - n * (((eye - a) * n).sum(axis=1) / area)[:, None]
+    inside = np.ones(len(a), bool)
+    for p, q in ((a, b), (b, c), (c, a)):
+        side = q - p
+        t = np.clip(((eye - p) * side).sum(axis=1) / np.maximum((side * side).sum(axis=1), 1e-30), 0, 1)
+        found.append(p + side * t[:, None])
+        inside &= (np.cross(side, at - p) * n).sum(axis=1) >= 0
+    found.append(np.where(inside[:, None], at, a))
+    points = np.concatenate(found)
+    return np.asarray(points[np.argmin(((points - eye) ** 2).sum(axis=1))])

@@ -35,7 +35,20 @@ GROUND = 0.18
 """Linear grey where nothing is; close to the window's mid grey."""
 Box = tuple[int, int, int, int]
 """First row, the one after the last, first column, the one after the last."""
-_NONE = np.zeros((0, 0, 16), np.float32)
+NO_SURFACES = np.zeros((0, 0, 16), np.float32)
+Sink = tuple[int, int, NDArray[np.int32], NDArray[np.int32], Floats, NDArray[np.int64]]
+"""Where fragments go besides, or instead of, the picture; see `kernels.paint.paint`."""
+
+
+def sink_of(mode: int = 0, row: int = 0, rows: int = 0, width: int = 0, room: int = 0) -> Sink:
+    """A sink for some rows of the picture, with room for so many fragments; its counts are 0, its lists empty."""
+    heads = np.zeros((2, rows, width), np.int32)
+    if room:
+        heads[0] = -1
+    return mode, row, heads, np.empty((room, 3), np.int32), np.empty((room, 8), np.float32), np.zeros(1, np.int64)
+
+
+PICTURE = sink_of()
 
 
 @dataclass(frozen=True, eq=False)
@@ -78,6 +91,29 @@ _PASS_OF = {"Backdrop": "solid", "Solid": "solid", "Cutout": "solid", "Decal": "
             "Front": "front"}
 
 
+def _lays(draw: Draw) -> bool:
+    return draw.material.depth_first and draw.material.depth_test
+
+
+def _ranked(polys: NDArray[Any], begun: int, end: int, draw: Draw) -> int:
+    """Bring a draw's own polygons into the order that its material asks for; returns where they end."""
+    m, rows = draw.material, polys[begun:end]
+    if m.distance == "triangle":
+        n = np.maximum(rows["corners"], 1)
+        there = np.arange(rows["x"].shape[1])[None] < n[:, None]
+        x, y = ((np.where(there, rows[k], 0).sum(axis=1) / n) for k in ("x", "y"))
+        near = rows["value"][:, 0] + rows["across"][:, 0] * (x - rows["at_x"]) + rows["down"][:, 0] * (y - rows["at_y"])
+        rows[:] = rows[np.argsort(near, kind="stable")]
+    if m.back_first and m.both_faces:
+        rows[:] = rows[np.argsort(rows["back"] == 0, kind="stable")]
+    if not _lays(draw):
+        return end
+    more = end - begun
+    polys[end:end + more] = rows
+    rows["only_depth"] = 1
+    return end + more
+
+
 class Shot:
     """Draws brought to the screen for one view: polygons in their order, and the plan.
 
@@ -91,15 +127,17 @@ class Shot:
     def __init__(self, draws: list[Draw], view: View) -> None:
         self.view = view
         self.records = Records(draws)
-        self.polys = np.zeros(sum(len(d.mesh.index) for d in draws) + 1, POLY)
+        self.polys = np.zeros(sum(len(d.mesh.index) * (1 + _lays(d)) for d in draws) + 1, POLY)
         lens = np.array([view.focal, view.width / 2, view.height / 2, NEAR])
         count, ends = 0, dict.fromkeys(("solid", "decals", "blended", "front"), 0)
         self.lit_surfaces = any(d.lit and d.before_light for d in draws)
         self.lit = any(d.lit for d in draws)
         for i, d in enumerate(draws):
             mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
+            begun = count
             count = _project.project(*mesh.arrays(d.coat.uv_set), self.records.draws, i, view.matrix, lens, self.polys,
                                      count, False)
+            count = _ranked(self.polys, begun, count, d)
             ends[_PASS_OF[GROUPS[d.order[0]]]] = count
         at, plan = 0, []
         for name in ("solid", "decals", "light", "blended", "front"):
@@ -157,8 +195,8 @@ class Screen:
 
 
 def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | None, *, box: Box | None = None,
-        skip: tuple[str, ...] = (), clear_first: bool = True, after_light: Callable[[Box], None] | None = None,
-        screen: Screen | None = None) -> None:
+        skip: tuple[str, ...] = (), after_light: Callable[[Box], None] | None = None,
+        screen: Screen | None = None, sink: Sink = PICTURE) -> None:
     """Run the plan over a box of the picture.
 
     Parameters
@@ -170,13 +208,13 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
     box : Box, optional
         Only this part; the rest of the buffers is left as it is.
     skip : tuple of str
-        Passes that are there already.
-    clear_first : bool
-        Begin with the empty ground; ignored where the first pass is skipped.
+        Passes that are there already; “clear” stands for the empty ground that the first begins with.
     after_light : callable
         Told of each piece of the picture once its light is there.
     screen : Screen, optional
         Receives the finished picture.
+    sink : Sink
+        One that counts or looks, of all rows.
     """
     view = shot.view
     top, low, left, right = box or (0, view.height, 0, view.width)
@@ -192,13 +230,13 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
     for number, leg in enumerate(legs):
         def band(first: int, last: int, leg: list[Pass] = leg, ending: bool = number == len(legs) - 1) -> None:
             first, last = first + top, last + top
-            surfaces = _NONE
+            surfaces = NO_SURFACES
             if shot.lit_surfaces and any(p.name == "solid" for p in leg):
                 surfaces = np.empty((last - first, view.width, 16), np.float32)
             for p in leg:
                 where = np.array([first, last, left, right, p.first, p.last], np.int64)
                 before = p.name in ("solid", "decals")
-                if p.name == "solid" and clear_first:
+                if p.name == "solid" and "clear" not in skip:
                     _paint.clear(frame, where, surfaces)
                 if p.name == "light":
                     if surfaces.size:
@@ -206,7 +244,8 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
                     if after_light is not None:
                         after_light((first, last, left, right))
                 elif p.first < p.last:
-                    _paint.paint(frame, light, r.draws, shot.polys, where, surfaces if before else _NONE)
+                    _paint.paint(frame, light, r.draws, shot.polys, where, surfaces if before else NO_SURFACES,
+                                 sink)
             if ending and screen is not None:
                 screen.write(buffers.colour, (first, last, left, right))
 
@@ -246,5 +285,5 @@ def draw_all(draws: list[Draw], view: View, lighting: Lighting | None = None, bu
         run(shot, buffers, lighting, shadows)
     else:
         shot.lit_surfaces = False
-        run(shot, buffers, lighting, shadows, clear_first=False)
+        run(shot, buffers, lighting, shadows, skip=("clear",))
     return buffers

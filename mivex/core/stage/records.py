@@ -18,6 +18,7 @@ _INPUT = np.dtype([("slot", np.int64), ("lane", np.int64), ("gain", np.float32),
 DRAW = np.dtype([
     ("blend", np.int64), ("test", np.int64), ("write", np.int64), ("both", np.int64), ("wrap", np.int64),
     ("lit", np.int64), ("tinted", np.int64), ("decal", np.int64), ("slots", np.int64), ("trimmed", np.int64),
+    ("looked", np.int64), ("first", np.int64),
     ("cutoff", np.float32), ("bias", np.float32), ("tint", np.float32, 4), ("trim", np.float32, 8),
     ("chain", np.uint64, SLOTS),
     ("rough", _INPUT), ("metal", _INPUT), ("occlusion", _INPUT), ("opacity", _INPUT),
@@ -27,6 +28,8 @@ DRAW = np.dtype([
 ])
 """A draw: blend and depth, the limits of its texture, which pictures its inputs read, where its UVs go.
 
+``looked``: its normals are asked for though no light falls on it, and it is counted. ``first``: its depth is laid before
+its colour.
 ``trim``: limits of u, v, u + v and u − v beyond which the texture is clear. ``u``, ``v``: rows of the map from
 the mesh's UVs to the texture's. ``chain``: addresses of
 the pictures' records. An input is ``shift + gain · texel``, or ``shift`` alone where its slot is −1.
@@ -34,12 +37,16 @@ the pictures' records. An input is ``shift + gain · texel``, or ``shift`` alone
 
 POLY = np.dtype([
     ("draw", np.int64), ("corners", np.int64), ("flat", np.int64), ("back", np.int64), ("level", np.int64),
+    ("only_depth", np.int64),
     ("x", np.float64, CORNERS), ("y", np.float64, CORNERS), ("slope", np.float64, CORNERS),
     ("top", np.float64), ("bottom", np.float64), ("left", np.float64), ("right", np.float64),
     ("at_x", np.float64), ("at_y", np.float64), ("value", np.float64, VALUES), ("across", np.float64, VALUES),
     ("down", np.float64, VALUES), ("share", np.float32), ("along", np.float32, 3), ("upward", np.float32, 3),
 ])
-"""A convex polygon on screen, its values as planes over the screen, and the texture's axes in the world."""
+"""A convex polygon on screen, its values as planes over the screen, and the texture's axes in the world.
+
+``only_depth``: it leaves its depth and no colour.
+"""
 
 FRAME = np.dtype([
     ("colour", np.uint64), ("depth", np.uint64), ("matrix", np.uint64), ("width", np.int64), ("height", np.int64),

@@ -56,7 +56,7 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
         _values(c)
     _tip(c)
     for name, hint, key in (
-        ("Fills an area", "A drag encloses an area, which is filled; on a mesh a click fills the island or the chosen faces that it stays in.", "area"),
+        ("Fills an area", "A drag encloses an area, which is filled; on a mesh a click fills what it stays in.", "area"),
         ("Goes round", "What leaves one side comes in at the other: for pictures that repeat.", "wrap"),
         ("Mirrored", "The other half is painted as well.", "mirror"),
         ("Front only", "On the stage, faces seen from behind are left alone.", "front"),

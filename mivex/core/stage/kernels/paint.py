@@ -8,20 +8,28 @@ import numpy as np
 
 from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.lanes import (
+    blue4,
     fma1,
+    green4,
     last4,
     load1,
     load4,
     make4,
     mul4,
+    red4,
     splat4,
     store1,
     store4,
+    sub4,
+    with_last4,
 )
 from mivex.core.pixels.kernels.merge import kept, merge4
 from mivex.core.pixels.kernels.sampling import bilinear4, high_of, mix4, texels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.shade import lean4, lit_fragment, onto_surface, surface_of
 from mivex.core.stage.kernels.walk import biased, inside, nearer, span, trimmed
+
+PICTURE, KEPT, ALL, TALLY, NORMAL, LEVEL = 0, 1, 2, 3, 4, 5
+"""Where fragments go; see `paint`."""
 
 
 @inlined
@@ -103,38 +111,82 @@ def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
         _finish(draw, mul4(c, tint), iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
 
 
+@inlined
+def _keep(sink, p, y, x, iw, verdict, source, hold):
+    """Put a fragment on the list of its pixel."""
+    heads, links, facts, used = sink[2], sink[3], sink[4], sink[5]
+    n = used[0]
+    if n < links.shape[0]:
+        used[0] = n + 1
+        row = y - sink[1]
+        links[n, 0], links[n, 1], links[n, 2] = heads[0, row, x], p, verdict
+        heads[0, row, x] = n
+        at = np.uint64(facts.ctypes.data) + np.uint64(n * 32)
+        store4(at, source)
+        store4(at + np.uint64(16), load4(hold + np.uint64(160)))
+        store1(at + np.uint64(28), iw)
+
+
 @kernel
-def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold):
+def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold, sink, p):
     """A row of anything: every input read, lit here or left to be lit.
 
     ``surface`` is the address of the row of surfaces to change, or 0: then light is worked out here and the
     picture is the sink. ``value`` and ``hold`` are addresses: of the row's first values, and of scratch for a pixel.
+    ``sink``: see `paint`. ``p``: number of the polygon.
     """
+    mode = sink[0]
     row = np.uint64(y * frame.width + x0)
     colour, depth = frame.colour + row * np.uint64(16), frame.depth + row * np.uint64(4)
     matrix = frame.matrix + np.uint64((y & 7) * 32)
     for i in range(first, last):
         iw = fma1(np.float32(poly.across[0]), np.float32(i), load1(value))
-        if draw.test and not nearer(iw, draw.bias, depth + np.uint64(i * 4)):
+        hidden = draw.test and not nearer(iw, draw.bias, depth + np.uint64(i * 4))
+        if hidden and mode != ALL:
             continue
         source = surface_of(draw, poly, value, i, iw, hold)
         a = last4(source)
         threshold = load1(matrix + np.uint64(((x0 + i) & 7) * 4)) if draw.blend == 2 else np.float32(0)
-        if not kept(draw.blend, a, draw.cutoff, threshold):
+        stays = kept(draw.blend, a, draw.cutoff, threshold)
+        if mode == TALLY and draw.looked and not poly.only_depth:
+            sink[2][0, y - sink[1], x0 + i] += 1
+            sink[2][1, y - sink[1], x0 + i] += not stays
+        if poly.only_depth:
+            if stays and a > np.float32(0) and mode not in (KEPT, ALL):
+                store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
             continue
-        if draw.lit and not (surface and (draw.decal or draw.blend <= 2)):
+        if not stays and mode != ALL:
+            continue
+        if mode in (NORMAL, LEVEL):
+            if a > np.float32(0.004) or draw.blend <= 2:
+                shown = load4(hold + np.uint64(112 if mode == NORMAL else 160))
+                store4(colour + np.uint64(i * 16), with_last4(shown, np.float32(1)))
+                if draw.write:
+                    store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
+            continue
+        if draw.lit and (mode == ALL or not (surface and (draw.decal or draw.blend <= 2))):
             source = lit_fragment(frame, light, source, hold, iw, x0 + i, y)
+        if mode in (KEPT, ALL):
+            _keep(sink, p, y, x0 + i, biased(iw, draw.bias) if draw.bias > 0 else iw,
+                  1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3, source, hold)
+            continue
         if surface:
             onto_surface(draw, source, hold, surface + np.uint64((x0 + i) * 64))
         else:
             to = colour + np.uint64(i * 16)
-            store4(to, merge4(draw.blend, source, load4(to), draw.tint[3]))
+            before = load4(to)
+            after = merge4(draw.blend, source, before, draw.tint[3])
+            store4(to, after)
+            if mode == TALLY and draw.looked:
+                d = sub4(after, before)
+                most = max(abs(red4(d)), abs(green4(d)), abs(blue4(d)))
+                sink[2][1, y - sink[1], x0 + i] += most < np.float32(1e-4)
         if draw.write:
             store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
 
 
 @kernel
-def paint(frames, lights, draws, polys, box, surfaces):
+def paint(frames, lights, draws, polys, box, surfaces, sink):
     """Draw polygons, in their order, into a box of the picture.
 
     Parameters
@@ -147,13 +199,21 @@ def paint(frames, lights, draws, polys, box, surfaces):
         after the last.
     surfaces : float32 array (rows, width, 16)
         Rows of the box as surfaces to be lit later; of size 0 where the picture is drawn into.
+    sink : (mode, first row, heads, links, facts, used)
+        Where fragments go. Mode PICTURE: into the picture. KEPT: those that the picture would take are put on their
+        pixel's list, and nothing is drawn; ALL: also those that it would not take. TALLY: the picture, and how many
+        there were, and how many of them changed nothing. NORMAL, LEVEL: that in place of colour.
+
+        ``heads`` int32 (2, rows, width): the last fragment of each pixel, −1: none; or the two counts. ``links`` int32
+        (n, 3): the one before, polygon, verdict (0 drawn, 1 hidden, 2 below the cutoff, 3 not in the matrix).
+        ``facts`` float32 (n, 8): source colour and alpha, u, v, level, 1/w as the test sees it. ``used`` int64 (1,).
     """
     frame, light = frames[0], lights[0]
     first, last, left, right = box[0], box[1], box[2], box[3]
     deferred = surfaces.size > 0
     value = np.empty(10)
     narrow = np.empty(10, np.float32)
-    scratch = np.zeros((10, 4), np.float32)
+    scratch = np.zeros((11, 4), np.float32)
     hold = np.uint64(scratch.ctypes.data)
     at = np.uint64(surfaces.ctypes.data)
     step = np.uint64(frame.width * 64)
@@ -163,7 +223,8 @@ def paint(frames, lights, draws, polys, box, surfaces):
             continue
         draw = draws[poly.draw]
         chain = draw.chain[0]
-        plain = not deferred and not draw.lit and not draw.tinted and draw.slots == 1 and draw.opacity.slot < 0
+        plain = (not deferred and not draw.lit and not draw.tinted and draw.slots == 1 and draw.opacity.slot < 0
+                 and sink[0] == PICTURE and not poly.only_depth)
         for y in range(max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))),
                        min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))):
             x0, x1 = span(poly, y, frame.width)
@@ -173,7 +234,7 @@ def paint(frames, lights, draws, polys, box, surfaces):
             for k in range(10):
                 value[k] = poly.value[k] + poly.across[k] * dx + poly.down[k] * dy
             a, b = max(left - x0, 0), min(x1, right) - x0
-            if draw.trimmed and poly.flat:
+            if draw.trimmed and poly.flat and sink[0] != ALL and sink[0] != TALLY:
                 a, b = trimmed(poly, draw, chain, value, a, b)
             if a >= b:
                 continue
@@ -181,7 +242,7 @@ def paint(frames, lights, draws, polys, box, surfaces):
                 for k in range(10):
                     narrow[k] = np.float32(value[k])
                 row_full(frame, light, draw, poly, np.uint64(narrow.ctypes.data), y, x0, a, b,
-                         at + step * np.uint64(y - first) if deferred else np.uint64(0), hold)
+                         at + step * np.uint64(y - first) if deferred else np.uint64(0), hold, sink, p)
             elif poly.flat and poly.level == 0 and poly.share <= np.float32(0.002):
                 row_close(frame, draw, chain, poly, value, y, x0, a, b)
             else:

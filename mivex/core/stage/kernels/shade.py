@@ -68,7 +68,7 @@ def surface_of(draw, poly, value, i, iw, hold):
     """Read everything a material says of pixel ``i`` of a row.
 
     Returns colour with alpha times opacity. ``hold``, an address, then has, from row 7 on, normal and roughness; metal,
-    occlusion; glow.
+    occlusion; glow; and u, v and the level that was read.
     """
     f = np.float32(i)
     one = np.float32(1)
@@ -80,6 +80,7 @@ def surface_of(draw, poly, value, i, iw, hold):
     at = hold
     c = splat4(one)
     level, share, wide, high = poly.level, poly.share, np.int64(0), np.int64(0)
+    own = np.float32(0)
     for k in range(draw.slots):
         chain = draw.chain[k]
         # Levels differ only with the size of a picture; of the first, a flat polygon knows it already.
@@ -89,7 +90,7 @@ def surface_of(draw, poly, value, i, iw, hold):
                 level, share = lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv)
         got = trilinear4(chain, u, v, level, share, draw.wrap)
         if k == 0:
-            c = got
+            c, own = got, np.float32(level) + share
         store4(at + np.uint64(16 * k), got)
     tint = make4(draw.tint[0], draw.tint[1], draw.tint[2], draw.tint[3])
     if draw.opacity.slot >= 0:
@@ -102,7 +103,7 @@ def surface_of(draw, poly, value, i, iw, hold):
     source = mul4(c, tint)
     rough, metal, occlusion = _input(draw.rough, hold), _input(draw.metal, hold), _input(draw.occlusion, hold)
     nx, ny, nz = np.float32(0), np.float32(1), np.float32(0)
-    if draw.lit:
+    if draw.lit or draw.looked:
         nx = fma1(np.float32(poly.across[3]), f, load1(value + np.uint64(12))) * w
         ny = fma1(np.float32(poly.across[4]), f, load1(value + np.uint64(16))) * w
         nz = fma1(np.float32(poly.across[5]), f, load1(value + np.uint64(20))) * w
@@ -139,6 +140,7 @@ def surface_of(draw, poly, value, i, iw, hold):
         if draw.glow_slot >= 0:
             glow = mul4(glow, load4(at + np.uint64(16 * draw.glow_slot)))
     store4(at + np.uint64(144), glow)
+    store4(at + np.uint64(160), make4(u, v, own, np.float32(0)))
     store4(at + np.uint64(112), make4(nx, ny, nz, rough))
     store4(at + np.uint64(128), make4(metal, occlusion, np.float32(0), np.float32(0)))
     return source

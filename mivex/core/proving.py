@@ -1,0 +1,68 @@
+"""What the command line and the window ask of a project's stage: accounts of pixels, looks, advice on the order."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Any
+
+from mivex.core.base.errors import MivexError
+from mivex.core.picture.texture import Texture
+from mivex.core.project.document import Document
+from mivex.core.project.evaluate import Workshop
+from mivex.core.project.file import read_project
+from mivex.core.scene import draw_list, gathered
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.draw import Draw
+from mivex.core.stage.ledger import Account, Line
+from mivex.core.stage.mesh import Mesh
+
+
+@dataclass(frozen=True, eq=False)
+class Stage:
+    """A project with everything that drawing it needs.
+
+    Attributes
+    ----------
+    doc : Document
+    textures, meshes : mappings
+    """
+
+    doc: Document
+    textures: Mapping[str, Texture]
+    meshes: Mapping[str, Mesh]
+
+    @staticmethod
+    def read(path: str) -> "Stage":
+        """Read a project file and prepare its overlays; raises MivexError."""
+        doc = read_project(path)
+        if not doc.cameras:
+            raise MivexError("The project has no camera.")
+        return Stage(doc, *gathered(doc, Workshop(Path(path).resolve().parent)))
+
+    def camera(self, name: str = "") -> Camera:
+        """A camera by its name; the first where none is given; raises MivexError."""
+        cameras = {c.name: c for c in self.doc.cameras}
+        if name and name not in cameras:
+            raise MivexError(f"There is no camera “{name}”; the project has {', '.join(cameras)}.")
+        return cameras[name] if name else self.doc.cameras[0]
+
+    def draws(self, view: View, doc: Document | None = None) -> list[Draw]:
+        """Everything to draw for a view, in order."""
+        return draw_list(doc or self.doc, self.textures, view, self.meshes)
+
+
+def line_words(line: Line) -> dict[str, Any]:
+    """A ledger's line as it is printed."""
+    return {
+        "overlay": line.name, "part": line.part, "group": line.group, "nudge": line.nudge, "depth": round(line.depth, 6),
+        "texel": [round(v, 6) for v in line.texel], "level": round(line.level, 4), "colour": list(line.colour),
+        "blend": line.blend, "factors": list(line.factors), "verdict": line.verdict, "after": list(line.after),
+    }
+
+
+def account_words(account: Account) -> dict[str, Any]:
+    """An account as it is printed, in linear light."""
+    return {"pixel": list(account.pixel), "background": list(account.background),
+            "set": [line_words(r) for r in account.set], "exact": [line_words(r) for r in account.exact]}
+
+

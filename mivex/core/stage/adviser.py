@@ -1,0 +1,392 @@
+"""What order overlays should be drawn in: found from every fragment of every pixel, over several cameras.
+
+For each pixel the fragments of its overlays are blended in every order of these overlays and compared with exact
+order; pixels that hold the same overlays share one table. Overlays that never share a pixel are looked at apart. Up
+to seven of them every order is tried; above that the best order by pairs is found (exact dynamic programming to 14,
+Held and Karp 1962) and improved by moving one overlay at a time, judged by the tables.
+"""
+
+import itertools
+from collections import defaultdict
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, field, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.errors import Stopped
+from mivex.core.base.lazy import Lazy
+from mivex.core.base.types import Floats
+from mivex.core.pixels.blends import BLENDS, GROUPS
+from mivex.core.stage.camera import View
+from mivex.core.stage.draw import Draw
+from mivex.core.stage.exact import SORTED, in_lists
+from mivex.core.stage.lighting import light_record, shadows_of
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, run, sink_of
+
+_paint = Lazy("mivex.core.stage.kernels.paint")
+_settle = Lazy("mivex.core.stage.kernels.settle")
+_orders = Lazy("mivex.core.stage.kernels.orders")
+
+EVERY = 7
+"""Up to so many overlays every order is tried."""
+TABLE = 6
+"""Of pixels with more overlays than this, orders are judged by pairs."""
+BY_PAIRS = 14
+"""Up to so many the best order by pairs is found exactly."""
+SEEN = 1.0
+"""Display codes from which an error counts as one to be seen."""
+SLIGHT = 0.002
+"""A mean error, in codes over all pixels, that is not worth a change."""
+
+
+@dataclass(frozen=True, eq=False)
+class Fragments:
+    """All fragments of see-through overlays in one view, pixel by pixel, in drawing order.
+
+    Attributes
+    ----------
+    colours : float32 array (n, 4)
+    state : float32 array (n, 2)
+    kinds : int64 array (n, 2)
+    draws : int64 array (n,)
+        Which draw each comes from.
+    overlays : int64 array (n,)
+        Which overlay.
+    starts : int64 array (pixels + 1,)
+    below, truth : float32 arrays (pixels, 4)
+    solid : float32 array (pixels,)
+    gain : float32
+    """
+
+    colours: Floats
+    state: Floats
+    kinds: NDArray[np.int64]
+    draws: NDArray[np.int64]
+    overlays: NDArray[np.int64]
+    starts: NDArray[np.int64]
+    below: Floats
+    truth: Floats
+    solid: Floats
+    gain: np.float32
+
+    def part(self, pixels: NDArray[np.int64], which: NDArray[np.bool_] | None = None) -> "Fragments":
+        """Some pixels, and of these only some fragments; the truth is worked out anew where fragments are left out."""
+        lengths = self.starts[pixels + 1] - self.starts[pixels]
+        at = np.repeat(self.starts[pixels] - np.concatenate([[0], np.cumsum(lengths)[:-1]]), lengths) + np.arange(
+            lengths.sum())
+        pixel_of = np.repeat(np.arange(len(pixels)), lengths)
+        if which is not None:
+            keep = which[at]
+            at, pixel_of = at[keep], pixel_of[keep]
+        starts = np.searchsorted(pixel_of, np.arange(len(pixels) + 1)).astype(np.int64)
+        made = Fragments(self.colours[at], self.state[at], self.kinds[at], self.draws[at], self.overlays[at], starts,
+                         self.below[pixels], self.truth[pixels], self.solid[pixels], self.gain)
+        return made if which is None else replace(made, truth=made.exact())
+
+    def exact(self) -> Floats:
+        """What exact order gives, (pixels, 4)."""
+        out = np.empty((len(self.starts) - 1, 4), np.float32)
+        _orders.exact_of(self.colours, self.state, self.kinds, self.starts, self.below, out, self.draws)
+        return out
+
+    def errors(self, orders: NDArray[np.int64], who: NDArray[np.int64]) -> NDArray[np.float64]:
+        """Error under each order, summed over the pixels."""
+        out = np.zeros(len(orders))
+        _orders.errors_of(self.colours, self.state, self.kinds, who, self.starts, self.below, self.solid, self.truth,
+                          orders, self.gain, out)
+        return out
+
+    def as_drawn(self) -> Floats:
+        """Error of every pixel in the order in which the fragments stand."""
+        out = np.zeros(len(self.starts) - 1, np.float32)
+        _orders.as_drawn(self.colours, self.state, self.kinds, self.starts, self.below, self.solid, self.truth, self.gain,
+                         out)
+        return out
+
+
+def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequence[str]) -> Fragments:
+    """Gather the fragments of a view; ``owners`` numbers the overlays. Nudges count for nothing here."""
+    rows = in_lists(replace(d, order=(d.order[0], 0, d.order[2])) for d in draws)
+    shot = Shot(rows, view)
+    shadows = shadows_of(rows, lighting.towards_lamp) if shot.lit and lighting.shadows and lighting.lamp > 0 else None
+    buffers = Buffers.of(view)
+    run(shot, buffers, lighting, shadows, skip=SORTED)
+    light, held = light_record(lighting, shadows)
+    frame = frame_record(view, buffers)
+    step = next(p for p in shot.plan if p.name == "blended")
+    where = np.array([0, view.height, 0, view.width, step.first, step.last], np.int64)
+    room = _settle.room_for(shot.polys, where, view.width)
+    sink = sink_of(_paint.KEPT, 0, view.height, view.width, max(room, 1))
+    _paint.paint(frame, light, shot.records.draws, shot.polys, where, NO_SURFACES, sink)
+    n = int(sink[5][0])
+    pixel = np.empty(n, np.int64)
+    _settle.pixels_of(sink[2], sink[3], pixel)
+    order = np.argsort(pixel, kind="stable")  # they were put down in drawing order
+    there, first = np.unique(pixel[order], return_index=True)
+    which = shot.polys["draw"][sink[3][:n, 1]][order]
+    m = [d.material for d in rows]
+    number = {o: i for i, o in enumerate(owners)}
+    kind = np.array([(BLENDS[x.blend].code, x.depth_test + 2 * x.depth_write + 4 * (x.depth_first and x.depth_test))
+                     for x in m] or [(0, 0)], np.int64)
+    weight = np.array([x.opacity for x in m] or [0], np.float32)
+    facts = sink[4][:n][order]
+    y, x = np.divmod(there, view.width)
+    overlays = np.array([number.get(d.owner, -1) for d in rows] or [0], np.int64)[which]
+    starts = np.concatenate([first, [n]]).astype(np.int64)
+    made = Fragments(np.ascontiguousarray(facts[:, :4]), np.stack([facts[:, 7], weight[which]], axis=1), kind[which], which,
+                     overlays, starts, buffers.colour[y, x].copy(), np.zeros((0, 4), np.float32),
+                     buffers.depth[y, x].copy(), np.float32(2.0 ** lighting.exposure))
+    del held
+    return replace(made, truth=made.exact())
+
+
+@dataclass(frozen=True)
+class Pair:
+    """Two overlays that no order settles (or one, with itself), and what would."""
+
+    a: str
+    b: str
+    pixels: int
+    error: float
+    settles: str
+
+
+@dataclass(frozen=True)
+class Advice:
+    """What the adviser found.
+
+    Attributes
+    ----------
+    nudges : dict of overlay id to int
+        What the nudges should be; only those of overlays that share pixels.
+    free : tuple of overlay ids
+        May be drawn at any time.
+    unsettled : tuple of Pair
+        With the best order.
+    wrong : tuple of float
+        For each view, the mean error left, in codes over its pixels, by these tables.
+    """
+
+    nudges: dict[str, int]
+    free: tuple[str, ...]
+    unsettled: tuple[Pair, ...]
+    wrong: tuple[float, ...] = ()
+
+
+@dataclass(eq=False)
+class _Tables:
+    """Errors of every order of the overlays of pixels that hold the same ones."""
+
+    sets: dict[tuple[int, ...], NDArray[np.float64]] = field(default_factory=dict)
+    pairs: dict[tuple[int, int], float] = field(default_factory=lambda: defaultdict(float))
+    """Error of drawing the first before the second, over the pixels that both are at."""
+    loose: list[tuple[int, ...]] = field(default_factory=list)
+    """Sets too large for a table."""
+    free: float = 0.0
+    """Error with all nudges level."""
+
+    def cost(self, order: Sequence[int]) -> float:
+        """Error of an order, drawn first to last."""
+        at = {o: i for i, o in enumerate(order)}
+        total = 0.0
+        for members, errors in self.sets.items():
+            if all(m in at for m in members):
+                total += errors[_rank(sorted(range(len(members)), key=lambda k: at[members[k]]))]
+        for members in self.loose:
+            total += sum(self.pairs[a, b] for a in members for b in members if a != b and at.get(a, 0) < at.get(b, 0))
+        return total
+
+
+_RANKS: dict[tuple[int, ...], int] = {p: i for n in range(1, TABLE + 1) for i, p in
+                                      enumerate(itertools.permutations(range(n)))}
+
+
+def _rank(order: Sequence[int]) -> int:
+    return _RANKS[tuple(order)]
+
+
+def _tables(all_of: Sequence[Fragments], stop: Callable[[], bool]) -> _Tables:
+    made = _Tables()
+    for f in all_of:
+        made.free += float(f.as_drawn().sum())
+        pixel_of = np.repeat(np.arange(len(f.starts) - 1), np.diff(f.starts))
+        mask = np.zeros(len(f.starts) - 1, np.int64)
+        np.bitwise_or.at(mask, pixel_of, np.int64(1) << f.overlays)
+        for m in np.unique(mask):
+            if stop():
+                raise Stopped
+            members = tuple(i for i in range(63) if m >> i & 1)
+            pixels = np.flatnonzero(mask == m)
+            part = f.part(pixels)
+            for a, b in itertools.combinations(members, 2):
+                two = part if len(members) == 2 else part.part(np.arange(len(pixels)), np.isin(part.overlays, (a, b)))
+                e = two.errors(np.array([[0, 1], [1, 0]]), (two.overlays == b).astype(np.int64))
+                made.pairs[a, b] += float(e[0])
+                made.pairs[b, a] += float(e[1])
+            if len(members) > TABLE:
+                made.loose.append(members)
+                continue
+            orders = np.array(list(itertools.permutations(range(len(members)))), np.int64)
+            errors = part.errors(orders, np.searchsorted(members, part.overlays))
+            made.sets[members] = made.sets.get(members, 0) + errors
+    return made
+
+
+def _components(tables: _Tables, count: int) -> list[list[int]]:
+    """Overlays that share pixels, directly or through others."""
+    group = list(range(count))
+    for members in [*tables.sets, *tables.loose]:
+        for m in members[1:]:
+            a, b = group[members[0]], group[m]
+            group = [a if g == b else g for g in group]
+    return [[i for i in range(count) if group[i] == g] for g in sorted(set(group))]
+
+
+def _best(tables: _Tables, members: list[int], stop: Callable[[], bool]) -> tuple[int, ...]:
+    """The order of least error."""
+    if len(members) <= EVERY:
+        return min(itertools.permutations(members), key=tables.cost)
+    order = _by_pairs(tables, members) if len(members) <= BY_PAIRS else tuple(members)
+    best, better = tables.cost(order), True
+    while better:
+        better = False
+        for m in members:
+            if stop():
+                raise Stopped
+            rest = [o for o in order if o != m]
+            for at in range(len(rest) + 1):
+                tried = (*rest[:at], m, *rest[at:])
+                cost = tables.cost(tried)
+                if cost < best - 1e-9:
+                    order, best, better = tried, cost, True
+    return order
+
+
+def _by_pairs(tables: _Tables, members: list[int]) -> tuple[int, ...]:
+    """Exact linear ordering by pair costs: the best last one of every subset."""
+    n = len(members)
+    w = np.array([[tables.pairs[a, b] if a != b else 0.0 for b in members] for a in members])
+    cost = np.full(1 << n, np.inf)
+    last = np.zeros(1 << n, np.int64)
+    cost[0] = 0
+    for s in range(1, 1 << n):
+        inside = [i for i in range(n) if s >> i & 1]
+        for i in inside:
+            c = cost[s & ~(1 << i)] + w[[j for j in inside if j != i], i].sum()
+            if c < cost[s]:
+                cost[s], last[s] = c, i
+    out, s = [], (1 << n) - 1
+    while s:
+        out.append(members[last[s]])
+        s &= ~(1 << int(last[s]))
+    return tuple(reversed(out))
+
+
+def _settles(a: int, b: int, all_of: Sequence[Fragments], materials: Sequence[tuple[bool, float]]) -> str:
+    """What would settle a pair that no order settles."""
+    if a == b:
+        return "depth first"
+    if materials[a][0] or materials[b][0]:
+        return "depth write off"
+    soft = {}
+    for o in (a, b):
+        alpha = np.concatenate([f.colours[f.overlays == o, 3] for f in all_of])
+        alpha = alpha[alpha > 0.02] / max(materials[o][1], 1e-3)
+        soft[o] = float(((alpha > 0.1) & (alpha < 0.9)).mean()) if alpha.size else 0.0
+    if min(soft.values()) < 0.15:
+        return "Cutout"
+    if max(soft.values()) < 0.4:
+        return "Dithered"
+    return "split"
+
+
+def advise(views: Sequence[tuple[list[Draw], View]], lighting: Lighting, *, stop: Callable[[], bool] = lambda: False,
+           tell: Callable[[float], object] = lambda _: None) -> Advice:
+    """Find the nudges with the least error over some views.
+
+    Parameters
+    ----------
+    views : sequence of (draws, view)
+        The same overlays seen from several cameras.
+    lighting : Lighting
+    stop : callable
+        Asked between views and tables; true raises Stopped.
+    tell : callable
+        Told the share that is done.
+    """
+    owners = list(dict.fromkeys(d.owner for rows, _ in views for d in rows if d.owner and _ordered(d)))
+    now = {d.owner: d.material.nudge for rows, _ in views for d in rows}
+    facts = {d.owner: (d.material.depth_write, d.material.opacity) for rows, _ in views for d in rows}
+    gathered = []
+    for i, (rows, view) in enumerate(views):
+        if stop():
+            raise Stopped
+        gathered.append(fragments_of(rows, view, lighting, owners))
+        tell(0.7 * (i + 1) / len(views))
+    pixels = max(sum(v.width * v.height for _, v in views), 1)
+    tables = _tables(gathered, stop)
+    tell(0.9)
+    slight = SLIGHT * pixels
+    nudges: dict[str, int] = {}
+    free: list[str] = []
+    chosen: list[tuple[int, ...]] = []
+    for members in _components(tables, len(owners)):
+        moves = [m for m in members if any(abs(tables.pairs[m, o] - tables.pairs[o, m]) > slight * 0.1
+                                           or tables.pairs[m, o] > slight * 0.1 for o in members if o != m)]
+        free += [owners[m] for m in members if m not in moves]
+        order = _best(tables, members, stop) if len(members) > 1 else tuple(members)
+        chosen.append(order)
+        best = tables.cost(order)
+        level = sum(float(f.as_drawn()[_has(f, members)].sum()) for f in gathered)
+        if level <= best + slight * 0.05:
+            # Far to near by distance does as well: no nudges needed.
+            nudges |= {owners[m]: 0 for m in members if len(members) > 1 or now[owners[m]]}
+        else:
+            nudges |= {owners[m]: k for k, m in enumerate(order)}
+    unsettled = _unsettled(tables, gathered, chosen, owners, facts, pixels)
+    tell(1.0)
+    return Advice(nudges, tuple(free), unsettled)
+
+
+def _ordered(draw: Draw) -> bool:
+    return (BLENDS[draw.material.blend].see_through and draw.material.group not in ("Decal", "Front")) or \
+        draw.order[0] == GROUPS.index("Blended")
+
+
+def _has(f: Fragments, members: Sequence[int]) -> NDArray[np.bool_]:
+    """Pixels that hold one of these overlays."""
+    pixel_of = np.repeat(np.arange(len(f.starts) - 1), np.diff(f.starts))
+    out = np.zeros(len(f.starts) - 1, bool)
+    out[pixel_of[np.isin(f.overlays, members)]] = True
+    return out
+
+
+def _unsettled(tables: _Tables, gathered: Sequence[Fragments], orders: Sequence[tuple[int, ...]], owners: Sequence[str],
+               facts: dict[str, tuple[bool, float]], pixels: int) -> tuple[Pair, ...]:
+    """Pairs, and overlays with themselves, that stay wrong in the best order."""
+    materials = [facts[o] for o in owners]
+    rows = []
+    for order in orders:
+        for i, a in enumerate(order):
+            for b in order[i:]:
+                left = sum(errors[0] for m, errors in tables.sets.items() if m == (a,)) if a == b else tables.pairs[a, b]
+                if left <= SLIGHT * pixels:
+                    continue
+                seen = 0
+                for f in gathered:
+                    both = np.flatnonzero(_has(f, (a,)) & _has(f, (b,)))
+                    if not both.size:
+                        continue
+                    part = f.part(both, np.isin(f.overlays, (a, b)))
+                    first = np.argsort(part.overlays == b, kind="stable") if a != b else np.arange(len(part.overlays))
+                    # Pixel by pixel: the first overlay's fragments, then the other's.
+                    pixel_of = np.repeat(np.arange(len(both)), np.diff(part.starts))
+                    first = first[np.argsort(pixel_of[first], kind="stable")]
+                    drawn = replace(part, colours=part.colours[first], state=part.state[first], kinds=part.kinds[first],
+                                    draws=part.draws[first], overlays=part.overlays[first])
+                    seen += int((drawn.as_drawn() > SEEN).sum())
+                if seen:
+                    rows.append(Pair(owners[a], owners[b], seen, left / pixels, _settles(a, b, gathered, materials)))
+    return tuple(sorted(rows, key=lambda p: -p.error))

@@ -1,0 +1,307 @@
+"""One pixel's account: every fragment that reached it, in the order set and in exact order.
+
+The polygons are drawn one by one by the very kernels that draw the picture, into that pixel alone; what each
+leaves is read off. So the last line is the picture's pixel, bit for bit.
+"""
+
+from collections.abc import Collection
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from mivex.core.base.lazy import Lazy
+from mivex.core.base.types import Floats
+from mivex.core.pixels.blends import BLENDS, GROUPS
+from mivex.core.stage.camera import View
+from mivex.core.stage.draw import Draw
+from mivex.core.stage.exact import SORTED, in_lists
+from mivex.core.stage.lighting import Shadows, light_record, shadows_of
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, Shot, frame_record, sink_of
+
+_paint = Lazy("mivex.core.stage.kernels.paint")
+_shade = Lazy("mivex.core.stage.kernels.shade")
+_settle = Lazy("mivex.core.stage.kernels.settle")
+_merge = Lazy("mivex.core.pixels.kernels.merge")
+
+Rgba = tuple[float, float, float, float]
+DRAWN, HIDDEN, CUT, DOTTED, LAYS = range(5)
+"""Verdicts: it was drawn; hidden by depth; below the cutoff; not in the dither matrix; it only lays its depth."""
+
+
+@dataclass(frozen=True)
+class Line:
+    """One fragment.
+
+    Attributes
+    ----------
+    name : str
+        The overlay's name, or what of the surroundings it is.
+    owner, part : str
+        Id of the overlay and number of its placement; empty for surroundings.
+    face : int
+        Number of the polygon: tells fragments of one placement apart.
+    group, nudge : str, int
+    blend : str
+    depth : float
+        Metres from the eye's plane.
+    texel : (u, v)
+    level : float
+        Mip level that was read.
+    colour : (r, g, b, a)
+        As it meets the picture: linear, lit, tinted, alpha times opacity.
+    factors : (source, destination)
+    code : int
+        The verdict; see `DRAWN`.
+    by : str
+        What hides it.
+    hides : tuple of str
+        What is hidden later because this wrote depth.
+    wrote : bool
+        It wrote depth.
+    after : (r, g, b, a)
+        The pixel after it.
+    """
+
+    name: str
+    owner: str
+    part: str
+    face: int
+    group: str
+    nudge: int
+    blend: str
+    depth: float
+    texel: tuple[float, float]
+    level: float
+    colour: Rgba
+    factors: tuple[str, str]
+    code: int
+    by: str
+    hides: tuple[str, ...]
+    wrote: bool
+    after: Rgba
+
+    @property
+    def verdict(self) -> str:
+        """In words."""
+        if self.code == HIDDEN:
+            return f"hidden by {self.by}"
+        if self.code != DRAWN:
+            return {CUT: "discarded by cutoff", DOTTED: "discarded by the matrix", LAYS: "lays its depth"}[self.code]
+        if self.hides:
+            return f"drawn, wrote depth and so hid {', '.join(dict.fromkeys(self.hides))}"
+        return "drawn, wrote depth" if self.wrote else "drawn"
+
+
+@dataclass(frozen=True)
+class Account:
+    """One pixel.
+
+    Attributes
+    ----------
+    pixel : (x, y)
+    background : (r, g, b, a)
+        Where nothing has been drawn.
+    set, exact : tuple of Line
+    """
+
+    pixel: tuple[int, int]
+    background: Rgba
+    set: tuple[Line, ...]
+    exact: tuple[Line, ...]
+
+    def end(self, order: str = "set") -> Rgba:
+        """The pixel's colour at the end."""
+        rows = self.set if order == "set" else self.exact
+        return rows[-1].after if rows else self.background
+
+    @property
+    def elsewhere(self) -> frozenset[int]:
+        """Faces of drawn lines that stand at another place in exact order than in the order set."""
+        a = [r.face for r in self.set if r.code == DRAWN and r.owner]
+        b = [r.face for r in self.exact if r.code == DRAWN and r.owner]
+        return frozenset(f for f, g in zip(a, b, strict=False) if f != g) | (set(a) ^ set(b))
+
+
+def _four(v: Floats) -> Rgba:
+    r, g, b, a = (float(x) for x in v)
+    return r, g, b, a
+
+
+class _Pixel:
+    """A pixel of a shot, and the machinery to draw into it alone."""
+
+    def __init__(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, x: int, y: int) -> None:
+        self.shot, self.x, self.y = shot, x, y
+        self.buffers = Buffers.of(shot.view)  # only one pixel of it is ever touched
+        self.frame = frame_record(shot.view, self.buffers)
+        self.light, self.held = light_record(lighting, shadows)
+        self.surfaces = np.empty((1, shot.view.width, 16), np.float32) if shot.lit_surfaces else NO_SURFACES
+        _paint.clear(self.frame, self._where(0, 0), self.surfaces)
+        p = shot.polys[:shot.count]
+        self.near = np.flatnonzero((p["top"] <= y + 1) & (p["bottom"] >= y) & (p["left"] <= x + 1) & (p["right"] >= x))
+
+    def _where(self, first: int, last: int) -> Floats:
+        return np.array([self.y, self.y + 1, self.x, self.x + 1, first, last], np.int64)
+
+    @property
+    def colour(self) -> Floats:
+        return self.buffers.colour[self.y, self.x]
+
+    def probe(self, p: int, mode: int) -> tuple[Floats, int] | None:
+        """What polygon ``p`` brings to the pixel: source, u, v, level, 1/w, and its verdict; None: nothing."""
+        sink = sink_of(mode, self.y, 1, self.shot.view.width, 1)
+        _paint.paint(self.frame, self.light, self.shot.records.draws, self.shot.polys, self._where(p, p + 1),
+                     NO_SURFACES, sink)
+        return (sink[4][0], int(sink[3][0, 2])) if sink[5][0] else None
+
+    def draw(self, p: int, *, deferred: bool) -> None:
+        """Draw polygon ``p`` as the picture does."""
+        where = self._where(p, p + 1)
+        deferred = deferred and bool(self.surfaces.size)
+        _paint.paint(self.frame, self.light, self.shot.records.draws, self.shot.polys, where,
+                     self.surfaces if deferred else NO_SURFACES, PICTURE)
+        if deferred:
+            self.light_up()
+
+    def light_up(self) -> None:
+        if self.surfaces.size:
+            _shade.light_up(self.frame, self.light, self._where(0, 0), self.surfaces)
+
+
+def _line(draw: Draw, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool) -> Line:
+    m = draw.material
+    iw = max(float(facts[7]), 1e-9)
+    return Line(draw.name, draw.owner, draw.part, face, GROUPS[draw.order[0]], m.nudge, m.blend,
+                1 / iw + (m.depth_bias / 1000 if m.depth_bias > 0 else 0.0), (float(facts[4]), float(facts[5])),
+                float(facts[6]), _four(facts[:4]), BLENDS[m.blend].colour_factors, code, by, (), wrote, _four(after))
+
+
+def _set_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], *, whole: bool = True) -> list[Line]:
+    """Lines in the order set; ``whole`` false: only up to the light."""
+    shot = pixel.shot
+    ends = {p.name: p.last for p in shot.plan}
+    rows: list[Line] = []
+    owner, at = "", -1
+    lit = False
+    for p in (int(n) for n in pixel.near):
+        if p >= ends["decals"] and not lit:
+            pixel.light_up()
+            lit = True
+            if not whole:
+                return rows
+        poly = shot.polys[p]
+        index = int(poly["draw"])
+        if index in off:
+            continue
+        draw = draws[index]
+        if poly["only_depth"]:
+            before = float(pixel.buffers.depth[pixel.y, pixel.x])
+            pixel.draw(p, deferred=False)
+            if pixel.buffers.depth[pixel.y, pixel.x] != before:
+                owner, at = draw.name, -1
+            continue
+        got = pixel.probe(p, _paint.ALL)
+        if got is None:
+            continue
+        facts, code = got
+        pixel.draw(p, deferred=p < ends["decals"])
+        wrote = code == DRAWN and draw.material.depth_write
+        rows.append(_line(draw, p, facts, code, owner if code == HIDDEN else "", pixel.colour, wrote=wrote))
+        if code == HIDDEN and at >= 0:
+            rows[at] = replace(rows[at], hides=(*rows[at].hides, draw.name))
+        if wrote:
+            owner, at = draw.name, len(rows) - 1
+    if not lit:
+        pixel.light_up()
+    return rows
+
+
+def _exact_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], rows: list[Line]) -> list[Line]:
+    """Lines after the light in exact order, added to those before it."""
+    shot = pixel.shot
+    for step in (p for p in shot.plan if p.name in SORTED):
+        kept = []
+        for p in pixel.near[(pixel.near >= step.first) & (pixel.near < step.last)]:
+            if int(shot.polys[p]["draw"]) in off or shot.polys[p]["only_depth"]:
+                continue
+            got = pixel.probe(p, _paint.ALL)
+            if got is None:
+                continue
+            if got[1] != DRAWN:
+                draw = draws[int(shot.polys[p]["draw"])]
+                by = next((r.name for r in reversed(rows) if r.wrote), "") if got[1] == HIDDEN else ""
+                rows.append(_line(draw, int(p), got[0], got[1], by, pixel.colour, wrote=False))
+            else:
+                kept.append((int(p), got[0]))
+        if not kept:
+            continue
+        links = np.array([(i - 1, p, 0) for i, (p, _) in enumerate(kept)], np.int32)
+        facts = np.stack([f for _, f in kept])
+        order = np.empty(len(kept), np.int64)
+        n = _settle.sort_list(len(kept) - 1, links, facts, shot.records.draws, shot.polys, order)
+        for k in order[:n]:
+            draw = draws[int(shot.polys[kept[k][0]]["draw"])]
+            below = pixel.colour.copy()
+            _merge.merge_one(BLENDS[draw.material.blend].code, np.ascontiguousarray(facts[k, :4]), below,
+                             np.float32(draw.material.opacity), np.float32(0), np.float32(-1))
+            pixel.colour[:] = below
+            rows.append(_line(draw, kept[k][0], facts[k], DRAWN, "", below, wrote=False))
+    return rows
+
+
+class Book:
+    """Accounts of pixels of one view: what all of them share is made once.
+
+    Parameters
+    ----------
+    draws : list of Draw
+        In their order.
+    view : View
+    lighting : Lighting, optional
+    """
+
+    def __init__(self, draws: list[Draw], view: View, lighting: Lighting | None = None) -> None:
+        self.lighting = lighting or Lighting()
+        self.draws, self.sorted = draws, in_lists(draws)
+        self.shot, self.exact = Shot(draws, view), Shot(self.sorted, view)
+        self.shadows = None
+        if self.shot.lit and self.lighting.shadows and self.lighting.lamp > 0:
+            self.shadows = shadows_of(draws, self.lighting.towards_lamp)
+
+    def account(self, x: int, y: int, off: Collection[tuple[str, str]] = ()) -> Account:
+        """The account of pixel ``x, y``.
+
+        Parameters
+        ----------
+        x, y : int
+            Inside the picture.
+        off : collection of (overlay id, placement)
+            Left out, to see what they give.
+        """
+        without = set(off)
+        gone = [{i for i, d in enumerate(rows) if (d.owner, d.part) in without} for rows in (self.draws, self.sorted)]
+        first = _Pixel(self.shot, self.lighting, self.shadows, x, y)
+        background = _four(first.colour)
+        lines = _set_lines(first, self.draws, gone[0])
+        second = _Pixel(self.exact, self.lighting, self.shadows, x, y)
+        exact = _exact_lines(second, self.sorted, gone[1], _set_lines(second, self.sorted, gone[1], whole=False))
+        # One name for a polygon, whichever order it stands in.
+        names = {_name_of(self.sorted, self.exact, r.face): r.face for r in exact}
+        found = {v: k for k, v in names.items()}
+        back = {_name_of(self.draws, self.shot, r.face): r.face for r in lines}
+        exact = [replace(r, face=back.get(found[r.face], r.face)) for r in exact]
+        return Account((x, y), background, tuple(lines), tuple(exact))
+
+
+def _name_of(draws: list[Draw], shot: Shot, face: int) -> tuple[str, str, str, int]:
+    """Names a polygon whatever the order of draws: its draw, and which of its polygons."""
+    index = int(shot.polys[face]["draw"])
+    first = int(np.searchsorted(shot.polys["draw"][:shot.count], index))
+    d = draws[index]
+    return d.owner, d.part, d.name, face - first
+
+
+def account_of(draws: list[Draw], view: View, x: int, y: int, lighting: Lighting | None = None) -> Account:
+    """The account of one pixel; see `Book`."""
+    return Book(draws, view, lighting).account(x, y)

@@ -1,0 +1,309 @@
+"""Order: exact order and ledger against brute force written out here, looks, and the adviser against all permutations."""
+
+import itertools
+import json
+from pathlib import Path
+
+import numpy as np
+import pytest
+from test_project import mivex_run
+
+import mivex.demo
+from mivex.core.material.material import Material
+from mivex.core.ordering import error_of, propose
+from mivex.core.picture.texture import Texture
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.file import read_project, write_project
+from mivex.core.proving import Stage
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.draw import Coat, Draw
+from mivex.core.stage.exact import draw_exact
+from mivex.core.stage.ledger import Book, account_of
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.looks import look_at, tallied
+from mivex.core.stage.mesh import Mesh, nearest_point, quad
+from mivex.core.stage.passes import GROUND, draw_all
+from mivex.core.stage.places import Around, PanelPlace
+
+VIEW = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 24, 18)
+BLEND_NAMES = ("Translucent", "Premultiplied", "Additive", "Multiply")
+
+
+def tone(rgba):
+    """A texture of one colour, near a linear one: whole 255ths, as a file holds it."""
+    rgba = np.asarray(rgba, float)
+    code = np.where(rgba <= 0.0031308, rgba * 12.92, 1.055 * rgba ** (1 / 2.4) - 0.055)
+    code[3] = rgba[3]
+    return Texture(np.tile((np.round(code * 255) / 255).astype(np.float32), (2, 2, 1)))
+
+
+def held(rgba):
+    """The linear colour that `tone` gives."""
+    code = tone(rgba).values[0, 0].astype(float)
+    return np.append(np.where(code[:3] <= 0.04045, code[:3] / 12.92, ((code[:3] + 0.055) / 1.055) ** 2.4), code[3])
+
+
+def panel(number, rgba, corners, **material):
+    m = Material(**{"lit": False, "group": "Blended", **material})
+    return Draw(f"p{number}", quad(corners), Coat(tone(rgba).mips), m, (4, m.nudge, float(number)), owner=f"o{number}",
+                part="1")
+
+
+def tilted(rng, z):
+    """A large panel through depth ``z`` that leans, so that panels cut through each other."""
+    lean = rng.uniform(-0.8, 0.8, 2)
+    flat = np.array([(-6, 5), (6, 5), (6, -5), (-6, -5)], float)
+    return np.column_stack([flat, z + flat @ lean * 0.12])
+
+
+def depths(corners):
+    """Distance along the view of a panel's plane at every pixel, in double precision."""
+    y, x = np.mgrid[:VIEW.height, :VIEW.width] + 0.5
+    focal = min(VIEW.height, VIEW.width / 1.25) / 2 / np.tan(np.radians(30))
+    rays = np.stack([(x - VIEW.width / 2) / focal, (VIEW.height / 2 - y) / focal, -np.ones_like(x)], axis=-1)
+    n = np.cross(corners[1] - corners[0], corners[3] - corners[0])
+    eye = np.array([0, 0, 4.0])
+    return ((corners[0] - eye) @ n) / (rays @ n)
+
+
+def blended(name, c, a, opacity, below):
+    """One blend by its equation, colour and alpha."""
+    a, rgb, back = a * opacity, np.asarray(c, float), below[:3]
+    if name == "Translucent":
+        return np.append(rgb * a + back * (1 - a), a + below[3] * (1 - a))
+    if name == "Premultiplied":
+        return np.append(rgb * opacity + back * (1 - a), a + below[3] * (1 - a))
+    if name == "Additive":
+        return np.append(rgb * a + back, below[3])
+    if name == "Multiply":
+        return np.append(back * (1 - a + rgb * a), below[3])
+    return np.append(rgb, 1.0)
+
+
+@pytest.mark.parametrize("seed", range(6))
+def test_exact_order_against_brute_force_of_thirty_fragments(seed):
+    rng = np.random.default_rng(seed)
+    rows, facts = [], []
+    for k in range(31):
+        rgba, blend = rng.random(4), str(rng.choice(BLEND_NAMES))
+        corners = tilted(rng, rng.uniform(-3, 2.4))
+        more = {"opacity": float(rng.uniform(0.2, 1)), "nudge": int(rng.integers(-3, 4)),
+                "depth_write": bool(rng.random() < 0.3), "group": str(rng.choice(["Blended", "Blended", "Solid"]))}
+        if k == 30:
+            blend, more = "Solid", {"depth_write": True, "group": "Solid"}
+        if blend in ("Additive", "Premultiplied"):
+            rgba[:3] *= 0.2
+        d = panel(k, rgba, corners, blend=blend, **more)
+        group = 1 if more["group"] == "Solid" else 4
+        rows.append(Draw(d.name, d.mesh, d.coat, d.material, (group, d.material.nudge, float(k)), owner=d.owner))
+        facts.append((depths(corners), blend, held(rgba), d.material.opacity))
+    got = draw_exact(sorted(rows, key=lambda d: d.order), VIEW).colour
+    wall = facts[30]
+    for y, x in itertools.product(range(VIEW.height), range(VIEW.width)):
+        c = np.append(wall[2][:3], 1.0)
+        over = [f for f in facts[:30] if f[0][y, x] <= wall[0][y, x]]
+        near = sorted(f[0][y, x] for f in over)
+        for z, blend, rgba, opacity in sorted(over, key=lambda f: -f[0][y, x]):
+            del z
+            c = blended(blend, rgba[:3], rgba[3], opacity, c)
+        if min(np.diff([*near, wall[0][y, x]]), default=1) > 1e-5:
+            assert np.allclose(got[y, x], c, rtol=2e-4, atol=2e-4), (y, x)
+
+
+def test_what_the_depth_buffer_settles_stays_and_depth_first_shows_one_surface():
+    flat = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
+    up = np.array([0, 0, 1.0])
+    near, far = panel(1, (1, 0, 0, 0.6), flat + up), panel(0, (0, 1, 0, 0.6), flat - up)
+    # Drawn in the wrong order by a nudge; exact order does not care.
+    wrong = [near, far]
+    a, b = draw_all(wrong, VIEW).colour[9, 12], draw_exact(wrong, VIEW).colour[9, 12]
+    g = GROUND
+    assert np.allclose(a[:3], [(0.4 * g + 0.6) * 0.4, 0.16 * g + 0.6, 0.16 * g], atol=1e-5)
+    assert np.allclose(b[:3], [0.16 * g + 0.6, (0.4 * g + 0.6) * 0.4, 0.16 * g], atol=1e-5)
+    # Both panels as one figure whose depth is laid first: only the nearer shows, whatever the order of its faces.
+    both = Mesh(*(np.concatenate([getattr(near.mesh, k), getattr(far.mesh, k)]) for k in ("position", "normal", "uv0")),
+                np.concatenate([near.mesh.index, far.mesh.index + 4]))
+    figure = Draw("f", both, near.coat, Material(lit=False, depth_first=True), (4, 0, 0.0), owner="f", part="1")
+    for draw in (draw_all, draw_exact):
+        assert np.allclose(draw([figure], VIEW).colour[9, 12, :3], [0.4 * g + 0.6, 0.4 * g, 0.4 * g], atol=1e-5)
+    # By triangles the far one comes first, and so do faces seen from behind.
+    by = [Draw("f", both, near.coat, Material(lit=False, **m), (4, 0, 0.0)) for m in ({}, {"distance": "triangle"})]
+    plain, sorted_ = (account_of([d], VIEW, 12, 9).set for d in by)
+    assert [round(r.depth) for r in plain] == [3, 5] and [round(r.depth) for r in sorted_] == [5, 3]
+    turned = Mesh(both.position, both.normal, both.uv0, np.concatenate([both.index[:2], both.index[2:, ::-1]]))
+    first = Draw("f", turned, near.coat, Material(lit=False, back_first=True), (4, 0, 0.0))
+    assert [round(r.depth) for r in account_of([first], VIEW, 12, 9).set] == [5, 3]
+
+
+def test_nearest_points_of_triangles(rng):
+    corners = rng.normal(size=(20, 3, 3))
+    mesh = Mesh(corners.reshape(-1, 3), np.zeros((60, 3)), np.zeros((60, 2)), np.arange(60).reshape(20, 3))
+    w = np.concatenate([np.eye(3), rng.dirichlet((0.7, 0.7, 0.7), 40000)])
+    for eye in rng.normal(size=(8, 3)) * 3:
+        tried = np.linalg.norm(np.einsum("nk,tkc->tnc", w, corners) - eye, axis=-1).min()
+        got = np.linalg.norm(nearest_point(mesh, eye) - eye)
+        assert tried * 0.98 - 0.02 <= got <= tried + 1e-9
+
+
+@pytest.fixture(scope="module")
+def demo():
+    return Stage.read(str(Path(mivex.demo.__file__).parent / "nerite" / "nerite.mivex"))
+
+
+def test_the_ledger_ends_in_the_pixel_of_the_picture_bit_for_bit(demo):
+    rng = np.random.default_rng(5)
+    for camera in demo.doc.cameras:
+        view = View(camera, 320, 200)
+        draws = demo.draws(view)
+        a, b = draw_all(draws, view, demo.doc.lighting), draw_exact(draws, view, demo.doc.lighting)
+        book = Book(draws, view, demo.doc.lighting)
+        for x, y in zip(rng.integers(0, 320, 50), rng.integers(0, 200, 50), strict=True):
+            found = book.account(int(x), int(y))
+            assert np.array_equal(np.array(found.end(), np.float32), a.colour[y, x])
+            assert np.array_equal(np.array(found.end("exact"), np.float32), b.colour[y, x])
+            for before, row in zip((found.background, *(r.after for r in found.set)), found.set, strict=False):
+                assert row.code == 0 or row.after == before
+
+
+def test_the_ledger_says_why():
+    flat = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
+    up = np.array([0, 0, 1.0])
+    rows = [panel(0, (0, 0, 1, 1), flat - 2 * up, blend="Solid", group="Solid", depth_write=True),
+            panel(1, (0, 1, 0, 0.2), flat, blend="Cutout", cutoff=0.5),
+            panel(2, (1, 0, 0, 0.5), flat + up, depth_write=True),
+            panel(3, (1, 1, 0, 0.6), flat - up),
+            panel(4, (1, 1, 1, 0.2), flat + 2 * up, blend="Additive")]
+    found = account_of(rows, VIEW, 3, 4)
+    assert [r.verdict for r in found.set] == ["drawn, wrote depth", "discarded by cutoff",
+                                              "drawn, wrote depth and so hid p3", "hidden by p2", "drawn"]
+    assert [r.name for r in found.exact if r.code == 0] == ["p0", "p3", "p2", "p4"]
+    assert {rows[int(r.owner[1])].name for r in found.set if r.face in found.elsewhere} >= {"p2", "p3"}
+    assert found.set[2].factors == ("As", "1-As") and abs(found.set[2].depth - 3) < 1e-5 and found.set[2].level == 0
+    # A line switched off: what it gave is gone.
+    book = Book(rows, VIEW)
+    less = book.account(3, 4, off=[("o2", "1")])
+    assert [r.verdict for r in less.set][2:] == ["drawn", "drawn"] and len(less.exact) == len(found.exact) - 1
+    assert np.allclose(np.array(less.end())[:3], [0.6 + 0.2, 0.6 + 0.2, 0.4 + 0.2], atol=1e-5)
+
+
+def test_looks_have_the_figures_of_a_scene_worked_out_by_hand():
+    half = np.array([(-6, 5, 0), (0, 5, 0), (0, -5, 0), (-6, -5, 0)], float)
+    up = np.array([0, 0, 1.0])
+    rows = [panel(0, (0, 1, 0, 0.5), half - up), panel(1, (1, 0, 0, 0.5), half), panel(2, (1, 0, 0, 0.0), half + up)]
+    counts, vain = tallied(rows, VIEW, Lighting())
+    assert (counts[:, :12] == 3).all() and not counts[:, 12:].any() and (vain[:, :12] == 1).all()
+    over = look_at("overdraw", rows, VIEW, budget=2)
+    assert over.figures["mean"] == 1.5 and over.figures["above"] == 0.5 and abs(over.figures["vain"] - 1 / 3) < 1e-6
+    assert over.counts[0] == over.counts[3] == 24 * 18 / 2
+    assert look_at("order", rows, VIEW).figures["max"] == 0
+    assert look_at("order", rows[::-1], VIEW).figures["share"] == 0.5
+    walls = [panel(0, (0, 1, 0, 1), half - up, blend="Solid", depth_write=True, group="Solid")]
+    depth = look_at("depth", walls, VIEW)
+    assert abs(depth.values[5, 5] - 5) < 1e-5 and depth.figures["empty"] == 0.5
+    normal = look_at("normals", walls, VIEW).codes
+    assert tuple(normal[5, 5]) == (128, 128, 255) and not normal[5, 20].any()
+    assert look_at("alpha", walls, VIEW).figures == {"clear": 0.5, "solid": 0.5}
+    fine = Texture(np.ones((256, 256, 4), np.float32))
+    sharp = Draw("f", quad(half), Coat(fine.mips), Material(lit=False), (4, 0, 0.0))
+    # 256 texels over 6 m at 4 m: texels per pixel by the focal length.
+    focal = min(18, 24 / 1.25) / 2 / np.tan(np.radians(30))
+    rho = max(256 / 6, 256 / 10) * 4 / focal
+    assert abs(look_at("mip", [sharp], VIEW).values[5, 5] - np.log2(rho)) < 0.02
+
+
+def panels_stage(seed, count):
+    """Panels that stand about before an empty stage, as a project."""
+    rng = np.random.default_rng(seed)
+    rows, textures = [], {}
+    for k in range(count):
+        name = f"o{k}"
+        blend = str(rng.choice(["Translucent", "Translucent", "Premultiplied", "Additive"]))
+        rgba = rng.random(4) * (0.4 if blend == "Additive" else 1)
+        rgba[3] = rng.uniform(0.3, 0.9)
+        if blend == "Premultiplied":
+            rgba[:3] *= rgba[3]
+        textures[name] = tone(rgba)
+        place = PanelPlace(at=tuple(rng.uniform(-0.8, 0.8, 3)), yaw=float(rng.uniform(-60, 60)), width=1.6, height=1.4)
+        rows.append(Overlay(id=name, name=name, source=Source(canvas=(2, 2)), places=(place,),
+                            material=Material(lit=False, blend=blend, nudge=int(rng.integers(-3, 4)))))
+    cameras = tuple(Camera(name=n, target=(0, 0, 0), yaw=yaw, distance=4) for n, yaw in (("a", 20), ("b", -75)))
+    doc = Document(overlays=tuple(rows), cameras=cameras, around=Around(path="none.obj"))
+    return Stage(doc, textures, {})
+
+
+@pytest.mark.parametrize("seed", range(10))
+def test_the_adviser_is_as_good_as_the_best_of_all_permutations(seed):
+    stage = panels_stage(seed, 4)
+    size = (48, 32)
+    found = propose(stage, stage.doc.cameras, size=size)
+    best = np.inf
+    for order in itertools.permutations(range(4)):
+        rows = tuple(o.model_copy(update={"material": o.material.model_copy(update={"nudge": order[i]})})
+                     for i, o in enumerate(stage.doc.overlays))
+        doc = stage.doc.model_copy(update={"overlays": rows})
+        best = min(best, float(np.mean([error_of(stage, doc, c, size) for c in stage.doc.cameras])))
+    assert found.after <= best + 2e-3
+    assert found.after <= found.before and abs(found.before - np.mean([b for _, b, _ in found.wrong])) < 1e-9
+    assert abs(found.after - np.mean([error_of(stage, found.doc, c, size) for c in stage.doc.cameras])) < 1e-9
+    if found.after > 0.05:
+        assert found.unsettled
+
+
+def test_the_adviser_mends_settings_and_names_what_is_free_and_what_cannot_be_settled():
+    stage = panels_stage(3, 2)
+    a, b = stage.doc.overlays
+
+    def at(o, material, x, yaw, z=0.0):
+        return o.model_copy(update={"places": (PanelPlace(at=(x, 0.0, z), yaw=yaw, width=1.6, height=1.4),),
+                                    "material": Material(lit=False, **material)})
+
+    # One writes depth and is drawn first, though it is nearer.
+    doc = stage.doc.model_copy(update={"overlays": (at(a, {"depth_write": True, "nudge": -2}, 0, 0, 0.4), at(b, {}, 0, 0))})
+    found = propose(Stage(doc, stage.textures, {}), doc.cameras[:1], size=(64, 40))
+    assert found.before > 1 and found.after < 1e-3 and not found.unsettled
+    # Two that cut through each other: no order settles them.
+    doc = stage.doc.model_copy(update={"overlays": (at(a, {}, 0, 40), at(b, {}, 0, -40))})
+    found = propose(Stage(doc, stage.textures, {}), doc.cameras[:1], size=(64, 40))
+    assert [(p.a, p.b, p.settles) for p in found.unsettled] == [("o0", "o1", "split")] or \
+        [(p.b, p.a, p.settles) for p in found.unsettled] == [("o0", "o1", "split")]
+    # Additive ones, and those that share no pixel, may come at any time.
+    light = {"blend": "Additive"}
+    doc = stage.doc.model_copy(update={"overlays": (at(a, light, 0, 0), at(b, light, 0, 0, 1))})
+    found = propose(Stage(doc, stage.textures, {}), doc.cameras, size=(64, 40))
+    assert set(found.free) == {"o0", "o1"} and found.before == found.after == 0 and not found.nudges
+
+
+def test_order_on_the_command_line(tmp_path):
+    from mivex.core.picture.encode import write_picture
+
+    for k, rgba in enumerate(((0.9, 0.2, 0.1, 0.6), (0.1, 0.5, 0.9, 0.6))):
+        write_picture(tmp_path / f"{k}.png", np.tile(np.float32(rgba), (4, 4, 1)), 8)
+    rows = tuple(Overlay(id=f"o{k}", name=f"Pane {k}", source=Source(path=f"{k}.png"),
+                         material=Material(lit=False, nudge=-k),
+                         places=(PanelPlace(at=(0.0, 1.2, 0.5 + k), width=1.0, height=1.0),)) for k in range(2))
+    camera = Camera(name="c", target=(0, 1.2, 0.5), distance=3)
+    write_project(tmp_path / "p.mivex", Document(overlays=rows, cameras=(camera,)))
+    done = mivex_run("order", "p.mivex", "--json", "--ring", "2", "--camera", "c", "--apply", "better.mivex", cwd=tmp_path)
+    said = json.loads(done.stdout)
+    assert done.returncode == 0 and said["before"] > said["after"] >= 0 and len(said["cameras"]) == 3
+    better = read_project(tmp_path / "better.mivex")
+    assert {o.name: o.material.nudge for o in better.overlays if o.material.nudge != {"Pane 0": 0, "Pane 1": -1}[o.name]} \
+        == said["nudges"]
+    said = json.loads(mivex_run("ledger", "p.mivex", "--at", "32,20", "--size", "64x40", "--json", cwd=tmp_path).stdout)
+    assert set(said) == {"pixel", "background", "set", "exact"} and said["pixel"] == [32, 20]
+    assert [r["overlay"] for r in said["set"]][-2:] == ["Pane 1", "Pane 0"]
+    assert [r["overlay"] for r in said["exact"]][-2:] == ["Pane 0", "Pane 1"]
+    assert set(said["set"][0]) >= {"overlay", "part", "group", "nudge", "depth", "texel", "level", "colour", "verdict",
+                                   "after"}
+    assert mivex_run("render", "p.mivex", "o.exr", "--order", "exact", "--size", "64x40", cwd=tmp_path).returncode == 0
+    from mivex.core.picture.files import read_picture
+
+    pixel = read_picture(tmp_path / "o.exr").values[20, 32]
+    assert np.allclose(pixel, said["exact"][-1]["after"], atol=1e-6)
+    done = mivex_run("render", "p.mivex", "o.png", "--view", "order", "--json", "--size", "64x40", cwd=tmp_path)
+    assert json.loads(done.stdout)["max"] > 10
+    for bad in (("ledger", "p.mivex", "--at", "99,99", "--size", "64x40"), ("ledger", "p.mivex", "--at", "x"),
+                ("order", "p.mivex", "--camera", "none"), ("order", "p.mivex", "--ring", "-1"),
+                ("render", "p.mivex", "o.png", "--order", "maybe"), ("render", "p.mivex", "o.exr", "--view", "depth")):
+        done = mivex_run(*bad, cwd=tmp_path)
+        assert done.returncode == 2 and done.stderr.count("\n") == 1 and "Traceback" not in done.stderr
