@@ -10,7 +10,7 @@ from test_project import mivex_run
 
 import mivex.demo
 from mivex.core.material.material import Material
-from mivex.core.ordering import error_of, propose
+from mivex.core.ordering import Judge, propose
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import read_project, write_project
@@ -241,10 +241,10 @@ def test_the_adviser_is_as_good_as_the_best_of_all_permutations(seed):
         rows = tuple(o.model_copy(update={"material": o.material.model_copy(update={"nudge": order[i]})})
                      for i, o in enumerate(stage.doc.overlays))
         doc = stage.doc.model_copy(update={"overlays": rows})
-        best = min(best, float(np.mean([error_of(stage, doc, c, size) for c in stage.doc.cameras])))
+        best = min(best, float(np.mean([Judge(stage, size).error(doc, c) for c in stage.doc.cameras])))
     assert found.after <= best + 2e-3
     assert found.after <= found.before and abs(found.before - np.mean([b for _, b, _ in found.wrong])) < 1e-9
-    assert abs(found.after - np.mean([error_of(stage, found.doc, c, size) for c in stage.doc.cameras])) < 1e-9
+    assert abs(found.after - np.mean([Judge(stage, size).error(found.doc, c) for c in stage.doc.cameras])) < 1e-9
     if found.after > 0.05:
         assert found.unsettled
 

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from typing import Any
 
 import numpy as np
+from numpy.typing import NDArray
 
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
@@ -73,13 +74,24 @@ def ring(doc: Document, count: int, like: Camera | None = None) -> list[Camera]:
                                     "yaw": (like.yaw + 360 * k / count + 180) % 360 - 180}) for k in range(count)]
 
 
-def error_of(stage: Stage, doc: Document, camera: Camera, size: tuple[int, int] = SIZE) -> float:
-    """Mean difference between the order set and exact order over a camera's pixels, in display codes."""
-    view = View(camera, *size)
-    draws = stage.draws(view, doc)
-    a = display_codes(draw_all(draws, view, doc.lighting), doc.lighting).astype(np.int16)
-    b = display_codes(draw_exact(draws, view, doc.lighting), doc.lighting).astype(np.int16)
-    return float(np.abs(a - b).mean())
+class Judge:
+    """Mean difference between the order set and exact order over a camera's pixels, in display codes.
+
+    Exact order is drawn once a camera: neither nudges nor what `_candidates` changes touch it.
+    """
+
+    def __init__(self, stage: Stage, size: tuple[int, int] = SIZE) -> None:
+        self.stage, self.size = stage, size
+        self._exact: dict[Camera, NDArray[np.int16]] = {}
+
+    def error(self, doc: Document, camera: Camera) -> float:
+        """The error of a document's order as a camera sees it."""
+        view = View(camera, *self.size)
+        draws = self.stage.draws(view, doc)
+        if camera not in self._exact:
+            self._exact[camera] = display_codes(draw_exact(draws, view, doc.lighting), doc.lighting).astype(np.int16)
+        seen = display_codes(draw_all(draws, view, doc.lighting), doc.lighting).astype(np.int16)
+        return float(np.abs(seen - self._exact[camera]).mean())
 
 
 def _with(doc: Document, change: Callable[[Overlay], dict[str, object]]) -> Document:
@@ -130,8 +142,8 @@ def propose(stage: Stage, cameras: Sequence[Camera], *, size: tuple[int, int] = 
     stop, tell : callable
         Asked between pieces of work; told the share that is done.
     """
-    doc = stage.doc
-    first = [error_of(stage, doc, c, size) for c in cameras]
+    doc, judge = stage.doc, Judge(stage, size)
+    first = [judge.error(doc, c) for c in cameras]
     before = float(np.mean(first))
 
     def found(settings: Sequence[Change], from_: float, to: float) -> tuple[Document, Advice, list[float]]:
@@ -142,7 +154,7 @@ def propose(stage: Stage, cameras: Sequence[Camera], *, size: tuple[int, int] = 
             views.append((stage.draws(view, changed), view))
         advice = advise(views, doc.lighting, stop=stop, tell=lambda t: tell(from_ + (to - from_) * t))
         best = applied(changed, advice.nudges, ())
-        return best, advice, [error_of(stage, best, c, size) for c in cameras]
+        return best, advice, first if best == doc else [judge.error(best, c) for c in cameras]
 
     settings = _candidates(doc)
     best, advice, errors = found(settings, 0.1, 0.6)
@@ -150,7 +162,7 @@ def propose(stage: Stage, cameras: Sequence[Camera], *, size: tuple[int, int] = 
     for change in list(settings):
         fewer = [c for c in settings if c is not change]
         tried = applied(doc, advice.nudges, fewer)
-        again = [error_of(stage, tried, c, size) for c in cameras]
+        again = [judge.error(tried, c) for c in cameras]
         if float(np.mean(again)) <= float(np.mean(errors)) + SLIGHT:
             settings, best, errors = fewer, tried, again
     after = float(np.mean(errors))

@@ -182,10 +182,8 @@ class _Tables:
     sets: dict[tuple[int, ...], NDArray[np.float64]] = field(default_factory=dict)
     pairs: dict[tuple[int, int], float] = field(default_factory=lambda: defaultdict(float))
     """Error of drawing the first before the second, over the pixels that both are at."""
-    loose: list[tuple[int, ...]] = field(default_factory=list)
-    """Sets too large for a table."""
-    free: float = 0.0
-    """Error with all nudges level."""
+    crowded: dict[tuple[int, int], float] = field(default_factory=lambda: defaultdict(float))
+    """The same, only over pixels with too many overlays for a table."""
 
     def cost(self, order: Sequence[int]) -> float:
         """Error of an order, drawn first to last."""
@@ -194,9 +192,7 @@ class _Tables:
         for members, errors in self.sets.items():
             if all(m in at for m in members):
                 total += errors[_rank(sorted(range(len(members)), key=lambda k: at[members[k]]))]
-        for members in self.loose:
-            total += sum(self.pairs[a, b] for a in members for b in members if a != b and at.get(a, 0) < at.get(b, 0))
-        return total
+        return total + sum(e for (a, b), e in self.crowded.items() if a in at and b in at and at[a] < at[b])
 
 
 _RANKS: dict[tuple[int, ...], int] = {p: i for n in range(1, TABLE + 1) for i, p in
@@ -210,24 +206,31 @@ def _rank(order: Sequence[int]) -> int:
 def _tables(all_of: Sequence[Fragments], stop: Callable[[], bool]) -> _Tables:
     made = _Tables()
     for f in all_of:
-        made.free += float(f.as_drawn().sum())
         pixel_of = np.repeat(np.arange(len(f.starts) - 1), np.diff(f.starts))
         mask = np.zeros(len(f.starts) - 1, np.int64)
         np.bitwise_or.at(mask, pixel_of, np.int64(1) << f.overlays)
-        for m in np.unique(mask):
+        held = {int(m): tuple(i for i in range(63) if m >> i & 1) for m in np.unique(mask)}
+        crowd = np.isin(mask, [m for m, members in held.items() if len(members) > TABLE])
+        present = sorted({i for members in held.values() for i in members})
+        for a, b in itertools.combinations(present, 2):
+            both = np.flatnonzero((mask >> a & 1) & (mask >> b & 1))
+            if not both.size:
+                continue
             if stop():
                 raise Stopped
-            members = tuple(i for i in range(63) if m >> i & 1)
-            pixels = np.flatnonzero(mask == m)
-            part = f.part(pixels)
-            for a, b in itertools.combinations(members, 2):
-                two = part if len(members) == 2 else part.part(np.arange(len(pixels)), np.isin(part.overlays, (a, b)))
-                e = two.errors(np.array([[0, 1], [1, 0]]), (two.overlays == b).astype(np.int64))
-                made.pairs[a, b] += float(e[0])
-                made.pairs[b, a] += float(e[1])
+            which = (f.overlays == a) | (f.overlays == b)
+            for where, into in ((both, made.pairs), (both[crowd[both]], made.crowded)):
+                if where.size:
+                    two = f.part(where, which)
+                    e = two.errors(np.array([[0, 1], [1, 0]]), (two.overlays == b).astype(np.int64))
+                    into[a, b] += float(e[0])
+                    into[b, a] += float(e[1])
+        for m, members in held.items():
             if len(members) > TABLE:
-                made.loose.append(members)
                 continue
+            if stop():
+                raise Stopped
+            part = f.part(np.flatnonzero(mask == m))
             orders = np.array(list(itertools.permutations(range(len(members)))), np.int64)
             errors = part.errors(orders, np.searchsorted(members, part.overlays))
             made.sets[members] = made.sets.get(members, 0) + errors
@@ -237,7 +240,7 @@ def _tables(all_of: Sequence[Fragments], stop: Callable[[], bool]) -> _Tables:
 def _components(tables: _Tables, count: int) -> list[list[int]]:
     """Overlays that share pixels, directly or through others."""
     group = list(range(count))
-    for members in [*tables.sets, *tables.loose]:
+    for members in [*tables.sets, *tables.crowded]:
         for m in members[1:]:
             a, b = group[members[0]], group[m]
             group = [a if g == b else g for g in group]
