@@ -71,6 +71,11 @@ QPushButton:pressed {{ background: #505050; }}
 QPushButton:disabled {{ background: {RAISED}; color: {FAINT}; }}
 QPushButton:focus {{ border: 1px solid {CHOSEN}; padding: 4px 11px; }}
 QPushButton:checked {{ background: {GROUND}; border: 1px solid {CHOSEN}; padding: 4px 11px; }}
+QPushButton#tab {{ background: transparent; color: {SOFT}; font-size: 13px; padding: 1px 8px; border: none;
+                border-bottom: 2px solid transparent; border-radius: 0; }}
+QPushButton#tab:hover {{ color: {CHOSEN}; }}
+QPushButton#tab:checked {{ color: {CHOSEN}; font-weight: 600; border-bottom: 2px solid {CHOSEN}; }}
+QPushButton#tab:focus {{ color: {CHOSEN}; background: {RAISED}; }}
 QPushButton#main {{ background: {LIGHT}; color: {ON_LIGHT}; font-weight: 600; }}
 QPushButton#main:disabled {{ background: {RAISED}; color: {FAINT}; }}
 QPushButton#source {{ background: {FIELD}; border: 1px solid {LINE}; padding: 2px 6px; text-align: left; color: {SOFT}; }}

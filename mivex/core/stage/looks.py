@@ -28,7 +28,7 @@ LOOKS: dict[str, str] = {
 HINTS: dict[str, str] = {
     "colour": "What a renderer with these settings draws.",
     "order": "How far the picture is from one in exact order: bright is wrong.",
-    "overdraw": "How many fragments overlays spend on each pixel; hatched where most of them change nothing.",
+    "overdraw": "Fragments that overlays spend on each pixel; hatched: most change nothing.",
     "depth": "What the depth test compares with, once all is drawn; near is bright.",
     "normals": "Which way what is seen faces: red right, green up, blue towards you.",
     "mip": "Which mip level is read: dark is the finest.",

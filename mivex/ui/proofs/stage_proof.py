@@ -12,22 +12,25 @@ from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QV
 from mivex.core.base.types import Doubles
 from mivex.core.findings.base import Pixel
 from mivex.core.project import edits
-from mivex.core.project.document import Document
-from mivex.core.scene import StagePainter, pick, world_of
+from mivex.core.project.document import Document, Overlay
+from mivex.core.scene import StagePainter, draw_list, pick, world_of
 from mivex.core.stage import placing
 from mivex.core.stage.camera import CAMERAS, Camera, View, zoom
+from mivex.core.stage.looks import HINTS, LOOKS, Look, look_at
 from mivex.core.stage.places import Place
 from mivex.core.stage.surroundings import World
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.light import LightDial, LightPanel
+from mivex.ui.proofs.scale import draw_scale
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.tools.base import Hand, far
 from mivex.ui.tools.paint import FaceClick, LayerBrush
 from mivex.ui.tools.stage import Orbit, Pan, Placement
 
+TIP = "Drag turns, Shift-drag pans, wheel comes near."
 KNOB = 26.0
 """Distance of the turning knob from the outline, pixels."""
 
@@ -36,9 +39,18 @@ class StageCanvas(Canvas):
     """The picture of the stage and its handles."""
 
     moved = Signal()
+    pointed = Signal(float, float)
+    """The pointer rests on a pixel, and no drag is under way."""
 
     def __init__(self, session: Session, engine: Engine) -> None:
         super().__init__("Stage")
+        self.pinned: tuple[float, float] | None = None
+        """The pixel whose account is pinned, as shares of the picture."""
+        self.seen_as = "colour"
+        self.budget = 8.0
+        self.found: Look | None = None
+        self.lit = ""
+        """The overlay that a line of the ledger points at."""
         self.session, self.engine = session, engine
         self.camera: Camera = CAMERAS[0]
         self.painter = StagePainter()
@@ -82,13 +94,26 @@ class StageCanvas(Canvas):
         there = {k: id(x) for k, x in (*meshes.items(), *textures.items())}
         # Steps are not looked at: what they make of a texture is, once it is there.
         seen = tuple((o.id, o.shown, o.material, o.places) for o in doc.overlays)
-        now = (seen, doc.lighting, doc.around, there, camera, self.size())
+        now = (seen, doc.lighting, doc.around, there, camera, self.size(), self.seen_as, self.budget)
         moving = self._rest.isActive()
         if not moving and now == self._shown and self.image is not None:
             return  # nothing that is seen has changed
         self._shown = None if moving else now
+        if self.seen_as != "colour" and not moving:
+            self.draw_later(camera, lambda w, h: self._look(doc, textures, View(camera, w, h), meshes))
+            return
         self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h), meshes=meshes,
                                                                   moving=moving))
+
+    def _look(self, doc: Document, textures: Any, view: View, meshes: Any) -> Any:
+        found = look_at(self.seen_as, draw_list(doc, textures, view, meshes), view, doc.lighting, budget=self.budget)
+        self.found = found
+        return found.codes
+
+    def see_as(self, look: str) -> None:
+        """Show colour, or one of the other looks."""
+        self.seen_as, self.found = look, None
+        self.redraw()
 
     @property
     def place(self) -> Place | None:
@@ -128,6 +153,16 @@ class StageCanvas(Canvas):
             for colour, width in ((theme.CASING, 4.0), (theme.FINDING, 1.6)):
                 p.setPen(QPen(QColor(colour), width))
                 p.drawEllipse(at, 13, 13)
+        if self.pinned is not None:
+            x, y = self.pinned[0] * self.width(), self.pinned[1] * self.height()
+            for colour, width in ((theme.CASING, 3.4), (theme.CHOSEN, 1.2)):
+                p.setPen(QPen(QColor(colour), width))
+                for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):
+                    p.drawLine(QPointF(x + 4 * dx, y + 4 * dy), QPointF(x + 14 * dx, y + 14 * dy))
+        if self.lit and (o := self.session.doc.overlay(self.lit)) is not None:
+            self._light(p, o)
+        if self.seen_as != "colour" and self.found is not None:
+            draw_scale(p, self.found, self.width(), self.height(), self.budget)
         if self.choose_face is not None:
             return
         if self.layer_painter is not None and self.layer_painter.on:
@@ -151,6 +186,18 @@ class StageCanvas(Canvas):
         for c in corners:
             p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7))
         p.drawEllipse(knob, 5, 5)
+
+    def _light(self, p: QPainter, o: Overlay) -> None:
+        """Outline the placements of an overlay."""
+        t = self.engine.get(o.id).texture
+        for place in o.places:
+            framed = placing.framed(place, t.extent) if t is not None else place
+            seen = self.view.on_screen(placing.outline(framed, self.view, t.pivot if t else (0.5, 0.5), self.world))
+            if (seen[:, 2] >= 0.05).all():
+                shape = QPolygonF([QPointF(float(x), float(y)) for x, y, _ in (*seen, seen[0])])
+                for colour, width in ((theme.CASING, 4.0), (theme.CHOSEN, 2.0)):
+                    p.setPen(QPen(QColor(colour), width))
+                    p.drawPolyline(shape)
 
     @property
     def at_work(self) -> bool:
@@ -207,6 +254,8 @@ class StageCanvas(Canvas):
         if self.layer_painter is not None and self.layer_painter.on:
             self.update()
         self.hand.move(event)
+        if not self.hand.busy:
+            self.pointed.emit(event.position().x(), event.position().y())
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
         self.hand.release()
@@ -246,12 +295,22 @@ class StageProof(QWidget):
         top.addSpacing(4)
         self.cameras = QuietCombo()
         self.cameras.setAccessibleName("Camera")
-        self.cameras.setFixedWidth(128)
+        self.cameras.setFixedWidth(116)
         self.cameras.activated.connect(self._look)
         top.addWidget(self.cameras)
         keep = theme.tool("keep", "Keep this view as a camera")
         keep.clicked.connect(self._keep)
+        top.addSpacing(2)
         top.addWidget(keep)
+        self.looks = QuietCombo()
+        self.looks.setAccessibleName("Seen as")
+        self.looks.setFixedWidth(104)
+        for key, words in LOOKS.items():
+            self.looks.addItem(words, key)
+            self.looks.setItemData(self.looks.count() - 1, HINTS[key], Qt.ItemDataRole.ToolTipRole)
+        self.looks.setToolTip("What the stage shows: colour, or why it is so   (N)")
+        self.looks.activated.connect(lambda row: self.see_as(list(LOOKS)[row]))
+        top.addWidget(self.looks)
         top.addStretch()
         self._choose_file = choose_file
         self._panel: LightPanel | None = None
@@ -269,7 +328,7 @@ class StageProof(QWidget):
         low.addWidget(self.place)
         column.addWidget(head)
         column.addWidget(self.canvas, 1)
-        tip = QLabel("Drag turns, Shift-drag pans, wheel comes near.")
+        self.tip = tip = QLabel(TIP)
         tip.setObjectName("figure")
         tip.setContentsMargins(10, 3, 10, 3)
         tip.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
@@ -313,6 +372,18 @@ class StageProof(QWidget):
             self.place.setText("not placed")
         else:
             self.place.setText(f"{p.width:.2f} × {p.height:.2f} m")
+
+    def see_as(self, look: str) -> None:
+        """Show colour, or one of the other looks, with its scale."""
+        self.looks.setCurrentIndex(list(LOOKS).index(look))
+        self.looks.setToolTip(HINTS[look])
+        self.canvas.see_as(look)
+        self.tip.setText(HINTS[look] if look != "colour" else TIP)
+
+    def next_look(self) -> None:
+        """Go on to the next look."""
+        rows = list(LOOKS)
+        self.see_as(rows[(rows.index(self.canvas.seen_as) + 1) % len(rows)])
 
     def show_place(self, place: object) -> None:
         """Look from the camera that a finding names, and mark its pixel."""

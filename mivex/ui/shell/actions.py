@@ -88,6 +88,13 @@ ACTIONS: tuple[Action, ...] = (
     _line("View"),
     Action("View", "Next camera", lambda w: w.next_camera(), "C", "Stage"),
     Action("View", "Light and surroundings …", lambda w: w.stage.open_light(), "K", "Stage"),
+    Action("View", "Stage seen otherwise", lambda w: w.stage.next_look(), "N", "Stage"),
+    Action("View", "What if …", lambda w: w.what_if(), "Q", "Stage"),
+    _line("View"),
+    Action("View", "Findings", lambda w: w.tray.show_page("findings"), "Shift+F1", "Tray"),
+    Action("View", "Ledger", lambda w: w.tray.show_page("ledger"), "Shift+F2", "Tray"),
+    Action("View", "Drawing order", lambda w: w.tray.show_page("order"), "Shift+F3", "Tray"),
+    Action("View", "Pin the pixel", lambda w: w.pin_pixel(), "Y", "Tray"),
     Action("Help", "Keys", lambda w: w.show_keys(), "F1"),
 )
 """Menus in their order, and in each its entries."""

@@ -1,8 +1,9 @@
-"""The tray: findings of the whole project, each with its figure, its reason and its repair."""
+"""The tray: findings of the whole project, the ledger of a pixel, and the adviser on the drawing order."""
 
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QFont, QImage, QPixmap
 from PySide6.QtWidgets import (
+    QButtonGroup,
     QFrame,
     QHBoxLayout,
     QLabel,
@@ -19,7 +20,9 @@ from mivex.core.findings import CHECKS, Finding
 from mivex.ui import theme
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
+from mivex.ui.shell.ledger_page import LedgerPage
 from mivex.ui.shell.measured import Measured
+from mivex.ui.shell.order_page import OrderPage
 
 
 class FindingRow(QWidget):
@@ -45,11 +48,16 @@ class FindingRow(QWidget):
         row.addWidget(whose, 1)
 
 
-HEIGHT, FOLDED = 158, 34
+FOLDED = 34
+HEIGHTS = {"findings": 158, "ledger": 232, "order": 226}
+PAGES = (("findings", "Findings", "What is wrong, how much, and its repair   (Shift+F1)"),
+         ("ledger", "Ledger", "Every fragment of one pixel of the stage   (Shift+F2)"),
+         ("order", "Order", "How wrong the drawing order is, and what would mend it   (Shift+F3)"))
+"""Pages of the tray: name, title, hint."""
 
 
 class Tray(QWidget):
-    """List of findings and the one that is chosen. `shown` asks the window to go to its place."""
+    """Findings and the one that is chosen; the ledger; the adviser. `shown` asks the window to go to a finding's place."""
 
     shown = Signal(object)
 
@@ -58,22 +66,29 @@ class Tray(QWidget):
         self.session, self.engine = session, engine
         self.setObjectName("panel")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
-        self.setFixedHeight(HEIGHT)
+        self.setFixedHeight(HEIGHTS["findings"])
         self.folded = False
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(0)
         head = QHBoxLayout()
         head.setContentsMargins(12, 7, 12, 5)
-        self.title = QLabel("Findings")
-        self.title.setObjectName("title")
-        head.addWidget(self.title)
+        self.tabs = QButtonGroup(self)
+        for key, title, tip in PAGES:
+            tab = QPushButton(title)
+            tab.setObjectName("tab")
+            tab.setCheckable(True)
+            tab.setToolTip(tip)
+            tab.setProperty("key", key)
+            tab.clicked.connect(lambda _=False, k=key: self.show_page(k))  # type: ignore[misc]
+            self.tabs.addButton(tab)
+            head.addWidget(tab)
         self.state = QLabel("")
         self.state.setObjectName("soft")
         head.addSpacing(10)
         head.addWidget(self.state)
         head.addStretch()
-        self.folder = theme.tool("down", "Fold the findings, or open them", theme.SOFT)
+        self.folder = theme.tool("down", "Fold the tray, or open it", theme.SOFT)
         self.folder.setFixedSize(24, 18)
         self.folder.clicked.connect(lambda: self.fold(not self.folded))
         head.addWidget(self.folder)
@@ -131,7 +146,13 @@ class Tray(QWidget):
         foot.addStretch()
         side.addLayout(foot)
         body.addWidget(self.side, 5)
-        column.addWidget(self.body, 1)
+        self.ledger, self.order = LedgerPage(session, engine), OrderPage(session, engine)
+        self.pages = QStackedWidget()
+        for page in (self.body, self.ledger, self.order):
+            self.pages.addWidget(page)
+        column.addWidget(self.pages, 1)
+        self.page = "findings"
+        self.show_page("findings")
         self.found: list[Finding] = []
         engine.examined.connect(self.refresh)
         engine.prepared.connect(lambda _k: self._show_detail())
@@ -142,7 +163,9 @@ class Tray(QWidget):
 
     def _say_state(self) -> None:
         count, shown = len(self.found), len(self.session.doc.overlays)
-        if not shown:
+        if self.page != "findings":
+            text = ""
+        elif not shown:
             text = "Every overlay is measured here as soon as there is one."
         elif not self.engine.idle:
             text = f"{count} so far; measuring …"
@@ -209,9 +232,30 @@ class Tray(QWidget):
     def fold(self, on: bool) -> None:
         """Leave only the heading, so that there is more room above; or open the list again."""
         self.folded = on
-        self.body.setVisible(not on)
-        self.setFixedHeight(FOLDED if on else HEIGHT)
+        self.pages.setVisible(not on)
+        self.setFixedHeight(FOLDED if on else HEIGHTS[self.page])
         self.folder.setIcon(theme.icon("up" if on else "down", theme.SOFT))
+
+    def show_page(self, key: str) -> None:
+        """Show findings, ledger or order; a folded tray opens."""
+        self.page = key
+        self.pages.setCurrentIndex([k for k, _, _ in PAGES].index(key))
+        for tab in self.tabs.buttons():
+            tab.setChecked(tab.property("key") == key)
+        self.fold(on=False)
+        if hasattr(self, "found"):
+            self._say_state()
+            self.order.refresh()
+
+    @property
+    def idle(self) -> bool:
+        """None of its pages works anything out."""
+        return self.ledger.idle and self.order.idle
+
+    def end(self) -> None:
+        """Stop the pages' threads."""
+        self.ledger.end()
+        self.order.end()
 
     def _choose(self, _row: int) -> None:
         self._show_detail()

@@ -31,6 +31,7 @@ from mivex.ui.shell.rack import Rack
 from mivex.ui.shell.shortcuts import ShortcutSheet
 from mivex.ui.shell.track import Track, station_of
 from mivex.ui.shell.tray import Tray
+from mivex.ui.shell.whatif_sheet import WhatIf
 from mivex.ui.stations import STATIONS
 
 
@@ -53,6 +54,7 @@ class Window(FileActions):
         self.layer_painter = LayerPainter(self.session, self.engine, self)
         self.layer_painter.flat_view = lambda: self.flat.canvas.view
         self.flat.canvas.layer_painter = self.stage.canvas.layer_painter = self.layer_painter
+        self.tray.ledger.stage = self.tray.order.stage = self.stage.canvas
         self.setAcceptDrops(True)
         self._lay_out()
         self._menus()
@@ -125,6 +127,10 @@ class Window(FileActions):
         self.track.went.connect(self.go)
         self.rack.add_wanted.connect(self.ask_add)
         self.tray.shown.connect(self.show_finding)
+        self.stage.canvas.pointed.connect(self._point)
+        self.stage.canvas.moved.connect(self.tray.ledger.refresh)
+        self.stage.canvas.moved.connect(self.tray.order.refresh)
+        self.tray.ledger.lit.connect(self._light)
         self.controls.deliver_wanted.connect(self.ask_deliver)
         self.controls.add_wanted.connect(self.ask_add)
         self.controls.demo_wanted.connect(self.open_demo)
@@ -218,10 +224,33 @@ class Window(FileActions):
         self.flat.show_layers(here)
         flat.update()
 
+    def _point(self, x: float, y: float) -> None:
+        if self.tray.page == "ledger" and not self.tray.folded:
+            self.tray.ledger.point(x, y)
+
+    def _light(self, overlay: str) -> None:
+        self.stage.canvas.lit = overlay
+        self.stage.canvas.update()
+
+    def pin_pixel(self) -> None:
+        """Pin the pixel under the pointer for the ledger, or let it go."""
+        if self.tray.page != "ledger":
+            self.tray.show_page("ledger")
+        self.tray.ledger.pin.toggle()
+
+    def what_if(self) -> None:
+        """Show the chosen overlay under all seven blends."""
+        o = self.session.overlay
+        if o is None or not o.places:
+            self.tell("Choose an overlay that stands on the stage.")
+            return
+        self.sheet = WhatIf(self.session, self.engine, self.stage.canvas, self)
+        self.sheet.open()
+
     @property
     def idle(self) -> bool:
         """Nothing is being computed."""
-        return (self.engine.idle and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
+        return (self.engine.idle and self.tray.idle and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
                 and self.flat.canvas.worker.idle and self.layer_painter.idle and self.controls.cells.idle
                 and self.explainer.idle
                 and self.stage.canvas.worker.idle and not self.stage.canvas.moving
@@ -295,6 +324,7 @@ class Window(FileActions):
     def end(self) -> None:
         """Stop every thread."""
         self.recovery.end()
+        self.tray.end()
         self.engine.end()
         for worker in (self.jobs, self.saver, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
                        self.controls.hint.worker, self.controls.cells, self.explainer):

@@ -1,0 +1,144 @@
+"""What if: the chosen overlay under all seven blends, side by side; a click takes one."""
+
+from typing import Any
+
+from PySide6.QtCore import QRectF, Qt, Signal
+from PySide6.QtGui import QColor, QFont, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
+from PySide6.QtWidgets import QDialog, QLabel, QVBoxLayout, QWidget
+
+from mivex.core.material.material import with_blend
+from mivex.core.pixels.blends import BLENDS
+from mivex.core.project import edits
+from mivex.core.whatif import PLACES, Trial, trials
+from mivex.ui import theme
+from mivex.ui.session.engine import Engine
+from mivex.ui.session.session import Session
+from mivex.ui.session.worker import Latest
+
+CELL, GAP, LEFT, TOP = 128, 10, 54, 28
+
+
+class Sheet(QWidget):
+    """Seven columns, three rows; the present blend is framed.
+
+    Signals
+    -------
+    taken(blend)
+    """
+
+    taken = Signal(str)
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.rows: list[Trial] = []
+        self.now = ""
+        self.current = 0
+        self.setFixedSize(LEFT + 7 * (CELL + GAP), TOP + 3 * (CELL + GAP) + 66)
+        self.setMouseTracking(True)
+        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self.setAccessibleName("Seven blends")
+
+    def show_trials(self, rows: list[Trial], now: str) -> None:
+        """Show trials; ``now`` is the present blend."""
+        self.rows, self.now = rows, now
+        self.current = next((i for i, t in enumerate(rows) if t.blend == now), 0)
+        self.setAccessibleDescription("; ".join(f"{t.blend}: {t.cost.words()}, differs by {t.differs:.1f}" for t in rows))
+        self.update()
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        p = QPainter(self)
+        p.setRenderHint(QPainter.RenderHint.Antialiasing)
+        p.setFont(theme.figures_font(12))
+        p.setPen(QColor(theme.SOFT))
+        for k, place in enumerate(PLACES):
+            p.drawText(QRectF(0, TOP + k * (CELL + GAP), LEFT - 8, CELL), Qt.AlignmentFlag.AlignVCenter, f"over\n{place}")
+        for i, name in enumerate(BLENDS):
+            x = LEFT + i * (CELL + GAP)
+            p.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
+            p.setPen(QColor(theme.TEXT))
+            p.drawText(QRectF(x, 0, CELL, TOP - 6), Qt.AlignmentFlag.AlignVCenter, name)
+            trial = self.rows[i] if i < len(self.rows) else None
+            for k in range(len(PLACES)):
+                box = QRectF(x, TOP + k * (CELL + GAP), CELL, CELL)
+                p.fillRect(box, QColor(theme.SURROUND))
+                if trial is not None:
+                    crop = trial.crops[k]
+                    h, w = crop.shape[:2]
+                    p.drawImage(box, QImage(crop.tobytes(), w, h, 3 * w, QImage.Format.Format_RGB888))
+            if trial is None:
+                continue
+            low = TOP + 3 * (CELL + GAP)
+            p.setFont(theme.figures_font(11))
+            p.setPen(QColor(theme.SOFT))
+            cost = trial.cost
+            more = ", ".join(w for w, on in (("blends", cost.reads_frame), ("sorted", cost.sorts)) if on)
+            more = more or "depth settles it"
+            away = "as it is" if name == self.now else f"{trial.differs:.1f} of 255 away"
+            for k, words in enumerate((f"{cost.reads} reads, {cost.arithmetic} ops", more, away)):
+                p.drawText(QRectF(x, low + 17 * k, CELL, 16), Qt.AlignmentFlag.AlignVCenter, words)
+            if name == self.now or (i == self.current and self.hasFocus()):
+                p.setBrush(Qt.BrushStyle.NoBrush)
+                p.setPen(QPen(QColor(theme.CHOSEN if name == self.now else theme.FAINT), 2))
+                p.drawRect(QRectF(x - 4, TOP - 4, CELL + 8, 3 * CELL + 2 * GAP + 8))
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        i = int((event.position().x() - LEFT) // (CELL + GAP))
+        if 0 <= i < len(self.rows) and event.position().x() >= LEFT:
+            self.taken.emit(self.rows[i].blend)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        step = {Qt.Key.Key_Left: -1, Qt.Key.Key_Right: 1}.get(Qt.Key(event.key()))
+        if step is not None and self.rows:
+            self.current = (self.current + step) % len(self.rows)
+            self.update()
+        elif event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Space) and self.rows:
+            self.taken.emit(self.rows[self.current].blend)
+        else:
+            super().keyPressEvent(event)
+
+
+class WhatIf(QDialog):
+    """The sheet in a dialog."""
+
+    def __init__(self, session: Session, engine: Engine, stage: Any, parent: QWidget) -> None:
+        super().__init__(parent)
+        self.session = session
+        o = session.overlay
+        self.setWindowTitle(f"What if: {o.name if o else ''} under each blend")
+        column = QVBoxLayout(self)
+        column.setContentsMargins(18, 14, 18, 14)
+        self.said = QLabel("Drawing …")
+        self.said.setObjectName("soft")
+        column.addWidget(self.said)
+        self.sheet = Sheet()
+        self.sheet.taken.connect(self._take)
+        column.addWidget(self.sheet)
+        self.worker = Latest("what-if", self)
+        self.worker.done.connect(self._show)
+        self.worker.failed.connect(lambda _t, why: self.said.setText(why))
+        if o is None:
+            return
+        doc, textures, meshes, view = session.doc, engine.stage_textures(), engine.results.meshes(), stage.view
+        key = o.id
+
+        def work(_report: object, stopped: Any) -> list[Trial]:
+            own = doc.overlay(key)
+            return [] if own is None else trials(doc, own, textures, view, meshes, stop=stopped)
+
+        self.worker.ask(o.material.blend, work)
+
+    def _show(self, now: object, rows: object) -> None:
+        self.sheet.show_trials(list(rows), str(now))  # type: ignore[call-overload]
+        self.said.setText("As this camera sees it, over the brightest, a middling and the darkest place behind it. "
+                          "A click takes a blend, with the depth write and the draw group that are usual for it.")
+
+    def _take(self, blend: str) -> None:
+        key = self.session.overlay_id
+        self.session.apply(f"Take {blend}", lambda d: edits.map_overlay(d, key, lambda o: o.model_copy(
+            update={"material": with_blend(o.material, blend)})))  # type: ignore[arg-type]
+        self.accept()
+
+    def done(self, result: int) -> None:
+        """Close, and stop the thread."""
+        self.worker.end()
+        super().done(result)
