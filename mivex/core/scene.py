@@ -132,7 +132,7 @@ def coat_of(material: Material, pictures: "_Pictures") -> Coat:
                 None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness, "roughness"),
                 pictures.value(f.metal, "metal"), pictures.value(f.occlusion, "occlusion"),
                 normal.mips if normal else None, f.normal.strength, f.normal.green == "up",
-                (r, g, b), glow.mips if glow else None, material.mapping.uv_set, material.mapping.rows)
+                (r, g, b), glow.mips if glow else None, not colour.data, material.mapping.uv_set, material.mapping.rows)
 
 
 def meshes_read(doc: Document) -> list[str]:

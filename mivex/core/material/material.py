@@ -6,6 +6,7 @@ from typing import Literal
 from pydantic import BaseModel, ConfigDict, Field
 
 from mivex.core.base.settings import Rgb, Sparse, setting
+from mivex.core.material.effects import Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
 from mivex.core.pixels.blends import BLENDS, BlendName, GroupName
 
 Kind = Literal["glass", "decal", "logo", "sprite", "cloth"]
@@ -143,6 +144,14 @@ class Material(BaseModel):
                          ge=-99, le=99, drag=(-10, 10))
     finish: Finish = Field(default_factory=Finish)
     mapping: Mapping = Field(default_factory=Mapping)
+    erosion: Erosion = Field(default_factory=Erosion)
+    tones: Tones = Field(default_factory=Tones)
+    recolour: Recolour = Field(default_factory=Recolour)
+    flow: Flow = Field(default_factory=Flow)
+    halo: Halo = Field(default_factory=Halo)
+    glass: Glass = Field(default_factory=Glass)
+    contact: Contact = Field(default_factory=Contact)
+    dither: Dither = Field(default_factory=Dither)
     tiling: bool = setting(False, "Repeat", "Beyond its border the texture repeats; off holds the border "
                            "texel.")
 

@@ -58,6 +58,8 @@ class Fragments:
     below, truth : float32 arrays (pixels, 4)
     solid : float32 array (pixels,)
     gain : float32
+    display : int
+        Blends work on display values.
     """
 
     colours: Floats
@@ -70,6 +72,7 @@ class Fragments:
     truth: Floats
     solid: Floats
     gain: np.float32
+    display: int
 
     def part(self, pixels: NDArray[np.int64], which: NDArray[np.bool_] | None = None) -> "Fragments":
         """Some pixels, and of these only some fragments; the truth is worked out anew where fragments are left out."""
@@ -82,27 +85,28 @@ class Fragments:
             at, pixel_of = at[keep], pixel_of[keep]
         starts = np.searchsorted(pixel_of, np.arange(len(pixels) + 1)).astype(np.int64)
         made = Fragments(self.colours[at], self.state[at], self.kinds[at], self.draws[at], self.overlays[at], starts,
-                         self.below[pixels], self.truth[pixels], self.solid[pixels], self.gain)
+                         self.below[pixels], self.truth[pixels], self.solid[pixels], self.gain, self.display)
         return made if which is None else replace(made, truth=made.exact())
 
     def exact(self) -> Floats:
         """What exact order gives, (pixels, 4)."""
         out = np.empty((len(self.starts) - 1, 4), np.float32)
-        _orders.exact_of(self.colours, self.state, self.kinds, self.starts, self.below, out, self.draws)
+        _orders.exact_of(self.colours, self.state, self.kinds, self.starts, self.below, self.display, out,
+                         self.draws)
         return out
 
     def errors(self, orders: NDArray[np.int64], who: NDArray[np.int64]) -> NDArray[np.float64]:
         """Error under each order, summed over the pixels."""
         out = np.zeros(len(orders))
         _orders.errors_of(self.colours, self.state, self.kinds, who, self.starts, self.below, self.solid, self.truth,
-                          orders, self.gain, out)
+                          orders, self.gain, self.display, out)
         return out
 
     def as_drawn(self) -> Floats:
         """Error of every pixel in the order in which the fragments stand."""
         out = np.zeros(len(self.starts) - 1, np.float32)
         _orders.as_drawn(self.colours, self.state, self.kinds, self.starts, self.below, self.solid, self.truth, self.gain,
-                         out)
+                         self.display, out)
         return out
 
 
@@ -114,7 +118,7 @@ def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequ
     buffers = Buffers.of(view)
     run(shot, buffers, lighting, shadows, skip=SORTED)
     light, held = light_record(lighting, shadows)
-    frame = frame_record(view, buffers)
+    frame = frame_record(view, buffers, lighting)
     step = next(p for p in shot.plan if p.name == "blended")
     where = np.array([0, view.height, 0, view.width, step.first, step.last], np.int64)
     room = _settle.room_for(shot.polys, where, view.width)
@@ -137,7 +141,7 @@ def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequ
     starts = np.concatenate([first, [n]]).astype(np.int64)
     made = Fragments(np.ascontiguousarray(facts[:, :4]), np.stack([facts[:, 7], weight[which]], axis=1), kind[which], which,
                      overlays, starts, buffers.colour[y, x].copy(), np.zeros((0, 4), np.float32),
-                     buffers.depth[y, x].copy(), np.float32(2.0 ** lighting.exposure))
+                     buffers.depth[y, x].copy(), np.float32(2.0 ** lighting.exposure), int(lighting.blending == "display"))
     del held
     return replace(made, truth=made.exact())
 

@@ -6,7 +6,9 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
+from mivex.core.material.effects import EROSIONS, LANES
 from mivex.core.material.material import Material
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.colour import to_linear
@@ -17,6 +19,7 @@ from mivex.core.stage.records import DRAW, SLOTS
 UNLIT_BLENDS = ("Additive", "Multiply")
 """Blends that no light falls on: they are light, or a filter."""
 OrderKey = tuple[int, int, float]
+_effect = Lazy("mivex.core.stage.kernels.effects")
 
 
 @dataclass(frozen=True, eq=False)
@@ -62,6 +65,8 @@ class Coat:
         Light that the surface gives off, linear.
     glow_chain : MipChain, optional
         Multiplies ``glow``.
+    coded : bool
+        The colour's texels are display values in the file.
     uv_set : int
     uv_map : ((a, b, c), (d, e, f))
         Rows of the map from the mesh's UVs to the pictures'.
@@ -78,6 +83,7 @@ class Coat:
     green_up: bool = True
     glow: tuple[float, float, float] = (0.0, 0.0, 0.0)
     glow_chain: MipChain | None = None
+    coded: bool = True
     uv_set: int = 0
     uv_map: tuple[tuple[float, float, float], tuple[float, float, float]] = ((1.0, 0.0, 0.0), (0.0, 1.0, 0.0))
 
@@ -122,6 +128,43 @@ class Draw:
     def before_light(self) -> bool:
         """Drawn before the light is worked out: everything up to the decals."""
         return self.order[0] <= GROUPS.index("Decal")
+
+
+def bits_of(m: Material) -> int:
+    """Which effects a material has, as bits."""
+    parts = ((_effect.RECOLOUR, m.recolour.on), (_effect.TONES, m.tones.on), (_effect.EROSION, m.erosion.form != "none"),
+             (_effect.FLOW, m.flow.strength > 0), (_effect.HALO, m.halo.strength > 0), (_effect.GLASS, m.glass.on),
+             (_effect.CONTACT, m.contact.distance > 0 and BLENDS[m.blend].see_through),
+             (_effect.HASHED, m.blend == "Dithered" and m.dither.by == "surface"))
+    return sum(bit for bit, on in parts if on)
+
+
+def _effects(row: Any, draw: Draw) -> None:
+    m = draw.material
+    row["special"] = bits_of(m)
+    if not row["special"]:
+        return
+    lanes = list(LANES)
+
+    def light(rgb: tuple[float, float, float]) -> Floats:
+        return to_linear(np.array(rgb, np.float32))
+
+    row["coded"] = draw.coat.coded
+    row["recolour"] = [light(getattr(m.recolour, k)) for k in ("red", "green", "blue")]
+    t = m.tones
+    row["tone_lane"], row["tone_at"], row["tone_soft"] = lanes.index(t.lane), t.at, t.soft
+    row["tone_above"], row["tone_below"] = light(t.above), light(t.below)
+    e = m.erosion
+    row["erosion"] = list(EROSIONS).index(e.form), e.amount, e.soft, e.by == "tint"
+    f = m.flow
+    row["flow"] = f.strength, f.scale, f.right * f.time, f.up * f.time, {"none": 0, "top": 1, "bottom": -1}[f.hold]
+    row["flow_seed"] = 1 + (int(draw.part) * 101 if f.varied and draw.part.isdigit() else 0)
+    row["halo_lane"] = lanes.index(m.halo.lane)
+    row["halo"] = light(m.halo.colour) * np.float32(m.halo.strength)
+    row["contact"] = m.contact.distance
+    g = m.glass
+    row["glass"] = g.index, g.edge_index, g.edge_opacity, g.edge_share
+    row["edge"] = light(g.edge_colour)
 
 
 def limits_of(seen: NDArray[np.bool_]) -> Floats:
@@ -192,7 +235,8 @@ class Records:
         row["cutoff"], row["bias"] = m.cutoff, m.depth_bias / 1000
         row["tint"][:3] = to_linear(np.array(m.tint, np.float32))
         row["tint"][3] = m.opacity
-        if coat.limits is not None and BLENDS[m.blend].see_through and not m.depth_write and not m.tiling:
+        trims = BLENDS[m.blend].see_through and not m.depth_write and not m.tiling and not bits_of(m)
+        if coat.limits is not None and trims:
             row["trimmed"], row["trim"] = 1, coat.limits
         for name in ("rough", "metal", "occlusion", "opacity"):
             given = getattr(coat, name)
@@ -206,5 +250,6 @@ class Records:
         row["green"] = 1.0 if coat.green_up else -1.0
         row["glow_slot"], row["glow"] = slot(coat.glow_chain), coat.glow
         row["u"], row["v"] = coat.uv_map
+        _effects(row, draw)
         row["slots"] = min(len(slots), SLOTS)
         row["chain"][:row["slots"]] = [self._address(c) for c in slots[:SLOTS]]

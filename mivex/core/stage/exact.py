@@ -41,7 +41,7 @@ def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows
     """Draw the sorted passes of a shot over what is in the buffers."""
     view = shot.view
     top, low, left, right = box or (0, view.height, 0, view.width)
-    frame = frame_record(view, buffers)
+    frame = frame_record(view, buffers, lighting)
     light, held = light_record(lighting, shadows)
     plan = [p for p in shot.plan if p.name in SORTED and p.first < p.last]
 

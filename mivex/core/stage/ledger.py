@@ -134,10 +134,13 @@ class _Pixel:
     def __init__(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, x: int, y: int) -> None:
         self.shot, self.x, self.y = shot, x, y
         self.buffers = Buffers.of(shot.view)  # only one pixel of it is ever touched
-        self.frame = frame_record(shot.view, self.buffers)
+        self.scene = np.empty_like(self.buffers.depth)
+        self.display = int(lighting.blending == "display")
+        self.frame = frame_record(shot.view, self.buffers, lighting, self.scene)
         self.light, self.held = light_record(lighting, shadows)
         self.surfaces = np.empty((1, shot.view.width, 16), np.float32) if shot.lit_surfaces else NO_SURFACES
         _paint.clear(self.frame, self._where(0, 0), self.surfaces)
+        self.scene[y, x] = 0
         p = shot.polys[:shot.count]
         self.near = np.flatnonzero((p["top"] <= y + 1) & (p["bottom"] >= y) & (p["left"] <= x + 1) & (p["right"] >= x))
 
@@ -168,6 +171,11 @@ class _Pixel:
         if self.surfaces.size:
             _shade.light_up(self.frame, self.light, self._where(0, 0), self.surfaces)
 
+    def solids_done(self) -> None:
+        """What is solid is known: it is lit, and see-through things meet it."""
+        self.light_up()
+        self.scene[self.y, self.x] = self.buffers.depth[self.y, self.x]
+
 
 def _line(draw: Draw, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool) -> Line:
     m = draw.material
@@ -186,7 +194,7 @@ def _set_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], *, whole:
     lit = False
     for p in (int(n) for n in pixel.near):
         if p >= ends["decals"] and not lit:
-            pixel.light_up()
+            pixel.solids_done()
             lit = True
             if not whole:
                 return rows
@@ -213,7 +221,7 @@ def _set_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], *, whole:
         if wrote:
             owner, at = draw.name, len(rows) - 1
     if not lit:
-        pixel.light_up()
+        pixel.solids_done()
     return rows
 
 
@@ -244,7 +252,7 @@ def _exact_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], rows: l
             draw = draws[int(shot.polys[kept[k][0]]["draw"])]
             below = pixel.colour.copy()
             _merge.merge_one(BLENDS[draw.material.blend].code, np.ascontiguousarray(facts[k, :4]), below,
-                             np.float32(draw.material.opacity), np.float32(0), np.float32(-1))
+                             np.float32(draw.material.opacity), np.float32(0), np.float32(-1), pixel.display)
             pixel.colour[:] = below
             rows.append(_line(draw, kept[k][0], facts[k], DRAWN, "", below, wrote=False))
     return rows

@@ -39,6 +39,9 @@ class Lighting(Sparse):
     curve: Literal["plain", "soft"] = setting(
         "plain", "View curve", "Plain cuts off at white; soft bends the brightest fifth over, so that light keeps shape.",
         choices={"plain": "Plain", "soft": "Soft shoulder"})
+    blending: Literal["linear", "display"] = setting(
+        "linear", "Blends in", "Linear light, or display values, as some receivers do: soft edges and faint layers look "
+        "otherwise there.", choices={"linear": "Linear light", "display": "Display values"})
 
     @property
     def towards_lamp(self) -> Doubles:
@@ -49,4 +52,5 @@ class Lighting(Sparse):
     @property
     def shading(self) -> tuple[object, ...]:
         """Everything that changes linear light, and nothing that only changes how it is shown."""
-        return (self.environment, self.turn, self.strength, self.lamp, self.lamp_turn, self.lamp_height, self.shadows)
+        return (self.environment, self.turn, self.strength, self.lamp, self.lamp_turn, self.lamp_height, self.shadows,
+                self.blending)

@@ -132,6 +132,7 @@ class Shot:
         count, ends = 0, dict.fromkeys(("solid", "decals", "blended", "front"), 0)
         self.lit_surfaces = any(d.lit and d.before_light for d in draws)
         self.lit = any(d.lit for d in draws)
+        self.meets = any(d.material.contact.distance > 0 for d in draws)
         for i, d in enumerate(draws):
             mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
             begun = count
@@ -170,10 +171,12 @@ class Shot:
         return rows
 
 
-def frame_record(view: View, buffers: Buffers) -> NDArray[Any]:
-    """The picture for kernels: one `FRAME`."""
+def frame_record(view: View, buffers: Buffers, lighting: Lighting, scene: Floats | None = None) -> NDArray[Any]:
+    """The picture for kernels: one `FRAME`; ``scene``: 1/w of what is solid, where that is not the depth itself."""
     out = np.zeros(1, FRAME)
     out["colour"], out["depth"], out["matrix"] = buffers.colour.ctypes.data, buffers.depth.ctypes.data, BAYER.ctypes.data
+    out["scene"] = (buffers.depth if scene is None else scene).ctypes.data
+    out["display"] = lighting.blending == "display"
     out["width"], out["height"], out["ground"] = view.width, view.height, GROUND
     out["eye"][0], out["right"][0], out["up"][0], out["ahead"][0] = view.eye, *view.axes
     out["focal"], out["x"], out["y"] = view.focal, view.width / 2, view.height / 2
@@ -218,7 +221,11 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
     """
     view = shot.view
     top, low, left, right = box or (0, view.height, 0, view.width)
-    frame = frame_record(view, buffers)
+    # What is solid must stay known when something blended writes depth.
+    scene = None
+    if shot.meets:
+        scene = buffers.depth.copy() if {"clear", "solid"} & set(skip) else np.zeros_like(buffers.depth)
+    frame = frame_record(view, buffers, lighting, scene)
     light, held = light_record(lighting, shadows) if shot.lit else (np.zeros(1, LIGHT), ())
     r = shot.records
     plan = [p for p in shot.plan if p.name not in skip]
@@ -241,6 +248,8 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
                 if p.name == "light":
                     if surfaces.size:
                         _shade.light_up(frame, light, where, surfaces)
+                    if scene is not None:
+                        scene[first:last, left:right] = buffers.depth[first:last, left:right]
                     if after_light is not None:
                         after_light((first, last, left, right))
                 elif p.first < p.last:

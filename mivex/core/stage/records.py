@@ -25,14 +25,20 @@ DRAW = np.dtype([
     ("normal_slot", np.int64), ("normal_strength", np.float32), ("green", np.float32),
     ("glow_slot", np.int64), ("glow", np.float32, 3),
     ("u", np.float64, 3), ("v", np.float64, 3),
+    ("special", np.int64), ("coded", np.int64), ("recolour", np.float32, (3, 3)),
+    ("tone_lane", np.int64), ("tone_at", np.float32), ("tone_soft", np.float32), ("tone_above", np.float32, 3),
+    ("tone_below", np.float32, 3), ("erosion", np.float32, 4), ("flow", np.float32, 5), ("flow_seed", np.int64),
+    ("halo_lane", np.int64), ("halo", np.float32, 3), ("contact", np.float32), ("glass", np.float32, 4),
+    ("edge", np.float32, 3),
 ])
 """A draw: blend and depth, the limits of its texture, which pictures its inputs read, where its UVs go.
 
 ``looked``: its normals are asked for though no light falls on it, and it is counted. ``first``: its depth is laid before
-its colour.
-``trim``: limits of u, v, u + v and u − v beyond which the texture is clear. ``u``, ``v``: rows of the map from
-the mesh's UVs to the texture's. ``chain``: addresses of
-the pictures' records. An input is ``shift + gain · texel``, or ``shift`` alone where its slot is −1.
+its colour. ``trim``: limits of u, v, u + v and u − v beyond which the texture is clear. ``u``, ``v``: rows of the map from
+the mesh's UVs to the texture's. ``chain``: addresses of the pictures' records. ``special``: bits of the effects that it
+has, see `kernels.effects`; ``erosion``: form (1 fade, 2 erode, 3 soft), amount, softness, driven by the tint; ``flow``:
+strength, scale, how far it has scrolled right and up, held at the top (1) or the bottom (−1); ``glass``: index of face and
+edge, opacity and share of colour at the edge. An input is ``shift + gain · texel``, or ``shift`` where its slot is −1.
 """
 
 POLY = np.dtype([
@@ -52,8 +58,10 @@ FRAME = np.dtype([
     ("colour", np.uint64), ("depth", np.uint64), ("matrix", np.uint64), ("width", np.int64), ("height", np.int64),
     ("eye", np.float32, 3), ("right", np.float32, 3), ("up", np.float32, 3), ("ahead", np.float32, 3),
     ("focal", np.float32), ("x", np.float32), ("y", np.float32), ("ground", np.float32),
+    ("scene", np.uint64), ("display", np.int64),
 ])
-"""What is drawn into, and from where; ``matrix`` is the address of the ordered matrix."""
+"""What is drawn into, and from where; ``matrix`` is the address of the ordered matrix, ``scene`` of 1/w of
+what is solid; ``display``: blends work on display values."""
 
 LIGHT = np.dtype([
     ("sky", np.uint64), ("sizes", np.int64, 16), ("starts", np.int64, 16), ("levels", np.int64),

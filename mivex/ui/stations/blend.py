@@ -3,6 +3,8 @@
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QMenu, QPushButton
 
+from mivex.core.base.settings import Sparse
+from mivex.core.material.effects import Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
 from mivex.core.material.material import Glow, Mapping, Material, Normals, PackedName, default_material, packed
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import edits
@@ -58,14 +60,41 @@ def build_blend(c: Page, o: Overlay) -> None:
     for key in ("both_faces", "tiling"):
         c.model_field(Material, key, "material", o)
     c.column.addSpacing(6)
+    c.column.addWidget(label("Effects", "section"))
+    if blend.name == "Dithered":
+        nested_field(c, o, Dither, "dither", "by")
+    for part, (model, head) in EFFECTS.items():
+        if part == "contact" and not blend.see_through:
+            continue
+        nested_field(c, o, model, part, head)
+        now, usual = getattr(o.material, part), model()
+        if getattr(now, head) != getattr(usual, head):
+            for key in model.model_fields:
+                if key != head and not (part == "erosion" and key in _idle_erosion(now)):
+                    nested_field(c, o, model, part, key)
+    c.column.addSpacing(6)
     c.column.addWidget(label("On the mesh", "section"))
     for key in Mapping.model_fields:
         nested_field(c, o, Mapping, "mapping", key)
-    for title, group in (("Depth", ("depth_test", "depth_write", "depth_bias")), ("Order", ("group", "nudge"))):
+    depth = ("depth_test", "depth_write", "depth_bias", *(("depth_first",) if blend.see_through else ()))
+    order = ("group", "nudge", "distance", *(("back_first",) if o.material.both_faces else ()))
+    for title, group in (("Depth", depth), ("Order", order)):
         c.column.addSpacing(6)
         c.column.addWidget(label(title, "section"))
         for key in group:
             c.model_field(Material, key, "material", o)
+
+
+EFFECTS: dict[str, tuple[type[Sparse], str]] = {
+    "contact": (Contact, "distance"), "erosion": (Erosion, "form"), "tones": (Tones, "on"), "recolour": (Recolour, "on"),
+    "halo": (Halo, "strength"), "flow": (Flow, "strength"), "glass": (Glass, "on"),
+}
+"""Effects: the model, and the setting that switches it on; the others are shown while it is."""
+
+
+def _idle_erosion(now: Erosion) -> tuple[str, ...]:
+    """Settings of an erosion that change nothing at present."""
+    return (*(() if now.form == "soft" else ("soft",)), *(("amount",) if now.by == "tint" else ()))
 
 
 INPUTS = {
@@ -147,6 +176,13 @@ def packed_map(c: Page, o: Overlay) -> None:
     c.column.addWidget(button)
 
 
+def _shape(o: Overlay) -> object:
+    """What decides which fields there are."""
+    m = o.material
+    return m.both_faces, m.erosion.by, m.erosion.form == "soft", tuple(
+        getattr(getattr(m, part), head) != getattr(model(), head) for part, (model, head) in EFFECTS.items())
+
+
 STATION = Station("blend", "Blend", "How it meets what lies behind it.", 40,
-                  build_blend, lambda o: o.material != default_material(o.kind))
+                  build_blend, lambda o: o.material != default_material(o.kind), lambda _c, o: _shape(o))
 """Registered."""

@@ -3,13 +3,17 @@
 import numpy as np
 
 from mivex.core.base.compile import inlined, kernel
+from mivex.core.pixels.kernels.colour import decode_near, encode_near
 from mivex.core.pixels.kernels.lanes import (
     add4,
+    blue4,
     fma4,
+    green4,
     last4,
     load4,
     make4,
     mul4,
+    red4,
     splat4,
     spread4,
     store4,
@@ -44,13 +48,32 @@ def merge4(code, source, below, opacity):
     return mul4(below, with_last4(fma4(source, a, left), one))
 
 
+@inlined
+def _coded4(c):
+    return make4(encode_near(red4(c)), encode_near(green4(c)), encode_near(blue4(c)), last4(c))
+
+
 @kernel
-def merge_one(code, source, below, opacity, cutoff, threshold):
-    """`merge4` for arrays of four float32; ``below`` is changed in place."""
+def _in_display(code, source, below, opacity):
+    out = merge4(code, _coded4(source), _coded4(below), opacity)
+    return make4(decode_near(red4(out)), decode_near(green4(out)), decode_near(blue4(out)), last4(out))
+
+
+@inlined
+def blend4(display, code, source, below, opacity):
+    """`merge4`, in linear light or, where ``display`` is set, on display values, as some receivers do."""
+    if display and code > 2:
+        return _in_display(code, source, below, opacity)
+    return merge4(code, source, below, opacity)
+
+
+@kernel
+def merge_one(code, source, below, opacity, cutoff, threshold, display=0):
+    """`blend4` for arrays of four float32; ``below`` is changed in place."""
     if kept(code, source[3], cutoff, threshold):
         s = make4(source[0], source[1], source[2], source[3])
         at = np.uint64(below.ctypes.data)
-        store4(at, merge4(code, s, load4(at), opacity))
+        store4(at, blend4(display, code, s, load4(at), opacity))
 
 
 @inlined

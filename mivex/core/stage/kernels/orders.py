@@ -5,7 +5,7 @@ import numpy as np
 from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.colour import encode_near
 from mivex.core.pixels.kernels.lanes import blue4, green4, load4, red4, store4
-from mivex.core.pixels.kernels.merge import merge4
+from mivex.core.pixels.kernels.merge import blend4
 
 
 @inlined
@@ -21,20 +21,20 @@ def _apart(a, b, gain):
 
 
 @inlined
-def _laid(at, k, c, state, kinds, depth):
+def _laid(at, k, c, state, kinds, depth, display):
     # One fragment over a pixel, as depth test and blend have it.
     iw = state[k, 0]
     flags = kinds[k, 1]
     if flags & 1 and iw < depth:
         return c, depth
-    c = merge4(kinds[k, 0], load4(at + np.uint64(k * 16)), c, state[k, 1])
+    c = blend4(display, kinds[k, 0], load4(at + np.uint64(k * 16)), c, state[k, 1])
     if flags & 2:
         depth = iw
     return c, depth
 
 
 @kernel
-def errors_of(colours, state, kinds, who, starts, below, solid, truth, orders, gain, out):
+def errors_of(colours, state, kinds, who, starts, below, solid, truth, orders, gain, display, out):
     """Add each pixel's error under each order of its overlays.
 
     Parameters
@@ -56,6 +56,8 @@ def errors_of(colours, state, kinds, who, starts, below, solid, truth, orders, g
     orders : int64 array (m, k)
         Orders of the pixel's overlays, the first drawn first.
     gain : float32
+    display : int
+        Blends work on display values.
     out : float64 array (m,)
     """
     at, low, true = np.uint64(colours.ctypes.data), np.uint64(below.ctypes.data), np.uint64(truth.ctypes.data)
@@ -66,12 +68,12 @@ def errors_of(colours, state, kinds, who, starts, below, solid, truth, orders, g
             for i in range(orders.shape[1]):
                 for k in range(starts[p], starts[p + 1]):
                     if who[k] == orders[o, i]:
-                        c, depth = _laid(at, k, c, state, kinds, depth)
+                        c, depth = _laid(at, k, c, state, kinds, depth, display)
             out[o] += _apart(c, load4(true + np.uint64(p * 16)), gain)
 
 
 @kernel
-def exact_of(colours, state, kinds, starts, below, out, first):
+def exact_of(colours, state, kinds, starts, below, display, out, first):
     """What exact order gives: fragments from far to near, the later drawn nearer where they are level."""
     at, low, to = np.uint64(colours.ctypes.data), np.uint64(below.ctypes.data), np.uint64(out.ctypes.data)
     order = np.empty(64, np.int64)
@@ -94,17 +96,17 @@ def exact_of(colours, state, kinds, starts, below, out, first):
                 for j in range(i + 1, n):
                     again = again or first[order[j]] == first[k]
             if not again:
-                c = merge4(kinds[k, 0], load4(at + np.uint64(k * 16)), c, state[k, 1])
+                c = blend4(display, kinds[k, 0], load4(at + np.uint64(k * 16)), c, state[k, 1])
         store4(to + np.uint64(p * 16), c)
 
 
 @kernel
-def as_drawn(colours, state, kinds, starts, below, solid, truth, gain, out):
+def as_drawn(colours, state, kinds, starts, below, solid, truth, gain, display, out):
     """Error of every pixel with its fragments in the order in which they stand."""
     at, low, true = np.uint64(colours.ctypes.data), np.uint64(below.ctypes.data), np.uint64(truth.ctypes.data)
     for p in range(starts.size - 1):
         c = load4(low + np.uint64(p * 16))
         depth = solid[p]
         for k in range(starts[p], starts[p + 1]):
-            c, depth = _laid(at, k, c, state, kinds, depth)
+            c, depth = _laid(at, k, c, state, kinds, depth, display)
         out[p] = _apart(c, load4(true + np.uint64(p * 16)), gain)

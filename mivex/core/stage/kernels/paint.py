@@ -23,9 +23,18 @@ from mivex.core.pixels.kernels.lanes import (
     sub4,
     with_last4,
 )
-from mivex.core.pixels.kernels.merge import kept, merge4
+from mivex.core.pixels.kernels.merge import blend4, kept, merge4
 from mivex.core.pixels.kernels.sampling import bilinear4, high_of, mix4, texels_of, trilinear4, wide_of
-from mivex.core.stage.kernels.shade import lean4, lit_fragment, onto_surface, surface_of
+from mivex.core.stage.kernels.effects import GLASS, HASHED
+from mivex.core.stage.kernels.shade import (
+    angled,
+    lean4,
+    lit_fragment,
+    met,
+    onto_surface,
+    surface_of,
+    surface_threshold,
+)
 from mivex.core.stage.kernels.walk import biased, inside, nearer, span, trimmed
 
 PICTURE, KEPT, ALL, TALLY, NORMAL, LEVEL = 0, 1, 2, 3, 4, 5
@@ -145,8 +154,12 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         if hidden and mode != ALL:
             continue
         source = surface_of(draw, poly, value, i, iw, hold)
+        if draw.special & GLASS:
+            source = angled(frame, draw, source, hold, iw, x0 + i, y)
         a = last4(source)
         threshold = load1(matrix + np.uint64(((x0 + i) & 7) * 4)) if draw.blend == 2 else np.float32(0)
+        if draw.special & HASHED:
+            threshold = surface_threshold(draw, poly, value, i, iw)
         stays = kept(draw.blend, a, draw.cutoff, threshold)
         if mode == TALLY and draw.looked and not poly.only_depth:
             sink[2][0, y - sink[1], x0 + i] += 1
@@ -166,6 +179,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
             continue
         if draw.lit and (mode == ALL or not (surface and (draw.decal or draw.blend <= 2))):
             source = lit_fragment(frame, light, source, hold, iw, x0 + i, y)
+        source = met(frame, draw, source, iw, x0 + i, y)
         if mode in (KEPT, ALL):
             _keep(sink, p, y, x0 + i, biased(iw, draw.bias) if draw.bias > 0 else iw,
                   1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3, source, hold)
@@ -175,7 +189,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         else:
             to = colour + np.uint64(i * 16)
             before = load4(to)
-            after = merge4(draw.blend, source, before, draw.tint[3])
+            after = blend4(frame.display, draw.blend, source, before, draw.tint[3])
             store4(to, after)
             if mode == TALLY and draw.looked:
                 d = sub4(after, before)
@@ -224,7 +238,7 @@ def paint(frames, lights, draws, polys, box, surfaces, sink):
         draw = draws[poly.draw]
         chain = draw.chain[0]
         plain = (not deferred and not draw.lit and not draw.tinted and draw.slots == 1 and draw.opacity.slot < 0
-                 and sink[0] == PICTURE and not poly.only_depth)
+                 and sink[0] == PICTURE and not poly.only_depth and not draw.special and not frame.display)
         for y in range(max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))),
                        min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))):
             x0, x1 = span(poly, y, frame.width)

@@ -9,7 +9,7 @@ import numpy as np
 
 from mivex.core.base.compile import kernel
 from mivex.core.pixels.kernels.lanes import load4, store4
-from mivex.core.pixels.kernels.merge import merge4
+from mivex.core.pixels.kernels.merge import blend4
 from mivex.core.stage.kernels.walk import span
 
 
@@ -83,7 +83,7 @@ def settle(frames, draws, polys, box, heads, links, facts):
             for i in range(n):
                 k = order[i]
                 draw = draws[polys[links[k, 1]].draw]
-                c = merge4(draw.blend, load4(at + np.uint64(k * 32)), c, draw.tint[3])
+                c = blend4(frame.display, draw.blend, load4(at + np.uint64(k * 32)), c, draw.tint[3])
             store4(to, c)
 
 

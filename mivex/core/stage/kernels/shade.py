@@ -28,6 +28,23 @@ from mivex.core.pixels.kernels.lanes import (
 )
 from mivex.core.pixels.kernels.merge import joined4, surface_weights
 from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, trilinear4, wide_of
+from mivex.core.stage.kernels.effects import (
+    CONTACT,
+    EROSION,
+    FLOW,
+    GLASS,
+    HALO,
+    RECOLOUR,
+    TONES,
+    bent,
+    edged,
+    faded,
+    halo4,
+    hashed_threshold,
+    recoloured,
+    with_halo4,
+    worn,
+)
 from mivex.core.stage.kernels.light import lit4
 
 
@@ -77,6 +94,8 @@ def surface_of(draw, poly, value, i, iw, hold):
     u = fma1(gu, f, load1(value + np.uint64(4))) * w
     v = fma1(gv, f, load1(value + np.uint64(8))) * w
     hw, hu, hv = np.float32(poly.down[0]), np.float32(poly.down[1]), np.float32(poly.down[2])
+    if draw.special & FLOW:
+        u, v = bent(draw, u, v)
     at = hold
     c = splat4(one)
     level, share, wide, high = poly.level, poly.share, np.int64(0), np.int64(0)
@@ -93,6 +112,8 @@ def surface_of(draw, poly, value, i, iw, hold):
             c, own = got, np.float32(level) + share
         store4(at + np.uint64(16 * k), got)
     tint = make4(draw.tint[0], draw.tint[1], draw.tint[2], draw.tint[3])
+    if draw.special & (RECOLOUR | TONES):
+        c = recoloured(draw, c)
     if draw.opacity.slot >= 0:
         c = with_last4(c, _input(draw.opacity, hold))
     if draw.tinted:
@@ -100,10 +121,12 @@ def surface_of(draw, poly, value, i, iw, hold):
                                 fma1(np.float32(poly.across[7]), f, load1(value + np.uint64(28))) * w,
                                 fma1(np.float32(poly.across[8]), f, load1(value + np.uint64(32))) * w,
                                 fma1(np.float32(poly.across[9]), f, load1(value + np.uint64(36))) * w))
-    source = mul4(c, tint)
+    source = worn(draw, c, tint) if draw.special & EROSION else mul4(c, tint)
+    if draw.special & HALO and not draw.lit:
+        source = with_halo4(draw, source, load4(hold))
     rough, metal, occlusion = _input(draw.rough, hold), _input(draw.metal, hold), _input(draw.occlusion, hold)
     nx, ny, nz = np.float32(0), np.float32(1), np.float32(0)
-    if draw.lit or draw.looked:
+    if draw.lit or draw.looked or draw.special & GLASS:
         nx = fma1(np.float32(poly.across[3]), f, load1(value + np.uint64(12))) * w
         ny = fma1(np.float32(poly.across[4]), f, load1(value + np.uint64(16))) * w
         nz = fma1(np.float32(poly.across[5]), f, load1(value + np.uint64(20))) * w
@@ -139,6 +162,8 @@ def surface_of(draw, poly, value, i, iw, hold):
         glow = make4(draw.glow[0], draw.glow[1], draw.glow[2], np.float32(0))
         if draw.glow_slot >= 0:
             glow = mul4(glow, load4(at + np.uint64(16 * draw.glow_slot)))
+    if draw.special & HALO:
+        glow = add4(glow, halo4(draw, load4(hold)))
     store4(at + np.uint64(144), glow)
     store4(at + np.uint64(160), make4(u, v, own, np.float32(0)))
     store4(at + np.uint64(112), make4(nx, ny, nz, rough))
@@ -159,6 +184,35 @@ def _eye(frame, iw, x, y):
     inv = np.float32(-1) / math.sqrt(dx * dx + dy * dy + dz * dz)
     return ((frame.eye[0] + dx * z, frame.eye[1] + dy * z, frame.eye[2] + dz * z),
             (dx * inv, dy * inv, dz * inv))
+
+
+@kernel
+def angled(frame, draw, source, hold, iw, x, y):
+    """A fragment of glass, changed by the angle that it is seen at."""
+    _, view = _eye(frame, iw, x, y)
+    own = load4(hold + np.uint64(112))
+    return edged(draw, source, red4(own) * view[0] + green4(own) * view[1] + blue4(own) * view[2])
+
+
+@inlined
+def met(frame, draw, source, iw, x, y):
+    """A fragment, faded where it comes near to what is solid."""
+    if draw.special & CONTACT:
+        source = faded(draw, source, iw, load1(frame.scene + np.uint64((y * frame.width + x) * 4)))
+    return source
+
+
+@kernel
+def surface_threshold(draw, poly, value, i, iw):
+    """The dither threshold of a pixel, anchored to its surface."""
+    f, one = np.float32(i), np.float32(1)
+    w = one / iw
+    gw, gu, gv = np.float32(poly.across[0]), np.float32(poly.across[1]), np.float32(poly.across[2])
+    hw, hu, hv = np.float32(poly.down[0]), np.float32(poly.down[1]), np.float32(poly.down[2])
+    u = fma1(gu, f, load1(value + np.uint64(4))) * w
+    v = fma1(gv, f, load1(value + np.uint64(8))) * w
+    ux, vx, uy, vy = (gu - u * gw) * w, (gv - v * gw) * w, (hu - u * hw) * w, (hv - v * hw) * w
+    return hashed_threshold(u, v, max(math.sqrt(ux * ux + vx * vx), math.sqrt(uy * uy + vy * vy)))
 
 
 @kernel

@@ -1,0 +1,99 @@
+"""Effects of a material: erosion, two tones, recolouring by channel, flow, halo, contact fade, glass."""
+
+from typing import Literal
+
+from mivex.core.base.settings import Rgb, Sparse, setting
+
+ErosionForm = Literal["none", "fade", "erode", "soft"]
+EROSIONS: dict[str, str] = {"none": "None", "fade": "Fade", "erode": "Erode", "soft": "Erode, soft"}
+LANES: dict[str, str] = {"red": "Red", "green": "Green", "blue": "Blue", "alpha": "Alpha"}
+Lane = Literal["red", "green", "blue", "alpha"]
+
+
+class Erosion(Sparse):
+    """How an overlay wears away, by its own alpha.
+
+    With alpha ``a`` and amount ``e``: fade ``a (1 − e)``; erode ``saturate(a − e)``; soft
+    ``smoothstep(e, e + softness, a)``, and 0 at ``e = 1``.
+    """
+
+    form: ErosionForm = setting("none", "Erosion", "How it wears away: evenly, or its faintest parts first.",
+                                choices=EROSIONS)
+    amount: float = setting(0.0, "Worn", "How far it has worn away; all of it at 1.", ge=0, le=1)
+    soft: float = setting(0.2, "Softness", "Width of the edge that is left, in alpha.", ge=0.001, le=1)
+    by: Literal["slider", "tint"] = setting(
+        "slider", "Driven by", "The slider, or the tint's alpha: opacity then wears it away instead of fading it.",
+        choices={"slider": "Slider", "tint": "Tint's alpha"})
+
+
+class Tones(Sparse):
+    """Two tones: one colour where a channel lies above a threshold, another where it lies below."""
+
+    on: bool = setting(False, "Two tones", "One colour where a channel lies above a threshold, another below it.")
+    lane: Lane = setting("alpha", "Channel", "Which channel decides.", choices=LANES)
+    at: float = setting(0.5, "Threshold", "Where the one colour ends and the other begins, as a display value.", ge=0, le=1)
+    soft: float = setting(0.05, "Band", "Width of the band between.", ge=0, le=1)
+    above: Rgb = setting((1.0, 1.0, 1.0), "Above", "Colour where the channel is above.", widget="colour")
+    below: Rgb = setting((0.2, 0.2, 0.2), "Below", "Colour where the channel is below.", widget="colour")
+
+
+class Recolour(Sparse):
+    """Each channel of the picture in a colour of its own, added up."""
+
+    on: bool = setting(False, "Recolour", "Each channel of the picture gets a colour of its own; they are added up.")
+    red: Rgb = setting((1.0, 0.0, 0.0), "Red as", "Colour of the red channel.", widget="colour")
+    green: Rgb = setting((0.0, 1.0, 0.0), "Green as", "Colour of the green channel.", widget="colour")
+    blue: Rgb = setting((0.0, 0.0, 1.0), "Blue as", "Colour of the blue channel.", widget="colour")
+
+
+class Flow(Sparse):
+    """A noise scrolls over the surface and bends where the picture is read."""
+
+    strength: float = setting(0.0, "Flow", "How far a scrolling noise bends the picture, as a share of it; 0: not.", ge=0,
+                              le=1, drag=(0, 0.3))
+    scale: float = setting(4.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.1, le=64,
+                           drag=(1, 16))
+    right: float = setting(0.0, "Speed right", "Features a second that the noise scrolls to the right.", ge=-16, le=16,
+                           drag=(-4, 4))
+    up: float = setting(1.0, "Speed up", "Features a second that the noise scrolls upwards.", ge=-16, le=16, drag=(-4, 4))
+    time: float = setting(0.0, "Moment", "Second of the movement that is shown.", unit="s", ge=0, le=3600, drag=(0, 10))
+    hold: Literal["none", "top", "bottom"] = setting(
+        "none", "Held at", "An edge where nothing is bent: a flame stays on its nozzle.",
+        choices={"none": "Nothing", "top": "Top", "bottom": "Bottom"})
+    varied: bool = setting(True, "Each its own", "Every placement has a noise of its own.")
+
+
+class Halo(Sparse):
+    """Light taken from a channel of the picture, in a colour, added."""
+
+    strength: float = setting(0.0, "Halo", "Light from a channel of the picture, added; 0: none.", unit="×", ge=0, le=64,
+                              drag=(0, 4))
+    lane: Lane = setting("alpha", "Channel", "Which channel glows.", choices=LANES)
+    colour: Rgb = setting((1.0, 0.8, 0.5), "Halo colour", "Colour of that light.", widget="colour")
+
+
+class Glass(Sparse):
+    """What glass does towards its edges (Schlick 1994)."""
+
+    on: bool = setting(False, "Glass", "Its edges cover more and mirror more than its face, by the angle of view.")
+    index: float = setting(1.52, "Index", "Index of refraction: window glass 1.52, water 1.33.", ge=1, le=3, drag=(1, 2.4))
+    edge_index: float = setting(1.52, "Index at the edge", "Index of refraction where it is seen at a grazing angle.", ge=1,
+                                le=3, drag=(1, 2.4))
+    edge_opacity: float = setting(1.0, "Edge opacity", "Opacity at a grazing angle; the face keeps its own.", ge=0, le=1)
+    edge_colour: Rgb = setting((0.75, 0.85, 0.82), "Edge colour", "Colour at a grazing angle.", widget="colour")
+    edge_share: float = setting(0.0, "Edge coloured", "How far the edge takes that colour.", ge=0, le=1)
+
+
+class Contact(Sparse):
+    """A see-through thing fades where it comes near to what is solid behind it."""
+
+    distance: float = setting(0.0, "Contact fade", "Fades over this distance before it meets something solid: no hard line "
+                              "where smoke meets the floor; 0: not.", unit="m", ge=0, le=20, drag=(0, 1))
+
+
+class Dither(Sparse):
+    """Where the dots of Dithered come from."""
+
+    by: Literal["matrix", "surface"] = setting(
+        "matrix", "Dots", "An ordered matrix on the screen, or a hash anchored to the surface, which stays with it.",
+        choices={"matrix": "Screen matrix", "surface": "Surface hash"})

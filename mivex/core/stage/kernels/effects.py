@@ -1,0 +1,198 @@
+"""Effects of a material, a fragment at a time; see `mivex.core.material.effects`.
+
+References
+----------
+Schlick (1994), *An Inexpensive BRDF Model for Physically-based Rendering*;
+Wyman and McGuire (2017), *Hashed Alpha Testing*; Perlin (2002), *Improving Noise* (the easing).
+"""
+
+import math
+
+import numpy as np
+
+from mivex.core.base.compile import inlined, kernel
+from mivex.core.pixels.kernels.colour import encode_near
+from mivex.core.pixels.kernels.lanes import (
+    add4,
+    blue4,
+    green4,
+    last4,
+    lerp4,
+    make4,
+    mul4,
+    red4,
+    splat4,
+    with_last4,
+)
+
+RECOLOUR, TONES, EROSION, FLOW, HALO, CONTACT, GLASS, HASHED = 1, 2, 4, 8, 16, 32, 64, 128
+"""Bits of a draw's ``special``."""
+
+
+@inlined
+def _smoothstep(low, high, v):
+    t = min(max((v - low) / max(high - low, np.float32(1e-6)), np.float32(0)), np.float32(1))
+    return t * t * (np.float32(3) - np.float32(2) * t)
+
+
+@inlined
+def _lane(c, lane):
+    return red4(c) if lane == 0 else green4(c) if lane == 1 else blue4(c) if lane == 2 else last4(c)
+
+
+@inlined
+def _value(x, y, seed):
+    # A number in [-1, 1] for a lattice point.
+    low = np.uint64(0xFFFFFFFF)
+    h = (np.uint64(x) * np.uint64(0x9E3779B1) & low) ^ (np.uint64(y) * np.uint64(0x85EBCA77) & low) ^ np.uint64(seed)
+    h = ((h ^ (h >> np.uint64(15))) * np.uint64(0x2C1B3C6D)) & low
+    h = ((h ^ (h >> np.uint64(12))) * np.uint64(0x297A2D39)) & low
+    h = h ^ (h >> np.uint64(15))
+    return np.float32(h & np.uint64(0xFFFF)) / np.float32(32767.5) - np.float32(1)
+
+
+@inlined
+def _noise(x, y, seed):
+    # Values at lattice points, eased between.
+    fx, fy = math.floor(x), math.floor(y)
+    ix, iy = np.int64(fx), np.int64(fy)
+    tx, ty = np.float32(x - fx), np.float32(y - fy)
+    tx = tx * tx * tx * (tx * (tx * np.float32(6) - np.float32(15)) + np.float32(10))
+    ty = ty * ty * ty * (ty * (ty * np.float32(6) - np.float32(15)) + np.float32(10))
+    a, b = _value(ix, iy, seed), _value(ix + 1, iy, seed)
+    c, d = _value(ix, iy + 1, seed), _value(ix + 1, iy + 1, seed)
+    top, under = a + (b - a) * tx, c + (d - c) * tx
+    return top + (under - top) * ty
+
+
+@kernel
+def bent(draw, u, v):
+    """Where the picture is read once the flow has bent it."""
+    f = draw.flow
+    x, y = u * f[1] - f[2], v * f[1] + f[3]
+    s = f[0]
+    if f[4] > 0:
+        s *= min(max(v, np.float32(0)), np.float32(1))
+    elif f[4] < 0:
+        s *= min(max(np.float32(1) - v, np.float32(0)), np.float32(1))
+    return u + s * _noise(x, y, draw.flow_seed), v + s * _noise(x, y, draw.flow_seed + 7919)
+
+
+@kernel
+def recoloured(draw, c):
+    """A texel in the colours that the material gives it; alpha stays."""
+    out = c
+    if draw.special & RECOLOUR:
+        r = draw.recolour
+        out = make4(red4(c) * r[0, 0] + green4(c) * r[1, 0] + blue4(c) * r[2, 0],
+                    red4(c) * r[0, 1] + green4(c) * r[1, 1] + blue4(c) * r[2, 1],
+                    red4(c) * r[0, 2] + green4(c) * r[1, 2] + blue4(c) * r[2, 2], last4(c))
+    if draw.special & TONES:
+        v = _lane(c, draw.tone_lane)
+        if draw.tone_lane < 3 and draw.coded:
+            v = encode_near(v)
+        half = draw.tone_soft * np.float32(0.5)
+        if half > 0:
+            t = _smoothstep(draw.tone_at - half, draw.tone_at + half, v)
+        else:
+            t = np.float32(1) if v >= draw.tone_at else np.float32(0)
+        above = make4(draw.tone_above[0], draw.tone_above[1], draw.tone_above[2], last4(c))
+        below = make4(draw.tone_below[0], draw.tone_below[1], draw.tone_below[2], last4(c))
+        out = with_last4(lerp4(below, above, splat4(t)), last4(c))
+    return out
+
+
+@kernel
+def worn(draw, c, tint):
+    """A texel times its tint, worn away; Premultiplied colour goes with its alpha."""
+    one, zero = np.float32(1), np.float32(0)
+    a, e, t = last4(c), draw.erosion[1], last4(tint)
+    if draw.erosion[3] > 0:
+        e, t = one - t, one
+    form = draw.erosion[0]
+    if form == np.float32(1):
+        left = a * (one - e)
+    elif form == np.float32(2):
+        left = min(max(a - e, zero), one)
+    else:
+        left = _smoothstep(e, e + draw.erosion[2], a) if e < one else zero
+    left *= t
+    out = mul4(c, tint)
+    if draw.blend == 4:
+        out = mul4(out, splat4(left / max(a * t, np.float32(1e-6))))
+        # Opacity weighs its colour where it is blended: driven by the tint, that is undone here.
+        if draw.erosion[3] > 0:
+            out = mul4(out, splat4(one / max(last4(tint), np.float32(1e-6))))
+    return with_last4(out, left)
+
+
+@kernel
+def edged(draw, source, cosine):
+    """Glass seen at an angle: opacity and colour go from the face's to the edge's by Schlick's fifth power."""
+    one = np.float32(1)
+    w = min(max(one - abs(cosine), np.float32(0)), one)
+    index = draw.glass[0] + (draw.glass[1] - draw.glass[0]) * w
+    f0 = (index - one) / (index + one)
+    f0 = f0 * f0
+    w5 = w * w * w * w * w
+    fresnel = f0 + (one - f0) * w5
+    a = last4(source)
+    edge = make4(draw.edge[0], draw.edge[1], draw.edge[2], a)
+    out = lerp4(source, edge, splat4(fresnel * draw.glass[3]))
+    return with_last4(out, a + (draw.glass[2] - a) * fresnel)
+
+
+@kernel
+def faded(draw, source, iw, scene):
+    """A fragment that fades before it meets what is solid; ``scene``: 1/w of that, 0: nothing."""
+    if not scene > 0:
+        return source
+    one = np.float32(1)
+    share = min(max((one / scene - one / iw) / draw.contact, np.float32(0)), one)
+    if draw.blend == 4:
+        return mul4(source, splat4(share))
+    return with_last4(source, last4(source) * share)
+
+
+@inlined
+def _cell(u, v, scale):
+    # Hash of the cell of a surface that is this fine.
+    h = _value(np.int64(math.floor(u * scale)), np.int64(math.floor(v * scale)), np.uint64(977))
+    return h * np.float32(0.5) + np.float32(0.5)
+
+
+@kernel
+def hashed_threshold(u, v, rho):
+    """A threshold anchored to the surface; ``rho``: change of u, v per pixel, the larger.
+
+    The hashes of the two nearest powers of two are mixed, and the mixture brought back to an even spread.
+    """
+    one, half = np.float32(1), np.float32(0.5)
+    wanted = math.log2(one / max(rho, np.float32(1e-9)))
+    low = math.floor(wanted)
+    f = np.float32(wanted - low)
+    fine = np.float32(2.0) ** np.float32(low)
+    x = (one - f) * _cell(u, v, fine) + f * _cell(u, v, fine * np.float32(2))
+    a = min(f, one - f)
+    if a < np.float32(1e-4):
+        t = x
+    elif x < one - a:
+        t = x * x / (np.float32(2) * a * (one - a)) if x < a else (x - half * a) / (one - a)
+    else:
+        t = one - (one - x) * (one - x) / (np.float32(2) * a * (one - a))
+    return min(max(t, np.float32(1e-6)), one - np.float32(1e-6))
+
+
+@inlined
+def halo4(draw, texel):
+    """Light that a channel of the texel gives off."""
+    v = _lane(texel, draw.halo_lane)
+    return make4(draw.halo[0] * v, draw.halo[1] * v, draw.halo[2] * v, np.float32(0))
+
+
+@inlined
+def with_halo4(draw, source, texel):
+    """A fragment with its halo added; its alpha stays."""
+    return with_last4(add4(source, halo4(draw, texel)), last4(source))
+
+

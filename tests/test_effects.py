@@ -1,0 +1,153 @@
+"""Effects of materials against their formulas, worked out here for single pixels."""
+
+import numpy as np
+import pytest
+from test_order import VIEW, held, panel, tone
+
+from mivex.core.material.effects import Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
+from mivex.core.material.material import Material
+from mivex.core.picture.texture import Texture
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.draw import Coat, Draw
+from mivex.core.stage.exact import draw_exact
+from mivex.core.stage.ledger import account_of
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.mesh import quad
+from mivex.core.stage.passes import GROUND, draw_all
+
+FLAT = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
+UP = np.array([0, 0, 1.0])
+RGBA = (0.6, 0.3, 0.1, 0.6)
+
+
+def pixel(draws, at=(9, 12), lighting=None):
+    """A pixel, drawn as set, in exact order, and by the ledger: all the same."""
+    a = draw_all(draws, VIEW, lighting).colour[at]
+    found = account_of(draws, VIEW, at[1], at[0], lighting)
+    assert np.array_equal(np.array(found.end(), np.float32), a)
+    assert np.array_equal(draw_exact(draws, VIEW, lighting).colour[at], np.array(found.end("exact"), np.float32))
+    return a.astype(float)
+
+
+def over(rgba, alpha, below=GROUND):
+    return np.asarray(rgba)[:3] * alpha + below * (1 - alpha)
+
+
+def smoothstep(low, high, v):
+    t = np.clip((v - low) / (high - low), 0, 1)
+    return t * t * (3 - 2 * t)
+
+
+@pytest.mark.parametrize("form", ["fade", "erode", "soft"])
+def test_erosion_has_three_forms_and_is_driven_by_slider_or_tint(form):
+    c, a = held(RGBA), held(RGBA)[3]
+    for e in (0.0, 0.25, 0.7, 1.0):
+        want = {"fade": a * (1 - e), "erode": max(a - e, 0), "soft": smoothstep(e, e + 0.3, a) if e < 1 else 0}[form]
+        slider = panel(0, RGBA, FLAT, erosion=Erosion(form=form, amount=e, soft=0.3), opacity=0.5)
+        assert np.allclose(pixel([slider])[:3], over(c, want * 0.5), atol=1e-5)
+        tint = panel(0, RGBA, FLAT, erosion=Erosion(form=form, soft=0.3, by="tint"), opacity=1 - e)
+        assert np.allclose(pixel([tint])[:3], over(c, want), atol=1e-5)
+        whole = panel(0, RGBA, FLAT, erosion=Erosion(form=form, amount=e, soft=0.3), blend="Premultiplied")
+        # Premultiplied colour goes with its alpha.
+        assert np.allclose(pixel([whole])[:3], c[:3] * want / a + GROUND * (1 - want), atol=1e-5)
+
+
+def test_two_tones_recolouring_and_halo():
+    c = held(RGBA)
+    tones = Tones(on=True, lane="red", at=0.7, soft=0.4, above=(1.0, 0.0, 0.0), below=(0.0, 0.0, 1.0))
+    red = tone(RGBA).values[0, 0, 0]  # a display value, as the threshold is
+    t = smoothstep(0.5, 0.9, float(red))
+    assert np.allclose(pixel([panel(0, RGBA, FLAT, tones=tones)])[:3], over((t, 0, 1 - t), c[3]), atol=1e-5)
+    hard = tones.model_copy(update={"soft": 0.0, "lane": "alpha", "at": 0.61})
+    assert np.allclose(pixel([panel(0, RGBA, FLAT, tones=hard)])[:3], over((0, 0, 1), c[3]), atol=1e-5)
+    mixed = Recolour(on=True, red=(0.0, 1.0, 0.0), green=(0.0, 0.0, 1.0), blue=(1.0, 1.0, 0.0))
+    want = (c[2], c[0] + c[2], c[1])
+    assert np.allclose(pixel([panel(0, RGBA, FLAT, recolour=mixed)])[:3], over(want, c[3]), atol=1e-5)
+    glow = Halo(strength=2.0, lane="green", colour=(1.0, 0.0, 0.0))
+    assert np.allclose(pixel([panel(0, RGBA, FLAT, halo=glow)])[:3], over((c[0] + 2 * c[1], c[1], c[2]), c[3]), atol=1e-5)
+
+
+def test_contact_fades_over_its_distance_before_what_is_solid():
+    c = held(RGBA)
+    wall = panel(0, (0.2, 0.2, 0.2, 1), FLAT - 0.3 * UP, blend="Solid", depth_write=True, group="Solid")
+    wall = Draw(wall.name, wall.mesh, wall.coat, wall.material, (1, 0, 0.0))
+    for blend in ("Translucent", "Premultiplied"):
+        for distance, share in ((0.6, 0.5), (0.3, 1.0), (3.0, 0.1)):
+            # It counts along the view, also where something see-through has written depth in between.
+            film = panel(1, (0, 0, 0, 0), FLAT - 0.1 * UP, depth_write=True)
+            smoke = panel(2, RGBA, FLAT, contact=Contact(distance=distance), blend=blend, depth_write=True)
+            w = held((0.2, 0.2, 0.2, 1))
+            want = over(c, c[3] * share, w[:3]) if blend == "Translucent" else c[:3] * share + w[:3] * (1 - c[3] * share)
+            assert np.allclose(pixel([wall, film, smoke])[:3], want, atol=1e-5)
+    alone = panel(1, RGBA, FLAT, contact=Contact(distance=1.0))
+    assert np.allclose(pixel([alone])[:3], over(c, c[3]), atol=1e-5)
+
+
+@pytest.mark.parametrize("yaw", [0, 40, 70, 82])
+def test_glass_goes_from_face_to_edge_by_fresnel(yaw):
+    c = held(RGBA)
+    t = np.radians(yaw)
+    turn = np.array([[np.cos(t), 0, np.sin(t)], [0, 1, 0], [-np.sin(t), 0, np.cos(t)]])
+    g = Glass(on=True, index=1.52, edge_index=1.8, edge_opacity=0.9, edge_colour=(0.0, 1.0, 0.0), edge_share=0.5)
+    at = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 25, 19)
+    got = draw_all([panel(0, RGBA, FLAT @ turn.T, glass=g)], at).colour[9, 12, :3]
+    w = 1 - np.cos(t)  # the middle pixel looks straight ahead
+    n = 1.52 + (1.8 - 1.52) * w
+    f0 = ((n - 1) / (n + 1)) ** 2
+    f = f0 + (1 - f0) * w**5
+    colour = c[:3] + (np.array([0, 1, 0]) - c[:3]) * f * 0.5
+    assert np.allclose(got, over(colour, c[3] + (0.9 - c[3]) * f), atol=2e-5)
+
+
+def test_blending_in_display_values_is_what_such_receivers_do():
+    def coded(v):
+        return np.where(v <= 0.0031308, v * 12.92, 1.055 * v ** (1 / 2.4) - 0.055)
+
+    def light(v):
+        return np.where(v <= 0.04045, v / 12.92, ((v + 0.055) / 1.055) ** 2.4)
+
+    c, a = held(RGBA), held(RGBA)[3]
+    display = Lighting(blending="display")
+    s, d = coded(c[:3]), coded(np.full(3, GROUND))
+    for blend, want in (("Translucent", s * a + d * (1 - a)), ("Premultiplied", s + d * (1 - a)), ("Additive", s * a + d),
+                        ("Multiply", d * (1 - a + s * a)), ("Solid", s)):
+        got = pixel([panel(0, RGBA, FLAT, blend=blend)], lighting=display)[:3]
+        assert np.allclose(got, np.where(want <= 1, light(np.minimum(want, 1)), got), atol=2e-5), blend
+
+
+def test_hashed_dots_keep_alpha_in_the_mean_and_stay_with_the_surface():
+    far = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 400, 300)
+
+    def kept(alpha, move=0.0):
+        corners = np.array([(x + move, y, 0) for x, y in ((-2, 1.4), (2, 1.4), (2, -1.4), (-2, -1.4))])
+        d = panel(0, (1, 1, 1, alpha), corners,
+                  blend="Dithered", dither=Dither(by="surface"))
+        return draw_all([d], far).colour[..., 3] > 0
+
+    for alpha in (0.2, 0.6, 0.8):
+        inside = kept(alpha)[62:238, 75:325]
+        assert abs(inside.mean() - held((1, 1, 1, alpha))[3]) < 0.03
+    # Moved by whole pixels, the dots move along; those of a matrix would stay.
+    step = 4 / (300 / 2 / np.tan(np.radians(30)))
+    a, b = kept(0.5), kept(0.5, 20 * step)
+    assert (a[62:238, 80:300] == b[62:238, 100:320]).mean() > 0.98
+
+
+def test_flow_bends_the_picture_stands_still_at_its_edge_and_differs_by_placement():
+    x = np.linspace(0, 1, 64, dtype=np.float32)
+    ramp = Texture(np.dstack([np.tile(x, (64, 1))] * 3 + [np.ones((64, 64), np.float32)]), "data")
+    fine = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 200, 160)
+
+    def seen(part="1", **flow):
+        d = Draw("f", quad(np.array([(-2, 1.8, 0), (2, 1.8, 0), (2, -1.8, 0), (-2, -1.8, 0)])), Coat(ramp.mips),
+                 Material(lit=False, flow=Flow(**flow)), (4, 0, 0.0), owner="o", part=part)
+        return draw_all([d], fine).colour[10:150, 20:180, 0]
+
+    still = seen()
+    moved = seen(strength=0.1, hold="bottom", time=0.7)
+    away = np.abs(moved - still)
+    assert 0.02 < away[:40].mean() < 0.1 and away.max() <= 0.1 + 1e-3 and away[-4:].mean() < 0.006
+    assert np.array_equal(moved, seen(strength=0.1, hold="bottom", time=0.7))
+    assert not np.allclose(moved, seen(strength=0.1, hold="bottom", time=0.9))
+    assert not np.allclose(moved, seen(part="2", strength=0.1, hold="bottom", time=0.7))
+    assert np.array_equal(seen(strength=0.1, varied=False), seen(part="2", strength=0.1, varied=False))
