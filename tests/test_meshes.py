@@ -174,7 +174,7 @@ def test_reading_a_uv_set_that_is_not_there_is_found_and_mended(tmp_path):
         o = Overlay(id="o", name="Emblem", material=m, places=(MeshPlace(path="m", at=(0, 1, 0)),))
         doc = Document(overlays=(o,))
         world = world_of(doc, {"m": mesh})
-        found = examine_scene(SceneSubject(doc, {}, lambda p, w=world: place_mesh(p, w)))
+        found = examine_scene(SceneSubject(doc, {}, lambda p, w=world: place_mesh(p, w), lambda d, view: []))
         assert len(found) == count
         if found:
             assert found[0].overlays == ("o",) and found[0].place.camera == "Dock"

@@ -16,7 +16,7 @@ from pydantic import BaseModel
 from mivex.core.base.bands import one_core
 from mivex.core.base.log import sentence
 from mivex.core.base.store import shown
-from mivex.core.findings import Finding, Repair, Subject, examine
+from mivex.core.findings import Finding, Repair, Subject, examine, examine_scene
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
@@ -24,6 +24,8 @@ from mivex.core.project.document import Source
 from mivex.core.project.edits import SetFields
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import read_project
+from mivex.core.results import scene_subject
+from mivex.core.scene import gathered
 
 
 @dataclass
@@ -105,6 +107,10 @@ def _project(report: Report) -> None:
             report.pictures.append({**name, **figures(subject, shop.start_of(o), {"path": o.source.path})})
         except Exception as e:
             report.pictures.append({**name, "path": o.source.path, "problem": sentence(e, f"examining {o.name!r}")})
+    if doc.cameras and not any("problem" in p for p in report.pictures):
+        textures, meshes = gathered(doc, shop)
+        report.findings += [finding_row(f, {"overlay": f.subject})
+                            for f in examine_scene(scene_subject(doc, textures, meshes))]
 
 
 def report_on(path: str) -> Report:

@@ -6,7 +6,7 @@ Nothing here knows of a window or of threads.
 """
 
 import time
-from collections.abc import Callable, Hashable
+from collections.abc import Callable, Hashable, Mapping
 from dataclasses import dataclass, replace
 
 from mivex.core.base.errors import Stopped
@@ -20,7 +20,7 @@ from mivex.core.project.evaluate import PROXY_SIDE, Workshop
 from mivex.core.project.layering import Ask, made_of
 from mivex.core.project.looking import view_texture
 from mivex.core.proof.histogram import histogram
-from mivex.core.scene import place_mesh, world_of
+from mivex.core.scene import Scene, place_mesh, world_of
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.meshes import LoadedMesh
 
@@ -103,6 +103,14 @@ MESH = "mesh"
 """Meaning of a target that is a mesh file."""
 SCENE = Target(overlay="", meaning="scene")
 """The whole stage."""
+
+
+def scene_subject(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[str, Mesh],
+                  stop: Stop = lambda: False) -> SceneSubject:
+    """What checks of the scene look at."""
+    world, scene = world_of(doc, meshes), Scene()
+    return SceneSubject(doc, textures, lambda p: place_mesh(p, world),
+                        lambda d, view: scene.draws(d, textures, view, meshes), stop)
 
 
 class Results:
@@ -284,7 +292,9 @@ class Results:
         """What the scene's findings are to be measured for, where they are out of date; else None."""
         key = tuple((o.id, o.name, o.shown, o.material, o.places, (t.key if (t := self.get(o.id).texture) else ""))
                     for o in self._doc.overlays)
-        whole = (key, self._doc.around, tuple(sorted((k, id(m)) for k, m in self.meshes().items())))
+        d = self._doc
+        whole = (key, d.around, d.cameras, d.lighting, d.overdraw,
+                 tuple(sorted((k, id(m)) for k, m in self.meshes().items())))
         return None if self.get(SCENE).examined == whole or not self.ready else whole
 
     @property
@@ -293,11 +303,9 @@ class Results:
         return not any(t.overlay for t, _ in self.due())
 
     def examine_scene(self, doc: Document, textures: dict[str, Texture], meshes: dict[str, Mesh],
-                      key: Hashable) -> Result:
+                      key: Hashable, stop: Stop = lambda: False) -> Result:
         """Measure the whole scene; in any thread."""
-        world = world_of(doc, meshes)
-        subject = SceneSubject(doc, textures, lambda p: place_mesh(p, world))
-        return Result(SCENE, examined=key, findings=tuple(examine_scene(subject)))
+        return Result(SCENE, examined=key, findings=tuple(examine_scene(scene_subject(doc, textures, meshes, stop))))
 
     def findings_of(self, overlay_id: str) -> list[Finding]:
         """Everything found on an overlay, by itself and in the scene."""

@@ -32,7 +32,7 @@ from mivex.core.stage.mesh import Mesh, crossing, hit, nearest_point
 from mivex.core.stage.painter import Painter
 from mivex.core.stage.passes import Buffers, draw_all
 from mivex.core.stage.places import BillboardPlace, MeshPlace, Place
-from mivex.core.stage.surroundings import Surroundings, World, of_mesh
+from mivex.core.stage.surroundings import Surroundings, World, of_mesh, with_person
 
 cv2 = Lazy("cv2")
 
@@ -158,6 +158,8 @@ def world_of(doc: Document, meshes: Mapping[str, Mesh] | None = None) -> World:
             around = of_mesh(found[doc.around.path], doc.around)
         else:
             around = Surroundings("nothing", ())
+        if doc.around.person:
+            around = with_person(around)
         _worlds[key] = World(around, dict(found))
         if len(_worlds) > 8:
             _worlds.popitem(last=False)

@@ -13,6 +13,8 @@ from mivex.core.picture.svg import draw_svg
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, polygon, segment
 from mivex.core.project.file import write_project
+from mivex.core.stage import forms
+from mivex.core.stage.mesh import Mesh, joined
 from mivex.demo import FOLDER, PROJECT
 from mivex.demo.project import project
 
@@ -298,6 +300,63 @@ def silt() -> None:
     _save("silt_banded.png", rgb, np.round(alpha * 9) / 9)
 
 
+def plume() -> None:
+    """A soft plume of silt with every level of alpha: thick below, drawn out above."""
+    n = 256
+    y, x = grid(n, n)
+    c = n / 2
+    u, v = (x - c) / c, (y - c) / c
+    billow = noise(n, n, 60, 171, 5)
+    wide = 0.34 + 0.42 * np.clip(0.9 - v, 0, 1.6) / 1.6
+    body = np.clip(1.15 - np.abs(u + 0.14 * (billow - 0.5)) / wide, 0, 1) * np.clip((0.94 - np.abs(v)) * 2.4, 0, 1)
+    alpha = np.clip(body * 1.2 - (0.55 - billow) * 1.1, 0, 1) * np.clip((0.97 - np.hypot(u, v)) * 5, 0, 1) * 0.8
+    rgb = _flat(n, n, (0.50, 0.45, 0.37)) * (0.75 + 0.5 * noise(n, n, 36, 172)[..., None])
+    _save("silt_plume.png", rgb, alpha)
+
+
+def kelp() -> None:
+    """A frond of kelp: a stem with blades to both sides, hard-edged and a little torn."""
+    n = 256
+    y, x = grid(n, n)
+    sway = n / 2 + 14 * np.sin(y / n * 5.2)
+    leaf: Floats = np.full((n, n), 1e3, np.float32)
+    for k in range(9):
+        foot, side = n * (0.93 - 0.095 * k), 1 if k % 2 else -1
+        root = n / 2 + 14 * np.sin(foot / n * 5.2)
+        long, lift = n * (0.36 - 0.018 * k), n * 0.16
+        t = np.clip(side * (x - root) / long, 0, 1)
+        middle = foot - lift * t - 10 * np.sin(t * 9 + k)
+        thick = n * 0.05 * np.sqrt(np.clip(t * (1 - t) * 3.4, 0, 1)) + 1.2 * (1 - t)
+        there = (side * (x - root) > -2) & (side * (x - root) < long)
+        leaf = np.minimum(leaf, np.where(there, np.abs(y - middle) - thick, 1e3)).astype(np.float32)
+    stem = np.abs(x - sway) - (3.2 - 1.6 * (1 - y / n))
+    leaf = np.minimum(leaf, np.where((y > n * 0.06) & (y < n * 0.985), stem, 1e3)) + 3.0 * (noise(n, n, 14, 181) - 0.5)
+    shade = 0.65 + 0.7 * noise(n, n, 30, 182)[..., None]
+    rgb = _flat(n, n, (0.30, 0.34, 0.10)) * shade
+    rgb = over(rgb.astype(np.float32), (0.42, 0.32, 0.12), filled(stem, 1.0) * np.float32(0.8))
+    _save("kelp.png", rgb, filled(leaf, 1.2))
+
+
+def boat() -> None:
+    """The Nerite in small, as a mesh for her hologram: hull, bow and stern, tower, fins."""
+    def turned(mesh: Mesh, *rows: tuple[float, ...]) -> Mesh:
+        return mesh.transformed(np.array(rows, np.float64))
+
+    lying = ((0, 1.0, 0, 0), (-1.0, 0, 0, 0), (0, 0, 1.0, 0))
+    hull = turned(forms.cylinder(0.3, 0.7), *lying)
+    bow = turned(forms.dome(0.3, 0.3, 0.15), (0, 0, 1, 0.35), (0, 1, 0, 0), (-1, 0, 0, 0))
+    stern = turned(forms.dome(0.3, 0.3, 0.28), (0, 0, -1, -0.35), (0, 1, 0, 0), (1, 0, 0, 0))
+    tower = turned(forms.box(0.2, 0.14, 0.1), (1, 0, 0, 0.08), (0, 1, 0, 0.19), (0, 0, 1, 0))
+    fins = [turned(forms.box(0.12, 0.02, 0.34), (1, 0, 0, -0.5), (0, 1, 0, 0), (0, 0, 1, 0)),
+            turned(forms.box(0.12, 0.34, 0.02), (1, 0, 0, -0.5), (0, 1, 0, 0), (0, 0, 1, 0))]
+    whole = joined([hull, bow, stern, tower, *fins])
+    rows = ["v {:.5f} {:.5f} {:.5f}".format(*p) for p in whole.position]
+    rows += ["vn {:.4f} {:.4f} {:.4f}".format(*p) for p in whole.normal]
+    rows += [f"vt {u:.5f} {1 - v:.5f}" for u, v in whole.uv0]
+    rows += ["f " + " ".join(f"{k + 1}/{k + 1}/{k + 1}" for k in t) for t in whole.index]
+    write_text(FOLDER / "boat.obj", "\n".join(rows) + "\n")
+
+
 def mesh() -> None:
     """A guard of fine wire: its holes close up a few steps away."""
     n = 256
@@ -341,6 +400,9 @@ def main() -> None:
     emblem()
     mote_masks()
     silt()
+    plume()
+    kelp()
+    boat()
     mesh()
     write_project(PROJECT, project())
 

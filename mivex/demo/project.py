@@ -13,7 +13,7 @@ from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.tiling import Noise
 from mivex.core.prepare.tinting import GradientMap
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelPlace, Place, SurfacePlace
+from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelPlace, Place, ShapePlace, SurfacePlace
 
 
 def project() -> Document:
@@ -42,6 +42,18 @@ def project() -> Document:
         return Stack(base=Base(roughness=0.05), rows=(
             built("Salted pane", "salted", mask=disc, strength=0.8), built("Scratched pane", "scratched", mask=disc),
             built("Smeared pane", "smeared", mask=disc)))
+
+    def clear_glass(colour: tuple[float, float, float]) -> Stack:
+        """A pane of one colour, seen through."""
+        return Stack(base=Base(colour=colour, opacity=0.45, roughness=0.05))
+
+    def scanned() -> Stack:
+        """Light in lines, as a projector draws it."""
+        lines = {"kind": "stripes", "across": 0, "down": 40, "share": 0.6, "soft": 0.3}
+        rows = (Layer(id="lines", name="Lines", cells={
+            "colour": Cell(source="pattern", pattern=lines, colour=(0.45, 0.85, 0.95), colour_low=(0.10, 0.30, 0.38)),
+            "opacity": Cell(source="pattern", pattern=lines, number=0.75)}),)
+        return Stack.model_validate({"base": Base(colour=(0.1, 0.3, 0.38), opacity=0.3, roughness=1.0), "rows": rows})
 
     def woven() -> Stack:
         """A cargo net: broad straps, over and under, open between."""
@@ -93,7 +105,7 @@ def project() -> Document:
                 (HullPlace(id="intake", along=0.55, around=-16.0, width=1.2, height=0.78),),
                 (Resize(width=1024, height=512), Spread()), canvas=(768, 512),
                 layers=Stack(base=base_for("cloth"), rows=(built("Perforated plate", "plate"),)),
-                blend="Cutout", group="Cutout", depth_write=True, depth_bias=10.0),
+                blend="Cutout", group="Cutout", depth_write=True, depth_bias=18.0),
         overlay("bubble", "Bubble", "sprite", "bubble.png",
                 (spot("b1", -0.75, 0.95, 0.75, 0.46), spot("b2", -0.50, 1.42, 0.55, 0.24, 40),
                  spot("b3", -0.95, 1.72, 0.62, 0.16, 80), spot("b4", -0.62, 2.05, 0.50, 0.10, 10)), (Spread(),)),
@@ -142,6 +154,25 @@ def project() -> Document:
                 (HullPlace(id="twin", along=1.0, around=38.0, width=0.42, height=0.42),), (Spread(),)),
         overlay("silt_banded", "Silt, banded", "sprite", "silt_banded.png",
                 (spot("s1", -2.3, 0.42, 0.55, 0.95), spot("s2", -1.75, 0.30, 0.75, 0.6, 70)), (Spread(),)),
+        overlay("pane_left", "Hatch pane, left", "glass", "",
+                (PanelPlace(id="left", at=(2.05, 1.62, 0.1), yaw=38.0, width=0.9, height=0.9),), canvas=(128, 128),
+                layers=clear_glass((0.16, 0.26, 0.24)), blend="Translucent"),
+        overlay("pane_right", "Hatch pane, right", "glass", "",
+                (PanelPlace(id="right", at=(2.15, 1.62, 0.1), yaw=-34.0, width=0.9, height=0.9),), canvas=(128, 128),
+                layers=clear_glass((0.30, 0.20, 0.16)), blend="Translucent"),
+        overlay("plume", "Silt plume", "sprite", "silt_plume.png", (spot("rise", 2.1, 1.6, 0.1, 0.9),), (Spread(),)),
+        overlay("pane_writes", "Pane that writes depth", "glass", "",
+                (PanelPlace(id="front", at=(1.28, 1.6, 0.75), yaw=6.0, width=0.55, height=0.55),), canvas=(64, 64),
+                layers=clear_glass((0.2, 0.25, 0.3)), depth_write=True, nudge=-3),
+        *(overlay(key, name, "cloth", "kelp.png", (ShapePlace(id=f"{key}_at", form="crossed", count=2, at=(x, 0.0, 1.75),
+                                                              yaw=24.0, width=0.5, height=0.62, pivot=(0.5, 1.0)),),
+                  (Spread(),), blend=blend, group=group, depth_write=group == "Cutout")
+          for key, name, x, blend, group in (("kelp_cut", "Kelp, cut out", -1.75, "Cutout", "Cutout"),
+                                             ("kelp_dots", "Kelp, dithered", -1.25, "Dithered", "Cutout"),
+                                             ("kelp_soft", "Kelp, see-through", -0.75, "Translucent", "Blended"))),
+        overlay("hologram", "Hologram of the boat", "sprite", "",
+                (MeshPlace(id="shown", path="boat.obj", at=(0.42, 0.72, 1.75), yaw=-24.0, pitch=4.0, width=0.8),),
+                canvas=(256, 256), layers=scanned(), depth_first=True, opacity=0.85),
         overlay("mesh", "Guard mesh, too fine", "glass", "guard_mesh.png",
                 (PanelPlace(id="guard", at=(0.92, 0.40, 0.10), yaw=12.0, pitch=14.0, width=0.8, height=0.8),), (Spread(),),
                 blend="Cutout", group="Cutout", depth_write=True),

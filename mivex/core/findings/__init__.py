@@ -4,6 +4,7 @@ import importlib
 import pkgutil
 from dataclasses import replace
 
+from mivex.core.base.errors import Stopped
 from mivex.core.findings.base import Check, Finding, Look, Repair, SceneSubject, Subject, Texels
 
 
@@ -38,7 +39,12 @@ def examine(subject: Subject) -> list[Finding]:
 
 def examine_scene(scene: SceneSubject) -> list[Finding]:
     """Run every check of the scene; as `examine`."""
-    rows = [f for check in CHECKS.values() if check.scope == "scene" for f in check.measure(scene)]
+    rows: list[Finding] = []
+    for check in CHECKS.values():
+        if check.scope == "scene":
+            if scene.stop():
+                raise Stopped
+            rows += check.measure(scene)
     return sorted(rows, key=lambda f: -f.weight)
 
 

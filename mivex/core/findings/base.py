@@ -8,12 +8,15 @@ from typing import Any, Literal, NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.findings.seen import Shown
 from mivex.core.material.material import Material
 from mivex.core.picture.fringes import LevelFringe, fringe_figures
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Delivery, Document, Overlay
 from mivex.core.project.edits import AddSteps, FrozenEdit, SetFields
+from mivex.core.stage.camera import View
+from mivex.core.stage.draw import Draw
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.places import Place as StagePlace
 
@@ -195,6 +198,8 @@ class Subject:
         How it leaves.
     layered : bool
         It is made of layers.
+    glass : bool
+        It is a pane.
     """
 
     name: str
@@ -204,12 +209,13 @@ class Subject:
     steps: tuple[StepParams, ...] = ()
     delivery: Delivery | None = None
     layered: bool = False
+    glass: bool = False
 
     @classmethod
     def of(cls, overlay: Overlay, texture: Texture) -> "Subject":
         """An overlay of a project with its prepared texture."""
         return cls(overlay.name, texture, overlay.material, overlay.id, overlay.steps, overlay.delivery,
-                   bool(overlay.layers.rows))
+                   bool(overlay.layers.rows), overlay.kind == "glass")
 
     @property
     def wraps(self) -> bool:
@@ -247,11 +253,23 @@ class SceneSubject:
     textures : mapping of overlay id to Texture
     mesh : callable
         The mesh of one placement of an overlay.
+    draws : callable
+        ``draws(document, view)``: everything to draw, in order.
+    stop : callable
+        Asked between checks; true raises Stopped.
     """
 
     doc: Document
     textures: Mapping[str, Texture]
     mesh: Callable[[StagePlace], Mesh]
+    draws: Callable[[Document, View], list[Draw]]
+    stop: Callable[[], bool] = lambda: False
+
+    @cached_property
+    def seen(self) -> "list[Shown]":
+        """What each camera sees; measured once."""
+        held: dict[object, Any] = {}
+        return [Shown(self.doc, c, self.draws, held) for c in self.doc.cameras]
 
 
 @dataclass(frozen=True)

@@ -1,9 +1,9 @@
 """Material settings of an overlay, with sensible defaults by kind."""
 
 import math
-from typing import Literal
+from typing import Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field, SerializerFunctionWrapHandler, model_serializer
 
 from mivex.core.base.settings import Rgb, Sparse, setting
 from mivex.core.material.effects import Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
@@ -112,6 +112,11 @@ DISTANCES: dict[str, str] = {"object": "Whole object", "nearest": "Nearest point
                              "triangle": "Each triangle"}
 
 
+RARE = frozenset({"depth_first", "back_first", "distance", "erosion", "tones", "recolour", "flow", "halo", "glass",
+                  "contact", "dither"})
+"""Settings of a material that the file holds only where they are not as usual."""
+
+
 class Material(BaseModel):
     """How an overlay is drawn."""
 
@@ -152,6 +157,13 @@ class Material(BaseModel):
     glass: Glass = Field(default_factory=Glass)
     contact: Contact = Field(default_factory=Contact)
     dither: Dither = Field(default_factory=Dither)
+    @model_serializer(mode="wrap")
+    def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
+        """Effects and finer points of order are written only where they are not as usual."""
+        fields = type(self).model_fields
+        return {k: v for k, v in write(self).items()
+                if k not in RARE or getattr(self, k) != fields[k].get_default(call_default_factory=True)}
+
     tiling: bool = setting(False, "Repeat", "Beyond its border the texture repeats; off holds the border "
                            "texel.")
 

@@ -3,9 +3,9 @@
 An edit is a function from document to document; undo is a stack of documents.
 """
 
-from typing import Literal
+from typing import Any, Literal
 
-from pydantic import Field, field_validator
+from pydantic import Field, SerializerFunctionWrapHandler, field_validator, model_serializer
 
 from mivex.core.base.limits import WORDS, fits
 from mivex.core.base.settings import Frozen, new_id, setting
@@ -91,6 +91,13 @@ class Document(Frozen):
     cameras: tuple[Camera, ...] = CAMERAS
     lighting: Lighting = Field(default_factory=Lighting)
     around: Around = Field(default_factory=Around)
+    overdraw: float = setting(8.0, "Overdraw budget", "Fragments a pixel that the artist allows; more is a finding.",
+                              unit="a pixel", ge=1, le=256, drag=(1, 32))
+
+    @model_serializer(mode="wrap")
+    def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
+        """The budget is written only where it is not as usual."""
+        return {k: v for k, v in write(self).items() if k != "overdraw" or v != 8.0}
 
     def overlay(self, overlay_id: str) -> Overlay | None:
         """The overlay of that id, or None."""

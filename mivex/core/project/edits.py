@@ -222,3 +222,9 @@ def set_around(doc: Document, **values: Any) -> Document:
 def set_lighting(doc: Document, **values: Any) -> Document:
     """Change the light of the stage."""
     return doc.model_copy(update={"lighting": revalidated(doc.lighting, **values)})
+
+
+def set_overdraw(doc: Document, overdraw: float) -> Document:
+    """Set how many fragments a pixel the artist allows."""
+    made: Document = revalidated(doc, overdraw=overdraw)
+    return made

@@ -1,15 +1,28 @@
 """Where things stand on the stage: the settings of a placement, and their triangles are in `placing`."""
 
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import Field
+from pydantic import Field, SerializerFunctionWrapHandler, model_serializer
 
 from mivex.core.base.settings import Frozen, Sparse, new_id, setting
 
 Vec3 = tuple[float, float, float]
+Pivot = tuple[float, float]
+"""A point of a picture, as shares of its width and height from the top left."""
 
 
-class PanelPlace(Frozen):
+class _Held(Frozen):
+    """A placement that is held at a point of its picture; what is as usual is not written."""
+
+    pivot: Pivot = Field((0.5, 0.5), description="Point of the picture that stands at the place.")
+
+    @model_serializer(mode="wrap")
+    def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
+        return {k: v for k, v in write(self).items()
+                if not (k == "pivot" and self.pivot == (0.5, 0.5)) and not (k == "upright" and not v)}
+
+
+class PanelPlace(_Held):
     """A flat panel standing free in the scene."""
 
     id: str = Field(default_factory=new_id)
@@ -34,11 +47,12 @@ class HullPlace(Frozen):
     height: float = Field(1.0, gt=0, le=100)
 
 
-class BillboardPlace(Frozen):
-    """A square that always faces the camera."""
+class BillboardPlace(_Held):
+    """A square that always faces the camera, or only turns about the upright axis."""
 
     id: str = Field(default_factory=new_id)
     mount: Literal["billboard"] = "billboard"
+    upright: bool = Field(False, description="It stays upright and turns to the camera only about the upright axis.")
     at: Vec3 = (0.0, 1.2, 0.8)
     roll: float = 0.0
     width: float = Field(0.5, gt=0, le=100)
@@ -58,6 +72,28 @@ class SurfacePlace(Frozen):
     height: float = Field(1.0, gt=0, le=100)
 
 
+Form = Literal["crossed", "stack", "box", "cylinder", "curved", "dome"]
+FORMS: dict[str, str] = {"crossed": "Crossed panels", "stack": "Stack of panels", "box": "Box", "cylinder": "Cylinder",
+                         "curved": "Curved plate", "dome": "Dome"}
+
+
+class ShapePlace(_Held):
+    """A simple shape that carries the overlay: crossed or parallel panels, a box, a cylinder, a curved plate, a dome."""
+
+    id: str = Field(default_factory=new_id)
+    mount: Literal["shape"] = "shape"
+    form: Form = "crossed"
+    count: int = Field(2, ge=1, le=64, description="Panels of crossed ones and of a stack.")
+    depth: float = Field(0.5, gt=0, le=100, description="Of a stack, a box and a dome, metres.")
+    bend: float = Field(90.0, ge=1, le=360, description="Of a curved plate, degrees.")
+    at: Vec3 = (0.0, 0.5, 0.8)
+    yaw: float = 0.0
+    pitch: float = 0.0
+    roll: float = 0.0
+    width: float = Field(1.0, gt=0, le=100)
+    height: float = Field(1.0, gt=0, le=100)
+
+
 class MeshPlace(Frozen):
     """A mesh from a file, which carries the overlay on its own UVs; ``width`` is its longest side."""
 
@@ -72,7 +108,8 @@ class MeshPlace(Frozen):
     height: float = Field(1.0, gt=0, le=100)
 
 
-Place = Annotated[PanelPlace | HullPlace | BillboardPlace | SurfacePlace | MeshPlace, Field(discriminator="mount")]
+Place = Annotated[PanelPlace | HullPlace | BillboardPlace | SurfacePlace | ShapePlace | MeshPlace,
+                  Field(discriminator="mount")]
 
 
 class Around(Sparse):
@@ -83,4 +120,5 @@ class Around(Sparse):
                            le=10000, drag=(0.01, 100), log=True)
     turn: float = setting(0.0, "Turned", "Turns the mesh about the upright axis.", unit="°", ge=-180, le=180)
     grey: float = setting(0.5, "Grey", "How bright the mesh is; it has no colour.", ge=0, le=1)
+    person: bool = setting(False, "Person", "A plain figure 1.75 m tall, to judge sizes by.")
     rough: float = setting(0.6, "Roughness", "Smooth mirrors what is around it, rough scatters it.", ge=0, le=1)

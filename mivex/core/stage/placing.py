@@ -5,15 +5,25 @@ import math
 import numpy as np
 
 from mivex.core.base.types import Doubles
+from mivex.core.stage import forms
 from mivex.core.stage.camera import View
 from mivex.core.stage.geometry import HULL_AT, HULL_FROM, HULL_R, HULL_TO, hull_point
 from mivex.core.stage.laying import lay
 from mivex.core.stage.mesh import Mesh, quad, sheet
-from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelPlace, Place, SurfacePlace
+from mivex.core.stage.places import (
+    BillboardPlace,
+    HullPlace,
+    MeshPlace,
+    PanelPlace,
+    Pivot,
+    Place,
+    ShapePlace,
+    SurfacePlace,
+)
 from mivex.core.stage.surroundings import World
 
 
-def facing(place: PanelPlace | SurfacePlace | MeshPlace) -> Doubles:
+def facing(place: PanelPlace | SurfacePlace | MeshPlace | ShapePlace) -> Doubles:
     """Unit direction that a placement faces, from its yaw and pitch."""
     yaw, pitch = math.radians(place.yaw), math.radians(place.pitch)
     return np.array([math.sin(yaw) * math.cos(pitch), math.sin(pitch), math.cos(yaw) * math.cos(pitch)])
@@ -34,6 +44,8 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
         centre = p
     elif isinstance(place, BillboardPlace):
         centre, right, up = np.array(place.at), view.axes[0], view.axes[1]
+        if place.upright:
+            up = np.array([0.0, 1.0, 0.0])
     elif isinstance(place, SurfacePlace):
         n = facing(place)
         centre = np.array(place.at)
@@ -51,8 +63,29 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
     return centre, (right * c + up * s) * place.width / 2, (up * c - right * s) * place.height / 2
 
 
-Pivot = tuple[float, float]
 _MIDDLE: Pivot = (0.5, 0.5)
+
+
+def _held(place: Place, pivot: Pivot) -> Pivot:
+    """Where a placement is held: the picture's own pivot, and the placement's."""
+    x, y = getattr(place, "pivot", _MIDDLE)
+    return pivot[0] + x - 0.5, pivot[1] + y - 0.5
+
+
+def _formed(place: ShapePlace, pivot: Pivot) -> Mesh:
+    """The mesh of a shape, in its place."""
+    w, h, d = place.width, place.height, place.depth
+    made = {"crossed": lambda: forms.crossed(place.count, w, h), "stack": lambda: forms.stack(place.count, w, h, d),
+            "box": lambda: forms.box(w, h, d), "cylinder": lambda: forms.cylinder(w, h),
+            "curved": lambda: forms.curved(w, h, place.bend), "dome": lambda: forms.dome(w, h, d)}[place.form]()
+    n = facing(place)
+    right = np.array([math.cos(math.radians(place.yaw)), 0.0, -math.sin(math.radians(place.yaw))])
+    up = np.cross(n, right)
+    c, s = math.cos(math.radians(place.roll)), math.sin(math.radians(place.roll))
+    turn = np.stack([right * c + up * s, up * c - right * s, n], axis=1)
+    x, y = _held(place, pivot)
+    off = turn @ np.array([(0.5 - x) * w, (y - 0.5) * h, 0.0])
+    return made.transformed(np.concatenate([turn, (np.array(place.at) + off)[:, None]], axis=1))
 
 
 def framed(place: Place, extent: tuple[float, float]) -> Place:
@@ -91,14 +124,21 @@ def outline(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | Non
         points = _laid(place, pivot, world, 4)[0]
         return np.stack([points[0, 0], points[0, -1], points[-1, -1], points[-1, 0]])
     if isinstance(place, MeshPlace) and (carried := _carrier(place, world)) is not None:
-        # A frame round it as the camera sees it.
-        seen = (carried.position - view.eye) @ view.axes.T
-        low, high, far = seen.min(axis=0), seen.max(axis=0), float(seen[:, 2].mean())
-        flat = np.array([[low[0], high[1], far], [high[0], high[1], far], [high[0], low[1], far], [low[0], low[1], far]])
-        return flat @ view.axes + view.eye
+        return _round(carried, view)
+    if isinstance(place, ShapePlace):
+        return _round(_formed(place, pivot), view)
     c, r, u = frame(place, view)
+    pivot = _held(place, pivot)
     left, right, top, low = -2 * pivot[0] * r, 2 * (1 - pivot[0]) * r, 2 * pivot[1] * u, 2 * (pivot[1] - 1) * u
     return np.stack([c + left + top, c + right + top, c + right + low, c + left + low])
+
+
+def _round(mesh: Mesh, view: View) -> Doubles:
+    """Corners of a frame round a mesh as the camera sees it."""
+    seen = (mesh.position - view.eye) @ view.axes.T
+    low, high, far = seen.min(axis=0), seen.max(axis=0), float(seen[:, 2].mean())
+    flat = np.array([[low[0], high[1], far], [high[0], high[1], far], [high[0], low[1], far], [low[0], low[1], far]])
+    return flat @ view.axes + view.eye
 
 
 def _laid(place: SurfacePlace, pivot: Pivot, world: World, cells: int) -> tuple[Doubles, Doubles]:
@@ -114,6 +154,8 @@ def mesh(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None =
         return sheet(p, n, np.stack([u, v], axis=-1))
     if isinstance(place, MeshPlace) and (carried := _carrier(place, world)) is not None:
         return carried
+    if isinstance(place, ShapePlace):
+        return _formed(place, pivot)
     if isinstance(place, HullPlace):
         along, around = _hull_grid(place, 12, pivot)
         p, n = hull_point(along, around)
@@ -143,6 +185,9 @@ def middle(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None
         return hull_point(along, around)[0][1, 1]
     if isinstance(place, MeshPlace):
         return np.array(place.at)
+    if isinstance(place, ShapePlace):
+        low, high = _formed(place, pivot).bounds
+        return (low + high) / 2
     return outline(place, view, pivot, world).mean(axis=0)
 
 
@@ -179,7 +224,8 @@ def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float
     return {"at": tuple(round(float(v), 4) for v in np.clip(to, -20, 20))}
 
 
-def pushed(place: PanelPlace | BillboardPlace | SurfacePlace | MeshPlace, view: View, pixels: float) -> dict[str, object]:
+def pushed(place: PanelPlace | BillboardPlace | SurfacePlace | ShapePlace | MeshPlace, view: View,
+           pixels: float) -> dict[str, object]:
     """New position moved along the view, away for positive ``pixels``."""
     c = np.array(place.at)
     to = c + view.axes[2] * pixels * view.metres_per_pixel(c)

@@ -2,7 +2,7 @@
 
 import math
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 import numpy as np
 
@@ -11,6 +11,7 @@ from mivex.core.material.material import Material
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.draw import Coat, Draw, Input
+from mivex.core.stage.forms import person
 from mivex.core.stage.mesh import Mesh, crossing
 from mivex.core.stage.places import Around
 
@@ -64,6 +65,17 @@ class World:
 
     surroundings: Surroundings
     meshes: Mapping[str, Mesh] = field(default_factory=dict)
+
+
+def with_person(around: Surroundings) -> Surroundings:
+    """The same with a figure of a person's height at its left, towards the viewer."""
+    bounds = [m.bounds for m in around.meshes]
+    left = max(min((float(low[0]) for low, _ in bounds), default=-2.0), -3.2)
+    floor = min((float(low[1]) for low, _ in bounds), default=0.0)
+    placed = person().transformed(np.array([[1, 0, 0, left + 0.3], [0, 1, 0, floor], [0, 0, 1, 0.6]], np.float64))
+    grey = build_chain(np.array([[[0.35, 0.35, 0.35, 1.0]]], np.float32))
+    figure = Draw("person", placed, Coat(grey, rough=Input(0.8)), SOLID, FIRST)
+    return replace(around, solids=(*around.solids, figure))
 
 
 def of_mesh(mesh: Mesh, around: Around) -> Surroundings:

@@ -122,6 +122,9 @@ class LightPanel(QFrame):
             self.hide()  # a popup would swallow the dialogue's clicks
             return choose_file("mesh")
 
+        self._add(column, field_for(Around, "person", lambda: self.session.doc.around.person), "person", edits.set_around)
+        budget = field_for(Document, "overdraw", lambda: self.session.doc.overdraw)
+        self._add(column, budget, "overdraw", edits.set_overdraw)
         mesh = FileField("Mesh", "OBJ, PLY or glTF in place of the dock; empty: the dock.",
                          lambda: self.session.doc.around.path, choose)
         mesh.line.setPlaceholderText("The dock")

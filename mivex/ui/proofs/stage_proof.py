@@ -47,7 +47,6 @@ class StageCanvas(Canvas):
         self.pinned: tuple[float, float] | None = None
         """The pixel whose account is pinned, as shares of the picture."""
         self.seen_as = "colour"
-        self.budget = 8.0
         self.found: Look | None = None
         self.lit = ""
         """The overlay that a line of the ledger points at."""
@@ -94,7 +93,7 @@ class StageCanvas(Canvas):
         there = {k: id(x) for k, x in (*meshes.items(), *textures.items())}
         # Steps are not looked at: what they make of a texture is, once it is there.
         seen = tuple((o.id, o.shown, o.material, o.places) for o in doc.overlays)
-        now = (seen, doc.lighting, doc.around, there, camera, self.size(), self.seen_as, self.budget)
+        now = (seen, doc.lighting, doc.around, there, camera, self.size(), self.seen_as, doc.overdraw)
         moving = self._rest.isActive()
         if not moving and now == self._shown and self.image is not None:
             return  # nothing that is seen has changed
@@ -106,7 +105,7 @@ class StageCanvas(Canvas):
                                                                   moving=moving))
 
     def _look(self, doc: Document, textures: Any, view: View, meshes: Any) -> Any:
-        found = look_at(self.seen_as, draw_list(doc, textures, view, meshes), view, doc.lighting, budget=self.budget)
+        found = look_at(self.seen_as, draw_list(doc, textures, view, meshes), view, doc.lighting, budget=doc.overdraw)
         self.found = found
         return found.codes
 
@@ -162,7 +161,7 @@ class StageCanvas(Canvas):
         if self.lit and (o := self.session.doc.overlay(self.lit)) is not None:
             self._light(p, o)
         if self.seen_as != "colour" and self.found is not None:
-            draw_scale(p, self.found, self.width(), self.height(), self.budget)
+            draw_scale(p, self.found, self.width(), self.height(), self.session.doc.overdraw)
         if self.choose_face is not None:
             return
         if self.layer_painter is not None and self.layer_painter.on:

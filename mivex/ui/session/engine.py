@@ -174,7 +174,7 @@ class Engine(QObject):
         scene = self.results.scene_unexamined()
         if todo or scene is not None:
             shop, results, doc = self.session.shop, self.results, self.session.doc
-            textures, meshes = results.overlays(), results.meshes()
+            textures, meshes = self.stage_textures(), results.meshes()
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 for overlay, result, key in todo:
@@ -185,7 +185,7 @@ class Engine(QObject):
                     except Exception as e:
                         self._examine.complain(sentence(e, f"examining {overlay.name!r}"))
                 if scene is not None:
-                    report(results.examine_scene(doc, textures, meshes, scene))
+                    report(results.examine_scene(doc, textures, meshes, scene, stopped))
 
             self._examine.ask(None, work, halt=True)
 

@@ -71,7 +71,7 @@ class Controls(Page):
                 bool(o.source.path), o.material.tiling, o.material.blend, o.material.lit,
                 o.material.finish.normal.source, o.material.finish.glow.strength > 0,
                 tuple(k.name for k in self.session.doc.overlays), o.delivery.format, self.session.place_id,
-                tuple((p.id, p.mount) for p in o.places), self.engine.get(o.id).meaning,
+                tuple((p.id, p.mount, getattr(p, "form", "")) for p in o.places), self.engine.get(o.id).meaning,
                 self.engine.get(o.id).texture is not None)
 
     def refresh(self) -> None:

@@ -6,14 +6,28 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
-from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelPlace, Place, SurfacePlace
+from mivex.core.stage.places import (
+    FORMS,
+    BillboardPlace,
+    HullPlace,
+    MeshPlace,
+    PanelPlace,
+    Place,
+    ShapePlace,
+    SurfacePlace,
+)
 from mivex.ui import theme
-from mivex.ui.fields.fields import NumberField
+from mivex.ui.fields.fields import ChoiceField, NumberField, SwitchField
 from mivex.ui.fields.labels import label
 from mivex.ui.stations.base import Page, Station
 
-_MOUNTS = {"panel": "Panel", "hull": "On the hull", "surface": "On any surface", "billboard": "Faces the camera",
+_MOUNTS = {"panel": "Panel", "shape": "A simple shape",
+           "hull": "On the hull", "surface": "On any surface", "billboard": "Faces the camera",
            "mesh": "On a mesh …"}
+
+
+HELD = (("Held across", "Point of it that stands at the place: 0 its left, 1 its right."),
+        ("Held down", "Point of it that stands at the place: 0 its top, 1 its foot, so that a flame stands on its nozzle."))
 
 
 def build_place(c: Page, o: Overlay) -> None:
@@ -64,6 +78,7 @@ def new_place(c: Page, overlay_id: str, mount: str) -> None:
     place: Place = (HullPlace(along=-0.6 + shift, **size) if mount == "hull" else
                     PanelPlace(at=(-0.6 + shift, 1.1, 0.8), **size) if mount == "panel" else
                     SurfacePlace(at=(-0.6 + shift, 0.0, 1.2), **size) if mount == "surface" else
+                    ShapePlace(at=(-0.6 + shift, size["height"] / 2, 0.9), **size) if mount == "shape" else
                     BillboardPlace(at=(-0.6 + shift, 1.2, 0.9), **size))
     if mount == "mesh":
         path = c.choose_file("mesh")
@@ -89,9 +104,11 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
         def write(d: Any, v: float) -> Any:
             value: object = v
             if axis is not None:
-                at = list(now().at)
+                at = list(getattr(now(), key))
                 at[axis] = v
                 value = tuple(at)
+            elif key == "count":
+                value = round(v)
             return edits.set_place(d, o.id, place.id, **{key: value})
 
         field = NumberField(name, hint, read, default, low=low, high=high, hard=hard, unit=unit)
@@ -108,7 +125,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
                 ("Across", "Metres to the right, seen from the dock.", -4, 4),
                 ("Height", "Metres above the floor.", 0, 4), ("Towards", "Metres towards the viewer.", -4, 4))):
             number(name, hint, "at", low, high, (-20, 20), "m", (0.0, 1.2, 0.8)[axis], axis)
-    if isinstance(place, PanelPlace | SurfacePlace | MeshPlace):
+    if isinstance(place, PanelPlace | SurfacePlace | MeshPlace | ShapePlace):
         number("Yaw", "Turns it about the upright axis.", "yaw", -180, 180, (-360, 360), "°")
         number("Pitch", "Tips it back and forth.", "pitch", -90, 90, (-360, 360), "°")
     number("Roll", "Turns it in its own plane.", "roll", -180, 180, (-360, 360), "°")
@@ -116,9 +133,29 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
         c.column.addWidget(label(f"Mesh: {place.path.rsplit('/', 1)[-1]}", "figure", wrap=True))
         number("Size", "Metres along its longest side.", "width", 0.05, 10, (0.001, 100), "m", 1.0)
         return
+    if isinstance(place, ShapePlace):
+        form = ChoiceField("Shape", "What carries the picture.", lambda: now().form, "crossed", FORMS)
+        form.edited.connect(c.edit_with("Change shape", f"{place.id} form", lambda d, v: edits.set_place(
+            d, o.id, place.id, form=v)))
+        c.add_field(form)
+        if place.form in ("crossed", "stack"):
+            number("Panels", "How many there are.", "count", 1, 12, (1, 64), "", 2.0)
+        if place.form in ("stack", "box", "dome"):
+            number("Depth", "Metres from front to back.", "depth", 0.05, 4, (0.001, 100), "m", 0.5)
+        if place.form == "curved":
+            number("Bend", "Degrees that it is bent through.", "bend", 5, 360, (1, 360), "°", 90.0)
+    if isinstance(place, BillboardPlace):
+        upright = SwitchField("Upright", "Turns to the camera about the upright axis only: flames stay upright.",
+                              lambda: now().upright, default=False)
+        upright.edited.connect(c.edit_with(
+            "Change upright", f"{place.id} upright", lambda d, v: edits.set_place(d, o.id, place.id, upright=v)))
+        c.add_field(upright)
     number("Width", "Metres across.", "width", 0.05, 4, (0.001, 100), "m", 1.0)
     number("Height of it" if not isinstance(place, HullPlace) else "Height", "Metres from top to bottom.",
            "height", 0.05, 4, (0.001, 100), "m", 1.0)
+    if hasattr(place, "pivot"):
+        for axis, (name, hint) in enumerate(HELD):
+            number(name, hint, "pivot", 0, 1, (-4, 5), "", 0.5, axis)
 
 
 STATION = Station("place", "Place", "Where it stands on the stage.", 50, build_place, lambda o: bool(o.places))

@@ -8,7 +8,7 @@ from PySide6.QtCore import QPointF, Qt
 from mivex.core.project import edits
 from mivex.core.stage import placing
 from mivex.core.stage.camera import View, orbit, pan
-from mivex.core.stage.places import HullPlace, MeshPlace, Place, SurfacePlace
+from mivex.core.stage.places import HullPlace, MeshPlace, Place, ShapePlace, SurfacePlace
 from mivex.ui.tools.base import Drag, Mouse, Tool, far
 
 LEAST = 3.0
@@ -99,7 +99,7 @@ def change_of(canvas: Any, grip: str, was: Place, start: QPointF, at: QPointF) -
         e1, e2 = seen[1] - seen[0], seen[3] - seen[0]
         way = -1 if e1[0] * e2[1] - e1[1] * e2[0] > 0 else 1
         a0, a1 = (math.atan2(p.y() - centre[1], p.x() - centre[0]) for p in (start, at))
-        if isinstance(was, MeshPlace):
+        if isinstance(was, MeshPlace | ShapePlace):
             return "Turn", {"yaw": round((was.yaw - math.degrees(a1 - a0) + 180) % 360 - 180, 2)}
         return "Turn", {"roll": round((was.roll + way * math.degrees(a1 - a0) + 180) % 360 - 180, 2)}
     before = math.hypot(start.x() - centre[0], start.y() - centre[1])

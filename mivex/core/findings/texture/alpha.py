@@ -57,6 +57,8 @@ def _constant(subject: Subject) -> list[Finding]:
                         "It costs a third more memory than three channels, and is taken for a see-through picture.",
                         whole(t),
                         mend(subject, "Drop the alpha channel", (DropAlpha(),)), weight=0.02)]
+    if 0 < value < 1 and subject.glass:
+        return []  # a clean pane is meant to be the same all over
     seen = ("Nothing of it is seen at all." if value == 0 else
             "The whole rectangle is seen, corners and all.")
     return [Finding("constant-alpha", subject.name, value, "alpha",

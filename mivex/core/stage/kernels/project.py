@@ -92,8 +92,9 @@ def project(position, normal, uv, tint, index, draws, number, view, lens, out, a
         for k in range(n):
             i = index[t, k] if k < 3 else index[t + 1, 2]
             for j in range(3):
-                cam[k, j] = (view[j, 0] * position[i, 0] + view[j, 1] * position[i, 1]
-                             + view[j, 2] * position[i, 2] + view[j, 3])
+                # Rounded as hardware does: of two faces in one plane chance then decides, pixel by pixel.
+                cam[k, j] = np.float32(view[j, 0] * position[i, 0] + view[j, 1] * position[i, 1]
+                                       + view[j, 2] * position[i, 2] + view[j, 3])
                 cam[k, 5 + j] = normal[i, j]
             cam[k, 3] = draw.u[0] * uv[i, 0] + draw.u[1] * uv[i, 1] + draw.u[2]
             cam[k, 4] = draw.v[0] * uv[i, 0] + draw.v[1] * uv[i, 1] + draw.v[2]

@@ -1,0 +1,320 @@
+"""Faults of order and depth: drawn in the wrong order, through itself, fighting, hidden by what is seen through, by chance.
+
+Measured on pictures of 256 by 160 from every camera of the project; figures are of the camera where it is worst.
+"""
+
+from collections import defaultdict
+
+import numpy as np
+
+from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
+from mivex.core.findings.seen import SIZE, Seen, Shown, see_through
+from mivex.core.pixels.blends import BLENDS
+from mivex.core.project.edits import SetFields
+
+WRONG = 3
+"""Codes of 255 from which a pixel counts as wrong."""
+LEAST = 12
+"""Pixels of the small picture below which nothing is said: a fault of fewer is a rim."""
+TOTAL = SIZE[0] * SIZE[1]
+
+
+def pixel_of(shown: Shown, at: int) -> Pixel:
+    """A pixel by its number, as a place."""
+    y, x = divmod(int(at), SIZE[0])
+    return Pixel(shown.camera.name, (x + 0.5) / SIZE[0], (y + 0.5) / SIZE[1])
+
+
+def _inverted(shown: Shown) -> dict[tuple[int, int], list[int]]:
+    """Draws of which the first is drawn after the second though it lies behind it: their pixels, where it shows."""
+    s: Seen = shown.fragments
+    out: dict[tuple[int, int], list[int]] = defaultdict(list)
+    through = np.array([see_through(d) for d in shown.draws] or [False])
+    wrong = (shown.error >= WRONG).ravel()
+    use = np.flatnonzero((s.verdict == 0) & through[s.draw] & (s.alpha > 0.01) & wrong[s.pixel] & (s.hidden_by < 0))
+    pixel, draw, iw = s.pixel[use], s.draw[use], s.iw[use]
+    starts = np.flatnonzero(np.diff(pixel, prepend=-1))
+    for a, b in zip(starts, [*starts[1:], len(pixel)], strict=True):
+        for i in range(a, b):
+            for j in range(i + 1, b):
+                if iw[j] < iw[i] * (1 - 1e-6):
+                    out[int(draw[j]), int(draw[i])].append(int(pixel[j]))
+    return out
+
+
+def _wrong_order(scene: SceneSubject) -> list[Finding]:
+    worst: dict[tuple[str, str], tuple[Shown, list[int]]] = {}
+    for shown in scene.seen:
+        if not (shown.error >= WRONG).any():
+            continue
+        pairs: dict[tuple[str, str], list[int]] = defaultdict(list)
+        for (i, j), pixels in _inverted(shown).items():
+            da, db = shown.draws[i], shown.draws[j]
+            commute = {da.material.blend, db.material.blend} <= {"Additive"}
+            if da.owner != db.owner and da.owner and db.owner and not commute:
+                pairs[da.owner, db.owner] += pixels
+        for pair, pixels in pairs.items():
+            if len(pixels) >= LEAST and (pair not in worst or len(pixels) > len(worst[pair][1])):
+                worst[pair] = shown, pixels
+    rows = []
+    for (late, early), (shown, pixels) in worst.items():
+        a, b = scene.doc.overlay(late), scene.doc.overlay(early)
+        if a is None or b is None:
+            continue
+        mean = float(shown.error.ravel()[pixels].mean())
+        edits = []
+        for o in (a, b):
+            values: tuple[tuple[str, object], ...] = ()
+            if o.material.group not in ("Blended", "Decal", "Front"):
+                values += (("group", "Blended"),)
+            if o.material.nudge != 0:
+                values += (("nudge", 0),)
+            if values:
+                edits.append(SetFields(o.id, "material", values))
+        at = max(pixels, key=lambda p: int(shown.error.ravel()[p]))
+        rows.append(
+            Finding(
+                "order",
+                a.name,
+                len(pixels) / TOTAL * 100,
+                "% of the picture",
+                f"“{a.name}” is drawn over “{b.name}” though it lies behind it: {len(pixels) / TOTAL:.1%} of the "
+                f"picture of camera "
+                f"{shown.camera.name} is off by {mean:.0f} of 255.",
+                "What is farther away seems to lie in front; it flips as the camera moves.",
+                pixel_of(shown, at),
+                Repair("Draw both by their distance", tuple(edits)) if edits else None,
+                {"pair": [a.name, b.name], "pixels": len(pixels), "error": mean, "camera": shown.camera.name},
+                (a.id, b.id),
+                mean * len(pixels) / TOTAL * 10,
+            )
+        )
+    return rows
+
+
+def _through_itself(scene: SceneSubject) -> list[Finding]:
+    worst: dict[str, tuple[Shown, list[int]]] = {}
+    for shown in scene.seen:
+        if not (shown.error >= WRONG).any():
+            continue
+        own: dict[str, list[int]] = defaultdict(list)
+        for (late, early), pixels in _inverted(shown).items():
+            if shown.draws[late].owner and late == early:
+                own[shown.draws[late].owner] += pixels
+        for key, pixels in own.items():
+            if len(pixels) >= LEAST and (key not in worst or len(pixels) > len(worst[key][1])):
+                worst[key] = shown, pixels
+    rows = []
+    for key, (shown, pixels) in worst.items():
+        o = scene.doc.overlay(key)
+        if o is None:
+            continue
+        mean = float(shown.error.ravel()[pixels].mean())
+        rows.append(
+            Finding(
+                "through-itself",
+                o.name,
+                len(pixels) / TOTAL * 100,
+                "% of the picture",
+                f"“{o.name}” shows through itself: its far side is drawn over its near one in "
+                f"{len(pixels) / TOTAL:.1%} of the "
+                f"picture of camera {shown.camera.name}.",
+                "Parts of a figure flicker through other parts, by the order of its triangles.",
+                pixel_of(shown, pixels[len(pixels) // 2]),
+                Repair("Lay its depth first", (SetFields(o.id, "material", (("depth_first", True),)),)),
+                {"pixels": len(pixels), "camera": shown.camera.name},
+                (o.id,),
+                mean * len(pixels) / TOTAL * 10,
+            )
+        )
+    return rows
+
+
+def _fighting(scene: SceneSubject) -> list[Finding]:
+    worst: dict[str, tuple[Shown, int, int]] = {}
+    for shown in scene.seen:
+        s = shown.fragments
+        behind = s.solid.ravel()[s.pixel]
+        # What is laid on the surroundings may sink into them by the width of their facets; two overlays in one place only
+        # fight where they are level.
+        most = np.where(behind == s.around.ravel()[s.pixel], 2e-3, 3e-5)
+        near = (np.abs(s.iw - behind) < most * behind) & (s.verdict <= 1) & (behind > 0) & (s.alpha > 0.05)
+        for i in np.unique(s.draw[near]):
+            d = shown.draws[i]
+            if not d.owner or not d.material.depth_test:
+                continue
+            mine = near & (s.draw == i)
+            # Drawn here and hidden beside it, again and again: that is no edge.
+            state = np.zeros(SIZE[::-1], np.int8)
+            state.ravel()[s.pixel[mine]] = np.where(s.verdict[mine] == 0, 1, 2)
+            flips = ((state[:, 1:] * state[:, :-1]) == 2).sum() + ((state[1:] * state[:-1]) == 2).sum()
+            hidden = int((s.verdict[mine] == 1).sum())
+            if hidden >= LEAST and flips >= LEAST and (d.owner not in worst or hidden > worst[d.owner][1]):
+                at = s.pixel[mine & (s.verdict == 1)]
+                worst[d.owner] = shown, hidden, int(at[len(at) // 2])
+    rows = []
+    for key, (shown, hidden, at) in worst.items():
+        o = scene.doc.overlay(key)
+        if o is None:
+            continue
+        bias = max(o.material.depth_bias * 2, 8.0)
+        rows.append(
+            Finding(
+                "depth-fight",
+                o.name,
+                hidden / TOTAL * 100,
+                "% of the picture",
+                f"“{o.name}” fights with the surface that it lies on: {hidden / TOTAL:.1%} of the picture of camera "
+                f"{shown.camera.name} is lost in patches.",
+                "Both have nearly the same depth, so chance decides pixel by pixel; it flickers as the camera moves.",
+                pixel_of(shown, at),
+                Repair(f"Bring it {bias:g} mm nearer", (SetFields(o.id, "material", (("depth_bias", bias),)),)),
+                {"pixels": hidden, "camera": shown.camera.name},
+                (o.id,),
+                60 * hidden / TOTAL,
+            )
+        )
+    return rows
+
+
+def _hidden_by_writer(scene: SceneSubject) -> list[Finding]:
+    worst: dict[tuple[str, str], tuple[Shown, int, int]] = {}
+    for shown in scene.seen:
+        s = shown.fragments
+        lost = (s.hidden_by >= 0) & (s.alpha > 0.02)
+        pairs: dict[tuple[str, str], list[int]] = defaultdict(list)
+        for i, by, p in zip(s.draw[lost], s.hidden_by[lost], s.pixel[lost], strict=True):
+            a, b = shown.draws[i], shown.draws[by]
+            if a.owner and b.owner and a.owner != b.owner and see_through(b):
+                pairs[a.owner, b.owner].append(int(p))
+        for pair, pixels in pairs.items():
+            visible = [p for p in pixels if shown.error.ravel()[p] >= WRONG]
+            if len(visible) >= LEAST and (pair not in worst or len(visible) > worst[pair][1]):
+                worst[pair] = shown, len(visible), visible[len(visible) // 2]
+    rows = []
+    for (lost_id, by_id), (shown, count, at) in worst.items():
+        a, b = scene.doc.overlay(lost_id), scene.doc.overlay(by_id)
+        if a is None or b is None:
+            continue
+        rows.append(
+            Finding(
+                "hidden",
+                a.name,
+                count / TOTAL * 100,
+                "% of the picture",
+                f"“{a.name}” is hidden by “{b.name}”, which is seen through and yet writes depth: "
+                f"{count / TOTAL:.1%} of the "
+                f"picture of camera {shown.camera.name}.",
+                "A hole in the shape of the nearer panel, even where that one is clear.",
+                pixel_of(shown, at),
+                Repair(f"Switch off depth write of “{b.name}”", (SetFields(b.id, "material", (("depth_write", False),)),)),
+                {"pair": [a.name, b.name], "pixels": count, "camera": shown.camera.name},
+                (b.id, a.id),
+                120 * count / TOTAL,
+            )
+        )
+    return rows
+
+
+def _by_chance(scene: SceneSubject) -> list[Finding]:
+    rows, said = [], set()
+    for shown in scene.seen:
+        sorted_ = [(i, d) for i, d in enumerate(shown.draws) if d.owner and see_through(d)]
+        s = shown.fragments
+        for k, (i, a) in enumerate(sorted_):
+            for j, b in sorted_[k + 1 :]:
+                pair = tuple(sorted((a.owner, b.owner)))
+                if (
+                    a.owner == b.owner
+                    or pair in said
+                    or a.order[:2] != b.order[:2]
+                    or abs(a.order[2] - b.order[2]) > 1e-4
+                    or {a.material.blend, b.material.blend} <= {"Additive"}
+                ):
+                    continue
+                both = np.intersect1d(s.pixel[(s.draw == i) & (s.alpha > 0.02)], s.pixel[(s.draw == j) & (s.alpha > 0.02)])
+                if len(both) < LEAST:
+                    continue
+                said.add(pair)
+                first, second = scene.doc.overlay(a.owner), scene.doc.overlay(b.owner)
+                if first is None or second is None:
+                    continue
+                rows.append(
+                    Finding(
+                        "chance",
+                        second.name,
+                        len(both) / TOTAL * 100,
+                        "% of the picture",
+                        f"“{first.name}” and “{second.name}” are equally far away from camera {shown.camera.name}: which "
+                        "of them "
+                        "is drawn last is chance.",
+                        "They swap at the least movement of the camera.",
+                        pixel_of(shown, int(both[len(both) // 2])),
+                        Repair(
+                            f"Draw “{second.name}” later",
+                            (SetFields(second.id, "material", (("nudge", min(first.material.nudge + 1, 99)),)),),
+                        ),
+                        {"pair": [first.name, second.name], "pixels": len(both), "camera": shown.camera.name},
+                        (second.id, first.id),
+                        20 * len(both) / TOTAL,
+                    )
+                )
+    return rows
+
+
+def _cutout_same(scene: SceneSubject) -> list[Finding]:
+    from mivex.core.findings.seen import changed
+    from mivex.core.material.material import with_blend
+
+    rows = []
+    for o in scene.doc.overlays:
+        if (
+            not (o.shown and o.places and o.material.blend == "Translucent" and o.id in scene.textures)
+            or o.material.group == "Decal"
+            or o.material.opacity < 1
+        ):
+            continue
+        alpha = scene.textures[o.id].alpha
+        if float(((alpha > 0.1) & (alpha < 0.9)).mean()) > 0.02 or float(alpha.max()) < 0.99:
+            continue
+        cut = with_blend(o.material, "Cutout")
+        other = changed(scene.doc, o.id, **{k: getattr(cut, k) for k in ("blend", "group", "depth_write")})
+        seen, apart = 0, 0
+        for shown in scene.seen:
+            seen += sum(int((shown.fragments.draw == i).sum()) for i, d in enumerate(shown.draws) if d.owner == o.id)
+            apart = max(apart, int(np.abs(shown.otherwise(other) - shown.codes).max()))
+        if seen >= LEAST and apart <= 1:
+            rows.append(
+                Finding(
+                    "cutout-does",
+                    o.name,
+                    apart,
+                    "of 255",
+                    f"“{o.name}” looks the same as Cutout, to within {apart} of 255, and as Cutout it needs no sorting.",
+                    f"{BLENDS['Cutout'].why} As Translucent it can be drawn in the wrong order.",
+                    None,
+                    Repair(
+                        "Make it Cutout",
+                        (
+                            SetFields(
+                                o.id, "material", tuple((k, getattr(cut, k)) for k in ("blend", "group", "depth_write"))
+                            ),
+                        ),
+                    ),
+                    {},
+                    (o.id,),
+                    0.05,
+                )
+            )
+    return rows
+
+
+CHECKS = (
+    Check("order", "Drawn in the wrong order", _wrong_order, "blend", Look("stage"), "scene"),
+    Check("through-itself", "Shows through itself", _through_itself, "blend", Look("stage"), "scene"),
+    Check("depth-fight", "Fights with its surface", _fighting, "blend", Look("stage"), "scene"),
+    Check("hidden", "Hidden by what is seen through", _hidden_by_writer, "blend", Look("stage"), "scene"),
+    Check("chance", "Order is chance", _by_chance, "blend", Look("stage"), "scene"),
+    Check("cutout-does", "Cutout would do", _cutout_same, "blend", Look("stage"), "scene"),
+)
+"""Registered."""

@@ -1,0 +1,212 @@
+"""What the cameras of a scene see: pictures in both orders, and every fragment of every overlay. Measured once a scene."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, field
+from functools import cached_property
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.lazy import Lazy
+from mivex.core.base.types import Floats
+from mivex.core.pixels.blends import BLENDS, GROUPS
+from mivex.core.project.document import Document
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.draw import Draw
+from mivex.core.stage.exact import SORTED, in_lists, lay_lists
+from mivex.core.stage.lighting import Shadows, casts, light_record, shadows_of
+from mivex.core.stage.looks import display_codes, tallied
+from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, run, sink_of
+
+_paint = Lazy("mivex.core.stage.kernels.paint")
+_settle = Lazy("mivex.core.stage.kernels.settle")
+
+SIZE = (256, 160)
+"""Pixels of a picture that is measured."""
+Codes = NDArray[np.int16]
+Drawing = Callable[[Document, View], list[Draw]]
+
+
+@dataclass(frozen=True, eq=False)
+class Shown:
+    """One camera's view of a document.
+
+    Attributes
+    ----------
+    doc : Document
+    camera : Camera
+    draws_of : callable
+        ``draws_of(document, view)`` gives everything to draw.
+    held : dict
+        Shadows by their casters, the same for all cameras.
+    """
+
+    doc: Document
+    camera: Camera
+    draws_of: Drawing
+    held: dict[object, tuple[Shadows | None, list[Draw]]] = field(default_factory=dict)
+
+    @cached_property
+    def view(self) -> View:
+        """The camera set up for a picture."""
+        return View(self.camera, *SIZE)
+
+    @cached_property
+    def draws(self) -> list[Draw]:
+        """Everything to draw, in order."""
+        return self.draws_of(self.doc, self.view)
+
+    def picture(self, draws: list[Draw]) -> Codes:
+        """Display codes of some draws; the lamp's shadows are worked out anew only where casters are others."""
+        shot, buffers = Shot(draws, self.view), Buffers.of(self.view)
+        run(shot, buffers, self.doc.lighting, self.shadows(shot.lit, draws))
+        return display_codes(buffers, self.doc.lighting).astype(np.int16)
+
+    def shadows(self, lit: bool, draws: list[Draw] | None = None) -> Shadows | None:
+        """The lamp's shadows for some draws, or for all."""
+        light, rows = self.doc.lighting, self.draws if draws is None else draws
+        if not (lit and light.shadows and light.lamp > 0):
+            return None
+        key = tuple((id(d.mesh), id(d.mask)) for d in rows if casts(d))
+        if key not in self.held:
+            self.held[key] = shadows_of(rows, light.towards_lamp), rows  # rows are held, so that their ids stay theirs
+        return self.held[key][0]
+
+    @cached_property
+    def codes(self) -> Codes:
+        """Display codes of the picture as it is set, (height, width, 3)."""
+        return self.picture(self.draws)
+
+    @cached_property
+    def exact(self) -> Codes:
+        """The same in exact order."""
+        draws = in_lists(self.draws)
+        shot, buffers = Shot(draws, self.view), Buffers.of(self.view)
+        shadows = self.shadows(shot.lit)
+        run(shot, buffers, self.doc.lighting, shadows, skip=SORTED)
+        lay_lists(shot, buffers, self.doc.lighting, shadows)
+        return display_codes(buffers, self.doc.lighting).astype(np.int16)
+
+    @cached_property
+    def error(self) -> NDArray[np.int16]:
+        """Largest difference of the two over the channels, (height, width)."""
+        return np.asarray(np.abs(self.codes - self.exact).max(axis=2))
+
+    def otherwise(self, doc: Document) -> Codes:
+        """Display codes of another document from here."""
+        return self.picture(self.draws_of(doc, self.view))
+
+    @cached_property
+    def counts(self) -> tuple[Floats, Floats]:
+        """Fragments of overlays per pixel, and how many changed nothing."""
+        return tallied(self.draws, self.view, self.doc.lighting, self.shadows(any(d.lit for d in self.draws)))
+
+    @cached_property
+    def fragments(self) -> "Seen":
+        """Every fragment of decals and see-through overlays that lies before or near what is solid."""
+        return _seen(self)
+
+
+@dataclass(frozen=True, eq=False)
+class Seen:
+    """Fragments in drawing order, pixel by pixel.
+
+    Attributes
+    ----------
+    pixel, draw : int64 arrays (n,)
+    iw : float32 array (n,)
+        1/w as the depth test sees it.
+    alpha : float32 array (n,)
+    verdict : int64 array (n,)
+        Against what is solid: 0 in front, 1 hidden, 2 or 3 discarded.
+    rank : int64 array (n,)
+        Its place among its pixel's fragments.
+    hidden_by : int64 array (n,)
+        The draw that hid it by writing depth though it is see-through; −1: none.
+    solid : float32 array (height, width)
+        1/w of what is solid; 0: nothing.
+    around : float32 array (height, width)
+        The same of the surroundings alone.
+    """
+
+    pixel: NDArray[np.int64]
+    draw: NDArray[np.int64]
+    iw: Floats
+    alpha: Floats
+    verdict: NDArray[np.int64]
+    rank: NDArray[np.int64]
+    hidden_by: NDArray[np.int64]
+    solid: Floats
+    around: Floats
+
+
+def _seen(shown: Shown) -> Seen:
+    view, lighting = shown.view, shown.doc.lighting
+    index = [i for i, d in enumerate(shown.draws) if _asked(d)]
+    draws = [shown.draws[i] for i in index]
+    behind = Shot([d for d in shown.draws if not _asked(d)], view)
+    buffers = Buffers.of(view)
+    run(behind, buffers, lighting, None, skip=("decals", "blended", "front"))
+    solid = buffers.depth.copy()
+    bare = Buffers.of(view)
+    run(Shot([d for d in shown.draws if not d.owner], view), bare, lighting, None, skip=("decals", "blended", "front"))
+    shot = Shot(draws, view)
+    shadows = shown.shadows(shot.lit)
+    light, held = light_record(lighting, shadows)
+    frame = frame_record(view, buffers, lighting)
+    where = np.array([0, view.height, 0, view.width, 0, shot.count], np.int64)
+    room = max(_settle.room_for(shot.polys, where, view.width), 1)
+    sink = sink_of(_paint.ALL, 0, view.height, view.width, room)
+    _paint.paint(frame, light, shot.records.draws, shot.polys, where, NO_SURFACES, sink)
+    del held
+    n = int(sink[5][0])
+    pixel = np.empty(n, np.int64)
+    _settle.pixels_of(sink[2], sink[3], pixel)
+    own = ~np.isin(sink[3][:n, 1], np.flatnonzero(shot.polys["only_depth"]))
+    order = np.flatnonzero(own)[np.argsort(pixel[own], kind="stable")]
+    pixel = pixel[order]
+    which = shot.polys["draw"][sink[3][:n, 1]][order].astype(np.int64)
+    facts, verdict = sink[4][:n][order], sink[3][:n, 2][order].astype(np.int64)
+    starts = np.flatnonzero(np.diff(pixel, prepend=-1))
+    rank = np.arange(n if n == len(pixel) else len(pixel)) - np.repeat(starts, np.diff([*starts, len(pixel)]))
+    iw = facts[:, 7]
+    m = [d.material for d in draws]
+    tests = np.array([x.depth_test for x in m] or [False])[which]
+    writes = np.array([x.depth_write for x in m] or [False])[which]
+    depth, owner = solid.ravel().copy(), np.full(solid.size, -1, np.int64)
+    hidden_by = np.full(len(pixel), -1, np.int64)
+    for r in range(int(rank.max(initial=-1)) + 1):
+        at = np.flatnonzero((rank == r) & (verdict != 2) & (verdict != 3))
+        p = pixel[at]
+        lost = tests[at] & (iw[at] < depth[p])
+        hidden_by[at[lost & (verdict[at] == 0)]] = owner[p[lost & (verdict[at] == 0)]]
+        wrote = at[~lost & writes[at] & (verdict[at] == 0)]
+        depth[pixel[wrote]], owner[pixel[wrote]] = iw[wrote], which[wrote]
+    number = np.array(index or [0], np.int64)
+    hidden_by = np.where(hidden_by >= 0, number[hidden_by], -1)
+    return Seen(pixel, number[which], iw, facts[:, 3], verdict, rank, hidden_by, solid, bare.depth)
+
+
+def _asked(draw: Draw) -> bool:
+    """Decals and what is seen through: everything else is what they lie on or before."""
+    return bool(draw.owner) and (BLENDS[draw.material.blend].see_through or draw.order[0] >= GROUPS.index("Decal"))
+
+
+def see_through(draw: Draw) -> bool:
+    """What lies behind it takes part, and it is no decal."""
+    return BLENDS[draw.material.blend].see_through and draw.material.group != "Decal"
+
+
+def changed(doc: Document, overlay: str, **material: object) -> Document:
+    """A document with other material settings of one overlay."""
+    rows = tuple(
+        o.model_copy(update={"material": o.material.model_copy(update=material)}) if o.id == overlay else o
+        for o in doc.overlays
+    )
+    return doc.model_copy(update={"overlays": rows})
+
+
+def without(doc: Document, overlay: str) -> Document:
+    """A document with one overlay hidden."""
+    rows = tuple(o.model_copy(update={"shown": False}) if o.id == overlay else o for o in doc.overlays)
+    return doc.model_copy(update={"overlays": rows})
