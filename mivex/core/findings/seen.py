@@ -56,11 +56,33 @@ class Shown:
         """Everything to draw, in order."""
         return self.draws_of(self.doc, self.view)
 
-    def picture(self, draws: list[Draw]) -> Codes:
-        """Display codes of some draws; the lamp's shadows are worked out anew only where casters are others."""
+    def _behind(self, draws: list[Draw]) -> tuple[Shot, Buffers, Shadows | None]:
+        """Everything up to the light of some draws."""
         shot, buffers = Shot(draws, self.view), Buffers.of(self.view)
-        run(shot, buffers, self.doc.lighting, self.shadows(shot.lit, draws))
-        return display_codes(buffers, self.doc.lighting).astype(np.int16)
+        shadows = self.shadows(shot.lit, draws)
+        run(shot, buffers, self.doc.lighting, shadows, skip=SORTED)
+        return shot, buffers, shadows
+
+    @cached_property
+    def _own_behind(self) -> tuple[Shot, Buffers, Shadows | None]:
+        return self._behind(self.draws)
+
+    def picture(self, draws: list[Draw]) -> Codes:
+        """Display codes of some draws; what lies behind the blended ones is kept where it is the same."""
+        light = self.doc.lighting
+        solid = [d for d in draws if d.before_light]
+        same = draws is self.draws or solid == [d for d in self.draws if d.before_light]
+        shot, buffers, shadows = self._own_behind if same else self._behind(draws)
+        if draws is not self.draws:
+            shot = Shot(draws, self.view)
+        made = buffers.copy()
+        run(shot, made, light, shadows, skip=("clear", "solid", "decals", "light"))
+        return display_codes(made, light).astype(np.int16)
+
+    @cached_property
+    def codes(self) -> Codes:
+        """Display codes of the picture as it is set, (height, width, 3)."""
+        return self.picture(self.draws)
 
     def shadows(self, lit: bool, draws: list[Draw] | None = None) -> Shadows | None:
         """The lamp's shadows for some draws, or for all."""
@@ -73,19 +95,14 @@ class Shown:
         return self.held[key][0]
 
     @cached_property
-    def codes(self) -> Codes:
-        """Display codes of the picture as it is set, (height, width, 3)."""
-        return self.picture(self.draws)
-
-    @cached_property
     def exact(self) -> Codes:
         """The same in exact order."""
-        draws = in_lists(self.draws)
-        shot, buffers = Shot(draws, self.view), Buffers.of(self.view)
-        shadows = self.shadows(shot.lit)
-        run(shot, buffers, self.doc.lighting, shadows, skip=SORTED)
-        lay_lists(shot, buffers, self.doc.lighting, shadows)
-        return display_codes(buffers, self.doc.lighting).astype(np.int16)
+        draws, light = in_lists(self.draws), self.doc.lighting
+        same = [d for d in draws if d.before_light] == [d for d in self.draws if d.before_light]
+        _, buffers, shadows = self._own_behind if same else self._behind(draws)
+        made = buffers.copy()
+        lay_lists(Shot(draws, self.view), made, light, shadows)
+        return display_codes(made, light).astype(np.int16)
 
     @cached_property
     def error(self) -> NDArray[np.int16]:
@@ -99,7 +116,20 @@ class Shown:
     @cached_property
     def counts(self) -> tuple[Floats, Floats]:
         """Fragments of overlays per pixel, and how many changed nothing."""
-        return tallied(self.draws, self.view, self.doc.lighting, self.shadows(any(d.lit for d in self.draws)))
+        return tallied(self.draws, self.view, self.doc.lighting)
+
+    @cached_property
+    def opaque(self) -> frozenset[str]:
+        """Ids of overlays of which something solid is seen."""
+        out = set()
+        solid, view = self.fragments.solid, self.view
+        for owner in {d.owner for d in self.draws if d.owner and not _asked(d)}:
+            own = Buffers.of(view)
+            run(Shot([d for d in self.draws if d.owner == owner and not _asked(d)], view), own, self.doc.lighting, None,
+                skip=("decals", "light", *SORTED))
+            if ((own.depth > 0) & (own.depth >= solid)).any():
+                out.add(owner)
+        return frozenset(out)
 
     @cached_property
     def fragments(self) -> "Seen":

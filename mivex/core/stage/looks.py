@@ -15,7 +15,6 @@ from mivex.core.base.types import Floats
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.exact import draw_exact
-from mivex.core.stage.lighting import Shadows, shadows_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import Buffers, Screen, Shot, draw_all, run, sink_of
 
@@ -99,17 +98,15 @@ def _order(draws: list[Draw], view: View, lighting: Lighting) -> Look:
     return Look("order", _grey(shown), marks, figures, d)
 
 
-def tallied(draws: list[Draw], view: View, lighting: Lighting, shadows: Shadows | None = None) -> tuple[Floats, Floats]:
+def tallied(draws: list[Draw], view: View, lighting: Lighting) -> tuple[Floats, Floats]:
     """Fragments of overlays that passed the depth test, per pixel, and how many of them changed nothing."""
     shot = Shot(draws, view)
-    shot.lit_surfaces = False  # counted, not judged by colour
+    shot.lit_surfaces = False  # counted, not judged by colour: nothing is lit
     sink = sink_of(_paint.TALLY, 0, view.height, view.width)
     buffers = Buffers.of(view)
-    if shadows is None and shot.lit and lighting.shadows and lighting.lamp > 0:
-        shadows = shadows_of(draws, lighting.towards_lamp)
     for row, d in zip(shot.records.draws, draws, strict=False):
         row["looked"] = bool(d.owner)  # what surroundings draw is not the overlays' cost
-    run(shot, buffers, lighting, shadows, sink=sink)
+    run(shot, buffers, lighting, None, sink=sink)
     return sink[2][0].astype(np.float32), sink[2][1].astype(np.float32)
 
 

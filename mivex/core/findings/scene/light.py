@@ -66,7 +66,9 @@ def _clipped(scene: SceneSubject) -> list[Finding]:
 def _nothing(scene: SceneSubject) -> list[Finding]:
     rows = []
     for o in _placed(scene):
-        if o.material.blend != "Multiply" and any(_pixels(shown, o.id).size for shown in scene.seen):
+        if o.material.blend != "Multiply" and any(
+            o.id in shown.opaque or _pixels(shown, o.id).size for shown in scene.seen
+        ):
             continue
         hidden = without(scene.doc, o.id)
         if any((shown.otherwise(hidden) != shown.codes).any() for shown in scene.seen):

@@ -10,6 +10,7 @@ import numpy as np
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
 from mivex.core.findings.seen import SIZE, Seen, Shown, see_through
 from mivex.core.pixels.blends import BLENDS
+from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields
 
 WRONG = 3
@@ -57,39 +58,35 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
             if len(pixels) >= LEAST and (pair not in worst or len(pixels) > len(worst[pair][1])):
                 worst[pair] = shown, pixels
     rows = []
-    for (late, early), (shown, pixels) in worst.items():
+    for late, early in tuple(worst):
         a, b = scene.doc.overlay(late), scene.doc.overlay(early)
-        if a is None or b is None:
+        both = (early, late) in worst
+        if a is None or b is None or (both and early < late):
             continue
+        shown, pixels = max((worst[late, early], worst.get((early, late), worst[late, early])), key=lambda w: len(w[1]))
         mean = float(shown.error.ravel()[pixels].mean())
-        edits = []
-        for o in (a, b):
-            values: tuple[tuple[str, object], ...] = ()
-            if o.material.group not in ("Blended", "Decal", "Front"):
-                values += (("group", "Blended"),)
-            if o.material.nudge != 0:
-                values += (("nudge", 0),)
-            if values:
-                edits.append(SetFields(o.id, "material", values))
+        share = f"{len(pixels) / TOTAL:.1%} of the picture of camera {shown.camera.name} is off by {mean:.0f} of 255."
         at = max(pixels, key=lambda p: int(shown.error.ravel()[p]))
-        rows.append(
-            Finding(
-                "order",
-                a.name,
-                len(pixels) / TOTAL * 100,
-                "% of the picture",
-                f"“{a.name}” is drawn over “{b.name}” though it lies behind it: {len(pixels) / TOTAL:.1%} of the "
-                f"picture of camera "
-                f"{shown.camera.name} is off by {mean:.0f} of 255.",
-                "What is farther away seems to lie in front; it flips as the camera moves.",
-                pixel_of(shown, at),
-                Repair("Draw both by their distance", tuple(edits)) if edits else None,
-                {"pair": [a.name, b.name], "pixels": len(pixels), "error": mean, "camera": shown.camera.name},
-                (a.id, b.id),
-                mean * len(pixels) / TOTAL * 10,
-            )
-        )
+        edits = [] if both else [e for o in (a, b) if (e := _level(o)) is not None]
+        rows.append(Finding(
+            "order", a.name, len(pixels) / TOTAL * 100, "% of the picture",
+            f"“{a.name}” and “{b.name}” stand through each other or swap with the camera; neither order is right: {share}"
+            if both else f"“{a.name}” is drawn over “{b.name}” though it lies behind it: {share}",
+            "What is farther away seems to lie in front; it flips as the camera moves.", pixel_of(shown, at),
+            Repair("Draw both by their distance", tuple(edits)) if edits else None,
+            {"pair": [a.name, b.name], "pixels": len(pixels), "error": mean, "camera": shown.camera.name, "both": both},
+            (a.id, b.id), mean * len(pixels) / TOTAL * 10))
     return rows
+
+
+def _level(o: Overlay) -> SetFields | None:
+    """What brings an overlay back to being drawn by its distance."""
+    values: tuple[tuple[str, object], ...] = ()
+    if o.material.group not in ("Blended", "Decal", "Front"):
+        values += (("group", "Blended"),)
+    if o.material.nudge != 0:
+        values += (("nudge", 0),)
+    return SetFields(o.id, "material", values) if values else None
 
 
 def _through_itself(scene: SceneSubject) -> list[Finding]:

@@ -177,7 +177,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
                 if draw.write:
                     store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
             continue
-        if draw.lit and (mode == ALL or not (surface and (draw.decal or draw.blend <= 2))):
+        if draw.lit and mode != TALLY and (mode == ALL or not (surface and (draw.decal or draw.blend <= 2))):
             source = lit_fragment(frame, light, source, hold, iw, x0 + i, y)
         source = met(frame, draw, source, iw, x0 + i, y)
         if mode in (KEPT, ALL):
