@@ -202,7 +202,7 @@ def _seen(shown: Shown) -> Seen:
     iw = facts[:, 7]
     m = [d.material for d in draws]
     tests = np.array([x.depth_test for x in m] or [False])[which]
-    writes = np.array([x.depth_write for x in m] or [False])[which]
+    writes = np.array([x.depth_write or (x.depth_first and x.depth_test) for x in m] or [False])[which]
     depth, owner = solid.ravel().copy(), np.full(solid.size, -1, np.int64)
     hidden_by = np.full(len(pixel), -1, np.int64)
     for r in range(int(rank.max(initial=-1)) + 1):

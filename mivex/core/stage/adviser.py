@@ -91,8 +91,7 @@ class Fragments:
     def exact(self) -> Floats:
         """What exact order gives, (pixels, 4)."""
         out = np.empty((len(self.starts) - 1, 4), np.float32)
-        _orders.exact_of(self.colours, self.state, self.kinds, self.starts, self.below, self.display, out,
-                         self.draws)
+        _orders.exact_of(self.colours, self.state, self.kinds, self.starts, self.below, self.display, out)
         return out
 
     def errors(self, orders: NDArray[np.int64], who: NDArray[np.int64]) -> NDArray[np.float64]:
@@ -108,6 +107,18 @@ class Fragments:
         _orders.as_drawn(self.colours, self.state, self.kinds, self.starts, self.below, self.solid, self.truth, self.gain,
                          self.display, out)
         return out
+
+
+def _counts(pixel: NDArray[np.int64], own: NDArray[np.int64], iw: Floats, draws: Sequence[Draw]) -> NDArray[np.bool_]:
+    """Which fragments count: of what lays its depth first only the nearest of a pixel, in either order."""
+    first = np.array([d.material.depth_first and d.material.depth_test for d in draws] or [False])[own]
+    keep = np.ones(len(pixel), bool)
+    if first.any():
+        at = np.flatnonzero(first)
+        ranked = at[np.lexsort((-iw[at], own[at], pixel[at]))]
+        same = (np.diff(pixel[ranked]) == 0) & (np.diff(own[ranked]) == 0)
+        keep[ranked[1:][same]] = False
+    return keep
 
 
 def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequence[str]) -> Fragments:
@@ -127,18 +138,20 @@ def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequ
     n = int(sink[5][0])
     pixel = np.empty(n, np.int64)
     _settle.pixels_of(sink[2], sink[3], pixel)
+    own = shot.polys["draw"][sink[3][:n, 1]]
     order = np.argsort(pixel, kind="stable")  # they were put down in drawing order
+    order = order[_counts(pixel[order], own[order], sink[4][:n, 7][order], rows)]
     there, first = np.unique(pixel[order], return_index=True)
-    which = shot.polys["draw"][sink[3][:n, 1]][order]
+    which = own[order]
     m = [d.material for d in rows]
     number = {o: i for i, o in enumerate(owners)}
-    kind = np.array([(BLENDS[x.blend].code, x.depth_test + 2 * x.depth_write + 4 * (x.depth_first and x.depth_test))
+    kind = np.array([(BLENDS[x.blend].code, x.depth_test + 2 * (x.depth_write or (x.depth_first and x.depth_test)))
                      for x in m] or [(0, 0)], np.int64)
     weight = np.array([x.opacity for x in m] or [0], np.float32)
     facts = sink[4][:n][order]
     y, x = np.divmod(there, view.width)
     overlays = np.array([number.get(d.owner, -1) for d in rows] or [0], np.int64)[which]
-    starts = np.concatenate([first, [n]]).astype(np.int64)
+    starts = np.concatenate([first, [len(order)]]).astype(np.int64)
     made = Fragments(np.ascontiguousarray(facts[:, :4]), np.stack([facts[:, 7], weight[which]], axis=1), kind[which], which,
                      overlays, starts, buffers.colour[y, x].copy(), np.zeros((0, 4), np.float32),
                      buffers.depth[y, x].copy(), np.float32(2.0 ** lighting.exposure), int(lighting.blending == "display"))

@@ -128,7 +128,7 @@ class OrderPage(QWidget):
         if f.unsettled:
             rows.append("<b>No order settles</b><br>" + "<br>".join(
                 (f"{names.get(p.a, '?')} and {names.get(p.b, '?')}" if p.a != p.b else f"{names.get(p.a, '?')} with itself")
-                + f": {p.pixels} pixels, {p.error:.2f}; would settle it: {p.settles}" for p in f.unsettled[:8]))
+                + f": {p.pixels} pixels, {p.error:.3f}; would settle it: {p.settles}" for p in f.unsettled[:8]))
         if f.free:
             rows.append("<b>In any order</b><br>" + ", ".join(names.get(k, "?") for k in f.free))
         return "<br><br>".join(rows)

@@ -5,6 +5,7 @@ from collections.abc import Iterator
 from functools import partial
 from pathlib import Path
 
+from PySide6.QtGui import QPainter
 from PySide6.QtWidgets import QApplication
 
 from mivex.core.base.errors import MivexError
@@ -63,32 +64,16 @@ def write_shots(folder: Path) -> Iterator[Path]:
     window.flat.compare.setChecked(False)
     while s.undo_label:
         s.undo()
-    window.flat.set_layout("backdrops")
-    yield _grab(window, folder, "04-all-backdrops")
     window.flat.set_layout("far")
     window.arrange("flat")
     yield _grab(window, folder, "05-far-sizes")
     window.arrange("both")
     window.tray.list.setCurrentRow(_finding(window, "border"))
     yield _grab(window, folder, "06-border")
-    s.choose("salt")
-    window.go("colour")
-    window.flat.set_layout("tiles")
-    yield _grab(window, folder, "07-salt-film-repeats")
     s.choose("emblem")
     window.go("edges")
     window.flat.set_layout("magnify")
     yield _grab(window, folder, "08-signed-distance")
-    s.choose("packed")
-    window.go("colour")
-    window.flat.set_layout("single")
-    c.set_view(backdrop="black")
-    yield _grab(window, folder, "09-recoloured")
-    c.set_view(backdrop="checker")
-    s.choose("screen")
-    window.go("edges")
-    window.flat.set_layout("levels")
-    yield _grab(window, folder, "10-mip-levels")
     window.flat.set_layout("single")
     s.choose("bubble")
     window.go("blend")
@@ -113,6 +98,7 @@ def write_shots(folder: Path) -> Iterator[Path]:
     while s.undo_label:
         s.undo()
     yield from _layers(window, folder)
+    yield from _order(window, folder)
     window.end()
     window.hide()
 
@@ -155,3 +141,42 @@ def _layers(window: Window, folder: Path) -> Iterator[Path]:
     window.flat.compare_with("reference")
     yield _grab(window, folder, "18-reference")
     window.flat.compare.setChecked(False)
+
+
+def _order(window: Window, folder: Path) -> Iterator[Path]:
+    """A pixel's ledger, the order map with the adviser, the seven blends, overdraw."""
+    s, stage = window.session, window.stage.canvas
+    window.arrange("stage")
+    s.choose("plume")
+    window.go("blend")
+    stage.look(Camera(name="Near", target=(1.9, 1.5, 0.2), yaw=14.0, pitch=9.0, distance=3.0))
+    window.tray.show_page("ledger")
+    settle(window)
+    stage.pointed.emit(stage.width() * 0.54, stage.height() * 0.44)
+    settle(window)
+    window.tray.ledger.pin.setChecked(True)
+    yield _grab(window, folder, "19-ledger")
+    window.tray.ledger.pin.setChecked(False)
+    window.stage.see_as("order")
+    window.tray.show_page("order")
+    window.tray.order.ask()
+    yield _grab(window, folder, "20-order-map-and-adviser")
+    window.stage.see_as("overdraw")
+    window.tray.show_page("findings")
+    stage.look(s.doc.cameras[0])
+    yield _grab(window, folder, "21-overdraw")
+    window.stage.see_as("colour")
+    stage.look(Camera(name="Near", target=(1.9, 1.5, 0.2), yaw=14.0, pitch=9.0, distance=3.0))
+    settle(window)
+    window.what_if()
+    settle(window)
+    assert window.sheet is not None
+    whole, sheet = window.grab(), window.sheet.grab()
+    painter = QPainter(whole)
+    painter.drawPixmap((whole.width() - sheet.width()) // 2, (whole.height() - sheet.height()) // 2, sheet)
+    painter.end()
+    window.sheet.done(0)
+    path = folder / "22-what-if.png"
+    if not whole.save(str(path)):
+        raise MivexError(f"“{path}” cannot be written.")
+    yield path

@@ -138,6 +138,11 @@ class WhatIf(QDialog):
             update={"material": with_blend(o.material, blend)})))  # type: ignore[arg-type]
         self.accept()
 
+    @property
+    def idle(self) -> bool:
+        """Nothing is being drawn."""
+        return self.worker.idle
+
     def done(self, result: int) -> None:
         """Close, and stop the thread."""
         self.worker.end()

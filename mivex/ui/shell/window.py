@@ -48,6 +48,7 @@ class Window(FileActions):
         self.stage = StageProof(self.session, self.engine, self.ask_picture)
         self.controls = Controls(self.session, self.engine, self.ask_picture)
         self.tray = Tray(self.session, self.engine)
+        self.sheet: WhatIf | None = None
         self.jobs = Latest("jobs", self)
         self.saver = Latest("saver", self)
         self.recovery = Recovery(self.session, self)
@@ -250,7 +251,8 @@ class Window(FileActions):
     @property
     def idle(self) -> bool:
         """Nothing is being computed."""
-        return (self.engine.idle and self.tray.idle and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
+        return (self.engine.idle and self.tray.idle and (self.sheet is None or self.sheet.idle)
+                and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
                 and self.flat.canvas.worker.idle and self.layer_painter.idle and self.controls.cells.idle
                 and self.explainer.idle
                 and self.stage.canvas.worker.idle and not self.stage.canvas.moving

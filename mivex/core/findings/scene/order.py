@@ -96,7 +96,7 @@ def _through_itself(scene: SceneSubject) -> list[Finding]:
             continue
         own: dict[str, list[int]] = defaultdict(list)
         for (late, early), pixels in _inverted(shown).items():
-            if shown.draws[late].owner and late == early:
+            if shown.draws[late].owner and late == early and not shown.draws[late].material.depth_first:
                 own[shown.draws[late].owner] += pixels
         for key, pixels in own.items():
             if len(pixels) >= LEAST and (key not in worst or len(pixels) > len(worst[key][1])):

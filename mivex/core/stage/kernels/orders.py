@@ -73,7 +73,7 @@ def errors_of(colours, state, kinds, who, starts, below, solid, truth, orders, g
 
 
 @kernel
-def exact_of(colours, state, kinds, starts, below, display, out, first):
+def exact_of(colours, state, kinds, starts, below, display, out):
     """What exact order gives: fragments from far to near, the later drawn nearer where they are level."""
     at, low, to = np.uint64(colours.ctypes.data), np.uint64(below.ctypes.data), np.uint64(out.ctypes.data)
     order = np.empty(64, np.int64)
@@ -91,12 +91,7 @@ def exact_of(colours, state, kinds, starts, below, display, out, first):
         c = load4(low + np.uint64(p * 16))
         for i in range(n):
             k = order[i]
-            again = False
-            if kinds[k, 1] & 4:
-                for j in range(i + 1, n):
-                    again = again or first[order[j]] == first[k]
-            if not again:
-                c = blend4(display, kinds[k, 0], load4(at + np.uint64(k * 16)), c, state[k, 1])
+            c = blend4(display, kinds[k, 0], load4(at + np.uint64(k * 16)), c, state[k, 1])
         store4(to + np.uint64(p * 16), c)
 
 
