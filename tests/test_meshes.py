@@ -179,3 +179,18 @@ def test_reading_a_uv_set_that_is_not_there_is_found_and_mended(tmp_path):
         if found:
             assert found[0].overlays == ("o",) and found[0].place.camera == "Dock"
             assert found[0].repair(doc).overlays[0].material.mapping.uv_set == 0
+
+
+def test_corners_that_no_face_uses_cost_an_obj_neither_its_uvs_nor_the_order_of_its_faces(tmp_path):
+    rows = ["v 9 9 9", *(f"v {x} {y} 0" for y in (1, 0, -1) for x in (-1, 0, 1)), "vt 0.5 0.5", "vt 0.9 0.1"]
+    rows += [f"vt {x / 2} {y / 2}" for y in (2, 1, 0) for x in (0, 1, 2)]
+    faces = [(1, 4, 5), (1, 5, 2), (2, 5, 6), (2, 6, 3), (4, 7, 8), (4, 8, 5), (5, 8, 9), (5, 9, 6)]
+    rows += ["f " + " ".join(f"{k + 1}/{k + 2}" for k in f) for f in faces]
+    (tmp_path / "m.obj").write_text("\n".join(rows) + "\n")
+    found = read_mesh(tmp_path / "m.obj")
+    mesh = found.mesh
+    assert len(mesh.index) == 8 and not any("UV" in words for words in found.notes)
+    at = mesh.position[mesh.index]
+    want = np.array([[(((k - 1) % 3) - 1, 1 - (k - 1) // 3, 0) for k in f] for f in faces], float)
+    assert np.allclose(at, want)
+    assert np.allclose(mesh.uv0[mesh.index], np.stack([(want[..., 0] + 1) / 2, 1 - (want[..., 1] + 1) / 2], axis=-1))

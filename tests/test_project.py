@@ -27,6 +27,7 @@ from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import dumps, loads, read_project, relocated, write_project
 from mivex.core.project.recipe import parse_recipe
+from mivex.core.project.variants import add_variant, differing, followed, on_its_own, synced
 from mivex.demo import PROJECT
 
 
@@ -271,3 +272,43 @@ def test_an_overlay_without_a_picture_goes_all_the_way(tmp_path):
     for size in ([0, 5], [9000, 9000], [-1, 4]):
         with pytest.raises(MivexError, match="canvas"):
             loads({"mivex": 1, "overlays": [{"name": "x", "source": {"canvas": size}}]}, "p")
+
+
+def test_variants_follow_their_material_but_for_what_is_their_own(tmp_path):
+    doc, key = edits.add_overlay(Document(), "Smoke", "sprite", "s.png")
+    doc, twin = add_variant(doc, key)
+    doc, third = add_variant(doc, twin)
+
+    def edit(doc, overlay, **values):
+        return synced(doc, edits.set_fields(doc, overlay, "material", **values))
+
+    def seen(doc, name):
+        return [getattr(doc.overlay(k).material, name) for k in (key, twin, third)]
+
+    doc = edit(doc, twin, opacity=0.4)
+    assert doc.overlay(twin).own == ("opacity",) and seen(doc, "opacity") == [1.0, 0.4, 0.4] and not doc.overlay(third).own
+    doc = edit(doc, key, tint=(0.5, 0.5, 0.5), opacity=0.9)
+    assert seen(doc, "tint") == [(0.5, 0.5, 0.5)] * 3 and seen(doc, "opacity") == [0.9, 0.4, 0.4]
+    doc = edit(doc, third, nudge=3)
+    assert differing(doc.overlay(third)) == ["Order nudge"] and seen(doc, "nudge") == [0, 0, 3]
+    # A blend carries what is usual for it; all of that becomes the variant's own.
+    doc = edit(doc, twin, blend="Cutout")
+    assert set(doc.overlay(twin).own) == {"opacity", "blend", "group", "depth_write"} and seen(doc, "group")[2] == "Cutout"
+    write_project(tmp_path / "p.mivex", doc)
+    assert read_project(tmp_path / "p.mivex") == doc
+    # Whoever changes the file by hand: variants follow when it is read.
+    text = json.loads((tmp_path / "p.mivex").read_text())
+    text["overlays"][0]["material"]["tint"] = [1, 0, 0]
+    assert seen(loads(text, "p"), "tint") == [(1.0, 0.0, 0.0)] * 3
+    back = followed(doc, twin)
+    assert back.overlay(twin).material == back.overlay(key).material and not back.overlay(twin).own
+    alone = edit(on_its_own(doc, twin), key, opacity=0.1)
+    assert seen(alone, "opacity") == [0.1, 0.4, 0.4] and not alone.overlay(twin).variant_of
+    # What it follows may go, and two may be told to follow each other: nothing changes then.
+    gone = edit(edits.remove_overlay(doc, key), twin, opacity=0.7)
+    assert gone.overlay(twin).material.opacity == 0.7 and gone.overlay(third).material.opacity == 0.7
+    text["overlays"][0]["variant_of"] = third
+    assert loads(text, "p").overlay(key).variant_of == third
+    text["overlays"][1]["own"] = ["warmth"]
+    with pytest.raises(MivexError, match="warmth"):
+        loads(text, "p")

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
+from mivex.core.project.variants import synced
 from mivex.core.proving import Stage
 from mivex.core.scene import world_of
 from mivex.core.stage import placing
@@ -125,7 +126,7 @@ def applied(doc: Document, nudges: dict[str, int], settings: Sequence[Change]) -
             values["nudge"] = nudges[o.id]
         return values
 
-    return _with(doc, change)
+    return synced(doc, _with(doc, change))
 
 
 def propose(stage: Stage, cameras: Sequence[Camera], *, size: tuple[int, int] = SIZE,

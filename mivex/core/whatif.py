@@ -13,7 +13,7 @@ from mivex.core.pixels.blends import BLENDS, BlendName
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene import draw_list
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import UNLIT_BLENDS
 from mivex.core.stage.looks import display_codes
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.passes import draw_all
@@ -74,17 +74,43 @@ SAMPLE_OPS = 42
 """Level and seven interpolations of four channels of one picture."""
 
 
-def cost_of(draw: Draw) -> Cost:
-    """What a fragment costs: pictures read, arithmetic, whether it blends and has to be sorted."""
-    c = draw.coat
-    pictures = {id(c.colour)} | {id(p.chain) for p in (c.opacity, c.rough, c.metal, c.occlusion) if p and p.chain} | {
-        id(p) for p in (c.normal, c.glow_chain) if p}
-    blend = BLENDS[draw.material.blend]
-    ops = SAMPLE_OPS * len(pictures) + 4 + (8 if blend.see_through else 1) + (LIT_OPS if draw.lit else 0) + (
-        40 if draw.lit and c.normal is not None else 0)
-    order_free = draw.material.blend in ("Additive", "Multiply")
-    return Cost(8 * len(pictures) + (LIT_READS if draw.lit else 0), ops, blend.see_through,
-                blend.see_through and not order_free)
+EFFECT_OPS = {"recolour": 15, "tones": 14, "erosion": 8, "flow": 70, "halo": 7, "glass": 30, "contact": 8}
+
+
+def cost_of(material: Material, texture: Texture | None) -> Cost:
+    """What a fragment costs: pictures read, arithmetic, whether it blends and has to be sorted.
+
+    Parameters
+    ----------
+    material : Material
+    texture : Texture, optional
+        The overlay's own; its channels are pictures too.
+    """
+    m = material
+    lit = m.lit and m.blend not in UNLIT_BLENDS
+    own = set(texture.channels) if texture is not None else set()
+    pictures: set[tuple[str, str]] = set()
+    for name, part in dict(m.finish).items():
+        light_only = name in ("roughness", "metal", "occlusion", "normal")
+        if light_only and not lit:
+            continue
+        if part.source == "number":
+            kept = "emissive" if name == "glow" else name
+            if kept in own:
+                pictures.add(("own", "packed" if kept in ("roughness", "metal", "occlusion") else kept))
+            elif name == "colour":
+                pictures.add(("own", ""))
+        else:
+            pictures.add((part.source, part.overlay or part.path))
+    on = [name for name, there in {
+        "recolour": m.recolour.on, "tones": m.tones.on, "erosion": m.erosion.form != "none", "flow": m.flow.strength > 0,
+        "halo": m.halo.strength > 0, "glass": m.glass.on, "contact": m.contact.distance > 0}.items() if there]
+    blend = BLENDS[m.blend]
+    bumpy = lit and (m.finish.normal.source != "number" or "normal" in own)
+    ops = (SAMPLE_OPS * len(pictures) + 4 + (8 if blend.see_through else 1) + (LIT_OPS if lit else 0) + (40 if bumpy else 0)
+           + sum(EFFECT_OPS[k] for k in on))
+    reads = 8 * len(pictures) + (LIT_READS if lit else 0) + ("contact" in on)
+    return Cost(reads, ops, blend.see_through, blend.see_through and m.blend not in ("Additive", "Multiply"))
 
 
 def _side(covered: NDArray[np.bool_]) -> int:
@@ -134,14 +160,13 @@ def trials(doc: Document, overlay: Overlay, textures: Mapping[str, Texture], vie
     stop : callable
         Asked before each blend; true raises Stopped.
     """
-    def picture(material: Material | None) -> tuple[NDArray[np.uint8], list[Draw]]:
+    def picture(material: Material | None) -> NDArray[np.uint8]:
         rows = tuple(o.model_copy(update={"shown": material is not None, "material": material or o.material})
                      if o.id == overlay.id else o for o in doc.overlays)
         draws = draw_list(doc.model_copy(update={"overlays": rows}), textures, view, meshes)
-        return display_codes(draw_all(draws, view, doc.lighting), doc.lighting), draws
+        return display_codes(draw_all(draws, view, doc.lighting), doc.lighting)
 
-    without, _ = picture(None)
-    now, _ = picture(overlay.material)
+    without, now = picture(None), picture(overlay.material)
     covered = (now != without).any(axis=2)
     side = _side(covered)
     spots = _spots(without, covered, side)
@@ -149,11 +174,11 @@ def trials(doc: Document, overlay: Overlay, textures: Mapping[str, Texture], vie
     for name in BLENDS:
         if stop():
             raise Stopped
-        codes, draws = picture(with_blend(overlay.material, name))  # type: ignore[arg-type]
+        codes = picture(with_blend(overlay.material, name))  # type: ignore[arg-type]
         crops = tuple(codes[y:y + side, x:x + side].copy() for y, x in spots)
         before = [now[y:y + side, x:x + side] for y, x in spots]
         apart = float(np.mean([np.abs(a.astype(np.int16) - b.astype(np.int16)).mean() for a, b in
                                zip(crops, before, strict=True)]))
-        own = next((d for d in draws if d.owner == overlay.id), None)
-        out.append(Trial(name, crops, apart, cost_of(own) if own else Cost(0, 0, reads_frame=False, sorts=False)))  # type: ignore[arg-type]
+        made = with_blend(overlay.material, name)  # type: ignore[arg-type]
+        out.append(Trial(name, crops, apart, cost_of(made, textures.get(overlay.id))))  # type: ignore[arg-type]
     return out

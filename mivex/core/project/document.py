@@ -81,6 +81,20 @@ class Overlay(Frozen):
                            "absolute.")
     places: tuple[Place, ...] = ()
     delivery: Delivery = Field(default_factory=Delivery)
+    variant_of: str = Field("", description="Id of the overlay whose material it follows; empty: none.")
+    own: tuple[str, ...] = Field((), description="Settings of its material that are its own.")
+
+    @field_validator("own")
+    @classmethod
+    def _there(cls, own: tuple[str, ...]) -> tuple[str, ...]:
+        if unknown := [k for k in own if k not in Material.model_fields]:
+            raise ValueError(f"“{unknown[0]}” is no setting of a material")
+        return own
+
+    @model_serializer(mode="wrap")
+    def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
+        """What only variants have is written only for them."""
+        return {k: v for k, v in write(self).items() if v or k not in ("variant_of", "own")}
 
 
 class Document(Frozen):

@@ -15,6 +15,7 @@ from mivex.core.material.material import Sourced
 from mivex.core.project.document import VERSION, Document, Overlay
 from mivex.core.project.layering import with_paths
 from mivex.core.project.recipe import explain, parse_json, with_files
+from mivex.core.project.variants import synced
 from mivex.core.stage.places import MeshPlace
 
 
@@ -59,7 +60,7 @@ def loads(data: Any, what: str) -> Document:
     ids = [o.id for o in doc.overlays]
     if len(set(ids)) != len(ids):
         raise MivexError(f"{what}: two overlays have the same id.")
-    return doc
+    return synced(doc, doc)
 
 
 @dataclass(frozen=True)

@@ -91,7 +91,8 @@ def dome(width: float, height: float, depth: float) -> Mesh:
                                             made.position[index[:, 2]] - made.position[index[:, 0]]),
                        made.normal[index].sum(axis=1))
     index = np.where(facing[:, None] < 0, index[:, ::-1], index)
-    return Mesh(made.position, made.normal, made.uv0, np.ascontiguousarray(index))
+    used, compact = np.unique(index, return_inverse=True)
+    return Mesh(made.position[used], made.normal[used], made.uv0[used], np.ascontiguousarray(compact.reshape(index.shape)))
 
 
 def person(height: float = 1.75) -> Mesh:

@@ -72,7 +72,7 @@ def _parts(path: Path) -> list[tuple[Any, Doubles]]:
     if suffix in (".glb", ".gltf"):
         data = _renamed(data, suffix == ".glb")
     resolver = trimesh.resolvers.FilePathResolver(str(path))
-    found: Any = trimesh.load(io.BytesIO(data), file_type=suffix[1:], process=False, maintain_order=True,
+    found: Any = trimesh.load(io.BytesIO(data), file_type=suffix[1:], process=False, maintain_order=False,
                               resolver=resolver, skip_materials=suffix != ".obj")
     placed = ([(found.geometry[g], np.array(m)) for m, g in (found.graph[n] for n in found.graph.nodes_geometry)]
               if isinstance(found, trimesh.Scene) else [(found, np.eye(4))])

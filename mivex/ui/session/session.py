@@ -15,6 +15,7 @@ from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import Stamp, absolute, open_project, relocated
 from mivex.core.project.keeping import Lock, project_lock
 from mivex.core.project.layering import bakes_folder, files_read
+from mivex.core.project.variants import synced
 from mivex.core.scene import meshes_read
 from mivex.ui.session.brush import Brush
 
@@ -106,7 +107,7 @@ class Session(QObject):
         merge : str
             Edits with the same word, until `end_merge`, make one entry, as in a slider drag.
         """
-        fresh = edit(self.doc)
+        fresh = synced(self.doc, edit(self.doc))
         if fresh == self.doc:
             return
         if not (merge and self._merge == merge and self._back):

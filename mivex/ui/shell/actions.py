@@ -59,6 +59,7 @@ ACTIONS: tuple[Action, ...] = (
     Action("Overlay", "Empty canvas for a soft sprite", lambda w: w.add_canvas("sprite")),
     _line("Overlay"),
     Action("Overlay", "Copy", lambda w: w.rack.copy_chosen(), "Ctrl+D"),
+    Action("Overlay", "Copy as a variant", lambda w: w.rack.add_variant(), "Ctrl+Shift+D"),
     Action("Overlay", "Remove", lambda w: w.rack.remove_chosen(), "Ctrl+Backspace"),
     Action("Overlay", "Paint on its layer", lambda w: w.paint(), "P"),
     _line("Overlay"),

@@ -16,7 +16,8 @@ from PySide6.QtWidgets import (
 
 from mivex.core.picture.texture import Texture
 from mivex.core.project import edits
-from mivex.core.project.document import Overlay
+from mivex.core.project.document import Document, Overlay
+from mivex.core.project.variants import add_variant, differing, followed_by
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
 from mivex.ui import theme
@@ -80,7 +81,13 @@ class Card(QFrame):
         tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
             "" if not findings else f"{findings} finding{'' if findings == 1 else 's'}")
         accent = f" · <span style='color:{theme.FINDING}'>{tail}</span>" if tail else ""
-        self.kind.setText(f"{KINDS[o.kind]}{accent}")
+        base = followed_by(self.session.doc, o)
+        wide = 34 if tail else 96
+        what = KINDS[o.kind] if base is None else f"as {metrics.elidedText(base.name, Qt.TextElideMode.ElideRight, wide)}"
+        self.kind.setText(f"{what}{accent}")
+        if base is not None:
+            own = ", ".join(differing(o)) or "nothing"
+            self.setToolTip(f"{self.toolTip()}\nTakes its material from “{base.name}”; its own: {own}")
         self.eye.setIcon(theme.icon("seen" if o.shown else "unseen", theme.SOFT if o.shown else theme.FAINT))
         self.eye.setToolTip("Hide on the stage" if o.shown else "Show on the stage")
         self.eye.setAccessibleName(self.eye.toolTip())
@@ -223,6 +230,21 @@ class Rack(QWidget):
 
             self.session.apply("Copy overlay", edit)
             self.session.choose(made)
+
+    def add_variant(self) -> None:
+        """Copy the chosen overlay as a variant, whose material follows it."""
+        key = self.session.overlay_id
+        if self.session.overlay is None:
+            return
+        made: list[str] = []
+
+        def edit(doc: Document) -> Document:
+            doc, twin = add_variant(doc, key)
+            made.append(twin)
+            return doc
+
+        self.session.apply("Add a variant", edit)
+        self.session.choose(made[-1])
 
     def remove_chosen(self) -> None:
         """Take the selected overlay out of the project."""

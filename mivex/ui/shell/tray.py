@@ -34,7 +34,7 @@ class FindingRow(QWidget):
         row.setContentsMargins(12, 0, 12, 0)
         row.setSpacing(10)
         what = QLabel(CHECKS[finding.id].title)
-        what.setFixedWidth(170)
+        what.setFixedWidth(196)
         figure = QLabel(finding.words)
         figure.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
         figure.setObjectName("finding")
@@ -170,7 +170,7 @@ class Tray(QWidget):
         elif not self.engine.idle:
             text = f"{count} so far; measuring …"
         else:
-            own = sum(f.overlay == self.session.overlay_id for f in self.found)
+            own = sum(self.session.overlay_id in f.overlays for f in self.found)
             text = ("None. Everything here composites as it should." if not count else
                     f"{count} in the project, {own} on this overlay")
         self.state.setText(text)

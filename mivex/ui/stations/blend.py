@@ -1,7 +1,7 @@
 """Controls of the station Blend: the equation, depth, order, faces."""
 
 from PySide6.QtCore import Qt
-from PySide6.QtWidgets import QMenu, QPushButton
+from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.base.settings import Sparse
 from mivex.core.material.effects import Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
@@ -9,7 +9,9 @@ from mivex.core.material.material import Glow, Mapping, Material, Normals, Packe
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
+from mivex.core.project.variants import differing, followed, followed_by, on_its_own
 from mivex.core.stage.draw import UNLIT_BLENDS
+from mivex.core.whatif import cost_of
 from mivex.ui import theme
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
@@ -19,6 +21,7 @@ from mivex.ui.stations.base import Page, Station
 
 def build_blend(c: Page, o: Overlay) -> None:
     """The blend with its live equation, and how it is drawn."""
+    _variant(c, o)
     c.model_field(Material, "blend", "material", o)
     blend = BLENDS[o.material.blend]
     equation = label("", "equation", wrap=True)
@@ -33,8 +36,9 @@ def build_blend(c: Page, o: Overlay) -> None:
             text += f"<br>As = alpha · {m.opacity:.2f}"
         factors = f"colour ({colour[0]}, {colour[1]})   alpha ({alpha[0]}, {alpha[1]})".replace("-", "−")
         soft = f"<span style='color:{theme.SOFT}'>"
+        cost = cost_of(m, c.engine.get(o.id).texture).words()
         equation.setText(f"<span style='font-weight:600'>{text}</span><br>{soft}factors: {factors}</span><br>"
-                         f"{soft}{blend.why}</span>")
+                         f"{soft}{blend.why}</span><br>{soft}a fragment: {cost}</span>")
 
     c.live.append(live)
     c.column.addSpacing(6)
@@ -83,6 +87,27 @@ def build_blend(c: Page, o: Overlay) -> None:
         c.column.addWidget(label(title, "section"))
         for key in group:
             c.model_field(Material, key, "material", o)
+
+
+def _variant(c: Page, o: Overlay) -> None:
+    """What a variant has of its own, and how it comes back to what it follows."""
+    base = followed_by(c.session.doc, o)
+    if base is None:
+        return
+    own = ", ".join(differing(o)) or "nothing yet: what you change here becomes its own"
+    c.column.addWidget(label(f"Takes its material from “{base.name}”. Its own: {own}.", "equation", wrap=True))
+    row = QHBoxLayout()
+    for words, hint, enabled, edit in (
+        ("As that one again", f"Everything as “{base.name}” has it.", bool(o.own), followed),
+        ("On its own", f"It stays as it is and follows “{base.name}” no longer.", True, on_its_own),
+    ):
+        button = QPushButton(words)
+        button.setToolTip(hint)
+        button.setEnabled(enabled)
+        button.clicked.connect(lambda _=False, w=words, e=edit: c.session.apply(w, lambda d: e(d, o.id)))  # type: ignore[misc]
+        row.addWidget(button)
+    c.column.addLayout(row)
+    c.column.addSpacing(6)
 
 
 EFFECTS: dict[str, tuple[type[Sparse], str]] = {
@@ -179,7 +204,7 @@ def packed_map(c: Page, o: Overlay) -> None:
 def _shape(o: Overlay) -> object:
     """What decides which fields there are."""
     m = o.material
-    return m.both_faces, m.erosion.by, m.erosion.form == "soft", tuple(
+    return o.variant_of, o.own, m.both_faces, m.erosion.by, m.erosion.form == "soft", tuple(
         getattr(getattr(m, part), head) != getattr(model(), head) for part, (model, head) in EFFECTS.items())
 
 
