@@ -109,8 +109,13 @@ def test_blending_in_display_values_is_what_such_receivers_do():
     c, a = held(RGBA), held(RGBA)[3]
     display = Lighting(blending="display")
     s, d = coded(c[:3]), coded(np.full(3, GROUND))
-    for blend, want in (("Translucent", s * a + d * (1 - a)), ("Premultiplied", s + d * (1 - a)), ("Additive", s * a + d),
-                        ("Multiply", d * (1 - a + s * a)), ("Solid", s)):
+    for blend, want in (
+        ("Translucent", s * a + d * (1 - a)),
+        ("Premultiplied", s + d * (1 - a)),
+        ("Additive", s * a + d),
+        ("Multiply", d * (1 - a + s * a)),
+        ("Solid", s),
+    ):
         got = pixel([panel(0, RGBA, FLAT, blend=blend)], lighting=display)[:3]
         assert np.allclose(got, np.where(want <= 1, light(np.minimum(want, 1)), got), atol=2e-5), blend
 
@@ -120,8 +125,7 @@ def test_hashed_dots_keep_alpha_in_the_mean_and_stay_with_the_surface():
 
     def kept(alpha, move=0.0):
         corners = np.array([(x + move, y, 0) for x, y in ((-2, 1.4), (2, 1.4), (2, -1.4), (-2, -1.4))])
-        d = panel(0, (1, 1, 1, alpha), corners,
-                  blend="Dithered", dither=Dither(by="surface"))
+        d = panel(0, (1, 1, 1, alpha), corners, blend="Dithered", dither=Dither(by="surface"))
         return draw_all([d], far).colour[..., 3] > 0
 
     for alpha in (0.2, 0.6, 0.8):
@@ -139,8 +143,15 @@ def test_flow_bends_the_picture_stands_still_at_its_edge_and_differs_by_placemen
     fine = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 200, 160)
 
     def seen(part="1", **flow):
-        d = Draw("f", quad(np.array([(-2, 1.8, 0), (2, 1.8, 0), (2, -1.8, 0), (-2, -1.8, 0)])), Coat(ramp.mips),
-                 Material(lit=False, flow=Flow(**flow)), (4, 0, 0.0), owner="o", part=part)
+        d = Draw(
+            "f",
+            quad(np.array([(-2, 1.8, 0), (2, 1.8, 0), (2, -1.8, 0), (-2, -1.8, 0)])),
+            Coat(ramp.mips),
+            Material(lit=False, flow=Flow(**flow)),
+            (4, 0, 0.0),
+            owner="o",
+            part=part,
+        )
         return draw_all([d], fine).colour[10:150, 20:180, 0]
 
     still = seen()
@@ -151,3 +162,63 @@ def test_flow_bends_the_picture_stands_still_at_its_edge_and_differs_by_placemen
     assert not np.allclose(moved, seen(strength=0.1, hold="bottom", time=0.9))
     assert not np.allclose(moved, seen(part="2", strength=0.1, hold="bottom", time=0.7))
     assert np.array_equal(seen(strength=0.1, varied=False), seen(part="2", strength=0.1, varied=False))
+
+
+@pytest.mark.parametrize("body", ["thin", "solid"])
+@pytest.mark.parametrize("yaw", [0, 35, -50])
+def test_refraction_sees_what_lies_where_the_bent_ray_comes_out(body, yaw):
+    view = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 201, 161)
+    x = (np.arange(2048, dtype=np.float32) + 0.5) / 2048
+    ramp = Texture(np.dstack([np.tile(x, (2, 1))] * 3 + [np.ones((2, 2048), np.float32)]), "data", bits=32)
+    wall = quad(np.array([(-4, 3, -1), (4, 3, -1), (4, -3, -1), (-4, -3, -1)], float))
+    opaque = Material(lit=False, blend="Solid", group="Solid", depth_write=True)
+    solid = Draw("wall", wall, Coat(ramp.mips), opaque, (1, 0, 0.0))
+    t, c = np.radians(yaw), held(RGBA)
+    turn = np.array([[np.cos(t), 0, np.sin(t)], [0, 1, 0], [-np.sin(t), 0, np.cos(t)]])
+    glass = Glass(on=True, index=1.5, edge_index=1.5, edge_opacity=c[3], thickness=0.3, body=body)
+    pane = panel(0, RGBA, FLAT @ turn.T, glass=glass)
+    # Snell's law in the plane of the ray and the normal, from the angles.
+    into = np.arcsin(np.sin(t) / 1.5)
+    way = t - into  # the ray turns towards the normal
+    long = 0.3 / np.cos(into) if body == "thin" else 0.3
+    right, ahead = -np.sin(way) * long, np.cos(way) * long
+    focal = min(161, 201 / 1.25) / 2 / np.tan(np.radians(30))
+    at = 100.5 + focal * right / (4 + ahead)
+    value = ((at - 100.5) / focal * 5 + 4) / 8
+    got = draw_all([solid, pane], view).colour[80, 100, :3]
+    assert np.allclose(got, c[:3] * c[3] + value * (1 - c[3]), atol=3e-4)
+    if yaw:
+        assert abs(value - 0.5) > 2e-3
+    straight = draw_all([solid, panel(0, RGBA, FLAT @ turn.T)], view).colour[80, 100, :3]
+    assert np.allclose(straight, c[:3] * c[3] + 0.5 * (1 - c[3]), atol=3e-4)
+
+
+def test_refracting_things_read_what_is_there_by_then_and_frost_blurs_it():
+    half = np.array([(-6, 5, -1), (0, 5, -1), (0, -5, -1), (-6, -5, -1)], float)
+    wall = panel(0, (1, 1, 1, 1), half, blend="Solid", depth_write=True, group="Solid")
+    wall = Draw("wall", wall.mesh, wall.coat, wall.material, (1, 0, 0.0))
+    film = panel(1, (0, 0, 1, 0.6), half * np.array([1, 1, 0.5]))
+    frosted = Glass(on=True, index=1.5, edge_index=1.5, edge_opacity=0.0, thickness=0.01, frost=1.0)
+    clear = frosted.model_copy(update={"frost": 0.0})
+
+    def seen(glass, order=(0, 1, 2)):
+        pane = panel(2, (0, 0, 0, 0), FLAT, glass=glass)
+        rows = [[wall, film, pane][k] for k in order]
+        found = draw_all(rows, VIEW).colour
+        for x, y in ((3, 4), (11, 9), (12, 9), (20, 15)):
+            told = account_of(rows, VIEW, x, y)
+            assert np.array_equal(np.array(told.end(), np.float32), found[y, x])
+            assert np.array_equal(np.array(told.end("exact"), np.float32), draw_exact(rows, VIEW).colour[y, x])
+        return found
+
+    sharp = seen(clear)
+    seen(frosted)
+    # A clear pane shows film and wall as they are; drawn before the film, it has not seen it yet, and the film covers it.
+    assert np.allclose(sharp[9, :10, :3], np.array([0.4, 0.4, 1.0]), atol=2e-3)
+    assert np.allclose(seen(clear, (0, 2, 1))[9, :10, :3], np.array([0.4, 0.4, 1.0]), atol=2e-3)
+    # Blurred over a tenth of the height at roughness 0.6: the edge of the wall is spread, the mean is kept.
+    tall = View(VIEW.camera, 240, 180)
+    one, other = (
+        draw_all([wall, film, panel(2, (0, 0, 0, 0), FLAT, glass=g)], tall).colour[90, :, 2] for g in (clear, frosted)
+    )
+    assert np.abs(np.diff(other)).max() < 0.2 * np.abs(np.diff(one)).max() and abs(one.mean() - other.mean()) < 0.01

@@ -19,6 +19,7 @@ from mivex.core.stage.looks import display_codes, tallied
 from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, run, sink_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
+_effect = Lazy("mivex.core.stage.kernels.effects")
 _settle = Lazy("mivex.core.stage.kernels.settle")
 
 SIZE = (256, 160)
@@ -182,6 +183,7 @@ def _seen(shown: Shown) -> Seen:
     run(Shot([d for d in shown.draws if not d.owner], view), bare, lighting, None, skip=("decals", "blended", "front"))
     shot = Shot(draws, view)
     shadows = shown.shadows(shot.lit)
+    shot.records.draws["special"] &= ~_effect.REFRACTS  # colours are not asked for
     light, held = light_record(lighting, shadows)
     frame = frame_record(view, buffers, lighting)
     where = np.array([0, view.height, 0, view.width, 0, shot.count], np.int64)

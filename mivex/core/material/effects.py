@@ -81,7 +81,18 @@ class Glass(Sparse):
                                 le=3, drag=(1, 2.4))
     edge_opacity: float = setting(1.0, "Edge opacity", "Opacity at a grazing angle; the face keeps its own.", ge=0, le=1)
     edge_colour: Rgb = setting((0.75, 0.85, 0.82), "Edge colour", "Colour at a grazing angle.", widget="colour")
+    thickness: float = setting(0.0, "Thickness", "How far light goes through it, bent, before it sees what lies behind; 0: "
+                               "straight on.", unit="m", ge=0, le=4, drag=(0, 0.5))
+    body: Literal["thin", "solid"] = setting(
+        "thin", "Body", "A thin pane has two faces and lets light go on as it came; in a solid body it stays bent.",
+        choices={"thin": "Thin pane", "solid": "Solid body"})
+    frost: float = setting(0.0, "Frosted", "Blurs what lies behind, by its roughness.", ge=0, le=1)
     edge_share: float = setting(0.0, "Edge coloured", "How far the edge takes that colour.", ge=0, le=1)
+
+    @property
+    def reads(self) -> bool:
+        """It reads what is drawn behind it."""
+        return self.on and (self.thickness > 0 or self.frost > 0)
 
 
 class Contact(Sparse):

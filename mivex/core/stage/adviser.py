@@ -27,6 +27,7 @@ from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, ru
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _settle = Lazy("mivex.core.stage.kernels.settle")
+_effect = Lazy("mivex.core.stage.kernels.effects")
 _orders = Lazy("mivex.core.stage.kernels.orders")
 
 EVERY = 7
@@ -130,8 +131,9 @@ def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequ
     run(shot, buffers, lighting, shadows, skip=SORTED)
     light, held = light_record(lighting, shadows)
     frame = frame_record(view, buffers, lighting)
-    step = next(p for p in shot.plan if p.name == "blended")
-    where = np.array([0, view.height, 0, view.width, step.first, step.last], np.int64)
+    steps = [p for p in shot.plan if p.name == "blended"]
+    shot.records.draws["special"] &= ~_effect.REFRACTS  # judged by what lies straight behind
+    where = np.array([0, view.height, 0, view.width, steps[0].first, steps[-1].last], np.int64)
     room = _settle.room_for(shot.polys, where, view.width)
     sink = sink_of(_paint.KEPT, 0, view.height, view.width, max(room, 1))
     _paint.paint(frame, light, shot.records.draws, shot.polys, where, NO_SURFACES, sink)

@@ -130,10 +130,16 @@ class Draw:
         return self.order[0] <= GROUPS.index("Decal")
 
 
+def refracts(m: Material) -> bool:
+    """Whether a material reads what is drawn behind it."""
+    return m.glass.reads and BLENDS[m.blend].see_through and m.group != "Decal"
+
+
 def bits_of(m: Material) -> int:
     """Which effects a material has, as bits."""
     parts = ((_effect.RECOLOUR, m.recolour.on), (_effect.TONES, m.tones.on), (_effect.EROSION, m.erosion.form != "none"),
              (_effect.FLOW, m.flow.strength > 0), (_effect.HALO, m.halo.strength > 0), (_effect.GLASS, m.glass.on),
+             (_effect.REFRACTS, refracts(m)),
              (_effect.CONTACT, m.contact.distance > 0 and BLENDS[m.blend].see_through),
              (_effect.HASHED, m.blend == "Dithered" and m.dither.by == "surface"))
     return sum(bit for bit, on in parts if on)
@@ -165,6 +171,7 @@ def _effects(row: Any, draw: Draw) -> None:
     g = m.glass
     row["glass"] = g.index, g.edge_index, g.edge_opacity, g.edge_share
     row["edge"] = light(g.edge_colour)
+    row["bend"] = g.thickness, g.body == "solid", g.frost
 
 
 def limits_of(seen: NDArray[np.bool_]) -> Floats:

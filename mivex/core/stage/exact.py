@@ -2,11 +2,13 @@
 
 What the depth buffer settles, settles it here too: Solid, Cutout and Dithered surfaces, and decals, which change such
 surfaces. Everything that is seen through is kept in lists, whatever draw group it stands in, whether or not it writes
-depth, and whatever its nudge; only Front stays in front. Depth is the one that the depth test sees, bias and all.
+depth, and whatever its nudge; only Front stays in front. What refracts stands where its distance puts it, and reads
+what is exact up to there. Depth is the one that the depth test sees, bias and all.
 """
 
 from collections.abc import Callable, Iterable
 from dataclasses import replace
+from functools import partial
 
 import numpy as np
 
@@ -14,11 +16,12 @@ from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import Stopped
 from mivex.core.base.lazy import Lazy
 from mivex.core.pixels.blends import BLENDS, GROUPS
+from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import Draw, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_of
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, run, sink_of
+from mivex.core.stage.passes import NO_SURFACES, Buffers, Pass, Shot, frame_record, run, sink_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _settle = Lazy("mivex.core.stage.kernels.settle")
@@ -30,9 +33,13 @@ SORTED = ("blended", "front")
 def in_lists(draws: Iterable[Draw]) -> list[Draw]:
     """Draws in an order in which all that is seen through, decals apart, comes after what is not."""
     blended = GROUPS.index("Blended")
-    rows = [replace(d, order=(blended, *d.order[1:]))
-            if BLENDS[d.material.blend].see_through and d.order[0] < blended and d.material.group != "Decal" else d
-            for d in draws]
+    rows = list(draws)
+    # What refracts has to wait for what lies behind it: then the distance decides, not the nudge.
+    level = any(refracts(d.material) for d in rows)
+    for i, d in enumerate(rows):
+        if BLENDS[d.material.blend].see_through and d.order[0] <= blended and d.material.group != "Decal":
+            wanted = (blended, 0 if level else d.order[1])
+            rows[i] = replace(d, order=(*wanted, d.order[2])) if d.order[:2] != wanted else d
     return sorted(rows, key=lambda d: d.order)
 
 
@@ -43,10 +50,14 @@ def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows
     top, low, left, right = box or (0, view.height, 0, view.width)
     frame = frame_record(view, buffers, lighting)
     light, held = light_record(lighting, shadows)
-    plan = [p for p in shot.plan if p.name in SORTED and p.first < p.last]
+    legs: list[list[Pass]] = [[]]
+    for p in (p for p in shot.plan if p.name in SORTED and p.first < p.last):
+        if p.reads:
+            legs.append([])
+        legs[-1].append(p)
 
-    def band(first: int, last: int) -> None:
-        for p in plan:
+    def band(first: int, last: int, leg: list[Pass]) -> None:
+        for p in leg:
             where = np.array([first + top, last + top, left, right, p.first, p.last], np.int64)
             room = _settle.room_for(shot.polys, where, view.width)
             if room:
@@ -54,7 +65,11 @@ def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows
                 _paint.paint(frame, light, shot.records.draws, shot.polys, where, NO_SURFACES, sink)
                 _settle.settle(frame, shot.records.draws, shot.polys, where, *sink[2:5])
 
-    run_bands(low - top, band, per_worker=24, least=8)
+    for leg in legs:
+        if leg and leg[0].reads:
+            chain = build_chain(buffers.colour)
+            frame["behind"] = chain.record.ctypes.data
+        run_bands(low - top, partial(band, leg=leg), per_worker=24, least=8)
     del held
 
 

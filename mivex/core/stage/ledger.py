@@ -4,20 +4,22 @@ The polygons are drawn one by one by the very kernels that draw the picture, int
 leaves is read off. So the last line is the picture's pixel, bit for bit.
 """
 
-from collections.abc import Collection
+from collections.abc import Callable, Collection
 from dataclasses import dataclass, replace
+from functools import partial
 
 import numpy as np
 
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
+from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw
-from mivex.core.stage.exact import SORTED, in_lists
+from mivex.core.stage.exact import SORTED, in_lists, lay_lists
 from mivex.core.stage.lighting import Shadows, light_record, shadows_of
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, Shot, frame_record, sink_of
+from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, Shot, frame_record, run, sink_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _shade = Lazy("mivex.core.stage.kernels.shade")
@@ -25,6 +27,8 @@ _settle = Lazy("mivex.core.stage.kernels.settle")
 _merge = Lazy("mivex.core.pixels.kernels.merge")
 
 Rgba = tuple[float, float, float, float]
+HELD = 8
+"""Pictures of what lies behind refracting things that a book keeps."""
 DRAWN, HIDDEN, CUT, DOTTED, LAYS = range(5)
 """Verdicts: it was drawn; hidden by depth; below the cutoff; not in the dither matrix; it only lays its depth."""
 
@@ -131,8 +135,9 @@ def _four(v: Floats) -> Rgba:
 class _Pixel:
     """A pixel of a shot, and the machinery to draw into it alone."""
 
-    def __init__(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, x: int, y: int) -> None:
-        self.shot, self.x, self.y = shot, x, y
+    def __init__(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, x: int, y: int,
+                 behind: Callable[[int], MipChain]) -> None:
+        self.shot, self.x, self.y, self._behind = shot, x, y, behind
         self.buffers = Buffers.of(shot.view)  # only one pixel of it is ever touched
         self.scene = np.empty_like(self.buffers.depth)
         self.display = int(lighting.blending == "display")
@@ -150,6 +155,12 @@ class _Pixel:
     @property
     def colour(self) -> Floats:
         return self.buffers.colour[self.y, self.x]
+
+    def look_through(self, p: int) -> None:
+        """Have at hand what polygon ``p`` sees behind it, where it refracts."""
+        for step in self.shot.plan if self.shot.reads else ():
+            if step.reads and step.first <= p < step.last:
+                self.frame["behind"] = self._behind(step.first).record.ctypes.data
 
     def probe(self, p: int, mode: int) -> tuple[Floats, int] | None:
         """What polygon ``p`` brings to the pixel: source, u, v, level, 1/w, and its verdict; None: nothing."""
@@ -209,6 +220,7 @@ def _set_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], *, whole:
             if pixel.buffers.depth[pixel.y, pixel.x] != before:
                 owner, at = draw.name, -1
             continue
+        pixel.look_through(p)
         got = pixel.probe(p, _paint.ALL)
         if got is None:
             continue
@@ -233,6 +245,7 @@ def _exact_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], rows: l
         for p in pixel.near[(pixel.near >= step.first) & (pixel.near < step.last)]:
             if int(shot.polys[p]["draw"]) in off or shot.polys[p]["only_depth"]:
                 continue
+            pixel.look_through(p)
             got = pixel.probe(p, _paint.ALL)
             if got is None:
                 continue
@@ -251,6 +264,8 @@ def _exact_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], rows: l
         for k in order[:n]:
             draw = draws[int(shot.polys[kept[k][0]]["draw"])]
             below = pixel.colour.copy()
+            if facts[k, 8] >= 0:
+                below[:3] = facts[k, 8:11]
             _merge.merge_one(BLENDS[draw.material.blend].code, np.ascontiguousarray(facts[k, :4]), below,
                              np.float32(draw.material.opacity), np.float32(0), np.float32(-1), pixel.display)
             pixel.colour[:] = below
@@ -273,9 +288,26 @@ class Book:
         self.lighting = lighting or Lighting()
         self.draws, self.sorted = draws, in_lists(draws)
         self.shot, self.exact = Shot(draws, view), Shot(self.sorted, view)
+        self._kept: dict[tuple[str, frozenset[int], int], MipChain] = {}
         self.shadows = None
         if self.shot.lit and self.lighting.shadows and self.lighting.lamp > 0:
             self.shadows = shadows_of(draws, self.lighting.towards_lamp)
+
+    def _behind(self, order: str, off: Collection[int], first: int) -> MipChain:
+        """What is drawn before polygon ``first``, as what refracts reads it; the last few are kept."""
+        key = order, frozenset(off), first
+        if key not in self._kept:
+            shot = (self.shot if order == "set" else self.exact).until(first, off)
+            buffers = Buffers.of(shot.view)
+            if order == "set":
+                run(shot, buffers, self.lighting, self.shadows)
+            else:
+                run(shot, buffers, self.lighting, self.shadows, skip=SORTED)
+                lay_lists(shot, buffers, self.lighting, self.shadows)
+            self._kept[key] = build_chain(buffers.colour)
+            while len(self._kept) > HELD:
+                self._kept.pop(next(iter(self._kept)))
+        return self._kept[key]
 
     def account(self, x: int, y: int, off: Collection[tuple[str, str]] = ()) -> Account:
         """The account of pixel ``x, y``.
@@ -289,10 +321,10 @@ class Book:
         """
         without = set(off)
         gone = [{i for i, d in enumerate(rows) if (d.owner, d.part) in without} for rows in (self.draws, self.sorted)]
-        first = _Pixel(self.shot, self.lighting, self.shadows, x, y)
+        first = _Pixel(self.shot, self.lighting, self.shadows, x, y, partial(self._behind, "set", gone[0]))
         background = _four(first.colour)
         lines = _set_lines(first, self.draws, gone[0])
-        second = _Pixel(self.exact, self.lighting, self.shadows, x, y)
+        second = _Pixel(self.exact, self.lighting, self.shadows, x, y, partial(self._behind, "exact", gone[1]))
         exact = _exact_lines(second, self.sorted, gone[1], _set_lines(second, self.sorted, gone[1], whole=False))
         # One name for a polygon, whichever order it stands in.
         names = {_name_of(self.sorted, self.exact, r.face): r.face for r in exact}

@@ -62,6 +62,9 @@ class Painter:
             self._buffers, self._behind = Buffers.of(view), Buffers.of(view)
             self._codes = np.empty((view.height, view.width, 3), np.uint8)
             boxes = [(0, view.height, 0, view.width)]
+        if boxes and shot.reads:
+            # What refracts reads from anywhere.
+            boxes = [(0, view.height, 0, view.width)]
         boxes = apart(boxes)
         screen = Screen(self._codes, lighting)
         for box in boxes:

@@ -5,8 +5,9 @@ blended is drawn over it, and what lies in front. Passes follow one another band
 in the cache; a pass that reads what others have drawn elsewhere starts only when all bands of the one before are done.
 """
 
-from collections.abc import Callable
-from dataclasses import dataclass
+from collections.abc import Callable, Collection
+from copy import copy
+from dataclasses import dataclass, replace
 from typing import Any
 
 import numpy as np
@@ -18,8 +19,9 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BAYER, GROUPS
 from mivex.core.pixels.colour import SCREEN
+from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw, Records
+from mivex.core.stage.draw import Draw, Records, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.records import FRAME, LIGHT, POLY
@@ -45,7 +47,7 @@ def sink_of(mode: int = 0, row: int = 0, rows: int = 0, width: int = 0, room: in
     heads = np.zeros((2, rows, width), np.int32)
     if room:
         heads[0] = -1
-    return mode, row, heads, np.empty((room, 3), np.int32), np.empty((room, 8), np.float32), np.zeros(1, np.int64)
+    return mode, row, heads, np.empty((room, 3), np.int32), np.empty((room, 12), np.float32), np.zeros(1, np.int64)
 
 
 PICTURE = sink_of()
@@ -141,12 +143,30 @@ class Shot:
             count = _ranked(self.polys, begun, count, d)
             ends[_PASS_OF[GROUPS[d.order[0]]]] = count
         at, plan = 0, []
+        owner = self.polys["draw"][:count]
+        reading = [i for i, d in enumerate(draws) if refracts(d.material) and not d.before_light]
         for name in ("solid", "decals", "light", "blended", "front"):
             end = at if name == "light" else max(at, ends[name])
+            for i in reading if name in ("blended", "front") else ():
+                first, last = (int(np.searchsorted(owner, i, side)) for side in ("left", "right"))
+                if at <= first < last <= end:
+                    # It reads what is there by then: all that comes before it is finished first.
+                    plan += [Pass(name, at, first), Pass(name, first, last, reads=True)]
+                    at = last
             plan.append(Pass(name, at, end))
             at = end
         self.plan = tuple(plan)
+        self.reads = any(p.reads for p in plan)
         self.count = count
+
+    def until(self, first: int, off: Collection[int] = ()) -> "Shot":
+        """Only what comes before polygon ``first``, without some draws."""
+        made = copy(self)
+        made.plan = tuple(replace(p, last=min(p.last, first)) for p in self.plan if p.first < first or p.first == p.last)
+        if off:
+            made.polys = self.polys.copy()
+            made.polys["bottom"][np.isin(made.polys["draw"], list(off))] = -np.inf
+        return made
 
     def box(self, first: int, last: int) -> Box | None:
         """What polygons ``first`` to ``last`` can touch; None where that is nothing."""
@@ -235,6 +255,10 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
             legs.append([])
         legs[-1].append(p)
     for number, leg in enumerate(legs):
+        if leg and leg[0].reads:
+            chain = build_chain(buffers.colour)
+            frame["behind"] = chain.record.ctypes.data
+
         def band(first: int, last: int, leg: list[Pass] = leg, ending: bool = number == len(legs) - 1) -> None:
             first, last = first + top, last + top
             surfaces = NO_SURFACES

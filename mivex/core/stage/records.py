@@ -29,7 +29,7 @@ DRAW = np.dtype([
     ("tone_lane", np.int64), ("tone_at", np.float32), ("tone_soft", np.float32), ("tone_above", np.float32, 3),
     ("tone_below", np.float32, 3), ("erosion", np.float32, 4), ("flow", np.float32, 5), ("flow_seed", np.int64),
     ("halo_lane", np.int64), ("halo", np.float32, 3), ("contact", np.float32), ("glass", np.float32, 4),
-    ("edge", np.float32, 3),
+    ("edge", np.float32, 3), ("bend", np.float32, 3),
 ])
 """A draw: blend and depth, the limits of its texture, which pictures its inputs read, where its UVs go.
 
@@ -38,7 +38,8 @@ its colour. ``trim``: limits of u, v, u + v and u − v beyond which the texture
 the mesh's UVs to the texture's. ``chain``: addresses of the pictures' records. ``special``: bits of the effects that it
 has, see `kernels.effects`; ``erosion``: form (1 fade, 2 erode, 3 soft), amount, softness, driven by the tint; ``flow``:
 strength, scale, how far it has scrolled right and up, held at the top (1) or the bottom (−1); ``glass``: index of face and
-edge, opacity and share of colour at the edge. An input is ``shift + gain · texel``, or ``shift`` where its slot is −1.
+edge, opacity and share of colour at the edge; ``bend``: thickness, solid body, frost. An input is ``shift + gain · texel``,
+or ``shift`` where its slot is −1.
 """
 
 POLY = np.dtype([
@@ -58,10 +59,11 @@ FRAME = np.dtype([
     ("colour", np.uint64), ("depth", np.uint64), ("matrix", np.uint64), ("width", np.int64), ("height", np.int64),
     ("eye", np.float32, 3), ("right", np.float32, 3), ("up", np.float32, 3), ("ahead", np.float32, 3),
     ("focal", np.float32), ("x", np.float32), ("y", np.float32), ("ground", np.float32),
-    ("scene", np.uint64), ("display", np.int64),
+    ("scene", np.uint64), ("display", np.int64), ("behind", np.uint64),
 ])
-"""What is drawn into, and from where; ``matrix`` is the address of the ordered matrix, ``scene`` of 1/w of
-what is solid; ``display``: blends work on display values."""
+"""What is drawn into, and from where; ``matrix`` is the address of the ordered matrix, ``scene`` of 1/w of what is solid;
+``display``: blends work on display values; ``behind``: address of a chain of what is drawn already, for what refracts.
+"""
 
 LIGHT = np.dtype([
     ("sky", np.uint64), ("sizes", np.int64, 16), ("starts", np.int64, 16), ("levels", np.int64),

@@ -25,7 +25,7 @@ from mivex.core.pixels.kernels.lanes import (
     with_last4,
 )
 
-RECOLOUR, TONES, EROSION, FLOW, HALO, CONTACT, GLASS, HASHED = 1, 2, 4, 8, 16, 32, 64, 128
+RECOLOUR, TONES, EROSION, FLOW, HALO, CONTACT, GLASS, HASHED, REFRACTS = 1, 2, 4, 8, 16, 32, 64, 128, 256
 """Bits of a draw's ``special``."""
 
 

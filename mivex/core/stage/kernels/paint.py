@@ -25,9 +25,10 @@ from mivex.core.pixels.kernels.lanes import (
 )
 from mivex.core.pixels.kernels.merge import blend4, kept, merge4
 from mivex.core.pixels.kernels.sampling import bilinear4, high_of, mix4, texels_of, trilinear4, wide_of
-from mivex.core.stage.kernels.effects import GLASS, HASHED
+from mivex.core.stage.kernels.effects import GLASS, HASHED, REFRACTS
 from mivex.core.stage.kernels.shade import (
     angled,
+    behind4,
     lean4,
     lit_fragment,
     met,
@@ -121,7 +122,7 @@ def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
 
 
 @inlined
-def _keep(sink, p, y, x, iw, verdict, source, hold):
+def _keep(sink, p, y, x, iw, verdict, source, behind, hold):
     """Put a fragment on the list of its pixel."""
     heads, links, facts, used = sink[2], sink[3], sink[4], sink[5]
     n = used[0]
@@ -130,10 +131,11 @@ def _keep(sink, p, y, x, iw, verdict, source, hold):
         row = y - sink[1]
         links[n, 0], links[n, 1], links[n, 2] = heads[0, row, x], p, verdict
         heads[0, row, x] = n
-        at = np.uint64(facts.ctypes.data) + np.uint64(n * 32)
+        at = np.uint64(facts.ctypes.data) + np.uint64(n * 48)
         store4(at, source)
         store4(at + np.uint64(16), load4(hold + np.uint64(160)))
         store1(at + np.uint64(28), iw)
+        store4(at + np.uint64(32), behind)
 
 
 @kernel
@@ -180,16 +182,21 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         if draw.lit and mode != TALLY and (mode == ALL or not (surface and (draw.decal or draw.blend <= 2))):
             source = lit_fragment(frame, light, source, hold, iw, x0 + i, y)
         source = met(frame, draw, source, iw, x0 + i, y)
+        through = draw.special & REFRACTS and not surface
+        behind = splat4(np.float32(-1))
+        if through:
+            behind = behind4(frame, draw, hold, iw, x0 + i, y)
         if mode in (KEPT, ALL):
             _keep(sink, p, y, x0 + i, biased(iw, draw.bias) if draw.bias > 0 else iw,
-                  1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3, source, hold)
+                  1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3, source, behind, hold)
             continue
         if surface:
             onto_surface(draw, source, hold, surface + np.uint64((x0 + i) * 64))
         else:
             to = colour + np.uint64(i * 16)
             before = load4(to)
-            after = blend4(frame.display, draw.blend, source, before, draw.tint[3])
+            below = with_last4(behind, last4(before)) if through else before
+            after = blend4(frame.display, draw.blend, source, below, draw.tint[3])
             store4(to, after)
             if mode == TALLY and draw.looked:
                 d = sub4(after, before)
@@ -220,7 +227,8 @@ def paint(frames, lights, draws, polys, box, surfaces, sink):
 
         ``heads`` int32 (2, rows, width): the last fragment of each pixel, −1: none; or the two counts. ``links`` int32
         (n, 3): the one before, polygon, verdict (0 drawn, 1 hidden, 2 below the cutoff, 3 not in the matrix).
-        ``facts`` float32 (n, 8): source colour and alpha, u, v, level, 1/w as the test sees it. ``used`` int64 (1,).
+        ``facts`` float32 (n, 12): source colour and alpha, u, v, level, 1/w as the test sees it, and what is seen through
+        it where it refracts (below zero: what is there). ``used`` int64 (1,).
     """
     frame, light = frames[0], lights[0]
     first, last, left, right = box[0], box[1], box[2], box[3]

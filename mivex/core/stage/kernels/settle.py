@@ -8,7 +8,7 @@ Carpenter (1984), *The A-buffer, an Antialiased Hidden Surface Method*.
 import numpy as np
 
 from mivex.core.base.compile import kernel
-from mivex.core.pixels.kernels.lanes import load4, store4
+from mivex.core.pixels.kernels.lanes import last4, load4, red4, store4, with_last4
 from mivex.core.pixels.kernels.merge import blend4
 from mivex.core.stage.kernels.walk import span
 
@@ -83,7 +83,9 @@ def settle(frames, draws, polys, box, heads, links, facts):
             for i in range(n):
                 k = order[i]
                 draw = draws[polys[links[k, 1]].draw]
-                c = blend4(frame.display, draw.blend, load4(at + np.uint64(k * 32)), c, draw.tint[3])
+                behind = load4(at + np.uint64(k * 48 + 32))
+                below = c if red4(behind) < np.float32(0) else with_last4(behind, last4(c))
+                c = blend4(frame.display, draw.blend, load4(at + np.uint64(k * 48)), below, draw.tint[3])
             store4(to, c)
 
 

@@ -194,6 +194,42 @@ def angled(frame, draw, source, hold, iw, x, y):
     return edged(draw, source, red4(own) * view[0] + green4(own) * view[1] + blue4(own) * view[2])
 
 
+@kernel
+def behind4(frame, draw, hold, iw, x, y):
+    """What is seen through a fragment that refracts: what is drawn already, where its bent ray comes out.
+
+    Snell's law at the first face; a thin pane's second face turns the ray back, so that only its place has moved. Frosted
+    by a tenth of the picture's height at most.
+    """
+    place, view = _eye(frame, iw, x, y)
+    own = load4(hold + np.uint64(112))
+    nx, ny, nz = red4(own), green4(own), blue4(own)
+    one, zero = np.float32(1), np.float32(0)
+    c = nx * view[0] + ny * view[1] + nz * view[2]
+    if c < zero:
+        nx, ny, nz, c = -nx, -ny, -nz, -c
+    eta = one / max(draw.glass[0] + (draw.glass[1] - draw.glass[0]) * (one - c), one)
+    s = math.sqrt(max(one - eta * eta * (one - c * c), zero))
+    k = eta * c - s
+    rx, ry, rz = k * nx - eta * view[0], k * ny - eta * view[1], k * nz - eta * view[2]
+    long = draw.bend[0]
+    if draw.bend[1] == zero:
+        long = long / max(s, np.float32(1e-3))
+    ex = place[0] + rx * long - frame.eye[0]
+    ey = place[1] + ry * long - frame.eye[1]
+    ez = place[2] + rz * long - frame.eye[2]
+    z = max(ex * frame.ahead[0] + ey * frame.ahead[1] + ez * frame.ahead[2], np.float32(1e-4))
+    a = (ex * frame.right[0] + ey * frame.right[1] + ez * frame.right[2]) / z
+    b = (ex * frame.up[0] + ey * frame.up[1] + ez * frame.up[2]) / z
+    u = (frame.x + frame.focal * a) / np.float32(frame.width)
+    v = (frame.y - frame.focal * b) / np.float32(frame.height)
+    blur = draw.bend[2] * last4(own) * np.float32(0.1) * np.float32(frame.height)
+    level, share = 0, zero
+    if blur > one:
+        level, share = level_of(blur * blur, levels_of(frame.behind) - 1)
+    return trilinear4(frame.behind, u, v, level, share, False)
+
+
 @inlined
 def met(frame, draw, source, iw, x, y):
     """A fragment, faded where it comes near to what is solid."""
