@@ -13,12 +13,13 @@ from numpy.typing import NDArray
 from mivex.core.base.kept import kept
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
+from mivex.core.layers.heights import normals_of
 from mivex.core.material.material import CHANNEL_NAMES, Channel, Material, Sourced
 from mivex.core.material.material import Mapping as MaterialMapping
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import to_linear
-from mivex.core.pixels.mips import MipChain
+from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import PACKED, Workshop
 from mivex.core.stage import placing
@@ -116,6 +117,13 @@ class _Pictures:
         return Input(part.value, t.mips, list(CHANNEL_NAMES).index(part.channel), part.invert)
 
 
+def _raised(texture: Texture, relief: float) -> MipChain:
+    """Normals of a picture whose alpha stands out of the surface, or lies sunk in it."""
+    short = float(min(texture.height, texture.width))
+    return kept(texture, ("raised", relief), lambda: build_chain(np.dstack(
+        [normals_of(np.ascontiguousarray(texture.alpha), short, relief), np.ones(texture.alpha.shape, np.float32)])))
+
+
 def coat_of(material: Material, pictures: "_Pictures") -> Coat:
     """The pictures on a surface, as the material says."""
     f = material.finish
@@ -123,6 +131,8 @@ def coat_of(material: Material, pictures: "_Pictures") -> Coat:
     plain = f.opacity.source == "own" and f.opacity.channel == "alpha" and not f.opacity.invert and f.opacity.value == 1
     own_alpha = plain and colour is pictures.own
     normal = pictures.texture(f.normal, "data") or pictures.own.channels.get("normal")
+    relief = material.on_surface.relief
+    raised = _raised(pictures.own, relief) if normal is None and relief and material.group == "Decal" else None
     glow = pictures.texture(f.glow, "colour") or pictures.own.channels.get("emissive")
     # What layers give off shines by itself, as strongly as they say.
     strength = f.glow.strength or (1.0 if "emissive" in pictures.own.channels else 0.0)
@@ -131,7 +141,7 @@ def coat_of(material: Material, pictures: "_Pictures") -> Coat:
     return Coat(colour.mips, texture_limits(colour, material.blend) if own_alpha and unmapped else None,
                 None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness, "roughness"),
                 pictures.value(f.metal, "metal"), pictures.value(f.occlusion, "occlusion"),
-                normal.mips if normal else None, f.normal.strength, f.normal.green == "up",
+                normal.mips if normal else raised, f.normal.strength, f.normal.green == "up",
                 (r, g, b), glow.mips if glow else None, not colour.data, material.mapping.uv_set, material.mapping.rows)
 
 

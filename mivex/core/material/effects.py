@@ -102,6 +102,27 @@ class Contact(Sparse):
                               "where smoke meets the floor; 0: not.", unit="m", ge=0, le=20, drag=(0, 1))
 
 
+class Breakup(Sparse):
+    """A noise eats into it: worn paint, a torn stencil."""
+
+    amount: float = setting(0.0, "Broken up", "How much of it a noise eats away; 0: nothing, 1: all.", ge=0, le=1)
+    scale: float = setting(6.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.5, le=128,
+                           drag=(2, 32))
+    soft: float = setting(0.1, "Edge", "Width of the edges that it eats.", ge=0.001, le=1)
+    seed: int = setting(1, "Seed", "Another number, another noise.", ge=0, le=99999, drag=(0, 100))
+
+
+class OnSurface(Sparse):
+    """What a decal changes of the surface that it lies on, each by its weight times alpha."""
+
+    colour: float = setting(1.0, "Colour of it", "How far the surface takes the decal's colour.", ge=0, le=1)
+    gloss: float = setting(1.0, "Gloss of it", "How far the surface takes the decal's roughness and metal.", ge=0, le=1)
+    bumps: float = setting(1.0, "Bumps of it", "How far the surface takes the decal's normals.", ge=0, le=1)
+    glow: float = setting(1.0, "Glow of it", "How much of the decal's own light the surface gives off.", ge=0, le=1)
+    relief: float = setting(0.0, "Raised", "Its alpha stands out of the surface, or lies sunk in it below 0.", ge=-4, le=4,
+                            drag=(-1, 1))
+
+
 class Dither(Sparse):
     """Where the dots of Dithered come from."""
 

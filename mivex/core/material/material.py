@@ -6,7 +6,18 @@ from typing import Any, Literal
 from pydantic import BaseModel, ConfigDict, Field, SerializerFunctionWrapHandler, model_serializer
 
 from mivex.core.base.settings import Rgb, Sparse, setting
-from mivex.core.material.effects import Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
+from mivex.core.material.effects import (
+    Breakup,
+    Contact,
+    Dither,
+    Erosion,
+    Flow,
+    Glass,
+    Halo,
+    OnSurface,
+    Recolour,
+    Tones,
+)
 from mivex.core.pixels.blends import BLENDS, BlendName, GroupName
 
 Kind = Literal["glass", "decal", "logo", "sprite", "cloth"]
@@ -113,7 +124,7 @@ DISTANCES: dict[str, str] = {"object": "Whole object", "nearest": "Nearest point
 
 
 RARE = frozenset({"depth_first", "back_first", "distance", "erosion", "tones", "recolour", "flow", "halo", "glass",
-                  "contact", "dither"})
+                  "contact", "dither", "breakup", "on_surface"})
 """Settings of a material that the file holds only where they are not as usual."""
 
 
@@ -157,6 +168,8 @@ class Material(BaseModel):
     glass: Glass = Field(default_factory=Glass)
     contact: Contact = Field(default_factory=Contact)
     dither: Dither = Field(default_factory=Dither)
+    breakup: Breakup = Field(default_factory=Breakup)
+    on_surface: OnSurface = Field(default_factory=OnSurface)
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         """Effects and finer points of order are written only where they are not as usual."""

@@ -139,7 +139,7 @@ def bits_of(m: Material) -> int:
     """Which effects a material has, as bits."""
     parts = ((_effect.RECOLOUR, m.recolour.on), (_effect.TONES, m.tones.on), (_effect.EROSION, m.erosion.form != "none"),
              (_effect.FLOW, m.flow.strength > 0), (_effect.HALO, m.halo.strength > 0), (_effect.GLASS, m.glass.on),
-             (_effect.REFRACTS, refracts(m)),
+             (_effect.REFRACTS, refracts(m)), (_effect.BROKEN, m.breakup.amount > 0),
              (_effect.CONTACT, m.contact.distance > 0 and BLENDS[m.blend].see_through),
              (_effect.HASHED, m.blend == "Dithered" and m.dither.by == "surface"))
     return sum(bit for bit, on in parts if on)
@@ -148,6 +148,8 @@ def bits_of(m: Material) -> int:
 def _effects(row: Any, draw: Draw) -> None:
     m = draw.material
     row["special"] = bits_of(m)
+    w = m.on_surface
+    row["weights"] = w.colour, w.gloss, w.bumps, w.glow
     if not row["special"]:
         return
     lanes = list(LANES)
@@ -171,6 +173,8 @@ def _effects(row: Any, draw: Draw) -> None:
     g = m.glass
     row["glass"] = g.index, g.edge_index, g.edge_opacity, g.edge_share
     row["edge"] = light(g.edge_colour)
+    b = m.breakup
+    row["breakup"], row["breakup_seed"] = (b.amount, b.soft, b.scale), b.seed
     row["bend"] = g.thickness, g.body == "solid", g.frost
 
 

@@ -72,6 +72,21 @@ class SurfacePlace(Frozen):
     height: float = Field(1.0, gt=0, le=100)
 
 
+class ProjectedPlace(Frozen):
+    """A decal thrown by a box onto whatever surface lies inside: ``at`` is its middle, thrown against where it faces."""
+
+    id: str = Field(default_factory=new_id)
+    mount: Literal["projected"] = "projected"
+    at: Vec3 = (0.0, 0.0, 0.8)
+    yaw: float = 0.0
+    pitch: float = 90.0
+    roll: float = 0.0
+    width: float = Field(1.0, gt=0, le=100)
+    height: float = Field(1.0, gt=0, le=100)
+    depth: float = Field(0.6, gt=0, le=100, description="Nothing beyond half of it takes the picture.")
+    angle: float = Field(80.0, ge=1, le=90, description="Degrees to the box from which nothing is left.")
+
+
 Form = Literal["crossed", "stack", "box", "cylinder", "curved", "dome"]
 FORMS: dict[str, str] = {"crossed": "Crossed panels", "stack": "Stack of panels", "box": "Box", "cylinder": "Cylinder",
                          "curved": "Curved plate", "dome": "Dome"}
@@ -108,7 +123,7 @@ class MeshPlace(Frozen):
     height: float = Field(1.0, gt=0, le=100)
 
 
-Place = Annotated[PanelPlace | HullPlace | BillboardPlace | SurfacePlace | ShapePlace | MeshPlace,
+Place = Annotated[PanelPlace | HullPlace | BillboardPlace | SurfacePlace | ProjectedPlace | ShapePlace | MeshPlace,
                   Field(discriminator="mount")]
 
 

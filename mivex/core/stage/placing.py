@@ -17,13 +17,15 @@ from mivex.core.stage.places import (
     PanelPlace,
     Pivot,
     Place,
+    ProjectedPlace,
     ShapePlace,
     SurfacePlace,
 )
+from mivex.core.stage.projecting import projected
 from mivex.core.stage.surroundings import World
 
 
-def facing(place: PanelPlace | SurfacePlace | MeshPlace | ShapePlace) -> Doubles:
+def facing(place: PanelPlace | SurfacePlace | MeshPlace | ShapePlace | ProjectedPlace) -> Doubles:
     """Unit direction that a placement faces, from its yaw and pitch."""
     yaw, pitch = math.radians(place.yaw), math.radians(place.pitch)
     return np.array([math.sin(yaw) * math.cos(pitch), math.sin(pitch), math.cos(yaw) * math.cos(pitch)])
@@ -46,7 +48,7 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
         centre, right, up = np.array(place.at), view.axes[0], view.axes[1]
         if place.upright:
             up = np.array([0.0, 1.0, 0.0])
-    elif isinstance(place, SurfacePlace):
+    elif isinstance(place, SurfacePlace | ProjectedPlace):
         n = facing(place)
         centre = np.array(place.at)
         over = np.array([0.0, 1.0, 0.0]) if abs(n[1]) < 0.95 else np.array([0.0, 0.0, -1.0])
@@ -141,6 +143,15 @@ def _round(mesh: Mesh, view: View) -> Doubles:
     return flat @ view.axes + view.eye
 
 
+def _thrown(place: ProjectedPlace, pivot: Pivot, view: View, world: World) -> Mesh:
+    """What a projected decal covers."""
+    at, right, up = frame(place, view)
+    r, u = right / np.linalg.norm(right), up / np.linalg.norm(up)
+    at = at + right * (1 - 2 * pivot[0]) + up * (2 * pivot[1] - 1)
+    return projected(world.surroundings.meshes, at, np.stack([r, u, facing(place)]),
+                     (place.width, place.height, place.depth), place.angle)
+
+
 def _laid(place: SurfacePlace, pivot: Pivot, world: World, cells: int) -> tuple[Doubles, Doubles]:
     return lay(world.surroundings.meshes, np.array(place.at), facing(place), place.roll, (place.width, place.height),
                pivot, cells)
@@ -156,6 +167,8 @@ def mesh(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None =
         return carried
     if isinstance(place, ShapePlace):
         return _formed(place, pivot)
+    if isinstance(place, ProjectedPlace) and world is not None:
+        return _thrown(place, pivot, view, world)
     if isinstance(place, HullPlace):
         along, around = _hull_grid(place, 12, pivot)
         p, n = hull_point(along, around)
@@ -199,7 +212,7 @@ def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float
     view; decals slide over the hull, or over whatever surface is under the pointer.
     """
     c = centre(place, view)
-    if isinstance(place, SurfacePlace) and world is not None:
+    if isinstance(place, SurfacePlace | ProjectedPlace) and world is not None:
         # The pointer keeps its distance from the pivot on screen.
         seen = view.on_screen(c[None])[0]
         to = (float(seen[0]) + end[0] - start[0], float(seen[1]) + end[1] - start[1])
@@ -224,7 +237,7 @@ def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float
     return {"at": tuple(round(float(v), 4) for v in np.clip(to, -20, 20))}
 
 
-def pushed(place: PanelPlace | BillboardPlace | SurfacePlace | ShapePlace | MeshPlace, view: View,
+def pushed(place: PanelPlace | BillboardPlace | SurfacePlace | ShapePlace | MeshPlace | ProjectedPlace, view: View,
            pixels: float) -> dict[str, object]:
     """New position moved along the view, away for positive ``pixels``."""
     c = np.array(place.at)

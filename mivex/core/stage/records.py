@@ -30,6 +30,7 @@ DRAW = np.dtype([
     ("tone_below", np.float32, 3), ("erosion", np.float32, 4), ("flow", np.float32, 5), ("flow_seed", np.int64),
     ("halo_lane", np.int64), ("halo", np.float32, 3), ("contact", np.float32), ("glass", np.float32, 4),
     ("edge", np.float32, 3), ("bend", np.float32, 3),
+    ("weights", np.float32, 4), ("breakup", np.float32, 3), ("breakup_seed", np.int64),
 ])
 """A draw: blend and depth, the limits of its texture, which pictures its inputs read, where its UVs go.
 
@@ -38,8 +39,9 @@ its colour. ``trim``: limits of u, v, u + v and u − v beyond which the texture
 the mesh's UVs to the texture's. ``chain``: addresses of the pictures' records. ``special``: bits of the effects that it
 has, see `kernels.effects`; ``erosion``: form (1 fade, 2 erode, 3 soft), amount, softness, driven by the tint; ``flow``:
 strength, scale, how far it has scrolled right and up, held at the top (1) or the bottom (−1); ``glass``: index of face and
-edge, opacity and share of colour at the edge; ``bend``: thickness, solid body, frost. An input is ``shift + gain · texel``,
-or ``shift`` where its slot is −1.
+edge, opacity and share of colour at the edge; ``bend``: thickness, solid body, frost; ``breakup``: threshold, softness,
+scale. ``weights``: how far a decal changes colour, gloss, normal and glow of its surface. An input is ``shift + gain ·
+texel``, or ``shift`` where its slot is −1.
 """
 
 POLY = np.dtype([

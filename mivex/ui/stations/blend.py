@@ -4,7 +4,18 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.base.settings import Sparse
-from mivex.core.material.effects import Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
+from mivex.core.material.effects import (
+    Breakup,
+    Contact,
+    Dither,
+    Erosion,
+    Flow,
+    Glass,
+    Halo,
+    OnSurface,
+    Recolour,
+    Tones,
+)
 from mivex.core.material.material import Glow, Mapping, Material, Normals, PackedName, default_material, packed
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import edits
@@ -87,6 +98,11 @@ def build_blend(c: Page, o: Overlay) -> None:
         c.column.addWidget(label(title, "section"))
         for key in group:
             c.model_field(Material, key, "material", o)
+    if o.material.group == "Decal" and lit:
+        c.column.addSpacing(6)
+        c.column.addWidget(label("What it changes of its surface", "section"))
+        for key in OnSurface.model_fields:
+            nested_field(c, o, OnSurface, "on_surface", key)
 
 
 def _variant(c: Page, o: Overlay) -> None:
@@ -112,7 +128,7 @@ def _variant(c: Page, o: Overlay) -> None:
 
 EFFECTS: dict[str, tuple[type[Sparse], str]] = {
     "contact": (Contact, "distance"), "erosion": (Erosion, "form"), "tones": (Tones, "on"), "recolour": (Recolour, "on"),
-    "halo": (Halo, "strength"), "flow": (Flow, "strength"), "glass": (Glass, "on"),
+    "breakup": (Breakup, "amount"), "halo": (Halo, "strength"), "flow": (Flow, "strength"), "glass": (Glass, "on"),
 }
 """Effects: the model, and the setting that switches it on; the others are shown while it is."""
 
@@ -204,7 +220,7 @@ def packed_map(c: Page, o: Overlay) -> None:
 def _shape(o: Overlay) -> object:
     """What decides which fields there are."""
     m = o.material
-    return o.variant_of, o.own, m.both_faces, m.erosion.by, m.erosion.form == "soft", tuple(
+    return o.variant_of, o.own, m.group == "Decal", m.both_faces, m.erosion.by, m.erosion.form == "soft", tuple(
         getattr(getattr(m, part), head) != getattr(model(), head) for part, (model, head) in EFFECTS.items())
 
 

@@ -13,6 +13,7 @@ from mivex.core.stage.places import (
     MeshPlace,
     PanelPlace,
     Place,
+    ProjectedPlace,
     ShapePlace,
     SurfacePlace,
 )
@@ -21,9 +22,8 @@ from mivex.ui.fields.fields import ChoiceField, NumberField, SwitchField
 from mivex.ui.fields.labels import label
 from mivex.ui.stations.base import Page, Station
 
-_MOUNTS = {"panel": "Panel", "shape": "A simple shape",
-           "hull": "On the hull", "surface": "On any surface", "billboard": "Faces the camera",
-           "mesh": "On a mesh …"}
+_MOUNTS = {"panel": "Panel", "shape": "A simple shape", "hull": "On the hull", "surface": "On any surface",
+           "projected": "Thrown by a box", "billboard": "Faces the camera", "mesh": "On a mesh …"}
 
 
 HELD = (("Held across", "Point of it that stands at the place: 0 its left, 1 its right."),
@@ -78,6 +78,7 @@ def new_place(c: Page, overlay_id: str, mount: str) -> None:
     place: Place = (HullPlace(along=-0.6 + shift, **size) if mount == "hull" else
                     PanelPlace(at=(-0.6 + shift, 1.1, 0.8), **size) if mount == "panel" else
                     SurfacePlace(at=(-0.6 + shift, 0.0, 1.2), **size) if mount == "surface" else
+                    ProjectedPlace(at=(-0.6 + shift, 0.0, 1.2), **size) if mount == "projected" else
                     ShapePlace(at=(-0.6 + shift, size["height"] / 2, 0.9), **size) if mount == "shape" else
                     BillboardPlace(at=(-0.6 + shift, 1.2, 0.9), **size))
     if mount == "mesh":
@@ -125,7 +126,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
                 ("Across", "Metres to the right, seen from the dock.", -4, 4),
                 ("Height", "Metres above the floor.", 0, 4), ("Towards", "Metres towards the viewer.", -4, 4))):
             number(name, hint, "at", low, high, (-20, 20), "m", (0.0, 1.2, 0.8)[axis], axis)
-    if isinstance(place, PanelPlace | SurfacePlace | MeshPlace | ShapePlace):
+    if isinstance(place, PanelPlace | SurfacePlace | MeshPlace | ShapePlace | ProjectedPlace):
         number("Yaw", "Turns it about the upright axis.", "yaw", -180, 180, (-360, 360), "°")
         number("Pitch", "Tips it back and forth.", "pitch", -90, 90, (-360, 360), "°")
     number("Roll", "Turns it in its own plane.", "roll", -180, 180, (-360, 360), "°")
@@ -144,6 +145,10 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
             number("Depth", "Metres from front to back.", "depth", 0.05, 4, (0.001, 100), "m", 0.5)
         if place.form == "curved":
             number("Bend", "Degrees that it is bent through.", "bend", 5, 360, (1, 360), "°", 90.0)
+    if isinstance(place, ProjectedPlace):
+        number("Depth", "Of the box: nothing beyond takes the picture.", "depth", 0.05, 4, (0.001, 100), "m", 0.6)
+        number("Gone at", "Angle to the box from which nothing is left; it fades from half of it.", "angle", 10,
+               90, (1, 90), "°", 80.0)
     if isinstance(place, BillboardPlace):
         upright = SwitchField("Upright", "Turns to the camera about the upright axis only: flames stay upright.",
                               lambda: now().upright, default=False)

@@ -8,7 +8,7 @@ from PySide6.QtCore import QPointF, Qt
 from mivex.core.project import edits
 from mivex.core.stage import placing
 from mivex.core.stage.camera import View, orbit, pan
-from mivex.core.stage.places import HullPlace, MeshPlace, Place, ShapePlace, SurfacePlace
+from mivex.core.stage.places import HullPlace, MeshPlace, Place, ProjectedPlace, ShapePlace, SurfacePlace
 from mivex.ui.tools.base import Drag, Mouse, Tool, far
 
 LEAST = 3.0
@@ -90,7 +90,7 @@ def change_of(canvas: Any, grip: str, was: Place, start: QPointF, at: QPointF) -
     """What dragging a placement by a grip changes of it, and the word for it."""
     view = canvas.view
     centre = view.on_screen(placing.centre(was, view)[None])[0]
-    if grip == "push" and not isinstance(was, HullPlace | SurfacePlace):
+    if grip == "push" and not isinstance(was, HullPlace | SurfacePlace | ProjectedPlace):
         return "Push", placing.pushed(was, view, start.y() - at.y())
     if grip in ("move", "push"):
         return "Move", placing.moved(was, view, (start.x(), start.y()), (at.x(), at.y()), canvas.world)

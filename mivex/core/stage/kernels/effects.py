@@ -25,7 +25,7 @@ from mivex.core.pixels.kernels.lanes import (
     with_last4,
 )
 
-RECOLOUR, TONES, EROSION, FLOW, HALO, CONTACT, GLASS, HASHED, REFRACTS = 1, 2, 4, 8, 16, 32, 64, 128, 256
+RECOLOUR, TONES, EROSION, FLOW, HALO, CONTACT, GLASS, HASHED, REFRACTS, BROKEN = 1, 2, 4, 8, 16, 32, 64, 128, 256, 512
 """Bits of a draw's ``special``."""
 
 
@@ -124,6 +124,25 @@ def worn(draw, c, tint):
         if draw.erosion[3] > 0:
             out = mul4(out, splat4(one / max(last4(tint), np.float32(1e-6))))
     return with_last4(out, left)
+
+
+@kernel
+def broken(draw, source, u, v):
+    """A fragment into which a noise of three octaves eats; Premultiplied colour goes with its alpha."""
+    half, one = np.float32(0.5), np.float32(1)
+    x, y = u * draw.breakup[2], v * draw.breakup[2]
+    n, w = np.float32(0), one
+    for k in range(3):
+        n += w * _noise(x, y, draw.breakup_seed + 131 * k)
+        x, y, w = x * np.float32(2), y * np.float32(2), w * half
+    # Spread over 0 to 1, so that the threshold eats from nothing to everything.
+    n = min(max(n * np.float32(0.45) + half, np.float32(0)), one)
+    soft = draw.breakup[1] * half
+    at = draw.breakup[0] * (one + np.float32(2) * soft) - soft
+    share = _smoothstep(at - soft, at + soft, n)
+    if draw.blend == 4:
+        return mul4(source, splat4(share))
+    return with_last4(source, last4(source) * share)
 
 
 @kernel

@@ -29,6 +29,7 @@ from mivex.core.pixels.kernels.lanes import (
 from mivex.core.pixels.kernels.merge import joined4, surface_weights
 from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.effects import (
+    BROKEN,
     CONTACT,
     EROSION,
     FLOW,
@@ -37,6 +38,7 @@ from mivex.core.stage.kernels.effects import (
     RECOLOUR,
     TONES,
     bent,
+    broken,
     edged,
     faded,
     halo4,
@@ -122,6 +124,8 @@ def surface_of(draw, poly, value, i, iw, hold):
                                 fma1(np.float32(poly.across[8]), f, load1(value + np.uint64(32))) * w,
                                 fma1(np.float32(poly.across[9]), f, load1(value + np.uint64(36))) * w))
     source = worn(draw, c, tint) if draw.special & EROSION else mul4(c, tint)
+    if draw.special & BROKEN:
+        source = broken(draw, source, u, v)
     if draw.special & HALO and not draw.lit:
         source = with_halo4(draw, source, load4(hold))
     rough, metal, occlusion = _input(draw.rough, hold), _input(draw.metal, hold), _input(draw.occlusion, hold)
@@ -296,17 +300,17 @@ def onto_surface(draw, source, hold, at):
     share = add4(kept_share, splat4(a))
     mean = (red4(share) + green4(share) + blue4(share)) / np.float32(3)
     m = a / max(mean, np.float32(1e-6))
-    t = splat4(m)
+    w = draw.weights
     first = load4(at)
-    store4(at, lerp4(first, with_last4(colour, last4(own)), t))
+    store4(at, lerp4(first, with_last4(colour, last4(own)), make4(m * w[0], m * w[0], m * w[0], m * w[1])))
     second = load4(at + np.uint64(16))
-    n = lerp4(second, with_last4(own, load1(hold + np.uint64(128))), t)
+    n = lerp4(second, with_last4(own, load1(hold + np.uint64(128))), make4(m * w[2], m * w[2], m * w[2], m * w[1]))
     x, y, z = red4(n), green4(n), blue4(n)
     inv = one / math.sqrt(max(x * x + y * y + z * z, np.float32(1e-12)))
     store4(at + np.uint64(16), make4(x * inv, y * inv, z * inv, last4(n)))
     third = load4(at + np.uint64(32))
-    occlusion = last4(third) + (load1(hold + np.uint64(132)) - last4(third)) * m
-    store4(at + np.uint64(32), with_last4(fma4(glow, splat4(a), mul4(third, keep)), occlusion))
+    occlusion = last4(third) + (load1(hold + np.uint64(132)) - last4(third)) * m * w[2]
+    store4(at + np.uint64(32), with_last4(fma4(glow, splat4(a * w[3]), mul4(third, keep)), occlusion))
     store4(at + np.uint64(48), with_last4(share, alpha))
 
 
