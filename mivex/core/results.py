@@ -23,6 +23,8 @@ from mivex.core.proof.histogram import histogram
 from mivex.core.scene import Scene, place_mesh, world_of
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.meshes import LoadedMesh
+from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.placing import with_uvs
 
 INPUTS = 12
 """Steps' inputs that are kept."""
@@ -306,6 +308,11 @@ class Results:
                       key: Hashable, stop: Stop = lambda: False) -> Result:
         """Measure the whole scene; in any thread."""
         return Result(SCENE, examined=key, findings=tuple(examine_scene(scene_subject(doc, textures, meshes, stop))))
+
+    def mesh_of(self, place: MeshPlace) -> Mesh | None:
+        """The mesh of a placement's file with its UV sets, where it is read already."""
+        found = self.meshes().get(place.path)
+        return None if found is None else with_uvs(place, found)
 
     def findings_of(self, overlay_id: str) -> list[Finding]:
         """Everything found on an overlay, by itself and in the scene."""

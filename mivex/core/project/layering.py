@@ -21,6 +21,7 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.stage.baking import Probe, geometry_mask
 from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.placing import with_uvs
 from mivex.core.stage.regions import region_mask
 
 BAKE_SIDE, PROXY_BAKE = 1024, 256
@@ -94,7 +95,7 @@ def made_of(doc: Document, overlay: Overlay, seen: tuple[str, ...] = ()) -> tupl
         for k in overlays_read(overlay)
         if k not in seen and (o := doc.overlay(k)) is not None
     )
-    return overlay.layers, (mesh.path, overlay.material.mapping.uv_set) if mesh else None, others
+    return overlay.layers, (mesh.path, mesh.second, overlay.material.mapping.uv_set) if mesh else None, others
 
 
 def use_each_other(doc: Document, overlay_id: str) -> str:
@@ -180,7 +181,7 @@ def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) ->
             if kind == "overlay":
                 return shop.node_of(other(what), inner()).key
             if kind == "mesh" and mesh is not None:
-                return hashed(shop.file_mark(mesh.path), str(uv_set))
+                return hashed(shop.file_mark(mesh.path), str(uv_set), mesh.second.model_dump_json() if uv_set else "")
         return "missing"
 
     def overlay_surface(overlay_id: str) -> Surface:
@@ -191,7 +192,7 @@ def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) ->
 
     def geometry(g: Geometry) -> Floats:
         assert mesh is not None
-        loaded = shop.mesh(mesh.path).mesh
+        loaded = with_uvs(mesh, shop.mesh(mesh.path).mesh)
         side = PROXY_BAKE if ask.proxy else BAKE_SIDE
         k = min(1.0, side / max(size))
         small = max(1, round(size[0] * k)), max(1, round(size[1] * k))
@@ -223,7 +224,7 @@ def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) ->
 
     def region(faces: str) -> Floats:
         assert mesh is not None
-        loaded = shop.mesh(mesh.path).mesh
+        loaded = with_uvs(mesh, shop.mesh(mesh.path).mesh)
         key = hashed("region", mark("mesh", ""), faces, str(size))
         found: Floats = shop.graph.value(
             Node(key, lambda: region_mask(loaded, faces, size, uv_set), size=lambda a: int(a.nbytes)), ask.stop

@@ -109,12 +109,27 @@ class ShapePlace(_Held):
     height: float = Field(1.0, gt=0, le=100)
 
 
+class SecondSet(Sparse):
+    """A second UV set made here, for a logo: chosen faces laid flat along their mean normal, or unwrapped."""
+
+    how: Literal["file", "flat", "unwrapped"] = setting(
+        "file", "Second UV set", "The file's own; or chosen faces seen along their mean normal; or unwrapped with little "
+        "stretching.", choices={"file": "As in the file", "flat": "Faces laid flat", "unwrapped": "Faces unwrapped"})
+    faces: str = Field("", description="Numbers of the triangles in it; none: all.")
+
+
 class MeshPlace(Frozen):
     """A mesh from a file, which carries the overlay on its own UVs; ``width`` is its longest side."""
 
     id: str = Field(default_factory=new_id)
     mount: Literal["mesh"] = "mesh"
     path: str = ""
+    second: SecondSet = Field(default_factory=SecondSet)
+
+    @model_serializer(mode="wrap")
+    def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
+        return {k: v for k, v in write(self).items() if k != "second" or self.second.how != "file" or self.second.faces}
+
     at: Vec3 = (0.0, 0.5, 0.8)
     yaw: float = 0.0
     pitch: float = 0.0

@@ -22,6 +22,7 @@ from mivex.core.stage.places import (
     SurfacePlace,
 )
 from mivex.core.stage.projecting import projected
+from mivex.core.stage.second import with_second
 from mivex.core.stage.surroundings import World
 
 
@@ -97,11 +98,17 @@ def framed(place: Place, extent: tuple[float, float]) -> Place:
     return place.model_copy(update={"width": place.width * extent[0], "height": place.height * extent[1]})
 
 
+def with_uvs(place: MeshPlace, mesh: Mesh) -> Mesh:
+    """The mesh of a placement's file, with the second UV set that was made here."""
+    return mesh if place.second.how == "file" else with_second(mesh, place.second.faces, place.second.how)
+
+
 def _carrier(place: Place, world: World | None) -> Mesh | None:
     """The mesh of a file that carries an overlay, in its place; None where it is not there (yet)."""
     found = world.meshes.get(place.path) if isinstance(place, MeshPlace) and world is not None else None
     if found is None or not isinstance(place, MeshPlace):
         return None
+    found = with_uvs(place, found)
     low, high = found.bounds
     middle = (low + high) / 2
     n = facing(place)

@@ -1,11 +1,10 @@
 """A second UV set made here: chosen faces laid flat along their mean normal, or unwrapped, and fitted into the picture."""
 
-from typing import Any
-
 import numpy as np
 
 from mivex.core.base.kept import kept
 from mivex.core.base.types import Doubles
+from mivex.core.stage.baking import Ints
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.regions import faces_of
 
@@ -19,7 +18,7 @@ def _fitted(plane: Doubles) -> Doubles:
     return np.asarray((plane - (low + high) / 2) / max(float((high - low).max()), 1e-12) + 0.5)
 
 
-def _flat(mesh: Mesh, chosen: Any) -> tuple[Doubles, Any]:
+def _flat(mesh: Mesh, chosen: Ints) -> Doubles:
     """UVs of each chosen triangle's corners (m, 3, 2) by looking at them along their mean normal."""
     a, b, c = (mesh.corners[chosen][:, k] for k in range(3))
     n = np.cross(b - a, c - a).sum(axis=0)
@@ -30,10 +29,10 @@ def _flat(mesh: Mesh, chosen: Any) -> tuple[Doubles, Any]:
     up = np.cross(n, right)
     at = mesh.corners[chosen]
     plane = np.stack([at @ right, -(at @ up)], axis=-1)
-    return _fitted(plane.reshape(-1, 2)).reshape(plane.shape), None
+    return _fitted(plane.reshape(-1, 2)).reshape(plane.shape)
 
 
-def _unwrapped(mesh: Mesh, chosen: Any) -> Doubles:
+def _unwrapped(mesh: Mesh, chosen: Ints) -> Doubles:
     """UVs of each chosen triangle's corners by xatlas, packed into the picture."""
     import xatlas
 
@@ -64,7 +63,7 @@ def with_second(mesh: Mesh, faces: str, how: str) -> Mesh:
         if not len(chosen):
             chosen = np.arange(len(mesh.index))
         second = np.full((len(mesh.index), 3, 2), AWAY)
-        second[chosen] = _flat(mesh, chosen)[0] if how == "flat" else _unwrapped(mesh, chosen)
+        second[chosen] = _flat(mesh, chosen) if how == "flat" else _unwrapped(mesh, chosen)
         corner = mesh.index.reshape(-1)
         keys = np.concatenate([corner[:, None].astype(np.float64), np.round(second.reshape(-1, 2), 9)], axis=1)
         _, first, index = np.unique(keys, axis=0, return_index=True, return_inverse=True)

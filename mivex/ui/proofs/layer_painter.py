@@ -158,7 +158,7 @@ class LayerPainter(QObject):
     def _stay(self, x: float, y: float) -> str:
         o = self.session.overlay
         place = mesh_place(o) if o is not None else None
-        mesh = self.engine.results.meshes().get(place.path) if place is not None else None
+        mesh = self.engine.results.mesh_of(place) if place is not None else None
         if o is None or mesh is None or self.session.brush.stay == "anywhere":
             return ""
         if self.session.brush.stay == "region":

@@ -57,6 +57,7 @@ class Controls(Page):
         self.setFixedWidth(STATIONS[station].width)
         self.set_painting(False)
         self.region_part, self.painted_part, self.held_look = -1, -1, ""
+        self.second_by = ""
         self.look_wanted.emit("")
         self.refresh()
 
@@ -71,7 +72,8 @@ class Controls(Page):
                 bool(o.source.path), o.material.tiling, o.material.blend, o.material.lit,
                 o.material.finish.normal.source, o.material.finish.glow.strength > 0,
                 tuple(k.name for k in self.session.doc.overlays), o.delivery.format, self.session.place_id,
-                tuple((p.id, p.mount, getattr(p, "form", "")) for p in o.places), self.engine.get(o.id).meaning,
+                tuple((p.id, p.mount, getattr(p, "form", ""), getattr(p, "second", None)) for p in o.places),
+                self.second_by, self.engine.get(o.id).meaning,
                 self.engine.get(o.id).texture is not None)
 
     def refresh(self) -> None:

@@ -221,6 +221,13 @@ class Window(FileActions):
         there = faces_of(part.faces, len(mesh.index)).tolist() if part is not None and mesh is not None else ()
         flat.faces = frozenset(there)
         take = c.take_face if choosing and mesh is not None else None
+        laid = c.laid_place()
+        if c.station == "place" and c.second_by and laid is not None and o is not None:
+            # The first set is shown: that is how the file has its faces.
+            mesh = self.engine.results.meshes().get(laid.path)
+            flat.mesh, flat.uv_set = mesh, 0
+            flat.faces = frozenset(faces_of(laid.second.faces, len(mesh.index)).tolist() if mesh is not None else ())
+            take = c.take_second if mesh is not None else None
         flat.choose_face = self.stage.canvas.choose_face = take
         self.flat.show_layers(here)
         flat.update()

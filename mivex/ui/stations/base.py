@@ -16,6 +16,7 @@ from mivex.core.prepare.key_colour import key_from_border
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
 from mivex.core.project.layering import mesh_place
+from mivex.core.stage.places import MeshPlace, SecondSet
 from mivex.core.stage.regions import faces_of, faces_text, grown, picked
 from mivex.ui.fields.fields import Field, NumberField
 from mivex.ui.fields.forms import field_for
@@ -94,6 +95,7 @@ class Page(QWidget):
         self.level_channel = "opacity"
         self.stroke_number = 1 << 30
         self.region_part, self.region_by = -1, "island"
+        self.second_by = ""
         self.cell_images: dict[tuple[str, str], Any] = {}
         self._cells_of: object = None
         self.cells = Latest("cells", self)
@@ -257,7 +259,32 @@ class Page(QWidget):
         """The mesh that the overlay's masks come from, where it is read already."""
         o = self.session.overlay
         place = mesh_place(o) if o is not None else None
-        return self.engine.results.meshes().get(place.path) if place is not None else None
+        return self.engine.results.mesh_of(place) if place is not None else None
+
+    def laid_place(self) -> MeshPlace | None:
+        """The chosen placement, where it is on a mesh."""
+        o = self.session.overlay
+        found = next((p for p in o.places if p.id == self.session.place_id), None) if o is not None else None
+        return found if isinstance(found, MeshPlace) else None
+
+    def choose_second(self, by: str) -> None:
+        """Let clicks choose the faces of the second UV set, by island, part or single; empty: no longer."""
+        self.second_by = by
+        self.refresh()
+        self.paint_wanted.emit(False)
+
+    def take_second(self, face: int) -> None:
+        """A face was clicked: what belongs to it goes into the second UV set, or out of it."""
+        o, place = self.session.overlay, self.laid_place()
+        mesh = self.engine.results.meshes().get(place.path) if place is not None else None
+        if o is None or place is None or mesh is None:
+            return
+        now = set(faces_of(place.second.faces, len(mesh.index)).tolist())
+        hit = set(picked(mesh, face, self.second_by).tolist())
+        text = faces_text(np.array(sorted(now - hit if face in now else now | hit), np.int64))
+        how = place.second.how if place.second.how != "file" else "flat"
+        self.session.apply("Choose faces", lambda d: edits.set_place(
+            d, o.id, place.id, second=SecondSet(how=how, faces=text)))
 
     def add_step(self, step: Step) -> None:
         """Put a step where it belongs in the selected overlay's recipe."""

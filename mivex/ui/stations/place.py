@@ -14,11 +14,14 @@ from mivex.core.stage.places import (
     PanelPlace,
     Place,
     ProjectedPlace,
+    SecondSet,
     ShapePlace,
     SurfacePlace,
 )
+from mivex.core.stage.regions import faces_of
 from mivex.ui import theme
 from mivex.ui.fields.fields import ChoiceField, NumberField, SwitchField
+from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
 from mivex.ui.stations.base import Page, Station
 
@@ -133,6 +136,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
     if isinstance(place, MeshPlace):
         c.column.addWidget(label(f"Mesh: {place.path.rsplit('/', 1)[-1]}", "figure", wrap=True))
         number("Size", "Metres along its longest side.", "width", 0.05, 10, (0.001, 100), "m", 1.0)
+        second_set(c, o, place)
         return
     if isinstance(place, ShapePlace):
         form = ChoiceField("Shape", "What carries the picture.", lambda: now().form, "crossed", FORMS)
@@ -161,6 +165,35 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
     if hasattr(place, "pivot"):
         for axis, (name, hint) in enumerate(HELD):
             number(name, hint, "pivot", 0, 1, (-4, 5), "", 0.5, axis)
+
+
+def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:
+    """How the second UV set of a mesh comes about, and which faces lie in it."""
+    def now() -> SecondSet:
+        overlay = c.session.doc.overlay(o.id) or o
+        found = next((p for p in overlay.places if p.id == place.id), place)
+        return found.second if isinstance(found, MeshPlace) else place.second
+
+    c.column.addSpacing(6)
+    how = field_for(SecondSet, "how", lambda: now().how, c.choose_file)
+    how.edited.connect(c.edit_with("Change second UV set", f"{place.id} second", lambda d, v: edits.set_place(
+        d, o.id, place.id, second=now().model_copy(update={"how": v}))))
+    c.add_field(how)
+    if place.second.how == "file":
+        return
+    row = QHBoxLayout()
+    for words, what in (("Faces", "face"), ("Islands", "island"), ("Parts", "part")):
+        button = QPushButton(words)
+        button.setCheckable(True)
+        button.setChecked(c.second_by == what)
+        button.setToolTip("Click on the stage or on the flat proof to choose them, or to give them back")
+        button.clicked.connect(lambda on=False, k=what: c.choose_second(k if on else ""))  # type: ignore[misc]
+        row.addWidget(button)
+    c.column.addLayout(row)
+    count = len(faces_of(place.second.faces, 1 << 30)) if place.second.faces else 0
+    reads = "" if o.material.mapping.uv_set else " Set “UV set” at Blend to the second, so that the picture reads it."
+    what = f"{count} triangles lie in it." if count else "All faces lie in it until some are chosen."
+    c.column.addWidget(label(what + reads, "figure", wrap=True))
 
 
 STATION = Station("place", "Place", "Where it stands on the stage.", 50, build_place, lambda o: bool(o.places))

@@ -1,0 +1,121 @@
+"""A second UV set made here: laid flat against a hand-worked projection, unwrapped, drawn, saved, chosen by clicks."""
+
+import json
+
+import drive
+import numpy as np
+import pytest
+import trimesh
+from PySide6.QtCore import QPoint
+from PySide6.QtWidgets import QPushButton
+
+from mivex.core.findings import examine_scene
+from mivex.core.material.material import Mapping, Material
+from mivex.core.picture.texture import Texture
+from mivex.core.project import edits
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.file import dumps, loads
+from mivex.core.results import scene_subject
+from mivex.core.scene import render
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.forms import box, cylinder
+from mivex.core.stage.places import Around, MeshPlace, SecondSet
+from mivex.core.stage.second import AWAY, with_second
+from mivex.ui.shell.app import settle
+
+CRATE = box(2.0, 1.0, 1.0)  # its first two triangles are the front
+
+
+def test_faces_laid_flat_fill_the_picture_as_they_look_along_their_mean_normal():
+    mesh = with_second(CRATE, "0-1", "flat")
+    assert np.allclose(mesh.position[mesh.index], CRATE.corners) and np.allclose(
+        mesh.uv0[mesh.index], CRATE.uv0[CRATE.index]
+    )
+    at, uv = mesh.corners[:2], mesh.uv1[mesh.index[:2]]
+    # 2 m by 1 m, fitted by its longer side, in the middle; v runs down.
+    assert np.allclose(uv[..., 0], at[..., 0] / 2 + 0.5) and np.allclose(uv[..., 1], 0.5 - at[..., 1] / 2)
+    assert (mesh.uv1[mesh.index[2:]] == AWAY).all()
+    # Two faces at a right angle are looked at along the middle of both.
+    both = with_second(CRATE, "0-1,4-5", "flat")
+    n = np.array([1, 0, 2.0]) / np.sqrt(5)  # front of 2 m², side of 1 m²
+    right = np.array([n[2], 0, -n[0]])
+    x = both.corners[[0, 1, 4, 5]] @ right
+    span = x.max() - x.min()
+    want = (x - (x.max() + x.min()) / 2) / span + 0.5
+    assert np.allclose(both.uv1[both.index[[0, 1, 4, 5]]][..., 0], want)
+
+
+def test_unwrapped_faces_nearly_keep_their_shape():
+    tube = cylinder(1.0, 1.0)
+    mesh = with_second(tube, "", "unwrapped")
+    uv = mesh.uv1[mesh.index]
+    assert uv.min() >= 0 and uv.max() <= 1
+    e, f = uv[:, 1] - uv[:, 0], uv[:, 2] - uv[:, 0]
+    flat = np.abs(e[:, 0] * f[:, 1] - e[:, 1] * f[:, 0]) / 2
+    a, b, c = (mesh.corners[:, k] for k in range(3))
+    true = np.linalg.norm(np.cross(b - a, c - a), axis=1) / 2
+    ratio = flat / true
+    assert ratio.std() < 0.1 * ratio.mean() and len(mesh.index) == len(tube.index)
+
+
+def test_a_logo_reads_it_and_no_finding_is_left():
+    left = np.zeros((8, 8, 4), np.float32)
+    left[1:7, 1:4] = (1, 0, 0, 1)
+    textures = {"o": Texture(left)}
+
+    def doc(**second):
+        place = MeshPlace(id="m", path="crate.obj", at=(0, 1, 0), width=2.0, second=SecondSet(**second))
+        o = Overlay(
+            id="o",
+            name="Logo",
+            kind="logo",
+            source=Source(canvas=(2, 2)),
+            places=(place,),
+            material=Material(lit=False, mapping=Mapping(uv_set=1)),
+        )
+        return Document(overlays=(o,), around=Around(path="none.obj"), cameras=(camera,))
+
+    camera = Camera(name="c", target=(0, 1, 0), yaw=0, pitch=0, distance=5)
+    view, meshes = View(camera, 120, 96), {"crate.obj": CRATE}
+    assert {f.id for f in examine_scene(scene_subject(doc(), textures, meshes))} >= {"uv-missing"}
+    made = doc(how="flat", faces="0-1")
+    assert "uv-missing" not in {f.id for f in examine_scene(scene_subject(made, textures, meshes))}
+    red = render(made, textures, view, meshes).colour
+    seen = red[..., 0] - red[..., 1] > 0.3
+    # The picture's left half, from 1/8 to 4/8 across, on the front at z = 0.5: x from −0.75 to 0.
+    corners = view.on_screen(np.array([(-0.75, 1, 0.5), (0, 1, 0.5)]))[:, 0]
+    x = np.nonzero(seen.any(axis=0))[0]
+    assert abs(x.min() - corners[0]) < 3 and abs(x.max() + 1 - corners[1]) < 3
+    assert loads(json.loads(dumps(made)), "p") == made and '"second"' not in dumps(doc())
+
+
+@pytest.mark.parametrize("by", ["Faces", "Parts"])
+def test_its_faces_are_chosen_on_the_stage(window, tmp_path, by):
+    trimesh.creation.box((1, 1, 1)).export(tmp_path / "crate.obj")
+    s, stage = window.session, window.stage.canvas
+    key = []
+
+    def add(d):
+        d, k = edits.add_blank(d, "Logo", "logo", (64, 64))
+        key.append(k)
+        place = MeshPlace(id="m", path=str(tmp_path / "crate.obj"), at=(0.0, 1.0, 2.0), second=SecondSet(how="flat"))
+        return edits.set_fields(d, k, "", places=(place,))
+
+    s.apply("Add", add)
+    s.choose(key[0], "m")
+    window.go("place")
+    stage.look(Camera(name="Near", target=(0.0, 1.0, 2.0), yaw=0.0, pitch=0.0, distance=3.0))
+    settle(window)
+    next(b for b in window.controls.findChildren(QPushButton) if b.text() == by).click()
+    settle(window)
+    assert stage.choose_face is not None and window.flat.canvas.mesh is not None
+    middle = QPoint(stage.width() // 2, stage.height() // 2)
+    drive.click(stage, middle)
+    settle(window)
+    faces = s.overlay.places[0].second.faces
+    assert faces and (faces == "0-11") == (by == "Parts")
+    drive.click(stage, middle)
+    settle(window)
+    assert not s.overlay.places[0].second.faces and s.undo_label == "Choose faces"
+    window.go("blend")
+    assert stage.choose_face is None
