@@ -2,7 +2,7 @@
 
 from mivex.core.layers.builds import build_named, instance
 from mivex.core.layers.model import Base, Cell, Group, Layer, Mask, MaskPart, Range, Stack, base_for
-from mivex.core.material.material import Material, default_material
+from mivex.core.material.material import Mapping, Material, default_material
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.channels import Pack, PackedChannel, Recolour
 from mivex.core.prepare.drawing import Shape
@@ -13,7 +13,16 @@ from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.tiling import Noise
 from mivex.core.prepare.tinting import GradientMap
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.stage.places import BillboardPlace, HullPlace, MeshPlace, PanelPlace, Place, ShapePlace, SurfacePlace
+from mivex.core.stage.places import (
+    BillboardPlace,
+    HullPlace,
+    MeshPlace,
+    PanelPlace,
+    Place,
+    SecondSet,
+    ShapePlace,
+    SurfacePlace,
+)
 
 
 def project() -> Document:
@@ -42,6 +51,11 @@ def project() -> Document:
         return Stack(base=Base(roughness=0.05), rows=(
             built("Salted pane", "salted", mask=disc, strength=0.8), built("Scratched pane", "scratched", mask=disc),
             built("Smeared pane", "smeared", mask=disc)))
+
+    def front_of_buoy() -> str:
+        """Faces of the buoy's shoulder that look at the dock: rings of forty pairs of triangles."""
+        return ",".join(f"{2 * (40 * ring + a)}-{2 * (40 * ring + b) + 1}" for ring in range(10, 25)
+                        for a, b in ((0, 1), (35, 39)))
 
     def clear_glass(colour: tuple[float, float, float]) -> Stack:
         """A pane of one colour, seen through."""
@@ -137,6 +151,11 @@ def project() -> Document:
         overlay("buoy", "Mooring buoy", "cloth", "",
                 (MeshPlace(id="moored", path="buoy.obj", at=(1.12, 0.40, 1.3), yaw=30.0, pitch=24.0, width=0.75),),
                 canvas=(512, 512), layers=weathered(), blend="Solid", group="Solid", depth_write=True),
+        overlay("buoy_emblem", "Emblem on the buoy", "logo", "",
+                (MeshPlace(id="worn", path="buoy.obj", at=(1.12, 0.40, 1.3), yaw=30.0, pitch=24.0, width=0.75,
+                           second=SecondSet(how="flat", faces=front_of_buoy())),),
+                (Shape(file="emblem.svg", size=0.9), SignedDistance(spread=6.0, reduce=4)), canvas=(1024, 1024),
+                blend="Cutout", group="Decal", depth_write=False, mapping=Mapping(uv_set=1)),
         overlay("packed", "Packed mote", "sprite", "mote_core.png",
                 (spot("p1", 1.55, 0.62, 0.85, 0.30), spot("p2", 1.20, 0.40, 0.95, 0.18, 30)),
                 (Pack(name="core, halo, rays", red=PackedChannel(name="core"),
