@@ -1,7 +1,7 @@
 """What the command line and the window ask of a project's stage: accounts of pixels, looks, advice on the order."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
@@ -10,7 +10,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import read_project
-from mivex.core.scene import draw_list, gathered
+from mivex.core.scene import Scene, gathered
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.ledger import Account, Line
@@ -25,11 +25,14 @@ class Stage:
     ----------
     doc : Document
     textures, meshes : mappings
+    scene : Scene
+        Gives the same draws again for what has not changed.
     """
 
     doc: Document
     textures: Mapping[str, Texture]
     meshes: Mapping[str, Mesh]
+    scene: Scene = field(default_factory=Scene)
 
     @staticmethod
     def read(path: str) -> "Stage":
@@ -48,7 +51,7 @@ class Stage:
 
     def draws(self, view: View, doc: Document | None = None) -> list[Draw]:
         """Everything to draw for a view, in order."""
-        return draw_list(doc or self.doc, self.textures, view, self.meshes)
+        return self.scene.draws(doc or self.doc, self.textures, view, self.meshes)
 
 
 def line_words(line: Line) -> dict[str, Any]:

@@ -268,8 +268,7 @@ class SceneSubject:
     @cached_property
     def seen(self) -> "list[Shown]":
         """What each camera sees; measured once."""
-        held: dict[object, Any] = {}
-        return [Shown(self.doc, c, self.draws, held) for c in self.doc.cameras]
+        return [Shown(self.doc, c, self.draws) for c in self.doc.cameras]
 
 
 @dataclass(frozen=True)

@@ -1,7 +1,7 @@
 """What the cameras of a scene see: pictures in both orders, and every fragment of every overlay. Measured once a scene."""
 
 from collections.abc import Callable
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from functools import cached_property
 
 import numpy as np
@@ -14,7 +14,7 @@ from mivex.core.project.document import Document
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.exact import SORTED, in_lists, lay_lists
-from mivex.core.stage.lighting import Shadows, casts, light_record, shadows_of
+from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.looks import display_codes, tallied
 from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, run, sink_of
 
@@ -38,14 +38,11 @@ class Shown:
     camera : Camera
     draws_of : callable
         ``draws_of(document, view)`` gives everything to draw.
-    held : dict
-        Shadows by their casters, the same for all cameras.
     """
 
     doc: Document
     camera: Camera
     draws_of: Drawing
-    held: dict[object, tuple[Shadows | None, list[Draw]]] = field(default_factory=dict)
 
     @cached_property
     def view(self) -> View:
@@ -87,13 +84,7 @@ class Shown:
 
     def shadows(self, lit: bool, draws: list[Draw] | None = None) -> Shadows | None:
         """The lamp's shadows for some draws, or for all."""
-        light, rows = self.doc.lighting, self.draws if draws is None else draws
-        if not (lit and light.shadows and light.lamp > 0):
-            return None
-        key = tuple((id(d.mesh), id(d.mask)) for d in rows if casts(d))
-        if key not in self.held:
-            self.held[key] = shadows_of(rows, light.towards_lamp), rows  # rows are held, so that their ids stay theirs
-        return self.held[key][0]
+        return shadows_for(self.draws if draws is None else draws, self.doc.lighting, lit=lit)
 
     @cached_property
     def exact(self) -> Codes:

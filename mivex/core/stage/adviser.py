@@ -21,7 +21,7 @@ from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.exact import SORTED, in_lists
-from mivex.core.stage.lighting import light_record, shadows_of
+from mivex.core.stage.lighting import light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, run, sink_of
 
@@ -126,7 +126,7 @@ def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequ
     """Gather the fragments of a view; ``owners`` numbers the overlays. Nudges count for nothing here."""
     rows = in_lists(replace(d, order=(d.order[0], 0, d.order[2])) for d in draws)
     shot = Shot(rows, view)
-    shadows = shadows_of(rows, lighting.towards_lamp) if shot.lit and lighting.shadows and lighting.lamp > 0 else None
+    shadows = shadows_for(rows, lighting, lit=shot.lit)
     buffers = Buffers.of(view)
     run(shot, buffers, lighting, shadows, skip=SORTED)
     light, held = light_record(lighting, shadows)

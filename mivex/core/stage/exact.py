@@ -19,7 +19,7 @@ from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw, refracts
-from mivex.core.stage.lighting import Shadows, light_record, shadows_of
+from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import NO_SURFACES, Buffers, Pass, Shot, frame_record, run, sink_of
 
@@ -79,7 +79,7 @@ def draw_exact(draws: list[Draw], view: View, lighting: Lighting | None = None, 
     lighting = lighting or Lighting()
     rows = in_lists(draws)
     shot = Shot(rows, view)
-    shadows = shadows_of(rows, lighting.towards_lamp) if shot.lit and lighting.shadows and lighting.lamp > 0 else None
+    shadows = shadows_for(rows, lighting, lit=shot.lit)
     if stop():
         raise Stopped
     buffers = Buffers.of(view)

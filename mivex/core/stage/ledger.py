@@ -17,7 +17,7 @@ from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.exact import SORTED, in_lists, lay_lists
-from mivex.core.stage.lighting import Shadows, light_record, shadows_of
+from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, Shot, frame_record, run, sink_of
 
@@ -289,9 +289,7 @@ class Book:
         self.draws, self.sorted = draws, in_lists(draws)
         self.shot, self.exact = Shot(draws, view), Shot(self.sorted, view)
         self._kept: dict[tuple[str, frozenset[int], int], MipChain] = {}
-        self.shadows = None
-        if self.shot.lit and self.lighting.shadows and self.lighting.lamp > 0:
-            self.shadows = shadows_of(draws, self.lighting.towards_lamp)
+        self.shadows = shadows_for(draws, self.lighting, lit=self.shot.lit)
 
     def _behind(self, order: str, off: Collection[int], first: int) -> MipChain:
         """What is drawn before polygon ``first``, as what refracts reads it; the last few are kept."""

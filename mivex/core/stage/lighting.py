@@ -1,6 +1,8 @@
 """Light of the stage for the kernels, and the shadows of the lamp."""
 
 import math
+import threading
+from collections import OrderedDict
 from dataclasses import dataclass
 from typing import Any
 
@@ -97,6 +99,31 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     rows[0, 3] += side / 2
     rows[1, 3] += side / 2
     return Shadows(seen, rows, 1 / scale)
+
+
+_recent: "OrderedDict[tuple[object, ...], tuple[Shadows | None, list[Draw]]]" = OrderedDict()
+_lock = threading.Lock()
+RECENT = 2
+"""Shadows that are kept: a picture's do not change with the camera."""
+
+
+def shadows_for(draws: list[Draw], lighting: Lighting, *, lit: bool = True) -> Shadows | None:
+    """The lamp's shadows for some draws, the kept ones where casters and lamp are the same; None where there are none."""
+    if not (lit and lighting.shadows and lighting.lamp > 0):
+        return None
+    casters = [d for d in draws if casts(d)]
+    key = (lighting.lamp_turn, lighting.lamp_height,
+           *sorted((id(d.mesh), id(d.mask), id(d.transform)) for d in casters))
+    with _lock:
+        if key in _recent:
+            _recent.move_to_end(key)
+            return _recent[key][0]
+    made = shadows_of(casters, lighting.towards_lamp)
+    with _lock:
+        _recent[key] = made, casters  # held, so that their ids stay theirs
+        while len(_recent) > RECENT:
+            _recent.popitem(last=False)
+    return made
 
 
 def light_record(light: Lighting, shadows: Shadows | None) -> tuple[NDArray[Any], tuple[object, ...]]:

@@ -22,7 +22,7 @@ from mivex.core.pixels.colour import SCREEN
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw, Records, refracts
-from mivex.core.stage.lighting import Shadows, light_record, shadows_of
+from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.records import FRAME, LIGHT, POLY
 
@@ -310,7 +310,7 @@ def draw_all(draws: list[Draw], view: View, lighting: Lighting | None = None, bu
     """
     lighting = lighting or Lighting()
     shot = Shot(draws, view)
-    shadows = shadows_of(draws, lighting.towards_lamp) if shot.lit and lighting.shadows and lighting.lamp > 0 else None
+    shadows = shadows_for(draws, lighting, lit=shot.lit)
     if stop():
         raise Stopped
     if buffers is None:
