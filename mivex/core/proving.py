@@ -10,6 +10,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import read_project
+from mivex.core.project.layering import bakes_folder
 from mivex.core.scene import Scene, gathered
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Draw
@@ -40,7 +41,9 @@ class Stage:
         doc = read_project(path)
         if not doc.cameras:
             raise MivexError("The project has no camera.")
-        return Stage(doc, *gathered(doc, Workshop(Path(path).resolve().parent)))
+        shop = Workshop(Path(path).resolve().parent)
+        shop.bakes = bakes_folder(Path(path).resolve())
+        return Stage(doc, *gathered(doc, shop))
 
     def camera(self, name: str = "") -> Camera:
         """A camera by its name; the first where none is given; raises MivexError."""

@@ -24,6 +24,7 @@ from mivex.core.project.document import Source
 from mivex.core.project.edits import SetFields
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import read_project
+from mivex.core.project.layering import bakes_folder
 from mivex.core.results import scene_subject
 from mivex.core.scene import gathered
 
@@ -97,6 +98,7 @@ def _picture(report: Report) -> None:
 def _project(report: Report) -> None:
     doc = read_project(report.path)
     shop = Workshop(Path(report.path).resolve().parent)
+    shop.bakes = bakes_folder(Path(report.path).resolve())
     for o in doc.overlays:
         if not o.source.ready:
             continue

@@ -154,7 +154,7 @@ def project() -> Document:
         overlay("buoy_emblem", "Emblem on the buoy", "logo", "",
                 (MeshPlace(id="worn", path="buoy.obj", at=(1.12, 0.40, 1.3), yaw=30.0, pitch=24.0, width=0.75,
                            second=SecondSet(how="flat", faces=front_of_buoy())),),
-                (Shape(file="emblem.svg", size=0.9), SignedDistance(spread=6.0, reduce=4)), canvas=(1024, 1024),
+                (Shape(file="emblem.svg", size=0.9), SignedDistance(spread=6.0, reduce=2)), canvas=(512, 512),
                 blend="Cutout", group="Decal", depth_write=False, mapping=Mapping(uv_set=1)),
         overlay("packed", "Packed mote", "sprite", "mote_core.png",
                 (spot("p1", 1.55, 0.62, 0.85, 0.30), spot("p2", 1.20, 0.40, 0.95, 0.18, 30)),
