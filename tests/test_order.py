@@ -22,7 +22,7 @@ from mivex.core.stage.ledger import Book, account_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.looks import look_at, tallied
 from mivex.core.stage.mesh import Mesh, nearest_point, quad
-from mivex.core.stage.passes import GROUND, draw_all
+from mivex.core.stage.passes import GROUND, Shot, draw_all
 from mivex.core.stage.places import Around, PanelPlace
 
 VIEW = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 24, 18)
@@ -307,3 +307,20 @@ def test_order_on_the_command_line(tmp_path):
                 ("render", "p.mivex", "o.png", "--order", "maybe"), ("render", "p.mivex", "o.exr", "--view", "depth")):
         done = mivex_run(*bad, cwd=tmp_path)
         assert done.returncode == 2 and done.stderr.count("\n") == 1 and "Traceback" not in done.stderr
+
+
+def test_slope_bias_grows_with_how_much_a_face_leans():
+    def bias(yaw, slope, constant=0.0):
+        t = np.radians(yaw)
+        turn = np.array([[np.cos(t), 0, np.sin(t)], [0, 1, 0], [-np.sin(t), 0, np.cos(t)]])
+        square = np.array([(-0.2, 0.2, 0), (0.2, 0.2, 0), (0.2, -0.2, 0), (-0.2, -0.2, 0)]) @ turn.T
+        d = panel(0, (1, 1, 1, 1), square, slope_bias=slope, depth_bias=constant)
+        shot = Shot([d], VIEW)
+        return float(shot.polys[0]["bias"])
+
+    focal = min(18, 24 / 1.25) / 2 / np.tan(np.radians(30))
+    assert bias(0, 2.0) == 0 and bias(40, 0.0) == 0
+    for yaw in (20, 40, 60):
+        # A plane z = x tan(yaw) seen from 4 m: depth changes by 4/focal · tan(yaw) from pixel to pixel at its middle.
+        assert abs(bias(yaw, 2.0) - 2 * 4 / focal * np.tan(np.radians(yaw))) < 0.02 * bias(yaw, 2.0)
+        assert abs(bias(yaw, 2.0, 5.0) - bias(yaw, 2.0) - 0.005) < 1e-6

@@ -243,7 +243,7 @@ class Records:
         row["both"], row["wrap"], row["lit"] = m.both_faces, m.tiling, draw.lit
         row["first"] = m.depth_first and m.depth_test
         row["tinted"], row["decal"] = draw.mesh.tint is not None, m.group == "Decal"
-        row["cutoff"], row["bias"] = m.cutoff, m.depth_bias / 1000
+        row["cutoff"], row["bias"], row["slope"] = m.cutoff, m.depth_bias / 1000, m.slope_bias
         row["tint"][:3] = to_linear(np.array(m.tint, np.float32))
         row["tint"][3] = m.opacity
         trims = BLENDS[m.blend].see_through and not m.depth_write and not m.tiling and not bits_of(m)

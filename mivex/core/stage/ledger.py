@@ -188,11 +188,11 @@ class _Pixel:
         self.scene[self.y, self.x] = self.buffers.depth[self.y, self.x]
 
 
-def _line(draw: Draw, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool) -> Line:
+def _line(shot: Shot, draw: Draw, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool) -> Line:
     m = draw.material
     iw = max(float(facts[7]), 1e-9)
     return Line(draw.name, draw.owner, draw.part, face, GROUPS[draw.order[0]], m.nudge, m.blend,
-                1 / iw + (m.depth_bias / 1000 if m.depth_bias > 0 else 0.0), (float(facts[4]), float(facts[5])),
+                1 / iw + float(shot.polys[face]["bias"]), (float(facts[4]), float(facts[5])),
                 float(facts[6]), _four(facts[:4]), BLENDS[m.blend].colour_factors, code, by, (), wrote, _four(after))
 
 
@@ -227,7 +227,7 @@ def _set_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], *, whole:
         facts, code = got
         pixel.draw(p, deferred=p < ends["decals"])
         wrote = code == DRAWN and draw.material.depth_write
-        rows.append(_line(draw, p, facts, code, owner if code == HIDDEN else "", pixel.colour, wrote=wrote))
+        rows.append(_line(shot, draw, p, facts, code, owner if code == HIDDEN else "", pixel.colour, wrote=wrote))
         if code == HIDDEN and at >= 0:
             rows[at] = replace(rows[at], hides=(*rows[at].hides, draw.name))
         if wrote:
@@ -252,7 +252,7 @@ def _exact_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], rows: l
             if got[1] != DRAWN:
                 draw = draws[int(shot.polys[p]["draw"])]
                 by = next((r.name for r in reversed(rows) if r.wrote), "") if got[1] == HIDDEN else ""
-                rows.append(_line(draw, int(p), got[0], got[1], by, pixel.colour, wrote=False))
+                rows.append(_line(shot, draw, int(p), got[0], got[1], by, pixel.colour, wrote=False))
             else:
                 kept.append((int(p), got[0]))
         if not kept:
@@ -269,7 +269,7 @@ def _exact_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], rows: l
             _merge.merge_one(BLENDS[draw.material.blend].code, np.ascontiguousarray(facts[k, :4]), below,
                              np.float32(draw.material.opacity), np.float32(0), np.float32(-1), pixel.display)
             pixel.colour[:] = below
-            rows.append(_line(draw, kept[k][0], facts[k], DRAWN, "", below, wrote=False))
+            rows.append(_line(shot, draw, kept[k][0], facts[k], DRAWN, "", below, wrote=False))
     return rows
 
 

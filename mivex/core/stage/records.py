@@ -19,7 +19,7 @@ DRAW = np.dtype([
     ("blend", np.int64), ("test", np.int64), ("write", np.int64), ("both", np.int64), ("wrap", np.int64),
     ("lit", np.int64), ("tinted", np.int64), ("decal", np.int64), ("slots", np.int64), ("trimmed", np.int64),
     ("looked", np.int64), ("first", np.int64),
-    ("cutoff", np.float32), ("bias", np.float32), ("tint", np.float32, 4), ("trim", np.float32, 8),
+    ("cutoff", np.float32), ("bias", np.float32), ("slope", np.float32), ("tint", np.float32, 4), ("trim", np.float32, 8),
     ("chain", np.uint64, SLOTS),
     ("rough", _INPUT), ("metal", _INPUT), ("occlusion", _INPUT), ("opacity", _INPUT),
     ("normal_slot", np.int64), ("normal_strength", np.float32), ("green", np.float32),
@@ -46,7 +46,7 @@ texel``, or ``shift`` where its slot is −1.
 
 POLY = np.dtype([
     ("draw", np.int64), ("corners", np.int64), ("flat", np.int64), ("back", np.int64), ("level", np.int64),
-    ("only_depth", np.int64),
+    ("only_depth", np.int64), ("bias", np.float32),
     ("x", np.float64, CORNERS), ("y", np.float64, CORNERS), ("slope", np.float64, CORNERS),
     ("top", np.float64), ("bottom", np.float64), ("left", np.float64), ("right", np.float64),
     ("at_x", np.float64), ("at_y", np.float64), ("value", np.float64, VALUES), ("across", np.float64, VALUES),
@@ -54,7 +54,7 @@ POLY = np.dtype([
 ])
 """A convex polygon on screen, its values as planes over the screen, and the texture's axes in the world.
 
-``only_depth``: it leaves its depth and no colour.
+``only_depth``: it leaves its depth and no colour. ``bias``: metres towards the eye, what it leans included.
 """
 
 FRAME = np.dtype([

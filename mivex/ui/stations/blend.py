@@ -91,7 +91,7 @@ def build_blend(c: Page, o: Overlay) -> None:
     c.column.addWidget(label("On the mesh", "section"))
     for key in Mapping.model_fields:
         nested_field(c, o, Mapping, "mapping", key)
-    depth = ("depth_test", "depth_write", "depth_bias", *(("depth_first",) if blend.see_through else ()))
+    depth = ("depth_test", "depth_write", "depth_bias", "slope_bias", *(("depth_first",) if blend.see_through else ()))
     order = ("group", "nudge", "distance", *(("back_first",) if o.material.both_faces else ()))
     for title, group in (("Depth", depth), ("Order", order)):
         c.column.addSpacing(6)

@@ -43,14 +43,14 @@ PICTURE, KEPT, ALL, TALLY, NORMAL, LEVEL = 0, 1, 2, 3, 4, 5
 
 
 @inlined
-def _finish(draw, source, iw, colour, depth, matrix, x):
+def _finish(draw, bias, source, iw, colour, depth, matrix, x):
     """Blend one fragment into the picture."""
     a = last4(source)
     threshold = load1(matrix + np.uint64((x & 7) * 4)) if draw.blend == 2 else np.float32(0)
     if kept(draw.blend, a, draw.cutoff, threshold):
         store4(colour, merge4(draw.blend, source, load4(colour), draw.tint[3]))
         if draw.write:
-            store1(depth, biased(iw, draw.bias))
+            store1(depth, biased(iw, bias))
 
 
 @kernel
@@ -73,7 +73,7 @@ def row_close(frame, draw, chain, poly, value, y, x0, first, last):
     matrix = frame.matrix + np.uint64((y & 7) * 32)
     stride = np.uint64(w * 16)
     plain = draw.blend == 3 and not draw.write
-    test, bias, wrap = draw.test, draw.bias, draw.wrap
+    test, bias, wrap = draw.test, poly.bias, draw.wrap
     opacity = draw.tint[3]
     mine = biased(iw, bias)
     for i in range(first, last):
@@ -92,7 +92,7 @@ def row_close(frame, draw, chain, poly, value, y, x0, first, last):
             to = colour + np.uint64(i * 16)
             store4(to, merge4(3, s, load4(to), opacity))
         else:
-            _finish(draw, s, iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
+            _finish(draw, bias, s, iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
 
 
 @kernel
@@ -110,7 +110,7 @@ def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
     for i in range(first, last):
         f = np.float32(i)
         iw = fma1(gw, f, rw)
-        if draw.test and not nearer(iw, draw.bias, depth + np.uint64(i * 4)):
+        if draw.test and not nearer(iw, poly.bias, depth + np.uint64(i * 4)):
             continue
         w = one / iw
         u, v = fma1(gu, f, ru) * w, fma1(gv, f, rv) * w
@@ -118,7 +118,7 @@ def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
             c = trilinear4(chain, u, v, poly.level, poly.share, draw.wrap)
         else:
             c = lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, draw.wrap)
-        _finish(draw, mul4(c, tint), iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
+        _finish(draw, poly.bias, mul4(c, tint), iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
 
 
 @inlined
@@ -152,7 +152,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
     matrix = frame.matrix + np.uint64((y & 7) * 32)
     for i in range(first, last):
         iw = fma1(np.float32(poly.across[0]), np.float32(i), load1(value))
-        hidden = draw.test and not nearer(iw, draw.bias, depth + np.uint64(i * 4))
+        hidden = draw.test and not nearer(iw, poly.bias, depth + np.uint64(i * 4))
         if hidden and mode != ALL:
             continue
         source = surface_of(draw, poly, value, i, iw, hold)
@@ -168,7 +168,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
             sink[2][1, y - sink[1], x0 + i] += not stays
         if poly.only_depth:
             if stays and a > np.float32(0) and mode not in (KEPT, ALL):
-                store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
+                store1(depth + np.uint64(i * 4), biased(iw, poly.bias))
             continue
         if not stays and mode != ALL:
             continue
@@ -177,7 +177,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
                 shown = load4(hold + np.uint64(112 if mode == NORMAL else 160))
                 store4(colour + np.uint64(i * 16), with_last4(shown, np.float32(1)))
                 if draw.write:
-                    store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
+                    store1(depth + np.uint64(i * 4), biased(iw, poly.bias))
             continue
         if draw.lit and mode != TALLY and (mode == ALL or not (surface and (draw.decal or draw.blend <= 2))):
             source = lit_fragment(frame, light, source, hold, iw, x0 + i, y)
@@ -187,7 +187,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         if through:
             behind = behind4(frame, draw, hold, iw, x0 + i, y)
         if mode in (KEPT, ALL):
-            _keep(sink, p, y, x0 + i, biased(iw, draw.bias) if draw.bias > 0 else iw,
+            _keep(sink, p, y, x0 + i, biased(iw, poly.bias) if poly.bias > 0 else iw,
                   1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3, source, behind, hold)
             continue
         if surface:
@@ -203,7 +203,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
                 most = max(abs(red4(d)), abs(green4(d)), abs(blue4(d)))
                 sink[2][1, y - sink[1], x0 + i] += most < np.float32(1e-4)
         if draw.write:
-            store1(depth + np.uint64(i * 4), biased(iw, draw.bias))
+            store1(depth + np.uint64(i * 4), biased(iw, poly.bias))
 
 
 @kernel

@@ -178,6 +178,14 @@ def project(position, normal, uv, tint, index, draws, number, view, lens, out, a
             rho2 = max((o.across[1] * w0) ** 2 + (o.across[2] * h0) ** 2,
                        (o.down[1] * w0) ** 2 + (o.down[2] * h0) ** 2) * z * z
             o.level, o.share = level_of(np.float32(rho2 if rho2 > 1.001 else 1.0), levels_of(chain) - 1)
+        o.bias = draw.bias
+        if draw.slope > 0 and not ordered:
+            # The change of depth per pixel at its middle: 1/w is straight on screen, w is not.
+            mx, my = 0.0, 0.0
+            for k in range(m):
+                mx, my = mx + o.x[k] / m, my + o.y[k] / m
+            iw = o.value[0] + o.across[0] * (mx - o.at_x) + o.down[0] * (my - o.at_y)
+            o.bias += np.float32(draw.slope * max(abs(o.across[0]), abs(o.down[0])) / max(iw * iw, 1e-12))
         if draw.normal_slot >= 0:
             for k in range(3):
                 o.along[k], o.upward[k] = np.float32(0), np.float32(0)
