@@ -123,8 +123,8 @@ DISTANCES: dict[str, str] = {"object": "Whole object", "nearest": "Nearest point
                              "triangle": "Each triangle"}
 
 
-RARE = frozenset({"slope_bias", "depth_first", "back_first", "distance", "erosion", "tones", "recolour", "flow", "halo", "glass",
-                  "contact", "dither", "breakup", "on_surface"})
+RARE = frozenset({"slope_bias", "depth_first", "back_first", "distance", "erosion", "tones", "recolour", "flow", "halo",
+                  "glass", "contact", "dither", "breakup", "on_surface"})
 """Settings of a material that the file holds only where they are not as usual."""
 
 
@@ -149,8 +149,8 @@ class Material(BaseModel):
                                 drag=(0, 50))
     depth_first: bool = setting(False, "Depth first", "Its depth is laid before its colour, so that of a see-through "
                                 "figure only the nearest surface shows, never one through another.")
-    slope_bias: float = setting(0.0, "Slope bias", "The same, by how it leans: so many times its change of depth from pixel "
-                                "to pixel.", unit="×", ge=0, le=64, drag=(0, 4))
+    slope_bias: float = setting(0.0, "Slope bias", "The same, by how it leans: so many times its change of depth from "
+                                "pixel to pixel.", unit="×", ge=0, le=64, drag=(0, 4))
     both_faces: bool = setting(True, "Both faces", "Seen from behind as well.")
     back_first: bool = setting(False, "Back ones first", "Faces seen from behind are drawn before the others: right for "
                                "closed see-through things such as a bottle.")
