@@ -222,3 +222,11 @@ def test_refracting_things_read_what_is_there_by_then_and_frost_blurs_it():
         draw_all([wall, film, panel(2, (0, 0, 0, 0), FLAT, glass=g)], tall).colour[90, :, 2] for g in (clear, frosted)
     )
     assert np.abs(np.diff(other)).max() < 0.2 * np.abs(np.diff(one)).max() and abs(one.mean() - other.mean()) < 0.01
+
+
+@pytest.mark.parametrize("group", ["Backdrop", "Solid", "Cutout"])
+def test_a_refracting_pane_in_a_group_before_the_light_is_drawn_without_what_is_not_there_yet(group):
+    glass = Glass(on=True, index=1.5, edge_index=1.5, thickness=0.3)
+    pane = panel(0, RGBA, FLAT, glass=glass, group=group)
+    early = Draw(pane.name, pane.mesh, pane.coat, pane.material, ({"Backdrop": 0, "Solid": 1, "Cutout": 2}[group], 0, 0.0))
+    assert np.isfinite(pixel([early])).all()

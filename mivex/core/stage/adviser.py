@@ -184,14 +184,11 @@ class Advice:
         May be drawn at any time.
     unsettled : tuple of Pair
         With the best order.
-    wrong : tuple of float
-        For each view, the mean error left, in codes over its pixels, by these tables.
     """
 
     nudges: dict[str, int]
     free: tuple[str, ...]
     unsettled: tuple[Pair, ...]
-    wrong: tuple[float, ...] = ()
 
 
 @dataclass(eq=False)

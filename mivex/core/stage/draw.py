@@ -148,6 +148,9 @@ def bits_of(m: Material) -> int:
 def _effects(row: Any, draw: Draw) -> None:
     m = draw.material
     row["special"] = bits_of(m)
+    if draw.before_light:
+        # Nothing is drawn behind it yet that it could read.
+        row["special"] &= ~_effect.REFRACTS
     w = m.on_surface
     row["weights"] = w.colour, w.gloss, w.bumps, w.glow
     if not row["special"]:

@@ -43,11 +43,9 @@ def in_lists(draws: Iterable[Draw]) -> list[Draw]:
     return sorted(rows, key=lambda d: d.order)
 
 
-def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | None,
-              box: tuple[int, int, int, int] | None = None) -> None:
+def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | None) -> None:
     """Draw the sorted passes of a shot over what is in the buffers."""
     view = shot.view
-    top, low, left, right = box or (0, view.height, 0, view.width)
     frame = frame_record(view, buffers, lighting)
     light, held = light_record(lighting, shadows)
     legs: list[list[Pass]] = [[]]
@@ -58,10 +56,10 @@ def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows
 
     def band(first: int, last: int, leg: list[Pass]) -> None:
         for p in leg:
-            where = np.array([first + top, last + top, left, right, p.first, p.last], np.int64)
+            where = np.array([first, last, 0, view.width, p.first, p.last], np.int64)
             room = _settle.room_for(shot.polys, where, view.width)
             if room:
-                sink = sink_of(_paint.KEPT, first + top, last - first, view.width, room)
+                sink = sink_of(_paint.KEPT, first, last - first, view.width, room)
                 _paint.paint(frame, light, shot.records.draws, shot.polys, where, NO_SURFACES, sink)
                 _settle.settle(frame, shot.records.draws, shot.polys, where, *sink[2:5])
 
@@ -69,7 +67,7 @@ def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows
         if leg and leg[0].reads:
             chain = build_chain(buffers.colour)
             frame["behind"] = chain.record.ctypes.data
-        run_bands(low - top, partial(band, leg=leg), per_worker=24, least=8)
+        run_bands(view.height, partial(band, leg=leg), per_worker=24, least=8)
     del held
 
 
