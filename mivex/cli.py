@@ -9,10 +9,13 @@ import os
 import sys
 import tempfile
 from pathlib import Path
-from typing import Annotated, Any
+from typing import Annotated
 
 import typer
 
+from mivex.cli_delivery import check, deliver, desktop, intake
+from mivex.cli_motion import render_frames, simulate
+from mivex.cli_sheets import sheet_app
 from mivex.core.base.errors import MivexError
 
 app = typer.Typer(add_completion=False, no_args_is_help=False, pretty_exceptions_enable=False,
@@ -42,12 +45,13 @@ def start(context: typer.Context) -> None:
 
 
 @app.command("open")
-def open_project(project: Annotated[str, typer.Argument(help="A .mivex project.")]) -> None:
+def open_project(project: Annotated[str, typer.Argument(help="A .mivex project; none: an empty one.")] = "") -> None:
     """Open the window with a project."""
     from mivex.core.project.file import read_project
 
-    read_project(project)
-    _window(project)
+    if project:
+        read_project(project)
+    _window(project or None)
 
 
 @app.command()
@@ -69,52 +73,18 @@ def demo(shots: Annotated[str, typer.Option(metavar="DIR", help="Write every mai
 
 
 @app.command()
-def check(paths: Annotated[list[str], typer.Argument(help="Pictures or projects.")],
-          as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
-    """Measure pictures or projects and list what is wrong."""
-    from mivex.core.report import report_all
-
-    on_terminal = sys.stderr.isatty() and len(paths) > 1
-
-    def tell(done: int, of: int) -> None:
-        if on_terminal:
-            print(f"\r{done} of {of}", end="" if done < of else "\n", file=sys.stderr, flush=True)
-
-    reports = list(report_all(paths, tell))
-    findings: list[dict[str, Any]] = [f for r in reports for f in r.findings]
-    pictures: list[dict[str, Any]] = [p for r in reports for p in r.pictures]
-    problems = [p for p in pictures if "problem" in p]
-    if as_json:
-        print(json.dumps({"pictures": pictures, "findings": findings}, indent=2, ensure_ascii=False))
-    else:
-        for r in reports:
-            for f in r.findings:
-                print(f"{f.get('overlay') or f.get('path')}: {f['id']}: {f['message']}")
-            for p in r.pictures:
-                if "problem" in p:
-                    print(f"{p.get('overlay') or p['path']}: problem: {p['problem']}")
-        count, found = len(pictures) - len(problems), len(findings)
-        print(f"{count} picture{'' if count == 1 else 's'}, {found} finding{'' if found == 1 else 's'}")
-    if problems:
-        whose = problems[0].get("overlay") or problems[0]["path"]
-        more = f" {len(problems) - 1} more could not be examined." if len(problems) > 1 else ""
-        raise MivexError(f"{whose}: {problems[0]['problem']}{more}")
-    if findings:
-        raise typer.Exit(1)
-
-
-@app.command()
 def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
             out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tga or .tif")],
             recipe: Annotated[str, typer.Option(metavar="FILE", help="A recipe file.")],
-            bits: Annotated[int, typer.Option(help="8 or 16; as the source where not given.")] = 0) -> None:
+            bits: Annotated[int, typer.Option(help="8 or 16; as the source where not given.")] = 0,
+            as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
     """Run a recipe on a picture."""
+    from mivex.core.asked import read_asking, settled
     from mivex.core.deliver.deliver import check_format, write_texture
     from mivex.core.project.document import Source
     from mivex.core.project.evaluate import Workshop
-    from mivex.core.project.recipe import read_recipe
 
-    steps = read_recipe(recipe).steps
+    asking = read_asking(recipe)
     suffix = Path(out).suffix
     if bits not in (0, 8, 16):
         raise MivexError(f"--bits takes 8 or 16, not {bits}.")
@@ -124,9 +94,14 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
     picture = shop.picture(str(Path(source).resolve()))
     depth = bits or (16 if picture.bits > 8 and suffix.lower() != ".tga" else 8)
     check_format(suffix, depth)
-    texture = shop.prepare(picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff"))
+    steps, found = settled(asking, lambda first: shop.prepare(picture, Source(path=source), first, depth))
+    texture = shop.prepare(picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff", ".ktx2"))
     write_texture(out, texture, alpha=texture.has_alpha)
-    for words in texture.notes:
+    if as_json:
+        print(json.dumps({"out": out, "notes": list(texture.notes), "found": [f.row for f in found]}, indent=2,
+                         ensure_ascii=False))
+        return
+    for words in (*(f.said for f in found), *texture.notes):
         print(words)
 
 
@@ -168,13 +143,18 @@ def _size(text: str) -> tuple[int, int]:
 
 
 @app.command()
-def render(project: str, out: Annotated[str, typer.Argument(help=".png (display) or .exr (linear float)")],
+def render(project: str,  # noqa: PLR0913 (options)
+           out: Annotated[str, typer.Argument(help=".png (display) or .exr (linear float)")],
            size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
            camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
            order: Annotated[str, typer.Option(help="set, as the materials say, or exact, by depth.")] = "set",
            view: Annotated[str, typer.Option(help="colour, order, overdraw, depth, normals, mip or alpha.")] = "colour",
+           time: Annotated[float, typer.Option(metavar="S", help="Second of the clock that is seen.")] = 0.0,
+           frames: Annotated[str, typer.Option(metavar="A:B", help="Frames A to B, both included: numbered pictures, or "
+                                               "one animated .webp.")] = "",
+           fps: Annotated[float, typer.Option(metavar="N", help="Frames a second.")] = 30.0,
            as_json: Annotated[bool, typer.Option("--json", help="Print the figures of the view.")] = False) -> None:
-    """Draw a project's stage to a picture."""
+    """Draw a project's stage to a picture, or a run of its clock to several."""
     from mivex.core.picture.encode import write_picture
     from mivex.core.proving import Stage
     from mivex.core.scene import codes_of
@@ -184,16 +164,21 @@ def render(project: str, out: Annotated[str, typer.Argument(help=".png (display)
 
     width, height = _size(size)
     suffix = Path(out).suffix.lower()
-    if suffix not in (".png", ".exr"):
-        raise MivexError(f"“{out}”: the stage is written as .png or .exr.")
+    if suffix not in (".png", ".exr") and not (suffix == ".webp" and frames):
+        raise MivexError(f"“{out}”: the stage is written as .png or .exr" + (", or .webp." if frames else "."))
     if order not in ("set", "exact"):
         raise MivexError(f"--order takes set or exact, not “{order}”.")
     if view not in LOOKS:
         raise MivexError(f"“{view}” is no view of the stage; there are {', '.join(LOOKS)}.")
-    if view != "colour" and (suffix == ".exr" or order == "exact"):
+    if view != "colour" and (suffix == ".exr" or order == "exact" or frames):
         raise MivexError("Views other than colour are written as .png, in the order that is set.")
+    if not 0 <= time <= 3600 or not 0.1 <= fps <= 240:
+        raise MivexError("--time takes 0 to 3600 seconds, --fps 0.1 to 240.")
     stage = Stage.read(project)
-    seen = View(stage.camera(camera), width, height)
+    if frames:
+        render_frames(stage, out, View(stage.camera(camera), width, height), frames, fps, exact=order == "exact")
+        return
+    seen = View(stage.camera(camera), width, height, time)
     if view != "colour":
         look = look_at(view, stage.draws(seen), seen, stage.doc.lighting)
         write_picture(out, (look.codes / 255).astype("float32"), 8)
@@ -282,24 +267,29 @@ def order(project: str,
               f"would settle it: {p['settles']}")
 
 
-@app.command()
-def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")]) -> None:
-    """Write every overlay's texture and blend sheet, read back and compared."""
-    from mivex.core.deliver.deliver import deliver_project
-    from mivex.core.project.evaluate import Workshop
-    from mivex.core.project.file import read_project
-
-    doc = read_project(project)
-    for row in deliver_project(doc, Workshop(Path(project).resolve().parent), folder):
-        print(f"{row.picture}  {row.sheet}")
+app.add_typer(sheet_app, name="sheet")
+app.command()(simulate)
+app.command()(deliver)
+app.command()(intake)
+app.command()(check)
+app.command()(desktop)
 
 
 @app.command()
-def schema() -> None:
-    """Print the JSON Schema of the project file."""
+def schema(of: Annotated[str, typer.Option(help="project, recipe, delivery or motion.")] = "project") -> None:
+    """Print the JSON Schema of the project file, or of another file."""
+    from pydantic import BaseModel
+
+    from mivex.core.deliver.motion_file import MotionFile
+    from mivex.core.project.delivery import DeliveryRecipe
     from mivex.core.project.document import Document
+    from mivex.core.project.recipe import Recipe
 
-    print(json.dumps(Document.model_json_schema(), indent=2, ensure_ascii=False))
+    models: dict[str, type[BaseModel]] = {"project": Document, "recipe": Recipe, "delivery": DeliveryRecipe,
+                                          "motion": MotionFile}
+    if of not in models:
+        raise MivexError(f"There is no schema of “{of}”; there are {', '.join(models)}.")
+    print(json.dumps(models[of].model_json_schema(), indent=2, ensure_ascii=False))
 
 
 def main() -> None:

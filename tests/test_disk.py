@@ -20,7 +20,8 @@ from test_project import mivex_run
 from mivex.core.base import store
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, fits
-from mivex.core.deliver.deliver import deliver, deliver_project, file_name
+from mivex.core.deliver.deliver import deliver, file_name
+from mivex.core.deliver.project import deliver_project
 from mivex.core.material.material import Material
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_levels, read_picture
@@ -241,7 +242,7 @@ def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
 
 def test_the_same_delivery_twice_gives_the_same_bytes(tmp_path):
     doc = read_project(PROJECT)
-    first = deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "a")
+    first = deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "a").overlays
     for row in first:
         os.utime(row.picture, (0, 0))
     deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "b")

@@ -1,18 +1,21 @@
 """Effects of materials against their formulas, worked out here for single pixels."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from test_order import VIEW, held, panel, tone
 
-from mivex.core.material.effects import Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
+from mivex.core.material.effects import Breakup, Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Coat, Draw
+from mivex.core.stage.draw import Coat, Draw, Input, shadow_mask
 from mivex.core.stage.exact import draw_exact
+from mivex.core.stage.forms import stack
 from mivex.core.stage.ledger import account_of
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.mesh import quad
+from mivex.core.stage.mesh import FACTS, quad
 from mivex.core.stage.passes import GROUND, draw_all
 
 FLAT = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
@@ -230,3 +233,60 @@ def test_a_refracting_pane_in_a_group_before_the_light_is_drawn_without_what_is_
     pane = panel(0, RGBA, FLAT, glass=glass, group=group)
     early = Draw(pane.name, pane.mesh, pane.coat, pane.material, ({"Backdrop": 0, "Solid": 1, "Cutout": 2}[group], 0, 0.0))
     assert np.isfinite(pixel([early])).all()
+
+
+def with_facts(draw, **facts):
+    rows = np.zeros((len(draw.mesh.index), 5))
+    for k, v in facts.items():
+        rows[:, FACTS.index(k)] = v
+    return replace(draw, mesh=replace(draw.mesh, facts=rows))
+
+
+def test_a_face_may_be_worn_on_its_own_and_show_the_next_frame():
+    c = held(RGBA)
+    worn = with_facts(panel(0, RGBA, FLAT, erosion=Erosion(form="erode", by="life", amount=0.9)), worn=0.25)
+    assert np.allclose(pixel([worn])[:3], over(c, c[3] - 0.25), atol=1e-5)
+    # Two frames side by side: the left one red, the right one blue, of unlike opacity.
+    values = np.zeros((64, 128, 4), np.float32)
+    values[:, :64], values[:, 64:] = (1, 0, 0, 0.8), (0, 0, 1, 0.4)
+    sheet = quad(FLAT, (0.1, 0.1, 0.4, 0.9))
+    draw = Draw("s", sheet, Coat(Texture(values).mips), Material(lit=False), (4, 0, 0.0), owner="s", part="1")
+    for share in (0.0, 0.25, 1.0):
+        now = with_facts(draw, right=0.5, next=share)
+        a = 0.8 + (0.4 - 0.8) * share
+        want = over((1 - share, 0, share), a)
+        assert np.allclose(pixel([now])[:3], want, atol=2e-3), share
+
+
+def test_broken_up_by_a_picture_its_dark_parts_first_and_so_are_shadows():
+    c = held(RGBA)
+    grey = np.tile(np.linspace(0, 1, 256, dtype=np.float32), (8, 1))
+    ramp = Texture(np.dstack([grey, grey, grey, np.ones_like(grey)]), data=True)
+    at = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=8, fov=60), 200, 100)
+    coat = Coat(tone(RGBA).mips, mask=Input(1.0, ramp.mips, 0))
+    m = Material(lit=False, breakup=Breakup(amount=0.5, soft=0.001))
+    alpha = draw_all([Draw("b", quad(FLAT), coat, m, (4, 0, 0.0))], at).colour[50, :, 3]
+    x = np.flatnonzero(alpha > 0.01)
+    focal = 50 / np.tan(np.radians(30))
+    assert abs(x[0] - 100) <= 1 and abs(x[-1] - (100 + 6 / 8 * focal)) <= 1.5 and np.allclose(alpha[x[2:]], c[3], atol=1e-3)
+    mask = shadow_mask(np.ones((32, 32), np.float32), m.model_copy(update={"blend": "Cutout"}), Input(1.0, ramp.mips, 0))
+    assert not mask.level(0)[:, :15, 3].any() and mask.level(0)[:, 17:, 3].all()
+    eroded = Material(blend="Cutout", erosion=Erosion(form="erode", amount=0.3))
+    tilt = np.tile(np.linspace(0, 1, 65, dtype=np.float32), (4, 1))
+    assert np.array_equal(shadow_mask(tilt, eroded).level(0)[0, :, 3] > 0.5, tilt[0] - 0.3 >= 0.5)
+
+
+def test_slices_of_a_stack_cut_one_solid_noise():
+    at = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 120, 90)
+    m = Material(lit=False, breakup=Breakup(amount=0.5, soft=0.3, scale=3))
+
+    def shown(count, depth, k):
+        mesh = stack(count, 2.0, 2.0, depth, solid=True)
+        part = replace(mesh, index=mesh.index[2 * k:2 * k + 2], facts=mesh.facts[2 * k:2 * k + 2])
+        part = part.transformed(np.array([[1, 0, 0, 0], [0, 1, 0, 0], [0, 0, 0, 0]]) + 1e-12 * np.eye(3, 4))
+        return draw_all([Draw("s", part, Coat(tone((1, 1, 1, 1)).mips), m, (4, 0, 0.0))], at).colour[..., 3]
+
+    # Slices close together look alike, far ones do not; a slice at the same depth is the same, however many there are.
+    first, second, last = shown(64, 1.0, 0), shown(64, 1.0, 1), shown(64, 1.0, 63)
+    assert 0 < np.abs(first - second).mean() < 0.25 * np.abs(first - last).mean()
+    assert np.array_equal(shown(3, 1.0, 1), shown(5, 1.0, 2))

@@ -5,10 +5,11 @@ import math
 import numpy as np
 import pytest
 
+from mivex.core.coats import Pictures, coat_of, file_key
 from mivex.core.material.material import Channel, Finish, Mapping, Material, Normals, packed
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene import StagePainter, coat_of, file_key, overlay_draw
+from mivex.core.scene import StagePainter, overlay_draw
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Coat, Draw, Input
 from mivex.core.stage.environment import SIZES, SKIES, environment, reflectance_table
@@ -349,6 +350,5 @@ def test_what_is_drawn_in_parts_is_what_is_drawn_whole(rng):
 def test_normals_say_what_reads_them():
     f = Finish(normal=Normals(source="overlay", overlay="n", strength=-1, green="down"))
     t = Texture(np.full((2, 2, 4), 0.5, np.float32), meaning="data")
-    from mivex.core.scene import _Pictures
-    coat = coat_of(Material(finish=f), _Pictures(t, {"n": t}))
+    coat = coat_of(Material(finish=f), Pictures(t, {"n": t}))
     assert coat.normal is t.mips and coat.normal_strength == -1 and not coat.green_up

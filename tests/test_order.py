@@ -2,6 +2,7 @@
 
 import itertools
 import json
+from functools import reduce
 from pathlib import Path
 
 import numpy as np
@@ -231,22 +232,72 @@ def panels_stage(seed, count):
     return Stage(doc, textures, {})
 
 
-@pytest.mark.parametrize("seed", range(10))
-def test_the_adviser_is_as_good_as_the_best_of_all_permutations(seed):
-    stage = panels_stage(seed, 4)
-    size = (48, 32)
-    found = propose(stage, stage.doc.cameras, size=size)
-    best = np.inf
-    for order in itertools.permutations(range(4)):
-        rows = tuple(o.model_copy(update={"material": o.material.model_copy(update={"nudge": order[i]})})
-                     for i, o in enumerate(stage.doc.overlays))
-        doc = stage.doc.model_copy(update={"overlays": rows})
-        best = min(best, float(np.mean([Judge(stage, size).error(doc, c) for c in stage.doc.cameras])))
-    assert found.after <= best + 2e-3
-    assert found.after <= found.before and abs(found.before - np.mean([b for _, b, _ in found.wrong])) < 1e-9
-    assert abs(found.after - np.mean([Judge(stage, size).error(found.doc, c) for c in stage.doc.cameras])) < 1e-9
-    if found.after > 0.05:
-        assert found.unsettled
+def seen_by(stage, camera, size):
+    """Of every panel: where it covers the picture (6, h, w), and how far away it lies there; nothing of Mivex is used."""
+    w, h = size
+    t, p = np.radians([camera.yaw, camera.pitch])
+    out = np.array([np.sin(t) * np.cos(p), np.sin(p), np.cos(t) * np.cos(p)])
+    right = np.array([np.cos(t), 0, -np.sin(t)])
+    eye, up = out * camera.distance, np.cross(out, right)
+    focal = min(h, w / 1.25) / 2 / np.tan(np.radians(camera.fov / 2))
+    y, x = np.mgrid[:h, :w] + 0.5
+    rays = ((x - w / 2) / focal)[..., None] * right + ((h / 2 - y) / focal)[..., None] * up - out
+    covers, far = [], []
+    for o in stage.doc.overlays:
+        place, turn = o.places[0], np.radians(o.places[0].yaw)
+        n, along = np.array([np.sin(turn), 0, np.cos(turn)]), np.array([np.cos(turn), 0, -np.sin(turn)])
+        d = ((np.array(place.at) - eye) @ n) / (rays @ n)
+        off = eye + rays * d[..., None] - place.at
+        covers.append((abs(off @ along) < 0.8) & (abs(off[..., 1]) < 0.7) & (d > 0.02))
+        far.append(d)
+    return np.array(covers), np.array(far)
+
+
+def codes(light):
+    light = np.clip(light, 0, 1)
+    return np.round(np.where(light <= 0.0031308, light * 12.92, 1.055 * light ** (1 / 2.4) - 0.055) * 255)
+
+
+def best_of_all(stage, camera, size):
+    """Mean difference from far to near of every order of the overlays, in double precision; by order."""
+    covers, far = seen_by(stage, camera, size)
+    rgba = np.array([held(to_light(stage.textures[o.id].values[0, 0])) for o in stage.doc.overlays])
+    blends = [o.material.blend for o in stage.doc.overlays]
+    there = covers.any(axis=0)
+    covers, far = covers[:, there], far[:, there]
+
+    def laid(k, mask, below):
+        a = rgba[k, 3]
+        s = rgba[k, :3] * (1 if blends[k] == "Premultiplied" else a)
+        return np.where(mask[:, None], s + below * (1 if blends[k] == "Additive" else 1 - a), below)
+
+    start = np.full((far.shape[1], 3), GROUND)
+    truth, rank = start, np.argsort(-far, axis=0)
+    for step in rank:
+        for k in range(len(rgba)):
+            truth = laid(k, covers[k] & (step == k), truth)
+    shown = codes(truth)
+    return {order: np.abs(codes(reduce(lambda below, k: laid(k, covers[k], below), order, start)) - shown).sum() / 3
+            / (size[0] * size[1]) for order in itertools.permutations(range(len(rgba)))}
+
+
+def to_light(code):
+    code = code.astype(float)
+    return np.append(np.where(code[:3] <= 0.04045, code[:3] / 12.92, ((code[:3] + 0.055) / 1.055) ** 2.4), code[3])
+
+
+@pytest.mark.parametrize("seeds", [range(k, k + 10) for k in range(0, 50, 10)], ids=str)
+def test_the_adviser_is_as_good_as_the_best_of_all_720_orders(seeds):
+    size = (32, 24)
+    for seed in seeds:
+        stage = panels_stage(seed, 6)
+        found = propose(stage, stage.doc.cameras, size=size)
+        every = [best_of_all(stage, c, size) for c in stage.doc.cameras]
+        best = min(np.mean([e[order] for e in every]) for order in every[0])
+        assert found.after <= best + 0.02, seed  # a pixel at an edge may round otherwise
+        assert found.after <= found.before and abs(found.before - np.mean([b for _, b, _ in found.wrong])) < 1e-9
+        assert abs(found.after - np.mean([Judge(stage, size).error(found.doc, c) for c in stage.doc.cameras])) < 1e-9
+        assert found.unsettled or found.after <= 0.05
 
 
 def test_the_adviser_mends_settings_and_names_what_is_free_and_what_cannot_be_settled():

@@ -16,7 +16,8 @@ from sprites import cut_from, disc, paint, rgba
 import mivex.core
 from mivex.cli import run
 from mivex.core.base.errors import MivexError
-from mivex.core.deliver.deliver import check_format, deliver_project, write_texture
+from mivex.core.deliver.deliver import check_format, write_texture
+from mivex.core.deliver.project import deliver_project
 from mivex.core.material.material import Material
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
@@ -120,15 +121,15 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
     rows = tuple(Overlay(name=f"A {fmt} {bits}", source=Source(path="a.png", meaning="colour"),
                          material=Material(blend="Additive", nudge=3, tint=(0.5, 1, 1)),
                          delivery={"format": fmt, "bits": bits})
-                 for fmt, bits in (("png", 8), ("png", 16), ("tga", 8), ("tif", 8), ("tif", 16)))
-    done = deliver_project(Document(overlays=rows), Workshop(tmp_path), tmp_path / "out")
-    for d in done:
+                 for fmt, bits in (("png", 8), ("png", 16), ("tga", 8), ("tif", 8), ("tif", 16), ("webp", 8), ("ktx2", 8)))
+    made = deliver_project(Document(overlays=rows), Workshop(tmp_path), tmp_path / "out")
+    for d in made.overlays:
         assert np.allclose(read_picture(d.picture).values, v, atol=1e-7)
         sheet = json.loads(d.sheet.read_text())
         assert sheet["blend"]["colour"] == {"source": "As", "destination": "1"}
         assert (sheet["draw_group"], sheet["order_nudge"], sheet["texture"]["alpha"]) == ("Blended", 3, "straight")
         assert sheet["tint_linear"][0] == pytest.approx(0.214041, abs=1e-5)
-    for suffix, words in ((".jpg", "no alpha"), (".webp", "discards"), (".exr", "associated"), (".bmp", "alpha")):
+    for suffix, words in ((".jpg", "no alpha"), (".exr", "associated"), (".bmp", "alpha")):
         with pytest.raises(MivexError, match=words):
             write_texture(tmp_path / f"b{suffix}", Texture(v))
     with pytest.raises(MivexError, match="8 bits"):
@@ -174,7 +175,7 @@ def test_command_line_from_picture_to_delivery(tmp_path):
     assert mivex_run("render", "p.mivex", "v.exr", "--size", "64x40", "--camera", "Hull", cwd=tmp_path).returncode == 0
     assert read_picture(tmp_path / "v.exr").values.shape == (40, 64, 4)
     assert mivex_run("deliver", "p.mivex", "box", cwd=tmp_path).returncode == 0
-    assert sorted(p.name for p in (tmp_path / "box").iterdir()) == ["Smoke.blend.json", "Smoke.png"]
+    assert sorted(p.name for p in (tmp_path / "box").iterdir()) == ["Smoke.blend.json", "Smoke.png", "delivery.json"]
     schema = json.loads(mivex_run("schema").stdout)
     assert schema["properties"]["overlays"] and "Levels" in schema["$defs"]
 
@@ -202,7 +203,10 @@ def test_the_demo_shows_its_faults_and_only_these():
     assert {(o, check) for o, check in found if check != "order"} == {
         ("Bubble, cut from black", "matte"), ("Registration, to the border", "border"),
         ("Emblem, inside out", "inverted"), ("Silt, banded", "banding"), ("Guard mesh, too fine", "holes"),
-        ("Pane that writes depth", "depth-write"), ("Lamp mote", "hidden")}
+        ("Pane that writes depth", "depth-write"), ("Lamp mote", "hidden"),
+        # What moves: a sheet whose frames touch, silt that appears, goes and cuts, motes that take no tint.
+        ("Bubbles, cell to cell", "sheet-border"), ("Bubbles, cell to cell", "sheet-bleed"), ("Silt, banded", "motion-pop"),
+        ("Silt, banded", "motion-contact"), ("Mote that takes no tint", "motion-tint")}
 
 
 def test_core_knows_no_interface_and_the_lock_no_addresses():

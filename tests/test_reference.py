@@ -10,11 +10,12 @@ import numpy as np
 import pytest
 from sprites import srgb_decode
 
+from mivex.core.coats import texture_limits
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene import overlay_draw, texture_limits
+from mivex.core.scene import overlay_draw
 from mivex.core.stage import placing
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Coat, Draw

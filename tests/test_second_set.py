@@ -119,3 +119,50 @@ def test_its_faces_are_chosen_on_the_stage(window, tmp_path, by):
     assert not s.overlay.places[0].second.faces and s.undo_label == "Choose faces"
     window.go("blend")
     assert stage.choose_face is None
+
+
+def test_the_picture_is_moved_turned_and_scaled_on_the_uvs_by_its_frame(window, tmp_path):
+    trimesh.creation.box((1, 1, 1)).export(tmp_path / "crate.obj")
+    s, flat = window.session, window.flat.canvas
+    key = []
+
+    def add(d):
+        d, k = edits.add_blank(d, "Logo", "logo", (64, 64))
+        key.append(k)
+        place = MeshPlace(id="m", path=str(tmp_path / "crate.obj"), at=(0.0, 1.0, 2.0), second=SecondSet(how="flat"))
+        return edits.set_fields(edits.set_fields(d, k, "", places=(place,)), k, "material", mapping=Mapping(uv_set=1))
+
+    s.apply("Add", add)
+    s.choose(key[0], "m")
+    window.arrange("both")
+    window.go("place")
+    settle(window)
+    w = flat.on_screen[0]
+    assert flat.mapping == Mapping(uv_set=1)
+
+    def at(x, y):
+        return QPoint(round(flat.corner[0] + x * w), round(flat.corner[1] + y * w))
+
+    def now():
+        return s.overlay.material.mapping
+
+    # The UVs' middle is brought to a place of the picture: there that place of it is seen.
+    drive.drag(flat, at(0.5, 0.5), at(0.7, 0.4))
+    settle(window)
+    assert abs(now().right + 0.2) < 2 / w and abs(now().low - 0.1) < 2 / w
+    # The whole square of the UVs takes half of the picture, either way.
+    drive.drag(flat, at(1.2, 0.9), at(0.95, 0.65))
+    settle(window)
+    assert abs(now().across - 0.5) < 4 / w and abs(now().down - 0.5) < 4 / w
+    # Its right arm is turned upwards: u then runs upwards, by what a hand-made turn of the corners says.
+    drive.drag(flat, at(0.95, 0.4), at(0.7, 0.15))
+    settle(window)
+    (a, b, c), (d, e, f) = now().rows
+    assert now().turn == 90 and np.allclose([a, d], [0, -0.5], atol=4 / w) and np.allclose([b, e], [0.5, 0], atol=4 / w)
+    assert np.allclose([c + (a + b) / 2, f + (d + e) / 2], [0.7, 0.4], atol=3 / w)
+    assert [s.undo_label] == ["Move it on the mesh"]
+    for _ in range(3):
+        s.undo()
+    assert now() == Mapping(uv_set=1)
+    window.go("blend")
+    assert flat.mapping is None

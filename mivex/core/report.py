@@ -16,17 +16,17 @@ from pydantic import BaseModel
 from mivex.core.base.bands import one_core
 from mivex.core.base.log import sentence
 from mivex.core.base.store import shown
-from mivex.core.findings import Finding, Repair, Subject, examine, examine_scene
+from mivex.core.findings import Finding, MotionSubject, Repair, Subject, examine, examine_motion, examine_scene
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Source
-from mivex.core.project.edits import SetFields
+from mivex.core.project.edits import SetFields, SetPart
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import read_project
 from mivex.core.project.layering import bakes_folder
 from mivex.core.results import scene_subject
-from mivex.core.scene import gathered
+from mivex.core.scene import gathered, world_of
 
 
 @dataclass
@@ -64,6 +64,10 @@ def figures(subject: Subject, picture: Picture, name: dict[str, str]) -> dict[st
 def repair_row(repair: Repair) -> dict[str, Any]:
     """A repair: its steps as ``prepare`` takes them, and whatever else it sets."""
     row: dict[str, Any] = {"label": repair.label, "steps": [s.model_dump(mode="json") for s in repair.steps]}
+    for e in repair.edits:
+        if isinstance(e, SetPart):
+            row.setdefault("effect", []).append({"effect": e.effect, "part": e.part, "group": e.group, "values": {
+                k: v.model_dump(mode="json") if isinstance(v, BaseModel) else v for k, v in e.values}})
     row |= {e.part: {k: v.model_dump(mode="json") if isinstance(v, BaseModel) else v for k, v in e.values}
             for e in repair.edits if isinstance(e, SetFields)}
     if repair.cost is not None:
@@ -113,6 +117,10 @@ def _project(report: Report) -> None:
         textures, meshes = gathered(doc, shop)
         report.findings += [finding_row(f, {"overlay": f.subject})
                             for f in examine_scene(scene_subject(doc, textures, meshes))]
+        moving = MotionSubject(doc, textures, world_of(doc, meshes))
+        report.findings += [
+            finding_row(f, {"overlay": shows.name if (shows := doc.overlay(f.overlay)) else f.subject, "effect": f.subject})
+            for f in examine_motion(moving)]
 
 
 def report_on(path: str) -> Report:

@@ -11,7 +11,7 @@ from dataclasses import dataclass, replace
 
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
-from mivex.core.findings import Finding, SceneSubject, Subject, examine, examine_scene
+from mivex.core.findings import Finding, MotionSubject, SceneSubject, Subject, examine, examine_motion, examine_scene
 from mivex.core.findings.facts import Facts, facts_of
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
@@ -165,7 +165,8 @@ class Results:
         if target.look:
             return target.look, o.source, made_of(self._doc, o), self._folder, self._generation
         steps = o.steps if target.until < 0 else o.steps[:target.until]
-        return o.source, steps, made_of(self._doc, o), o.delivery.bits, o.delivery.format, self._folder, self._generation
+        return (o.source, o.sheet.grids, steps, made_of(self._doc, o), o.delivery.bits, o.delivery.format, self._folder,
+                self._generation)
 
     def follow(self, doc: Document, folder: str, files: tuple[Target, ...] = ()) -> list[str]:
         """Another document counts from now on; ``files`` are the pictures its materials read.
@@ -285,17 +286,17 @@ class Results:
         for o in self._doc.overlays:
             r = self.get(o.id)
             if r.texture is not None and r.texture.scale >= 1:
-                key = (r.texture.key, o.name, o.material, o.delivery)
+                key = (r.texture.key, o.name, o.material, o.delivery, o.sheet)
                 if r.examined != key:
                     rows.append((o, r, key))
         return sorted(rows, key=lambda row: row[0].id != first)
 
     def scene_unexamined(self) -> Hashable:
         """What the scene's findings are to be measured for, where they are out of date; else None."""
-        key = tuple((o.id, o.name, o.shown, o.material, o.places, (t.key if (t := self.get(o.id).texture) else ""))
+        key = tuple((o.id, o.name, o.shown, o.material, o.places, o.sheet, (t.key if (t := self.get(o.id).texture) else ""))
                     for o in self._doc.overlays)
         d = self._doc
-        whole = (key, d.around, d.cameras, d.lighting, d.overdraw,
+        whole = (key, d.effects, d.air, d.around, d.cameras, d.lighting, d.overdraw,
                  tuple(sorted((k, id(m)) for k, m in self.meshes().items())))
         return None if self.get(SCENE).examined == whole or not self.ready else whole
 
@@ -307,7 +308,9 @@ class Results:
     def examine_scene(self, doc: Document, textures: dict[str, Texture], meshes: dict[str, Mesh],
                       key: Hashable, stop: Stop = lambda: False) -> Result:
         """Measure the whole scene; in any thread."""
-        return Result(SCENE, examined=key, findings=tuple(examine_scene(scene_subject(doc, textures, meshes, stop))))
+        found = examine_scene(scene_subject(doc, textures, meshes, stop))
+        moving = examine_motion(MotionSubject(doc, textures, world_of(doc, meshes), stop=stop))
+        return Result(SCENE, examined=key, findings=(*found, *moving))
 
     def mesh_of(self, place: MeshPlace) -> Mesh | None:
         """The mesh of a placement's file with its UV sets, where it is read already."""

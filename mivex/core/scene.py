@@ -5,42 +5,33 @@ import time
 from collections import OrderedDict
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
-from typing import Literal
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.kept import kept
 from mivex.core.base.lazy import Lazy
-from mivex.core.base.types import Floats
-from mivex.core.layers.heights import normals_of
-from mivex.core.material.material import CHANNEL_NAMES, Channel, Material, Sourced
-from mivex.core.material.material import Mapping as MaterialMapping
+from mivex.core.coats import Pictures, coat_of, file_key, flowing, into_cell, order_key, pictures_read, read_by
 from mivex.core.picture.texture import Texture
-from mivex.core.pixels.blends import GROUPS
-from mivex.core.pixels.colour import to_linear
-from mivex.core.pixels.mips import MipChain, build_chain
+from mivex.core.pixels.mips import MipChain
+from mivex.core.playing import Flows, Shown, hulls_of, shown_frame
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import PACKED, Workshop
+from mivex.core.project.evaluate import Workshop
 from mivex.core.stage import placing
 from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
-from mivex.core.stage.draw import Coat, Draw, Input, OrderKey, limits_of, shadow_mask
+from mivex.core.stage.draw import Draw, shadow_mask
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.lighting import casts
 from mivex.core.stage.looks import display_codes
-from mivex.core.stage.mesh import Mesh, crossing, hit, nearest_point
+from mivex.core.stage.mesh import FACTS, Mesh, crossing, hit, nearest_point, outlined
 from mivex.core.stage.painter import Painter
 from mivex.core.stage.passes import Buffers, draw_all
-from mivex.core.stage.places import BillboardPlace, MeshPlace, Place
+from mivex.core.stage.places import BillboardPlace, MeshPlace, PanelPlace, Place, ShapePlace
 from mivex.core.stage.surroundings import Surroundings, World, of_mesh, with_person
 
 cv2 = Lazy("cv2")
-
-
-def order_key(material: Material, at: NDArray[np.float64], eye: NDArray[np.float64]) -> OrderKey:
-    """Sorting key of an object: draw group, then nudge, then from far to near by the point that counts."""
-    return GROUPS.index(material.group), material.nudge, -float(np.linalg.norm(at - eye))
 
 
 def _stands(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None) -> NDArray[np.float64]:
@@ -53,101 +44,10 @@ def _stands(overlay: Overlay, place: Place, texture: Texture, view: View, world:
     return np.mean([placing.middle(placing.framed(p, texture.extent), view, texture.pivot, world) for p in places], axis=0)
 
 
-def texture_limits(texture: Texture, blend: str) -> Floats:
-    """Limits round what a texture shows under a blend.
-
-    Premultiplied adds colour whatever alpha says, so there colour counts too; every other blend weighs colour by alpha.
-    """
-    light = blend == "Premultiplied"
-    values = texture.values
-    return kept(texture, ("limits", light), lambda: limits_of((values.max(axis=2) if light else values[..., 3]) > 0))
-
-
-def file_key(path: str, meaning: str) -> str:
-    """Name under which a picture that a material reads stands among the textures."""
-    return f"file:{meaning}:{path}"
-
-
-def pictures_read(doc: Document) -> list[tuple[str, Literal["colour", "data"]]]:
-    """Path and meaning of every picture file that the materials of shown overlays read."""
-    rows: list[tuple[str, Literal["colour", "data"]]] = []
-    for o in doc.overlays:
-        for name, part in dict(o.material.finish).items():
-            if isinstance(part, Sourced) and part.source == "file" and part.path:
-                rows.append((part.path, "colour" if name in ("colour", "glow") else "data"))
-    return sorted(set(rows))
-
-
-def read_by(material: Material) -> list[str]:
-    """Names, among the textures, of everything that a material reads besides the overlay's own."""
-    rows = []
-    for name, part in dict(material.finish).items():
-        if isinstance(part, Sourced) and part.source == "overlay":
-            rows.append(part.overlay)
-        elif isinstance(part, Sourced) and part.source == "file":
-            rows.append(file_key(part.path, "colour" if name in ("colour", "glow") else "data"))
-    return rows
-
-
-class _Pictures:
-    """Finds what a material reads, among textures by overlay and by file."""
-
-    def __init__(self, own: Texture, textures: Mapping[str, Texture]) -> None:
-        self.own, self.textures = own, textures
-        self.used: list[Texture] = [own]
-
-    def texture(self, part: Sourced, meaning: str) -> Texture | None:
-        """The texture that a part reads; None: a number, or not there (yet)."""
-        if part.source == "own":
-            return self.own
-        found = self.textures.get(part.overlay if part.source == "overlay" else file_key(part.path, meaning)) \
-            if part.source != "number" else None
-        if found is not None:
-            self.used.append(found)
-        return found
-
-    def value(self, part: Channel, name: str = "") -> Input:
-        """One value of the surface; what the overlay's own channel of that name holds counts before a number."""
-        own = self.own.channels.get(name)
-        if own is not None and part.source == "number":
-            return Input(1.0, own.mips, PACKED[name])
-        t = self.texture(part, "data")
-        if t is None:
-            return Input(part.value)
-        return Input(part.value, t.mips, list(CHANNEL_NAMES).index(part.channel), part.invert)
-
-
-def _raised(texture: Texture, relief: float) -> MipChain:
-    """Normals of a picture whose alpha stands out of the surface, or lies sunk in it."""
-    short = float(min(texture.height, texture.width))
-    return kept(texture, ("raised", relief), lambda: build_chain(np.dstack(
-        [normals_of(np.ascontiguousarray(texture.alpha), short, relief), np.ones(texture.alpha.shape, np.float32)])))
-
-
-def coat_of(material: Material, pictures: "_Pictures") -> Coat:
-    """The pictures on a surface, as the material says."""
-    f = material.finish
-    colour = pictures.texture(f.colour, "colour") or pictures.own
-    plain = f.opacity.source == "own" and f.opacity.channel == "alpha" and not f.opacity.invert and f.opacity.value == 1
-    own_alpha = plain and colour is pictures.own
-    normal = pictures.texture(f.normal, "data") or pictures.own.channels.get("normal")
-    relief = material.on_surface.relief
-    raised = _raised(pictures.own, relief) if normal is None and relief and material.group == "Decal" else None
-    glow = pictures.texture(f.glow, "colour") or pictures.own.channels.get("emissive")
-    # What layers give off shines by itself, as strongly as they say.
-    strength = f.glow.strength or (1.0 if "emissive" in pictures.own.channels else 0.0)
-    r, g, b = (float(v) * strength for v in to_linear(np.array(f.glow.colour, np.float32)))
-    unmapped = material.mapping == MaterialMapping()
-    return Coat(colour.mips, texture_limits(colour, material.blend) if own_alpha and unmapped else None,
-                None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness, "roughness"),
-                pictures.value(f.metal, "metal"), pictures.value(f.occlusion, "occlusion"),
-                normal.mips if normal else raised, f.normal.strength, f.normal.green == "up",
-                (r, g, b), glow.mips if glow else None, not colour.data, material.mapping.uv_set, material.mapping.rows)
-
-
 def meshes_read(doc: Document) -> list[str]:
     """Path of every mesh file that the surroundings or placements are made of."""
     rows = [doc.around.path] + [p.path for o in doc.overlays for p in o.places if isinstance(p, MeshPlace)]
+    rows += [part.emission.mesh for e in doc.effects for part in e.parts if part.emission.form == "mesh"]
     return sorted({r for r in rows if r})
 
 
@@ -184,29 +84,76 @@ def place_mesh(place: Place, world: World, view: View | None = None) -> Mesh:
 def overlay_draw(overlay: Overlay, place: Place, texture: Texture, view: View,
                  textures: Mapping[str, Texture] | None = None, world: World | None = None) -> Draw:
     """What one placement of an overlay puts on the stage; ``textures`` are those that its material may read."""
-    return _drawn(overlay, place, _Pictures(texture, textures or {}), view, world)
+    return _drawn(overlay, place, Pictures(texture, textures or {}), view, world)
 
 
-def _drawn(overlay: Overlay, place: Place, pictures: _Pictures, view: View, world: World | None) -> Draw:
-    m, texture = overlay.material, pictures.own
-    framed = placing.framed(place, texture.extent)
-    draw = Draw(overlay.name, placing.mesh(framed, view, texture.pivot, world), coat_of(m, pictures), m,
+def lasting_mesh(overlay: Overlay, place: Place, texture: Texture, world: World) -> Mesh:
+    """The mesh of a placement for those who keep it: what turns to the camera faces the dock's front, uncut."""
+    if isinstance(place, BillboardPlace):
+        same = {k: getattr(place, k) for k in ("at", "roll", "width", "height", "pivot")}
+        place = PanelPlace(**same)
+    return placing.mesh(placing.framed(place, texture.extent), View(CAMERAS[0], 640, 512), texture.pivot, world)
+
+
+def _number(overlay: Overlay, place: Place) -> int:
+    """Which of its overlay's placements one is, from 1."""
+    return next((i for i, p in enumerate(overlay.places, 1) if p.id == place.id), 1)
+
+
+def frame_at(overlay: Overlay, place: Place, texture: Texture, time: float) -> Shown:
+    """The frame of a sheet that a placement shows; of a picture, all of it."""
+    return shown_frame(overlay.sheet, texture.traits.cells, time, _number(overlay, place) - 1)
+
+
+def _sliced(place: Place, texture: Texture) -> bool:
+    """Whether every panel of a stack shows a frame of its own."""
+    stack = isinstance(place, ShapePlace) and place.form == "stack" and place.slices == "frames"
+    return stack and bool(texture.traits.cells)
+
+
+def _mesh(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None, shown: Shown) -> Mesh:
+    """The mesh of a placement, with its frames where they blend, and cut to its outline where it is flat."""
+    mesh = placing.mesh(placing.framed(place, texture.extent), view, texture.pivot, world)
+    outlines = hulls_of(overlay, texture) if place.mount in ("panel", "billboard") else None
+    if outlines:
+        cells = texture.traits.cells
+        mesh = outlined(mesh, outlines[cells.index(shown.cell) if cells else 0].corners)
+    if _sliced(place, texture):
+        frames = np.array(texture.traits.cells)
+        panels = len(mesh.position) // 4
+        box = frames[np.minimum(np.arange(panels) * len(frames) // panels, len(frames) - 1)].repeat(4, axis=0)
+        return replace(mesh, uv0=box[:, :2] + mesh.uv0 * (box[:, 2:] - box[:, :2]))
+    if shown.share > 0 and mesh.facts is None:
+        facts = np.zeros((len(mesh.index), len(FACTS)))
+        facts[:, 2:] = *shown.step, shown.share
+        mesh = replace(mesh, facts=facts)
+    return mesh
+
+
+def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world: World | None) -> Draw:
+    m, texture = flowing(overlay.material, view.time), pictures.own
+    shown = frame_at(overlay, place, texture, view.time)
+    coat = coat_of(m, pictures)
+    if texture.traits.cells and not _sliced(place, texture):
+        coat = replace(coat, uv_map=into_cell(coat.uv_map, shown.cell))
+    draw = Draw(overlay.name, _mesh(overlay, place, texture, view, world, shown), coat, m,
                 order_key(m, _stands(overlay, place, texture, view, world), view.eye), owner=overlay.id,
-                part=str(next((i for i, p in enumerate(overlay.places, 1) if p.id == place.id), 1)))
+                part=str(_number(overlay, place)))
     if not casts(draw) or m.blend == "Solid":
         return draw
-    opacity = draw.coat.opacity
+    opacity, mask = draw.coat.opacity, draw.coat.mask
 
     def make() -> MipChain:
         if opacity is None or opacity.chain is None:
-            return shadow_mask(texture.alpha if opacity is None else np.full((1, 1), opacity.value, np.float32), m)
+            return shadow_mask(texture.alpha if opacity is None else np.full((1, 1), opacity.value, np.float32), m, mask)
         a = opacity.chain.level(0)[..., opacity.lane]
-        return shadow_mask(((1 - a) if opacity.invert else a) * np.float32(opacity.value), m)
+        return shadow_mask(((1 - a) if opacity.invert else a) * np.float32(opacity.value), m, mask)
 
     # Kept with the picture that it was made of, so that it goes when that goes.
     owner = texture if opacity is None or opacity.chain is None else opacity.chain
     where = (opacity.lane, opacity.invert, opacity.value) if opacity else None
-    return replace(draw, mask=kept(owner, ("mask", m.blend, m.cutoff, m.opacity, where), make))
+    eaten = (m.erosion, m.breakup, id(mask.chain) if mask else 0)
+    return replace(draw, mask=kept(owner, ("mask", m.blend, m.cutoff, m.opacity, where, eaten), make))
 
 
 def gathered(doc: Document, shop: Workshop) -> tuple[dict[str, Texture], dict[str, Mesh]]:
@@ -237,6 +184,8 @@ class Scene:
         # Only what the last two pictures needed: each entry holds on to textures and meshes.
         self._kept: dict[object, tuple[Draw, object]] = {}
         self._shapes: dict[object, tuple[Draw, object]] = {}
+        self._flows = Flows()
+        self._still: tuple[tuple[Any, ...], list[Draw], set[object]] | None = None
         self._now: set[object] = set()
         self._before: set[object] = set()
 
@@ -258,10 +207,17 @@ class Scene:
         """Everything to draw, in order. Overlays that are hidden or have no texture or mesh are left out."""
         world = world_of(doc, meshes)
         rows = list(world.surroundings.solids)
+        # Of a picture that differs only in its time from the last one, most stands as it did.
+        still = (view.camera, world, doc.overlays, [textures.get(o.id) for o in doc.overlays], len(textures))
+        same = self._still is not None and _identical(self._still[0], still)
+        found: list[Draw] = []
         for o in doc.overlays:
             if not o.shown or o.id not in textures:
                 continue
             texture = textures[o.id]
+            moves = bool(texture.traits.cells or o.material.flow.strength > 0)
+            if same and not moves:
+                continue
             for p in o.places:
                 if isinstance(p, MeshPlace) and p.path not in world.meshes:
                     continue
@@ -269,10 +225,12 @@ class Scene:
                 seen = (view.camera.yaw, view.camera.pitch) if isinstance(p, BillboardPlace) else ()
                 read = tuple(id(textures.get(k)) for k in read_by(o.material))
                 others = o.places if o.material.distance == "object" else ()
-                shape = (o.id, o.name, o.material, p, id(texture), read, seen, id(world), others)
+                frame = (frame_at(o, p, texture, view.time), o.sheet) if texture.traits.cells or o.sheet.hull else ()
+                flows = view.time if o.material.flow.strength > 0 else 0.0
+                shape = (o.id, o.name, o.material, p, id(texture), read, seen, id(world), others, frame, flows)
 
                 def make(o: Overlay = o, p: Place = p, texture: Texture = texture) -> tuple[Draw, object]:
-                    pictures = _Pictures(texture, textures)
+                    pictures = Pictures(texture, textures)
                     return _drawn(o, p, pictures, view, world), (pictures.used, world)
 
                 def placed(o: Overlay = o, p: Place = p, texture: Texture = texture,
@@ -283,9 +241,25 @@ class Scene:
                     order = order_key(o.material, _stands(o, p, texture, view, world), view.eye)
                     return replace(drawn, order=order), self._shapes[shape][1]
 
-                rows.append(self._keep(self._kept, (shape, tuple(view.eye)), placed))
+                drawn = self._keep(self._kept, (shape, tuple(view.eye)), placed)
+                (rows if moves else found).append(drawn)
+        if same and self._still is not None:
+            found, marks = self._still[1], self._still[2]
+            self._now |= marks
+        else:
+            marks = set(self._now)
+        self._still = still, found, marks
+        rows += found
         self._forget()
+        if doc.effects:
+            rows += self._flows.draws(doc, textures, view, world)
         return sorted(rows, key=lambda d: d.order)
+
+
+def _identical(a: tuple[Any, ...], b: tuple[Any, ...]) -> bool:
+    """Whether two pictures are of the same overlays with the same textures, seen alike."""
+    return (a[0] == b[0] and a[1] is b[1] and a[2] is b[2] and a[4] == b[4] and len(a[3]) == len(b[3])
+            and all(x is y for x, y in zip(a[3], b[3], strict=True)))
 
 
 def draw_list(doc: Document, textures: Mapping[str, Texture], view: View,
@@ -322,6 +296,8 @@ def render(doc: Document, textures: Mapping[str, Texture], view: View, meshes: M
 QUICK = 1 / 33
 """Seconds that a picture may take while the camera moves."""
 COARSEST = 4
+SMOOTH = 1 / 24
+"""Seconds that a picture may take while the clock runs."""
 
 
 class StagePainter:
@@ -330,11 +306,28 @@ class StagePainter:
     def __init__(self) -> None:
         self.scene, self.painter, self.rough = Scene(), Painter(), Painter()
         self._pixel = 150e-9
+        self._played = 0.0
 
     def paint(self, doc: Document, textures: Mapping[str, Texture], view: View, *,
-              meshes: Mapping[str, Mesh] | None = None, moving: bool = False) -> NDArray[np.uint8]:
-        """Display codes (height, width, 3); ``moving``: soon enough rather than sharp."""
+              meshes: Mapping[str, Mesh] | None = None, moving: bool = False, playing: bool = False) -> NDArray[np.uint8]:
+        """Display codes (height, width, 3).
+
+        ``moving``: soon enough rather than sharp. ``playing``: sharp as long as that is quick enough for a moving
+        picture; else at half the size.
+        """
         draws = self.scene.draws(doc, textures, view, meshes)
+        if playing and not moving:
+            begun = time.perf_counter()
+            if self._played > SMOOTH:
+                half = View(view.camera, max(1, view.width // 2), max(1, view.height // 2), view.time)
+                codes = self.rough.paint(draws, half, doc.lighting)
+                # Now and then it is tried again whether it has become quicker.
+                self._played *= 0.985
+                return np.asarray(cv2.resize(codes, (view.width, view.height), interpolation=cv2.INTER_LINEAR))
+            codes = self.painter.paint(draws, view, doc.lighting)
+            took = time.perf_counter() - begun
+            self._played = took if self._played == 0 else 0.7 * self._played + 0.3 * took
+            return codes
         if not moving:
             begun = time.perf_counter()
             codes = self.painter.paint(draws, view, doc.lighting)

@@ -131,10 +131,28 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         live.grow(strokes[0])
         geometry_mask(quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0.0]])), Probe("facing"), (8, 8))
 
-    return [("the stage", stage), ("proofs", proofs), ("figures", figures), ("layers", layers), ("every step", steps)]
+    def motion() -> None:
+        from mivex.core.motion.curves import Curve
+        from mivex.core.motion.model import Effect, Emission, Emitter, Life
+        from mivex.core.playing import Flows
+        from mivex.core.project.document import Document, Overlay
+        from mivex.core.sheet.bleed import measure
+        from mivex.core.stage.camera import CAMERAS, View
+        from mivex.core.stage.dock import dock
+        from mivex.core.stage.surroundings import World
+
+        fall = Curve(points=((0.0, 1.0), (1.0, 0.0)))
+        life = Life(spin=fall, push=fall, gravity=1.0, drift=0.1, swirl=10.0, solids="bounce")
+        effect = Effect(name="e", parts=(Emitter(overlay="a", emission=Emission(rate=40.0), life=life),))
+        doc = Document(overlays=(Overlay(id="a", name="a"),), effects=(effect,))
+        Flows().draws(doc, {"a": Texture(values)}, View(CAMERAS[0], 96, 64, 1.0), World(dock()))
+        measure(Texture(values, cells=((0.0, 0.0, 0.5, 1.0), (0.5, 0.0, 1.0, 1.0))))
+
+    return [("the stage", stage), ("motion", motion), ("proofs", proofs), ("figures", figures), ("layers", layers),
+            ("every step", steps)]
 
 
-SHARES = (("the stage", "layers"), ("proofs", "figures", "every step"))
+SHARES = (("the stage", "motion", "layers"), ("proofs", "figures", "every step"))
 """Which process does what, in order."""
 
 

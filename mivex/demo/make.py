@@ -15,7 +15,7 @@ from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, pol
 from mivex.core.project.file import write_project
 from mivex.core.stage import forms
 from mivex.core.stage.mesh import Mesh, joined
-from mivex.demo import FOLDER, PROJECT
+from mivex.demo import FOLDER, PROJECT, moving
 from mivex.demo.project import project
 
 
@@ -404,6 +404,7 @@ def main() -> None:
     kelp()
     boat()
     mesh()
+    moving.draw()
     write_project(PROJECT, project())
 
 

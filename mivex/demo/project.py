@@ -12,7 +12,7 @@ from mivex.core.prepare.signed_distance import SignedDistance
 from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.tiling import Noise
 from mivex.core.prepare.tinting import GradientMap
-from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.document import Delivery, Document, Overlay, Source
 from mivex.core.stage.places import (
     BillboardPlace,
     HullPlace,
@@ -23,6 +23,8 @@ from mivex.core.stage.places import (
     ShapePlace,
     SurfacePlace,
 )
+from mivex.demo.effects import AIR, effects
+from mivex.demo.effects import overlays as moving_overlays
 
 
 def project() -> Document:
@@ -106,7 +108,7 @@ def project() -> Document:
                       "kind": "streaks", "count": 26, "length": 0.4, "seed": 9}}]})))
         return Stack.model_validate({"base": Base(colour=(0.80, 0.30, 0.06), opacity=1.0, roughness=0.4), "rows": rows})
 
-    return Document(overlays=(
+    return delivered(Document(overlays=(
         overlay("porthole", "Porthole pane", "glass", "porthole_pane.png",
                 (PanelPlace(id="pane", at=(-1.55, 2.743, -1.027), pitch=14.0, width=1.03, height=1.03),),
                 (Spread(),), layers=dirty_glass(), reference="pane_reference.png"),
@@ -195,4 +197,19 @@ def project() -> Document:
         overlay("mesh", "Guard mesh, too fine", "glass", "guard_mesh.png",
                 (PanelPlace(id="guard", at=(0.92, 0.40, 0.10), yaw=12.0, pitch=14.0, width=0.8, height=0.8),), (Spread(),),
                 blend="Cutout", group="Cutout", depth_write=True),
-    ))
+        *moving_overlays(),
+    ), effects=effects(), air=AIR))
+
+
+FORMATS = {"chevrons": "tga", "oil": "tif", "salt": "ktx2"}
+"""Overlays that do not leave as PNG."""
+
+
+def delivered(doc: Document) -> Document:
+    """The demo with a delivery recipe for each overlay: what stands on the stage leaves with its geometry."""
+    def one(o: Overlay) -> Overlay:
+        form = FORMATS.get(o.id, "png")
+        wish = Delivery(recipe="scene" if o.places else "sheet", format=form)  # type: ignore[arg-type]
+        return o.model_copy(update={"delivery": wish})
+
+    return doc.model_copy(update={"overlays": tuple(one(o) for o in doc.overlays)})

@@ -5,14 +5,38 @@ threads are enough. Numba's own ``parallel=True`` is not used: its default
 threading layer aborts the process when two threads enter it.
 """
 
+import contextlib
 import itertools
 import os
-from collections.abc import Callable
-from concurrent.futures import ThreadPoolExecutor
+import threading
+from collections.abc import Callable, Iterator
+from concurrent.futures import ThreadPoolExecutor, wait
+
+from mivex.core.base.errors import Stopped
 
 WORKERS = max(1, os.cpu_count() or 1)
+LONG = 1024
+"""Rows from which a kernel may be stopped between its bands."""
 _pool = ThreadPoolExecutor(WORKERS, thread_name_prefix="mivex-band")
 _alone = False
+_asked = threading.local()
+
+
+@contextlib.contextmanager
+def stoppable(stop: Callable[[], bool]) -> Iterator[None]:
+    """Within this, kernels that this thread runs are asked between their bands whether to go on.
+
+    Parameters
+    ----------
+    stop : callable
+        True ends the work by Stopped; what the kernel was filling is then half done, and to be thrown away.
+    """
+    before = getattr(_asked, "stop", None)
+    _asked.stop = stop
+    try:
+        yield
+    finally:
+        _asked.stop = before
 
 
 def one_core() -> None:
@@ -39,10 +63,23 @@ def run_bands(rows: int, kernel: Callable[[int, int], object], per_worker: int =
     -----
     Never call it from inside a kernel: the pool would wait for itself.
     """
-    bands = max(1, min(WORKERS * per_worker, rows // least))
+    stop = getattr(_asked, "stop", None)
+    # Long work is cut finer where it may be stopped; small pictures are done before anybody could ask.
+    finer = 4 if stop is not None and rows >= LONG else 1
+    bands = max(1, min(WORKERS * per_worker * finer, rows // least))
     if bands == 1 or _alone:
         kernel(0, rows)
         return
     edges = [rows * i // bands for i in range(bands + 1)]
-    for done in [_pool.submit(kernel, a, b) for a, b in itertools.pairwise(edges)]:
-        done.result()
+    jobs = [_pool.submit(kernel, a, b) for a, b in itertools.pairwise(edges)]
+    try:
+        for done in jobs:
+            if finer > 1 and stop is not None and stop():
+                raise Stopped
+            done.result()
+    except BaseException:
+        # What is being filled goes away with the caller: nobody may be writing into it any more.
+        for job in jobs:
+            job.cancel()
+        wait(jobs)
+        raise

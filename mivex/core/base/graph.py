@@ -7,6 +7,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 from typing import Any
 
+from mivex.core.base.bands import stoppable
 from mivex.core.base.errors import Stopped
 
 
@@ -121,6 +122,7 @@ class Graph:
             raise Stopped
         if node.label:
             tell(node.label)
-        made = node.make(*inputs)
+        with stoppable(stop):
+            made = node.make(*inputs)
         self.cache.put(node.key, made, node.size(made), node.slot)
         return made

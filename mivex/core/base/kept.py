@@ -28,3 +28,9 @@ def kept(owner: object, name: Hashable, make: Callable[[], T]) -> T:
     made = make()
     with _lock:
         return row.setdefault(name, made)  # type: ignore[return-value]
+
+
+def known(owner: object, name: Hashable) -> object | None:
+    """What is kept for an owner and a name already, or None; nothing is worked out."""
+    with _lock:
+        return _rows.get(owner, {}).get(name)

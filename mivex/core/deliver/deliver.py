@@ -1,4 +1,4 @@
-"""Delivering: the texture file and its blend sheet, written, read back and compared.
+"""Delivering: pictures by a recipe, blend sheets, geometry and motion, written, read back and compared.
 
 An overlay counts as delivered only once what lies on disk has been read again
 and holds the same texels, bit for bit, and the same settings.
@@ -6,38 +6,33 @@ and holds the same texels, bit for bit, and the same settings.
 
 import json
 import re
-from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+import threading
+from collections.abc import Callable, Mapping, Sequence
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
 import numpy as np
 
-from mivex import __version__
-from mivex.core.base.errors import MivexError
+from mivex.core.base.bands import WORKERS
+from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.store import NAME_BYTES, Batch, check_path, encoded, reason
-from mivex.core.material.material import Material
-from mivex.core.picture.encode import stage_picture
+from mivex.core.base.types import Floats
+from mivex.core.deliver.blend_sheet import Written, blend_sheet
+from mivex.core.deliver.sources import Surfaces
+from mivex.core.picture.encode import ReadBack, stage_picture
 from mivex.core.picture.texture import Texture
-from mivex.core.pixels.blends import BLENDS
-from mivex.core.pixels.colour import to_linear
-from mivex.core.pixels.coverage import best_cutoff
-from mivex.core.pixels.mips import build_chain
-from mivex.core.prepare.base import StepParams
-from mivex.core.prepare.channels import CHANNELS, Pack
-from mivex.core.prepare.keep_coverage import KeepCoverage
-from mivex.core.prepare.signed_distance import SignedDistance
+from mivex.core.playing import hulls_of
+from mivex.core.project.delivery import DEPTHS, USUAL, DeliveryRecipe, FilePlan, recipe_named
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
 
-SHEET_VERSION = 1
-WRITABLE = {"png": (8, 16), "tga": (8,), "tga24": (8,), "tif": (8, 16), "tiff": (8, 16)}
+WRITABLE = {**{k: v for k, v in DEPTHS.items() if k != "exr"}, "tga24": (8,), "tiff": (8, 16)}
 """Formats and their depths; all but ``tga24`` hold straight alpha."""
 NO_ALPHA = ("tga24",)
 _REFUSED = {
     "jpg": "JPEG has no alpha channel; choose PNG, TGA or TIFF.",
     "jpeg": "JPEG has no alpha channel; choose PNG, TGA or TIFF.",
-    "webp": "WebP discards the colour under clear texels when it is written; choose PNG, TGA or TIFF.",
     "exr": "OpenEXR stores alpha associated, which loses the colour under clear texels; choose PNG, TGA or "
            "TIFF.",
     "bmp": "BMP has no dependable alpha channel; choose PNG, TGA or TIFF.",
@@ -45,12 +40,82 @@ _REFUSED = {
 
 
 @dataclass(frozen=True)
+class Compared:
+    """One channel of a delivered file, read again and compared with what was meant.
+
+    Attributes
+    ----------
+    overlay, file, channel : str
+    source : str
+        What fills it, in words.
+    back : ReadBack
+    number : int
+        Which of the file's channels.
+    low, high : float
+        Least and greatest value that it holds.
+    """
+
+    overlay: str
+    file: str
+    channel: str
+    source: str
+    back: ReadBack
+    number: int
+    low: float
+    high: float
+
+    @property
+    def difference(self) -> float:
+        """Largest difference in codes."""
+        return self.back.differences[self.number] if self.number < len(self.back.differences) else 0.0
+
+
+@dataclass(frozen=True)
 class Delivered:
     """What was written for one overlay, after it was read back and found the same."""
 
     overlay: str
-    picture: Path
+    files: tuple[Path, ...]
     sheet: Path
+    table: tuple[Compared, ...] = ()
+    left_out: tuple[str, ...] = ()
+    others: tuple[Path, ...] = ()
+
+    @property
+    def picture(self) -> Path:
+        """The main picture."""
+        return self.files[0]
+
+
+@dataclass(frozen=True, eq=False)
+class Bench:
+    """What delivering needs of a project besides the overlays' textures.
+
+    Attributes
+    ----------
+    doc : Document
+    others : mapping
+        Textures that materials read, by overlay id and file.
+    mask_of, height_of : callable
+        See `mivex.core.deliver.sources.Surfaces`.
+    stop : callable
+        Asked between files; true raises Stopped.
+    avoid : frozenset of Path
+        Files that the project is made of: never written over.
+    """
+
+    doc: Document
+    others: Mapping[str, Texture] = field(default_factory=dict)
+    mask_of: Callable[[Overlay, int], Floats] | None = None
+    height_of: Callable[[Overlay], Floats | None] = lambda _o: None
+    stop: Callable[[], bool] = lambda: False
+    avoid: frozenset[Path] = frozenset()
+
+    def mask(self, overlay: Overlay, number: int) -> Floats:
+        """The mask of a layer; raises MivexError."""
+        if self.mask_of is None:
+            raise MivexError(f"“{overlay.name}” has no layers whose masks could be delivered.")
+        return self.mask_of(overlay, number)
 
 
 def check_format(suffix: str, bits: int, *, uses_alpha: bool = True) -> None:
@@ -62,69 +127,24 @@ def check_format(suffix: str, bits: int, *, uses_alpha: bool = True) -> None:
         raise MivexError("A TGA of 24 bit has no alpha channel, and this blend needs one; choose PNG, TGA of 32 bit or "
                          "TIFF.")
     if bits not in WRITABLE[kind]:
-        raise MivexError(f"{kind.upper().removesuffix('24')} holds 8 bits a channel, not {bits}; choose PNG or TIFF for "
-                         f"{bits} bits.")
+        raise MivexError(f"{kind.upper().removesuffix('24')} holds {WRITABLE[kind][0]} bits a channel, not {bits}; "
+                         f"choose PNG "
+                         f"or TIFF for {bits} bits.")
 
 
 def file_name(overlay: Overlay) -> str:
     """Name of the delivered file without ending: letters, digits, ``-`` and ``_``, whatever the overlay is called."""
     for wish in (overlay.delivery.name or overlay.name, f"overlay_{overlay.id}"):
-        if clean := re.sub(r"[^\w-]+", "_", wish.strip(), flags=re.ASCII).strip("_"):
+        if clean := _clean(wish):
             return clean
     return "overlay"
 
 
-def blend_sheet(name: str, picture: str, material: Material, texture: Texture, kind: str = "",
-                steps: tuple[StepParams, ...] = ()) -> dict[str, Any]:
-    """The material as plain JSON for a renderer; see ``docs/blend-sheet.md``.
-
-    Parameters
-    ----------
-    name : str
-        The overlay's name.
-    picture : str
-        File name of the texture beside the sheet.
-    material : Material
-    texture : Texture
-    kind : str
-        Kind of overlay.
-    steps : tuple of StepParams
-        Its recipe: packing and signed distance are told to the receiver.
-    """
-    b = BLENDS[material.blend]
-    tint = to_linear(np.array(material.tint, np.float32))
-    on = {s.step: s for s in steps if s.on}
-    more: dict[str, Any] = {}
-    if isinstance(pack := on.get("pack"), Pack):
-        more["packing"] = {"name": pack.name} | {c: getattr(pack, c).name for c in CHANNELS}
-    if isinstance(sdf := on.get("signed-distance"), SignedDistance):
-        more["signed_distance"] = {"spread_texels": sdf.spread, "outline": 0.5}
-    if isinstance(kept := on.get("keep-coverage"), KeepCoverage):
-        plain = build_chain(texture.linear)
-        more["mip_coverage"] = {"cutoff": kept.cutoff, "held_by_levels": texture.coverage > 0,
-                                "best_single_cutoff": best_cutoff(plain, kept.cutoff)}
-    return {
-        "blend_sheet": SHEET_VERSION, "written_by": f"Mivex {__version__}", "name": name, "kind": kind,
-        "texture": {"file": picture, "width": texture.width, "height": texture.height, "bits": texture.bits,
-                    "holds": texture.meaning, "encoding": "srgb" if texture.meaning == "colour" else "linear",
-                    "alpha": "premultiplied" if texture.premultiplied else "straight",
-                    "address": "repeat" if material.tiling else "clamp",
-                    "pivot": [round(v, 6) for v in texture.pivot], "extent": [round(v, 6) for v in texture.extent],
-                    "levels": texture.mips.levels if texture.coverage > 0 else 1},
-        "blend": {"name": b.name,
-                  "colour": {"source": b.colour_factors[0], "destination": b.colour_factors[1]},
-                  "alpha": {"source": b.alpha_factors[0], "destination": b.alpha_factors[1]},
-                  "equation": b.equation, "space": "linear"},
-        "cutoff": material.cutoff if b.name == "Cutout" else None,
-        "opacity": material.opacity, "tint_linear": [round(float(v), 6) for v in tint], "lit": material.lit,
-        "depth": {"test": material.depth_test, "write": material.depth_write,
-                  "bias_metres": material.depth_bias / 1000},
-        "faces": "both" if material.both_faces else "front",
-        "draw_group": material.group, "order_nudge": material.nudge, **more,
-    }
+def _clean(text: str) -> str:
+    return re.sub(r"[^\w-]+", "_", text.strip(), flags=re.ASCII).strip("_")
 
 
-def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, alpha: bool = True) -> None:
+def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, lanes: int = 4, bits: int = 0) -> ReadBack:
     """Write a texture beside its place and prove it; `Batch.commit` puts it in place.
 
     Parameters
@@ -132,9 +152,11 @@ def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, alpha: bo
     batch : Batch
     path : str or Path
     texture : Texture
-        One that keeps coverage is written with all its mip levels (TIFF only).
-    alpha : bool
-        False leaves the alpha channel out.
+        TIFF holds all its mip levels where it keeps coverage, KTX 2 always.
+    lanes : int
+        Channels that are written: 1, 3 or 4.
+    bits : int
+        8, 16 or 32; 0: the texture's own.
 
     Raises
     ------
@@ -144,73 +166,130 @@ def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, alpha: bo
     """
     path = Path(path)
     kind = path.suffix.lower()
-    check_format("tga24" if not alpha and kind == ".tga" else kind, texture.bits, uses_alpha=alpha)
-    values = texture.values if alpha else np.ascontiguousarray(texture.values[..., :3])
-    levels = texture.stored_levels if kind in (".tif", ".tiff") and texture.coverage > 0 else []
-    stage_picture(batch, path, values, texture.bits, premultiplied=texture.premultiplied, levels=levels,
-                  data=texture.meaning == "data")
+    bits = bits or texture.bits
+    if kind != ".exr" or lanes == 4:
+        check_format("tga24" if lanes < 4 and kind == ".tga" else kind, bits, uses_alpha=lanes == 4)
+    values = texture.values if lanes == 4 else np.ascontiguousarray(texture.values[..., :lanes])
+    if kind == ".exr" and not texture.data:
+        # Its standard asks for linear light, and for colour that is multiplied by alpha.
+        values = np.ascontiguousarray(texture.linear[..., :lanes])
+    if kind == ".ktx2" or (kind in (".tif", ".tiff") and texture.coverage > 0):
+        levels = [v if lanes == 4 else np.ascontiguousarray(v[..., :lanes]) for v in texture.stored_levels]
+    else:
+        levels = []
+    return stage_picture(batch, path, values, bits, premultiplied=texture.premultiplied, levels=levels,
+                         data=texture.meaning == "data")
 
 
 def write_texture(path: str | Path, texture: Texture, *, alpha: bool = True) -> None:
     """Write one texture, proved before it replaces anything; see `stage_texture`."""
     with Batch() as batch:
-        stage_texture(batch, path, texture, alpha=alpha)
+        stage_texture(batch, path, texture, lanes=4 if alpha else 3)
         batch.commit()
 
 
 @dataclass(frozen=True)
 class Planned:
-    """Where one overlay will be delivered."""
+    """Where one overlay will be delivered: each picture of its recipe with its path and depth."""
 
     overlay: Overlay
-    picture: Path
+    recipe: DeliveryRecipe
+    files: tuple[tuple[FilePlan, Path, int], ...]
     sheet: Path
+    geometry: Path | None
+
+    @property
+    def paths(self) -> list[Path]:
+        """Everything that may be written for it."""
+        more = [self.geometry] if self.geometry else []
+        return [p for _, p, _ in self.files] + [self.sheet, *more]
 
 
-def plan(overlays: Sequence[Overlay], folder: str | Path) -> list[Planned]:
+def _form(o: Overlay, plan: FilePlan) -> tuple[str, int]:
+    """Ending and depth of a file; raises MivexError where it cannot hold what is meant."""
+    kind = o.delivery.format if plan.format == "own" else plan.format
+    depth = plan.bits or (o.delivery.bits if kind in ("own", o.delivery.format) or o.delivery.bits in DEPTHS[kind]
+                          else DEPTHS[kind][0])
+    has_alpha = "alpha" in plan.channels
+    if kind == "exr":
+        if has_alpha:
+            raise MivexError(_REFUSED["exr"])
+        depth = 32
+    elif kind == "tga24" and not has_alpha:
+        kind = "tga"
+    else:
+        check_format(kind, depth, uses_alpha=has_alpha and o.material.blend != "Solid")
+    if kind == "ktx2" and plan.holds == "colour" and depth == 16:
+        raise MivexError("KTX 2 holds encoded colour in 8 bits only; choose 8 bits, or another format.")
+    return kind, depth
+
+
+def plan(overlays: Sequence[Overlay], folder: str | Path, recipe: DeliveryRecipe | None = None,
+         bench: Bench | None = None) -> list[Planned]:
     """Check a delivery as a whole before anything is written.
 
     Parameters
     ----------
     overlays : sequence of Overlay
     folder : str or Path
+    recipe : DeliveryRecipe, optional
+        For all of them; none: each its own.
+    bench : Bench, optional
 
     Raises
     ------
     MivexError
         Nothing to deliver, a format that cannot hold what is meant, a name that is too long, two overlays
-        under one name, or a folder that stands where a file shall be.
+        under one name, a folder that stands where a file shall be, or a file that the project is made of.
     """
     folder = check_path(folder)
     ready = [o for o in overlays if o.source.ready]
     if not ready:
         raise MivexError("There is nothing to deliver: no overlay has a picture.")
+    own = bench.doc.deliveries if bench else ()
     seen: dict[str, str] = {}
     rows = []
     for o in ready:
-        d = o.delivery
-        check_format(d.format, d.bits, uses_alpha=o.material.blend != "Solid")
+        r = recipe or recipe_named(o.delivery.recipe or USUAL, own)
         name = file_name(o)
         if len(f"{name}.blend.json") > NAME_BYTES:
             raise MivexError(f"“{o.name[:40]}…” would be written under a name of {len(name)} letters, which is too long; "
                              "give it a shorter one.")
-        if name.lower() in seen:
-            raise MivexError(f"“{seen[name.lower()]}” and “{o.name}” would both be written as “{name}”; "
-                             "give one of them another name.")
-        seen[name.lower()] = o.name
-        row = Planned(o, folder / f"{name}.{d.suffix}", folder / f"{name}.blend.json")
-        for path in (row.picture, row.sheet):
-            if path.exists() and not path.is_file():
-                raise MivexError(f"“{path}” cannot be written: a folder has that name.")
+        files = []
+        for f in r.files:
+            kind, depth = _form(o, f)
+            stem = _clean(f.pattern.replace("{name}", name).replace("{kind}", o.kind)) or name
+            files.append((f, folder / f"{stem}.{'tga' if kind == 'tga24' else kind}", depth))
+        row = Planned(o, r, tuple(files), folder / f"{name}.blend.json",
+                      folder / f"{name}.{r.gltf}" if r.gltf != "none" and o.places else None)
+        for path in row.paths:
+            _claim(path, o, seen, bench)
         rows.append(row)
     if folder.exists() and not folder.is_dir():
         raise MivexError(f"“{folder}” is a file; a delivery goes into a folder.")
     return rows
 
 
+def _claim(path: Path, o: Overlay, seen: dict[str, str], bench: Bench | None) -> None:
+    key = path.name.lower()
+    if key in seen:
+        if seen[key] == o.name:
+            raise MivexError(f"Two files of “{o.name}” would both be written as “{path.name}”.")
+        raise MivexError(f"“{seen[key]}” and “{o.name}” would both be written as “{path.name.split('.')[0]}”; "
+                         "give one of them another name.")
+    seen[key] = o.name
+    if path.exists() and not path.is_file():
+        raise MivexError(f"“{path}” cannot be written: a folder has that name.")
+    if bench is not None and path.resolve() in bench.avoid:
+        raise MivexError(f"“{path.name}” would be written over a picture that the project is made of; deliver into another "
+                         "folder.")
+
+
 def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture], folder: str | Path,
-            tell: Callable[[str], None] = lambda _: None) -> list[Delivered]:
-    """Write textures and blend sheets, prove every one of them, and only then put them in place.
+            tell: Callable[[str], None] = lambda _: None, *, recipe: DeliveryRecipe | None = None,
+            bench: Bench | None = None,
+            more: Callable[[Batch, Path, list[Planned], list[Delivered]], None] | None = None) -> list[Delivered]:
+    """Write pictures and blend sheets, prove every one of them, and only then put them in place.
 
     Parameters
     ----------
@@ -222,6 +301,12 @@ def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture
         Created if missing.
     tell : callable
         Told what is being done.
+    recipe : DeliveryRecipe, optional
+        For all of them; none: each its own.
+    bench : Bench, optional
+        The project they belong to.
+    more : callable
+        Stages whatever else belongs to the delivery.
 
     Raises
     ------
@@ -229,27 +314,84 @@ def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture
         As `plan`, or a file cannot be written or differs when it is read back. Nothing is delivered then,
         and what lay in the folder before is untouched.
     """
-    rows = plan(overlays, folder)
+    bench = bench or Bench(Document(overlays=tuple(overlays)))
+    rows = plan(overlays, folder, recipe, bench)
     try:
         Path(folder).mkdir(parents=True, exist_ok=True)
     except OSError as e:
         raise MivexError(f"The folder “{folder}” cannot be made: {reason(e)}.") from None
+    kept: dict[str, Texture] = {}
+    lock = threading.Lock()
+
+    def texture(o: Overlay) -> Texture:
+        # Only for as long as one overlay is being worked on: a delivery may hold more than memory does.
+        with lock:
+            if o.id not in kept:
+                kept[o.id] = texture_of(o)
+            return kept[o.id]
+
+    surfaces = Surfaces(bench.doc, texture, bench.others, bench.mask, bench.height_of)
+    failed = threading.Event()
     with Batch() as batch:
-        for row in rows:
-            o = row.overlay
-            tell(f"Delivering “{o.name}”")
-            texture = texture_of(o)
-            if texture.scale < 1:
-                raise MivexError(f"“{o.name}” is still being computed at full size.")
-            sheet = blend_sheet(o.name, row.picture.name, o.material, texture, o.kind, o.steps)
-            text = json.dumps(sheet, indent=2, ensure_ascii=False) + "\n"
-            # The sheet first: a texture never arrives without it.
-            batch.stage(row.sheet, encoded(text, row.sheet))
-            stage_texture(batch, row.picture, texture, alpha=o.delivery.format not in NO_ALPHA)
+        def one(row: Planned) -> Delivered:
+            if bench.stop() or failed.is_set():
+                raise Stopped
+            tell(f"Delivering “{row.overlay.name}”")
+            try:
+                return _one(row, texture, surfaces, batch, bench)
+            except BaseException:
+                failed.set()
+                raise
+            finally:
+                with lock:
+                    kept.pop(row.overlay.id, None)
+
+        with ThreadPoolExecutor(max(1, min(WORKERS, 4))) as pool:
+            jobs = [pool.submit(one, row) for row in rows]
+            errors = [wrong for j in jobs if (wrong := j.exception()) is not None]
+        if errors:
+            raise next((wrong for wrong in errors if not isinstance(wrong, Stopped)), errors[0])
+        done = [j.result() for j in jobs]
+        if more is not None:
+            more(batch, Path(folder), rows, done)
         batch.commit()
-    return [Delivered(r.overlay.name, r.picture, r.sheet) for r in rows]
+    return done
 
 
-def deliver_project(doc: Document, shop: Workshop, folder: str | Path) -> list[Delivered]:
-    """Deliver every overlay that has a picture; see `deliver`."""
-    return deliver(doc.overlays, lambda o: shop.texture(o, doc), folder)
+def _one(row: Planned, texture_of: Callable[[Overlay], Texture], surfaces: Surfaces, batch: Batch,
+         bench: Bench) -> Delivered:
+    o = row.overlay
+    texture = texture_of(o)
+    if texture.scale < 1:
+        raise MivexError(f"“{o.name}” is still being computed at full size.")
+    written: list[tuple[Written, Path]] = []
+    for f, path, bits in row.files:
+        made = surfaces.file(o, f, bits)
+        if made is not None:
+            written.append((Written(f, path.name, made, bits), path))
+    if not written:
+        raise MivexError(f"“{o.name}”: nothing of its recipe “{row.recipe.name}” can be filled from it.")
+    sheet = blend_sheet(o, texture, [w for w, _ in written], hulls_of(o, texture),
+                        row.geometry.name if row.geometry else "", bench.doc.lighting.blending)
+    # The sheet first: a texture never arrives without it.
+    stage_json(batch, row.sheet, sheet)
+    table: list[Compared] = []
+    for w, path in written:
+        if bench.stop():
+            raise Stopped
+        lanes = len(w.plan.lanes)
+        if o.delivery.format in NO_ALPHA and w.plan.format == "own":
+            lanes = min(lanes, 3)
+        back = stage_texture(batch, path, w.texture, lanes=lanes, bits=w.bits)
+        for k, lane in enumerate(w.plan.lanes[:lanes]):
+            values = w.texture.values[..., k]
+            table.append(Compared(o.name, path.name, lane, w.plan.channels[lane].words, back, k, float(values.min()),
+                                  float(values.max())))
+    return Delivered(o.name, tuple(p for _, p in written), row.sheet, tuple(table), tuple(sheet["left_out"]),
+                     (row.geometry,) if row.geometry else ())
+
+
+def stage_json(batch: Batch, path: Path, tree: Mapping[str, Any]) -> None:
+    """Stage a JSON text."""
+    batch.stage(path, encoded(json.dumps(tree, indent=2, ensure_ascii=False) + "\n", path))
+

@@ -5,7 +5,7 @@ import pkgutil
 from dataclasses import replace
 
 from mivex.core.base.errors import Stopped
-from mivex.core.findings.base import Check, Finding, Look, Repair, SceneSubject, Subject, Texels
+from mivex.core.findings.base import Check, Finding, Look, MotionSubject, Repair, SceneSubject, Subject, Texels
 
 
 def _discover() -> dict[str, Check]:
@@ -21,7 +21,7 @@ CHECKS: dict[str, Check] = _discover()
 
 
 def examine(subject: Subject) -> list[Finding]:
-    """Run every check of a texture on one subject.
+    """Run every check of a texture on one subject, and of a sheet where it is one.
 
     Parameters
     ----------
@@ -33,7 +33,26 @@ def examine(subject: Subject) -> list[Finding]:
     """
     about = (subject.overlay,) if subject.overlay else ()
     rows = [replace(f, overlays=about, place=Texels(*f.place) if f.place else None)
-            for check in CHECKS.values() if check.scope == "texture" for f in check.measure(subject)]
+            for check in CHECKS.values()
+            if check.scope == "texture" or (check.scope == "sheet" and subject.texture.traits.cells)
+            for f in check.measure(subject)]
+    return sorted(rows, key=lambda f: -f.weight)
+
+
+def examine_sheet(subject: Subject) -> list[Finding]:
+    """Run the checks of a sheet alone; as `examine`."""
+    rows = [f for check in CHECKS.values() if check.scope == "sheet" for f in check.measure(subject)]
+    return sorted(rows, key=lambda f: -f.weight)
+
+
+def examine_motion(subject: MotionSubject) -> list[Finding]:
+    """Run the checks of effects; as `examine`."""
+    rows: list[Finding] = []
+    for check in CHECKS.values():
+        if check.scope == "motion" and subject.effects:
+            if subject.stop():
+                raise Stopped
+            rows += check.measure(subject)
     return sorted(rows, key=lambda f: -f.weight)
 
 
@@ -48,4 +67,5 @@ def examine_scene(scene: SceneSubject) -> list[Finding]:
     return sorted(rows, key=lambda f: -f.weight)
 
 
-__all__ = ["CHECKS", "Check", "Finding", "Look", "Repair", "SceneSubject", "Subject", "Texels", "examine", "examine_scene"]
+__all__ = ["CHECKS", "Check", "Finding", "Look", "MotionSubject", "Repair", "SceneSubject", "Subject", "Texels", "examine",
+           "examine_motion", "examine_scene", "examine_sheet"]

@@ -10,15 +10,24 @@ from numpy.typing import NDArray
 
 from mivex.core.findings.seen import Shown
 from mivex.core.material.material import Material
+from mivex.core.motion.model import Effect, Emitter
+from mivex.core.motion.model import whole as whole_effect
+from mivex.core.motion.simulate import Flow, Particles, gone_at, settled_at
+from mivex.core.motion.solids import Solids
 from mivex.core.picture.fringes import LevelFringe, fringe_figures
 from mivex.core.picture.texture import Texture
+from mivex.core.playing import Flows, solids_in
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Delivery, Document, Overlay
 from mivex.core.project.edits import AddSteps, FrozenEdit, SetFields
+from mivex.core.sheet.celled import frame_values
+from mivex.core.sheet.model import Sheet
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw
-from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.looks import tallied
+from mivex.core.stage.mesh import Mesh, crossing
 from mivex.core.stage.places import Place as StagePlace
+from mivex.core.stage.surroundings import World
 
 
 @dataclass(frozen=True, eq=False)
@@ -200,6 +209,8 @@ class Subject:
         It is made of layers.
     glass : bool
         It is a pane.
+    sheet : Sheet
+        How its frames are played.
     """
 
     name: str
@@ -210,12 +221,13 @@ class Subject:
     delivery: Delivery | None = None
     layered: bool = False
     glass: bool = False
+    sheet: Sheet = field(default_factory=Sheet)
 
     @classmethod
     def of(cls, overlay: Overlay, texture: Texture) -> "Subject":
         """An overlay of a project with its prepared texture."""
         return cls(overlay.name, texture, overlay.material, overlay.id, overlay.steps, overlay.delivery,
-                   bool(overlay.layers.rows), overlay.kind == "glass")
+                   bool(overlay.layers.rows), overlay.kind == "glass", overlay.sheet)
 
     @property
     def wraps(self) -> bool:
@@ -269,6 +281,104 @@ class SceneSubject:
     def seen(self) -> "list[Shown]":
         """What each camera sees; measured once."""
         return [Shown(self.doc, c, self.draws) for c in self.doc.cameras]
+
+
+@dataclass(frozen=True, eq=False)
+class MotionSubject:
+    """What checks of effects look at.
+
+    Attributes
+    ----------
+    doc : Document
+    textures : mapping of overlay id to Texture
+    world : World
+    flows : Flows
+    stop : callable
+        Asked between checks; true raises Stopped.
+    """
+
+    doc: Document
+    textures: Mapping[str, Texture]
+    world: World
+    flows: Flows = field(default_factory=Flows)
+    stop: Callable[[], bool] = lambda: False
+
+    @cached_property
+    def effects(self) -> list[Effect]:
+        """Effects that are shown, with all that they take from others."""
+        return [whole_effect(e, self.doc.effects) for e in self.doc.effects if e.shown]
+
+    @cached_property
+    def solids(self) -> Solids:
+        """What particles can meet."""
+        return solids_in(self.world)
+
+    def flow(self, effect: Effect, part: Emitter) -> Flow:
+        """The flow of a part."""
+        return self.flows.flow(self.doc, effect, part, self.world)
+
+    def settled(self, effect: Effect) -> float:
+        """A time at which an effect has as many particles as it will ever have, or nearly."""
+        parts = [p for p in effect.parts if not p.muted]
+        end = gone_at(effect)
+        full = max((settled_at(p) for p in parts), default=0.0)
+        return full if np.isinf(end) else min(full, 0.5 * end)
+
+    def particles(self, effect: Effect, part: Emitter) -> Particles:
+        """Particles of a part at that time."""
+        return self.flow(effect, part).at(min(self.settled(effect), 3600.0))
+
+    def refused(self, effect: Effect, part: Emitter) -> tuple[int, int]:
+        """Of a life's time: births that come to be, and those that the greatest number refuses."""
+        flow, begin = self.flow(effect, part), self.settled(effect)
+        until = begin + part.birth.life[1]
+        flow.at(min(until, 3600.0))
+        b = flow.births
+        if b is None or not len(b.number):
+            return 0, 0
+        return tuple(int(((t >= begin) & (t < until)).sum()) for t in (b.time, b.refused))  # type: ignore[return-value]
+
+    def frame_alpha(self, overlay: Overlay, part: Emitter) -> tuple[float, float]:
+        """Largest alpha of the frames that are shown at birth and at death; additive light counts by its brightness."""
+        t = self.textures[overlay.id]
+        seen = t.values if overlay.material.blend != "Additive" else t.values * t.values[..., :3].max(axis=2, keepdims=True)
+        parts = [float(v[..., 3].max()) for v in frame_values(seen, t.traits.cells)] or [float(seen[..., 3].max())]
+        if overlay.sheet.play == "random" or part.birth.frame in ("random", "play"):
+            return max(parts), max(parts)
+        return (parts[0], parts[-1]) if part.birth.frame == "life" and part.life.frame is None else (max(parts), max(parts))
+
+    def overdraw(self, effect: Effect, part: Emitter) -> tuple[float, float]:
+        """Most fragments of a pixel, and the share of the covered ones above the budget; of one part, at its fullest."""
+        alone = effect.model_copy(update={"parts": tuple(p if p is part else p.model_copy(update={"muted": True})
+                                                         for p in effect.parts), "copy_of": ""})
+        camera = self.doc.cameras[0] if self.doc.cameras else None
+        if camera is None:
+            return 0.0, 0.0
+        view = View(camera, 256, 160, min(self.settled(effect), 3600.0))
+        draws = self.flows.draws(self.doc.model_copy(update={"effects": (alone,)}), self.textures, view, self.world)
+        counts, _ = tallied(draws, view, self.doc.lighting)
+        seen = counts > 0
+        return float(counts.max()), float((counts[seen] > self.doc.overdraw).mean()) if seen.any() else 0.0
+
+    def born(self, effect: Effect, part: Emitter) -> list[NDArray[np.float64]]:
+        """Where up to 64 of its particles are born."""
+        return self.flow(effect, part).birthplaces(64)
+
+    def within(self, at: NDArray[np.float64]) -> bool:
+        """Whether a place lies inside something solid: straight above it a surface looks away from it."""
+        best = None
+        for mesh in self.world.surroundings.meshes:
+            found = crossing(mesh, at + np.array([0.0, 1e-4, 0.0]), np.array([0.0, 1.0, 0.0]))
+            if found is not None and (best is None or found[0] < best[0]):
+                corners = mesh.corners[found[1]]
+                best = found[0], float(np.cross(corners[1] - corners[0], corners[2] - corners[0])[1])
+        return best is not None and best[1] > 0
+
+    def hard(self, overlay: Overlay) -> bool:
+        """Whether a picture has hardly any soft parts, so that it may cut into things."""
+        a = self.textures[overlay.id].alpha
+        seen = a > 0.02
+        return not seen.any() or float((seen & (a < 0.9)).sum() / seen.sum()) < 0.1
 
 
 @dataclass(frozen=True)

@@ -2,7 +2,10 @@
 
 from typing import Literal
 
+from pydantic import Field
+
 from mivex.core.base.settings import Rgb, Sparse, setting
+from mivex.core.material.sourced import Channel
 
 ErosionForm = Literal["none", "fade", "erode", "soft"]
 EROSIONS: dict[str, str] = {"none": "None", "fade": "Fade", "erode": "Erode", "soft": "Erode, soft"}
@@ -21,9 +24,9 @@ class Erosion(Sparse):
                                 choices=EROSIONS)
     amount: float = setting(0.0, "Worn", "How far it has worn away; all of it at 1.", ge=0, le=1)
     soft: float = setting(0.2, "Softness", "Width of the edge that is left, in alpha.", ge=0.001, le=1)
-    by: Literal["slider", "tint"] = setting(
-        "slider", "Driven by", "The slider, or the tint's alpha: opacity then wears it away instead of fading it.",
-        choices={"slider": "Slider", "tint": "Tint's alpha"})
+    by: Literal["slider", "tint", "life"] = setting(
+        "slider", "Driven by", "The slider; the tint's alpha: opacity then wears it away instead of fading it; or the life "
+        "of each particle.", choices={"slider": "Slider", "tint": "Tint's alpha", "life": "A particle's life"})
 
 
 class Tones(Sparse):
@@ -103,9 +106,12 @@ class Contact(Sparse):
 
 
 class Breakup(Sparse):
-    """A noise eats into it: worn paint, a torn stencil."""
+    """A noise, or a picture, eats into it: worn paint, a torn stencil, a volume of which slices are seen."""
 
-    amount: float = setting(0.0, "Broken up", "How much of it a noise eats away; 0: nothing, 1: all.", ge=0, le=1)
+    amount: float = setting(0.0, "Broken up", "How much of it a noise or a picture eats away: all that lies below this; 0: "
+                            "nothing, 1: all.", ge=0, le=1)
+    mask: Channel = Field(default_factory=lambda: Channel(source="number"), title="Eaten by",
+                          description="A channel of any picture or overlay, its dark parts first; a number: a noise.")
     scale: float = setting(6.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.5, le=128,
                            drag=(2, 32))
     soft: float = setting(0.1, "Edge", "Width of the edges that it eats.", ge=0.001, le=1)

@@ -1,6 +1,7 @@
 """Material settings of an overlay, with sensible defaults by kind."""
 
 import math
+from collections.abc import Callable
 from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, SerializerFunctionWrapHandler, model_serializer
@@ -18,33 +19,13 @@ from mivex.core.material.effects import (
     Recolour,
     Tones,
 )
+from mivex.core.material.sourced import CHANNEL_NAMES, Channel, Sourced
 from mivex.core.pixels.blends import BLENDS, BlendName, GroupName
 
 Kind = Literal["glass", "decal", "logo", "sprite", "cloth"]
 
 
-From = Literal["number", "own", "overlay", "file"]
-FROM_WORDS: dict[str, str] = {"number": "A number", "own": "Own picture", "overlay": "An overlay", "file": "A picture"}
-ChannelName = Literal["red", "green", "blue", "alpha"]
-CHANNEL_NAMES: dict[str, str] = {"red": "Red", "green": "Green", "blue": "Blue", "alpha": "Alpha"}
 PackedName = Literal["occlusion", "roughness", "metal", "smoothness", "opacity", "nothing"]
-
-
-class Sourced(Sparse):
-    """Where something that varies over the surface comes from."""
-
-    source: From = setting("number", "From", "A number for the whole surface, or a channel that varies over it.",
-                           choices=FROM_WORDS)
-    overlay: str = Field("", title="Overlay", description="The overlay whose result is read.")
-    path: str = Field("", title="Picture", description="Relative to the project file, or absolute.")
-
-
-class Channel(Sourced):
-    """One value of the surface: a number, or a channel of any picture or overlay."""
-
-    channel: ChannelName = setting("red", "Channel", "Which channel is read.", choices=CHANNEL_NAMES)
-    invert: bool = setting(False, "Inverted", "One minus the channel: smoothness read as roughness, say.")
-    value: float = setting(1.0, "Value", "The number; a channel is multiplied by it.", ge=0, le=1)
 
 
 class Normals(Sourced):
@@ -123,8 +104,8 @@ DISTANCES: dict[str, str] = {"object": "Whole object", "nearest": "Nearest point
                              "triangle": "Each triangle"}
 
 
-RARE = frozenset({"slope_bias", "depth_first", "back_first", "distance", "erosion", "tones", "recolour", "flow", "halo",
-                  "glass", "contact", "dither", "breakup", "on_surface"})
+RARE = frozenset({"takes_tint", "slope_bias", "depth_first", "back_first", "distance", "erosion", "tones", "recolour",
+                  "flow", "halo",                  "glass", "contact", "dither", "breakup", "on_surface"})
 """Settings of a material that the file holds only where they are not as usual."""
 
 
@@ -139,6 +120,9 @@ class Material(BaseModel):
     opacity: float = setting(1.0, "Opacity", "Multiplies alpha: fades the whole overlay.", ge=0, le=1)
     tint: Rgb = setting((1.0, 1.0, 1.0), "Tint", "Multiplies colour in linear light; white leaves it alone.",
                         widget="colour")
+    takes_tint: bool = setting(True, "Takes particles' tint", "Colours that an effect gives its particles multiply its "
+                                                              "own; off: "
+                               "they change nothing, as in a material without vertex colour.")
     lit: bool = setting(True, "Lit by the dock", "Light and shadow fall on it as on the surfaces around it; off for "
                         "things that shine by themselves.")
     depth_test: bool = setting(True, "Depth test", "Hidden by nearer surfaces; off draws through them.")
@@ -172,6 +156,19 @@ class Material(BaseModel):
     dither: Dither = Field(default_factory=Dither)
     breakup: Breakup = Field(default_factory=Breakup)
     on_surface: OnSurface = Field(default_factory=OnSurface)
+
+    def sources(self) -> dict[str, Sourced]:
+        """Everything that may be read from a picture, by name: inputs of the surface, the ``mask`` that eats into it."""
+        return {**dict(self.finish), "mask": self.breakup.mask}
+
+    def with_paths(self, there: Callable[[str], str]) -> "Material":
+        """The same, with every path of a picture as ``there`` gives it."""
+        change = {k: part.model_copy(update={"path": there(part.path)}) for k, part in self.sources().items() if part.path}
+        made = self
+        if mask := change.pop("mask", None):
+            made = made.model_copy(update={"breakup": made.breakup.model_copy(update={"mask": mask})})
+        return made.model_copy(update={"finish": made.finish.model_copy(update=change)}) if change else made
+
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         """Effects and finer points of order are written only where they are not as usual."""

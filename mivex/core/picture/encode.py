@@ -10,6 +10,7 @@ import struct
 import tempfile
 import zlib
 from collections.abc import Callable, Sequence
+from dataclasses import dataclass
 from pathlib import Path
 
 import numpy as np
@@ -20,12 +21,13 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.store import Batch
 from mivex.core.base.types import Floats
+from mivex.core.picture import ktx2
 from mivex.core.picture.files import quiet, read_levels, read_picture
 from mivex.core.picture.picture import quantise
 
 cv2 = Lazy("cv2")
 
-WRITABLE = (".png", ".tga", ".tif", ".tiff", ".exr")
+WRITABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".ktx2")
 
 
 def check_writable(path: str | Path) -> str:
@@ -45,9 +47,14 @@ def _whole(values: Floats, bits: int) -> NDArray:
     return codes.astype(np.uint8 if bits == 8 else np.uint16)
 
 
+def _plain(page: NDArray) -> NDArray:
+    """A page as Pillow wants it: grey without an axis of channels."""
+    return np.ascontiguousarray(page[..., 0] if page.shape[2] == 1 else page)
+
+
 def _png(pages: Sequence[NDArray], data: bool, _premultiplied: bool) -> bytes:
     page = pages[0]
-    order = [2, 1, 0, 3][:page.shape[2]]
+    order = [2, 1, 0, 3][:page.shape[2]] if page.shape[2] > 1 else [0]
     done, raw = cv2.imencode(".png", page[..., order], [cv2.IMWRITE_PNG_COMPRESSION, 6])
     if not done:
         raise MivexError("The picture could not be stored as PNG.")
@@ -63,7 +70,7 @@ def _tga(pages: Sequence[NDArray], _data: bool, premultiplied: bool) -> bytes:
     from PIL import Image
 
     page, out = pages[0], io.BytesIO()
-    Image.fromarray(np.ascontiguousarray(page)).save(out, "TGA", compression="tga_rle")
+    Image.fromarray(_plain(page)).save(out, "TGA", compression="tga_rle")
     made = out.getvalue()
     if not premultiplied:
         return made
@@ -80,8 +87,10 @@ def _tif(pages: Sequence[NDArray], _data: bool, premultiplied: bool) -> bytes:
     with tifffile.TiffWriter(out) as tiff:
         for number, page in enumerate(pages):
             extra = (["assocalpha" if premultiplied else "unassalpha"],) if page.shape[2] == 4 else ([],)
-            tiff.write(page, photometric="rgb", extrasamples=extra[0], compression="zlib", metadata=None,
-                       software=False, subfiletype=1 if number else 0, planarconfig="contig",
+            grey = page.shape[2] == 1
+            tiff.write(page[..., 0] if grey else page, photometric="minisblack" if grey else "rgb", extrasamples=extra[0],
+                       compression="zlib", metadata=None,
+                       software=False, subfiletype=1 if number else 0, planarconfig=None if grey else "contig",
                        rowsperstrip=max(1, min(page.shape[0], (1 << 20) // max(1, page[0].nbytes))))
     return out.getvalue()
 
@@ -107,12 +116,51 @@ def _exr(pages: Sequence[NDArray], _data: bool, _premultiplied: bool) -> bytes:
         return Path(path).read_bytes()
 
 
+def _webp(pages: Sequence[NDArray], _data: bool, _premultiplied: bool) -> bytes:
+    from PIL import Image
+
+    out = io.BytesIO()
+    # Exact: colour under clear texels is kept, which it would not be otherwise.
+    page = pages[0]
+    page = np.repeat(page, 3, axis=2) if page.shape[2] == 1 else page
+    Image.fromarray(np.ascontiguousarray(page)).save(out, "WEBP", lossless=True, exact=True, quality=60)
+    return out.getvalue()
+
+
+def _ktx2(pages: Sequence[NDArray], data: bool, premultiplied: bool) -> bytes:
+    return ktx2.encode(ktx2.Ktx(list(pages), not data, premultiplied))
+
+
 _ENCODERS: dict[str, Callable[[Sequence[NDArray], bool, bool], bytes]] = {
-    ".png": _png, ".tga": _tga, ".tif": _tif, ".tiff": _tif, ".exr": _exr}
+    ".png": _png, ".tga": _tga, ".tif": _tif, ".tiff": _tif, ".exr": _exr, ".webp": _webp, ".ktx2": _ktx2}
+
+
+@dataclass(frozen=True)
+class ReadBack:
+    """What came back when a picture was read again.
+
+    Attributes
+    ----------
+    differences : tuple of float
+        Largest difference of each channel from what was meant, in codes; of real numbers, as a value.
+    levels : int
+        Mip levels, or pages, that were compared.
+    fresh : bool
+        False: the file held exactly this already, and was left alone.
+    """
+
+    differences: tuple[float, ...]
+    levels: int = 1
+    fresh: bool = True
+
+
+def picture_bytes(kind: str, values: Floats, bits: int = 8, *, data: bool = False) -> bytes:
+    """A picture as the bytes of a file of that ending, for what holds pictures inside itself."""
+    return _ENCODERS[kind]([_whole(np.ascontiguousarray(values, np.float32), bits)], data, False)
 
 
 def stage_picture(batch: Batch, path: str | Path, values: Floats, bits: int = 8, *, premultiplied: bool = False,
-                  levels: Sequence[Floats] = (), data: bool = False) -> None:
+                  levels: Sequence[Floats] = (), data: bool = False) -> ReadBack:
     """Encode a picture, write it beside its place and prove it: decoded again, it holds the same texels.
 
     Parameters
@@ -120,18 +168,19 @@ def stage_picture(batch: Batch, path: str | Path, values: Floats, bits: int = 8,
     batch : Batch
         Puts it in place when it is committed.
     path : str or Path
-        ``.png``, ``.tga``, ``.tif``, ``.tiff`` or ``.exr``.
-    values : float32 array (height, width, 3 or 4)
+        One of `WRITABLE`.
+    values : float32 array (height, width, 1, 3 or 4)
         Integer depths are clipped to [0, 1] and rounded; ``.exr`` takes
         *associated* linear light as its standard asks.
     bits : int
-        8 or 16 (TGA: 8); 32 for ``.exr``.
+        8 or 16 (TGA, WebP: 8); 32 for ``.exr``.
     premultiplied : bool
-        Marks a TIFF's or TGA's colour as multiplied by alpha; the texels are written as given.
+        Marks a TIFF's, TGA's or KTX 2 file's colour as multiplied by alpha; the texels are written as given.
     levels : sequence of float32 arrays, optional
-        Coarser mip levels, written as further pages of a TIFF, marked as reduced pictures.
+        Coarser mip levels, written as further pages of a TIFF, marked as reduced pictures, or as
+        levels of a KTX 2 file.
     data : bool
-        The values are not colour: a PNG then names no colour space.
+        The values are not colour: a PNG then names no colour space, and a KTX 2 file none that is encoded.
 
     Raises
     ------
@@ -149,46 +198,61 @@ def stage_picture(batch: Batch, path: str | Path, values: Floats, bits: int = 8,
         made = _ENCODERS[kind](pages, data, premultiplied)
     except OSError as e:
         raise MivexError(f"“{path}” cannot be written: {(e.strerror or str(e)).lower()}.") from None
+    found: list[tuple[float, ...]] = []
 
     def verify(beside: Path) -> None:
-        same = False
+        back = None
         with contextlib.suppress(MivexError):
-            same = _same(beside, pages, bits, premultiplied and kind != ".png")
-        if not same:
+            back = _differences(beside, pages, bits, premultiplied and kind not in (".png", ".webp"))
+        if back is None or any(back):
             raise MivexError(f"“{path}” was written, but reading it back gave other texels; it was not put in place, and "
                              "what was there before is untouched.")
+        found.append(back)
 
-    batch.stage(path, made, verify)
+    fresh = batch.stage(path, made, verify)
+    return ReadBack(found[-1], len(pages), fresh)
 
 
-def _same(path: Path, pages: Sequence[NDArray], bits: int, associated: bool) -> bool:
+def _differences(path: Path, pages: Sequence[NDArray], bits: int, associated: bool) -> tuple[float, ...] | None:
+    """Largest difference of each channel over all pages; None: another size, depth or number of channels or pages."""
     page = pages[0]
-    if bits == 32:
-        return _same_light(path, page)
-    if len(pages) == 1:
-        back = read_picture(path)
-        if back.values.shape[:2] != page.shape[:2] or back.has_alpha != (page.shape[2] == 4) or back.bits != bits:
-            return False
-        values = back.values[..., :page.shape[2]]
-        if associated and page.shape[2] == 4:
+    count = page.shape[2]
+    if path.suffix.lower() == ".ktx2":
+        back: list[NDArray] = list(ktx2.decode(path.read_bytes(), path.name).levels)
+    elif bits == 32:
+        return _light_differences(path, page)
+    elif len(pages) > 1:
+        back = [_whole(r, bits) for r in read_levels(path)]
+    else:
+        read = read_picture(path)
+        if read.values.shape[:2] != page.shape[:2] or read.has_alpha != (count == 4) or read.bits != bits:
+            return None
+        values = read.values[..., :count]
+        if associated and count == 4:
             # The reader divides what is stored associated; compare what multiplies back to it.
             a = values[..., 3:]
             values = np.concatenate([np.where(a > 0, values[..., :3] * a, values[..., :3]), a], axis=2)
             values = quantise(values, bits)
-        return bool(np.array_equal(_whole(values, bits), page))
-    read = read_levels(path)
-    return len(read) == len(pages) and all(np.array_equal(_whole(r, bits), p) for r, p in zip(read, pages, strict=True))
+        back = [_whole(values, bits)]
+    if [b.shape for b in back] != [p.shape for p in pages]:
+        return None
+    rows = [np.abs(b.astype(np.int32) - p.astype(np.int32)).reshape(-1, count).max(axis=0)
+            for b, p in zip(back, pages, strict=True)]
+    return tuple(float(v) for v in np.max(rows, axis=0))
 
 
-def _same_light(path: Path, page: NDArray) -> bool:
+def _light_differences(path: Path, page: NDArray) -> tuple[float, ...] | None:
     back = read_picture(path)
     if back.values.shape[:2] != page.shape[:2]:
-        return False
+        return None
     values = back.values.copy()
     a = values[..., 3:]
     values[..., :3] = np.where(a > 0, values[..., :3] * a, values[..., :3])
     meant = np.nan_to_num(page, nan=0.0, posinf=65504.0, neginf=-65504.0)
-    return bool(np.allclose(values[..., :page.shape[2]], meant, rtol=1e-5, atol=1e-6))
+    off = np.abs(values[..., :page.shape[2]] - meant)
+    # Multiplying back what the reader divided costs the last bits.
+    off[off <= 1e-6 + 1e-5 * np.abs(meant)] = 0
+    return tuple(float(v) for v in off.reshape(-1, page.shape[2]).max(axis=0))
 
 
 def write_picture(path: str | Path, values: Floats, bits: int = 8, *, premultiplied: bool = False,

@@ -19,15 +19,15 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, WORDS
-from mivex.core.base.store import check_regular
-from mivex.core.picture import targa
+from mivex.core.base.store import check_regular, read_bytes
+from mivex.core.picture import ktx2, targa
 from mivex.core.picture.picture import Picture
 
 oiio = Lazy("OpenImageIO")
 
-READABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".jpg", ".jpeg")
+READABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".jpg", ".jpeg", ".ktx2")
 KINDS = {".png": "PNG", ".tga": "TGA", ".tif": "TIFF", ".tiff": "TIFF", ".exr": "OpenEXR",
-         ".webp": "WebP", ".jpg": "JPEG", ".jpeg": "JPEG"}
+         ".webp": "WebP", ".jpg": "JPEG", ".jpeg": "JPEG", ".ktx2": "KTX 2"}
 _OIIO_NAMES = {"png": "PNG", "targa": "TGA", "tiff": "TIFF", "openexr": "OpenEXR", "webp": "WebP",
                "jpeg": "JPEG"}
 LARGEST_FILE = MAX_TEXELS * 16 + (64 << 20)
@@ -69,7 +69,7 @@ def _check_file(path: str | Path) -> Path:
     path = check_regular(path, LARGEST_FILE, "picture")
     if path.suffix.lower() not in READABLE:
         raise MivexError(f"“{path.name}” is not a kind of picture Mivex reads "
-                         "(PNG, TGA, TIFF, OpenEXR, WebP, JPEG).")
+                         "(PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).")
     return path
 
 
@@ -152,6 +152,9 @@ def read_picture(path: str | Path) -> Picture:
         wrong kind, or larger than `mivex.core.base.limits` allows.
     """
     path = _check_file(path)
+    if path.suffix.lower() == ".ktx2":
+        held = ktx2.decode(read_bytes(path, LARGEST_FILE, "picture"), path.name)
+        return _arrange(held.levels[0], held.premultiplied and held.levels[0].shape[2] == 4, -1, str(path))
     with quiet():
         source = _open(path)
         try:

@@ -1,7 +1,7 @@
 """A prepared texture: what the delivered file will hold, and its mip chain."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import cached_property
 from typing import Any, Literal
 
@@ -81,7 +81,23 @@ class Texture(Pictured):
     def mips(self) -> MipChain:
         """The chain that hardware would build and sample; or the one delivered with it, that keeps coverage."""
         chain = build_chain(self.values.shape[:2], self._decode)
+        if self.traits.weighed and not self.premultiplied:
+            chain = self._weighed(chain)
         return keep_coverage(chain, self.coverage) if self.coverage > 0 else chain
+
+    def _weighed(self, chain: MipChain) -> MipChain:
+        """The same levels, their colour averaged with alpha as its weight; clear texels keep theirs."""
+        def fill(out: Floats) -> None:
+            first = chain.level(0)
+            np.multiply(first[..., :3], first[..., 3:], out=out[..., :3])
+            out[..., 3] = first[..., 3]
+
+        true = build_chain(self.values.shape[:2], fill).texels
+        texels = chain.texels.copy()
+        began = self.width * self.height
+        a = true[began:, 3:]
+        np.divide(true[began:, :3], a, out=texels[began:, :3], where=a > 1e-6)
+        return replace(chain, texels=texels)
 
     @cached_property
     def true_mips(self) -> MipChain:

@@ -11,13 +11,8 @@ ChannelKind = Literal["roughness", "metal", "normal", "height", "occlusion", "em
 """Channels that a surface may have besides colour with opacity."""
 
 
-@dataclass(frozen=True)
-class Grid:
-    """Cells of a sheet: how many across and down, and the gutter between them in texels."""
-
-    columns: int = 1
-    rows: int = 1
-    gutter: int = 0
+Cell = tuple[float, float, float, float]
+"""Left, top, right and low end of a sheet's cell, as shares of the picture."""
 
 
 @dataclass(frozen=True)
@@ -41,8 +36,10 @@ class Traits:
         Above 0, alpha is a signed distance over so many texels.
     coverage : float
         Cutoff at which every mip level shall keep level 0's coverage; 0: levels as they come.
-    grid : Grid, optional
-        It is a sheet of such cells.
+    weighed : bool
+        The file will hold mip levels, whose colour is averaged with alpha as its weight: far levels have no fringe.
+    cells : tuple of Cell
+        It is a sheet: where its frames lie, in their order. Pivot and extent are then those of a frame.
     scale : float
         Size against the full picture; below 1 for a proxy. Distances in pixels are multiplied by it.
     full : (width, height)
@@ -56,7 +53,8 @@ class Traits:
     extent: tuple[float, float] = (1.0, 1.0)
     distance: float = 0.0
     coverage: float = 0.0
-    grid: Grid | None = None
+    weighed: bool = False
+    cells: tuple[Cell, ...] = ()
     scale: float = 1.0
     full: tuple[int, int] = (0, 0)
 

@@ -11,7 +11,10 @@ from mivex.core.base.limits import WORDS, fits
 from mivex.core.base.settings import Frozen, new_id, setting
 from mivex.core.layers.model import Stack
 from mivex.core.material.material import Kind, Material
+from mivex.core.motion.model import Air, Effect
+from mivex.core.project.delivery import DeliveryRecipe
 from mivex.core.project.recipe import AnyStep
+from mivex.core.sheet.model import Sheet
 from mivex.core.stage.camera import CAMERAS, Camera
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.places import Around, Place
@@ -50,15 +53,23 @@ class Source(Frozen):
 class Delivery(Frozen):
     """How an overlay leaves."""
 
-    format: Literal["png", "tga", "tif", "tga24"] = setting(
-        "png", "File", "PNG, TGA of 32 bit and TIFF hold straight alpha and the colour beneath it; TIFF also mip "
-        "levels. 24 bit has no alpha: for Solid only.",
-        choices={"png": "PNG", "tga": "TGA, 32 bit", "tif": "TIFF", "tga24": "TGA, 24 bit, no alpha"})
+    format: Literal["png", "tga", "tif", "webp", "ktx2", "tga24"] = setting(
+        "png", "File", "All but the last hold straight alpha and the colour beneath it; KTX 2 every mip level, its colour "
+        "weighed by alpha; TIFF those that keep coverage. 24 bit has no alpha: for Solid only.",
+        choices={"png": "PNG", "tga": "TGA, 32 bit", "tif": "TIFF", "webp": "WebP, lossless", "ktx2": "KTX 2",
+                 "tga24": "TGA, 24 bit, no alpha"})
     bits: Literal[8, 16] = setting(8, "Depth", "Finer alpha steps at twice the size; TGA holds 8.",
                                    unit="bit")
     name: str = setting("", "Name", "Name of the file without ending; empty: the overlay's own name.")
+    recipe: str = Field("", title="Recipe", description="Delivery recipe: key of one that comes with Mivex, or name of "
+                                                        "one of "
+                        "the project's; empty: the whole surface.")
     budget: int = setting(2048, "Size budget", "Largest side that the receiver wants; larger is a finding. 0: any.",
                           unit="px", ge=0, le=16384, drag=(0, 4096))
+
+    @model_serializer(mode="wrap")
+    def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
+        return {k: v for k, v in write(self).items() if v or k != "recipe"}
 
     @property
     def suffix(self) -> str:
@@ -81,6 +92,7 @@ class Overlay(Frozen):
                            "absolute.")
     places: tuple[Place, ...] = ()
     delivery: Delivery = Field(default_factory=Delivery)
+    sheet: Sheet = Field(default_factory=Sheet)
     variant_of: str = Field("", description="Id of the overlay whose material it follows; empty: none.")
     own: tuple[str, ...] = Field((), description="Settings of its material that are its own.")
 
@@ -93,8 +105,8 @@ class Overlay(Frozen):
 
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
-        """What only variants have is written only for them."""
-        return {k: v for k, v in write(self).items() if v or k not in ("variant_of", "own")}
+        """What only variants and sheets have is written only for them."""
+        return {k: v for k, v in write(self).items() if v or k not in ("variant_of", "own", "sheet")}
 
 
 class Document(Frozen):
@@ -105,13 +117,21 @@ class Document(Frozen):
     cameras: tuple[Camera, ...] = CAMERAS
     lighting: Lighting = Field(default_factory=Lighting)
     around: Around = Field(default_factory=Around)
+    effects: tuple[Effect, ...] = Field((), description="Groups of emitters, whose particles show overlays.")
+    air: Air = Field(default_factory=Air)
+    deliveries: tuple[DeliveryRecipe, ...] = Field((), description="Delivery recipes of the project's own.")
     overdraw: float = setting(8.0, "Overdraw budget", "Fragments a pixel that the artist allows; more is a finding.",
                               unit="a pixel", ge=1, le=256, drag=(1, 32))
 
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
-        """The budget is written only where it is not as usual."""
-        return {k: v for k, v in write(self).items() if k != "overdraw" or v != 8.0}
+        """Effects, air and budget are written only where there are such, or they are not as usual."""
+        return {k: v for k, v in write(self).items()
+                if (k != "overdraw" or v != 8.0) and (v or k not in ("effects", "air", "deliveries"))}
+
+    def effect(self, effect_id: str) -> Effect | None:
+        """The effect of that id, or None."""
+        return next((e for e in self.effects if e.id == effect_id), None)
 
     def overlay(self, overlay_id: str) -> Overlay | None:
         """The overlay of that id, or None."""

@@ -41,7 +41,23 @@ class SetFields:
         return set_fields(doc, self.overlay, self.part, **dict(self.values))
 
 
-FrozenEdit = AddSteps | SetFields
+@dataclass(frozen=True)
+class SetPart:
+    """Sets fields of an effect (``part`` −1), or of one of its parts: of emission, birth, life, facing, or itself."""
+
+    effect: str
+    part: int
+    group: str
+    values: tuple[tuple[str, Any], ...]
+
+    def __call__(self, doc: Document) -> Document:
+        """The document with them."""
+        if self.part < 0:
+            return set_effect(doc, self.effect, **dict(self.values))
+        return set_part(doc, self.effect, self.part, self.group, **dict(self.values))
+
+
+FrozenEdit = AddSteps | SetFields | SetPart
 """An edit as a value: it can be compared, kept and listed, and is called with a document."""
 
 
@@ -69,6 +85,22 @@ def revalidated(model: Any, **values: Any) -> Any:
     """Copy a model with some fields changed and everything checked again."""
     kept = {k: getattr(model, k) for k in type(model).model_fields} | (model.model_extra or {})
     return type(model).model_validate(kept | values)
+
+
+def set_effect(doc: Document, effect_id: str, **values: Any) -> Document:
+    """Set fields of an effect; a value out of range raises pydantic's ValidationError."""
+    return doc.model_copy(update={"effects": tuple(
+        revalidated(e, **values) if e.id == effect_id else e for e in doc.effects)})
+
+
+def set_part(doc: Document, effect_id: str, index: int, group: str, **values: Any) -> Document:
+    """Set fields of a part of an effect, or of one of its groups (emission, birth, life, facing)."""
+    found = doc.effect(effect_id)
+    if found is None or not 0 <= index < len(found.parts):
+        return doc
+    part = found.parts[index]
+    fresh = revalidated(part, **({group: revalidated(getattr(part, group), **values)} if group else values))
+    return set_effect(doc, effect_id, parts=(*found.parts[:index], fresh, *found.parts[index + 1:]))
 
 
 def free_name(doc: Document, wish: str) -> str:

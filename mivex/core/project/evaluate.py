@@ -28,12 +28,13 @@ from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import absolute
 from mivex.core.project.layering import LARGE, NO_ASK, Ask, outside_of
+from mivex.core.sheet.celled import by_cells
 from mivex.core.stage.meshes import LoadedMesh, read_mesh
 
 cv2 = Lazy("cv2")
 
 PROXY_SIDE = 512
-HOLDS_LEVELS = ("tif",)
+HOLDS_LEVELS = ("tif", "ktx2")
 """Delivery formats that hold mip levels of their own."""
 
 
@@ -114,11 +115,25 @@ class Workshop:
         ask = Ask(stop, tell, doc, proxy)
         node = self.node_of(overlay, ask, until)
         return self._textured(node, self.start_of(overlay), d.bits, overlay.layers.relief,
-                              f"{self._slot(overlay, ask)} {until}", levels=d.format in HOLDS_LEVELS, stop=stop, tell=tell)
+                              f"{self._slot(overlay, ask)} {until}", levels=d.format in HOLDS_LEVELS,
+                              weighed=d.format == "ktx2", stop=stop, tell=tell)
 
     def node_of(self, overlay: Overlay, ask: Ask = NO_ASK, until: int | None = None) -> Node:
         """The node of an overlay's surface after its layers and its first ``until`` steps; raises MivexError."""
-        return self._stepped(self.states_of(overlay, ask)[-1], overlay.steps[:until], self._slot(overlay, ask))
+        node = self._celled(self.states_of(overlay, ask)[-1], overlay)
+        return self._stepped(node, overlay.steps[:until], self._slot(overlay, ask))
+
+    def _celled(self, node: Node, overlay: Overlay) -> Node:
+        """The same surface, knowing its cells; raises MivexError where they do not fit."""
+        if not overlay.sheet.grids:
+            return node
+        start = self.start_of(overlay)
+        cells = overlay.sheet.cells(start.width, start.height)
+
+        def make(worked: _Worked) -> _Worked:
+            return _Worked(worked.surface.but(cells=cells), worked.notes)
+
+        return Node(hashed(node.key, str(cells)), make, (node,), _Worked.size)
 
     def states_of(self, overlay: Overlay, ask: Ask = NO_ASK) -> list[Node]:
         """Nodes of `_Worked` surfaces: the start, and the layers' result where there are layers."""
@@ -187,9 +202,10 @@ class Workshop:
         return node
 
     def _textured(self, node: Node, picture: Picture, bits: int, relief: Relief, slot: str, *, levels: bool,
+                  weighed: bool = False,
                   stop: Callable[[], bool], tell: Callable[[str], None]) -> Texture:
-        whole = Node(hashed(node.key, str(bits), str(levels), relief.model_dump_json(), "texture"),
-                     lambda worked: _finished(worked, picture, bits, levels, whole.key, relief), (node,),
+        whole = Node(hashed(node.key, str(bits), f"{levels}{weighed}", relief.model_dump_json(), "texture"),
+                     lambda worked: _finished(worked, picture, bits, (levels, weighed), whole.key, relief), (node,),
                      # Its mip chain and linear texels will join it: count them in.
                      size=lambda made: int(made.values.nbytes) * 4 * (1 + len({id(c) for c in made.channels.values()})),
                      slot=slot and f"{slot} texture {bits} {levels}")
@@ -203,6 +219,9 @@ class Workshop:
             notes = worked.notes
             if (words := step.note(worked.surface, params)) and worked.surface.scale == 1:
                 notes = (*notes, f"{step.label}: {words}")
+            if worked.surface.traits.cells:
+                made = by_cells(worked.surface, lambda s: step.apply(s, params, context), step.label)
+                return _Worked(made, notes)
             return _Worked(step.apply(worked.surface, params, context), notes)
 
         return Node(hashed(before.key, self._mark(params)), make, (before,), _Worked.size, step.label, slot)
@@ -282,13 +301,14 @@ def _channels(surface: Surface, relief: Relief, bits: int, key: str) -> dict[str
     return done
 
 
-def _finished(worked: _Worked, picture: Picture, bits: int, levels: bool, key: str, relief: Relief) -> Texture:
-    """The texture at the end of a recipe, quantised."""
+def _finished(worked: _Worked, picture: Picture, bits: int, levels: tuple[bool, bool], key: str, relief: Relief) -> Texture:
+    """The texture at the end of a recipe, quantised; ``levels``: the file holds its own, and they are weighed."""
     surface = worked.surface
     check_size(*surface.full_size, "The prepared picture")
     whole = surface.values is picture.values and picture.bits == bits and bits < 32
     values = picture.values if whole else quantise(np.clip(surface.values, 0, 1), bits)
-    traits = surface.traits.but(full=surface.full_size, coverage=surface.coverage if levels else 0.0)
+    traits = surface.traits.but(full=surface.full_size, coverage=surface.coverage if levels[0] else 0.0,
+                                weighed=levels[1])
     channels = _channels(surface, relief, bits, key) if surface.channels else {}
     return Texture(values, traits=traits, bits=bits, key=key, notes=worked.notes, channels=channels)
 

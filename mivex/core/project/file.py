@@ -3,6 +3,7 @@
 import hashlib
 import json
 import os
+from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
@@ -11,7 +12,7 @@ from pydantic import ValidationError
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import check_path, encoded, read_bytes, shown, write_bytes
-from mivex.core.material.material import Sourced
+from mivex.core.motion.model import Effect
 from mivex.core.project.document import VERSION, Document, Overlay
 from mivex.core.project.layering import with_paths
 from mivex.core.project.recipe import explain, parse_json, with_files
@@ -135,11 +136,43 @@ def absolute(path: str, folder: str | Path) -> str:
     return path if not path or os.path.isabs(path) else os.path.normpath(os.path.join(folder, path))
 
 
+def with_all_paths(doc: Document, there: Callable[[str], str]) -> Document:
+    """The same document with every path of a file that it names as ``there`` gives it; empty ones stay."""
+    def change(p: str) -> str:
+        return there(p) if p else p
+
+    def fix(o: Overlay) -> Overlay:
+        steps = tuple(with_files(s, change) for s in o.steps)
+        places = tuple(p.model_copy(update={"path": change(p.path)}) if isinstance(p, MeshPlace) else p for p in o.places)
+        o = with_paths(o.model_copy(update={"places": places, "steps": steps, "reference": change(o.reference)}), change)
+        return o.model_copy(update={"source": o.source.model_copy(update={"path": change(o.source.path)}),
+                                    "material": o.material.with_paths(change)})
+
+    def moved(e: Effect) -> Effect:
+        return e.model_copy(update={"parts": tuple(
+            p.model_copy(update={"emission": p.emission.model_copy(update={"mesh": change(p.emission.mesh)})})
+            if p.emission.mesh else p for p in e.parts)})
+
+    return doc.model_copy(update={
+        "overlays": tuple(fix(o) for o in doc.overlays), "effects": tuple(moved(e) for e in doc.effects),
+        "around": doc.around.model_copy(update={"path": change(doc.around.path)})})
+
+
+def paths_of(doc: Document) -> list[str]:
+    """Path of every file that a document names, as it names them."""
+    found: dict[str, None] = {}
+
+    def seen(p: str) -> str:
+        found[p] = None
+        return p
+
+    with_all_paths(doc, seen)
+    return list(found)
+
+
 def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> Document:
-    """The same document with picture paths rewritten for a project file in another folder."""
+    """The same document with paths rewritten for a project file in another folder."""
     def there(p: str) -> str:
-        if not p:
-            return p
         whole = absolute(p, old_folder)
         try:
             rel = os.path.relpath(whole, new_folder)
@@ -147,18 +180,4 @@ def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> 
             return whole
         return whole if rel.startswith(os.path.join("..", "..", "..")) else rel
 
-    def fix(o: Overlay) -> Overlay:
-        if o.reference:
-            o = o.model_copy(update={"reference": there(o.reference)})
-        steps = tuple(with_files(s, there) for s in o.steps)
-        read = {k: part.model_copy(update={"path": there(part.path)}) for k, part in dict(o.material.finish).items()
-                if isinstance(part, Sourced) and part.path}
-        places = tuple(p.model_copy(update={"path": there(p.path)}) if isinstance(p, MeshPlace) else p for p in o.places)
-        o = with_paths(o.model_copy(update={"places": places}), there)
-        if read:
-            finish = o.material.finish.model_copy(update=read)
-            o = o.model_copy(update={"material": o.material.model_copy(update={"finish": finish})})
-        return o.model_copy(update={"source": o.source.model_copy(update={"path": there(o.source.path)}),
-                                    "steps": steps})
-    return doc.model_copy(update={"overlays": tuple(fix(o) for o in doc.overlays),
-                                  "around": doc.around.model_copy(update={"path": there(doc.around.path)})})
+    return with_all_paths(doc, there)

@@ -38,6 +38,8 @@ BY_PAIRS = 14
 """Up to so many the best order by pairs is found exactly."""
 SEEN = 1.0
 """Display codes from which an error counts as one to be seen."""
+BRIGHT = 0.45
+"""Linear colour, weighed by alpha, from which something that no light falls on is light itself."""
 SLIGHT = 0.002
 """A mean error, in codes over all pixels, that is not worth a change."""
 
@@ -129,7 +131,7 @@ def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequ
     shadows = shadows_for(rows, lighting, lit=shot.lit)
     buffers = Buffers.of(view)
     run(shot, buffers, lighting, shadows, skip=SORTED)
-    light, held = light_record(lighting, shadows)
+    light, held = light_record(lighting, shadows, shot.lamps)
     frame = frame_record(view, buffers, lighting)
     steps = [p for p in shot.plan if p.name == "blended"]
     shot.records.draws["special"] &= ~_effect.REFRACTS  # judged by what lies straight behind
@@ -303,21 +305,26 @@ def _by_pairs(tables: _Tables, members: list[int]) -> tuple[int, ...]:
     return tuple(reversed(out))
 
 
-def _settles(a: int, b: int, all_of: Sequence[Fragments], materials: Sequence[tuple[bool, float]]) -> str:
+def _settles(a: int, b: int, all_of: Sequence[Fragments], materials: Sequence[tuple[bool, float, bool]]) -> str:
     """What would settle a pair that no order settles."""
     if a == b:
         return "depth first"
     if materials[a][0] or materials[b][0]:
         return "depth write off"
-    soft = {}
+    soft, light = {}, True
     for o in (a, b):
-        alpha = np.concatenate([f.colours[f.overlays == o, 3] for f in all_of])
-        alpha = alpha[alpha > 0.02] / max(materials[o][1], 1e-3)
+        colours = np.concatenate([f.colours[f.overlays == o] for f in all_of])
+        colours = colours[colours[:, 3] > 0.02]
+        light &= materials[o][2] and len(colours) > 0 and float(
+            np.average(colours[:, :3].max(axis=1), weights=colours[:, 3])) > BRIGHT
+        alpha = colours[:, 3] / max(materials[o][1], 1e-3)
         soft[o] = float(((alpha > 0.1) & (alpha < 0.9)).mean()) if alpha.size else 0.0
     if min(soft.values()) < 0.15:
         return "Cutout"
     if max(soft.values()) < 0.4:
         return "Dithered"
+    if light:
+        return "Premultiplied"  # both are light: with less cover in their alpha they add up in either order
     return "split"
 
 
@@ -337,7 +344,8 @@ def advise(views: Sequence[tuple[list[Draw], View]], lighting: Lighting, *, stop
     """
     owners = list(dict.fromkeys(d.owner for rows, _ in views for d in rows if d.owner and _ordered(d)))
     now = {d.owner: d.material.nudge for rows, _ in views for d in rows}
-    facts = {d.owner: (d.material.depth_write, d.material.opacity) for rows, _ in views for d in rows}
+    facts = {d.owner: (d.material.depth_write, d.material.opacity, not d.lit and d.material.blend == "Translucent")
+             for rows, _ in views for d in rows}
     gathered = []
     for i, (rows, view) in enumerate(views):
         if stop():
@@ -383,7 +391,7 @@ def _has(f: Fragments, members: Sequence[int]) -> NDArray[np.bool_]:
 
 
 def _unsettled(tables: _Tables, gathered: Sequence[Fragments], orders: Sequence[tuple[int, ...]], owners: Sequence[str],
-               facts: dict[str, tuple[bool, float]], pixels: int) -> tuple[Pair, ...]:
+               facts: dict[str, tuple[bool, float, bool]], pixels: int) -> tuple[Pair, ...]:
     """Pairs, and overlays with themselves, that stay wrong in the best order."""
     materials = [facts[o] for o in owners]
     rows = []

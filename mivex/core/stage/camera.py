@@ -41,11 +41,14 @@ class View:
     camera : Camera
     width, height : int
         Pixels.
+    time : float
+        Second of the clock that is seen.
     """
 
     camera: Camera
     width: int
     height: int
+    time: float = 0.0
 
     @cached_property
     def axes(self) -> Doubles:

@@ -6,6 +6,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.kept import kept, known
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.material.effects import EROSIONS, LANES
@@ -13,6 +14,7 @@ from mivex.core.material.material import Material
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.colour import to_linear
 from mivex.core.pixels.mips import MipChain, build_chain
+from mivex.core.stage.lights import PointLamp
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.records import DRAW, SLOTS
 
@@ -56,6 +58,8 @@ class Coat:
     opacity : Input, optional
         In place of the colour's alpha.
     rough, metal, occlusion : Input
+    mask : Input, optional
+        What breaks it up, in place of a noise.
     normal : MipChain, optional
         Stored as ``(n + 1)/2``.
     normal_strength : float
@@ -78,6 +82,7 @@ class Coat:
     rough: Input = field(default_factory=lambda: Input(0.6))
     metal: Input = field(default_factory=lambda: Input(0.0))
     occlusion: Input = field(default_factory=lambda: Input(1.0))
+    mask: Input | None = None
     normal: MipChain | None = None
     normal_strength: float = 1.0
     green_up: bool = True
@@ -107,6 +112,10 @@ class Draw:
         For what casts a shadow with holes in it: in its last channel, the share of a texel that is there.
     owner, part : str
         The overlay, and which of its placements; empty for surroundings.
+    lamp : PointLamp, optional
+        A light that it carries.
+    moving : bool
+        Particles: they mix with other particles by nature, and lie through each other.
     """
 
     name: str
@@ -118,6 +127,8 @@ class Draw:
     mask: MipChain | None = None
     owner: str = ""
     part: str = ""
+    lamp: PointLamp | None = None
+    moving: bool = False
 
     @property
     def lit(self) -> bool:
@@ -145,10 +156,9 @@ def bits_of(m: Material) -> int:
     return sum(bit for bit, on in parts if on)
 
 
-def _effects(row: Any, draw: Draw) -> None:
-    m = draw.material
+def _effects(row: Any, m: Material, *, coded: bool = True, part: str = "", early: bool = False) -> None:
     row["special"] = bits_of(m)
-    if draw.before_light:
+    if early:
         # Nothing is drawn behind it yet that it could read.
         row["special"] &= ~_effect.REFRACTS
     w = m.on_surface
@@ -160,16 +170,16 @@ def _effects(row: Any, draw: Draw) -> None:
     def light(rgb: tuple[float, float, float]) -> Floats:
         return to_linear(np.array(rgb, np.float32))
 
-    row["coded"] = draw.coat.coded
+    row["coded"] = coded
     row["recolour"] = [light(getattr(m.recolour, k)) for k in ("red", "green", "blue")]
     t = m.tones
     row["tone_lane"], row["tone_at"], row["tone_soft"] = lanes.index(t.lane), t.at, t.soft
     row["tone_above"], row["tone_below"] = light(t.above), light(t.below)
     e = m.erosion
-    row["erosion"] = list(EROSIONS).index(e.form), e.amount, e.soft, e.by == "tint"
+    row["erosion"] = list(EROSIONS).index(e.form), e.amount, e.soft, ("slider", "tint", "life").index(e.by)
     f = m.flow
     row["flow"] = f.strength, f.scale, f.right * f.time, f.up * f.time, {"none": 0, "top": 1, "bottom": -1}[f.hold]
-    row["flow_seed"] = 1 + (int(draw.part) * 101 if f.varied and draw.part.isdigit() else 0)
+    row["flow_seed"] = 1 + (int(part) * 101 if f.varied and part.isdigit() else 0)
     row["halo_lane"] = lanes.index(m.halo.lane)
     row["halo"] = light(m.halo.colour) * np.float32(m.halo.strength)
     row["contact"] = m.contact.distance
@@ -198,11 +208,25 @@ def limits_of(seen: NDArray[np.bool_]) -> Floats:
                      (left - low).min(), (right - top).max()], np.float32)
 
 
-def shadow_mask(alpha: Floats, material: Material) -> MipChain:
-    """Which share of each texel casts a shadow, as a mip chain of at most 512 texels a side; in its last channel."""
+def shadow_mask(alpha: Floats, material: Material, mask: Input | None = None) -> MipChain:
+    """Which share of each texel casts a shadow, as a mip chain of at most 512 texels a side; in its last channel.
+
+    What erosion and break-up, by a noise or by ``mask``, take away casts none.
+    """
     import cv2
 
     a = alpha * np.float32(material.opacity)
+    if bits_of(material) & (_effect.EROSION | _effect.BROKEN):
+        row = np.zeros(1, DRAW)
+        row["tint"], row["mask"]["slot"] = material.opacity, -1
+        eats = alpha
+        if mask is not None and mask.chain is not None:
+            row["mask"]["slot"] = 0
+            read = cv2.resize(mask.chain.level(0)[..., mask.lane], alpha.shape[::-1], interpolation=cv2.INTER_LINEAR)
+            eats = np.float32(mask.value) * (1 - read if mask.invert else read)
+        _effects(row[0], material)
+        a = np.empty(alpha.shape, np.float32)
+        _effect.alpha_of(row, np.ascontiguousarray(alpha, np.float32), np.ascontiguousarray(eats, np.float32), a)
     there: Floats = a if material.blend == "Dithered" else (a >= np.float32(material.cutoff)).astype(np.float32)
     h, w = there.shape
     scale = 512 / max(h, w)
@@ -222,11 +246,19 @@ class Records:
     def __init__(self, draws: list[Draw]) -> None:
         self.draws = np.zeros(max(1, len(draws)), DRAW)
         self._chains: dict[int, MipChain] = {}
-        for row, draw in zip(self.draws, draws, strict=False):
-            self._fill(row, draw)
+        for i, draw in enumerate(draws):
+            # What a draw is in numbers, and the chains that these point to, are the same as long as it is.
+            held: tuple[NDArray[Any], dict[int, MipChain]] | None = known(draw, "record")  # type: ignore[assignment]
+            if held is None:
+                self._now: dict[int, MipChain] = {}
+                self._fill(self.draws[i], draw)
+                held = kept(draw, "record", lambda i=i: (self.draws[i:i + 1].copy(), self._now))  # type: ignore[misc]
+            else:
+                self.draws[i] = held[0][0]
+            self._chains |= held[1]
 
     def _address(self, chain: MipChain) -> int:
-        self._chains[id(chain)] = chain
+        self._now[id(chain)] = chain
         return int(chain.record.ctypes.data)
 
     def _fill(self, row: Any, draw: Draw) -> None:
@@ -252,7 +284,7 @@ class Records:
         trims = BLENDS[m.blend].see_through and not m.depth_write and not m.tiling and not bits_of(m)
         if coat.limits is not None and trims:
             row["trimmed"], row["trim"] = 1, coat.limits
-        for name in ("rough", "metal", "occlusion", "opacity"):
+        for name in ("rough", "metal", "occlusion", "opacity", "mask"):
             given = getattr(coat, name)
             part = row[name]
             if given is None or given.chain is None:
@@ -264,6 +296,9 @@ class Records:
         row["green"] = 1.0 if coat.green_up else -1.0
         row["glow_slot"], row["glow"] = slot(coat.glow_chain), coat.glow
         row["u"], row["v"] = coat.uv_map
-        _effects(row, draw)
+        _effects(row, m, coded=coat.coded, part=draw.part, early=draw.before_light)
+        if draw.mesh.facts is not None and draw.mesh.facts[:, 4].any():
+            row["special"] |= _effect.FRAMES
+            row["trimmed"] = 0
         row["slots"] = min(len(slots), SLOTS)
         row["chain"][:row["slots"]] = [self._address(c) for c in slots[:SLOTS]]

@@ -47,7 +47,7 @@ def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows
     """Draw the sorted passes of a shot over what is in the buffers."""
     view = shot.view
     frame = frame_record(view, buffers, lighting)
-    light, held = light_record(lighting, shadows)
+    light, held = light_record(lighting, shadows, shot.lamps)
     legs: list[list[Pass]] = [[]]
     for p in (p for p in shot.plan if p.name in SORTED and p.first < p.last):
         if p.reads:

@@ -4,6 +4,7 @@ All of them stand about the origin, y up, facing z, and carry the picture on UVs
 """
 
 import math
+from dataclasses import replace
 
 import numpy as np
 
@@ -25,10 +26,18 @@ def crossed(count: int, width: float, height: float) -> Mesh:
     return joined([_panel(width, height, math.pi * k / count) for k in range(count)])
 
 
-def stack(count: int, width: float, height: float, depth: float) -> Mesh:
-    """Parallel panels one behind another, the farthest first as seen from the front."""
-    at = np.linspace(-depth / 2, depth / 2, count) if count > 1 else [0.0]
-    return joined([_panel(width, height, z=float(z)) for z in at])
+def stack(count: int, width: float, height: float, depth: float, *, solid: bool = False) -> Mesh:
+    """Parallel panels one behind another, the farthest first as seen from the front.
+
+    ``solid``: they cut through one solid noise, in which each lies as deep as it stands, in widths of the picture.
+    """
+    at = np.linspace(-depth / 2, depth / 2, count) if count > 1 else np.zeros(1)
+    made = joined([_panel(width, height, z=float(z)) for z in at])
+    if not solid:
+        return made
+    facts = np.zeros((len(made.index), 5))
+    facts[:, 1] = np.repeat((at + depth / 2) / width, 2)
+    return replace(made, facts=facts)
 
 
 def box(width: float, height: float, depth: float) -> Mesh:

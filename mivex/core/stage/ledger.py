@@ -142,7 +142,7 @@ class _Pixel:
         self.scene = np.empty_like(self.buffers.depth)
         self.display = int(lighting.blending == "display")
         self.frame = frame_record(shot.view, self.buffers, lighting, self.scene)
-        self.light, self.held = light_record(lighting, shadows)
+        self.light, self.held = light_record(lighting, shadows, shot.lamps)
         self.surfaces = np.empty((1, shot.view.width, 16), np.float32) if shot.lit_surfaces else NO_SURFACES
         _paint.clear(self.frame, self._where(0, 0), self.surfaces)
         self.scene[y, x] = 0

@@ -3,6 +3,7 @@
 import math
 import threading
 from collections import OrderedDict
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -21,8 +22,8 @@ from mivex.core.stage.environment import (
     environment,
     reflectance_table,
 )
-from mivex.core.stage.lights import Lighting
-from mivex.core.stage.records import LIGHT, POLY
+from mivex.core.stage.lights import Lighting, PointLamp
+from mivex.core.stage.records import LIGHT, POINTS, POLY
 
 _project = Lazy("mivex.core.stage.kernels.project")
 _shadow = Lazy("mivex.core.stage.kernels.shadow")
@@ -126,8 +127,12 @@ def shadows_for(draws: list[Draw], lighting: Lighting, *, lit: bool = True) -> S
     return made
 
 
-def light_record(light: Lighting, shadows: Shadows | None) -> tuple[NDArray[Any], tuple[object, ...]]:
-    """The light for kernels: one `LIGHT`, and what must be held as long as it is used."""
+def light_record(light: Lighting, shadows: Shadows | None, lamps: Sequence[PointLamp] = ()) -> tuple[
+        NDArray[Any], tuple[object, ...]]:
+    """The light for kernels: one `LIGHT`, and what must be held as long as it is used.
+
+    Of ``lamps`` the first `POINTS` count.
+    """
     env, table = environment(light.environment), reflectance_table()
     out = np.zeros(1, LIGHT)
     out["sky"], out["even"], out["table"] = env.sky.ctypes.data, env.even.ctypes.data, table.ctypes.data
@@ -137,6 +142,9 @@ def light_record(light: Lighting, shadows: Shadows | None) -> tuple[NDArray[Any]
     out["turn"][0] = math.cos(t), math.sin(t)
     out["strength"] = light.strength
     out["lamp"][0], out["lamp_colour"][0] = light.towards_lamp, light.lamp
+    out["points"] = min(len(lamps), POINTS)
+    for k, lamp in enumerate(lamps[:POINTS]):
+        out["point"][0, k] = *lamp.at, lamp.reach, *lamp.colour
     if shadows is not None:
         out["shadow"], out["shadow_size"] = shadows.seen.ctypes.data, shadows.seen.shape[0]
         out["shadow_rows"][0], out["shadow_texel"] = shadows.rows, shadows.texel

@@ -1,6 +1,7 @@
 """Settings of the light: environment, lamp with shadows, exposure and view curve."""
 
 import math
+from dataclasses import dataclass, replace
 from typing import Literal
 
 import numpy as np
@@ -16,6 +17,37 @@ ENVIRONMENTS: dict[str, tuple[str, str]] = {
     "evening": ("Evening", "A low warm sun under a blue sky. Coloured: it misleads the eye on purpose."),
 }
 """Name and what it shows, by key."""
+
+
+@dataclass(frozen=True)
+class PointLamp:
+    """A lamp near by, which casts no shadow.
+
+    Attributes
+    ----------
+    at : (x, y, z)
+        Metres.
+    reach : float
+        Metres after which nothing of it is left.
+    colour : (r, g, b)
+        Linear; what falls on a surface that faces it at one metre.
+    """
+
+    at: tuple[float, float, float]
+    reach: float
+    colour: tuple[float, float, float]
+
+    @property
+    def strength(self) -> float:
+        """Its largest channel."""
+        return max(self.colour)
+
+    @property
+    def unit(self) -> "PointLamp":
+        """The same lamp at a strength of one: it adds so many times what this adds."""
+        s = max(self.strength, 1e-9)
+        r, g, b = (round(c / s, 5) for c in self.colour)
+        return replace(self, colour=(r, g, b))
 
 
 class Lighting(Sparse):

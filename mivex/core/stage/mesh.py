@@ -13,6 +13,10 @@ from mivex.core.base.types import Doubles
 _kernels = Lazy("mivex.core.stage.kernels.meet")
 
 _WHITE = np.ones((1, 4))
+FACTS = ("worn", "through", "right", "down", "next")
+"""What a face may have of its own: how far it has worn away; how far through a solid noise it lies; and where, from its
+own place in the picture, the next frame lies, and that one's share."""
+_PLAIN = np.zeros((1, len(FACTS)))
 
 
 @dataclass(frozen=True, eq=False)
@@ -32,6 +36,8 @@ class Mesh:
         The second UV set.
     tint : float64 array (n, 4), optional
         Multiplies colour and opacity, linear.
+    facts : float64 array (m, 5), optional
+        Of each triangle; see `FACTS`.
     """
 
     position: Doubles
@@ -40,6 +46,7 @@ class Mesh:
     index: NDArray[np.int64]
     uv1: Doubles | None = None
     tint: Doubles | None = None
+    facts: Doubles | None = None
 
     def uv(self, which: int) -> Doubles:
         """UV set 0 or 1; nowhere (all 0) where the mesh has no such set."""
@@ -51,11 +58,12 @@ class Mesh:
         """The tint, or one white row."""
         return _WHITE if self.tint is None else self.tint
 
-    def arrays(self, which: int) -> tuple[Doubles, Doubles, Doubles, Doubles, NDArray[np.int64]]:
-        """Position, normal, UVs, tint and index as kernels want them: rows one after the other."""
+    def arrays(self, which: int) -> tuple[Doubles, Doubles, Doubles, Doubles, NDArray[np.int64], Doubles]:
+        """Position, normal, UVs, tint, index and facts as kernels want them: rows one after the other."""
         f = np.ascontiguousarray
         return (f(self.position, np.float64), f(self.normal, np.float64), f(self.uv(which), np.float64),
-                f(self.tints, np.float64), f(self.index, np.int64))
+                f(self.tints, np.float64), f(self.index, np.int64),
+                f(_PLAIN if self.facts is None else self.facts, np.float64))
 
     @cached_property
     def corners(self) -> Doubles:
@@ -76,15 +84,17 @@ class Mesh:
 
 
 def joined(parts: list[Mesh]) -> Mesh:
-    """Several meshes as one; second UV sets and tints are kept where all have them."""
+    """Several meshes as one; second UV sets, tints and facts are kept where all have them."""
     starts = np.cumsum([0] + [len(p.position) for p in parts])
     second: Any = [p.uv1 for p in parts]
     tints: Any = [p.tint for p in parts]
+    facts: Any = [p.facts for p in parts]
     return Mesh(np.concatenate([p.position for p in parts]), np.concatenate([p.normal for p in parts]),
                 np.concatenate([p.uv0 for p in parts]),
                 np.concatenate([p.index + s for p, s in zip(parts, starts, strict=False)]),
                 np.concatenate(second) if all(s is not None for s in second) else None,
-                np.concatenate(tints) if all(s is not None for s in tints) else None)
+                np.concatenate(tints) if all(s is not None for s in tints) else None,
+                np.concatenate(facts) if all(s is not None for s in facts) else None)
 
 
 _TWO = np.array([[0, 3, 2], [0, 2, 1]], np.int64)
@@ -103,6 +113,23 @@ def quad(corners: Doubles, uv: tuple[float, float, float, float] = (0, 0, 1, 1))
     u0, v0, u1, v1 = uv
     return Mesh(np.asarray(corners, np.float64), np.repeat(n[None], 4, axis=0),
                 np.array([(u0, v0), (u1, v0), (u1, v1), (u0, v1)]), _TWO)
+
+
+def outlined(mesh: Mesh, corners: Doubles) -> Mesh:
+    """A flat face (see `quad`) cut to a polygon.
+
+    Parameters
+    ----------
+    mesh : Mesh
+    corners : float64 array (n, 2)
+        Convex, as shares of the face from its top left corner, clockwise as seen from the front.
+    """
+    p, u = mesh.position, mesh.uv0
+    a, b = corners[:, :1], corners[:, 1:]
+    index = np.array([(0, i + 1, i) for i in range(len(corners) - 2, 0, -1)], np.int64)
+    return replace(mesh, position=p[0] + a * (p[1] - p[0]) + b * (p[3] - p[0]),
+                   normal=np.repeat(mesh.normal[:1], len(a), axis=0),
+                   uv0=u[0] + a * (u[1] - u[0]) + b * (u[3] - u[0]), index=index)
 
 
 def sheet(points: Doubles, normals: Doubles, uv: Doubles) -> Mesh:

@@ -1,18 +1,23 @@
 """The stage for the screen: what is there already is not drawn again."""
 
 from collections.abc import Sequence
+from itertools import pairwise
 
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.base.types import Doubles
+from mivex.core.base.bands import run_bands
+from mivex.core.base.types import Doubles, Floats
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.lighting import Shadows, casts, shadows_of
-from mivex.core.stage.lights import Lighting
+from mivex.core.stage.lights import Lighting, PointLamp
 from mivex.core.stage.passes import Box, Buffers, Screen, Shot, run
 
 BEFORE_LIGHT = ("solid", "decals", "light")
+AFTER_LIGHT = ("blended", "front")
+FAINT = 0.004
+"""Linear light of a lamp of strength one whose flickering is not seen."""
 
 
 class Painter:
@@ -31,6 +36,9 @@ class Painter:
         self._shadow_key: tuple[object, ...] = ()
         self._buffers: Buffers | None = None
         self._behind: Buffers | None = None
+        self._tight: dict[PointLamp, Box | None] = {}
+        self._lamps: dict[PointLamp, tuple[Box, Floats]] = {}
+        """Of every lamp near by, at a strength of one: where it falls, and what it adds there (rows, columns, 3)."""
         self._codes: NDArray[np.uint8] = np.empty((0, 0, 3), np.uint8)
         self.drawn: tuple[Box, ...] = ()
         """What the last picture redrew."""
@@ -39,8 +47,9 @@ class Painter:
         """Display codes (height, width, 3) of draws in their order."""
         rows = list(draws)
         old_shot, old_draws = self._shot, self._draws
-        shot = old_shot if old_shot is not None and _same(rows, old_draws) and old_shot.view == view else Shot(rows, view)
-        full = (old_shot is None or self._buffers is None or old_shot.view != view
+        shot = old_shot if old_shot is not None and _same(rows, old_draws) and _from(old_shot.view, view) else Shot(
+            rows, view, old_shot)
+        full = (old_shot is None or self._buffers is None or not _from(old_shot.view, view)
                 or self._lighting.shading != lighting.shading or old_shot.lit_surfaces != shot.lit_surfaces)
         shown_otherwise = (self._lighting.exposure, self._lighting.curve) != (lighting.exposure, lighting.curve)
         changed = {id(d) for d in rows} ^ {id(d) for d in old_draws}
@@ -50,6 +59,8 @@ class Painter:
             boxes = shot.boxes(rows, changed) + old_shot.boxes(old_draws, changed)
             those = [d for d in rows + old_draws if id(d) in changed]
             behind_changed = any(d.before_light for d in those)
+            if shot.lit and shot.lamps != old_shot.lamps:
+                boxes += [b for lamp in set(shot.lamps) ^ set(old_shot.lamps) if (b := self._seen_of(lamp, view))]
             if shot.lit and lighting.shadows and lighting.lamp > 0:
                 boxes += [b for d in those if casts(d) and (b := _shaded(d, [*rows, d], lighting, view))]
                 behind_changed = behind_changed or any(casts(d) for d in those)
@@ -66,6 +77,7 @@ class Painter:
             # What refracts reads from anywhere.
             boxes = [(0, view.height, 0, view.width)]
         boxes = apart(boxes)
+        self._follow_lamps(shot, lighting, shadows, full)
         screen = Screen(self._codes, lighting)
         for box in boxes:
             self._draw(shot, lighting, shadows, box, behind_changed, screen)
@@ -83,12 +95,76 @@ class Painter:
             part = slice(b[0], b[1]), slice(b[2], b[3])
             behind.colour[part], behind.depth[part] = buffers.colour[part], buffers.depth[part]
 
-        if behind_changed:
+        if behind_changed and not self._lamps:
             run(shot, buffers, lighting, shadows, box=box, after_light=keep, screen=screen)
             return
-        part = slice(box[0], box[1]), slice(box[2], box[3])
-        buffers.colour[part], buffers.depth[part] = behind.colour[part], behind.depth[part]
+        if behind_changed:
+            run(shot, behind, lighting, shadows, box=box, skip=AFTER_LIGHT, lamps=())
+            for lamp in self._lamps:
+                self._lamp_layer(shot, lighting, shadows, lamp, box)
+        near = [(lamp, *self._lamps[lamp.unit]) for lamp in (shot.lamps if shot.lit else ())]
+
+        def rows(first: int, last: int) -> None:
+            strip = (box[0] + first, box[0] + last, box[2], box[3])
+            part = slice(strip[0], strip[1]), slice(strip[2], strip[3])
+            buffers.colour[part], buffers.depth[part] = behind.colour[part], behind.depth[part]
+            for lamp, where, adds in near:
+                if (b := _both(where, strip)) is not None:
+                    inside = adds[b[0] - where[0]:b[1] - where[0], b[2] - where[2]:b[3] - where[2]]
+                    buffers.colour[b[0]:b[1], b[2]:b[3], :3] += inside * np.float32(lamp.strength)
+
+        run_bands(box[1] - box[0], rows, per_worker=1)
         run(shot, buffers, lighting, shadows, box=box, skip=BEFORE_LIGHT, screen=screen)
+
+    def _follow_lamps(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, fresh: bool) -> None:
+        """Work out what lamps near by add that were not there before; light is added up, so each is kept by itself."""
+        lamps = shot.lamps if shot.lit else ()
+        wanted = {lamp.unit: _lit_by(lamp, shot.view) or (0, 0, 0, 0) for lamp in lamps}
+        if fresh:
+            self._lamps.clear()
+        for lamp in [k for k in self._lamps if k not in wanted]:
+            del self._lamps[lamp]
+        new = {k: b for k, b in wanted.items() if k not in self._lamps}
+        for lamp, b in new.items():
+            self._lamps[lamp] = b, np.zeros((b[1] - b[0], b[3] - b[2], 3), np.float32)
+        if new and not fresh and self._behind is not None:
+            for lamp, b in new.items():
+                # What lay there was drawn without lamps, or with others: it is drawn anew without.
+                run(shot, self._behind, lighting, shadows, box=b, skip=AFTER_LIGHT, lamps=())
+                self._lamp_layer(shot, lighting, shadows, lamp, b)
+
+    def _seen_of(self, lamp: PointLamp, view: View) -> Box | None:
+        """Part of the picture in which a lamp is seen to fall; of one that is new, all that it can reach."""
+        held = self._lamps.get(lamp.unit)
+        if held is None:
+            return _lit_by(lamp, view)
+        if lamp.unit in self._tight:
+            return self._tight[lamp.unit]
+        found = self._tight[lamp.unit] = self._tight_box(*held)
+        return found
+
+    @staticmethod
+    def _tight_box(where: Box, adds: Floats) -> Box | None:
+        """Where a lamp adds something to be seen."""
+        seen = adds.max(axis=2) > FAINT
+        rows, columns = np.flatnonzero(seen.any(axis=1)), np.flatnonzero(seen.any(axis=0))
+        if not rows.size:
+            return None
+        return (where[0] + int(rows[0]), where[0] + int(rows[-1]) + 1, where[2] + int(columns[0]),
+                where[2] + int(columns[-1]) + 1)
+
+    def _lamp_layer(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, lamp: PointLamp, box: Box) -> None:
+        """What a lamp adds in a box: the picture with it less the picture without."""
+        where, adds = self._lamps[lamp]
+        b = _both(where, box)
+        if b is None or self._behind is None:
+            return
+        self._tight.pop(lamp, None)
+        lit = Buffers.of(shot.view)
+        run(shot, lit, lighting, shadows, box=b, skip=AFTER_LIGHT, lamps=(lamp,))
+        part = slice(b[0], b[1]), slice(b[2], b[3])
+        adds[b[0] - where[0]:b[1] - where[0], b[2] - where[2]:b[3] - where[2]] = (
+            lit.colour[part] - self._behind.colour[part])[..., :3]
 
     def _shadows_for(self, draws: list[Draw], lighting: Lighting, lit: bool) -> Shadows | None:
         if not (lit and lighting.shadows and lighting.lamp > 0):
@@ -102,6 +178,11 @@ class Painter:
         return self._shadows
 
 
+def _from(a: View, b: View) -> bool:
+    """Whether two views are the same, whatever the time."""
+    return (a.camera, a.width, a.height) == (b.camera, b.width, b.height)
+
+
 def _same(a: list[Draw], b: list[Draw]) -> bool:
     return len(a) == len(b) and all(x is y for x, y in zip(a, b, strict=True))
 
@@ -111,26 +192,50 @@ def _alike(a: Shadows | None, b: Shadows | None) -> bool:
     return a is not None and b is not None and np.array_equal(a.rows, b.rows)
 
 
+def _both(a: Box, b: Box) -> Box | None:
+    """Where two boxes meet."""
+    c = max(a[0], b[0]), min(a[1], b[1]), max(a[2], b[2]), min(a[3], b[3])
+    return c if c[0] < c[1] and c[2] < c[3] else None
+
+
 def _area(b: Box) -> int:
     return (b[1] - b[0]) * (b[3] - b[2])
 
 
+WASTE = 1.25
+"""What two pieces may cost more as one."""
+
+
 def apart(boxes: list[Box]) -> list[Box]:
-    """Boxes that cover the same and do not meet; two that are cheaper to draw as one are one."""
+    """Boxes that cover the same, or little more, and do not meet.
+
+    The picture is cut into strips where a box begins or ends; in each, columns that meet are one piece; and pieces one
+    above the other are one where that costs little more.
+    """
+    cuts = sorted({y for b in boxes for y in b[:2]})
     rows: list[Box] = []
-    for box in boxes:
-        b = box
-        while True:
-            for i, r in enumerate(rows):
-                both = (min(b[0], r[0]), max(b[1], r[1]), min(b[2], r[2]), max(b[3], r[3]))
-                meet = b[0] < r[1] and r[0] < b[1] and b[2] < r[3] and r[2] < b[3]
-                if meet or _area(both) <= 1.3 * (_area(b) + _area(r)):
-                    b = both
-                    rows.pop(i)
-                    break
+    for top, low in pairwise(cuts):
+        spans = sorted((b[2], b[3]) for b in boxes if b[0] <= top and b[1] >= low)
+        joined: list[list[int]] = []
+        for left, right in spans:
+            if joined and left <= joined[-1][1] + 8:
+                joined[-1][1] = max(joined[-1][1], right)
             else:
+                joined.append([left, right])
+        rows += [(top, low, left, right) for left, right in joined]
+    i = 0
+    while i < len(rows):
+        a = rows[i]
+        for j in range(i + 1, len(rows)):
+            b = rows[j]
+            both = (min(a[0], b[0]), max(a[1], b[1]), min(a[2], b[2]), max(a[3], b[3]))
+            free = all(_both(both, r) is None for k, r in enumerate(rows) if k not in (i, j))
+            if free and _area(both) <= WASTE * (_area(a) + _area(b)):
+                rows[i] = both
+                rows.pop(j)
+                i = -1
                 break
-        rows.append(b)
+        i += 1
     return rows
 
 
@@ -146,6 +251,12 @@ def _shaded(draw: Draw, draws: list[Draw], lighting: Lighting, view: View) -> Bo
     floor = float(low[:, 1].min())
     reach = np.minimum(span, np.maximum(corners[:, 1] - floor, 0) / max(to[1], 1e-3) + 0.1)
     return _box_of(np.concatenate([corners, corners - to * reach[:, None]]), view)
+
+
+def _lit_by(lamp: PointLamp, view: View) -> Box | None:
+    """Part of the picture that a lamp near by can fall on: the box round its reach."""
+    sides = np.array([(i, j, k) for i in (-1, 1) for j in (-1, 1) for k in (-1, 1)]) * lamp.reach
+    return _box_of(np.array(lamp.at) + sides, view)
 
 
 def _box_of(points: Doubles, view: View) -> Box | None:

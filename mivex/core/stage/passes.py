@@ -15,15 +15,16 @@ from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import Stopped
+from mivex.core.base.kept import kept
 from mivex.core.base.lazy import Lazy
-from mivex.core.base.types import Floats
+from mivex.core.base.types import Doubles, Floats
 from mivex.core.pixels.blends import BAYER, GROUPS
 from mivex.core.pixels.colour import SCREEN
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw, Records, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
-from mivex.core.stage.lights import Lighting
+from mivex.core.stage.lights import Lighting, PointLamp
 from mivex.core.stage.records import FRAME, LIGHT, POLY
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
@@ -124,23 +125,31 @@ class Shot:
     draws : list of Draw
         In their order.
     view : View
+    like : Shot, optional
+        One of the same view, which may begin with the same draws.
     """
 
-    def __init__(self, draws: list[Draw], view: View) -> None:
-        self.view = view
+    def __init__(self, draws: list[Draw], view: View, like: "Shot | None" = None) -> None:
+        self.view, self.draws = view, draws
+        self.ends: list[int] = []
         self.records = Records(draws)
         self.polys = np.zeros(sum(len(d.mesh.index) * (1 + _lays(d)) for d in draws) + 1, POLY)
         lens = np.array([view.focal, view.width / 2, view.height / 2, NEAR])
         count, ends = 0, dict.fromkeys(("solid", "decals", "blended", "front"), 0)
+        self.lamps = tuple(d.lamp for d in draws if d.lamp is not None)
         self.lit_surfaces = any(d.lit and d.before_light for d in draws)
         self.lit = any(d.lit for d in draws)
         self.meets = any(d.material.contact.distance > 0 for d in draws)
+        seen = view.camera, view.width, view.height
+        alike = 0
+        if like is not None and seen == (like.view.camera, like.view.width, like.view.height):
+            while alike < min(len(draws), len(like.draws)) and draws[alike] is like.draws[alike]:
+                alike += 1
+            if alike:
+                self.polys[:like.ends[alike - 1]] = like.polys[:like.ends[alike - 1]]
         for i, d in enumerate(draws):
-            mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
-            begun = count
-            count = _project.project(*mesh.arrays(d.coat.uv_set), self.records.draws, i, view.matrix, lens, self.polys,
-                                     count, False)
-            count = _ranked(self.polys, begun, count, d)
+            count = like.ends[i] if like is not None and i < alike else self._projected(d, i, seen, lens, count)
+            self.ends.append(count)
             ends[_PASS_OF[GROUPS[d.order[0]]]] = count
         at, plan = 0, []
         owner = self.polys["draw"][:count]
@@ -158,6 +167,23 @@ class Shot:
         self.plan = tuple(plan)
         self.reads = any(p.reads for p in plan)
         self.count = count
+
+    def _projected(self, d: Draw, number: int, seen: tuple[object, ...], lens: Doubles, begun: int) -> int:
+        """Put a draw's polygons behind those that are there; the same as before where nothing of it has changed."""
+        held: dict[tuple[object, ...], NDArray[Any]] = kept(d, "polygons", dict)
+        rows = held.get(seen)
+        if rows is None:
+            mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
+            end = _project.project(*mesh.arrays(d.coat.uv_set), self.records.draws, number, self.view.matrix, lens,
+                                   self.polys, begun, False)
+            end = _ranked(self.polys, begun, end, d)
+            held.clear()  # of one view only
+            held[seen] = self.polys[begun:end].copy()
+            return end
+        end = begun + len(rows)
+        self.polys[begun:end] = rows
+        self.polys["draw"][begun:end] = number
+        return end
 
     def until(self, first: int, off: Collection[int] = ()) -> "Shot":
         """Only what comes before polygon ``first``, without some draws."""
@@ -217,9 +243,10 @@ class Screen:
                  np.array(box, np.int64))
 
 
-def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | None, *, box: Box | None = None,
+def run(shot: Shot, buffers: Buffers, lighting: Lighting,  # noqa: PLR0913 (by keyword)
+        shadows: Shadows | None, *, box: Box | None = None,
         skip: tuple[str, ...] = (), after_light: Callable[[Box], None] | None = None,
-        screen: Screen | None = None, sink: Sink = PICTURE) -> None:
+        screen: Screen | None = None, sink: Sink = PICTURE, lamps: tuple[PointLamp, ...] | None = None) -> None:
     """Run the plan over a box of the picture.
 
     Parameters
@@ -238,15 +265,19 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | Non
         Receives the finished picture.
     sink : Sink
         One that counts or looks, of all rows.
+    lamps : tuple of PointLamp, optional
+        In place of those that its draws carry.
     """
     view = shot.view
     top, low, left, right = box or (0, view.height, 0, view.width)
     # What is solid must stay known when something blended writes depth.
     scene = None
     if shot.meets:
-        scene = buffers.depth.copy() if {"clear", "solid"} & set(skip) else np.zeros_like(buffers.depth)
+        scene = np.empty_like(buffers.depth)
+        scene[top:low, left:right] = buffers.depth[top:low, left:right] if {"clear", "solid"} & set(skip) else 0
     frame = frame_record(view, buffers, lighting, scene)
-    light, held = light_record(lighting, shadows) if shot.lit else (np.zeros(1, LIGHT), ())
+    near = shot.lamps if lamps is None else lamps
+    light, held = light_record(lighting, shadows, near) if shot.lit else (np.zeros(1, LIGHT), ())
     r = shot.records
     plan = [p for p in shot.plan if p.name not in skip]
     legs: list[list[Pass]] = [[]]

@@ -19,7 +19,8 @@ class _Held(Frozen):
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         return {k: v for k, v in write(self).items()
-                if not (k == "pivot" and self.pivot == (0.5, 0.5)) and not (k == "upright" and not v)}
+                if not (k == "pivot" and self.pivot == (0.5, 0.5)) and not (k == "upright" and not v)
+                and not (k == "slices" and v == "same")}
 
 
 class PanelPlace(_Held):
@@ -100,6 +101,9 @@ class ShapePlace(_Held):
     form: Form = "crossed"
     count: int = Field(2, ge=1, le=64, description="Panels of crossed ones and of a stack.")
     depth: float = Field(0.5, gt=0, le=100, description="Of a stack, a box and a dome, metres.")
+    slices: Literal["same", "noise", "frames"] = Field(
+        "same", description="What the panels of a stack show: each the picture; or all one solid noise through which they "
+        "cut, as far as it is broken up; or each its own frame of a sheet, the farthest the first.")
     bend: float = Field(90.0, ge=1, le=360, description="Of a curved plate, degrees.")
     at: Vec3 = (0.0, 0.5, 0.8)
     yaw: float = 0.0

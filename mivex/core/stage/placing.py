@@ -78,7 +78,8 @@ def _held(place: Place, pivot: Pivot) -> Pivot:
 def _formed(place: ShapePlace, pivot: Pivot) -> Mesh:
     """The mesh of a shape, in its place."""
     w, h, d = place.width, place.height, place.depth
-    made = {"crossed": lambda: forms.crossed(place.count, w, h), "stack": lambda: forms.stack(place.count, w, h, d),
+    made = {"crossed": lambda: forms.crossed(place.count, w, h),
+            "stack": lambda: forms.stack(place.count, w, h, d, solid=place.slices == "noise"),
             "box": lambda: forms.box(w, h, d), "cylinder": lambda: forms.cylinder(w, h),
             "curved": lambda: forms.curved(w, h, place.bend), "dome": lambda: forms.dome(w, h, d)}[place.form]()
     n = facing(place)
@@ -164,8 +165,18 @@ def _laid(place: SurfacePlace, pivot: Pivot, world: World, cells: int) -> tuple[
                pivot, cells)
 
 
+def given(place: Place) -> str:
+    """Name, among the meshes of a world, of a placement's own mesh where that is known already."""
+    return f"place:{place.id}"
+
+
 def mesh(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None = None) -> Mesh:
-    """Triangles of a placement; billboards turn to the view. What ``world`` lacks is taken as a flat panel."""
+    """Triangles of a placement; billboards turn to the view. What ``world`` lacks is taken as a flat panel.
+
+    A mesh that the world holds under `given` of the placement is taken as it is.
+    """
+    if world is not None and (ready := world.meshes.get(given(place))) is not None:
+        return ready
     if isinstance(place, SurfacePlace) and world is not None:
         p, n = _laid(place, pivot, world, 12)
         v, u = np.meshgrid(np.linspace(0, 1, 13), np.linspace(0, 1, 13), indexing="ij")

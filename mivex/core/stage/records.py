@@ -6,6 +6,8 @@ good as long as the arrays they belong to are held by whoever made the record.
 
 import numpy as np
 
+POINTS = 4
+"""Lamps near by that fall on a surface."""
 SLOTS = 7
 """Different pictures that one material may read."""
 CORNERS = 10
@@ -30,23 +32,24 @@ DRAW = np.dtype([
     ("tone_below", np.float32, 3), ("erosion", np.float32, 4), ("flow", np.float32, 5), ("flow_seed", np.int64),
     ("halo_lane", np.int64), ("halo", np.float32, 3), ("contact", np.float32), ("glass", np.float32, 4),
     ("edge", np.float32, 3), ("bend", np.float32, 3),
-    ("weights", np.float32, 4), ("breakup", np.float32, 3), ("breakup_seed", np.int64),
+    ("weights", np.float32, 4), ("breakup", np.float32, 3), ("breakup_seed", np.int64), ("mask", _INPUT),
 ])
 """A draw: blend and depth, the limits of its texture, which pictures its inputs read, where its UVs go.
 
 ``looked``: its normals are asked for though no light falls on it, and it is counted. ``first``: its depth is laid before
 its colour. ``trim``: limits of u, v, u + v and u − v beyond which the texture is clear. ``u``, ``v``: rows of the map from
 the mesh's UVs to the texture's. ``chain``: addresses of the pictures' records. ``special``: bits of the effects that it
-has, see `kernels.effects`; ``erosion``: form (1 fade, 2 erode, 3 soft), amount, softness, driven by the tint; ``flow``:
-strength, scale, how far it has scrolled right and up, held at the top (1) or the bottom (−1); ``glass``: index of face and
-edge, opacity and share of colour at the edge; ``bend``: thickness, solid body, frost; ``breakup``: threshold, softness,
-scale. ``weights``: how far a decal changes colour, gloss, normal and glow of its surface. An input is ``shift + gain ·
-texel``, or ``shift`` where its slot is −1.
+has, see `kernels.effects`; ``erosion``: form (1 fade, 2 erode, 3 soft), amount, softness, driven by (0 the amount,
+1 the tint, 2 the face's own); ``flow``: strength, scale, how far it has scrolled right and up, held at the top (1) or the
+bottom (−1); ``glass``: index of face and edge, opacity and share of colour at the edge; ``bend``: thickness, solid body,
+frost; ``breakup``: threshold, softness, scale; ``mask``: what it eats by, a noise where there is no picture. ``weights``:
+how far a decal changes colour, gloss, normal and glow of its surface. An input is ``shift + gain · texel``,
+or ``shift`` where its slot is −1.
 """
 
 POLY = np.dtype([
     ("draw", np.int64), ("corners", np.int64), ("flat", np.int64), ("back", np.int64), ("level", np.int64),
-    ("only_depth", np.int64), ("bias", np.float32),
+    ("only_depth", np.int64), ("bias", np.float32), ("own", np.float32, 5),
     ("x", np.float64, CORNERS), ("y", np.float64, CORNERS), ("slope", np.float64, CORNERS),
     ("top", np.float64), ("bottom", np.float64), ("left", np.float64), ("right", np.float64),
     ("at_x", np.float64), ("at_y", np.float64), ("value", np.float64, VALUES), ("across", np.float64, VALUES),
@@ -54,7 +57,8 @@ POLY = np.dtype([
 ])
 """A convex polygon on screen, its values as planes over the screen, and the texture's axes in the world.
 
-``only_depth``: it leaves its depth and no colour. ``bias``: metres towards the eye, what it leans included.
+``only_depth``: it leaves its depth and no colour. ``bias``: metres towards the eye, what it leans included. ``own``: what
+this face has of its own, see `mesh.FACTS`.
 """
 
 FRAME = np.dtype([
@@ -72,5 +76,6 @@ LIGHT = np.dtype([
     ("even", np.uint64), ("even_size", np.int64), ("table", np.uint64), ("table_size", np.int64),
     ("turn", np.float32, 2), ("strength", np.float32), ("lamp", np.float32, 3), ("lamp_colour", np.float32, 3),
     ("shadow", np.uint64), ("shadow_size", np.int64), ("shadow_rows", np.float32, (3, 4)), ("shadow_texel", np.float32),
+    ("points", np.int64), ("point", np.float32, (POINTS, 7)),
 ])
-"""The environment, prefiltered; the lamp; its shadows."""
+"""The environment, prefiltered; the lamp; its shadows; and lamps near by: place, reach, colour."""

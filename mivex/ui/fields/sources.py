@@ -6,7 +6,7 @@ from typing import Any
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QWidget
 
-from mivex.core.material.material import CHANNEL_NAMES, Channel, Sourced
+from mivex.core.material.sourced import CHANNEL_NAMES, Channel, Sourced
 from mivex.ui.fields.fields import Bar, Field
 
 _LETTER = {"red": "R", "green": "G", "blue": "B", "alpha": "A"}
@@ -25,12 +25,15 @@ class SourcedField(Field):
         Names by id of the overlays that may be read.
     choose_file : callable
         Asks for a picture; empty where none is chosen.
+    bare : str
+        What it is where nothing is read.
     """
 
     def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any, *, number: str,
-                 overlays: Callable[[], dict[str, str]], choose_file: Callable[[str], str]) -> None:
+                 overlays: Callable[[], dict[str, str]], choose_file: Callable[[str], str],
+                 bare: str = "A number") -> None:
         super().__init__(name, hint, get, default)
-        self.number, self.overlays, self.choose_file = number, overlays, choose_file
+        self.bare, self.number, self.overlays, self.choose_file = bare, number, overlays, choose_file
         editor = QWidget()
         row = QHBoxLayout(editor)
         row.setContentsMargins(0, 0, 0, 0)
@@ -66,7 +69,7 @@ class SourcedField(Field):
         """Where the value comes from, in short."""
         part: Sourced = self.get()
         if part.source == "number":
-            return "Number"
+            return self.bare.removeprefix("A ").capitalize()
         name = {"own": "Own", "file": part.path.replace("\\", "/").rsplit("/", 1)[-1],
                 "overlay": self.overlays().get(part.overlay, "gone")}[part.source]
         if isinstance(part, Channel):
@@ -88,7 +91,7 @@ class SourcedField(Field):
         self.menu = menu = QMenu(self)
         channels = isinstance(part, Channel)
         if type(part) is not Sourced:
-            self._entry(menu, "A number", source="number")
+            self._entry(menu, self.bare, source="number")
         self._source(menu, "Own picture", channels, source="own")
         others = self.overlays()
         if others:

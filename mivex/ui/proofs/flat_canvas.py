@@ -5,20 +5,19 @@ from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
-import numpy as np
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import (
     QColor,
     QImage,
     QMouseEvent,
     QPainter,
-    QPainterPath,
     QPen,
     QPolygonF,
     QTabletEvent,
     QWheelEvent,
 )
 
+from mivex.core.material.material import Mapping
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
 from mivex.core.proof.flat import FlatView, full_size
@@ -30,11 +29,11 @@ from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.layer_painter import shares
 from mivex.ui.tools.base import Hand
 from mivex.ui.tools.flat import Brush, Divider, PanPicture, StepHandles, TakeColour
+from mivex.ui.tools.grid import Cells, FitGrid, paint_cells
 from mivex.ui.tools.handles import Frame, draw_handles, draw_pivot, has_handles
+from mivex.ui.tools.on_uvs import OnUvs
 from mivex.ui.tools.paint import FaceClick, LayerBrush
-
-MOST_WIRES = 20_000
-"""Faces whose outlines are drawn; of a finer mesh nothing could be told apart."""
+from mivex.ui.tools.wires import Wires, paint_frame
 
 
 class FlatCanvas(Canvas):
@@ -45,6 +44,8 @@ class FlatCanvas(Canvas):
     picked = Signal(object)
     handle_moved = Signal(object)
     handle_released = Signal()
+    mapped = Signal(object)
+    gridded = Signal(object)
     stroked = Signal(object, bool)
     rested = Signal(float, float)
 
@@ -72,7 +73,10 @@ class FlatCanvas(Canvas):
         self.mesh: Mesh | None = None
         self.faces: frozenset[int] = frozenset()
         self.uv_set = 0
-        self._wires: tuple[object, QPainterPath, QPainterPath] | None = None
+        self._wires = Wires()
+        self.mapping: Mapping | None = None
+        self.cells: Cells | None = None
+        self.frame_now = -1
         self.patches = 0
         self.words = ("Before", "After")
         self._resting = QTimer(self, singleShot=True, interval=160)
@@ -80,7 +84,8 @@ class FlatCanvas(Canvas):
         self.marked: tuple[int, int, int, int] | None = None
         # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
         self._aim: str | tuple[int, int, int, int] = "all"
-        self.hand = Hand(self, (TakeColour(), FaceClick(), LayerBrush(), Brush(), StepHandles(), Divider(), PanPicture()))
+        self.hand = Hand(self, (TakeColour(), FaceClick(), OnUvs(), FitGrid(), LayerBrush(), Brush(), StepHandles(),
+                                Divider(), PanPicture()))
 
     @property
     def size_full(self) -> tuple[int, int]:
@@ -219,36 +224,36 @@ class FlatCanvas(Canvas):
                 p.drawEllipse(self._pointer, self.brush * frame.short, self.brush * frame.short)
         if self.mesh is not None:
             self._paint_wires(p)
+        if self.cells is not None:
+            paint_cells(p, self.cells, self.corner, self.on_screen, self.frame_now)
         if self.layer_painter is not None and self.layer_painter.on and self.texture is not None:
             self._paint_tip(p)
         if self.compare:
             self._paint_compare(p)
 
     def _paint_wires(self, p: QPainter) -> None:
-        """Outlines of the mesh's UVs, and the chosen faces."""
-        w, h = self.size_full
-        key = (id(self.mesh), self.faces, self.uv_set)
+        """Outlines of the mesh's UVs, and the chosen faces; the frame by which the picture is moved on them."""
+        (left, top), (w, h) = self.corner, self.on_screen
         assert self.mesh is not None
-        if self._wires is None or self._wires[0] != key:
-            uv = self.mesh.uv(self.uv_set)[self.mesh.index]
-            uv = uv - np.floor(uv.mean(axis=1, keepdims=True))
-            lines, chosen = QPainterPath(), QPainterPath()
-            for i, corners in enumerate(uv[:MOST_WIRES]):
-                path = lines if i not in self.faces else chosen
-                path.addPolygon(QPolygonF([QPointF(*c) for c in (*corners, corners[0])]))
-            self._wires = key, lines, chosen
         p.save()
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
-        p.translate(self.view.left, self.view.top)
-        p.scale(w * self.view.zoom, h * self.view.zoom)
-        for colour, width in ((theme.CASING, 2.4), (theme.SOFT, 0.9)):
-            pen = QPen(QColor(colour), width)
-            pen.setCosmetic(True)
-            p.setPen(pen)
-            p.drawPath(self._wires[1])
-            p.drawPath(self._wires[2])
-        p.fillPath(self._wires[2], QColor(255, 255, 255, 90))
+        p.translate(left, top)
+        p.scale(w, h)
+        self._wires.paint(p, self.mesh, self.uv_set, self.faces, self.mapping)
         p.restore()
+        if self.mapping is not None:
+            paint_frame(p, QPointF(left, top), (w, h), self.mapping)
+
+    @property
+    def corner(self) -> tuple[float, float]:
+        """Where the picture begins on the screen."""
+        return self.view.left, self.view.top
+
+    @property
+    def on_screen(self) -> tuple[float, float]:
+        """Pixels that the whole picture takes."""
+        w, h = self.size_full
+        return w * self.view.zoom, h * self.view.zoom
 
     def _paint_tip(self, p: QPainter) -> None:
         """The tip under the pointer: a ring paints, a broken ring clears; softening and drawing out have a mark within."""

@@ -94,6 +94,8 @@ class FlatProof(QWidget):
         self._kept_strokes: tuple[Stroke, ...] = ()
         self.canvas.handle_moved.connect(self._move_handle)
         self.canvas.handle_released.connect(session.end_merge)
+        self.canvas.mapped.connect(self._map)
+        self.canvas.gridded.connect(self._fit_grid)
         self.canvas.stroked.connect(self._stroke)
         self.look = ""
         self.layers_shown = False
@@ -436,6 +438,19 @@ class FlatProof(QWidget):
         key, i = self.session.overlay_id, self.session.step_index
         assert isinstance(values, dict)
         self.session.apply("Move handle", lambda d: edits.set_step(d, key, i, **values), f"{key} step {i} handle")
+
+    def _fit_grid(self, values: object) -> None:
+        o = self.session.overlay
+        if o is None or not o.sheet.grids or not isinstance(values, dict):
+            return
+        key, grids = o.id, o.sheet.grids
+        fresh = (edits.revalidated(grids[0], **values), *grids[1:])
+        self.session.apply("Fit the grid", lambda d: edits.set_fields(d, key, "sheet", grids=fresh), f"{key} fit grid")
+
+    def _map(self, values: object) -> None:
+        key = self.session.overlay_id
+        self.session.apply("Move it on the mesh", lambda d: edits.set_fields(d, key, "material", mapping=edits.revalidated(
+            (d.overlay(key) or self.session.overlay).material.mapping, **values)), f"{key} on uvs")  # type: ignore
 
     def _stroke(self, points: object, erase: bool) -> None:
         key, i = self.session.overlay_id, self.session.step_index

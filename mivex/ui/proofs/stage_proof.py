@@ -10,7 +10,7 @@ from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QTable
 from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QVBoxLayout, QWidget
 
 from mivex.core.base.types import Doubles
-from mivex.core.findings.base import Pixel
+from mivex.core.findings.base import Moment, Pixel
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene import StagePainter, draw_list, pick, world_of
@@ -24,9 +24,11 @@ from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.light import LightDial, LightPanel
 from mivex.ui.proofs.scale import draw_scale
+from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.tools.base import Hand, far
+from mivex.ui.tools.effects import Fire, MoveEffect, paint_mark
 from mivex.ui.tools.paint import FaceClick, LayerBrush
 from mivex.ui.tools.stage import Orbit, Pan, Placement
 
@@ -42,8 +44,10 @@ class StageCanvas(Canvas):
     pointed = Signal(float, float)
     """The pointer rests on a pixel, and no drag is under way."""
 
-    def __init__(self, session: Session, engine: Engine) -> None:
+    def __init__(self, session: Session, engine: Engine, desk: Desk) -> None:
         super().__init__("Stage")
+        self.desk = desk
+        self.effects_marked = False
         self.pinned: tuple[float, float] | None = None
         """The pixel whose account is pinned, as shares of the picture."""
         self.seen_as = "colour"
@@ -57,23 +61,32 @@ class StageCanvas(Canvas):
         self.stroke_end: tuple[float, float] | None = None
         self.choose_face: Callable[[int], None] | None = None
         self._pointer = QPointF(-99, -99)
-        self.hand = Hand(self, (Pan(), FaceClick(), LayerBrush(), Placement(), Orbit()))
+        self.hand = Hand(self, (Pan(), FaceClick(), LayerBrush(), Fire(), MoveEffect(), Placement(), Orbit()))
         self._shown: object = None
         self.marked: tuple[float, float] | None = None
         # While the camera moves the picture may be coarse; it is drawn sharp as soon as it rests.
         self._rest = QTimer(self, singleShot=True, interval=140)
         self._rest.timeout.connect(self.redraw)
         session.changed.connect(self.redraw)
+        desk.ticked.connect(self.redraw)
+        desk.told.connect(self._rested)
         session.chosen.connect(self.update)
         # The flat proof comes first: it gets both cores for the moment that it needs.
         self._soon = QTimer(self, singleShot=True, interval=30)
         self._soon.timeout.connect(self.redraw)
         engine.prepared.connect(lambda _k: self._soon.start())
 
+    def _rested(self) -> None:
+        """The clock runs or rests: at rest the picture is drawn sharp."""
+        if not self.desk.playing:
+            self._shown = None
+            self.redraw()
+        self.update()
+
     @property
     def view(self) -> View:
-        """The camera for the widget's present size."""
-        return View(self.camera, max(1, self.width()), max(1, self.height()))
+        """The camera for the widget's present size, at the clock's time."""
+        return View(self.camera, max(1, self.width()), max(1, self.height()), self.desk.time)
 
     @property
     def moving(self) -> bool:
@@ -88,21 +101,25 @@ class StageCanvas(Canvas):
         self.redraw()
 
     def redraw(self) -> None:
-        doc, textures, camera = self.session.doc, self.engine.stage_textures(), self.camera
+        doc, textures, camera = self.desk.shown(self.session.doc), self.engine.stage_textures(), self.camera
+        time = self.desk.time
         meshes = self.engine.results.meshes()
         there = {k: id(x) for k, x in (*meshes.items(), *textures.items())}
         # Steps are not looked at: what they make of a texture is, once it is there.
-        seen = tuple((o.id, o.shown, o.material, o.places) for o in doc.overlays)
-        now = (seen, doc.lighting, doc.around, there, camera, self.size(), self.seen_as, doc.overdraw)
+        seen = tuple((o.id, o.shown, o.material, o.places, o.sheet) for o in doc.overlays)
+        moves = time if doc.effects or any(o.sheet.grids or o.material.flow.strength for o in doc.overlays) else 0.0
+        now = (seen, doc.lighting, doc.around, there, camera, self.size(), self.seen_as, doc.overdraw, doc.effects, doc.air,
+               moves)
         moving = self._rest.isActive()
         if not moving and now == self._shown and self.image is not None:
             return  # nothing that is seen has changed
         self._shown = None if moving else now
         if self.seen_as != "colour" and not moving:
-            self.draw_later(camera, lambda w, h: self._look(doc, textures, View(camera, w, h), meshes))
+            self.draw_later(camera, lambda w, h: self._look(doc, textures, View(camera, w, h, time), meshes))
             return
-        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h), meshes=meshes,
-                                                                  moving=moving))
+        playing = self.desk.playing
+        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h, time), meshes=meshes,
+                                                                  moving=moving, playing=playing))
 
     def _look(self, doc: Document, textures: Any, view: View, meshes: Any) -> Any:
         found = look_at(self.seen_as, draw_list(doc, textures, view, meshes), view, doc.lighting, budget=doc.overdraw)
@@ -164,6 +181,8 @@ class StageCanvas(Canvas):
             draw_scale(p, self.found, self.width(), self.height(), self.session.doc.overdraw)
         if self.choose_face is not None:
             return
+        if self.effects_marked:
+            paint_mark(p, self)
         if self.layer_painter is not None and self.layer_painter.on:
             p.setBrush(Qt.BrushStyle.NoBrush)
             for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
@@ -171,7 +190,7 @@ class StageCanvas(Canvas):
                 p.drawEllipse(self._pointer, 7, 7)
             return
         corners = self._corners()
-        if corners is None:
+        if corners is None or (self.effects_marked and self.session.doc.effects):
             return
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         outline, knob = QPolygonF([*corners, corners[0]]), self._knob(corners)
@@ -266,10 +285,10 @@ class StageCanvas(Canvas):
 class StageProof(QWidget):
     """Stage canvas with its header."""
 
-    def __init__(self, session: Session, engine: Engine, choose_file: Callable[[str], str]) -> None:
+    def __init__(self, session: Session, engine: Engine, desk: Desk, choose_file: Callable[[str], str]) -> None:
         super().__init__()
-        self.session = session
-        self.canvas = StageCanvas(session, engine)
+        self.session, self.desk = session, desk
+        self.canvas = StageCanvas(session, engine, desk)
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(0)
@@ -392,6 +411,12 @@ class StageProof(QWidget):
                 self.canvas.look(camera)
             self.canvas.marked = place.x, place.y
             self.canvas.update()
+        elif isinstance(place, Moment):
+            found = next((e for e in self.session.doc.effects if e.name == place.effect), None)
+            if found is not None:
+                self.desk.choose(found.id)
+            self.desk.play(False)
+            self.desk.go_to(place.seconds)
 
     def _look(self, row: int) -> None:
         self.canvas.look(self.session.doc.cameras[row])

@@ -5,11 +5,12 @@ from pathlib import Path
 from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 
 from mivex.core.base.log import sentence
+from mivex.core.coats import file_key, pictures_read
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Overlay
 from mivex.core.results import MESH, SCENE, Result, Results, Target
-from mivex.core.scene import file_key, meshes_read, pictures_read
+from mivex.core.scene import meshes_read
 from mivex.ui.session.session import Session
 from mivex.ui.session.worker import Latest
 

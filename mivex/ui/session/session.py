@@ -8,15 +8,12 @@ from typing import Any
 
 from PySide6.QtCore import QObject, QSettings, Signal
 
-from mivex.core.material.material import Sourced
-from mivex.core.prepare import STEPS
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
-from mivex.core.project.file import Stamp, absolute, open_project, relocated
+from mivex.core.project.file import Stamp, absolute, open_project, paths_of, relocated
 from mivex.core.project.keeping import Lock, project_lock
-from mivex.core.project.layering import bakes_folder, files_read
+from mivex.core.project.layering import bakes_folder
 from mivex.core.project.variants import synced
-from mivex.core.scene import meshes_read
 from mivex.ui.session.brush import Brush
 
 Edit = Callable[[Document], Document]
@@ -264,13 +261,7 @@ class Session(QObject):
 
     def sources(self) -> list[str]:
         """Absolute paths of every picture the project reads."""
-        rows = [o.source.path for o in self.doc.overlays] + [o.reference for o in self.doc.overlays]
-        rows += [f for o in self.doc.overlays for s in o.steps for f in STEPS[s.step].files(s)]
-        rows += [part.path for o in self.doc.overlays for part in dict(o.material.finish).values()
-                 if isinstance(part, Sourced) and part.source == "file"]
-        rows += [f for o in self.doc.overlays for f in files_read(o)]
-        rows += meshes_read(self.doc)
-        return sorted({absolute(p, self.folder) for p in rows if p})
+        return sorted({absolute(p, self.folder) for p in paths_of(self.doc)})
 
     @staticmethod
     def recent() -> list[str]:

@@ -5,8 +5,10 @@ import sys
 import time
 
 from PySide6.QtCore import QTimer
+from PySide6.QtGui import QIcon
 from PySide6.QtWidgets import QApplication
 
+from mivex.core.desktop import ASSETS
 from mivex.ui import theme
 from mivex.ui.shell.window import Window
 
@@ -20,6 +22,8 @@ def application() -> QApplication:
     app.setApplicationName("mivex")
     app.setOrganizationName("mivex")
     app.setApplicationDisplayName("")
+    app.setDesktopFileName("mivex")
+    app.setWindowIcon(QIcon(str(ASSETS / "mivex.svg")))
     theme.apply(app)
     # What was imported stays for good: collections need not look through it again and again.
     gc.freeze()
@@ -42,6 +46,7 @@ def run(project: str | None = None, *, demo: bool = False) -> int:
     """Open the window and stay until it is closed; returns the exit code."""
     app = application()
     window = Window()
+    window.recall()
     window.show()
     if demo:
         QTimer.singleShot(0, window.open_demo)

@@ -15,6 +15,7 @@ from PySide6.QtWidgets import (
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.forms import shown_keys
 from mivex.ui.fields.labels import label
+from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.stations import STATIONS
@@ -28,8 +29,8 @@ class Controls(Page):
     demo_wanted = Signal()
     canvas_wanted = Signal(str)
 
-    def __init__(self, session: Session, engine: Engine, choose_file: Callable[[str], str]) -> None:
-        super().__init__(session, engine, choose_file)
+    def __init__(self, session: Session, engine: Engine, desk: Desk, choose_file: Callable[[str], str]) -> None:
+        super().__init__(session, engine, desk, choose_file)
         self.station = "source"
         self.setFixedWidth(308)
         self.setObjectName("panel")
@@ -49,6 +50,7 @@ class Controls(Page):
         engine.inputs_ready.connect(self.refresh)
         engine.prepared.connect(lambda key: self.refresh() if key == session.overlay_id else None)
         engine.examined.connect(self.refresh)
+        desk.told.connect(self.refresh)
         self.refresh()
 
     def go(self, station: str) -> None:

@@ -2,25 +2,33 @@
 
 import re
 from pathlib import Path
+from typing import Any
 
 from PySide6.QtGui import QDragEnterEvent, QDropEvent
 from PySide6.QtWidgets import QFileDialog
 
+from mivex.core.asked import read_asking, settled
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.log import sentence
-from mivex.core.deliver.deliver import deliver as deliver_overlays
+from mivex.core.deliver.project import LIST, deliver_project
+from mivex.core.frames import Baking, baked, by_seeds
 from mivex.core.material.material import Kind
+from mivex.core.picture.animated import read_frames
+from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import READABLE, read_picture
 from mivex.core.picture.svg import draw_svg, svg_size
-from mivex.core.picture.texture import Texture
 from mivex.core.prepare.drawing import Shape, Text
 from mivex.core.prepare.resize import nearest_power
-from mivex.core.project import edits
-from mivex.core.project.document import Overlay
+from mivex.core.project import delivery_edits, edits
+from mivex.core.project.delivery import read_delivery, save_delivery
 from mivex.core.project.file import absolute
-from mivex.core.project.recipe import read_recipe, save_recipe, with_files
+from mivex.core.project.recipe import save_recipe, with_files
+from mivex.core.sheet.build import Layout, build
+from mivex.core.sheet.model import Sheet
+from mivex.ui.proofs.outgoing import Outgoing
 from mivex.ui.proofs.stage_proof import StageProof
 from mivex.ui.session.engine import Engine
+from mivex.ui.session.shipping import Shipping
 from mivex.ui.shell.saving import ProjectActions
 
 
@@ -50,6 +58,12 @@ class FileActions(ProjectActions):
 
     engine: Engine
     stage: StageProof
+    shipping: Shipping
+    outgoing: Outgoing
+
+    def _follow_intake(self) -> None:
+        """The intake looks from where the stage does."""
+        raise NotImplementedError
 
     def ask_picture(self, kind: str = "file") -> str:
         """Ask for one picture, for an ``svg`` or for a ``mesh``."""
@@ -88,6 +102,38 @@ class FileActions(ProjectActions):
 
         self.jobs.ask(None, work)
 
+    def make_sheet(self, how: str, paths: list[str], values: dict[str, Any], layout: Layout) -> None:
+        """Build a sheet in the background, write it beside the project, and add it as an overlay."""
+        o, doc, shop, folder = self.session.overlay, self.session.doc, self.session.shop, Path(self.session.folder)
+        if o is None:
+            return
+        texture = self.engine.get(o.id).texture
+        name = (o.name if how in ("seeds", "baked") else Path(paths[0]).stem) + " sheet"
+
+        def work(report, stopped):  # type: ignore[no-untyped-def]
+            if how == "pictures":
+                frames = [read_picture(p).values for p in paths]
+            elif how == "animated":
+                frames = read_frames(paths[0])[0]
+            elif how == "seeds":
+                frames = by_seeds(shop, doc, o, int(values["count"]), stopped)
+            elif texture is None:
+                return f"“{o.name}” is not ready yet."
+            else:
+                what = Baking(bool(values["wears"]), float(values["seconds"]), float(values["degrees"]))
+                frames = baked(o, texture, int(values["count"]), what, stopped)
+            made, grid = build(frames, layout)
+            stem = "".join(ch if ch.isalnum() else "_" for ch in name.lower())
+            path, number = folder / f"{stem}.png", 2
+            while path.exists():
+                path, number = folder / f"{stem}_{number}.png", number + 1
+            write_picture(path, made, 8)
+            report(("sheet", path.name, name, Sheet(grids=(grid,), play="random" if how == "seeds" else "loop"),
+                    grid.size(made.shape[1], made.shape[0])))
+            return ""
+
+        self.jobs.ask(None, work)
+
     def _take_import(self, _token: object, part: tuple) -> None:
         if part[0] in ("add", "svg"):
             kind, path, aspect = part
@@ -105,9 +151,32 @@ class FileActions(ProjectActions):
             self.session.apply("Add overlay", edit)
             self.session.choose(made)
             self.go("source")
+        elif part[0] == "sheet":
+            _, path, name, sheet, (wide, high) = part
+            ids: list[str] = []
+
+            def with_sheet(d):  # type: ignore[no-untyped-def]
+                doc, key = edits.add_overlay(d, edits.free_name(d, name), "sprite", path, wide / high)
+                ids.append(key)
+                return edits.set_fields(doc, key, "", sheet=sheet)
+
+            self.session.apply("Build a sheet", with_sheet)
+            self.session.choose(ids[0])
+            self.go("sheet")
         elif part[0] == "recipe":
             _, key, steps = part
             self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps))
+        elif part[0] == "delivered":
+            self.shipping.take(part[1], part[2])
+            self.outgoing.show_page("back")
+            self._follow_intake()
+        elif part[0] == "delivery recipe":
+            _, key, recipe = part
+            self.session.apply("Use a delivery recipe", lambda d: delivery_edits.taken(d, key, recipe))
+        elif part[0] == "paths":
+            self.take_paths(part)
+        elif part[0] == "earlier":
+            self.session.apply("Open an earlier save", lambda _: part[1])
         elif part[0] == "kept":
             self.take_kept(part[1])
         elif part[0] == "theirs":
@@ -161,8 +230,11 @@ class FileActions(ProjectActions):
     def dropEvent(self, event: QDropEvent) -> None:
         paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
         projects = [p for p in paths if p.lower().endswith(".mivex")]
+        deliveries = [p for p in paths if (Path(p) / LIST).is_file()]
         if projects:
             self.open(projects[0])
+        elif deliveries:
+            self.take_in(deliveries[0])
         else:
             self.add_pictures(paths)
         event.acceptProposedAction()
@@ -171,8 +243,17 @@ class FileActions(ProjectActions):
         """Ask for a recipe file and replace the overlay's steps by it."""
         path, _ = QFileDialog.getOpenFileName(self, "Use a recipe", self.session.folder, "Recipes (*.json)")
         if path and (o := self.session.overlay):
-            key = o.id
-            self.jobs.ask(None, lambda report, _stopped: report(("recipe", key, read_recipe(path).steps)))
+            key, doc, shop = o.id, self.session.doc, self.session.shop
+
+            def work(report, stopped):  # type: ignore[no-untyped-def]
+                def before(steps):  # type: ignore[no-untyped-def]
+                    return shop.texture(o.model_copy(update={"steps": steps}), doc, stop=stopped)
+
+                steps, found = settled(read_asking(path), before)
+                report(("recipe", key, steps))
+                return " ".join(f.said for f in found)
+
+            self.jobs.ask(None, work)
 
     def ask_save_recipe(self) -> None:
         """Ask for a name and save the overlay's steps as a recipe."""
@@ -187,6 +268,41 @@ class FileActions(ProjectActions):
                 except MivexError as e:
                     self.tell(str(e))
 
+    def ask_delivery_recipe(self, what: str) -> None:
+        """Take a delivery recipe from a file, or save the one that the overlay uses."""
+        o = self.session.overlay
+        if o is None:
+            return
+        if what == "take":
+            path, _ = QFileDialog.getOpenFileName(self, "Use a delivery recipe", self.session.folder, "Recipes (*.json)")
+            if path:
+                key = o.id
+                self.jobs.ask(None, lambda report, _stopped: report(("delivery recipe", key, read_delivery(path))))
+            return
+        path, _ = QFileDialog.getSaveFileName(self, "Save the delivery recipe", self.session.folder, "Recipes (*.json)")
+        if path:
+            path = path if path.endswith(".json") else path + ".json"
+            recipe = delivery_edits.recipe_of(self.session.doc, o)
+
+            def work(_report, _stopped):  # type: ignore[no-untyped-def]
+                save_delivery(path, recipe)
+                return f"The delivery recipe was saved as “{path}”."
+
+            self.jobs.ask(None, work)
+
+    def ask_intake(self) -> None:
+        """Ask for a delivery and load it into the intake."""
+        folder = QFileDialog.getExistingDirectory(self, "Load a delivery", self.session.folder)
+        if folder:
+            self.take_in(folder)
+
+    def take_in(self, folder: str) -> None:
+        """Load a delivery that lies on disk into the intake."""
+        self.go("deliver")
+        self.shipping.open(folder)
+        self.outgoing.show_page("intake")
+        self._follow_intake()
+
     def ask_deliver(self, everything: bool) -> None:
         """Ask for a folder and deliver into it."""
         folder = QFileDialog.getExistingDirectory(self, "Deliver into", self.session.folder)
@@ -197,18 +313,16 @@ class FileActions(ProjectActions):
         """Write, read back and compare in the background."""
         doc, shop, chosen = self.session.doc, self.session.shop, self.session.overlay_id
         rows = [o for o in doc.overlays if o.source.ready and (everything or o.id == chosen)]
+        only = () if everything else (chosen,)
 
-        def work(_report, stopped):  # type: ignore[no-untyped-def]
-            def texture_of(o: Overlay) -> Texture:
-                if stopped():
-                    raise Stopped
-                return shop.texture(o, doc, stop=stopped)
-
+        def work(report, stopped):  # type: ignore[no-untyped-def]
             try:
-                made = deliver_overlays(rows, texture_of, folder, self.jobs.tell)
+                made = deliver_project(doc, shop, folder, only=only, stop=stopped, tell=self.jobs.tell)
             except Stopped:
                 raise MivexError("Delivering was stopped; nothing was written.") from None
-            count = f"“{made[0].overlay}” was" if len(made) == 1 else f"{len(made)} overlays were"
+            rows = made.overlays
+            count = f"“{rows[0].overlay}” was" if len(rows) == 1 else f"{len(rows)} overlays were"
+            report(("delivered", made, folder))
             return f"{count} written to “{folder}”, read back and found the same, texel for texel."
 
         self.jobs.ask(None, work)

@@ -3,14 +3,18 @@
 from collections.abc import Callable
 from pathlib import Path
 
+from PySide6.QtCore import QEvent
 from PySide6.QtGui import QCloseEvent
 from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 
-from mivex.core.project.file import ChangedOnDisk, Stamp, open_project, relocated, write_project
+from mivex.core.project.backups import Earlier, earlier_of, keep_earlier
+from mivex.core.project.file import ChangedOnDisk, Stamp, open_project, read_project, relocated, write_project
+from mivex.core.project.gathering import FOLDER, collected, found_again, missing, told, with_found
 from mivex.core.project.keeping import Kept, give_up, left_behind, project_lock
 from mivex.ui.session.recovery import Recovery
 from mivex.ui.session.session import Saving, Session
 from mivex.ui.session.worker import Latest
+from mivex.ui.shell.earlier import EarlierSaves
 
 Then = Callable[[], object]
 PROJECTS = "Mivex projects (*.mivex)"
@@ -32,7 +36,9 @@ class ProjectActions(QMainWindow):
     saver: Latest
     recovery: Recovery
     recent: QMenu
+    finder: Latest
     _closing = False
+    _noticed = Stamp()
 
     def tell(self, sentence: str) -> None:
         """Show one sentence for a while."""
@@ -139,6 +145,7 @@ class ProjectActions(QMainWindow):
         _, doc, path, stamp, lock = part
         self.recovery.forget()
         self.session.take(doc, path, stamp, lock)
+        self.find_files(quiet=True)
         if lock is None:
             self.tell(f"“{path.name}” is open in another window of Mivex as well; whoever saves second is asked first.")
 
@@ -172,6 +179,100 @@ class ProjectActions(QMainWindow):
         if not rows:
             self.recent.addAction("None yet").setEnabled(False)
 
+    def ask_earlier(self) -> None:
+        """Ask which earlier save is to be opened."""
+        path = self.session.path
+        if path is None:
+            self.tell("This project has not been saved yet.")
+            return
+        rows = earlier_of(path)
+        if not rows:
+            self.tell("No earlier save of this project was kept yet; each save keeps the one before it.")
+            return
+        dialog = EarlierSaves(path.stem, rows, self)
+        if dialog.exec() and dialog.chosen is not None:
+            self.open_earlier(dialog.chosen)
+
+    def open_earlier(self, row: Earlier) -> None:
+        """Open an earlier save in place of the present one; undo brings that back."""
+        def work(report, _stopped):  # type: ignore[no-untyped-def]
+            report(("earlier", read_project(row.file)))
+
+        self.jobs.ask(None, work)
+
+    # Files of the project ------------------------------------------------------------------------
+
+    def collect(self) -> None:
+        """Copy every file that lies elsewhere beside the project, and name it there."""
+        s = self.session
+        if s.path is None:
+            self.tell("Save the project first; its files are collected beside it.")
+            return
+        doc, folder = s.doc, s.folder
+
+        def work(report, stopped):  # type: ignore[no-untyped-def]
+            made = collected(doc, folder, stopped)
+            if made.doc != doc:
+                report(("paths", doc, made.doc, "Collect its files"))
+            lost = f" {told(made.missing)} could not be found." if made.missing else ""
+            if not made.copied:
+                return "Every file lies beside the project already." + lost
+            return f"{made.copied} file{'' if made.copied == 1 else 's'} copied into “{FOLDER}” beside the project." + lost
+
+        self.jobs.ask(None, work)
+
+    def find_files(self, also: str = "", *, quiet: bool = False) -> None:
+        """Look for files that have been moved; ``quiet`` says nothing where none is missing."""
+        doc, folder = self.session.doc, self.session.folder
+
+        def work(report, stopped):  # type: ignore[no-untyped-def]
+            gone = missing(doc, folder)
+            if not gone:
+                return "" if quiet else "No file of this project is missing."
+            moved = found_again(doc, folder, [also] if also else (), stopped)
+            if moved:
+                report(("paths", doc, with_found(doc, moved), "Find moved files"))
+            left = [p for p in gone if p not in moved]
+            words = [f"{told(moved)} {'was' if len(moved) == 1 else 'were'} found again."] if moved else []
+            if left:
+                words.append(f"{told(left)} {'is' if len(left) == 1 else 'are'} missing; “Find moved files …” looks in a "
+                             "folder of your choice.")
+            return " ".join(words)
+
+        self.finder.ask(None, work)
+
+    def ask_find(self) -> None:
+        """Ask for a folder and look for missing files in it."""
+        also = QFileDialog.getExistingDirectory(self, "Look for moved files in", self.session.folder)
+        if also:
+            self.find_files(also)
+
+    def take_paths(self, part: tuple) -> None:
+        """Take the paths that the background has worked out, unless the project is another one by now."""
+        _, old, new, words = part
+        if self.session.doc is old:
+            self.session.apply(words, lambda _: new)
+
+    def look_at_disk(self) -> None:
+        """Notice that somebody else has written the project's file."""
+        path, stamp = self.session.path, self.session.stamp
+        if path is None or not self.saver.idle:
+            return
+
+        def work(_report, _stopped):  # type: ignore[no-untyped-def]
+            now = Stamp.on_disk(path)
+            if now in (stamp, Stamp(), self._noticed):
+                return ""
+            self._noticed = now
+            return f"“{path.name}” was changed on disk by somebody else; saving will ask before anything is overwritten."
+
+        self.finder.ask(None, work)
+
+    def changeEvent(self, event: QEvent) -> None:
+        super().changeEvent(event)
+        if event.type() == QEvent.Type.ActivationChange and self.isActiveWindow() and hasattr(self, "finder"):
+            self.look_at_disk()
+
     # Saving --------------------------------------------------------------------------------------
 
     def save(self, then: Then = lambda: None) -> None:
@@ -196,6 +297,8 @@ class ProjectActions(QMainWindow):
 
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
             fresh = doc if str(target.parent) == folder else relocated(doc, folder, target.parent)
+            if target.exists():
+                keep_earlier(target)
             try:
                 stamp = write_project(target, fresh, seen)
             except ChangedOnDisk as e:

@@ -1,17 +1,18 @@
 """Pictures of every main view, made from the demo."""
 
 import math
+import tempfile
 from collections.abc import Iterator
 from functools import partial
 from pathlib import Path
 
-from PySide6.QtGui import QPainter
+from PySide6.QtGui import QPainter, QPixmap
 from PySide6.QtWidgets import QApplication
 
 from mivex.core.base.errors import MivexError
 from mivex.core.layers.model import Layer
 from mivex.core.layers.strokes import Tip
-from mivex.core.project import edits, layer_edits
+from mivex.core.project import layer_edits
 from mivex.core.stage.camera import Camera
 from mivex.demo import PROJECT
 from mivex.ui.shell.app import application, settle
@@ -21,10 +22,7 @@ from mivex.ui.shell.window import Window
 def _grab(window: Window, folder: Path, name: str) -> Path:
     settle(window)
     QApplication.processEvents()
-    path = folder / f"{name}.png"
-    if not window.grab().save(str(path)):
-        raise MivexError(f"“{path}” cannot be written.")
-    return path
+    return _saved(window.grab(), folder / f"{name}.png")
 
 
 def _finding(window: Window, check: str) -> int:
@@ -68,12 +66,6 @@ def write_shots(folder: Path) -> Iterator[Path]:
     window.arrange("flat")
     yield _grab(window, folder, "05-far-sizes")
     window.arrange("both")
-    window.tray.list.setCurrentRow(_finding(window, "border"))
-    yield _grab(window, folder, "06-border")
-    s.choose("emblem")
-    window.go("edges")
-    window.flat.set_layout("magnify")
-    yield _grab(window, folder, "08-signed-distance")
     window.flat.set_layout("single")
     s.choose("bubble")
     window.go("blend")
@@ -83,28 +75,35 @@ def write_shots(folder: Path) -> Iterator[Path]:
     window.go("place")
     window.arrange("stage")
     yield _grab(window, folder, "12-stage")
-    s.choose("registry_border")
     window.arrange("both")
-    window.go("deliver")
-    window.tray.list.setCurrentRow(_finding(window, "border"))
-    window.go("deliver")
-    yield _grab(window, folder, "13-deliver")
-    s.choose("porthole")
-    window.go("blend")
-    window.arrange("stage")
-    window.stage.canvas.look(s.doc.cameras[1])
-    s.apply("Light", lambda d: edits.set_lighting(d, environment="spots", lamp_turn=-40.0, lamp_height=30.0))
-    yield _grab(window, folder, "14-light")
-    while s.undo_label:
-        s.undo()
+    yield from _leaving(window, folder)
     yield from _layers(window, folder)
     yield from _order(window, folder)
+    yield from _motion(window, folder)
     window.end()
     window.hide()
 
 
+def _leaving(window: Window, folder: Path) -> Iterator[Path]:
+    """Channels into files, and what the intake makes of a delivery."""
+    s, c = window.session, window.stage.canvas
+    s.choose("porthole")
+    window.go("deliver")
+    yield _grab(window, folder, "13-deliver")
+    with tempfile.TemporaryDirectory(prefix="mivex-shots-") as there:
+        c.look(s.doc.cameras[0])
+        window.deliver(there, True)
+        settle(window)
+        window.outgoing.show_page("intake")
+        window.shipping.switch("no-encoding", True)
+        window.shipping.try_all()
+        settle(window)
+        yield _grab(window, folder, "14-intake")
+    window.shipping.switch("no-encoding", False)
+
+
 def _layers(window: Window, folder: Path) -> Iterator[Path]:
-    """The stack, painting, a mask found on a mesh, and the reference."""
+    """The stack, painting, and a mask found on a mesh."""
     s, c = window.session, window.flat.canvas
     window.arrange("both")
     window.stage.canvas.look(s.doc.cameras[0])
@@ -134,13 +133,6 @@ def _layers(window: Window, folder: Path) -> Iterator[Path]:
     window.stage.canvas.look(Camera(name="Near", target=(1.12, 0.45, 1.3), yaw=20.0, pitch=14.0, distance=1.9))
     yield _grab(window, folder, "17-mask-from-mesh")
     window.controls.hold_look("")
-    s.choose("porthole")
-    window.stage.canvas.look(s.doc.cameras[0])
-    window.arrange("flat")
-    c.set_compare(True, "beside")
-    window.flat.compare_with("reference")
-    yield _grab(window, folder, "18-reference")
-    window.flat.compare.setChecked(False)
 
 
 def _order(window: Window, folder: Path) -> Iterator[Path]:
@@ -176,7 +168,42 @@ def _order(window: Window, folder: Path) -> Iterator[Path]:
     painter.drawPixmap((whole.width() - sheet.width()) // 2, (whole.height() - sheet.height()) // 2, sheet)
     painter.end()
     window.sheet.done(0)
-    path = folder / "22-what-if.png"
-    if not whole.save(str(path)):
+    yield _saved(whole, folder / "22-what-if.png")
+
+
+def _motion(window: Window, folder: Path) -> Iterator[Path]:
+    """A sheet, an effect with its chart and the clock, and fewer, larger."""
+    s, stage = window.session, window.stage.canvas
+    window.stage.see_as("colour")
+    window.arrange("both")
+    s.choose("bubbles_sheet")
+    window.flat.set_layout("single")
+    window.flat.canvas.set_view(show="over", backdrop="grey")
+    window.go("sheet")
+    settle(window)
+    window.flat.canvas.fit()
+    stage.look(Camera(name="Near", target=(-0.2, 0.7, 1.1), yaw=8.0, pitch=6.0, distance=2.4))
+    yield _grab(window, folder, "23-sheet")
+    window.go("motion")
+    stage.look(Camera(name="Near", target=(1.9, 0.5, 1.3), yaw=14.0, pitch=8.0, distance=3.2))
+    window.desk.choose("stirred", 1)
+    window.desk.choose_lane("size")
+    window.desk.go_to(2.4)
+    yield _grab(window, folder, "24-motion")
+    window.desk.choose("vent")
+    settle(window)
+    window.ask_fewer()
+    settle(window)
+    assert window.fewer is not None
+    whole, sheet = window.grab(), window.fewer.grab()
+    painter = QPainter(whole)
+    painter.drawPixmap((whole.width() - sheet.width()) // 2, (whole.height() - sheet.height()) // 2, sheet)
+    painter.end()
+    window.fewer.done(0)
+    yield _saved(whole, folder / "25-fewer-larger.png")
+
+
+def _saved(picture: QPixmap, path: Path) -> Path:
+    if not picture.save(str(path)):
         raise MivexError(f"“{path}” cannot be written.")
-    yield path
+    return path

@@ -1,4 +1,4 @@
-"""The tray: findings of the whole project, the ledger of a pixel, and the adviser on the drawing order."""
+"""The tray: findings of the whole project, the ledger of a pixel, the adviser on the drawing order, and the clock."""
 
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QFont, QImage, QPixmap
@@ -18,8 +18,10 @@ from PySide6.QtWidgets import (
 
 from mivex.core.findings import CHECKS, Finding
 from mivex.ui import theme
+from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
+from mivex.ui.shell.clock_page import ClockPage
 from mivex.ui.shell.ledger_page import LedgerPage
 from mivex.ui.shell.measured import Measured
 from mivex.ui.shell.order_page import OrderPage
@@ -49,21 +51,23 @@ class FindingRow(QWidget):
 
 
 FOLDED = 34
-HEIGHTS = {"findings": 158, "ledger": 232, "order": 226}
+HEIGHTS = {"findings": 158, "ledger": 232, "order": 226, "clock": 186}
 PAGES = (("findings", "Findings", "What is wrong, how much, and its repair   (Shift+F1)"),
          ("ledger", "Ledger", "Every fragment of one pixel of the stage   (Shift+F2)"),
-         ("order", "Order", "How wrong the drawing order is, and what would mend it   (Shift+F3)"))
+         ("order", "Order", "How wrong the drawing order is, and what would mend it   (Shift+F3)"),
+         ("clock", "Clock", "Play, step and scrub what moves; the life of one particle   (Shift+F4)"))
 """Pages of the tray: name, title, hint."""
 
 
 class Tray(QWidget):
-    """Findings and the one that is chosen; the ledger; the adviser. `shown` asks the window to go to a finding's place."""
+    """Findings and the one that is chosen; the ledger; the adviser; the clock. `shown` asks to go to a finding's place."""
 
     shown = Signal(object)
+    learn_wanted = Signal(str)
 
-    def __init__(self, session: Session, engine: Engine) -> None:
+    def __init__(self, session: Session, engine: Engine, desk: Desk) -> None:
         super().__init__()
-        self.session, self.engine = session, engine
+        self.session, self.engine, self.desk = session, engine, desk
         self.setObjectName("panel")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
         self.setFixedHeight(HEIGHTS["findings"])
@@ -143,12 +147,17 @@ class Tray(QWidget):
         self.repair.setObjectName("main")
         self.repair.clicked.connect(self.mend)
         foot.addWidget(self.repair)
+        self.learn = QPushButton("More about it …")
+        self.learn.setToolTip("A page with a good and a bad picture: why it matters, and how to avoid it   (Shift+F5)")
+        self.learn.clicked.connect(lambda: self.learn_wanted.emit(self.current.id if self.current else ""))
+        foot.addWidget(self.learn)
         foot.addStretch()
         side.addLayout(foot)
         body.addWidget(self.side, 5)
         self.ledger, self.order = LedgerPage(session, engine), OrderPage(session, engine)
         self.pages = QStackedWidget()
-        for page in (self.body, self.ledger, self.order):
+        self.clock = ClockPage(session, desk)
+        for page in (self.body, self.ledger, self.order, self.clock):
             self.pages.addWidget(page)
         column.addWidget(self.pages, 1)
         self.page = "findings"
@@ -237,7 +246,7 @@ class Tray(QWidget):
         self.folder.setIcon(theme.icon("up" if on else "down", theme.SOFT))
 
     def show_page(self, key: str) -> None:
-        """Show findings, ledger or order; a folded tray opens."""
+        """Show findings, ledger, order or the clock; a folded tray opens."""
         self.page = key
         self.pages.setCurrentIndex([k for k, _, _ in PAGES].index(key))
         for tab in self.tabs.buttons():

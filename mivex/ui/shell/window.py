@@ -1,38 +1,52 @@
 """The window: rack, track, proofs, controls, tray."""
 
-from PySide6.QtCore import Qt, QTimer
+from PySide6.QtCore import QByteArray, QSettings, Qt, QTimer
 from PySide6.QtWidgets import (
     QButtonGroup,
     QHBoxLayout,
     QLabel,
     QMenu,
     QSplitter,
+    QStackedWidget,
     QVBoxLayout,
     QWidget,
 )
 
+from mivex.core.base.kept import known
 from mivex.core.findings import CHECKS, Finding, Texels
+from mivex.core.playing import hull_key
 from mivex.core.project.layering import Ask
 from mivex.core.project.looking import texel_explained, words_of
+from mivex.core.stage.camera import View
+from mivex.core.stage.placing import with_uvs
 from mivex.core.stage.regions import faces_of
 from mivex.ui import theme
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter
+from mivex.ui.proofs.life_chart import LifeChart
+from mivex.ui.proofs.outgoing import Outgoing
 from mivex.ui.proofs.stage_proof import StageProof
+from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.recovery import Recovery
 from mivex.ui.session.session import Session
+from mivex.ui.session.shipping import Shipping
 from mivex.ui.session.worker import Latest
 from mivex.ui.shell.actions import build_menus
+from mivex.ui.shell.build_sheet import BuildSheet, ask_pictures
 from mivex.ui.shell.busy import Busy
 from mivex.ui.shell.controls import Controls
+from mivex.ui.shell.fewer_sheet import FewerSheet
 from mivex.ui.shell.files import FileActions
+from mivex.ui.shell.lesson_sheet import LessonSheet
 from mivex.ui.shell.rack import Rack
 from mivex.ui.shell.shortcuts import ShortcutSheet
 from mivex.ui.shell.track import Track, station_of
 from mivex.ui.shell.tray import Tray
 from mivex.ui.shell.whatif_sheet import WhatIf
 from mivex.ui.stations import STATIONS
+from mivex.ui.tools.effects import fire_ahead
+from mivex.ui.tools.grid import Cells
 
 
 class Window(FileActions):
@@ -42,15 +56,25 @@ class Window(FileActions):
         super().__init__()
         self.session = Session(self)
         self.engine = Engine(self.session, self)
+        self.desk = Desk(self.session, self)
+        self.desk.meshes = self.engine.results.meshes
         self.rack = Rack(self.session, self.engine)
         self.track = Track()
         self.flat = FlatProof(self.session, self.engine)
-        self.stage = StageProof(self.session, self.engine, self.ask_picture)
-        self.controls = Controls(self.session, self.engine, self.ask_picture)
-        self.tray = Tray(self.session, self.engine)
+        self.stage = StageProof(self.session, self.engine, self.desk, self.ask_picture)
+        self.chart = LifeChart(self.session, self.desk)
+        self.shipping = Shipping(self.session, self)
+        self.outgoing = Outgoing(self.session, self.shipping)
+        self.controls = Controls(self.session, self.engine, self.desk, self.ask_picture)
+        self.tray = Tray(self.session, self.engine, self.desk)
+        self.desk.ready = lambda: self.stage.canvas.worker.idle
         self.sheet: WhatIf | None = None
+        self.fewer: FewerSheet | None = None
+        self.lesson: LessonSheet | None = None
+        self.remembers = False
         self.jobs = Latest("jobs", self)
         self.saver = Latest("saver", self)
+        self.finder = Latest("finder", self)
         self.recovery = Recovery(self.session, self)
         self.layer_painter = LayerPainter(self.session, self.engine, self)
         self.layer_painter.flat_view = lambda: self.flat.canvas.view
@@ -87,7 +111,11 @@ class Window(FileActions):
         self.proofs = QSplitter(Qt.Orientation.Horizontal)
         self.proofs.setHandleWidth(4)
         self.proofs.setChildrenCollapsible(False)
-        self.proofs.addWidget(self.flat)
+        self.left = QStackedWidget()
+        self.left.addWidget(self.flat)
+        self.left.addWidget(self.chart)
+        self.left.addWidget(self.outgoing)
+        self.proofs.addWidget(self.left)
         self.proofs.addWidget(self.stage)
         self.proofs.setSizes([380, 380])
         self.notice = QLabel("")
@@ -128,11 +156,18 @@ class Window(FileActions):
         self.track.went.connect(self.go)
         self.rack.add_wanted.connect(self.ask_add)
         self.tray.shown.connect(self.show_finding)
+        self.tray.learn_wanted.connect(self.teach)
         self.stage.canvas.pointed.connect(self._point)
         self.stage.canvas.moved.connect(self.tray.ledger.refresh)
         self.stage.canvas.moved.connect(self.tray.order.refresh)
         self.tray.ledger.lit.connect(self._light)
         self.controls.deliver_wanted.connect(self.ask_deliver)
+        self.controls.recipe_wanted.connect(self.ask_delivery_recipe)
+        self.shipping.said.connect(self.tell)
+        self.outgoing.flow.said.connect(self.tell)
+        self.stage.canvas.moved.connect(self._follow_intake)
+        self.outgoing.intake.picture.sized.connect(self._follow_intake)
+        self.stage.canvas.worker.done.connect(lambda *_: self._follow_intake())
         self.controls.add_wanted.connect(self.ask_add)
         self.controls.demo_wanted.connect(self.open_demo)
         self.controls.canvas_wanted.connect(self.add_canvas)
@@ -149,6 +184,15 @@ class Window(FileActions):
         self.engine.prepared.connect(lambda _k: self._follow_layers())
         self.flat.painting_ended.connect(self.controls.set_painting)
         self.engine.notice.connect(self.tell)
+        self.desk.said.connect(self.tell)
+        # Outlines are worked out with the stage's picture.
+        self.stage.canvas.worker.done.connect(
+            lambda *_: self._follow_layers() if self.controls.station == "sheet" else None)
+        self.desk.framed.connect(self._frame)
+        self.desk.fewer_wanted.connect(self.ask_fewer)
+        self.controls.sheet_wanted.connect(self.build_sheet)
+        self.desk.told.connect(self._follow_effect)
+        self.chart.hint.connect(lambda words: self.controls.hint.say(words) if words else None)
         for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said)):
             on.connect(self.busy.set_busy)
             said.connect(self.busy.say)
@@ -158,6 +202,9 @@ class Window(FileActions):
         self.jobs.reported.connect(self._take_import)
         self.jobs.done.connect(lambda _t, text: self.tell(str(text)) if text else None)
         self.jobs.failed.connect(lambda _t, why: self.tell(why))
+        self.finder.reported.connect(self._take_import)
+        self.finder.done.connect(lambda _t, text: self.tell(str(text)) if text else None)
+        self.finder.failed.connect(lambda _t, why: self.tell(why))
         self.saver.done.connect(self.saving_done)
         self.saver.failed.connect(lambda _t, why: self.tell(why))
         self.recovery.failed.connect(self.tell)
@@ -228,9 +275,53 @@ class Window(FileActions):
             flat.mesh, flat.uv_set = mesh, 0
             flat.faces = frozenset(faces_of(laid.second.faces, len(mesh.index)).tolist() if mesh is not None else ())
             take = c.take_second if mesh is not None else None
+        flat.mapping = None
+        flat.cells = self._cells() if c.station == "sheet" and o is not None else None
+        if c.station == "place" and not c.second_by and laid is not None and o is not None:
+            found = self.engine.results.meshes().get(laid.path)
+            # What is unwrapped is drawn here once the stage has done so: the window does not compute.
+            if found is not None and (laid.second.how == "file" or self.stage.canvas.image is not None):
+                flat.mesh, flat.uv_set, flat.faces = with_uvs(laid, found), o.material.mapping.uv_set, frozenset()
+                flat.mapping = o.material.mapping
         flat.choose_face = self.stage.canvas.choose_face = take
         self.flat.show_layers(here)
         flat.update()
+
+    def _cells(self) -> Cells | None:
+        """The chosen sheet's cells, as the flat proof draws them; what the mouse fits is the grid of the picture itself."""
+        o = self.session.overlay
+        r = self.engine.get(o.id) if o is not None else None
+        if o is None or r is None or r.texture is None or not o.sheet.grids:
+            return None
+        outlines = known(r.texture, hull_key(o.sheet)) if o.sheet.hull >= 4 else None
+        full = (r.picture.width, r.picture.height) if r.picture is not None else r.texture.full_size
+        # Steps that give cells of another size have scaled the grid.
+        same = r.texture.full_size == full and r.texture.extent == (1.0, 1.0)
+        return Cells(r.texture.traits.cells, outlines if isinstance(outlines, list) else None,  # type: ignore[arg-type]
+                     o.sheet.grids[0] if same else None, full)
+
+    def _frame(self, number: int) -> None:
+        self.flat.canvas.frame_now = number
+        if self.flat.canvas.cells is not None:
+            self.flat.canvas.update()
+
+    def build_sheet(self, how: str) -> None:
+        """Ask how a sheet is to be built, and build it."""
+        o = self.session.overlay
+        if o is None:
+            return
+        paths = ask_pictures(self, self.session.folder, how) if how in ("pictures", "animated") else []
+        if how in ("pictures", "animated") and not paths:
+            return
+        dialog = BuildSheet(how, self, frames=len(paths))
+        if dialog.exec():
+            self.make_sheet(how, paths, dialog.values, dialog.layout_wanted)
+
+    def ask_fewer(self) -> None:
+        """Ask how many particles of the chosen effect may live at once."""
+        if self.desk.effect is not None:
+            self.fewer = FewerSheet(self.session, self.engine, self.desk, self)
+            self.fewer.open()
 
     def _point(self, x: float, y: float) -> None:
         if self.tray.page == "ledger" and not self.tray.folded:
@@ -259,9 +350,11 @@ class Window(FileActions):
     def idle(self) -> bool:
         """Nothing is being computed."""
         return (self.engine.idle and self.tray.idle and (self.sheet is None or self.sheet.idle)
+                and (self.fewer is None or self.fewer.idle) and (self.lesson is None or self.lesson.idle)
+                and self.finder.idle and self.shipping.idle
                 and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
                 and self.flat.canvas.worker.idle and self.layer_painter.idle and self.controls.cells.idle
-                and self.explainer.idle
+                and self.explainer.idle and (self.desk.playing or self.desk.worker.idle)
                 and self.stage.canvas.worker.idle and not self.stage.canvas.moving
                 and self.rack._thumbs.idle and self.controls.hint.worker.idle)
 
@@ -279,15 +372,40 @@ class Window(FileActions):
 
     def go(self, station: str) -> None:
         """Go to a station of the track."""
+        if station == "motion" and self.controls.station != "motion":
+            self.tray.show_page("clock")
         if STATIONS[station].tall != STATIONS[self.controls.station].tall:
             self.tray.fold(STATIONS[station].tall)
         self.controls.go(station)
+        self._follow_effect()
         self._follow_layers()
         self._refresh()
 
+    def _follow_effect(self) -> None:
+        """At Motion the chart of a life stands in place of the flat proof, and the clock in the tray."""
+        here = self.controls.station == "motion"
+        leaving = self.controls.station == "deliver"
+        self.left.setCurrentWidget(self.chart if here else self.outgoing if leaving else self.flat)
+        self._follow_intake()
+        self.stage.canvas.effects_marked = here
+        self.desk.watch(here or self.tray.page == "clock")
+        self.stage.canvas.update()
+
+    def _follow_intake(self) -> None:
+        """The intake looks from where the stage does."""
+        c = self.stage.canvas
+        seen = self.outgoing.intake.picture
+        if self.controls.station == "deliver" and self.shipping.folder and not c.moving and seen.width() > 1:
+            self.shipping.look(View(c.camera, seen.width(), max(1, seen.height()), c.view.time))
+
+    def fire_ahead(self) -> None:
+        """Fire the chosen effect before the camera."""
+        if not fire_ahead(self.stage.canvas):
+            self.tell("Choose an effect at Motion first.")
+
     def arrange(self, key: str) -> None:
         """Show ``both`` proofs, or ``flat`` or ``stage`` alone."""
-        self.flat.setVisible(key != "stage")
+        self.left.setVisible(key != "stage")
         self.stage.setVisible(key != "flat")
         for b in self.arrangement.buttons():
             b.setChecked(b.property("key") == key)
@@ -320,6 +438,12 @@ class Window(FileActions):
 
         c.picked.connect(once)
 
+    def teach(self, check: str = "") -> None:
+        """Show the page about a finding; of the chosen one where none is named."""
+        current = self.tray.current
+        self.lesson = LessonSheet(check or (current.id if current else ""), self)
+        self.lesson.open()
+
     def show_keys(self) -> None:
         """Show the sheet of keys."""
         ShortcutSheet(self).exec()
@@ -330,12 +454,37 @@ class Window(FileActions):
         at = next((i for i, c in enumerate(rows) if c == self.stage.canvas.camera), -1)
         self.stage.canvas.look(rows[(at + 1) % len(rows)])
 
+    def recall(self) -> None:
+        """Take the size, the share of the two proofs and the tray's fold that the last window had."""
+        kept = QSettings("mivex", "mivex")
+        shape, split = kept.value("window/shape"), kept.value("window/proofs")
+        if isinstance(shape, QByteArray):
+            self.restoreGeometry(shape)
+        if isinstance(split, QByteArray):
+            self.proofs.restoreState(split)
+        if str(kept.value("window/folded", "false")).lower() == "true":
+            self.tray.fold(on=True)
+        self.remembers = True
+
+    def remember(self) -> None:
+        """Keep the window's shape for the next one."""
+        if self.remembers:
+            kept = QSettings("mivex", "mivex")
+            kept.setValue("window/shape", self.saveGeometry())
+            kept.setValue("window/proofs", self.proofs.saveState())
+            kept.setValue("window/folded", self.tray.folded)
+            kept.sync()
+
     def end(self) -> None:
         """Stop every thread."""
+        self.remember()
+        self.desk.play(False)
         self.recovery.end()
+        self.shipping.end()
         self.tray.end()
         self.engine.end()
+        self.finder.end()
         for worker in (self.jobs, self.saver, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
-                       self.controls.hint.worker, self.controls.cells, self.explainer):
+                       self.controls.hint.worker, self.controls.cells, self.explainer, self.desk.worker):
             worker.end()
         self.layer_painter.finish()

@@ -9,18 +9,22 @@ from PySide6.QtCore import QObject, Signal
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.kept import known
 from mivex.core.material.material import default_material
+from mivex.core.playing import hull_key
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Step
 from mivex.core.prepare.key_colour import key_from_border
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
 from mivex.core.project.layering import mesh_place
+from mivex.core.sheet.bleed import Bleed
 from mivex.core.stage.places import MeshPlace, SecondSet
 from mivex.core.stage.regions import faces_of, faces_text, grown, picked
 from mivex.ui.fields.fields import Field, NumberField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.hint import Hint
+from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.session.worker import Latest
@@ -75,14 +79,16 @@ class Page(QWidget):
     """What stations build on: a column of fields that follow the document, and the edits that they make."""
 
     deliver_wanted = Signal(bool)
+    recipe_wanted = Signal(str)
     paint_wanted = Signal(bool)
     pick_wanted = Signal(object)
     look_wanted = Signal(str)
+    sheet_wanted = Signal(str)
 
-    def __init__(self, session: Session, engine: Engine, choose_file: Callable[[str], str],
+    def __init__(self, session: Session, engine: Engine, desk: Desk, choose_file: Callable[[str], str],
                  parent: QObject | None = None) -> None:
         super().__init__()
-        self.session, self.engine, self.choose_file = session, engine, choose_file
+        self.session, self.engine, self.desk, self.choose_file = session, engine, desk, choose_file
         self.column = QVBoxLayout()
         self.hint = Hint()
         self.pack_tab = "red"
@@ -96,6 +102,7 @@ class Page(QWidget):
         self.stroke_number = 1 << 30
         self.region_part, self.region_by = -1, "island"
         self.second_by = ""
+        self.guesses: dict[tuple[str, str], Any] = {}
         self.cell_images: dict[tuple[str, str], Any] = {}
         self._cells_of: object = None
         self.cells = Latest("cells", self)
@@ -146,6 +153,15 @@ class Page(QWidget):
             self.painting = on
             self.paint_wanted.emit(on)
             self.refresh()
+
+    def sheet_figures(self, o: Overlay) -> tuple[float | None, int | None]:
+        """Share of the area that a sheet's outlines leave out, and its coarsest safe level; None: not known yet."""
+        t = self.engine.get(o.id).texture
+        if t is None:
+            return None, None
+        outlines, bleed = known(t, hull_key(o.sheet)), known(t, "bleed")
+        saved = 1 - float(np.mean([h.area for h in outlines])) if isinstance(outlines, list) else None
+        return saved, bleed.safe if isinstance(bleed, Bleed) else None
 
     # Layers --------------------------------------------------------------------------------------
 

@@ -17,6 +17,7 @@ from mivex.core.material.effects import (
     Tones,
 )
 from mivex.core.material.material import Glow, Mapping, Material, Normals, PackedName, default_material, packed
+from mivex.core.material.sourced import Channel
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
@@ -85,7 +86,9 @@ def build_blend(c: Page, o: Overlay) -> None:
         now, usual = getattr(o.material, part), model()
         if getattr(now, head) != getattr(usual, head):
             for key in model.model_fields:
-                if key != head and not (part == "erosion" and key in _idle_erosion(now)):
+                if (part, key) == ("breakup", "mask"):
+                    eaten_by(c, o)
+                elif key != head and not (part == "erosion" and key in _idle_erosion(now)):
                     nested_field(c, o, model, part, key)
     c.column.addSpacing(6)
     c.column.addWidget(label("On the mesh", "section"))
@@ -196,6 +199,18 @@ def nested_field(c: Page, o: Overlay, model: type, part: str, key: str) -> None:
         return edits.set_fields(d, o.id, "material", **{part: edits.revalidated(now, **{key: value})})
 
     field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"{o.id} {part} {key}", write))
+    c.add_field(field)
+
+
+def eaten_by(c: Page, o: Overlay) -> None:
+    """What breaks an overlay up: a noise, or a channel of any picture."""
+    info = Breakup.model_fields["mask"]
+    field = SourcedField(str(info.title), str(info.description), lambda: _material(c, o).breakup.mask,
+                         Channel(source="number"), number="",
+                         overlays=lambda: {k.id: k.name for k in c.session.doc.overlays if k.id != o.id},
+                         choose_file=c.choose_file, bare="A noise")
+    field.edited.connect(c.edit_with("Change eaten by", f"{o.id} breakup mask", lambda d, v: edits.set_fields(
+        d, o.id, "material", breakup=edits.revalidated((d.overlay(o.id) or o).material.breakup, mask=v))))
     c.add_field(field)
 
 

@@ -1,20 +1,60 @@
-"""Controls of the station Deliver: format, depth, name, and the buttons."""
+"""Controls of the station Deliver: recipe, format, depth, name, and the buttons."""
 
-from PySide6.QtWidgets import QPushButton
+from PySide6.QtWidgets import QHBoxLayout, QPushButton
 
+from mivex.core.deliver.gltf import unsaid
+from mivex.core.project import delivery_edits
+from mivex.core.project.delivery import DeliveryRecipe
 from mivex.core.project.document import Delivery, Overlay
+from mivex.ui.fields.fields import ChoiceField
+from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
 from mivex.ui.stations.base import Page, Station
 
 
+def _recipe(c: Page, o: Overlay) -> None:
+    """Which recipe, and what of it is no file."""
+    doc = c.session.doc
+    rows = delivery_edits.choices(doc)
+
+    def now() -> Overlay:
+        return c.session.doc.overlay(o.id) or o
+
+    hint = "Which files it becomes, and what goes with them. A change makes a recipe of the project's own."
+    field = ChoiceField("Recipe", hint, lambda: now().delivery.recipe if now().delivery.recipe in rows else "", "", rows)
+    field.edited.connect(lambda v: c.session.apply("Choose a delivery recipe", lambda d: d.model_copy(update={
+        "overlays": tuple(x.model_copy(update={"delivery": x.delivery.model_copy(update={"recipe": v})})
+                          if x.id == o.id else x for x in d.overlays)})))
+    c.add_field(field)
+    for key in ("gltf", "motion", "proof"):
+        def read(key: str = key) -> object:
+            return getattr(delivery_edits.recipe_of(c.session.doc, now()), key)
+
+        part = field_for(DeliveryRecipe, key, read, c.choose_file)
+        part.edited.connect(lambda v, key=key: c.session.apply(
+            "Change the delivery recipe",
+            lambda d: delivery_edits.changed(d, o.id, lambda r: r.model_copy(update={key: v}))))
+        c.add_field(part)
+    buttons = QHBoxLayout()
+    for words, tip, slot in (("Use a file …", "Take a delivery recipe from a file", "take"),
+                             ("Save as …", "Save this delivery recipe as a file, to share it", "save")):
+        b = QPushButton(words)
+        b.setToolTip(tip)
+        b.clicked.connect(lambda _=False, s=slot: c.recipe_wanted.emit(s))
+        buttons.addWidget(b)
+    c.column.addLayout(buttons)
+
+
 def build_deliver(c: Page, o: Overlay) -> None:
-    """File, depth, name, and what will be written."""
-    for key in ("format", "bits", "name"):
+    """Recipe, file, depth, name, and what will be written."""
+    _recipe(c, o)
+    c.column.addSpacing(6)
+    for key in ("format", "bits", "name", "budget"):
         c.model_field(Delivery, key, "delivery", o)
     c.column.addSpacing(4)
-    c.column.addWidget(label("A blend sheet (JSON: blend, factors, depth, group, nudge, faces) is written "
-                                 "beside the picture. Both are read back and compared.", "figure", wrap=True))
-    c.column.addSpacing(8)
+    said = label("", "figure", wrap=True)
+    c.column.addWidget(said)
+    c.column.addSpacing(6)
     one = QPushButton("Deliver this overlay …")
     one.setObjectName("main")
     one.clicked.connect(lambda: c.deliver_wanted.emit(False))
@@ -27,6 +67,13 @@ def build_deliver(c: Page, o: Overlay) -> None:
     c.column.addWidget(state)
 
     def live() -> None:
+        now = c.session.doc.overlay(o.id) or o
+        recipe = delivery_edits.recipe_of(c.session.doc, now)
+        words = ["A blend sheet (JSON: blend, factors, depth, group, nudge, faces) is written beside the pictures. All are "
+                 "read back and compared."]
+        if recipe.gltf != "none" and now.places and (lost := unsaid(now, c.session.doc)):
+            words.append("glTF cannot say, so that only the sheet does: " + ", ".join(lost) + ".")
+        said.setText("\n".join(words))
         ready = c.engine.get(o.id).texture is not None
         one.setEnabled(ready)
         found = c.engine.results.findings_of(o.id)
@@ -39,5 +86,6 @@ def build_deliver(c: Page, o: Overlay) -> None:
 
 
 STATION = Station("deliver", "Deliver", "What is written, and in which form.", 60,
-                  build_deliver, lambda o: o.delivery != Delivery())
+                  build_deliver, lambda o: o.delivery != Delivery(),
+                  lambda c, o: tuple(delivery_edits.choices(c.session.doc)))
 """Registered."""

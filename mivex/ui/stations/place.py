@@ -111,11 +111,9 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
                 at = list(getattr(now(), key))
                 at[axis] = v
                 value = tuple(at)
-            elif key == "count":
-                value = round(v)
             return edits.set_place(d, o.id, place.id, **{key: value})
 
-        field = NumberField(name, hint, read, default, low=low, high=high, hard=hard, unit=unit)
+        field = NumberField(name, hint, read, default, low=low, high=high, hard=hard, unit=unit, whole=key == "count")
         field.edited.connect(c.edit_with(f"Change {name.lower()}", f"{place.id} {name}", write))
         c.add_field(field)
 
@@ -136,6 +134,8 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
     if isinstance(place, MeshPlace):
         c.column.addWidget(label(f"Mesh: {place.path.rsplit('/', 1)[-1]}", "figure", wrap=True))
         number("Size", "Metres along its longest side.", "width", 0.05, 10, (0.001, 100), "m", 1.0)
+        c.column.addWidget(label("The frame on the flat proof moves, turns and scales the picture on the UVs.",
+                                 "figure", wrap=True))
         second_set(c, o, place)
         return
     if isinstance(place, ShapePlace):
@@ -145,6 +145,19 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
         c.add_field(form)
         if place.form in ("crossed", "stack"):
             number("Panels", "How many there are.", "count", 1, 12, (1, 64), "", 2.0)
+        if place.form == "stack":
+            slices = ChoiceField("Slices", "What the panels show.", lambda: now().slices, "same",
+                                 {"same": "Each the picture", "noise": "Cut a solid noise",
+                                  "frames": "Frames of its sheet"})
+            slices.edited.connect(c.edit_with("Change slices", f"{place.id} slices", lambda d, v: edits.set_place(
+                d, o.id, place.id, slices=v)))
+            c.add_field(slices)
+            if place.slices == "frames" and not o.sheet.grids:
+                c.column.addWidget(label("It is no sheet yet: say at Sheet where its frames lie.", "figure",
+                                         wrap=True))
+            if place.slices == "noise" and o.material.breakup.amount == 0:
+                c.column.addWidget(label("“Broken up” at Blend says how much of the noise is eaten away: nothing yet.",
+                                         "figure", wrap=True))
         if place.form in ("stack", "box", "dome"):
             number("Depth", "Metres from front to back.", "depth", 0.05, 4, (0.001, 100), "m", 0.5)
         if place.form == "curved":

@@ -99,7 +99,10 @@ def _nothing(scene: SceneSubject) -> list[Finding]:
 
 def _black(scene: SceneSubject) -> list[Finding]:
     rows = []
-    for o in _placed(scene):
+    emitted = {p.overlay for e in scene.doc.effects if e.shown for p in e.parts if not p.muted}
+    for o in scene.doc.overlays:
+        if not o.shown or o.id not in scene.textures or not (o.places or o.id in emitted):
+            continue
         m, t = o.material, scene.textures[o.id]
         if m.lit or m.blend == "Multiply" or m.finish.glow.strength > 0 or m.halo.strength > 0 or "emissive" in t.channels:
             continue
@@ -201,7 +204,7 @@ def _contact(scene: SceneSubject) -> list[Finding]:
         worst: tuple[int, Shown, int] | None = None
         for shown in scene.seen:
             s = shown.fragments
-            mine = np.array([d.owner == o.id and see_through(d) for d in shown.draws] or [False])[s.draw]
+            mine = np.array([d.owner == o.id and see_through(d) and not d.moving for d in shown.draws] or [False])[s.draw]
             rim = np.zeros(SIZE[::-1], bool)
             for i in np.unique(s.draw[mine]):
                 f = (s.draw == i) & (s.alpha > 0.12)

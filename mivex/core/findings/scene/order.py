@@ -52,7 +52,7 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
         for (i, j), pixels in _inverted(shown).items():
             da, db = shown.draws[i], shown.draws[j]
             commute = {da.material.blend, db.material.blend} <= {"Additive"}
-            if da.owner != db.owner and da.owner and db.owner and not commute:
+            if da.owner != db.owner and da.owner and db.owner and not commute and not (da.moving and db.moving):
                 pairs[da.owner, db.owner] += pixels
         for pair, pixels in pairs.items():
             if len(pixels) >= LEAST and (pair not in worst or len(pixels) > len(worst[pair][1])):
@@ -96,8 +96,9 @@ def _through_itself(scene: SceneSubject) -> list[Finding]:
             continue
         own: dict[str, list[int]] = defaultdict(list)
         for (late, early), pixels in _inverted(shown).items():
-            if shown.draws[late].owner and late == early and not shown.draws[late].material.depth_first:
-                own[shown.draws[late].owner] += pixels
+            d = shown.draws[late]
+            if d.owner and late == early and not d.material.depth_first and not d.moving:
+                own[d.owner] += pixels
         for key, pixels in own.items():
             if len(pixels) >= LEAST and (key not in worst or len(pixels) > len(worst[key][1])):
                 worst[key] = shown, pixels

@@ -138,6 +138,8 @@ def _border(subject: Subject) -> list[Finding]:
     t = subject.texture
     if not subject.uses_alpha or subject.flat_alpha or subject.wraps or t.distance > 0 or min(t.width, t.height) < 8:
         return []
+    if t.traits.cells:
+        return []  # cells have borders of their own
     a = t.alpha
     rim = border_of(a)
     reached = float((rim > FAINTEST).mean())

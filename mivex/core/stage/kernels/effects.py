@@ -26,6 +26,7 @@ from mivex.core.pixels.kernels.lanes import (
 )
 
 RECOLOUR, TONES, EROSION, FLOW, HALO, CONTACT, GLASS, HASHED, REFRACTS, BROKEN = 1, 2, 4, 8, 16, 32, 64, 128, 256, 512
+FRAMES = 1024
 """Bits of a draw's ``special``."""
 
 
@@ -65,11 +66,24 @@ def _noise(x, y, seed):
     return top + (under - top) * ty
 
 
+@inlined
+def _deep_noise(x, y, z, seed):
+    # The noise of a layer of a solid: between those of the two layers next to it.
+    fz = math.floor(z)
+    t = np.float32(z - fz)
+    layer = np.int64(fz) * 1013
+    a = _noise(x, y, seed + layer)
+    if t == np.float32(0):
+        return a
+    t = t * t * t * (t * (t * np.float32(6) - np.float32(15)) + np.float32(10))
+    return a + (_noise(x, y, seed + layer + 1013) - a) * t
+
+
 @kernel
-def bent(draw, u, v):
-    """Where the picture is read once the flow has bent it."""
+def bent(draw, u, v, through):
+    """Where the picture is read once the flow has bent it; ``through``: the face's own place in the noise."""
     f = draw.flow
-    x, y = u * f[1] - f[2], v * f[1] + f[3]
+    x, y = u * f[1] - f[2] + through * np.float32(61.7), v * f[1] + f[3] + through * np.float32(37.3)
     s = f[0]
     if f[4] > 0:
         s *= min(max(v, np.float32(0)), np.float32(1))
@@ -103,12 +117,14 @@ def recoloured(draw, c):
 
 
 @kernel
-def worn(draw, c, tint):
-    """A texel times its tint, worn away; Premultiplied colour goes with its alpha."""
+def worn(draw, c, tint, own):
+    """A texel times its tint, worn away; ``own``: how far its face has. Premultiplied colour goes with its alpha."""
     one, zero = np.float32(1), np.float32(0)
     a, e, t = last4(c), draw.erosion[1], last4(tint)
-    if draw.erosion[3] > 0:
+    if draw.erosion[3] == one:
         e, t = one - t, one
+    elif draw.erosion[3] > one:
+        e = own
     form = draw.erosion[0]
     if form == np.float32(1):
         left = a * (one - e)
@@ -121,22 +137,27 @@ def worn(draw, c, tint):
     if draw.blend == 4:
         out = mul4(out, splat4(left / max(a * t, np.float32(1e-6))))
         # Opacity weighs its colour where it is blended: driven by the tint, that is undone here.
-        if draw.erosion[3] > 0:
+        if draw.erosion[3] == one:
             out = mul4(out, splat4(one / max(last4(tint), np.float32(1e-6))))
     return with_last4(out, left)
 
 
 @kernel
-def broken(draw, source, u, v):
-    """A fragment into which a noise of three octaves eats; Premultiplied colour goes with its alpha."""
+def broken(draw, source, u, v, through, mask):
+    """A fragment into which a mask eats; Premultiplied colour goes with its alpha.
+
+    ``mask`` is what a picture says, where one is read; else a solid noise of three octaves, cut at ``through``.
+    """
     half, one = np.float32(0.5), np.float32(1)
-    x, y = u * draw.breakup[2], v * draw.breakup[2]
-    n, w = np.float32(0), one
-    for k in range(3):
-        n += w * _noise(x, y, draw.breakup_seed + 131 * k)
-        x, y, w = x * np.float32(2), y * np.float32(2), w * half
-    # Spread over 0 to 1, so that the threshold eats from nothing to everything.
-    n = min(max(n * np.float32(0.45) + half, np.float32(0)), one)
+    n = mask
+    if draw.mask.slot < 0:
+        x, y, z = u * draw.breakup[2], v * draw.breakup[2], through * draw.breakup[2]
+        n, w = np.float32(0), one
+        for k in range(3):
+            n += w * _deep_noise(x, y, z, draw.breakup_seed + 131 * k)
+            x, y, z, w = x * np.float32(2), y * np.float32(2), z * np.float32(2), w * half
+        # Spread over 0 to 1, so that the threshold eats from nothing to everything.
+        n = min(max(n * np.float32(0.45) + half, np.float32(0)), one)
     soft = draw.breakup[1] * half
     at = draw.breakup[0] * (one + np.float32(2) * soft) - soft
     share = _smoothstep(at - soft, at + soft, n)
@@ -215,3 +236,27 @@ def with_halo4(draw, source, texel):
     return with_last4(add4(source, halo4(draw, texel)), last4(source))
 
 
+@kernel
+def alpha_of(draws, alpha, mask, out):
+    """What erosion and break-up leave of an alpha picture, as one face shows it once; for shadows.
+
+    Parameters
+    ----------
+    draws : DRAW array (1,)
+    alpha, mask : float32 arrays (height, width)
+        Texels, and what the mask says there.
+    out : float32 array (height, width)
+    """
+    draw = draws[0]
+    one = np.float32(1)
+    h, w = alpha.shape
+    for y in range(h):
+        v = (np.float32(y) + np.float32(0.5)) / np.float32(h)
+        for x in range(w):
+            u = (np.float32(x) + np.float32(0.5)) / np.float32(w)
+            c = make4(one, one, one, alpha[y, x])
+            tint = splat4(draw.tint[3])
+            c = worn(draw, c, tint, np.float32(0)) if draw.special & EROSION else mul4(c, tint)
+            if draw.special & BROKEN:
+                c = broken(draw, c, u, v, np.float32(0), mask[y, x])
+            out[y, x] = last4(c)

@@ -131,6 +131,38 @@ def lamp_share(light, x, y, z):
 
 
 @inlined
+def _near4(lamp, n, view, place, f0, matt, rough, nv):
+    # A lamp near by: it falls off with the square of its distance, and to nothing at its reach (Karis 2013).
+    one, zero = np.float32(1), np.float32(0)
+    lx, ly, lz = lamp[0] - place[0], lamp[1] - place[1], lamp[2] - place[2]
+    d2 = lx * lx + ly * ly + lz * lz
+    out = splat4(zero)
+    reach = lamp[3]
+    if d2 < reach * reach:
+        inv = one / math.sqrt(max(d2, np.float32(1e-8)))
+        lx, ly, lz = lx * inv, ly * inv, lz * inv
+        nl = n[0] * lx + n[1] * ly + n[2] * lz
+        if nl > zero:
+            s = d2 / (reach * reach)
+            w = max(one - s * s, zero)
+            got = w * w / max(d2, np.float32(0.01)) * nl
+            hx, hy, hz = lx + view[0], ly + view[1], lz + view[2]
+            inv = one / math.sqrt(max(hx * hx + hy * hy + hz * hz, np.float32(1e-12)))
+            nh = min(max((n[0] * hx + n[1] * hy + n[2] * hz) * inv, zero), one)
+            vh = min(max((view[0] * hx + view[1] * hy + view[2] * hz) * inv, zero), one)
+            a = max(rough, LEAST_ROUGH)
+            a *= a
+            a2 = a * a
+            g = facets(a2, nh) * visible(a2, nl, nv) * _PI
+            p = one - vh
+            p2 = p * p
+            f = fma4(sub4(splat4(one), f0), splat4(p2 * p2 * p), f0)
+            part = fma4(f, splat4(g), mul4(matt, sub4(splat4(one), f)))
+            out = mul4(part, make4(lamp[4] * got, lamp[5] * got, lamp[6] * got, zero))
+    return out
+
+
+@inlined
 def lit4(light, n, view, place, base, rough, metal, occlusion):
     """Light that leaves a surface towards the eye.
 
@@ -189,6 +221,8 @@ def lit4(light, n, view, place, base, rough, metal, occlusion):
             part = fma4(f, splat4(g), mul4(matt, sub4(splat4(one), f)))
             lamp = make4(light.lamp_colour[0] * got, light.lamp_colour[1] * got, light.lamp_colour[2] * got, zero)
             out = add4(out, mul4(part, lamp))
+    for k in range(light.points):
+        out = add4(out, _near4(light.point[k], n, view, place, f0, matt, rough, nv))
     return out
 
 

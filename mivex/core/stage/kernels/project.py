@@ -15,10 +15,14 @@ from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, wid
 
 
 @kernel
-def _same_face(position, uv, tint, index, t):
+def _same_face(position, uv, tint, index, facts, t):
     """Whether triangles ``t`` and ``t + 1`` are the halves of one parallelogram."""
     if t + 1 >= index.shape[0] or index[t, 0] != index[t + 1, 0] or index[t, 2] != index[t + 1, 1]:
         return False
+    if facts.shape[0] > 1:
+        for k in range(5):
+            if facts[t, k] != facts[t + 1, k]:
+                return False
     a, b, c, d = index[t, 0], index[t, 1], index[t, 2], index[t + 1, 2]
     for k in range(3):
         if abs(position[a, k] + position[c, k] - position[b, k] - position[d, k]) > 1e-9:
@@ -57,7 +61,7 @@ def _axes(position, uv, index, t, draw, out):
 
 
 @kernel
-def project(position, normal, uv, tint, index, draws, number, view, lens, out, at, ordered):
+def project(position, normal, uv, tint, index, facts, draws, number, view, lens, out, at, ordered):
     """Bring a mesh to the screen, cut at the near plane; returns how many polygons there are then.
 
     Parameters
@@ -68,6 +72,8 @@ def project(position, normal, uv, tint, index, draws, number, view, lens, out, a
     tint : float64 array (n, 4), or (1, 4) where all corners have the same
     index : int64 array (m, 3)
         Counter-clockwise as seen from the front.
+    facts : float64 array (m, 5), or (1, 5) where all triangles have the same
+        See `mesh.FACTS`.
     draws, number : DRAW array and the place of this draw in it
     view : float64 array (3, 4)
         World to camera: right, up, forward.
@@ -86,7 +92,7 @@ def project(position, normal, uv, tint, index, draws, number, view, lens, out, a
     count = at
     t = 0
     while t < index.shape[0]:
-        four = _same_face(position, uv, tint, index, t)
+        four = _same_face(position, uv, tint, index, facts, t)
         n = 4 if four else 3
         inside = 0
         for k in range(n):
@@ -179,6 +185,8 @@ def project(position, normal, uv, tint, index, draws, number, view, lens, out, a
                        (o.down[1] * w0) ** 2 + (o.down[2] * h0) ** 2) * z * z
             o.level, o.share = level_of(np.float32(rho2 if rho2 > 1.001 else 1.0), levels_of(chain) - 1)
         o.bias = draw.bias
+        for k in range(5):
+            o.own[k] = np.float32(facts[first if facts.shape[0] > 1 else 0, k])
         if draw.slope > 0 and not ordered:
             # The change of depth per pixel at its middle: 1/w is straight on screen, w is not.
             mx, my = 0.0, 0.0

@@ -33,6 +33,7 @@ from mivex.core.stage.kernels.effects import (
     CONTACT,
     EROSION,
     FLOW,
+    FRAMES,
     GLASS,
     HALO,
     RECOLOUR,
@@ -97,7 +98,7 @@ def surface_of(draw, poly, value, i, iw, hold):
     v = fma1(gv, f, load1(value + np.uint64(8))) * w
     hw, hu, hv = np.float32(poly.down[0]), np.float32(poly.down[1]), np.float32(poly.down[2])
     if draw.special & FLOW:
-        u, v = bent(draw, u, v)
+        u, v = bent(draw, u, v, poly.own[1])
     at = hold
     c = splat4(one)
     level, share, wide, high = poly.level, poly.share, np.int64(0), np.int64(0)
@@ -110,6 +111,9 @@ def surface_of(draw, poly, value, i, iw, hold):
             if k > 0 or not poly.flat:
                 level, share = lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv)
         got = trilinear4(chain, u, v, level, share, draw.wrap)
+        if draw.special & FRAMES and poly.own[4] > 0:
+            got = lerp4(got, trilinear4(chain, u + poly.own[2], v + poly.own[3], level, share, draw.wrap),
+                        splat4(poly.own[4]))
         if k == 0:
             c, own = got, np.float32(level) + share
         store4(at + np.uint64(16 * k), got)
@@ -123,9 +127,9 @@ def surface_of(draw, poly, value, i, iw, hold):
                                 fma1(np.float32(poly.across[7]), f, load1(value + np.uint64(28))) * w,
                                 fma1(np.float32(poly.across[8]), f, load1(value + np.uint64(32))) * w,
                                 fma1(np.float32(poly.across[9]), f, load1(value + np.uint64(36))) * w))
-    source = worn(draw, c, tint) if draw.special & EROSION else mul4(c, tint)
+    source = worn(draw, c, tint, poly.own[0]) if draw.special & EROSION else mul4(c, tint)
     if draw.special & BROKEN:
-        source = broken(draw, source, u, v)
+        source = broken(draw, source, u, v, poly.own[1], _input(draw.mask, hold))
     if draw.special & HALO and not draw.lit:
         source = with_halo4(draw, source, load4(hold))
     rough, metal, occlusion = _input(draw.rough, hold), _input(draw.metal, hold), _input(draw.occlusion, hold)

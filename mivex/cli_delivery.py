@@ -1,0 +1,225 @@
+"""Commands at the end of the work: check against limits, deliver, take in what was delivered."""
+
+import json
+import sys
+import time
+from pathlib import Path
+from typing import Annotated, Any
+
+import typer
+
+from mivex.core.base.errors import MivexError
+
+Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
+
+
+def _listed(paths: list[str]) -> list[str]:
+    """Paths as given; ``-`` stands for those on standard input, one a line or ended by NUL."""
+    rows: list[str] = []
+    for p in paths:
+        if p != "-":
+            rows.append(p)
+            continue
+        text = sys.stdin.buffer.read().decode("utf-8", "surrogateescape")
+        rows += [r for r in (text.split("\0") if "\0" in text else text.splitlines()) if r.strip()]
+    return rows
+
+
+def _said(reports: list[Any], as_json: bool) -> None:
+    findings = [f for r in reports for f in r.findings]
+    pictures = [p for r in reports for p in r.pictures]
+    if as_json:
+        print(json.dumps({"pictures": pictures, "findings": findings}, indent=2, ensure_ascii=False))
+        return
+    for r in reports:
+        for f in r.findings:
+            if not f.get("allowed"):
+                print(f"{f.get('overlay') or f.get('path')}: {f['id']}: {f['message']}")
+        for p in r.pictures:
+            if "problem" in p:
+                print(f"{p.get('overlay') or p['path']}: problem: {p['problem']}")
+    allowed = sum(bool(f.get("allowed")) for f in findings)
+    count, found = sum("problem" not in p for p in pictures), len(findings) - allowed
+    print(f"{count} picture{'' if count == 1 else 's'}, {found} finding{'' if found == 1 else 's'}"
+          + (f", {allowed} allowed" if allowed else ""))
+
+
+def check(paths: Annotated[list[str], typer.Argument(help="Pictures, projects, or results of --json that are brought "
+                                                     "together; - reads paths from standard input.")],
+          as_json: Json = False,
+          limits: Annotated[str, typer.Option(metavar="FILE", help="Which findings do not count (TOML).")] = "",
+          junit: Annotated[str, typer.Option(metavar="OUT.xml", help="Write a JUnit report as well.")] = "",
+          shard: Annotated[str, typer.Option(metavar="I/N", help="Only every N-th of the paths, from the I-th on.")] = "",
+          ) -> None:
+    """Measure pictures or projects and list what is wrong."""
+    from mivex.core.gate import counted, judged, read_limits, read_result, share_of, write_junit
+    from mivex.core.report import report_all
+
+    begun = time.monotonic()
+    rules = read_limits(limits) if limits else None
+    rows = _listed(paths)
+    if not rows:
+        raise MivexError("There is nothing to check: no path was given.")
+    if shard:
+        rows = share_of(rows, shard)
+    earlier = [r for p in rows if p.lower().endswith(".json") for r in read_result(p)]
+    fresh = [p for p in rows if not p.lower().endswith(".json")]
+    on_terminal = sys.stderr.isatty() and len(fresh) > 1
+
+    def tell(done: int, of: int) -> None:
+        if on_terminal:
+            print(f"\r{done} of {of}", end="" if done < of else "\n", file=sys.stderr, flush=True)
+
+    reports = earlier + list(report_all(fresh, tell))
+    if rules is not None:
+        reports = judged(reports, rules)
+    if junit:
+        write_junit(junit, reports, time.monotonic() - begun)
+    _said(reports, as_json)
+    problems = [p for r in reports for p in r.pictures if "problem" in p]
+    if problems:
+        whose = problems[0].get("overlay") or problems[0]["path"]
+        more = f" {len(problems) - 1} more could not be examined." if len(problems) > 1 else ""
+        raise MivexError(f"{whose}: {problems[0]['problem']}{more}")
+    if counted(reports):
+        raise typer.Exit(1)
+
+
+def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")],
+            recipe: Annotated[str, typer.Option(metavar="NAME", help="Delivery recipe for all of them: key of one that "
+                                                                     "comes "
+                                                "with Mivex, name of one of the project's, or a file.")] = "",
+            overlay: Annotated[list[str] | None, typer.Option(help="Only this overlay, by name or id; may be given several "
+                                                              "times.")] = None,
+            as_json: Json = False) -> None:
+    """Write every overlay's files by its delivery recipe, read back and compared."""
+    from mivex.core.deliver.project import deliver_project
+    from mivex.core.project.delivery import read_delivery, recipe_named
+    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.file import read_project
+    from mivex.core.project.layering import bakes_folder
+
+    doc = read_project(project)
+    only = []
+    for name in overlay or ():
+        found = [o.id for o in doc.overlays if name in (o.id, o.name)]
+        if not found:
+            raise MivexError(f"The project has no overlay “{name}”; it has {', '.join(o.name for o in doc.overlays)}.")
+        only += found
+    chosen = None
+    if recipe:
+        chosen = read_delivery(recipe) if recipe.endswith(".json") else recipe_named(recipe, doc.deliveries)
+    shop = Workshop(Path(project).resolve().parent)
+    shop.bakes = bakes_folder(Path(project).resolve())
+    on_terminal = sys.stderr.isatty()
+
+    def tell(words: str) -> None:
+        if on_terminal:
+            print(f"\r\033[K{words[:100]}", end="", file=sys.stderr, flush=True)
+
+    made = deliver_project(doc, shop, folder, only=only, recipe=chosen, tell=tell)
+    if on_terminal:
+        print("\r\033[K", end="", file=sys.stderr, flush=True)
+    if as_json:
+        print(json.dumps({
+            "overlays": [{"overlay": d.overlay, "files": [str(p) for p in d.files], "sheet": str(d.sheet),
+                          "geometry": [str(p) for p in d.others], "left_out": list(d.left_out),
+                          "not_said": made.unsaid.get(d.overlay, [])} for d in made.overlays],
+            "read_back": [{"file": c.file, "channel": c.channel, "from": c.source, "difference": c.difference,
+                           "least": round(c.low, 6), "greatest": round(c.high, 6), "levels": c.back.levels,
+                           "unchanged": not c.back.fresh} for d in made.overlays for c in d.table],
+            "motion": [str(p) for p in made.motion], "proof": str(made.proof) if made.proof else None},
+            indent=2, ensure_ascii=False))
+        return
+    for d in made.overlays:
+        print("  ".join(str(p) for p in (*d.files, d.sheet, *d.others)))
+        for words in d.left_out:
+            print(f"  left out, since no file of its recipe holds it: {words}")
+    for path in (*made.motion, *([made.proof] if made.proof else [])):
+        print(path)
+    rows = [c for d in made.overlays for c in d.table]
+    same = len({c.file for c in rows if not c.back.fresh})
+    print(f"{len({c.file for c in rows})} pictures, {len(rows)} channels read back, largest difference "
+          f"{max((c.difference for c in rows), default=0):g}" + (f"; {same} unchanged" if same else ""))
+
+
+def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery.")],  # noqa: PLR0913 (options)
+           out: Annotated[str, typer.Argument(metavar="OUT", help=".png: what the receiver draws.")] = "",
+           camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
+           size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
+           at: Annotated[float, typer.Option("--time", metavar="S", help="Second of the clock that is seen.")] = 0.0,
+           switch: Annotated[list[str] | None, typer.Option(help="What the receiver does: own-mips, no-encoding, green, "
+                                                            "smaller, blocks, display, opaque; may be given several "
+                                                            "times.")] = None,
+           limit: Annotated[int, typer.Option(metavar="N", help="Longest side under the switch smaller.")] = 256,
+           against: Annotated[str, typer.Option(metavar="PROJECT", help="Compare with this project's stage.")] = "",
+           table: Annotated[bool, typer.Option("--table", help="Try every switch on every overlay.")] = False,
+           as_json: Json = False) -> None:
+    """Load a delivery as a game's runtime would, and draw it: only what was delivered is read."""
+    from mivex.core.intake.compare import difference, draw, only_delivered, row_words, survival
+    from mivex.core.intake.loader import load
+    from mivex.core.intake.switches import BY_KEY, switched
+    from mivex.core.picture.encode import write_picture
+    from mivex.core.stage.camera import View
+
+    parts = size.lower().split("x")
+    if len(parts) != 2 or not all(p.isdigit() and 1 <= int(p) <= 8192 for p in parts):
+        raise MivexError(f"--size takes WIDTHxHEIGHT between 1x1 and 8192x8192, not “{size}”.")
+    if out and Path(out).suffix.lower() != ".png":
+        raise MivexError(f"“{out}”: what the receiver draws is written as .png.")
+    keys = frozenset(switch or ())
+    if unknown := sorted(keys - BY_KEY.keys()):
+        raise MivexError(f"There is no switch “{unknown[0]}”; there are {', '.join(BY_KEY)}.")
+    if not 1 <= limit <= 16384 or not 0 <= at <= 3600:
+        raise MivexError("--limit takes 1 to 16384 texels, --time 0 to 3600 seconds.")
+    whole = load(folder)
+    received = switched(whole, keys, limit)
+    cameras = {c.name: c for c in whole.doc.cameras}
+    if camera and camera not in cameras:
+        raise MivexError(f"There is no camera “{camera}”; the delivery has {', '.join(cameras)}.")
+    view = View(cameras[camera] if camera else whole.doc.cameras[0], int(parts[0]), int(parts[1]), at)
+    words: dict[str, Any] = {"overlays": len(whole.doc.overlays), "effects": len(whole.doc.effects),
+                             "left_out": dict(whole.left_out)}
+    drawn = draw(received, view) if out or against or keys else None
+    if out and drawn is not None:
+        write_picture(out, (drawn / 255).astype("float32"), 8)
+    if drawn is not None and keys:
+        words["switched"] = {"switches": sorted(keys), **difference(drawn, draw(whole, view)).figures}
+    if drawn is not None and against:
+        from mivex.core.proving import Stage
+        from mivex.core.scene import codes_of, render
+
+        stage = Stage.read(against)
+        doc = only_delivered(stage.doc, whole)
+        meant = codes_of(render(doc, stage.textures, view, stage.meshes), doc)
+        words["against"] = difference(drawn, meant).figures
+    if table:
+        on_terminal = sys.stderr.isatty()
+
+        def tell(share: float) -> None:
+            if on_terminal:
+                print(f"\r{share:.0%}", end="" if share < 1 else "\n", file=sys.stderr, flush=True)
+
+        words["table"] = [row_words(r) for r in survival(whole, side=limit, tell=tell)]
+    if as_json:
+        print(json.dumps(words, indent=2, ensure_ascii=False))
+        return
+    print(f"{words['overlays']} overlays, {words['effects']} effects")
+    for name, lost in whole.left_out.items():
+        print(f"{name}: not delivered: {', '.join(lost)}")
+    for key in ("switched", "against"):
+        if key in words:
+            f = words[key]
+            print(f"{key}: {f['within']:.2%} of pixels within 2 of 255, mean {f['mean']:.3f}, largest {f['largest']:.0f}")
+    for r in words.get("table", ()):
+        shown = "  ".join(f"{k} {v['difference']:g}{'' if v['survives'] else ' !'}" for k, v in r["switches"].items())
+        print(f"{r['overlay']}: {shown or 'no camera sees it'}")
+
+
+def desktop(remove: Annotated[bool, typer.Option("--remove", help="Take them away again.")] = False) -> None:
+    """Put Mivex into the desktop's menu, with its kind of file and its icon."""
+    from mivex.core.desktop import install
+    from mivex.core.desktop import remove as take_away
+
+    for path in take_away() if remove else install():
+        print(path)

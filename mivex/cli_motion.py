@@ -1,0 +1,88 @@
+"""Commands for what moves: particles at a time, and the stage over a run of the clock."""
+
+import json
+from pathlib import Path
+from typing import Annotated, Any
+
+import typer
+
+from mivex.core.base.errors import MivexError
+
+MOST_FRAMES = 3600
+
+
+def simulate(project: str, effect: Annotated[str, typer.Argument(help="Its name or id.")],
+             time: Annotated[float, typer.Option(metavar="S", help="Second of the clock.")],
+             seed: Annotated[int, typer.Option(metavar="N", help="Another seed than the effect's.")] = -1,
+             as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
+    """List the particles of an effect at a time."""
+    from mivex.core.playing import particle_rows
+    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.file import read_project
+    from mivex.core.scene import meshes_read, world_of
+
+    if not 0 <= time <= 3600:
+        raise MivexError(f"--time takes 0 to 3600 seconds, not {time:g}.")
+    doc = read_project(project)
+    named = [e for e in doc.effects if effect in (e.id, e.name)]
+    if not named:
+        there = ", ".join(e.name for e in doc.effects)
+        raise MivexError(f"The project has no effect “{effect}”; it has {there or 'none'}.")
+    chosen = named[0]
+    if seed >= 0:
+        if seed > 2**31 - 1:
+            raise MivexError(f"--seed takes 0 to {2**31 - 1}, not {seed}.")
+        chosen = chosen.model_copy(update={"seed": seed})
+        doc = doc.model_copy(update={"effects": tuple(chosen if e.id == chosen.id else e for e in doc.effects)})
+    shop = Workshop(Path(project).resolve().parent)
+    world = world_of(doc, {p: shop.mesh(p).mesh for p in meshes_read(doc)})
+    counts = {}
+    for o in doc.overlays:
+        if o.sheet.grids and o.source.ready:
+            start = shop.start_of(o)
+            counts[o.id] = len(o.sheet.cells(start.width, start.height))
+    rows = particle_rows(doc, chosen, world, time, counts)
+    if as_json:
+        print(json.dumps({"time": time, "particles": rows}, ensure_ascii=False))
+        return
+    print(f"“{chosen.name}” at {time:g} s: {len(rows)} particles")
+    for r in rows:
+        at = " ".join(f"{v:.3f}" for v in r["position"])
+        print(f"  {r['emitter']} {r['birth']}  {r['age']:.3f} of {r['life']:.3f} s  [{at}]  {r['size'][0]:.3f} × "
+              f"{r['size'][1]:.3f} m  opacity {r['opacity']:.3f}  frame {r['frame']}")
+
+
+def render_frames(stage: Any, out: str, view: Any, frames: str, fps: float, *, exact: bool) -> None:
+    """Write frames A to B of a stage's clock: numbered pictures, or one animated WebP."""
+    import sys
+    from dataclasses import replace
+
+    from mivex.core.picture.animated import write_webp
+    from mivex.core.picture.encode import write_picture
+    from mivex.core.scene import codes_of
+    from mivex.core.stage.exact import draw_exact
+    from mivex.core.stage.passes import draw_all
+
+    parts = frames.split(":")
+    if len(parts) != 2 or not all(p.strip().isdigit() for p in parts) or int(parts[0]) > int(parts[1]):
+        raise MivexError(f"--frames takes A:B, two whole numbers that do not fall, not “{frames}”.")
+    first, last = int(parts[0]), int(parts[1])
+    if last - first >= MOST_FRAMES or last / fps > 3600:
+        raise MivexError(f"--frames takes at most {MOST_FRAMES} frames, up to second 3600.")
+    path, codes = Path(out), []
+    digits = max(4, len(str(last)))
+    draw = draw_exact if exact else draw_all
+    for k in range(first, last + 1):
+        seen = replace(view, time=k / fps)
+        drawn = draw(stage.draws(seen), seen, stage.doc.lighting)
+        if path.suffix.lower() == ".webp":
+            codes.append(codes_of(drawn, stage.doc))
+        elif path.suffix.lower() == ".exr":
+            write_picture(path.with_name(f"{path.stem}-{k:0{digits}d}.exr"), drawn.colour, 32)
+        else:
+            write_picture(path.with_name(f"{path.stem}-{k:0{digits}d}.png"),
+                          (codes_of(drawn, stage.doc) / 255).astype("float32"), 8)
+        if sys.stderr.isatty():
+            print(f"\r{k - first + 1} of {last - first + 1}", end="" if k < last else "\n", file=sys.stderr, flush=True)
+    if codes:
+        write_webp(path, codes, fps)

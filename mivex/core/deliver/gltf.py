@@ -1,0 +1,358 @@
+"""glTF 2.0 of an overlay: the geometry of its placements, its material as far as glTF can say it, and what it cannot.
+
+References
+----------
+Khronos, *glTF 2.0 Specification*, and its ratified extensions KHR_materials_unlit, _ior, _transmission, _volume,
+_emissive_strength, _variants and KHR_texture_transform.
+"""
+
+import json
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex import __version__
+from mivex.core.base.types import Doubles, Floats
+from mivex.core.deliver.sources import Surfaces
+from mivex.core.material.material import Material
+from mivex.core.picture.encode import picture_bytes
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.project.delivery import COLOUR_ALPHA, STOCK, FilePlan
+from mivex.core.project.document import Document, Overlay
+from mivex.core.stage.mesh import Mesh
+
+ALPHA_MODES = {"Solid": "OPAQUE", "Cutout": "MASK", "Dithered": "BLEND", "Translucent": "BLEND", "Premultiplied": "BLEND",
+               "Additive": "BLEND", "Multiply": "BLEND"}
+_FLOAT, _UINT = 5126, 5125
+_ARRAY, _ELEMENTS = 34962, 34963
+_REPEAT, _CLAMP, _LINEAR, _TRILINEAR = 10497, 33071, 9729, 9987
+
+
+def unsaid(o: Overlay, doc: Document) -> list[str]:
+    """What of an overlay glTF cannot say, each in a few words; it stands in ``extras`` and in the blend sheet."""
+    m, rows = o.material, []
+    if m.blend in ("Additive", "Multiply", "Premultiplied"):
+        rows.append(f"blend {m.blend} (written as BLEND)")
+    if m.blend == "Dithered":
+        rows.append("dots in place of blending (written as BLEND)")
+    if m.nudge:
+        rows.append(f"order nudge {m.nudge:+d}")
+    if m.group not in ("Blended", "Solid", "Cutout"):
+        rows.append(f"draw group {m.group}")
+    if m.depth_bias or m.slope_bias:
+        rows.append("depth bias")
+    if m.depth_write != (m.blend in ("Solid", "Cutout")) or not m.depth_test:
+        rows.append("its own depth test and depth write")
+    if m.depth_first or m.back_first:
+        rows.append("its own order of faces")
+    if o.sheet.grids:
+        rows.append("frames that play (the first is shown)")
+    if any(p.mount == "billboard" for p in o.places):
+        rows.append("panels that turn to the camera")
+    names = {"erosion": m.erosion.form != "none", "two tones": m.tones.on, "recolouring": m.recolour.on,
+             "flow": m.flow.strength > 0, "halo": m.halo.strength > 0, "contact fade": m.contact.distance > 0,
+             "break-up": m.breakup.amount > 0, "frost": m.glass.on and m.glass.frost > 0,
+             "edges of glass": m.glass.on}
+    rows += [k for k, there in names.items() if there]
+    if any(part.overlay == o.id for e in doc.effects for part in e.parts):
+        rows.append("motion (see the motion file)")
+    return rows
+
+
+@dataclass
+class _Builder:
+    """Collects what a file is made of; indices are given as things are added."""
+
+    blob: bytearray = field(default_factory=bytearray)
+    views: list[dict[str, Any]] = field(default_factory=list)
+    accessors: list[dict[str, Any]] = field(default_factory=list)
+    images: list[dict[str, Any]] = field(default_factory=list)
+    textures: list[dict[str, Any]] = field(default_factory=list)
+    samplers: list[dict[str, Any]] = field(default_factory=list)
+    materials: list[dict[str, Any]] = field(default_factory=list)
+    meshes: list[dict[str, Any]] = field(default_factory=list)
+    nodes: list[dict[str, Any]] = field(default_factory=list)
+    used: set[str] = field(default_factory=set)
+
+    def view(self, data: bytes, target: int | None = None) -> int:
+        self.blob += bytes(-len(self.blob) % 4)
+        row: dict[str, Any] = {"buffer": 0, "byteOffset": len(self.blob), "byteLength": len(data)}
+        if target:
+            row["target"] = target
+        self.blob += data
+        self.views.append(row)
+        return len(self.views) - 1
+
+    def floats(self, values: NDArray, *, bounds: bool = False) -> int:
+        v = np.ascontiguousarray(values, np.float32)
+        row: dict[str, Any] = {"bufferView": self.view(v.tobytes(), _ARRAY), "componentType": _FLOAT, "count": len(v),
+                               "type": f"VEC{v.shape[1]}"}
+        if bounds:
+            row |= {"min": [float(x) for x in v.min(axis=0)], "max": [float(x) for x in v.max(axis=0)]}
+        self.accessors.append(row)
+        return len(self.accessors) - 1
+
+    def numbers(self, values: NDArray) -> int:
+        v = np.ascontiguousarray(values.reshape(-1), np.uint32)
+        self.accessors.append({"bufferView": self.view(v.tobytes(), _ELEMENTS), "componentType": _UINT, "count": len(v),
+                               "type": "SCALAR"})
+        return len(self.accessors) - 1
+
+    def use(self, extension: str) -> str:
+        self.used.add(extension)
+        return extension
+
+
+PictureName = Callable[[FilePlan, Texture], str]
+
+
+def _straight(t: Texture) -> Texture:
+    """A texture as glTF wants it: colour not multiplied by alpha, 8 bits."""
+    values: Floats = t.values
+    if t.premultiplied:
+        a = values[..., 3:]
+        light = values[..., :3] if t.data else to_linear(values[..., :3])
+        light = np.divide(light, a, out=light.copy(), where=a > 0)
+        values = np.concatenate([np.clip(light if t.data else to_display(light), 0, 1), a], axis=2)
+    return Texture(values, traits=t.traits.but(premultiplied=False, coverage=0.0, weighed=False), bits=8)
+
+
+_PLANS = {f.pattern: f.model_copy(update={"always": False, "format": "png", "bits": 8}) for f in STOCK["surface"].files}
+_BASE = _PLANS["{name}"].model_copy(update={"channels": dict(COLOUR_ALPHA)})
+
+
+class _Pictures:
+    """Pictures of an overlay's material in a file: embedded, or named beside it."""
+
+    def __init__(self, build: _Builder, surfaces: Surfaces, name: PictureName | None) -> None:
+        self.build, self.surfaces, self.name = build, surfaces, name
+
+    def add(self, o: Overlay, plan: FilePlan) -> int | None:
+        """Index of the texture of a plan; None where nothing varies in it."""
+        made = self.surfaces.file(o, plan, 8)
+        if made is None:
+            return None
+        made = _straight(made)
+        b = self.build
+        if self.name is None:
+            values = made.values if made.has_alpha else np.ascontiguousarray(made.values[..., :3])
+            png = picture_bytes(".png", values, 8, data=made.data)
+            b.images.append({"bufferView": b.view(png), "mimeType": "image/png", "name": plan.pattern.format(
+                name=o.name, kind=o.kind)})
+        else:
+            b.images.append({"uri": self.name(plan, made)})
+        wrap = _REPEAT if o.material.tiling else _CLAMP
+        sampler = {"magFilter": _LINEAR, "minFilter": _TRILINEAR, "wrapS": wrap, "wrapT": wrap}
+        if sampler not in b.samplers:
+            b.samplers.append(sampler)
+        b.textures.append({"source": len(b.images) - 1, "sampler": b.samplers.index(sampler)})
+        return len(b.textures) - 1
+
+
+def _placed(build: _Builder, m: Material, cell: Sequence[float] | None, second: bool) -> dict[str, Any]:
+    """What every reference to a texture says of where it is read."""
+    more: dict[str, Any] = {"texCoord": 1} if second else {}
+    (a, _, c), (_, e, f) = m.mapping.rows
+    if m.mapping.turn:
+        a, e, c, f = 1.0, 1.0, 0.0, 0.0  # turned UVs are written into the mesh
+    if cell:
+        w, h = cell[2] - cell[0], cell[3] - cell[1]
+        a, c, e, f = a * w, c * w + cell[0], e * h, f * h + cell[1]
+    if (a, e, c, f) != (1.0, 1.0, 0.0, 0.0):
+        more["extensions"] = {build.use("KHR_texture_transform"): {"offset": [c, f], "scale": [a, e]}}
+    return more
+
+
+def _material(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture, second: bool) -> int:
+    m, f = o.material, o.material.finish
+    cells = texture.traits.cells
+    where = _placed(build, m, cells[0] if cells else None, second)
+    tint = [float(v) for v in to_linear(np.array(m.tint, np.float32))]
+    pbr: dict[str, Any] = {"baseColorFactor": [*tint, m.opacity if m.blend != "Solid" else 1.0]}
+    base = pictures.add(o, _BASE)
+    if base is not None:
+        pbr["baseColorTexture"] = {"index": base, **where}
+    made: dict[str, Any] = {"name": o.name, "pbrMetallicRoughness": pbr, "alphaMode": ALPHA_MODES[m.blend],
+                            "doubleSided": m.both_faces, "extras": {"mivex": _extras(m)}}
+    if m.blend == "Cutout":
+        made["alphaCutoff"] = m.cutoff
+    packed = pictures.add(o, _PLANS["{name}_orm"])
+    if packed is None:
+        pbr |= {"roughnessFactor": f.roughness.value, "metallicFactor": f.metal.value}
+    else:
+        pbr["metallicRoughnessTexture"] = {"index": packed, **where}
+        made["occlusionTexture"] = {"index": packed, **where}
+    normal = pictures.add(o, _PLANS["{name}_normal"])
+    if normal is not None:
+        made["normalTexture"] = {"index": normal, "scale": f.normal.strength, **where}
+    _glow(build, o, pictures, texture, made, where)
+    ext: dict[str, Any] = {}
+    if not m.lit:
+        ext[build.use("KHR_materials_unlit")] = {}
+    elif m.glass.on:
+        ext[build.use("KHR_materials_ior")] = {"ior": m.glass.index}
+        if m.glass.reads:
+            ext[build.use("KHR_materials_transmission")] = {"transmissionFactor": 1.0}
+            solid = m.glass.thickness if m.glass.body == "solid" else 0.0
+            ext[build.use("KHR_materials_volume")] = {"thicknessFactor": solid}
+    if "extensions" in made:
+        ext |= made["extensions"]
+    if ext:
+        made["extensions"] = ext
+    build.materials.append(made)
+    return len(build.materials) - 1
+
+
+def _glow(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture, made: dict[str, Any],
+          where: dict[str, Any]) -> None:
+    f = o.material.finish
+    strength = f.glow.strength or (1.0 if "emissive" in texture.channels else 0.0)
+    if strength <= 0:
+        return
+    rgb = to_linear(np.array(f.glow.colour, np.float32)) * np.float32(strength)
+    top = max(float(rgb.max()), 1.0)
+    made["emissiveFactor"] = [min(1.0, float(v) / top) for v in rgb]
+    glow = pictures.add(o, _PLANS["{name}_glow"])
+    if glow is not None:
+        made["emissiveTexture"] = {"index": glow, **where}
+    if top > 1:
+        made["extensions"] = {build.use("KHR_materials_emissive_strength"): {"emissiveStrength": top}}
+
+
+def _extras(m: Material) -> dict[str, Any]:
+    return {"blend": m.blend, "draw_group": m.group, "order_nudge": m.nudge, "depth_bias_metres": m.depth_bias / 1000,
+            "slope_bias": m.slope_bias, "depth_test": m.depth_test, "depth_write": m.depth_write}
+
+
+def tangents(position: Doubles, normal: Doubles, uv: Doubles, index: NDArray[np.int64]) -> Doubles:
+    """Tangents (n, 4) of corners: where the picture's right lies, and the sign of the bitangent, which points up it.
+
+    Lengyel (2001), *Computing Tangent Space Basis Vectors for an Arbitrary Mesh*; glTF 2.0, 3.7.2.1: green is up, and UVs
+    begin at the top left.
+    """
+    p, t = position[index], uv[index]
+    e1, e2 = p[:, 1] - p[:, 0], p[:, 2] - p[:, 0]
+    (u1, v1), (u2, v2) = (t[:, 1] - t[:, 0]).T, (t[:, 2] - t[:, 0]).T
+    area = u1 * v2 - u2 * v1
+    k = np.sign(area)[:, None]
+    right, down = (e1 * v2[:, None] - e2 * v1[:, None]) * k, (e2 * u1[:, None] - e1 * u2[:, None]) * k
+    sums = np.zeros((2, *position.shape))
+    for corner in range(3):
+        np.add.at(sums[0], index[:, corner], right)
+        np.add.at(sums[1], index[:, corner], down)
+    along = sums[0] - normal * (normal * sums[0]).sum(axis=1, keepdims=True)
+    length = np.linalg.norm(along, axis=1, keepdims=True)
+    # Where UVs do not turn, any direction across the normal will do.
+    other = np.cross(normal, np.where(np.abs(normal[:, :1]) < 0.9, [[1.0, 0.0, 0.0]], [[0.0, 1.0, 0.0]]))
+    along = np.where(length > 1e-12, along, other)
+    along /= np.maximum(np.linalg.norm(along, axis=1, keepdims=True), 1e-12)
+    sign = np.where((np.cross(normal, along) * -sums[1]).sum(axis=1) < 0, -1.0, 1.0)
+    return np.concatenate([along, sign[:, None]], axis=1)
+
+
+def _geometry(build: _Builder, mesh: Mesh, m: Material, bumps: int | None = None) -> dict[str, Any]:
+    """Attributes and triangles of a mesh; ``bumps``: the UV set that its normal map is read by."""
+    # Corners that no triangle uses would be more than is drawn.
+    used, index = np.unique(mesh.index, return_inverse=True)
+    normal = mesh.normal[used].astype(np.float32)
+    normal /= np.maximum(np.linalg.norm(normal, axis=1, keepdims=True), 1e-12)
+    uvs = [mesh.uv0[used]] + ([mesh.uv1[used]] if mesh.uv1 is not None else [])
+    if m.mapping.turn:
+        (a, b, c), (d, e, f) = m.mapping.rows
+        uvs = [uv @ np.array([[a, d], [b, e]]) + (c, f) for uv in uvs]
+    attributes = {"POSITION": build.floats(mesh.position[used], bounds=True), "NORMAL": build.floats(normal)}
+    attributes |= {f"TEXCOORD_{k}": build.floats(uv) for k, uv in enumerate(uvs)}
+    if bumps is not None and bumps < len(uvs):
+        made = tangents(mesh.position[used], normal.astype(np.float64), uvs[bumps], index.reshape(-1, 3))
+        attributes["TANGENT"] = build.floats(made)
+    if mesh.tint is not None:
+        attributes["COLOR_0"] = build.floats(np.clip(mesh.tint[used], 0, 1))
+    return {"attributes": attributes, "indices": build.numbers(index.reshape(-1, 3)), "mode": 4}
+
+
+def bare_gltf(mesh: Mesh, name: str, grey: float = 0.5, rough: float = 0.6) -> bytes:
+    """A mesh of plain grey as one binary file: surroundings of the artist's."""
+    build = _Builder()
+    build.materials.append({"name": name, "pbrMetallicRoughness": {
+        "baseColorFactor": [grey, grey, grey, 1.0], "metallicFactor": 0.0, "roughnessFactor": rough}, "doubleSided": True})
+    part = _geometry(build, mesh, Material())
+    build.meshes.append({"name": name, "primitives": [part | {"material": 0}]})
+    build.nodes.append({"name": name, "mesh": 0})
+    return _binary(_tree(build, []), bytes(build.blob))
+
+
+def overlay_gltf(o: Overlay, doc: Document, texture: Texture, surfaces: Surfaces, meshes: Sequence[tuple[int, Mesh]], *,
+                 beside: str = "", name: PictureName | None = None) -> tuple[bytes, bytes]:
+    """An overlay as glTF.
+
+    Parameters
+    ----------
+    o : Overlay
+    doc : Document
+        Where its variants are found.
+    texture : Texture
+        Its own.
+    surfaces : Surfaces
+    meshes : sequence of (int, Mesh)
+        Number, from 1, and mesh of each placement, in the world.
+    beside : str
+        File name of the binary part; empty: everything in one file.
+    name : callable, optional
+        Gives the file name of a picture beside it; none: pictures are embedded.
+
+    Returns
+    -------
+    (bytes, bytes)
+        The file, and its binary part where that lies beside it.
+    """
+    build = _Builder()
+    pictures = _Pictures(build, surfaces, name)
+    second = bool(o.material.mapping.uv_set) and all(m.uv1 is not None for _, m in meshes)
+    variants = [v for v in doc.overlays if v.variant_of == o.id and v.source.ready]
+    materials = [_material(build, v, pictures, surfaces.texture_of(v), second) for v in (o, *variants)]
+    names = [o.name, *(v.name for v in variants)]
+    bumps = int(second) if any("normalTexture" in build.materials[k] for k in materials) else None
+    for number, mesh in meshes:
+        part: dict[str, Any] = _geometry(build, mesh, o.material, bumps) | {"material": materials[0]}
+        if variants:
+            part["extensions"] = {build.use("KHR_materials_variants"): {
+                "mappings": [{"material": k, "variants": [i]} for i, k in enumerate(materials)]}}
+        place = o.places[number - 1]
+        build.meshes.append({"name": f"{o.name} {number}", "primitives": [part]})
+        node: dict[str, Any] = {"name": f"{o.name} {number}", "mesh": len(build.meshes) - 1}
+        turns = "" if place.mount != "billboard" else "upright" if place.upright else "camera"
+        node["extras"] = {"mivex": {"overlay": o.name, "place": number} | ({"turns_to": turns} if turns else {})}
+        build.nodes.append(node)
+    tree = _tree(build, names if variants else [])
+    tree["asset"]["extras"] = {"mivex": {"not_said": unsaid(o, doc)}}
+    if beside:
+        tree["buffers"] = [{"byteLength": len(build.blob), "uri": beside}]
+        return (json.dumps(tree, indent=1, ensure_ascii=False) + "\n").encode(), bytes(build.blob)
+    return _binary(tree, bytes(build.blob)), b""
+
+
+def _tree(build: _Builder, variants: Sequence[str]) -> dict[str, Any]:
+    tree: dict[str, Any] = {
+        "asset": {"version": "2.0", "generator": f"Mivex {__version__}"}, "scene": 0,
+        "scenes": [{"nodes": list(range(len(build.nodes)))}], "nodes": build.nodes, "meshes": build.meshes,
+        "accessors": build.accessors, "bufferViews": build.views, "buffers": [{"byteLength": len(build.blob)}],
+        "materials": build.materials}
+    tree |= {k: v for k, v in (("images", build.images), ("textures", build.textures), ("samplers", build.samplers)) if v}
+    if build.used:
+        tree["extensionsUsed"] = sorted(build.used)
+    if variants:
+        tree["extensions"] = {"KHR_materials_variants": {"variants": [{"name": n} for n in variants]}}
+    return tree
+
+
+def _binary(tree: Mapping[str, Any], blob: bytes) -> bytes:
+    """One binary file, through the library that knows its layout."""
+    from pygltflib import GLTF2
+
+    made: Any = GLTF2.from_json(json.dumps(tree))
+    made.set_binary_blob(blob)
+    return b"".join(made.save_to_bytes())

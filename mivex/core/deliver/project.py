@@ -1,0 +1,270 @@
+"""Delivering a project, or some of its overlays: pictures, blend sheets, geometry, motion, the list, the proof sheet."""
+
+import json
+from collections.abc import Callable, Mapping, Sequence
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from mivex import __version__
+from mivex.core.base.bands import WORKERS
+from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.store import Batch, encoded, read_bytes
+from mivex.core.base.types import Floats
+from mivex.core.coats import file_key, pictures_read, read_by
+from mivex.core.deliver.deliver import Bench, Delivered, Planned, deliver, file_name, stage_json
+from mivex.core.deliver.gltf import bare_gltf, overlay_gltf, unsaid
+from mivex.core.deliver.motion_file import motion_file
+from mivex.core.deliver.sources import Surfaces
+from mivex.core.layers.masks import Values
+from mivex.core.motion.model import Effect
+from mivex.core.picture.texture import Texture
+from mivex.core.project.delivery import DeliveryRecipe, FilePlan
+from mivex.core.project.document import Document, Overlay
+from mivex.core.project.evaluate import Workshop
+from mivex.core.project.file import absolute, paths_of
+from mivex.core.project.layering import Ask
+from mivex.core.scene import lasting_mesh, meshes_read, world_of
+from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.surroundings import World
+
+LIST = "delivery.json"
+"""Name of the list of a delivery."""
+LIST_VERSION = 1
+AROUND = "surroundings.glb"
+
+
+@dataclass(frozen=True, eq=False)
+class Delivery:
+    """What was delivered.
+
+    Attributes
+    ----------
+    overlays : list of Delivered
+    motion : list of Path
+    listing : Path
+    proof : Path, optional
+    unsaid : mapping of overlay name to list of str
+        What its glTF cannot say.
+    """
+
+    overlays: list[Delivered]
+    motion: list[Path]
+    listing: Path
+    proof: Path | None
+    unsaid: Mapping[str, list[str]]
+
+
+def bench_of(doc: Document, shop: Workshop, stop: Callable[[], bool] = lambda: False) -> Bench:
+    """What delivering needs of a project; raises MivexError where something cannot be read."""
+    others: dict[str, Texture] = {file_key(p, m): shop.file_texture(p, m) for p, m in pictures_read(doc)}
+    for o in doc.overlays:
+        for key in read_by(o.material):
+            other = doc.overlay(key)
+            if other is not None and other.source.ready and key not in others:
+                others[key] = shop.texture(other, doc, stop=stop)
+
+    def mask_of(o: Overlay, number: int) -> Floats:
+        rows = [r for r in o.layers.walk()]
+        if number > len(rows):
+            raise MivexError(f"“{o.name}” has {len(rows)} layers; its delivery asks for the mask of layer {number}.")
+        ask = Ask(stop, doc=doc)
+        start = shop.start_of(o)
+        found = Values(o.layers, shop.outside(o, ask)).mask(rows[number - 1])
+        return np.clip(np.broadcast_to(found, (start.height, start.width)), 0, 1)
+
+    def height_of(o: Overlay) -> Floats | None:
+        height = shop.graph.value(shop.node_of(o, Ask(stop, doc=doc)), stop).surface.channels.get("height")
+        return None if height is None else height[..., 0]
+
+    avoid = frozenset(Path(absolute(p, shop.folder)).resolve() for p in paths_of(doc))
+    return Bench(doc, others, mask_of, height_of, stop, avoid)
+
+
+def _motions(doc: Document, rows: Sequence[Planned]) -> list[Effect]:
+    wanted = {r.overlay.id for r in rows if r.recipe.motion}
+    return [e for e in doc.effects if any(p.overlay in wanted for p in _parts(e, doc))]
+
+
+def _parts(e: Effect, doc: Document) -> Sequence[Any]:
+    of = doc.effect(e.copy_of) if e.copy_of else None
+    return of.parts if of is not None else e.parts
+
+
+def deliver_project(doc: Document, shop: Workshop, folder: str | Path, *, only: Sequence[str] = (),
+                    recipe: DeliveryRecipe | None = None, stop: Callable[[], bool] = lambda: False,
+                    tell: Callable[[str], None] = lambda _: None) -> Delivery:
+    """Deliver every overlay that has a picture, or those of some ids.
+
+    Parameters
+    ----------
+    doc : Document
+    shop : Workshop
+    folder : str or Path
+    only : sequence of str
+        Ids; empty: all.
+    recipe : DeliveryRecipe, optional
+        For all of them; none: each its own.
+    stop, tell : callable
+
+    Raises
+    ------
+    MivexError, Stopped
+        Nothing was delivered then, and what lay in the folder before is untouched.
+    """
+    bench = bench_of(doc, shop, stop)
+    chosen = [o for o in doc.overlays if not only or o.id in only]
+    meshes: dict[str, Mesh] = {p: shop.mesh(p).mesh for p in meshes_read(doc)}
+    world = world_of(doc, meshes)
+
+    def texture(o: Overlay) -> Texture:
+        if stop():
+            raise Stopped
+        return shop.texture(o, doc, stop=stop)
+
+    motion: list[Path] = []
+    proof: list[Path] = []
+    lost: dict[str, list[str]] = {}
+
+    def more(batch: Batch, where: Path, rows: list[Planned], done: list[Delivered]) -> None:
+        surfaces = Surfaces(doc, texture, bench.others, bench.mask, bench.height_of)
+        def shape(row: Planned) -> None:
+            tell(f"Writing the geometry of “{row.overlay.name}”")
+            _stage_geometry(batch, row, doc, texture(row.overlay), surfaces, world)
+
+        with_geometry = [r for r in rows if r.geometry is not None]
+        with ThreadPoolExecutor(max(1, min(WORKERS, 4))) as pool:
+            for job in [pool.submit(shape, row) for row in with_geometry]:
+                job.result()
+        lost.update({r.overlay.name: unsaid(r.overlay, doc) for r in with_geometry})
+        sheets = {r.overlay.id: r.sheet.name for r in rows}
+        names: dict[str, str] = {}
+        for e in _motions(doc, rows):
+            if stop():
+                raise Stopped
+            stem = file_name(Overlay(id=e.id, name=e.name))
+            if stem.lower() in names:
+                raise MivexError(f"“{names[stem.lower()]}” and “{e.name}” would both be written as “{stem}”; give one of "
+                                 f"them "
+                                 "another name.")
+            names[stem.lower()] = e.name
+            tell(f"Writing the motion of “{e.name}”")
+            path = where / f"{stem}.motion.json"
+            stage_json(batch, path, motion_file(doc, e, sheets, world).model_dump(mode="json"))
+            motion.append(path)
+        stage = _stage(doc)
+        if doc.around.path and doc.around.path in meshes:
+            a = doc.around
+            batch.stage(where / AROUND, bare_gltf(meshes[a.path], "surroundings", a.grey, a.rough))
+        if any(r.recipe.proof for r in rows):
+            from mivex.core.deliver.proof_sheet import proof_sheet
+
+            tell("Writing the proof sheet")
+            page = where / "proof.html"
+            wanted = [(r, d) for r, d in zip(rows, done, strict=True) if r.recipe.proof]
+            batch.stage(page, encoded(proof_sheet(doc, wanted, texture, shop, lost), page))
+            proof.append(page)
+        stage_json(batch, where / LIST, _listing(where, doc, rows, done, motion, proof, stage))
+
+    done = deliver(chosen, texture, folder, tell, recipe=recipe, bench=bench, more=more)
+    return Delivery(done, motion, Path(folder) / LIST, proof[0] if proof else None, lost)
+
+
+def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture, surfaces: Surfaces,
+                    world: World) -> None:
+    """Stage the glTF of an overlay, with what lies beside it."""
+    o = row.overlay
+    assert row.geometry is not None
+    placed = [(k, lasting_mesh(o, p, texture, world)) for k, p in enumerate(o.places, 1)
+              if not (isinstance(p, MeshPlace) and p.path not in world.meshes)]
+    placed = [(k, m) for k, m in placed if len(m.index)]
+    if not placed:
+        raise MivexError(f"“{o.name}” lies on no surface, so that there is no geometry to deliver; place it first, or "
+                         f"choose "
+                         "a recipe without geometry.")
+    if row.recipe.gltf == "glb":
+        batch.stage(row.geometry, overlay_gltf(o, doc, texture, surfaces, placed)[0])
+        return
+    where = row.geometry.parent
+    stem = row.geometry.stem
+
+    def name(plan: FilePlan, picture: Texture) -> str:
+        from mivex.core.picture.encode import stage_picture
+
+        which = plan.pattern.replace("{name}", "").replace("{kind}", "") or "_base"
+        path = where / f"{stem}_gltf{which}.png"
+        if path.name not in told:
+            lanes = picture.values if picture.has_alpha else np.ascontiguousarray(picture.values[..., :3])
+            stage_picture(batch, path, lanes, 8, data=picture.data)
+            told.add(path.name)
+        return path.name
+
+    told: set[str] = set()
+    text, blob = overlay_gltf(o, doc, texture, surfaces, placed, beside=f"{stem}.bin", name=name)
+    batch.stage(where / f"{stem}.bin", blob)
+    batch.stage(row.geometry, text)
+
+
+def _stage(doc: Document) -> dict[str, Any]:
+    """What the delivery was proved on: cameras, light, surroundings, air."""
+    around = doc.around.model_copy(update={"path": AROUND if doc.around.path else ""})
+    return {"cameras": [c.model_dump(mode="json") for c in doc.cameras],
+            "lighting": doc.lighting.model_dump(mode="json"),
+            "surroundings": around.model_dump(mode="json"),
+            "wind": list(doc.air.wind)}
+
+
+def _listing(where: Path, doc: Document, rows: Sequence[Planned], done: Sequence[Delivered], motion: Sequence[Path],
+             proof: Sequence[Path], stage: dict[str, Any]) -> dict[str, Any]:
+    """The list of a delivery; overlays and motions that an earlier one wrote into the folder stay in it."""
+    overlays = {r.overlay.name: {
+        "name": r.overlay.name, "sheet": r.sheet.name, "recipe": r.recipe.name, "shown": r.overlay.shown,
+        "files": [p.name for p in d.files], "geometry": r.geometry.name if r.geometry else None}
+        for r, d in zip(rows, done, strict=True)}
+    effects = {p.name: {"file": p.name} for p in motion}
+    old = listing_of(where) if (where / LIST).is_file() else None
+    known = {o.name for o in doc.overlays}
+    for row in (old or {}).get("overlays", []):
+        # Only of this project: another project's list in the folder is replaced.
+        if row["name"] in known and row["name"] not in overlays and (where / row["sheet"]).is_file():
+            overlays[row["name"]] = row
+    for row in (old or {}).get("motion", []):
+        if (where / row["file"]).is_file():
+            effects.setdefault(row["file"], row)
+    order = [o.name for o in doc.overlays]
+    return {"delivery_list": LIST_VERSION, "written_by": f"Mivex {__version__}",
+            "overlays": [overlays[n] for n in order if n in overlays], "motion": [effects[k] for k in sorted(effects)],
+            "proof": proof[0].name if proof else None, "stage": stage}
+
+
+def listing_of(folder: str | Path) -> dict[str, Any]:
+    """The list of a delivery; raises MivexError where it is none, or was written by a newer Mivex."""
+    path = Path(folder) / LIST
+    if not Path(folder).is_dir():
+        raise MivexError(f"There is no folder “{folder}”.")
+    if not path.exists():
+        raise MivexError(f"“{folder}” holds no delivery: there is no “{LIST}” in it.")
+    try:
+        tree = json.loads(read_bytes(path))
+        version = tree["delivery_list"]
+        if version > LIST_VERSION:
+            raise MivexError(f"“{path}” was written by a newer Mivex (list {version}; this one reads {LIST_VERSION}).")
+        for row in tree["overlays"]:
+            _plain(row["sheet"])
+            str(row["name"])
+        for row in tree["motion"]:
+            _plain(row["file"])
+        return dict(tree)
+    except (ValueError, KeyError, TypeError, RecursionError):
+        raise MivexError(f"“{path}” is not the list of a delivery, or is cut short.") from None
+
+
+def _plain(name: Any) -> None:
+    """A name that leads out of the folder is none."""
+    if not isinstance(name, str) or Path(name).name != name:
+        raise ValueError
+

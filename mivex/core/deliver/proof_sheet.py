@@ -1,0 +1,105 @@
+"""The proof sheet: one self-contained page of a delivery, with pictures, settings, findings and figures."""
+
+import base64
+from collections.abc import Callable, Mapping, Sequence
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex import __version__
+from mivex.core.deliver.deliver import Delivered, Planned
+from mivex.core.findings import Subject, examine
+from mivex.core.picture.encode import picture_bytes
+from mivex.core.picture.texture import Texture
+from mivex.core.project.document import Document, Overlay
+from mivex.core.project.evaluate import Workshop
+from mivex.core.proof.flat import FlatView
+from mivex.core.proof.layouts import draw_flat
+from mivex.core.scene import codes_of, gathered, render
+from mivex.core.stage.camera import View
+
+PAGES = Path(__file__).parent.parent / "assets" / "pages"
+_STAGE = (560, 350)
+_SHOWN = (("backdrops", "over every backdrop", 360, 280), ("far", "at far sizes: as sampled, as it should be, and where "
+          "they differ", 360, 280), ("single", "its alpha", 280, 280))
+
+
+def png_uri(codes: NDArray[np.uint8]) -> str:
+    """Display codes (height, width, 3) as the address of a picture that is in the page itself."""
+    made = picture_bytes(".png", codes.astype(np.float32) / np.float32(255), 8)
+    return "data:image/png;base64," + base64.b64encode(made).decode()
+
+
+def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int) -> NDArray[np.uint8]:
+    m = o.material
+    zoom = min(width / t.width, height / t.height)
+    view = FlatView(show="alpha" if layout == "single" else "over", layout=layout, zoom=zoom,  # type: ignore[arg-type]
+                    left=(width - t.width * zoom) / 2, top=(height - t.height * zoom) / 2, blend=m.blend, opacity=m.opacity,
+                    cutoff=m.cutoff, tint=m.tint, wrap=m.tiling)
+    return draw_flat(t, view, width, height)
+
+
+def _settings(o: Overlay) -> list[tuple[str, str]]:
+    m = o.material
+    rows = [("Blend", m.blend + (f", cutoff {m.cutoff:g}" if m.blend == "Cutout" else "")), ("Opacity", f"{m.opacity:g}"),
+            ("Light", "lit" if m.lit else "shines by itself"),
+            ("Depth", f"{'tested' if m.depth_test else 'not tested'}, {'written' if m.depth_write else 'not written'}"
+             + (f", bias {m.depth_bias:g} mm" if m.depth_bias else "")),
+            ("Faces", "both" if m.both_faces else "front only"), ("Draw group", f"{m.group}, nudge {m.nudge:+d}")]
+    if o.steps:
+        rows.append(("Steps", ", ".join(s.step for s in o.steps if s.on)))
+    return rows
+
+
+def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], texture_of: Callable[[Overlay], Texture],
+                shop: Workshop, unsaid: Mapping[str, list[str]]) -> str:
+    """The page of a delivery, which opens from a file and asks for nothing else.
+
+    Parameters
+    ----------
+    doc : Document
+    wanted : sequence of (Planned, Delivered)
+        What it shows.
+    texture_of : callable
+    shop : Workshop
+    unsaid : mapping of overlay name to list of str
+        What its glTF cannot say.
+    """
+    from jinja2 import Environment, FileSystemLoader
+
+    overlays: list[dict[str, Any]] = []
+    for row, done in wanted:
+        o = row.overlay
+        t = texture_of(o)
+        subject = Subject.of(o, t)
+        fringes = subject.fringes
+        names: dict[str, list[str]] = {}
+        for c in done.table:
+            names.setdefault(c.file, []).append(f"{c.channel}: {c.source}")
+        figures = [("Alpha", f"{t.alpha.min():.3f} to {t.alpha.max():.3f}, mean {t.alpha.mean():.3f}")]
+        if fringes:
+            worst = max(fringes, key=lambda f: f.mean)
+            figures += [("Fringe, largest", f"{max(f.maximum for f in fringes):.1f} of 255"),
+                        ("Fringe, mean at its worst level", f"{worst.mean:.2f} (level {worst.level})")]
+        if t.traits.cells:
+            figures.append(("Frames", str(len(t.traits.cells))))
+        overlays.append({
+            "name": o.name, "kind": o.kind, "blend": o.material.blend, "size": f"{t.width} × {t.height}",
+            "pictures": [{"name": words, "data": png_uri(_flat(o, t, layout, w, h)), "width": w, "height": h}
+                         for layout, words, w, h in _SHOWN],
+            "files": [{"name": f, "words": ", ".join(words)} for f, words in names.items()],
+            "settings": _settings(o), "figures": figures, "lost": done.left_out, "unsaid": unsaid.get(o.name, []),
+            "findings": [{"message": f.message, "why": f.why} for f in examine(subject)]})
+    textures, meshes = gathered(doc, shop)
+    stage = []
+    for camera in doc.cameras:
+        view = View(camera, *_STAGE)
+        codes = codes_of(render(doc, textures, view, meshes), doc)
+        stage.append({"name": camera.name, "data": png_uri(codes), "width": _STAGE[0], "height": _STAGE[1]})
+    table = [c for _, d in wanted for c in d.table]
+    env = Environment(loader=FileSystemLoader(PAGES), autoescape=True, trim_blocks=False)
+    return env.get_template("proof.html").render(
+        title="Proof sheet", overlays=overlays, stage=stage, files=len({c.file for c in table}),
+        largest=max((c.difference for c in table), default=0.0), written_by=f"Mivex {__version__}") + "\n"

@@ -1,0 +1,171 @@
+"""Fewer, larger: the rate and size with which fewer sprites cover as much."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.motion.model import Effect, whole
+from mivex.core.motion.simulate import gone_at
+from mivex.core.picture.texture import Texture
+from mivex.core.playing import Flows
+from mivex.core.project.document import Document
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.looks import display_codes, tallied
+from mivex.core.stage.passes import draw_all
+from mivex.core.stage.surroundings import Surroundings, World
+
+SIDE = 192
+"""Pixels of a picture that is measured."""
+MOMENTS = 5
+"""Times that are looked at."""
+COVERED = 0.02
+"""Alpha from which a pixel counts as covered."""
+CLOSE = 0.02
+"""Share by which the covered area may differ."""
+
+
+@dataclass(frozen=True, eq=False)
+class Covering:
+    """What an effect covers and costs.
+
+    Attributes
+    ----------
+    count : float
+        Particles at once, in the mean over the times that are looked at.
+    area : float
+        Share of the picture that is covered, in the mean.
+    fragments : float
+        Of a picture, in the mean.
+    overdraw : float
+        Fragments of a covered pixel, in the mean.
+    picture : uint8 array (SIDE, SIDE, 3)
+        At the middle of these times.
+    """
+
+    count: float
+    area: float
+    fragments: float
+    overdraw: float
+    picture: NDArray[np.uint8]
+
+
+@dataclass(frozen=True, eq=False)
+class Fewer:
+    """The answer: the dials, and what the effect covers before and after."""
+
+    rate: float
+    size: float
+    before: Covering
+    after: Covering
+
+
+def _camera(doc: Document, effect: Effect, flows: Flows, world: World, times: list[float]) -> Camera:
+    spots = [p.position for t in times for part in effect.parts if not part.muted
+             for p in (flows.particles(doc, effect, part, world, t),) if len(p)]
+    if not spots:
+        raise MivexError(f"“{effect.name}” has no particles to judge.")
+    at = np.concatenate(spots)
+    low, high = at.min(axis=0), at.max(axis=0)
+    wide = max(float((high - low).max()), 0.05) + 2 * max(part.birth.width[1] for part in effect.parts) * effect.scale
+    x, y, z = (float(v) for v in (low + high) / 2)
+    return Camera(name="judge", target=(x, y, z), yaw=0.0, pitch=0.0, distance=wide * 1.9, fov=40.0)
+
+
+def times_of(effect: Effect) -> list[float]:
+    """Times at which an effect is judged: of a stream, once it is full; else over all it lasts."""
+    end = gone_at(effect)
+    longest = max((p.birth.life[1] for p in effect.parts), default=1.0)
+    if np.isinf(end):
+        begin = max(p.emission.delay + p.birth.life[1] for p in effect.parts)
+        return [float(t) for t in begin + np.linspace(0, min(longest, 4.0), MOMENTS)]
+    return [float(t) for t in np.linspace(0.15 * end, 0.85 * end, MOMENTS)]
+
+
+def covering(doc: Document, effect: Effect, textures: Mapping[str, Texture], world: World, camera: Camera,
+             times: list[float], flows: Flows | None = None) -> Covering:
+    """Measure what an effect covers by itself, seen by a camera at some times."""
+    flows = flows or Flows()
+    alone = doc.model_copy(update={"effects": (effect.model_copy(update={"shown": True, "copy_of": ""}),)})
+    empty = World(Surroundings("nothing", ()), world.meshes) if all(
+        p.life.solids == "through" for p in effect.parts) else world
+    counts, area, fragments, picture = [], [], [], None
+    for k, t in enumerate(times):
+        view = View(camera, SIDE, SIDE, t)
+        draws = flows.draws(alone, textures, view, empty)
+        counts.append(sum(len(flows.particles(alone, effect, p, empty, t)) for p in effect.parts if not p.muted))
+        drawn = draw_all([replace(d, lamp=None) for d in draws], view, doc.lighting)
+        seen, _ = tallied(draws, view, doc.lighting)
+        # Light covers too: what it adds to the ground counts as alpha does.
+        light = np.abs(drawn.colour[..., :3] - 0.18).max(axis=2)
+        covered = np.maximum(drawn.colour[..., 3], np.where(seen > 0, light, 0)) > COVERED
+        area.append(float(covered.mean()))
+        fragments.append(float(seen.sum()))
+        if k == len(times) // 2:
+            picture = display_codes(drawn, doc.lighting)
+    mean = float(np.mean(area))
+    assert picture is not None
+    return Covering(float(np.mean(counts)), mean, float(np.mean(fragments)),
+                    float(np.mean(fragments)) / max(mean * SIDE * SIDE, 1.0), picture)
+
+
+def fewer(doc: Document, effect_id: str, most: int, textures: Mapping[str, Texture], world: World, *,
+          stop: Callable[[], bool] = lambda: False) -> Fewer:
+    """Find the dials with which an effect covers as much with fewer, larger particles.
+
+    Parameters
+    ----------
+    doc : Document
+    effect_id : str
+    most : int
+        Particles that may live at once, in the mean.
+    textures, world :
+        As for drawing.
+    stop : callable
+        Asked between trials; true raises Stopped.
+
+    Raises
+    ------
+    MivexError
+        There is no such effect, it has no particles, or no size brings the area back.
+    """
+    found = doc.effect(effect_id)
+    if found is None:
+        raise MivexError("There is no such effect.")
+    effect = whole(found, doc.effects)
+    flows, times = Flows(), times_of(effect)
+    camera = _camera(doc, effect, flows, world, times)
+    before = covering(doc, effect, textures, world, camera, times, flows)
+    if before.count < 1 or before.area == 0:
+        raise MivexError(f"“{effect.name}” covers nothing that could be judged.")
+    if most < 1:
+        raise MivexError("At least one particle has to live.")
+    if most >= before.count:
+        raise MivexError(f"There are only {before.count:.0f} at once already.")
+
+    def tried(rate: float, size: float) -> Covering:
+        if stop():
+            raise Stopped
+        dials = effect.dials.model_copy(update={"rate": rate, "size": size})
+        return covering(doc, effect.model_copy(update={"dials": dials}), textures, world, camera, times, flows)
+
+    rate = effect.dials.rate * most / before.count
+    low, high = effect.dials.size, effect.dials.size * 2
+    after = tried(rate, high)
+    while after.area < before.area and high < effect.dials.size * 64:
+        low, high = high, high * 1.6
+        after = tried(rate, high)
+    if after.area < before.area * (1 - CLOSE):
+        raise MivexError(f"{most} particles cannot cover as much at any size.")
+    best = (high, after)
+    for _ in range(14):
+        size = (low + high) / 2
+        after = tried(rate, size)
+        if abs(after.area - before.area) < abs(best[1].area - before.area):
+            best = size, after
+        if abs(after.area / before.area - 1) < CLOSE / 4:
+            break
+        low, high = (size, high) if after.area < before.area else (low, size)
+    return Fewer(round(rate, 6), round(best[0], 4), before, tried(round(rate, 6), round(best[0], 4)))

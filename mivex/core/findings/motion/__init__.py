@@ -1,0 +1,1 @@
+"""Checks of effects and their particles."""

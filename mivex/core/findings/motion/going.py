@@ -1,0 +1,216 @@
+"""Checks of where particles go, what they meet, and what they cost."""
+
+import numpy as np
+
+from mivex.core.findings.base import Check, Finding, Look, MotionSubject, Repair
+from mivex.core.findings.motion.said import edit_of, found, parts_of, words_of
+from mivex.core.motion.bounds import bounds_of
+from mivex.core.motion.curves import Curve
+from mivex.core.motion.model import MOST, TICKS, Effect
+from mivex.core.motion.simulate import Particles
+from mivex.core.pixels.blends import BLENDS
+from mivex.core.project.edits import SetFields, SetPart
+from mivex.core.stage.camera import View
+
+CONTACT = 0.12
+"""Share of the particles that may cut into something solid."""
+COARSE = 2.5
+"""Pixels to a texel, on a screen of 1280 by 800, from which a sprite looks blurred."""
+CROWDED = 0.1
+"""Share of what particles cover that may be above the budget."""
+LEAP = 0.2
+"""Change of a factor from one tick to the next that is seen as a jerk."""
+
+
+def _count(s: MotionSubject) -> list[Finding]:
+    rows = []
+    for effect, i, p, o in parts_of(s):
+        e = p.emission
+        count, refused = s.refused(effect, p)
+        if refused == 0:
+            continue
+        wanted = count + refused
+        edit = edit_of(effect, i, "emission", most=min(max(int(e.most * wanted / max(count, 1) * 1.1), e.most + 1), MOST))
+        rows.append(found(
+            "motion-most", effect, p, o, refused, "births", f"{words_of(effect, p)}: of {wanted} births {refused} are "
+            f"refused, since at most "
+            f"{e.most} particles may live at once.", "The stream breaks off and comes back in gusts.", at=s.settled(effect),
+            repair=Repair("Allow more at once", (edit,)), weight=6.0))
+    return rows
+
+
+def _overdraw(s: MotionSubject) -> list[Finding]:
+    rows = []
+    for effect, _i, p, o in parts_of(s):
+        most, share = s.overdraw(effect, p)
+        if share < CROWDED:
+            continue
+        rows.append(found(
+            "motion-overdraw", effect, p, o, most, "fragments", f"{words_of(effect, p)}: up to {most:.0f} particles lie "
+            f"over one another; "
+            f"{share:.0%} of what they cover is above the budget of {s.doc.overdraw:g}.",
+            "Too many sprites cost too much; see “Fewer, larger”.", at=s.settled(effect), weight=min(most, 60.0),
+            share=round(share, 4)))
+    return rows
+
+
+def _crossing(p: Particles, s: MotionSubject) -> tuple[float, float]:
+    """Share of the particles that reach into something solid below or beside them, and how deep these reach."""
+    if not len(p):
+        return 0.0, 0.0
+    pick = np.linspace(0, len(p) - 1, min(len(p), 96)).astype(int)
+    deep = []
+    for i in pick:
+        r = float(p.size[i].min()) * 0.35
+        at = p.position[i]
+        for way in ((0.0, -r, 0.0), (r, 0.0, 0.0), (-r, 0.0, 0.0), (0.0, 0.0, -r)):
+            found = s.solids.meets(at, at + np.array(way))
+            if found is not None:
+                deep.append(r - float(np.linalg.norm(found[0] - at)))
+                break
+    return len(deep) / len(pick), float(np.mean(deep)) if deep else 0.0
+
+
+def _contact(s: MotionSubject) -> list[Finding]:
+    rows = []
+    for effect, _i, p, o in parts_of(s):
+        m = o.material
+        if m.contact.distance > 0 or not BLENDS[m.blend].see_through or not m.depth_test or s.hard(o):
+            continue
+        share, deep = _crossing(s.particles(effect, p), s)
+        if share <= CONTACT:
+            continue
+        wide = float(np.mean(p.birth.width))
+        fade = m.contact.model_copy(update={"distance": round(max(0.05, wide / 2), 3)})
+        edit = SetFields(o.id, "material", (("contact", fade),))
+        rows.append(found(
+            "motion-contact", effect, p, o, share * 100, "% of them", f"{words_of(effect, p)}: {share:.0%} of the "
+            f"particles cut into something "
+            f"solid, {deep * 100:.0f} cm deep in the mean, and “{o.name}” has no contact fade.",
+            "A hard line where smoke meets the ground.", at=s.settled(effect),
+            repair=Repair("Fade before contact", (edit,)), weight=25.0 * share))
+    return rows
+
+
+def _inside(s: MotionSubject) -> list[Finding]:
+    rows = []
+    for effect, _i, p, o in parts_of(s):
+        places = s.born(effect, p)
+        inside = sum(s.within(at) for at in places)
+        if inside < max(1, 0.05 * len(places)):
+            continue
+        share = inside / len(places)
+        up = _lifted(effect, s)
+        rows.append(found(
+            "motion-inside", effect, p, o, share * 100, "% of births", f"{words_of(effect, p)}: {share:.0%} of the "
+            f"particles are born inside "
+            "something solid.", "They are not seen, or break out of a wall.", at=p.emission.delay, repair=up,
+            weight=20.0 * share))
+    return rows
+
+
+def _lifted(effect: Effect, s: MotionSubject) -> Repair | None:
+    """Lift an effect until it is born free; None where that takes more than a metre."""
+    for step in range(1, 21):
+        lift = 0.05 * step
+        moved = effect.model_copy(update={"at": (effect.at[0], round(effect.at[1] + lift, 4), effect.at[2])})
+        if not any(s.within(at) for p in moved.parts if not p.muted for at in s.born(moved, p)):
+            return Repair(f"Lift it by {lift:.2f} m", (SetPart(effect.id, -1, "", (("at", moved.at),)),))
+    return None
+
+
+def _leap(s: MotionSubject) -> list[Finding]:
+    rows = []
+    for effect, i, p, o in parts_of(s):
+        for name in ("speed_x", "speed_y", "speed_z"):
+            curve = getattr(p.life, name)
+            if curve is None:
+                continue
+            n = max(int(p.birth.life[0] * TICKS), 2)
+            values = curve.at(np.linspace(0, 1, n + 1))
+            steps = np.abs(np.diff(values))
+            at = int(steps.argmax())
+            usual = float(np.median(steps))
+            if steps[at] < LEAP or steps[at] < 6 * max(usual, 0.01):
+                continue
+            rows.append(found(
+                "motion-leap", effect, p, o, float(steps[at]), "×", f"{words_of(effect, p)}: speed changes by "
+                f"{steps[at]:.2f} times from one tick "
+                f"to the next, {at / n:.0%} into the life.", "Particles jerk where the curve's parts meet.",
+                at=p.emission.delay + at / TICKS,
+                repair=Repair("Join the parts "
+                              "smoothly", (edit_of(effect, i, "life", **{name: _joined(curve)}),)), weight=7.0))
+    return rows
+
+
+def _joined(curve: Curve) -> Curve:
+    """A curve whose steps are drawn out over a tenth of the life."""
+    points = list(curve.points)
+    for k in range(1, len(points)):
+        if points[k][0] - points[k - 1][0] < 0.05:
+            middle = (points[k][0] + points[k - 1][0]) / 2
+            points[k - 1] = (max(middle - 0.08, 0.0 if k < 2 else points[k - 2][0]), points[k - 1][1])
+            points[k] = (min(middle + 0.08, 1.0 if k + 1 == len(points) else points[k + 1][0]), points[k][1])
+    return Curve(points=tuple(points), smooth=True)
+
+
+def _bounds(s: MotionSubject) -> list[Finding]:
+    rows = []
+    for effect in s.effects:
+        if effect.bounds is None:
+            continue
+        low, high = (np.array(v) for v in effect.bounds)
+        for _e, _i, p, o in (r for r in parts_of(s) if r[0] is effect):
+            b = bounds_of(s.flow(effect, p))
+            out = float(np.maximum(low - b.low, b.high - high).max())
+            if out <= 0.01:
+                continue
+            wide = (tuple(float(v) for v in np.round(np.minimum(low, b.low), 3)),
+                    tuple(float(v) for v in np.round(np.maximum(high, b.high), 3)))
+            rows.append(found(
+                "motion-bounds", effect, p, o, out, "m", f"{words_of(effect, p)} goes {out:.2f} m beyond the bounds that "
+                f"are set.",
+                "Seen from the side the effect vanishes while some of it is in the picture.",
+                repair=Repair("Widen the bounds", (SetPart(effect.id, -1, "", (("bounds", wide),)),)), weight=9.0))
+            break
+    return rows
+
+
+def _small(s: MotionSubject) -> list[Finding]:
+    rows = []
+    for effect, _i, p, o in parts_of(s):
+        found_now, t = s.particles(effect, p), s.textures[o.id]
+        if not len(found_now):
+            continue
+        cell = t.traits.cells[0] if t.traits.cells else (0.0, 0.0, 1.0, 1.0)
+        texels = (cell[3] - cell[1]) * t.full_size[1]
+        most, at = 0.0, ""
+        for camera in s.doc.cameras:
+            view = View(camera, 1280, 800)
+            deep = (found_now.position - view.eye) @ view.axes[2]
+            seen = deep > 0.3
+            pixels = found_now.size[seen, 1] * view.focal / deep[seen]
+            if pixels.size and float(np.percentile(pixels, 90)) > most:
+                most, at = float(np.percentile(pixels, 90)), camera.name
+        if most / max(texels, 1) <= COARSE:
+            continue
+        what = "frame" if t.traits.cells else "picture"
+        rows.append(found(
+            "motion-small", effect, p, o, most / texels, "times its size",
+            f"{words_of(effect, p)}: a {what} of {texels:.0f} texels is drawn {most:.0f} pixels high from camera {at}.",
+            "It is seen blurred: its cells are too small for their size on screen.", at=s.settled(effect),
+            weight=4.0 * most / texels))
+    return rows
+
+
+_LOOK = Look("stage")
+CHECKS = (
+    Check("motion-most", "Births refused", _count, "motion", _LOOK, "motion"),
+    Check("motion-overdraw", "Too many over one another", _overdraw, "motion", _LOOK, "motion"),
+    Check("motion-contact", "Hard contact line", _contact, "blend", _LOOK, "motion"),
+    Check("motion-inside", "Born inside something solid", _inside, "motion", _LOOK, "motion"),
+    Check("motion-leap", "Speed jumps", _leap, "motion", _LOOK, "motion"),
+    Check("motion-small", "Frames too small for the screen", _small, "sheet", _LOOK, "motion"),
+    Check("motion-bounds", "Bounds too small", _bounds, "motion", _LOOK, "motion"),
+)
+"""Registered."""

@@ -1,0 +1,180 @@
+"""The gate for pipelines: which findings count, results of many machines as one, and reports for build servers."""
+
+import fnmatch
+import json
+import re
+import tomllib
+from collections.abc import Iterable, Sequence
+from pathlib import Path
+from typing import Any, Literal
+from xml.etree import ElementTree
+
+from pydantic import Field, ValidationError
+
+from mivex.core.base.errors import MivexError
+from mivex.core.base.settings import Frozen
+from mivex.core.base.store import read_bytes, shown, write_bytes
+from mivex.core.findings import CHECKS
+from mivex.core.project.recipe import explain
+from mivex.core.report import Report
+
+RESULT_LIMIT = 1 << 30
+"""Bytes of a result that is merged."""
+
+
+class Rule(Frozen):
+    """Which findings do not count."""
+
+    allow: tuple[str, ...] = Field((), description="Ids of findings that never count; * stands for anything.")
+    at_most: dict[str, float] = Field(default_factory=dict, description="Ids of findings that do not count up to a figure.")
+    longest_side: int = Field(0, ge=0, description="Texels; a picture with a longer side fails. 0: any.")
+
+    def passes(self, finding: dict[str, Any]) -> bool:
+        """Whether a finding does not count by this rule."""
+        name = str(finding["id"])
+        if any(fnmatch.fnmatchcase(name, a) for a in self.allow):
+            return True
+        return name in self.at_most and float(finding["figure"]) <= self.at_most[name]
+
+
+class Where(Rule):
+    """A rule for some pictures or overlays only."""
+
+    match: str = Field(description="Path of the picture, or name of the overlay; * and ? stand for anything.")
+
+
+class Limits(Rule):
+    """What ``limits.toml`` says."""
+
+    limits: Literal[1] = Field(1, description="Version of the format.")
+    where: tuple[Where, ...] = ()
+
+    def rules_for(self, row: dict[str, Any]) -> list[Rule]:
+        """The rules that hold for a picture or finding."""
+        names = [str(row[k]) for k in ("path", "overlay", "effect") if row.get(k)]
+        return [self, *(w for w in self.where if any(
+            fnmatch.fnmatchcase(n, w.match) or fnmatch.fnmatchcase(Path(n).name, w.match) for n in names))]
+
+    def passes(self, finding: dict[str, Any]) -> bool:
+        """Whether a finding does not count."""
+        return any(Rule.passes(r, finding) for r in self.rules_for(finding))
+
+    def too_large(self, picture: dict[str, Any]) -> int:
+        """The longest side that a picture exceeds; 0: none."""
+        sides = [r.longest_side for r in self.rules_for(picture) if r.longest_side]
+        side = sides[-1] if sides else 0
+        return side if side and max(int(picture.get("width", 0)), int(picture.get("height", 0))) > side else 0
+
+
+def read_limits(path: str | Path) -> Limits:
+    """Read a file of limits (TOML); raises MivexError with one sentence."""
+    path = Path(path)
+    try:
+        tree = tomllib.loads(read_bytes(path).decode("utf-8-sig"))
+    except (ValueError, RecursionError):
+        raise MivexError(f"“{shown(path.name)}” is not a TOML text.") from None
+    try:
+        made = Limits.model_validate(tree)
+    except ValidationError as e:
+        raise MivexError(explain(e, f"“{path.name}”")) from None
+    for rule in (made, *made.where):
+        if rule.model_extra:
+            raise MivexError(f"“{path.name}”: limits have no setting “{sorted(rule.model_extra)[0]}”.")
+        for name in (*rule.allow, *rule.at_most):
+            if not fnmatch.filter(list(CHECKS), name):
+                raise MivexError(f"“{path.name}”: there is no finding “{name}”.")
+    return made
+
+
+def judged(reports: Sequence[Report], limits: Limits) -> list[Report]:
+    """The same reports; findings that do not count are marked ``allowed``, and pictures that are too large found."""
+    made = []
+    for r in reports:
+        findings = [f | {"allowed": True} if limits.passes(f) else {k: v for k, v in f.items() if k != "allowed"}
+                    for f in r.findings if f["id"] != "longest-side"]
+        for p in r.pictures:
+            if side := limits.too_large(p):
+                findings.append({
+                    "id": "longest-side", **{k: p[k] for k in ("path", "overlay") if k in p},
+                    "figure": max(p["width"], p["height"]), "unit": "px", "weight": 1.0,
+                    "message": f"It is {p['width']} × {p['height']}; the limits allow {side}.",
+                    "why": "Larger pictures than the limits allow were not planned for.", "place": None, "repair": None,
+                    "details": {"limit": side}})
+        made.append(Report(r.path, r.pictures, findings, r.problem))
+    return made
+
+
+def counted(reports: Iterable[Report]) -> list[dict[str, Any]]:
+    """The findings that count."""
+    return [f for r in reports for f in r.findings if not f.get("allowed")]
+
+
+def share_of(paths: Sequence[str], text: str) -> list[str]:
+    """The paths of one shard of several: ``I/N``; raises MivexError."""
+    found = re.fullmatch(r"(\d{1,6})/(\d{1,6})", text)
+    if not found or not 1 <= int(found[1]) <= int(found[2]):
+        raise MivexError(f"--shard takes I/N, from 1/N to N/N, not “{text}”.")
+    return list(paths[int(found[1]) - 1::int(found[2])])
+
+
+def read_result(path: str) -> list[Report]:
+    """What ``mivex check --json`` printed earlier, as reports again; raises MivexError."""
+    name = shown(Path(path).name)
+    try:
+        tree = json.loads(read_bytes(path, RESULT_LIMIT, "result"))
+        rows: dict[str, Report] = {}
+
+        def report(row: dict[str, Any]) -> Report:
+            key = str(row.get("file") or row.get("path") or row.get("overlay") or "")
+            return rows.setdefault(key, Report(key))
+
+        for p in tree["pictures"]:
+            r = report(dict(p))
+            r.pictures.append(dict(p))
+            r.problem = r.problem or str(p.get("problem", ""))
+        for f in tree["findings"]:
+            if not {"id", "figure", "message"} <= set(f):
+                raise ValueError
+            report(dict(f)).findings.append(dict(f))
+        return list(rows.values())
+    except (ValueError, KeyError, TypeError, AttributeError, RecursionError):
+        raise MivexError(f"“{name}” is no result of “mivex check --json”.") from None
+
+
+def _text(value: object) -> str:
+    """Text that XML can hold."""
+    return re.sub(r"[^\t\n\r\x20-\ud7ff\ue000-\ufffd\U00010000-\U0010ffff]", "\N{REPLACEMENT CHARACTER}", str(value))
+
+
+def junit(reports: Sequence[Report], seconds: float = 0.0) -> bytes:
+    """Reports as JUnit XML: a case for each picture or overlay; what counts is a failure, what cannot be read an error."""
+    suite = ElementTree.Element("testsuite", name="mivex check", time=f"{seconds:.3f}")
+    cases = failures = errors = 0
+    for r in reports:
+        by_name: dict[str, list[dict[str, Any]]] = {}
+        for p in r.pictures:
+            by_name.setdefault(str(p.get("overlay") or p.get("path") or r.path), [])
+        for f in r.findings:
+            by_name.setdefault(str(f.get("overlay") or f.get("effect") or f.get("path") or r.path), []).append(f)
+        problems = {str(p.get("overlay") or p.get("path") or r.path): p["problem"] for p in r.pictures if "problem" in p}
+        for name, findings in by_name.items():
+            case = ElementTree.SubElement(suite, "testcase", classname=_text(shown(r.path)), name=_text(shown(name)))
+            cases += 1
+            bad = [f for f in findings if not f.get("allowed")]
+            for f in bad:
+                ElementTree.SubElement(case, "failure", type=_text(f["id"]), message=_text(f["message"])).text = _text(
+                    f.get("why", ""))
+            failures += bool(bad)
+            if name in problems:
+                ElementTree.SubElement(case, "error", type="problem", message=_text(problems[name]))
+                errors += 1
+    suite.set("tests", str(cases))
+    suite.set("failures", str(failures))
+    suite.set("errors", str(errors))
+    ElementTree.indent(suite)
+    return ElementTree.tostring(suite, encoding="utf-8", xml_declaration=True) + b"\n"
+
+
+def write_junit(path: str | Path, reports: Sequence[Report], seconds: float = 0.0) -> None:
+    """Write a JUnit report, atomically; raises MivexError."""
+    write_bytes(path, junit(reports, seconds))

@@ -1,0 +1,156 @@
+"""What receivers do to textures and blends, each to be switched on for a delivery that was loaded."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from mivex.core.base.errors import Stopped
+from mivex.core.base.kept import known
+from mivex.core.base.types import Floats
+from mivex.core.coats import file_key
+from mivex.core.intake.blocks import compressed
+from mivex.core.intake.loader import HELD, Received
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BLENDS
+from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.pixels.mips import MipChain
+from mivex.core.project.document import Document
+
+SMALLER = 256
+"""Texels a side that the size limit leaves where nothing else is said."""
+
+
+@dataclass(frozen=True)
+class Switch:
+    """One thing that a receiver may do.
+
+    Attributes
+    ----------
+    key, title : str
+    hint : str
+        What it does, and what is seen of it.
+    """
+
+    key: str
+    title: str
+    hint: str
+
+
+SWITCHES = (
+    Switch("own-mips", "Makes its own mip levels", "Levels in the files are ignored; new ones are averaged without "
+                                                   "weighing "
+           "colour by alpha, and lose coverage."),
+    Switch("no-encoding", "Ignores the colour flag", "Colour is read as data, without decoding: everything is too bright "
+                                                     "and "
+           "too pale."),
+    Switch("green", "Flips green", "Normal maps are read the other way up: bumps become dents."),
+    Switch("smaller", "Limits size to", "Textures are halved until no side is longer."),
+    Switch("blocks", "Compresses in blocks", "4 × 4 texels share two colours and two alphas, as in most games."),
+    Switch("display", "Blends display values", "Sums are formed of display values instead of light: edges of see-through "
+           "things change."),
+    Switch("opaque", "Transparency left off", "Every overlay is drawn solid, whatever its blend."),
+)
+"""Every switch, in the order in which a receiver would do it."""
+BY_KEY = {s.key: s for s in SWITCHES}
+
+
+def _with(t: Texture, values: Floats, **traits: object) -> Texture:
+    return Texture(np.ascontiguousarray(values, np.float32), traits=t.traits.but(**traits), bits=t.bits, notes=t.notes)
+
+
+def own_mips(t: Texture) -> Texture:
+    """Levels that the receiver builds itself; the very texture where the file held none."""
+    if known(t, HELD) is None:
+        return t
+    return _with(t, t.values, weighed=False, coverage=0.0)
+
+
+def no_encoding(t: Texture) -> Texture:
+    """Colour read as data."""
+    return own_mips(t) if t.data else _with(t, t.values, data=True, weighed=False, coverage=0.0)
+
+
+def flipped(t: Texture) -> Texture:
+    """Green the other way up."""
+    values = t.values.copy()
+    values[..., 1] = 1 - values[..., 1]
+    return _with(t, values)
+
+
+def smaller(t: Texture, side: int = SMALLER) -> Texture:
+    """Halved, straight as receivers do it, until no side is longer than ``side``."""
+    if max(t.width, t.height) <= side:
+        return t
+    chain = t.mips
+    k = next(i for i in range(chain.levels) if max(chain.widths[i], chain.heights[i]) <= side)
+    level = chain.level(k).copy()
+    if not t.data:
+        level[..., :3] = to_display(level[..., :3])
+    return _with(t, level)
+
+
+def in_blocks(t: Texture) -> Texture:
+    """As it comes back from 4 × 4 block compression of colour and alpha, every level by itself."""
+    levels = [compressed(t.values), *(compressed(v) for v in t.stored_levels)]
+    made = _with(t, levels[0])
+    chain = t.mips
+    rows = [v if t.data else np.concatenate([to_linear(np.ascontiguousarray(v[..., :3])), v[..., 3:]], axis=2)
+            for v in levels]
+    texels = np.concatenate([r.reshape(-1, 4) for r in rows])
+    made.__dict__["mips"] = MipChain(np.ascontiguousarray(texels, np.float32), chain.offsets, chain.widths, chain.heights)
+    return made
+
+
+def _solid(doc: Document) -> Document:
+    # Whoever forgets transparency has opaque surfaces in every respect: they write depth and come with the solid ones.
+    change = {"blend": "Solid", "depth_write": True, "group": BLENDS["Solid"].group}
+    return doc.model_copy(update={"overlays": tuple(
+        o.model_copy(update={"material": o.material.model_copy(update=change)}) for o in doc.overlays)})
+
+
+def _normals(r: Received) -> set[str]:
+    found = (o.material.finish.normal for o in r.doc.overlays)
+    return {file_key(n.path, "data") for n in found if n.source == "file"}
+
+
+def switched(r: Received, keys: frozenset[str], side: int = SMALLER, stop: Callable[[], bool] = lambda: False) -> Received:
+    """A delivery as a receiver with these switches has it.
+
+    Parameters
+    ----------
+    r : Received
+    keys : frozenset of str
+        Of `SWITCHES`.
+    side : int
+        The size limit.
+    stop : callable
+        Asked between textures; true raises Stopped.
+    """
+    normals = _normals(r) if "green" in keys else set()
+    made: dict[int, Texture] = {}
+    textures = {}
+    for key, t in r.textures.items():
+        if stop():
+            raise Stopped
+        if id(t) not in made:
+            new = t
+            if key in normals:
+                new = flipped(new)
+            if "smaller" in keys:
+                new = smaller(new, side)
+            if "own-mips" in keys:
+                new = own_mips(new)
+            if "no-encoding" in keys:
+                new = no_encoding(new)
+            if "blocks" in keys:
+                new = in_blocks(new)
+            made[id(t)] = new
+        textures[key] = made[id(t)]
+    doc = r.doc
+    if "display" in keys:
+        doc = doc.model_copy(update={"lighting": doc.lighting.model_copy(update={"blending": "display"})})
+    if "opaque" in keys:
+        doc = _solid(doc)
+    return replace(r, doc=doc, textures=textures)
+

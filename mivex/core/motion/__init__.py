@@ -1,0 +1,1 @@
+"""Particles: emission, life, forces, facing."""

@@ -1,0 +1,143 @@
+"""The box that an effect's particles never leave: in closed form where there is one, else followed, with a margin."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from mivex.core.base.types import Doubles
+from mivex.core.motion.model import Emitter
+from mivex.core.motion.simulate import Flow
+
+FOLLOWED = 400
+"""Particles that are followed where there is no closed form."""
+MARGIN = 0.1
+"""Share of the box that is added then on every side."""
+
+
+@dataclass(frozen=True, eq=False)
+class Bounds:
+    """A box in the world.
+
+    Attributes
+    ----------
+    low, high : float64 arrays (3,)
+        Metres.
+    margin : float
+        Share of the box that was added to what was followed; 0: in closed form.
+    """
+
+    low: Doubles
+    high: Doubles
+    margin: float
+
+
+def has_closed_form(emitter: Emitter) -> bool:
+    """Nothing but a start, steady forces and drag moves the particles."""
+    life = emitter.life
+    return not (life.drift or life.swirl or life.limit or life.solids != "through" or life.push is not None
+                or life.speed_x or life.speed_y or life.speed_z)
+
+
+def _size(emitter: Emitter, scale: float) -> float:
+    """How far a particle's corners lie from where it is, at most."""
+    b, life, pivot = emitter.birth, emitter.life, emitter.facing.pivot
+    grown = 1.0 if life.size is None else float(np.max(life.size.table))
+    high = b.width[1] if b.height is None else b.height[1]
+    w, h = (2 * max(p, 1 - p) * v for p, v in zip(pivot, (b.width[1], high), strict=True))
+    return float(np.hypot(w, h)) / 2 * grown * scale
+
+
+def _directions(flow: Flow) -> tuple[Doubles, Doubles]:
+    """Least and greatest of each component of the directions that particles set out in."""
+    e, turn = flow.emitter.emission, flow.axes.turn
+    along = np.array(e.along) if any(e.along) else np.array([0.0, 1.0, 0.0])
+    axis = turn @ (along / np.linalg.norm(along))
+    if e.way == "given":
+        return axis, axis
+    if e.way == "cone":
+        # A unit vector within an angle of the axis: each component runs between the angles beside its own.
+        own = np.arccos(np.clip(axis, -1, 1))
+        half = np.radians(e.cone)
+        return np.cos(np.minimum(own + half, np.pi)), np.cos(np.maximum(own - half, 0.0))
+    return -np.ones(3), np.ones(3)
+
+
+def _births(flow: Flow) -> tuple[Doubles, Doubles]:
+    """The box that particles are born in."""
+    e, s = flow.emitter.emission, flow.effect.scale
+    x, y, z = e.size
+    r = x + (y / 2 if e.form == "ring" else 0)
+    low, high = {
+        "point": ((0, 0, 0), (0, 0, 0)), "sphere": ((-x,) * 3, (x,) * 3), "half": ((-x, 0, -x), (x, x, x)),
+        "disc": ((-x, 0, -x), (x, 0, x)), "ring": ((-r, 0, -r), (r, 0, r)),
+        "box": ((-x / 2, -y / 2, -z / 2), (x / 2, y / 2, z / 2)),
+        "line": ((-x / 2, 0, 0), (x / 2, 0, 0)),
+        "mesh": ((0, 0, 0), (0, 0, 0)) if flow.mesh is None else flow.mesh.bounds}[e.form]
+    ends = np.array([low, high], np.float64)
+    corners = np.array([(ends[i, 0], ends[j, 1], ends[k, 2]) for i in (0, 1) for j in (0, 1) for k in (0, 1)])
+    placed = corners * s @ flow.axes.turn.T + np.array(flow.effect.at)
+    return placed.min(axis=0), placed.max(axis=0)
+
+
+def _reach(v: Doubles, flow: Flow, longest: float) -> tuple[Doubles, Doubles]:
+    """How far a particle of this velocity goes along each axis, backwards and forwards, during its life."""
+    f = flow.force
+    k, q = f[6] + f[12], f[12]
+    a = f[0:3] + f[3:6]
+    if k > 0:
+        e = (a + q * f[13:16]) / k
+
+        def at(t: Doubles) -> Doubles:
+            return e * t + (v - e) * (1 - np.exp(-k * t)) / k
+
+        # It turns where e + (v − e) exp(−k t) is nothing.
+        with np.errstate(divide="ignore", invalid="ignore"):
+            turn = np.log((e - v) / e) / k
+    else:
+        def at(t: Doubles) -> Doubles:
+            return v * t + a * t * t / 2
+
+        with np.errstate(divide="ignore", invalid="ignore"):
+            turn = -v / a
+    turn = np.where(np.isfinite(turn), np.clip(turn, 0, longest), 0.0)
+    found = np.stack([np.zeros(3), at(turn), at(np.full(3, longest))])
+    return found.min(axis=0), found.max(axis=0)
+
+
+def bounds_of(flow: Flow) -> Bounds:
+    """The box of an emitter's particles, whole sprites counted in."""
+    e, scale = flow.emitter, flow.effect.scale
+    size = _size(e, scale * flow.effect.dials.size)
+    if e.facing.facing == "stretched":
+        size += e.facing.stretch * _quickest(flow)
+    if has_closed_form(e):
+        low, high = _births(flow)
+        d0, d1 = _directions(flow)
+        reach = []
+        for s in (e.birth.speed[0] * scale, e.birth.speed[1] * scale):
+            for d in (d0, d1):
+                reach.append(_reach(d * s, flow, e.birth.life[1]))
+        low = low + np.min([r[0] for r in reach], axis=0)
+        high = high + np.max([r[1] for r in reach], axis=0)
+        return Bounds(low - size, high + size, 0.0)
+    points = _followed(flow)
+    low, high = points.min(axis=0), points.max(axis=0)
+    more = (high - low) * MARGIN
+    return Bounds(low - more - size, high + more + size, MARGIN)
+
+
+def _quickest(flow: Flow) -> float:
+    f, e = flow.force, flow.emitter
+    a = float(np.linalg.norm(f[0:3] + f[3:6]))
+    return e.birth.speed[1] * flow.effect.scale + a * e.birth.life[1] + float(np.linalg.norm(f[13:16]))
+
+
+def _followed(flow: Flow) -> Doubles:
+    """Places of particles over a life's time, once as many are there as ever will be."""
+    e = flow.emitter
+    begin = e.emission.delay
+    span = min(e.birth.life[1] + (e.emission.duration if e.emission.bursts else 0.0), 60.0)
+    steps = int(np.clip(FOLLOWED / max(e.birth.life[1] * max(e.emission.rate, 1), 1), 24, 96))
+    found = [flow.at(float(t)).position for t in begin + np.linspace(0, span + e.birth.life[1], steps)]
+    points = np.concatenate([*found, np.array(flow.effect.at)[None]])
+    return np.asarray(points)

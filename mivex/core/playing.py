@@ -1,0 +1,199 @@
+"""What moves: which frame of a sheet a placement shows, and what effects put on the stage, at the time that is seen."""
+
+import math
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from typing import Any
+
+import numpy as np
+
+from mivex.core.base.kept import kept
+from mivex.core.coats import Pictures, coat_of, flowing, order_key
+from mivex.core.motion.bounds import Bounds, bounds_of
+from mivex.core.motion.facing import frames as frame_numbers
+from mivex.core.motion.facing import mesh_of
+from mivex.core.motion.kernels.move import noise
+from mivex.core.motion.model import Effect, Emitter, whole
+from mivex.core.motion.simulate import Flow, Particles
+from mivex.core.motion.solids import NOTHING, Solids, solids_of
+from mivex.core.picture.texture import Texture
+from mivex.core.picture.traits import Cell
+from mivex.core.pixels.colour import to_linear
+from mivex.core.project.document import Document, Overlay
+from mivex.core.sheet.celled import frame_values
+from mivex.core.sheet.hull import Hull, hulls
+from mivex.core.sheet.model import Sheet
+from mivex.core.sheet.playing import at_time
+from mivex.core.stage.camera import View
+from mivex.core.stage.draw import Draw
+from mivex.core.stage.lights import PointLamp
+from mivex.core.stage.surroundings import World
+
+MOST_FLOWS = 256
+
+
+@dataclass(frozen=True)
+class Shown:
+    """The frame that a placement of a sheet shows: its cell, and the step to the next with that one's share."""
+
+    cell: Cell = (0.0, 0.0, 1.0, 1.0)
+    step: tuple[float, float] = (0.0, 0.0)
+    share: float = 0.0
+
+
+def shown_frame(sheet: Sheet, cells: tuple[Cell, ...], time: float, number: int) -> Shown:
+    """The frame of a placement at a time; ``number`` counts the placements, of which each may show another."""
+    if not cells:
+        return Shown()
+    if sheet.play == "random":
+        return Shown(cells[(number * 7 + 3) % len(cells) if number else 0])
+    first, after, share = at_time(len(cells), sheet.play, sheet.rate, time, blend=sheet.blend)
+    a, b = cells[first], cells[after]
+    return Shown(a, (b[0] - a[0], b[1] - a[1]), share)
+
+
+def hull_key(sheet: Sheet) -> tuple[object, ...]:
+    """Name under which a texture's outlines are kept."""
+    return "hulls", sheet.hull, sheet.hull_limit, sheet.hull_each
+
+
+def hulls_of(overlay: Overlay, texture: Texture) -> list[Hull] | None:
+    """The polygons of a sheet's frames, or of a picture; None where whole cells are drawn."""
+    s = overlay.sheet
+    if s.hull < 4:
+        return None
+    alphas = [v[..., 3] for v in frame_values(texture.values, texture.traits.cells)] if texture.traits.cells else \
+        [texture.alpha]
+    return kept(texture, hull_key(s), lambda: hulls(alphas, s.hull, s.hull_limit, each=s.hull_each))
+
+
+def lamp_at(effect: Effect, time: float) -> PointLamp | None:
+    """An effect's lamp as it is at a time; it flickers with a noise of its own."""
+    lamp = effect.lamp
+    if not lamp.on or lamp.strength <= 0:
+        return None
+    from mivex.core.motion.origins import axes_of
+
+    at = np.array(effect.at) + axes_of(effect).turn[:, 1] * lamp.above * effect.scale
+    # Two octaves, brought to 0 to 1.
+    n = noise(time * lamp.rate, 0.5, 0.5, effect.seed) + 0.5 * noise(time * lamp.rate * 2.3, 0.5, 0.5, effect.seed + 1)
+    strength = lamp.strength * (1 - lamp.flicker * (0.5 + n / 3))
+    rgb = to_linear(np.array(lamp.colour, np.float32)) * np.float32(strength)
+    return PointLamp((float(at[0]), float(at[1]), float(at[2])), lamp.reach, (float(rgb[0]), float(rgb[1]), float(rgb[2])))
+
+
+def solids_in(world: World) -> Solids:
+    """What particles can meet: the surroundings."""
+    meshes = world.surroundings.meshes
+    if not meshes:
+        return NOTHING
+    return kept(world, "solids", lambda: solids_of(np.concatenate([m.corners for m in meshes])))
+
+
+class Flows:
+    """Emitters that are being followed, each kept as long as nothing of it changes."""
+
+    def __init__(self) -> None:
+        self._rows: dict[object, Flow] = {}
+
+    def flow(self, doc: Document, effect: Effect, emitter: Emitter, world: World) -> Flow:
+        """The flow of an emitter of a whole effect."""
+        # What does not change where particles are is left out: the lamp, the name.
+        key = (effect.at, effect.yaw, effect.pitch, effect.roll, effect.scale, effect.seed, effect.dials, emitter,
+               doc.air.wind, id(world))
+        if key not in self._rows:
+            solids = solids_in(world) if emitter.life.solids != "through" else NOTHING
+            self._rows[key] = Flow(effect, emitter, doc.air.wind, solids, world.meshes.get(emitter.emission.mesh))
+            if len(self._rows) > MOST_FLOWS:
+                self._rows.pop(next(iter(self._rows)))
+        return self._rows[key]
+
+    def particles(self, doc: Document, effect: Effect, emitter: Emitter, world: World, time: float) -> Particles:
+        """Particles of an emitter of a whole effect at a time; raises MivexError."""
+        return self.flow(doc, effect, emitter, world).at(time)
+
+    def bounds(self, doc: Document, effect: Effect, world: World) -> Bounds | None:
+        """The box of a whole effect's particles; None where it has no parts. Raises MivexError."""
+        boxes = [bounds_of(self.flow(doc, effect, p, world)) for p in effect.parts]
+        if not boxes:
+            return None
+        return Bounds(np.min([b.low for b in boxes], axis=0), np.max([b.high for b in boxes], axis=0),
+                      max(b.margin for b in boxes))
+
+    def draws(self, doc: Document, textures: Mapping[str, Texture], view: View, world: World) -> list[Draw]:
+        """Everything that effects put on the stage at the view's time; raises MivexError."""
+        rows: list[Draw] = []
+        for e in doc.effects:
+            if not e.shown:
+                continue
+            effect = whole(e, doc.effects)
+            lamp = lamp_at(effect, view.time)
+            for number, emitter in enumerate(effect.parts, 1):
+                overlay = doc.overlay(emitter.overlay)
+                texture = textures.get(emitter.overlay)
+                if emitter.muted or overlay is None or texture is None or not overlay.shown:
+                    continue
+                found = self.particles(doc, effect, emitter, world, view.time)
+                rows.append(self._drawn(effect, number, emitter, overlay, texture, found, textures, view, lamp))
+                lamp = None
+            if lamp is not None:
+                rows.append(_bare(effect, lamp))
+        return rows
+
+    @staticmethod
+    def _drawn(effect: Effect, number: int, emitter: Emitter, overlay: Overlay, texture: Texture, found: Particles,
+               textures: Mapping[str, Texture], view: View, lamp: PointLamp | None) -> Draw:
+        m = flowing(overlay.material, view.time)
+        if emitter.facing.nudge:
+            m = m.model_copy(update={"nudge": max(-999, min(999, m.nudge + emitter.facing.nudge))})
+        if not m.takes_tint:
+            found = replace(found, tint=np.ones_like(found.tint))
+        mesh = mesh_of(found, emitter.facing, view, sheet=overlay.sheet, cells=texture.traits.cells,
+                       hulls=hulls_of(overlay, texture), pivot=texture.pivot, extent=texture.extent)
+        at = found.position.mean(axis=0) if len(found) else np.array(effect.at)
+        if m.distance == "nearest" and len(found):
+            at = found.position[np.argmin(np.linalg.norm(found.position - view.eye, axis=1))]
+        return Draw(overlay.name, mesh, coat_of(m, Pictures(texture, textures)), m, order_key(m, at, view.eye),
+                    owner=overlay.id, part=f"{effect.name} {number}", lamp=lamp, moving=True)
+
+
+def _bare(effect: Effect, lamp: PointLamp) -> Draw:
+    """A lamp of an effect that shows nothing else."""
+    from mivex.core.material.material import Material
+    from mivex.core.pixels.mips import build_chain
+    from mivex.core.stage.draw import Coat
+    from mivex.core.stage.mesh import Mesh
+
+    nothing = Mesh(np.zeros((1, 3)), np.array([[0.0, 0.0, 1.0]]), np.zeros((1, 2)), np.zeros((0, 3), np.int64))
+    white = Coat(build_chain(np.ones((1, 1, 4), np.float32)))
+    return Draw(effect.name, nothing, white, Material(lit=False), (0, 0, -math.inf), lamp=lamp)
+
+
+def particle_rows(doc: Document, effect: Effect, world: World, time: float,
+                  frames: Mapping[str, int]) -> list[dict[str, Any]]:
+    """The particles of an effect at a time as they are printed, part by part, in the order of their births.
+
+    Parameters
+    ----------
+    doc : Document
+    effect : Effect
+    world : World
+    time : float
+        Seconds.
+    frames : mapping of overlay id to int
+        How many frames their sheets have.
+    """
+    found, flows, rows = whole(effect, doc.effects), Flows(), []
+    for emitter in found.parts:
+        if emitter.muted:
+            continue
+        overlay = doc.overlay(emitter.overlay)
+        p = flows.particles(doc, found, emitter, world, time)
+        shown, _, _ = frame_numbers(p, overlay.sheet if overlay is not None else Sheet(), frames.get(emitter.overlay, 1))
+        for i in range(len(p)):
+            rows.append({
+                "emitter": emitter.name, "birth": int(p.number[i]), "age": float(p.age[i]), "life": float(p.life[i]),
+                "position": p.position[i].tolist(), "velocity": p.velocity[i].tolist(), "size": p.size[i].tolist(),
+                "turn": float(p.turn[i]), "tint": p.tint[i].tolist(), "opacity": float(p.opacity[i]),
+                "erosion": float(p.erosion[i]), "frame": int(shown[i])})
+    return rows

@@ -1,0 +1,207 @@
+"""Delivery recipes: which files an overlay becomes, and where every channel of them comes from."""
+
+import json
+import re
+from pathlib import Path
+from typing import Any, Literal
+
+from pydantic import Field, ValidationError, field_validator, model_validator
+
+from mivex.core.base.errors import MivexError
+from mivex.core.base.settings import Frozen, Sparse, setting
+from mivex.core.base.store import write_text
+from mivex.core.project.recipe import explain, read_json
+
+RECIPE_VERSION = 1
+Lane = Literal["red", "green", "blue", "alpha"]
+LANES: tuple[Lane, ...] = ("red", "green", "blue", "alpha")
+FROM_WORDS: dict[str, str] = {
+    "red": "Red", "green": "Green", "blue": "Blue", "opacity": "Opacity", "grey": "Grey of the colour",
+    "roughness": "Roughness", "metal": "Metal", "occlusion": "Occlusion", "height": "Height",
+    "normal_x": "Normal across", "normal_y": "Normal up", "normal_z": "Normal out",
+    "glow_red": "Glow, red", "glow_green": "Glow, green", "glow_blue": "Glow, blue",
+    "distance": "Distance from the outline", "mask": "A layer's mask", "number": "A number"}
+FromName = Literal["red", "green", "blue", "opacity", "grey", "roughness", "metal", "occlusion", "height", "normal_x",
+                   "normal_y", "normal_z", "glow_red", "glow_green", "glow_blue", "distance", "mask", "number"]
+FORMATS: dict[str, str] = {"own": "As the overlay says", "png": "PNG", "tga": "TGA", "tif": "TIFF", "exr": "OpenEXR",
+                           "webp": "WebP, lossless", "ktx2": "KTX 2, every mip level"}
+DEPTHS: dict[str, tuple[int, ...]] = {"png": (8, 16), "tga": (8,), "tif": (8, 16), "exr": (32,), "webp": (8,),
+                                      "ktx2": (8, 16)}
+
+
+class Feed(Sparse):
+    """What one channel of a file is filled with."""
+
+    take: FromName = Field("number", title="Takes", description="What fills this channel.",
+                            json_schema_extra={"choices": {**FROM_WORDS}})
+    overlay: str = Field("", title="Overlay", description="Name or id of another overlay whose channel is taken; empty: "
+                         "this one.")
+    layer: int = setting(1, "Layer", "Which layer's mask, from the lowest up.", ge=1, le=64, drag=(1, 8))
+    invert: bool = setting(False, "Inverted", "One minus the value: roughness delivered as smoothness, say.")
+    value: float = setting(1.0, "Value", "The number.", ge=0, le=1)
+
+    @property
+    def words(self) -> str:
+        """In a few words, as it stands beside a channel."""
+        made = f"{self.value:g}" if self.take == "number" else FROM_WORDS[self.take].lower()
+        if self.take == "mask":
+            made = f"mask of layer {self.layer}"
+        return ("1 − " if self.invert else "") + made + (f" of {self.overlay}" if self.overlay else "")
+
+
+def _take(name: str, **more: Any) -> Feed:
+    return Feed.model_validate({"take": name, **more})
+
+
+class FilePlan(Frozen):
+    """One file of a recipe."""
+
+    pattern: str = setting("{name}", "Name", "{name} stands for the overlay's name, {kind} for its kind.")
+    format: Literal["own", "png", "tga", "tif", "exr", "webp", "ktx2"] = setting(
+        "own", "File", "KTX 2 and TIFF hold every mip level as it was made.", choices=FORMATS)
+    bits: Literal[0, 8, 16, 32] = setting(0, "Depth", "Finer steps at twice the size.", unit="bit",
+                                          choices={0: "As the overlay says", 8: "8", 16: "16", 32: "32, real numbers"})
+    size: int = setting(0, "Longest side", "Smaller than the overlay's own: filtered down with colour weighed by alpha; 0: "
+                        "its own.", unit="px", ge=0, le=16384, drag=(0, 4096))
+    holds: Literal["colour", "data"] = setting("colour", "Holds", "Colour is encoded and decoded by the receiver; data is "
+                                               "read as it is.", choices={"colour": "Colour", "data": "Data"})
+    green: Literal["up", "down"] = setting("up", "Green points", "Which way a normal map's second channel counts.",
+                                           choices={"up": "Up", "down": "Down"})
+    always: bool = setting(False, "Always", "Written even where nothing but numbers would be in it.")
+    channels: dict[Lane, Feed] = Field(default_factory=lambda: dict(COLOUR_ALPHA), description="Feed of each channel.")
+
+    @field_validator("pattern")
+    @classmethod
+    def _named(cls, pattern: str) -> str:
+        if re.search(r"[{}]", pattern.replace("{name}", "").replace("{kind}", "")) or "/" in pattern or not pattern.strip():
+            raise ValueError("a name pattern is one file name and knows {name} and {kind} only")
+        return pattern
+
+    @model_validator(mode="after")
+    def _whole(self) -> "FilePlan":
+        have = [k for k in LANES if k in self.channels]
+        if have not in (list(LANES[:1]), list(LANES[:3]), list(LANES)):
+            raise ValueError("a file has one channel (red), three (red, green, blue), or four with alpha")
+        if self.format != "own" and self.bits and self.bits not in DEPTHS[self.format]:
+            raise ValueError(f"{FORMATS[self.format].split(',')[0]} holds {' or '.join(map(str, DEPTHS[self.format]))} "
+                             f"bits "
+                             f"a channel, not {self.bits}")
+        return self
+
+    @property
+    def lanes(self) -> list[Lane]:
+        """Its channels, in their order."""
+        return [k for k in LANES if k in self.channels]
+
+    def fed_by(self, *names: str) -> bool:
+        """Whether any channel comes from one of these."""
+        return any(f.take in names for f in self.channels.values())
+
+
+COLOUR_ALPHA: dict[Lane, Feed] = {"red": _take("red"), "green": _take("green"), "blue": _take("blue"),
+                                  "alpha": _take("opacity")}
+_COLOUR: dict[Lane, Feed] = {k: v for k, v in COLOUR_ALPHA.items() if k != "alpha"}
+_PACKED: dict[Lane, Feed] = {"red": _take("occlusion"), "green": _take("roughness"), "blue": _take("metal")}
+_NORMAL: dict[Lane, Feed] = {"red": _take("normal_x"), "green": _take("normal_y"), "blue": _take("normal_z")}
+_GLOW: dict[Lane, Feed] = {"red": _take("glow_red"), "green": _take("glow_green"), "blue": _take("glow_blue")}
+
+
+class DeliveryRecipe(Frozen):
+    """A list of files, and what goes with them."""
+
+    delivery: int = Field(RECIPE_VERSION, description="Version of the format.")
+    name: str = setting("", "Name", "What the recipe is called.")
+    files: tuple[FilePlan, ...] = Field((), description="Pictures that are written.")
+    gltf: Literal["none", "glb", "gltf"] = setting(
+        "none", "Geometry", "The placement as glTF 2.0: one file, or with pictures beside it.",
+        choices={"none": "None", "glb": "glTF, one file", "gltf": "glTF, parts beside it"})
+    motion: bool = setting(True, "Motion", "Effects that show it are written as motion files.")
+    proof: bool = setting(False, "Proof sheet", "A page with pictures, settings and findings.")
+
+    @field_validator("files")
+    @classmethod
+    def _some(cls, files: tuple[FilePlan, ...]) -> tuple[FilePlan, ...]:
+        names = [f.pattern for f in files]
+        if len(set(names)) != len(names):
+            raise ValueError("two files of a recipe have the same name pattern")
+        return files
+
+
+def _file(pattern: str, channels: dict[Lane, Feed], **more: Any) -> FilePlan:
+    return FilePlan(pattern=pattern, channels=channels, **more)
+
+
+_SURFACE = (_file("{name}", COLOUR_ALPHA, always=True), _file("{name}_orm", _PACKED, holds="data"),
+            _file("{name}_normal", _NORMAL, holds="data"), _file("{name}_glow", _GLOW))
+STOCK: dict[str, DeliveryRecipe] = {
+    "surface": DeliveryRecipe(name="Whole surface", files=_SURFACE),
+    "colour-alpha": DeliveryRecipe(name="Colour with alpha", files=_SURFACE[:1], motion=False),
+    "opacity-apart": DeliveryRecipe(name="Opacity apart, as grey", files=(
+        _file("{name}", _COLOUR, always=True),
+        _file("{name}_opacity", {"red": _take("opacity")}, holds="data", always=True))),
+    "packed": DeliveryRecipe(name="Occlusion, roughness and metal packed", files=(
+        _SURFACE[0], _file("{name}_orm", _PACKED, holds="data", always=True))),
+    "masks": DeliveryRecipe(name="Four masks packed", files=(
+        _SURFACE[0], _file("{name}_masks", {lane: _take("mask", layer=k) for k, lane in enumerate(LANES, 1)}, holds="data",
+                           always=True))),
+    "distance": DeliveryRecipe(name="Signed distance", files=(
+        _file("{name}_distance", {"red": _take("distance")}, holds="data", always=True),)),
+    "sheet": DeliveryRecipe(name="Sprite sheet with frames and outlines", files=(
+        _file("{name}", COLOUR_ALPHA, format="png", always=True),)),
+    "scene": DeliveryRecipe(name="Scene, everything", gltf="glb", proof=True, files=(
+        *_SURFACE, _file("{name}", COLOUR_ALPHA, format="ktx2", bits=8, always=True).model_copy(
+            update={"pattern": "{name}_levels"}))),
+}
+"""Recipes that come with Mivex, by key."""
+USUAL = "surface"
+
+
+def recipe_named(key: str, own: tuple[DeliveryRecipe, ...] = ()) -> DeliveryRecipe:
+    """A stock recipe by key or name, or one of the project's own by name; raises MivexError."""
+    for r in own:
+        if r.name == key:
+            return r
+    if key in STOCK:
+        return STOCK[key]
+    for r in STOCK.values():
+        if r.name == key:
+            return r
+    known = [*STOCK, *(f"“{r.name}”" for r in own)]
+    raise MivexError(f"There is no delivery recipe “{key}”; there are {', '.join(known)}.")
+
+
+def parse_delivery(data: Any, what: str) -> DeliveryRecipe:
+    """A recipe from the objects of a file; raises MivexError with one sentence."""
+    if not isinstance(data, dict) or "files" not in data:
+        raise MivexError(f"{what} is not a delivery recipe.")
+    version = data.get("delivery", RECIPE_VERSION)
+    if isinstance(version, int) and version > RECIPE_VERSION:
+        raise MivexError(f"{what} was made for a newer Mivex (delivery recipe {version}; this one reads {RECIPE_VERSION}).")
+    try:
+        made = DeliveryRecipe.model_validate(data)
+    except ValidationError as e:
+        raise MivexError(explain(e, what)) from None
+    for part, name in [(made, "the recipe"), *((f, f"“{f.pattern}”") for f in made.files),
+                       *((c, f"a channel of “{f.pattern}”") for f in made.files for c in f.channels.values())]:
+        if part.model_extra:
+            raise MivexError(f"{what}: {name} has no setting “{sorted(part.model_extra)[0]}”.")
+    if not made.files and made.gltf == "none":
+        raise MivexError(f"{what}: it writes nothing.")
+    return made
+
+
+def read_delivery(path: str | Path) -> DeliveryRecipe:
+    """Read a recipe file; raises MivexError with one sentence."""
+    path = Path(path)
+    made = parse_delivery(read_json(path), f"“{path.name}”")
+    return made if made.name else made.model_copy(update={"name": path.stem})
+
+
+def dump_delivery(recipe: DeliveryRecipe) -> str:
+    """A recipe as text."""
+    return json.dumps(recipe.model_dump(mode="json"), indent=2, ensure_ascii=False) + "\n"
+
+
+def save_delivery(path: str | Path, recipe: DeliveryRecipe) -> None:
+    """Write a recipe file, atomically."""
+    write_text(path, dump_delivery(recipe))

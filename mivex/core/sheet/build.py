@@ -1,0 +1,155 @@
+"""Building a sheet from frames: every frame fitted into its cell, in its place, with its border carried outwards."""
+
+import math
+from dataclasses import dataclass
+from typing import Literal
+
+import numpy as np
+
+from mivex.core.base.errors import MivexError
+from mivex.core.base.limits import check_size
+from mivex.core.base.types import Floats
+from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.sheet.model import MOST, Grid
+
+Fit = Literal["inside", "fill", "none"]
+FITS: dict[str, str] = {"inside": "Whole frame inside", "fill": "Fills the cell", "none": "As large as it is"}
+Align = Literal["frame", "centroid", "box", "foot"]
+ALIGNS: dict[str, str] = {"frame": "The frames' middle", "centroid": "Centre of what is seen", "box": "Middle of its box",
+                          "foot": "Foot of its box"}
+
+
+@dataclass(frozen=True)
+class Layout:
+    """How frames are laid into a sheet.
+
+    Attributes
+    ----------
+    cell : (width, height)
+        Texels; 0: those of the largest frame.
+    columns : int
+        0: as near to a square as goes.
+    gutter : int
+        Texels between cells, filled from the cells' borders.
+    fit : str
+        See `FITS`; the same factor for every frame.
+    align : str
+        What of each frame comes to the same place of its cell; see `ALIGNS`.
+    """
+
+    cell: tuple[int, int] = (0, 0)
+    columns: int = 0
+    gutter: int = 0
+    fit: Fit = "inside"
+    align: Align = "frame"
+
+
+def columns_for(count: int, cell: tuple[int, int]) -> int:
+    """Columns that bring a sheet of so many cells nearest to a square."""
+    return min(range(1, count + 1), key=lambda c: (abs(math.log2(c * cell[0] / (math.ceil(count / c) * cell[1]))), c))
+
+
+def _premultiplied(values: Floats, data: bool) -> Floats:
+    rgb = values[..., :3] if data else to_linear(values[..., :3])
+    return np.concatenate([rgb * values[..., 3:], values[..., 3:]], axis=2).astype(np.float32)
+
+
+def _point(values: Floats, align: Align) -> tuple[float, float]:
+    """The point of a frame, in texels from its top left, that comes to the middle of the cell (or its foot)."""
+    h, w = values.shape[:2]
+    a = values[..., 3].astype(np.float64)
+    seen = a > 0.02
+    if align == "frame" or not seen.any():
+        return w / 2, h / 2 if align != "foot" else float(h)
+    if align == "centroid":
+        total = a.sum()
+        return (float((a.sum(axis=0) * (np.arange(w) + 0.5)).sum() / total),
+                float((a.sum(axis=1) * (np.arange(h) + 0.5)).sum() / total))
+    y, x = np.nonzero(seen)
+    return (x.min() + x.max() + 1) / 2, float(y.max() + 1) if align == "foot" else (y.min() + y.max() + 1) / 2
+
+
+def _fitted(values: Floats, cell: tuple[int, int], scale: float, align: Align, data: bool) -> Floats:
+    """A frame in its cell, resampled with premultiplied colour in linear light; moved by whole texels it keeps its own."""
+    import cv2
+
+    cw, ch = cell
+    px, py = _point(values, align)
+    tx, ty = cw / 2 - px * scale, (ch if align == "foot" else ch / 2) - py * scale
+    h, w = values.shape[:2]
+    if scale == 1 and tx == round(tx) and ty == round(ty):
+        out = np.zeros((ch, cw, 4), np.float32)
+        x, y = round(tx), round(ty)
+        part = values[max(0, -y):max(0, min(h, ch - y)), max(0, -x):max(0, min(w, cw - x))]
+        out[max(0, y):max(0, y) + part.shape[0], max(0, x):max(0, x) + part.shape[1]] = part
+        return out
+    associated = _premultiplied(values, data)
+    if scale < 1:
+        small = (max(1, round(w * scale)), max(1, round(h * scale)))
+        associated = np.asarray(cv2.resize(associated, small, interpolation=cv2.INTER_AREA), np.float32)
+        scale_x, scale_y = small[0] / w, small[1] / h
+        move = np.array([[1, 0, cw / 2 - px * scale_x], [0, 1, (ch if align == "foot" else ch / 2) - py * scale_y]])
+    else:
+        # Texel centres are at halves: the map is said for centres.
+        move = np.array([[scale, 0, tx + (scale - 1) / 2], [0, scale, ty + (scale - 1) / 2]])
+    warped = cv2.warpAffine(associated, move.astype(np.float64), cell, flags=cv2.INTER_LINEAR)
+    out = np.asarray(warped, np.float32)
+    a = out[..., 3:]
+    rgb = np.divide(out[..., :3], a, out=np.zeros_like(out[..., :3]), where=a > 1e-6)
+    rgb = np.clip(rgb, 0, 1)
+    return np.concatenate([rgb if data else to_display(rgb), np.clip(a, 0, 1)], axis=2).astype(np.float32)
+
+
+def build(frames: list[Floats], layout: Layout, *, data: bool = False) -> tuple[Floats, Grid]:
+    """Lay frames into a sheet.
+
+    Parameters
+    ----------
+    frames : list of float32 arrays (height, width, 4)
+        Straight RGBA as stored, in their order; index 0 is the first.
+    layout : Layout
+    data : bool
+        They are no colours.
+
+    Returns
+    -------
+    (values, grid)
+        The sheet (height, width, 4), and where its cells lie.
+
+    Raises
+    ------
+    MivexError
+        There are none or too many, or the sheet would be too large.
+    """
+    if not frames:
+        raise MivexError("There are no frames to build a sheet from.")
+    if len(frames) > MOST:
+        raise MivexError(f"{len(frames)} frames are more than a sheet may have ({MOST}).")
+    widest, highest = max(f.shape[1] for f in frames), max(f.shape[0] for f in frames)
+    cell = (layout.cell[0] or widest, layout.cell[1] or highest)
+    columns = min(layout.columns or columns_for(len(frames), cell), len(frames))
+    rows = math.ceil(len(frames) / columns)
+    g = layout.gutter
+    # A gutter goes all round, so that the outermost cells are held like the others.
+    w, h = columns * (cell[0] + g) + g if g else columns * cell[0], rows * (cell[1] + g) + g if g else rows * cell[1]
+    check_size(w, h, "The sheet")
+    if columns > 64 or rows > 64:
+        raise MivexError(f"{columns} × {rows} cells are more than 64 in a row or a column.")
+    ratio = [(cell[0] / f.shape[1], cell[1] / f.shape[0]) for f in frames]
+    scale = {"none": 1.0, "inside": min(min(r) for r in ratio), "fill": max(min(max(r) for r in ratio), 1e-6)}[layout.fit]
+    out = np.zeros((h, w, 4), np.float32)
+    for k, frame in enumerate(frames):
+        made = _fitted(frame, cell, scale, layout.align, data)
+        x, y = g + (k % columns) * (cell[0] + g), g + (k // columns) * (cell[1] + g)
+        if g:
+            # Each cell fills its half of the gutter with what its border holds; the rim takes all of it.
+            left, top = (g if x == g else g // 2), (g if y == g else g // 2)
+            right = g if k % columns == columns - 1 else g - g // 2
+            low = g if k // columns == rows - 1 else g - g // 2
+            made = np.pad(made, ((top, low), (left, right), (0, 0)), mode="edge")
+            out[y - top:y + cell[1] + low, x - left:x + cell[0] + right] = made
+        else:
+            out[y:y + cell[1], x:x + cell[0]] = made
+    used = len(frames)
+    return out, Grid(columns=columns, rows=rows, left=float(g), top=float(g), width=float(cell[0]), height=float(cell[1]),
+                     gutter=float(g), count=0 if used == columns * rows else used)

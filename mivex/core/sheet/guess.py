@@ -1,0 +1,300 @@
+"""Where the cells of a sheet lie, found from the picture.
+
+Frames look alike, so the picture meets itself when it is shifted by a cell: its autocorrelation (Wiener 1930, Khinchin
+1934) has peaks at whole cells and falls between them. Between frames there is less to be seen, or a drawn line. Both are
+weighed together; lines, where they are drawn in even steps, settle it.
+"""
+
+from dataclasses import dataclass
+from itertools import pairwise
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.types import Floats
+from mivex.core.sheet.model import Grid
+
+MOST_ACROSS = 32
+"""Cells looked for on one axis."""
+LEAST = 6
+"""Texels that a cell has at least."""
+SIDE = 1024
+"""Pictures are looked at this large at most."""
+ONE = 0.4
+"""What more than one cell along an axis has to reach."""
+GAIN = 0.03
+"""What several grids have to be better by."""
+CLEAR = 0.75
+"""What each of several grids has to reach."""
+SURE = 0.9
+"""From here on parts of the picture are not tried on their own."""
+SEEN = 0.012
+"""Change that counts as something to be seen."""
+
+
+@dataclass(frozen=True)
+class Guess:
+    """What was found.
+
+    Attributes
+    ----------
+    grids : tuple of Grid
+        One, or several where parts of the picture have their own; empty where there is no sheet to be seen.
+    confidence : float
+        0 to 1.
+    why : str
+        What it rests on.
+    """
+
+    grids: tuple[Grid, ...]
+    confidence: float
+    why: str
+    weakest: float = 1.0
+    """Of its axes, the one that is least sure."""
+
+
+@dataclass(frozen=True)
+class _Axis:
+    """Cells along one axis, in texels."""
+
+    count: int
+    start: float
+    size: float
+    gutter: float
+    score: float
+    lines: bool = False
+
+
+def _ink(values: Floats) -> Floats:
+    """What is seen of each texel, (height, width, 2): grey by its alpha, and alpha; without alpha, against the border."""
+    a = values[..., 3:]
+    if float(a.min()) > 0.99:
+        rim = np.concatenate([values[0], values[-1], values[:, 0], values[:, -1]])
+        ground = np.median(rim[:, :3], axis=0)
+        away = np.abs(values[..., :3] - ground).max(axis=2, keepdims=True)
+        return np.concatenate([values[..., :3].mean(axis=2, keepdims=True) - ground.mean(), away], axis=2)
+    return np.concatenate([values[..., :3].mean(axis=2, keepdims=True) * a, a], axis=2)
+
+
+def _correlation(ink: Floats, axis: int) -> NDArray[np.float64]:
+    """How alike the picture is to itself shifted by 0, 1, 2 … texels along an axis; 1: the same."""
+    picture = np.moveaxis(ink, axis, 0).reshape(ink.shape[axis], -1).astype(np.float64)
+    n = len(picture)
+    # What grows or fades from one end to the other is no likeness.
+    t = np.linspace(-1, 1, n)
+    basis = np.linalg.qr(np.stack([np.ones(n), t], axis=1))[0]
+    picture = picture - basis @ (basis.T @ picture)
+    spectrum = np.fft.rfft(picture, 2 * n, axis=0)
+    shared = np.fft.irfft((np.abs(spectrum) ** 2).sum(axis=1), 2 * n)[:n]
+    # Of the parts that overlap: their own energy, so that a picture that is brighter on one side counts rightly.
+    energy = np.concatenate([[0], np.cumsum((picture**2).sum(axis=1))])
+    k = np.arange(n)
+    both = np.sqrt(np.maximum(energy[n - k] * (energy[n] - energy[k]), 1e-12))
+    return np.asarray(shared / both)
+
+
+def _at(values: NDArray[np.float64], where: NDArray[np.float64], reach: int = 1) -> NDArray[np.float64]:
+    """The greatest value about each place."""
+    rows = np.clip(np.rint(where).astype(int)[:, None] + np.arange(-reach, reach + 1), 0, len(values) - 1)
+    return np.asarray(values[rows].max(axis=1))
+
+
+def _drawn_lines(values: Floats, axis: int) -> NDArray[np.int64]:
+    """Rows or columns that hold one even colour from end to end, unlike both sides of them, and not clear."""
+    v = np.moveaxis(values, axis, 0)
+    a = v[..., 3]
+    premultiplied = v[..., :3] * v[..., 3:]
+    middle = np.median(premultiplied, axis=1, keepdims=True)
+    even = (np.abs(premultiplied - middle).max(axis=2) < 0.06).mean(axis=1) > 0.96
+    solid = (a > 0.2).mean(axis=1) > 0.96
+    line = even & solid
+    # A thick run of them is ground, not a line.
+    out, i, n = [], 0, len(line)
+    while i < n:
+        j = i
+        while j < n and line[j]:
+            j += 1
+        if 0 < j - i <= max(8, n // 40):
+            beside = [k for k in (i - 1, j) if 0 <= k < n]
+            if all(float(np.abs(premultiplied[k] - middle[i]).max(axis=1).mean()) > 0.02 for k in beside):
+                out.append((i, j))
+        i = max(j, i + 1)
+    return np.array(out, np.int64).reshape(-1, 2)
+
+
+def _by_lines(values: Floats, axis: int) -> _Axis | None:
+    """Cells between drawn lines, where these come in even steps."""
+    n = values.shape[axis]
+    lines = _drawn_lines(values, axis)
+    if not len(lines):
+        return None
+    edges = [(int(a), int(b)) for a, b in lines]
+    if edges[0][0] > LEAST:
+        edges.insert(0, (0, 0))
+    if edges[-1][1] < n - LEAST:
+        edges.append((n, n))
+    sizes = np.array([b[0] - a[1] for a, b in pairwise(edges)])
+    if len(sizes) < 1 or sizes.min() < LEAST or len(sizes) > MOST_ACROSS or np.ptp(sizes) > max(2, 0.04 * sizes.mean()):
+        return None
+    inner = [b - a for a, b in edges[1:-1]]
+    gutter = float(np.median(inner)) if inner else 0.0
+    start = float(edges[0][1])
+    size = (edges[-1][0] - start - gutter * (len(sizes) - 1)) / len(sizes)
+    return _Axis(len(sizes), start, size, gutter, 0.95, lines=True)
+
+
+def _by_likeness(ink: Floats, axis: int) -> list[_Axis]:
+    """Numbers of cells along an axis that fit, the best first."""
+    n = ink.shape[axis]
+    alike = _correlation(ink, axis)
+    strength = np.moveaxis(np.abs(ink).max(axis=2), axis, 0)
+    there = strength.mean(axis=1)
+    mean = max(float(there.mean()), 1e-9)
+    rows = [_Axis(1, 0.0, float(n), 0.0, ONE)]
+    for count in range(2, min(MOST_ACROSS, n // LEAST) + 1):
+        size = n / count
+        k = np.arange(1, min(count, 5))
+        whole = _at(alike, k * size).mean()
+        between = _at(alike, (k - 0.5) * size, 0).mean()
+        # On the lines there is less to be seen than in the cells, as far as frames keep off their border.
+        cuts = np.arange(1, count) * size
+        low = np.minimum(_least(there, cuts), mean)
+        rows.append(_Axis(count, 0.0, size, 0.0, float(
+            0.62 * (whole - between) + 0.2 * whole + 0.38 * (1 - low.mean() / mean))))
+    return sorted(rows, key=lambda r: -r.score)
+
+
+def _least(there: NDArray[np.floating], cuts: NDArray[np.float64]) -> NDArray[np.float64]:
+    """The least that is seen beside each cut."""
+    at = np.clip(np.rint(cuts).astype(int)[:, None] + np.arange(-1, 1), 0, len(there) - 1)
+    return np.asarray(there[at].min(axis=1), np.float64)
+
+
+def _unused(values: Floats, grid: Grid, scale: float) -> Grid:
+    """The grid, knowing which of its cells hold nothing; empty ones at the end are no frames."""
+    ink = np.abs(_ink(values)).max(axis=2)
+    h, w = ink.shape
+    cw, ch = grid.size(round(w / scale), round(h / scale))
+    empty = []
+    for k in range(grid.columns * grid.rows):
+        x = (grid.left + (k % grid.columns) * (cw + grid.gutter)) * scale
+        y = (grid.top + (k // grid.columns) * (ch + grid.gutter)) * scale
+        cell = ink[round(y):max(round(y) + 1, round(y + ch * scale)), round(x):max(round(x) + 1, round(x + cw * scale))]
+        if not cell.size or float(cell.max()) < SEEN * 2 or np.ptp(cell) < SEEN:
+            empty.append(k)
+    last = grid.columns * grid.rows
+    while last > 1 and last - 1 in empty:
+        last -= 1
+    whole = last == grid.columns * grid.rows
+    return _with(grid, count=0 if whole else last, unused=tuple(k for k in empty if k < last))
+
+
+def _with(grid: Grid, **values: object) -> Grid:
+    """A grid with some settings changed."""
+    return grid.model_copy(update=values)
+
+
+def _single(values: Floats, scale: float) -> Guess:
+    """One grid for a whole picture."""
+    ink = _ink(values)
+    axes, words = [], []
+    for axis in (1, 0):
+        lined = _by_lines(values, axis)
+        if lined is not None:
+            axes.append([lined])
+            words.append("drawn lines")
+        else:
+            axes.append(_by_likeness(ink, axis)[:4])
+            words.append("frames that look alike")
+    # Of close choices, the one with cells nearer to a square.
+    across, down = max(((a, b) for a in axes[0] for b in axes[1]),
+                       key=lambda p: p[0].score + p[1].score - 0.04 * abs(np.log2(max(p[0].size, 1) / max(p[1].size, 1))))
+    if across.count * down.count == 1:
+        return Guess((), 1 - max(a.score for r in axes for a in r), "It looks like one picture.")
+    gutter = max(across.gutter, down.gutter) / scale
+    grid = Grid(columns=across.count, rows=down.count, left=round(across.start / scale, 2),
+                top=round(down.start / scale, 2), gutter=round(gutter, 2))
+    if across.lines or down.lines:
+        grid = _with(grid, width=round(across.size / scale, 2), height=round(down.size / scale, 2))
+    score = [a.score for a in (across, down) if a.count > 1]
+    found = _unused(values, grid, scale)
+    used = (found.count or found.columns * found.rows) - len(found.unused)
+    if used < max(2, found.columns * found.rows / 2):
+        return Guess((), 1 - max(score), "Most of the cells that it might have are empty.")
+    return Guess((found,), float(np.clip(np.mean(score), 0, 1)), " and ".join(dict.fromkeys(words)), min(score))
+
+
+def guess(values: Floats) -> Guess:
+    """Find the grid, or the grids, of a sheet.
+
+    Parameters
+    ----------
+    values : float32 array (height, width, 4)
+        Straight RGBA as stored.
+
+    Returns
+    -------
+    Guess
+    """
+    h, w = values.shape[:2]
+    if min(h, w) < 2 * LEAST:
+        return Guess((), 1.0, "It is too small for a sheet.")
+    scale = min(1.0, SIDE / max(h, w))
+    small = values
+    if scale < 1:
+        import cv2
+
+        small = cv2.resize(values, (round(w * scale), round(h * scale)), interpolation=cv2.INTER_AREA)
+    whole = _single(small, scale)
+    if whole.weakest >= SURE and whole.grids:
+        return whole
+    best = whole.confidence if whole.grids else ONE
+    parts: tuple[Guess, ...] = (whole,)
+    sh, sw = small.shape[:2]
+    ink = np.abs(_ink(small)).max(axis=2)
+    for axis, side in ((0, sh), (1, sw)):
+        seen = ink.mean(axis=1 - axis)
+        for share in (1 / 2, 1 / 3, 2 / 3, 1 / 4, 3 / 4):
+            cut = round(side * share)
+            # Nothing goes across where one grid ends and another begins, or little.
+            if min(cut, side - cut) < 2 * LEAST or min(seen[cut - 1], seen[cut]) > 0.7 * seen.mean():
+                continue
+            first, second = (_single(p, scale) for p in (np.split(small, [cut], axis=axis)))
+            if not first.grids or not second.grids:
+                continue
+            a, b = first.grids[0], second.grids[0]
+            if _cell(a, small, axis, share) == _cell(b, small, axis, 1 - share):
+                continue  # the same cells on both sides: one grid
+            got = min(first.confidence, second.confidence)
+            if got > max(best + GAIN, CLEAR):
+                off = round(cut / scale, 2)
+                moved = _with(b, **({"top": b.top + off} if axis == 0 else {"left": b.left + off}))
+                best, parts = got, (first, Guess((moved,), got, second.why))
+    if len(parts) == 1:
+        return whole
+    # Where a part begins and ends is not the picture's own border: its cells are said in texels.
+    rows = []
+    for k, part in enumerate(parts):
+        g = part.grids[0]
+        box = _box_of(parts, k, (w, h))
+        cw, ch = ((box[0] - g.gutter * (g.columns - 1)) / g.columns, (box[1] - g.gutter * (g.rows - 1)) / g.rows)
+        rows.append(_with(g, width=g.width or round(cw, 2), height=g.height or round(ch, 2)))
+    return Guess(tuple(rows), best, parts[0].why + "; parts of it differ")
+
+
+def _box_of(parts: tuple[Guess, ...], k: int, size: tuple[int, int]) -> tuple[float, float]:
+    """Width and height of the part of the picture that a grid fills."""
+    second = parts[1].grids[0]
+    w, h = size
+    across = second.left > 0 and second.left >= second.top
+    cut = second.left if across else second.top
+    part = cut if k == 0 else (w if across else h) - cut
+    return (part, h) if across else (w, part)
+
+
+def _cell(grid: Grid, picture: Floats, axis: int, share: float) -> tuple[int, int]:
+    """A cell's size in whole texels, of a part of a picture."""
+    h, w = picture.shape[:2]
+    h, w = (h * share, w) if axis == 0 else (h, w * share)
+    cw, ch = grid.size(round(w), round(h))
+    return round(cw / 2), round(ch / 2)

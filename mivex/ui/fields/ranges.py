@@ -1,0 +1,84 @@
+"""Editors of ranges, of three numbers, and of the points of a curve."""
+
+from collections.abc import Callable
+from typing import Any
+
+from PySide6.QtWidgets import QHBoxLayout, QWidget
+
+from mivex.ui.fields.fields import Bar, Field
+
+
+class BarsField(Field):
+    """Several numbers in a row.
+
+    Parameters
+    ----------
+    name, hint, get, default :
+        As for every field; the value is a tuple of numbers.
+    spans : list of (low, high)
+        What each is dragged over.
+    hard : (low, high)
+        What is allowed.
+    unit : str
+    names : list of str
+        Of each number, for those who hear it.
+    join : callable
+        ``join(values, which) -> tuple``: the value when one of them has changed.
+    """
+
+    def __init__(self, name: str,  # noqa: PLR0913 (by keyword)
+                 hint: str, get: Callable[[], Any], default: Any, *, spans: list[tuple[float, float]],
+                 hard: tuple[float, float], unit: str = "", names: list[str], whole: bool = False,
+                 join: Callable[[list[float], int], tuple[float, ...]] = lambda values, _: tuple(values)) -> None:
+        super().__init__(name, hint, get, default)
+        self.join = join
+        editor = QWidget()
+        row = QHBoxLayout(editor)
+        row.setContentsMargins(0, 0, 0, 0)
+        row.setSpacing(6)
+        self.bars: list[Bar] = []
+        for k, (low, high) in enumerate(spans):
+            usual = default[k] if default is not None else low
+            shown = unit if k == len(spans) - 1 else ""
+            bar = Bar(low, high, hard, whole=whole, unit=shown, log=False, default=float(usual))
+            bar.setMinimumWidth(44)
+            bar.setAccessibleName(f"{name}, {names[k]}")
+            bar.changed.connect(lambda _v, i=k: self._changed(i))
+            bar.released.connect(self.released)
+            row.addWidget(bar, 1)
+            self.bars.append(bar)
+        self.finish(editor)
+        self.setFocusProxy(self.bars[0])
+
+    def _changed(self, which: int) -> None:
+        self.edited.emit(self.join([b.value for b in self.bars], which))
+
+    def show_value(self, value: Any) -> None:
+        for bar, v in zip(self.bars, value if value is not None else [b.default for b in self.bars], strict=False):
+            bar.value = float(v)
+            bar.update()
+
+
+def kept_in_order(values: list[float], which: int) -> tuple[float, ...]:
+    """A range, of which the end that was not dragged gives way."""
+    low, high = values
+    return (low, max(low, high)) if which == 0 else (min(low, high), high)
+
+
+def range_field(model: type, key: str, get: Callable[[], Any]) -> BarsField:
+    """The editor of a setting that may be a range."""
+    info = model.model_fields[key]  # type: ignore[attr-defined]
+    extra = info.json_schema_extra or {}
+    low, high = extra.get("drag", (0.0, 1.0))
+    positive = {"opacity": (0.0, 1.0), "life": (0.001, 1000.0), "width": (0.001, 1000.0), "height": (0.001, 1000.0)}
+    hard = (-1e5, 1e5) if low < 0 else positive.get(key, (0.0, 1e4))
+    return BarsField(str(info.title), f"{info.description} Two numbers: chosen between them by "
+                                      f"chance.", get, info.get_default(),
+                     spans=[(low, high), (low, high)], hard=hard, unit=str(extra.get("unit", "")),
+                     names=["least", "greatest"], join=kept_in_order)
+
+
+def vector_field(name: str, hint: str, get: Callable[[], Any], default: Any, *, low: float, high: float,
+                 hard: tuple[float, float], unit: str = "m") -> BarsField:
+    """The editor of three numbers along x, y and z."""
+    return BarsField(name, hint, get, default, spans=[(low, high)] * 3, hard=hard, unit=unit, names=["x", "y", "z"])

@@ -1,0 +1,184 @@
+"""What a receiver makes of a delivery: its picture, its difference from the stage, and what it may be told to do."""
+
+import numpy as np
+from PySide6.QtCore import QRectF, Qt, Signal
+from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent, QResizeEvent
+from PySide6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
+
+from mivex.core.intake.compare import SAME
+from mivex.core.intake.switches import SWITCHES
+from mivex.ui import theme
+from mivex.ui.fields.labels import label
+from mivex.ui.proofs.survival_table import SurvivalTable
+from mivex.ui.session.shipping import Shipping
+
+GAIN = 8
+"""Differences are drawn so many times brighter."""
+SIDES = (1024, 512, 256, 128, 64)
+
+
+class Picture(QWidget):
+    """The picture itself.
+
+    Signals
+    -------
+    sized()
+        It has another size.
+    """
+
+    sized = Signal()
+
+    def __init__(self, shipping: Shipping) -> None:
+        super().__init__()
+        self.shipping = shipping
+        self.shows = "delivered"
+        self.setMinimumHeight(150)
+        self.setAccessibleName("Intake")
+        shipping.told.connect(self.update)
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self.sized.emit()
+
+    def image(self) -> QImage | None:
+        """What is shown; None: nothing yet."""
+        s = self.shipping
+        if s.codes is None or s.off is None:
+            return None
+        if self.shows == "stage":
+            codes = s.meant
+        elif self.shows == "difference":
+            codes = np.minimum(s.off.codes.astype(np.uint16) * GAIN, 255).astype(np.uint8)
+            codes = np.repeat(codes[..., None], 3, axis=2)
+        else:
+            codes = s.codes
+        codes = np.ascontiguousarray(codes)
+        h, w = codes.shape[:2]
+        return QImage(codes.data, w, h, 3 * w, QImage.Format.Format_RGB888).copy()
+
+    def paintEvent(self, _event: QPaintEvent) -> None:
+        p = QPainter(self)
+        p.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
+        p.fillRect(self.rect(), QColor(theme.SURROUND if self.shipping.codes is not None else theme.PANEL))
+        image = self.image()
+        if image is None:
+            s = self.shipping
+            words = s.problem or ("Loading what was delivered …" if s.folder else
+                                  "Nothing has been delivered yet. “Deliver all …” at the right writes the files; what a "
+                                  "receiver makes of them is drawn here.")
+            p.setPen(QColor(theme.SOFT))
+            p.setFont(theme.figures_font(13))
+            p.drawText(QRectF(self.rect()).adjusted(24, 24, -24, -24),
+                       Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, words)
+            return
+        k = min(self.width() / image.width(), self.height() / image.height())
+        w, h = image.width() * k, image.height() * k
+        p.drawImage(QRectF((self.width() - w) / 2, (self.height() - h) / 2, w, h), image)
+
+
+class IntakeView(QWidget):
+    """The intake: picture, figures, switches, and the table of what survives them."""
+
+    def __init__(self, shipping: Shipping) -> None:
+        super().__init__()
+        self.shipping = shipping
+        self.picture = Picture(shipping)
+        column = QVBoxLayout(self)
+        column.setContentsMargins(0, 0, 0, 0)
+        column.setSpacing(0)
+        top = QWidget()
+        top.setObjectName("strip")
+        row = QHBoxLayout(top)
+        row.setContentsMargins(8, 4, 8, 4)
+        self.shows = []
+        for key, words, tip in (("delivered", "Delivered", "What the receiver draws, from the stage's camera"),
+                                ("stage", "Stage", "What was meant: the stage with what was delivered, from the same "
+                                                   "place"),
+                                ("difference", f"Difference × {GAIN}", "Where the two differ")):
+            button = QPushButton(words)
+            button.setCheckable(True)
+            button.setToolTip(tip)
+            button.setProperty("key", key)
+            button.clicked.connect(lambda _=False, v=key: self.show_as(v))  # type: ignore[misc]
+            row.addWidget(button)
+            self.shows.append(button)
+        row.addStretch()
+        column.addWidget(top)
+        column.addWidget(self.picture, 3)
+        self.figures = label("", "figure", wrap=True)
+        self.figures.setContentsMargins(8, 4, 8, 4)
+        column.addWidget(self.figures)
+        column.addWidget(self._switches())
+        self.table = SurvivalTable()
+        column.addWidget(self.table, 2)
+        self.show_as("delivered")
+        shipping.told.connect(self.refresh)
+        self.refresh()
+
+    def _switches(self) -> QWidget:
+        box = QWidget()
+        box.setObjectName("strip")
+        grid = QGridLayout(box)
+        grid.setContentsMargins(8, 2, 8, 6)
+        grid.setHorizontalSpacing(10)
+        grid.setVerticalSpacing(3)
+        head = QLabel("The receiver …")
+        head.setObjectName("section")
+        grid.addWidget(head, 0, 0, 1, 2)
+        self.boxes: dict[str, QCheckBox] = {}
+        self.side = QComboBox()
+        for side in SIDES:
+            self.side.addItem(f"{side} px", side)
+        self.side.setCurrentIndex(SIDES.index(self.shipping.side))
+        self.side.setFixedWidth(76)
+        self.side.setAccessibleName("Size limit")
+        self.side.currentIndexChanged.connect(lambda i: self.shipping.limit(SIDES[i]))
+        for k, s in enumerate(SWITCHES):
+            check = QCheckBox(s.title)
+            check.setToolTip(s.hint)
+            check.toggled.connect(lambda on, key=s.key: self.shipping.switch(key, on))
+            self.boxes[s.key] = check
+            cell = QWidget()
+            inner = QHBoxLayout(cell)
+            inner.setContentsMargins(0, 0, 0, 0)
+            inner.setSpacing(6)
+            inner.addWidget(check)
+            if s.key == "smaller":
+                inner.addWidget(self.side)
+            inner.addStretch()
+            grid.addWidget(cell, 1 + k // 2, k % 2)
+        self.all = QPushButton("Try every one")
+        self.all.setToolTip("Each switch on each overlay alone: a table of what survives")
+        self.all.clicked.connect(self.shipping.try_all)
+        grid.addWidget(self.all, 1 + len(SWITCHES) // 2, len(SWITCHES) % 2)
+        return box
+
+    def show_as(self, key: str) -> None:
+        """Show what was ``delivered``, the ``stage``, or their ``difference``."""
+        self.picture.shows = key
+        for button in self.shows:
+            button.setChecked(button.property("key") == key)
+        self.picture.update()
+
+    def refresh(self) -> None:
+        """Show the figures as they are now."""
+        s = self.shipping
+        if s.off is None:
+            self.figures.setText("")
+        else:
+            f = s.off.figures
+            lost = sum(len(v) for v in s.received.left_out.values()) if s.received else 0
+            more = f" {lost} channel{'' if lost == 1 else 's'} or meshes were not delivered." if lost else ""
+            self.figures.setText(f"{f['within']:.2%} of the pixels are within {SAME} of 255 of the stage; mean "
+                                 f"{f['mean']:.2f}, "
+                                 f"largest {f['largest']:.0f}.{more}")
+        for key, check in self.boxes.items():
+            check.setEnabled(bool(s.folder))
+            if check.isChecked() != (key in s.switches):
+                check.blockSignals(True)
+                check.setChecked(key in s.switches)
+                check.blockSignals(False)
+        self.all.setEnabled(s.received is not None)
+        self.all.setText(f"Stop  ({s.share:.0%})" if s.share >= 0 else "Try every one")
+        self.table.show_rows(s.rows)
+        self.table.setVisible(bool(s.rows))

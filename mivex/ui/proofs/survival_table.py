@@ -1,0 +1,108 @@
+"""Tables of a delivery: what was read back, and which switches each overlay survives."""
+
+from collections.abc import Sequence
+
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QColor, QFont
+from PySide6.QtWidgets import QAbstractItemView, QHeaderView, QTableWidget, QTableWidgetItem
+
+from mivex.core.deliver.deliver import Compared
+from mivex.core.intake.compare import HOLDS, Row
+from mivex.core.intake.switches import SWITCHES
+from mivex.ui import theme
+
+SHORT = {"own-mips": "Mips", "no-encoding": "Flag", "green": "Green", "smaller": "Size", "blocks": "Block",
+         "display": "Displ.", "opaque": "Solid"}
+_STYLE = f"""
+QTableWidget {{ background: {theme.PANEL}; border: none; gridline-color: {theme.LINE}; }}
+QTableWidget::item {{ padding: 0 2px; }}
+QTableWidget::item:selected {{ background: {theme.EDGE}; color: {theme.TEXT}; }}
+QHeaderView::section {{ background: {theme.GROUND}; color: {theme.SOFT}; border: none; padding: 3px 2px;
+    font-size: 11px; }}
+QTableCornerButton::section {{ background: {theme.GROUND}; border: none; }}
+"""
+
+
+class Table(QTableWidget):
+    """A table to be read, not edited."""
+
+    def __init__(self, heads: Sequence[str], name: str) -> None:
+        super().__init__(0, len(heads))
+        self.setHorizontalHeaderLabels(list(heads))
+        self.setAccessibleName(name)
+        self.setStyleSheet(_STYLE)
+        self.verticalHeader().hide()
+        self.verticalHeader().setDefaultSectionSize(22)
+        self.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
+        self.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
+        self.setShowGrid(False)
+        self.setWordWrap(False)
+        self.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
+        self.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.Stretch)
+        self.horizontalHeader().setMinimumSectionSize(34)
+        self.horizontalHeader().setDefaultAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter)
+
+    def put(self, row: int, column: int, text: str, *, number: bool = False, bad: bool = False, tip: str = "") -> None:
+        """Fill a cell; ``bad`` marks what is a finding, by weight as well as by hue."""
+        item = QTableWidgetItem(text)
+        item.setToolTip(tip or text)
+        if number:
+            item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
+            item.setFont(theme.figures_font(12, QFont.Weight.DemiBold if bad else QFont.Weight.Normal))
+        if bad:
+            item.setForeground(QColor(theme.FINDING))
+        self.setItem(row, column, item)
+
+
+class SurvivalTable(Table):
+    """One figure for each overlay under each switch."""
+
+    def __init__(self) -> None:
+        super().__init__(["Overlay", *(SHORT[s.key] for s in SWITCHES)], "What survives each switch")
+        for k, s in enumerate(SWITCHES, 1):
+            head = self.horizontalHeaderItem(k)
+            if head is not None:
+                head.setToolTip(f"{s.title}: {s.hint}")
+        self._rows: Sequence[Row] = ()
+
+    def show_rows(self, rows: Sequence[Row]) -> None:
+        """Show what was tried."""
+        if rows is self._rows:
+            return
+        self._rows = rows
+        self.setRowCount(len(rows))
+        for k, r in enumerate(rows):
+            self.put(k, 0, r.overlay)
+            for j, s in enumerate(SWITCHES, 1):
+                if s.key not in r.figures:
+                    self.put(k, j, "–", number=True, tip="No camera sees it.")
+                    continue
+                v = r.figures[s.key]
+                said = "looks as it did" if r.survives(s.key) else f"differs by more than {HOLDS:g}"
+                self.put(k, j, f"{v:.0f}" if r.survives(s.key) else f"{v:.0f} !", number=True, bad=not r.survives(s.key),
+                         tip=f"{s.title}: 99 % of its pixels differ by at most {v:.0f} of 255; it {said}.")
+
+
+class ReadBackTable(Table):
+    """Every delivered channel, read again and compared."""
+
+    def __init__(self) -> None:
+        super().__init__(["File", "Channel", "From", "Holds", "Levels", "Off by"], "Read back")
+        self._rows: Sequence[Compared] = ()
+
+    def show_rows(self, rows: Sequence[Compared]) -> None:
+        """Show what came back."""
+        if rows is self._rows:
+            return
+        self._rows = rows
+        self.setRowCount(len(rows))
+        last = ""
+        for k, c in enumerate(rows):
+            self.put(k, 0, c.file if c.file != last else "", tip=f"{c.file}, of “{c.overlay}”"
+                     + ("" if c.back.fresh else "; unchanged, it was left alone"))
+            last = c.file
+            self.put(k, 1, c.channel.capitalize())
+            self.put(k, 2, c.source)
+            self.put(k, 3, f"{c.low:.2f}–{c.high:.2f}", number=True)
+            self.put(k, 4, str(c.back.levels), number=True)
+            self.put(k, 5, f"{c.difference:g}", number=True, bad=c.difference > 0)

@@ -1,0 +1,74 @@
+"""Asks how a sheet is to be built, and builds it in the background."""
+
+from typing import Any
+
+from PySide6.QtWidgets import QDialog, QDialogButtonBox, QFileDialog, QLabel, QVBoxLayout
+
+from mivex.core.sheet.build import ALIGNS, FITS, Layout
+from mivex.ui.fields.fields import ChoiceField, Field, NumberField, SwitchField
+
+PICTURES = "Pictures (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)"
+ANIMATED = "Animated pictures (*.webp *.gif *.png *.apng)"
+
+
+class BuildSheet(QDialog):
+    """Number of frames, cell, columns, gutter, fit, alignment, and what moves."""
+
+    def __init__(self, how: str, parent: Any, *, frames: int = 0) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Build a sheet")
+        self.how = how
+        self.values: dict[str, Any] = {"count": frames or 16, "width": 0, "height": 0, "columns": 0, "gutter": 0,
+                                       "fit": "inside", "align": "frame", "wears": True, "seconds": 1.0, "degrees": 0.0}
+        self.column = QVBoxLayout(self)
+        self.column.setSpacing(4)
+        if how in ("seeds", "baked"):
+            self._number("count", "Frames", "How many frames.", 2, 64, (2, 256))
+        if how == "baked":
+            self._add(SwitchField("Wears away", "Erosion goes from nothing to everything.", lambda: self.values["wears"],
+                                  default=True), "wears")
+            self._number("seconds", "Flow", "Seconds of the flow's movement; nothing where the material has no flow.", 0, 4,
+                         (0, 60), whole=False, unit="s")
+            self._number("degrees", "Turns", "Degrees that it turns by.", -360, 360, (-3600, 3600), whole=False, unit="°")
+        self._number("width", "Cell's width", "Texels; 0: the largest frame's.", 0, 512, (0, 8192), unit="px")
+        self._number("height", "Cell's height", "Texels; 0: the largest frame's.", 0, 512, (0, 8192), unit="px")
+        self._number("columns", "Columns", "Cells across; 0: as near to a square as goes.", 0, 16, (0, 64))
+        self._number("gutter", "Gutter", "Texels between cells, filled from their borders: frames then do not bleed into "
+                     "each other in the distance.", 0, 32, (0, 256), unit="px")
+        fit = ChoiceField("Fit", "How large frames are in their cells.", lambda: self.values["fit"], "inside", FITS)
+        self._add(fit, "fit")
+        self._add(ChoiceField("Aligned by", "What of each frame comes to the same place of its cell.",
+                              lambda: self.values["align"], "frame", ALIGNS), "align")
+        note = QLabel("The sheet is written beside the project, and comes into the rack as an overlay of its own.")
+        note.setObjectName("figure")
+        note.setWordWrap(True)
+        self.column.addWidget(note)
+        buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Ok | QDialogButtonBox.StandardButton.Cancel)
+        buttons.button(QDialogButtonBox.StandardButton.Ok).setText("Build")
+        buttons.accepted.connect(self.accept)
+        buttons.rejected.connect(self.reject)
+        self.column.addWidget(buttons)
+        self.setMinimumWidth(340)
+
+    def _add(self, field: Field, key: str) -> None:
+        field.edited.connect(lambda v: (self.values.__setitem__(key, v), field.refresh()))
+        self.column.addWidget(field)
+
+    def _number(self, key: str, name: str, hint: str, low: float, high: float, hard: tuple[float, float], *,
+                whole: bool = True, unit: str = "") -> None:
+        self._add(NumberField(name, hint, lambda: self.values[key], float(self.values[key]), low=low, high=high, hard=hard,
+                              whole=whole, unit=unit), key)
+
+    @property
+    def layout_wanted(self) -> Layout:
+        """How the frames are laid."""
+        v = self.values
+        return Layout((int(v["width"]), int(v["height"])), int(v["columns"]), int(v["gutter"]), v["fit"], v["align"])
+
+
+def ask_pictures(parent: Any, folder: str, how: str) -> list[str]:
+    """Ask for the pictures that frames come from; none where nothing is chosen."""
+    if how == "pictures":
+        return QFileDialog.getOpenFileNames(parent, "Frames, in their order", folder, PICTURES)[0]
+    found = QFileDialog.getOpenFileName(parent, "Animated picture", folder, ANIMATED)[0]
+    return [found] if found else []

@@ -1,0 +1,121 @@
+"""Fewer, larger: asks how many particles may live at once, and shows both ways side by side."""
+
+from typing import Any
+
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QImage, QPixmap
+from PySide6.QtWidgets import QDialog, QHBoxLayout, QLabel, QPushButton, QVBoxLayout
+
+from mivex.core.fewer import Covering, Fewer, fewer
+from mivex.core.project import edits
+from mivex.core.scene import world_of
+from mivex.ui import theme
+from mivex.ui.fields.fields import NumberField
+from mivex.ui.session.worker import Latest
+
+
+class FewerSheet(QDialog):
+    """The question, both pictures, and a button that takes the answer."""
+
+    def __init__(self, session: Any, engine: Any, desk: Any, parent: Any) -> None:
+        super().__init__(parent)
+        self.setWindowTitle("Fewer, larger")
+        self.session, self.engine, self.desk = session, engine, desk
+        self.key = desk.effect_id
+        self.found: Fewer | None = None
+        self.worker = Latest("fewer", self)
+        self.worker.done.connect(self._take)
+        self.worker.failed.connect(lambda _t, words: self._say(words))
+        column = QVBoxLayout(self)
+        column.setSpacing(6)
+        self.most = max(1, round(desk.count * 0.5)) if desk.count else 20
+        self.field = NumberField("At once", "How many particles may live at once.", lambda: self.most, self.most, low=1,
+                                 high=max(desk.count, 2), hard=(1, 20000), whole=True)
+        self.field.edited.connect(self._ask_for)
+        column.addWidget(self.field)
+        row = QHBoxLayout()
+        self.sides: list[tuple[QLabel, QLabel]] = []
+        for title in ("Now", "Fewer, larger"):
+            side = QVBoxLayout()
+            head = QLabel(title)
+            head.setObjectName("section")
+            picture, words = QLabel(), QLabel()
+            picture.setFixedSize(256, 256)
+            picture.setStyleSheet(f"background: {theme.SURROUND};")
+            words.setObjectName("figure")
+            words.setWordWrap(True)
+            words.setFixedWidth(256)
+            words.setMinimumHeight(38)
+            words.setAlignment(Qt.AlignmentFlag.AlignTop)
+            for w in (head, picture, words):
+                side.addWidget(w)
+            row.addLayout(side)
+            self.sides.append((picture, words))
+        column.addLayout(row)
+        self.note = QLabel()
+        self.note.setWordWrap(True)
+        self.note.setObjectName("soft")
+        column.addWidget(self.note)
+        foot = QHBoxLayout()
+        self.take = QPushButton("Take it")
+        self.take.setObjectName("main")
+        self.take.clicked.connect(self._apply)
+        close = QPushButton("Close")
+        close.clicked.connect(self.reject)
+        foot.addWidget(self.take)
+        foot.addWidget(close)
+        foot.addStretch()
+        column.addLayout(foot)
+        self.finished.connect(lambda _r: self.worker.end())
+        self._ask()
+
+    @property
+    def idle(self) -> bool:
+        """Nothing is being worked out."""
+        return self.worker.idle or not self.isVisible()
+
+    def _ask_for(self, value: object) -> None:
+        self.most = int(value)  # type: ignore[call-overload]
+        self.field.refresh()
+        self._ask()
+
+    def _ask(self) -> None:
+        self.found = None
+        self.take.setEnabled(False)
+        self._say("Measuring what is covered …")
+        doc, textures, meshes, key, most = (self.session.doc, self.engine.stage_textures(), self.engine.results.meshes(),
+                                            self.key, self.most)
+        self.worker.ask(None, lambda _r, stop: fewer(doc, key, most, textures, world_of(doc, meshes), stop=stop), halt=True)
+
+    def _say(self, words: str) -> None:
+        self.note.setText(words)
+
+    def _take(self, _token: object, found: object) -> None:
+        assert isinstance(found, Fewer)
+        self.found = found
+        for (picture, words), c in zip(self.sides, (found.before, found.after), strict=True):
+            self._show(picture, words, c)
+        saved = 1 - found.after.fragments / max(found.before.fragments, 1)
+        share = found.after.area / found.before.area
+        self._say(f"Rate × {found.rate:.3g} and size × {found.size:.3g} cover {share:.1%} of the present area with "
+                  f"{abs(saved):.0%} {'fewer' if saved >= 0 else 'more'} fragments.")
+        self.take.setEnabled(True)
+
+    @staticmethod
+    def _show(picture: QLabel, words: QLabel, c: Covering) -> None:
+        h, w = c.picture.shape[:2]
+        image = QImage(c.picture.tobytes(), w, h, 3 * w, QImage.Format.Format_RGB888)
+        picture.setPixmap(QPixmap.fromImage(image).scaled(256, 256))
+        words.setText(f"{c.count:.0f} at once · {c.area:.1%} covered · overdraw {c.overdraw:.1f} · "
+                      f"{c.fragments:.0f} fragments")
+
+    def _apply(self) -> None:
+        if self.found is None:
+            return
+        found = self.session.doc.effect(self.key)
+        if found is not None:
+            key = found.copy_of or found.id
+            whole = self.session.doc.effect(key) or found
+            dials = whole.dials.model_copy(update={"rate": self.found.rate, "size": self.found.size})
+            self.session.apply("Fewer, larger", lambda d: edits.set_effect(d, key, dials=dials))
+        self.accept()

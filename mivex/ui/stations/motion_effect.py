@@ -1,0 +1,109 @@
+"""Numbers of a whole effect: its place, its dials, its lamp, its bounds."""
+
+from collections.abc import Callable
+from typing import Any
+
+from PySide6.QtCore import Qt
+from PySide6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy
+
+from mivex.core.motion.model import DIAL_WORDS, DIALS, Dials, Lamp
+from mivex.core.project import edits
+from mivex.ui.fields.fields import TextField
+from mivex.ui.fields.forms import field_for
+from mivex.ui.fields.labels import label
+from mivex.ui.fields.ranges import BarsField, vector_field
+from mivex.ui.stations import motion_acts as acts
+from mivex.ui.stations.base import Page
+
+
+def whole_effect(c: Page) -> None:
+    """Place, axis, seed, dials, lamp, bounds of the chosen effect."""
+    found = c.session.doc.effect(c.desk.effect_id)
+    if found is None:
+        return
+    key = found.id
+
+    def read() -> Any:
+        return c.session.doc.effect(key) or found
+
+    def put(words: str, **names: str) -> Callable[[object], None]:
+        name = next(iter(names))
+        return c.edit_with(f"Change {words}", f"effect {key} {name}", lambda d, v: edits.set_effect(d, key, **{name: v}))
+
+    name = TextField("Name", "Name of the effect.", lambda: read().name, found.name)
+    name.edited.connect(put("name", name=""))
+    c.add_field(name)
+    at = vector_field("Stands at", "Metres across, up, towards the viewer.", lambda: read().at, (0.0, 0.5, 0.8), low=-4.0,
+                      high=4.0, hard=(-100.0, 100.0))
+    at.edited.connect(put("place", at=""))
+    c.add_field(at)
+    turned = BarsField("Axis", "Yaw and pitch of its axis, and a roll about it; pitch 90 points up.",
+                       lambda: (read().yaw, read().pitch, read().roll), (0.0, 90.0, 0.0), spans=[(-180.0, 180.0)] * 3,
+                       hard=(-360.0, 360.0), unit="°", names=["yaw", "pitch", "roll"])
+    turned.edited.connect(c.edit_with("Change axis", f"effect {key} axis", lambda d, v: edits.set_effect(
+        d, key, yaw=v[0], pitch=v[1], roll=v[2])))
+    c.add_field(turned)
+    both = BarsField("Scale, seed", "Of the whole effect; another seed, other "
+                                    "chances.", lambda: (read().scale, read().seed),
+                     (1.0, 1), spans=[(0.1, 4.0), (1.0, 100.0)], hard=(0.001, 2e9), names=["scale", "seed"])
+    both.edited.connect(c.edit_with("Change scale or seed", f"effect {key} scale", lambda d, v: edits.set_effect(
+        d, key, scale=min(v[0], 1000.0), seed=round(v[1]))))
+    c.add_field(both)
+    of = c.session.doc.effect(found.copy_of) if found.copy_of else None
+    opened = of.opened if of is not None else DIALS
+    c.column.addSpacing(6)
+    c.column.addWidget(label("Dials" if of is None else f"Dials that “{of.name}” leaves open", "section"))
+    if of is not None and not opened:
+        c.column.addWidget(label("None. Open some there.", "figure"))
+    for dial in opened:
+        field = field_for(Dials, dial, lambda k=dial: getattr(read().dials, k))  # type: ignore[misc]
+        field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"effect {key} dial "
+            f"{dial}", lambda d, v, k=dial:  # type: ignore[misc]
+                                         edits.set_effect(d, key, dials=edits.revalidated(read().dials, **{k: v}))))
+        c.add_field(field)
+    if of is None:
+        row = QHBoxLayout()
+        c.column.addWidget(label("Left open to copies", "soft"))
+        for dial in DIALS:
+            box = QPushButton(DIAL_WORDS[dial])
+            box.setCheckable(True)
+            box.setObjectName("chip")
+            box.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
+            box.setStyleSheet("padding: 4px 2px;")
+            box.setChecked(dial in found.opened)
+            box.clicked.connect(lambda on=False, k=dial: _open(c, key, k, on=on))  # type: ignore[misc]
+            row.addWidget(box)
+        c.column.addLayout(row)
+        c.column.addSpacing(6)
+        c.column.addWidget(label("Lamp", "section"))
+        for setting in ("on", *(("colour", "strength", "reach", "flicker", "rate", "above") if found.lamp.on else ())):
+            field = field_for(Lamp, setting, lambda k=setting: getattr(read().lamp, k))  # type: ignore[misc]
+            field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"effect {key} lamp "
+                f"{setting}", lambda d, v, k=setting:  # type: ignore[misc]
+                                             edits.set_effect(d, key, lamp=edits.revalidated(read().lamp, **{k: v}))))
+            c.add_field(field)
+    c.column.addSpacing(6)
+    row = QHBoxLayout()
+    fewer = QPushButton("Fewer, larger …")
+    fewer.setToolTip("Finds the rate and size with which fewer particles cover as much")
+    fewer.clicked.connect(c.desk.fewer_wanted)
+    row.addWidget(fewer)
+    bounds = QPushButton("Set bounds" if found.bounds is None else "No bounds")
+    bounds.setToolTip("The box of its particles, as their motion says; a receiver cuts the effect off by it")
+    bounds.clicked.connect(lambda: acts.set_bounds(c))
+    row.addWidget(bounds)
+    row.addStretch()
+    c.column.addLayout(row)
+    if found.bounds is not None:
+        words = "  ".join(f"{a:.2f} to {b:.2f}" for a, b in zip(*found.bounds, strict=True))
+        note = label(f"Bounds: {words} m", "figure", wrap=True)
+        note.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
+        c.column.addWidget(note)
+
+
+def _open(c: Page, key: str, dial: str, *, on: bool) -> None:
+    """Leave a dial open to copies, or keep it."""
+    found = c.session.doc.effect(key)
+    if found is not None:
+        opened = tuple(d for d in DIALS if (d in found.opened and d != dial) or (d == dial and on))
+        c.session.apply("Leave a dial open", lambda d: edits.set_effect(d, key, opened=opened))

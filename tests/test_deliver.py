@@ -1,0 +1,452 @@
+"""Delivery by recipes, read by other libraries; glTF, KTX 2, motion; the intake against the stage; what is refused."""
+
+import io
+import json
+import os
+import struct
+
+import cv2
+import numpy as np
+import pytest
+from PIL import Image
+from test_project import mivex_run
+
+from mivex.core.base.errors import MivexError
+from mivex.core.deliver.gltf import tangents
+from mivex.core.deliver.motion_file import MotionFile
+from mivex.core.deliver.project import deliver_project
+from mivex.core.intake.blocks import compressed
+from mivex.core.intake.compare import difference, draw, survival
+from mivex.core.intake.loader import load
+from mivex.core.intake.switches import SWITCHES, switched
+from mivex.core.layers.model import Cell, Layer, Stack
+from mivex.core.material.material import Finish, Material, Normals
+from mivex.core.motion.model import Effect, Emitter
+from mivex.core.picture.encode import write_picture
+from mivex.core.pixels.blends import BLENDS
+from mivex.core.project import delivery_edits
+from mivex.core.project.channels import channel_of_overlay
+from mivex.core.project.delivery import STOCK, dump_delivery, parse_delivery, recipe_named
+from mivex.core.project.document import Delivery, Document, Overlay, Source
+from mivex.core.project.evaluate import Workshop
+from mivex.core.project.file import dumps, loads, write_project
+from mivex.core.scene import codes_of, gathered, render
+from mivex.core.stage.camera import View
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.places import Around, BillboardPlace, HullPlace, PanelPlace
+
+
+def codes(path):
+    """Codes of a picture as Pillow reads them, (h, w, channels)."""
+    with Image.open(path) as picture:
+        made = np.asarray(picture)
+    return made[..., None] if made.ndim == 2 else made
+
+
+def soft(rng, side=32):
+    """Colour under a soft disc, colour also where it is clear; multiples of 1/255."""
+    y, x = np.mgrid[:side, :side] / (side - 1) * 2 - 1
+    v = np.rint(rng.random((side, side, 4)) * 255)
+    v[..., 3] = np.rint(np.clip(1.2 - np.hypot(x, y), 0, 1) * 255)
+    return (v / 255).astype(np.float32)
+
+
+def panel(o, *, z=1.6, **more):
+    """An overlay that faces the first camera on a panel."""
+    return o.model_copy(update={"places": (PanelPlace(id=f"p{o.id}", at=(0.0, 1.3, z), width=1.2, height=1.2),)} | more)
+
+
+@pytest.fixture
+def made(tmp_path, rng):
+    """A folder with a picture, an overlay made of layers on it, and a workshop."""
+    write_picture(tmp_path / "a.png", soft(rng))
+    stack = Stack(rows=(
+        Layer(id="wet", name="Wet", cells={"roughness": Cell(value=(0.2,)), "metal": Cell(value=(0.8,))}),))
+    o = Overlay(id="o", name="Tag", source=Source(path="a.png", meaning="colour"), layers=stack)
+    return tmp_path, o, Workshop(tmp_path)
+
+
+def test_every_channel_lies_where_the_recipe_says_and_other_readers_find_it(made):
+    folder, o, shop = made
+    recipe = parse_delivery({"files": [
+        {"pattern": "{name}", "channels": {"red": {"take": "blue"}, "green": {"take": "opacity", "invert": True},
+                                           "blue": {"take": "number", "value": 0.2}, "alpha": {"take": "red"}}},
+        {"pattern": "{kind}_{name}", "holds": "data", "format": "tif", "bits": 16,
+         "channels": {"red": {"take": "roughness", "invert": True}, "green": {"take": "metal"}, "blue": {"take": "grey"}}},
+        {"pattern": "one", "holds": "data", "format": "tga", "bits": 8, "channels": {"red": {"take": "opacity"}}},
+        {"pattern": "half", "size": 8, "channels": {"red": {"take": "red"}, "green": {"take": "green"},
+                                                    "blue": {"take": "blue"}, "alpha": {"take": "opacity"}}}]}, "r")
+    done = deliver_project(Document(overlays=(o,)), shop, folder / "out", recipe=recipe).overlays[0]
+    source = codes(folder / "a.png").astype(int)
+    mixed = codes(folder / "out" / "Tag.png").astype(int)
+    assert np.array_equal(mixed[..., 0], source[..., 2]) and np.array_equal(mixed[..., 3], source[..., 0])
+    assert np.array_equal(mixed[..., 1], 255 - source[..., 3]) and set(np.unique(mixed[..., 2])) == {51}
+    packed = cv2.imread(str(folder / "out" / "sprite_Tag.tif"), cv2.IMREAD_UNCHANGED)[..., ::-1]
+    doc, path = Document(overlays=(o,)), str(folder / "p.mivex")
+    for lane, name in ((0, "roughness"), (1, "metal")):
+        meant = channel_of_overlay(path, doc, o, name)[0][..., 0]
+        meant = 1 - meant if name == "roughness" else meant
+        assert packed.dtype == np.uint16 and np.abs(packed[..., lane] / 65535 - meant).max() < 1.5 / 255
+    linear = np.where((s := source[..., :3] / 255) <= 0.04045, s / 12.92, ((s + 0.055) / 1.055) ** 2.4)
+    grey = linear @ [0.2126, 0.7152, 0.0722]
+    grey = np.where(grey <= 0.0031308, grey * 12.92, 1.055 * grey ** (1 / 2.4) - 0.055)
+    assert np.abs(packed[..., 2] / 65535 - grey).max() < 2e-5
+    assert codes(folder / "out" / "one.tga").shape[2] == 1
+    assert np.array_equal(codes(folder / "out" / "one.tga")[..., 0], source[..., 3])
+    # A smaller picture: colour is averaged with alpha as its weight.
+    a = source[..., 3:] / 255
+    blocks = lambda v: v.reshape(8, 4, 8, 4, -1).mean(axis=(1, 3))  # noqa: E731
+    meant = blocks(linear * a) / np.maximum(blocks(a), 1e-9)
+    half = codes(folder / "out" / "half.png") / 255
+    seen = np.where(half[..., :3] <= 0.04045, half[..., :3] / 12.92, ((half[..., :3] + 0.055) / 1.055) ** 2.4)
+    assert np.abs(half[..., 3] - blocks(a)[..., 0]).max() < 0.51 / 255
+    assert np.abs(np.where(blocks(a) > 0.02, seen - meant, 0)).max() < 0.006
+    rows = {(c.file, c.channel): c for c in done.table}
+    assert len(rows) == 12 and all(c.difference == 0 for c in rows.values())
+    assert rows[("Tag.png", "green")].source == "1 − opacity"
+    sheet = json.loads(done.sheet.read_text())
+    assert sheet["surface"]["roughness"] == {"file": "sprite_Tag.tif", "channel": "red", "invert": True}
+
+
+def test_masks_normals_and_distances_are_delivered(made, rng):
+    folder, o, shop = made
+    flat = np.dstack([np.full((16, 16, 1), 0.5), np.full((16, 16, 1), 200 / 255), np.full((16, 16, 1), 230 / 255)])
+    write_picture(folder / "n.png", flat.astype(np.float32), data=True)
+    o = o.model_copy(update={"material": Material(finish=Finish(normal=Normals(source="file", path="n.png", green="down"))),
+                             "layers": Stack(rows=(Layer(id="m", name="M", cells={"colour": Cell(value=(1, 0, 0))}),))})
+    recipe = parse_delivery({"files": [
+        {"pattern": "{name}_n", "holds": "data", "green": "up", "channels": {
+            "red": {"take": "normal_x"}, "green": {"take": "normal_y"}, "blue": {"take": "normal_z"}}},
+        {"pattern": "{name}_m", "holds": "data", "channels": {"red": {"take": "mask", "layer": 1}}},
+        {"pattern": "{name}_d", "holds": "data", "channels": {"red": {"take": "distance"}}}]}, "r")
+    made_ = deliver_project(Document(overlays=(o,)), shop, folder / "out", recipe=recipe).overlays[0]
+    # Its green points down; delivered upwards it is turned over.
+    assert codes(folder / "out" / "Tag_n.png")[0, 0].tolist() == [128, 55, 230]
+    assert (codes(folder / "out" / "Tag_m.png") == 255).all()
+    away = codes(folder / "out" / "Tag_d.png")[..., 0].astype(float)
+    alpha = codes(folder / "a.png")[..., 3] / 255
+    assert (away[alpha > 0.6] > 127).all() and (away[alpha < 0.4] < 128).all()
+    assert made_.left_out == ("colour",)
+    with pytest.raises(MivexError, match="layer 3"):
+        deliver_project(Document(overlays=(o,)), shop, folder / "x", recipe=parse_delivery({"files": [
+            {"pattern": "m", "channels": {"red": {"take": "mask", "layer": 3}}}]}, "r"))
+    for bad, words in (({"files": [{"pattern": "a/b"}]}, "file name"),
+                       ({"files": [{"pattern": "x", "format": "tga", "bits": 16}]}, "8"),
+                       ({"files": [{"pattern": "x", "channels": {"green": {"take": "red"}}}]}, "one channel"),
+                       ({"files": [{"pattern": "x", "colour": 1}]}, "no setting"), ({"files": []}, "nothing"),
+                       ([], "not a"), ({"delivery": 9, "files": []}, "newer"),
+                       ({"files": [{"pattern": "x"}, {"pattern": "x"}]}, "same name")):
+        with pytest.raises(MivexError, match=words):
+            parse_delivery(bad, "“r.json”")
+    for r in STOCK.values():
+        assert parse_delivery(json.loads(dump_delivery(r)), "r") == r
+    doc = Document(deliveries=(STOCK["masks"].model_copy(update={"name": "Ours"}),))
+    assert loads(json.loads(dumps(doc)), "p") == doc
+
+
+def ktx(data):
+    """A KTX 2 file by the letter of its specification: format, levels, transfer function, flags, channel of each sample."""
+    assert data[:12] == b"\xabKTX 20\xbb\r\n\x1a\n"
+    number, size, w, h, d, layers, faces, count, packed = struct.unpack_from("<9I", data, 12)
+    at, length = struct.unpack_from("<2I", data, 48)
+    assert (d, layers, faces, packed) == (0, 0, 1, 0) and struct.unpack_from("<I", data, at)[0] == length
+    levels, ends = [], []
+    for k in range(count):
+        begin, wanted, whole = struct.unpack_from("<3Q", data, 80 + 24 * k)
+        assert wanted == whole and begin % 4 == 0
+        levels.append(np.frombuffer(data, np.uint8 if size == 1 else np.uint16, wanted // size, begin).reshape(
+            max(1, h >> k), max(1, w >> k), -1))
+        ends.append(begin)
+    assert ends == sorted(ends, reverse=True)
+    samples = [data[at + 28 + 16 * k + 3] for k in range((length - 28) // 16)]
+    return number, levels, data[at + 14], data[at + 15], samples
+
+
+def test_ktx_holds_every_level_with_colour_weighed_by_alpha(made):
+    folder, o, shop = made
+    o = o.model_copy(update={"layers": Stack(), "delivery": Delivery(format="ktx2")})
+    deliver_project(Document(overlays=(o,)), shop, folder / "out")
+    number, levels, transfer, flags, samples = ktx((folder / "out" / "Tag.ktx2").read_bytes())
+    assert (number, transfer, flags) == (43, 2, 0) and [s & 15 for s in samples] == [0, 1, 2, 15] and samples[3] == 31
+    source = codes(folder / "a.png")
+    assert np.array_equal(levels[0], source) and [v.shape[0] for v in levels] == [32, 16, 8, 4, 2, 1]
+    s = source / 255
+    linear = np.where(s[..., :3] <= 0.04045, s[..., :3] / 12.92, ((s[..., :3] + 0.055) / 1.055) ** 2.4)
+    p, a = linear * s[..., 3:], s[..., 3:]
+    for level in levels[1:]:
+        half = lambda v: v.reshape(len(v) // 2, 2, len(v) // 2, 2, -1).mean(axis=(1, 3))  # noqa: E731
+        p, a = half(p), half(a)
+        seen = level / 255
+        light = np.where(seen[..., :3] <= 0.04045, seen[..., :3] / 12.92, ((seen[..., :3] + 0.055) / 1.055) ** 2.4)
+        assert np.abs(seen[..., 3:] - a).max() < 0.51 / 255
+        assert np.abs(np.where(a > 0.02, light - p / np.maximum(a, 1e-9), 0)).max() < 0.006
+    # Levels that a receiver loads are the very ones of the file.
+    received = load(folder / "out")
+    t = received.textures[received.doc.overlays[0].id]
+    assert t.mips.levels == 6 and np.abs(t.mips.level(2)[..., 3] * 255 - levels[2][..., 3]).max() < 1e-3
+
+
+def test_gltf_is_read_by_others_with_the_right_materials(made, rng):
+    import pygltflib
+    import trimesh
+
+    folder, o, shop = made
+    base = panel(o, layers=Stack(), delivery=Delivery(recipe="scene"))
+    rows = []
+    for k, blend in enumerate(BLENDS):
+        m = Material(blend=blend, lit=k % 2 == 0, cutoff=0.3, both_faces=k != 1, opacity=0.75, tint=(1.0, 0.5, 0.2))
+        rows.append(base.model_copy(update={"id": f"o{k}", "name": f"B{blend}", "material": m}))
+    glow = Material(finish=Finish.model_validate({"glow": {"strength": 3.0, "colour": [1, 0.5, 0]},
+                                                  "roughness": {"source": "own", "channel": "red"}}))
+    rows.append(base.model_copy(update={"id": "glow", "name": "Glow", "material": glow}))
+    rows.append(base.model_copy(update={"id": "other", "name": "Other", "variant_of": "glow", "own": ("opacity",),
+                                        "material": glow.model_copy(update={"opacity": 0.5})}))
+    deliver_project(Document(overlays=tuple(rows)), shop, folder / "out")
+    modes = {"Solid": "OPAQUE", "Cutout": "MASK"}
+    for o_ in rows[:7]:
+        g = pygltflib.GLTF2().load(str(folder / "out" / f"{o_.name}.glb"))
+        m = g.materials[0]
+        assert m.alphaMode == modes.get(o_.material.blend, "BLEND") and m.doubleSided == o_.material.both_faces
+        assert m.alphaCutoff == (0.3 if m.alphaMode == "MASK" else None) or m.alphaMode != "MASK"
+        assert ("KHR_materials_unlit" in (m.extensions or {})) == (not o_.material.lit)
+        factor = m.pbrMetallicRoughness.baseColorFactor
+        assert factor[1] == pytest.approx(0.2140411, abs=1e-6) and factor[3] == (1.0 if m.alphaMode == "OPAQUE" else 0.75)
+        assert m.extras["mivex"]["blend"] == o_.material.blend
+        view = g.bufferViews[g.images[g.textures[m.pbrMetallicRoughness.baseColorTexture.index].source].bufferView]
+        png = g.binary_blob()[view.byteOffset:view.byteOffset + view.byteLength]
+        picture = cv2.imdecode(np.frombuffer(png, np.uint8), cv2.IMREAD_UNCHANGED)[..., [2, 1, 0, 3]]
+        assert np.array_equal(picture, codes(folder / "a.png"))
+        scene = trimesh.load(folder / "out" / f"{o_.name}.glb")
+        mesh = next(iter(scene.geometry.values()))
+        assert np.allclose(mesh.bounds, [[-0.6, 0.7, 1.6], [0.6, 1.9, 1.6]], atol=1e-6) and len(mesh.faces) == 2
+        # trimesh counts v upwards: the top left corner of the panel reads the top left of the picture.
+        corner = np.argmin(np.abs(mesh.vertices - [-0.6, 1.9, 1.6]).sum(axis=1))
+        assert np.allclose(mesh.visual.uv[corner], [0, 1], atol=1e-6)
+        assert np.allclose(mesh.face_normals, [[0, 0, 1]] * 2)
+    g = pygltflib.GLTF2().load(str(folder / "out" / "Glow.glb"))
+    m = g.materials[0]
+    assert m.extensions["KHR_materials_emissive_strength"]["emissiveStrength"] == pytest.approx(3.0)
+    assert m.emissiveFactor == pytest.approx([1.0, 0.2140411, 0.0], abs=1e-6)
+    assert m.pbrMetallicRoughness.metallicRoughnessTexture.index == m.occlusionTexture.index
+    assert [v["name"] for v in g.extensions["KHR_materials_variants"]["variants"]] == ["Glow", "Other"]
+    assert g.materials[1].pbrMetallicRoughness.baseColorFactor[3] == 0.5
+    # As parts: the same tree, pictures and geometry beside it.
+    parts = recipe_named("scene").model_copy(update={"gltf": "gltf", "proof": False})
+    deliver_project(Document(overlays=(rows[3],)), shop, folder / "parts", recipe=parts)
+    scene = trimesh.load(folder / "parts" / "BTranslucent.gltf")
+    assert np.allclose(scene.bounds, [[-0.6, 0.7, 1.6], [0.6, 1.9, 1.6]], atol=1e-6)
+    # Tangents of a quad by hand: right is +x, and green, which is up the picture, is normal × tangent × sign.
+    corners = np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0]], float)
+    n, uv = np.tile([0.0, 0, 1], (4, 1)), np.array([[0, 0], [1, 0], [1, 1], [0, 1]], float)
+    index = np.array([[0, 3, 2], [0, 2, 1]])
+    assert np.allclose(tangents(corners, n, uv, index), [[1, 0, 0, 1]] * 4)
+    assert np.allclose(tangents(corners, n, uv * [-1, 1], index), [[-1, 0, 0, -1]] * 4)
+
+
+def both(folder, doc, shop, view):
+    """A delivery and its stage from one camera: received, codes of the one, codes of the other."""
+    textures, meshes = gathered(doc, shop)
+    received = load(folder)
+    return received, draw(received, view), codes_of(render(doc, textures, view, meshes), doc)
+
+
+PLACES = (HullPlace(id="hull", along=-0.6, around=14.0, width=1.6, height=1.0),
+          PanelPlace(id="panel", at=(-0.8, 1.2, 1.9), yaw=15.0, width=0.9, height=0.9),
+          BillboardPlace(id="board", at=(0.9, 0.9, 1.8), width=0.8, height=0.8))
+
+
+@pytest.mark.parametrize("recipe", ["surface", "scene"])
+def test_the_intake_draws_what_the_stage_draws_under_every_blend(made, recipe):
+    folder, o, shop = made
+    wish = recipe_named(recipe).model_copy(update={"proof": False})
+    doc = None
+    for blend, b in BLENDS.items():
+        m = Material(blend=blend, depth_write=b.writes_depth, group=b.group, opacity=0.8, tint=(1.0, 0.7, 0.5), nudge=1)
+        doc = Document(overlays=(o.model_copy(update={"material": m, "places": PLACES}),), effects=(Effect(
+            name="Puffs", at=(0.3, 0.4, 2.0), parts=(Emitter(name="P", overlay="o"),)),))
+        out = folder / blend
+        deliver_project(doc, shop, out, recipe=wish)
+        view = View(doc.cameras[0], 320, 200, 1.0)
+        received, a, b_ = both(out, doc, shop, view)
+        assert (np.abs(a.astype(int) - b_).max(axis=2) <= 2).mean() >= 0.999, blend
+        assert difference(a, b_).figures["within"] >= 0.999
+        bare = codes_of(render(doc.model_copy(update={"overlays": (), "effects": ()}), {}, view), doc)
+        assert (np.abs(b_.astype(int) - bare).max(axis=2) > 8).mean() > 0.03, "something is seen at all"
+        assert received.doc.effects[0].parts == doc.effects[0].parts and not received.left_out
+    assert doc is not None and (folder / "Solid" / "delivery.json").exists()
+
+
+def test_each_switch_does_what_it_says(made, rng):
+    folder, o, shop = made
+    v = np.full((64, 64, 4), 1.0, np.float32)
+    v[..., :3] = np.rint(np.array([0.5, 0.25, 0.8]) * 255) / 255
+    v[..., 3] = np.rint(np.array(0.5) * 255) / 255
+    write_picture(folder / "flat.png", v)
+    n = np.full((64, 64, 3), 128 / 255, np.float32)
+    n[..., 1:] = [200 / 255, 225 / 255]
+    write_picture(folder / "n.png", n, data=True)
+    finish = Finish(normal=Normals(source="file", path="n.png"))
+    m = Material(lit=False, finish=finish)
+    doc = Document(overlays=(panel(o.model_copy(update={
+        "layers": Stack(), "source": Source(path="flat.png", meaning="colour"), "material": m}), z=2.6),),
+        around=Around(), lighting=Lighting(exposure=0.0))
+    deliver_project(doc, shop, folder / "out", recipe=recipe_named("surface"))
+    view = View(doc.cameras[0], 320, 200)
+    received = load(folder / "out")
+    plain = draw(received, view).astype(int)
+    bare = draw(switched(received, frozenset()), view).astype(int)
+    assert np.array_equal(plain, bare)
+
+    def linear(overlay_doc):
+        return render(overlay_doc, received.textures, view, received.meshes).colour
+
+    empty = received.doc.model_copy(update={"overlays": ()})
+    back, over = linear(empty)[..., :3], linear(received.doc)[..., :3]
+    seen = np.abs(over - back).max(axis=2) > 1e-3
+    assert seen.mean() > 0.05
+
+    def drawn(*keys):
+        r = switched(received, frozenset(keys), 16)
+        return render(r.doc, r.textures, view, r.meshes).colour[..., :3], r
+
+    c = v[0, 0, :3].astype(float)
+    light = np.where(c <= 0.04045, c / 12.92, ((c + 0.055) / 1.055) ** 2.4)
+    a = float(v[0, 0, 3])
+    inside = seen & ~cv2.dilate((~seen).astype(np.uint8), np.ones((3, 3))).astype(bool)
+    assert np.abs(over - (a * light + (1 - a) * back))[inside].max() < 2e-3
+    # Read without decoding, the stored value is taken for light.
+    assert np.abs(drawn("no-encoding")[0] - (a * c + (1 - a) * back))[inside].max() < 2e-3
+    # Solid: nothing shows through.
+    assert np.abs(drawn("opaque")[0] - light)[inside].max() < 2e-3
+    def display(x):
+        return np.where(x <= 0.0031308, x * 12.92, 1.055 * np.clip(x, 1e-9, None) ** (1 / 2.4) - 0.055)
+
+    mixed, _ = drawn("display")
+    assert np.abs(display(mixed) - (a * c + (1 - a) * display(back)))[inside].max() < 4e-3
+    small = drawn("smaller")[1]
+    assert {t.width for t in small.textures.values()} == {16} and np.abs(drawn("smaller")[0] - over)[inside].max() < 2e-3
+    flipped = drawn("green")[1].textures["file:data:Tag_normal.png"].values
+    assert flipped[0, 0].tolist() == pytest.approx([128 / 255, 55 / 255, 225 / 255, 1.0], abs=1e-6)
+    assert np.abs(drawn("blocks")[0] - over)[inside].max() < 0.01 and np.array_equal(drawn("own-mips")[0], over)
+    table = survival(received)
+    assert [r.overlay for r in table] == ["Tag"] and set(table[0].figures) == {s.key for s in SWITCHES}
+    assert not table[0].survives("opaque") and not table[0].survives("no-encoding") and table[0].survives("own-mips")
+
+
+def test_blocks_share_two_colours_and_two_alphas(rng):
+    v = np.zeros((4, 8, 4), np.float32)
+    v[..., :3] = np.array([255, 0, 0]) / 255
+    v[:, 2:, :3] = np.array([0, 0, 255]) / 255
+    v[:2, 4:, :3] = 1.0
+    v[..., 3] = np.rint(np.linspace(0, 1, 8) * 255) / 255
+    out = np.rint(compressed(v) * 255).astype(int)
+    # Two colours that 5, 6 and 5 bits hold come back as they were.
+    assert np.array_equal(out[..., :3], np.rint(v[..., :3] * 255))
+    off = np.abs(out[..., 3] - v[..., 3] * 255)
+    assert off.max() <= 109 / 14 + 0.5 and (off[:, [0, 3, 4, 7]] < 0.51).all(), "ends are exact"
+    y, x = np.mgrid[:37, :50]
+    smooth = np.stack([x / 49, y / 36, (x + y) / 85, np.hypot(x - 25, y - 18) / 40], axis=2).astype(np.float32)
+    made = compressed(smooth)
+    held = io.BytesIO()
+    Image.fromarray(np.rint(smooth[:36, :48] * 255).astype(np.uint8), "RGBA").save(held, "DDS", pixel_format="BC3")
+    other = np.asarray(Image.open(io.BytesIO(held.getvalue()))) / 255
+    off = [np.sqrt(((m[:36, :48] - smooth[:36, :48]) ** 2).mean()) for m in (made, other)]
+    assert made.shape == smooth.shape and off[0] <= off[1] and np.abs(made - smooth)[..., 3].max() < 3.5 / 255
+
+
+def test_unchanged_files_are_left_alone_sources_are_safe_and_names_do_not_meet(made):
+    folder, o, shop = made
+    doc = Document(overlays=(panel(o, delivery=Delivery(recipe="scene")),))
+    first = deliver_project(doc, shop, folder / "out")
+    every = sorted((folder / "out").iterdir())
+    for p in every:
+        os.utime(p, (1, 1))
+    again = deliver_project(doc, shop, folder / "out")
+    assert {p.name for p in every} == {p.name for p in (folder / "out").iterdir()} and len(first.overlays[0].files) == 3
+    assert all(p.stat().st_mtime == 1 for p in every) and not any(c.back.fresh for c in again.overlays[0].table)
+    assert first.proof is not None and "data:image/png;base64," in first.proof.read_text()
+    assert "http" not in first.proof.read_text().replace("http-equiv", "")
+    # Delivered into the project's own folder, a picture would be written over.
+    same = Document(overlays=(o.model_copy(update={"name": "a"}),))
+    with pytest.raises(MivexError, match="made of"):
+        deliver_project(same, shop, folder)
+    other = o.model_copy(update={"id": "x", "name": "Tag_orm"})
+    with pytest.raises(MivexError, match="both be written"):
+        deliver_project(Document(overlays=(o, other)), shop, folder / "two")
+    # A second delivery of one overlay keeps the first one's in the list.
+    both_ = Document(overlays=(o, o.model_copy(update={"id": "x", "name": "Second"})))
+    deliver_project(both_, shop, folder / "list")
+    deliver_project(both_, shop, folder / "list", only=("x",))
+    assert [r["name"] for r in json.loads((folder / "list" / "delivery.json").read_text())["overlays"]] == ["Tag", "Second"]
+
+
+def test_motion_files_follow_their_schema_and_the_command_line_tells_all(made):
+    folder, o, _ = made
+    effect = Effect(name="Puffs", parts=(Emitter(name="P", overlay="o"),))
+    copy = Effect(name="Copy", copy_of=effect.id, seed=5)
+    doc = Document(overlays=(panel(o),), effects=(effect, copy))
+    write_project(folder / "p.mivex", doc)
+    result = mivex_run("deliver", "p.mivex", "out", "--recipe", "scene", "--json", cwd=folder)
+    told = json.loads(result.stdout)
+    assert result.returncode == 0 and {c["difference"] for c in told["read_back"]} == {0}
+    assert len(told["motion"]) == 2 and told["proof"].endswith("proof.html")
+    made_ = MotionFile.model_validate_json((folder / "out" / "Copy.motion.json").read_text())
+    assert made_.effect.parts == effect.parts and made_.sheets == {"o": "Tag.blend.json"}
+    assert made_.bounds[0] < made_.bounds[1]
+    for kind in ("project", "recipe", "delivery", "motion"):
+        schema = json.loads(mivex_run("schema", "--of", kind, cwd=folder).stdout)
+        assert "properties" in schema
+    result = mivex_run("intake", "out", "v.png", "--against", "p.mivex", "--size", "160x100", "--switch", "opaque",
+                       "--json", cwd=folder)
+    words = json.loads(result.stdout)
+    assert result.returncode == 0 and words["overlays"] == 1 and words["switched"]["within"] < 0.995
+    assert words["against"]["within"] == pytest.approx(words["switched"]["within"], abs=0.005)
+    for args, said in ((("deliver", "p.mivex", "o2", "--recipe", "none"), "no delivery recipe"),
+                       (("deliver", "p.mivex", "o2", "--overlay", "none"), "no overlay"), (("intake", "none"), "no folder"),
+                       (("intake", "."), "no delivery"), (("intake", "out", "--switch", "x"), "no switch"),
+                       (("schema", "--of", "x"), "no schema")):
+        result = mivex_run(*args, cwd=folder)
+        assert result.returncode == 2 and said in result.stderr and len(result.stderr.splitlines()) == 1, args
+
+
+def test_a_damaged_delivery_is_one_sentence(made, rng):
+    folder, o, shop = made
+    doc = Document(overlays=(panel(o, delivery=Delivery(recipe="scene", format="ktx2")),), effects=(
+        Effect(name="Puffs", parts=(Emitter(name="P", overlay="o"),)),))
+    deliver_project(doc, shop, folder / "out", recipe=recipe_named("scene").model_copy(update={"proof": False}))
+    files = sorted(p for p in (folder / "out").iterdir() if p.name != "proof.html")
+    for path in files:
+        good = path.read_bytes()
+        for _ in range(12):
+            bad = bytearray(good)
+            for at in rng.integers(0, len(bad), 3):
+                bad[at] = rng.integers(0, 256)
+            if rng.random() < 0.3:
+                bad = bad[:int(rng.integers(0, len(bad)))]
+            path.write_bytes(bytes(bad))
+            try:
+                r = load(folder / "out")
+                draw(r, View(r.doc.cameras[0], 32, 20))
+            except MivexError as e:
+                assert "\n" not in str(e) and str(e).endswith(".")
+        path.unlink()
+        if path.suffix != ".json" or "blend" in path.name:
+            with pytest.raises(MivexError):
+                load(folder / "out")
+        path.write_bytes(good)
+    load(folder / "out")
+
+
+def test_a_stock_recipe_that_is_changed_becomes_the_projects_own(made):
+    _, o, _ = made
+    doc = Document(overlays=(o, o.model_copy(update={"id": "x", "name": "Other"})))
+    one = delivery_edits.changed(doc, "o", lambda r: delivery_edits.with_more(r, 1))
+    assert [r.name for r in one.deliveries] == ["Whole surface, changed"] and not one.overlays[1].delivery.recipe
+    two = delivery_edits.changed(one, "o", lambda r: delivery_edits.without_file(r, 1))
+    assert len(two.deliveries) == 1 and len(two.deliveries[0].files) == len(one.deliveries[0].files) - 1
+    named = delivery_edits.changed(two, "o", lambda r: r.model_copy(update={"name": "Ours"}))
+    assert named.overlays[0].delivery.recipe == "Ours" and recipe_named("Ours", named.deliveries).files
+    gone = o.model_copy(update={"delivery": Delivery(recipe="gone")})
+    assert delivery_edits.recipe_of(named, gone).name == "Whole surface"
+    with pytest.raises(ValueError, match="one channel"):
+        delivery_edits.changed(doc, "o", lambda r: delivery_edits.with_file(r, 0, channels={"green": {"take": "red"}}))

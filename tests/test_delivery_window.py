@@ -1,0 +1,83 @@
+"""The station Deliver in the real window: channels into files, what was read back, the intake and its switches."""
+
+from PySide6.QtCore import QPointF, Qt
+from PySide6.QtTest import QTest
+
+from mivex.demo import PROJECT
+from mivex.ui.proofs.flow_picture import Spot
+from mivex.ui.shell.app import settle
+
+
+def act(menu, *words):
+    """Choose an entry of a menu by its words, down its sub-menus."""
+    for k, w in enumerate(words):
+        found = next(a for a in menu.actions() if a.text().strip() == w)
+        if k + 1 == len(words):
+            assert found.isEnabled()
+            found.trigger()
+        else:
+            menu = found.menu()
+
+
+def test_channels_flow_into_files_and_what_left_is_taken_in(window, tmp_path):
+    window.session.open(PROJECT)
+    settle(window)
+    s, flow = window.session, window.outgoing.flow
+    s.choose("porthole")
+    window.go("deliver")
+    settle(window)
+    assert window.left.currentWidget() is window.outgoing and window.outgoing.page == "files"
+    assert flow.recipe.name == "Scene, everything" and "Roughness" in [w.capitalize() for w in flow.sources()]
+    # A channel is clicked, and fed from somewhere else: the stock recipe becomes the project's own.
+    box = flow.boxes()[Spot(1, "green")]
+    QTest.mouseMove(flow, box.center().toPoint())
+    assert flow.spot == Spot(1, "green")
+    act(flow.menu(flow.spot), "Inverted")
+    assert s.doc.deliveries[0].files[1].channels["green"].invert and s.overlay.delivery.recipe == s.doc.deliveries[0].name
+    act(flow.menu(Spot(1, "blue")), "A number", "0.5")
+    act(flow.menu(Spot(1)), "File", "TIFF")
+    act(flow.menu(Spot(1)), "With alpha")
+    assert (s.doc.deliveries[0].files[1].format, len(s.doc.deliveries[0].files[1].lanes)) == ("tif", 4)
+    act(flow.menu(Spot(-1)), "One channel")
+    count = len(s.doc.deliveries[0].files)
+    act(flow.menu(Spot(count - 1)), "Remove the file")
+    assert len(s.doc.deliveries[0].files) == count - 1
+    for _ in range(6):
+        s.undo()
+    assert not s.doc.deliveries and s.overlay.delivery.recipe == "scene"
+    flow.setFocus()
+    flow.spot = None
+    QTest.keyClick(flow, Qt.Key.Key_Down)
+    QTest.keyClick(flow, Qt.Key.Key_Down)
+    assert flow.spot == Spot(0, "red")
+    act(flow.menu(Spot(4)), "Remove the file")
+    window.deliver(str(tmp_path / "out"), False)
+    settle(window)
+    assert window.outgoing.page == "back" and "read back" in window.outgoing.said.text()
+    table = window.outgoing.table
+    assert table.rowCount() == 10 and {table.item(k, 5).text() for k in range(10)} == {"0"}
+    assert (tmp_path / "out" / "Porthole_pane.glb").is_file() and (tmp_path / "out" / "proof.html").is_file()
+    window.outgoing.show_page("intake")
+    window._follow_intake()
+    settle(window)
+    ship, view = window.shipping, window.outgoing.intake
+    assert ship.codes is not None and ship.off.figures["within"] > 0.999 and "of the stage" in view.figures.text()
+    picture = view.picture
+    assert picture.image().width() == picture.width()
+    before = ship.codes.copy()
+    view.boxes["opaque"].setChecked(True)
+    settle(window)
+    assert ship.switches == {"opaque"} and ship.off.figures["within"] < 0.999 and (ship.codes != before).any()
+    view.show_as("difference")
+    assert picture.image().pixelColor(QPointF(2, 2).toPoint()).lightness() < 20
+    view.boxes["opaque"].setChecked(False)
+    view.all.click()
+    settle(window)
+    assert view.table.rowCount() == 1 and view.table.item(0, 7).text().endswith("!")
+    # The next one is a delivery from disk; a folder that is none is told in a sentence.
+    window.take_in(str(tmp_path))
+    settle(window)
+    assert "no delivery" in ship.problem and ship.codes is None
+    window.take_in(str(tmp_path / "out"))
+    settle(window)
+    assert ship.codes is not None and not ship.problem

@@ -1,0 +1,131 @@
+"""The gate: limits, shards, results brought together, JUnit; recipes that ask for what is found by looking."""
+
+import io
+import json
+from xml.etree import ElementTree
+
+import numpy as np
+import pytest
+from sprites import cut_from, disc, paint, rgba
+from test_project import mivex_run
+
+from mivex.core.asked import parse_asking, settled
+from mivex.core.base.errors import MivexError
+from mivex.core.gate import counted, judged, junit, read_limits, share_of
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.project.document import Source
+from mivex.core.project.evaluate import Workshop
+from mivex.core.report import Report
+
+
+@pytest.fixture
+def folder(tmp_path):
+    """Four pictures: one good, two with a dark matte, one with no alpha; and one that is none."""
+    alpha = disc(64)
+    clean = paint(64)
+    write_picture(tmp_path / "good.png", rgba(clean, alpha))
+    for name in ("dark_a.png", "dark_b.png"):
+        write_picture(tmp_path / name, rgba(cut_from(clean, alpha, (0, 0, 0)), alpha))
+    write_picture(tmp_path / "plain.png", rgba(clean, alpha)[..., :3])
+    (tmp_path / "broken.png").write_bytes(b"\x89PNG nothing")
+    return tmp_path
+
+
+def test_limits_say_what_counts_and_shards_come_together(folder, monkeypatch):
+    names = ["good.png", "dark_a.png", "dark_b.png", "plain.png"]
+    whole = json.loads(mivex_run("check", *names, "--json", cwd=folder).stdout)
+    found = {(f["path"], f["id"]) for f in whole["findings"]}
+    assert ("dark_a.png", "matte") in found and ("plain.png", "no-alpha") in found
+    for k in (1, 2, 3):
+        result = mivex_run("check", *names, "--shard", f"{k}/3", "--json", cwd=folder)
+        (folder / f"part{k}.json").write_text(result.stdout)
+    result = mivex_run("check", "part1.json", "part2.json", "part3.json", "--json", "--junit", "all.xml", cwd=folder)
+    merged = json.loads(result.stdout)
+    assert result.returncode == 1 and {(f["path"], f["id"]) for f in merged["findings"]} == found
+    assert sorted(p["path"] for p in merged["pictures"]) == sorted(names)
+    suite = ElementTree.parse(folder / "all.xml").getroot()
+    assert (suite.get("tests"), suite.get("errors")) == ("4", "0")
+    failed = {c.get("name") for c in suite if c.find("failure") is not None}
+    assert failed == {p for p, _ in found}
+    ids = sorted({i for _, i in found} - {"matte"})
+    (folder / "limits.toml").write_text(
+        f"limits = 1\nallow = {json.dumps(ids)}\n[at_most]\nmatte = 1.0\n[[where]]\nmatch = \"dark_b*\"\nallow = "
+        f"[\"matte\"]\n")
+    result = mivex_run("check", *names, "--limits", "limits.toml", "--json", cwd=folder)
+    left = [(f["path"], f["id"]) for f in json.loads(result.stdout)["findings"] if not f.get("allowed")]
+    assert result.returncode == 1 and left == [("dark_a.png", "matte")]
+    (folder / "limits.toml").write_text(f"allow = {json.dumps([*ids, 'mat*'])}\n")
+    result = mivex_run("check", *names, "--limits", "limits.toml", cwd=folder)
+    assert result.returncode == 0 and "0 findings" in result.stdout and "allowed" in result.stdout
+    (folder / "limits.toml").write_text(f"longest_side = 32\nallow = {json.dumps([*ids, 'matte'])}\n")
+    result = mivex_run("check", "good.png", "--limits", "limits.toml", "--json", cwd=folder)
+    assert [f["id"] for f in json.loads(result.stdout)["findings"] if not f.get("allowed")] == ["longest-side"]
+    # What cannot be read is an error of the report, and of the run.
+    result = mivex_run("check", "good.png", "broken.png", "--junit", "bad.xml", cwd=folder)
+    assert result.returncode == 2 and ElementTree.parse(folder / "bad.xml").getroot().get("errors") == "1"
+
+
+def test_paths_come_from_standard_input_and_bad_limits_are_one_sentence(folder, monkeypatch):
+    class Stdin:
+        buffer = io.BytesIO(b"good.png\ndark_a.png\n")
+
+    monkeypatch.setattr("sys.stdin", Stdin)
+    told = json.loads(mivex_run("check", "-", "--json", cwd=folder).stdout)
+    assert [p["path"] for p in told["pictures"]] == ["good.png", "dark_a.png"]
+    for text, words in (("allow = [\"nothing-such\"]", "no finding"), ("x = ", "TOML"), ("limit = 3", "no setting"),
+                        ("limits = 7", "limits"), ("[at_most]\nmatte = \"a\"", "at_most")):
+        (folder / "l.toml").write_text(text)
+        with pytest.raises(MivexError, match=words):
+            read_limits(folder / "l.toml")
+    assert share_of(list("abcdefg"), "2/3") == ["b", "e"] and share_of(["a"], "2/2") == []
+    for bad in ("0/2", "3/2", "x", "1/0"):
+        with pytest.raises(MivexError, match="--shard"):
+            share_of(["a"], bad)
+    (folder / "r.json").write_text("[1]")
+    result = mivex_run("check", "r.json", cwd=folder)
+    assert result.returncode == 2 and "no result" in result.stderr
+    # Names of any bytes are told in text that XML can hold.
+    row = {"id": "matte", "path": "a\x01\ud800.png", "figure": 9.0, "message": "a\x00b", "why": "<&>"}
+    made = ElementTree.fromstring(junit([Report("a\x01", [{"path": "a\x01\ud800.png"}], [row])]))
+    assert made.get("failures") == "1" and made[0][0].text == "<&>"
+    from mivex.core.gate import Limits
+    assert not counted(judged([Report("a", [], [row])], Limits(at_most={"matte": 9.0})))
+
+
+def test_recipes_ask_for_the_border_and_the_matte(folder, tmp_path):
+    alpha = disc(64)
+    green = np.array([0.1, 0.7, 0.2], np.float32)
+    seen = paint(64) * alpha[..., None] + green * (1 - alpha[..., None])
+    write_picture(tmp_path / "screen.png", np.dstack([seen, np.ones((64, 64))]).astype(np.float32)[..., :3])
+    recipe = {"steps": [{"step": "key-colour", "key": "border", "far": 0.4}]}
+    (tmp_path / "k.json").write_text(json.dumps(recipe))
+    result = mivex_run("prepare", "screen.png", "out.png", "--recipe", "k.json", "--json", cwd=tmp_path)
+    told = json.loads(result.stdout)
+    assert result.returncode == 0 and told["found"][0]["asked"] == "border"
+    found = told["found"][0]["found"]
+    assert np.abs(np.array(found["key"]) - green).max() < 0.5 / 255 + 1e-4 and found["far"] == 0.4
+    out = read_picture(tmp_path / "out.png").values
+    assert out[0, 0, 3] == 0 and out[32, 32, 3] == 1
+    (tmp_path / "m.json").write_text(json.dumps({"steps": [{"step": "unmatte", "matte": "found"}]}))
+    told = json.loads(mivex_run("prepare", "dark_a.png", "o2.png", "--recipe", "m.json", "--json", cwd=folder).stdout)
+    assert told["found"][0]["found"]["matte"] == [0.0, 0.0, 0.0] and told["found"][0]["found"]["on"]
+    cleaned = read_picture(folder / "o2.png").values
+    soft = (alpha > 0.2) & (alpha < 0.9)
+    assert np.abs(cleaned[..., :3] - paint(64))[soft].max() < 0.03
+    # Where none is found the step is left out, and that is said.
+    told = json.loads(mivex_run("prepare", "good.png", "o3.png", "--recipe", "m.json", "--json", cwd=folder).stdout)
+    assert not told["found"][0]["found"]["on"] and "left out" in told["found"][0]["said"]
+    assert np.array_equal(read_picture(folder / "o3.png").values, read_picture(folder / "good.png").values)
+    with pytest.raises(MivexError, match="takes a colour, or the word border"):
+        parse_asking({"steps": [{"step": "key-colour", "key": "middle"}]}, "r")
+    shop = Workshop(folder)
+    asking = parse_asking({"steps": [{"step": "blur"}, {"step": "unmatte", "matte": "found"}]}, "r")
+    asked_after = []
+
+    def before(steps):
+        asked_after.append(len(steps))
+        return shop.prepare(shop.picture("dark_a.png"), Source(meaning="colour"), steps)
+
+    settled(asking, before)
+    assert asked_after == [1]

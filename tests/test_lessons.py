@@ -1,0 +1,58 @@
+"""Lessons: every finding has a page whose left case has it and whose right one has not; the same stand in the documents."""
+
+from pathlib import Path
+
+import numpy as np
+import pytest
+
+from mivex.core.findings import CHECKS
+from mivex.core.lessons.model import HIGH, WIDE, lessons
+from mivex.core.lessons.pages import pair, text
+from mivex.core.picture.files import read_picture
+from mivex.ui.shell.app import settle
+
+LOOKS_ALIKE = {"budget", "size", "motion-bounds", "cutout-does", "lit-flat", "chance", "sheet-past"}
+"""Nothing, or next to nothing, of these is seen: they cost memory or time, or are a matter of luck."""
+
+
+def test_every_finding_has_a_lesson():
+    assert set(lessons()) == set(CHECKS)
+
+
+@pytest.mark.parametrize("check", CHECKS)
+def test_the_left_case_has_the_finding_and_the_right_one_has_not(check):
+    lesson = lessons()[check]
+    found = lesson.found()
+    assert found is not None and lesson.found(good=True) is None
+    assert lesson.why.endswith(".") and lesson.avoid.endswith(".") and len(lesson.why) > 40
+    codes = pair(lesson)
+    left, right = codes[:, :WIDE].astype(int), codes[:, -WIDE:].astype(int)
+    assert codes.shape[0] == HIGH and right.std() > 1
+    if check not in LOOKS_ALIKE:
+        assert (np.abs(left - right).max(axis=2) > 16).mean() > 0.002
+    page = Path("docs/findings.md").read_text(encoding="utf-8")
+    assert text(found.message, lesson) in page
+    kept = read_picture(Path("docs/findings") / f"{check}.png").values[..., :3] * 255
+    assert (np.abs(kept - codes) < 1).all()
+
+
+def test_the_page_of_a_finding_is_opened_from_the_tray_and_by_its_key(window):
+    window.open_demo()
+    settle(window)
+    row = next(i for i, f in enumerate(window.tray.found) if f.id == "matte")
+    window.tray.list.setCurrentRow(row)
+    settle(window)
+    assert window.tray.learn.isVisible()
+    window.tray.learn.click()
+    settle(window)
+    sheet = window.lesson
+    assert sheet.title.text() == CHECKS["matte"].title and "backdrop" in sheet.said.text()
+    assert [p.pixmap().width() for p in sheet.pictures] == [WIDE, WIDE]
+    sheet.show_lesson("depth-fight")
+    settle(window)
+    assert sheet.title.text() == CHECKS["depth-fight"].title and sheet.why.text() == lessons()["depth-fight"].why
+    sheet.close()
+    window.teach()
+    settle(window)
+    assert window.lesson.title.text() == CHECKS["matte"].title
+    window.lesson.close()
