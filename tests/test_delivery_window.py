@@ -1,7 +1,9 @@
 """The station Deliver in the real window: channels into files, what was read back, the intake and its switches."""
 
 from PySide6.QtCore import QPointF, Qt
+from PySide6.QtGui import QMouseEvent
 from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QApplication
 
 from mivex.demo import PROJECT
 from mivex.ui.proofs.flow_picture import Spot
@@ -30,7 +32,9 @@ def test_channels_flow_into_files_and_what_left_is_taken_in(window, tmp_path):
     assert flow.recipe.name == "Scene, everything" and "Roughness" in [w.capitalize() for w in flow.sources()]
     # A channel is clicked, and fed from somewhere else: the stock recipe becomes the project's own.
     box = flow.boxes()[Spot(1, "green")]
-    QTest.mouseMove(flow, box.center().toPoint())
+    over = QMouseEvent(QMouseEvent.Type.MouseMove, box.center(), flow.mapToGlobal(box.center()), Qt.MouseButton.NoButton,
+                       Qt.MouseButton.NoButton, Qt.KeyboardModifier.NoModifier)
+    QApplication.sendEvent(flow, over)
     assert flow.spot == Spot(1, "green")
     act(flow.menu(flow.spot), "Inverted")
     assert s.doc.deliveries[0].files[1].channels["green"].invert and s.overlay.delivery.recipe == s.doc.deliveries[0].name

@@ -273,6 +273,10 @@ def test_killed_at_random_moments_the_last_saved_project_opens(tmp_path, rng):
         from test_keeping import document
         docs = [document(f"Round {{i}}", 30) for i in range(4)]
         chance, seen = random.Random({int(rng.integers(1 << 30))}), set()
+        began = time.perf_counter()
+        for _ in range(5):
+            write_project({str(path)!r}, docs[3])
+        longest = 3 * (time.perf_counter() - began) / 5
         for _ in range(200):
             i = chance.randrange(4)
             child = os.fork()
@@ -280,7 +284,7 @@ def test_killed_at_random_moments_the_last_saved_project_opens(tmp_path, rng):
                 while True:
                     write_project({str(path)!r}, docs[i % 4])
                     i += 1
-            time.sleep(chance.uniform(0.0, 0.03))
+            time.sleep(chance.uniform(0.0, longest))
             os.kill(child, signal.SIGKILL)
             os.waitpid(child, 0)
             doc = read_project({str(path)!r})
