@@ -35,7 +35,8 @@ def test_areas_normals_and_uvs(mesh, size, outwards):
     if outwards:
         assert (np.einsum("ij,ij->i", normals(mesh), mesh.corners.mean(axis=1) - mesh.position.mean(axis=0)) > 0).all()
     uv = mesh.uv0[mesh.index]
-    turn = np.cross(uv[:, 1] - uv[:, 0], uv[:, 2] - uv[:, 0])
+    (au, av), (bu, bv) = (uv[:, 1] - uv[:, 0]).T, (uv[:, 2] - uv[:, 0]).T
+    turn = au * bv - av * bu
     assert (turn < 1e-9).all() and mesh.uv0.min() >= -1e-9 and mesh.uv0.max() <= 1 + 1e-9
 
 

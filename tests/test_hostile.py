@@ -196,7 +196,7 @@ def dying(path):
 
 def test_a_picture_that_ends_its_process_takes_no_other_with_it(monkeypatch):
     monkeypatch.setattr(report, "report_on", dying)
-    monkeypatch.setattr(report.os, "cpu_count", lambda: 2)
+    monkeypatch.setattr(report, "WORKERS", 2)
     told = []
     rows = list(report.report_all(["a", "b", "bad", "c", "bad", "d"], lambda done, of: told.append((done, of))))
     assert [r.path for r in rows] == ["a", "b", "bad", "c", "bad", "d"]

@@ -13,7 +13,7 @@ from typing import Any
 
 from pydantic import BaseModel
 
-from mivex.core.base.bands import one_core
+from mivex.core.base.bands import WORKERS, one_core
 from mivex.core.base.log import sentence
 from mivex.core.base.store import shown
 from mivex.core.findings import Finding, MotionSubject, Repair, Subject, examine, examine_motion, examine_scene
@@ -159,7 +159,7 @@ def report_all(paths: list[str], tell: Callable[[int, int], None] = lambda _done
     -----
     Processes, not threads: one picture that brings a library down takes nothing else with it.
     """
-    cores = min(os.cpu_count() or 1, len(paths))
+    cores = min(WORKERS, len(paths))
     if cores <= 1:
         for number, path in enumerate(paths, 1):
             yield report_on(path)

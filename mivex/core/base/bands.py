@@ -14,7 +14,8 @@ from concurrent.futures import ThreadPoolExecutor, wait
 
 from mivex.core.base.errors import Stopped
 
-WORKERS = max(1, os.cpu_count() or 1)
+WORKERS = len(os.sched_getaffinity(0))
+"""Cores that this process may use: a build farm may leave it fewer than there are."""
 LONG = 1024
 """Rows from which a kernel may be stopped between its bands."""
 _pool = ThreadPoolExecutor(WORKERS, thread_name_prefix="mivex-band")

@@ -30,6 +30,8 @@ from mivex.core.project.document import Document, Overlay
 WRITABLE = {**{k: v for k, v in DEPTHS.items() if k != "exr"}, "tga24": (8,), "tiff": (8, 16)}
 """Formats and their depths; all but ``tga24`` hold straight alpha."""
 NO_ALPHA = ("tga24",)
+SIDE_BY_SIDE = 2 * 4096 * 4096
+"""Texels of an overlay's files that are encoded at the same time."""
 _REFUSED = {
     "jpg": "JPEG has no alpha channel; choose PNG, TGA or TIFF.",
     "jpeg": "JPEG has no alpha channel; choose PNG, TGA or TIFF.",
@@ -375,18 +377,22 @@ def _one(row: Planned, texture_of: Callable[[Overlay], Texture], surfaces: Surfa
                         row.geometry.name if row.geometry else "", bench.doc.lighting.blending)
     # The sheet first: a texture never arrives without it.
     stage_json(batch, row.sheet, sheet)
-    table: list[Compared] = []
-    for w, path in written:
+
+    def one(w: Written, path: Path) -> list[Compared]:
         if bench.stop():
             raise Stopped
         lanes = len(w.plan.lanes)
         if o.delivery.format in NO_ALPHA and w.plan.format == "own":
             lanes = min(lanes, 3)
         back = stage_texture(batch, path, w.texture, lanes=lanes, bits=w.bits)
-        for k, lane in enumerate(w.plan.lanes[:lanes]):
-            values = w.texture.values[..., k]
-            table.append(Compared(o.name, path.name, lane, w.plan.channels[lane].words, back, k, float(values.min()),
-                                  float(values.max())))
+        low, high = w.texture.values.min(axis=(0, 1)), w.texture.values.max(axis=(0, 1))
+        return [Compared(o.name, path.name, lane, w.plan.channels[lane].words, back, k, float(low[k]), float(high[k]))
+                for k, lane in enumerate(w.plan.lanes[:lanes])]
+
+    # Encoding takes several times a picture's memory: very large ones go one after the other.
+    texels = max(w.texture.width * w.texture.height for w, _ in written)
+    with ThreadPoolExecutor(max(1, min(WORKERS, SIDE_BY_SIDE // texels, len(written)))) as pool:
+        table = [c for rows in pool.map(one, *zip(*written, strict=True)) for c in rows]
     return Delivered(o.name, tuple(p for _, p in written), row.sheet, tuple(table), tuple(sheet["left_out"]),
                      (row.geometry,) if row.geometry else ())
 

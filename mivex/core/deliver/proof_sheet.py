@@ -38,7 +38,16 @@ def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int) -> NDArr
     view = FlatView(show="alpha" if layout == "single" else "over", layout=layout, zoom=zoom,  # type: ignore[arg-type]
                     left=(width - t.width * zoom) / 2, top=(height - t.height * zoom) / 2, blend=m.blend, opacity=m.opacity,
                     cutoff=m.cutoff, tint=m.tint, wrap=m.tiling)
-    return draw_flat(t, view, width, height)
+    made = draw_flat(t, view, width, height)
+    if layout == "single":
+        return made
+    # What is round it says nothing; small ones are shown twice as large, texel by texel.
+    there = (made != made[0, 0]).any(axis=2)
+    if not there.any():
+        return made
+    rows, columns = np.flatnonzero(there.any(axis=1)), np.flatnonzero(there.any(axis=0))
+    part = made[max(rows[0] - 6, 0):rows[-1] + 7, max(columns[0] - 6, 0):columns[-1] + 7]
+    return np.ascontiguousarray(part.repeat(2, axis=0).repeat(2, axis=1) if part.shape[1] * 2 <= 480 else part)
 
 
 def _settings(o: Overlay) -> list[tuple[str, str]]:
@@ -74,7 +83,7 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
         o = row.overlay
         t = texture_of(o)
         subject = Subject.of(o, t)
-        fringes = subject.fringes
+        fringes = subject.fringes[:4]  # coarser ones are a few texels, as in the finding
         names: dict[str, list[str]] = {}
         for c in done.table:
             names.setdefault(c.file, []).append(f"{c.channel}: {c.source}")
@@ -85,10 +94,12 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
                         ("Fringe, mean at its worst level", f"{worst.mean:.2f} (level {worst.level})")]
         if t.traits.cells:
             figures.append(("Frames", str(len(t.traits.cells))))
+        shown = [(words, _flat(o, t, layout, w, h)) for layout, words, w, h in _SHOWN]
         overlays.append({
             "name": o.name, "kind": o.kind, "blend": o.material.blend, "size": f"{t.width} × {t.height}",
-            "pictures": [{"name": words, "data": png_uri(_flat(o, t, layout, w, h)), "width": w, "height": h}
-                         for layout, words, w, h in _SHOWN],
+            "pictures": [{"name": words, "data": png_uri(codes), "width": min(codes.shape[1], 360),
+                          "height": round(codes.shape[0] * min(1.0, 360 / codes.shape[1]))}
+                         for words, codes in shown],
             "files": [{"name": f, "words": ", ".join(words)} for f, words in names.items()],
             "settings": _settings(o), "figures": figures, "lost": done.left_out, "unsaid": unsaid.get(o.name, []),
             "findings": [{"message": f.message, "why": f.why} for f in examine(subject)]})

@@ -55,7 +55,8 @@ def _plain(page: NDArray) -> NDArray:
 def _png(pages: Sequence[NDArray], data: bool, _premultiplied: bool) -> bytes:
     page = pages[0]
     order = [2, 1, 0, 3][:page.shape[2]] if page.shape[2] > 1 else [0]
-    done, raw = cv2.imencode(".png", page[..., order], [cv2.IMWRITE_PNG_COMPRESSION, 6])
+    # Level 4 takes half as long as 6, for files a twentieth larger.
+    done, raw = cv2.imencode(".png", page[..., order], [cv2.IMWRITE_PNG_COMPRESSION, 4])
     if not done:
         raise MivexError("The picture could not be stored as PNG.")
     made = raw.tobytes()
@@ -236,6 +237,8 @@ def _differences(path: Path, pages: Sequence[NDArray], bits: int, associated: bo
         back = [_whole(values, bits)]
     if [b.shape for b in back] != [p.shape for p in pages]:
         return None
+    if all(np.array_equal(b, p) for b, p in zip(back, pages, strict=True)):
+        return (0.0,) * count
     rows = [np.abs(b.astype(np.int32) - p.astype(np.int32)).reshape(-1, count).max(axis=0)
             for b, p in zip(back, pages, strict=True)]
     return tuple(float(v) for v in np.max(rows, axis=0))

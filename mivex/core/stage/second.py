@@ -22,10 +22,14 @@ def _flat(mesh: Mesh, chosen: Ints) -> Doubles:
     """UVs of each chosen triangle's corners (m, 3, 2) by looking at them along their mean normal."""
     a, b, c = (mesh.corners[chosen][:, k] for k in range(3))
     n = np.cross(b - a, c - a).sum(axis=0)
+    if np.linalg.norm(n) < 1e-9:
+        # Both sides of a sheet have no mean: it is looked at as its largest face is.
+        faces = np.cross(b - a, c - a)
+        n = faces[np.linalg.norm(faces, axis=1).argmax()]
     n = n / max(float(np.linalg.norm(n)), 1e-12)
     up = np.array([0.0, 1.0, 0.0]) if abs(n[1]) < 0.95 else np.array([0.0, 0.0, -1.0])
     right = np.cross(up, n)
-    right /= np.linalg.norm(right)
+    right /= max(float(np.linalg.norm(right)), 1e-12)
     up = np.cross(n, right)
     at = mesh.corners[chosen]
     plane = np.stack([at @ right, -(at @ up)], axis=-1)
