@@ -96,8 +96,8 @@ def _open(folder: Path) -> None:
         doc, _ = edits.add_overlay(doc, f"Many {k}", "sprite", str(path))
     write_project(folder / "many.mivex", doc)
     env = {"QT_QPA_PLATFORM": "offscreen", **os.environ}
-    done = subprocess.run([sys.executable, "-c", _OPEN, str(folder / "many.mivex")], env=env, capture_output=True, text=True,
-                          check=True)
+    done = subprocess.run([sys.executable, "-c", _OPEN, str(folder / "many.mivex")], env=env, capture_output=True,
+                          text=True, check=True)
     first, all_of = (float(v) for v in done.stdout.split()[-2:])
     start = time.perf_counter()
     for k in range(60):

@@ -4,12 +4,16 @@ from pathlib import Path
 
 import numpy as np
 import pytest
+from PySide6.QtCore import QPoint, QRect, Qt
+from PySide6.QtTest import QTest
 
 from mivex.core.findings import CHECKS
 from mivex.core.lessons.model import HIGH, WIDE, lessons
 from mivex.core.lessons.pages import pair, text
 from mivex.core.picture.files import read_picture
+from mivex.demo import PROJECT
 from mivex.ui.shell.app import settle
+from mivex.ui.shell.tour import STOPS
 
 LOOKS_ALIKE = {"budget", "size", "motion-bounds", "cutout-does", "lit-flat", "chance", "sheet-past"}
 """Nothing, or next to nothing, of these is seen: they cost memory or time, or are a matter of luck."""
@@ -56,3 +60,27 @@ def test_the_page_of_a_finding_is_opened_from_the_tray_and_by_its_key(window):
     settle(window)
     assert window.lesson.title.text() == CHECKS["matte"].title
     window.lesson.close()
+
+
+def test_the_tour_goes_round_the_demo_and_can_be_left_at_any_time(window):
+    window.controls.tour_wanted.emit()
+    settle(window)
+    tour = window.tour
+    assert window.session.path == PROJECT and tour.title.text() == STOPS[0].title and not tour.back.isEnabled()
+    before = window.session.doc
+    for k, stop in enumerate(STOPS):
+        settle(window)
+        part = stop.at(window)
+        box = QRect(part.mapTo(window, QPoint(0, 0)), part.size())
+        assert tour.title.text() == stop.title and tour.count.text() == f"{k + 1} of {len(STOPS)}"
+        # All of it is in sight, and what it tells of is not behind it (a stage alone leaves no room beside it).
+        assert window.rect().contains(tour.geometry()) and tour.frame.geometry() == box
+        assert not box.intersects(tour.geometry()) or box.width() > window.width() / 2
+        assert tour.words.height() >= tour.words.heightForWidth(tour.words.width())
+        QTest.keyClick(tour.next, Qt.Key.Key_Space)
+    assert window.tour is None and window.session.doc == before and window.session.saved and not window.desk.playing
+    window.take_round()
+    settle(window)
+    window.tour.next.click()
+    QTest.keyClick(window.tour.next, Qt.Key.Key_Escape)
+    assert window.tour is None and window.session.saved

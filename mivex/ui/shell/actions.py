@@ -108,6 +108,7 @@ ACTIONS: tuple[Action, ...] = (
     Action("View", "Fire where it is clicked", lambda w: w.tray.clock.set_firing(not w.desk.firing), "G", "Clock"),
     Action("View", "Fire before the camera", lambda w: w.fire_ahead(), "X", "Clock"),
     Action("View", "Pin the pixel", lambda w: w.pin_pixel(), "Y", "Tray"),
+    Action("Help", "A short tour of the demo", lambda w: w.take_round(), "Shift+F6"),
     Action("Help", "Findings, one by one", lambda w: w.teach(), "Shift+F5"),
     Action("Help", "Keys", lambda w: w.show_keys(), "F1"),
 )

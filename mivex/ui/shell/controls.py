@@ -27,6 +27,7 @@ class Controls(Page):
 
     add_wanted = Signal()
     demo_wanted = Signal()
+    tour_wanted = Signal()
     canvas_wanted = Signal(str)
 
     def __init__(self, session: Session, engine: Engine, desk: Desk, choose_file: Callable[[str], str]) -> None:
@@ -131,8 +132,8 @@ class Controls(Page):
                             ("cloth", "Cloth or a screen: solid"), ("sprite", "A soft sprite: grey on clear")):
             menu.addAction(words, lambda k=kind: self.canvas_wanted.emit(k))
         canvas.setMenu(menu)
-        for text, signal, name in (("Add pictures …", self.add_wanted, "main"),
-                                   ("Open the demo", self.demo_wanted, "")):
+        for text, signal, name in (("Add pictures …", self.add_wanted, "main"), ("Open the demo", self.demo_wanted, ""),
+                                   ("A short tour of the demo", self.tour_wanted, "")):
             button = QPushButton(text)
             button.setObjectName(name)
             button.clicked.connect(lambda _=False, s=signal: s.emit())  # type: ignore[misc]

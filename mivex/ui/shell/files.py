@@ -184,6 +184,8 @@ class FileActions(ProjectActions):
         elif part[0] == "open":
             self.take_opened(part)
             self.stage.canvas.look(next(iter(self.session.doc.cameras), self.stage.canvas.camera))
+            if part[-1] is not None:
+                part[-1]()
 
     def add_blank(self) -> None:
         """Add an overlay on an empty canvas, to be drawn on with text, shapes and noise."""

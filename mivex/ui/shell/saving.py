@@ -125,16 +125,16 @@ class ProjectActions(QMainWindow):
         if path:
             self.open(path)
 
-    def open(self, path: str, *, offer: bool = False) -> None:
+    def open(self, path: str, *, offer: bool = False, then: Then | None = None) -> None:
         """Open a project, read in the background; if it cannot be read the present one stays.
 
-        ``offer`` asks about unsaved work on it that a crash left behind.
+        ``offer`` asks about unsaved work on it that a crash left behind; ``then`` is done once it is open.
         """
         def work(report, _stopped):  # type: ignore[no-untyped-def]
             whole = Path(path).resolve()
             doc, stamp = open_project(whole)
             lock = project_lock(whole)
-            report(("open", doc, whole, stamp, lock if lock.take() else None))
+            report(("open", doc, whole, stamp, lock if lock.take() else None, then))
             if offer:
                 report(("kept", left_behind(str(whole))))
 
@@ -142,7 +142,7 @@ class ProjectActions(QMainWindow):
 
     def take_opened(self, part: tuple) -> None:
         """Take a project that the background has read."""
-        _, doc, path, stamp, lock = part
+        _, doc, path, stamp, lock, _ = part
         self.recovery.forget()
         self.session.take(doc, path, stamp, lock)
         self.find_files(quiet=True)
