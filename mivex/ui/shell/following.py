@@ -18,7 +18,8 @@ from mivex.ui.session.desk import Desk
 from mivex.ui.session.worker import Latest
 from mivex.ui.shell.controls import Controls
 from mivex.ui.shell.files import FileActions
-from mivex.ui.shell.track import station_of
+from mivex.ui.shell.rack import Rack
+from mivex.ui.shell.track import Track, station_of
 from mivex.ui.shell.tray import Tray
 from mivex.ui.tools.grid import Cells
 
@@ -26,6 +27,8 @@ from mivex.ui.tools.grid import Cells
 class Following(FileActions):
     """The part of the window that keeps its parts in step."""
 
+    rack: Rack
+    track: Track
     controls: Controls
     flat: FlatProof
     tray: Tray
@@ -34,6 +37,10 @@ class Following(FileActions):
     chart: LifeChart
     layer_painter: LayerPainter
     explainer: Latest
+
+    def arrange(self, key: str) -> None:
+        """Show ``both`` proofs, or ``flat`` or ``stage`` alone."""
+        raise NotImplementedError
 
     def _paint(self, on: bool) -> None:
         layers = self.controls.station == "layers"

@@ -2,7 +2,6 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import TYPE_CHECKING
 
 from PySide6.QtCore import QEvent, QObject, QPoint, QRect, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QKeySequence, QPainter, QPaintEvent, QPen, QShortcut
@@ -11,9 +10,7 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QVBoxLayout, QWi
 from mivex.core.stage.camera import Camera
 from mivex.ui import theme
 from mivex.ui.fields.labels import label
-
-if TYPE_CHECKING:
-    from mivex.ui.shell.window import Window
+from mivex.ui.shell.following import Following
 
 WIDE, GAP = 336, 12
 """Width of the card, and what lies between it and what it tells of, pixels."""
@@ -34,11 +31,11 @@ class Stop:
 
     title: str
     words: str
-    at: Callable[["Window"], QWidget]
-    show: Callable[["Window"], object] = lambda _w: None
+    at: Callable[[Following], QWidget]
+    show: Callable[[Following], object] = lambda _w: None
 
 
-def _overlay(w: "Window", key: str, station: str, arrangement: str = "both") -> None:
+def _overlay(w: Following, key: str, station: str, arrangement: str = "both") -> None:
     w.stage.see_as("colour")
     w.flat.set_layout("single")
     w.flat.canvas.set_view(show="over", backdrop="checker")
@@ -47,7 +44,7 @@ def _overlay(w: "Window", key: str, station: str, arrangement: str = "both") -> 
     w.arrange(arrangement)
 
 
-def _fault(w: "Window") -> None:
+def _fault(w: Following) -> None:
     _overlay(w, "bubble_black", "edges")
     w.tray.show_page("findings")
     row = next((k for k, f in enumerate(w.tray.found) if f.id == "matte"), None)
@@ -55,26 +52,26 @@ def _fault(w: "Window") -> None:
         w.tray.list.setCurrentRow(row)
 
 
-def _far(w: "Window") -> None:
+def _far(w: Following) -> None:
     w.tray.show_page("findings")
     w.flat.set_layout("far")
 
 
-def _order(w: "Window") -> None:
+def _order(w: Following) -> None:
     _overlay(w, "plume", "blend", "stage")
     w.stage.canvas.look(Camera(name="Near", target=(1.9, 1.5, 0.2), yaw=14.0, pitch=9.0, distance=3.0))
     w.stage.see_as("order")
     w.tray.show_page("ledger")
 
 
-def _motion(w: "Window") -> None:
+def _motion(w: Following) -> None:
     _overlay(w, "bubbles_sheet", "motion")
     w.stage.canvas.look(next(iter(w.session.doc.cameras)))
     w.desk.choose("vent")
     w.desk.play(True)
 
 
-def _deliver(w: "Window") -> None:
+def _deliver(w: Following) -> None:
     w.desk.play(False)
     w.tray.show_page("findings")
     _overlay(w, "porthole", "deliver")
@@ -151,7 +148,7 @@ class Tour(QFrame):
 
     left = Signal()
 
-    def __init__(self, window: "Window") -> None:
+    def __init__(self, window: Following) -> None:
         super().__init__(window)
         self.window_, self.number = window, 0
         self.setObjectName("popup")
