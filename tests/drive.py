@@ -248,6 +248,7 @@ def run(folder: Path, shot: str = "") -> None:
     settle(window)
     assert s.doc == final and s.saved
     window.close()
+    assert not window.isVisible()
 
 
 if __name__ == "__main__":

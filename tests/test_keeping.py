@@ -6,6 +6,7 @@ import signal
 import subprocess
 import sys
 import textwrap
+import time
 from pathlib import Path
 
 import pytest
@@ -73,6 +74,26 @@ def test_a_project_is_written_only_over_the_one_that_was_read(tmp_path):
     write_project(path, document("Mine"), theirs)
     assert names(path) == ["Mine 0"]
     assert beside(path).name == "dock 2.mivex"
+
+
+@pytest.mark.parametrize("answer", ["save", "discard", "keep", ""])
+def test_one_close_closes_the_window_unless_it_is_kept(windows, tmp_path, answer):
+    path = tmp_path / "dock.mivex"
+    write_project(path, document())
+    w = windows()
+    w.open(str(path))
+    settle(w)
+    if answer:
+        rename(w, "Mine")
+        w.ask_unsaved = lambda: answer
+    w.close()
+    if answer == "save":
+        end = time.monotonic() + 20
+        while w.isVisible() and time.monotonic() < end:
+            application().processEvents()
+    assert w.isVisible() == (answer == "keep")
+    assert names(path) == ["Mine" if answer == "save" else "Pane 0"]
+    w.ask_unsaved = lambda: "discard"
 
 
 @pytest.mark.parametrize("answer", ["beside", "theirs", "overwrite", "keep"])

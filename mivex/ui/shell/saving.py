@@ -100,6 +100,9 @@ class ProjectActions(QMainWindow):
             return
         event.ignore()
         self.may_leave(self._leave)
+        if self._closing:
+            # There was nothing to save: Qt closes no window from within its closing.
+            event.accept()
 
     def _leave(self) -> None:
         self._closing = True
