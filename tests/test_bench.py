@@ -9,7 +9,7 @@ import pytest
 from PySide6.QtCore import QPoint, QPointF, Qt
 from PySide6.QtGui import QWheelEvent
 from PySide6.QtTest import QTest
-from PySide6.QtWidgets import QApplication, QFileDialog, QInputDialog, QPushButton, QToolButton
+from PySide6.QtWidgets import QApplication, QFileDialog, QInputDialog, QMenu, QPushButton, QToolButton
 from sprites import disc, paint, rgba
 from test_window import drop
 
@@ -286,10 +286,11 @@ def test_a_good_project_opens_by_menu_by_drop_and_from_the_recent_ones(window, t
     assert window.engine.get(key).texture.width == 32
     drop(window, tmp_path / "two.mivex")
     assert window.session.overlay.name == "two" and not window.session.undo_label
-    window.fill_recent()
-    rows = [a.text() for a in window.recent.actions()]
+    recent = QMenu()
+    window.fill_recent(recent)
+    rows = [a.text() for a in recent.actions()]
     assert rows[:2] == [str(tmp_path / "two.mivex"), str(tmp_path / "one.mivex")]
-    window.recent.actions()[1].trigger()
+    recent.actions()[1].trigger()
     settle(window)
     assert window.session.overlay.name == "one"
 

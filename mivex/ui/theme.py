@@ -4,10 +4,11 @@ Everything is R = G = B except what tells of a finding, so that nothing beside a
 biases the eye. Text stands at 4.5 : 1 contrast or better.
 """
 
+import os
 from functools import cache
 from importlib.resources import files
 
-from PySide6.QtCore import QByteArray, QRectF, QSize, Qt
+from PySide6.QtCore import QByteArray, QRectF, QSettings, QSize, Qt
 from PySide6.QtGui import QColor, QFont, QFontDatabase, QIcon, QImage, QPainter, QPalette, QPixmap
 from PySide6.QtSvg import QSvgRenderer
 from PySide6.QtWidgets import QApplication, QToolButton
@@ -57,6 +58,7 @@ QMenu::separator {{ height: 1px; background: {LINE}; margin: 4px 8px; }}
 #section {{ font-size: 12px; font-weight: 600; color: {TEXT}; }}
 #soft {{ color: {SOFT}; }}
 #figure {{ color: {SOFT}; font-size: 11px; }}
+#small {{ color: {SOFT}; font-size: 10px; }}
 #finding {{ color: {FINDING}; }}
 #key {{ color: {CHOSEN}; }}
 #popup {{ background: {PANEL}; border: 1px solid {EDGE}; }}
@@ -155,6 +157,27 @@ def figures_font(size: int = 12, weight: QFont.Weight = QFont.Weight.Normal) -> 
     font.setWeight(weight)
     font.setFeature(QFont.Tag("tnum"), 1)
     return font
+
+
+SIZES = (90, 100, 115, 130, 150)
+"""Sizes of words and controls that can be chosen, in percent."""
+
+
+def size_wanted() -> int:
+    """The size of words and controls that was chosen, in percent."""
+    said = str(QSettings("mivex", "mivex").value("size", "100"))
+    return int(said) if said.isdigit() and int(said) in SIZES else 100
+
+
+def choose_size(percent: int) -> None:
+    """Use a size from the next start on."""
+    QSettings("mivex", "mivex").setValue("size", percent)
+
+
+def scale() -> None:
+    """Have everything drawn at the size that was chosen, on top of the screen's own; before the application is made."""
+    if "QT_SCALE_FACTOR" not in os.environ and size_wanted() != 100:
+        os.environ["QT_SCALE_FACTOR"] = str(size_wanted() / 100)
 
 
 def apply(app: QApplication) -> None:

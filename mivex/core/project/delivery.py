@@ -139,14 +139,14 @@ STOCK: dict[str, DeliveryRecipe] = {
     "opacity-apart": DeliveryRecipe(name="Opacity apart, as grey", files=(
         _file("{name}", _COLOUR, always=True),
         _file("{name}_opacity", {"red": _take("opacity")}, holds="data", always=True))),
-    "packed": DeliveryRecipe(name="Occlusion, roughness and metal packed", files=(
+    "packed": DeliveryRecipe(name="Surface packed in one file", files=(
         _SURFACE[0], _file("{name}_orm", _PACKED, holds="data", always=True))),
     "masks": DeliveryRecipe(name="Four masks packed", files=(
         _SURFACE[0], _file("{name}_masks", {lane: _take("mask", layer=k) for k, lane in enumerate(LANES, 1)}, holds="data",
                            always=True))),
     "distance": DeliveryRecipe(name="Signed distance", files=(
         _file("{name}_distance", {"red": _take("distance")}, holds="data", always=True),)),
-    "sheet": DeliveryRecipe(name="Sprite sheet with frames and outlines", files=(
+    "sheet": DeliveryRecipe(name="Sheet with frames", files=(
         _file("{name}", COLOUR_ALPHA, format="png", always=True),)),
     "scene": DeliveryRecipe(name="Scene, everything", gltf="glb", proof=True, files=(
         *_SURFACE, _file("{name}", COLOUR_ALPHA, format="ktx2", bits=8, always=True).model_copy(

@@ -5,7 +5,7 @@ from collections.abc import Callable
 from typing import Any
 
 from PySide6.QtCore import QEvent, QObject, QPointF, QRectF, Qt, Signal
-from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
+from PySide6.QtGui import QColor, QFont, QFontMetrics, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import (
     QCheckBox,
     QColorDialog,
@@ -33,8 +33,11 @@ class Name(QLabel):
     def __init__(self, name: str) -> None:
         super().__init__(name)
         self.setFixedWidth(NAME_WIDTH)
-        self.setObjectName("soft")
         self.setContentsMargins(9, 0, 0, 0)
+        # A long name takes two lines of smaller letters.
+        long = QFontMetrics(theme.figures_font()).horizontalAdvance(name) > NAME_WIDTH - 9
+        self.setObjectName("small" if long else "soft")
+        self.setWordWrap(long)
         self.changed = False
 
     def show_changed(self, on: bool) -> None:

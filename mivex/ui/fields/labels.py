@@ -1,6 +1,8 @@
 """Lines of text in the look of the window."""
 
-from PySide6.QtWidgets import QLabel
+from PySide6.QtCore import Qt
+from PySide6.QtGui import QResizeEvent
+from PySide6.QtWidgets import QLabel, QSizePolicy
 
 
 def label(text: str, name: str = "", *, wrap: bool = False) -> QLabel:
@@ -10,6 +12,34 @@ def label(text: str, name: str = "", *, wrap: bool = False) -> QLabel:
         made.setObjectName(name)
     made.setWordWrap(wrap)
     return made
+
+
+class Elided(QLabel):
+    """A line that takes the room there is: what does not fit ends in dots, and is told in full by its hint."""
+
+    def __init__(self, name: str = "") -> None:
+        super().__init__()
+        self.whole = ""
+        self.setObjectName(name)
+        self.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
+
+    def setText(self, text: str) -> None:
+        """Say something else."""
+        self.whole = text
+        self._fit()
+
+    def text(self) -> str:
+        """All that it says."""
+        return self.whole
+
+    def _fit(self) -> None:
+        said = self.fontMetrics().elidedText(self.whole, Qt.TextElideMode.ElideRight, self.contentsRect().width())
+        super().setText(said)
+        self.setToolTip(self.whole if said.endswith("…") and not self.whole.endswith("…") else "")
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._fit()
 
 
 KINDS = {"glass": "Glass", "decal": "Decal", "logo": "Logo", "sprite": "Sprite", "cloth": "Cloth or screen"}

@@ -31,14 +31,21 @@ class Canvas(QWidget):
         self.worker.done.connect(self._take)
         self.worker.failed.connect(self._failed)
 
-    def draw_later(self, token: object, make: Callable[[int, int], Pixels]) -> None:
-        """Draw in the background; ``make(width, height)`` returns display codes (height, width, 3)."""
-        w, h = max(1, self.width()), max(1, self.height())
+    def draw_later(self, token: object, make: Callable[[int, int], Pixels], *, dense: bool = True) -> None:
+        """Draw in the background; ``make(width, height)`` returns display codes (height, width, 3).
+
+        Width and height are those of the screen's own pixels: on a dense screen there are several to one of the widget's,
+        unless what is drawn is not ``dense``.
+        """
+        ratio = self.devicePixelRatioF() if dense else 1.0
+        w, h = max(1, round(self.width() * ratio)), max(1, round(self.height() * ratio))
         self.message = ""
 
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
             rgb = np.ascontiguousarray(make(w, h))
-            return QImage(rgb.data, w, h, w * 3, QImage.Format.Format_RGB888).copy()
+            image = QImage(rgb.data, w, h, w * 3, QImage.Format.Format_RGB888).copy()
+            image.setDevicePixelRatio(ratio)
+            return image
 
         self.worker.ask(token, work)
 

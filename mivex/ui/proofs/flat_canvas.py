@@ -146,11 +146,20 @@ class FlatCanvas(Canvas):
     def _zoom_to(self, zoom: float, *, aim: str = "") -> None:
         w, h = self.size_full
         self._aim = aim
-        self.set_view(zoom=zoom, left=round((self.width() - w * zoom) / 2), top=round((self.height() - h * zoom) / 2))
+        k = self.devicePixelRatioF()
+        self.set_view(zoom=zoom, left=round((self.width() - w * zoom) / 2 * k) / k,
+                      top=round((self.height() - h * zoom) / 2 * k) / k)
 
     def actual(self) -> None:
-        """One texel to one pixel."""
-        self._zoom_to(1.0)
+        """One texel to one pixel of the screen."""
+        self._zoom_to(1.0 / self.devicePixelRatioF())
+
+    @property
+    def screen_view(self) -> FlatView:
+        """The view in the screen's own pixels, in which the picture is drawn."""
+        # Layouts leave room for words; they are drawn in the widget's pixels.
+        k, v = self.devicePixelRatioF() if self.single else 1.0, self.view
+        return v if k == 1 else replace(v, zoom=v.zoom * k, left=v.left * k, top=v.top * k)
 
     def go_to(self, place: tuple[int, int, int, int]) -> None:
         """Bring a place in texels into view and mark it."""
@@ -176,7 +185,7 @@ class FlatCanvas(Canvas):
         t = self.texture
         if t is None:
             return
-        view, before, divider = self.view, self.before if self.compare else None, self.divider
+        view, before, divider = self.screen_view, self.before if self.compare else None, self.divider
         if view.layout != "single":
             before = self.before if view.layout == "magnify" else None
         elif self.mode == "flicker" and before is not None:
@@ -185,7 +194,8 @@ class FlatCanvas(Canvas):
                 t = before
             before = None
         beside = self.mode == "beside"
-        self.draw_later((t.key, view), lambda w, h: draw_flat(t, view, w, h, before, divider, beside))
+        self.draw_later((t.key, view), lambda w, h: draw_flat(t, view, w, h, before, divider, beside),
+                        dense=self.single)
 
     def resizeEvent(self, event) -> None:  # type: ignore[no-untyped-def]
         if self.texture is not None:
@@ -293,17 +303,20 @@ class FlatCanvas(Canvas):
 
     def stroke_grows(self) -> None:
         """The stroke under the pointer has grown: draw what it adds."""
-        self.layer_painter.draw(self.view)
+        self.layer_painter.draw(self.screen_view)
         self.update()
 
     def patch(self, image: QImage, where: QRect) -> None:
         """Put a piece over the picture until the next one is drawn."""
         if self.image is not None:
+            k = self.image.devicePixelRatio()
+            image.setDevicePixelRatio(k)
             p = QPainter(self.image)
-            p.drawImage(where.topLeft(), image)
+            p.drawImage(QPointF(where.topLeft()) / k, image)
             p.end()
             self.patches += 1
-            self.update(where.adjusted(-2, -2, 2, 2))
+            self.update(QRectF(where.x() / k, where.y() / k, where.width() / k,
+                               where.height() / k).toAlignedRect().adjusted(-2, -2, 2, 2))
 
     def face_under(self, at: QPointF) -> int:
         """The mesh's face under a place; −1: none."""

@@ -27,6 +27,7 @@ from mivex.core.project.document import Overlay
 from mivex.core.proof.flat import BACKDROPS, LAYOUTS, SHOWS
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
+from mivex.ui.fields.labels import Elided
 from mivex.ui.proofs.flat_canvas import FlatCanvas
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -82,11 +83,9 @@ class FlatProof(QWidget):
         self._against = ("source", "")
         column.addWidget(self._header())
         column.addWidget(self.canvas, 1)
-        self.values = QLabel(" ")
-        self.values.setObjectName("figure")
+        self.values = Elided("figure")
         self.values.setFont(theme.figures_font(11))
         self.values.setContentsMargins(10, 3, 10, 3)
-        self.values.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         column.addWidget(self.values)
         self._hovered = ""
         self.canvas.hovered.connect(self._take_hover)
@@ -349,7 +348,7 @@ class FlatProof(QWidget):
         single = v.layout == "single"
         for w in (self.finer, self.coarser, self.level, self.zoom):
             w.setVisible(single)
-        self.zoom.setText(f"{v.zoom * 100:.0f} %")
+        self.zoom.setText(f"{v.zoom * self.canvas.devicePixelRatioF() * 100:.0f} %")
         self.values.setText(self._hovered or self._idle_text())
 
     def _take_hover(self, text: str) -> None:

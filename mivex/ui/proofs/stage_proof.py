@@ -7,7 +7,7 @@ from typing import Any
 
 from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QTabletEvent, QWheelEvent
-from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QSizePolicy, QVBoxLayout, QWidget
+from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QVBoxLayout, QWidget
 
 from mivex.core.base.types import Doubles
 from mivex.core.findings.base import Moment, Pixel
@@ -21,6 +21,8 @@ from mivex.core.stage.places import Place
 from mivex.core.stage.surroundings import World
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
+from mivex.ui.fields.labels import Elided
+from mivex.ui.languages import Verbatim
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.light import LightDial, LightPanel
 from mivex.ui.proofs.scale import draw_scale
@@ -108,7 +110,8 @@ class StageCanvas(Canvas):
         # Steps are not looked at: what they make of a texture is, once it is there.
         seen = tuple((o.id, o.shown, o.material, o.places, o.sheet) for o in doc.overlays)
         moves = time if doc.effects or any(o.sheet.grids or o.material.flow.strength for o in doc.overlays) else 0.0
-        now = (seen, doc.lighting, doc.around, there, camera, self.size(), self.seen_as, doc.overdraw, doc.effects, doc.air,
+        size = self.size(), self.devicePixelRatioF()
+        now = (seen, doc.lighting, doc.around, there, camera, size, self.seen_as, doc.overdraw, doc.effects, doc.air,
                moves)
         moving = self._rest.isActive()
         if not moving and now == self._shown and self.image is not None:
@@ -307,13 +310,11 @@ class StageProof(QWidget):
         top, low = QHBoxLayout(), QHBoxLayout()
         rows.addLayout(top)
         rows.addLayout(low)
-        name = QLabel("Camera")
-        name.setObjectName("soft")
-        top.addWidget(name)
-        top.addSpacing(4)
         self.cameras = QuietCombo()
         self.cameras.setAccessibleName("Camera")
-        self.cameras.setFixedWidth(116)
+        self.cameras.setToolTip("Camera   (C)")
+        self.cameras.setMinimumWidth(70)
+        self.cameras.setMaximumWidth(116)
         self.cameras.activated.connect(self._look)
         top.addWidget(self.cameras)
         keep = theme.tool("keep", "Keep this view as a camera")
@@ -322,7 +323,8 @@ class StageProof(QWidget):
         top.addWidget(keep)
         self.looks = QuietCombo()
         self.looks.setAccessibleName("Seen as")
-        self.looks.setFixedWidth(104)
+        self.looks.setMinimumWidth(84)
+        self.looks.setMaximumWidth(104)
         for key, words in LOOKS.items():
             self.looks.addItem(words, key)
             self.looks.setItemData(self.looks.count() - 1, HINTS[key], Qt.ItemDataRole.ToolTipRole)
@@ -335,10 +337,8 @@ class StageProof(QWidget):
         self.light_button = theme.tool("lamp", "Light and surroundings   (K)")
         self.light_button.clicked.connect(self.open_light)
         top.addWidget(self.light_button)
-        self.order = QLabel()
-        self.order.setObjectName("soft")
+        self.order = Elided("soft")
         self.order.setMinimumHeight(24)
-        self.order.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         low.addWidget(self.order, 1)
         self.place = QLabel()
         self.place.setObjectName("soft")
@@ -346,11 +346,10 @@ class StageProof(QWidget):
         low.addWidget(self.place)
         column.addWidget(head)
         column.addWidget(self.canvas, 1)
-        self.tip = tip = QLabel(TIP)
-        tip.setObjectName("figure")
-        tip.setContentsMargins(10, 3, 10, 3)
-        tip.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
-        column.addWidget(tip)
+        self.tip = Elided("figure")
+        self.tip.setText(TIP)
+        self.tip.setContentsMargins(10, 3, 10, 3)
+        column.addWidget(self.tip)
         session.changed.connect(self.refresh)
         session.chosen.connect(self.refresh)
         self.canvas.moved.connect(self.refresh)
@@ -373,7 +372,7 @@ class StageProof(QWidget):
         names = [c.name for c in self.session.doc.cameras]
         if [self.cameras.itemText(i) for i in range(len(names))] != names or self.cameras.count() > len(names) + 1:
             self.cameras.clear()
-            self.cameras.addItems(names)
+            self.cameras.addItems([Verbatim(n) for n in names])
         here = next((i for i, c in enumerate(self.session.doc.cameras) if c == self.canvas.camera), -1)
         self.cameras.setCurrentIndex(here)
         self.cameras.setPlaceholderText("Free view")

@@ -19,7 +19,7 @@ class Action:
     menu : str
         The menu that it stands in.
     words : str
-        As the menu says it; ``Recent`` is a menu of its own, an empty name a line between.
+        As the menu says it; those in `OWN_MENUS` are menus of their own, an empty name a line between.
     run : callable
         Does it to the window.
     keys : str
@@ -65,6 +65,7 @@ ACTIONS: tuple[Action, ...] = (
     Action("Overlay", "Copy", lambda w: w.rack.copy_chosen(), "Ctrl+D"),
     Action("Overlay", "Copy as a variant", lambda w: w.rack.add_variant(), "Ctrl+Shift+D"),
     Action("Overlay", "Remove", lambda w: w.rack.remove_chosen(), "Ctrl+Backspace"),
+    Action("Overlay", "Hide it on the stage, or show it", lambda w: w.rack.switch_chosen(), "V"),
     Action("Overlay", "Paint on its layer", lambda w: w.paint(), "P"),
     _line("Overlay"),
     Action("Overlay", "Split into its channels", lambda w: w.split_channels()),
@@ -108,6 +109,9 @@ ACTIONS: tuple[Action, ...] = (
     Action("View", "Fire where it is clicked", lambda w: w.tray.clock.set_firing(not w.desk.firing), "G", "Clock"),
     Action("View", "Fire before the camera", lambda w: w.fire_ahead(), "X", "Clock"),
     Action("View", "Pin the pixel", lambda w: w.pin_pixel(), "Y", "Tray"),
+    _line("View"),
+    Action("View", "Size of words and controls"),
+    Action("View", "Language"),
     Action("Help", "A short tour of the demo", lambda w: w.take_round(), "Shift+F6"),
     Action("Help", "Findings, one by one", lambda w: w.teach(), "Shift+F5"),
     Action("Help", "Keys", lambda w: w.show_keys(), "F1"),
@@ -139,6 +143,13 @@ GESTURES: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
 """What the mouse does, and keys that belong to a field: the rest of the sheet."""
 
 
+OWN_MENUS: dict[str, Callable[[Any, QMenu], object]] = {
+    "Recent": lambda w, menu: w.fill_recent(menu),
+    "Size of words and controls": lambda w, menu: w.fill_sizes(menu),
+    "Language": lambda w, menu: w.fill_languages(menu)}
+"""Menus within menus, filled when they are opened."""
+
+
 def build_menus(window: Any) -> dict[str, QAction]:
     """Fill the window's menus; returns the actions by their words."""
     menus: dict[str, QMenu] = {}
@@ -149,9 +160,9 @@ def build_menus(window: Any) -> dict[str, QAction]:
             menu = menus[a.menu] = window.menuBar().addMenu(a.menu)
         if not a.words:
             menu.addSeparator()
-        elif a.words == "Recent":
-            window.recent = menu.addMenu(a.words)
-            window.recent.aboutToShow.connect(window.fill_recent)
+        elif a.words in OWN_MENUS:
+            own = menu.addMenu(a.words)
+            own.aboutToShow.connect(lambda m=own, fill=OWN_MENUS[a.words]: fill(window, m))
         else:
             action = made[a.words] = menu.addAction(a.words)
             if a.keys:

@@ -9,7 +9,7 @@ from PySide6.QtGui import QIcon
 from PySide6.QtWidgets import QApplication
 
 from mivex.core.desktop import ASSETS
-from mivex.ui import theme
+from mivex.ui import languages, theme
 from mivex.ui.shell.window import Window
 
 
@@ -18,6 +18,7 @@ def application() -> QApplication:
     app = QApplication.instance()
     if isinstance(app, QApplication):
         return app
+    theme.scale()
     app = QApplication(sys.argv[:1])
     app.setApplicationName("mivex")
     app.setOrganizationName("mivex")
@@ -25,6 +26,7 @@ def application() -> QApplication:
     app.setDesktopFileName("mivex")
     app.setWindowIcon(QIcon(str(ASSETS / "mivex.svg")))
     theme.apply(app)
+    languages.speak(app, languages.wanted())
     # What was imported stays for good: collections need not look through it again and again.
     gc.freeze()
     return app

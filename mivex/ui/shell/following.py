@@ -142,7 +142,8 @@ class Following(FileActions):
         c = self.stage.canvas
         seen = self.outgoing.intake.picture
         if self.controls.station == "deliver" and self.shipping.folder and not c.moving and seen.width() > 1:
-            self.shipping.look(View(c.camera, seen.width(), max(1, seen.height()), c.view.time))
+            k = seen.devicePixelRatioF()
+            self.shipping.look(View(c.camera, round(seen.width() * k), max(1, round(seen.height() * k)), c.view.time))
 
     def _pick(self, take) -> None:  # type: ignore[no-untyped-def]
         c = self.flat.canvas

@@ -22,6 +22,7 @@ from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
 from mivex.ui import theme
 from mivex.ui.fields.labels import KINDS
+from mivex.ui.languages import Verbatim
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.session.worker import Latest
@@ -53,7 +54,7 @@ class Card(QFrame):
         row.addWidget(self.picture)
         words = QVBoxLayout()
         words.setSpacing(1)
-        words.setContentsMargins(0, 2, 0, 2)
+        words.setContentsMargins(0, 0, 0, 0)
         self.name, self.kind = QLabel(), QLabel()
         self.name.setWordWrap(True)
         self.kind.setObjectName("figure")
@@ -64,10 +65,11 @@ class Card(QFrame):
         row.addLayout(words, 1)
         self.eye = QToolButton()
         self.eye.setFocusPolicy(Qt.FocusPolicy.NoFocus)
-        self.eye.clicked.connect(self._switch)
+        self.eye.clicked.connect(self.switch)
         row.addWidget(self.eye)
 
-    def _switch(self) -> None:
+    def switch(self) -> None:
+        """Hide the overlay on the stage, or show it again."""
         o = self.session.doc.overlay(self.overlay_id)
         if o:
             self.session.apply("Hide" if o.shown else "Show",
@@ -76,7 +78,7 @@ class Card(QFrame):
     def update_from(self, o: Overlay, findings: int, problem: str) -> None:
         """Show the overlay as it is now."""
         metrics = self.name.fontMetrics()
-        self.name.setText(metrics.elidedText(o.name, Qt.TextElideMode.ElideRight, 190))  # two lines
+        self.name.setText(Verbatim(metrics.elidedText(Verbatim(o.name), Qt.TextElideMode.ElideRight, 190)))  # two lines
         self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
         tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
             "" if not findings else f"{findings} finding{'' if findings == 1 else 's'}")
@@ -89,8 +91,9 @@ class Card(QFrame):
             own = ", ".join(differing(o)) or "nothing"
             self.setToolTip(f"{self.toolTip()}\nTakes its material from “{base.name}”; its own: {own}")
         self.eye.setIcon(theme.icon("seen" if o.shown else "unseen", theme.SOFT if o.shown else theme.FAINT))
-        self.eye.setToolTip("Hide on the stage" if o.shown else "Show on the stage")
-        self.eye.setAccessibleName(self.eye.toolTip())
+        words = "Hide on the stage" if o.shown else "Show on the stage"
+        self.eye.setToolTip(f"{words}   (V)")
+        self.eye.setAccessibleName(words)
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         self.session.choose(self.overlay_id)
@@ -216,6 +219,11 @@ class Rack(QWidget):
         key = self.session.overlay_id
         if key:
             self.session.apply("Move in the rack", lambda d: edits.move_overlay(d, key, by))
+
+    def switch_chosen(self) -> None:
+        """Hide the selected overlay on the stage, or show it again."""
+        if self.session.overlay_id in self._cards:
+            self._cards[self.session.overlay_id].switch()
 
     def copy_chosen(self) -> None:
         """Copy the selected overlay."""

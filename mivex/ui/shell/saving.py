@@ -35,7 +35,6 @@ class ProjectActions(QMainWindow):
     jobs: Latest
     saver: Latest
     recovery: Recovery
-    recent: QMenu
     finder: Latest
     _closing = False
     _noticed = Stamp()
@@ -173,14 +172,14 @@ class ProjectActions(QMainWindow):
 
         self.open(str(PROJECT))
 
-    def fill_recent(self) -> None:
+    def fill_recent(self, menu: QMenu) -> None:
         """List the projects opened lately in the menu."""
-        self.recent.clear()
+        menu.clear()
         rows = self.session.recent()
         for path in rows:
-            self.recent.addAction(path, lambda p=path: self.open(p))
+            menu.addAction(path, lambda p=path: self.open(p))
         if not rows:
-            self.recent.addAction("None yet").setEnabled(False)
+            menu.addAction("None yet").setEnabled(False)
 
     def ask_earlier(self) -> None:
         """Ask which earlier save is to be opened."""

@@ -1,5 +1,7 @@
 """The window: rack, track, proofs, controls, tray."""
 
+from collections.abc import Callable
+
 from PySide6.QtCore import QByteArray, QSettings, Qt, QTimer
 from PySide6.QtWidgets import (
     QButtonGroup,
@@ -13,7 +15,7 @@ from PySide6.QtWidgets import (
 )
 
 from mivex.demo import PROJECT
-from mivex.ui import theme
+from mivex.ui import languages, theme
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter
 from mivex.ui.proofs.life_chart import LifeChart
@@ -71,7 +73,7 @@ class Window(Following):
         self.finder = Latest("finder", self)
         self.recovery = Recovery(self.session, self)
         self.layer_painter = LayerPainter(self.session, self.engine, self)
-        self.layer_painter.flat_view = lambda: self.flat.canvas.view
+        self.layer_painter.flat_view = lambda: self.flat.canvas.screen_view
         self.flat.canvas.layer_painter = self.stage.canvas.layer_painter = self.layer_painter
         self.tray.ledger.stage = self.tray.order.stage = self.stage.canvas
         self.setAcceptDrops(True)
@@ -142,7 +144,6 @@ class Window(Following):
         self.arrange("both")
 
     def _menus(self) -> None:
-        self.recent: QMenu
         made = build_menus(self)
         self.undo_action, self.redo_action = made["Undo"], made["Redo"]
 
@@ -320,6 +321,27 @@ class Window(Following):
         rows = self.session.doc.cameras
         at = next((i for i, c in enumerate(rows) if c == self.stage.canvas.camera), -1)
         self.stage.canvas.look(rows[(at + 1) % len(rows)])
+
+    def fill_languages(self, menu: QMenu) -> None:
+        """Offer the languages; one is used from the next start on."""
+        menu.clear()
+        for key, words in languages.NAMES.items():
+            self._offer(menu, words, languages.wanted() == key, lambda k=key: languages.choose(k))
+
+    def fill_sizes(self, menu: QMenu) -> None:
+        """Offer sizes of words and controls; one is used from the next start on."""
+        menu.clear()
+        for percent in theme.SIZES:
+            self._offer(menu, f"{percent} %", theme.size_wanted() == percent, lambda p=percent: theme.choose_size(p))
+
+    def _offer(self, menu: QMenu, words: str, chosen: bool, take: Callable[[], None]) -> None:
+        def run() -> None:
+            take()
+            self.tell("Mivex will look so when it is started again.")
+
+        action = menu.addAction(words, run)
+        action.setCheckable(True)
+        action.setChecked(chosen)
 
     def recall(self) -> None:
         """Take the size, the share of the two proofs and the tray's fold that the last window had."""

@@ -1,0 +1,204 @@
+"""Languages: every text is written once, in English, where it is meant, and looked up where it reaches the screen.
+
+The core knows no interface and hands over whole sentences with figures in them. So a text is looked up as it is, else by
+the template that it was made from (``{0} of {1} frames``), else part by part. The files are Qt's own (``.ts``), one a
+language, in ``assets/languages``; ``tools/texts.py`` keeps them in step with the sources. In English nothing of this is
+at work.
+
+One more language is made up, to see that nothing is cut off and nothing forgotten: ``mirrored``, somewhat longer and read
+from right to left.
+"""
+
+import os
+import re
+from collections.abc import Callable, Iterable, Mapping
+from functools import lru_cache, wraps
+from importlib.resources import files
+from typing import Any
+from xml.etree import ElementTree
+
+from PySide6.QtCore import QLibraryInfo, QLocale, QSettings, Qt, QTranslator
+from PySide6.QtGui import QAction, QFontMetrics, QFontMetricsF, QPainter
+from PySide6.QtWidgets import (
+    QApplication,
+    QCheckBox,
+    QColorDialog,
+    QComboBox,
+    QFileDialog,
+    QInputDialog,
+    QLabel,
+    QLineEdit,
+    QListWidgetItem,
+    QMenu,
+    QMenuBar,
+    QMessageBox,
+    QPushButton,
+    QTableWidgetItem,
+    QToolButton,
+    QWidget,
+)
+
+FOLDER = files("mivex.ui") / "assets" / "languages"
+NAMES = {"en": "English", "de": "Deutsch"}
+"""Languages that can be chosen, in their own words."""
+MADE_UP = "mirrored"
+_HOLE = re.compile(r"\{(\d+)\}")
+_PARTS = re.compile(r"( ?· ?|\n| {3,}|, )")
+_TAGS = re.compile(r"(<[a-z/][^<>]*>)")
+
+
+class Verbatim(str):
+    """A name that somebody gave: it is shown as it is, whatever else it may mean."""
+
+
+class Catalogue:
+    """Texts of a language.
+
+    Parameters
+    ----------
+    texts : mapping of str to str
+        What is said for each text; ``{0}``, ``{1}`` … stand for values, in both in any order.
+    """
+
+    def __init__(self, texts: Mapping[str, str]) -> None:
+        self.exact = {k: v for k, v in texts.items() if not _HOLE.search(k)}
+        rows = []
+        for source, target in texts.items():
+            if _HOLE.search(source):
+                pieces = _HOLE.split(source)
+                plain, numbers = pieces[::2], [int(n) for n in pieces[1::2]]
+                pattern = re.compile("(.*?)".join(map(re.escape, plain)), re.DOTALL)
+                rows.append((max(plain, key=len), pattern, numbers, target, sum(map(len, plain))))
+        # Those with most words of their own come first: they leave least to chance.
+        self.templates = sorted(rows, key=lambda r: -r[4])
+        self.said: Callable[[str], str] = lru_cache(20000)(self._said)
+
+    def _said(self, text: str, depth: int = 0) -> str:
+        if (found := self.exact.get(text)) is not None:
+            return found
+        core = text.strip()
+        if core != text:
+            at = text.find(core) if core else 0
+            return text[:at] + self._said(core, depth) + text[at + len(core):] if core else text
+        if not re.search(r"[A-Za-z]{2}", core) or depth > 3:
+            return text
+        if _TAGS.search(text):
+            return "".join(p if _TAGS.fullmatch(p) else self._said(p, depth + 1) for p in _TAGS.split(text))
+        for longest, pattern, numbers, target, _ in self.templates:
+            if longest in text and (m := pattern.fullmatch(text)) is not None:
+                values = dict(zip(numbers, m.groups(), strict=True))
+                return _HOLE.sub(lambda h, v=values: self._said(v.get(int(h[1]), ""), depth + 1),  # type: ignore[misc]
+                                 target)
+        parts = _PARTS.split(text)
+        if len(parts) > 1:
+            return "".join(p if k % 2 else self._said(p, depth + 1) for k, p in enumerate(parts))
+        return text
+
+
+def sources() -> list[str]:
+    """Every text of the sources, as the language files list them."""
+    return [s for s, _ in entries("de")]
+
+
+def entries(language: str) -> Iterable[tuple[str, str]]:
+    """Texts of a language file and what is said for them; empty: nothing yet."""
+    tree = ElementTree.fromstring((FOLDER / f"{language}.ts").read_bytes())
+    for row in tree.iter("message"):
+        yield row.findtext("source") or "", row.findtext("translation") or ""
+
+
+def from_the_right(text: str) -> str:
+    """A text as though its letters were read from right to left, and somewhat longer."""
+    return "".join(p if _HOLE.fullmatch(p) or not p else f"\u202e{p}\u202c"
+                   for p in re.split(r"(\{\d+\})", re.sub(r"([A-Za-z]{5,})", r"\1ë", text)))
+
+
+def catalogue(language: str) -> Catalogue | None:
+    """The texts of a language; None for English, and for what there is no file of."""
+    if language == MADE_UP:
+        return Catalogue({s: from_the_right(s) for s in sources()})
+    if language == "en" or not (FOLDER / f"{language}.ts").is_file():
+        return None
+    return Catalogue({s: t for s, t in entries(language) if t})
+
+
+def wanted() -> str:
+    """The language to be used: what ``MIVEX_LANGUAGE`` says, else what was chosen, else the desktop's."""
+    asked = os.environ.get("MIVEX_LANGUAGE") or str(QSettings("mivex", "mivex").value("language", "") or "")
+    return asked or QLocale.system().name().split("_")[0]
+
+
+def choose(language: str) -> None:
+    """Use a language from the next start on."""
+    QSettings("mivex", "mivex").setValue("language", language)
+
+
+# Where texts reach Qt: class, method, and which of its arguments are texts (none named: all that are).
+_PLACES: tuple[tuple[type, str, tuple[int, ...]], ...] = (
+    *((c, "__init__", ()) for c in (QLabel, QPushButton, QCheckBox, QAction, QMenu, QListWidgetItem, QTableWidgetItem)),
+    *((c, "setText", ()) for c in (QLabel, QPushButton, QCheckBox, QToolButton, QAction, QMessageBox, QListWidgetItem,
+                                   QTableWidgetItem)),
+    *((QWidget, m, ()) for m in ("setToolTip", "setAccessibleName", "setAccessibleDescription", "setWindowTitle")),
+    (QMenu, "addAction", ()), (QMenu, "addMenu", ()), (QMenuBar, "addMenu", ()), (QMenu, "setTitle", ()),
+    (QMessageBox, "addButton", ()), (QAction, "setToolTip", ()), (QListWidgetItem, "setToolTip", ()),
+    (QTableWidgetItem, "setToolTip", ()), (QComboBox, "addItem", (0,)), (QComboBox, "addItems", ()),
+    (QComboBox, "setItemText", (1,)), (QComboBox, "setItemData", (1,)), (QComboBox, "setPlaceholderText", ()),
+    (QLineEdit, "setPlaceholderText", ()), (QPainter, "drawText", ()),
+    *((c, m, ()) for c in (QFontMetrics, QFontMetricsF) for m in ("horizontalAdvance", "elidedText", "boundingRect")),
+)
+_ASKING: tuple[tuple[type, str, tuple[int, ...]], ...] = (
+    (QInputDialog, "getText", (1, 2)), (QInputDialog, "getDouble", (1, 2)), (QColorDialog, "getColor", (2,)),
+    *((QFileDialog, m, (1, 3)) for m in ("getOpenFileName", "getOpenFileNames", "getSaveFileName")),
+    (QFileDialog, "getExistingDirectory", (1,)))
+
+
+def _words(a: Any, said: Callable[[str], str]) -> Any:
+    return said(a) if type(a) is str else [_words(x, said) for x in a] if type(a) is list else a
+
+
+def _told(args: Iterable[Any], said: Callable[[str], str], which: tuple[int, ...]) -> list[Any]:
+    return [_words(a, said) if not which or k in which else a for k, a in enumerate(args)]
+
+
+def _through(call: Callable[..., Any], said: Callable[[str], str], which: tuple[int, ...]) -> Callable[..., Any]:
+    @wraps(call)
+    def through(*args: Any, **named: Any) -> Any:
+        return call(*_told(args, said, which), **named)
+
+    return through
+
+
+def _method(call: Callable[..., Any], said: Callable[[str], str], which: tuple[int, ...]) -> Callable[..., Any]:
+    @wraps(call)
+    def method(self: Any, *args: Any, **named: Any) -> Any:
+        return call(self, *_told(args, said, which), **named)
+
+    return method
+
+
+def _from_the_left(begin: Callable[..., Any]) -> Callable[..., Any]:
+    """Charts and proofs are drawn from left to right in every language, as pictures are."""
+    @wraps(begin)
+    def method(self: QPainter, *args: Any) -> None:
+        begin(self, *args)
+        self.setLayoutDirection(Qt.LayoutDirection.LeftToRight)
+
+    return method
+
+
+def speak(app: QApplication, language: str) -> bool:
+    """Show every text in a language from now on; before the first window is made. False: it stays English."""
+    found = catalogue(language)
+    if found is None:
+        return False
+    for kind, name, which in _PLACES:
+        setattr(kind, name, _method(getattr(kind, name), found.said, which))
+    for kind, name, which in _ASKING:
+        setattr(kind, name, staticmethod(_through(getattr(kind, name), found.said, which)))
+    if language == MADE_UP:
+        app.setLayoutDirection(Qt.LayoutDirection.RightToLeft)
+        QPainter.__init__ = _from_the_left(QPainter.__init__)  # type: ignore[method-assign]
+    qt = QTranslator(app)
+    if qt.load(f"qtbase_{language}", QLibraryInfo.path(QLibraryInfo.LibraryPath.TranslationsPath)):
+        app.installTranslator(qt)
+    return True

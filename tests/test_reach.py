@@ -1,0 +1,42 @@
+"""Nothing is cut off, unnamed or out of reach: in English on a dense screen, in a language read from right to left."""
+
+import json
+import os
+import subprocess
+import sys
+from pathlib import Path
+
+import pytest
+
+from mivex.ui.languages import Catalogue, Verbatim, catalogue
+
+
+def walked(language, scale, tmp_path):
+    """What a walk through every station finds in a process of its own."""
+    env = {**os.environ, "QT_QPA_PLATFORM": "offscreen", "MIVEX_LANGUAGE": language, "QT_SCALE_FACTOR": scale,
+           "XDG_CONFIG_HOME": str(tmp_path), "XDG_STATE_HOME": str(tmp_path)}
+    done = subprocess.run([sys.executable, str(Path(__file__).parent / "reach.py")], env=env, capture_output=True,
+                          text=True, timeout=400, check=False)
+    assert done.returncode == 0, done.stderr
+    return json.loads(done.stdout.splitlines()[0])
+
+
+@pytest.mark.parametrize(("language", "scale"), [("en", "1.5"), ("mirrored", "1")])
+def test_nothing_is_cut_off_unnamed_or_out_of_reach(language, scale, tmp_path):
+    found = walked(language, scale, tmp_path)
+    ratio, wrong, size = found.pop("dense")
+    assert ratio == float(scale) and wrong == 0 and size == [ratio, ratio]
+    assert not any(found.values()), found
+
+
+def test_texts_are_found_whole_by_their_template_or_part_by_part():
+    said = Catalogue({"{0} of {1} frames": "von {1} Bildern {0}", "Undo: {0}": "Zurück: {0}", "Levels": "Tonwerte",
+                      "{0} findings": "{0} Funde", "Sprite": "Sprite!"}).said
+    assert said("Levels") == "Tonwerte" and said("  Levels") == "  Tonwerte"
+    assert said("3 of 16 frames") == "von 16 Bildern 3" and said("Undo: Levels") == "Zurück: Tonwerte"
+    assert said("Sprite · 2 findings") == "Sprite! · 2 Funde"
+    assert said("Sprite · <b class='x'>2 findings</b>") == "Sprite! · <b class='x'>2 Funde</b>"
+    assert said("Something else") == "Something else" and said("{braces} 3") == "{braces} 3"
+    assert catalogue("en") is None and catalogue("no such") is None
+    mirrored = catalogue("mirrored").said("Levels")
+    assert mirrored.startswith("\u202e") and len(mirrored) > len("Levels") and type(Verbatim("Levels")) is not str

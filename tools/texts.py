@@ -1,0 +1,153 @@
+"""The texts that reach the window, found in the sources; brings a language's file (Qt's .ts) up to date.
+
+python -m tools.texts            says what each language lacks, and what it has too much
+python -m tools.texts --update   adds empty entries for what is new, drops what is gone
+"""
+
+import ast
+import re
+import sys
+import tomllib
+from collections.abc import Iterator
+from pathlib import Path
+from xml.etree import ElementTree
+
+ROOT = Path(__file__).parent.parent
+SOURCES = ROOT / "mivex"
+LANGUAGES = SOURCES / "ui" / "assets" / "languages"
+LEFT_OUT = ("demo", "kernels", "__pycache__", "cli.py", "cli_delivery.py", "cli_motion.py", "cli_sheets.py", "warm.py",
+            "desktop.py", "theme.py", "gate.py", "pages.py", "ktx2.py", "shots.py", "__main__.py", "languages.py")
+"""Files and folders whose texts no window shows."""
+QUIET = {"getLogger", "warning", "info", "debug", "exception", "setObjectName", "property", "setProperty", "icon", "kernel",
+         "Literal", "encode", "decode", "compile", "startswith", "endswith", "removeprefix", "removesuffix", "replace",
+         "split", "search", "fullmatch", "sub", "match", "findall", "getattr", "hasattr", "setattr", "Lazy", "QSettings",
+         "value", "setValue", "field", "TypeVar", "cast", "QColor", "suppress", "NewType", "get", "pop", "ImageOutput"}
+"""Calls whose texts are names, not words."""
+
+
+def _quiet(tree: ast.AST) -> set[int]:
+    """Ids of texts that are documentation, keys, annotations or arguments of quiet calls."""
+    found: set[int] = set()
+
+    def hide(node: ast.AST | None) -> None:
+        if node is not None:
+            found.update(id(n) for n in ast.walk(node))
+
+    for node in ast.walk(tree):
+        if isinstance(node, ast.Expr) and isinstance(node.value, ast.Constant):
+            found.add(id(node.value))
+        elif isinstance(node, ast.Call):
+            name = node.func.attr if isinstance(node.func, ast.Attribute) else getattr(node.func, "id", "")
+            if name in QUIET:
+                for a in node.args:
+                    hide(a)
+        elif isinstance(node, ast.AnnAssign | ast.arg):
+            hide(node.annotation)
+        elif isinstance(node, ast.FunctionDef | ast.AsyncFunctionDef):
+            hide(node.returns)
+        elif isinstance(node, ast.Dict):
+            for key in node.keys:
+                if isinstance(key, ast.Constant):
+                    found.add(id(key))
+        elif isinstance(node, ast.Subscript | ast.Compare):
+            for n in ast.walk(node):
+                if isinstance(n, ast.Constant):
+                    found.add(id(n))
+        elif isinstance(node, ast.JoinedStr):
+            for v in node.values:
+                if isinstance(v, ast.Constant):
+                    found.add(id(v))
+                elif isinstance(v, ast.FormattedValue):
+                    hide(v.format_spec)
+    return found
+
+
+def worded(text: str) -> bool:
+    """Whether a text is words that a person reads, and no name that a program does."""
+    plain = re.sub(r"\{\d+\}", "", text)
+    if not re.search(r"[A-Za-z]{2}", plain) or re.search(r"^[#<]|://|^\.\w+$|\\|^%|^Qt\b", plain):
+        return False
+    if " " in plain.strip():
+        return not re.fullmatch(r"[\w.,:;=+*/()\[\]{}<>|-]+ [=<>|+*/&]+ .*", plain) and "{ " not in plain
+    return bool(re.fullmatch(r"[“(]?[A-Z][a-zé-]+[.…”):?]?", plain.strip()))
+
+
+def template(node: ast.JoinedStr) -> str:
+    """A text with values as a template: ``{0}``, ``{1}`` and so on."""
+    count, made = 0, ""
+    for v in node.values:
+        if isinstance(v, ast.Constant):
+            made += str(v.value)
+        else:
+            made += f"{{{count}}}"
+            count += 1
+    return made
+
+
+def found_in(path: Path) -> Iterator[str]:
+    """The texts of one module."""
+    tree = ast.parse(path.read_text("utf-8"))
+    quiet = _quiet(tree)
+    for node in ast.walk(tree):
+        if isinstance(node, ast.Call):
+            # Units are single words.
+            name = getattr(node.func, "id", "")
+            units = [k.value for k in node.keywords if k.arg == "unit"] + (node.args[3:4] if name == "Finding" else [])
+            yield from (str(u.value) for u in units if isinstance(u, ast.Constant) and len(str(u.value)) > 2)
+        if id(node) in quiet and not isinstance(node, ast.JoinedStr):
+            continue
+        if isinstance(node, ast.JoinedStr):
+            text = template(node)
+        elif isinstance(node, ast.Constant) and isinstance(node.value, str):
+            text = node.value
+        else:
+            continue
+        if worded(text):
+            yield text
+
+
+def texts() -> list[str]:
+    """Every text of the sources, each once, in the order of the modules."""
+    found: dict[str, None] = {}
+    for path in sorted(SOURCES.rglob("*.py")):
+        if not set(path.relative_to(SOURCES).parts) & set(LEFT_OUT):
+            found.update(dict.fromkeys(found_in(path)))
+    for part in tomllib.loads((SOURCES / "core" / "assets" / "pages" / "lessons.toml").read_text("utf-8")).values():
+        found.update(dict.fromkeys(str(part[k]) for k in ("why", "avoid")))
+    return list(found)
+
+
+def read(path: Path) -> dict[str, str]:
+    """What a language says for each text; empty: nothing yet."""
+    tree = ElementTree.parse(path)
+    return {row.findtext("source") or "": row.findtext("translation") or "" for row in tree.iter("message")}
+
+
+def write(path: Path, said: dict[str, str]) -> None:
+    """Write a language's file, in the order of the sources."""
+    root = ElementTree.Element("TS", version="2.1", language=path.stem, sourcelanguage="en")
+    context = ElementTree.SubElement(root, "context")
+    ElementTree.SubElement(context, "name").text = "Mivex"
+    for text in texts():
+        row = ElementTree.SubElement(context, "message")
+        ElementTree.SubElement(row, "source").text = text
+        target = ElementTree.SubElement(row, "translation", *([] if said.get(text) else [{"type": "unfinished"}]))
+        target.text = said.get(text, "")
+    ElementTree.indent(root, " ")
+    body = ElementTree.tostring(root, encoding="unicode")
+    path.write_text(f'<?xml version="1.0" encoding="utf-8"?>\n<!DOCTYPE TS>\n{body}\n', "utf-8")
+
+
+def main() -> None:
+    """Say what each language lacks, or bring its file up to date."""
+    for path in sorted(LANGUAGES.glob("*.ts")):
+        said, wanted = read(path), texts()
+        lacks = [t for t in wanted if not said.get(t)]
+        gone = [t for t in said if t not in set(wanted)]
+        print(f"{path.stem}: {len(wanted)} texts, {len(lacks)} without words, {len(gone)} no longer used")
+        if "--update" in sys.argv:
+            write(path, said)
+
+
+if __name__ == "__main__":
+    main()
