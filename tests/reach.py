@@ -24,6 +24,7 @@ from PySide6.QtWidgets import (
 
 from mivex.demo import PROJECT
 from mivex.ui.fields.labels import Elided
+from mivex.ui.languages import Verbatim
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.shell.app import application, settle
 from mivex.ui.shell.window import Window
@@ -45,7 +46,7 @@ def words(w):
 
 def cut(w):
     """Whether a widget is too small for its words."""
-    text = words(w)
+    text = Verbatim(words(w))
     if not text.strip() or isinstance(w, Elided):
         return False  # what is elided is told by its hint
     if isinstance(w, QLabel):
@@ -53,8 +54,7 @@ def cut(w):
         if w.wordWrap():
             need = w.fontMetrics().boundingRect(QRect(0, 0, room.width(), 10000), Qt.TextFlag.TextWordWrap, text)
             return need.height() > room.height() + 2 or need.width() > room.width() + 1
-        lines = text.split("\n")
-        return max(w.fontMetrics().horizontalAdvance(line) for line in lines) > room.width() + 1
+        return max(w.fontMetrics().horizontalAdvance(Verbatim(line)) for line in text.split("\n")) > room.width() + 1
     if isinstance(w, QComboBox):
         return w.fontMetrics().horizontalAdvance(text) > w.width() - 24
     wide = w.fontMetrics().horizontalAdvance(text)

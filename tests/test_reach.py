@@ -1,7 +1,8 @@
-"""Nothing is cut off, unnamed or out of reach: in English on a dense screen, in a language read from right to left."""
+"""Nothing is cut off, unnamed or out of reach: in English, in German, read from right to left; on dense screens."""
 
 import json
 import os
+import re
 import subprocess
 import sys
 from pathlib import Path
@@ -9,6 +10,7 @@ from pathlib import Path
 import pytest
 
 from mivex.ui.languages import Catalogue, Verbatim, catalogue
+from tools import texts
 
 
 def walked(language, scale, tmp_path):
@@ -21,12 +23,23 @@ def walked(language, scale, tmp_path):
     return json.loads(done.stdout.splitlines()[0])
 
 
-@pytest.mark.parametrize(("language", "scale"), [("en", "1.5"), ("mirrored", "1")])
+@pytest.mark.parametrize(("language", "scale"), [("en", "1.5"), ("de", "1.25"), ("mirrored", "2")])
 def test_nothing_is_cut_off_unnamed_or_out_of_reach(language, scale, tmp_path):
     found = walked(language, scale, tmp_path)
     ratio, wrong, size = found.pop("dense")
     assert ratio == float(scale) and wrong == 0 and size == [ratio, ratio]
     assert not any(found.values()), found
+
+
+def test_german_has_words_for_every_text_and_for_no_other():
+    said, wanted = texts.read(texts.LANGUAGES / "de.ts"), texts.texts()
+    assert list(said) == wanted
+    for source, target in said.items():
+        assert target, source
+        holes, kept = set(re.findall(r"\{\d+\}", source)), set(re.findall(r"\{\d+\}", target))
+        # Only the endings of English plurals go.
+        assert kept <= holes and all(re.search(rf"\w{re.escape(h)}", source) for h in holes - kept), source
+        assert (source[:1] == " ", source[-1:] == " ") == (target[:1] == " ", target[-1:] == " "), source
 
 
 def test_texts_are_found_whole_by_their_template_or_part_by_part():

@@ -25,6 +25,10 @@ QUIET = {"getLogger", "warning", "info", "debug", "exception", "setObjectName", 
 """Calls whose texts are names, not words."""
 
 
+NO_WORDS = r"^[#<]|://|^\.\w+$|\\|^Qt\b|%\(\w+\)s|(padding|border|background|weight|align): ?"
+"""What paths, patterns and styles are known by."""
+
+
 def _quiet(tree: ast.AST) -> set[int]:
     """Ids of texts that are documentation, keys, annotations or arguments of quiet calls."""
     found: set[int] = set()
@@ -49,10 +53,11 @@ def _quiet(tree: ast.AST) -> set[int]:
             for key in node.keys:
                 if isinstance(key, ast.Constant):
                     found.add(id(key))
-        elif isinstance(node, ast.Subscript | ast.Compare):
-            for n in ast.walk(node):
-                if isinstance(n, ast.Constant):
-                    found.add(id(n))
+        elif isinstance(node, ast.Subscript):
+            hide(node.slice)
+        elif isinstance(node, ast.Compare):
+            for part in (node.left, *node.comparators):
+                hide(part)
         elif isinstance(node, ast.JoinedStr):
             for v in node.values:
                 if isinstance(v, ast.Constant):
@@ -65,8 +70,10 @@ def _quiet(tree: ast.AST) -> set[int]:
 def worded(text: str) -> bool:
     """Whether a text is words that a person reads, and no name that a program does."""
     plain = re.sub(r"\{\d+\}", "", text)
-    if not re.search(r"[A-Za-z]{2}", plain) or re.search(r"^[#<]|://|^\.\w+$|\\|^%|^Qt\b", plain):
+    if not re.search(r"[A-Za-z]{2}", plain) or re.search(NO_WORDS, plain):
         return False
+    if "{0}" in text and " " in text:
+        return bool(re.search(r"[A-Za-z]{3}|\b[a-z]{2} ", plain))
     if " " in plain.strip():
         return not re.fullmatch(r"[\w.,:;=+*/()\[\]{}<>|-]+ [=<>|+*/&]+ .*", plain) and "{ " not in plain
     return bool(re.fullmatch(r"[“(]?[A-Z][a-zé-]+[.…”):?]?", plain.strip()))
@@ -82,6 +89,12 @@ def template(node: ast.JoinedStr) -> str:
             made += f"{{{count}}}"
             count += 1
     return made
+
+
+def numbered(text: str) -> str:
+    """A text for ``str.format`` with its holes numbered like those of other templates: ``{:.1f} m`` as ``{0} m``."""
+    count = iter(range(100))
+    return re.sub(r"\{:[^{}]*\}", lambda _: f"{{{next(count)}}}", text)
 
 
 def found_in(path: Path) -> Iterator[str]:
@@ -103,12 +116,19 @@ def found_in(path: Path) -> Iterator[str]:
         else:
             continue
         if worded(text):
-            yield text
+            yield numbered(text)
+
+
+SMALL = ("birth", "death", "changed", "untouched", "touched", "yes", "no", "colour", "data", "dark", "bright", "light",
+         "to", "seed", "hidden", "drawn", "nothing", "up", "down", "across", "straight", "Full speed", "Half", "A quarter",
+         "A tenth", "frame", "size", "opacity", "speed", "spin", "material", "effect", "sorted", "blends", "mask", "number",
+         "factors", "a fragment", "lit", "written", "tested")
+"""Single words that the window puts together itself."""
 
 
 def texts() -> list[str]:
     """Every text of the sources, each once, in the order of the modules."""
-    found: dict[str, None] = {}
+    found: dict[str, None] = dict.fromkeys(SMALL)
     for path in sorted(SOURCES.rglob("*.py")):
         if not set(path.relative_to(SOURCES).parts) & set(LEFT_OUT):
             found.update(dict.fromkeys(found_in(path)))

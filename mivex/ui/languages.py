@@ -43,7 +43,9 @@ NAMES = {"en": "English", "de": "Deutsch"}
 """Languages that can be chosen, in their own words."""
 MADE_UP = "mirrored"
 _HOLE = re.compile(r"\{(\d+)\}")
-_PARTS = re.compile(r"( ?· ?|\n| {3,}|, )")
+_PARTS = tuple(re.compile(f"({p})") for p in (r"\n", r" *· *", r" {3,}", r": ", r"; ", r", "))
+_BESIDE = (re.compile(r"([-+\d.,× ]+[%s]?)( .*|%.*)"), re.compile(r"(.*?)( [\d.]+)"))
+"""Figures before and behind their unit."""
 _TAGS = re.compile(r"(<[a-z/][^<>]*>)")
 
 
@@ -62,6 +64,10 @@ class Catalogue:
 
     def __init__(self, texts: Mapping[str, str]) -> None:
         self.exact = {k: v for k, v in texts.items() if not _HOLE.search(k)}
+        for mark in ("   (", ": "):
+            # Hints end in their key and are names without it; heads stand before what the window adds.
+            self.exact |= {k.split(mark)[0]: v.split(mark)[0] for k, v in self.exact.items()
+                           if k.split(mark)[0] not in self.exact and (mark != ": " or k.endswith(mark))}
         rows = []
         for source, target in texts.items():
             if _HOLE.search(source):
@@ -89,10 +95,15 @@ class Catalogue:
                 values = dict(zip(numbers, m.groups(), strict=True))
                 return _HOLE.sub(lambda h, v=values: self._said(v.get(int(h[1]), ""), depth + 1),  # type: ignore[misc]
                                  target)
-        parts = _PARTS.split(text)
-        if len(parts) > 1:
-            return "".join(p if k % 2 else self._said(p, depth + 1) for k, p in enumerate(parts))
-        return text
+        for pattern in _BESIDE:
+            if (m := pattern.fullmatch(text)) is not None and m[1].strip() and m[2].strip():
+                return "".join(self._said(part, depth + 1) for part in m.groups())
+        for pattern in _PARTS:
+            parts = pattern.split(text)
+            if len(parts) > 1:
+                return "".join(p if k % 2 else self._said(p, depth + 1) for k, p in enumerate(parts))
+        # Within a sentence a word may begin small.
+        return self.exact.get(text[0].upper() + text[1:], text)
 
 
 def sources() -> list[str]:

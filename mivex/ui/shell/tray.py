@@ -18,6 +18,7 @@ from PySide6.QtWidgets import (
 
 from mivex.core.findings import CHECKS, Finding
 from mivex.ui import theme
+from mivex.ui.languages import Verbatim
 from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -41,10 +42,10 @@ class FindingRow(QWidget):
         figure.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
         figure.setObjectName("finding")
         figure.setFixedWidth(146)
-        whose = QLabel(finding.subject)
+        whose = QLabel(Verbatim(finding.subject))
         whose.setObjectName("soft")
         whose.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
-        whose.setToolTip(finding.subject)
+        whose.setToolTip(Verbatim(finding.subject))
         row.addWidget(what)
         row.addWidget(figure)
         row.addWidget(whose, 1)

@@ -4,11816 +4,12192 @@
  <context>
   <name>Mivex</name>
   <message>
+   <source>birth</source>
+   <translation>Geburt</translation>
+  </message>
+  <message>
+   <source>death</source>
+   <translation>Tod</translation>
+  </message>
+  <message>
+   <source>changed</source>
+   <translation>geändert</translation>
+  </message>
+  <message>
+   <source>untouched</source>
+   <translation>unberührt</translation>
+  </message>
+  <message>
+   <source>touched</source>
+   <translation>berührt</translation>
+  </message>
+  <message>
+   <source>yes</source>
+   <translation>ja</translation>
+  </message>
+  <message>
+   <source>no</source>
+   <translation>nein</translation>
+  </message>
+  <message>
+   <source>colour</source>
+   <translation>Farbe</translation>
+  </message>
+  <message>
+   <source>data</source>
+   <translation>Daten</translation>
+  </message>
+  <message>
+   <source>dark</source>
+   <translation>dunkler</translation>
+  </message>
+  <message>
+   <source>bright</source>
+   <translation>heller</translation>
+  </message>
+  <message>
+   <source>light</source>
+   <translation>heller</translation>
+  </message>
+  <message>
+   <source>to</source>
+   <translation>bis</translation>
+  </message>
+  <message>
+   <source>seed</source>
+   <translation>Seed</translation>
+  </message>
+  <message>
+   <source>hidden</source>
+   <translation>verborgen</translation>
+  </message>
+  <message>
+   <source>drawn</source>
+   <translation>gezeichnet</translation>
+  </message>
+  <message>
+   <source>nothing</source>
+   <translation>nichts</translation>
+  </message>
+  <message>
+   <source>up</source>
+   <translation>oben</translation>
+  </message>
+  <message>
+   <source>down</source>
+   <translation>unten</translation>
+  </message>
+  <message>
+   <source>across</source>
+   <translation>quer</translation>
+  </message>
+  <message>
+   <source>straight</source>
+   <translation>gerade</translation>
+  </message>
+  <message>
+   <source>Full speed</source>
+   <translation>Volles Tempo</translation>
+  </message>
+  <message>
+   <source>Half</source>
+   <translation>Halbes</translation>
+  </message>
+  <message>
+   <source>A quarter</source>
+   <translation>Ein Viertel</translation>
+  </message>
+  <message>
+   <source>A tenth</source>
+   <translation>Ein Zehntel</translation>
+  </message>
+  <message>
+   <source>frame</source>
+   <translation>Bild</translation>
+  </message>
+  <message>
+   <source>size</source>
+   <translation>Größe</translation>
+  </message>
+  <message>
+   <source>opacity</source>
+   <translation>Deckkraft</translation>
+  </message>
+  <message>
+   <source>speed</source>
+   <translation>Tempo</translation>
+  </message>
+  <message>
+   <source>spin</source>
+   <translation>Drall</translation>
+  </message>
+  <message>
+   <source>material</source>
+   <translation>Material</translation>
+  </message>
+  <message>
+   <source>effect</source>
+   <translation>Effekt</translation>
+  </message>
+  <message>
+   <source>sorted</source>
+   <translation>sortiert</translation>
+  </message>
+  <message>
+   <source>blends</source>
+   <translation>mischt</translation>
+  </message>
+  <message>
+   <source>mask</source>
+   <translation>Maske</translation>
+  </message>
+  <message>
+   <source>number</source>
+   <translation>Zahl</translation>
+  </message>
+  <message>
+   <source>factors</source>
+   <translation>Faktoren</translation>
+  </message>
+  <message>
+   <source>a fragment</source>
+   <translation>je Fragment</translation>
+  </message>
+  <message>
+   <source>lit</source>
+   <translation>beleuchtet</translation>
+  </message>
+  <message>
+   <source>written</source>
+   <translation>geschrieben</translation>
+  </message>
+  <message>
+   <source>tested</source>
+   <translation>getestet</translation>
+  </message>
+  <message>
    <source>The border's colour is {0}, {1}, {2} of 255; clear up to {3}, solid from {4}.</source>
-   <translation type="unfinished" />
+   <translation>Die Randfarbe ist {0}, {1}, {2} von 255; klar bis {3}, deckend ab {4}.</translation>
   </message>
   <message>
    <source>The matte is {0}, {1}, {2} of 255; {3} of it is still there.</source>
-   <translation type="unfinished" />
+   <translation>Der Hintergrundrest ist {0}, {1}, {2} von 255; {3} davon ist noch da.</translation>
   </message>
   <message>
    <source>The border's colour is {0}, {1}, {2} of 255.</source>
-   <translation type="unfinished" />
+   <translation>Die Randfarbe ist {0}, {1}, {2} von 255.</translation>
   </message>
   <message>
    <source>No matte was found in its soft parts; the step was left out.</source>
-   <translation type="unfinished" />
+   <translation>In den weichen Teilen wurde kein Hintergrundrest gefunden; der Schritt wurde ausgelassen.</translation>
   </message>
   <message>
    <source>{0}: step {1}: “{2}” takes a colour, or the word {3}, not “{4}”.</source>
-   <translation type="unfinished" />
+   <translation>{0}: Schritt {1}: „{2}“ nimmt eine Farbe oder das Wort {3}, nicht „{4}“.</translation>
   </message>
   <message>
    <source>sides to {0} and {1} texels (8192 × 8192) in all</source>
-   <translation type="unfinished" />
+   <translation>Seiten bis {0} und {1} Texel (8192 × 8192) insgesamt</translation>
   </message>
   <message>
    <source>{0} would be {1} × {2}; Mivex takes {3}.</source>
-   <translation type="unfinished" />
+   <translation>{0} wäre {1} × {2}; Mivex nimmt {3}.</translation>
   </message>
   <message>
    <source>{0} would be {1} × {2}: it holds no texels.</source>
-   <translation type="unfinished" />
+   <translation>{0} wäre {1} × {2}: ohne Texel.</translation>
   </message>
   <message>
    <source>MIVEX_DEBUG=1 shows where</source>
-   <translation type="unfinished" />
+   <translation>MIVEX_DEBUG=1 zeigt, wo</translation>
   </message>
   <message>
    <source>Something went wrong inside Mivex ({0}{1}{2}); {3}.</source>
-   <translation type="unfinished" />
+   <translation>In Mivex ging etwas schief ({0}{1}{2}); {3}.</translation>
   </message>
   <message>
    <source>the log in Mivex's state folder tells where</source>
-   <translation type="unfinished" />
+   <translation>das Protokoll im Zustandsordner von Mivex sagt, wo</translation>
   </message>
   <message>
    <source>There is not enough memory for this.</source>
-   <translation type="unfinished" />
+   <translation>Dafür reicht der Speicher nicht.</translation>
   </message>
   <message>
    <source>each of red, green and blue must lie between 0 and 1</source>
-   <translation type="unfinished" />
+   <translation>Rot, Grün und Blau müssen zwischen 0 und 1 liegen</translation>
   </message>
   <message>
    <source>“{0}” cannot be read: {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht lesen: {1}.</translation>
   </message>
   <message>
    <source>“{0}” cannot be a file: its name holds a NUL character.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ kann keine Datei sein: der Name enthält ein NUL-Zeichen.</translation>
   </message>
   <message>
    <source>“{0}” is a folder, not a {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist ein Ordner, nicht {1}.</translation>
   </message>
   <message>
    <source>“{0}” is a device, pipe or socket, not a {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist ein Gerät, eine Pipe oder ein Socket, nicht {1}.</translation>
   </message>
   <message>
    <source>“{0}” is empty (0 bytes).</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist leer (0 Bytes).</translation>
   </message>
   <message>
    <source>“{0}” is larger than the {1} MB that Mivex reads of a {2}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist größer als die {1} MB, die Mivex von {2} liest.</translation>
   </message>
   <message>
    <source>There is no file “{0}”.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt keine Datei „{0}“.</translation>
   </message>
   <message>
    <source>“{0}” cannot be read: permission is denied.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht lesen: keine Berechtigung.</translation>
   </message>
   <message>
    <source>“{0}” cannot be written: a folder has that name.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht schreiben: ein Ordner heißt so.</translation>
   </message>
   <message>
    <source>“{0}” cannot be written: it is a device, pipe or socket.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht schreiben: es ist ein Gerät, eine Pipe oder ein Socket.</translation>
   </message>
   <message>
    <source>“{0}” cannot be written: permission is denied.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
   </message>
   <message>
    <source>“{0}” has a name that is not UTF-8 text; rename the file first.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat einen Namen, der kein UTF-8 ist; benennen Sie die Datei erst um.</translation>
   </message>
   <message>
    <source>“{0}” cannot be written: {1} in it is no character.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht schreiben: {1} darin ist kein Zeichen.</translation>
   </message>
   <message>
    <source>“{0}” was written, but reading it back gave something else; the old file, if there was one, is untouched.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wurde geschrieben, aber das Zurücklesen ergab etwas anderes; die alte Datei, falls es eine gab, ist unberührt.</translation>
   </message>
   <message>
    <source>“{0}” cannot be written: {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht schreiben: {1}.</translation>
   </message>
   <message>
    <source>“{0}” cannot be replaced: {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht ersetzen: {1}.</translation>
   </message>
   <message>
    <source>Mivex {0}</source>
-   <translation type="unfinished" />
+   <translation>Mivex {0}</translation>
   </message>
   <message>
    <source>the picture that eats into it</source>
-   <translation type="unfinished" />
+   <translation>das Bild, das hineinfrisst</translation>
   </message>
   <message>
    <source>the mesh that it stands on</source>
-   <translation type="unfinished" />
+   <translation>das Netz, auf dem es steht</translation>
   </message>
   <message>
    <source>JPEG has no alpha channel; choose PNG, TGA or TIFF.</source>
-   <translation type="unfinished" />
+   <translation>JPEG hat keinen Alphakanal; wählen Sie PNG, TGA oder TIFF.</translation>
   </message>
   <message>
    <source>OpenEXR stores alpha associated, which loses the colour under clear texels; choose PNG, TGA or TIFF.</source>
-   <translation type="unfinished" />
+   <translation>OpenEXR speichert Farbe mal Alpha und verliert so die Farbe unter klaren Texeln; wählen Sie PNG, TGA oder TIFF.</translation>
   </message>
   <message>
    <source>BMP has no dependable alpha channel; choose PNG, TGA or TIFF.</source>
-   <translation type="unfinished" />
+   <translation>BMP hat keinen verlässlichen Alphakanal; wählen Sie PNG, TGA oder TIFF.</translation>
   </message>
   <message>
    <source>A TGA of 24 bit has no alpha channel, and this blend needs one; choose PNG, TGA of 32 bit or TIFF.</source>
-   <translation type="unfinished" />
+   <translation>Ein TGA mit 24 Bit hat keinen Alphakanal, und diese Mischung braucht einen; wählen Sie PNG, TGA mit 32 Bit oder TIFF.</translation>
   </message>
   <message>
    <source>{0} holds {1} bits a channel, not {2}; choose PNG or TIFF for {3} bits.</source>
-   <translation type="unfinished" />
+   <translation>{0} hält {1} Bit je Kanal, nicht {2}; wählen Sie PNG oder TIFF für {3} Bit.</translation>
   </message>
   <message>
    <source>KTX 2 holds encoded colour in 8 bits only; choose 8 bits, or another format.</source>
-   <translation type="unfinished" />
+   <translation>KTX 2 hält kodierte Farbe nur in 8 Bit; wählen Sie 8 Bit oder ein anderes Format.</translation>
   </message>
   <message>
    <source>There is nothing to deliver: no overlay has a picture.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt nichts zu liefern: kein Overlay hat ein Bild.</translation>
   </message>
   <message>
    <source>“{0}” is a file; a delivery goes into a folder.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist eine Datei; eine Lieferung kommt in einen Ordner.</translation>
   </message>
   <message>
    <source>“{0}” and “{1}” would both be written as “{2}”; give one of them another name.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ und „{1}“ würden beide als „{2}“ geschrieben; geben Sie einem einen anderen Namen.</translation>
   </message>
   <message>
    <source>“{0}” would be written over a picture that the project is made of; deliver into another folder.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ würde über ein Bild geschrieben, aus dem das Projekt besteht; liefern Sie in einen anderen Ordner.</translation>
   </message>
   <message>
    <source>“{0}” is still being computed at full size.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wird noch in voller Größe gerechnet.</translation>
   </message>
   <message>
    <source>“{0}”: nothing of its recipe “{1}” can be filled from it.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“: nichts aus seinem Rezept „{1}“ lässt sich daraus füllen.</translation>
   </message>
   <message>
    <source>“{0}” has no layers whose masks could be delivered.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat keine Ebenen, deren Masken geliefert werden könnten.</translation>
   </message>
   <message>
    <source>Mivex does not deliver “.{0}” files; choose PNG, TGA or TIFF.</source>
-   <translation type="unfinished" />
+   <translation>Mivex liefert keine „.{0}“-Dateien; wählen Sie PNG, TGA oder TIFF.</translation>
   </message>
   <message>
    <source>“{0}…” would be written under a name of {1} letters, which is too long; give it a shorter one.</source>
-   <translation type="unfinished" />
+   <translation>„{0}…“ würde unter einem Namen von {1} Buchstaben geschrieben, das ist zu lang; geben Sie einen kürzeren.</translation>
   </message>
   <message>
    <source>Two files of “{0}” would both be written as “{1}”.</source>
-   <translation type="unfinished" />
+   <translation>Zwei Dateien von „{0}“ würden beide als „{1}“ geschrieben.</translation>
   </message>
   <message>
    <source>The folder “{0}” cannot be made: {1}.</source>
-   <translation type="unfinished" />
+   <translation>Der Ordner „{0}“ lässt sich nicht anlegen: {1}.</translation>
   </message>
   <message>
    <source>Delivering “{0}”</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wird geliefert</translation>
   </message>
   <message>
    <source>blend {0} (written as BLEND)</source>
-   <translation type="unfinished" />
+   <translation>Mischung {0} (als BLEND geschrieben)</translation>
   </message>
   <message>
    <source>dots in place of blending (written as BLEND)</source>
-   <translation type="unfinished" />
+   <translation>Punkte statt Mischung (als BLEND geschrieben)</translation>
   </message>
   <message>
    <source>order nudge {0}</source>
-   <translation type="unfinished" />
+   <translation>Rang {0}</translation>
   </message>
   <message>
    <source>draw group {0}</source>
-   <translation type="unfinished" />
+   <translation>Zeichengruppe {0}</translation>
   </message>
   <message>
    <source>depth bias</source>
-   <translation type="unfinished" />
+   <translation>Tiefenversatz</translation>
   </message>
   <message>
    <source>its own depth test and depth write</source>
-   <translation type="unfinished" />
+   <translation>eigener Tiefentest und eigenes Schreiben der Tiefe</translation>
   </message>
   <message>
    <source>its own order of faces</source>
-   <translation type="unfinished" />
+   <translation>eigene Reihenfolge der Flächen</translation>
   </message>
   <message>
    <source>frames that play (the first is shown)</source>
-   <translation type="unfinished" />
+   <translation>Bilder, die laufen (das erste ist zu sehen)</translation>
   </message>
   <message>
    <source>panels that turn to the camera</source>
-   <translation type="unfinished" />
+   <translation>Tafeln, die sich zur Kamera drehen</translation>
   </message>
   <message>
    <source>motion (see the motion file)</source>
-   <translation type="unfinished" />
+   <translation>Bewegung (siehe Bewegungsdatei)</translation>
   </message>
   <message>
    <source>Philox 4×64-10, key (seed, birth), counter (block, emitter, 0, 0)</source>
-   <translation type="unfinished" />
+   <translation>Philox 4×64-10, Schlüssel (Seed, Geburt), Zähler (Block, Quelle, 0, 0)</translation>
   </message>
   <message>
    <source>Version of the format.</source>
-   <translation type="unfinished" />
+   <translation>Version des Formats.</translation>
   </message>
   <message>
    <source>For people.</source>
-   <translation type="unfinished" />
+   <translation>Für Menschen.</translation>
   </message>
   <message>
    <source>Name of the effect.</source>
-   <translation type="unfinished" />
+   <translation>Name des Effekts.</translation>
   </message>
   <message>
    <source>Forces are applied in steps of this length, at their end.</source>
-   <translation type="unfinished" />
+   <translation>Kräfte wirken in Schritten dieser Länge, an deren Ende.</translation>
   </message>
   <message>
    <source>Where each particle's random numbers come from.</source>
-   <translation type="unfinished" />
+   <translation>Woher die Zufallszahlen jedes Teilchens kommen.</translation>
   </message>
   <message>
    <source>Metres a second.</source>
-   <translation type="unfinished" />
+   <translation>Meter in der Sekunde.</translation>
   </message>
   <message>
    <source>The effect, with what it takes from the one that it is a copy of.</source>
-   <translation type="unfinished" />
+   <translation>Der Effekt, mit dem, was er von dem nimmt, dessen Kopie er ist.</translation>
   </message>
   <message>
    <source>Blend sheet of each overlay that it shows, by id.</source>
-   <translation type="unfinished" />
+   <translation>Mischblatt jedes Overlays, das er zeigt, nach Kennung.</translation>
   </message>
   <message>
    <source>Low and high corner of the box that its particles never leave, metres.</source>
-   <translation type="unfinished" />
+   <translation>Untere und obere Ecke des Quaders, den seine Teilchen nie verlassen, in Metern.</translation>
   </message>
   <message>
    <source>Share of the box that was added to what was followed; 0: closed form.</source>
-   <translation type="unfinished" />
+   <translation>Anteil des Quaders, der zum Verfolgten hinzukam; 0: geschlossene Form.</translation>
   </message>
   <message>
    <source>“{0}” lies on no surface, so that there is no geometry to deliver; place it first, or choose a recipe without geometry.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ liegt auf keiner Fläche, also gibt es keine Geometrie zu liefern; setzen Sie es erst, oder wählen Sie ein Rezept ohne Geometrie.</translation>
   </message>
   <message>
    <source>There is no folder “{0}”.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt keinen Ordner „{0}“.</translation>
   </message>
   <message>
    <source>“{0}” holds no delivery: there is no “{1}” in it.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ enthält keine Lieferung: „{1}“ fehlt darin.</translation>
   </message>
   <message>
    <source>“{0}” has {1} layers; its delivery asks for the mask of layer {2}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat {1} Ebenen; seine Lieferung verlangt die Maske von Ebene {2}.</translation>
   </message>
   <message>
    <source>Writing the geometry of “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Geometrie von „{0}“ wird geschrieben</translation>
   </message>
   <message>
    <source>Writing the motion of “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Bewegung von „{0}“ wird geschrieben</translation>
   </message>
   <message>
    <source>Writing the proof sheet</source>
-   <translation type="unfinished" />
+   <translation>Prüfbogen wird geschrieben</translation>
   </message>
   <message>
    <source>“{0}” was written by a newer Mivex (list {1}; this one reads {2}).</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ stammt von einem neueren Mivex (Liste {1}; dieses liest {2}).</translation>
   </message>
   <message>
    <source>“{0}” is not the list of a delivery, or is cut short.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist nicht die Liste einer Lieferung oder ist abgeschnitten.</translation>
   </message>
   <message>
    <source>over every backdrop</source>
-   <translation type="unfinished" />
+   <translation>vor jedem Hintergrund</translation>
   </message>
   <message>
    <source>at far sizes: as sampled, as it should be, and where they differ</source>
-   <translation type="unfinished" />
+   <translation>aus der Ferne: wie abgetastet, wie es sein sollte, und wo sie sich unterscheiden</translation>
   </message>
   <message>
    <source>its alpha</source>
-   <translation type="unfinished" />
+   <translation>sein Alpha</translation>
   </message>
   <message>
    <source>Blend</source>
-   <translation type="unfinished" />
+   <translation>Mischung</translation>
   </message>
   <message>
    <source>Opacity</source>
-   <translation type="unfinished" />
+   <translation>Deckkraft</translation>
   </message>
   <message>
    <source>Light</source>
-   <translation type="unfinished" />
+   <translation>Licht</translation>
   </message>
   <message>
    <source>Depth</source>
-   <translation type="unfinished" />
+   <translation>Tiefe</translation>
   </message>
   <message>
    <source>Faces</source>
-   <translation type="unfinished" />
+   <translation>Seiten</translation>
   </message>
   <message>
    <source>Draw group</source>
-   <translation type="unfinished" />
+   <translation>Zeichengruppe</translation>
   </message>
   <message>
    <source>{0}, nudge {1}</source>
-   <translation type="unfinished" />
+   <translation>{0}, Rang {1}</translation>
   </message>
   <message>
    <source>shines by itself</source>
-   <translation type="unfinished" />
+   <translation>leuchtet von selbst</translation>
   </message>
   <message>
    <source>front only</source>
-   <translation type="unfinished" />
+   <translation>nur vorn</translation>
   </message>
   <message>
    <source>Steps</source>
-   <translation type="unfinished" />
+   <translation>Schritte</translation>
   </message>
   <message>
    <source>Alpha</source>
-   <translation type="unfinished" />
+   <translation>Alpha</translation>
   </message>
   <message>
    <source>{0} to {1}, mean {2}</source>
-   <translation type="unfinished" />
+   <translation>{0} bis {1}, im Mittel {2}</translation>
   </message>
   <message>
    <source>Proof sheet</source>
-   <translation type="unfinished" />
+   <translation>Prüfbogen</translation>
   </message>
   <message>
    <source>, cutoff {0}</source>
-   <translation type="unfinished" />
+   <translation>, Schwelle {0}</translation>
   </message>
   <message>
    <source>, bias {0} mm</source>
-   <translation type="unfinished" />
+   <translation>, Versatz {0} mm</translation>
   </message>
   <message>
    <source>Fringe, largest</source>
-   <translation type="unfinished" />
+   <translation>Saum, größter</translation>
   </message>
   <message>
    <source>{0} of 255</source>
-   <translation type="unfinished" />
+   <translation>{0} von 255</translation>
   </message>
   <message>
    <source>Fringe, mean at its worst level</source>
-   <translation type="unfinished" />
+   <translation>Saum, Mittel in der schlimmsten Stufe</translation>
   </message>
   <message>
    <source>{0} (level {1})</source>
-   <translation type="unfinished" />
+   <translation>{0} (Stufe {1})</translation>
   </message>
   <message>
    <source>Frames</source>
-   <translation type="unfinished" />
+   <translation>Bilder</translation>
   </message>
   <message>
    <source>not tested</source>
-   <translation type="unfinished" />
+   <translation>nicht getestet</translation>
   </message>
   <message>
    <source>not written</source>
-   <translation type="unfinished" />
+   <translation>nicht geschrieben</translation>
   </message>
   <message>
    <source>“{0}”: its delivery reads the overlay “{1}”, which is not there.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“: seine Lieferung liest das Overlay „{1}“, das es nicht gibt.</translation>
   </message>
   <message>
    <source>“{0}” has no particles to judge.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat keine Teilchen, die sich beurteilen ließen.</translation>
   </message>
   <message>
    <source>There is no such effect.</source>
-   <translation type="unfinished" />
+   <translation>Einen solchen Effekt gibt es nicht.</translation>
   </message>
   <message>
    <source>“{0}” covers nothing that could be judged.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ bedeckt nichts, was sich beurteilen ließe.</translation>
   </message>
   <message>
    <source>At least one particle has to live.</source>
-   <translation type="unfinished" />
+   <translation>Wenigstens ein Teilchen muss leben.</translation>
   </message>
   <message>
    <source>There are only {0} at once already.</source>
-   <translation type="unfinished" />
+   <translation>Es sind ohnehin nur {0} zugleich.</translation>
   </message>
   <message>
    <source>{0} particles cannot cover as much at any size.</source>
-   <translation type="unfinished" />
+   <translation>{0} Teilchen können bei keiner Größe so viel bedecken.</translation>
   </message>
   <message>
    <source>Check</source>
-   <translation type="unfinished" />
+   <translation>Prüfung</translation>
   </message>
   <message>
    <source>Finding</source>
-   <translation type="unfinished" />
+   <translation>Befund</translation>
   </message>
   <message>
    <source>Look</source>
-   <translation type="unfinished" />
+   <translation>Ansicht</translation>
   </message>
   <message>
    <source>Repair</source>
-   <translation type="unfinished" />
+   <translation>Abhilfe</translation>
   </message>
   <message>
    <source>Subject</source>
-   <translation type="unfinished" />
+   <translation>Gegenstand</translation>
   </message>
   <message>
    <source>Texels</source>
-   <translation type="unfinished" />
+   <translation>Texel</translation>
   </message>
   <message>
    <source>Births refused</source>
-   <translation type="unfinished" />
+   <translation>Geburten abgelehnt</translation>
   </message>
   <message>
    <source>Too many over one another</source>
-   <translation type="unfinished" />
+   <translation>Zu viele übereinander</translation>
   </message>
   <message>
    <source>Hard contact line</source>
-   <translation type="unfinished" />
+   <translation>Harte Kontaktlinie</translation>
   </message>
   <message>
    <source>Born inside something solid</source>
-   <translation type="unfinished" />
+   <translation>In Festem geboren</translation>
   </message>
   <message>
    <source>Speed jumps</source>
-   <translation type="unfinished" />
+   <translation>Tempo springt</translation>
   </message>
   <message>
    <source>Frames too small for the screen</source>
-   <translation type="unfinished" />
+   <translation>Bilder zu klein für den Schirm</translation>
   </message>
   <message>
    <source>Bounds too small</source>
-   <translation type="unfinished" />
+   <translation>Grenzen zu eng</translation>
   </message>
   <message>
    <source>{0}: of {1} births {2} are refused, since at most {3} particles may live at once.</source>
-   <translation type="unfinished" />
+   <translation>{0}: von {1} Geburten werden {2} abgelehnt, da höchstens {3} Teilchen leben dürfen.</translation>
   </message>
   <message>
    <source>The stream breaks off and comes back in gusts.</source>
-   <translation type="unfinished" />
+   <translation>Der Strom reißt ab und kommt in Stößen wieder.</translation>
   </message>
   <message>
    <source>{0}: up to {1} particles lie over one another; {2} of what they cover is above the budget of {3}.</source>
-   <translation type="unfinished" />
+   <translation>{0}: bis zu {1} Teilchen liegen übereinander; {2} dessen, was sie bedecken, liegt über dem Budget von {3}.</translation>
   </message>
   <message>
    <source>Too many sprites cost too much; see “Fewer, larger”.</source>
-   <translation type="unfinished" />
+   <translation>Zu viele Sprites kosten zu viel; siehe „Weniger, größere“.</translation>
+  </message>
+  <message>
+   <source>% of them</source>
+   <translation>% davon</translation>
   </message>
   <message>
    <source>{0}: {1} of the particles cut into something solid, {2} cm deep in the mean, and “{3}” has no contact fade.</source>
-   <translation type="unfinished" />
+   <translation>{0}: {1} der Teilchen schneiden in Festes, im Mittel {2} cm tief, und „{3}“ hat keinen weichen Kontakt.</translation>
   </message>
   <message>
    <source>A hard line where smoke meets the ground.</source>
-   <translation type="unfinished" />
+   <translation>Eine harte Linie, wo Rauch den Boden trifft.</translation>
+  </message>
+  <message>
+   <source>% of births</source>
+   <translation>% der Geburten</translation>
   </message>
   <message>
    <source>{0}: {1} of the particles are born inside something solid.</source>
-   <translation type="unfinished" />
+   <translation>{0}: {1} der Teilchen werden in Festem geboren.</translation>
   </message>
   <message>
    <source>They are not seen, or break out of a wall.</source>
-   <translation type="unfinished" />
+   <translation>Man sieht sie nicht, oder sie brechen aus einer Wand.</translation>
   </message>
   <message>
    <source>Lift it by {0} m</source>
-   <translation type="unfinished" />
+   <translation>Um {0} m anheben</translation>
   </message>
   <message>
    <source>times its size</source>
-   <translation type="unfinished" />
+   <translation>mal so groß</translation>
   </message>
   <message>
    <source>{0}: a {1} of {2} texels is drawn {3} pixels high from camera {4}.</source>
-   <translation type="unfinished" />
+   <translation>{0}: ein {1} von {2} Texeln wird von Kamera {4} aus {3} Pixel hoch gezeichnet.</translation>
   </message>
   <message>
    <source>It is seen blurred: its cells are too small for their size on screen.</source>
-   <translation type="unfinished" />
+   <translation>Es erscheint unscharf: die Zellen sind zu klein für ihre Größe auf dem Schirm.</translation>
   </message>
   <message>
    <source>{0}: speed changes by {1} times from one tick to the next, {2} into the life.</source>
-   <translation type="unfinished" />
+   <translation>{0}: das Tempo ändert sich auf das {1}fache von einem Tick zum nächsten, bei {2} des Lebens.</translation>
   </message>
   <message>
    <source>Particles jerk where the curve's parts meet.</source>
-   <translation type="unfinished" />
+   <translation>Teilchen rucken, wo die Stücke der Kurve zusammentreffen.</translation>
   </message>
   <message>
    <source>{0} goes {1} m beyond the bounds that are set.</source>
-   <translation type="unfinished" />
+   <translation>{0} geht {1} m über die gesetzten Grenzen hinaus.</translation>
   </message>
   <message>
    <source>Seen from the side the effect vanishes while some of it is in the picture.</source>
-   <translation type="unfinished" />
+   <translation>Von der Seite gesehen verschwindet der Effekt, während noch etwas davon im Bild ist.</translation>
   </message>
   <message>
    <source>Allow more at once</source>
-   <translation type="unfinished" />
+   <translation>Mehr zugleich erlauben</translation>
   </message>
   <message>
    <source>Fade before contact</source>
-   <translation type="unfinished" />
+   <translation>Vor dem Kontakt ausblenden</translation>
   </message>
   <message>
    <source>Join the parts smoothly</source>
-   <translation type="unfinished" />
+   <translation>Die Stücke glatt verbinden</translation>
   </message>
   <message>
    <source>Widen the bounds</source>
-   <translation type="unfinished" />
+   <translation>Die Grenzen weiten</translation>
   </message>
   <message>
    <source>Particles pop</source>
-   <translation type="unfinished" />
+   <translation>Teilchen ploppen</translation>
   </message>
   <message>
    <source>Tint that is ignored</source>
-   <translation type="unfinished" />
+   <translation>Tönung ohne Wirkung</translation>
   </message>
   <message>
    <source>Erosion driven by nothing</source>
-   <translation type="unfinished" />
+   <translation>Erosion ohne Antrieb</translation>
   </message>
   <message>
    <source>Life shorter than the sheet</source>
-   <translation type="unfinished" />
+   <translation>Leben kürzer als der Bogen</translation>
   </message>
   <message>
    <source>Frames never shown</source>
-   <translation type="unfinished" />
+   <translation>Bilder nie zu sehen</translation>
   </message>
   <message>
    <source>The stream jumps</source>
-   <translation type="unfinished" />
+   <translation>Der Strom springt</translation>
   </message>
   <message>
    <source>One look repeated</source>
-   <translation type="unfinished" />
+   <translation>Ein Aussehen wiederholt sich</translation>
   </message>
   <message>
    <source>of 255</source>
-   <translation type="unfinished" />
+   <translation>von 255</translation>
   </message>
   <message>
    <source>{0}: at {1} opacity is not zero; {2} of 255 appear or go from one picture to the next.</source>
-   <translation type="unfinished" />
+   <translation>{0}: bei {1} ist die Deckkraft nicht null; {2} von 255 erscheinen oder gehen von einem Bild zum nächsten.</translation>
   </message>
   <message>
    <source>Particles pop.</source>
-   <translation type="unfinished" />
+   <translation>Teilchen ploppen.</translation>
   </message>
   <message>
    <source>{0}: a run ends with {1} particles a second and the next begins with {2}.</source>
-   <translation type="unfinished" />
+   <translation>{0}: ein Lauf endet mit {1} Teilchen in der Sekunde, und der nächste beginnt mit {2}.</translation>
   </message>
   <message>
    <source>The stream stutters at every run.</source>
-   <translation type="unfinished" />
+   <translation>Der Strom stottert bei jedem Lauf.</translation>
   </message>
   <message>
    <source>{0}: {1} particles at once have one size, one turn and one frame.</source>
-   <translation type="unfinished" />
+   <translation>{0}: {1} Teilchen zugleich haben eine Größe, eine Drehung und ein Bild.</translation>
   </message>
   <message>
    <source>The eye finds the one texture again and again.</source>
-   <translation type="unfinished" />
+   <translation>Das Auge findet die eine Textur immer wieder.</translation>
   </message>
   <message>
    <source>{0} tints its particles, and the material of “{1}” ignores it.</source>
-   <translation type="unfinished" />
+   <translation>{0} tönt seine Teilchen, und das Material von „{1}“ beachtet es nicht.</translation>
   </message>
   <message>
    <source>Colour settings do nothing.</source>
-   <translation type="unfinished" />
+   <translation>Farbeinstellungen bewirken nichts.</translation>
   </message>
   <message>
    <source>The lane does nothing.</source>
-   <translation type="unfinished" />
+   <translation>Die Spur bewirkt nichts.</translation>
   </message>
   <message>
    <source>{0}: {1} frames in {2} s; at {3} pictures a second {4} are never shown.</source>
-   <translation type="unfinished" />
+   <translation>{0}: {1} Bilder in {2} s; bei {3} Bildern in der Sekunde sind {4} nie zu sehen.</translation>
   </message>
   <message>
    <source>Memory for frames that nobody sees.</source>
-   <translation type="unfinished" />
+   <translation>Speicher für Bilder, die niemand sieht.</translation>
   </message>
   <message>
    <source>Fade in and out</source>
-   <translation type="unfinished" />
+   <translation>Ein- und ausblenden</translation>
   </message>
   <message>
    <source>{0} wears its particles away, but the erosion of “{1}” </source>
-   <translation type="unfinished" />
+   <translation>{0} trägt seine Teilchen ab, aber die Erosion von „{1}“ </translation>
   </message>
   <message>
    <source>Erosion of “{0}” is driven by life, and {1} has no lane for it.</source>
-   <translation type="unfinished" />
+   <translation>Die Erosion von „{0}“ folgt dem Leben, und {1} hat keine Spur dafür.</translation>
   </message>
   <message>
    <source>Nothing ever wears away.</source>
-   <translation type="unfinished" />
+   <translation>Nichts wird je abgetragen.</translation>
   </message>
   <message>
    <source>{0}: the sheet needs {1} s, and particles live from {2} s.</source>
-   <translation type="unfinished" />
+   <translation>{0}: der Bogen braucht {1} s, und Teilchen leben ab {2} s.</translation>
   </message>
   <message>
    <source>They die in the middle of their animation.</source>
-   <translation type="unfinished" />
+   <translation>Sie sterben mitten in ihrer Animation.</translation>
   </message>
   <message>
    <source>End as it begins</source>
-   <translation type="unfinished" />
+   <translation>Enden, wie es beginnt</translation>
   </message>
   <message>
    <source>Spread size and turn</source>
-   <translation type="unfinished" />
+   <translation>Größe und Drehung streuen</translation>
   </message>
   <message>
    <source>Let the material take the tint</source>
-   <translation type="unfinished" />
+   <translation>Das Material die Tönung nehmen lassen</translation>
   </message>
   <message>
    <source>is driven by its slider.</source>
-   <translation type="unfinished" />
+   <translation>folgt ihrem Schieber.</translation>
   </message>
   <message>
    <source>Drive erosion by life</source>
-   <translation type="unfinished" />
+   <translation>Erosion dem Leben folgen lassen</translation>
   </message>
   <message>
    <source>{0} shows {1} of the {2} frames of “{3}”.</source>
-   <translation type="unfinished" />
+   <translation>{0} zeigt {1} der {2} Bilder von „{3}“.</translation>
   </message>
   <message>
    <source>is driven by the tint's alpha.</source>
-   <translation type="unfinished" />
+   <translation>folgt dem Alpha der Tönung.</translation>
   </message>
   <message>
    <source>is off.</source>
-   <translation type="unfinished" />
+   <translation>ist aus.</translation>
   </message>
   <message>
    <source>Add the lane</source>
-   <translation type="unfinished" />
+   <translation>Die Spur hinzufügen</translation>
   </message>
   <message>
    <source>Play the sheet over their life</source>
-   <translation type="unfinished" />
+   <translation>Den Bogen über ihr Leben laufen lassen</translation>
   </message>
   <message>
    <source>fragments</source>
-   <translation type="unfinished" />
+   <translation>Fragmente</translation>
   </message>
   <message>
    <source>Added light clipped</source>
-   <translation type="unfinished" />
+   <translation>Addiertes Licht abgeschnitten</translation>
   </message>
   <message>
    <source>Changes no pixel</source>
-   <translation type="unfinished" />
+   <translation>Ändert kein Pixel</translation>
   </message>
   <message>
    <source>Unlit and black</source>
-   <translation type="unfinished" />
+   <translation>Unbeleuchtet und schwarz</translation>
   </message>
   <message>
    <source>Lit without normals</source>
-   <translation type="unfinished" />
+   <translation>Beleuchtet ohne Normalen</translation>
   </message>
   <message>
    <source>Back not drawn</source>
-   <translation type="unfinished" />
+   <translation>Rückseite fehlt</translation>
   </message>
   <message>
    <source>Too much drawn over</source>
-   <translation type="unfinished" />
+   <translation>Zu oft übermalt</translation>
   </message>
   <message>
    <source>Mirrored or upside down</source>
-   <translation type="unfinished" />
+   <translation>Gespiegelt oder kopfüber</translation>
   </message>
   <message>
    <source>its alpha is 0 everywhere</source>
-   <translation type="unfinished" />
+   <translation>sein Alpha ist überall 0</translation>
   </message>
   <message>
    <source>it lies behind something, or outside what the cameras see</source>
-   <translation type="unfinished" />
+   <translation>es liegt hinter etwas oder außerhalb dessen, was die Kameras sehen</translation>
   </message>
   <message>
    <source>pixels</source>
-   <translation type="unfinished" />
+   <translation>Pixel</translation>
   </message>
   <message>
    <source>sprite</source>
-   <translation type="unfinished" />
+   <translation>Sprite</translation>
   </message>
   <message>
    <source>{0} of the picture of camera {1} takes more than {2} fragments a pixel, {3} at most; “{4}” spends most.</source>
-   <translation type="unfinished" />
+   <translation>{0} des Bildes von Kamera {1} braucht mehr als {2} Fragmente je Pixel, höchstens {3}; „{4}“ verbraucht am meisten.</translation>
   </message>
   <message>
    <source>Each fragment is read, shaded and blended, seen or not: frames take longer.</source>
-   <translation type="unfinished" />
+   <translation>Jedes Fragment wird gelesen, schattiert und gemischt, gesehen oder nicht: Bilder dauern länger.</translation>
   </message>
   <message>
    <source>% of it</source>
-   <translation type="unfinished" />
+   <translation>% davon</translation>
   </message>
   <message>
    <source>“{0}” changes no pixel of any camera: {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ändert bei keiner Kamera ein Pixel: {1}.</translation>
   </message>
   <message>
    <source>It costs and shows nothing.</source>
-   <translation type="unfinished" />
+   <translation>Es kostet und zeigt nichts.</translation>
   </message>
   <message>
    <source>“{0}” is lit without normals: light falls on it as on a flat card.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist ohne Normalen beleuchtet: Licht fällt darauf wie auf eine flache Karte.</translation>
   </message>
   <message>
    <source>All sprites brighten and darken as one as the camera turns.</source>
-   <translation type="unfinished" />
+   <translation>Alle Sprites werden zusammen heller und dunkler, wenn die Kamera sich dreht.</translation>
   </message>
   <message>
    <source>% of the picture</source>
-   <translation type="unfinished" />
+   <translation>% des Bildes</translation>
   </message>
   <message>
    <source>Stage</source>
-   <translation type="unfinished" />
+   <translation>Bühne</translation>
   </message>
   <message>
    <source>{0} of “{1}” is clipped to plain white on the bright ground that camera {2} sees.</source>
-   <translation type="unfinished" />
+   <translation>{0} von „{1}“ wird auf dem hellen Grund, den Kamera {2} sieht, zu reinem Weiß abgeschnitten.</translation>
   </message>
   <message>
    <source>Added light has no shape where the ground is bright already: it becomes a white patch.</source>
-   <translation type="unfinished" />
+   <translation>Addiertes Licht hat keine Form, wo der Grund schon hell ist: es wird ein weißer Fleck.</translation>
   </message>
   <message>
    <source>“{0}” is unlit and gives off nothing: it is drawn black.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist unbeleuchtet und strahlt nichts ab: es wird schwarz gezeichnet.</translation>
   </message>
   <message>
    <source>A black shape where light should fall or shine.</source>
-   <translation type="unfinished" />
+   <translation>Eine schwarze Form, wo Licht fallen oder scheinen sollte.</translation>
   </message>
   <message>
    <source>Leave it unlit</source>
-   <translation type="unfinished" />
+   <translation>Unbeleuchtet lassen</translation>
   </message>
   <message>
    <source>Camera {0} sees “{1}” from behind, where it is not drawn: {2} of the picture.</source>
-   <translation type="unfinished" />
+   <translation>Kamera {0} sieht „{1}“ von hinten, wo es nicht gezeichnet wird: {2} des Bildes.</translation>
   </message>
   <message>
    <source>It is there from one side and gone from the other.</source>
-   <translation type="unfinished" />
+   <translation>Von einer Seite ist es da und von der anderen fort.</translation>
   </message>
   <message>
    <source>“{0}” cuts into what is solid along a hard line of about {1} pixels, seen from camera {2}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ schneidet in Festes, entlang einer harten Linie von etwa {1} Pixeln, gesehen von Kamera {2}.</translation>
   </message>
   <message>
    <source>The card that smoke is painted on shows as a straight edge where it meets the floor.</source>
-   <translation type="unfinished" />
+   <translation>Die Karte, auf die der Rauch gemalt ist, zeigt sich als gerade Kante am Boden.</translation>
   </message>
   <message>
    <source>Mirror it back</source>
-   <translation type="unfinished" />
+   <translation>Zurückspiegeln</translation>
   </message>
   <message>
    <source>“{0}” lies {1} on its surface.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ liegt {1} auf seiner Fläche.</translation>
   </message>
   <message>
    <source>Writing cannot be read, and an emblem is a different one.</source>
-   <translation type="unfinished" />
+   <translation>Schrift ist nicht zu lesen, und ein Emblem ist ein anderes.</translation>
   </message>
   <message>
    <source>Make it Premultiplied</source>
-   <translation type="unfinished" />
+   <translation>Auf Premultiplied stellen</translation>
   </message>
   <message>
    <source>Draw both faces</source>
-   <translation type="unfinished" />
+   <translation>Beide Seiten zeichnen</translation>
   </message>
   <message>
    <source>Fade it over 0.3 m</source>
-   <translation type="unfinished" />
+   <translation>Über 0,3 m ausblenden</translation>
   </message>
   <message>
    <source>upside down</source>
-   <translation type="unfinished" />
+   <translation>kopfüber</translation>
   </message>
   <message>
    <source>Turn it round</source>
-   <translation type="unfinished" />
+   <translation>Umdrehen</translation>
   </message>
   <message>
    <source>Let light fall on it</source>
-   <translation type="unfinished" />
+   <translation>Licht darauf fallen lassen</translation>
   </message>
   <message>
    <source>Premultiplied</source>
-   <translation type="unfinished" />
+   <translation>Premultiplied</translation>
   </message>
   <message>
    <source>{0} of the picture of camera {1} is off by {2} of 255.</source>
-   <translation type="unfinished" />
+   <translation>{0} des Bildes von Kamera {1} liegt um {2} von 255 daneben.</translation>
   </message>
   <message>
    <source>Drawn in the wrong order</source>
-   <translation type="unfinished" />
+   <translation>In falscher Reihenfolge gezeichnet</translation>
   </message>
   <message>
    <source>Shows through itself</source>
-   <translation type="unfinished" />
+   <translation>Scheint durch sich selbst</translation>
   </message>
   <message>
    <source>Fights with its surface</source>
-   <translation type="unfinished" />
+   <translation>Kämpft mit seiner Fläche</translation>
   </message>
   <message>
    <source>Hidden by what is seen through</source>
-   <translation type="unfinished" />
+   <translation>Von Durchsichtigem verdeckt</translation>
   </message>
   <message>
    <source>Order is chance</source>
-   <translation type="unfinished" />
+   <translation>Reihenfolge ist Zufall</translation>
   </message>
   <message>
    <source>Cutout would do</source>
-   <translation type="unfinished" />
+   <translation>Cutout würde genügen</translation>
   </message>
   <message>
    <source>Cutout</source>
-   <translation type="unfinished" />
+   <translation>Cutout</translation>
   </message>
   <message>
    <source>What is farther away seems to lie in front; it flips as the camera moves.</source>
-   <translation type="unfinished" />
+   <translation>Was ferner ist, scheint vorn zu liegen; es springt, wenn die Kamera sich bewegt.</translation>
   </message>
   <message>
    <source>Blended</source>
-   <translation type="unfinished" />
+   <translation>Gemischt</translation>
   </message>
   <message>
    <source>“{0}” shows through itself: its far side is drawn over its near one in {1} of the picture of camera {2}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ scheint durch sich selbst: seine ferne Seite ist in {1} des Bildes von Kamera {2} über die nahe gezeichnet.</translation>
   </message>
   <message>
    <source>Parts of a figure flicker through other parts, by the order of its triangles.</source>
-   <translation type="unfinished" />
+   <translation>Teile einer Figur flackern durch andere, je nach Reihenfolge ihrer Dreiecke.</translation>
   </message>
   <message>
    <source>“{0}” fights with the surface that it lies on: {1} of the picture of camera {2} is lost in patches.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ kämpft mit der Fläche, auf der es liegt: {1} des Bildes von Kamera {2} geht in Flecken verloren.</translation>
   </message>
   <message>
    <source>Both have nearly the same depth, so chance decides pixel by pixel; it flickers as the camera moves.</source>
-   <translation type="unfinished" />
+   <translation>Beide haben fast dieselbe Tiefe, so entscheidet der Zufall Pixel für Pixel; es flackert, wenn die Kamera sich bewegt.</translation>
   </message>
   <message>
    <source>“{0}” is hidden by “{1}”, which is seen through and yet writes depth: {2} of the picture of camera {3}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist von „{1}“ verdeckt, das durchsichtig ist und doch Tiefe schreibt: {2} des Bildes von Kamera {3}.</translation>
   </message>
   <message>
    <source>A hole in the shape of the nearer panel, even where that one is clear.</source>
-   <translation type="unfinished" />
+   <translation>Ein Loch in der Form der näheren Tafel, auch dort, wo sie klar ist.</translation>
   </message>
   <message>
    <source>“{0}” and “{1}” stand through each other or swap with the camera; neither order is right: {2}</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ und „{1}“ stehen durcheinander oder tauschen mit der Kamera; keine Reihenfolge stimmt: {2}</translation>
   </message>
   <message>
    <source>“{0}” is drawn over “{1}” though it lies behind it: {2}</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wird über „{1}“ gezeichnet, obwohl es dahinter liegt: {2}</translation>
   </message>
   <message>
    <source>Lay its depth first</source>
-   <translation type="unfinished" />
+   <translation>Erst seine Tiefe legen</translation>
   </message>
   <message>
    <source>Bring it {0} mm nearer</source>
-   <translation type="unfinished" />
+   <translation>Um {0} mm näher holen</translation>
   </message>
   <message>
    <source>Switch off depth write of “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Tiefe schreiben von „{0}“ abschalten</translation>
   </message>
   <message>
    <source>“{0}” looks the same as Cutout, to within {1} of 255, and as Cutout it needs no sorting.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ sieht als Cutout gleich aus, auf {1} von 255 genau, und muss als Cutout nicht sortiert werden.</translation>
   </message>
   <message>
    <source>{0} As Translucent it can be drawn in the wrong order.</source>
-   <translation type="unfinished" />
+   <translation>{0} Als Translucent kann es in falscher Reihenfolge gezeichnet werden.</translation>
   </message>
   <message>
    <source>Draw both by their distance</source>
-   <translation type="unfinished" />
+   <translation>Beide nach ihrem Abstand zeichnen</translation>
   </message>
   <message>
    <source>“{0}” and “{1}” are equally far away from camera {2}: which of them is drawn last is chance.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ und „{1}“ sind von Kamera {2} gleich weit entfernt: welches zuletzt gezeichnet wird, ist Zufall.</translation>
   </message>
   <message>
    <source>They swap at the least movement of the camera.</source>
-   <translation type="unfinished" />
+   <translation>Sie tauschen bei der kleinsten Bewegung der Kamera.</translation>
   </message>
   <message>
    <source>Make it Cutout</source>
-   <translation type="unfinished" />
+   <translation>Auf Cutout stellen</translation>
   </message>
   <message>
    <source>Draw “{0}” later</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ später zeichnen</translation>
   </message>
   <message>
    <source>Second UV set is empty</source>
-   <translation type="unfinished" />
+   <translation>Zweites UV-Set ist leer</translation>
   </message>
   <message>
    <source>UV set</source>
-   <translation type="unfinished" />
+   <translation>UV-Set</translation>
   </message>
   <message>
    <source>“{0}” reads the second UV set, and what it lies on has only one.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ liest das zweite UV-Set, und worauf es liegt, hat nur eines.</translation>
   </message>
   <message>
    <source>Everywhere on the mesh the same texel is read: the picture vanishes, or covers it in one colour.</source>
-   <translation type="unfinished" />
+   <translation>Überall auf dem Netz wird derselbe Texel gelesen: das Bild verschwindet oder bedeckt es in einer Farbe.</translation>
   </message>
   <message>
    <source>Read the first UV set</source>
-   <translation type="unfinished" />
+   <translation>Das erste UV-Set lesen</translation>
   </message>
   <message>
    <source>It is safe to level {0}.</source>
-   <translation type="unfinished" />
+   <translation>Sicher bis Stufe {0}.</translation>
   </message>
   <message>
    <source>No level is safe.</source>
-   <translation type="unfinished" />
+   <translation>Keine Stufe ist sicher.</translation>
   </message>
   <message>
    <source>from level</source>
-   <translation type="unfinished" />
+   <translation>ab Stufe</translation>
   </message>
   <message>
    <source>% of the cell</source>
-   <translation type="unfinished" />
+   <translation>% der Zelle</translation>
   </message>
   <message>
    <source>Frame {0}</source>
-   <translation type="unfinished" />
+   <translation>Bild {0}</translation>
   </message>
   <message>
    <source>Frames reach their border</source>
-   <translation type="unfinished" />
+   <translation>Bilder reichen an ihren Rand</translation>
   </message>
   <message>
    <source>Light cut off at the border</source>
-   <translation type="unfinished" />
+   <translation>Licht am Rand abgeschnitten</translation>
   </message>
   <message>
    <source>Frames bleed into each other</source>
-   <translation type="unfinished" />
+   <translation>Bilder laufen ineinander</translation>
   </message>
   <message>
    <source>A frame jumps</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild springt</translation>
   </message>
   <message>
    <source>The loop does not close</source>
-   <translation type="unfinished" />
+   <translation>Die Schleife schließt nicht</translation>
   </message>
   <message>
    <source>Frames drift</source>
-   <translation type="unfinished" />
+   <translation>Bilder wandern</translation>
   </message>
   <message>
    <source>Empty frames</source>
-   <translation type="unfinished" />
+   <translation>Leere Bilder</translation>
   </message>
   <message>
    <source>Frames past the last</source>
-   <translation type="unfinished" />
+   <translation>Bilder nach dem letzten</translation>
   </message>
   <message>
    <source>{0} of {1} frames reach their cell's border, frame {2} with alpha {3}.</source>
-   <translation type="unfinished" />
+   <translation>{0} von {1} Bildern reichen an den Rand ihrer Zelle, Bild {2} mit Alpha {3}.</translation>
   </message>
   <message>
    <source>Each sprite is cut off in a straight line there, and filtering carries it into the next frame.</source>
-   <translation type="unfinished" />
+   <translation>Jedes Sprite ist dort gerade abgeschnitten, und Filtern trägt es ins nächste Bild.</translation>
   </message>
   <message>
    <source>Light reaches the border of {0} of {1} frames, in frame {2} {3} of 255.</source>
-   <translation type="unfinished" />
+   <translation>Licht erreicht den Rand von {0} von {1} Bildern, in Bild {2} {3} von 255.</translation>
   </message>
   <message>
    <source>Glow ends in a straight edge; over dark ground the sprite's square shows.</source>
-   <translation type="unfinished" />
+   <translation>Das Leuchten endet in einer geraden Kante; über dunklem Grund zeigt sich das Quadrat des Sprites.</translation>
   </message>
   <message>
    <source>From mip level {0} on a frame shows what is next to it, by up to {1} of 255 at level {2}. {3}</source>
-   <translation type="unfinished" />
+   <translation>Ab Mip-Stufe {0} zeigt ein Bild, was daneben liegt, um bis zu {1} von 255 in Stufe {2}. {3}</translation>
   </message>
   <message>
    <source>In the distance a line or ghost of the next frame flickers at the sprite's edge.</source>
-   <translation type="unfinished" />
+   <translation>In der Ferne flackert eine Linie oder ein Geist des nächsten Bildes am Rand des Sprites.</translation>
   </message>
   <message>
    <source>From frame {0} to {1} the picture changes by {2} of 255 in the mean; usual is {3}.</source>
-   <translation type="unfinished" />
+   <translation>Von Bild {0} zu {1} ändert sich das Bild im Mittel um {2} von 255; üblich ist {3}.</translation>
   </message>
   <message>
    <source>The movement stutters there, at every run.</source>
-   <translation type="unfinished" />
+   <translation>Die Bewegung stottert dort, bei jedem Lauf.</translation>
   </message>
   <message>
    <source>Play it once</source>
-   <translation type="unfinished" />
+   <translation>Einmal spielen</translation>
   </message>
   <message>
    <source>From the last frame back to the first the picture changes by {0} of 255; usual is {1}.</source>
-   <translation type="unfinished" />
+   <translation>Vom letzten Bild zum ersten ändert sich das Bild um {0} von 255; üblich ist {1}.</translation>
   </message>
   <message>
    <source>Played again and again, it jumps at the end of every run.</source>
-   <translation type="unfinished" />
+   <translation>Immer wieder gespielt, springt es am Ende jedes Laufs.</translation>
   </message>
   <message>
    <source>The middle of what is seen wanders {0} of the cell {1} from the first frame to the last.</source>
-   <translation type="unfinished" />
+   <translation>Die Mitte dessen, was man sieht, wandert vom ersten Bild zum letzten um {0} der Zelle {1}.</translation>
   </message>
   <message>
    <source>The sprite swims away from where it stands, and jumps back when it begins again.</source>
-   <translation type="unfinished" />
+   <translation>Das Sprite schwimmt fort von dort, wo es steht, und springt zurück, wenn es neu beginnt.</translation>
   </message>
   <message>
    <source>frames</source>
-   <translation type="unfinished" />
+   <translation>Bilder</translation>
   </message>
   <message>
    <source>Frames {0}</source>
-   <translation type="unfinished" />
+   <translation>Bilder {0}</translation>
   </message>
   <message>
    <source>{0} between others {1} empty.</source>
-   <translation type="unfinished" />
+   <translation>{0} zwischen anderen {1} leer.</translation>
   </message>
   <message>
    <source>The sprite blinks.</source>
-   <translation type="unfinished" />
+   <translation>Das Sprite blinkt.</translation>
   </message>
   <message>
    <source>End after frame {0}</source>
-   <translation type="unfinished" />
+   <translation>Nach Bild {0} enden</translation>
   </message>
   <message>
    <source>The last {0} of {1} frames {2} empty: the sheet ends with frame {3}.</source>
-   <translation type="unfinished" />
+   <translation>Die letzten {0} von {1} Bildern {2} leer: der Bogen endet mit Bild {3}.</translation>
   </message>
   <message>
    <source>Each run ends in nothing; with one frame too many it blinks at its end.</source>
-   <translation type="unfinished" />
+   <translation>Jeder Lauf endet im Nichts; mit einem Bild zu viel blinkt er am Ende.</translation>
   </message>
   <message>
    <source>Clear the border of every cell</source>
-   <translation type="unfinished" />
+   <translation>Den Rand jeder Zelle klären</translation>
   </message>
   <message>
    <source>Make alpha from luminance</source>
-   <translation type="unfinished" />
+   <translation>Alpha aus Luminanz machen</translation>
   </message>
   <message>
    <source>channels</source>
-   <translation type="unfinished" />
+   <translation>Kanäle</translation>
   </message>
   <message>
    <source>Nothing of it is seen at all.</source>
-   <translation type="unfinished" />
+   <translation>Gar nichts davon ist zu sehen.</translation>
   </message>
   <message>
    <source>The whole rectangle is seen, corners and all.</source>
-   <translation type="unfinished" />
+   <translation>Das ganze Rechteck ist zu sehen, samt Ecken.</translation>
   </message>
   <message>
    <source>alpha</source>
-   <translation type="unfinished" />
+   <translation>Alpha</translation>
   </message>
   <message>
    <source>% of the border</source>
-   <translation type="unfinished" />
+   <translation>% des Randes</translation>
   </message>
   <message>
    <source>Clear the border softly</source>
-   <translation type="unfinished" />
+   <translation>Den Rand weich klären</translation>
   </message>
   <message>
    <source>No alpha</source>
-   <translation type="unfinished" />
+   <translation>Kein Alpha</translation>
   </message>
   <message>
    <source>Alpha all one value</source>
-   <translation type="unfinished" />
+   <translation>Alpha nur ein Wert</translation>
   </message>
   <message>
    <source>Alpha looks inverted</source>
-   <translation type="unfinished" />
+   <translation>Alpha wirkt umgekehrt</translation>
   </message>
   <message>
    <source>Alpha at the border</source>
-   <translation type="unfinished" />
+   <translation>Alpha am Rand</translation>
   </message>
   <message>
    <source>Make alpha from the backdrop</source>
-   <translation type="unfinished" />
+   <translation>Alpha aus dem Hintergrund machen</translation>
   </message>
   <message>
    <source>Key out the backdrop</source>
-   <translation type="unfinished" />
+   <translation>Den Hintergrund herausstanzen</translation>
   </message>
   <message>
    <source>The picture has no alpha channel.</source>
-   <translation type="unfinished" />
+   <translation>Das Bild hat keinen Alphakanal.</translation>
   </message>
   <message>
    <source>Nothing shows through: the whole rectangle covers what lies behind it.</source>
-   <translation type="unfinished" />
+   <translation>Nichts scheint durch: das ganze Rechteck bedeckt, was dahinter liegt.</translation>
   </message>
   <message>
    <source>Alpha is {0} in every texel.</source>
-   <translation type="unfinished" />
+   <translation>Alpha ist {0} in jedem Texel.</translation>
   </message>
   <message>
    <source>Alpha looks turned round: the border is solid and the middle clear, yet the drawing lies under what is clear; the means differ by {0}.</source>
-   <translation type="unfinished" />
+   <translation>Alpha wirkt umgekehrt: der Rand deckt und die Mitte ist klar, doch die Zeichnung liegt unter dem, was klar ist; die Mittel unterscheiden sich um {0}.</translation>
   </message>
   <message>
    <source>The surroundings cover what lies behind, and the shape itself is a hole.</source>
-   <translation type="unfinished" />
+   <translation>Die Umgebung bedeckt, was dahinter liegt, und die Form selbst ist ein Loch.</translation>
   </message>
   <message>
    <source>Soft alpha runs out of the picture ({0}): {1} of the border is reached, and where it is cut alpha is up to {2}.</source>
-   <translation type="unfinished" />
+   <translation>Weiches Alpha läuft aus dem Bild ({0}): {1} des Randes ist erreicht, und wo es abgeschnitten ist, ist Alpha bis zu {2}.</translation>
   </message>
   <message>
    <source>The shape is cut off in a straight line, and with clamped addressing its border texels are drawn out into streaks.</source>
-   <translation type="unfinished" />
+   <translation>Die Form ist gerade abgeschnitten, und mit festgehaltenem Rand werden dessen Texel zu Streifen.</translation>
   </message>
   <message>
    <source>Turn the border guard on</source>
-   <translation type="unfinished" />
+   <translation>Den Randschutz einschalten</translation>
   </message>
   <message>
    <source>Alpha is 1 in every texel: the picture is opaque, and its alpha channel says nothing.</source>
-   <translation type="unfinished" />
+   <translation>Alpha ist 1 in jedem Texel: das Bild deckt, und sein Alphakanal sagt nichts.</translation>
   </message>
   <message>
    <source>It costs a third more memory than three channels, and is taken for a see-through picture.</source>
-   <translation type="unfinished" />
+   <translation>Es kostet ein Drittel mehr Speicher als drei Kanäle und wird für durchsichtig gehalten.</translation>
   </message>
   <message>
    <source>Invert the alpha</source>
-   <translation type="unfinished" />
+   <translation>Das Alpha umkehren</translation>
   </message>
   <message>
    <source>Drop the alpha channel</source>
-   <translation type="unfinished" />
+   <translation>Den Alphakanal fallen lassen</translation>
   </message>
   <message>
    <source>% of the texels</source>
-   <translation type="unfinished" />
+   <translation>% der Texel</translation>
   </message>
   <message>
    <source>% of the panel</source>
-   <translation type="unfinished" />
+   <translation>% der Tafel</translation>
   </message>
   <message>
    <source>Size</source>
-   <translation type="unfinished" />
+   <translation>Größe</translation>
   </message>
   <message>
    <source>Larger than stated</source>
-   <translation type="unfinished" />
+   <translation>Größer als vereinbart</translation>
   </message>
   <message>
    <source>File without alpha</source>
-   <translation type="unfinished" />
+   <translation>Datei ohne Alpha</translation>
   </message>
   <message>
    <source>See-through overlay writes depth</source>
-   <translation type="unfinished" />
+   <translation>Durchsichtiges schreibt Tiefe</translation>
   </message>
   <message>
    <source>{0} × {1} is not a power of two on {2}.</source>
-   <translation type="unfinished" />
+   <translation>{0} × {1} ist keine Zweierpotenz auf {2}.</translation>
   </message>
   <message>
    <source>Mip levels no longer halve evenly and some block compressions refuse it; a runtime may stretch or reject the picture.</source>
-   <translation type="unfinished" />
+   <translation>Mip-Stufen halbieren sich nicht mehr glatt, und manche Blockkompression weigert sich; eine Laufzeit streckt das Bild vielleicht oder weist es ab.</translation>
   </message>
   <message>
    <source>{0} × {1} is larger than the {2} px that the receiver wants.</source>
-   <translation type="unfinished" />
+   <translation>{0} × {1} ist größer als die {2} px, die der Empfänger will.</translation>
   </message>
   <message>
    <source>It takes {0} times the memory; the receiver may refuse it or reduce it its own way.</source>
-   <translation type="unfinished" />
+   <translation>Es braucht das {0}fache an Speicher; der Empfänger kann es abweisen oder auf seine Art verkleinern.</translation>
   </message>
   <message>
    <source>The chosen file has no alpha channel: {0} % of the texels would lose theirs.</source>
-   <translation type="unfinished" />
+   <translation>Die gewählte Datei hat keinen Alphakanal: {0} % der Texel verlören ihres.</translation>
   </message>
   <message>
    <source>What was clear arrives solid, with whatever colour lay under it.</source>
-   <translation type="unfinished" />
+   <translation>Was klar war, kommt deckend an, mit der Farbe, die eben darunter lag.</translation>
   </message>
   <message>
    <source>A {0} overlay writes depth: {1} of it hides what is drawn later behind it although it can be seen through.</source>
-   <translation type="unfinished" />
+   <translation>Ein {0}-Overlay schreibt Tiefe: {1} davon verdeckt, was später dahinter gezeichnet wird, obwohl man hindurchsieht.</translation>
   </message>
   <message>
    <source>Bubbles, smoke or panes behind it vanish, depending on which is drawn first.</source>
-   <translation type="unfinished" />
+   <translation>Blasen, Rauch oder Scheiben dahinter verschwinden, je nachdem, was zuerst gezeichnet wird.</translation>
   </message>
   <message>
    <source>Resize to {0} × {1}</source>
-   <translation type="unfinished" />
+   <translation>Auf {0} × {1} bringen</translation>
   </message>
   <message>
    <source>Deliver as PNG</source>
-   <translation type="unfinished" />
+   <translation>Als PNG liefern</translation>
   </message>
   <message>
    <source>Switch depth write off</source>
-   <translation type="unfinished" />
+   <translation>Tiefe schreiben abschalten</translation>
   </message>
   <message>
    <source>both sides</source>
-   <translation type="unfinished" />
+   <translation>beiden Seiten</translation>
   </message>
   <message>
    <source>each side</source>
-   <translation type="unfinished" />
+   <translation>jeder Seite</translation>
   </message>
   <message>
    <source>Repaint faint edges too (changes what shows by up to {0} of 255)</source>
-   <translation type="unfinished" />
+   <translation>Auch blasse Kanten neu färben (ändert, was man sieht, um bis zu {0} von 255)</translation>
   </message>
   <message>
    <source>between texels at full size</source>
-   <translation type="unfinished" />
+   <translation>zwischen Texeln in voller Größe</translation>
   </message>
   <message>
    <source>at mip level {0}</source>
-   <translation type="unfinished" />
+   <translation>in Mip-Stufe {0}</translation>
   </message>
   <message>
    <source>Fringe when filtered</source>
-   <translation type="unfinished" />
+   <translation>Saum beim Filtern</translation>
   </message>
   <message>
    <source>A {0} rim: hidden {1} leaks into the edge {2}; 99 % of texels differ by up to {3} of 255, the worst by {4}.</source>
-   <translation type="unfinished" />
+   <translation>Ein {0} Saum: verborgenes {1} sickert in die Kante {2}; 99 % der Texel liegen bis {3} von 255 daneben, der schlimmste um {4}.</translation>
   </message>
   <message>
    <source>Filtering mixes the colour under clear texels into the edge: a {0} rim that grows with distance.</source>
-   <translation type="unfinished" />
+   <translation>Filtern mischt die Farbe unter klaren Texeln in die Kante: ein {0} Saum, der mit der Ferne wächst.</translation>
   </message>
   <message>
    <source>Spread edge colour outwards</source>
-   <translation type="unfinished" />
+   <translation>Randfarbe nach außen ausbreiten</translation>
   </message>
   <message>
    <source>Loose pieces</source>
-   <translation type="unfinished" />
+   <translation>Lose Stücke</translation>
   </message>
   <message>
    <source>{0} {1} on nothing; the largest has {2} texels.</source>
-   <translation type="unfinished" />
+   <translation>{0} {1} an nichts; das größte hat {2} Texel.</translation>
   </message>
   <message>
    <source>In the game bits float beside the shape.</source>
-   <translation type="unfinished" />
+   <translation>Im Spiel schweben Stückchen neben der Form.</translation>
   </message>
   <message>
    <source>Drop the loose pieces</source>
-   <translation type="unfinished" />
+   <translation>Die losen Stücke fallen lassen</translation>
   </message>
   <message>
    <source>piece hangs</source>
-   <translation type="unfinished" />
+   <translation>Stück hängt</translation>
   </message>
   <message>
    <source>pieces hang</source>
-   <translation type="unfinished" />
+   <translation>Stücke hängen</translation>
   </message>
   <message>
    <source>Soft parts still hold {0} of a {1} backdrop, {2}; on screen it shows by up to {3} of 255.</source>
-   <translation type="unfinished" />
+   <translation>Weiche Teile enthalten noch {0} eines {1} Hintergrunds, {2}; auf dem Schirm zeigt er sich um bis zu {3} von 255.</translation>
   </message>
   <message>
    <source>Soft parts may hold some of a {0} backdrop, {1}, by up to {2} of 255; how much cannot be told from the picture's own texture (about {3}, give or take {4}).</source>
-   <translation type="unfinished" />
+   <translation>Weiche Teile enthalten vielleicht etwas von einem {0} Hintergrund, {1}, um bis zu {2} von 255; wie viel, lässt sich neben der Struktur des Bildes nicht sagen (etwa {3}, plus oder minus {4}).</translation>
   </message>
   <message>
    <source>Matte left in soft parts</source>
-   <translation type="unfinished" />
+   <translation>Hintergrundrest in weichen Teilen</translation>
   </message>
   <message>
    <source>The picture was cut from a backdrop without taking its colour out: a {0} rim on anything of another colour, even unfiltered.</source>
-   <translation type="unfinished" />
+   <translation>Das Bild wurde aus einem Hintergrund geschnitten, ohne dessen Farbe herauszunehmen: ein {0} Saum auf allem von anderer Farbe, auch ungefiltert.</translation>
   </message>
   <message>
    <source>; {0} of the soft texels would be clipped when it is taken out.</source>
-   <translation type="unfinished" />
+   <translation>; {0} der weichen Texel würden beim Herausnehmen abgeschnitten.</translation>
   </message>
   <message>
    <source>Remove the matte</source>
-   <translation type="unfinished" />
+   <translation>Den Hintergrundrest entfernen</translation>
   </message>
   <message>
    <source>% between</source>
-   <translation type="unfinished" />
+   <translation>% dazwischen</translation>
   </message>
   <message>
    <source>levels</source>
-   <translation type="unfinished" />
+   <translation>Stufen</translation>
   </message>
   <message>
    <source>texels</source>
-   <translation type="unfinished" />
+   <translation>Texel</translation>
   </message>
   <message>
    <source>% empty</source>
-   <translation type="unfinished" />
+   <translation>% leer</translation>
   </message>
   <message>
    <source>Softness not used</source>
-   <translation type="unfinished" />
+   <translation>Weiches ungenutzt</translation>
   </message>
   <message>
    <source>Softness cut away</source>
-   <translation type="unfinished" />
+   <translation>Weiches abgeschnitten</translation>
   </message>
   <message>
    <source>Alpha in few levels</source>
-   <translation type="unfinished" />
+   <translation>Alpha in wenigen Stufen</translation>
   </message>
   <message>
    <source>Faint specks</source>
-   <translation type="unfinished" />
+   <translation>Blasse Sprenkel</translation>
   </message>
   <message>
    <source>Mostly empty</source>
-   <translation type="unfinished" />
+   <translation>Größtenteils leer</translation>
   </message>
   <message>
    <source>Only {0} of the texels lie between clear and solid, yet {1} sorts and blends every one of them.</source>
-   <translation type="unfinished" />
+   <translation>Nur {0} der Texel liegen zwischen klar und deckend, doch {1} sortiert und mischt jeden.</translation>
   </message>
   <message>
    <source>It costs sorting and overdraw and can be drawn in the wrong order; Cutout looks the same here and needs neither.</source>
-   <translation type="unfinished" />
+   <translation>Es kostet Sortieren und Übermalen und kann in falscher Reihenfolge gezeichnet werden; Cutout sieht hier gleich aus und braucht beides nicht.</translation>
   </message>
   <message>
    <source>{0} of what is seen is half clear, and Cutout makes each texel all or nothing.</source>
-   <translation type="unfinished" />
+   <translation>{0} dessen, was man sieht, ist halb klar, und Cutout macht jeden Texel zu alles oder nichts.</translation>
   </message>
   <message>
    <source>Soft edges and veils turn into hard, crawling outlines.</source>
-   <translation type="unfinished" />
+   <translation>Weiche Kanten und Schleier werden zu harten, kriechenden Umrissen.</translation>
   </message>
   <message>
    <source>The soft part of the alpha has only {0} levels, {1} of 255 apart.</source>
-   <translation type="unfinished" />
+   <translation>Der weiche Teil des Alphas hat nur {0} Stufen, {1} von 255 auseinander.</translation>
   </message>
   <message>
    <source>Smoke and glass show contour lines instead of an even fade.</source>
-   <translation type="unfinished" />
+   <translation>Rauch und Glas zeigen Höhenlinien statt eines glatten Verlaufs.</translation>
   </message>
   <message>
    <source>{0} faint specks stand alone in clear surroundings, of alpha {1} on average.</source>
-   <translation type="unfinished" />
+   <translation>{0} blasse Sprenkel stehen allein in klarer Umgebung, im Mittel mit Alpha {1}.</translation>
   </message>
   <message>
    <source>A veil of dust in the game; and they hold the colour of what was cut away, which leaks into the edge with distance.</source>
-   <translation type="unfinished" />
+   <translation>Ein Staubschleier im Spiel; und sie tragen die Farbe dessen, was weggeschnitten wurde, die in der Ferne in die Kante sickert.</translation>
   </message>
   <message>
    <source>{0} of the picture is empty margin.</source>
-   <translation type="unfinished" />
+   <translation>{0} des Bildes ist leerer Rand.</translation>
   </message>
   <message>
    <source>Memory is spent on nothing, and every clear texel is still drawn.</source>
-   <translation type="unfinished" />
+   <translation>Speicher wird für nichts ausgegeben, und jeder klare Texel doch gezeichnet.</translation>
   </message>
   <message>
    <source>Blend as Cutout</source>
-   <translation type="unfinished" />
+   <translation>Als Cutout mischen</translation>
   </message>
   <message>
    <source>Blend as Translucent</source>
-   <translation type="unfinished" />
+   <translation>Als Translucent mischen</translation>
   </message>
   <message>
    <source>Smooth the alpha over 2 px</source>
-   <translation type="unfinished" />
+   <translation>Das Alpha über 2 px glätten</translation>
   </message>
   <message>
    <source>Clear those texels</source>
-   <translation type="unfinished" />
+   <translation>Diese Texel klären</translation>
   </message>
   <message>
    <source>Trim to what is seen</source>
-   <translation type="unfinished" />
+   <translation>Auf das Sichtbare beschneiden</translation>
   </message>
   <message>
    <source>Translucent</source>
-   <translation type="unfinished" />
+   <translation>Translucent</translation>
   </message>
   <message>
    <source>times the inner step</source>
-   <translation type="unfinished" />
+   <translation>mal der innere Schritt</translation>
   </message>
   <message>
    <source>Colour or data</source>
-   <translation type="unfinished" />
+   <translation>Farbe oder Daten</translation>
   </message>
   <message>
    <source>Seam when repeated</source>
-   <translation type="unfinished" />
+   <translation>Naht bei Wiederholung</translation>
   </message>
   <message>
    <source>Holes close in the distance</source>
-   <translation type="unfinished" />
+   <translation>Löcher schließen sich in der Ferne</translation>
   </message>
   <message>
    <source>Where {0} meet, the step is {1} of 255; inside it is {2}.</source>
-   <translation type="unfinished" />
+   <translation>Wo {0} zusammentreffen, ist der Schritt {1} von 255; innen ist er {2}.</translation>
   </message>
   <message>
    <source>The repetition shows as a grid of lines.</source>
-   <translation type="unfinished" />
+   <translation>Die Wiederholung zeigt sich als Gitter von Linien.</translation>
   </message>
   <message>
    <source>The texels are unit vectors, as in a normal map, but are filtered as colour: off by {0} of 255 two levels down.</source>
-   <translation type="unfinished" />
+   <translation>Die Texel sind Einheitsvektoren wie in einer Normalenkarte, werden aber als Farbe gefiltert: zwei Stufen tiefer um {0} von 255 daneben.</translation>
   </message>
   <message>
    <source>Directions are bent towards one side; lit surfaces look inflated or dull.</source>
-   <translation type="unfinished" />
+   <translation>Richtungen neigen sich zu einer Seite; beleuchtete Flächen wirken aufgeblasen oder stumpf.</translation>
   </message>
   <message>
    <source>It is drawn as colour but taken as data: filtering is off by {0} of 255 two levels down, and its light is not decoded.</source>
-   <translation type="unfinished" />
+   <translation>Es wird als Farbe gezeichnet, aber als Daten genommen: das Filtern liegt zwei Stufen tiefer um {0} von 255 daneben, und sein Licht wird nicht dekodiert.</translation>
   </message>
   <message>
    <source>It looks washed out beside everything else, and edges change their brightness with distance.</source>
-   <translation type="unfinished" />
+   <translation>Es wirkt neben allem anderen ausgewaschen, und Kanten ändern in der Ferne ihre Helligkeit.</translation>
   </message>
   <message>
    <source>Make it tile</source>
-   <translation type="unfinished" />
+   <translation>Kachelbar machen</translation>
   </message>
   <message>
    <source>At mip level {0}, {1} of {2} holes have closed; the usual hole is {3} texels across there, and coverage has gone from {4} to {5}.</source>
-   <translation type="unfinished" />
+   <translation>In Mip-Stufe {0} haben sich {1} von {2} Löchern geschlossen; das übliche Loch ist dort {3} Texel breit, und die Deckung ging von {4} auf {5}.</translation>
   </message>
   <message>
    <source>A screen or mesh turns into a plate, or vanishes, as it moves away.</source>
-   <translation type="unfinished" />
+   <translation>Ein Gitter oder Netz wird zur Platte oder verschwindet, wenn es sich entfernt.</translation>
   </message>
   <message>
    <source>Take it as colour</source>
-   <translation type="unfinished" />
+   <translation>Als Farbe nehmen</translation>
   </message>
   <message>
    <source>Keep coverage in every level</source>
-   <translation type="unfinished" />
+   <translation>Deckung in jeder Stufe halten</translation>
   </message>
   <message>
    <source>Take it as data</source>
-   <translation type="unfinished" />
+   <translation>Als Daten nehmen</translation>
   </message>
   <message>
    <source>Nothing that is seen of “{0}” has a seed: no noise, no seeded pattern.</source>
-   <translation type="unfinished" />
+   <translation>Nichts Sichtbares an „{0}“ hat einen Seed: kein Rauschen, kein Muster mit Seed.</translation>
   </message>
   <message>
    <source>“{0}” is no geometry that Mivex has delivered, or is cut short.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist keine Geometrie, die Mivex geliefert hat, oder ist abgeschnitten.</translation>
   </message>
   <message>
    <source>levels held</source>
-   <translation type="unfinished" />
+   <translation>gehaltene Stufen</translation>
   </message>
   <message>
    <source>The delivery names no camera.</source>
-   <translation type="unfinished" />
+   <translation>Die Lieferung nennt keine Kamera.</translation>
   </message>
   <message>
    <source>“{0}” was written by a newer Mivex (blend sheet {1}; this one reads {2}).</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ stammt von einem neueren Mivex (Mischblatt {1}; dieses liest {2}).</translation>
   </message>
   <message>
    <source>“{0}” was written by a newer Mivex (motion {1}; this one reads {2}).</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ stammt von einem neueren Mivex (Bewegung {1}; dieses liest {2}).</translation>
   </message>
   <message>
    <source>“{0}” is not what Mivex delivers, or is cut short.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist nicht, was Mivex liefert, oder ist abgeschnitten.</translation>
   </message>
   <message>
    <source>“{0}” is missing from the delivery.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ fehlt in der Lieferung.</translation>
   </message>
   <message>
    <source>Makes its own mip levels</source>
-   <translation type="unfinished" />
+   <translation>Macht eigene Mip-Stufen</translation>
   </message>
   <message>
    <source>Levels in the files are ignored; new ones are averaged without weighing colour by alpha, and lose coverage.</source>
-   <translation type="unfinished" />
+   <translation>Stufen in den Dateien werden übergangen; neue werden gemittelt, ohne Farbe mit Alpha zu wiegen, und verlieren Deckung.</translation>
   </message>
   <message>
    <source>Ignores the colour flag</source>
-   <translation type="unfinished" />
+   <translation>Übergeht die Farbkennung</translation>
   </message>
   <message>
    <source>Colour is read as data, without decoding: everything is too bright and too pale.</source>
-   <translation type="unfinished" />
+   <translation>Farbe wird als Daten gelesen, ohne Dekodieren: alles ist zu hell und zu blass.</translation>
   </message>
   <message>
    <source>Flips green</source>
-   <translation type="unfinished" />
+   <translation>Kippt Grün</translation>
   </message>
   <message>
    <source>Normal maps are read the other way up: bumps become dents.</source>
-   <translation type="unfinished" />
+   <translation>Normalenkarten werden andersherum gelesen: Beulen werden Dellen.</translation>
   </message>
   <message>
    <source>Limits size to</source>
-   <translation type="unfinished" />
+   <translation>Begrenzt Größe auf</translation>
   </message>
   <message>
    <source>Textures are halved until no side is longer.</source>
-   <translation type="unfinished" />
+   <translation>Texturen werden halbiert, bis keine Seite länger ist.</translation>
   </message>
   <message>
    <source>Compresses in blocks</source>
-   <translation type="unfinished" />
+   <translation>Komprimiert in Blöcken</translation>
   </message>
   <message>
    <source>4 × 4 texels share two colours and two alphas, as in most games.</source>
-   <translation type="unfinished" />
+   <translation>4 × 4 Texel teilen sich zwei Farben und zwei Alphas, wie in den meisten Spielen.</translation>
   </message>
   <message>
    <source>Blends display values</source>
-   <translation type="unfinished" />
+   <translation>Mischt Anzeigewerte</translation>
   </message>
   <message>
    <source>Sums are formed of display values instead of light: edges of see-through things change.</source>
-   <translation type="unfinished" />
+   <translation>Summen werden aus Anzeigewerten gebildet statt aus Licht: Kanten durchsichtiger Dinge ändern sich.</translation>
   </message>
   <message>
    <source>Transparency left off</source>
-   <translation type="unfinished" />
+   <translation>Transparenz ausgelassen</translation>
   </message>
   <message>
    <source>Every overlay is drawn solid, whatever its blend.</source>
-   <translation type="unfinished" />
+   <translation>Jedes Overlay wird deckend gezeichnet, gleich welche Mischung.</translation>
   </message>
   <message>
    <source>Solid</source>
-   <translation type="unfinished" />
+   <translation>Solid</translation>
   </message>
   <message>
    <source>There is no build “{0}” (there are {1}).{2}</source>
-   <translation type="unfinished" />
+   <translation>Es gibt keinen Aufbau „{0}“ (es gibt {1}).{2}</translation>
   </message>
   <message>
    <source>{0} is not a build.</source>
-   <translation type="unfinished" />
+   <translation>{0} ist kein Aufbau.</translation>
   </message>
   <message>
    <source>{0} was saved by a newer Mivex (build {1}; this one reads up to {2}).</source>
-   <translation type="unfinished" />
+   <translation>{0} stammt von einem neueren Mivex (Aufbau {1}; dieses liest bis {2}).</translation>
   </message>
   <message>
    <source>Layer {0}</source>
-   <translation type="unfinished" />
+   <translation>Ebene {0}</translation>
   </message>
   <message>
    <source>{0} is not a JSON text, or is cut short.</source>
-   <translation type="unfinished" />
+   <translation>{0} ist kein JSON-Text oder ist abgeschnitten.</translation>
   </message>
   <message>
    <source>The build cannot be kept in “{0}”: {1}.</source>
-   <translation type="unfinished" />
+   <translation>Der Aufbau lässt sich nicht in „{0}“ aufheben: {1}.</translation>
   </message>
   <message>
    <source>{0}: strength</source>
-   <translation type="unfinished" />
+   <translation>{0}: Stärke</translation>
   </message>
   <message>
    <source>the layer that is painted on is gone.</source>
-   <translation type="unfinished" />
+   <translation>die Ebene, auf die gemalt wird, ist fort.</translation>
   </message>
   <message>
    <source>what is painted is laid elsewhere; it shows when the stroke ends.</source>
-   <translation type="unfinished" />
+   <translation>das Gemalte wird anderswohin gelegt; es zeigt sich, wenn der Strich endet.</translation>
+  </message>
+  <message>
+   <source>pattern {0} {1} {2}</source>
+   <translation>pattern {0} {1} {2}</translation>
+  </message>
+  <message>
+   <source>paint {0} {1}</source>
+   <translation>paint {0} {1}</translation>
   </message>
   <message>
    <source>the layer that its mask reads is gone.</source>
-   <translation type="unfinished" />
+   <translation>die Ebene, die seine Maske liest, ist fort.</translation>
   </message>
   <message>
    <source>its mask and that of “{0}” use each other.</source>
-   <translation type="unfinished" />
+   <translation>seine Maske und die von „{0}“ benutzen einander.</translation>
   </message>
   <message>
    <source>no overlay is chosen.</source>
-   <translation type="unfinished" />
+   <translation>kein Overlay ist gewählt.</translation>
   </message>
   <message>
    <source>no picture is chosen for its mask.</source>
-   <translation type="unfinished" />
+   <translation>kein Bild ist für seine Maske gewählt.</translation>
   </message>
   <message>
    <source>its faces belong to a mesh, and the overlay sits on none.</source>
-   <translation type="unfinished" />
+   <translation>seine Flächen gehören zu einem Netz, und das Overlay sitzt auf keinem.</translation>
   </message>
   <message>
    <source>“{0}” makes nothing of that channel.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ macht aus diesem Kanal nichts.</translation>
   </message>
   <message>
    <source>no picture is chosen.</source>
-   <translation type="unfinished" />
+   <translation>kein Bild ist gewählt.</translation>
   </message>
   <message>
    <source>a stroke keeps to faces of a mesh, and the overlay sits on none.</source>
-   <translation type="unfinished" />
+   <translation>ein Strich bleibt auf Flächen eines Netzes, und das Overlay sitzt auf keinem.</translation>
   </message>
   <message>
    <source>Layer “{0}”: {1}</source>
-   <translation type="unfinished" />
+   <translation>Ebene „{0}“: {1}</translation>
   </message>
   <message>
    <source>Colour</source>
-   <translation type="unfinished" />
+   <translation>Farbe</translation>
   </message>
   <message>
    <source>Roughness</source>
-   <translation type="unfinished" />
+   <translation>Rauheit</translation>
   </message>
   <message>
    <source>Metal</source>
-   <translation type="unfinished" />
+   <translation>Metall</translation>
   </message>
   <message>
    <source>Height</source>
-   <translation type="unfinished" />
+   <translation>Höhe</translation>
   </message>
   <message>
    <source>Emissive</source>
-   <translation type="unfinished" />
+   <translation>Leuchten</translation>
   </message>
   <message>
    <source>Towards it</source>
-   <translation type="unfinished" />
+   <translation>Darauf zu</translation>
   </message>
   <message>
    <source>Multiplied</source>
-   <translation type="unfinished" />
+   <translation>Malgenommen</translation>
   </message>
   <message>
    <source>Added</source>
-   <translation type="unfinished" />
+   <translation>Addiert</translation>
   </message>
   <message>
    <source>Screened</source>
-   <translation type="unfinished" />
+   <translation>Negativ malgenommen</translation>
   </message>
   <message>
    <source>The larger</source>
-   <translation type="unfinished" />
+   <translation>Der größere</translation>
   </message>
   <message>
    <source>The smaller</source>
-   <translation type="unfinished" />
+   <translation>Der kleinere</translation>
   </message>
   <message>
    <source>Taken away</source>
-   <translation type="unfinished" />
+   <translation>Abgezogen</translation>
   </message>
   <message>
    <source>The difference</source>
-   <translation type="unfinished" />
+   <translation>Der Unterschied</translation>
   </message>
   <message>
    <source>One value</source>
-   <translation type="unfinished" />
+   <translation>Ein Wert</translation>
   </message>
   <message>
    <source>A pattern</source>
-   <translation type="unfinished" />
+   <translation>Ein Muster</translation>
   </message>
   <message>
    <source>A picture</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild</translation>
   </message>
   <message>
    <source>An overlay's result</source>
-   <translation type="unfinished" />
+   <translation>Ergebnis eines Overlays</translation>
   </message>
   <message>
    <source>What is painted</source>
-   <translation type="unfinished" />
+   <translation>Gemaltes</translation>
   </message>
   <message>
    <source>Luminance</source>
-   <translation type="unfinished" />
+   <translation>Luminanz</translation>
   </message>
   <message>
    <source>Red</source>
-   <translation type="unfinished" />
+   <translation>Rot</translation>
   </message>
   <message>
    <source>Green</source>
-   <translation type="unfinished" />
+   <translation>Grün</translation>
   </message>
   <message>
    <source>Blue</source>
-   <translation type="unfinished" />
+   <translation>Blau</translation>
   </message>
   <message>
    <source>Tiles across</source>
-   <translation type="unfinished" />
+   <translation>Kacheln quer</translation>
   </message>
   <message>
    <source>How often it goes into the canvas.</source>
-   <translation type="unfinished" />
+   <translation>Wie oft es auf die Fläche geht.</translation>
   </message>
   <message>
    <source>Tiles down</source>
-   <translation type="unfinished" />
+   <translation>Kacheln abwärts</translation>
   </message>
   <message>
    <source>Shifted right</source>
-   <translation type="unfinished" />
+   <translation>Nach rechts</translation>
   </message>
   <message>
    <source>As a share of the canvas's width.</source>
-   <translation type="unfinished" />
+   <translation>Als Anteil der Breite.</translation>
   </message>
   <message>
    <source>Shifted down</source>
-   <translation type="unfinished" />
+   <translation>Nach unten</translation>
   </message>
   <message>
    <source>As a share of the canvas's height.</source>
-   <translation type="unfinished" />
+   <translation>Als Anteil der Höhe.</translation>
   </message>
   <message>
    <source>Turned</source>
-   <translation type="unfinished" />
+   <translation>Gedreht</translation>
   </message>
   <message>
    <source>About the middle of the canvas; turned by other than quarters it no longer repeats.</source>
-   <translation type="unfinished" />
+   <translation>Um die Mitte; um anderes als Viertel gedreht wiederholt es sich nicht mehr.</translation>
   </message>
   <message>
    <source>Dark end</source>
-   <translation type="unfinished" />
+   <translation>Dunkles Ende</translation>
   </message>
   <message>
    <source>From here down it is 0.</source>
-   <translation type="unfinished" />
+   <translation>Von hier abwärts ist es 0.</translation>
   </message>
   <message>
    <source>Bright end</source>
-   <translation type="unfinished" />
+   <translation>Helles Ende</translation>
   </message>
   <message>
    <source>From here up it is 1.</source>
-   <translation type="unfinished" />
+   <translation>Von hier aufwärts ist es 1.</translation>
   </message>
   <message>
    <source>Middle</source>
-   <translation type="unfinished" />
+   <translation>Mitte</translation>
   </message>
   <message>
    <source>Above one lifts what lies between.</source>
-   <translation type="unfinished" />
+   <translation>Über eins hebt es, was dazwischen liegt.</translation>
   </message>
   <message>
    <source>Value</source>
-   <translation type="unfinished" />
+   <translation>Wert</translation>
   </message>
   <message>
    <source>Where the value comes from.</source>
-   <translation type="unfinished" />
+   <translation>Woher der Wert kommt.</translation>
   </message>
   <message>
    <source>The colour; of a pattern, where it is bright.</source>
-   <translation type="unfinished" />
+   <translation>Die Farbe; bei einem Muster, wo es hell ist.</translation>
   </message>
   <message>
    <source>Dark colour</source>
-   <translation type="unfinished" />
+   <translation>Dunkle Farbe</translation>
   </message>
   <message>
    <source>Where the pattern is dark.</source>
-   <translation type="unfinished" />
+   <translation>Wo das Muster dunkel ist.</translation>
   </message>
   <message>
    <source>Number</source>
-   <translation type="unfinished" />
+   <translation>Zahl</translation>
   </message>
   <message>
    <source>The value; of a pattern, where it is bright.</source>
-   <translation type="unfinished" />
+   <translation>Der Wert; bei einem Muster, wo es hell ist.</translation>
   </message>
   <message>
    <source>Dark number</source>
-   <translation type="unfinished" />
+   <translation>Dunkle Zahl</translation>
   </message>
   <message>
    <source>Picture</source>
-   <translation type="unfinished" />
+   <translation>Bild</translation>
   </message>
   <message>
    <source>Its colours, or one of its channels.</source>
-   <translation type="unfinished" />
+   <translation>Seine Farben oder einer seiner Kanäle.</translation>
   </message>
   <message>
    <source>Read</source>
-   <translation type="unfinished" />
+   <translation>Liest</translation>
   </message>
   <message>
    <source>Which of its channels is the value; for colour all three are.</source>
-   <translation type="unfinished" />
+   <translation>Welcher seiner Kanäle der Wert ist; für Farbe alle drei.</translation>
   </message>
   <message>
    <source>Joins</source>
-   <translation type="unfinished" />
+   <translation>Verbindet</translation>
   </message>
   <message>
    <source>How it meets what lies below.</source>
-   <translation type="unfinished" />
+   <translation>Wie es trifft, was darunter liegt.</translation>
   </message>
   <message>
    <source>Strength</source>
-   <translation type="unfinished" />
+   <translation>Stärke</translation>
   </message>
   <message>
    <source>Of this channel alone.</source>
-   <translation type="unfinished" />
+   <translation>Nur dieses Kanals.</translation>
   </message>
   <message>
    <source>Finds</source>
-   <translation type="unfinished" />
+   <translation>Findet</translation>
   </message>
   <message>
    <source>Where light comes less, hollows, outer edges, how far along an axis, which way it faces, how thin it is.</source>
-   <translation type="unfinished" />
+   <translation>Wo weniger Licht hinkommt, Mulden, Außenkanten, wie weit entlang einer Achse, wohin es schaut, wie dünn es ist.</translation>
   </message>
   <message>
    <source>Reach</source>
-   <translation type="unfinished" />
+   <translation>Reichweite</translation>
   </message>
   <message>
    <source>How far it looks, as a share of the mesh's longest side.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit es schaut, als Anteil der längsten Seite des Netzes.</translation>
   </message>
   <message>
    <source>Rays</source>
-   <translation type="unfinished" />
+   <translation>Strahlen</translation>
   </message>
   <message>
    <source>A texel; more is smoother and slower.</source>
-   <translation type="unfinished" />
+   <translation>Je Texel; mehr ist glatter und langsamer.</translation>
   </message>
   <message>
    <source>Towards</source>
-   <translation type="unfinished" />
+   <translation>Richtung</translation>
   </message>
   <message>
    <source>Bright is that way.</source>
-   <translation type="unfinished" />
+   <translation>Hell ist dort.</translation>
   </message>
   <message>
    <source>From</source>
-   <translation type="unfinished" />
+   <translation>Von</translation>
   </message>
   <message>
    <source>Share of the mesh's extent where it begins.</source>
-   <translation type="unfinished" />
+   <translation>Anteil der Ausdehnung, wo es beginnt.</translation>
   </message>
   <message>
    <source>To</source>
-   <translation type="unfinished" />
+   <translation>Bis</translation>
   </message>
   <message>
    <source>Share of the mesh's extent where it is full.</source>
-   <translation type="unfinished" />
+   <translation>Anteil der Ausdehnung, wo es voll ist.</translation>
   </message>
   <message>
    <source>Edge size</source>
-   <translation type="unfinished" />
+   <translation>Kantengröße</translation>
   </message>
   <message>
    <source>Roundings up to this radius count, as a share of the longest side.</source>
-   <translation type="unfinished" />
+   <translation>Rundungen bis zu diesem Radius zählen, als Anteil der längsten Seite.</translation>
   </message>
   <message>
    <source>Part</source>
-   <translation type="unfinished" />
+   <translation>Teil</translation>
   </message>
   <message>
    <source>What this part of the mask is.</source>
-   <translation type="unfinished" />
+   <translation>Was dieser Teil der Maske ist.</translation>
   </message>
   <message>
    <source>How it meets the parts before it.</source>
-   <translation type="unfinished" />
+   <translation>Wie er die Teile davor trifft.</translation>
   </message>
   <message>
    <source>Everywhere; of a painted part, where nothing is painted.</source>
-   <translation type="unfinished" />
+   <translation>Überall; bei Gemaltem, wo nichts gemalt ist.</translation>
   </message>
   <message>
    <source>Bright lets through.</source>
-   <translation type="unfinished" />
+   <translation>Helles lässt durch.</translation>
   </message>
   <message>
    <source>Which of its channels.</source>
-   <translation type="unfinished" />
+   <translation>Welcher seiner Kanäle.</translation>
   </message>
   <message>
    <source>Its mask, or what it makes of a channel.</source>
-   <translation type="unfinished" />
+   <translation>Seine Maske, oder was es aus einem Kanal macht.</translation>
   </message>
   <message>
    <source>Inverted</source>
-   <translation type="unfinished" />
+   <translation>Umgekehrt</translation>
   </message>
   <message>
    <source>Where it was not.</source>
-   <translation type="unfinished" />
+   <translation>Wo es nicht war.</translation>
   </message>
   <message>
    <source>Contrast</source>
-   <translation type="unfinished" />
+   <translation>Kontrast</translation>
   </message>
   <message>
    <source>Towards all or nothing.</source>
-   <translation type="unfinished" />
+   <translation>Auf alles oder nichts zu.</translation>
   </message>
   <message>
    <source>Balance</source>
-   <translation type="unfinished" />
+   <translation>Ausgleich</translation>
   </message>
   <message>
    <source>More of it, or less.</source>
-   <translation type="unfinished" />
+   <translation>Mehr davon oder weniger.</translation>
   </message>
   <message>
    <source>Fades the whole row.</source>
-   <translation type="unfinished" />
+   <translation>Blendet die ganze Zeile aus.</translation>
   </message>
   <message>
    <source>Base</source>
-   <translation type="unfinished" />
+   <translation>Grund</translation>
   </message>
   <message>
    <source>Off: nothing but the layers, so that stray alpha shows.</source>
-   <translation type="unfinished" />
+   <translation>Aus: nichts als die Ebenen, sodass verirrtes Alpha sich zeigt.</translation>
   </message>
   <message>
    <source>Of an empty canvas.</source>
-   <translation type="unfinished" />
+   <translation>Einer leeren Fläche.</translation>
   </message>
   <message>
    <source>Smooth mirrors what is around it, rough scatters it.</source>
-   <translation type="unfinished" />
+   <translation>Glattes spiegelt, was ringsum ist, Raues streut es.</translation>
   </message>
   <message>
    <source>Bare metal is 1.</source>
-   <translation type="unfinished" />
+   <translation>Blankes Metall ist 1.</translation>
   </message>
   <message>
    <source>Bumps</source>
-   <translation type="unfinished" />
+   <translation>Beulen</translation>
   </message>
   <message>
    <source>How steep heights become; below zero, hills are hollows.</source>
-   <translation type="unfinished" />
+   <translation>Wie steil Höhen werden; unter null sind Hügel Mulden.</translation>
   </message>
   <message>
    <source>Green points</source>
-   <translation type="unfinished" />
+   <translation>Grün zeigt</translation>
   </message>
   <message>
    <source>Which way the delivered normal map's second channel counts.</source>
-   <translation type="unfinished" />
+   <translation>Wohin der zweite Kanal der gelieferten Normalenkarte zählt.</translation>
   </message>
   <message>
    <source>Occlusion</source>
-   <translation type="unfinished" />
+   <translation>Verdeckung</translation>
   </message>
   <message>
    <source>Hollows are shaded.</source>
-   <translation type="unfinished" />
+   <translation>Mulden sind beschattet.</translation>
   </message>
   <message>
    <source>How wide the shaded hollows are, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Wie breit die beschatteten Mulden sind, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Border guard</source>
-   <translation type="unfinished" />
+   <translation>Randschutz</translation>
   </message>
   <message>
    <source>Fades the layers' opacity near the border, along a ragged line.</source>
-   <translation type="unfinished" />
+   <translation>Blendet die Deckkraft der Ebenen am Rand aus, entlang einer zerzausten Linie.</translation>
   </message>
   <message>
    <source>Width</source>
-   <translation type="unfinished" />
+   <translation>Breite</translation>
   </message>
   <message>
    <source>As a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Ragged</source>
-   <translation type="unfinished" />
+   <translation>Zerzaust</translation>
   </message>
   <message>
    <source>0 is a straight fade.</source>
-   <translation type="unfinished" />
+   <translation>0 ist ein gerader Verlauf.</translation>
   </message>
   <message>
    <source>Features</source>
-   <translation type="unfinished" />
+   <translation>Merkmale</translation>
   </message>
   <message>
    <source>Bays and tongues along a side.</source>
-   <translation type="unfinished" />
+   <translation>Buchten und Zungen entlang einer Seite.</translation>
   </message>
   <message>
    <source>Seed</source>
-   <translation type="unfinished" />
+   <translation>Seed</translation>
   </message>
   <message>
    <source>Another number, another line.</source>
-   <translation type="unfinished" />
+   <translation>Eine andere Zahl, eine andere Linie.</translation>
   </message>
   <message>
    <source>Numbers of the mesh's triangles, as in 0-11,40.</source>
-   <translation type="unfinished" />
+   <translation>Nummern der Dreiecke des Netzes, etwa 0-11,40.</translation>
   </message>
   <message>
    <source>Id of an overlay that is laid over with all its channels.</source>
-   <translation type="unfinished" />
+   <translation>Kennung eines Overlays, das mit allen Kanälen darübergelegt wird.</translation>
   </message>
   <message>
    <source>Name of the build that it was made from.</source>
-   <translation type="unfinished" />
+   <translation>Name des Aufbaus, aus dem es gemacht ist.</translation>
   </message>
   <message>
    <source>Shut-in places</source>
-   <translation type="unfinished" />
+   <translation>Enge Stellen</translation>
   </message>
   <message>
    <source>Hollows</source>
-   <translation type="unfinished" />
+   <translation>Mulden</translation>
   </message>
   <message>
    <source>Outer edges</source>
-   <translation type="unfinished" />
+   <translation>Außenkanten</translation>
   </message>
   <message>
    <source>Along an axis</source>
-   <translation type="unfinished" />
+   <translation>Entlang einer Achse</translation>
   </message>
   <message>
    <source>Facing</source>
-   <translation type="unfinished" />
+   <translation>Blickrichtung</translation>
   </message>
   <message>
    <source>Thin places</source>
-   <translation type="unfinished" />
+   <translation>Dünne Stellen</translation>
   </message>
   <message>
    <source>Up</source>
-   <translation type="unfinished" />
+   <translation>Oben</translation>
   </message>
   <message>
    <source>Down</source>
-   <translation type="unfinished" />
+   <translation>Unten</translation>
   </message>
   <message>
    <source>Right</source>
-   <translation type="unfinished" />
+   <translation>Rechts</translation>
   </message>
   <message>
    <source>Left</source>
-   <translation type="unfinished" />
+   <translation>Links</translation>
   </message>
   <message>
    <source>Front</source>
-   <translation type="unfinished" />
+   <translation>Vorn</translation>
   </message>
   <message>
    <source>Back</source>
-   <translation type="unfinished" />
+   <translation>Hinten</translation>
   </message>
   <message>
    <source>Found on the mesh</source>
-   <translation type="unfinished" />
+   <translation>Auf dem Netz gefunden</translation>
   </message>
   <message>
    <source>Chosen faces</source>
-   <translation type="unfinished" />
+   <translation>Gewählte Flächen</translation>
   </message>
   <message>
    <source>Another layer</source>
-   <translation type="unfinished" />
+   <translation>Eine andere Ebene</translation>
   </message>
   <message>
    <source>Its mask</source>
-   <translation type="unfinished" />
+   <translation>Seine Maske</translation>
   </message>
   <message>
    <source>Another number, another pattern; the same number, the same one.</source>
-   <translation type="unfinished" />
+   <translation>Eine andere Zahl, ein anderes Muster; dieselbe Zahl, dasselbe.</translation>
   </message>
   <message>
    <source>How many go into the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele auf die kürzere Seite gehen.</translation>
   </message>
   <message>
    <source>Form</source>
-   <translation type="unfinished" />
+   <translation>Form</translation>
   </message>
   <message>
    <source>Soft hills, or thin veins.</source>
-   <translation type="unfinished" />
+   <translation>Weiche Hügel oder dünne Adern.</translation>
   </message>
   <message>
    <source>Detail</source>
-   <translation type="unfinished" />
+   <translation>Feinheit</translation>
   </message>
   <message>
    <source>Layers, each twice as fine and half as strong.</source>
-   <translation type="unfinished" />
+   <translation>Lagen, jede doppelt so fein und halb so stark.</translation>
   </message>
   <message>
    <source>Spreads the values apart.</source>
-   <translation type="unfinished" />
+   <translation>Spreizt die Werte.</translation>
   </message>
   <message>
    <source>Swirl</source>
-   <translation type="unfinished" />
+   <translation>Wirbel</translation>
   </message>
   <message>
    <source>How far another noise drags it about.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit ein anderes Rauschen es herumzieht.</translation>
   </message>
   <message>
    <source>Cover</source>
-   <translation type="unfinished" />
+   <translation>Deckung</translation>
   </message>
   <message>
    <source>How much of the picture they fill.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel vom Bild sie füllen.</translation>
   </message>
   <message>
    <source>Softness</source>
-   <translation type="unfinished" />
+   <translation>Weichheit</translation>
   </message>
   <message>
    <source>Width of their edges.</source>
-   <translation type="unfinished" />
+   <translation>Breite ihrer Ränder.</translation>
   </message>
   <message>
    <source>Round bumps, the cracks between, or plates of their own shade.</source>
-   <translation type="unfinished" />
+   <translation>Runde Beulen, die Risse dazwischen, oder Platten eigener Helligkeit.</translation>
   </message>
   <message>
    <source>Wildness</source>
-   <translation type="unfinished" />
+   <translation>Wildheit</translation>
   </message>
   <message>
    <source>0 is a lattice.</source>
-   <translation type="unfinished" />
+   <translation>0 ist ein Gitter.</translation>
   </message>
   <message>
    <source>Crack width</source>
-   <translation type="unfinished" />
+   <translation>Rissbreite</translation>
   </message>
   <message>
    <source>Against the size of a cell.</source>
-   <translation type="unfinished" />
+   <translation>Gegen die Größe einer Zelle.</translation>
   </message>
   <message>
    <source>Wiped</source>
-   <translation type="unfinished" />
+   <translation>Gewischt</translation>
   </message>
   <message>
    <source>Which way the cloth went.</source>
-   <translation type="unfinished" />
+   <translation>Wohin das Tuch ging.</translation>
   </message>
   <message>
    <source>Length</source>
-   <translation type="unfinished" />
+   <translation>Länge</translation>
   </message>
   <message>
    <source>Against their width.</source>
-   <translation type="unfinished" />
+   <translation>Gegen ihre Breite.</translation>
   </message>
   <message>
    <source>Bend</source>
-   <translation type="unfinished" />
+   <translation>Biegung</translation>
   </message>
   <message>
    <source>How far they leave the straight.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit sie das Gerade verlassen.</translation>
   </message>
   <message>
    <source>How much of the picture is smeared.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel vom Bild verschmiert ist.</translation>
   </message>
   <message>
    <source>Way</source>
-   <translation type="unfinished" />
+   <translation>Weg</translation>
   </message>
   <message>
    <source>Dark to bright: downwards, to the right, there and back, or from the middle outwards.</source>
-   <translation type="unfinished" />
+   <translation>Dunkel nach hell: abwärts, nach rechts, hin und zurück oder von der Mitte nach außen.</translation>
   </message>
   <message>
    <source>Where it begins to rise.</source>
-   <translation type="unfinished" />
+   <translation>Wo es zu steigen beginnt.</translation>
   </message>
   <message>
    <source>Where it is full.</source>
-   <translation type="unfinished" />
+   <translation>Wo es voll ist.</translation>
   </message>
   <message>
    <source>Noise moves it to and fro.</source>
-   <translation type="unfinished" />
+   <translation>Rauschen schiebt es hin und her.</translation>
   </message>
   <message>
    <source>Straight, or folded to arrows.</source>
-   <translation type="unfinished" />
+   <translation>Gerade oder zu Pfeilen gefaltet.</translation>
   </message>
   <message>
    <source>Across</source>
-   <translation type="unfinished" />
+   <translation>Quer</translation>
   </message>
   <message>
    <source>How many lie side by side; below zero they lean the other way.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele nebeneinander liegen; unter null neigen sie sich anders herum.</translation>
   </message>
   <message>
    <source>How many lie one above another.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele übereinander liegen.</translation>
   </message>
   <message>
    <source>Of one against its pitch.</source>
-   <translation type="unfinished" />
+   <translation>Eines gegen seinen Abstand.</translation>
   </message>
   <message>
    <source>Of the edges, against the pitch.</source>
-   <translation type="unfinished" />
+   <translation>Der Ränder, gegen den Abstand.</translation>
   </message>
   <message>
    <source>How far in from the border, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit vom Rand hinein, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>How uneven its edge is.</source>
-   <translation type="unfinished" />
+   <translation>Wie ungleich der Rand ist.</translation>
   </message>
   <message>
    <source>Of the edge, against the width.</source>
-   <translation type="unfinished" />
+   <translation>Des Randes, gegen die Breite.</translation>
   </message>
   <message>
    <source>Bond</source>
-   <translation type="unfinished" />
+   <translation>Bindung</translation>
   </message>
   <message>
    <source>Over one under one, or over two under two.</source>
-   <translation type="unfinished" />
+   <translation>Über eins unter eins, oder über zwei unter zwei.</translation>
   </message>
   <message>
    <source>Threads</source>
-   <translation type="unfinished" />
+   <translation>Fäden</translation>
   </message>
   <message>
    <source>Across the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Quer zur kürzeren Seite.</translation>
   </message>
   <message>
    <source>Thickness</source>
-   <translation type="unfinished" />
+   <translation>Dicke</translation>
   </message>
   <message>
    <source>Of a thread against its pitch; what is left is open.</source>
-   <translation type="unfinished" />
+   <translation>Eines Fadens gegen seinen Abstand; was bleibt, ist offen.</translation>
   </message>
   <message>
    <source>Gives</source>
-   <translation type="unfinished" />
+   <translation>Gibt</translation>
   </message>
   <message>
    <source>How high the threads lie, or only where they are.</source>
-   <translation type="unfinished" />
+   <translation>Wie hoch die Fäden liegen, oder nur, wo sie sind.</translation>
   </message>
   <message>
    <source>Layered noise</source>
-   <translation type="unfinished" />
+   <translation>Geschichtetes Rauschen</translation>
   </message>
   <message>
    <source>Hills within hills, or veins: breaks up what is too even.</source>
-   <translation type="unfinished" />
+   <translation>Hügel in Hügeln oder Adern: bricht auf, was zu gleichmäßig ist.</translation>
   </message>
   <message>
    <source>Clouds</source>
-   <translation type="unfinished" />
+   <translation>Wolken</translation>
   </message>
   <message>
    <source>Soft patches that drift: grime, damp, uneven paint.</source>
-   <translation type="unfinished" />
+   <translation>Weiche, treibende Flecken: Schmutz, Feuchte, ungleiche Farbe.</translation>
   </message>
   <message>
    <source>Cells</source>
-   <translation type="unfinished" />
+   <translation>Zellen</translation>
   </message>
   <message>
    <source>Bumps, cracks or plates.</source>
-   <translation type="unfinished" />
+   <translation>Beulen, Risse oder Platten.</translation>
   </message>
   <message>
    <source>Smears</source>
-   <translation type="unfinished" />
+   <translation>Schlieren</translation>
   </message>
   <message>
    <source>What a cloth leaves on glass.</source>
-   <translation type="unfinished" />
+   <translation>Was ein Tuch auf Glas hinterlässt.</translation>
   </message>
   <message>
    <source>Ramp</source>
-   <translation type="unfinished" />
+   <translation>Rampe</translation>
   </message>
   <message>
    <source>Rises from one side to the other, or from the middle outwards.</source>
-   <translation type="unfinished" />
+   <translation>Steigt von einer Seite zur anderen oder von der Mitte nach außen.</translation>
   </message>
   <message>
    <source>Stripes and chevrons</source>
-   <translation type="unfinished" />
+   <translation>Streifen und Winkel</translation>
   </message>
   <message>
    <source>Straight, leaning, or folded to arrows.</source>
-   <translation type="unfinished" />
+   <translation>Gerade, geneigt oder zu Pfeilen gefaltet.</translation>
   </message>
   <message>
    <source>Edge wear</source>
-   <translation type="unfinished" />
+   <translation>Kantenabrieb</translation>
   </message>
   <message>
    <source>Eats in from the border.</source>
-   <translation type="unfinished" />
+   <translation>Frisst vom Rand hinein.</translation>
   </message>
   <message>
    <source>Weave</source>
-   <translation type="unfinished" />
+   <translation>Gewebe</translation>
   </message>
   <message>
    <source>Threads over and under each other: cloth, a cargo net's straps.</source>
-   <translation type="unfinished" />
+   <translation>Fäden über- und untereinander: Tuch, Gurte eines Ladenetzes.</translation>
   </message>
   <message>
    <source>Soft</source>
-   <translation type="unfinished" />
+   <translation>Weich</translation>
   </message>
   <message>
    <source>Veins</source>
-   <translation type="unfinished" />
+   <translation>Adern</translation>
   </message>
   <message>
    <source>Cracks</source>
-   <translation type="unfinished" />
+   <translation>Risse</translation>
   </message>
   <message>
    <source>Plates</source>
-   <translation type="unfinished" />
+   <translation>Platten</translation>
   </message>
   <message>
    <source>Downwards</source>
-   <translation type="unfinished" />
+   <translation>Abwärts</translation>
   </message>
   <message>
    <source>To the right</source>
-   <translation type="unfinished" />
+   <translation>Nach rechts</translation>
   </message>
   <message>
    <source>There and back</source>
-   <translation type="unfinished" />
+   <translation>Hin und zurück</translation>
   </message>
   <message>
    <source>Outwards</source>
-   <translation type="unfinished" />
+   <translation>Nach außen</translation>
   </message>
   <message>
    <source>Straight</source>
-   <translation type="unfinished" />
+   <translation>Gerade</translation>
   </message>
   <message>
    <source>Chevrons</source>
-   <translation type="unfinished" />
+   <translation>Winkel</translation>
   </message>
   <message>
    <source>Plain</source>
-   <translation type="unfinished" />
+   <translation>Glatt</translation>
   </message>
   <message>
    <source>Twill</source>
-   <translation type="unfinished" />
+   <translation>Köper</translation>
   </message>
   <message>
    <source>How many.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele.</translation>
   </message>
   <message>
    <source>Of the longest, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Der längsten, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Of the widest.</source>
-   <translation type="unfinished" />
+   <translation>Der breitesten.</translation>
   </message>
   <message>
    <source>Direction</source>
-   <translation type="unfinished" />
+   <translation>Richtung</translation>
   </message>
   <message>
    <source>Which way most run; 0 is level.</source>
-   <translation type="unfinished" />
+   <translation>Wohin die meisten laufen; 0 ist waagrecht.</translation>
   </message>
   <message>
    <source>Spread</source>
-   <translation type="unfinished" />
+   <translation>Streuung</translation>
   </message>
   <message>
    <source>How far they stray from it; 90 is every way.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit sie davon abweichen; 90 ist überallhin.</translation>
   </message>
   <message>
    <source>Of the faintest against the deepest: 1 makes all alike.</source>
-   <translation type="unfinished" />
+   <translation>Der blassesten gegen die tiefsten: 1 macht alle gleich.</translation>
   </message>
   <message>
    <source>Specks</source>
-   <translation type="unfinished" />
+   <translation>Körner</translation>
   </message>
   <message>
    <source>How many grains.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Körner.</translation>
   </message>
   <message>
    <source>Of the largest, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Des größten, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Fibres</source>
-   <translation type="unfinished" />
+   <translation>Fasern</translation>
   </message>
   <message>
    <source>How many hairs among them.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Haare dazwischen.</translation>
   </message>
   <message>
    <source>Film</source>
-   <translation type="unfinished" />
+   <translation>Film</translation>
   </message>
   <message>
    <source>The haze that lies everywhere.</source>
-   <translation type="unfinished" />
+   <translation>Der Schleier, der überall liegt.</translation>
   </message>
   <message>
    <source>Drops</source>
-   <translation type="unfinished" />
+   <translation>Tropfen</translation>
   </message>
   <message>
    <source>Of the largest across, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Des größten im Durchmesser, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Evenness</source>
-   <translation type="unfinished" />
+   <translation>Gleichmaß</translation>
   </message>
   <message>
    <source>1 makes all as large as the largest.</source>
-   <translation type="unfinished" />
+   <translation>1 macht alle so groß wie den größten.</translation>
   </message>
   <message>
    <source>Condensation</source>
-   <translation type="unfinished" />
+   <translation>Beschlag</translation>
   </message>
   <message>
    <source>How many fine beads between them.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele feine Perlen dazwischen.</translation>
   </message>
   <message>
    <source>Tails</source>
-   <translation type="unfinished" />
+   <translation>Schweife</translation>
   </message>
   <message>
    <source>How far drops have run down.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit Tropfen herabgelaufen sind.</translation>
   </message>
   <message>
    <source>How high they stand, or only where they are.</source>
-   <translation type="unfinished" />
+   <translation>Wie hoch sie stehen, oder nur, wo sie sind.</translation>
   </message>
   <message>
    <source>Crystals across the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Kristalle quer zur kürzeren Seite.</translation>
   </message>
   <message>
    <source>How much of the picture is crusted.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel vom Bild verkrustet ist.</translation>
   </message>
   <message>
    <source>Patches</source>
-   <translation type="unfinished" />
+   <translation>Flecken</translation>
   </message>
   <message>
    <source>How many crusts across.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Krusten quer.</translation>
   </message>
   <message>
    <source>How many runs.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Läufer.</translation>
   </message>
   <message>
    <source>Of the widest where it begins.</source>
-   <translation type="unfinished" />
+   <translation>Des breitesten, wo er beginnt.</translation>
   </message>
   <message>
    <source>Waver</source>
-   <translation type="unfinished" />
+   <translation>Schwanken</translation>
   </message>
   <message>
    <source>How far they leave the plumb line.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit sie das Lot verlassen.</translation>
   </message>
   <message>
    <source>All of it, its dried rim, or the wet middle that stands highest in its centre.</source>
-   <translation type="unfinished" />
+   <translation>Alles, der getrocknete Rand oder die nasse Mitte, die am höchsten steht.</translation>
   </message>
   <message>
    <source>How many; one lies in the middle.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele; einer liegt in der Mitte.</translation>
   </message>
   <message>
    <source>How uneven its outline is.</source>
-   <translation type="unfinished" />
+   <translation>Wie ungleich der Umriss ist.</translation>
   </message>
   <message>
    <source>Lobes</source>
-   <translation type="unfinished" />
+   <translation>Lappen</translation>
   </message>
   <message>
    <source>How many bays and tongues.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Buchten und Zungen.</translation>
   </message>
   <message>
    <source>Rim</source>
-   <translation type="unfinished" />
+   <translation>Rand</translation>
   </message>
   <message>
    <source>Width of the rim against the size.</source>
-   <translation type="unfinished" />
+   <translation>Breite des Randes gegen die Größe.</translation>
   </message>
   <message>
    <source>Of the outline, against the size.</source>
-   <translation type="unfinished" />
+   <translation>Des Umrisses, gegen die Größe.</translation>
   </message>
   <message>
    <source>How many hits.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Treffer.</translation>
   </message>
   <message>
    <source>Of a hit across, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Eines Treffers im Durchmesser, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Flung</source>
-   <translation type="unfinished" />
+   <translation>Geschleudert</translation>
   </message>
   <message>
    <source>How many drops fly off each.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Tropfen von jedem fliegen.</translation>
   </message>
   <message>
    <source>How far they fly, against the size.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit sie fliegen, gegen die Größe.</translation>
   </message>
   <message>
    <source>Drips</source>
-   <translation type="unfinished" />
+   <translation>Läufer</translation>
   </message>
   <message>
    <source>How far it runs down.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit es herabläuft.</translation>
   </message>
   <message>
    <source>How many prints.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Abdrücke.</translation>
   </message>
   <message>
    <source>Length of one, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Länge eines, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Ridges</source>
-   <translation type="unfinished" />
+   <translation>Rillen</translation>
   </message>
   <message>
    <source>Across a print.</source>
-   <translation type="unfinished" />
+   <translation>Quer über einen Abdruck.</translation>
   </message>
   <message>
    <source>Clearness</source>
-   <translation type="unfinished" />
+   <translation>Klarheit</translation>
   </message>
   <message>
    <source>0 is a smudge, 1 shows every ridge.</source>
-   <translation type="unfinished" />
+   <translation>0 ist ein Schmierfleck, 1 zeigt jede Rille.</translation>
   </message>
   <message>
    <source>How far the hand leans.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit die Hand sich neigt.</translation>
   </message>
   <message>
    <source>Scratches</source>
-   <translation type="unfinished" />
+   <translation>Kratzer</translation>
   </message>
   <message>
    <source>Fine lines, thin at both ends.</source>
-   <translation type="unfinished" />
+   <translation>Feine Linien, an beiden Enden dünn.</translation>
   </message>
   <message>
    <source>Dust</source>
-   <translation type="unfinished" />
+   <translation>Staub</translation>
   </message>
   <message>
    <source>Grains, hairs and a film.</source>
-   <translation type="unfinished" />
+   <translation>Körner, Haare und ein Film.</translation>
   </message>
   <message>
    <source>Droplets</source>
-   <translation type="unfinished" />
+   <translation>Tröpfchen</translation>
   </message>
   <message>
    <source>Drops and the mist between them; with tails where they have run.</source>
-   <translation type="unfinished" />
+   <translation>Tropfen und der Nebel dazwischen; mit Schweifen, wo sie liefen.</translation>
   </message>
   <message>
    <source>Salt crystals</source>
-   <translation type="unfinished" />
+   <translation>Salzkristalle</translation>
   </message>
   <message>
    <source>A crust of facets, thinning out at its rims.</source>
-   <translation type="unfinished" />
+   <translation>Eine Kruste von Facetten, am Rand dünner.</translation>
   </message>
   <message>
    <source>Run-off</source>
-   <translation type="unfinished" />
+   <translation>Ablauf</translation>
   </message>
   <message>
    <source>Runs that pale downwards, as below a bolt.</source>
-   <translation type="unfinished" />
+   <translation>Läufer, die nach unten verblassen, wie unter einem Bolzen.</translation>
   </message>
   <message>
    <source>Stain</source>
-   <translation type="unfinished" />
+   <translation>Fleck</translation>
   </message>
   <message>
    <source>A ragged blot; its rim and its middle can be had apart.</source>
-   <translation type="unfinished" />
+   <translation>Ein zerzauster Klecks; Rand und Mitte sind einzeln zu haben.</translation>
   </message>
   <message>
    <source>Splash</source>
-   <translation type="unfinished" />
+   <translation>Spritzer</translation>
   </message>
   <message>
    <source>A blot, drops flung from it, drips.</source>
-   <translation type="unfinished" />
+   <translation>Ein Klecks, Tropfen davon, Läufer.</translation>
   </message>
   <message>
    <source>Finger marks</source>
-   <translation type="unfinished" />
+   <translation>Fingerabdrücke</translation>
   </message>
   <message>
    <source>Ovals with ridges.</source>
-   <translation type="unfinished" />
+   <translation>Ovale mit Rillen.</translation>
   </message>
   <message>
    <source>All of it</source>
-   <translation type="unfinished" />
+   <translation>Alles davon</translation>
   </message>
   <message>
    <source>The rim</source>
-   <translation type="unfinished" />
+   <translation>Der Rand</translation>
   </message>
   <message>
    <source>The middle</source>
-   <translation type="unfinished" />
+   <translation>Die Mitte</translation>
   </message>
   <message>
    <source>Layout</source>
-   <translation type="unfinished" />
+   <translation>Anordnung</translation>
   </message>
   <message>
    <source>Every second row moved, as in a honeycomb, or all in columns.</source>
-   <translation type="unfinished" />
+   <translation>Jede zweite Reihe versetzt wie in einer Wabe, oder alle in Spalten.</translation>
   </message>
   <message>
    <source>Stagger</source>
-   <translation type="unfinished" />
+   <translation>Versatz</translation>
   </message>
   <message>
    <source>How far every second row is moved, against the spacing.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit jede zweite Reihe versetzt ist, gegen den Abstand.</translation>
   </message>
   <message>
    <source>Holes</source>
-   <translation type="unfinished" />
+   <translation>Löcher</translation>
   </message>
   <message>
    <source>Their shape.</source>
-   <translation type="unfinished" />
+   <translation>Ihre Form.</translation>
   </message>
   <message>
    <source>Holes across</source>
-   <translation type="unfinished" />
+   <translation>Löcher quer</translation>
   </message>
   <message>
    <source>Into the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Auf die kürzere Seite.</translation>
   </message>
   <message>
    <source>Hole size</source>
-   <translation type="unfinished" />
+   <translation>Lochgröße</translation>
   </message>
   <message>
    <source>Against the spacing.</source>
-   <translation type="unfinished" />
+   <translation>Gegen den Abstand.</translation>
   </message>
   <message>
    <source>Slot height</source>
-   <translation type="unfinished" />
+   <translation>Schlitzhöhe</translation>
   </message>
   <message>
    <source>Against its length.</source>
-   <translation type="unfinished" />
+   <translation>Gegen seine Länge.</translation>
   </message>
   <message>
    <source>Corner</source>
-   <translation type="unfinished" />
+   <translation>Ecke</translation>
   </message>
   <message>
    <source>Rounds the corners; 1 makes a square hole round.</source>
-   <translation type="unfinished" />
+   <translation>Rundet die Ecken; 1 macht ein eckiges Loch rund.</translation>
   </message>
   <message>
    <source>Of the edge, against the spacing; 0 is as sharp as texels allow.</source>
-   <translation type="unfinished" />
+   <translation>Des Randes, gegen den Abstand; 0 ist so scharf, wie Texel erlauben.</translation>
   </message>
   <message>
    <source>Plate instead of holes</source>
-   <translation type="unfinished" />
+   <translation>Platte statt Löcher</translation>
   </message>
   <message>
    <source>Bright is the plate, dark the holes.</source>
-   <translation type="unfinished" />
+   <translation>Hell ist die Platte, dunkel die Löcher.</translation>
   </message>
   <message>
    <source>Mesh</source>
-   <translation type="unfinished" />
+   <translation>Netz</translation>
   </message>
   <message>
    <source>How its meshes stand.</source>
-   <translation type="unfinished" />
+   <translation>Wie seine Maschen stehen.</translation>
   </message>
   <message>
    <source>Meshes</source>
-   <translation type="unfinished" />
+   <translation>Maschen</translation>
   </message>
   <message>
    <source>Cord</source>
-   <translation type="unfinished" />
+   <translation>Schnur</translation>
   </message>
   <message>
    <source>Its thickness against a mesh.</source>
-   <translation type="unfinished" />
+   <translation>Ihre Dicke gegen eine Masche.</translation>
   </message>
   <message>
    <source>Knots</source>
-   <translation type="unfinished" />
+   <translation>Knoten</translation>
   </message>
   <message>
    <source>How much thicker it is where cords cross.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel dicker es ist, wo Schnüre sich kreuzen.</translation>
   </message>
   <message>
    <source>How high the cords stand, or only where they are.</source>
-   <translation type="unfinished" />
+   <translation>Wie hoch die Schnüre stehen, oder nur, wo sie sind.</translation>
   </message>
   <message>
    <source>Roses</source>
-   <translation type="unfinished" />
+   <translation>Rosen</translation>
   </message>
   <message>
    <source>Petals</source>
-   <translation type="unfinished" />
+   <translation>Blätter</translation>
   </message>
   <message>
    <source>Of each.</source>
-   <translation type="unfinished" />
+   <translation>Von jeder.</translation>
   </message>
   <message>
    <source>Thread</source>
-   <translation type="unfinished" />
+   <translation>Faden</translation>
   </message>
   <message>
    <source>Its thickness against a rose.</source>
-   <translation type="unfinished" />
+   <translation>Seine Dicke gegen eine Rose.</translation>
   </message>
   <message>
    <source>Ground</source>
-   <translation type="unfinished" />
+   <translation>Grund</translation>
   </message>
   <message>
    <source>Meshes of the net between, to a rose.</source>
-   <translation type="unfinished" />
+   <translation>Maschen des Netzes dazwischen, je Rose.</translation>
   </message>
   <message>
    <source>Perforation</source>
-   <translation type="unfinished" />
+   <translation>Lochung</translation>
   </message>
   <message>
    <source>Holes through a plate: a screen, a grille.</source>
-   <translation type="unfinished" />
+   <translation>Löcher durch eine Platte: ein Sieb, ein Gitter.</translation>
   </message>
   <message>
    <source>Net</source>
-   <translation type="unfinished" />
+   <translation>Netz</translation>
   </message>
   <message>
    <source>Cords with knots.</source>
-   <translation type="unfinished" />
+   <translation>Schnüre mit Knoten.</translation>
   </message>
   <message>
    <source>Lace</source>
-   <translation type="unfinished" />
+   <translation>Spitze</translation>
   </message>
   <message>
    <source>Roses in a ground of fine net.</source>
-   <translation type="unfinished" />
+   <translation>Rosen in einem Grund aus feinem Netz.</translation>
   </message>
   <message>
    <source>Staggered</source>
-   <translation type="unfinished" />
+   <translation>Versetzt</translation>
   </message>
   <message>
    <source>In columns</source>
-   <translation type="unfinished" />
+   <translation>In Spalten</translation>
   </message>
   <message>
    <source>Round</source>
-   <translation type="unfinished" />
+   <translation>Rund</translation>
   </message>
   <message>
    <source>Square</source>
-   <translation type="unfinished" />
+   <translation>Eckig</translation>
   </message>
   <message>
    <source>Slots</source>
-   <translation type="unfinished" />
+   <translation>Schlitze</translation>
   </message>
   <message>
    <source>On their points</source>
-   <translation type="unfinished" />
+   <translation>Auf der Spitze</translation>
   </message>
   <message>
    <source>layer “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Ebene „{0}“</translation>
   </message>
   <message>
    <source>Layer “{0}”, {1}: {2}</source>
-   <translation type="unfinished" />
+   <translation>Ebene „{0}“, {1}: {2}</translation>
+  </message>
+  <message>
+   <source>{0} all</source>
+   <translation>{0} alle</translation>
   </message>
   <message>
    <source>Build of layers</source>
-   <translation type="unfinished" />
+   <translation>Aufbau aus Ebenen</translation>
   </message>
   <message>
    <source>Lays a named build over the picture: glass that is dirty, decals that are worn.</source>
-   <translation type="unfinished" />
+   <translation>Legt einen benannten Aufbau über das Bild: schmutziges Glas, abgenutzte Decals.</translation>
   </message>
   <message>
    <source>Clean pane</source>
-   <translation type="unfinished" />
+   <translation>Saubere Scheibe</translation>
   </message>
   <message>
    <source>Build</source>
-   <translation type="unfinished" />
+   <translation>Aufbau</translation>
   </message>
   <message>
    <source>Which build of layers is laid over the picture.</source>
-   <translation type="unfinished" />
+   <translation>Welcher Aufbau aus Ebenen über das Bild gelegt wird.</translation>
   </message>
   <message>
    <source>Fades all of it.</source>
-   <translation type="unfinished" />
+   <translation>Blendet alles davon aus.</translation>
   </message>
   <message>
    <source>a recipe has no other overlays.</source>
-   <translation type="unfinished" />
+   <translation>ein Rezept hat keine anderen Overlays.</translation>
   </message>
   <message>
    <source>Tip</source>
-   <translation type="unfinished" />
+   <translation>Spitze</translation>
   </message>
   <message>
    <source>What it is drawn with.</source>
-   <translation type="unfinished" />
+   <translation>Womit gezeichnet wird.</translation>
   </message>
   <message>
    <source>Stamp</source>
-   <translation type="unfinished" />
+   <translation>Stempel</translation>
   </message>
   <message>
    <source>A picture; its luminance times its alpha is the tip.</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild; seine Luminanz mal sein Alpha ist die Spitze.</translation>
   </message>
   <message>
    <source>Across, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Im Durchmesser, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Spacing</source>
-   <translation type="unfinished" />
+   <translation>Abstand</translation>
   </message>
   <message>
    <source>Between dabs, against the size.</source>
-   <translation type="unfinished" />
+   <translation>Zwischen Tupfern, gegen die Größe.</translation>
   </message>
   <message>
    <source>Whether dabs keep their turn, differ, or follow the stroke.</source>
-   <translation type="unfinished" />
+   <translation>Ob Tupfer ihre Drehung behalten, verschieden sind oder dem Strich folgen.</translation>
   </message>
   <message>
    <source>Scatter</source>
-   <translation type="unfinished" />
+   <translation>Streuung</translation>
   </message>
   <message>
    <source>How far dabs stray, against the size.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit Tupfer abweichen, gegen die Größe.</translation>
   </message>
   <message>
    <source>Flow</source>
-   <translation type="unfinished" />
+   <translation>Fluss</translation>
   </message>
   <message>
    <source>How much one dab leaves.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel ein Tupfer lässt.</translation>
   </message>
   <message>
    <source>The most that a stroke can leave.</source>
-   <translation type="unfinished" />
+   <translation>Das meiste, was ein Strich lassen kann.</translation>
   </message>
   <message>
    <source>Builds up</source>
-   <translation type="unfinished" />
+   <translation>Sammelt sich</translation>
   </message>
   <message>
    <source>Dabs of one stroke add up to more than its flow.</source>
-   <translation type="unfinished" />
+   <translation>Tupfer eines Strichs ergeben mehr als seinen Fluss.</translation>
   </message>
   <message>
    <source>Pressure</source>
-   <translation type="unfinished" />
+   <translation>Druck</translation>
   </message>
   <message>
    <source>What pressing harder does.</source>
-   <translation type="unfinished" />
+   <translation>Was stärkeres Drücken bewirkt.</translation>
   </message>
   <message>
    <source>a point of a stroke lies nowhere</source>
-   <translation type="unfinished" />
+   <translation>ein Punkt eines Strichs liegt nirgends</translation>
   </message>
   <message>
    <source>The points are the corners of an area that is filled.</source>
-   <translation type="unfinished" />
+   <translation>Die Punkte sind die Ecken einer Fläche, die gefüllt wird.</translation>
   </message>
   <message>
    <source>By channel; of a mask, by “mask”.</source>
-   <translation type="unfinished" />
+   <translation>Nach Kanal; bei einer Maske nach „mask“.</translation>
   </message>
   <message>
    <source>Added: light is added, what is there stays.</source>
-   <translation type="unfinished" />
+   <translation>Addiert: Licht kommt hinzu, was da ist, bleibt.</translation>
   </message>
   <message>
    <source>Goes on at the other side.</source>
-   <translation type="unfinished" />
+   <translation>Geht auf der anderen Seite weiter.</translation>
   </message>
   <message>
    <source>Painted on the other half as well.</source>
-   <translation type="unfinished" />
+   <translation>Auch auf der anderen Hälfte gemalt.</translation>
   </message>
   <message>
    <source>It stays on these triangles of the mesh.</source>
-   <translation type="unfinished" />
+   <translation>Es bleibt auf diesen Dreiecken des Netzes.</translation>
   </message>
   <message>
    <source>Hard</source>
-   <translation type="unfinished" />
+   <translation>Hart</translation>
   </message>
   <message>
    <source>Bristles</source>
-   <translation type="unfinished" />
+   <translation>Borsten</translation>
   </message>
   <message>
    <source>Charcoal</source>
-   <translation type="unfinished" />
+   <translation>Kohle</translation>
   </message>
   <message>
    <source>Splatter</source>
-   <translation type="unfinished" />
+   <translation>Spritzen</translation>
   </message>
   <message>
    <source>Kept</source>
-   <translation type="unfinished" />
+   <translation>Gehalten</translation>
   </message>
   <message>
    <source>At random</source>
-   <translation type="unfinished" />
+   <translation>Zufällig</translation>
   </message>
   <message>
    <source>Along the stroke</source>
-   <translation type="unfinished" />
+   <translation>Entlang des Strichs</translation>
   </message>
   <message>
    <source>Size and flow</source>
-   <translation type="unfinished" />
+   <translation>Größe und Fluss</translation>
   </message>
   <message>
    <source>Nothing</source>
-   <translation type="unfinished" />
+   <translation>Nichts</translation>
   </message>
   <message>
    <source>the base</source>
-   <translation type="unfinished" />
+   <translation>der Grund</translation>
   </message>
   <message>
    <source>Plume</source>
-   <translation type="unfinished" />
+   <translation>Fahne</translation>
   </message>
   <message>
    <source>Puff</source>
-   <translation type="unfinished" />
+   <translation>Wölkchen</translation>
   </message>
   <message>
    <source>Low</source>
-   <translation type="unfinished" />
+   <translation>Unten</translation>
   </message>
   <message>
    <source>Near</source>
-   <translation type="unfinished" />
+   <translation>Nah</translation>
   </message>
   <message>
    <source>Figure</source>
-   <translation type="unfinished" />
+   <translation>Figur</translation>
   </message>
   <message>
    <source>Mark</source>
-   <translation type="unfinished" />
+   <translation>Marke</translation>
   </message>
   <message>
    <source>Logo</source>
-   <translation type="unfinished" />
+   <translation>Logo</translation>
   </message>
   <message>
    <source>Smoke</source>
-   <translation type="unfinished" />
+   <translation>Rauch</translation>
   </message>
   <message>
    <source>Additive</source>
-   <translation type="unfinished" />
+   <translation>Additive</translation>
   </message>
   <message>
    <source>Example</source>
-   <translation type="unfinished" />
+   <translation>Beispiel</translation>
   </message>
   <message>
    <source>Behind</source>
-   <translation type="unfinished" />
+   <translation>Dahinter</translation>
   </message>
   <message>
    <source>None</source>
-   <translation type="unfinished" />
+   <translation>Keine</translation>
   </message>
   <message>
    <source>Fade</source>
-   <translation type="unfinished" />
+   <translation>Ausblenden</translation>
   </message>
   <message>
    <source>Erode</source>
-   <translation type="unfinished" />
+   <translation>Abtragen</translation>
   </message>
   <message>
    <source>Erode, soft</source>
-   <translation type="unfinished" />
+   <translation>Abtragen, weich</translation>
   </message>
   <message>
    <source>Erosion</source>
-   <translation type="unfinished" />
+   <translation>Erosion</translation>
   </message>
   <message>
    <source>How it wears away: evenly, or its faintest parts first.</source>
-   <translation type="unfinished" />
+   <translation>Wie es sich abträgt: gleichmäßig, oder das Blasseste zuerst.</translation>
   </message>
   <message>
    <source>Worn</source>
-   <translation type="unfinished" />
+   <translation>Abgetragen</translation>
   </message>
   <message>
    <source>How far it has worn away; all of it at 1.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit es abgetragen ist; bei 1 alles.</translation>
   </message>
   <message>
    <source>Width of the edge that is left, in alpha.</source>
-   <translation type="unfinished" />
+   <translation>Breite des Rands, der bleibt, in Alpha.</translation>
   </message>
   <message>
    <source>Driven by</source>
-   <translation type="unfinished" />
+   <translation>Folgt</translation>
   </message>
   <message>
    <source>The slider; the tint's alpha: opacity then wears it away instead of fading it; or the life of each particle.</source>
-   <translation type="unfinished" />
+   <translation>Dem Schieber; dem Alpha der Tönung: Deckkraft trägt dann ab statt auszublenden; oder dem Leben jedes Teilchens.</translation>
   </message>
   <message>
    <source>Two tones</source>
-   <translation type="unfinished" />
+   <translation>Zwei Töne</translation>
   </message>
   <message>
    <source>One colour where a channel lies above a threshold, another below it.</source>
-   <translation type="unfinished" />
+   <translation>Eine Farbe, wo ein Kanal über einer Schwelle liegt, eine andere darunter.</translation>
   </message>
   <message>
    <source>Channel</source>
-   <translation type="unfinished" />
+   <translation>Kanal</translation>
   </message>
   <message>
    <source>Which channel decides.</source>
-   <translation type="unfinished" />
+   <translation>Welcher Kanal entscheidet.</translation>
   </message>
   <message>
    <source>Threshold</source>
-   <translation type="unfinished" />
+   <translation>Schwelle</translation>
   </message>
   <message>
    <source>Where the one colour ends and the other begins, as a display value.</source>
-   <translation type="unfinished" />
+   <translation>Wo die eine Farbe endet und die andere beginnt, als Anzeigewert.</translation>
   </message>
   <message>
    <source>Band</source>
-   <translation type="unfinished" />
+   <translation>Band</translation>
   </message>
   <message>
    <source>Width of the band between.</source>
-   <translation type="unfinished" />
+   <translation>Breite des Bands dazwischen.</translation>
   </message>
   <message>
    <source>Above</source>
-   <translation type="unfinished" />
+   <translation>Darüber</translation>
   </message>
   <message>
    <source>Colour where the channel is above.</source>
-   <translation type="unfinished" />
+   <translation>Farbe, wo der Kanal darüber liegt.</translation>
   </message>
   <message>
    <source>Below</source>
-   <translation type="unfinished" />
+   <translation>Darunter</translation>
   </message>
   <message>
    <source>Colour where the channel is below.</source>
-   <translation type="unfinished" />
+   <translation>Farbe, wo der Kanal darunter liegt.</translation>
   </message>
   <message>
    <source>Recolour</source>
-   <translation type="unfinished" />
+   <translation>Umfärben</translation>
   </message>
   <message>
    <source>Each channel of the picture gets a colour of its own; they are added up.</source>
-   <translation type="unfinished" />
+   <translation>Jeder Kanal des Bilds bekommt eine eigene Farbe; sie werden addiert.</translation>
   </message>
   <message>
    <source>Red as</source>
-   <translation type="unfinished" />
+   <translation>Rot als</translation>
   </message>
   <message>
    <source>Colour of the red channel.</source>
-   <translation type="unfinished" />
+   <translation>Farbe des roten Kanals.</translation>
   </message>
   <message>
    <source>Green as</source>
-   <translation type="unfinished" />
+   <translation>Grün als</translation>
   </message>
   <message>
    <source>Colour of the green channel.</source>
-   <translation type="unfinished" />
+   <translation>Farbe des grünen Kanals.</translation>
   </message>
   <message>
    <source>Blue as</source>
-   <translation type="unfinished" />
+   <translation>Blau als</translation>
   </message>
   <message>
    <source>Colour of the blue channel.</source>
-   <translation type="unfinished" />
+   <translation>Farbe des blauen Kanals.</translation>
   </message>
   <message>
    <source>How far a scrolling noise bends the picture, as a share of it; 0: not.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit ein laufendes Rauschen das Bild verbiegt, als Anteil davon; 0: nicht.</translation>
   </message>
   <message>
    <source>How often the noise goes into the picture.</source>
-   <translation type="unfinished" />
+   <translation>Wie oft das Rauschen ins Bild geht.</translation>
   </message>
   <message>
    <source>Speed right</source>
-   <translation type="unfinished" />
+   <translation>Tempo rechts</translation>
   </message>
   <message>
    <source>Features a second that the noise scrolls to the right.</source>
-   <translation type="unfinished" />
+   <translation>Merkmale in der Sekunde, um die das Rauschen nach rechts läuft.</translation>
   </message>
   <message>
    <source>Speed up</source>
-   <translation type="unfinished" />
+   <translation>Tempo aufwärts</translation>
   </message>
   <message>
    <source>Features a second that the noise scrolls upwards.</source>
-   <translation type="unfinished" />
+   <translation>Merkmale in der Sekunde, um die das Rauschen nach oben läuft.</translation>
   </message>
   <message>
    <source>Moment</source>
-   <translation type="unfinished" />
+   <translation>Moment</translation>
   </message>
   <message>
    <source>Second of the movement that is shown.</source>
-   <translation type="unfinished" />
+   <translation>Sekunde der Bewegung, die zu sehen ist.</translation>
   </message>
   <message>
    <source>Held at</source>
-   <translation type="unfinished" />
+   <translation>Gehalten bei</translation>
   </message>
   <message>
    <source>An edge where nothing is bent: a flame stays on its nozzle.</source>
-   <translation type="unfinished" />
+   <translation>Ein Rand, an dem nichts verbogen wird: eine Flamme bleibt auf ihrer Düse.</translation>
   </message>
   <message>
    <source>Each its own</source>
-   <translation type="unfinished" />
+   <translation>Jedes für sich</translation>
   </message>
   <message>
    <source>Every placement has a noise of its own.</source>
-   <translation type="unfinished" />
+   <translation>Jede Platzierung hat ihr eigenes Rauschen.</translation>
   </message>
   <message>
    <source>Halo</source>
-   <translation type="unfinished" />
+   <translation>Halo</translation>
   </message>
   <message>
    <source>Light from a channel of the picture, added; 0: none.</source>
-   <translation type="unfinished" />
+   <translation>Licht aus einem Kanal des Bilds, addiert; 0: keins.</translation>
   </message>
   <message>
    <source>Which channel glows.</source>
-   <translation type="unfinished" />
+   <translation>Welcher Kanal leuchtet.</translation>
   </message>
   <message>
    <source>Halo colour</source>
-   <translation type="unfinished" />
+   <translation>Halofarbe</translation>
   </message>
   <message>
    <source>Colour of that light.</source>
-   <translation type="unfinished" />
+   <translation>Farbe dieses Lichts.</translation>
   </message>
   <message>
    <source>Glass</source>
-   <translation type="unfinished" />
+   <translation>Glas</translation>
   </message>
   <message>
    <source>Its edges cover more and mirror more than its face, by the angle of view.</source>
-   <translation type="unfinished" />
+   <translation>Seine Ränder decken und spiegeln mehr als seine Fläche, je nach Blickwinkel.</translation>
   </message>
   <message>
    <source>Index</source>
-   <translation type="unfinished" />
+   <translation>Index</translation>
   </message>
   <message>
    <source>Index of refraction: window glass 1.52, water 1.33.</source>
-   <translation type="unfinished" />
+   <translation>Brechungsindex: Fensterglas 1,52, Wasser 1,33.</translation>
   </message>
   <message>
    <source>Index at the edge</source>
-   <translation type="unfinished" />
+   <translation>Index am Rand</translation>
   </message>
   <message>
    <source>Index of refraction where it is seen at a grazing angle.</source>
-   <translation type="unfinished" />
+   <translation>Brechungsindex, wo es streifend gesehen wird.</translation>
   </message>
   <message>
    <source>Edge opacity</source>
-   <translation type="unfinished" />
+   <translation>Randdeckkraft</translation>
   </message>
   <message>
    <source>Opacity at a grazing angle; the face keeps its own.</source>
-   <translation type="unfinished" />
+   <translation>Deckkraft bei streifendem Blick; die Fläche behält ihre.</translation>
   </message>
   <message>
    <source>Edge colour</source>
-   <translation type="unfinished" />
+   <translation>Randfarbe</translation>
   </message>
   <message>
    <source>Colour at a grazing angle.</source>
-   <translation type="unfinished" />
+   <translation>Farbe bei streifendem Blick.</translation>
   </message>
   <message>
    <source>How far light goes through it, bent, before it sees what lies behind; 0: straight on.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit Licht gebrochen hindurchgeht, ehe es sieht, was dahinter liegt; 0: geradeaus.</translation>
   </message>
   <message>
    <source>Body</source>
-   <translation type="unfinished" />
+   <translation>Körper</translation>
   </message>
   <message>
    <source>A thin pane has two faces and lets light go on as it came; in a solid body it stays bent.</source>
-   <translation type="unfinished" />
+   <translation>Eine dünne Scheibe hat zwei Flächen und lässt Licht weitergehen, wie es kam; in einem massiven Körper bleibt es gebrochen.</translation>
   </message>
   <message>
    <source>Frosted</source>
-   <translation type="unfinished" />
+   <translation>Mattiert</translation>
   </message>
   <message>
    <source>Blurs what lies behind, by its roughness.</source>
-   <translation type="unfinished" />
+   <translation>Macht unscharf, was dahinter liegt, nach seiner Rauheit.</translation>
   </message>
   <message>
    <source>Edge coloured</source>
-   <translation type="unfinished" />
+   <translation>Rand gefärbt</translation>
   </message>
   <message>
    <source>How far the edge takes that colour.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit der Rand diese Farbe annimmt.</translation>
   </message>
   <message>
    <source>Contact fade</source>
-   <translation type="unfinished" />
+   <translation>Weicher Kontakt</translation>
   </message>
   <message>
    <source>Fades over this distance before it meets something solid: no hard line where smoke meets the floor; 0: not.</source>
-   <translation type="unfinished" />
+   <translation>Blendet über diese Strecke aus, ehe es Festes trifft: keine harte Linie, wo Rauch den Boden trifft; 0: nicht.</translation>
   </message>
   <message>
    <source>Broken up</source>
-   <translation type="unfinished" />
+   <translation>Aufgebrochen</translation>
   </message>
   <message>
    <source>How much of it a noise or a picture eats away: all that lies below this; 0: nothing, 1: all.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel davon ein Rauschen oder Bild wegfrisst: alles, was darunter liegt; 0: nichts, 1: alles.</translation>
   </message>
   <message>
    <source>Edge</source>
-   <translation type="unfinished" />
+   <translation>Rand</translation>
   </message>
   <message>
    <source>Width of the edges that it eats.</source>
-   <translation type="unfinished" />
+   <translation>Breite der Ränder, die es frisst.</translation>
   </message>
   <message>
    <source>Another number, another noise.</source>
-   <translation type="unfinished" />
+   <translation>Eine andere Zahl, ein anderes Rauschen.</translation>
   </message>
   <message>
    <source>Colour of it</source>
-   <translation type="unfinished" />
+   <translation>Seine Farbe</translation>
   </message>
   <message>
    <source>How far the surface takes the decal's colour.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit die Fläche die Farbe des Decals annimmt.</translation>
   </message>
   <message>
    <source>Gloss of it</source>
-   <translation type="unfinished" />
+   <translation>Sein Glanz</translation>
   </message>
   <message>
    <source>How far the surface takes the decal's roughness and metal.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit die Fläche Rauheit und Metall des Decals annimmt.</translation>
   </message>
   <message>
    <source>Bumps of it</source>
-   <translation type="unfinished" />
+   <translation>Seine Beulen</translation>
   </message>
   <message>
    <source>How far the surface takes the decal's normals.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit die Fläche die Normalen des Decals annimmt.</translation>
   </message>
   <message>
    <source>Glow of it</source>
-   <translation type="unfinished" />
+   <translation>Sein Leuchten</translation>
   </message>
   <message>
    <source>How much of the decal's own light the surface gives off.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel vom eigenen Licht des Decals die Fläche abgibt.</translation>
   </message>
   <message>
    <source>Raised</source>
-   <translation type="unfinished" />
+   <translation>Erhaben</translation>
   </message>
   <message>
    <source>Its alpha stands out of the surface, or lies sunk in it below 0.</source>
-   <translation type="unfinished" />
+   <translation>Sein Alpha steht aus der Fläche heraus oder liegt unter 0 darin versenkt.</translation>
   </message>
   <message>
    <source>Dots</source>
-   <translation type="unfinished" />
+   <translation>Punkte</translation>
   </message>
   <message>
    <source>An ordered matrix on the screen, or a hash anchored to the surface, which stays with it.</source>
-   <translation type="unfinished" />
+   <translation>Eine geordnete Matrix auf dem Schirm oder ein Hash, der an der Fläche haftet.</translation>
   </message>
   <message>
    <source>Eaten by</source>
-   <translation type="unfinished" />
+   <translation>Gefressen von</translation>
   </message>
   <message>
    <source>A channel of any picture or overlay, its dark parts first; a number: a noise.</source>
-   <translation type="unfinished" />
+   <translation>Ein Kanal eines Bilds oder Overlays, das Dunkle zuerst; eine Zahl: ein Rauschen.</translation>
   </message>
   <message>
    <source>Slider</source>
-   <translation type="unfinished" />
+   <translation>Schieber</translation>
   </message>
   <message>
    <source>Tint's alpha</source>
-   <translation type="unfinished" />
+   <translation>Alpha der Tönung</translation>
   </message>
   <message>
    <source>A particle's life</source>
-   <translation type="unfinished" />
+   <translation>Leben eines Teilchens</translation>
   </message>
   <message>
    <source>Top</source>
-   <translation type="unfinished" />
+   <translation>Oben</translation>
   </message>
   <message>
    <source>Bottom</source>
-   <translation type="unfinished" />
+   <translation>Unten</translation>
   </message>
   <message>
    <source>Thin pane</source>
-   <translation type="unfinished" />
+   <translation>Dünne Scheibe</translation>
   </message>
   <message>
    <source>Solid body</source>
-   <translation type="unfinished" />
+   <translation>Massiver Körper</translation>
   </message>
   <message>
    <source>Screen matrix</source>
-   <translation type="unfinished" />
+   <translation>Schirmmatrix</translation>
   </message>
   <message>
    <source>Surface hash</source>
-   <translation type="unfinished" />
+   <translation>Flächenhash</translation>
   </message>
   <message>
    <source>Whole object</source>
-   <translation type="unfinished" />
+   <translation>Ganzes Objekt</translation>
   </message>
   <message>
    <source>Nearest point</source>
-   <translation type="unfinished" />
+   <translation>Nächster Punkt</translation>
   </message>
   <message>
    <source>Each placement</source>
-   <translation type="unfinished" />
+   <translation>Jede Platzierung</translation>
   </message>
   <message>
    <source>Each triangle</source>
-   <translation type="unfinished" />
+   <translation>Jedes Dreieck</translation>
   </message>
   <message>
    <source>How steep bumps are; below zero they are dents.</source>
-   <translation type="unfinished" />
+   <translation>Wie steil Beulen sind; unter null sind es Dellen.</translation>
   </message>
   <message>
    <source>Which way the normal map's second channel counts; the wrong one turns bumps into dents.</source>
-   <translation type="unfinished" />
+   <translation>Wohin der zweite Kanal der Normalenkarte zählt; der falsche macht Beulen zu Dellen.</translation>
   </message>
   <message>
    <source>Glow</source>
-   <translation type="unfinished" />
+   <translation>Leuchten</translation>
   </message>
   <message>
    <source>Light that the surface gives off by itself, unlike a tint also in the dark.</source>
-   <translation type="unfinished" />
+   <translation>Licht, das die Fläche selbst abgibt, anders als eine Tönung auch im Dunkeln.</translation>
   </message>
   <message>
    <source>Glow colour</source>
-   <translation type="unfinished" />
+   <translation>Leuchtfarbe</translation>
   </message>
   <message>
    <source>Which of the mesh's UV sets is read.</source>
-   <translation type="unfinished" />
+   <translation>Welches UV-Set des Netzes gelesen wird.</translation>
   </message>
   <message>
    <source>How often the picture goes into the surface.</source>
-   <translation type="unfinished" />
+   <translation>Wie oft das Bild auf die Fläche geht.</translation>
   </message>
   <message>
    <source>Moves the picture over the surface, as a share of its width.</source>
-   <translation type="unfinished" />
+   <translation>Schiebt das Bild über die Fläche, als Anteil der Breite.</translation>
   </message>
   <message>
    <source>Moves the picture over the surface, as a share of its height.</source>
-   <translation type="unfinished" />
+   <translation>Schiebt das Bild über die Fläche, als Anteil der Höhe.</translation>
   </message>
   <message>
    <source>Turns the picture round its middle.</source>
-   <translation type="unfinished" />
+   <translation>Dreht das Bild um seine Mitte.</translation>
   </message>
   <message>
    <source>How the overlay meets what lies behind it.</source>
-   <translation type="unfinished" />
+   <translation>Wie das Overlay trifft, was dahinter liegt.</translation>
   </message>
   <message>
    <source>Cutoff</source>
-   <translation type="unfinished" />
+   <translation>Schwelle</translation>
   </message>
   <message>
    <source>Cutout keeps texels from this alpha on; lower closes holes, higher opens them.</source>
-   <translation type="unfinished" />
+   <translation>Cutout behält Texel ab diesem Alpha; kleiner schließt Löcher, größer öffnet sie.</translation>
   </message>
   <message>
    <source>Multiplies alpha: fades the whole overlay.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Alpha mal: blendet das ganze Overlay aus.</translation>
   </message>
   <message>
    <source>Tint</source>
-   <translation type="unfinished" />
+   <translation>Tönung</translation>
   </message>
   <message>
    <source>Multiplies colour in linear light; white leaves it alone.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Farbe in linearem Licht mal; Weiß lässt sie.</translation>
   </message>
   <message>
    <source>Takes particles' tint</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Teilchentönung</translation>
   </message>
   <message>
    <source>Colours that an effect gives its particles multiply its own; off: they change nothing, as in a material without vertex colour.</source>
-   <translation type="unfinished" />
+   <translation>Farben, die ein Effekt seinen Teilchen gibt, nehmen die eigene mal; aus: sie bewirken nichts, wie in einem Material ohne Eckenfarbe.</translation>
   </message>
   <message>
    <source>Lit by the dock</source>
-   <translation type="unfinished" />
+   <translation>Licht des Docks</translation>
   </message>
   <message>
    <source>Light and shadow fall on it as on the surfaces around it; off for things that shine by themselves.</source>
-   <translation type="unfinished" />
+   <translation>Licht und Schatten fallen darauf wie auf die Flächen ringsum; aus für das, was von selbst leuchtet.</translation>
   </message>
   <message>
    <source>Depth test</source>
-   <translation type="unfinished" />
+   <translation>Tiefentest</translation>
   </message>
   <message>
    <source>Hidden by nearer surfaces; off draws through them.</source>
-   <translation type="unfinished" />
+   <translation>Von näheren Flächen verdeckt; aus zeichnet hindurch.</translation>
   </message>
   <message>
    <source>Depth write</source>
-   <translation type="unfinished" />
+   <translation>Tiefe schreiben</translation>
   </message>
   <message>
    <source>Hides what is drawn later behind it, even through its clear parts.</source>
-   <translation type="unfinished" />
+   <translation>Verdeckt, was später dahinter gezeichnet wird, auch durch seine klaren Teile.</translation>
   </message>
   <message>
    <source>Depth bias</source>
-   <translation type="unfinished" />
+   <translation>Tiefenversatz</translation>
   </message>
   <message>
    <source>Moves it towards the eye for the depth test only; keeps a decal from flickering into its surface.</source>
-   <translation type="unfinished" />
+   <translation>Rückt es nur für den Tiefentest zum Auge; ein Decal flackert dann nicht in seine Fläche.</translation>
   </message>
   <message>
    <source>Depth first</source>
-   <translation type="unfinished" />
+   <translation>Tiefe zuerst</translation>
   </message>
   <message>
    <source>Its depth is laid before its colour, so that of a see-through figure only the nearest surface shows, never one through another.</source>
-   <translation type="unfinished" />
+   <translation>Seine Tiefe wird vor seiner Farbe gelegt, sodass von einer durchsichtigen Figur nur die nächste Fläche zu sehen ist, nie eine durch die andere.</translation>
   </message>
   <message>
    <source>Slope bias</source>
-   <translation type="unfinished" />
+   <translation>Schrägversatz</translation>
   </message>
   <message>
    <source>The same, by how it leans: so many times its change of depth from pixel to pixel.</source>
-   <translation type="unfinished" />
+   <translation>Dasselbe nach der Neigung: so viele Male die Änderung der Tiefe von Pixel zu Pixel.</translation>
   </message>
   <message>
    <source>Both faces</source>
-   <translation type="unfinished" />
+   <translation>Beide Seiten</translation>
   </message>
   <message>
    <source>Seen from behind as well.</source>
-   <translation type="unfinished" />
+   <translation>Auch von hinten zu sehen.</translation>
   </message>
   <message>
    <source>Back ones first</source>
-   <translation type="unfinished" />
+   <translation>Hintere zuerst</translation>
   </message>
   <message>
    <source>Faces seen from behind are drawn before the others: right for closed see-through things such as a bottle.</source>
-   <translation type="unfinished" />
+   <translation>Flächen, die von hinten gesehen werden, kommen vor den anderen: richtig für geschlossene durchsichtige Dinge wie eine Flasche.</translation>
   </message>
   <message>
    <source>Distance by</source>
-   <translation type="unfinished" />
+   <translation>Abstand nach</translation>
   </message>
   <message>
    <source>What counts as its distance where the order goes from far to near.</source>
-   <translation type="unfinished" />
+   <translation>Was als Abstand zählt, wo die Reihenfolge von fern nach nah geht.</translation>
   </message>
   <message>
    <source>Groups are drawn in this order, whatever the distance.</source>
-   <translation type="unfinished" />
+   <translation>Gruppen werden in dieser Reihenfolge gezeichnet, gleich wie weit sie sind.</translation>
   </message>
   <message>
    <source>Order nudge</source>
-   <translation type="unfinished" />
+   <translation>Rang</translation>
   </message>
   <message>
    <source>Within its group: higher is drawn later, over the others.</source>
-   <translation type="unfinished" />
+   <translation>In seiner Gruppe: höher wird später gezeichnet, über den anderen.</translation>
   </message>
   <message>
    <source>Repeat</source>
-   <translation type="unfinished" />
+   <translation>Wiederholen</translation>
   </message>
   <message>
    <source>Beyond its border the texture repeats; off holds the border texel.</source>
-   <translation type="unfinished" />
+   <translation>Jenseits des Rands wiederholt sich die Textur; aus hält den Randtexel.</translation>
   </message>
   <message>
    <source>First</source>
-   <translation type="unfinished" />
+   <translation>Erstes</translation>
   </message>
   <message>
    <source>Second</source>
-   <translation type="unfinished" />
+   <translation>Zweites</translation>
   </message>
   <message>
    <source>Decal</source>
-   <translation type="unfinished" />
+   <translation>Decal</translation>
   </message>
   <message>
    <source>A number</source>
-   <translation type="unfinished" />
+   <translation>Eine Zahl</translation>
   </message>
   <message>
    <source>Own picture</source>
-   <translation type="unfinished" />
+   <translation>Eigenes Bild</translation>
   </message>
   <message>
    <source>An overlay</source>
-   <translation type="unfinished" />
+   <translation>Ein Overlay</translation>
   </message>
   <message>
    <source>A number for the whole surface, or a channel that varies over it.</source>
-   <translation type="unfinished" />
+   <translation>Eine Zahl für die ganze Fläche, oder ein Kanal, der über sie hin wechselt.</translation>
   </message>
   <message>
    <source>Which channel is read.</source>
-   <translation type="unfinished" />
+   <translation>Welcher Kanal gelesen wird.</translation>
   </message>
   <message>
    <source>One minus the channel: smoothness read as roughness, say.</source>
-   <translation type="unfinished" />
+   <translation>Eins minus der Kanal: Glätte als Rauheit gelesen etwa.</translation>
   </message>
   <message>
    <source>The number; a channel is multiplied by it.</source>
-   <translation type="unfinished" />
+   <translation>Die Zahl; ein Kanal wird mit ihr malgenommen.</translation>
   </message>
   <message>
    <source>Overlay</source>
-   <translation type="unfinished" />
+   <translation>Overlay</translation>
   </message>
   <message>
    <source>The overlay whose result is read.</source>
-   <translation type="unfinished" />
+   <translation>Das Overlay, dessen Ergebnis gelesen wird.</translation>
   </message>
   <message>
    <source>Relative to the project file, or absolute.</source>
-   <translation type="unfinished" />
+   <translation>Relativ zur Projektdatei oder absolut.</translation>
   </message>
   <message>
    <source>Until then {0} particles would be born; {1} are followed at most.</source>
-   <translation type="unfinished" />
+   <translation>Bis dahin würden {0} Teilchen geboren; höchstens {1} werden verfolgt.</translation>
   </message>
   <message>
    <source>a curve has 1 to {0} points</source>
-   <translation type="unfinished" />
+   <translation>eine Kurve hat 1 bis {0} Punkte</translation>
   </message>
   <message>
    <source>the points of a curve must rise from 0 to 1</source>
-   <translation type="unfinished" />
+   <translation>die Punkte einer Kurve müssen von 0 bis 1 steigen</translation>
   </message>
   <message>
    <source>Smooth between the points, or straight.</source>
-   <translation type="unfinished" />
+   <translation>Glatt zwischen den Punkten oder gerade.</translation>
   </message>
   <message>
    <source>a ramp has 1 to {0} stops</source>
-   <translation type="unfinished" />
+   <translation>ein Verlauf hat 1 bis {0} Stopps</translation>
   </message>
   <message>
    <source>the stops of a ramp must rise</source>
-   <translation type="unfinished" />
+   <translation>die Stopps eines Verlaufs müssen steigen</translation>
   </message>
   <message>
    <source>Point</source>
-   <translation type="unfinished" />
+   <translation>Punkt</translation>
   </message>
   <message>
    <source>Sphere</source>
-   <translation type="unfinished" />
+   <translation>Kugel</translation>
   </message>
   <message>
    <source>Half sphere</source>
-   <translation type="unfinished" />
+   <translation>Halbkugel</translation>
   </message>
   <message>
    <source>Disc</source>
-   <translation type="unfinished" />
+   <translation>Scheibe</translation>
   </message>
   <message>
    <source>Ring</source>
-   <translation type="unfinished" />
+   <translation>Ring</translation>
   </message>
   <message>
    <source>Box</source>
-   <translation type="unfinished" />
+   <translation>Quader</translation>
   </message>
   <message>
    <source>Line</source>
-   <translation type="unfinished" />
+   <translation>Linie</translation>
   </message>
   <message>
    <source>A mesh's surface</source>
-   <translation type="unfinished" />
+   <translation>Fläche eines Netzes</translation>
   </message>
   <message>
    <source>m/s</source>
-   <translation type="unfinished" />
+   <translation>m/s</translation>
   </message>
   <message>
    <source>°/s</source>
-   <translation type="unfinished" />
+   <translation>°/s</translation>
   </message>
   <message>
    <source>Rate</source>
-   <translation type="unfinished" />
+   <translation>Rate</translation>
   </message>
   <message>
    <source>Particles a second.</source>
-   <translation type="unfinished" />
+   <translation>Teilchen in der Sekunde.</translation>
   </message>
   <message>
    <source>Runs</source>
-   <translation type="unfinished" />
+   <translation>Läuft</translation>
   </message>
   <message>
    <source>How often it goes through its duration.</source>
-   <translation type="unfinished" />
+   <translation>Wie oft es seine Dauer durchläuft.</translation>
   </message>
   <message>
    <source>Times</source>
-   <translation type="unfinished" />
+   <translation>Male</translation>
   </message>
   <message>
    <source>Duration</source>
-   <translation type="unfinished" />
+   <translation>Dauer</translation>
   </message>
   <message>
    <source>Seconds of a run.</source>
-   <translation type="unfinished" />
+   <translation>Sekunden eines Laufs.</translation>
   </message>
   <message>
    <source>Delay</source>
-   <translation type="unfinished" />
+   <translation>Verzug</translation>
   </message>
   <message>
    <source>Seconds before the first run.</source>
-   <translation type="unfinished" />
+   <translation>Sekunden vor dem ersten Lauf.</translation>
   </message>
   <message>
    <source>At most</source>
-   <translation type="unfinished" />
+   <translation>Höchstens</translation>
   </message>
   <message>
    <source>Particles that may live at once; while there are so many, none is born.</source>
-   <translation type="unfinished" />
+   <translation>Teilchen, die zugleich leben dürfen; solange es so viele sind, wird keins geboren.</translation>
   </message>
   <message>
    <source>Runs already</source>
-   <translation type="unfinished" />
+   <translation>Läuft schon</translation>
   </message>
   <message>
    <source>At the beginning it is as though it had been running for long.</source>
-   <translation type="unfinished" />
+   <translation>Am Anfang ist es, als liefe es schon lange.</translation>
   </message>
   <message>
    <source>Born in</source>
-   <translation type="unfinished" />
+   <translation>Geboren in</translation>
   </message>
   <message>
    <source>Where particles are born.</source>
-   <translation type="unfinished" />
+   <translation>Wo Teilchen geboren werden.</translation>
   </message>
   <message>
    <source>Skin only</source>
-   <translation type="unfinished" />
+   <translation>Nur Haut</translation>
   </message>
   <message>
    <source>Born on its surface, not inside.</source>
-   <translation type="unfinished" />
+   <translation>Auf der Oberfläche geboren, nicht innen.</translation>
   </message>
   <message>
    <source>Goes</source>
-   <translation type="unfinished" />
+   <translation>Geht</translation>
   </message>
   <message>
    <source>Which way particles set out.</source>
-   <translation type="unfinished" />
+   <translation>Wohin Teilchen aufbrechen.</translation>
   </message>
   <message>
    <source>Cone</source>
-   <translation type="unfinished" />
+   <translation>Kegel</translation>
   </message>
   <message>
    <source>Degrees from the axis.</source>
-   <translation type="unfinished" />
+   <translation>Grad von der Achse.</translation>
   </message>
   <message>
    <source>Life</source>
-   <translation type="unfinished" />
+   <translation>Leben</translation>
   </message>
   <message>
    <source>Seconds.</source>
-   <translation type="unfinished" />
+   <translation>Sekunden.</translation>
   </message>
   <message>
    <source>Metres.</source>
-   <translation type="unfinished" />
+   <translation>Meter.</translation>
   </message>
   <message>
    <source>Speed</source>
-   <translation type="unfinished" />
+   <translation>Tempo</translation>
   </message>
   <message>
    <source>Turn</source>
-   <translation type="unfinished" />
+   <translation>Drehung</translation>
   </message>
   <message>
    <source>Degrees in its own plane.</source>
-   <translation type="unfinished" />
+   <translation>Grad in der eigenen Ebene.</translation>
   </message>
   <message>
    <source>Spin</source>
-   <translation type="unfinished" />
+   <translation>Drall</translation>
   </message>
   <message>
    <source>Degrees a second.</source>
-   <translation type="unfinished" />
+   <translation>Grad in der Sekunde.</translation>
   </message>
   <message>
    <source>Multiplies alpha.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Alpha mal.</translation>
   </message>
   <message>
    <source>Which frame of a sheet it shows.</source>
-   <translation type="unfinished" />
+   <translation>Welches Bild eines Bogens es zeigt.</translation>
   </message>
   <message>
    <source>Gravity</source>
-   <translation type="unfinished" />
+   <translation>Schwerkraft</translation>
   </message>
   <message>
    <source>Share of the earth's that pulls it down; below 0 it rises.</source>
-   <translation type="unfinished" />
+   <translation>Anteil der Erdschwere, die es hinabzieht; unter 0 steigt es.</translation>
   </message>
   <message>
    <source>Drag</source>
-   <translation type="unfinished" />
+   <translation>Widerstand</translation>
   </message>
   <message>
    <source>Share of its speed that it loses, each second.</source>
-   <translation type="unfinished" />
+   <translation>Anteil des Tempos, den es verliert, jede Sekunde.</translation>
   </message>
   <message>
    <source>Speed limit</source>
-   <translation type="unfinished" />
+   <translation>Höchsttempo</translation>
   </message>
   <message>
    <source>Never quicker than this; 0: as it comes.</source>
-   <translation type="unfinished" />
+   <translation>Nie schneller als das; 0: wie es kommt.</translation>
   </message>
   <message>
    <source>Degrees a second round the effect's axis.</source>
-   <translation type="unfinished" />
+   <translation>Grad in der Sekunde um die Achse des Effekts.</translation>
   </message>
   <message>
    <source>Drift</source>
-   <translation type="unfinished" />
+   <translation>Drift</translation>
   </message>
   <message>
    <source>Carried about by a noise, at most so quickly.</source>
-   <translation type="unfinished" />
+   <translation>Von einem Rauschen umhergetragen, höchstens so schnell.</translation>
   </message>
   <message>
    <source>Drift's features</source>
-   <translation type="unfinished" />
+   <translation>Drift: Merkmale</translation>
   </message>
   <message>
    <source>To a metre.</source>
-   <translation type="unfinished" />
+   <translation>Je Meter.</translation>
   </message>
   <message>
    <source>Drift's change</source>
-   <translation type="unfinished" />
+   <translation>Drift: Wandel</translation>
   </message>
   <message>
    <source>How quickly the noise changes.</source>
-   <translation type="unfinished" />
+   <translation>Wie schnell das Rauschen sich ändert.</translation>
   </message>
   <message>
    <source>Wind</source>
-   <translation type="unfinished" />
+   <translation>Wind</translation>
   </message>
   <message>
    <source>How quickly it takes on the wind of the stage; 0: not.</source>
-   <translation type="unfinished" />
+   <translation>Wie schnell es den Wind der Bühne annimmt; 0: nicht.</translation>
   </message>
   <message>
    <source>At solids</source>
-   <translation type="unfinished" />
+   <translation>An Festem</translation>
   </message>
   <message>
    <source>What it does where it meets something solid.</source>
-   <translation type="unfinished" />
+   <translation>Was es tut, wo es Festes trifft.</translation>
   </message>
   <message>
    <source>Bounce</source>
-   <translation type="unfinished" />
+   <translation>Abprall</translation>
   </message>
   <message>
    <source>Share of its speed that it comes back with.</source>
-   <translation type="unfinished" />
+   <translation>Anteil des Tempos, mit dem es zurückkommt.</translation>
   </message>
   <message>
    <source>Rub</source>
-   <translation type="unfinished" />
+   <translation>Reibung</translation>
   </message>
   <message>
    <source>Share of its speed along the surface that it loses.</source>
-   <translation type="unfinished" />
+   <translation>Anteil des Tempos entlang der Fläche, den es verliert.</translation>
   </message>
   <message>
    <source>How each stands.</source>
-   <translation type="unfinished" />
+   <translation>Wie jedes steht.</translation>
   </message>
   <message>
    <source>Stretched by</source>
-   <translation type="unfinished" />
+   <translation>Gestreckt um</translation>
   </message>
   <message>
    <source>Metres longer for each metre a second.</source>
-   <translation type="unfinished" />
+   <translation>Meter länger je Meter in der Sekunde.</translation>
   </message>
   <message>
    <source>Yaw</source>
-   <translation type="unfinished" />
+   <translation>Gieren</translation>
   </message>
   <message>
    <source>Which way fixed ones face.</source>
-   <translation type="unfinished" />
+   <translation>Wohin feste schauen.</translation>
   </message>
   <message>
    <source>Pitch</source>
-   <translation type="unfinished" />
+   <translation>Nicken</translation>
   </message>
   <message>
    <source>Forces</source>
-   <translation type="unfinished" />
+   <translation>Kräfte</translation>
   </message>
   <message>
    <source>Gravity, acceleration and swirl in the world's axes, or in the effect's own.</source>
-   <translation type="unfinished" />
+   <translation>Schwerkraft, Beschleunigung und Wirbel in den Achsen der Welt oder des Effekts.</translation>
   </message>
   <message>
    <source>Drawn</source>
-   <translation type="unfinished" />
+   <translation>Gezeichnet</translation>
   </message>
   <message>
    <source>Which of its particles come first.</source>
-   <translation type="unfinished" />
+   <translation>Welche seiner Teilchen zuerst kommen.</translation>
   </message>
   <message>
    <source>Among the effect's parts and everything else: higher is drawn later.</source>
-   <translation type="unfinished" />
+   <translation>Unter den Teilen des Effekts und allem anderen: höher wird später gezeichnet.</translation>
   </message>
   <message>
    <source>Lamp</source>
-   <translation type="unfinished" />
+   <translation>Lampe</translation>
   </message>
   <message>
    <source>A light in the effect, which falls on the solids round it.</source>
-   <translation type="unfinished" />
+   <translation>Ein Licht im Effekt, das auf das Feste ringsum fällt.</translation>
   </message>
   <message>
    <source>Lamp's colour</source>
-   <translation type="unfinished" />
+   <translation>Lampenfarbe</translation>
   </message>
   <message>
    <source>Colour of its light.</source>
-   <translation type="unfinished" />
+   <translation>Farbe ihres Lichts.</translation>
   </message>
   <message>
    <source>Lamp's strength</source>
-   <translation type="unfinished" />
+   <translation>Lampenstärke</translation>
   </message>
   <message>
    <source>Brightness at one metre.</source>
-   <translation type="unfinished" />
+   <translation>Helligkeit in einem Meter.</translation>
   </message>
   <message>
    <source>Lamp's reach</source>
-   <translation type="unfinished" />
+   <translation>Lampenweite</translation>
   </message>
   <message>
    <source>Metres after which nothing of it is left.</source>
-   <translation type="unfinished" />
+   <translation>Meter, nach denen nichts mehr davon da ist.</translation>
   </message>
   <message>
    <source>Flicker</source>
-   <translation type="unfinished" />
+   <translation>Flackern</translation>
   </message>
   <message>
    <source>Share of its strength that comes and goes.</source>
-   <translation type="unfinished" />
+   <translation>Anteil der Stärke, der kommt und geht.</translation>
   </message>
   <message>
    <source>Flickers</source>
-   <translation type="unfinished" />
+   <translation>Flackert</translation>
   </message>
   <message>
    <source>How quickly it flickers.</source>
-   <translation type="unfinished" />
+   <translation>Wie schnell sie flackert.</translation>
   </message>
   <message>
    <source>Lamp above</source>
-   <translation type="unfinished" />
+   <translation>Lampe über</translation>
   </message>
   <message>
    <source>Metres along the effect's axis.</source>
-   <translation type="unfinished" />
+   <translation>Meter entlang der Achse des Effekts.</translation>
   </message>
   <message>
    <source>Multiplies the tint of all its particles.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt die Tönung aller Teilchen mal.</translation>
   </message>
   <message>
    <source>Added to how far they have worn away.</source>
-   <translation type="unfinished" />
+   <translation>Kommt zu dem hinzu, wie weit sie abgetragen sind.</translation>
   </message>
   <message>
    <source>Multiplies how many are born.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt mal, wie viele geboren werden.</translation>
   </message>
   <message>
    <source>Multiplies their width and height.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Breite und Höhe mal.</translation>
   </message>
   <message>
    <source>Wind across</source>
-   <translation type="unfinished" />
+   <translation>Wind quer</translation>
   </message>
   <message>
    <source>Metres a second to the right, seen from the dock.</source>
-   <translation type="unfinished" />
+   <translation>Meter in der Sekunde nach rechts, vom Dock gesehen.</translation>
   </message>
   <message>
    <source>Wind up</source>
-   <translation type="unfinished" />
+   <translation>Wind aufwärts</translation>
   </message>
   <message>
    <source>Metres a second upwards.</source>
-   <translation type="unfinished" />
+   <translation>Meter in der Sekunde aufwärts.</translation>
   </message>
   <message>
    <source>Wind towards</source>
-   <translation type="unfinished" />
+   <translation>Wind heran</translation>
   </message>
   <message>
    <source>Metres a second towards the viewer.</source>
-   <translation type="unfinished" />
+   <translation>Meter in der Sekunde auf den Betrachter zu.</translation>
   </message>
   <message>
    <source>the first number of a range must not be above the second</source>
-   <translation type="unfinished" />
+   <translation>die erste Zahl eines Bereichs darf nicht über der zweiten liegen</translation>
   </message>
   <message>
    <source>Seconds into a run.</source>
-   <translation type="unfinished" />
+   <translation>Sekunden in einem Lauf.</translation>
   </message>
   <message>
    <source>Least and greatest number.</source>
-   <translation type="unfinished" />
+   <translation>Kleinste und größte Zahl.</translation>
   </message>
   <message>
    <source>How often in a run.</source>
-   <translation type="unfinished" />
+   <translation>Wie oft in einem Lauf.</translation>
   </message>
   <message>
    <source>Seconds between.</source>
-   <translation type="unfinished" />
+   <translation>Sekunden dazwischen.</translation>
   </message>
   <message>
    <source>Rate over a run</source>
-   <translation type="unfinished" />
+   <translation>Rate über einen Lauf</translation>
   </message>
   <message>
    <source>Multiplies the rate over a run.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt die Rate über einen Lauf mal.</translation>
   </message>
   <message>
    <source>Particles born at once.</source>
-   <translation type="unfinished" />
+   <translation>Teilchen, die zugleich geboren werden.</translation>
   </message>
   <message>
    <source>Radius of a sphere, half sphere, disc or ring (then its band's width); sides of a box; length of a line; metres.</source>
-   <translation type="unfinished" />
+   <translation>Radius von Kugel, Halbkugel, Scheibe oder Ring (dann Breite des Bands); Seiten eines Quaders; Länge einer Linie; Meter.</translation>
   </message>
   <message>
    <source>OBJ, PLY or glTF on whose surface particles are born.</source>
-   <translation type="unfinished" />
+   <translation>OBJ, PLY oder glTF, auf dessen Fläche Teilchen geboren werden.</translation>
   </message>
   <message>
    <source>Axis</source>
-   <translation type="unfinished" />
+   <translation>Achse</translation>
   </message>
   <message>
    <source>Of the cone, or the one way; in the effect's own axes.</source>
-   <translation type="unfinished" />
+   <translation>Des Kegels oder die eine Richtung; in den Achsen des Effekts.</translation>
   </message>
   <message>
    <source>Metres; none: as wide.</source>
-   <translation type="unfinished" />
+   <translation>Meter; keine: so breit.</translation>
   </message>
   <message>
    <source>Any colour between two, mixed in linear light.</source>
-   <translation type="unfinished" />
+   <translation>Eine Farbe zwischen zweien, in linearem Licht gemischt.</translation>
   </message>
   <message>
    <source>Multiplies width and height.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Breite und Höhe mal.</translation>
   </message>
   <message>
    <source>Multiplies alpha; from nothing to nothing, so that it does not pop.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Alpha mal; von nichts zu nichts, damit es nicht ploppt.</translation>
   </message>
   <message>
    <source>Multiplies colour.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Farbe mal.</translation>
   </message>
   <message>
    <source>How far it has worn away, where the material's erosion is driven by a particle's life.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit es abgetragen ist, wo die Erosion des Materials dem Leben folgt.</translation>
   </message>
   <message>
    <source>Multiplies the spin.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt den Drall mal.</translation>
   </message>
   <message>
    <source>Speed across</source>
-   <translation type="unfinished" />
+   <translation>Tempo quer</translation>
   </message>
   <message>
    <source>Multiplies the way it goes along the x axis.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt seinen Weg entlang der x-Achse mal.</translation>
   </message>
   <message>
    <source>Multiplies the way it goes along the y axis.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt seinen Weg entlang der y-Achse mal.</translation>
   </message>
   <message>
    <source>Speed towards</source>
-   <translation type="unfinished" />
+   <translation>Tempo heran</translation>
   </message>
   <message>
    <source>Multiplies the way it goes along the z axis.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt seinen Weg entlang der z-Achse mal.</translation>
   </message>
   <message>
    <source>Frame</source>
-   <translation type="unfinished" />
+   <translation>Bild</translation>
   </message>
   <message>
    <source>Which frame, as a share of the sheet.</source>
-   <translation type="unfinished" />
+   <translation>Welches Bild, als Anteil des Bogens.</translation>
   </message>
   <message>
    <source>Push</source>
-   <translation type="unfinished" />
+   <translation>Schub</translation>
   </message>
   <message>
    <source>Multiplies the acceleration.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt die Beschleunigung mal.</translation>
   </message>
   <message>
    <source>Acceleration</source>
-   <translation type="unfinished" />
+   <translation>Beschleunigung</translation>
   </message>
   <message>
    <source>Metres a second, each second.</source>
-   <translation type="unfinished" />
+   <translation>Meter in der Sekunde, jede Sekunde.</translation>
   </message>
   <message>
    <source>Point of the picture that stands where the particle is: 0.5, 1 stands on its foot.</source>
-   <translation type="unfinished" />
+   <translation>Punkt des Bilds, der steht, wo das Teilchen ist: 0.5, 1 steht auf seinem Fuß.</translation>
   </message>
   <message>
    <source>Id of the overlay that its particles show.</source>
-   <translation type="unfinished" />
+   <translation>Kennung des Overlays, das seine Teilchen zeigen.</translation>
   </message>
   <message>
    <source>Its axis points up at 90.</source>
-   <translation type="unfinished" />
+   <translation>Seine Achse zeigt bei 90 nach oben.</translation>
   </message>
   <message>
    <source>Dials that copies may set for themselves.</source>
-   <translation type="unfinished" />
+   <translation>Regler, die Kopien für sich stellen dürfen.</translation>
   </message>
   <message>
    <source>Low and high corner of the box that a receiver cuts it off by; none: as its motion says.</source>
-   <translation type="unfinished" />
+   <translation>Untere und obere Ecke des Quaders, an dem ein Empfänger es abschneidet; keine: wie die Bewegung sagt.</translation>
   </message>
   <message>
    <source>Id of the effect that it is a copy of; its own are then place, seed and open dials.</source>
-   <translation type="unfinished" />
+   <translation>Kennung des Effekts, dessen Kopie es ist; eigen sind dann Ort, Seed und offene Regler.</translation>
   </message>
   <message>
    <source>a burst has 0 to {0} particles, the first number not above the second</source>
-   <translation type="unfinished" />
+   <translation>ein Schub hat 0 bis {0} Teilchen, die erste Zahl nicht über der zweiten</translation>
   </message>
   <message>
    <source>Again and again</source>
-   <translation type="unfinished" />
+   <translation>Immer wieder</translation>
   </message>
   <message>
    <source>Once</source>
-   <translation type="unfinished" />
+   <translation>Einmal</translation>
   </message>
   <message>
    <source>So many times</source>
-   <translation type="unfinished" />
+   <translation>So viele Male</translation>
   </message>
   <message>
    <source>Along a cone</source>
-   <translation type="unfinished" />
+   <translation>Im Kegel</translation>
   </message>
   <message>
    <source>All round</source>
-   <translation type="unfinished" />
+   <translation>Rundum</translation>
   </message>
   <message>
    <source>One way</source>
-   <translation type="unfinished" />
+   <translation>Eine Richtung</translation>
   </message>
   <message>
    <source>Once over its life</source>
-   <translation type="unfinished" />
+   <translation>Einmal übers Leben</translation>
   </message>
   <message>
    <source>At the sheet's speed</source>
-   <translation type="unfinished" />
+   <translation>Im Tempo des Bogens</translation>
   </message>
   <message>
    <source>One by chance</source>
-   <translation type="unfinished" />
+   <translation>Eins per Zufall</translation>
   </message>
   <message>
    <source>The first</source>
-   <translation type="unfinished" />
+   <translation>Das erste</translation>
   </message>
   <message>
    <source>must lie between 0.001 and 1000</source>
-   <translation type="unfinished" />
+   <translation>muss zwischen 0.001 und 1000 liegen</translation>
   </message>
   <message>
    <source>Goes through</source>
-   <translation type="unfinished" />
+   <translation>Geht hindurch</translation>
   </message>
   <message>
    <source>Bounces</source>
-   <translation type="unfinished" />
+   <translation>Prallt ab</translation>
   </message>
   <message>
    <source>Dies</source>
-   <translation type="unfinished" />
+   <translation>Stirbt</translation>
   </message>
   <message>
    <source>The camera</source>
-   <translation type="unfinished" />
+   <translation>Zur Kamera</translation>
   </message>
   <message>
    <source>The camera, upright</source>
-   <translation type="unfinished" />
+   <translation>Zur Kamera, aufrecht</translation>
   </message>
   <message>
    <source>Along its way</source>
-   <translation type="unfinished" />
+   <translation>Entlang des Wegs</translation>
   </message>
   <message>
    <source>Two crossed panels</source>
-   <translation type="unfinished" />
+   <translation>Zwei gekreuzte Tafeln</translation>
   </message>
   <message>
    <source>In the world</source>
-   <translation type="unfinished" />
+   <translation>In der Welt</translation>
   </message>
   <message>
    <source>In the effect</source>
-   <translation type="unfinished" />
+   <translation>Im Effekt</translation>
   </message>
   <message>
    <source>Far to near</source>
-   <translation type="unfinished" />
+   <translation>Von fern nach nah</translation>
   </message>
   <message>
    <source>Oldest first</source>
-   <translation type="unfinished" />
+   <translation>Älteste zuerst</translation>
   </message>
   <message>
    <source>Youngest first</source>
-   <translation type="unfinished" />
+   <translation>Jüngste zuerst</translation>
   </message>
   <message>
    <source>“{0}” is none of {1}</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist keins von {1}</translation>
   </message>
   <message>
    <source>Times run from 0 to {0} seconds.</source>
-   <translation type="unfinished" />
+   <translation>Zeiten gehen von 0 bis {0} Sekunden.</translation>
   </message>
   <message>
    <source>Steady plume</source>
-   <translation type="unfinished" />
+   <translation>Stete Fahne</translation>
   </message>
   <message>
    <source>Smoke, steam, silt: rises, swells, turns with the wind.</source>
-   <translation type="unfinished" />
+   <translation>Rauch, Dampf, Schlick: steigt, schwillt, dreht mit dem Wind.</translation>
   </message>
   <message>
    <source>One burst</source>
-   <translation type="unfinished" />
+   <translation>Ein Stoß</translation>
   </message>
   <message>
    <source>A puff that goes out all round and is gone.</source>
-   <translation type="unfinished" />
+   <translation>Ein Wölkchen, das rundum hinausgeht und fort ist.</translation>
   </message>
   <message>
    <source>Sparks</source>
-   <translation type="unfinished" />
+   <translation>Funken</translation>
   </message>
   <message>
    <source>Thrown out, they fall, bounce and cool.</source>
-   <translation type="unfinished" />
+   <translation>Hinausgeworfen fallen, prallen und erkalten sie.</translation>
   </message>
   <message>
    <source>Drifting motes</source>
-   <translation type="unfinished" />
+   <translation>Treibende Stäubchen</translation>
   </message>
   <message>
    <source>Dust or plankton that hangs in the light.</source>
-   <translation type="unfinished" />
+   <translation>Staub oder Plankton, das im Licht hängt.</translation>
   </message>
   <message>
    <source>Rising bubbles</source>
-   <translation type="unfinished" />
+   <translation>Steigende Blasen</translation>
   </message>
   <message>
    <source>Another frame each, upright, wandering upwards.</source>
-   <translation type="unfinished" />
+   <translation>Jede ein anderes Bild, aufrecht, nach oben taumelnd.</translation>
   </message>
   <message>
    <source>Drops that fall from an edge and end on the floor.</source>
-   <translation type="unfinished" />
+   <translation>Tropfen, die von einer Kante fallen und am Boden enden.</translation>
   </message>
   <message>
    <source>Flickering flame</source>
-   <translation type="unfinished" />
+   <translation>Flackernde Flamme</translation>
   </message>
   <message>
    <source>Stands on its nozzle and lights what is round it.</source>
-   <translation type="unfinished" />
+   <translation>Steht auf ihrer Düse und beleuchtet, was ringsum ist.</translation>
   </message>
   <message>
    <source>Brief flash</source>
-   <translation type="unfinished" />
+   <translation>Kurzer Blitz</translation>
   </message>
   <message>
    <source>Crossed panels and a lamp, for a moment.</source>
-   <translation type="unfinished" />
+   <translation>Gekreuzte Tafeln und eine Lampe, für einen Moment.</translation>
   </message>
   <message>
    <source>Burst</source>
-   <translation type="unfinished" />
+   <translation>Stoß</translation>
   </message>
   <message>
    <source>Motes</source>
-   <translation type="unfinished" />
+   <translation>Stäubchen</translation>
   </message>
   <message>
    <source>Bubbles</source>
-   <translation type="unfinished" />
+   <translation>Blasen</translation>
   </message>
   <message>
    <source>Flame</source>
-   <translation type="unfinished" />
+   <translation>Flamme</translation>
   </message>
   <message>
    <source>Flash</source>
-   <translation type="unfinished" />
+   <translation>Blitz</translation>
   </message>
   <message>
    <source>Ring {0}°</source>
-   <translation type="unfinished" />
+   <translation>Ring {0}°</translation>
   </message>
   <message>
    <source>A frame of “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild von „{0}“</translation>
   </message>
   <message>
    <source>“{0}” is no WebP, GIF or PNG file.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist keine WebP-, GIF- oder PNG-Datei.</translation>
   </message>
   <message>
    <source>“{0}” is broken, or holds no frames.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist kaputt oder enthält keine Bilder.</translation>
   </message>
   <message>
    <source>“{0}” has {1} frames of {2} × {3}, which is more than Mivex takes.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat {1} Bilder von {2} × {3}, mehr als Mivex nimmt.</translation>
   </message>
   <message>
    <source>A WebP has sides to 16383; these frames are {0} × {1}.</source>
-   <translation type="unfinished" />
+   <translation>Ein WebP hat Seiten bis 16383; diese Bilder sind {0} × {1}.</translation>
   </message>
   <message>
    <source>“{0}” could not be encoded.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ließ sich nicht kodieren.</translation>
   </message>
   <message>
    <source>“{0}”: pictures are written as {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“: Bilder werden als {1} geschrieben.</translation>
   </message>
   <message>
    <source>The picture could not be stored as PNG.</source>
-   <translation type="unfinished" />
+   <translation>Das Bild ließ sich nicht als PNG speichern.</translation>
   </message>
   <message>
    <source>“{0}”: Mivex does not write this kind of file.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“: solche Dateien schreibt Mivex nicht.</translation>
   </message>
   <message>
    <source>The picture could not be stored as OpenEXR: {0}.</source>
-   <translation type="unfinished" />
+   <translation>Das Bild ließ sich nicht als OpenEXR speichern: {0}.</translation>
   </message>
   <message>
    <source>“{0}” was written, but reading it back gave other texels; it was not put in place, and what was there before is untouched.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wurde geschrieben, aber das Zurücklesen ergab andere Texel; es kam nicht an seinen Platz, und was vorher da war, ist unberührt.</translation>
   </message>
   <message>
    <source>the disk may be full</source>
-   <translation type="unfinished" />
+   <translation>vielleicht ist der Datenträger voll</translation>
   </message>
   <message>
    <source>KTX 2</source>
-   <translation type="unfinished" />
+   <translation>KTX 2</translation>
   </message>
   <message>
    <source>“{0}” is not a kind of picture Mivex reads (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist kein Bild, das Mivex liest (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).</translation>
   </message>
   <message>
    <source>“{0}” is broken or not really a {1} file.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist kaputt oder nicht wirklich eine {1}-Datei.</translation>
   </message>
   <message>
    <source>“{0}” holds no texels ({1} × {2}).</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ enthält keine Texel ({1} × {2}).</translation>
   </message>
   <message>
    <source>“{0}” is {1} × {2}; Mivex takes {3}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist {1} × {2}; Mivex nimmt {3}.</translation>
   </message>
   <message>
    <source>“{0}” is a deep OpenEXR, with several samples a texel, which Mivex does not read.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist ein tiefes OpenEXR mit mehreren Proben je Texel, das Mivex nicht liest.</translation>
   </message>
   <message>
    <source>“{0}” is a volume, not a picture.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist ein Volumen, kein Bild.</translation>
   </message>
   <message>
    <source>“{0}” is really a {1} file, which Mivex does not read.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist in Wahrheit eine {1}-Datei, die Mivex nicht liest.</translation>
   </message>
   <message>
    <source>“{0}” is cut short or damaged; its texels cannot be read.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist abgeschnitten oder beschädigt; seine Texel lassen sich nicht lesen.</translation>
   </message>
   <message>
    <source>“{0}” is broken and cannot be read.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist kaputt und lässt sich nicht lesen.</translation>
   </message>
   <message>
    <source>its name says “{0}”</source>
-   <translation type="unfinished" />
+   <translation>der Name sagt „{0}“</translation>
   </message>
   <message>
    <source>it has a single channel</source>
-   <translation type="unfinished" />
+   <translation>es hat einen einzigen Kanal</translation>
   </message>
   <message>
    <source>its texels are unit vectors, as in a normal map</source>
-   <translation type="unfinished" />
+   <translation>die Texel sind Einheitsvektoren wie in einer Normalenkarte</translation>
   </message>
   <message>
    <source>its name says “{0}”, but its texels do not</source>
-   <translation type="unfinished" />
+   <translation>der Name sagt „{0}“, aber die Texel nicht</translation>
   </message>
   <message>
    <source>nothing marks it as data</source>
-   <translation type="unfinished" />
+   <translation>nichts weist es als Daten aus</translation>
   </message>
   <message>
    <source>Inter</source>
-   <translation type="unfinished" />
+   <translation>Inter</translation>
   </message>
   <message>
    <source>SVG file</source>
-   <translation type="unfinished" />
+   <translation>SVG-Datei</translation>
   </message>
   <message>
    <source>declares entities, which Mivex does not follow</source>
-   <translation type="unfinished" />
+   <translation>erklärt Entities, denen Mivex nicht folgt</translation>
   </message>
   <message>
    <source>holds a number beyond {0}, which Mivex does not draw</source>
-   <translation type="unfinished" />
+   <translation>enthält eine Zahl jenseits von {0}, die Mivex nicht zeichnet</translation>
   </message>
   <message>
    <source>is broken: its viewBox does not hold four numbers</source>
-   <translation type="unfinished" />
+   <translation>ist kaputt: die viewBox enthält nicht vier Zahlen</translation>
   </message>
   <message>
    <source>is broken or not really an SVG file</source>
-   <translation type="unfinished" />
+   <translation>ist kaputt oder nicht wirklich eine SVG-Datei</translation>
   </message>
   <message>
    <source>“{0}” is broken or not really an SVG file.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist kaputt oder nicht wirklich eine SVG-Datei.</translation>
   </message>
   <message>
    <source>“{0}” could not be drawn: it asks for more memory or time than Mivex gives one drawing.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ließ sich nicht zeichnen: es verlangt mehr Speicher oder Zeit, als Mivex einer Zeichnung gibt.</translation>
   </message>
   <message>
    <source>nests its groups more than {0} deep, which Mivex does not draw</source>
-   <translation type="unfinished" />
+   <translation>verschachtelt Gruppen tiefer als {0}, das zeichnet Mivex nicht</translation>
   </message>
   <message>
    <source>has more than {0} parts, which Mivex does not draw</source>
-   <translation type="unfinished" />
+   <translation>hat mehr als {0} Teile, das zeichnet Mivex nicht</translation>
   </message>
   <message>
    <source>asks for noise of more than {0} octaves, which Mivex does not draw</source>
-   <translation type="unfinished" />
+   <translation>verlangt Rauschen mit mehr als {0} Oktaven, das zeichnet Mivex nicht</translation>
   </message>
   <message>
    <source>refers to something outside itself; embed it, Mivex draws nothing from other files</source>
-   <translation type="unfinished" />
+   <translation>verweist auf etwas außerhalb; betten Sie es ein, Mivex zeichnet nichts aus anderen Dateien</translation>
   </message>
   <message>
    <source>cannot be read: it is not text in UTF-8</source>
-   <translation type="unfinished" />
+   <translation>lässt sich nicht lesen: es ist kein Text in UTF-8</translation>
   </message>
   <message>
    <source>is broken: its {0} is no number</source>
-   <translation type="unfinished" />
+   <translation>ist kaputt: {0} ist keine Zahl</translation>
   </message>
   <message>
    <source>“{0}” takes more than {1} s to draw; Mivex gave it up.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ braucht mehr als {1} s zum Zeichnen; Mivex gab auf.</translation>
   </message>
   <message>
    <source>“{0}” could not be drawn: {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ließ sich nicht zeichnen: {1}.</translation>
   </message>
   <message>
    <source>has a {0} of more than {1} units a side, which Mivex does not draw</source>
-   <translation type="unfinished" />
+   <translation>hat ein {0} von mehr als {1} Einheiten je Seite, das zeichnet Mivex nicht</translation>
   </message>
   <message>
    <source>holds a picture that is broken</source>
-   <translation type="unfinished" />
+   <translation>enthält ein kaputtes Bild</translation>
   </message>
   <message>
    <source>holds a picture of {0} × {1}; inside a drawing Mivex takes {2} a side</source>
-   <translation type="unfinished" />
+   <translation>enthält ein Bild von {0} × {1}; in einer Zeichnung nimmt Mivex {2} je Seite</translation>
   </message>
   <message>
    <source>has more than {0} letters, which Mivex does not draw</source>
-   <translation type="unfinished" />
+   <translation>hat mehr als {0} Buchstaben, das zeichnet Mivex nicht</translation>
   </message>
   <message>
    <source>“{0}” is damaged: its texels name colours that its colour map lacks.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist beschädigt: seine Texel nennen Farben, die in der Farbtabelle fehlen.</translation>
   </message>
   <message>
    <source>Backdrop</source>
-   <translation type="unfinished" />
+   <translation>Hintergrund</translation>
   </message>
   <message>
    <source>Alpha is not looked at; the panel is opaque.</source>
-   <translation type="unfinished" />
+   <translation>Alpha wird nicht beachtet; die Tafel deckt.</translation>
   </message>
   <message>
    <source>Hard edge, exact depth, no sorting: grilles, nets, foliage.</source>
-   <translation type="unfinished" />
+   <translation>Harte Kante, genaue Tiefe, kein Sortieren: Gitter, Netze, Laub.</translation>
   </message>
   <message>
    <source>Dithered</source>
-   <translation type="unfinished" />
+   <translation>Dithered</translation>
   </message>
   <message>
    <source>Softness as a fine screen of dots; exact depth, no sorting.</source>
-   <translation type="unfinished" />
+   <translation>Weiches als feines Punktraster; genaue Tiefe, kein Sortieren.</translation>
   </message>
   <message>
    <source>Covers by as much as alpha says: glass, smoke, decals.</source>
-   <translation type="unfinished" />
+   <translation>Deckt so viel, wie Alpha sagt: Glas, Rauch, Decals.</translation>
   </message>
   <message>
    <source>Colour already holds alpha: filters cleanly, may glow and cover at once.</source>
-   <translation type="unfinished" />
+   <translation>Farbe enthält Alpha schon: filtert sauber, kann zugleich leuchten und decken.</translation>
   </message>
   <message>
    <source>Only ever brightens: light, sparks, motes. Order does not matter.</source>
-   <translation type="unfinished" />
+   <translation>Macht immer nur heller: Licht, Funken, Stäubchen. Reihenfolge ist gleich.</translation>
   </message>
   <message>
    <source>Multiply</source>
-   <translation type="unfinished" />
+   <translation>Multiply</translation>
   </message>
   <message>
    <source>Only ever darkens: stains, soot, tinted film.</source>
-   <translation type="unfinished" />
+   <translation>Macht immer nur dunkler: Flecken, Ruß, getönte Folie.</translation>
   </message>
   <message>
    <source>As</source>
-   <translation type="unfinished" />
+   <translation>As</translation>
   </message>
   <message>
    <source>Cd</source>
-   <translation type="unfinished" />
+   <translation>Cd</translation>
   </message>
   <message>
    <source>Make alpha</source>
-   <translation type="unfinished" />
+   <translation>Alpha machen</translation>
   </message>
   <message>
    <source>Take the alpha from brightness, a channel, another picture or a matte.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt das Alpha aus Helligkeit, einem Kanal, einem anderen Bild oder einem Hintergrundrest.</translation>
   </message>
   <message>
    <source>Take alpha from</source>
-   <translation type="unfinished" />
+   <translation>Alpha aus</translation>
   </message>
   <message>
    <source>What becomes solid: bright parts, one channel, another picture, or all that differs from a backdrop.</source>
-   <translation type="unfinished" />
+   <translation>Was deckend wird: helle Teile, ein Kanal, ein anderes Bild, oder alles, was sich vom Hintergrund unterscheidet.</translation>
   </message>
   <message>
    <source>Its alpha if it has one, else its luminance; resized to fit.</source>
-   <translation type="unfinished" />
+   <translation>Sein Alpha, falls es eins hat, sonst seine Luminanz; auf Größe gebracht.</translation>
   </message>
   <message>
    <source>Matte</source>
-   <translation type="unfinished" />
+   <translation>Hintergrundrest</translation>
   </message>
   <message>
    <source>The flat colour the picture was painted or filmed over; it is taken out of the colour as well.</source>
-   <translation type="unfinished" />
+   <translation>Die glatte Farbe, über der das Bild gemalt oder gefilmt wurde; sie wird auch aus der Farbe genommen.</translation>
   </message>
   <message>
    <source>Blended in</source>
-   <translation type="unfinished" />
+   <translation>Gemischt in</translation>
   </message>
   <message>
    <source>How the picture was once laid over its backdrop; paint programs mostly blend display values.</source>
-   <translation type="unfinished" />
+   <translation>Wie das Bild einst über den Hintergrund gelegt wurde; Malprogramme mischen meist Anzeigewerte.</translation>
   </message>
   <message>
    <source>Largest channel</source>
-   <translation type="unfinished" />
+   <translation>Größter Kanal</translation>
   </message>
   <message>
    <source>Red channel</source>
-   <translation type="unfinished" />
+   <translation>Roter Kanal</translation>
   </message>
   <message>
    <source>Green channel</source>
-   <translation type="unfinished" />
+   <translation>Grüner Kanal</translation>
   </message>
   <message>
    <source>Blue channel</source>
-   <translation type="unfinished" />
+   <translation>Blauer Kanal</translation>
   </message>
   <message>
    <source>Its own alpha</source>
-   <translation type="unfinished" />
+   <translation>Eigenes Alpha</translation>
   </message>
   <message>
    <source>Another picture</source>
-   <translation type="unfinished" />
+   <translation>Ein anderes Bild</translation>
   </message>
   <message>
    <source>A matte</source>
-   <translation type="unfinished" />
+   <translation>Einem Rest</translation>
   </message>
   <message>
    <source>Display values</source>
-   <translation type="unfinished" />
+   <translation>Anzeigewerten</translation>
   </message>
   <message>
    <source>Linear light</source>
-   <translation type="unfinished" />
+   <translation>Linearem Licht</translation>
   </message>
   <message>
    <source>On</source>
-   <translation type="unfinished" />
+   <translation>An</translation>
   </message>
   <message>
    <source>Switched off, the step changes nothing.</source>
-   <translation type="unfinished" />
+   <translation>Ausgeschaltet ändert der Schritt nichts.</translation>
   </message>
   <message>
    <source>Hold the border</source>
-   <translation type="unfinished" />
+   <translation>Rand halten</translation>
   </message>
   <message>
    <source>Wrap round</source>
-   <translation type="unfinished" />
+   <translation>Umlaufend</translation>
   </message>
   <message>
    <source>Blur</source>
-   <translation type="unfinished" />
+   <translation>Unschärfe</translation>
   </message>
   <message>
    <source>Softens alpha, colour or both; can wrap round for repeating textures.</source>
-   <translation type="unfinished" />
+   <translation>Macht Alpha, Farbe oder beides weich; für Kacheln umlaufend.</translation>
   </message>
   <message>
    <source>Colour and both are blurred by how visible they are, so that hidden colour does not leak in.</source>
-   <translation type="unfinished" />
+   <translation>Farbe und beides werden nach Sichtbarkeit gewogen, sodass verborgene Farbe nicht hineinsickert.</translation>
   </message>
   <message>
    <source>Radius</source>
-   <translation type="unfinished" />
+   <translation>Radius</translation>
   </message>
   <message>
    <source>Standard deviation of the blur.</source>
-   <translation type="unfinished" />
+   <translation>Standardabweichung der Unschärfe.</translation>
   </message>
   <message>
    <source>At the border</source>
-   <translation type="unfinished" />
+   <translation>Am Rand</translation>
   </message>
   <message>
    <source>Wrap keeps a repeating texture free of seams.</source>
-   <translation type="unfinished" />
+   <translation>Umlaufend hält eine Kachel nahtlos.</translation>
   </message>
   <message>
    <source>Both</source>
-   <translation type="unfinished" />
+   <translation>Beides</translation>
   </message>
   <message>
    <source>The values that become the grey picture.</source>
-   <translation type="unfinished" />
+   <translation>Die Werte, die zum grauen Bild werden.</translation>
   </message>
   <message>
    <source>Solid everywhere, kept as it is, or the same values as the grey.</source>
-   <translation type="unfinished" />
+   <translation>Überall deckend, wie es ist, oder dieselben Werte wie das Grau.</translation>
   </message>
   <message>
    <source>Name</source>
-   <translation type="unfinished" />
+   <translation>Name</translation>
   </message>
   <message>
    <source>What this channel means to the receiver: core, outer, roughness …</source>
-   <translation type="unfinished" />
+   <translation>Was dieser Kanal für den Empfänger bedeutet: Kern, Rand, Rauheit …</translation>
   </message>
   <message>
    <source>This picture, another file, or one value everywhere.</source>
-   <translation type="unfinished" />
+   <translation>Dieses Bild, eine andere Datei oder überall ein Wert.</translation>
   </message>
   <message>
    <source>Resized to fit; while there is none, the value stands.</source>
-   <translation type="unfinished" />
+   <translation>Auf Größe gebracht; solange es keins gibt, gilt der Wert.</translation>
   </message>
   <message>
    <source>Its</source>
-   <translation type="unfinished" />
+   <translation>Davon</translation>
   </message>
   <message>
    <source>Which values of the picture.</source>
-   <translation type="unfinished" />
+   <translation>Welche Werte des Bilds.</translation>
   </message>
   <message>
    <source>Invert</source>
-   <translation type="unfinished" />
+   <translation>Umkehren</translation>
   </message>
   <message>
    <source>Turns it round.</source>
-   <translation type="unfinished" />
+   <translation>Dreht es um.</translation>
   </message>
   <message>
    <source>Low in</source>
-   <translation type="unfinished" />
+   <translation>Unten ein</translation>
   </message>
   <message>
    <source>Becomes 0.</source>
-   <translation type="unfinished" />
+   <translation>Wird 0.</translation>
   </message>
   <message>
    <source>High in</source>
-   <translation type="unfinished" />
+   <translation>Oben ein</translation>
   </message>
   <message>
    <source>Becomes 1.</source>
-   <translation type="unfinished" />
+   <translation>Wird 1.</translation>
   </message>
   <message>
    <source>Fills the channel where there is no picture.</source>
-   <translation type="unfinished" />
+   <translation>Füllt den Kanal, wo es kein Bild gibt.</translation>
   </message>
   <message>
    <source>Packing</source>
-   <translation type="unfinished" />
+   <translation>Packung</translation>
   </message>
   <message>
    <source>Name of the whole, for instance occlusion, roughness, metal; it goes into the blend sheet.</source>
-   <translation type="unfinished" />
+   <translation>Name des Ganzen, etwa Verdeckung, Rauheit, Metall; er kommt ins Mischblatt.</translation>
   </message>
   <message>
    <source>What the red channel holds.</source>
-   <translation type="unfinished" />
+   <translation>Was der rote Kanal enthält.</translation>
   </message>
   <message>
    <source>What the green channel holds.</source>
-   <translation type="unfinished" />
+   <translation>Was der grüne Kanal enthält.</translation>
   </message>
   <message>
    <source>What the blue channel holds.</source>
-   <translation type="unfinished" />
+   <translation>Was der blaue Kanal enthält.</translation>
   </message>
   <message>
    <source>What the alpha channel holds.</source>
-   <translation type="unfinished" />
+   <translation>Was der Alphakanal enthält.</translation>
   </message>
   <message>
    <source>Red becomes</source>
-   <translation type="unfinished" />
+   <translation>Rot wird</translation>
   </message>
   <message>
    <source>Colour of what the red channel masks.</source>
-   <translation type="unfinished" />
+   <translation>Farbe dessen, was der rote Kanal maskiert.</translation>
   </message>
   <message>
    <source>Red gain</source>
-   <translation type="unfinished" />
+   <translation>Rot stärker</translation>
   </message>
   <message>
    <source>How bright.</source>
-   <translation type="unfinished" />
+   <translation>Wie hell.</translation>
   </message>
   <message>
    <source>Green becomes</source>
-   <translation type="unfinished" />
+   <translation>Grün wird</translation>
   </message>
   <message>
    <source>Colour of what the green channel masks.</source>
-   <translation type="unfinished" />
+   <translation>Farbe dessen, was der grüne Kanal maskiert.</translation>
   </message>
   <message>
    <source>Green gain</source>
-   <translation type="unfinished" />
+   <translation>Grün stärker</translation>
   </message>
   <message>
    <source>Blue becomes</source>
-   <translation type="unfinished" />
+   <translation>Blau wird</translation>
   </message>
   <message>
    <source>Colour of what the blue channel masks.</source>
-   <translation type="unfinished" />
+   <translation>Farbe dessen, was der blaue Kanal maskiert.</translation>
   </message>
   <message>
    <source>Blue gain</source>
-   <translation type="unfinished" />
+   <translation>Blau stärker</translation>
   </message>
   <message>
    <source>Alpha becomes</source>
-   <translation type="unfinished" />
+   <translation>Alpha wird</translation>
   </message>
   <message>
    <source>Colour of what the alpha channel masks.</source>
-   <translation type="unfinished" />
+   <translation>Farbe dessen, was der Alphakanal maskiert.</translation>
   </message>
   <message>
    <source>Alpha gain</source>
-   <translation type="unfinished" />
+   <translation>Alpha stärker</translation>
   </message>
   <message>
    <source>How bright; 0 where alpha is only alpha.</source>
-   <translation type="unfinished" />
+   <translation>Wie hell; 0, wo Alpha nur Alpha ist.</translation>
   </message>
   <message>
    <source>Brightness</source>
-   <translation type="unfinished" />
+   <translation>Helligkeit</translation>
   </message>
   <message>
    <source>Of the sum.</source>
-   <translation type="unfinished" />
+   <translation>Der Summe.</translation>
   </message>
   <message>
    <source>Alpha is then</source>
-   <translation type="unfinished" />
+   <translation>Alpha ist dann</translation>
   </message>
   <message>
    <source>Kept, or the largest or the sum of the masks.</source>
-   <translation type="unfinished" />
+   <translation>Behalten, oder das Größte oder die Summe der Masken.</translation>
   </message>
   <message>
    <source>Take one channel</source>
-   <translation type="unfinished" />
+   <translation>Einen Kanal nehmen</translation>
   </message>
   <message>
    <source>Keeps one channel as a grey picture.</source>
-   <translation type="unfinished" />
+   <translation>Behält einen Kanal als graues Bild.</translation>
   </message>
   <message>
    <source>Pack channels</source>
-   <translation type="unfinished" />
+   <translation>Kanäle packen</translation>
   </message>
   <message>
    <source>Puts four sources into red, green, blue and alpha.</source>
-   <translation type="unfinished" />
+   <translation>Legt vier Quellen in Rot, Grün, Blau und Alpha.</translation>
   </message>
   <message>
    <source>Recolour by channel</source>
-   <translation type="unfinished" />
+   <translation>Nach Kanal umfärben</translation>
   </message>
   <message>
    <source>Gives each channel of a masked sprite its own colour.</source>
-   <translation type="unfinished" />
+   <translation>Gibt jedem Kanal eines maskierten Sprites eine eigene Farbe.</translation>
   </message>
   <message>
    <source>Keep</source>
-   <translation type="unfinished" />
+   <translation>Behalten</translation>
   </message>
   <message>
    <source>The same values</source>
-   <translation type="unfinished" />
+   <translation>Dieselben Werte</translation>
   </message>
   <message>
    <source>This picture</source>
-   <translation type="unfinished" />
+   <translation>Dieses Bild</translation>
   </message>
   <message>
    <source>Largest mask</source>
-   <translation type="unfinished" />
+   <translation>Größte Maske</translation>
   </message>
   <message>
    <source>Sum of masks</source>
-   <translation type="unfinished" />
+   <translation>Summe der Masken</translation>
   </message>
   <message>
    <source>Clear border</source>
-   <translation type="unfinished" />
+   <translation>Rand klären</translation>
   </message>
   <message>
    <source>Fade the alpha out along the picture's sides, so that no straight cut shows.</source>
-   <translation type="unfinished" />
+   <translation>Blendet das Alpha entlang der Bildseiten aus, sodass kein gerader Schnitt zu sehen ist.</translation>
   </message>
   <message>
    <source>Clear width</source>
-   <translation type="unfinished" />
+   <translation>Klare Breite</translation>
   </message>
   <message>
    <source>Texels along each side that become fully clear.</source>
-   <translation type="unfinished" />
+   <translation>Texel an jeder Seite, die ganz klar werden.</translation>
   </message>
   <message>
    <source>Soft width</source>
-   <translation type="unfinished" />
+   <translation>Weiche Breite</translation>
   </message>
   <message>
    <source>Texels over which alpha comes back beyond that.</source>
-   <translation type="unfinished" />
+   <translation>Texel, über die das Alpha dahinter wiederkommt.</translation>
   </message>
   <message>
    <source>Clear lone specks</source>
-   <translation type="unfinished" />
+   <translation>Einzelne Sprenkel klären</translation>
   </message>
   <message>
    <source>Takes away faint texels that stand far from anything; the shape itself stays.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt blasse Texel weg, die fern von allem stehen; die Form selbst bleibt.</translation>
   </message>
   <message>
    <source>Up to alpha</source>
-   <translation type="unfinished" />
+   <translation>Bis Alpha</translation>
   </message>
   <message>
    <source>Only texels with at most this alpha are cleared.</source>
-   <translation type="unfinished" />
+   <translation>Nur Texel mit höchstens diesem Alpha werden geklärt.</translation>
   </message>
   <message>
    <source>Far from the shape</source>
-   <translation type="unfinished" />
+   <translation>Fern der Form</translation>
   </message>
   <message>
    <source>A speck has nothing but other specks within so many texels.</source>
-   <translation type="unfinished" />
+   <translation>Ein Sprenkel hat in so vielen Texeln nichts als andere Sprenkel.</translation>
   </message>
   <message>
    <source>Alpha, or luminance</source>
-   <translation type="unfinished" />
+   <translation>Alpha, oder Luminanz</translation>
   </message>
   <message>
    <source>Combine masks</source>
-   <translation type="unfinished" />
+   <translation>Masken verbinden</translation>
   </message>
   <message>
    <source>Joins the alpha with another mask or another picture.</source>
-   <translation type="unfinished" />
+   <translation>Verbindet das Alpha mit einer anderen Maske oder einem anderen Bild.</translation>
   </message>
   <message>
    <source>Join by</source>
-   <translation type="unfinished" />
+   <translation>Verbinden durch</translation>
   </message>
   <message>
    <source>Maximum and add make more solid; minimum, multiply and subtract make more clear.</source>
-   <translation type="unfinished" />
+   <translation>Größtes und Plus machen mehr deckend; Kleinstes, Mal und Minus machen mehr klar.</translation>
   </message>
   <message>
    <source>Another picture to take the mask from; empty: this picture itself.</source>
-   <translation type="unfinished" />
+   <translation>Ein anderes Bild, aus dem die Maske kommt; leer: dieses Bild selbst.</translation>
   </message>
   <message>
    <source>Mask is its</source>
-   <translation type="unfinished" />
+   <translation>Maske ist</translation>
   </message>
   <message>
    <source>Which values of the picture are the mask.</source>
-   <translation type="unfinished" />
+   <translation>Welche Werte des Bilds die Maske sind.</translation>
   </message>
   <message>
    <source>Turns the mask round first.</source>
-   <translation type="unfinished" />
+   <translation>Dreht die Maske erst um.</translation>
   </message>
   <message>
    <source>Amount</source>
-   <translation type="unfinished" />
+   <translation>Menge</translation>
   </message>
   <message>
    <source>0 leaves the alpha as it was, 1 joins in full.</source>
-   <translation type="unfinished" />
+   <translation>0 lässt das Alpha, 1 verbindet voll.</translation>
   </message>
   <message>
    <source>Maximum</source>
-   <translation type="unfinished" />
+   <translation>Größtes</translation>
   </message>
   <message>
    <source>Minimum</source>
-   <translation type="unfinished" />
+   <translation>Kleinstes</translation>
   </message>
   <message>
    <source>Add</source>
-   <translation type="unfinished" />
+   <translation>Plus</translation>
   </message>
   <message>
    <source>Subtract</source>
-   <translation type="unfinished" />
+   <translation>Minus</translation>
   </message>
   <message>
    <source>Over the picture</source>
-   <translation type="unfinished" />
+   <translation>Über das Bild</translation>
   </message>
   <message>
    <source>Cut out of the alpha</source>
-   <translation type="unfinished" />
+   <translation>Aus dem Alpha geschnitten</translation>
   </message>
   <message>
    <source>Text</source>
-   <translation type="unfinished" />
+   <translation>Text</translation>
   </message>
   <message>
    <source>Drawn in the shipped font; a vertical bar begins a new line.</source>
-   <translation type="unfinished" />
+   <translation>In der mitgelieferten Schrift; ein senkrechter Strich beginnt eine neue Zeile.</translation>
   </message>
   <message>
    <source>Weight</source>
-   <translation type="unfinished" />
+   <translation>Stärke</translation>
   </message>
   <message>
    <source>How bold it is.</source>
-   <translation type="unfinished" />
+   <translation>Wie fett sie ist.</translation>
   </message>
   <message>
    <source>Height of the letters' body, as a share of the picture's height.</source>
-   <translation type="unfinished" />
+   <translation>Höhe der Buchstaben, als Anteil der Bildhöhe.</translation>
   </message>
   <message>
    <source>Right of the pivot, as a share of the width.</source>
-   <translation type="unfinished" />
+   <translation>Rechts vom Drehpunkt, als Anteil der Breite.</translation>
   </message>
   <message>
    <source>Below the pivot, as a share of the height.</source>
-   <translation type="unfinished" />
+   <translation>Unter dem Drehpunkt, als Anteil der Höhe.</translation>
   </message>
   <message>
    <source>Angle</source>
-   <translation type="unfinished" />
+   <translation>Winkel</translation>
   </message>
   <message>
    <source>Turns it.</source>
-   <translation type="unfinished" />
+   <translation>Dreht es.</translation>
   </message>
   <message>
    <source>More room between letters.</source>
-   <translation type="unfinished" />
+   <translation>Mehr Platz zwischen Buchstaben.</translation>
   </message>
   <message>
    <source>Of the letters.</source>
-   <translation type="unfinished" />
+   <translation>Der Buchstaben.</translation>
   </message>
   <message>
    <source>Outline</source>
-   <translation type="unfinished" />
+   <translation>Umriss</translation>
   </message>
   <message>
    <source>A band of even width round the letters.</source>
-   <translation type="unfinished" />
+   <translation>Ein gleich breites Band um die Buchstaben.</translation>
   </message>
   <message>
    <source>Its colour</source>
-   <translation type="unfinished" />
+   <translation>Seine Farbe</translation>
   </message>
   <message>
    <source>Of the outline.</source>
-   <translation type="unfinished" />
+   <translation>Des Umrisses.</translation>
   </message>
   <message>
    <source>Over what is there, or out of its alpha.</source>
-   <translation type="unfinished" />
+   <translation>Über das, was da ist, oder aus dessen Alpha.</translation>
   </message>
   <message>
    <source>Drawn at the picture's own size, however large.</source>
-   <translation type="unfinished" />
+   <translation>In der Größe des Bilds gezeichnet, wie groß auch immer.</translation>
   </message>
   <message>
    <source>Share of the picture that the drawing fills.</source>
-   <translation type="unfinished" />
+   <translation>Anteil des Bilds, den die Zeichnung füllt.</translation>
   </message>
   <message>
    <source>Colours</source>
-   <translation type="unfinished" />
+   <translation>Farben</translation>
   </message>
   <message>
    <source>Those of the drawing, or one for all of it.</source>
-   <translation type="unfinished" />
+   <translation>Die der Zeichnung oder eine für alles.</translation>
   </message>
   <message>
    <source>Of the whole shape.</source>
-   <translation type="unfinished" />
+   <translation>Der ganzen Form.</translation>
   </message>
   <message>
    <source>Draws letters in the shipped font, at any size with exact edges.</source>
-   <translation type="unfinished" />
+   <translation>Zeichnet Buchstaben in der mitgelieferten Schrift, in jeder Größe mit genauen Kanten.</translation>
   </message>
   <message>
    <source>Shape from SVG</source>
-   <translation type="unfinished" />
+   <translation>Form aus SVG</translation>
   </message>
   <message>
    <source>Draws an SVG file at the picture's own size.</source>
-   <translation type="unfinished" />
+   <translation>Zeichnet eine SVG-Datei in der Größe des Bilds.</translation>
   </message>
   <message>
    <source>Regular</source>
-   <translation type="unfinished" />
+   <translation>Normal</translation>
   </message>
   <message>
    <source>Medium</source>
-   <translation type="unfinished" />
+   <translation>Mittel</translation>
   </message>
   <message>
    <source>Semi-bold</source>
-   <translation type="unfinished" />
+   <translation>Halbfett</translation>
   </message>
   <message>
    <source>The drawing's own</source>
-   <translation type="unfinished" />
+   <translation>Die der Zeichnung</translation>
   </message>
   <message>
    <source>One colour</source>
-   <translation type="unfinished" />
+   <translation>Eine Farbe</translation>
   </message>
   <message>
    <source>For opaque pictures: three channels instead of four.</source>
-   <translation type="unfinished" />
+   <translation>Für deckende Bilder: drei Kanäle statt vier.</translation>
   </message>
   <message>
    <source>Fall-off</source>
-   <translation type="unfinished" />
+   <translation>Abfall</translation>
   </message>
   <message>
    <source>Fades the alpha round a point, across a line or towards the sides of a box; place it with the handles.</source>
-   <translation type="unfinished" />
+   <translation>Blendet das Alpha um einen Punkt, über eine Linie oder zu den Seiten eines Kastens aus; mit den Griffen setzen.</translation>
   </message>
   <message>
    <source>Multiply fades the alpha outside it, subtract clears inside it, maximum adds it, replace puts it in the alpha's place.</source>
-   <translation type="unfinished" />
+   <translation>Mal blendet das Alpha draußen aus, Minus klärt innen, Größtes fügt hinzu, Ersetzen tritt an die Stelle des Alphas.</translation>
   </message>
   <message>
    <source>Turns it round: clear in the middle.</source>
-   <translation type="unfinished" />
+   <translation>Dreht es um: in der Mitte klar.</translation>
   </message>
   <message>
    <source>0 leaves the alpha as it was.</source>
-   <translation type="unfinished" />
+   <translation>0 lässt das Alpha, wie es war.</translation>
   </message>
   <message>
    <source>Replace</source>
-   <translation type="unfinished" />
+   <translation>Ersetzen</translation>
   </message>
   <message>
    <source>Radial</source>
-   <translation type="unfinished" />
+   <translation>Rund</translation>
   </message>
   <message>
    <source>Linear</source>
-   <translation type="unfinished" />
+   <translation>Gerade</translation>
   </message>
   <message>
    <source>Radial falls off round a point, linear across a line, box towards the sides of a rectangle.</source>
-   <translation type="unfinished" />
+   <translation>Rund fällt um einen Punkt ab, gerade über eine Linie, Kasten zu den Seiten eines Rechtecks.</translation>
   </message>
   <message>
    <source>Moves it right of the pivot, as a share of the picture's width.</source>
-   <translation type="unfinished" />
+   <translation>Rückt es rechts vom Drehpunkt, als Anteil der Bildbreite.</translation>
   </message>
   <message>
    <source>Moves it below the pivot, as a share of the picture's height.</source>
-   <translation type="unfinished" />
+   <translation>Rückt es unter den Drehpunkt, als Anteil der Bildhöhe.</translation>
   </message>
   <message>
    <source>From its middle to where it ends, as a share of the shorter side.</source>
-   <translation type="unfinished" />
+   <translation>Von der Mitte bis zum Ende, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
    <source>Stretch</source>
-   <translation type="unfinished" />
+   <translation>Streckung</translation>
   </message>
   <message>
    <source>How much wider than high it is.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel breiter als hoch.</translation>
   </message>
   <message>
    <source>Share of the radius over which it falls; 0 is a hard edge.</source>
-   <translation type="unfinished" />
+   <translation>Anteil des Radius, über den es abfällt; 0 ist eine harte Kante.</translation>
   </message>
   <message>
    <source>Profile</source>
-   <translation type="unfinished" />
+   <translation>Profil</translation>
   </message>
   <message>
    <source>Smooth eases in and out; straight falls evenly.</source>
-   <translation type="unfinished" />
+   <translation>Weich läuft sanft an und aus; gerade fällt gleichmäßig.</translation>
   </message>
   <message>
    <source>x, y as shares of width and height.</source>
-   <translation type="unfinished" />
+   <translation>x, y als Anteile von Breite und Höhe.</translation>
   </message>
   <message>
    <source>Takes away from the strokes before it.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt von den Strichen davor weg.</translation>
   </message>
   <message>
    <source>Smooth</source>
-   <translation type="unfinished" />
+   <translation>Glatt</translation>
   </message>
   <message>
    <source>By</source>
-   <translation type="unfinished" />
+   <translation>Um</translation>
   </message>
   <message>
    <source>Moves the outline out; below zero, in. The softness of the edge goes along.</source>
-   <translation type="unfinished" />
+   <translation>Schiebt den Umriss hinaus; unter null hinein. Die Weichheit der Kante geht mit.</translation>
   </message>
   <message>
    <source>How wide the new soft band is, measured from the outline.</source>
-   <translation type="unfinished" />
+   <translation>Wie breit das neue weiche Band ist, vom Umriss aus gemessen.</translation>
   </message>
   <message>
    <source>Side</source>
-   <translation type="unfinished" />
+   <translation>Seite</translation>
   </message>
   <message>
    <source>Inside thins the shape, outside adds a halo round it.</source>
-   <translation type="unfinished" />
+   <translation>Innen macht die Form dünner, außen legt einen Hof darum.</translation>
   </message>
   <message>
    <source>Grow or shrink</source>
-   <translation type="unfinished" />
+   <translation>Wachsen oder schrumpfen</translation>
   </message>
   <message>
    <source>Moves the outline outwards or inwards by an exact distance.</source>
-   <translation type="unfinished" />
+   <translation>Schiebt den Umriss um ein genaues Maß hinaus oder hinein.</translation>
   </message>
   <message>
    <source>Feather</source>
-   <translation type="unfinished" />
+   <translation>Ausweichen</translation>
   </message>
   <message>
    <source>Softens the outline over a band of an exact width.</source>
-   <translation type="unfinished" />
+   <translation>Macht den Umriss über ein Band genauer Breite weich.</translation>
   </message>
   <message>
    <source>Inside</source>
-   <translation type="unfinished" />
+   <translation>Innen</translation>
   </message>
   <message>
    <source>Outside</source>
-   <translation type="unfinished" />
+   <translation>Außen</translation>
   </message>
   <message>
    <source>Invert alpha</source>
-   <translation type="unfinished" />
+   <translation>Alpha umkehren</translation>
   </message>
   <message>
    <source>Clear becomes solid and solid becomes clear.</source>
-   <translation type="unfinished" />
+   <translation>Klares deckt und Deckendes wird klar.</translation>
   </message>
   <message>
    <source>Keep coverage</source>
-   <translation type="unfinished" />
+   <translation>Deckung halten</translation>
   </message>
   <message>
    <source>Holes and meshes keep their share in the distance: scaled mip levels in a TIFF, a better cutoff elsewhere.</source>
-   <translation type="unfinished" />
+   <translation>Löcher und Netze behalten in der Ferne ihren Anteil: skalierte Mip-Stufen in einem TIFF, sonst eine bessere Schwelle.</translation>
   </message>
   <message>
    <source>The material's cutoff: from this alpha on a texel is drawn.</source>
-   <translation type="unfinished" />
+   <translation>Die Schwelle des Materials: ab diesem Alpha wird ein Texel gezeichnet.</translation>
   </message>
   <message>
    <source>Key colour</source>
-   <translation type="unfinished" />
+   <translation>Farbe stanzen</translation>
   </message>
   <message>
    <source>Clears everything near to one colour, softly, and takes that colour out of the edge.</source>
-   <translation type="unfinished" />
+   <translation>Klärt alles nahe einer Farbe, weich, und nimmt diese Farbe aus der Kante.</translation>
   </message>
   <message>
    <source>Key</source>
-   <translation type="unfinished" />
+   <translation>Farbe</translation>
   </message>
   <message>
    <source>The colour of the backdrop; pick it from the picture.</source>
-   <translation type="unfinished" />
+   <translation>Die Farbe des Hintergrunds; nehmen Sie sie aus dem Bild.</translation>
   </message>
   <message>
    <source>Clear up to</source>
-   <translation type="unfinished" />
+   <translation>Klar bis</translation>
   </message>
   <message>
    <source>Colours within this distance of the key become fully clear.</source>
-   <translation type="unfinished" />
+   <translation>Farben bis zu diesem Abstand werden ganz klar.</translation>
   </message>
   <message>
    <source>Solid from</source>
-   <translation type="unfinished" />
+   <translation>Deckend ab</translation>
   </message>
   <message>
    <source>Colours farther than this stay fully solid; between the two lies the soft edge.</source>
-   <translation type="unfinished" />
+   <translation>Farben ferner als dies decken ganz; dazwischen liegt die weiche Kante.</translation>
   </message>
   <message>
    <source>Take key out</source>
-   <translation type="unfinished" />
+   <translation>Farbe entfernen</translation>
   </message>
   <message>
    <source>Takes the key's share out of soft texels, so that no rim of it is left.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt den Anteil der Farbe aus weichen Texeln, sodass kein Saum bleibt.</translation>
   </message>
   <message>
    <source>Despill</source>
-   <translation type="unfinished" />
+   <translation>Entfärben</translation>
   </message>
   <message>
    <source>Holds the key's hue down everywhere, for light that the backdrop threw on the shape.</source>
-   <translation type="unfinished" />
+   <translation>Hält den Farbton überall klein, für Licht, das der Hintergrund auf die Form warf.</translation>
   </message>
   <message>
    <source>Measured in</source>
-   <translation type="unfinished" />
+   <translation>Gemessen in</translation>
   </message>
   <message>
    <source>In which values the distance is taken.</source>
-   <translation type="unfinished" />
+   <translation>In welchen Werten der Abstand gilt.</translation>
   </message>
   <message>
    <source>Red, green and blue</source>
-   <translation type="unfinished" />
+   <translation>Rot, Grün und Blau</translation>
   </message>
   <message>
    <source>Levels</source>
-   <translation type="unfinished" />
+   <translation>Tonwerte</translation>
   </message>
   <message>
    <source>Stretch, bend and limit the alpha or a colour channel.</source>
-   <translation type="unfinished" />
+   <translation>Streckt, biegt und begrenzt das Alpha oder einen Farbkanal.</translation>
   </message>
   <message>
    <source>The channel that is reshaped.</source>
-   <translation type="unfinished" />
+   <translation>Der Kanal, der umgeformt wird.</translation>
   </message>
   <message>
    <source>Values at or below this become the low out value: raises it to clear away haze.</source>
-   <translation type="unfinished" />
+   <translation>Werte bis hierher werden zum unteren Ausgang: anheben räumt Schleier weg.</translation>
   </message>
   <message>
    <source>Values at or above this become the high out value: lowers it to make the core solid.</source>
-   <translation type="unfinished" />
+   <translation>Werte ab hier werden zum oberen Ausgang: senken macht den Kern deckend.</translation>
   </message>
   <message>
    <source>Above 1 lifts the middle and thickens soft parts; below 1 thins them.</source>
-   <translation type="unfinished" />
+   <translation>Über 1 hebt die Mitte und verdickt Weiches; unter 1 dünnt es aus.</translation>
   </message>
   <message>
    <source>Low out</source>
-   <translation type="unfinished" />
+   <translation>Unten aus</translation>
   </message>
   <message>
    <source>What the lowest value becomes.</source>
-   <translation type="unfinished" />
+   <translation>Was der kleinste Wert wird.</translation>
   </message>
   <message>
    <source>High out</source>
-   <translation type="unfinished" />
+   <translation>Oben aus</translation>
   </message>
   <message>
    <source>What the highest value becomes.</source>
-   <translation type="unfinished" />
+   <translation>Was der größte Wert wird.</translation>
   </message>
   <message>
    <source>Drop loose pieces</source>
-   <translation type="unfinished" />
+   <translation>Lose Stücke fallen lassen</translation>
   </message>
   <message>
    <source>Takes away islands of a cutout that hang on nothing; the rest stays.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Inseln weg, die an nichts hängen; der Rest bleibt.</translation>
   </message>
   <message>
    <source>What reaches this alpha is a piece.</source>
-   <translation type="unfinished" />
+   <translation>Was dieses Alpha erreicht, ist ein Stück.</translation>
   </message>
   <message>
    <source>Up to size</source>
-   <translation type="unfinished" />
+   <translation>Bis Größe</translation>
   </message>
   <message>
    <source>Pieces up to this share of the largest are taken away.</source>
-   <translation type="unfinished" />
+   <translation>Stücke bis zu diesem Anteil des größten werden weggenommen.</translation>
   </message>
   <message>
    <source>Repeats</source>
-   <translation type="unfinished" />
+   <translation>Wiederholt sich</translation>
   </message>
   <message>
    <source>The picture repeats: pieces go on at the other side.</source>
-   <translation type="unfinished" />
+   <translation>Das Bild wiederholt sich: Stücke gehen auf der anderen Seite weiter.</translation>
   </message>
   <message>
    <source>Whole texels to the right.</source>
-   <translation type="unfinished" />
+   <translation>Ganze Texel nach rechts.</translation>
   </message>
   <message>
    <source>Whole texels down.</source>
-   <translation type="unfinished" />
+   <translation>Ganze Texel abwärts.</translation>
   </message>
   <message>
    <source>What comes in</source>
-   <translation type="unfinished" />
+   <translation>Was hereinkommt</translation>
   </message>
   <message>
    <source>Wrap brings in the other side, clear leaves nothing, hold draws the border out.</source>
-   <translation type="unfinished" />
+   <translation>Umlaufend bringt die andere Seite, klar lässt nichts, halten zieht den Rand aus.</translation>
   </message>
   <message>
    <source>Middle is</source>
-   <translation type="unfinished" />
+   <translation>Mitte ist</translation>
   </message>
   <message>
    <source>The centre of gravity of the alpha, or the middle of the box round it.</source>
-   <translation type="unfinished" />
+   <translation>Der Schwerpunkt des Alphas oder die Mitte des Kastens darum.</translation>
   </message>
   <message>
    <source>Do</source>
-   <translation type="unfinished" />
+   <translation>Tun</translation>
   </message>
   <message>
    <source>Move shifts the picture by whole texels; pivot leaves it and places it by that point.</source>
-   <translation type="unfinished" />
+   <translation>Schieben rückt das Bild um ganze Texel; Drehpunkt lässt es und setzt es an diesem Punkt.</translation>
   </message>
   <message>
    <source>Keep above</source>
-   <translation type="unfinished" />
+   <translation>Behalten über</translation>
   </message>
   <message>
    <source>Texels with more alpha than this must stay in the picture.</source>
-   <translation type="unfinished" />
+   <translation>Texel mit mehr Alpha als dies müssen im Bild bleiben.</translation>
   </message>
   <message>
    <source>Margin</source>
-   <translation type="unfinished" />
+   <translation>Rand</translation>
   </message>
   <message>
    <source>Clear texels that stay round them.</source>
-   <translation type="unfinished" />
+   <translation>Klare Texel, die ringsum bleiben.</translation>
   </message>
   <message>
    <source>Cuts to a square round the same middle.</source>
-   <translation type="unfinished" />
+   <translation>Schneidet auf ein Quadrat um dieselbe Mitte.</translation>
   </message>
   <message>
    <source>Adds clear texels by side, or evenly up to a square or to powers of two.</source>
-   <translation type="unfinished" />
+   <translation>Fügt klare Texel je Seite hinzu, oder gleichmäßig bis zum Quadrat oder zu Zweierpotenzen.</translation>
   </message>
   <message>
    <source>Texels added.</source>
-   <translation type="unfinished" />
+   <translation>Hinzugefügte Texel.</translation>
   </message>
   <message>
    <source>The picture with its new frame</source>
-   <translation type="unfinished" />
+   <translation>Das Bild mit neuem Rahmen</translation>
   </message>
   <message>
    <source>Offset</source>
-   <translation type="unfinished" />
+   <translation>Versatz</translation>
   </message>
   <message>
    <source>Shifts the picture by whole texels, wrapping round or not.</source>
-   <translation type="unfinished" />
+   <translation>Rückt das Bild um ganze Texel, umlaufend oder nicht.</translation>
   </message>
   <message>
    <source>Centre</source>
-   <translation type="unfinished" />
+   <translation>Zentrieren</translation>
   </message>
   <message>
    <source>Brings the shape to the middle, or sets the pivot it is placed by.</source>
-   <translation type="unfinished" />
+   <translation>Bringt die Form in die Mitte oder setzt den Drehpunkt, an dem sie steht.</translation>
   </message>
   <message>
    <source>Trim</source>
-   <translation type="unfinished" />
+   <translation>Beschneiden</translation>
   </message>
   <message>
    <source>Cuts away empty margins.</source>
-   <translation type="unfinished" />
+   <translation>Schneidet leere Ränder weg.</translation>
   </message>
   <message>
    <source>Pad</source>
-   <translation type="unfinished" />
+   <translation>Auffüllen</translation>
   </message>
   <message>
    <source>Adds clear texels round the picture.</source>
-   <translation type="unfinished" />
+   <translation>Fügt ringsum klare Texel hinzu.</translation>
   </message>
   <message>
    <source>The other side</source>
-   <translation type="unfinished" />
+   <translation>Die andere Seite</translation>
   </message>
   <message>
    <source>The border, drawn out</source>
-   <translation type="unfinished" />
+   <translation>Den Rand, ausgezogen</translation>
   </message>
   <message>
    <source>Centre of gravity</source>
-   <translation type="unfinished" />
+   <translation>Schwerpunkt</translation>
   </message>
   <message>
    <source>Middle of its box</source>
-   <translation type="unfinished" />
+   <translation>Mitte des Kastens</translation>
   </message>
   <message>
    <source>Move the picture</source>
-   <translation type="unfinished" />
+   <translation>Das Bild schieben</translation>
   </message>
   <message>
    <source>Set the pivot there</source>
-   <translation type="unfinished" />
+   <translation>Den Drehpunkt dorthin setzen</translation>
   </message>
   <message>
    <source>So much on each side</source>
-   <translation type="unfinished" />
+   <translation>So viel an jeder Seite</translation>
   </message>
   <message>
    <source>A square</source>
-   <translation type="unfinished" />
+   <translation>Ein Quadrat</translation>
   </message>
   <message>
    <source>Next powers of two</source>
-   <translation type="unfinished" />
+   <translation>Nächste Zweierpotenzen</translation>
   </message>
   <message>
    <source>Normal from height</source>
-   <translation type="unfinished" />
+   <translation>Normale aus Höhe</translation>
   </message>
   <message>
    <source>Turns heights into a normal map; the result is data.</source>
-   <translation type="unfinished" />
+   <translation>Macht aus Höhen eine Normalenkarte; das Ergebnis sind Daten.</translation>
   </message>
   <message>
    <source>Height is</source>
-   <translation type="unfinished" />
+   <translation>Höhe ist</translation>
   </message>
   <message>
    <source>Which values are height; bright is high.</source>
-   <translation type="unfinished" />
+   <translation>Welche Werte Höhe sind; hell ist hoch.</translation>
   </message>
   <message>
    <source>Steeper slopes; below zero, hills become hollows.</source>
-   <translation type="unfinished" />
+   <translation>Steilere Hänge; unter null werden Hügel Mulden.</translation>
   </message>
   <message>
    <source>Blur first</source>
-   <translation type="unfinished" />
+   <translation>Erst glätten</translation>
   </message>
   <message>
    <source>Smooths the height before its slope is taken.</source>
-   <translation type="unfinished" />
+   <translation>Glättet die Höhe, ehe ihr Gefälle genommen wird.</translation>
   </message>
   <message>
    <source>Wrap for a texture that repeats.</source>
-   <translation type="unfinished" />
+   <translation>Umlaufend für eine Textur, die sich wiederholt.</translation>
   </message>
   <message>
    <source>The way the receiving program expects: the wrong one turns hills into hollows for light from above.</source>
-   <translation type="unfinished" />
+   <translation>Wie das empfangende Programm es erwartet: falsch macht Hügel für Licht von oben zu Mulden.</translation>
   </message>
   <message>
    <source>Premultiply</source>
-   <translation type="unfinished" />
+   <translation>Vormultiplizieren</translation>
   </message>
   <message>
    <source>Multiply colour by alpha, so that filtering cannot leak; needs the Premultiplied blend.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Farbe mal Alpha, sodass Filtern nichts hineinträgt; braucht die Mischung Premultiplied.</translation>
   </message>
   <message>
    <source>Resize</source>
-   <translation type="unfinished" />
+   <translation>Größe ändern</translation>
   </message>
   <message>
    <source>Bring the picture to another size without darkening its edges.</source>
-   <translation type="unfinished" />
+   <translation>Bringt das Bild auf eine andere Größe, ohne seine Kanten zu verdunkeln.</translation>
   </message>
   <message>
    <source>Powers of two suit mip levels and block compression.</source>
-   <translation type="unfinished" />
+   <translation>Zweierpotenzen passen zu Mip-Stufen und Blockkompression.</translation>
   </message>
   <message>
    <source>Used with a given size; 0 keeps it.</source>
-   <translation type="unfinished" />
+   <translation>Bei fester Größe; 0 behält sie.</translation>
   </message>
   <message>
    <source>Filter</source>
-   <translation type="unfinished" />
+   <translation>Filter</translation>
   </message>
   <message>
    <source>Area averages and never rings; Lanczos keeps more detail and may ring.</source>
-   <translation type="unfinished" />
+   <translation>Fläche mittelt und schwingt nie; Lanczos behält mehr Feines und schwingt vielleicht.</translation>
   </message>
   <message>
    <source>The resized picture</source>
-   <translation type="unfinished" />
+   <translation>Das verkleinerte Bild</translation>
   </message>
   <message>
    <source>Nearest powers of two</source>
-   <translation type="unfinished" />
+   <translation>Nächste Zweierpotenzen</translation>
   </message>
   <message>
    <source>A given size</source>
-   <translation type="unfinished" />
+   <translation>Eine feste Größe</translation>
   </message>
   <message>
    <source>Area</source>
-   <translation type="unfinished" />
+   <translation>Fläche</translation>
   </message>
   <message>
    <source>Lanczos</source>
-   <translation type="unfinished" />
+   <translation>Lanczos</translation>
   </message>
   <message>
    <source>Signed distance</source>
-   <translation type="unfinished" />
+   <translation>Distanzfeld</translation>
   </message>
   <message>
    <source>Stores the distance from the outline as alpha: crisp at any magnification under Cutout.</source>
-   <translation type="unfinished" />
+   <translation>Speichert den Abstand vom Umriss als Alpha: unter Cutout in jeder Vergrößerung scharf.</translation>
   </message>
   <message>
    <source>Distance from the outline, in texels of the result, at which alpha reaches 0 outside and 1 inside. Wide serves glows, narrow keeps finer steps.</source>
-   <translation type="unfinished" />
+   <translation>Abstand vom Umriss, in Texeln des Ergebnisses, bei dem Alpha außen 0 und innen 1 erreicht. Weit dient dem Leuchten, eng hält feinere Stufen.</translation>
   </message>
   <message>
    <source>Outline at</source>
-   <translation type="unfinished" />
+   <translation>Umriss bei</translation>
   </message>
   <message>
    <source>Value of alpha that is the outline.</source>
-   <translation type="unfinished" />
+   <translation>Wert des Alphas, der der Umriss ist.</translation>
   </message>
   <message>
    <source>Reduce by</source>
-   <translation type="unfinished" />
+   <translation>Verkleinern um</translation>
   </message>
   <message>
    <source>Draws the distance into a smaller picture; the outline stays sharper than its texels.</source>
-   <translation type="unfinished" />
+   <translation>Zeichnet den Abstand in ein kleineres Bild; der Umriss bleibt schärfer als dessen Texel.</translation>
   </message>
   <message>
    <source>Not at all</source>
-   <translation type="unfinished" />
+   <translation>Gar nicht</translation>
   </message>
   <message>
    <source>Spread colour</source>
-   <translation type="unfinished" />
+   <translation>Farbe ausbreiten</translation>
   </message>
   <message>
    <source>Put edge colour under clear texels, so that no rim shows when the texture is filtered.</source>
-   <translation type="unfinished" />
+   <translation>Legt Randfarbe unter klare Texel, sodass beim Filtern kein Saum entsteht.</translation>
   </message>
   <message>
    <source>Fill with</source>
-   <translation type="unfinished" />
+   <translation>Füllen mit</translation>
   </message>
   <message>
    <source>What lies under clear texels afterwards; alpha stays as it is.</source>
-   <translation type="unfinished" />
+   <translation>Was danach unter klaren Texeln liegt; Alpha bleibt.</translation>
   </message>
   <message>
    <source>Trust from alpha</source>
-   <translation type="unfinished" />
+   <translation>Trauen ab Alpha</translation>
   </message>
   <message>
    <source>Texels above this keep their own colour; raise it where faint texels hold a wrong one. At 0 any alpha above 0 counts.</source>
-   <translation type="unfinished" />
+   <translation>Texel darüber behalten ihre Farbe; höher, wo blasse Texel eine falsche tragen. Bei 0 zählt jedes Alpha über 0.</translation>
   </message>
   <message>
    <source>How far the colour is spread from the edge; 0 fills everything.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit die Farbe vom Rand ausgebreitet wird; 0 füllt alles.</translation>
   </message>
   <message>
    <source>Nearest edge</source>
-   <translation type="unfinished" />
+   <translation>Nächster Rand</translation>
   </message>
   <message>
    <source>Smooth blend</source>
-   <translation type="unfinished" />
+   <translation>Glatter Übergang</translation>
   </message>
   <message>
    <source>Mean colour</source>
-   <translation type="unfinished" />
+   <translation>Mittlere Farbe</translation>
   </message>
   <message>
    <source>Width along each side, as a share of the picture, over which it passes into its own middle; 0 changes nothing.</source>
-   <translation type="unfinished" />
+   <translation>Breite an jeder Seite, als Anteil des Bilds, über die es in seine eigene Mitte übergeht; 0 ändert nichts.</translation>
   </message>
   <message>
    <source>Which sides must meet.</source>
-   <translation type="unfinished" />
+   <translation>Welche Seiten zusammentreffen müssen.</translation>
   </message>
   <message>
    <source>Clouds are soft, ridges vein-like, grain is fine and even.</source>
-   <translation type="unfinished" />
+   <translation>Wolken sind weich, Grate wie Adern, Korn ist fein und gleichmäßig.</translation>
   </message>
   <message>
    <source>Largest features across the picture; it repeats exactly.</source>
-   <translation type="unfinished" />
+   <translation>Größte Merkmale quer; es wiederholt sich genau.</translation>
   </message>
   <message>
    <source>Lower gives more holes, higher more body.</source>
-   <translation type="unfinished" />
+   <translation>Kleiner gibt mehr Löcher, größer mehr Körper.</translation>
   </message>
   <message>
    <source>Goes into</source>
-   <translation type="unfinished" />
+   <translation>Geht in</translation>
   </message>
   <message>
    <source>Multiplies the alpha, is taken from it, takes its place, or becomes grey colour.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt das Alpha mal, wird davon abgezogen, tritt an seine Stelle oder wird graue Farbe.</translation>
   </message>
   <message>
    <source>0 changes nothing.</source>
-   <translation type="unfinished" />
+   <translation>0 ändert nichts.</translation>
   </message>
   <message>
    <source>Blends the sides into the picture's own middle, so that it repeats without a seam.</source>
-   <translation type="unfinished" />
+   <translation>Blendet die Seiten in die Mitte des Bilds, sodass es sich ohne Naht wiederholt.</translation>
   </message>
   <message>
    <source>Noise</source>
-   <translation type="unfinished" />
+   <translation>Rauschen</translation>
   </message>
   <message>
    <source>Breaks up the alpha, or makes a pattern, with noise that repeats by construction.</source>
-   <translation type="unfinished" />
+   <translation>Bricht das Alpha auf oder macht ein Muster, mit Rauschen, das sich wiederholt.</translation>
   </message>
   <message>
    <source>left and right</source>
-   <translation type="unfinished" />
+   <translation>links und rechts</translation>
   </message>
   <message>
    <source>top and bottom</source>
-   <translation type="unfinished" />
+   <translation>oben und unten</translation>
   </message>
   <message>
    <source>Both ways</source>
-   <translation type="unfinished" />
+   <translation>In beiden Richtungen</translation>
   </message>
   <message>
    <source>Left and right</source>
-   <translation type="unfinished" />
+   <translation>Links und rechts</translation>
   </message>
   <message>
    <source>Top and bottom</source>
-   <translation type="unfinished" />
+   <translation>Oben und unten</translation>
   </message>
   <message>
    <source>Grain</source>
-   <translation type="unfinished" />
+   <translation>Korn</translation>
   </message>
   <message>
    <source>Alpha, multiplied</source>
-   <translation type="unfinished" />
+   <translation>Alpha, malgenommen</translation>
   </message>
   <message>
    <source>Alpha, taken away</source>
-   <translation type="unfinished" />
+   <translation>Alpha, abgezogen</translation>
   </message>
   <message>
    <source>Alpha, replaced</source>
-   <translation type="unfinished" />
+   <translation>Alpha, ersetzt</translation>
   </message>
   <message>
    <source>Colour, as grey</source>
-   <translation type="unfinished" />
+   <translation>Farbe, als Grau</translation>
   </message>
   <message>
    <source>Value is</source>
-   <translation type="unfinished" />
+   <translation>Wert ist</translation>
   </message>
   <message>
    <source>Which values choose the colour.</source>
-   <translation type="unfinished" />
+   <translation>Welche Werte die Farbe wählen.</translation>
   </message>
   <message>
    <source>Low values take the colours on the left, high ones those on the right. Click below the ramp to add a colour.</source>
-   <translation type="unfinished" />
+   <translation>Kleine Werte nehmen die Farben links, große die rechts. Klick unter den Verlauf fügt eine Farbe hinzu.</translation>
   </message>
   <message>
    <source>0 keeps the colours as they were.</source>
-   <translation type="unfinished" />
+   <translation>0 lässt die Farben, wie sie waren.</translation>
   </message>
   <message>
    <source>Mixed in</source>
-   <translation type="unfinished" />
+   <translation>Gemischt in</translation>
   </message>
   <message>
    <source>Light mixes evenly in linear light; display values give the steps of a painted ramp.</source>
-   <translation type="unfinished" />
+   <translation>Licht mischt sich in linearem Licht gleichmäßig; Anzeigewerte geben die Stufen eines gemalten Verlaufs.</translation>
   </message>
   <message>
    <source>Multiplies every colour; white leaves them alone.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt jede Farbe mal; Weiß lässt sie.</translation>
   </message>
   <message>
    <source>The light that is added.</source>
-   <translation type="unfinished" />
+   <translation>Das Licht, das hinzukommt.</translation>
   </message>
   <message>
    <source>Gain</source>
-   <translation type="unfinished" />
+   <translation>Stärke</translation>
   </message>
   <message>
    <source>How much of it; 0 adds nothing.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel davon; 0 fügt nichts hinzu.</translation>
   </message>
   <message>
    <source>By brightness</source>
-   <translation type="unfinished" />
+   <translation>Nach Helligkeit</translation>
   </message>
   <message>
    <source>Bright parts take more of it, black ones none: tints a grey shape without filling its shadows.</source>
-   <translation type="unfinished" />
+   <translation>Helle Teile nehmen mehr davon, schwarze nichts: tönt eine graue Form, ohne ihre Schatten zu füllen.</translation>
   </message>
   <message>
    <source>Where</source>
-   <translation type="unfinished" />
+   <translation>Wo</translation>
   </message>
   <message>
    <source>A fall-off with handles, strokes of a soft brush, another picture, or everywhere.</source>
-   <translation type="unfinished" />
+   <translation>Ein Abfall mit Griffen, Striche eines weichen Pinsels, ein anderes Bild oder überall.</translation>
   </message>
   <message>
    <source>The mask: its alpha if it has one, else its luminance.</source>
-   <translation type="unfinished" />
+   <translation>Die Maske: ihr Alpha, falls sie eins hat, sonst ihre Luminanz.</translation>
   </message>
   <message>
    <source>Strokes</source>
-   <translation type="unfinished" />
+   <translation>Striche</translation>
   </message>
   <message>
    <source>Paint in the flat proof; each stroke can be undone.</source>
-   <translation type="unfinished" />
+   <translation>Malen Sie in der Flachprobe; jeder Strich lässt sich zurücknehmen.</translation>
   </message>
   <message>
    <source>How much of the blurred copy is screened over; 0 adds nothing.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel der unscharfen Kopie darübergelegt wird; 0 fügt nichts hinzu.</translation>
   </message>
   <message>
    <source>Standard deviation of the blurred copy.</source>
-   <translation type="unfinished" />
+   <translation>Standardabweichung der unscharfen Kopie.</translation>
   </message>
   <message>
    <source>Gradient map</source>
-   <translation type="unfinished" />
+   <translation>Farbverlauf</translation>
   </message>
   <message>
    <source>Gives every value a colour out of a ramp; alpha stays apart.</source>
-   <translation type="unfinished" />
+   <translation>Gibt jedem Wert eine Farbe aus einem Verlauf; Alpha bleibt außen vor.</translation>
   </message>
   <message>
    <source>Multiplies all colour by one.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt alle Farbe mit einer mal.</translation>
   </message>
   <message>
    <source>Add a tint</source>
-   <translation type="unfinished" />
+   <translation>Tönung addieren</translation>
   </message>
   <message>
    <source>Adds coloured light where a soft mask says: a fall-off, brushed strokes, another picture.</source>
-   <translation type="unfinished" />
+   <translation>Addiert farbiges Licht, wo eine weiche Maske es sagt: Abfall, Pinselstriche, ein anderes Bild.</translation>
   </message>
   <message>
    <source>Screens a blurred copy over the colour; alpha stays apart.</source>
-   <translation type="unfinished" />
+   <translation>Legt eine unscharfe Kopie als Licht über die Farbe; Alpha bleibt außen vor.</translation>
   </message>
   <message>
    <source>a ramp needs at least two colours</source>
-   <translation type="unfinished" />
+   <translation>ein Verlauf braucht wenigstens zwei Farben</translation>
   </message>
   <message>
    <source>a ramp's colours must stand between 0 and 1</source>
-   <translation type="unfinished" />
+   <translation>die Farben eines Verlaufs müssen zwischen 0 und 1 stehen</translation>
   </message>
   <message>
    <source>A fall-off</source>
-   <translation type="unfinished" />
+   <translation>Ein Abfall</translation>
   </message>
   <message>
    <source>Brushed strokes</source>
-   <translation type="unfinished" />
+   <translation>Pinselstriche</translation>
   </message>
   <message>
    <source>Everywhere</source>
-   <translation type="unfinished" />
+   <translation>Überall</translation>
   </message>
   <message>
    <source>Curve</source>
-   <translation type="unfinished" />
+   <translation>Kurve</translation>
   </message>
   <message>
    <source>Values from left to right become the height of the curve; click to add a point, drag it out of the frame to remove it.</source>
-   <translation type="unfinished" />
+   <translation>Werte von links nach rechts werden zur Höhe der Kurve; Klick fügt einen Punkt hinzu, aus dem Rahmen ziehen nimmt ihn weg.</translation>
   </message>
   <message>
    <source>The channel that is split.</source>
-   <translation type="unfinished" />
+   <translation>Der Kanal, der geteilt wird.</translation>
   </message>
   <message>
    <source>At</source>
-   <translation type="unfinished" />
+   <translation>Bei</translation>
   </message>
   <message>
    <source>From this value on it becomes 1, below it 0: a hard edge.</source>
-   <translation type="unfinished" />
+   <translation>Ab diesem Wert wird es 1, darunter 0: eine harte Kante.</translation>
   </message>
   <message>
    <source>Becomes 0; raise it to eat into soft parts.</source>
-   <translation type="unfinished" />
+   <translation>Wird 0; höher frisst es in Weiches.</translation>
   </message>
   <message>
    <source>High</source>
-   <translation type="unfinished" />
+   <translation>Oben</translation>
   </message>
   <message>
    <source>Becomes 1; lower it to fill soft parts.</source>
-   <translation type="unfinished" />
+   <translation>Wird 1; tiefer füllt es Weiches.</translation>
   </message>
   <message>
    <source>Bends alpha or colour along a curve drawn by hand.</source>
-   <translation type="unfinished" />
+   <translation>Biegt Alpha oder Farbe entlang einer gezeichneten Kurve.</translation>
   </message>
   <message>
    <source>Makes every value 0 or 1: a hard edge.</source>
-   <translation type="unfinished" />
+   <translation>Macht jeden Wert zu 0 oder 1: eine harte Kante.</translation>
   </message>
   <message>
    <source>Smoothstep</source>
-   <translation type="unfinished" />
+   <translation>Weiche Stufe</translation>
   </message>
   <message>
    <source>Stretches a range of values with gentle ends.</source>
-   <translation type="unfinished" />
+   <translation>Streckt einen Wertebereich mit sanften Enden.</translation>
   </message>
   <message>
    <source>a curve needs at least two points</source>
-   <translation type="unfinished" />
+   <translation>eine Kurve braucht wenigstens zwei Punkte</translation>
   </message>
   <message>
    <source>a curve's points must stand from left to right</source>
-   <translation type="unfinished" />
+   <translation>die Punkte einer Kurve müssen von links nach rechts stehen</translation>
   </message>
   <message>
    <source>a curve's points must lie between 0 and 1</source>
-   <translation type="unfinished" />
+   <translation>die Punkte einer Kurve müssen zwischen 0 und 1 liegen</translation>
   </message>
   <message>
    <source>Remove matte</source>
-   <translation type="unfinished" />
+   <translation>Hintergrundrest entfernen</translation>
   </message>
   <message>
    <source>Clean the dark, bright or coloured rim that a backdrop left in soft parts.</source>
-   <translation type="unfinished" />
+   <translation>Säubert den dunklen, hellen oder farbigen Saum, den ein Hintergrund in Weichem ließ.</translation>
   </message>
   <message>
    <source>The backdrop the picture was cut from; its rim disappears from soft parts.</source>
-   <translation type="unfinished" />
+   <translation>Der Hintergrund, aus dem das Bild geschnitten ist; sein Saum verschwindet aus Weichem.</translation>
   </message>
   <message>
    <source>Share</source>
-   <translation type="unfinished" />
+   <translation>Anteil</translation>
   </message>
   <message>
    <source>How much of the matte is still there: 1 takes all of it out.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel vom Rest noch da ist: 1 nimmt alles heraus.</translation>
   </message>
   <message>
    <source>{0} of the soft texels are clipped: they cannot have lain over this matte.</source>
-   <translation type="unfinished" />
+   <translation>{0} der weichen Texel werden abgeschnitten: sie können nicht über diesem Hintergrund gelegen haben.</translation>
   </message>
   <message>
    <source>Grey of the colour</source>
-   <translation type="unfinished" />
+   <translation>Grau der Farbe</translation>
   </message>
   <message>
    <source>Normal across</source>
-   <translation type="unfinished" />
+   <translation>Normale quer</translation>
   </message>
   <message>
    <source>Normal up</source>
-   <translation type="unfinished" />
+   <translation>Normale hoch</translation>
   </message>
   <message>
    <source>Normal out</source>
-   <translation type="unfinished" />
+   <translation>Normale heraus</translation>
   </message>
   <message>
    <source>Glow, red</source>
-   <translation type="unfinished" />
+   <translation>Leuchten, rot</translation>
   </message>
   <message>
    <source>Glow, green</source>
-   <translation type="unfinished" />
+   <translation>Leuchten, grün</translation>
   </message>
   <message>
    <source>Glow, blue</source>
-   <translation type="unfinished" />
+   <translation>Leuchten, blau</translation>
   </message>
   <message>
    <source>Distance from the outline</source>
-   <translation type="unfinished" />
+   <translation>Abstand vom Umriss</translation>
   </message>
   <message>
    <source>A layer's mask</source>
-   <translation type="unfinished" />
+   <translation>Maske einer Ebene</translation>
   </message>
   <message>
    <source>As the overlay says</source>
-   <translation type="unfinished" />
+   <translation>Wie das Overlay sagt</translation>
   </message>
   <message>
    <source>WebP, lossless</source>
-   <translation type="unfinished" />
+   <translation>WebP, verlustfrei</translation>
   </message>
   <message>
    <source>KTX 2, every mip level</source>
-   <translation type="unfinished" />
+   <translation>KTX 2, jede Mip-Stufe</translation>
   </message>
   <message>
    <source>bit</source>
-   <translation type="unfinished" />
+   <translation>Bit</translation>
   </message>
   <message>
    <source>Layer</source>
-   <translation type="unfinished" />
+   <translation>Ebene</translation>
   </message>
   <message>
    <source>Which layer's mask, from the lowest up.</source>
-   <translation type="unfinished" />
+   <translation>Die Maske welcher Ebene, von unten gezählt.</translation>
   </message>
   <message>
    <source>One minus the value: roughness delivered as smoothness, say.</source>
-   <translation type="unfinished" />
+   <translation>Eins minus der Wert: Rauheit als Glätte geliefert etwa.</translation>
   </message>
   <message>
    <source>The number.</source>
-   <translation type="unfinished" />
+   <translation>Die Zahl.</translation>
   </message>
   <message>
    <source>{name} stands for the overlay's name, {kind} for its kind.</source>
-   <translation type="unfinished" />
+   <translation>{name} steht für den Namen des Overlays, {kind} für seine Art.</translation>
   </message>
   <message>
    <source>File</source>
-   <translation type="unfinished" />
+   <translation>Datei</translation>
   </message>
   <message>
    <source>KTX 2 and TIFF hold every mip level as it was made.</source>
-   <translation type="unfinished" />
+   <translation>KTX 2 und TIFF enthalten jede Mip-Stufe, wie sie gemacht wurde.</translation>
   </message>
   <message>
    <source>Finer steps at twice the size.</source>
-   <translation type="unfinished" />
+   <translation>Feinere Stufen bei doppelter Größe.</translation>
   </message>
   <message>
    <source>Longest side</source>
-   <translation type="unfinished" />
+   <translation>Längste Seite</translation>
   </message>
   <message>
    <source>Smaller than the overlay's own: filtered down with colour weighed by alpha; 0: its own.</source>
-   <translation type="unfinished" />
+   <translation>Kleiner als das Overlay: gefiltert mit Farbe nach Alpha gewogen; 0: seine eigene.</translation>
   </message>
   <message>
    <source>Holds</source>
-   <translation type="unfinished" />
+   <translation>Enthält</translation>
   </message>
   <message>
    <source>Colour is encoded and decoded by the receiver; data is read as it is.</source>
-   <translation type="unfinished" />
+   <translation>Farbe wird kodiert und vom Empfänger dekodiert; Daten werden gelesen, wie sie sind.</translation>
   </message>
   <message>
    <source>Which way a normal map's second channel counts.</source>
-   <translation type="unfinished" />
+   <translation>Wohin der zweite Kanal einer Normalenkarte zählt.</translation>
   </message>
   <message>
    <source>Always</source>
-   <translation type="unfinished" />
+   <translation>Immer</translation>
   </message>
   <message>
    <source>Written even where nothing but numbers would be in it.</source>
-   <translation type="unfinished" />
+   <translation>Auch geschrieben, wo nur Zahlen darin wären.</translation>
   </message>
   <message>
    <source>What the recipe is called.</source>
-   <translation type="unfinished" />
+   <translation>Wie das Rezept heißt.</translation>
   </message>
   <message>
    <source>Geometry</source>
-   <translation type="unfinished" />
+   <translation>Geometrie</translation>
   </message>
   <message>
    <source>The placement as glTF 2.0: one file, or with pictures beside it.</source>
-   <translation type="unfinished" />
+   <translation>Die Platzierung als glTF 2.0: eine Datei oder mit Bildern daneben.</translation>
   </message>
   <message>
    <source>Motion</source>
-   <translation type="unfinished" />
+   <translation>Bewegung</translation>
   </message>
   <message>
    <source>Effects that show it are written as motion files.</source>
-   <translation type="unfinished" />
+   <translation>Effekte, die es zeigen, werden als Bewegungsdateien geschrieben.</translation>
   </message>
   <message>
    <source>A page with pictures, settings and findings.</source>
-   <translation type="unfinished" />
+   <translation>Eine Seite mit Bildern, Einstellungen und Befunden.</translation>
   </message>
   <message>
    <source>There is no delivery recipe “{0}”; there are {1}.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt kein Lieferrezept „{0}“; es gibt {1}.</translation>
   </message>
   <message>
    <source>Takes</source>
-   <translation type="unfinished" />
+   <translation>Nimmt</translation>
   </message>
   <message>
    <source>What fills this channel.</source>
-   <translation type="unfinished" />
+   <translation>Was diesen Kanal füllt.</translation>
   </message>
   <message>
    <source>Name or id of another overlay whose channel is taken; empty: this one.</source>
-   <translation type="unfinished" />
+   <translation>Name oder Kennung eines anderen Overlays, dessen Kanal genommen wird; leer: dieses.</translation>
   </message>
   <message>
    <source>mask of layer {0}</source>
-   <translation type="unfinished" />
+   <translation>Maske von Ebene {0}</translation>
   </message>
   <message>
    <source>Feed of each channel.</source>
-   <translation type="unfinished" />
+   <translation>Womit jeder Kanal gefüllt wird.</translation>
   </message>
   <message>
    <source>Pictures that are written.</source>
-   <translation type="unfinished" />
+   <translation>Bilder, die geschrieben werden.</translation>
   </message>
   <message>
    <source>Whole surface</source>
-   <translation type="unfinished" />
+   <translation>Ganze Oberfläche</translation>
   </message>
   <message>
    <source>Colour with alpha</source>
-   <translation type="unfinished" />
+   <translation>Farbe mit Alpha</translation>
   </message>
   <message>
    <source>Opacity apart, as grey</source>
-   <translation type="unfinished" />
+   <translation>Deckkraft getrennt, grau</translation>
   </message>
   <message>
    <source>Surface packed in one file</source>
-   <translation type="unfinished" />
+   <translation>Oberfläche in einer Datei</translation>
   </message>
   <message>
    <source>Four masks packed</source>
-   <translation type="unfinished" />
+   <translation>Vier Masken gepackt</translation>
   </message>
   <message>
    <source>Sheet with frames</source>
-   <translation type="unfinished" />
+   <translation>Bogen mit Bildern</translation>
   </message>
   <message>
    <source>Scene, everything</source>
-   <translation type="unfinished" />
+   <translation>Szene, alles</translation>
   </message>
   <message>
    <source>{0} is not a delivery recipe.</source>
-   <translation type="unfinished" />
+   <translation>{0} ist kein Lieferrezept.</translation>
   </message>
   <message>
    <source>{0} was made for a newer Mivex (delivery recipe {1}; this one reads {2}).</source>
-   <translation type="unfinished" />
+   <translation>{0} ist für ein neueres Mivex gemacht (Lieferrezept {1}; dieses liest {2}).</translation>
   </message>
   <message>
    <source>the recipe</source>
-   <translation type="unfinished" />
+   <translation>das Rezept</translation>
   </message>
   <message>
    <source>{0}: it writes nothing.</source>
-   <translation type="unfinished" />
+   <translation>{0}: es schreibt nichts.</translation>
+  </message>
+  <message>
+   <source> of {0}</source>
+   <translation> von {0}</translation>
   </message>
   <message>
    <source>32, real numbers</source>
-   <translation type="unfinished" />
+   <translation>32, reelle Zahlen</translation>
   </message>
   <message>
    <source>Data</source>
-   <translation type="unfinished" />
+   <translation>Daten</translation>
   </message>
   <message>
    <source>a name pattern is one file name and knows {name} and {kind} only</source>
-   <translation type="unfinished" />
+   <translation>ein Namensmuster ist ein Dateiname und kennt nur {name} und {kind}</translation>
   </message>
   <message>
    <source>a file has one channel (red), three (red, green, blue), or four with alpha</source>
-   <translation type="unfinished" />
+   <translation>eine Datei hat einen Kanal (red), drei (red, green, blue) oder vier mit alpha</translation>
   </message>
   <message>
    <source>{0} holds {1} bits a channel, not {2}</source>
-   <translation type="unfinished" />
+   <translation>{0} hält {1} Bit je Kanal, nicht {2}</translation>
   </message>
   <message>
    <source>glTF, one file</source>
-   <translation type="unfinished" />
+   <translation>glTF, eine Datei</translation>
   </message>
   <message>
    <source>glTF, parts beside it</source>
-   <translation type="unfinished" />
+   <translation>glTF, Teile daneben</translation>
   </message>
   <message>
    <source>two files of a recipe have the same name pattern</source>
-   <translation type="unfinished" />
+   <translation>zwei Dateien eines Rezepts haben dasselbe Namensmuster</translation>
   </message>
   <message>
    <source>{0}: {1} has no setting “{2}”.</source>
-   <translation type="unfinished" />
+   <translation>{0}: {1} hat keine Einstellung „{2}“.</translation>
   </message>
   <message>
    <source>a channel of “{0}”</source>
-   <translation type="unfinished" />
+   <translation>ein Kanal von „{0}“</translation>
   </message>
   <message>
    <source>{0}, changed</source>
-   <translation type="unfinished" />
+   <translation>{0}, geändert</translation>
   </message>
   <message>
    <source>a pixel</source>
-   <translation type="unfinished" />
+   <translation>je Pixel</translation>
   </message>
   <message>
    <source>Colour is decoded to light before it is filtered; data is filtered as it is.</source>
-   <translation type="unfinished" />
+   <translation>Farbe wird zu Licht dekodiert, ehe sie gefiltert wird; Daten werden gefiltert, wie sie sind.</translation>
   </message>
   <message>
    <source>Colour stored</source>
-   <translation type="unfinished" />
+   <translation>Farbe liegt</translation>
   </message>
   <message>
    <source>Premultiplied pictures are divided by their alpha first.</source>
-   <translation type="unfinished" />
+   <translation>Vormultiplizierte Bilder werden erst durch ihr Alpha geteilt.</translation>
   </message>
   <message>
    <source>All but the last hold straight alpha and the colour beneath it; KTX 2 every mip level, its colour weighed by alpha; TIFF those that keep coverage. 24 bit has no alpha: for Solid only.</source>
-   <translation type="unfinished" />
+   <translation>Alle bis auf das letzte halten gerades Alpha und die Farbe darunter; KTX 2 jede Mip-Stufe, Farbe nach Alpha gewogen; TIFF die, die Deckung halten. 24 Bit hat kein Alpha: nur für Solid.</translation>
   </message>
   <message>
    <source>Finer alpha steps at twice the size; TGA holds 8.</source>
-   <translation type="unfinished" />
+   <translation>Feinere Alphastufen bei doppelter Größe; TGA hält 8.</translation>
   </message>
   <message>
    <source>Name of the file without ending; empty: the overlay's own name.</source>
-   <translation type="unfinished" />
+   <translation>Name der Datei ohne Endung; leer: Name des Overlays.</translation>
   </message>
   <message>
    <source>Size budget</source>
-   <translation type="unfinished" />
+   <translation>Größenbudget</translation>
   </message>
   <message>
    <source>Largest side that the receiver wants; larger is a finding. 0: any.</source>
-   <translation type="unfinished" />
+   <translation>Längste Seite, die der Empfänger will; länger ist ein Befund. 0: jede.</translation>
   </message>
   <message>
    <source>Overdraw budget</source>
-   <translation type="unfinished" />
+   <translation>Übermal-Budget</translation>
   </message>
   <message>
    <source>Fragments a pixel that the artist allows; more is a finding.</source>
-   <translation type="unfinished" />
+   <translation>Fragmente je Pixel, die erlaubt sind; mehr ist ein Befund.</translation>
   </message>
   <message>
    <source>Relative to the project file, or absolute; empty: none yet.</source>
-   <translation type="unfinished" />
+   <translation>Relativ zur Projektdatei oder absolut; leer: noch keins.</translation>
   </message>
   <message>
    <source>Width and height of an empty start, where there is no picture; text, shapes and noise are drawn on it.</source>
-   <translation type="unfinished" />
+   <translation>Breite und Höhe eines leeren Anfangs ohne Bild; Text, Formen und Rauschen werden darauf gezeichnet.</translation>
   </message>
   <message>
    <source>Recipe</source>
-   <translation type="unfinished" />
+   <translation>Rezept</translation>
   </message>
   <message>
    <source>Delivery recipe: key of one that comes with Mivex, or name of one of the project's; empty: the whole surface.</source>
-   <translation type="unfinished" />
+   <translation>Lieferrezept: Schlüssel eines mitgelieferten oder Name eines eigenen; leer: die ganze Oberfläche.</translation>
   </message>
   <message>
    <source>A picture that is looked at beside it; relative to the project file, or absolute.</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild, das daneben angesehen wird; relativ zur Projektdatei oder absolut.</translation>
   </message>
   <message>
    <source>Id of the overlay whose material it follows; empty: none.</source>
-   <translation type="unfinished" />
+   <translation>Kennung des Overlays, dessen Material es folgt; leer: keines.</translation>
   </message>
   <message>
    <source>Settings of its material that are its own.</source>
-   <translation type="unfinished" />
+   <translation>Einstellungen seines Materials, die eigene sind.</translation>
   </message>
   <message>
    <source>Groups of emitters, whose particles show overlays.</source>
-   <translation type="unfinished" />
+   <translation>Gruppen von Quellen, deren Teilchen Overlays zeigen.</translation>
   </message>
   <message>
    <source>Delivery recipes of the project's own.</source>
-   <translation type="unfinished" />
+   <translation>Eigene Lieferrezepte des Projekts.</translation>
   </message>
   <message>
    <source>Guess</source>
-   <translation type="unfinished" />
+   <translation>Raten</translation>
   </message>
   <message>
    <source>width and height must both be 0, or {0}</source>
-   <translation type="unfinished" />
+   <translation>Breite und Höhe müssen beide 0 sein oder {0}</translation>
   </message>
   <message>
    <source>TGA, 32 bit</source>
-   <translation type="unfinished" />
+   <translation>TGA, 32 Bit</translation>
   </message>
   <message>
    <source>TGA, 24 bit, no alpha</source>
-   <translation type="unfinished" />
+   <translation>TGA, 24 Bit, ohne Alpha</translation>
   </message>
   <message>
    <source>“{0}” is no setting of a material</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist keine Einstellung eines Materials</translation>
   </message>
   <message>
    <source>Part {0}</source>
-   <translation type="unfinished" />
+   <translation>Teil {0}</translation>
+  </message>
+  <message>
+   <source>{0} copy</source>
+   <translation>{0} Kopie</translation>
   </message>
   <message>
    <source>The prepared picture</source>
-   <translation type="unfinished" />
+   <translation>Das vorbereitete Bild</translation>
   </message>
   <message>
    <source>“{0}” has no picture yet.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat noch kein Bild.</translation>
+  </message>
+  <message>
+   <source>canvas {0} {1}</source>
+   <translation>canvas {0} {1}</translation>
+  </message>
+  <message>
+   <source>{0} layers</source>
+   <translation>{0} Ebenen</translation>
+  </message>
+  <message>
+   <source>{0} step {1}</source>
+   <translation>{0} step {1}</translation>
+  </message>
+  <message>
+   <source>{0} texture {1} {2}</source>
+   <translation>{0} texture {1} {2}</translation>
   </message>
   <message>
    <source>{0} is not a Mivex project.</source>
-   <translation type="unfinished" />
+   <translation>{0} ist kein Mivex-Projekt.</translation>
   </message>
   <message>
    <source>{0} does not say which version it is: “mivex” must be a whole number from 1 on.</source>
-   <translation type="unfinished" />
+   <translation>{0} sagt nicht, welche Version es ist: „mivex“ muss eine ganze Zahl ab 1 sein.</translation>
   </message>
   <message>
    <source>{0} was saved by a newer Mivex (format {1}; this one reads up to {2}). It was left untouched.</source>
-   <translation type="unfinished" />
+   <translation>{0} stammt von einem neueren Mivex (Format {1}; dieses liest bis {2}). Es blieb unberührt.</translation>
   </message>
   <message>
    <source>{0}: two overlays have the same id.</source>
-   <translation type="unfinished" />
+   <translation>{0}: zwei Overlays haben dieselbe Kennung.</translation>
   </message>
   <message>
    <source>“{0}” was changed on disk by somebody else since it was opened; it was not overwritten.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wurde seit dem Öffnen von jemand anderem geändert; es wurde nicht überschrieben.</translation>
   </message>
   <message>
    <source> and {0} more</source>
-   <translation type="unfinished" />
+   <translation> und {0} mehr</translation>
   </message>
   <message>
    <source>The folder for unsaved work cannot be made: {0}.</source>
-   <translation type="unfinished" />
+   <translation>Der Ordner für Ungesichertes lässt sich nicht anlegen: {0}.</translation>
   </message>
   <message>
    <source>The work kept aside</source>
-   <translation type="unfinished" />
+   <translation>Die beiseitegelegte Arbeit</translation>
   </message>
   <message>
    <source>Group</source>
-   <translation type="unfinished" />
+   <translation>Gruppe</translation>
   </message>
   <message>
    <source>“{0}” and “{1}” would use each other's result; neither can come first.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ und „{1}“ benutzten das Ergebnis des anderen; keines kann zuerst kommen.</translation>
   </message>
   <message>
    <source>“{0}” cannot use its own result.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ kann nicht sein eigenes Ergebnis benutzen.</translation>
   </message>
   <message>
    <source>“{0}”: {1} from the mesh</source>
-   <translation type="unfinished" />
+   <translation>„{0}“: {1} vom Netz</translation>
   </message>
   <message>
    <source>the overlay that it reads is gone.</source>
-   <translation type="unfinished" />
+   <translation>das Overlay, das es liest, ist fort.</translation>
   </message>
   <message>
    <source>“{0}” and “{1}” use each other.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ und „{1}“ benutzen einander.</translation>
   </message>
   <message>
    <source>the layer is switched off.</source>
-   <translation type="unfinished" />
+   <translation>die Ebene ist ausgeschaltet.</translation>
   </message>
   <message>
    <source>The layer is gone.</source>
-   <translation type="unfinished" />
+   <translation>Die Ebene ist fort.</translation>
   </message>
   <message>
    <source>a layer</source>
-   <translation type="unfinished" />
+   <translation>eine Ebene</translation>
   </message>
   <message>
    <source>{0}: “{1}” is not a step Mivex knows ({2}).</source>
-   <translation type="unfinished" />
+   <translation>{0}: „{1}“ ist kein Schritt, den Mivex kennt ({2}).</translation>
   </message>
   <message>
    <source>{0}: {1} does not say which step it is.</source>
-   <translation type="unfinished" />
+   <translation>{0}: {1} sagt nicht, welcher Schritt es ist.</translation>
   </message>
   <message>
    <source>the file</source>
-   <translation type="unfinished" />
+   <translation>die Datei</translation>
   </message>
   <message>
    <source>“{0}” holds half a character (a lone surrogate), which is no text.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ enthält ein halbes Zeichen (ein einzelnes Surrogat), das ist kein Text.</translation>
   </message>
   <message>
    <source>“{0}” is not a JSON text, or is cut short.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist kein JSON-Text oder ist abgeschnitten.</translation>
   </message>
   <message>
    <source>an entry</source>
-   <translation type="unfinished" />
+   <translation>ein Eintrag</translation>
   </message>
   <message>
    <source>{0}: step {1}, {2}, has no setting “{3}” (it has {4}).</source>
-   <translation type="unfinished" />
+   <translation>{0}: Schritt {1}, {2}, hat keine Einstellung „{3}“ (er hat {4}).</translation>
   </message>
   <message>
    <source>Result</source>
-   <translation type="unfinished" />
+   <translation>Ergebnis</translation>
   </message>
   <message>
    <source>Colour alone</source>
-   <translation type="unfinished" />
+   <translation>Nur Farbe</translation>
   </message>
   <message>
    <source>Fringe</source>
-   <translation type="unfinished" />
+   <translation>Saum</translation>
   </message>
   <message>
    <source>Lit as normals</source>
-   <translation type="unfinished" />
+   <translation>Als Normalen belichtet</translation>
   </message>
   <message>
    <source>The picture</source>
-   <translation type="unfinished" />
+   <translation>Das Bild</translation>
   </message>
   <message>
    <source>Every mip level</source>
-   <translation type="unfinished" />
+   <translation>Jede Mip-Stufe</translation>
   </message>
   <message>
    <source>Far sizes</source>
-   <translation type="unfinished" />
+   <translation>Aus der Ferne</translation>
   </message>
   <message>
    <source>All backdrops</source>
-   <translation type="unfinished" />
+   <translation>Alle Hintergründe</translation>
   </message>
   <message>
    <source>Repeated 3 × 3</source>
-   <translation type="unfinished" />
+   <translation>3 × 3 wiederholt</translation>
   </message>
   <message>
    <source>Its border</source>
-   <translation type="unfinished" />
+   <translation>Sein Rand</translation>
   </message>
   <message>
    <source>Magnified</source>
-   <translation type="unfinished" />
+   <translation>Vergrößert</translation>
   </message>
   <message>
    <source>Black</source>
-   <translation type="unfinished" />
+   <translation>Schwarz</translation>
   </message>
   <message>
    <source>Mid grey</source>
-   <translation type="unfinished" />
+   <translation>Mittelgrau</translation>
   </message>
   <message>
    <source>White</source>
-   <translation type="unfinished" />
+   <translation>Weiß</translation>
   </message>
   <message>
    <source>Checker</source>
-   <translation type="unfinished" />
+   <translation>Karo</translation>
   </message>
   <message>
    <source>A colour</source>
-   <translation type="unfinished" />
+   <translation>Eine Farbe</translation>
   </message>
   <message>
    <source>Bright wall</source>
-   <translation type="unfinished" />
+   <translation>Helle Wand</translation>
   </message>
   <message>
    <source>Dark wall</source>
-   <translation type="unfinished" />
+   <translation>Dunkle Wand</translation>
   </message>
   <message>
    <source>Above: true size, as filtered and as it should be</source>
-   <translation type="unfinished" />
+   <translation>Oben: wahre Größe, wie gefiltert und wie es sein sollte</translation>
   </message>
   <message>
    <source>filtered straight, as hardware does</source>
-   <translation type="unfinished" />
+   <translation>gerade gefiltert, wie Hardware es tut</translation>
   </message>
   <message>
    <source>filtered premultiplied, as it should be</source>
-   <translation type="unfinished" />
+   <translation>vormultipliziert gefiltert, wie es sein sollte</translation>
   </message>
   <message>
    <source>the difference, × {0}</source>
-   <translation type="unfinished" />
+   <translation>der Unterschied, × {0}</translation>
   </message>
   <message>
    <source>Levels 1 to {0}: {1}</source>
-   <translation type="unfinished" />
+   <translation>Stufen 1 bis {0}: {1}</translation>
   </message>
   <message>
    <source>cut at one half</source>
-   <translation type="unfinished" />
+   <translation>bei einer Hälfte geschnitten</translation>
   </message>
   <message>
    <source>plain alpha</source>
-   <translation type="unfinished" />
+   <translation>bloßes Alpha</translation>
   </message>
   <message>
    <source>outermost {0} texels of each side, enlarged</source>
-   <translation type="unfinished" />
+   <translation>äußerste {0} Texel jeder Seite, vergrößert</translation>
   </message>
   <message>
    <source>The project has no camera.</source>
-   <translation type="unfinished" />
+   <translation>Das Projekt hat keine Kamera.</translation>
   </message>
   <message>
    <source>There is no camera “{0}”; the project has {1}.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt keine Kamera „{0}“; das Projekt hat {1}.</translation>
   </message>
   <message>
    <source>Examining it ended the process; the file is damaged in a way that no library foresaw.</source>
-   <translation type="unfinished" />
+   <translation>Das Prüfen beendete den Prozess; die Datei ist auf eine Weise beschädigt, die keine Bibliothek vorhersah.</translation>
+  </message>
+  <message>
+   <source>examining {0}</source>
+   <translation>examining {0}</translation>
+  </message>
+  <message>
+   <source>preparing {0}</source>
+   <translation>preparing {0}</translation>
   </message>
   <message>
    <source>Whole frame inside</source>
-   <translation type="unfinished" />
+   <translation>Ganzes Bild hinein</translation>
   </message>
   <message>
    <source>Fills the cell</source>
-   <translation type="unfinished" />
+   <translation>Füllt die Zelle</translation>
   </message>
   <message>
    <source>As large as it is</source>
-   <translation type="unfinished" />
+   <translation>So groß, wie es ist</translation>
   </message>
   <message>
    <source>The frames' middle</source>
-   <translation type="unfinished" />
+   <translation>Die Mitte der Bilder</translation>
   </message>
   <message>
    <source>Centre of what is seen</source>
-   <translation type="unfinished" />
+   <translation>Mitte des Sichtbaren</translation>
   </message>
   <message>
    <source>Foot of its box</source>
-   <translation type="unfinished" />
+   <translation>Fuß des Kastens</translation>
   </message>
   <message>
    <source>The sheet</source>
-   <translation type="unfinished" />
+   <translation>Der Bogen</translation>
   </message>
   <message>
    <source>There are no frames to build a sheet from.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt keine Bilder für einen Bogen.</translation>
   </message>
   <message>
    <source>{0} frames are more than a sheet may have ({1}).</source>
-   <translation type="unfinished" />
+   <translation>{0} Bilder sind mehr, als ein Bogen haben darf ({1}).</translation>
   </message>
   <message>
    <source>{0} × {1} cells are more than 64 in a row or a column.</source>
-   <translation type="unfinished" />
+   <translation>{0} × {1} Zellen sind mehr als 64 in einer Zeile oder Spalte.</translation>
   </message>
   <message>
    <source>“{0}” would give the cells of the sheet different sizes; they keep one size.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ gäbe den Zellen des Bogens verschiedene Größen; sie behalten eine Größe.</translation>
   </message>
   <message>
    <source>It looks like one picture.</source>
-   <translation type="unfinished" />
+   <translation>Es sieht aus wie ein einziges Bild.</translation>
   </message>
   <message>
    <source>Most of the cells that it might have are empty.</source>
-   <translation type="unfinished" />
+   <translation>Die meisten Zellen, die es haben könnte, sind leer.</translation>
   </message>
   <message>
    <source>It is too small for a sheet.</source>
-   <translation type="unfinished" />
+   <translation>Es ist zu klein für einen Bogen.</translation>
   </message>
   <message>
    <source>; parts of it differ</source>
-   <translation type="unfinished" />
+   <translation>; Teile davon weichen ab</translation>
   </message>
   <message>
    <source>drawn lines</source>
-   <translation type="unfinished" />
+   <translation>gezeichnete Linien</translation>
   </message>
   <message>
    <source>frames that look alike</source>
-   <translation type="unfinished" />
+   <translation>Bilder, die sich gleichen</translation>
   </message>
   <message>
    <source>To and fro</source>
-   <translation type="unfinished" />
+   <translation>Hin und her</translation>
   </message>
   <message>
    <source>One each, by chance</source>
-   <translation type="unfinished" />
+   <translation>Jedes eins, per Zufall</translation>
   </message>
   <message>
    <source>Columns</source>
-   <translation type="unfinished" />
+   <translation>Spalten</translation>
   </message>
   <message>
    <source>Cells across.</source>
-   <translation type="unfinished" />
+   <translation>Zellen quer.</translation>
   </message>
   <message>
    <source>Rows</source>
-   <translation type="unfinished" />
+   <translation>Zeilen</translation>
   </message>
   <message>
    <source>Cells down.</source>
-   <translation type="unfinished" />
+   <translation>Zellen abwärts.</translation>
   </message>
   <message>
    <source>Begins across</source>
-   <translation type="unfinished" />
+   <translation>Beginnt quer</translation>
   </message>
   <message>
    <source>Texels before the first cell.</source>
-   <translation type="unfinished" />
+   <translation>Texel vor der ersten Zelle.</translation>
   </message>
   <message>
    <source>Begins down</source>
-   <translation type="unfinished" />
+   <translation>Beginnt abwärts</translation>
   </message>
   <message>
    <source>Texels above the first cell.</source>
-   <translation type="unfinished" />
+   <translation>Texel über der ersten Zelle.</translation>
   </message>
   <message>
    <source>Cell's width</source>
-   <translation type="unfinished" />
+   <translation>Zellenbreite</translation>
   </message>
   <message>
    <source>Texels; 0: what is left is shared out evenly.</source>
-   <translation type="unfinished" />
+   <translation>Texel; 0: was bleibt, wird gleichmäßig geteilt.</translation>
   </message>
   <message>
    <source>Cell's height</source>
-   <translation type="unfinished" />
+   <translation>Zellenhöhe</translation>
   </message>
   <message>
    <source>Gutter</source>
-   <translation type="unfinished" />
+   <translation>Steg</translation>
   </message>
   <message>
    <source>Texels between cells.</source>
-   <translation type="unfinished" />
+   <translation>Texel zwischen Zellen.</translation>
   </message>
   <message>
    <source>How many of the cells are frames, row by row; 0: all.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele der Zellen Bilder sind, Zeile für Zeile; 0: alle.</translation>
   </message>
   <message>
    <source>Plays</source>
-   <translation type="unfinished" />
+   <translation>Spielt</translation>
   </message>
   <message>
    <source>How its frames follow one another.</source>
-   <translation type="unfinished" />
+   <translation>Wie seine Bilder einander folgen.</translation>
   </message>
   <message>
    <source>Frames a second.</source>
-   <translation type="unfinished" />
+   <translation>Bilder in der Sekunde.</translation>
   </message>
   <message>
    <source>Blends frames</source>
-   <translation type="unfinished" />
+   <translation>Blendet Bilder</translation>
   </message>
   <message>
    <source>Fades from each frame to the next instead of stepping.</source>
-   <translation type="unfinished" />
+   <translation>Blendet von Bild zu Bild, statt zu springen.</translation>
   </message>
   <message>
    <source>Corners of the polygon that is drawn in place of the whole cell: less empty area is filled; 0: the cell.</source>
-   <translation type="unfinished" />
+   <translation>Ecken des Vielecks, das statt der ganzen Zelle gezeichnet wird: weniger Leeres wird gefüllt; 0: die Zelle.</translation>
   </message>
   <message>
    <source>Every frame has an outline of its own; off: one that holds them all.</source>
-   <translation type="unfinished" />
+   <translation>Jedes Bild hat seinen eigenen Umriss; aus: einer, der alle hält.</translation>
   </message>
   <message>
    <source>Outline from</source>
-   <translation type="unfinished" />
+   <translation>Umriss ab</translation>
   </message>
   <message>
    <source>Alpha that the outline must hold.</source>
-   <translation type="unfinished" />
+   <translation>Alpha, das der Umriss halten muss.</translation>
   </message>
   <message>
    <source>Cells among them that hold no frame, counted row by row from 0.</source>
-   <translation type="unfinished" />
+   <translation>Zellen darunter, die kein Bild halten, Zeile für Zeile ab 0 gezählt.</translation>
   </message>
   <message>
    <source>One after the other; none: the picture is no sheet.</source>
-   <translation type="unfinished" />
+   <translation>Eins nach dem anderen; keins: das Bild ist kein Bogen.</translation>
   </message>
   <message>
    <source>{0} × {1} cells of {2} × {3} do not fit into {4} × {5}.</source>
-   <translation type="unfinished" />
+   <translation>{0} × {1} Zellen von {2} × {3} passen nicht in {4} × {5}.</translation>
   </message>
   <message>
    <source>depth first</source>
-   <translation type="unfinished" />
+   <translation>Tiefe zuerst</translation>
   </message>
   <message>
    <source>depth write off</source>
-   <translation type="unfinished" />
+   <translation>Tiefe schreiben aus</translation>
   </message>
   <message>
    <source>nothing of the mesh lies within the picture; its UVs are elsewhere.</source>
-   <translation type="unfinished" />
+   <translation>nichts vom Netz liegt im Bild; seine UVs sind anderswo.</translation>
   </message>
   <message>
    <source>Dock</source>
-   <translation type="unfinished" />
+   <translation>Dock</translation>
   </message>
   <message>
    <source>Hull</source>
-   <translation type="unfinished" />
+   <translation>Rumpf</translation>
   </message>
   <message>
    <source>Floor</source>
-   <translation type="unfinished" />
+   <translation>Boden</translation>
   </message>
   <message>
    <source>Far</source>
-   <translation type="unfinished" />
+   <translation>Fern</translation>
   </message>
   <message>
    <source>dark wall</source>
-   <translation type="unfinished" />
+   <translation>dunkle Wand</translation>
   </message>
   <message>
    <source>bright wall</source>
-   <translation type="unfinished" />
+   <translation>helle Wand</translation>
   </message>
   <message>
    <source>hidden by {0}</source>
-   <translation type="unfinished" />
+   <translation>verdeckt von {0}</translation>
   </message>
   <message>
    <source>drawn, wrote depth and so hid {0}</source>
-   <translation type="unfinished" />
+   <translation>gezeichnet, schrieb Tiefe und verdeckte so {0}</translation>
   </message>
   <message>
    <source>drawn, wrote depth</source>
-   <translation type="unfinished" />
+   <translation>gezeichnet, schrieb Tiefe</translation>
+  </message>
+  <message>
+   <source>discarded by cutoff</source>
+   <translation>von der Schwelle verworfen</translation>
+  </message>
+  <message>
+   <source>discarded by the matrix</source>
+   <translation>von der Matrix verworfen</translation>
+  </message>
+  <message>
+   <source>lays its depth</source>
+   <translation>legt seine Tiefe</translation>
   </message>
   <message>
    <source>stops</source>
-   <translation type="unfinished" />
+   <translation>Blenden</translation>
   </message>
   <message>
    <source>Overcast</source>
-   <translation type="unfinished" />
+   <translation>Bedeckt</translation>
   </message>
   <message>
    <source>An even sky: soft, without colour; faults of alpha show best.</source>
-   <translation type="unfinished" />
+   <translation>Ein gleichmäßiger Himmel: weich, farblos; Fehler im Alpha zeigen sich am besten.</translation>
   </message>
   <message>
    <source>Work hall</source>
-   <translation type="unfinished" />
+   <translation>Werkhalle</translation>
   </message>
   <message>
    <source>Strip lights over a grey hall, without colour.</source>
-   <translation type="unfinished" />
+   <translation>Leuchtbänder über einer grauen Halle, farblos.</translation>
   </message>
   <message>
    <source>Small lights</source>
-   <translation type="unfinished" />
+   <translation>Kleine Lichter</translation>
   </message>
   <message>
    <source>A few small lights in a dark room, without colour: what is smooth glints.</source>
-   <translation type="unfinished" />
+   <translation>Ein paar kleine Lichter in einem dunklen Raum, farblos: Glattes glänzt.</translation>
   </message>
   <message>
    <source>Evening</source>
-   <translation type="unfinished" />
+   <translation>Abend</translation>
   </message>
   <message>
    <source>A low warm sun under a blue sky. Coloured: it misleads the eye on purpose.</source>
-   <translation type="unfinished" />
+   <translation>Tiefe warme Sonne unter blauem Himmel. Farbig: es täuscht das Auge mit Absicht.</translation>
   </message>
   <message>
    <source>Environment</source>
-   <translation type="unfinished" />
+   <translation>Umgebung</translation>
   </message>
   <message>
    <source>What is mirrored, and the light from all round.</source>
-   <translation type="unfinished" />
+   <translation>Was gespiegelt wird, und das Licht von ringsum.</translation>
   </message>
   <message>
    <source>Turns the environment round the stage.</source>
-   <translation type="unfinished" />
+   <translation>Dreht die Umgebung um die Bühne.</translation>
   </message>
   <message>
    <source>Brightness of everything that comes from all round.</source>
-   <translation type="unfinished" />
+   <translation>Helligkeit von allem, was von ringsum kommt.</translation>
   </message>
   <message>
    <source>Brightness of the one lamp, far away; 0 puts it out.</source>
-   <translation type="unfinished" />
+   <translation>Helligkeit der einen Lampe, weit fort; 0 löscht sie.</translation>
   </message>
   <message>
    <source>Lamp from</source>
-   <translation type="unfinished" />
+   <translation>Lampe von</translation>
   </message>
   <message>
    <source>Direction round the stage that the lamp shines from.</source>
-   <translation type="unfinished" />
+   <translation>Richtung um die Bühne, aus der die Lampe scheint.</translation>
   </message>
   <message>
    <source>Lamp height</source>
-   <translation type="unfinished" />
+   <translation>Lampenhöhe</translation>
   </message>
   <message>
    <source>Height of the lamp over the horizon; low ones cast long shadows.</source>
-   <translation type="unfinished" />
+   <translation>Höhe der Lampe über dem Horizont; tiefe werfen lange Schatten.</translation>
   </message>
   <message>
    <source>Shadows</source>
-   <translation type="unfinished" />
+   <translation>Schatten</translation>
   </message>
   <message>
    <source>What is solid, cut out or dithered keeps the lamp off what lies behind.</source>
-   <translation type="unfinished" />
+   <translation>Festes, Ausgeschnittenes und Gerastertes hält die Lampe von dem ab, was dahinter liegt.</translation>
   </message>
   <message>
    <source>Exposure</source>
-   <translation type="unfinished" />
+   <translation>Belichtung</translation>
   </message>
   <message>
    <source>Brightness of the whole picture in stops; overlays are not changed.</source>
-   <translation type="unfinished" />
+   <translation>Helligkeit des ganzen Bilds in Blenden; Overlays ändern sich nicht.</translation>
   </message>
   <message>
    <source>View curve</source>
-   <translation type="unfinished" />
+   <translation>Sichtkurve</translation>
   </message>
   <message>
    <source>Plain cuts off at white; soft bends the brightest fifth over, so that light keeps shape.</source>
-   <translation type="unfinished" />
+   <translation>Einfach schneidet bei Weiß ab; weich biegt das hellste Fünftel um, sodass Licht Form behält.</translation>
   </message>
   <message>
    <source>Blends in</source>
-   <translation type="unfinished" />
+   <translation>Mischt in</translation>
   </message>
   <message>
    <source>Linear light, or display values, as some receivers do: soft edges and faint layers look otherwise there.</source>
-   <translation type="unfinished" />
+   <translation>Lineares Licht, oder Anzeigewerte wie manche Empfänger: weiche Kanten und blasse Ebenen sehen dort anders aus.</translation>
   </message>
   <message>
    <source>Evening, coloured</source>
-   <translation type="unfinished" />
+   <translation>Abend, farbig</translation>
   </message>
   <message>
    <source>Soft shoulder</source>
-   <translation type="unfinished" />
+   <translation>Weiche Schulter</translation>
   </message>
   <message>
    <source>Order map</source>
-   <translation type="unfinished" />
+   <translation>Ordnungskarte</translation>
   </message>
   <message>
    <source>Overdraw</source>
-   <translation type="unfinished" />
+   <translation>Übermalen</translation>
   </message>
   <message>
    <source>Normals</source>
-   <translation type="unfinished" />
+   <translation>Normalen</translation>
   </message>
   <message>
    <source>Mip level</source>
-   <translation type="unfinished" />
+   <translation>Mip-Stufe</translation>
   </message>
   <message>
    <source>What a renderer with these settings draws.</source>
-   <translation type="unfinished" />
+   <translation>Was ein Renderer mit diesen Einstellungen zeichnet.</translation>
   </message>
   <message>
    <source>How far the picture is from one in exact order: bright is wrong.</source>
-   <translation type="unfinished" />
+   <translation>Wie weit das Bild von einem in genauer Reihenfolge abweicht: hell ist falsch.</translation>
   </message>
   <message>
    <source>Fragments that overlays spend on each pixel; hatched: most change nothing.</source>
-   <translation type="unfinished" />
+   <translation>Fragmente, die Overlays je Pixel verbrauchen; schraffiert: die meisten ändern nichts.</translation>
   </message>
   <message>
    <source>What the depth test compares with, once all is drawn; near is bright.</source>
-   <translation type="unfinished" />
+   <translation>Womit der Tiefentest vergleicht, wenn alles gezeichnet ist; nah ist hell.</translation>
   </message>
   <message>
    <source>Which way what is seen faces: red right, green up, blue towards you.</source>
-   <translation type="unfinished" />
+   <translation>Wohin das Sichtbare schaut: rot rechts, grün oben, blau zu Ihnen.</translation>
   </message>
   <message>
    <source>Which mip level is read: dark is the finest.</source>
-   <translation type="unfinished" />
+   <translation>Welche Mip-Stufe gelesen wird: dunkel ist die feinste.</translation>
   </message>
   <message>
    <source>Alpha of the stage, as it would be delivered over nothing.</source>
-   <translation type="unfinished" />
+   <translation>Alpha der Bühne, wie es über nichts geliefert würde.</translation>
   </message>
   <message>
    <source>towards you</source>
-   <translation type="unfinished" />
+   <translation>zu Ihnen</translation>
   </message>
   <message>
    <source>“{0}” is no view of the stage; there are {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist keine Ansicht der Bühne; es gibt {1}.</translation>
   </message>
   <message>
    <source>“{0}” is no mesh that can be read here; OBJ, PLY and glTF can.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist kein Netz, das hier zu lesen ist; OBJ, PLY und glTF sind es.</translation>
   </message>
   <message>
    <source>“{0}” holds no triangles.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ enthält keine Dreiecke.</translation>
   </message>
   <message>
    <source>“{0}” has more than {1} triangles.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat mehr als {1} Dreiecke.</translation>
   </message>
   <message>
    <source>Only a part of it has a second UV set.</source>
-   <translation type="unfinished" />
+   <translation>Nur ein Teil davon hat ein zweites UV-Set.</translation>
   </message>
   <message>
    <source>not a glTF file</source>
-   <translation type="unfinished" />
+   <translation>keine glTF-Datei</translation>
   </message>
   <message>
    <source>its first part is cut short</source>
-   <translation type="unfinished" />
+   <translation>der erste Teil ist abgeschnitten</translation>
   </message>
   <message>
    <source>“{0}” cannot be read as a mesh: {1}.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ lässt sich nicht als Netz lesen: {1}.</translation>
   </message>
   <message>
    <source>“{0}” has corners that are nowhere.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat Ecken, die nirgends sind.</translation>
   </message>
   <message>
    <source>It has no normals; they were made from its faces.</source>
-   <translation type="unfinished" />
+   <translation>Es hat keine Normalen; sie wurden aus den Flächen gemacht.</translation>
   </message>
   <message>
    <source>It has no UVs; they were made by looking at it from its six sides, a metre to a picture.</source>
-   <translation type="unfinished" />
+   <translation>Es hat keine UVs; sie wurden durch Blick von sechs Seiten gemacht, ein Meter je Bild.</translation>
   </message>
   <message>
    <source>Crossed panels</source>
-   <translation type="unfinished" />
+   <translation>Gekreuzte Tafeln</translation>
   </message>
   <message>
    <source>Stack of panels</source>
-   <translation type="unfinished" />
+   <translation>Stapel von Tafeln</translation>
   </message>
   <message>
    <source>Cylinder</source>
-   <translation type="unfinished" />
+   <translation>Zylinder</translation>
   </message>
   <message>
    <source>Curved plate</source>
-   <translation type="unfinished" />
+   <translation>Gebogene Platte</translation>
   </message>
   <message>
    <source>Dome</source>
-   <translation type="unfinished" />
+   <translation>Kuppel</translation>
   </message>
   <message>
    <source>Second UV set</source>
-   <translation type="unfinished" />
+   <translation>Zweites UV-Set</translation>
   </message>
   <message>
    <source>The file's own; or chosen faces seen along their mean normal; or unwrapped with little stretching.</source>
-   <translation type="unfinished" />
+   <translation>Das der Datei; oder gewählte Flächen entlang ihrer mittleren Normale gesehen; oder mit wenig Verzerrung abgewickelt.</translation>
   </message>
   <message>
    <source>Size of the mesh against what its file says, in metres.</source>
-   <translation type="unfinished" />
+   <translation>Größe des Netzes gegen das, was die Datei sagt, in Metern.</translation>
   </message>
   <message>
    <source>Turns the mesh about the upright axis.</source>
-   <translation type="unfinished" />
+   <translation>Dreht das Netz um die aufrechte Achse.</translation>
   </message>
   <message>
    <source>Grey</source>
-   <translation type="unfinished" />
+   <translation>Grau</translation>
   </message>
   <message>
    <source>How bright the mesh is; it has no colour.</source>
-   <translation type="unfinished" />
+   <translation>Wie hell das Netz ist; es hat keine Farbe.</translation>
   </message>
   <message>
    <source>Person</source>
-   <translation type="unfinished" />
+   <translation>Mensch</translation>
   </message>
   <message>
    <source>A plain figure 1.75 m tall, to judge sizes by.</source>
-   <translation type="unfinished" />
+   <translation>Eine schlichte Figur, 1,75 m groß, um Größen zu beurteilen.</translation>
   </message>
   <message>
    <source>Point of the picture that stands at the place.</source>
-   <translation type="unfinished" />
+   <translation>Punkt des Bilds, der am Platz steht.</translation>
   </message>
   <message>
    <source>It stays upright and turns to the camera only about the upright axis.</source>
-   <translation type="unfinished" />
+   <translation>Es bleibt aufrecht und dreht sich nur um die aufrechte Achse zur Kamera.</translation>
   </message>
   <message>
    <source>Nothing beyond half of it takes the picture.</source>
-   <translation type="unfinished" />
+   <translation>Nichts jenseits der Hälfte davon nimmt das Bild an.</translation>
   </message>
   <message>
    <source>Degrees to the box from which nothing is left.</source>
-   <translation type="unfinished" />
+   <translation>Grad zum Kasten, ab denen nichts übrig ist.</translation>
   </message>
   <message>
    <source>Panels of crossed ones and of a stack.</source>
-   <translation type="unfinished" />
+   <translation>Tafeln von gekreuzten und von einem Stapel.</translation>
   </message>
   <message>
    <source>Of a stack, a box and a dome, metres.</source>
-   <translation type="unfinished" />
+   <translation>Von Stapel, Quader und Kuppel, Meter.</translation>
   </message>
   <message>
    <source>What the panels of a stack show: each the picture; or all one solid noise through which they cut, as far as it is broken up; or each its own frame of a sheet, the farthest the first.</source>
-   <translation type="unfinished" />
+   <translation>Was die Tafeln eines Stapels zeigen: jede das Bild; oder alle ein festes Rauschen, durch das sie schneiden, soweit es aufgebrochen ist; oder jede ihr eigenes Bild eines Bogens, die fernste das erste.</translation>
   </message>
   <message>
    <source>Of a curved plate, degrees.</source>
-   <translation type="unfinished" />
+   <translation>Einer gebogenen Platte, Grad.</translation>
   </message>
   <message>
    <source>Numbers of the triangles in it; none: all.</source>
-   <translation type="unfinished" />
+   <translation>Nummern der Dreiecke darin; keine: alle.</translation>
   </message>
   <message>
    <source>OBJ, PLY or glTF; empty: the dock.</source>
-   <translation type="unfinished" />
+   <translation>OBJ, PLY oder glTF; leer: das Dock.</translation>
   </message>
   <message>
    <source>As in the file</source>
-   <translation type="unfinished" />
+   <translation>Wie in der Datei</translation>
   </message>
   <message>
    <source>Faces laid flat</source>
-   <translation type="unfinished" />
+   <translation>Flächen flach gelegt</translation>
   </message>
   <message>
    <source>Faces unwrapped</source>
-   <translation type="unfinished" />
+   <translation>Flächen abgewickelt</translation>
   </message>
   <message>
    <source>“{0}” is no range of faces.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist kein Bereich von Flächen.</translation>
   </message>
   <message>
    <source>{0} reads · {1} ops</source>
-   <translation type="unfinished" />
+   <translation>{0} Lesungen · {1} Rechnungen</translation>
   </message>
   <message>
    <source>Histogram with the handles of the levels</source>
-   <translation type="unfinished" />
+   <translation>Histogramm mit den Griffen der Tonwerte</translation>
   </message>
   <message>
    <source>Drag the handles: below, what becomes low and high, and the bend; above, what they become.</source>
-   <translation type="unfinished" />
+   <translation>Ziehen Sie die Griffe: unten, was klein und groß wird, und die Biegung; oben, was sie werden.</translation>
   </message>
   <message>
    <source>Paint</source>
-   <translation type="unfinished" />
+   <translation>Malen</translation>
   </message>
   <message>
    <source>Paint in the flat proof; with the right button, take away. Ctrl and the wheel change the brush.</source>
-   <translation type="unfinished" />
+   <translation>Malen Sie in der Flachprobe; mit der rechten Taste wegnehmen. Strg und das Rad ändern den Pinsel.</translation>
+  </message>
+  <message>
+   <source>{0} stroke{1}</source>
+   <translation>{0} Strich(e)</translation>
   </message>
   <message>
    <source>{0}: choose</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>background: {0}; border: 1px solid {1}; padding: 0;</source>
-   <translation type="unfinished" />
+   <translation>{0}: wählen</translation>
   </message>
   <message>
    <source>None yet</source>
-   <translation type="unfinished" />
+   <translation>Noch keins</translation>
   </message>
   <message>
    <source>Choose a picture</source>
-   <translation type="unfinished" />
+   <translation>Bild wählen</translation>
   </message>
   <message>
    <source>Take a colour from the flat proof: click here, then on the picture</source>
-   <translation type="unfinished" />
+   <translation>Eine Farbe aus der Flachprobe nehmen: hier klicken, dann auf das Bild</translation>
   </message>
   <message>
    <source>{0}: pick from the picture</source>
-   <translation type="unfinished" />
+   <translation>{0}: aus dem Bild nehmen</translation>
   </message>
   <message>
    <source>Sprite</source>
-   <translation type="unfinished" />
+   <translation>Sprite</translation>
   </message>
   <message>
    <source>Cloth or screen</source>
-   <translation type="unfinished" />
+   <translation>Stoff oder Gitter</translation>
   </message>
   <message>
    <source>Frames, playing</source>
-   <translation type="unfinished" />
+   <translation>Bilder, laufend</translation>
   </message>
   <message>
    <source>One frame back</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild zurück</translation>
   </message>
   <message>
    <source>Play or rest</source>
-   <translation type="unfinished" />
+   <translation>Spielen oder ruhen</translation>
   </message>
   <message>
    <source>One frame on</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild weiter</translation>
   </message>
   <message>
    <source>Lay the frames before and after over it, to judge the step</source>
-   <translation type="unfinished" />
+   <translation>Die Bilder davor und danach darüberlegen, um den Schritt zu beurteilen</translation>
   </message>
   <message>
    <source>frame {0} of 0 to {1}</source>
-   <translation type="unfinished" />
+   <translation>Bild {0} von 0 bis {1}</translation>
   </message>
   <message>
    <source>{0} Two numbers: chosen between them by chance.</source>
-   <translation type="unfinished" />
+   <translation>{0} Zwei Zahlen: dazwischen wählt der Zufall.</translation>
   </message>
   <message>
    <source>{0}: where it comes from</source>
-   <translation type="unfinished" />
+   <translation>{0}: woher es kommt</translation>
+  </message>
+  <message>
+   <source>Own</source>
+   <translation>Eigen</translation>
   </message>
   <message>
    <source>{0} comes from: {1}</source>
-   <translation type="unfinished" />
+   <translation>{0} kommt von: {1}</translation>
   </message>
   <message>
    <source>A picture …</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild …</translation>
   </message>
   <message>
    <source>Mask</source>
-   <translation type="unfinished" />
+   <translation>Maske</translation>
   </message>
   <message>
    <source>Rough</source>
-   <translation type="unfinished" />
+   <translation>Rau</translation>
   </message>
   <message>
    <source>Layers: a row for each, a column for each channel</source>
-   <translation type="unfinished" />
+   <translation>Ebenen: eine Zeile für jede, eine Spalte für jeden Kanal</translation>
   </message>
   <message>
    <source>{0} is left alone. Double-click to touch it.</source>
-   <translation type="unfinished" />
+   <translation>{0} bleibt unberührt. Doppelklick zum Berühren.</translation>
   </message>
   <message>
    <source>The chosen layer's mask in the flat proof; press to keep it there.</source>
-   <translation type="unfinished" />
+   <translation>Die Maske der gewählten Ebene in der Flachprobe; drücken, um sie dort zu halten.</translation>
   </message>
   <message>
    <source>{0} alone in the flat proof; press to keep it there.</source>
-   <translation type="unfinished" />
+   <translation>Nur {0} in der Flachprobe; drücken, um es dort zu halten.</translation>
   </message>
   <message>
    <source>What lies below every layer.</source>
-   <translation type="unfinished" />
+   <translation>Was unter jeder Ebene liegt.</translation>
   </message>
   <message>
    <source>Switch it off.</source>
-   <translation type="unfinished" />
+   <translation>Ausschalten.</translation>
   </message>
   <message>
    <source>Switch it on.</source>
-   <translation type="unfinished" />
+   <translation>Einschalten.</translation>
   </message>
   <message>
    <source>Its mask: {0} part{1}.</source>
-   <translation type="unfinished" />
+   <translation>Ihre Maske: {0} Teil(e).{1}</translation>
   </message>
   <message>
    <source>No mask: it acts everywhere. Double-click to give it one.</source>
-   <translation type="unfinished" />
+   <translation>Keine Maske: sie wirkt überall. Doppelklick gibt ihr eine.</translation>
   </message>
   <message>
    <source>{0}: touched by what is inside.</source>
-   <translation type="unfinished" />
+   <translation>{0}: berührt von dem, was darin ist.</translation>
   </message>
   <message>
    <source>Double-click folds or opens it; drag to reorder.</source>
-   <translation type="unfinished" />
+   <translation>Doppelklick faltet oder öffnet; ziehen ordnet um.</translation>
   </message>
   <message>
    <source>Drag to reorder.</source>
-   <translation type="unfinished" />
+   <translation>Ziehen ordnet um.</translation>
   </message>
   <message>
    <source>Flat proof</source>
-   <translation type="unfinished" />
+   <translation>Flachprobe</translation>
   </message>
   <message>
    <source>Before</source>
-   <translation type="unfinished" />
+   <translation>Vorher</translation>
   </message>
   <message>
    <source>After</source>
-   <translation type="unfinished" />
+   <translation>Nachher</translation>
   </message>
   <message>
    <source>Every mip level at the size of the first: what distance leaves of it.</source>
-   <translation type="unfinished" />
+   <translation>Jede Mip-Stufe in der Größe der ersten: was die Ferne davon lässt.</translation>
   </message>
   <message>
    <source>What distance makes of it, and of its hidden colour.</source>
-   <translation type="unfinished" />
+   <translation>Was die Ferne daraus macht und aus seiner verborgenen Farbe.</translation>
   </message>
   <message>
    <source>A rim that hides over one backdrop shows over another.</source>
-   <translation type="unfinished" />
+   <translation>Ein Saum, der sich vor einem Hintergrund versteckt, zeigt sich vor einem anderen.</translation>
   </message>
   <message>
    <source>Repeated: a seam shows as a line, a landmark as a pattern.</source>
-   <translation type="unfinished" />
+   <translation>Wiederholt: eine Naht zeigt sich als Linie, ein Merkmal als Muster.</translation>
   </message>
   <message>
    <source>Marked: alpha above zero on the outermost texels.</source>
-   <translation type="unfinished" />
+   <translation>Markiert: Alpha über null auf den äußersten Texeln.</translation>
   </message>
   <message>
    <source>Close up: left cut at one half, right plain alpha of the same size.</source>
-   <translation type="unfinished" />
+   <translation>Nah: links bei einer Hälfte geschnitten, rechts bloßes Alpha derselben Größe.</translation>
   </message>
   <message>
    <source>Wheel zooms, drag moves. Values appear under the pointer.</source>
-   <translation type="unfinished" />
+   <translation>Rad zoomt, Ziehen schiebt. Werte stehen unter dem Zeiger.</translation>
   </message>
   <message>
    <source>Backdrop: {0}</source>
-   <translation type="unfinished" />
+   <translation>Hintergrund: {0}</translation>
   </message>
   <message>
    <source>What the flat proof shows</source>
-   <translation type="unfinished" />
+   <translation>Was die Flachprobe zeigt</translation>
   </message>
   <message>
    <source>Before and after   (D); hold for what to compare and how</source>
-   <translation type="unfinished" />
+   <translation>Vorher und nachher   (D); halten für was und wie</translation>
   </message>
   <message>
    <source>Show the whole picture   (F)</source>
-   <translation type="unfinished" />
+   <translation>Das ganze Bild zeigen   (F)</translation>
   </message>
   <message>
    <source>One texel to one pixel   (Shift+F)</source>
-   <translation type="unfinished" />
+   <translation>Ein Texel je Pixel   (Shift+F)</translation>
   </message>
   <message>
    <source>How the flat proof is laid out</source>
-   <translation type="unfinished" />
+   <translation>Wie die Flachprobe angelegt ist</translation>
   </message>
   <message>
    <source>Finer level   ([)</source>
-   <translation type="unfinished" />
+   <translation>Feinere Stufe   ([)</translation>
   </message>
   <message>
    <source>Coarser level   (])</source>
-   <translation type="unfinished" />
+   <translation>Gröbere Stufe   (])</translation>
   </message>
   <message>
    <source>Mip level and its size</source>
-   <translation type="unfinished" />
+   <translation>Mip-Stufe und ihre Größe</translation>
   </message>
   <message>
    <source>Pin reference</source>
-   <translation type="unfinished" />
+   <translation>Vorbild anheften</translation>
   </message>
   <message>
    <source>Unpin reference</source>
-   <translation type="unfinished" />
+   <translation>Vorbild lösen</translation>
   </message>
   <message>
    <source>Pin a reference picture …</source>
-   <translation type="unfinished" />
+   <translation>Ein Vorbild anheften …</translation>
   </message>
   <message>
    <source>Brighter: filtering lets more hidden colour through. Black: clear.</source>
-   <translation type="unfinished" />
+   <translation>Heller: Filtern lässt mehr verborgene Farbe durch. Schwarz: klar.</translation>
   </message>
   <message>
    <source>Move the pointer: the light follows it.</source>
-   <translation type="unfinished" />
+   <translation>Bewegen Sie den Zeiger: das Licht folgt ihm.</translation>
   </message>
   <message>
    <source>Drag paints, right button clears, Shift goes straight, Ctrl+wheel: size.</source>
-   <translation type="unfinished" />
+   <translation>Ziehen malt, rechte Taste klärt, Umschalt geht gerade, Strg+Rad: Größe.</translation>
   </message>
   <message>
    <source>Press the column's head again to leave this view.</source>
-   <translation type="unfinished" />
+   <translation>Noch einmal auf den Spaltenkopf, um diese Ansicht zu verlassen.</translation>
   </message>
   <message>
    <source>Drag paints, right button takes away, Ctrl+wheel: size.</source>
-   <translation type="unfinished" />
+   <translation>Ziehen malt, rechte Taste nimmt weg, Strg+Rad: Größe.</translation>
   </message>
   <message>
    <source>Wheel zooms, drag moves. The cross is the point it is placed by.</source>
-   <translation type="unfinished" />
+   <translation>Rad zoomt, Ziehen schiebt. Das Kreuz ist der Punkt, an dem es steht.</translation>
   </message>
   <message>
    <source>Move handle</source>
-   <translation type="unfinished" />
+   <translation>Griff bewegen</translation>
   </message>
   <message>
    <source>{0} step {1} handle</source>
-   <translation type="unfinished" />
+   <translation>{0} step {1} handle</translation>
   </message>
   <message>
    <source>Fit the grid</source>
-   <translation type="unfinished" />
+   <translation>Raster anpassen</translation>
   </message>
   <message>
    <source>{0} fit grid</source>
-   <translation type="unfinished" />
+   <translation>{0} fit grid</translation>
   </message>
   <message>
    <source>Move it on the mesh</source>
-   <translation type="unfinished" />
+   <translation>Auf dem Netz bewegen</translation>
   </message>
   <message>
    <source>{0} on uvs</source>
-   <translation type="unfinished" />
+   <translation>{0} on uvs</translation>
   </message>
   <message>
    <source>{0} step {1} paint</source>
-   <translation type="unfinished" />
+   <translation>{0} step {1} paint</translation>
   </message>
   <message>
    <source>With the source</source>
-   <translation type="unfinished" />
+   <translation>Mit der Quelle</translation>
   </message>
   <message>
    <source>Unpin it</source>
-   <translation type="unfinished" />
+   <translation>Lösen</translation>
   </message>
   <message>
    <source>Divider</source>
-   <translation type="unfinished" />
+   <translation>Teiler</translation>
   </message>
   <message>
    <source>Side by side</source>
-   <translation type="unfinished" />
+   <translation>Nebeneinander</translation>
   </message>
   <message>
    <source>Drop pictures here to begin.
 
 PNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes an overlay in the rack.</source>
-   <translation type="unfinished" />
+   <translation>Bilder hier ablegen, um zu beginnen.
+
+PNG, TGA, TIFF, OpenEXR, WebP oder JPEG; jedes wird ein Overlay im Gestell.</translation>
   </message>
   <message>
    <source>With before “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Mit vor „{0}“</translation>
   </message>
   <message>
    <source>With “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Mit „{0}“</translation>
   </message>
   <message>
    <source>With what lies below “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Mit dem, was unter „{0}“ liegt</translation>
   </message>
   <message>
    <source>With the layers up to “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Mit den Ebenen bis „{0}“</translation>
   </message>
   <message>
    <source>With “{0}”, pinned</source>
-   <translation type="unfinished" />
+   <translation>Mit „{0}“, angeheftet</translation>
   </message>
   <message>
    <source>Reading …</source>
-   <translation type="unfinished" />
+   <translation>Wird gelesen …</translation>
   </message>
   <message>
    <source>This overlay has no picture yet.
 
 Choose one at the station Source.</source>
-   <translation type="unfinished" />
+   <translation>Dieses Overlay hat noch kein Bild.
+
+Wählen Sie eins an der Station Quelle.</translation>
   </message>
   <message>
    <source>Reference</source>
-   <translation type="unfinished" />
+   <translation>Vorbild</translation>
   </message>
   <message>
    <source>Below it</source>
-   <translation type="unfinished" />
+   <translation>Darunter</translation>
   </message>
   <message>
    <source>Up to it</source>
-   <translation type="unfinished" />
+   <translation>Bis dahin</translation>
   </message>
   <message>
    <source>The other</source>
-   <translation type="unfinished" />
+   <translation>Das andere</translation>
   </message>
   <message>
    <source>This one</source>
-   <translation type="unfinished" />
+   <translation>Dieses</translation>
   </message>
   <message>
    <source>A number from 0 to 1:</source>
-   <translation type="unfinished" />
+   <translation>Eine Zahl von 0 bis 1:</translation>
   </message>
   <message>
    <source>Name, where {name} stands for the overlay's name and {kind} for its kind:</source>
-   <translation type="unfinished" />
+   <translation>Name, wobei {name} für den Namen des Overlays steht und {kind} für seine Art:</translation>
   </message>
   <message>
    <source>Channels into files</source>
-   <translation type="unfinished" />
+   <translation>Kanäle in Dateien</translation>
   </message>
   <message>
    <source>Add a file …</source>
-   <translation type="unfinished" />
+   <translation>Datei hinzufügen …</translation>
   </message>
   <message>
    <source>{0} · {1} bit</source>
-   <translation type="unfinished" />
+   <translation>{0} · {1} Bit</translation>
   </message>
   <message>
    <source> · green {0}</source>
-   <translation type="unfinished" />
+   <translation> · Grün {0}</translation>
   </message>
   <message>
    <source> · if varied</source>
-   <translation type="unfinished" />
+   <translation> · falls veränderlich</translation>
   </message>
   <message>
    <source>Name …</source>
-   <translation type="unfinished" />
+   <translation>Name …</translation>
   </message>
   <message>
    <source>Written even if nothing in it varies</source>
-   <translation type="unfinished" />
+   <translation>Auch schreiben, wenn sich darin nichts ändert</translation>
   </message>
   <message>
    <source>Remove the file</source>
-   <translation type="unfinished" />
+   <translation>Die Datei entfernen</translation>
   </message>
   <message>
    <source>Name of the file</source>
-   <translation type="unfinished" />
+   <translation>Name der Datei</translation>
   </message>
   <message>
    <source>Another …</source>
-   <translation type="unfinished" />
+   <translation>Eine andere …</translation>
   </message>
   <message>
    <source>Of another overlay</source>
-   <translation type="unfinished" />
+   <translation>Eines anderen Overlays</translation>
   </message>
   <message>
    <source>Choose an overlay to deliver.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source> · {0} px</source>
-   <translation type="unfinished" />
+   <translation>Wählen Sie ein Overlay zum Liefern.</translation>
   </message>
   <message>
    <source>Change a delivered file</source>
-   <translation type="unfinished" />
+   <translation>Gelieferte Datei ändern</translation>
   </message>
   <message>
    <source>8 bit</source>
-   <translation type="unfinished" />
+   <translation>8 Bit</translation>
   </message>
   <message>
    <source>16 bit</source>
-   <translation type="unfinished" />
+   <translation>16 Bit</translation>
   </message>
   <message>
    <source>Without alpha</source>
-   <translation type="unfinished" />
+   <translation>Ohne Alpha</translation>
   </message>
   <message>
    <source>Name a delivered file</source>
-   <translation type="unfinished" />
+   <translation>Gelieferte Datei benennen</translation>
   </message>
   <message>
    <source>Feed a channel</source>
-   <translation type="unfinished" />
+   <translation>Kanal füllen</translation>
   </message>
   <message>
    <source>Three channels</source>
-   <translation type="unfinished" />
+   <translation>Drei Kanäle</translation>
   </message>
   <message>
    <source>One channel</source>
-   <translation type="unfinished" />
+   <translation>Ein Kanal</translation>
   </message>
   <message>
    <source>Its own</source>
-   <translation type="unfinished" />
+   <translation>Eigene</translation>
   </message>
   <message>
    <source>With alpha</source>
-   <translation type="unfinished" />
+   <translation>Mit Alpha</translation>
   </message>
   <message>
    <source>Remove a file</source>
-   <translation type="unfinished" />
+   <translation>Datei entfernen</translation>
   </message>
   <message>
    <source>Add a file</source>
-   <translation type="unfinished" />
+   <translation>Datei hinzufügen</translation>
   </message>
   <message>
    <source>Intake</source>
-   <translation type="unfinished" />
+   <translation>Empfang</translation>
   </message>
   <message>
    <source>The receiver …</source>
-   <translation type="unfinished" />
+   <translation>Der Empfänger …</translation>
   </message>
   <message>
    <source>Size limit</source>
-   <translation type="unfinished" />
+   <translation>Größenlimit</translation>
   </message>
   <message>
    <source>Try every one</source>
-   <translation type="unfinished" />
+   <translation>Alle probieren</translation>
   </message>
   <message>
    <source>Each switch on each overlay alone: a table of what survives</source>
-   <translation type="unfinished" />
+   <translation>Jeden Schalter an jedem Overlay allein: eine Tabelle dessen, was standhält</translation>
   </message>
   <message>
    <source>Delivered</source>
-   <translation type="unfinished" />
+   <translation>Geliefert</translation>
   </message>
   <message>
    <source>What the receiver draws, from the stage's camera</source>
-   <translation type="unfinished" />
+   <translation>Was der Empfänger zeichnet, von der Kamera der Bühne</translation>
   </message>
   <message>
    <source>What was meant: the stage with what was delivered, from the same place</source>
-   <translation type="unfinished" />
+   <translation>Was gemeint war: die Bühne mit dem Gelieferten, vom selben Ort</translation>
   </message>
   <message>
    <source>Difference × {0}</source>
-   <translation type="unfinished" />
+   <translation>Unterschied × {0}</translation>
   </message>
   <message>
    <source>Where the two differ</source>
-   <translation type="unfinished" />
+   <translation>Wo die beiden sich unterscheiden</translation>
   </message>
   <message>
    <source> {0} channel{1} or meshes were not delivered.</source>
-   <translation type="unfinished" />
+   <translation> {0} Kanal/Kanäle{1} oder Netze wurden nicht geliefert.</translation>
   </message>
   <message>
    <source>{0} of the pixels are within {1} of 255 of the stage; mean {2}, largest {3}.{4}</source>
-   <translation type="unfinished" />
+   <translation>{0} der Pixel liegen bis {1} von 255 an der Bühne; Mittel {2}, größter {3}.{4}</translation>
   </message>
   <message>
    <source>Stop  ({0})</source>
-   <translation type="unfinished" />
+   <translation>Stopp  ({0})</translation>
   </message>
   <message>
    <source>Loading what was delivered …</source>
-   <translation type="unfinished" />
+   <translation>Was geliefert wurde, wird geladen …</translation>
   </message>
   <message>
    <source>Nothing has been delivered yet. “Deliver all …” at the right writes the files; what a receiver makes of them is drawn here.</source>
-   <translation type="unfinished" />
+   <translation>Noch wurde nichts geliefert. „Alles liefern …“ rechts schreibt die Dateien; was ein Empfänger daraus macht, wird hier gezeichnet.</translation>
   </message>
   <message>
-   <source>Level</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Colour · alpha</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Factors</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0}–{1} of {2}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0} {1}   switched off: click its ring</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0}, nudge {1}, {2}; texel {3}, {4}; {5}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>   stands elsewhere in exact order</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Drag the point; the right button takes it away. Double click on the lane adds one.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Drag the colour; double click for another one; the right button takes it away.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>The spread at birth: drag its lower or upper end.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Drag the burst; the right button takes it away.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Drag the point of the rate; the right button takes it away.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Double click adds a point to the rate, with Shift a burst.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Double click adds a point.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Add the lane {0}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Change the spread of {0}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Remove a burst</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Change a colour</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Change the tint at birth</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Add a burst</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Add a point to the rate</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Move a burst</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Change {0}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Remove a point of the rate</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Add a colour</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Add a point</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Change the rate over a run</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Move a colour</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Remove a point</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Remove a colour</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Chart of a life</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0} to {1} s</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Stream</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source> after {0} s</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>a run of {0} s, {1}{2}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>No effect is chosen. “New effect” at the right begins one with this overlay.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Add a lane …</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Light: drag the dot to move the lamp, the rim or the wheel to turn what is mirrored.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Light dial</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Move the lamp</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Turn the environment</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Light and surroundings</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Surroundings</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>OBJ, PLY or glTF in place of the dock; empty: the dock.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>The dock</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Files</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Which channel goes into which file</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Read back</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Every file of the last delivery, read again and compared</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>What a receiver draws that has only the delivered files</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Nothing has been delivered in this session. What is written is read again and compared here, channel by channel.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0} pictures of {1} overlay{2} in “{3}”, {4} channels read back.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0} were as they should be already and were left alone.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0} motion file{1}.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>“proof.html” shows it all.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Left out, since no file holds it: </source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Ring of cameras</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>The scene from above. Inner band: the order as it is; outer band: as proposed. Drag to look from there.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>mean error {:.3f} of 255</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>largest {:.0f}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{:.1%} off by more than 2</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{:.2f} fragments a pixel</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>at most {:.0f}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{:.0%} change nothing</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{:.1%} above the budget</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>nearest {:.2f} m</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>farthest {:.2f} m</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{:.1%} face away from you</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>level {:.2f} in the mean</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>coarsest {:.1f}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{:.0%} at the finest</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{:.0%} clear</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{:.0%} solid</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>1 … {0} a pixel, budget {1}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Drag turns, Shift-drag pans, wheel comes near.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Camera</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Camera   (C)</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Keep this view as a camera</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Seen as</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>What the stage shows: colour, or why it is so   (N)</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Light and surroundings   (K)</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Free view</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0} · group {1}{2}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Keep this view</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Name of the camera:</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Nothing placed yet</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Keep view</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>not placed</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Mips</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Flag</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Block</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Displ.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>What survives each switch</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Off by</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>looks as it did</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>differs by more than {0}</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0}: 99 % of its pixels differ by at most {1} of 255; it {2}.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>{0}, of “{1}”</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>No camera sees it.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>; unchanged, it was left alone</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>Paint a value</source>
-   <translation type="unfinished" />
+   <source>{0} {1} stroke {2}</source>
+   <translation>{0} {1} stroke {2}</translation>
   </message>
   <message>
    <source>Clear paint</source>
-   <translation type="unfinished" />
+   <translation>Farbe wegnehmen</translation>
   </message>
   <message>
    <source>Soften</source>
-   <translation type="unfinished" />
+   <translation>Weichzeichnen</translation>
   </message>
   <message>
    <source>Draw out</source>
-   <translation type="unfinished" />
+   <translation>Ausziehen</translation>
+  </message>
+  <message>
+   <source>Level</source>
+   <translation>Stufe</translation>
+  </message>
+  <message>
+   <source>Colour · alpha</source>
+   <translation>Farbe · Alpha</translation>
+  </message>
+  <message>
+   <source>Factors</source>
+   <translation>Faktoren</translation>
+  </message>
+  <message>
+   <source>{0}–{1} of {2}</source>
+   <translation>{0}–{1} von {2}</translation>
+  </message>
+  <message>
+   <source>{0} {1}   switched off: click its ring</source>
+   <translation>{0} {1}   ausgeschaltet: auf den Ring klicken</translation>
+  </message>
+  <message>
+   <source>{0}, nudge {1}, {2}; texel {3}, {4}; {5}</source>
+   <translation>{0}, Rang {1}, {2}; Texel {3}, {4}; {5}</translation>
+  </message>
+  <message>
+   <source>   stands elsewhere in exact order</source>
+   <translation>   steht in genauer Reihenfolge anderswo</translation>
+  </message>
+  <message>
+   <source>Drag the point; the right button takes it away. Double click on the lane adds one.</source>
+   <translation>Den Punkt ziehen; die rechte Taste nimmt ihn weg. Doppelklick auf die Spur fügt einen hinzu.</translation>
+  </message>
+  <message>
+   <source>Drag the colour; double click for another one; the right button takes it away.</source>
+   <translation>Die Farbe ziehen; Doppelklick für eine andere; die rechte Taste nimmt sie weg.</translation>
+  </message>
+  <message>
+   <source>The spread at birth: drag its lower or upper end.</source>
+   <translation>Die Streuung bei der Geburt: unteres oder oberes Ende ziehen.</translation>
+  </message>
+  <message>
+   <source>Drag the burst; the right button takes it away.</source>
+   <translation>Den Schub ziehen; die rechte Taste nimmt ihn weg.</translation>
+  </message>
+  <message>
+   <source>Drag the point of the rate; the right button takes it away.</source>
+   <translation>Den Punkt der Rate ziehen; die rechte Taste nimmt ihn weg.</translation>
+  </message>
+  <message>
+   <source>Double click adds a point to the rate, with Shift a burst.</source>
+   <translation>Doppelklick fügt der Rate einen Punkt hinzu, mit Umschalt einen Schub.</translation>
+  </message>
+  <message>
+   <source>Double click adds a point.</source>
+   <translation>Doppelklick fügt einen Punkt hinzu.</translation>
+  </message>
+  <message>
+   <source>chart {0} {1} {2}</source>
+   <translation>chart {0} {1} {2}</translation>
+  </message>
+  <message>
+   <source>Add the lane {0}</source>
+   <translation>Spur {0} hinzufügen</translation>
+  </message>
+  <message>
+   <source>Change the spread of {0}</source>
+   <translation>Streuung von {0} ändern</translation>
+  </message>
+  <message>
+   <source>Remove a burst</source>
+   <translation>Schub entfernen</translation>
+  </message>
+  <message>
+   <source>Change a colour</source>
+   <translation>Farbe ändern</translation>
+  </message>
+  <message>
+   <source>Change the tint at birth</source>
+   <translation>Tönung bei der Geburt ändern</translation>
+  </message>
+  <message>
+   <source>Add a burst</source>
+   <translation>Schub hinzufügen</translation>
+  </message>
+  <message>
+   <source>Add a point to the rate</source>
+   <translation>Der Rate einen Punkt hinzufügen</translation>
+  </message>
+  <message>
+   <source>Move a burst</source>
+   <translation>Schub verschieben</translation>
+  </message>
+  <message>
+   <source>Change {0}</source>
+   <translation>{0} ändern</translation>
+  </message>
+  <message>
+   <source>Remove a point of the rate</source>
+   <translation>Punkt der Rate entfernen</translation>
+  </message>
+  <message>
+   <source>Add a colour</source>
+   <translation>Farbe hinzufügen</translation>
+  </message>
+  <message>
+   <source>Add a point</source>
+   <translation>Punkt hinzufügen</translation>
+  </message>
+  <message>
+   <source>Change the rate over a run</source>
+   <translation>Rate über einen Lauf ändern</translation>
+  </message>
+  <message>
+   <source>Move a colour</source>
+   <translation>Farbe verschieben</translation>
+  </message>
+  <message>
+   <source>Remove a point</source>
+   <translation>Punkt entfernen</translation>
+  </message>
+  <message>
+   <source>Remove a colour</source>
+   <translation>Farbe entfernen</translation>
+  </message>
+  <message>
+   <source>Chart of a life</source>
+   <translation>Karte eines Lebens</translation>
+  </message>
+  <message>
+   <source>{0} to {1} s</source>
+   <translation>{0} bis {1} s</translation>
+  </message>
+  <message>
+   <source>life {0}</source>
+   <translation>Leben {0}</translation>
+  </message>
+  <message>
+   <source>Stream</source>
+   <translation>Strom</translation>
+  </message>
+  <message>
+   <source> after {0} s</source>
+   <translation> nach {0} s</translation>
+  </message>
+  <message>
+   <source>a run of {0} s, {1}{2}</source>
+   <translation>ein Lauf von {0} s, {1}{2}</translation>
+  </message>
+  <message>
+   <source>No effect is chosen. “New effect” at the right begins one with this overlay.</source>
+   <translation>Kein Effekt ist gewählt. „Neuer Effekt“ rechts beginnt einen mit diesem Overlay.</translation>
+  </message>
+  <message>
+   <source>Add a lane …</source>
+   <translation>Spur hinzufügen …</translation>
+  </message>
+  <message>
+   <source>again and again</source>
+   <translation>immer wieder</translation>
+  </message>
+  <message>
+   <source>{0} times</source>
+   <translation>{0} Mal</translation>
+  </message>
+  <message>
+   <source>Light: drag the dot to move the lamp, the rim or the wheel to turn what is mirrored.</source>
+   <translation>Licht: den Punkt ziehen bewegt die Lampe, der Ring oder das Rad dreht, was gespiegelt wird.</translation>
+  </message>
+  <message>
+   <source>Light dial</source>
+   <translation>Lichtscheibe</translation>
+  </message>
+  <message>
+   <source>Move the lamp</source>
+   <translation>Lampe bewegen</translation>
+  </message>
+  <message>
+   <source>Turn the environment</source>
+   <translation>Umgebung drehen</translation>
+  </message>
+  <message>
+   <source>Light and surroundings</source>
+   <translation>Licht und Umgebung</translation>
+  </message>
+  <message>
+   <source>Surroundings</source>
+   <translation>Umgebung</translation>
+  </message>
+  <message>
+   <source>OBJ, PLY or glTF in place of the dock; empty: the dock.</source>
+   <translation>OBJ, PLY oder glTF statt des Docks; leer: das Dock.</translation>
+  </message>
+  <message>
+   <source>The dock</source>
+   <translation>Das Dock</translation>
+  </message>
+  <message>
+   <source>light {0}</source>
+   <translation>light {0}</translation>
+  </message>
+  <message>
+   <source>Files</source>
+   <translation>Dateien</translation>
+  </message>
+  <message>
+   <source>Which channel goes into which file</source>
+   <translation>Welcher Kanal in welche Datei geht</translation>
+  </message>
+  <message>
+   <source>Read back</source>
+   <translation>Zurückgelesen</translation>
+  </message>
+  <message>
+   <source>Every file of the last delivery, read again and compared</source>
+   <translation>Jede Datei der letzten Lieferung, wieder gelesen und verglichen</translation>
+  </message>
+  <message>
+   <source>What a receiver draws that has only the delivered files</source>
+   <translation>Was ein Empfänger zeichnet, der nur die gelieferten Dateien hat</translation>
+  </message>
+  <message>
+   <source>Nothing has been delivered in this session. What is written is read again and compared here, channel by channel.</source>
+   <translation>In dieser Sitzung wurde nichts geliefert. Was geschrieben wird, wird wieder gelesen und hier verglichen, Kanal für Kanal.</translation>
+  </message>
+  <message>
+   <source>{0} pictures of {1} overlay{2} in “{3}”, {4} channels read back.</source>
+   <translation>{0} Bilder von {1} Overlays{2} in „{3}“, {4} Kanäle zurückgelesen.</translation>
+  </message>
+  <message>
+   <source>{0} were as they should be already and were left alone.</source>
+   <translation>{0} waren schon, wie sie sein sollen, und blieben unberührt.</translation>
+  </message>
+  <message>
+   <source>{0} motion file{1}.</source>
+   <translation>{0} Bewegungsdatei(en){1}.</translation>
+  </message>
+  <message>
+   <source>“proof.html” shows it all.</source>
+   <translation>„proof.html“ zeigt alles.</translation>
+  </message>
+  <message>
+   <source>Left out, since no file holds it: </source>
+   <translation>Ausgelassen, da keine Datei es hält: </translation>
+  </message>
+  <message>
+   <source>Ring of cameras</source>
+   <translation>Ring von Kameras</translation>
+  </message>
+  <message>
+   <source>The scene from above. Inner band: the order as it is; outer band: as proposed. Drag to look from there.</source>
+   <translation>Die Szene von oben. Inneres Band: die Reihenfolge, wie sie ist; äußeres: wie vorgeschlagen. Ziehen, um von dort zu sehen.</translation>
+  </message>
+  <message>
+   <source>mean error {0} of 255</source>
+   <translation>mittlerer Fehler {0} von 255</translation>
+  </message>
+  <message>
+   <source>largest {0}</source>
+   <translation>größter {0}</translation>
+  </message>
+  <message>
+   <source>{0} off by more than 2</source>
+   <translation>{0} um mehr als 2 daneben</translation>
+  </message>
+  <message>
+   <source>{0} fragments a pixel</source>
+   <translation>{0} Fragmente je Pixel</translation>
+  </message>
+  <message>
+   <source>at most {0}</source>
+   <translation>höchstens {0}</translation>
+  </message>
+  <message>
+   <source>{0} change nothing</source>
+   <translation>{0} ändern nichts</translation>
+  </message>
+  <message>
+   <source>{0} above the budget</source>
+   <translation>{0} über dem Budget</translation>
+  </message>
+  <message>
+   <source>nearest {0} m</source>
+   <translation>nächstes {0} m</translation>
+  </message>
+  <message>
+   <source>farthest {0} m</source>
+   <translation>fernstes {0} m</translation>
+  </message>
+  <message>
+   <source>{0} face away from you</source>
+   <translation>{0} schauen von Ihnen weg</translation>
+  </message>
+  <message>
+   <source>level {0} in the mean</source>
+   <translation>Stufe {0} im Mittel</translation>
+  </message>
+  <message>
+   <source>coarsest {0}</source>
+   <translation>gröbste {0}</translation>
+  </message>
+  <message>
+   <source>{0} at the finest</source>
+   <translation>{0} in der feinsten</translation>
+  </message>
+  <message>
+   <source>{0} clear</source>
+   <translation>{0} klar</translation>
+  </message>
+  <message>
+   <source>{0} solid</source>
+   <translation>{0} deckend</translation>
+  </message>
+  <message>
+   <source>1 … {0} a pixel, budget {1}</source>
+   <translation>1 … {0} je Pixel, Budget {1}</translation>
+  </message>
+  <message>
+   <source>Drag turns, Shift-drag pans, wheel comes near.</source>
+   <translation>Ziehen dreht, Umschalt+Ziehen schiebt, Rad holt näher.</translation>
+  </message>
+  <message>
+   <source>Camera</source>
+   <translation>Kamera</translation>
+  </message>
+  <message>
+   <source>Camera   (C)</source>
+   <translation>Kamera   (C)</translation>
+  </message>
+  <message>
+   <source>Keep this view as a camera</source>
+   <translation>Diese Sicht als Kamera behalten</translation>
+  </message>
+  <message>
+   <source>Seen as</source>
+   <translation>Gesehen als</translation>
+  </message>
+  <message>
+   <source>What the stage shows: colour, or why it is so   (N)</source>
+   <translation>Was die Bühne zeigt: Farbe, oder warum sie so ist   (N)</translation>
+  </message>
+  <message>
+   <source>Light and surroundings   (K)</source>
+   <translation>Licht und Umgebung   (K)</translation>
+  </message>
+  <message>
+   <source>Free view</source>
+   <translation>Freie Sicht</translation>
+  </message>
+  <message>
+   <source>{0} · group {1}{2}</source>
+   <translation>{0} · Gruppe {1}{2}</translation>
+  </message>
+  <message>
+   <source>Keep this view</source>
+   <translation>Diese Sicht behalten</translation>
+  </message>
+  <message>
+   <source>Name of the camera:</source>
+   <translation>Name der Kamera:</translation>
+  </message>
+  <message>
+   <source>Nothing placed yet</source>
+   <translation>Noch nichts gesetzt</translation>
+  </message>
+  <message>
+   <source>Keep view</source>
+   <translation>Sicht behalten</translation>
+  </message>
+  <message>
+   <source>not placed</source>
+   <translation>nicht gesetzt</translation>
+  </message>
+  <message>
+   <source>Mips</source>
+   <translation>Mips</translation>
+  </message>
+  <message>
+   <source>Flag</source>
+   <translation>Farbe?</translation>
+  </message>
+  <message>
+   <source>Block</source>
+   <translation>Block</translation>
+  </message>
+  <message>
+   <source>Displ.</source>
+   <translation>Anzeige</translation>
+  </message>
+  <message>
+   <source>What survives each switch</source>
+   <translation>Was jedem Schalter standhält</translation>
+  </message>
+  <message>
+   <source>Off by</source>
+   <translation>Daneben</translation>
+  </message>
+  <message>
+   <source>looks as it did</source>
+   <translation>sieht aus wie zuvor</translation>
+  </message>
+  <message>
+   <source>differs by more than {0}</source>
+   <translation>weicht um mehr als {0} ab</translation>
+  </message>
+  <message>
+   <source>{0}: 99 % of its pixels differ by at most {1} of 255; it {2}.</source>
+   <translation>{0}: 99 % seiner Pixel weichen um höchstens {1} von 255 ab; es {2}.</translation>
+  </message>
+  <message>
+   <source>{0}, of “{1}”</source>
+   <translation>{0}, von „{1}“</translation>
+  </message>
+  <message>
+   <source>No camera sees it.</source>
+   <translation>Keine Kamera sieht es.</translation>
+  </message>
+  <message>
+   <source>; unchanged, it was left alone</source>
+   <translation>; unverändert, blieb unberührt</translation>
+  </message>
+  <message>
+   <source>Paint a value</source>
+   <translation>Einen Wert malen</translation>
   </message>
   <message>
    <source>Paints values: opacity 0 makes a hole, whatever lies below.</source>
-   <translation type="unfinished" />
+   <translation>Malt Werte: Deckkraft 0 macht ein Loch, gleich was darunter liegt.</translation>
   </message>
   <message>
    <source>Clears paint: what lies below comes back. It makes no hole.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt Gemaltes weg: was darunter liegt, kommt wieder. Es macht kein Loch.</translation>
   </message>
   <message>
    <source>Softens what is painted on this layer.</source>
-   <translation type="unfinished" />
+   <translation>Macht weich, was auf diese Ebene gemalt ist.</translation>
   </message>
   <message>
    <source>Draws out what is painted on this layer, as with a finger.</source>
-   <translation type="unfinished" />
+   <translation>Zieht aus, was auf diese Ebene gemalt ist, wie mit dem Finger.</translation>
   </message>
   <message>
    <source>Anywhere</source>
-   <translation type="unfinished" />
+   <translation>Überall</translation>
   </message>
   <message>
    <source>In the island where it begins</source>
-   <translation type="unfinished" />
+   <translation>In der Insel, wo es beginnt</translation>
   </message>
   <message>
    <source>In the chosen faces</source>
-   <translation type="unfinished" />
+   <translation>In den gewählten Flächen</translation>
   </message>
   <message>
    <source>“{0}” is gone: its last particle has died.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist fort: sein letztes Teilchen ist gestorben.</translation>
+  </message>
+  <message>
+   <source>fired {0} {1}</source>
+   <translation>fired {0} {1}</translation>
   </message>
   <message>
    <source>Stopped. What is shown is the last finished result; the next edit computes it again.</source>
-   <translation type="unfinished" />
+   <translation>Gestoppt. Zu sehen ist das letzte fertige Ergebnis; die nächste Änderung rechnet neu.</translation>
   </message>
   <message>
    <source>“{0}” changed on disk; it was read again.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat sich auf dem Datenträger geändert; es wurde neu gelesen.</translation>
   </message>
   <message>
    <source>Unsaved work could not be kept aside and will be tried again: {0}</source>
-   <translation type="unfinished" />
+   <translation>Ungesichertes ließ sich nicht beiseitelegen und wird wieder versucht: {0}</translation>
   </message>
   <message>
    <source>Untitled</source>
-   <translation type="unfinished" />
+   <translation>Ohne Namen</translation>
   </message>
   <message>
    <source>Take what is on disk</source>
-   <translation type="unfinished" />
+   <translation>Nehmen, was gespeichert ist</translation>
   </message>
   <message>
    <source>, open in another window too</source>
-   <translation type="unfinished" />
+   <translation>, auch in einem anderen Fenster offen</translation>
   </message>
   <message>
    <source>Project</source>
-   <translation type="unfinished" />
+   <translation>Projekt</translation>
   </message>
   <message>
    <source>New</source>
-   <translation type="unfinished" />
+   <translation>Neu</translation>
   </message>
   <message>
    <source>Open …</source>
-   <translation type="unfinished" />
+   <translation>Öffnen …</translation>
   </message>
   <message>
    <source>Recent</source>
-   <translation type="unfinished" />
+   <translation>Zuletzt</translation>
   </message>
   <message>
    <source>Open the demo</source>
-   <translation type="unfinished" />
+   <translation>Demo öffnen</translation>
   </message>
   <message>
    <source>Save</source>
-   <translation type="unfinished" />
+   <translation>Sichern</translation>
   </message>
   <message>
    <source>Save as …</source>
-   <translation type="unfinished" />
+   <translation>Sichern als …</translation>
   </message>
   <message>
    <source>Earlier saves …</source>
-   <translation type="unfinished" />
+   <translation>Frühere Stände …</translation>
   </message>
   <message>
    <source>Collect its files beside it</source>
-   <translation type="unfinished" />
+   <translation>Seine Dateien daneben sammeln</translation>
   </message>
   <message>
    <source>Find moved files …</source>
-   <translation type="unfinished" />
+   <translation>Verschobene Dateien finden …</translation>
   </message>
   <message>
    <source>Close</source>
-   <translation type="unfinished" />
+   <translation>Schließen</translation>
   </message>
   <message>
    <source>Edit</source>
-   <translation type="unfinished" />
+   <translation>Bearbeiten</translation>
   </message>
   <message>
    <source>Undo</source>
-   <translation type="unfinished" />
+   <translation>Zurück</translation>
   </message>
   <message>
    <source>Redo</source>
-   <translation type="unfinished" />
+   <translation>Wieder</translation>
   </message>
   <message>
    <source>Add pictures …</source>
-   <translation type="unfinished" />
+   <translation>Bilder hinzufügen …</translation>
   </message>
   <message>
    <source>Add a drawn one</source>
-   <translation type="unfinished" />
+   <translation>Gezeichnetes hinzufügen</translation>
   </message>
   <message>
    <source>Empty canvas for glass</source>
-   <translation type="unfinished" />
+   <translation>Leere Fläche für Glas</translation>
   </message>
   <message>
    <source>Empty canvas for a decal</source>
-   <translation type="unfinished" />
+   <translation>Leere Fläche für ein Decal</translation>
   </message>
   <message>
    <source>Empty canvas for cloth or a screen</source>
-   <translation type="unfinished" />
+   <translation>Leere Fläche für Stoff oder Gitter</translation>
   </message>
   <message>
    <source>Empty canvas for a soft sprite</source>
-   <translation type="unfinished" />
+   <translation>Leere Fläche für ein weiches Sprite</translation>
   </message>
   <message>
    <source>Copy</source>
-   <translation type="unfinished" />
+   <translation>Kopieren</translation>
   </message>
   <message>
    <source>Copy as a variant</source>
-   <translation type="unfinished" />
+   <translation>Als Variante kopieren</translation>
   </message>
   <message>
    <source>Remove</source>
-   <translation type="unfinished" />
+   <translation>Entfernen</translation>
   </message>
   <message>
    <source>Hide it on the stage, or show it</source>
-   <translation type="unfinished" />
+   <translation>Auf der Bühne verbergen oder zeigen</translation>
   </message>
   <message>
    <source>Paint on its layer</source>
-   <translation type="unfinished" />
+   <translation>Auf seine Ebene malen</translation>
   </message>
   <message>
    <source>Split into its channels</source>
-   <translation type="unfinished" />
+   <translation>In seine Kanäle teilen</translation>
   </message>
   <message>
    <source>Use a recipe …</source>
-   <translation type="unfinished" />
+   <translation>Rezept benutzen …</translation>
   </message>
   <message>
    <source>Save its steps as a recipe …</source>
-   <translation type="unfinished" />
+   <translation>Seine Schritte als Rezept sichern …</translation>
   </message>
   <message>
    <source>Deliver …</source>
-   <translation type="unfinished" />
+   <translation>Liefern …</translation>
   </message>
   <message>
    <source>Deliver all …</source>
-   <translation type="unfinished" />
+   <translation>Alles liefern …</translation>
   </message>
   <message>
    <source>Load a delivery into the intake …</source>
-   <translation type="unfinished" />
+   <translation>Eine Lieferung empfangen …</translation>
   </message>
   <message>
    <source>View</source>
-   <translation type="unfinished" />
+   <translation>Ansicht</translation>
   </message>
   <message>
    <source>Flat proof and stage</source>
-   <translation type="unfinished" />
+   <translation>Flachprobe und Bühne</translation>
   </message>
   <message>
    <source>Flat proof alone</source>
-   <translation type="unfinished" />
+   <translation>Nur Flachprobe</translation>
   </message>
   <message>
    <source>Stage alone</source>
-   <translation type="unfinished" />
+   <translation>Nur Bühne</translation>
   </message>
   <message>
    <source>Whole picture</source>
-   <translation type="unfinished" />
+   <translation>Ganzes Bild</translation>
   </message>
   <message>
    <source>One texel to one pixel</source>
-   <translation type="unfinished" />
+   <translation>Ein Texel je Pixel</translation>
   </message>
   <message>
    <source>Next backdrop</source>
-   <translation type="unfinished" />
+   <translation>Nächster Hintergrund</translation>
   </message>
   <message>
    <source>Before and after</source>
-   <translation type="unfinished" />
+   <translation>Vorher und nachher</translation>
   </message>
   <message>
    <source>Coarser mip level</source>
-   <translation type="unfinished" />
+   <translation>Gröbere Mip-Stufe</translation>
   </message>
   <message>
    <source>Finer mip level</source>
-   <translation type="unfinished" />
+   <translation>Feinere Mip-Stufe</translation>
   </message>
   <message>
    <source>Repeated three by three</source>
-   <translation type="unfinished" />
+   <translation>Drei mal drei wiederholt</translation>
   </message>
   <message>
    <source>Next camera</source>
-   <translation type="unfinished" />
+   <translation>Nächste Kamera</translation>
   </message>
   <message>
    <source>Light and surroundings …</source>
-   <translation type="unfinished" />
+   <translation>Licht und Umgebung …</translation>
   </message>
   <message>
    <source>Stage seen otherwise</source>
-   <translation type="unfinished" />
+   <translation>Bühne anders sehen</translation>
   </message>
   <message>
    <source>What if …</source>
-   <translation type="unfinished" />
+   <translation>Was wäre, wenn …</translation>
   </message>
   <message>
    <source>Findings</source>
-   <translation type="unfinished" />
+   <translation>Befunde</translation>
   </message>
   <message>
    <source>Tray</source>
-   <translation type="unfinished" />
+   <translation>Leiste</translation>
   </message>
   <message>
    <source>Ledger</source>
-   <translation type="unfinished" />
+   <translation>Pixelbuch</translation>
   </message>
   <message>
    <source>Drawing order</source>
-   <translation type="unfinished" />
+   <translation>Zeichenreihenfolge</translation>
   </message>
   <message>
    <source>Clock</source>
-   <translation type="unfinished" />
+   <translation>Uhr</translation>
   </message>
   <message>
    <source>From the beginning</source>
-   <translation type="unfinished" />
+   <translation>Von vorn</translation>
   </message>
   <message>
    <source>One step back</source>
-   <translation type="unfinished" />
+   <translation>Einen Schritt zurück</translation>
   </message>
   <message>
    <source>One step on</source>
-   <translation type="unfinished" />
+   <translation>Einen Schritt weiter</translation>
   </message>
   <message>
    <source>Fire where it is clicked</source>
-   <translation type="unfinished" />
+   <translation>Auslösen, wo geklickt wird</translation>
   </message>
   <message>
    <source>Fire before the camera</source>
-   <translation type="unfinished" />
+   <translation>Vor der Kamera auslösen</translation>
   </message>
   <message>
    <source>Pin the pixel</source>
-   <translation type="unfinished" />
+   <translation>Das Pixel anheften</translation>
   </message>
   <message>
    <source>Size of words and controls</source>
-   <translation type="unfinished" />
+   <translation>Größe von Schrift und Bedienung</translation>
   </message>
   <message>
    <source>Language</source>
-   <translation type="unfinished" />
+   <translation>Sprache</translation>
   </message>
   <message>
    <source>Help</source>
-   <translation type="unfinished" />
+   <translation>Hilfe</translation>
   </message>
   <message>
    <source>A short tour of the demo</source>
-   <translation type="unfinished" />
+   <translation>Kurzer Rundgang durch die Demo</translation>
   </message>
   <message>
    <source>Findings, one by one</source>
-   <translation type="unfinished" />
+   <translation>Befunde, einer nach dem anderen</translation>
   </message>
   <message>
    <source>Keys</source>
-   <translation type="unfinished" />
+   <translation>Tasten</translation>
   </message>
   <message>
    <source>Track</source>
-   <translation type="unfinished" />
+   <translation>Strecke</translation>
   </message>
   <message>
    <source>In the picture</source>
-   <translation type="unfinished" />
+   <translation>Im Bild</translation>
   </message>
   <message>
    <source>Layers</source>
-   <translation type="unfinished" />
+   <translation>Ebenen</translation>
   </message>
   <message>
    <source>Painting</source>
-   <translation type="unfinished" />
+   <translation>Malen</translation>
   </message>
   <message>
    <source>Curves, ramps</source>
-   <translation type="unfinished" />
+   <translation>Kurven, Verläufe</translation>
   </message>
   <message>
    <source>Numbers</source>
-   <translation type="unfinished" />
+   <translation>Zahlen</translation>
   </message>
   <message>
    <source>Alt+1 … Alt+{0}</source>
-   <translation type="unfinished" />
+   <translation>Alt+1 … Alt+{0}</translation>
   </message>
   <message>
    <source>drag a handle</source>
-   <translation type="unfinished" />
+   <translation>einen Griff ziehen</translation>
   </message>
   <message>
    <source>place a fall-off, a text, a shape</source>
-   <translation type="unfinished" />
+   <translation>Abfall, Text, Form setzen</translation>
   </message>
   <message>
    <source>right button</source>
-   <translation type="unfinished" />
+   <translation>rechte Taste</translation>
   </message>
   <message>
    <source>takes away while painting</source>
-   <translation type="unfinished" />
+   <translation>nimmt beim Malen weg</translation>
   </message>
   <message>
    <source>Ctrl and wheel</source>
-   <translation type="unfinished" />
+   <translation>Strg und Rad</translation>
   </message>
   <message>
    <source>size of the brush</source>
-   <translation type="unfinished" />
+   <translation>Größe des Pinsels</translation>
   </message>
   <message>
    <source>choose a cell</source>
-   <translation type="unfinished" />
+   <translation>eine Zelle wählen</translation>
   </message>
   <message>
    <source>double click on a group</source>
-   <translation type="unfinished" />
+   <translation>Doppelklick auf eine Gruppe</translation>
   </message>
   <message>
    <source>fold it or open it</source>
-   <translation type="unfinished" />
+   <translation>falten oder öffnen</translation>
   </message>
   <message>
    <source>Return or double click</source>
-   <translation type="unfinished" />
+   <translation>Eingabe oder Doppelklick</translation>
   </message>
   <message>
    <source>touch it</source>
-   <translation type="unfinished" />
+   <translation>berühren</translation>
   </message>
   <message>
    <source>Space</source>
-   <translation type="unfinished" />
+   <translation>Leertaste</translation>
   </message>
   <message>
    <source>switch a layer</source>
-   <translation type="unfinished" />
+   <translation>eine Ebene schalten</translation>
   </message>
   <message>
    <source>Ctrl+Up, Ctrl+Down</source>
-   <translation type="unfinished" />
+   <translation>Strg+Auf, Strg+Ab</translation>
   </message>
   <message>
    <source>move it</source>
-   <translation type="unfinished" />
+   <translation>bewegen</translation>
   </message>
   <message>
    <source>drag a row</source>
-   <translation type="unfinished" />
+   <translation>eine Zeile ziehen</translation>
   </message>
   <message>
    <source>reorder, put into a group</source>
-   <translation type="unfinished" />
+   <translation>umordnen, in eine Gruppe legen</translation>
   </message>
   <message>
    <source>clear: what lay below comes back</source>
-   <translation type="unfinished" />
+   <translation>klären: was darunter lag, kommt wieder</translation>
   </message>
   <message>
    <source>Shift</source>
-   <translation type="unfinished" />
+   <translation>Umschalt</translation>
   </message>
   <message>
    <source>straight lines</source>
-   <translation type="unfinished" />
+   <translation>gerade Linien</translation>
   </message>
   <message>
    <source>Alt and click</source>
-   <translation type="unfinished" />
+   <translation>Alt und Klick</translation>
   </message>
   <message>
    <source>take the values there</source>
-   <translation type="unfinished" />
+   <translation>die Werte dort nehmen</translation>
   </message>
   <message>
    <source>size of the tip</source>
-   <translation type="unfinished" />
+   <translation>Größe der Spitze</translation>
   </message>
   <message>
    <source>click, drag</source>
-   <translation type="unfinished" />
+   <translation>klicken, ziehen</translation>
   </message>
   <message>
    <source>add, move</source>
-   <translation type="unfinished" />
+   <translation>hinzufügen, bewegen</translation>
   </message>
   <message>
    <source>Space, arrows</source>
-   <translation type="unfinished" />
+   <translation>Leertaste, Pfeile</translation>
   </message>
   <message>
    <source>choose, move</source>
-   <translation type="unfinished" />
+   <translation>wählen, bewegen</translation>
   </message>
   <message>
    <source>Delete</source>
-   <translation type="unfinished" />
+   <translation>Entf</translation>
   </message>
   <message>
    <source>Return</source>
-   <translation type="unfinished" />
+   <translation>Eingabe</translation>
   </message>
   <message>
    <source>another colour</source>
-   <translation type="unfinished" />
+   <translation>eine andere Farbe</translation>
   </message>
   <message>
    <source>move points, colours, bands, bursts</source>
-   <translation type="unfinished" />
+   <translation>Punkte, Farben, Bänder, Schübe bewegen</translation>
   </message>
   <message>
    <source>double click</source>
-   <translation type="unfinished" />
+   <translation>Doppelklick</translation>
   </message>
   <message>
    <source>add a point; on the run, Shift: a burst</source>
-   <translation type="unfinished" />
+   <translation>Punkt hinzufügen; auf dem Lauf mit Umschalt: Schub</translation>
   </message>
   <message>
    <source>take away</source>
-   <translation type="unfinished" />
+   <translation>wegnehmen</translation>
   </message>
   <message>
    <source>arrows, Space</source>
-   <translation type="unfinished" />
+   <translation>Pfeile, Leertaste</translation>
   </message>
   <message>
    <source>move the point, choose the next</source>
-   <translation type="unfinished" />
+   <translation>den Punkt bewegen, den nächsten wählen</translation>
   </message>
   <message>
    <source>Page Up, Page Down</source>
-   <translation type="unfinished" />
+   <translation>Bild auf, Bild ab</translation>
   </message>
   <message>
    <source>other lanes</source>
-   <translation type="unfinished" />
+   <translation>andere Spuren</translation>
   </message>
   <message>
    <source>drag, Shift-drag, wheel</source>
-   <translation type="unfinished" />
+   <translation>ziehen, Umschalt+ziehen, Rad</translation>
   </message>
   <message>
    <source>look round, pan, come near</source>
-   <translation type="unfinished" />
+   <translation>umsehen, schieben, näher holen</translation>
   </message>
   <message>
    <source>drag an overlay</source>
-   <translation type="unfinished" />
+   <translation>ein Overlay ziehen</translation>
   </message>
   <message>
    <source>move it; Ctrl-drag pushes it away</source>
-   <translation type="unfinished" />
+   <translation>bewegen; mit Strg schiebt es weg</translation>
   </message>
   <message>
    <source>light dial</source>
-   <translation type="unfinished" />
+   <translation>Lichtscheibe</translation>
   </message>
   <message>
    <source>drag the lamp; the rim or the wheel turns what is mirrored</source>
-   <translation type="unfinished" />
+   <translation>die Lampe ziehen; Ring oder Rad dreht, was gespiegelt wird</translation>
   </message>
   <message>
    <source>drag, Shift-drag</source>
-   <translation type="unfinished" />
+   <translation>ziehen, Umschalt+ziehen</translation>
   </message>
   <message>
    <source>change, change finely</source>
-   <translation type="unfinished" />
+   <translation>ändern, fein ändern</translation>
   </message>
   <message>
    <source>Return or a digit</source>
-   <translation type="unfinished" />
+   <translation>Eingabe oder Ziffer</translation>
   </message>
   <message>
    <source>Left, Right</source>
-   <translation type="unfinished" />
+   <translation>Links, Rechts</translation>
   </message>
   <message>
    <source>Home</source>
-   <translation type="unfinished" />
+   <translation>Pos1</translation>
   </message>
   <message>
    <source>usual value</source>
-   <translation type="unfinished" />
+   <translation>üblicher Wert</translation>
   </message>
   <message>
    <source>double click on a name</source>
-   <translation type="unfinished" />
+   <translation>Doppelklick auf einen Namen</translation>
   </message>
   <message>
    <source>Pictures (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)</source>
-   <translation type="unfinished" />
+   <translation>Bilder (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)</translation>
   </message>
   <message>
    <source>Animated pictures (*.webp *.gif *.png *.apng)</source>
-   <translation type="unfinished" />
+   <translation>Animierte Bilder (*.webp *.gif *.png *.apng)</translation>
   </message>
   <message>
    <source>Build a sheet</source>
-   <translation type="unfinished" />
+   <translation>Einen Bogen bauen</translation>
   </message>
   <message>
    <source>Texels; 0: the largest frame's.</source>
-   <translation type="unfinished" />
+   <translation>Texel; 0: die des größten Bilds.</translation>
   </message>
   <message>
    <source>Cells across; 0: as near to a square as goes.</source>
-   <translation type="unfinished" />
+   <translation>Zellen quer; 0: so nah am Quadrat wie möglich.</translation>
   </message>
   <message>
    <source>Texels between cells, filled from their borders: frames then do not bleed into each other in the distance.</source>
-   <translation type="unfinished" />
+   <translation>Texel zwischen Zellen, von deren Rand gefüllt: Bilder laufen dann in der Ferne nicht ineinander.</translation>
   </message>
   <message>
    <source>Fit</source>
-   <translation type="unfinished" />
+   <translation>Passung</translation>
   </message>
   <message>
    <source>How large frames are in their cells.</source>
-   <translation type="unfinished" />
+   <translation>Wie groß Bilder in ihren Zellen sind.</translation>
   </message>
   <message>
    <source>The sheet is written beside the project, and comes into the rack as an overlay of its own.</source>
-   <translation type="unfinished" />
+   <translation>Der Bogen wird neben das Projekt geschrieben und kommt als eigenes Overlay ins Gestell.</translation>
+  </message>
+  <message>
+   <source>Animated picture</source>
+   <translation>Animiertes Bild</translation>
   </message>
   <message>
    <source>How many frames.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Bilder.</translation>
   </message>
   <message>
    <source>Seconds of the flow's movement; nothing where the material has no flow.</source>
-   <translation type="unfinished" />
+   <translation>Sekunden der Bewegung des Fließens; nichts, wo das Material kein Fließen hat.</translation>
   </message>
   <message>
    <source>Turns</source>
-   <translation type="unfinished" />
+   <translation>Dreht sich</translation>
   </message>
   <message>
    <source>Degrees that it turns by.</source>
-   <translation type="unfinished" />
+   <translation>Grad, um die es sich dreht.</translation>
   </message>
   <message>
    <source>Aligned by</source>
-   <translation type="unfinished" />
+   <translation>Ausgerichtet an</translation>
   </message>
   <message>
    <source>What of each frame comes to the same place of its cell.</source>
-   <translation type="unfinished" />
+   <translation>Was von jedem Bild an dieselbe Stelle seiner Zelle kommt.</translation>
+  </message>
+  <message>
+   <source>Frames, in their order</source>
+   <translation>Bilder, in ihrer Reihenfolge</translation>
   </message>
   <message>
    <source>Wears away</source>
-   <translation type="unfinished" />
+   <translation>Trägt sich ab</translation>
   </message>
   <message>
    <source>Erosion goes from nothing to everything.</source>
-   <translation type="unfinished" />
+   <translation>Erosion geht von nichts bis alles.</translation>
   </message>
   <message>
    <source>Working</source>
-   <translation type="unfinished" />
+   <translation>Rechnet</translation>
   </message>
   <message>
    <source>Stop</source>
-   <translation type="unfinished" />
+   <translation>Stopp</translation>
   </message>
   <message>
    <source>particle {0}: born {1} s, lives {2} s</source>
-   <translation type="unfinished" />
+   <translation>Teilchen {0}: geboren {1} s, lebt {2} s</translation>
   </message>
   <message>
    <source>nothing changes over its life</source>
-   <translation type="unfinished" />
+   <translation>nichts ändert sich über sein Leben</translation>
   </message>
   <message>
    <source>Back to the beginning, and what was fired is gone   (Shift+H)</source>
-   <translation type="unfinished" />
+   <translation>Zurück zum Anfang, und was ausgelöst wurde, ist fort   (Shift+H)</translation>
   </message>
   <message>
    <source>One step back: a sixtieth of a second   (,)</source>
-   <translation type="unfinished" />
+   <translation>Ein Schritt zurück: eine Sechzigstelsekunde   (,)</translation>
   </message>
   <message>
    <source>Play or rest   (H)</source>
-   <translation type="unfinished" />
+   <translation>Spielen oder ruhen   (H)</translation>
   </message>
   <message>
    <source>One step on: a sixtieth of a second   (.)</source>
-   <translation type="unfinished" />
+   <translation>Ein Schritt weiter: eine Sechzigstelsekunde   (.)</translation>
   </message>
   <message>
    <source>Again and again, or once</source>
-   <translation type="unfinished" />
+   <translation>Immer wieder, oder einmal</translation>
   </message>
   <message>
    <source>A click on the stage fires the chosen effect there, once   (G); before the camera   (X)</source>
-   <translation type="unfinished" />
+   <translation>Ein Klick auf die Bühne löst den gewählten Effekt dort aus, einmal   (G); vor der Kamera   (X)</translation>
   </message>
   <message>
    <source>Speed of the clock</source>
-   <translation type="unfinished" />
+   <translation>Tempo der Uhr</translation>
   </message>
   <message>
    <source>Clock runs to</source>
-   <translation type="unfinished" />
+   <translation>Uhr läuft bis</translation>
   </message>
   <message>
    <source>Seed of the effect</source>
-   <translation type="unfinished" />
+   <translation>Seed des Effekts</translation>
   </message>
   <message>
    <source>runs for ever</source>
-   <translation type="unfinished" />
+   <translation>läuft für immer</translation>
   </message>
   <message>
    <source>gone after {0} s</source>
-   <translation type="unfinished" />
+   <translation>fort nach {0} s</translation>
   </message>
   <message>
    <source> · {0} fired</source>
-   <translation type="unfinished" />
+   <translation> · {0} ausgelöst</translation>
   </message>
   <message>
    <source>{0} · {1} particles · {2}{3}</source>
-   <translation type="unfinished" />
+   <translation>{0} · {1} Teilchen · {2}{3}</translation>
   </message>
   <message>
    <source>Change the seed</source>
-   <translation type="unfinished" />
+   <translation>Den Seed ändern</translation>
+  </message>
+  <message>
+   <source>seed {0}</source>
+   <translation>Seed {0}</translation>
   </message>
   <message>
    <source>No effect yet: begin one at Motion. Sheets on the stage play as well.</source>
-   <translation type="unfinished" />
+   <translation>Noch kein Effekt: beginnen Sie einen bei Bewegung. Bögen auf der Bühne laufen auch.</translation>
   </message>
   <message>
    <source>   ·   at </source>
-   <translation type="unfinished" />
+   <translation>   ·   bei </translation>
   </message>
   <message>
    <source>Begin on an empty canvas</source>
-   <translation type="unfinished" />
+   <translation>Auf leerer Fläche beginnen</translation>
   </message>
   <message>
    <source>F1 lists every key.</source>
-   <translation type="unfinished" />
+   <translation>F1 nennt jede Taste.</translation>
   </message>
   <message>
    <source>Hover over a setting to read what it changes in the picture.</source>
-   <translation type="unfinished" />
+   <translation>Über einer Einstellung verweilen, um zu lesen, was sie im Bild ändert.</translation>
   </message>
   <message>
    <source>Begin</source>
-   <translation type="unfinished" />
+   <translation>Beginnen</translation>
   </message>
   <message>
    <source>An overlay starts from a picture or an empty canvas. Then follow the track from left to right: lay its layers, make its alpha, mend its edges, set its blend, place it, deliver it.</source>
-   <translation type="unfinished" />
+   <translation>Ein Overlay beginnt mit einem Bild oder einer leeren Fläche. Folgen Sie dann der Strecke von links nach rechts: Ebenen legen, Alpha machen, Kanten bessern, Mischung wählen, setzen, liefern.</translation>
   </message>
   <message>
    <source>Glass: dark, faint, smooth</source>
-   <translation type="unfinished" />
+   <translation>Glas: dunkel, blass, glatt</translation>
   </message>
   <message>
    <source>A decal: clear</source>
-   <translation type="unfinished" />
+   <translation>Ein Decal: klar</translation>
   </message>
   <message>
    <source>Cloth or a screen: solid</source>
-   <translation type="unfinished" />
+   <translation>Stoff oder Gitter: deckend</translation>
   </message>
   <message>
    <source>A soft sprite: grey on clear</source>
-   <translation type="unfinished" />
+   <translation>Ein weiches Sprite: grau auf klar</translation>
   </message>
   <message>
    <source>Earlier saves</source>
-   <translation type="unfinished" />
+   <translation>Frühere Stände</translation>
   </message>
   <message>
    <source>Open it</source>
-   <translation type="unfinished" />
+   <translation>Öffnen</translation>
   </message>
   <message>
    <source>Cancel</source>
-   <translation type="unfinished" />
+   <translation>Abbrechen</translation>
   </message>
   <message>
    <source>Earlier saves of “{0}”. The one you choose is opened in place of the present one; that stays on disk until you save.</source>
-   <translation type="unfinished" />
+   <translation>Frühere Stände von „{0}“. Der gewählte wird anstelle des jetzigen geöffnet; der bleibt gespeichert, bis Sie sichern.</translation>
   </message>
   <message>
    <source>Fewer, larger</source>
-   <translation type="unfinished" />
+   <translation>Weniger, größere</translation>
   </message>
   <message>
    <source>At once</source>
-   <translation type="unfinished" />
+   <translation>Zugleich</translation>
   </message>
   <message>
    <source>How many particles may live at once.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele Teilchen zugleich leben dürfen.</translation>
   </message>
   <message>
    <source>Now</source>
-   <translation type="unfinished" />
+   <translation>Jetzt</translation>
   </message>
   <message>
    <source>Take it</source>
-   <translation type="unfinished" />
+   <translation>Nehmen</translation>
   </message>
   <message>
    <source>Measuring what is covered …</source>
-   <translation type="unfinished" />
+   <translation>Was bedeckt ist, wird gemessen …</translation>
   </message>
   <message>
    <source>Rate × {0} and size × {1} cover {2} of the present area with {3} {4} fragments.</source>
-   <translation type="unfinished" />
+   <translation>Rate × {0} und Größe × {1} bedecken {2} der jetzigen Fläche mit {3} {4} Fragmenten.</translation>
   </message>
   <message>
    <source>{0} at once · {1} covered · overdraw {2} · {3} fragments</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>background: {0};</source>
-   <translation type="unfinished" />
+   <translation>{0} zugleich · {1} bedeckt · Übermalen {2} · {3} Fragmente</translation>
   </message>
   <message>
    <source>Cloth</source>
-   <translation type="unfinished" />
+   <translation>Stoff</translation>
   </message>
   <message>
    <source>Soft sprite</source>
-   <translation type="unfinished" />
+   <translation>Weiches Sprite</translation>
   </message>
   <message>
    <source>Pictures (</source>
-   <translation type="unfinished" />
+   <translation>Bilder (</translation>
   </message>
   <message>
    <source>Add pictures</source>
-   <translation type="unfinished" />
+   <translation>Bilder hinzufügen</translation>
   </message>
   <message>
    <source>Add a drawn overlay</source>
-   <translation type="unfinished" />
+   <translation>Gezeichnetes Overlay hinzufügen</translation>
   </message>
   <message>
    <source>Add {0}</source>
-   <translation type="unfinished" />
+   <translation>{0} hinzufügen</translation>
   </message>
   <message>
    <source>Split channels</source>
-   <translation type="unfinished" />
+   <translation>Kanäle teilen</translation>
   </message>
   <message>
    <source>{0} overlays show the channels of “{1}” as greys.</source>
-   <translation type="unfinished" />
+   <translation>{0} Overlays zeigen die Kanäle von „{1}“ als Grau.</translation>
   </message>
   <message>
    <source>Use a recipe</source>
-   <translation type="unfinished" />
+   <translation>Rezept benutzen</translation>
   </message>
   <message>
    <source>Recipes (*.json)</source>
-   <translation type="unfinished" />
+   <translation>Rezepte (*.json)</translation>
   </message>
   <message>
    <source>Save the delivery recipe</source>
-   <translation type="unfinished" />
+   <translation>Das Lieferrezept sichern</translation>
   </message>
   <message>
    <source>Load a delivery</source>
-   <translation type="unfinished" />
+   <translation>Eine Lieferung laden</translation>
   </message>
   <message>
    <source>Deliver into</source>
-   <translation type="unfinished" />
+   <translation>Liefern nach</translation>
   </message>
   <message>
    <source>{0} written to “{1}”, read back and found the same, texel for texel.</source>
-   <translation type="unfinished" />
+   <translation>{0} nach „{1}“ geschrieben, zurückgelesen und gleich befunden, Texel für Texel.</translation>
   </message>
   <message>
    <source>Delivering {0} overlay{1} …</source>
-   <translation type="unfinished" />
+   <translation>{0} Overlay(s){1} werden geliefert …</translation>
   </message>
   <message>
    <source>Add overlay</source>
-   <translation type="unfinished" />
+   <translation>Overlay hinzufügen</translation>
   </message>
   <message>
    <source>There is no picture to split yet.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt noch kein Bild zu teilen.</translation>
   </message>
   <message>
    <source>Save the recipe</source>
-   <translation type="unfinished" />
+   <translation>Das Rezept sichern</translation>
   </message>
   <message>
    <source>Use a delivery recipe</source>
-   <translation type="unfinished" />
+   <translation>Ein Lieferrezept benutzen</translation>
   </message>
   <message>
    <source>The delivery recipe was saved as “{0}”.</source>
-   <translation type="unfinished" />
+   <translation>Das Lieferrezept wurde als „{0}“ gesichert.</translation>
   </message>
   <message>
    <source>“{0}” was</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wurde</translation>
   </message>
   <message>
    <source>{0} overlays were</source>
-   <translation type="unfinished" />
+   <translation>{0} Overlays wurden</translation>
   </message>
   <message>
    <source>Choose an SVG file</source>
-   <translation type="unfinished" />
+   <translation>SVG-Datei wählen</translation>
   </message>
   <message>
    <source>SVG files (*.svg)</source>
-   <translation type="unfinished" />
+   <translation>SVG-Dateien (*.svg)</translation>
   </message>
   <message>
    <source>Choose a mesh</source>
-   <translation type="unfinished" />
+   <translation>Netz wählen</translation>
   </message>
   <message>
    <source>Meshes (*.obj *.ply *.glb *.gltf)</source>
-   <translation type="unfinished" />
+   <translation>Netze (*.obj *.ply *.glb *.gltf)</translation>
   </message>
   <message>
    <source>The recipe was saved as “{0}”.</source>
-   <translation type="unfinished" />
+   <translation>Das Rezept wurde als „{0}“ gesichert.</translation>
   </message>
   <message>
    <source>Delivering was stopped; nothing was written.</source>
-   <translation type="unfinished" />
+   <translation>Das Liefern wurde gestoppt; nichts wurde geschrieben.</translation>
   </message>
   <message>
    <source>“{0}” is not ready yet.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist noch nicht fertig.</translation>
+  </message>
+  <message>
+   <source>adding {0}</source>
+   <translation>adding {0}</translation>
   </message>
   <message>
    <source>delivery recipe</source>
-   <translation type="unfinished" />
+   <translation>Lieferrezept</translation>
   </message>
   <message>
    <source>Open an earlier save</source>
-   <translation type="unfinished" />
+   <translation>Früheren Stand öffnen</translation>
   </message>
   <message>
    <source>Click on the flat proof to take the stored colour there.</source>
-   <translation type="unfinished" />
+   <translation>Klicken Sie auf die Flachprobe, um die dort gespeicherte Farbe zu nehmen.</translation>
   </message>
   <message>
    <source>Choose a layer to paint on, or add one.</source>
-   <translation type="unfinished" />
+   <translation>Wählen Sie eine Ebene zum Malen, oder fügen Sie eine hinzu.</translation>
   </message>
   <message>
    <source>Pin this pixel</source>
-   <translation type="unfinished" />
+   <translation>Dieses Pixel anheften</translation>
   </message>
   <message>
    <source>The account stays at this pixel while settings change, and the pointer is free   (Y)</source>
-   <translation type="unfinished" />
+   <translation>Das Buch bleibt bei diesem Pixel, während Einstellungen sich ändern, und der Zeiger ist frei   (Y)</translation>
   </message>
   <message>
    <source>Compare with the pointer</source>
-   <translation type="unfinished" />
+   <translation>Mit dem Zeiger vergleichen</translation>
   </message>
   <message>
    <source>Beside the pinned pixel stands the one under the pointer, in the order set</source>
-   <translation type="unfinished" />
+   <translation>Neben dem angehefteten Pixel steht das unter dem Zeiger, in gesetzter Reihenfolge</translation>
   </message>
   <message>
    <source>Fragments in the order set</source>
-   <translation type="unfinished" />
+   <translation>Fragmente in gesetzter Reihenfolge</translation>
   </message>
   <message>
    <source>Fragments in exact order</source>
-   <translation type="unfinished" />
+   <translation>Fragmente in genauer Reihenfolge</translation>
   </message>
   <message>
    <source>right: pixel {0}, {1}, differs by {2} of 255</source>
-   <translation type="unfinished" />
+   <translation>rechts: Pixel {0}, {1}, weicht um {2} von 255 ab</translation>
   </message>
   <message>
    <source>   ·   {0} switched off</source>
-   <translation type="unfinished" />
+   <translation>   ·   {0} ausgeschaltet</translation>
   </message>
   <message>
    <source>pixel {0}, {1}   ·   left: order set   ·   {2}{3}</source>
-   <translation type="unfinished" />
+   <translation>Pixel {0}, {1}   ·   links: gesetzte Reihenfolge   ·   {2}{3}</translation>
   </message>
   <message>
    <source>Point at a pixel of the stage: every fragment that reaches it is listed here.</source>
-   <translation type="unfinished" />
+   <translation>Zeigen Sie auf ein Pixel der Bühne: jedes Fragment, das es erreicht, steht hier.</translation>
   </message>
   <message>
    <source>right: exact order, </source>
-   <translation type="unfinished" />
+   <translation>rechts: genaue Reihenfolge, </translation>
   </message>
   <message>
    <source>Pinned</source>
-   <translation type="unfinished" />
+   <translation>Angeheftet</translation>
   </message>
   <message>
    <source>differs by {0} of 255</source>
-   <translation type="unfinished" />
+   <translation>weicht um {0} von 255 ab</translation>
   </message>
   <message>
    <source>the same</source>
-   <translation type="unfinished" />
+   <translation>gleich</translation>
   </message>
   <message>
    <source>Textures</source>
-   <translation type="unfinished" />
+   <translation>Texturen</translation>
   </message>
   <message>
    <source>Sheets</source>
-   <translation type="unfinished" />
+   <translation>Bögen</translation>
   </message>
   <message>
    <source>The scene</source>
-   <translation type="unfinished" />
+   <translation>Die Szene</translation>
   </message>
   <message>
    <source>With the fault</source>
-   <translation type="unfinished" />
+   <translation>Mit dem Fehler</translation>
   </message>
   <message>
    <source>Without</source>
-   <translation type="unfinished" />
+   <translation>Ohne</translation>
   </message>
   <message>
    <source>Why it matters</source>
-   <translation type="unfinished" />
+   <translation>Warum es zählt</translation>
   </message>
   <message>
    <source>How to avoid it</source>
-   <translation type="unfinished" />
+   <translation>Wie man es vermeidet</translation>
   </message>
   <message>
    <source>Alpha:  {0} clear   {1} soft   {2} solid</source>
-   <translation type="unfinished" />
+   <translation>Alpha:  {0} klar   {1} weich   {2} deckend</translation>
   </message>
   <message>
    <source>Measured</source>
-   <translation type="unfinished" />
+   <translation>Gemessen</translation>
   </message>
   <message>
    <source>{0} × {1}, {2} bit {3}</source>
-   <translation type="unfinished" />
+   <translation>{0} × {1}, {2} Bit {3}</translation>
   </message>
   <message>
    <source>alpha {0} clear, {1} soft, {2} solid, {3} in the mean</source>
-   <translation type="unfinished" />
+   <translation>Alpha {0} klar, {1} weich, {2} deckend, {3} im Mittel</translation>
   </message>
   <message>
    <source>Fringe by mip level, up to {0} of 255 in the mean</source>
-   <translation type="unfinished" />
+   <translation>Saum je Mip-Stufe, im Mittel bis {0} von 255</translation>
   </message>
   <message>
    <source>Measured: {0}</source>
-   <translation type="unfinished" />
+   <translation>Gemessen: {0}</translation>
   </message>
   <message>
    <source>Nothing selected</source>
-   <translation type="unfinished" />
+   <translation>Nichts gewählt</translation>
   </message>
   <message>
    <source>draw group</source>
-   <translation type="unfinished" />
+   <translation>Zeichengruppe</translation>
   </message>
   <message>
    <source>depth write</source>
-   <translation type="unfinished" />
+   <translation>Tiefe schreiben</translation>
   </message>
   <message>
    <source>Error {0} of 255 in the mean now, &lt;b&gt;{1}&lt;/b&gt; as proposed.</source>
-   <translation type="unfinished" />
+   <translation>Fehler jetzt im Mittel {0} von 255, &lt;b&gt;{1}&lt;/b&gt; wie vorgeschlagen.</translation>
   </message>
   <message>
    <source>Ask for advice</source>
-   <translation type="unfinished" />
+   <translation>Um Rat fragen</translation>
   </message>
   <message>
    <source>Looks through all named cameras and a ring of sixteen round what is placed</source>
-   <translation type="unfinished" />
+   <translation>Schaut durch alle benannten Kameras und einen Ring von sechzehn um das Gesetzte</translation>
   </message>
   <message>
    <source>Set it so</source>
-   <translation type="unfinished" />
+   <translation>So setzen</translation>
   </message>
   <message>
    <source>Compares the drawing order that is set with exact order, from every named camera and all round, and finds the nudges that come nearest.</source>
-   <translation type="unfinished" />
+   <translation>Vergleicht die gesetzte Reihenfolge mit der genauen, von jeder benannten Kamera und rundum, und findet die Ränge, die ihr am nächsten kommen.</translation>
   </message>
   <message>
    <source>The order holds from everywhere: nothing to change.</source>
-   <translation type="unfinished" />
+   <translation>Die Reihenfolge hält von überall: nichts zu ändern.</translation>
   </message>
   <message>
    <source>Error {0} of 255 in the mean; no other order does better.</source>
-   <translation type="unfinished" />
+   <translation>Fehler im Mittel {0} von 255; keine andere Reihenfolge ist besser.</translation>
   </message>
   <message>
    <source>Looking from all sides …</source>
-   <translation type="unfinished" />
+   <translation>Von allen Seiten gesehen …</translation>
   </message>
   <message>
    <source>Looking from all sides … {0}</source>
-   <translation type="unfinished" />
+   <translation>Von allen Seiten gesehen … {0}</translation>
   </message>
   <message>
    <source>Set the drawing order</source>
-   <translation type="unfinished" />
+   <translation>Zeichenreihenfolge setzen</translation>
   </message>
   <message>
    <source>: {0} pixels, {1}; would settle it: {2}</source>
-   <translation type="unfinished" />
+   <translation>: {0} Pixel, {1}; beilegen würde es: {2}</translation>
+  </message>
+  <message>
+   <source>{0} and {1}</source>
+   <translation>{0} und {1}</translation>
   </message>
   <message>
    <source>{0} with itself</source>
-   <translation type="unfinished" />
+   <translation>{0} mit sich selbst</translation>
   </message>
   <message>
    <source>no picture</source>
-   <translation type="unfinished" />
+   <translation>kein Bild</translation>
   </message>
   <message>
    <source> · &lt;span style='color:{0}'&gt;{1}&lt;/span&gt;</source>
-   <translation type="unfinished" />
+   <translation> · &lt;span style='color:{0}'&gt;{1}&lt;/span&gt;</translation>
+  </message>
+  <message>
+   <source>as {0}</source>
+   <translation>wie {0}</translation>
   </message>
   <message>
    <source>Hide on the stage</source>
-   <translation type="unfinished" />
+   <translation>Auf der Bühne verbergen</translation>
   </message>
   <message>
    <source>Show on the stage</source>
-   <translation type="unfinished" />
+   <translation>Auf der Bühne zeigen</translation>
   </message>
   <message>
    <source>Rack</source>
-   <translation type="unfinished" />
+   <translation>Gestell</translation>
   </message>
   <message>
    <source>Overlays</source>
-   <translation type="unfinished" />
+   <translation>Overlays</translation>
   </message>
   <message>
    <source>No overlays yet.
 
 Drop pictures anywhere on the window, or press + above.</source>
-   <translation type="unfinished" />
+   <translation>Noch keine Overlays.
+
+Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   </message>
   <message>
    <source>Copy the overlay</source>
-   <translation type="unfinished" />
+   <translation>Das Overlay kopieren</translation>
   </message>
   <message>
    <source>Move up</source>
-   <translation type="unfinished" />
+   <translation>Nach oben</translation>
   </message>
   <message>
    <source>Move down</source>
-   <translation type="unfinished" />
+   <translation>Nach unten</translation>
   </message>
   <message>
    <source>Remove the overlay</source>
-   <translation type="unfinished" />
+   <translation>Das Overlay entfernen</translation>
   </message>
   <message>
    <source>Add a variant</source>
-   <translation type="unfinished" />
+   <translation>Variante hinzufügen</translation>
   </message>
   <message>
    <source>cannot be read</source>
-   <translation type="unfinished" />
+   <translation>nicht lesbar</translation>
   </message>
   <message>
    <source>{0}
 Takes its material from “{1}”; its own: {2}</source>
-   <translation type="unfinished" />
+   <translation>{0}
+Nimmt sein Material von „{1}“; eigen: {2}</translation>
   </message>
   <message>
    <source>Move the card up</source>
-   <translation type="unfinished" />
+   <translation>Die Karte nach oben</translation>
   </message>
   <message>
    <source>Move the card down</source>
-   <translation type="unfinished" />
+   <translation>Die Karte nach unten</translation>
   </message>
   <message>
    <source>Add pictures as overlays</source>
-   <translation type="unfinished" />
+   <translation>Bilder als Overlays hinzufügen</translation>
   </message>
   <message>
    <source>Move in the rack</source>
-   <translation type="unfinished" />
+   <translation>Im Gestell verschieben</translation>
   </message>
   <message>
    <source>Copy overlay</source>
-   <translation type="unfinished" />
+   <translation>Overlay kopieren</translation>
   </message>
   <message>
    <source>Remove overlay</source>
-   <translation type="unfinished" />
+   <translation>Overlay entfernen</translation>
   </message>
   <message>
    <source>Hide</source>
-   <translation type="unfinished" />
+   <translation>Verbergen</translation>
   </message>
   <message>
    <source>Show</source>
-   <translation type="unfinished" />
+   <translation>Zeigen</translation>
+  </message>
+  <message>
+   <source>{0} finding{1}</source>
+   <translation>{0} Befund(e)</translation>
   </message>
   <message>
    <source>Mivex projects (*.mivex)</source>
-   <translation type="unfinished" />
+   <translation>Mivex-Projekte (*.mivex)</translation>
   </message>
   <message>
    <source>“{0}” has changes that are not saved.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ hat ungesicherte Änderungen.</translation>
   </message>
   <message>
    <source>“{0}” was changed on disk since it was opened here. What shall become of your version?</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wurde seit dem Öffnen geändert. Was soll aus Ihrer Fassung werden?</translation>
   </message>
   <message>
    <source>an untitled project</source>
-   <translation type="unfinished" />
+   <translation>ein Projekt ohne Namen</translation>
   </message>
   <message>
    <source>Mivex did not close properly. Unsaved work on {0} was kept aside.</source>
-   <translation type="unfinished" />
+   <translation>Mivex wurde nicht richtig geschlossen. Ungesichertes an {0} wurde beiseitegelegt.</translation>
   </message>
   <message>
    <source>Open a project</source>
-   <translation type="unfinished" />
+   <translation>Projekt öffnen</translation>
   </message>
   <message>
    <source>Look for moved files in</source>
-   <translation type="unfinished" />
+   <translation>Verschobene Dateien suchen in</translation>
   </message>
   <message>
    <source>“{0}” was changed on disk by somebody else; saving will ask before anything is overwritten.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wurde von jemand anderem geändert; beim Sichern wird gefragt, ehe etwas überschrieben wird.</translation>
   </message>
   <message>
    <source>Save the project</source>
-   <translation type="unfinished" />
+   <translation>Das Projekt sichern</translation>
   </message>
   <message>
    <source>Saved as “{0}”.</source>
-   <translation type="unfinished" />
+   <translation>Gesichert als „{0}“.</translation>
   </message>
   <message>
    <source>Discard</source>
-   <translation type="unfinished" />
+   <translation>Verwerfen</translation>
   </message>
   <message>
    <source>Keep working</source>
-   <translation type="unfinished" />
+   <translation>Weiterarbeiten</translation>
   </message>
   <message>
    <source>Keep mine beside it</source>
-   <translation type="unfinished" />
+   <translation>Meines daneben behalten</translation>
   </message>
   <message>
    <source>Take theirs</source>
-   <translation type="unfinished" />
+   <translation>Das andere nehmen</translation>
   </message>
   <message>
    <source>Overwrite theirs</source>
-   <translation type="unfinished" />
+   <translation>Das andere überschreiben</translation>
   </message>
   <message>
    <source>Restore it</source>
-   <translation type="unfinished" />
+   <translation>Wiederherstellen</translation>
   </message>
   <message>
    <source>Throw it away</source>
-   <translation type="unfinished" />
+   <translation>Wegwerfen</translation>
   </message>
   <message>
    <source>Ask again later</source>
-   <translation type="unfinished" />
+   <translation>Später fragen</translation>
   </message>
   <message>
    <source>“{0}” is open in another window of Mivex as well; whoever saves second is asked first.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ ist auch in einem anderen Fenster von Mivex offen; wer als zweiter sichert, wird erst gefragt.</translation>
   </message>
   <message>
    <source>This project has not been saved yet.</source>
-   <translation type="unfinished" />
+   <translation>Dieses Projekt wurde noch nie gesichert.</translation>
   </message>
   <message>
    <source>No earlier save of this project was kept yet; each save keeps the one before it.</source>
-   <translation type="unfinished" />
+   <translation>Noch kein früherer Stand dieses Projekts; jedes Sichern behält den davor.</translation>
   </message>
   <message>
    <source>Save the project first; its files are collected beside it.</source>
-   <translation type="unfinished" />
+   <translation>Sichern Sie erst das Projekt; seine Dateien werden daneben gesammelt.</translation>
   </message>
   <message>
    <source> {0} could not be found.</source>
-   <translation type="unfinished" />
+   <translation> {0} ließen sich nicht finden.</translation>
   </message>
   <message>
    <source>{0} file{1} copied into “{2}” beside the project.</source>
-   <translation type="unfinished" />
+   <translation>{0} Datei(en){1} nach „{2}“ neben das Projekt kopiert.</translation>
   </message>
   <message>
    <source>Every file lies beside the project already.</source>
-   <translation type="unfinished" />
+   <translation>Jede Datei liegt schon neben dem Projekt.</translation>
   </message>
   <message>
    <source>No file of this project is missing.</source>
-   <translation type="unfinished" />
+   <translation>Keine Datei dieses Projekts fehlt.</translation>
   </message>
   <message>
    <source>{0} {1} found again.</source>
-   <translation type="unfinished" />
+   <translation>{0} {1} wiedergefunden.</translation>
   </message>
   <message>
    <source>{0} {1} missing; “Find moved files …” looks in a folder of your choice.</source>
-   <translation type="unfinished" />
+   <translation>{0} {1} fehlen; „Verschobene Dateien finden …“ sucht in einem Ordner Ihrer Wahl.</translation>
   </message>
   <message>
    <source>Collect its files</source>
-   <translation type="unfinished" />
+   <translation>Seine Dateien sammeln</translation>
   </message>
   <message>
    <source>Find moved files</source>
-   <translation type="unfinished" />
+   <translation>Verschobene Dateien finden</translation>
   </message>
   <message>
    <source>What there is</source>
-   <translation type="unfinished" />
+   <translation>Was es gibt</translation>
   </message>
   <message>
    <source>The rack holds every overlay of the project. A mark at the right says how many findings one has. Choose one, and everything else shows that one.</source>
-   <translation type="unfinished" />
+   <translation>Das Gestell hält jedes Overlay des Projekts. Eine Marke rechts sagt, wie viele Befunde eines hat. Wählen Sie eins, und alles andere zeigt dieses.</translation>
   </message>
   <message>
    <source>The texture alone</source>
-   <translation type="unfinished" />
+   <translation>Die Textur allein</translation>
   </message>
   <message>
    <source>The flat proof shows the texture over any backdrop, texel by texel. Rest the pointer on it to read what is stored; turn the wheel to come near; B takes the next backdrop.</source>
-   <translation type="unfinished" />
+   <translation>Die Flachprobe zeigt die Textur vor jedem Hintergrund, Texel für Texel. Verweilen Sie mit dem Zeiger, um Werte zu lesen; das Rad holt näher; B nimmt den nächsten Hintergrund.</translation>
   </message>
   <message>
    <source>From left to right</source>
-   <translation type="unfinished" />
+   <translation>Von links nach rechts</translation>
   </message>
   <message>
    <source>An overlay follows the track: what it is made of, its alpha, its edges, its blend, where it stands, how it moves, how it leaves. A ring means touched, a number means findings.</source>
-   <translation type="unfinished" />
+   <translation>Ein Overlay folgt der Strecke: woraus es ist, sein Alpha, seine Kanten, seine Mischung, wo es steht, wie es sich bewegt, wie es geht. Ein Ring heißt berührt, eine Zahl heißt Befunde.</translation>
   </message>
   <message>
    <source>Settings of one station</source>
-   <translation type="unfinished" />
+   <translation>Einstellungen einer Station</translation>
   </message>
   <message>
    <source>Only what belongs to the station stands here. Hover over a setting, and the line below says what it changes in the picture.</source>
-   <translation type="unfinished" />
+   <translation>Hier steht nur, was zur Station gehört. Verweilen Sie über einer Einstellung, und die Zeile unten sagt, was sie im Bild ändert.</translation>
   </message>
   <message>
    <source>A fault, and its repair</source>
-   <translation type="unfinished" />
+   <translation>Ein Fehler und seine Abhilfe</translation>
   </message>
   <message>
    <source>This bubble was cut from black. The tray says how much is wrong, where, and what it does on screen. The button mends it; Ctrl+Z takes that back; “More about it …” explains it.</source>
-   <translation type="unfinished" />
+   <translation>Diese Blase wurde aus Schwarz geschnitten. Die Leiste sagt, wie viel falsch ist, wo, und was es auf dem Schirm tut. Der Knopf hilft ab; Strg+Z nimmt es zurück; „Mehr dazu …“ erklärt es.</translation>
   </message>
   <message>
    <source>Seen from afar</source>
-   <translation type="unfinished" />
+   <translation>Aus der Ferne gesehen</translation>
   </message>
   <message>
    <source>The same overlay at every distance, as sampled and as it should be, and the difference of both. Faults that only show in the game show here.</source>
-   <translation type="unfinished" />
+   <translation>Dasselbe Overlay in jeder Entfernung, wie abgetastet und wie es sein sollte, und der Unterschied. Fehler, die sich erst im Spiel zeigen, zeigen sich hier.</translation>
   </message>
   <message>
    <source>A row is a layer, a column a channel. Patterns, paint and ready builds lie over each other; masks say where. Hover over a column to see that channel alone.</source>
-   <translation type="unfinished" />
+   <translation>Eine Zeile ist eine Ebene, eine Spalte ein Kanal. Muster, Gemaltes und fertige Aufbauten liegen übereinander; Masken sagen, wo. Über einer Spalte verweilen zeigt nur diesen Kanal.</translation>
   </message>
   <message>
    <source>Blend, and prove the order</source>
-   <translation type="unfinished" />
+   <translation>Mischen, und die Reihenfolge beweisen</translation>
   </message>
   <message>
    <source>Bright means drawn in the wrong order. Point anywhere, and the ledger lists every fragment of that pixel, why it was drawn or not, and the exact order beside it.</source>
-   <translation type="unfinished" />
+   <translation>Hell heißt in falscher Reihenfolge gezeichnet. Zeigen Sie irgendwohin, und das Pixelbuch nennt jedes Fragment dieses Pixels, warum es gezeichnet wurde oder nicht, und daneben die genaue Reihenfolge.</translation>
   </message>
   <message>
    <source>A life, drawn</source>
-   <translation type="unfinished" />
+   <translation>Ein Leben, gezeichnet</translation>
   </message>
   <message>
    <source>At Motion the chart shows one particle's life from birth to death, a lane for each thing that changes. Drag its points; H plays and rests.</source>
-   <translation type="unfinished" />
+   <translation>Bei Bewegung zeigt die Karte das Leben eines Teilchens von der Geburt bis zum Tod, eine Spur für alles, was sich ändert. Ziehen Sie die Punkte; H spielt und ruht.</translation>
   </message>
   <message>
    <source>Deliver, and take in again</source>
-   <translation type="unfinished" />
+   <translation>Liefern und wieder empfangen</translation>
   </message>
   <message>
    <source>Channels flow into files; a click feeds one from elsewhere. What is delivered is read back, and the intake shows what a receiver will make of it. That is the way. The rest is yours to try: Ctrl+Z takes back everything.</source>
-   <translation type="unfinished" />
+   <translation>Kanäle fließen in Dateien; ein Klick füllt einen von anderswo. Was geliefert wird, wird zurückgelesen, und der Empfang zeigt, was ein Empfänger daraus macht. Das ist der Weg. Der Rest ist Ihrer: Strg+Z nimmt alles zurück.</translation>
   </message>
   <message>
    <source>Tour</source>
-   <translation type="unfinished" />
+   <translation>Rundgang</translation>
   </message>
   <message>
    <source>Leave</source>
-   <translation type="unfinished" />
+   <translation>Verlassen</translation>
   </message>
   <message>
    <source>Next</source>
-   <translation type="unfinished" />
+   <translation>Weiter</translation>
+  </message>
+  <message>
+   <source>{0} of {1}</source>
+   <translation>{0} von {1}</translation>
   </message>
   <message>
    <source>Done</source>
-   <translation type="unfinished" />
+   <translation>Fertig</translation>
+  </message>
+  <message>
+   <source>{0}   (Alt+{1})</source>
+   <translation>{0}   (Alt+{1})</translation>
+  </message>
+  <message>
+   <source>{0} findings</source>
+   <translation>{0} Befunde</translation>
   </message>
   <message>
    <source>What is wrong, how much, and its repair   (Shift+F1)</source>
-   <translation type="unfinished" />
+   <translation>Was falsch ist, wie viel, und die Abhilfe   (Shift+F1)</translation>
   </message>
   <message>
    <source>Every fragment of one pixel of the stage   (Shift+F2)</source>
-   <translation type="unfinished" />
+   <translation>Jedes Fragment eines Pixels der Bühne   (Shift+F2)</translation>
   </message>
   <message>
    <source>Order</source>
-   <translation type="unfinished" />
+   <translation>Reihenfolge</translation>
   </message>
   <message>
    <source>How wrong the drawing order is, and what would mend it   (Shift+F3)</source>
-   <translation type="unfinished" />
+   <translation>Wie falsch die Zeichenreihenfolge ist, und was helfen würde   (Shift+F3)</translation>
   </message>
   <message>
    <source>Play, step and scrub what moves; the life of one particle   (Shift+F4)</source>
-   <translation type="unfinished" />
+   <translation>Spielen, gehen und ziehen, was sich bewegt; das Leben eines Teilchens   (Shift+F4)</translation>
   </message>
   <message>
    <source>Fold the tray, or open it</source>
-   <translation type="unfinished" />
+   <translation>Die Leiste falten oder öffnen</translation>
   </message>
   <message>
    <source>Choose a finding to go to its place and see its repair.</source>
-   <translation type="unfinished" />
+   <translation>Wählen Sie einen Befund, um zu seinem Ort zu gehen und die Abhilfe zu sehen.</translation>
   </message>
   <message>
    <source>What the repair changes at full size: before, after, and where they differ (four times).</source>
-   <translation type="unfinished" />
+   <translation>Was die Abhilfe in voller Größe ändert: vorher, nachher, und wo sie sich unterscheiden (vierfach).</translation>
   </message>
   <message>
    <source>What the repair costs: before, after, difference</source>
-   <translation type="unfinished" />
+   <translation>Was die Abhilfe kostet: vorher, nachher, Unterschied</translation>
   </message>
   <message>
    <source>More about it …</source>
-   <translation type="unfinished" />
+   <translation>Mehr dazu …</translation>
   </message>
   <message>
    <source>A page with a good and a bad picture: why it matters, and how to avoid it   (Shift+F5)</source>
-   <translation type="unfinished" />
+   <translation>Eine Seite mit einem guten und einem schlechten Bild: warum es zählt und wie man es vermeidet   (Shift+F5)</translation>
   </message>
   <message>
    <source>Every overlay is measured here as soon as there is one.</source>
-   <translation type="unfinished" />
+   <translation>Jedes Overlay wird hier gemessen, sobald es eins gibt.</translation>
   </message>
   <message>
    <source>{0} so far; measuring …</source>
-   <translation type="unfinished" />
+   <translation>{0} bisher; wird gemessen …</translation>
   </message>
   <message>
    <source>None. Everything here composites as it should.</source>
-   <translation type="unfinished" />
+   <translation>Keine. Alles hier wird zusammengesetzt, wie es soll.</translation>
   </message>
   <message>
    <source>{0} in the project, {1} on this overlay</source>
-   <translation type="unfinished" />
+   <translation>{0} im Projekt, {1} an diesem Overlay</translation>
   </message>
   <message>
    <source>Seven blends</source>
-   <translation type="unfinished" />
+   <translation>Sieben Mischungen</translation>
   </message>
   <message>
    <source>What if: {0} under each blend</source>
-   <translation type="unfinished" />
+   <translation>Was wäre, wenn: {0} unter jeder Mischung</translation>
   </message>
   <message>
    <source>Drawing …</source>
-   <translation type="unfinished" />
+   <translation>Wird gezeichnet …</translation>
   </message>
   <message>
    <source>As this camera sees it, over the brightest, a middling and the darkest place behind it. A click takes a blend, with the depth write and the draw group that are usual for it.</source>
-   <translation type="unfinished" />
+   <translation>Wie diese Kamera es sieht, über der hellsten, einer mittleren und der dunkelsten Stelle dahinter. Ein Klick nimmt eine Mischung, mit dem üblichen Tiefeschreiben und der üblichen Zeichengruppe.</translation>
   </message>
   <message>
    <source>Take {0}</source>
-   <translation type="unfinished" />
+   <translation>{0} nehmen</translation>
   </message>
   <message>
    <source>depth settles it</source>
-   <translation type="unfinished" />
+   <translation>Tiefe regelt es</translation>
   </message>
   <message>
    <source>as it is</source>
-   <translation type="unfinished" />
+   <translation>wie es ist</translation>
   </message>
   <message>
    <source>{0} of 255 away</source>
-   <translation type="unfinished" />
+   <translation>{0} von 255 entfernt</translation>
   </message>
   <message>
    <source>{0}: {1}, differs by {2}</source>
-   <translation type="unfinished" />
+   <translation>{0}: {1}, weicht um {2} ab</translation>
   </message>
   <message>
    <source>{0} reads, {1} ops</source>
-   <translation type="unfinished" />
+   <translation>{0} Lesungen, {1} Rechnungen</translation>
   </message>
   <message>
    <source>{0} — Mivex</source>
-   <translation type="unfinished" />
+   <translation>{0} — Mivex</translation>
   </message>
   <message>
    <source>Flat proof and stage   (F2)</source>
-   <translation type="unfinished" />
+   <translation>Flachprobe und Bühne   (F2)</translation>
   </message>
   <message>
    <source>Flat proof alone   (F3)</source>
-   <translation type="unfinished" />
+   <translation>Nur Flachprobe   (F3)</translation>
   </message>
   <message>
    <source>Stage alone   (F4)</source>
-   <translation type="unfinished" />
+   <translation>Nur Bühne   (F4)</translation>
   </message>
   <message>
    <source>Undo: {0}</source>
-   <translation type="unfinished" />
+   <translation>Zurück: {0}</translation>
   </message>
   <message>
    <source>Redo: {0}</source>
-   <translation type="unfinished" />
+   <translation>Wieder: {0}</translation>
   </message>
   <message>
    <source>Choose an overlay that stands on the stage.</source>
-   <translation type="unfinished" />
+   <translation>Wählen Sie ein Overlay, das auf der Bühne steht.</translation>
   </message>
   <message>
    <source>Choose an effect at Motion first.</source>
-   <translation type="unfinished" />
+   <translation>Wählen Sie erst einen Effekt bei Bewegung.</translation>
   </message>
   <message>
    <source>Mivex will look so when it is started again.</source>
-   <translation type="unfinished" />
+   <translation>Beim nächsten Start sieht Mivex so aus.</translation>
   </message>
   <message>
    <source>What is solid and what is clear.</source>
-   <translation type="unfinished" />
+   <translation>Was deckt und was klar ist.</translation>
   </message>
   <message>
    <source>Histogram of alpha and of each channel</source>
-   <translation type="unfinished" />
+   <translation>Histogramm von Alpha und jedem Kanal</translation>
   </message>
   <message>
    <source>How often each value occurs: alpha large, then red, green and blue. Low values stand left.</source>
-   <translation type="unfinished" />
+   <translation>Wie oft jeder Wert vorkommt: Alpha groß, dann Rot, Grün und Blau. Kleine Werte stehen links.</translation>
   </message>
   <message>
    <source>Values now</source>
-   <translation type="unfinished" />
+   <translation>Werte jetzt</translation>
   </message>
   <message>
    <source>clear {0}   between {1}   solid {2}</source>
-   <translation type="unfinished" />
+   <translation>klar {0}   dazwischen {1}   deckend {2}</translation>
   </message>
   <message>
    <source>Choose faces</source>
-   <translation type="unfinished" />
+   <translation>Flächen wählen</translation>
   </message>
   <message>
    <source>Grow faces</source>
-   <translation type="unfinished" />
+   <translation>Mehr Flächen</translation>
   </message>
   <message>
    <source>Shrink faces</source>
-   <translation type="unfinished" />
+   <translation>Weniger Flächen</translation>
   </message>
   <message>
    <source>How it meets what lies behind it.</source>
-   <translation type="unfinished" />
+   <translation>Wie es trifft, was dahinter liegt.</translation>
   </message>
   <message>
    <source>nothing yet: what you change here becomes its own</source>
-   <translation type="unfinished" />
+   <translation>noch nichts: was Sie hier ändern, wird eigen</translation>
   </message>
   <message>
    <source>The picture that colour is read from.</source>
-   <translation type="unfinished" />
+   <translation>Das Bild, aus dem Farbe gelesen wird.</translation>
   </message>
   <message>
    <source>Where alpha is read from, if not from the overlay's own.</source>
-   <translation type="unfinished" />
+   <translation>Woraus Alpha gelesen wird, wenn nicht aus dem eigenen.</translation>
   </message>
   <message>
    <source>Metal mirrors in its own colour and has no matt part.</source>
-   <translation type="unfinished" />
+   <translation>Metall spiegelt in seiner eigenen Farbe und hat keinen matten Teil.</translation>
   </message>
   <message>
    <source>How much of the light from all round reaches each place.</source>
-   <translation type="unfinished" />
+   <translation>Wie viel vom Licht ringsum jede Stelle erreicht.</translation>
   </message>
   <message>
    <source>Bumps from a normal map; only what is lit shows them.</source>
-   <translation type="unfinished" />
+   <translation>Beulen aus einer Normalenkarte; nur Beleuchtetes zeigt sie.</translation>
   </message>
   <message>
    <source>Light that the surface gives off by itself.</source>
-   <translation type="unfinished" />
+   <translation>Licht, das die Fläche selbst abgibt.</translation>
   </message>
   <message>
    <source>Packed picture …</source>
-   <translation type="unfinished" />
+   <translation>Gepacktes Bild …</translation>
   </message>
   <message>
    <source>Reads roughness, metal and occlusion from the channels of one picture, in an order that you choose.</source>
-   <translation type="unfinished" />
+   <translation>Liest Rauheit, Metall und Verdeckung aus den Kanälen eines Bilds, in wählbarer Ordnung.</translation>
   </message>
   <message>
    <source>Surface</source>
-   <translation type="unfinished" />
+   <translation>Oberfläche</translation>
   </message>
   <message>
    <source>Effects</source>
-   <translation type="unfinished" />
+   <translation>Effekte</translation>
   </message>
   <message>
    <source>On the mesh</source>
-   <translation type="unfinished" />
+   <translation>Auf dem Netz</translation>
   </message>
   <message>
    <source>Takes its material from “{0}”. Its own: {1}.</source>
-   <translation type="unfinished" />
+   <translation>Nimmt sein Material von „{0}“. Eigen: {1}.</translation>
   </message>
   <message>
    <source>As that one again</source>
-   <translation type="unfinished" />
+   <translation>Wieder wie jenes</translation>
   </message>
   <message>
    <source>Everything as “{0}” has it.</source>
-   <translation type="unfinished" />
+   <translation>Alles, wie „{0}“ es hat.</translation>
   </message>
   <message>
    <source>On its own</source>
-   <translation type="unfinished" />
+   <translation>Für sich allein</translation>
   </message>
   <message>
    <source>It stays as it is and follows “{0}” no longer.</source>
-   <translation type="unfinished" />
+   <translation>Es bleibt, wie es ist, und folgt „{0}“ nicht mehr.</translation>
+  </message>
+  <message>
+   <source>{0} finish {1}</source>
+   <translation>{0} finish {1}</translation>
   </message>
   <message>
    <source>A noise</source>
-   <translation type="unfinished" />
+   <translation>Ein Rauschen</translation>
   </message>
   <message>
    <source>Change eaten by</source>
-   <translation type="unfinished" />
+   <translation>Gefressen-von ändern</translation>
   </message>
   <message>
    <source>{0} breakup mask</source>
-   <translation type="unfinished" />
+   <translation>{0} breakup mask</translation>
   </message>
   <message>
    <source>colour ({0}, {1})   alpha ({2}, {3})</source>
-   <translation type="unfinished" />
+   <translation>Farbe ({0}, {1})   Alpha ({2}, {3})</translation>
   </message>
   <message>
    <source>What it changes of its surface</source>
-   <translation type="unfinished" />
+   <translation>Was es an seiner Fläche ändert</translation>
   </message>
   <message>
    <source>Take a packed picture</source>
-   <translation type="unfinished" />
+   <translation>Gepacktes Bild nehmen</translation>
   </message>
   <message>
    <source>What hue its soft parts have; alpha stays apart.</source>
-   <translation type="unfinished" />
+   <translation>Welchen Ton seine weichen Teile haben; Alpha bleibt außen vor.</translation>
   </message>
   <message>
    <source>Which files it becomes, and what goes with them. A change makes a recipe of the project's own.</source>
-   <translation type="unfinished" />
+   <translation>Welche Dateien es wird und was dazukommt. Eine Änderung macht ein eigenes Rezept des Projekts.</translation>
   </message>
   <message>
    <source>Deliver</source>
-   <translation type="unfinished" />
+   <translation>Liefern</translation>
   </message>
   <message>
    <source>What is written, and in which form.</source>
-   <translation type="unfinished" />
+   <translation>Was geschrieben wird, und in welcher Form.</translation>
   </message>
   <message>
    <source>Deliver this overlay …</source>
-   <translation type="unfinished" />
+   <translation>Dieses Overlay liefern …</translation>
   </message>
   <message>
    <source>Use a file …</source>
-   <translation type="unfinished" />
+   <translation>Datei benutzen …</translation>
   </message>
   <message>
    <source>Take a delivery recipe from a file</source>
-   <translation type="unfinished" />
+   <translation>Ein Lieferrezept aus einer Datei nehmen</translation>
   </message>
   <message>
    <source>Save this delivery recipe as a file, to share it</source>
-   <translation type="unfinished" />
+   <translation>Dieses Lieferrezept als Datei sichern, um es zu teilen</translation>
   </message>
   <message>
    <source>A blend sheet (JSON: blend, factors, depth, group, nudge, faces) is written beside the pictures. All are read back and compared.</source>
-   <translation type="unfinished" />
+   <translation>Ein Mischblatt (JSON: Mischung, Faktoren, Tiefe, Gruppe, Rang, Seiten) wird neben die Bilder geschrieben. Alle werden zurückgelesen und verglichen.</translation>
   </message>
   <message>
    <source>Choose a delivery recipe</source>
-   <translation type="unfinished" />
+   <translation>Lieferrezept wählen</translation>
   </message>
   <message>
    <source>There is no picture to deliver yet.</source>
-   <translation type="unfinished" />
+   <translation>Es gibt noch kein Bild zu liefern.</translation>
   </message>
   <message>
    <source>Change the delivery recipe</source>
-   <translation type="unfinished" />
+   <translation>Das Lieferrezept ändern</translation>
   </message>
   <message>
    <source>No findings: it composites as it should.</source>
-   <translation type="unfinished" />
+   <translation>Keine Befunde: es wird zusammengesetzt, wie es soll.</translation>
   </message>
   <message>
    <source>{0} finding{1} still open; it can be delivered all the same.</source>
-   <translation type="unfinished" />
+   <translation>{0} Befund(e){1} noch offen; liefern geht trotzdem.</translation>
   </message>
   <message>
    <source>glTF cannot say, so that only the sheet does: </source>
-   <translation type="unfinished" />
+   <translation>glTF kann nicht sagen, sodass nur das Blatt es tut: </translation>
   </message>
   <message>
    <source>s are</source>
-   <translation type="unfinished" />
+   <translation>en sind</translation>
   </message>
   <message>
    <source>signed distance: mean {0}, largest {1}
 plain alpha:       mean {2}, largest {3}</source>
-   <translation type="unfinished" />
+   <translation>Distanzfeld: Mittel {0}, größter {1}
+bloßes Alpha: Mittel {2}, größter {3}</translation>
   </message>
   <message>
    <source>Edges</source>
-   <translation type="unfinished" />
+   <translation>Kanten</translation>
   </message>
   <message>
    <source>No rim: hidden colour, mattes, border, frame.</source>
-   <translation type="unfinished" />
+   <translation>Kein Saum: verborgene Farbe, Hintergrundreste, Bildrand.</translation>
   </message>
   <message>
    <source>No cutout.</source>
-   <translation type="unfinished" />
+   <translation>Kein Cutout.</translation>
   </message>
   <message>
    <source>{0} · {1}×{2}:  {3}, kept {4}</source>
-   <translation type="unfinished" />
+   <translation>{0} · {1}×{2}:  {3}, gehalten {4}</translation>
   </message>
   <message>
    <source>The alpha is no distance yet.</source>
-   <translation type="unfinished" />
+   <translation>Das Alpha ist noch kein Abstand.</translation>
   </message>
   <message>
    <source>Coverage by mip level</source>
-   <translation type="unfinished" />
+   <translation>Deckung je Mip-Stufe</translation>
   </message>
   <message>
    <source>Outline error, in texels</source>
-   <translation type="unfinished" />
+   <translation>Umrissfehler, in Texeln</translation>
   </message>
   <message>
    <source>Fringe by mip level</source>
-   <translation type="unfinished" />
+   <translation>Saum je Mip-Stufe</translation>
   </message>
   <message>
    <source>99th percentile and maximum on screen, of 255. What shows of it, figure times area, is a finding above {0}.</source>
-   <translation type="unfinished" />
+   <translation>99. Perzentil und Größtes auf dem Schirm, von 255. Was davon zu sehen ist, Zahl mal Fläche, ist über {0} ein Befund.</translation>
   </message>
   <message>
    <source>In a file without levels of its own, a cutoff of {0} keeps it best.</source>
-   <translation type="unfinished" />
+   <translation>In einer Datei ohne eigene Stufen hält eine Schwelle von {0} sie am besten.</translation>
   </message>
   <message>
    <source>Measuring …</source>
-   <translation type="unfinished" />
+   <translation>Wird gemessen …</translation>
   </message>
   <message>
    <source>Save as a build …</source>
-   <translation type="unfinished" />
+   <translation>Als Aufbau sichern …</translation>
   </message>
   <message>
    <source>Ungroup</source>
-   <translation type="unfinished" />
+   <translation>Gruppe lösen</translation>
   </message>
   <message>
    <source>Save as a build</source>
-   <translation type="unfinished" />
+   <translation>Als Aufbau sichern</translation>
   </message>
   <message>
    <source>Name of the build:</source>
-   <translation type="unfinished" />
+   <translation>Name des Aufbaus:</translation>
   </message>
   <message>
    <source>Name the build</source>
-   <translation type="unfinished" />
+   <translation>Den Aufbau benennen</translation>
   </message>
   <message>
    <source>The build was kept in “{0}”; {1} of its settings are open.</source>
-   <translation type="unfinished" />
+   <translation>Der Aufbau wurde in „{0}“ aufgehoben; {1} seiner Einstellungen sind offen.</translation>
   </message>
   <message>
    <source>Bring up to date</source>
-   <translation type="unfinished" />
+   <translation>Erneuern</translation>
   </message>
   <message>
    <source>Make it anew from its build; the settings above stay as they are.</source>
-   <translation type="unfinished" />
+   <translation>Neu aus seinem Aufbau machen; die Einstellungen oben bleiben.</translation>
   </message>
   <message>
    <source>Left open by the build.</source>
-   <translation type="unfinished" />
+   <translation>Vom Aufbau offen gelassen.</translation>
   </message>
   <message>
    <source>From the build “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Aus dem Aufbau „{0}“</translation>
   </message>
   <message>
    <source>Made from “{0}”.</source>
-   <translation type="unfinished" />
+   <translation>Gemacht aus „{0}“.</translation>
   </message>
   <message>
    <source>Painted</source>
-   <translation type="unfinished" />
+   <translation>Gemalt</translation>
+  </message>
+  <message>
+   <source>{0} mask {1}</source>
+   <translation>{0} mask {1}</translation>
   </message>
   <message>
    <source>Pattern</source>
-   <translation type="unfinished" />
+   <translation>Muster</translation>
   </message>
   <message>
    <source>What it looks like.</source>
-   <translation type="unfinished" />
+   <translation>Wie es aussieht.</translation>
   </message>
   <message>
    <source>Leave {0} alone</source>
-   <translation type="unfinished" />
+   <translation>{0} unberührt lassen</translation>
+  </message>
+  <message>
+   <source>{0} laid</source>
+   <translation>{0} laid</translation>
   </message>
   <message>
    <source>how it lies</source>
-   <translation type="unfinished" />
+   <translation>wie es liegt</translation>
+  </message>
+  <message>
+   <source>{0} levels</source>
+   <translation>{0} Stufen</translation>
   </message>
   <message>
    <source>Whose levels are set.</source>
-   <translation type="unfinished" />
+   <translation>Wessen Tonwerte gesetzt werden.</translation>
   </message>
   <message>
    <source>Add a part</source>
-   <translation type="unfinished" />
+   <translation>Teil hinzufügen</translation>
   </message>
   <message>
    <source>Add to the mask</source>
-   <translation type="unfinished" />
+   <translation>Zur Maske hinzufügen</translation>
   </message>
   <message>
-   <source>font-weight: 600;</source>
-   <translation type="unfinished" />
+   <source>{0} shape</source>
+   <translation>{0} shape</translation>
   </message>
   <message>
    <source>contrast, levels</source>
-   <translation type="unfinished" />
+   <translation>Kontrast, Tonwerte</translation>
   </message>
   <message>
    <source>Paint here</source>
-   <translation type="unfinished" />
+   <translation>Hier malen</translation>
   </message>
   <message>
    <source>Remove the last stroke</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>On “{0}”.</source>
-   <translation type="unfinished" />
+   <translation>Den letzten Strich entfernen</translation>
   </message>
   <message>
    <source>It sits on no mesh: found from the layers' heights.</source>
-   <translation type="unfinished" />
+   <translation>Es sitzt auf keinem Netz: aus den Höhen der Ebenen gefunden.</translation>
   </message>
   <message>
    <source>Give all back</source>
-   <translation type="unfinished" />
+   <translation>Alle zurückgeben</translation>
   </message>
   <message>
    <source>Change pattern</source>
-   <translation type="unfinished" />
+   <translation>Muster ändern</translation>
   </message>
   <message>
    <source>{0} of this layer</source>
-   <translation type="unfinished" />
+   <translation>{0} dieser Ebene</translation>
   </message>
   <message>
    <source>Touch {0}</source>
-   <translation type="unfinished" />
+   <translation>{0} berühren</translation>
   </message>
   <message>
    <source>Whose result is read.</source>
-   <translation type="unfinished" />
+   <translation>Wessen Ergebnis gelesen wird.</translation>
   </message>
   <message>
    <source>levels by channel</source>
-   <translation type="unfinished" />
+   <translation>Tonwerte je Kanal</translation>
   </message>
   <message>
    <source>Earlier</source>
-   <translation type="unfinished" />
+   <translation>Früher</translation>
   </message>
   <message>
    <source>Later</source>
-   <translation type="unfinished" />
+   <translation>Später</translation>
   </message>
   <message>
    <source>Remove this part</source>
-   <translation type="unfinished" />
+   <translation>Diesen Teil entfernen</translation>
   </message>
   <message>
    <source>Painted value</source>
-   <translation type="unfinished" />
+   <translation>Gemalter Wert</translation>
   </message>
   <message>
    <source>1 lets the layer through, 0 holds it back.</source>
-   <translation type="unfinished" />
+   <translation>1 lässt die Ebene durch, 0 hält sie zurück.</translation>
   </message>
   <message>
    <source>Islands</source>
-   <translation type="unfinished" />
+   <translation>Inseln</translation>
   </message>
   <message>
    <source>Parts</source>
-   <translation type="unfinished" />
+   <translation>Teile</translation>
   </message>
   <message>
    <source>Click on the stage or in the flat proof; click again to give it back.</source>
-   <translation type="unfinished" />
+   <translation>Auf die Bühne oder in die Flachprobe klicken; noch einmal gibt zurück.</translation>
   </message>
   <message>
    <source>Grow</source>
-   <translation type="unfinished" />
+   <translation>Wachsen</translation>
   </message>
   <message>
    <source>Shrink</source>
-   <translation type="unfinished" />
+   <translation>Schrumpfen</translation>
   </message>
   <message>
    <source>Left alone: what lies below shines through.</source>
-   <translation type="unfinished" />
+   <translation>Unberührt: was darunter liegt, scheint durch.</translation>
   </message>
   <message>
    <source>Below zero it lies deeper than the surface.</source>
-   <translation type="unfinished" />
+   <translation>Unter null liegt es tiefer als die Fläche.</translation>
   </message>
   <message>
    <source>Leave alone</source>
-   <translation type="unfinished" />
+   <translation>Unberührt lassen</translation>
   </message>
   <message>
    <source>None: the layer acts everywhere.</source>
-   <translation type="unfinished" />
+   <translation>Keine: die Ebene wirkt überall.</translation>
   </message>
   <message>
    <source>Switch part</source>
-   <translation type="unfinished" />
+   <translation>Teil schalten</translation>
   </message>
   <message>
    <source>Remove stroke</source>
-   <translation type="unfinished" />
+   <translation>Strich entfernen</translation>
   </message>
   <message>
    <source>It sits on no mesh. Place it on one at the station Place; its faces can then be chosen on the stage or in the flat proof.</source>
-   <translation type="unfinished" />
+   <translation>Es sitzt auf keinem Netz. Setzen Sie es an der Station Setzen auf eins; dann lassen sich seine Flächen auf der Bühne oder in der Flachprobe wählen.</translation>
   </message>
   <message>
    <source>Give faces back</source>
-   <translation type="unfinished" />
+   <translation>Flächen zurückgeben</translation>
   </message>
   <message>
    <source>None chosen yet.</source>
-   <translation type="unfinished" />
+   <translation>Noch keine gewählt.</translation>
   </message>
   <message>
    <source>Faces {0}{1}</source>
-   <translation type="unfinished" />
+   <translation>Flächen {0}{1}</translation>
   </message>
   <message>
    <source>Less: </source>
-   <translation type="unfinished" />
+   <translation>Weniger: </translation>
   </message>
   <message>
    <source>More: </source>
-   <translation type="unfinished" />
+   <translation>Mehr: </translation>
   </message>
   <message>
    <source>Choose overlay</source>
-   <translation type="unfinished" />
+   <translation>Overlay wählen</translation>
   </message>
   <message>
    <source>Whose mask or channel is read.</source>
-   <translation type="unfinished" />
+   <translation>Wessen Maske oder Kanal gelesen wird.</translation>
   </message>
   <message>
    <source>Choose layer</source>
-   <translation type="unfinished" />
+   <translation>Ebene wählen</translation>
   </message>
   <message>
    <source>Which channels each layer touches, with what, and where.</source>
-   <translation type="unfinished" />
+   <translation>Welche Kanäle jede Ebene berührt, womit und wo.</translation>
   </message>
   <message>
    <source>Add a layer</source>
-   <translation type="unfinished" />
+   <translation>Ebene hinzufügen</translation>
   </message>
   <message>
    <source>Of plain values</source>
-   <translation type="unfinished" />
+   <translation>Aus bloßen Werten</translation>
   </message>
   <message>
    <source>Through a pattern</source>
-   <translation type="unfinished" />
+   <translation>Durch ein Muster</translation>
   </message>
   <message>
    <source>To paint on</source>
-   <translation type="unfinished" />
+   <translation>Zum Bemalen</translation>
   </message>
   <message>
    <source>A group</source>
-   <translation type="unfinished" />
+   <translation>Eine Gruppe</translation>
   </message>
   <message>
    <source>Another overlay, laid over</source>
-   <translation type="unfinished" />
+   <translation>Ein anderes Overlay, darübergelegt</translation>
   </message>
   <message>
    <source>A build</source>
-   <translation type="unfinished" />
+   <translation>Ein Aufbau</translation>
+  </message>
+  <message>
+   <source>{0} stack</source>
+   <translation>{0} stack</translation>
   </message>
   <message>
    <source>The layer's name.</source>
-   <translation type="unfinished" />
+   <translation>Der Name der Ebene.</translation>
   </message>
   <message>
    <source>Copy layer</source>
-   <translation type="unfinished" />
+   <translation>Ebene kopieren</translation>
   </message>
   <message>
    <source>Up   (Ctrl+Up)</source>
-   <translation type="unfinished" />
+   <translation>Nach oben   (Ctrl+Up)</translation>
   </message>
   <message>
    <source>Down   (Ctrl+Down)</source>
-   <translation type="unfinished" />
+   <translation>Nach unten   (Ctrl+Down)</translation>
   </message>
   <message>
    <source>Put it into a group of its own; drag others onto that</source>
-   <translation type="unfinished" />
+   <translation>In eine eigene Gruppe legen; andere darauf ziehen</translation>
   </message>
   <message>
    <source>Copy it</source>
-   <translation type="unfinished" />
+   <translation>Kopieren</translation>
   </message>
   <message>
    <source>Remove it   (Delete)</source>
-   <translation type="unfinished" />
+   <translation>Entfernen   (Delete)</translation>
   </message>
   <message>
    <source>Paint {0}</source>
-   <translation type="unfinished" />
+   <translation>{0} malen</translation>
   </message>
   <message>
    <source>Heights</source>
-   <translation type="unfinished" />
+   <translation>Höhen</translation>
   </message>
   <message>
    <source>Border</source>
-   <translation type="unfinished" />
+   <translation>Bildrand</translation>
   </message>
   <message>
    <source>Change strength</source>
-   <translation type="unfinished" />
+   <translation>Stärke ändern</translation>
+  </message>
+  <message>
+   <source>{0} strength</source>
+   <translation>{0} Stärke</translation>
   </message>
   <message>
    <source>Give a mask</source>
-   <translation type="unfinished" />
+   <translation>Maske geben</translation>
   </message>
   <message>
    <source>Switch layer</source>
-   <translation type="unfinished" />
+   <translation>Ebene schalten</translation>
   </message>
   <message>
    <source>Move layer</source>
-   <translation type="unfinished" />
+   <translation>Ebene verschieben</translation>
   </message>
   <message>
    <source>Into the group</source>
-   <translation type="unfinished" />
+   <translation>In die Gruppe</translation>
   </message>
   <message>
    <source>Remove layer</source>
-   <translation type="unfinished" />
+   <translation>Ebene entfernen</translation>
   </message>
   <message>
    <source>The canvas that the layers lie on.</source>
-   <translation type="unfinished" />
+   <translation>Die Fläche, auf der die Ebenen liegen.</translation>
   </message>
   <message>
    <source>The source picture lies lowest.</source>
-   <translation type="unfinished" />
+   <translation>Das Quellbild liegt zuunterst.</translation>
   </message>
   <message>
    <source>Rename layer</source>
-   <translation type="unfinished" />
+   <translation>Ebene umbenennen</translation>
   </message>
   <message>
    <source>“{0}” is laid over with all its channels: what is seen of each counts by its opacity.</source>
-   <translation type="unfinished" />
+   <translation>„{0}“ wird mit allen Kanälen darübergelegt: was von jedem zu sehen ist, zählt nach seiner Deckkraft.</translation>
   </message>
   <message>
    <source>Touches {0}.</source>
-   <translation type="unfinished" />
+   <translation>Berührt {0}.</translation>
   </message>
   <message>
    <source>Touches nothing yet: double-click a cell, or paint.</source>
-   <translation type="unfinished" />
+   <translation>Berührt noch nichts: Doppelklick auf eine Zelle, oder malen.</translation>
   </message>
   <message>
    <source>Layer “{0}”, {1}:</source>
-   <translation type="unfinished" />
+   <translation>Ebene „{0}“, {1}:</translation>
   </message>
   <message>
    <source>Group {0}</source>
-   <translation type="unfinished" />
+   <translation>Gruppe {0}</translation>
   </message>
   <message>
    <source>An overlay that is gone</source>
-   <translation type="unfinished" />
+   <translation>Ein Overlay, das fort ist</translation>
   </message>
   <message>
    <source> Left alone: {0}.</source>
-   <translation type="unfinished" />
+   <translation> Unberührt: {0}.</translation>
   </message>
   <message>
    <source>Birth</source>
-   <translation type="unfinished" />
+   <translation>Geburt</translation>
   </message>
   <message>
    <source>Stands</source>
-   <translation type="unfinished" />
+   <translation>Stand</translation>
   </message>
   <message>
    <source>Effect</source>
-   <translation type="unfinished" />
+   <translation>Effekt</translation>
   </message>
   <message>
    <source>How its particles are born, live and die.</source>
-   <translation type="unfinished" />
+   <translation>Wie seine Teilchen geboren werden, leben und sterben.</translation>
   </message>
   <message>
    <source>New effect</source>
-   <translation type="unfinished" />
+   <translation>Neuer Effekt</translation>
   </message>
   <message>
    <source>Show it on the stage, or hide it</source>
-   <translation type="unfinished" />
+   <translation>Auf der Bühne zeigen oder verbergen</translation>
   </message>
   <message>
    <source>Show or hide the effect</source>
-   <translation type="unfinished" />
+   <translation>Den Effekt zeigen oder verbergen</translation>
   </message>
   <message>
    <source>Remove the effect</source>
-   <translation type="unfinished" />
+   <translation>Den Effekt entfernen</translation>
   </message>
   <message>
    <source>One more</source>
-   <translation type="unfinished" />
+   <translation>Noch eine</translation>
   </message>
   <message>
    <source>One more emitter, which shows the overlay that is chosen in the rack</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>padding: 4px 2px;</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>text-align: left;</source>
-   <translation type="unfinished" />
+   <translation>Noch eine Quelle, die das im Gestell gewählte Overlay zeigt</translation>
   </message>
   <message>
    <source>Its parts</source>
-   <translation type="unfinished" />
+   <translation>Seine Teile</translation>
   </message>
   <message>
    <source>its overlay is gone</source>
-   <translation type="unfinished" />
+   <translation>sein Overlay ist fort</translation>
   </message>
   <message>
    <source>See it alone</source>
-   <translation type="unfinished" />
+   <translation>Allein sehen</translation>
   </message>
   <message>
    <source>See {0} alone</source>
-   <translation type="unfinished" />
+   <translation>{0} allein sehen</translation>
   </message>
   <message>
    <source>Mute it, or let it play</source>
-   <translation type="unfinished" />
+   <translation>Stumm schalten oder spielen lassen</translation>
   </message>
   <message>
    <source>Mute {0}</source>
-   <translation type="unfinished" />
+   <translation>{0} stumm schalten</translation>
   </message>
   <message>
    <source>Remove the part</source>
-   <translation type="unfinished" />
+   <translation>Den Teil entfernen</translation>
   </message>
   <message>
    <source>Remove {0}</source>
-   <translation type="unfinished" />
+   <translation>{0} entfernen</translation>
   </message>
   <message>
    <source>An effect is a group of emitters, whose particles show overlays. Begin one by its purpose; everything in it can be changed.</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
-   <source>border: 1px solid {0}; padding: 4px 11px;</source>
-   <translation type="unfinished" />
+   <translation>Ein Effekt ist eine Gruppe von Quellen, deren Teilchen Overlays zeigen. Beginnen Sie einen nach seinem Zweck; alles darin lässt sich ändern.</translation>
   </message>
   <message>
    <source>Show or hide an effect</source>
-   <translation type="unfinished" />
+   <translation>Effekt zeigen oder verbergen</translation>
   </message>
   <message>
    <source>Remove an effect</source>
-   <translation type="unfinished" />
+   <translation>Effekt entfernen</translation>
   </message>
   <message>
    <source>, hidden</source>
-   <translation type="unfinished" />
+   <translation>, verborgen</translation>
   </message>
   <message>
    <source>Mute a part</source>
-   <translation type="unfinished" />
+   <translation>Teil stumm schalten</translation>
   </message>
   <message>
    <source>Remove a part</source>
-   <translation type="unfinished" />
+   <translation>Teil entfernen</translation>
   </message>
   <message>
    <source>A copy of “{0}”</source>
-   <translation type="unfinished" />
+   <translation>Eine Kopie von „{0}“</translation>
   </message>
   <message>
    <source>, a copy of {0}</source>
-   <translation type="unfinished" />
+   <translation>, eine Kopie von {0}</translation>
   </message>
   <message>
    <source>Begin an effect</source>
-   <translation type="unfinished" />
+   <translation>Effekt beginnen</translation>
   </message>
   <message>
    <source>Copy an effect</source>
-   <translation type="unfinished" />
+   <translation>Effekt kopieren</translation>
   </message>
   <message>
    <source>Take the lane {0} away</source>
-   <translation type="unfinished" />
+   <translation>Spur {0} wegnehmen</translation>
   </message>
   <message>
    <source>Take the bounds away</source>
-   <translation type="unfinished" />
+   <translation>Grenzen wegnehmen</translation>
   </message>
   <message>
    <source>Set bounds</source>
-   <translation type="unfinished" />
+   <translation>Grenzen setzen</translation>
   </message>
   <message>
    <source>Stands at</source>
-   <translation type="unfinished" />
+   <translation>Steht bei</translation>
   </message>
   <message>
    <source>Metres across, up, towards the viewer.</source>
-   <translation type="unfinished" />
+   <translation>Meter quer, hoch, zum Betrachter.</translation>
   </message>
   <message>
    <source>Yaw and pitch of its axis, and a roll about it; pitch 90 points up.</source>
-   <translation type="unfinished" />
+   <translation>Gieren und Nicken seiner Achse und eine Drehung darum; Nicken 90 zeigt nach oben.</translation>
   </message>
   <message>
    <source>Scale, seed</source>
-   <translation type="unfinished" />
+   <translation>Maßstab, Seed</translation>
   </message>
   <message>
    <source>Of the whole effect; another seed, other chances.</source>
-   <translation type="unfinished" />
+   <translation>Des ganzen Effekts; ein anderer Seed, andere Zufälle.</translation>
   </message>
   <message>
    <source>Fewer, larger …</source>
-   <translation type="unfinished" />
+   <translation>Weniger, größere …</translation>
   </message>
   <message>
    <source>Finds the rate and size with which fewer particles cover as much</source>
-   <translation type="unfinished" />
+   <translation>Findet Rate und Größe, mit denen weniger Teilchen gleich viel bedecken</translation>
   </message>
   <message>
    <source>The box of its particles, as their motion says; a receiver cuts the effect off by it</source>
-   <translation type="unfinished" />
+   <translation>Der Quader seiner Teilchen, wie die Bewegung sagt; ein Empfänger schneidet daran ab</translation>
+  </message>
+  <message>
+   <source>effect {0} {1}</source>
+   <translation>effect {0} {1}</translation>
   </message>
   <message>
    <source>Change axis</source>
-   <translation type="unfinished" />
+   <translation>Achse ändern</translation>
   </message>
   <message>
    <source>effect {0} axis</source>
-   <translation type="unfinished" />
+   <translation>effect {0} axis</translation>
   </message>
   <message>
    <source>Change scale or seed</source>
-   <translation type="unfinished" />
+   <translation>Maßstab oder Seed ändern</translation>
   </message>
   <message>
    <source>effect {0} scale</source>
-   <translation type="unfinished" />
+   <translation>effect {0} scale</translation>
   </message>
   <message>
    <source>No bounds</source>
-   <translation type="unfinished" />
+   <translation>Keine Grenzen</translation>
   </message>
   <message>
    <source>Bounds: {0} m</source>
-   <translation type="unfinished" />
+   <translation>Grenzen: {0} m</translation>
   </message>
   <message>
    <source>Leave a dial open</source>
-   <translation type="unfinished" />
+   <translation>Einen Regler offen lassen</translation>
   </message>
   <message>
    <source>Dials</source>
-   <translation type="unfinished" />
+   <translation>Regler</translation>
   </message>
   <message>
    <source>Dials that “{0}” leaves open</source>
-   <translation type="unfinished" />
+   <translation>Regler, die „{0}“ offen lässt</translation>
   </message>
   <message>
    <source>None. Open some there.</source>
-   <translation type="unfinished" />
+   <translation>Keine. Öffnen Sie dort welche.</translation>
   </message>
   <message>
    <source>effect {0} dial {1}</source>
-   <translation type="unfinished" />
+   <translation>effect {0} dial {1}</translation>
   </message>
   <message>
    <source>Left open to copies</source>
-   <translation type="unfinished" />
+   <translation>Kopien überlassen</translation>
+  </message>
+  <message>
+   <source>{0} to {1}</source>
+   <translation>{0} bis {1}</translation>
   </message>
   <message>
    <source>effect {0} lamp {1}</source>
-   <translation type="unfinished" />
+   <translation>effect {0} lamp {1}</translation>
   </message>
   <message>
    <source>At, again</source>
-   <translation type="unfinished" />
+   <translation>Bei, wieder</translation>
   </message>
   <message>
    <source>Seconds into the run; how often; seconds between.</source>
-   <translation type="unfinished" />
+   <translation>Sekunden im Lauf; wie oft; Sekunden dazwischen.</translation>
   </message>
   <message>
    <source>How many</source>
-   <translation type="unfinished" />
+   <translation>Wie viele</translation>
   </message>
   <message>
    <source>Own height</source>
-   <translation type="unfinished" />
+   <translation>Eigene Höhe</translation>
   </message>
   <message>
    <source>Its height is not its width.</source>
-   <translation type="unfinished" />
+   <translation>Seine Höhe ist nicht seine Breite.</translation>
   </message>
   <message>
    <source>Even rate</source>
-   <translation type="unfinished" />
+   <translation>Gleiche Rate</translation>
   </message>
   <message>
    <source>Takes the curve of the rate away</source>
-   <translation type="unfinished" />
+   <translation>Nimmt die Kurve der Rate weg</translation>
   </message>
   <message>
    <source>Where, and which way</source>
-   <translation type="unfinished" />
+   <translation>Wo und wohin</translation>
   </message>
   <message>
    <source>Burst {0}</source>
-   <translation type="unfinished" />
+   <translation>Schub {0}</translation>
   </message>
   <message>
    <source>Change a burst</source>
-   <translation type="unfinished" />
+   <translation>Schub ändern</translation>
+  </message>
+  <message>
+   <source>burst {0}</source>
+   <translation>Schub {0}</translation>
   </message>
   <message>
    <source>burst count {0}</source>
-   <translation type="unfinished" />
+   <translation>burst count {0}</translation>
   </message>
   <message>
    <source>Change own height</source>
-   <translation type="unfinished" />
+   <translation>Eigene Höhe ändern</translation>
   </message>
   <message>
    <source>own height</source>
-   <translation type="unfinished" />
+   <translation>own height</translation>
   </message>
   <message>
    <source>Metres, least and greatest.</source>
-   <translation type="unfinished" />
+   <translation>Meter, kleinste und größte.</translation>
   </message>
   <message>
    <source>Tint from</source>
-   <translation type="unfinished" />
+   <translation>Tönung von</translation>
   </message>
   <message>
    <source>Tint to</source>
-   <translation type="unfinished" />
+   <translation>Tönung bis</translation>
   </message>
   <message>
    <source>Any colour between the two, by chance.</source>
-   <translation type="unfinished" />
+   <translation>Eine Farbe zwischen beiden, per Zufall.</translation>
   </message>
   <message>
    <source>Keep this curve, to put it into another lane</source>
-   <translation type="unfinished" />
+   <translation>Diese Kurve merken, um sie in eine andere Spur zu legen</translation>
   </message>
   <message>
    <source>Take the lane away</source>
-   <translation type="unfinished" />
+   <translation>Die Spur wegnehmen</translation>
   </message>
   <message>
    <source>What moves it</source>
-   <translation type="unfinished" />
+   <translation>Was es bewegt</translation>
   </message>
   <message>
    <source>Point {0}</source>
-   <translation type="unfinished" />
+   <translation>Punkt {0}</translation>
   </message>
   <message>
    <source>Share of the life; value.</source>
-   <translation type="unfinished" />
+   <translation>Anteil des Lebens; Wert.</translation>
   </message>
   <message>
    <source>Choose a mesh …</source>
-   <translation type="unfinished" />
+   <translation>Netz wählen …</translation>
   </message>
   <message>
    <source>Its overlay is a sheet of {0} frames, 0 to {1}.</source>
-   <translation type="unfinished" />
+   <translation>Sein Overlay ist ein Bogen von {0} Bildern, 0 bis {1}.</translation>
+  </message>
+  <message>
+   <source>tint {0}</source>
+   <translation>Tönung {0}</translation>
   </message>
   <message>
    <source>Lane: {0}</source>
-   <translation type="unfinished" />
+   <translation>Spur: {0}</translation>
   </message>
   <message>
    <source>Smooth or straight between the points</source>
-   <translation type="unfinished" />
+   <translation>Glatt oder gerade zwischen den Punkten</translation>
   </message>
   <message>
    <source>Beginnings</source>
-   <translation type="unfinished" />
+   <translation>Anfänge</translation>
   </message>
   <message>
    <source>Put in</source>
-   <translation type="unfinished" />
+   <translation>Einlegen</translation>
   </message>
   <message>
    <source>Wind of the stage</source>
-   <translation type="unfinished" />
+   <translation>Wind der Bühne</translation>
   </message>
   <message>
    <source>Change a point</source>
-   <translation type="unfinished" />
+   <translation>Punkt ändern</translation>
+  </message>
+  <message>
+   <source>point {0} {1}</source>
+   <translation>point {0} {1}</translation>
+  </message>
+  <message>
+   <source>air {0}</source>
+   <translation>air {0}</translation>
   </message>
   <message>
    <source>Double click a colour in the chart for another; double click between adds one.</source>
-   <translation type="unfinished" />
+   <translation>Doppelklick auf eine Farbe in der Karte für eine andere; Doppelklick dazwischen fügt eine hinzu.</translation>
   </message>
   <message>
    <source>By the speed</source>
-   <translation type="unfinished" />
+   <translation>Nach dem Tempo</translation>
   </message>
   <message>
    <source>Always full</source>
-   <translation type="unfinished" />
+   <translation>Immer voll</translation>
   </message>
   <message>
    <source>Paint on this layer</source>
-   <translation type="unfinished" />
+   <translation>Auf diese Ebene malen</translation>
   </message>
   <message>
    <source>Paint in the flat proof or on the stage   (P)</source>
-   <translation type="unfinished" />
+   <translation>In der Flachprobe oder auf der Bühne malen   (P)</translation>
   </message>
   <message>
    <source>A stroke</source>
-   <translation type="unfinished" />
+   <translation>Ein Strich</translation>
   </message>
   <message>
    <source>Stays</source>
-   <translation type="unfinished" />
+   <translation>Bleibt</translation>
   </message>
   <message>
    <source>Where on a mesh a stroke may go.</source>
-   <translation type="unfinished" />
+   <translation>Wohin auf einem Netz ein Strich darf.</translation>
   </message>
   <message>
    <source>Without a pen</source>
-   <translation type="unfinished" />
+   <translation>Ohne Stift</translation>
   </message>
   <message>
    <source>What stands for pressure when no pen is used.</source>
-   <translation type="unfinished" />
+   <translation>Was für Druck steht, wenn kein Stift benutzt wird.</translation>
   </message>
   <message>
    <source>Adds light</source>
-   <translation type="unfinished" />
+   <translation>Addiert Licht</translation>
   </message>
   <message>
    <source>Colour is added to what is there, and alpha left alone.</source>
-   <translation type="unfinished" />
+   <translation>Farbe kommt zu dem, was da ist, und Alpha bleibt.</translation>
   </message>
   <message>
    <source>Stroke</source>
-   <translation type="unfinished" />
+   <translation>Strich</translation>
   </message>
   <message>
    <source>Which one; the last is the newest.</source>
-   <translation type="unfinished" />
+   <translation>Welcher; der letzte ist der neueste.</translation>
   </message>
   <message>
    <source>Fills an area</source>
-   <translation type="unfinished" />
+   <translation>Füllt eine Fläche</translation>
   </message>
   <message>
    <source>A drag encloses an area, which is filled; on a mesh a click fills what it stays in.</source>
-   <translation type="unfinished" />
+   <translation>Ziehen umschließt eine Fläche, die gefüllt wird; auf einem Netz füllt ein Klick, worin er bleibt.</translation>
   </message>
   <message>
    <source>Goes round</source>
-   <translation type="unfinished" />
+   <translation>Läuft um</translation>
   </message>
   <message>
    <source>What leaves one side comes in at the other: for pictures that repeat.</source>
-   <translation type="unfinished" />
+   <translation>Was auf einer Seite hinausgeht, kommt auf der anderen herein: für Bilder, die sich wiederholen.</translation>
   </message>
   <message>
    <source>Mirrored</source>
-   <translation type="unfinished" />
+   <translation>Gespiegelt</translation>
   </message>
   <message>
    <source>The other half is painted as well.</source>
-   <translation type="unfinished" />
+   <translation>Die andere Hälfte wird mitgemalt.</translation>
   </message>
   <message>
    <source>Front only</source>
-   <translation type="unfinished" />
+   <translation>Nur vorn</translation>
   </message>
   <message>
    <source>On the stage, faces seen from behind are left alone.</source>
-   <translation type="unfinished" />
+   <translation>Auf der Bühne bleiben Flächen unberührt, die von hinten gesehen werden.</translation>
   </message>
   <message>
    <source>Channels it paints</source>
-   <translation type="unfinished" />
+   <translation>Kanäle, die er malt</translation>
   </message>
   <message>
    <source>A stroke that is there</source>
-   <translation type="unfinished" />
+   <translation>Ein Strich, der da ist</translation>
   </message>
   <message>
    <source>Take its settings</source>
-   <translation type="unfinished" />
+   <translation>Seine Einstellungen nehmen</translation>
   </message>
   <message>
    <source>What it was painted with becomes what stands above.</source>
-   <translation type="unfinished" />
+   <translation>Womit er gemalt wurde, wird, was oben steht.</translation>
   </message>
   <message>
    <source>Repaint it</source>
-   <translation type="unfinished" />
+   <translation>Neu malen</translation>
   </message>
   <message>
    <source>Its points stay; tip, size and values become those above.</source>
-   <translation type="unfinished" />
+   <translation>Seine Punkte bleiben; Spitze, Größe und Werte werden die von oben.</translation>
   </message>
   <message>
    <source>Remove it</source>
-   <translation type="unfinished" />
+   <translation>Entfernen</translation>
   </message>
   <message>
    <source>This stroke alone.</source>
-   <translation type="unfinished" />
+   <translation>Nur diesen Strich.</translation>
   </message>
   <message>
    <source>What the stroke leaves.</source>
-   <translation type="unfinished" />
+   <translation>Was der Strich lässt.</translation>
   </message>
   <message>
    <source>What the stroke leaves; opacity 0 makes a hole.</source>
-   <translation type="unfinished" />
+   <translation>Was der Strich lässt; Deckkraft 0 macht ein Loch.</translation>
   </message>
   <message>
    <source>Repaint stroke</source>
-   <translation type="unfinished" />
+   <translation>Strich neu malen</translation>
   </message>
   <message>
    <source>Panel</source>
-   <translation type="unfinished" />
+   <translation>Tafel</translation>
   </message>
   <message>
    <source>A simple shape</source>
-   <translation type="unfinished" />
+   <translation>Eine einfache Form</translation>
   </message>
   <message>
    <source>On the hull</source>
-   <translation type="unfinished" />
+   <translation>Auf dem Rumpf</translation>
   </message>
   <message>
    <source>On any surface</source>
-   <translation type="unfinished" />
+   <translation>Auf einer Fläche</translation>
   </message>
   <message>
    <source>Thrown by a box</source>
-   <translation type="unfinished" />
+   <translation>Von einem Kasten geworfen</translation>
   </message>
   <message>
    <source>Faces the camera</source>
-   <translation type="unfinished" />
+   <translation>Zur Kamera gewandt</translation>
   </message>
   <message>
    <source>On a mesh …</source>
-   <translation type="unfinished" />
+   <translation>Auf einem Netz …</translation>
   </message>
   <message>
    <source>Place</source>
-   <translation type="unfinished" />
+   <translation>Setzen</translation>
   </message>
   <message>
    <source>Where it stands on the stage.</source>
-   <translation type="unfinished" />
+   <translation>Wo es auf der Bühne steht.</translation>
   </message>
   <message>
    <source>Held across</source>
-   <translation type="unfinished" />
+   <translation>Gehalten quer</translation>
   </message>
   <message>
    <source>Point of it that stands at the place: 0 its left, 1 its right.</source>
-   <translation type="unfinished" />
+   <translation>Sein Punkt, der am Platz steht: 0 links, 1 rechts.</translation>
   </message>
   <message>
    <source>Held down</source>
-   <translation type="unfinished" />
+   <translation>Gehalten ab</translation>
   </message>
   <message>
    <source>Point of it that stands at the place: 0 its top, 1 its foot, so that a flame stands on its nozzle.</source>
-   <translation type="unfinished" />
+   <translation>Sein Punkt, der am Platz steht: 0 oben, 1 sein Fuß, sodass eine Flamme auf ihrer Düse steht.</translation>
   </message>
   <message>
    <source>Place it</source>
-   <translation type="unfinished" />
+   <translation>Setzen</translation>
   </message>
   <message>
    <source>Roll</source>
-   <translation type="unfinished" />
+   <translation>Rollen</translation>
   </message>
   <message>
    <source>Turns it in its own plane.</source>
-   <translation type="unfinished" />
+   <translation>Dreht es in seiner eigenen Ebene.</translation>
   </message>
   <message>
    <source>Metres across.</source>
-   <translation type="unfinished" />
+   <translation>Meter quer.</translation>
   </message>
   <message>
    <source>Metres from top to bottom.</source>
-   <translation type="unfinished" />
+   <translation>Meter von oben bis unten.</translation>
   </message>
   <message>
    <source> Set “UV set” at Blend to the second, so that the picture reads it.</source>
-   <translation type="unfinished" />
+   <translation> Stellen Sie „UV-Set“ bei Mischen auf das zweite, damit das Bild es liest.</translation>
   </message>
   <message>
    <source>{0} triangles lie in it.</source>
-   <translation type="unfinished" />
+   <translation>{0} Dreiecke liegen darin.</translation>
   </message>
   <message>
    <source>All faces lie in it until some are chosen.</source>
-   <translation type="unfinished" />
+   <translation>Alle Flächen liegen darin, bis welche gewählt sind.</translation>
   </message>
   <message>
    <source>Placements</source>
-   <translation type="unfinished" />
+   <translation>Platzierungen</translation>
   </message>
   <message>
    <source>Take it off the stage</source>
-   <translation type="unfinished" />
+   <translation>Von der Bühne nehmen</translation>
   </message>
   <message>
    <source>Remove placement {0}</source>
-   <translation type="unfinished" />
+   <translation>Platzierung {0} entfernen</translation>
   </message>
   <message>
    <source>Along</source>
-   <translation type="unfinished" />
+   <translation>Entlang</translation>
   </message>
   <message>
    <source>Metres along the hull; 0 is its middle, higher is nearer the bow.</source>
-   <translation type="unfinished" />
+   <translation>Meter am Rumpf entlang; 0 ist die Mitte, größer näher am Bug.</translation>
   </message>
   <message>
    <source>Around</source>
-   <translation type="unfinished" />
+   <translation>Herum</translation>
   </message>
   <message>
    <source>Degrees round the hull: 0 faces the dock, higher is further up.</source>
-   <translation type="unfinished" />
+   <translation>Grad um den Rumpf: 0 schaut zum Dock, größer weiter oben.</translation>
   </message>
   <message>
    <source>Turns it about the upright axis.</source>
-   <translation type="unfinished" />
+   <translation>Dreht es um die aufrechte Achse.</translation>
   </message>
   <message>
    <source>Tips it back and forth.</source>
-   <translation type="unfinished" />
+   <translation>Kippt es vor und zurück.</translation>
   </message>
   <message>
    <source>Metres along its longest side.</source>
-   <translation type="unfinished" />
+   <translation>Meter an der längsten Seite.</translation>
   </message>
   <message>
    <source>Shape</source>
-   <translation type="unfinished" />
+   <translation>Form</translation>
   </message>
   <message>
    <source>What carries the picture.</source>
-   <translation type="unfinished" />
+   <translation>Was das Bild trägt.</translation>
   </message>
   <message>
    <source>Of the box: nothing beyond takes the picture.</source>
-   <translation type="unfinished" />
+   <translation>Des Kastens: nichts jenseits nimmt das Bild an.</translation>
   </message>
   <message>
    <source>Gone at</source>
-   <translation type="unfinished" />
+   <translation>Fort bei</translation>
   </message>
   <message>
    <source>Angle to the box from which nothing is left; it fades from half of it.</source>
-   <translation type="unfinished" />
+   <translation>Winkel zum Kasten, ab dem nichts übrig ist; ab der Hälfte verblasst es.</translation>
   </message>
   <message>
    <source>Upright</source>
-   <translation type="unfinished" />
+   <translation>Aufrecht</translation>
   </message>
   <message>
    <source>Turns to the camera about the upright axis only: flames stay upright.</source>
-   <translation type="unfinished" />
+   <translation>Dreht sich nur um die aufrechte Achse zur Kamera: Flammen bleiben aufrecht.</translation>
   </message>
   <message>
    <source>Height of it</source>
-   <translation type="unfinished" />
+   <translation>Seine Höhe</translation>
   </message>
   <message>
    <source>Change second UV set</source>
-   <translation type="unfinished" />
+   <translation>Zweites UV-Set ändern</translation>
+  </message>
+  <message>
+   <source>{0} second</source>
+   <translation>{0} second</translation>
   </message>
   <message>
    <source>Click on the stage or on the flat proof to choose them, or to give them back</source>
-   <translation type="unfinished" />
+   <translation>Auf Bühne oder Flachprobe klicken, um sie zu wählen oder zurückzugeben</translation>
   </message>
   <message>
    <source>Nowhere yet: it is not on the stage.</source>
-   <translation type="unfinished" />
+   <translation>Noch nirgends: es ist nicht auf der Bühne.</translation>
   </message>
   <message>
    <source>Mesh: {0}</source>
-   <translation type="unfinished" />
+   <translation>Netz: {0}</translation>
   </message>
   <message>
    <source>The frame on the flat proof moves, turns and scales the picture on the UVs.</source>
-   <translation type="unfinished" />
+   <translation>Der Rahmen auf der Flachprobe schiebt, dreht und skaliert das Bild auf den UVs.</translation>
   </message>
   <message>
    <source>Change shape</source>
-   <translation type="unfinished" />
+   <translation>Form ändern</translation>
+  </message>
+  <message>
+   <source>{0} form</source>
+   <translation>{0} form</translation>
   </message>
   <message>
    <source>Panels</source>
-   <translation type="unfinished" />
+   <translation>Tafeln</translation>
   </message>
   <message>
    <source>How many there are.</source>
-   <translation type="unfinished" />
+   <translation>Wie viele es sind.</translation>
   </message>
   <message>
    <source>Slices</source>
-   <translation type="unfinished" />
+   <translation>Scheiben</translation>
   </message>
   <message>
    <source>What the panels show.</source>
-   <translation type="unfinished" />
+   <translation>Was die Tafeln zeigen.</translation>
   </message>
   <message>
    <source>Metres from front to back.</source>
-   <translation type="unfinished" />
+   <translation>Meter von vorn nach hinten.</translation>
   </message>
   <message>
    <source>Degrees that it is bent through.</source>
-   <translation type="unfinished" />
+   <translation>Grad, durch die es gebogen ist.</translation>
   </message>
   <message>
    <source>Change upright</source>
-   <translation type="unfinished" />
+   <translation>Aufrecht ändern</translation>
+  </message>
+  <message>
+   <source>{0} upright</source>
+   <translation>{0} upright</translation>
   </message>
   <message>
    <source>Remove placement</source>
-   <translation type="unfinished" />
+   <translation>Platzierung entfernen</translation>
   </message>
   <message>
    <source>Metres to the right, seen from the dock.</source>
-   <translation type="unfinished" />
+   <translation>Meter nach rechts, vom Dock gesehen.</translation>
   </message>
   <message>
    <source>Metres above the floor.</source>
-   <translation type="unfinished" />
+   <translation>Meter über dem Boden.</translation>
   </message>
   <message>
    <source>Metres towards the viewer.</source>
-   <translation type="unfinished" />
+   <translation>Meter zum Betrachter.</translation>
   </message>
   <message>
    <source>Each the picture</source>
-   <translation type="unfinished" />
+   <translation>Jede das Bild</translation>
   </message>
   <message>
    <source>Cut a solid noise</source>
-   <translation type="unfinished" />
+   <translation>Festes Rauschen</translation>
   </message>
   <message>
    <source>Frames of its sheet</source>
-   <translation type="unfinished" />
+   <translation>Bilder des Bogens</translation>
   </message>
   <message>
    <source>Change slices</source>
-   <translation type="unfinished" />
+   <translation>Scheiben ändern</translation>
+  </message>
+  <message>
+   <source>{0} slices</source>
+   <translation>{0} slices</translation>
   </message>
   <message>
    <source>It is no sheet yet: say at Sheet where its frames lie.</source>
-   <translation type="unfinished" />
+   <translation>Es ist noch kein Bogen: sagen Sie bei Bogen, wo seine Bilder liegen.</translation>
   </message>
   <message>
    <source>“Broken up” at Blend says how much of the noise is eaten away: nothing yet.</source>
-   <translation type="unfinished" />
+   <translation>„Aufgebrochen“ bei Mischen sagt, wie viel vom Rauschen weggefressen ist: noch nichts.</translation>
   </message>
   <message>
    <source>Pictures …</source>
-   <translation type="unfinished" />
+   <translation>Bilder …</translation>
   </message>
   <message>
    <source>An animated picture …</source>
-   <translation type="unfinished" />
+   <translation>Ein animiertes Bild …</translation>
   </message>
   <message>
    <source>This overlay, under other seeds …</source>
-   <translation type="unfinished" />
+   <translation>Dieses Overlay mit anderen Seeds …</translation>
   </message>
   <message>
    <source>This overlay's own animation …</source>
-   <translation type="unfinished" />
+   <translation>Die eigene Animation dieses Overlays …</translation>
   </message>
   <message>
    <source>Sheet</source>
-   <translation type="unfinished" />
+   <translation>Bogen</translation>
   </message>
   <message>
    <source>Where its frames lie, and how they play.</source>
-   <translation type="unfinished" />
+   <translation>Wo seine Bilder liegen und wie sie laufen.</translation>
   </message>
   <message>
    <source>Find the frames</source>
-   <translation type="unfinished" />
+   <translation>Die Bilder finden</translation>
   </message>
   <message>
    <source>Looks for rows and columns in the picture: by how alike its parts are, and by drawn lines</source>
-   <translation type="unfinished" />
+   <translation>Sucht Zeilen und Spalten im Bild: danach, wie sehr sich Teile gleichen, und nach gezeichneten Linien</translation>
   </message>
   <message>
    <source>{0} sure: {1}.</source>
-   <translation type="unfinished" />
+   <translation>{0} sicher: {1}.</translation>
   </message>
   <message>
    <source>No frames found. {0}</source>
-   <translation type="unfinished" />
+   <translation>Keine Bilder gefunden. {0}</translation>
   </message>
   <message>
    <source>By hand: 4 × 4</source>
-   <translation type="unfinished" />
+   <translation>Von Hand: 4 × 4</translation>
   </message>
   <message>
    <source>Another grid</source>
-   <translation type="unfinished" />
+   <translation>Noch ein Raster</translation>
   </message>
   <message>
    <source>For a picture whose parts have cells of another size</source>
-   <translation type="unfinished" />
+   <translation>Für ein Bild, dessen Teile Zellen anderer Größe haben</translation>
   </message>
   <message>
    <source>One picture again</source>
-   <translation type="unfinished" />
+   <translation>Wieder ein Bild</translation>
   </message>
   <message>
    <source>Remove this grid</source>
-   <translation type="unfinished" />
+   <translation>Dieses Raster entfernen</translation>
   </message>
   <message>
    <source>Remove grid {0}</source>
-   <translation type="unfinished" />
+   <translation>Raster {0} entfernen</translation>
   </message>
   <message>
    <source>One picture. If it holds several frames, find them, or say by hand where they lie.</source>
-   <translation type="unfinished" />
+   <translation>Ein einziges Bild. Hält es mehrere, finden Sie sie, oder sagen Sie von Hand, wo sie liegen.</translation>
   </message>
   <message>
    <source>Playing</source>
-   <translation type="unfinished" />
+   <translation>Läuft</translation>
   </message>
   <message>
    <source>{0} frames, index 0 to {1}.</source>
-   <translation type="unfinished" />
+   <translation>{0} Bilder, Index 0 bis {1}.</translation>
   </message>
   <message>
    <source>The outline leaves out {0} of the area.</source>
-   <translation type="unfinished" />
+   <translation>Der Umriss lässt {0} der Fläche aus.</translation>
   </message>
   <message>
    <source>Change outline</source>
-   <translation type="unfinished" />
+   <translation>Umriss ändern</translation>
+  </message>
+  <message>
+   <source>{0} hull</source>
+   <translation>{0} hull</translation>
+  </message>
+  <message>
+   <source>{0} sheet {1}</source>
+   <translation>{0} sheet {1}</translation>
   </message>
   <message>
    <source>Cells, grid {0}</source>
-   <translation type="unfinished" />
+   <translation>Zellen, Raster {0}</translation>
+  </message>
+  <message>
+   <source>{0} grid {1} {2}</source>
+   <translation>{0} grid {1} {2}</translation>
   </message>
   <message>
    <source>Cells that hold no frame: {0}.</source>
-   <translation type="unfinished" />
+   <translation>Zellen, die kein Bild halten: {0}.</translation>
   </message>
   <message>
    <source>Cut into cells</source>
-   <translation type="unfinished" />
+   <translation>In Zellen schneiden</translation>
   </message>
   <message>
    <source>Add a grid</source>
-   <translation type="unfinished" />
+   <translation>Raster hinzufügen</translation>
   </message>
   <message>
    <source>Frames keep apart to mip level {0}.</source>
-   <translation type="unfinished" />
+   <translation>Bilder bleiben bis Mip-Stufe {0} getrennt.</translation>
   </message>
   <message>
    <source>Frames bleed into each other at every mip level.</source>
-   <translation type="unfinished" />
+   <translation>Bilder laufen in jeder Mip-Stufe ineinander.</translation>
   </message>
   <message>
    <source>Remove a grid</source>
-   <translation type="unfinished" />
+   <translation>Raster entfernen</translation>
   </message>
   <message>
    <source>Source</source>
-   <translation type="unfinished" />
+   <translation>Quelle</translation>
   </message>
   <message>
    <source>The picture it starts from, and what it holds.</source>
-   <translation type="unfinished" />
+   <translation>Das Bild, mit dem es beginnt, und was es enthält.</translation>
   </message>
   <message>
    <source>The overlay's name; delivered files are called so.</source>
-   <translation type="unfinished" />
+   <translation>Der Name des Overlays; so heißen gelieferte Dateien.</translation>
   </message>
   <message>
    <source>Kind</source>
-   <translation type="unfinished" />
+   <translation>Art</translation>
   </message>
   <message>
    <source>Decides the usual settings: glass, decal, logo, sprite, or see-through cloth and screens.</source>
-   <translation type="unfinished" />
+   <translation>Bestimmt die üblichen Einstellungen: Glas, Decal, Logo, Sprite oder durchsichtiger Stoff und Gitter.</translation>
   </message>
   <message>
    <source>The file it starts from. It is watched, and read again when it changes.</source>
-   <translation type="unfinished" />
+   <translation>Die Datei, mit der es beginnt. Sie wird beobachtet und neu gelesen, wenn sie sich ändert.</translation>
   </message>
   <message>
    <source>Change kind</source>
-   <translation type="unfinished" />
+   <translation>Art ändern</translation>
   </message>
   <message>
    <source>Change picture</source>
-   <translation type="unfinished" />
+   <translation>Bild ändern</translation>
   </message>
   <message>
    <source>Where it repeats</source>
-   <translation type="unfinished" />
+   <translation>Wo es sich wiederholt</translation>
   </message>
   <message>
    <source>What the picture holds</source>
-   <translation type="unfinished" />
+   <translation>Was das Bild enthält</translation>
   </message>
   <message>
    <source>Alpha in file</source>
-   <translation type="unfinished" />
+   <translation>Alpha in Datei</translation>
   </message>
   <message>
    <source>Alpha now</source>
-   <translation type="unfinished" />
+   <translation>Alpha jetzt</translation>
   </message>
   <message>
    <source>Mean of it</source>
-   <translation type="unfinished" />
+   <translation>Sein Mittel</translation>
   </message>
   <message>
    <source>Clear, soft, solid</source>
-   <translation type="unfinished" />
+   <translation>Klar, weich, deckend</translation>
   </message>
   <message>
    <source>Taken as {0}: {1}.</source>
-   <translation type="unfinished" />
+   <translation>Genommen als {0}: {1}.</translation>
   </message>
   <message>
    <source>{0} channels, {1} bit</source>
-   <translation type="unfinished" />
+   <translation>{0} Kanäle, {1} Bit</translation>
   </message>
   <message>
    <source>an empty canvas</source>
-   <translation type="unfinished" />
+   <translation>eine leere Fläche</translation>
   </message>
   <message>
    <source>Rename</source>
-   <translation type="unfinished" />
+   <translation>Umbenennen</translation>
   </message>
   <message>
    <source>Canvas width</source>
-   <translation type="unfinished" />
+   <translation>Breite der Fläche</translation>
   </message>
   <message>
    <source>Without a picture it starts from an empty canvas, on which text, shapes and noise are drawn.</source>
-   <translation type="unfinished" />
+   <translation>Ohne Bild beginnt es mit einer leeren Fläche, auf die Text, Formen und Rauschen gezeichnet werden.</translation>
   </message>
   <message>
    <source>Canvas height</source>
-   <translation type="unfinished" />
+   <translation>Höhe der Fläche</translation>
   </message>
   <message>
    <source>Of the empty canvas.</source>
-   <translation type="unfinished" />
+   <translation>Der leeren Fläche.</translation>
+  </message>
+  <message>
+   <source>{0} canvas {1}</source>
+   <translation>{0} canvas {1}</translation>
   </message>
   <message>
    <source>{0}: step {1} of 255, inside {2} ({3} ×)</source>
-   <translation type="unfinished" />
+   <translation>{0}: Schritt {1} von 255, innen {2} ({3} ×)</translation>
   </message>
   <message>
    <source>yes, colour multiplied by it</source>
-   <translation type="unfinished" />
+   <translation>ja, Farbe damit malgenommen</translation>
   </message>
   <message>
    <source>None: the picture is used at its own size.</source>
-   <translation type="unfinished" />
+   <translation>Keine: das Bild wird in eigener Größe benutzt.</translation>
   </message>
   <message>
    <source>None: the picture's own alpha is used as it is.</source>
-   <translation type="unfinished" />
+   <translation>Keine: das eigene Alpha des Bilds gilt, wie es ist.</translation>
   </message>
   <message>
    <source>None: the picture's own colours are used.</source>
-   <translation type="unfinished" />
+   <translation>Keine: die eigenen Farben des Bilds gelten.</translation>
   </message>
   <message>
    <source>None: colour under the edges is as the picture has it.</source>
-   <translation type="unfinished" />
+   <translation>Keine: die Farbe unter den Kanten ist, wie das Bild sie hat.</translation>
+  </message>
+  <message>
+   <source>{0} step {1} {2}</source>
+   <translation>{0} step {1} {2}</translation>
   </message>
   <message>
    <source>Add a step</source>
-   <translation type="unfinished" />
+   <translation>Schritt hinzufügen</translation>
   </message>
   <message>
    <source>Remove the step</source>
-   <translation type="unfinished" />
+   <translation>Den Schritt entfernen</translation>
   </message>
   <message>
    <source>Switch step</source>
-   <translation type="unfinished" />
+   <translation>Schritt schalten</translation>
   </message>
   <message>
    <source>Change levels</source>
-   <translation type="unfinished" />
+   <translation>Tonwerte ändern</translation>
   </message>
   <message>
    <source>{0} step {1} levels {2}</source>
-   <translation type="unfinished" />
+   <translation>{0} step {1} levels {2}</translation>
   </message>
   <message>
    <source>Pick colour</source>
-   <translation type="unfinished" />
+   <translation>Farbe nehmen</translation>
   </message>
   <message>
    <source>Move an effect</source>
-   <translation type="unfinished" />
+   <translation>Effekt bewegen</translation>
+  </message>
+  <message>
+   <source>drag {0}</source>
+   <translation>drag {0}</translation>
   </message>
   <message>
    <source>Scale</source>
-   <translation type="unfinished" />
+   <translation>Maßstab</translation>
   </message>
   <message>
    <source>Move</source>
-   <translation type="unfinished" />
+   <translation>Bewegen</translation>
   </message>
   <message>
    <source>{0} on the stage</source>
-   <translation type="unfinished" />
+   <translation>{0} on the stage</translation>
+  </message>
+  <message>
+   <source>drag {0} {1}</source>
+   <translation>drag {0} {1}</translation>
   </message>
   <message>
    <source>Block compression works on 4 × 4 texels, and many receivers want sides that are powers of two: others are padded, scaled, or refused, and mip levels of odd sides blur unevenly.</source>
-   <translation type="unfinished" />
+   <translation>Blockkompression arbeitet mit 4 × 4 Texeln, und viele Empfänger wollen Seiten, die Zweierpotenzen sind: andere werden aufgefüllt, skaliert oder abgewiesen, und Mip-Stufen ungerader Seiten verwischen ungleich.</translation>
   </message>
   <message>
    <source>Begin on a canvas with sides such as 256 or 512; where a picture comes otherwise, resize or pad it before anything else is done to it.</source>
-   <translation type="unfinished" />
+   <translation>Beginnen Sie mit Seiten wie 256 oder 512; kommt ein Bild anders, ändern Sie seine Größe oder füllen Sie es auf, ehe sonst etwas geschieht.</translation>
   </message>
   <message>
    <source>A texture larger than was agreed costs memory on every machine, or is halved by the receiver without asking, with a filter that nobody chose.</source>
-   <translation type="unfinished" />
+   <translation>Eine Textur, die größer ist als vereinbart, kostet auf jedem Rechner Speicher, oder der Empfänger halbiert sie ungefragt, mit einem Filter, den niemand gewählt hat.</translation>
   </message>
   <message>
    <source>State the budget at Deliver, and resize here, where colour is weighed by alpha.</source>
-   <translation type="unfinished" />
+   <translation>Nennen Sie das Budget bei Liefern, und verkleinern Sie hier, wo Farbe nach Alpha gewogen wird.</translation>
   </message>
   <message>
    <source>A file without an alpha channel arrives as an opaque rectangle: all the work on the edge is gone.</source>
-   <translation type="unfinished" />
+   <translation>Eine Datei ohne Alphakanal kommt als deckendes Rechteck an: alle Arbeit an der Kante ist dahin.</translation>
   </message>
   <message>
    <source>Deliver see-through overlays as PNG, TGA of 32 bit, TIFF, WebP or KTX 2; keep 24 bit for Solid ones.</source>
-   <translation type="unfinished" />
+   <translation>Liefern Sie Durchsichtiges als PNG, TGA mit 32 Bit, TIFF, WebP oder KTX 2; 24 Bit nur für Solid.</translation>
   </message>
   <message>
    <source>An overlay that lets things show through but writes depth hides whatever is drawn later behind it, even through its clear parts: bubbles vanish behind a pane.</source>
-   <translation type="unfinished" />
+   <translation>Ein Overlay, das durchscheinen lässt und doch Tiefe schreibt, verdeckt, was später dahinter gezeichnet wird, auch durch seine klaren Teile: Blasen verschwinden hinter einer Scheibe.</translation>
   </message>
   <message>
    <source>Turn depth write off for Translucent, Premultiplied, Additive and Multiply. Solid, Cutout and Dithered write depth.</source>
-   <translation type="unfinished" />
+   <translation>Schalten Sie Tiefe schreiben ab für Translucent, Premultiplied, Additive und Multiply. Solid, Cutout und Dithered schreiben Tiefe.</translation>
   </message>
   <message>
    <source>Without an alpha channel the whole rectangle covers what lies behind it.</source>
-   <translation type="unfinished" />
+   <translation>Ohne Alphakanal bedeckt das ganze Rechteck, was dahinter liegt.</translation>
   </message>
   <message>
    <source>Make the alpha from what the picture holds: its brightness, a channel, another picture, or the backdrop that it was painted over.</source>
-   <translation type="unfinished" />
+   <translation>Machen Sie das Alpha aus dem, was das Bild enthält: Helligkeit, ein Kanal, ein anderes Bild oder der Hintergrund, über dem es gemalt ist.</translation>
   </message>
   <message>
    <source>An alpha that is the same everywhere has no shape: the rectangle itself is seen, as faint or as solid as that value says.</source>
-   <translation type="unfinished" />
+   <translation>Ein Alpha, das überall gleich ist, hat keine Form: man sieht das Rechteck selbst, so blass oder deckend, wie der Wert sagt.</translation>
   </message>
   <message>
    <source>Look at the alpha alone before you save. Where a picture is meant to be opaque, leave the channel out: it costs a third more memory.</source>
-   <translation type="unfinished" />
+   <translation>Sehen Sie das Alpha allein an, ehe Sie sichern. Soll ein Bild decken, lassen Sie den Kanal weg: er kostet ein Drittel mehr Speicher.</translation>
   </message>
   <message>
    <source>With alpha turned round the surroundings cover and the shape is a hole: some programs store transparency where others store opacity.</source>
-   <translation type="unfinished" />
+   <translation>Bei umgekehrtem Alpha deckt die Umgebung, und die Form ist ein Loch: manche Programme speichern Durchsicht, wo andere Deckung speichern.</translation>
   </message>
   <message>
    <source>Check one picture of a new source first, and put Invert alpha into the recipe for all of them.</source>
-   <translation type="unfinished" />
+   <translation>Prüfen Sie erst ein Bild einer neuen Quelle, und legen Sie Alpha umkehren ins Rezept für alle.</translation>
   </message>
   <message>
    <source>Soft alpha that runs out of the picture is cut off in a straight line. With clamped addressing the border texels are drawn out into streaks as well.</source>
-   <translation type="unfinished" />
+   <translation>Weiches Alpha, das aus dem Bild läuft, ist gerade abgeschnitten. Mit festgehaltenem Rand werden dessen Texel auch zu Streifen.</translation>
   </message>
   <message>
    <source>Leave a few clear texels round every shape, or clear the border softly; layers have a border guard for it.</source>
-   <translation type="unfinished" />
+   <translation>Lassen Sie um jede Form ein paar klare Texel, oder klären Sie den Rand weich; Ebenen haben dafür einen Randschutz.</translation>
   </message>
   <message>
    <source>Filtering mixes the colour of clear texels into the edge. Black under clear texels gives a dark rim, and each mip level widens it.</source>
-   <translation type="unfinished" />
+   <translation>Filtern mischt die Farbe klarer Texel in die Kante. Schwarz unter klaren Texeln gibt einen dunklen Saum, und jede Mip-Stufe verbreitert ihn.</translation>
   </message>
   <message>
    <source>Spread edge colour outwards under the clear texels, or deliver premultiplied, or as KTX 2, whose levels are weighed by alpha.</source>
-   <translation type="unfinished" />
+   <translation>Breiten Sie Randfarbe unter die klaren Texel aus, oder liefern Sie vormultipliziert oder als KTX 2, dessen Stufen nach Alpha gewogen sind.</translation>
   </message>
   <message>
    <source>Pieces that hang on nothing float beside the shape: what has come off a net would have fallen.</source>
-   <translation type="unfinished" />
+   <translation>Stücke, die an nichts hängen, schweben neben der Form: was sich von einem Netz löste, wäre gefallen.</translation>
   </message>
   <message>
    <source>Drop loose pieces after a threshold or a torn edge was made; look at the alpha for islands.</source>
-   <translation type="unfinished" />
+   <translation>Lassen Sie lose Stücke fallen, nachdem eine Schwelle oder ein Riss gemacht ist; suchen Sie im Alpha nach Inseln.</translation>
   </message>
   <message>
    <source>Soft texels that still hold the backdrop they were cut from show it as a dark, bright or coloured rim on everything of another colour.</source>
-   <translation type="unfinished" />
+   <translation>Weiche Texel, die noch den Hintergrund enthalten, aus dem sie geschnitten sind, zeigen ihn als dunklen, hellen oder farbigen Saum auf allem von anderer Farbe.</translation>
   </message>
   <message>
    <source>Remove the matte when the picture is cut out; know what it was painted over, or let it be found.</source>
-   <translation type="unfinished" />
+   <translation>Entfernen Sie den Rest beim Ausschneiden; wissen Sie, worüber gemalt wurde, oder lassen Sie es finden.</translation>
   </message>
   <message>
    <source>Alpha of only two values gives stairs where soft steps would cost nothing: Translucent pays for softness that the picture does not have.</source>
-   <translation type="unfinished" />
+   <translation>Alpha aus nur zwei Werten gibt Treppen, wo weiche Stufen nichts kosteten: Translucent bezahlt Weichheit, die das Bild nicht hat.</translation>
   </message>
   <message>
    <source>Keep the softness that the source had, feather by a texel, or draw it as Cutout, which is cheaper.</source>
-   <translation type="unfinished" />
+   <translation>Behalten Sie die Weichheit der Quelle, weichen Sie um einen Texel aus, oder zeichnen Sie es als Cutout, das ist billiger.</translation>
   </message>
   <message>
    <source>Cutout keeps or drops each texel: everything soft is cut away at the cutoff, and half of a faint shape is lost.</source>
-   <translation type="unfinished" />
+   <translation>Cutout behält oder verwirft jeden Texel: alles Weiche wird an der Schwelle abgeschnitten, und eine blasse Form geht halb verloren.</translation>
   </message>
   <message>
    <source>Use Translucent, Dithered or Premultiplied for what is soft; for Cutout, bring alpha to a clear edge.</source>
-   <translation type="unfinished" />
+   <translation>Nehmen Sie Translucent, Dithered oder Premultiplied für Weiches; für Cutout bringen Sie das Alpha auf eine klare Kante.</translation>
   </message>
   <message>
    <source>A soft falloff in few levels shows as rings: too few bits, or levels pulled far apart.</source>
-   <translation type="unfinished" />
+   <translation>Ein weicher Verlauf in wenigen Stufen zeigt sich als Ringe: zu wenige Bit, oder Tonwerte weit auseinandergezogen.</translation>
   </message>
   <message>
    <source>Work in 16 bits, make falloffs here, and shape alpha before it is stored in 8 bits, not after.</source>
-   <translation type="unfinished" />
+   <translation>Arbeiten Sie in 16 Bit, machen Sie Verläufe hier, und formen Sie Alpha, ehe es in 8 Bit gespeichert wird.</translation>
   </message>
   <message>
    <source>Faint specks far from the shape are seen as dirt under Additive and on plain backdrops, and hold whole tiles of overdraw open.</source>
-   <translation type="unfinished" />
+   <translation>Blasse Sprenkel fern der Form sind unter Additive und auf glattem Grund als Schmutz zu sehen und halten ganze Flächen des Übermalens offen.</translation>
   </message>
   <message>
    <source>Clear what lies below a small alpha, after keying and after every scan.</source>
-   <translation type="unfinished" />
+   <translation>Klären Sie, was unter einem kleinen Alpha liegt, nach dem Stanzen und nach jedem Scan.</translation>
   </message>
   <message>
    <source>A shape that is small in its picture wastes texels and fills large clear areas: memory and overdraw for nothing.</source>
-   <translation type="unfinished" />
+   <translation>Eine kleine Form in ihrem Bild verschwendet Texel und füllt große klare Flächen: Speicher und Übermalen für nichts.</translation>
   </message>
   <message>
    <source>Trim to what is seen; Mivex keeps its size on the stage and its pivot.</source>
-   <translation type="unfinished" />
+   <translation>Beschneiden Sie auf das Sichtbare; Mivex behält Größe auf der Bühne und Drehpunkt.</translation>
   </message>
   <message>
    <source>A normal map or a mask that is read as colour is decoded, and every value is wrong: bumps flatten, masks shift.</source>
-   <translation type="unfinished" />
+   <translation>Eine Normalenkarte oder Maske, die als Farbe gelesen wird, wird dekodiert, und jeder Wert ist falsch: Beulen werden flach, Masken verschieben sich.</translation>
   </message>
   <message>
    <source>Mark what a picture holds at Source, and name files so that it can be seen: _normal, _mask, _orm.</source>
-   <translation type="unfinished" />
+   <translation>Sagen Sie bei Quelle, was ein Bild enthält, und benennen Sie Dateien so, dass man es sieht: _normal, _mask, _orm.</translation>
   </message>
   <message>
    <source>Where a repeated texture does not meet itself, its border is drawn as a grid of lines over the surface.</source>
-   <translation type="unfinished" />
+   <translation>Wo eine wiederholte Textur sich nicht selbst trifft, zeichnet sich ihr Rand als Gitter über die Fläche.</translation>
   </message>
   <message>
    <source>Make it tile before it is used; look at it repeated three by three.</source>
-   <translation type="unfinished" />
+   <translation>Machen Sie sie kachelbar, ehe sie benutzt wird; sehen Sie sie drei mal drei wiederholt an.</translation>
   </message>
   <message>
    <source>Averaging closes the holes of a net or grille as it moves away: at some level a screen turns into a plate, or vanishes.</source>
-   <translation type="unfinished" />
+   <translation>Mitteln schließt die Löcher eines Netzes oder Gitters in der Ferne: in einer Stufe wird ein Sieb zur Platte oder verschwindet.</translation>
   </message>
   <message>
    <source>Keep coverage in every level and deliver them (KTX 2, TIFF), or make holes several texels wide.</source>
-   <translation type="unfinished" />
+   <translation>Halten Sie Deckung in jeder Stufe und liefern Sie die Stufen (KTX 2, TIFF), oder machen Sie Löcher mehrere Texel breit.</translation>
   </message>
   <message>
    <source>What reaches the border of its cell is cut there in a straight line, and leaks into the next frame as soon as it is filtered.</source>
-   <translation type="unfinished" />
+   <translation>Was den Rand seiner Zelle erreicht, ist dort gerade abgeschnitten und läuft ins nächste Bild, sobald gefiltert wird.</translation>
   </message>
   <message>
    <source>Fit each frame into its cell with a clear margin, and a gutter where cells are small.</source>
-   <translation type="unfinished" />
+   <translation>Passen Sie jedes Bild mit klarem Rand in seine Zelle, mit einem Steg, wo Zellen klein sind.</translation>
   </message>
   <message>
    <source>A glow that still shines at the border of its frame ends in a box: under Additive a faint square is seen on dark ground.</source>
-   <translation type="unfinished" />
+   <translation>Ein Leuchten, das am Rand seines Bilds noch scheint, endet in einem Kasten: unter Additive ist auf dunklem Grund ein blasses Quadrat zu sehen.</translation>
   </message>
   <message>
    <source>Fade the frame's light to black before its border; judge it over black, brightened.</source>
-   <translation type="unfinished" />
+   <translation>Blenden Sie das Licht vor dem Rand auf Schwarz; beurteilen Sie es über Schwarz, aufgehellt.</translation>
   </message>
   <message>
    <source>From some mip level on one texel covers two cells: neighbouring frames are seen at the edge of each, most of all far away.</source>
-   <translation type="unfinished" />
+   <translation>Ab einer Mip-Stufe bedeckt ein Texel zwei Zellen: Nachbarbilder sind am Rand von jedem zu sehen, am meisten in der Ferne.</translation>
   </message>
   <message>
    <source>Leave gutters that grow with the levels you need, use cells with sides of powers of two, and limit the levels to the safe one.</source>
-   <translation type="unfinished" />
+   <translation>Lassen Sie Stege, die mit den nötigen Stufen wachsen, nehmen Sie Zellen mit Zweierpotenzen, und begrenzen Sie die Stufen auf die sichere.</translation>
   </message>
   <message>
    <source>A frame that differs far more than its neighbours is seen as a flicker in every run.</source>
-   <translation type="unfinished" />
+   <translation>Ein Bild, das weit mehr abweicht als seine Nachbarn, ist bei jedem Lauf als Flackern zu sehen.</translation>
   </message>
   <message>
    <source>Lay neighbouring frames over each other at Sheet, and look for the one out of place: wrong order, or another exposure.</source>
-   <translation type="unfinished" />
+   <translation>Legen Sie bei Bogen Nachbarbilder übereinander und suchen Sie das falsche: falsche Reihenfolge oder andere Belichtung.</translation>
   </message>
   <message>
    <source>A loop whose last frame does not meet its first jumps at the end of every run.</source>
-   <translation type="unfinished" />
+   <translation>Eine Schleife, deren letztes Bild das erste nicht trifft, springt am Ende jedes Laufs.</translation>
   </message>
   <message>
    <source>Let the end come back to the beginning, play to and fro, or play it once.</source>
-   <translation type="unfinished" />
+   <translation>Lassen Sie das Ende zum Anfang zurückkehren, spielen Sie hin und her oder einmal.</translation>
   </message>
   <message>
    <source>A shape whose middle wanders from frame to frame swims away from where it stands, and jumps back when it begins again.</source>
-   <translation type="unfinished" />
+   <translation>Eine Form, deren Mitte von Bild zu Bild wandert, schwimmt fort und springt zurück, wenn sie neu beginnt.</translation>
   </message>
   <message>
    <source>Align frames by their centroid or pivot when the sheet is built; let the particle move, not the picture.</source>
-   <translation type="unfinished" />
+   <translation>Richten Sie Bilder beim Bauen nach Schwerpunkt oder Drehpunkt aus; bewegen soll sich das Teilchen, nicht das Bild.</translation>
   </message>
   <message>
    <source>An empty frame between others is a blink.</source>
-   <translation type="unfinished" />
+   <translation>Ein leeres Bild zwischen anderen ist ein Blinzeln.</translation>
   </message>
   <message>
    <source>Mark unused cells as unused; keep frames in the order in which they are played.</source>
-   <translation type="unfinished" />
+   <translation>Kennzeichnen Sie ungenutzte Zellen; halten Sie Bilder in der Reihenfolge, in der sie laufen.</translation>
   </message>
   <message>
    <source>Cells after the last frame are empty: with one frame too many each run ends in nothing.</source>
-   <translation type="unfinished" />
+   <translation>Zellen nach dem letzten Bild sind leer: mit einem Bild zu viel endet jeder Lauf im Nichts.</translation>
   </message>
   <message>
    <source>State how many frames there are; the last one of an 8 × 8 sheet is 63.</source>
-   <translation type="unfinished" />
+   <translation>Sagen Sie, wie viele Bilder es sind; das letzte eines Bogens von 8 × 8 ist 63.</translation>
   </message>
   <message>
    <source>See-through things drawn from near to far cover each other wrongly: what is behind seems to be in front.</source>
-   <translation type="unfinished" />
+   <translation>Durchsichtiges, von nah nach fern gezeichnet, deckt falsch: was hinten ist, scheint vorn.</translation>
   </message>
   <message>
    <source>Let distance decide within a group, and set nudges only where it cannot; the adviser finds the least of them.</source>
-   <translation type="unfinished" />
+   <translation>Lassen Sie in einer Gruppe den Abstand entscheiden, und setzen Sie Ränge nur, wo er es nicht kann; der Berater findet die wenigsten.</translation>
   </message>
   <message>
    <source>A see-through figure drawn triangle by triangle shows its far side through its near one, in whatever order the file has them.</source>
-   <translation type="unfinished" />
+   <translation>Eine durchsichtige Figur, Dreieck für Dreieck gezeichnet, zeigt ihre ferne Seite durch die nahe, in der Reihenfolge der Datei.</translation>
   </message>
   <message>
    <source>Lay its depth first, or draw by triangles from far to near.</source>
-   <translation type="unfinished" />
+   <translation>Legen Sie ihre Tiefe zuerst, oder zeichnen Sie Dreiecke von fern nach nah.</translation>
   </message>
   <message>
    <source>Two surfaces in one place win by turns, texel by texel: the mark flickers as the camera moves.</source>
-   <translation type="unfinished" />
+   <translation>Zwei Flächen an einem Ort gewinnen abwechselnd, Texel für Texel: die Marke flackert, wenn die Kamera sich bewegt.</translation>
   </message>
   <message>
    <source>Give decals a depth bias of a few millimetres, or let them change the surface by projecting.</source>
-   <translation type="unfinished" />
+   <translation>Geben Sie Decals einen Tiefenversatz von ein paar Millimetern, oder lassen Sie sie die Fläche durch Werfen ändern.</translation>
   </message>
   <message>
    <source>What is seen through but writes depth hides what is drawn after it: a thing behind glass is simply not there.</source>
-   <translation type="unfinished" />
+   <translation>Durchsichtiges, das Tiefe schreibt, verdeckt, was danach gezeichnet wird: etwas hinter Glas ist einfach nicht da.</translation>
   </message>
   <message>
    <source>Turn its depth write off, or draw it after what lies behind.</source>
-   <translation type="unfinished" />
+   <translation>Schalten Sie sein Tiefeschreiben ab, oder zeichnen Sie es nach dem, was dahinter liegt.</translation>
   </message>
   <message>
    <source>Two overlays at the same distance are drawn in an order that is chance: it changes with the camera, the driver, the next build.</source>
-   <translation type="unfinished" />
+   <translation>Zwei Overlays in gleichem Abstand kommen in einer Reihenfolge, die Zufall ist: sie wechselt mit Kamera, Treiber, nächstem Build.</translation>
   </message>
   <message>
    <source>Set a nudge between the two, or move one a little.</source>
-   <translation type="unfinished" />
+   <translation>Setzen Sie einen Rang zwischen beide, oder rücken Sie eines ein wenig.</translation>
   </message>
   <message>
    <source>Translucent costs blending and ordering. Where every texel is solid or clear, Cutout gives the same picture for less, and never sorts wrongly.</source>
-   <translation type="unfinished" />
+   <translation>Translucent kostet Mischen und Ordnen. Wo jeder Texel deckt oder klar ist, gibt Cutout dasselbe Bild für weniger und sortiert nie falsch.</translation>
   </message>
   <message>
    <source>Choose the blend by what the alpha holds, not by habit.</source>
-   <translation type="unfinished" />
+   <translation>Wählen Sie die Mischung nach dem, was das Alpha enthält, nicht aus Gewohnheit.</translation>
   </message>
   <message>
    <source>A logo that reads a UV set in which the mesh has nothing shows one texel, or none: it has vanished.</source>
-   <translation type="unfinished" />
+   <translation>Ein Logo, das ein UV-Set liest, in dem das Netz nichts hat, zeigt einen Texel oder keinen: es ist verschwunden.</translation>
   </message>
   <message>
    <source>Choose the set that is there, or make a second one at Place from the faces where the logo goes.</source>
-   <translation type="unfinished" />
+   <translation>Wählen Sie das Set, das da ist, oder machen Sie bei Setzen ein zweites aus den Flächen, wo das Logo hingehört.</translation>
   </message>
   <message>
    <source>Added light on bright ground goes beyond white: form and hue are lost in a flat patch.</source>
-   <translation type="unfinished" />
+   <translation>Addiertes Licht auf hellem Grund geht über Weiß hinaus: Form und Ton gehen in einem flachen Fleck verloren.</translation>
   </message>
   <message>
    <source>Use Premultiplied, which covers as it shines, lower its strength, or judge it over a bright backdrop first.</source>
-   <translation type="unfinished" />
+   <translation>Nehmen Sie Premultiplied, das deckt, während es scheint, senken Sie die Stärke, oder beurteilen Sie es erst vor hellem Grund.</translation>
   </message>
   <message>
    <source>An overlay that changes no pixel is hidden, fully clear, or out of every camera's sight, and costs its draw all the same.</source>
-   <translation type="unfinished" />
+   <translation>Ein Overlay, das kein Pixel ändert, ist verdeckt, ganz klar oder außer Sicht und kostet doch sein Zeichnen.</translation>
   </message>
   <message>
    <source>Look for it in the ledger: it says what hides it.</source>
-   <translation type="unfinished" />
+   <translation>Suchen Sie es im Pixelbuch: es sagt, was es verdeckt.</translation>
   </message>
   <message>
    <source>An unlit overlay whose colour is black gives no light: it is a black patch, in the dark as well as in the light.</source>
-   <translation type="unfinished" />
+   <translation>Ein unbeleuchtetes Overlay mit schwarzer Farbe gibt kein Licht: ein schwarzer Fleck, im Dunkeln wie im Hellen.</translation>
   </message>
   <message>
    <source>Give it a colour or a glow, let it be lit, or use Multiply for a stain.</source>
-   <translation type="unfinished" />
+   <translation>Geben Sie ihm Farbe oder Leuchten, lassen Sie es beleuchten, oder nehmen Sie Multiply für einen Fleck.</translation>
   </message>
   <message>
    <source>A lit picture without normals takes light like a flat card: all of it turns bright or dark at once as it turns.</source>
-   <translation type="unfinished" />
+   <translation>Ein beleuchtetes Bild ohne Normalen nimmt Licht wie eine flache Karte: beim Drehen wird alles auf einmal hell oder dunkel.</translation>
   </message>
   <message>
    <source>Give sprites normals or leave them unlit with a tint that fits the scene.</source>
-   <translation type="unfinished" />
+   <translation>Geben Sie Sprites Normalen, oder lassen Sie sie unbeleuchtet mit einer Tönung, die zur Szene passt.</translation>
   </message>
   <message>
    <source>A panel that draws only its front is not there when it is seen from behind.</source>
-   <translation type="unfinished" />
+   <translation>Eine Tafel, die nur ihre Vorderseite zeichnet, ist von hinten nicht da.</translation>
   </message>
   <message>
    <source>Draw both faces of panes and cloth; turn those round that are only ever seen from one side.</source>
-   <translation type="unfinished" />
+   <translation>Zeichnen Sie beide Seiten von Scheiben und Stoff; drehen Sie um, was nur von einer Seite gesehen wird.</translation>
   </message>
   <message>
    <source>Where a soft sprite meets something solid it is cut in a hard line that gives the card away.</source>
-   <translation type="unfinished" />
+   <translation>Wo ein weiches Sprite Festes trifft, ist es in einer harten Linie geschnitten, die die Karte verrät.</translation>
   </message>
   <message>
    <source>Give it a contact fade over a few hand's breadths.</source>
-   <translation type="unfinished" />
+   <translation>Geben Sie ihm einen weichen Kontakt über ein paar Handbreit.</translation>
   </message>
   <message>
    <source>Each layer of see-through things costs all its pixels again; above the budget the picture slows down where there is most to see.</source>
-   <translation type="unfinished" />
+   <translation>Jede Lage von Durchsichtigem kostet alle ihre Pixel noch einmal; über dem Budget wird das Bild langsam, wo am meisten zu sehen ist.</translation>
   </message>
   <message>
    <source>Fewer and larger sprites, tighter outlines, trimmed margins; look at the overdraw map.</source>
-   <translation type="unfinished" />
+   <translation>Weniger und größere Sprites, engere Umrisse, beschnittene Ränder; sehen Sie auf die Übermalkarte.</translation>
   </message>
   <message>
    <source>Writing that is mirrored or upside down on its mesh is read at once as wrong.</source>
-   <translation type="unfinished" />
+   <translation>Schrift, die auf ihrem Netz gespiegelt oder kopfüber steht, wird sofort als falsch gelesen.</translation>
   </message>
   <message>
    <source>Check UVs with letters, not with a pattern; a negative tiling mirrors.</source>
-   <translation type="unfinished" />
+   <translation>Prüfen Sie UVs mit Buchstaben, nicht mit einem Muster; negatives Kacheln spiegelt.</translation>
   </message>
   <message>
    <source>A particle whose opacity is not zero at birth or death appears or vanishes from one picture to the next: it pops.</source>
-   <translation type="unfinished" />
+   <translation>Ein Teilchen, dessen Deckkraft bei Geburt oder Tod nicht null ist, erscheint oder verschwindet von einem Bild zum nächsten: es ploppt.</translation>
   </message>
   <message>
    <source>Begin and end opacity at zero; a short rise is enough.</source>
-   <translation type="unfinished" />
+   <translation>Beginnen und enden Sie die Deckkraft bei null; ein kurzer Anstieg genügt.</translation>
   </message>
   <message>
    <source>The effect colours its particles, but the material takes no tint: all that work changes nothing.</source>
-   <translation type="unfinished" />
+   <translation>Der Effekt färbt seine Teilchen, aber das Material nimmt keine Tönung: all das ändert nichts.</translation>
   </message>
   <message>
    <source>Let the material take particles' tint, or take the colours out of the effect.</source>
-   <translation type="unfinished" />
+   <translation>Lassen Sie das Material Teilchentönung nehmen, oder nehmen Sie die Farben aus dem Effekt.</translation>
   </message>
   <message>
    <source>The material wears away by a particle's life, but nothing in the effect drives it, or the effect drives what the material ignores: smoke stays whole to its end.</source>
-   <translation type="unfinished" />
+   <translation>Das Material trägt sich nach dem Leben ab, aber nichts im Effekt treibt es, oder der Effekt treibt, was das Material nicht beachtet: Rauch bleibt ganz bis zum Ende.</translation>
   </message>
   <message>
    <source>Add the lane Worn to the effect, and let the material's erosion be driven by life.</source>
-   <translation type="unfinished" />
+   <translation>Fügen Sie dem Effekt die Spur Abgetragen hinzu, und lassen Sie die Erosion des Materials dem Leben folgen.</translation>
   </message>
   <message>
    <source>A life that ends before the sheet does cuts the animation off: the last frames are never seen.</source>
-   <translation type="unfinished" />
+   <translation>Ein Leben, das vor dem Bogen endet, schneidet die Animation ab: die letzten Bilder sind nie zu sehen.</translation>
   </message>
   <message>
    <source>Play the frames once over the life, or make life and speed agree.</source>
-   <translation type="unfinished" />
+   <translation>Spielen Sie die Bilder einmal übers Leben, oder stimmen Sie Leben und Tempo ab.</translation>
   </message>
   <message>
    <source>Frames that are never shown were drawn, stored and loaded for nothing.</source>
-   <translation type="unfinished" />
+   <translation>Bilder, die nie zu sehen sind, wurden für nichts gezeichnet, gespeichert und geladen.</translation>
   </message>
   <message>
    <source>Choose how frames are shown at birth: over the life, at the sheet's speed, or one by chance.</source>
-   <translation type="unfinished" />
+   <translation>Wählen Sie bei Geburt, wie Bilder gezeigt werden: übers Leben, im Tempo des Bogens oder eins per Zufall.</translation>
   </message>
   <message>
    <source>A rate that ends its run elsewhere than it began makes the stream pulse at every repetition.</source>
-   <translation type="unfinished" />
+   <translation>Eine Rate, die ihren Lauf anderswo endet, als sie begann, lässt den Strom bei jeder Wiederholung pulsen.</translation>
   </message>
   <message>
    <source>Let the rate's curve end where it began.</source>
-   <translation type="unfinished" />
+   <translation>Lassen Sie die Kurve der Rate enden, wo sie begann.</translation>
   </message>
   <message>
    <source>One look repeated is seen at once: the same size, turn and frame make a pattern of copies.</source>
-   <translation type="unfinished" />
+   <translation>Ein wiederholtes Aussehen fällt sofort auf: gleiche Größe, Drehung und gleiches Bild machen ein Muster von Kopien.</translation>
   </message>
   <message>
    <source>Give size, turn or frame a range at birth.</source>
-   <translation type="unfinished" />
+   <translation>Geben Sie Größe, Drehung oder Bild bei der Geburt einen Bereich.</translation>
   </message>
   <message>
    <source>At the limit no particle is born until another dies: the stream stutters, and its rate is not the one that was set.</source>
-   <translation type="unfinished" />
+   <translation>An der Grenze wird kein Teilchen geboren, ehe ein anderes stirbt: der Strom stottert, und seine Rate ist nicht die gesetzte.</translation>
   </message>
   <message>
    <source>Raise the limit, or lower the rate or the life; fewer and larger finds the pair.</source>
-   <translation type="unfinished" />
+   <translation>Heben Sie die Grenze, oder senken Sie Rate oder Leben; Weniger, größere findet das Paar.</translation>
   </message>
   <message>
    <source>Many particles over one another in one place cost their pixels many times, for a picture that a few would give.</source>
-   <translation type="unfinished" />
+   <translation>Viele Teilchen übereinander an einem Ort kosten ihre Pixel viele Male, für ein Bild, das wenige gäben.</translation>
   </message>
   <message>
    <source>Fewer and larger; spread where they are born; outlines in place of whole cells.</source>
-   <translation type="unfinished" />
+   <translation>Weniger und größere; streuen Sie, wo sie geboren werden; Umrisse statt ganzer Zellen.</translation>
   </message>
   <message>
    <source>Smoke that meets the floor in a hard line shows that it is made of cards.</source>
-   <translation type="unfinished" />
+   <translation>Rauch, der den Boden in einer harten Linie trifft, zeigt, dass er aus Karten ist.</translation>
   </message>
   <message>
    <source>Give its material a contact fade.</source>
-   <translation type="unfinished" />
+   <translation>Geben Sie seinem Material einen weichen Kontakt.</translation>
   </message>
   <message>
    <source>Particles born inside something solid are never seen, or burst out of its surface.</source>
-   <translation type="unfinished" />
+   <translation>Teilchen, die in Festem geboren werden, sieht man nie, oder sie brechen aus seiner Fläche.</translation>
   </message>
   <message>
    <source>Lift the effect out of the surface, or give it a shape that lies outside.</source>
-   <translation type="unfinished" />
+   <translation>Heben Sie den Effekt aus der Fläche, oder geben Sie ihm eine Form, die außerhalb liegt.</translation>
   </message>
   <message>
    <source>Where a curve of speed leaps, all particles of that age jerk at once.</source>
-   <translation type="unfinished" />
+   <translation>Wo eine Tempokurve springt, rucken alle Teilchen dieses Alters auf einmal.</translation>
   </message>
   <message>
    <source>Let neighbouring pieces of the curve meet; use smooth points.</source>
-   <translation type="unfinished" />
+   <translation>Lassen Sie Nachbarstücke der Kurve sich treffen; nehmen Sie glatte Punkte.</translation>
   </message>
   <message>
    <source>Frames with fewer texels than pixels on the screen are blurred where the effect is seen from near.</source>
-   <translation type="unfinished" />
+   <translation>Bilder mit weniger Texeln als Pixeln auf dem Schirm sind unscharf, wo der Effekt von nah gesehen wird.</translation>
   </message>
   <message>
    <source>Draw frames as large as the nearest camera sees them, or keep the camera away.</source>
-   <translation type="unfinished" />
+   <translation>Zeichnen Sie Bilder so groß, wie die nächste Kamera sie sieht, oder halten Sie die Kamera fern.</translation>
   </message>
   <message>
    <source>A receiver draws an effect only while its box is in sight: with a box too small it vanishes while it can still be seen.</source>
-   <translation type="unfinished" />
+   <translation>Ein Empfänger zeichnet einen Effekt nur, solange sein Quader in Sicht ist: ist der zu klein, verschwindet er, während man ihn noch sehen könnte.</translation>
   </message>
   <message>
    <source>Set the bounds as the motion says; do it again when speed or life has changed.</source>
-   <translation type="unfinished" />
+   <translation>Setzen Sie die Grenzen, wie die Bewegung sagt; noch einmal, wenn Tempo oder Leben sich geändert haben.</translation>
   </message>
  </context>
 </TS>
