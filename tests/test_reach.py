@@ -43,10 +43,10 @@ def test_german_has_words_for_every_text_and_for_no_other():
 
 
 def test_texts_are_found_whole_by_their_template_or_part_by_part():
-    said = Catalogue({"{0} of {1} frames": "von {1} Bildern {0}", "Undo: {0}": "Zurück: {0}", "Levels": "Tonwerte",
+    said = Catalogue({"{0} of {1} frames": "von {1} Bildern {0}", "Take back: {0}": "Zurück: {0}", "Levels": "Tonwerte",
                       "{0} findings": "{0} Funde", "Sprite": "Sprite!"}).said
     assert said("Levels") == "Tonwerte" and said("  Levels") == "  Tonwerte"
-    assert said("3 of 16 frames") == "von 16 Bildern 3" and said("Undo: Levels") == "Zurück: Tonwerte"
+    assert said("3 of 16 frames") == "von 16 Bildern 3" and said("Take back: Levels") == "Zurück: Tonwerte"
     assert said("Sprite · 2 findings") == "Sprite! · 2 Funde"
     assert said("Sprite · <b class='x'>2 findings</b>") == "Sprite! · <b class='x'>2 Funde</b>"
     assert said("Something else") == "Something else" and said("{braces} 3") == "{braces} 3"

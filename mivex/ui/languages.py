@@ -43,10 +43,17 @@ NAMES = {"en": "English", "de": "Deutsch"}
 """Languages that can be chosen, in their own words."""
 MADE_UP = "mirrored"
 _HOLE = re.compile(r"\{(\d+)\}")
-_PARTS = tuple(re.compile(f"({p})") for p in (r"\n", r" *· *", r" {3,}", r": ", r"; ", r", "))
-_BESIDE = (re.compile(r"([-+\d.,× ]+[%s]?)( .*|%.*)"), re.compile(r"(.*?)( [\d.]+)"))
+_PARTS = tuple(re.compile(f"({p})") for p in (r"\n", r"(?<=[.!?]) +", r" *· *", r" {3,}", r": ", r"; ", r", "))
+_VALUE = r"((?:(?![.!?] [A-Z]).)*?)"
+"""A value does not go beyond its sentence."""
+_BESIDE = (re.compile(r"([-+\d.,×]+)(\D.*)"), re.compile(r"(.*?)( [\d.]+)"))
 """Figures before and behind their unit."""
 _TAGS = re.compile(r"(<[a-z/][^<>]*>)")
+
+
+Template = tuple[str, re.Pattern[str], list[int], str, int]
+FEW = 9
+"""Letters of its own up to which a template says little: ``{0} of {1}``."""
 
 
 class Verbatim(str):
@@ -63,20 +70,23 @@ class Catalogue:
     """
 
     def __init__(self, texts: Mapping[str, str]) -> None:
+        # What is added behind a dot is looked up without it.
+        texts = {k.removeprefix(" · "): v.removeprefix(" · ") for k, v in texts.items()}
         self.exact = {k: v for k, v in texts.items() if not _HOLE.search(k)}
         for mark in ("   (", ": "):
             # Hints end in their key and are names without it; heads stand before what the window adds.
             self.exact |= {k.split(mark)[0]: v.split(mark)[0] for k, v in self.exact.items()
                            if k.split(mark)[0] not in self.exact and (mark != ": " or k.endswith(mark))}
-        rows = []
+        rows: list[Template] = []
         for source, target in texts.items():
             if _HOLE.search(source):
                 pieces = _HOLE.split(source)
                 plain, numbers = pieces[::2], [int(n) for n in pieces[1::2]]
-                pattern = re.compile("(.*?)".join(map(re.escape, plain)), re.DOTALL)
+                pattern = re.compile(_VALUE.join(map(re.escape, plain)), re.DOTALL)
                 rows.append((max(plain, key=len), pattern, numbers, target, sum(map(len, plain))))
-        # Those with most words of their own come first: they leave least to chance.
-        self.templates = sorted(rows, key=lambda r: -r[4])
+        # Those with most words of their own come first: they leave least to chance. Those with few come last of all.
+        rows.sort(key=lambda r: -r[4])
+        self.strong, self.weak = [r for r in rows if r[4] > FEW], [r for r in rows if r[4] <= FEW]
         self.said: Callable[[str], str] = lru_cache(20000)(self._said)
 
     def _said(self, text: str, depth: int = 0) -> str:
@@ -90,20 +100,31 @@ class Catalogue:
             return text
         if _TAGS.search(text):
             return "".join(p if _TAGS.fullmatch(p) else self._said(p, depth + 1) for p in _TAGS.split(text))
-        for longest, pattern, numbers, target, _ in self.templates:
-            if longest in text and (m := pattern.fullmatch(text)) is not None:
-                values = dict(zip(numbers, m.groups(), strict=True))
-                return _HOLE.sub(lambda h, v=values: self._said(v.get(int(h[1]), ""), depth + 1),  # type: ignore[misc]
-                                 target)
+        if (made := self._from(self.strong, text, depth)) is not None:
+            return made
         for pattern in _BESIDE:
-            if (m := pattern.fullmatch(text)) is not None and m[1].strip() and m[2].strip():
-                return "".join(self._said(part, depth + 1) for part in m.groups())
+            if (m := pattern.fullmatch(text)) is not None:
+                made = "".join(self._said(part, depth + 1) for part in m.groups())
+                if made != text:
+                    return made
         for pattern in _PARTS:
-            parts = pattern.split(text)
+            parts = pattern.split(text, maxsplit=1)
             if len(parts) > 1:
-                return "".join(p if k % 2 else self._said(p, depth + 1) for k, p in enumerate(parts))
+                return self._said(parts[0], depth + 1) + parts[1] + self._said(parts[2], depth)
         # Within a sentence a word may begin small.
-        return self.exact.get(text[0].upper() + text[1:], text)
+        found = self.exact.get(text[0].upper() + text[1:])
+        if found is None and text.endswith("."):
+            found = self.exact.get(text[:-1]) and self.exact[text[:-1]] + "."
+        return found or self._from(self.weak, text, depth) or text
+
+    def _from(self, rows: list[Template], text: str, depth: int) -> str | None:
+        """A text by the template that it was made from; by a weak one only with values that are known or figures."""
+        for longest, pattern, numbers, target, own in rows:
+            if longest in text and (m := pattern.fullmatch(text)) is not None:
+                said = {n: self._said(v, depth + 1) for n, v in zip(numbers, m.groups(), strict=True)}
+                if own > FEW or all(said[n] != v or re.search(r"\d", v) for n, v in zip(numbers, m.groups(), strict=True)):
+                    return _HOLE.sub(lambda h, v=said: v.get(int(h[1]), ""), target)  # type: ignore[misc]
+        return None
 
 
 def sources() -> list[str]:

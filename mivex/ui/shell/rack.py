@@ -81,7 +81,7 @@ class Card(QFrame):
         self.name.setText(Verbatim(metrics.elidedText(Verbatim(o.name), Qt.TextElideMode.ElideRight, 190)))  # two lines
         self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
         tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
-            "" if not findings else f"{findings} finding{'' if findings == 1 else 's'}")
+            "" if not findings else "1 finding" if findings == 1 else f"{findings} findings")
         accent = f" · <span style='color:{theme.FINDING}'>{tail}</span>" if tail else ""
         base = followed_by(self.session.doc, o)
         wide = 34 if tail else 96

@@ -9718,8 +9718,12 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Zeigen</translation>
   </message>
   <message>
-   <source>{0} finding{1}</source>
-   <translation>{0} Befund(e)</translation>
+   <source>1 finding</source>
+   <translation>1 Befund</translation>
+  </message>
+  <message>
+   <source>{0} findings</source>
+   <translation>{0} Befunde</translation>
   </message>
   <message>
    <source>Mivex projects (*.mivex)</source>
@@ -9940,10 +9944,6 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
   <message>
    <source>{0}   (Alt+{1})</source>
    <translation>{0}   (Alt+{1})</translation>
-  </message>
-  <message>
-   <source>{0} findings</source>
-   <translation>{0} Befunde</translation>
   </message>
   <message>
    <source>What is wrong, how much, and its repair   (Shift+F1)</source>
