@@ -122,7 +122,7 @@ def found_in(path: Path) -> Iterator[str]:
 SMALL = ("birth", "death", "changed", "untouched", "touched", "yes", "no", "colour", "data", "dark", "bright", "light",
          "to", "seed", "hidden", "drawn", "nothing", "up", "down", "across", "straight", "Full speed", "Half", "A quarter",
          "A tenth", "frame", "size", "opacity", "speed", "spin", "material", "effect", "sorted", "blends", "mask", "number",
-         "factors", "a fragment", "lit", "written", "tested")
+         "factors", "group {0}", "a fragment", "lit", "written", "tested")
 """Single words that the window puts together itself."""
 
 

@@ -146,6 +146,7 @@ class FlowPicture(QWidget):
             words += f" · green {plan.green}"
         if not plan.always:
             words += " · if varied"
+        words = p.fontMetrics().elidedText(words, Qt.TextElideMode.ElideRight, RIGHT - 12)
         p.drawText(head.adjusted(8, 20, -4, 0), Qt.AlignmentFlag.AlignTop, words)
         for lane in plan.lanes:
             box, feed = boxes[Spot(k, lane)], plan.channels[lane]

@@ -152,6 +152,10 @@
    <translation>Faktoren</translation>
   </message>
   <message>
+   <source>group {0}</source>
+   <translation>Gruppe {0}</translation>
+  </message>
+  <message>
    <source>a fragment</source>
    <translation>je Fragment</translation>
   </message>
@@ -7945,7 +7949,7 @@ Wählen Sie eins an der Station Quelle.</translation>
   </message>
   <message>
    <source> · if varied</source>
-   <translation> · falls veränderlich</translation>
+   <translation> · falls nötig</translation>
   </message>
   <message>
    <source>Name …</source>
