@@ -309,6 +309,11 @@ def main() -> None:
 
 def run() -> int:
     """Do what the arguments ask for; returns the exit code."""
+    if len(sys.argv) > 2 and sys.stderr.isatty() and not {"--help", "demo", "open"} & set(sys.argv):
+        from mivex.core.warm import needed
+
+        if needed():
+            print("mivex: kernels are compiled when they are first needed; this once it takes longer.", file=sys.stderr)
     try:
         code = app(standalone_mode=False)
         return code if isinstance(code, int) else 0

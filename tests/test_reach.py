@@ -5,11 +5,17 @@ import os
 import re
 import subprocess
 import sys
+import time
 from pathlib import Path
 
 import pytest
+from PySide6.QtCore import QTimer
 
+from mivex.core import warm
+from mivex.core.base.errors import Stopped
 from mivex.ui.languages import Catalogue, Verbatim, catalogue
+from mivex.ui.shell.app import application
+from mivex.ui.shell.first_start import FirstStart
 from tools import texts
 
 
@@ -53,3 +59,28 @@ def test_texts_are_found_whole_by_their_template_or_part_by_part():
     assert catalogue("en") is None and catalogue("no such") is None
     mirrored = catalogue("mirrored").said("Levels")
     assert mirrored.startswith("\u202e") and len(mirrored) > len("Levels") and type(Verbatim("Levels")) is not str
+
+
+def test_the_first_start_compiles_with_progress_or_starts_at_once(monkeypatch):
+    application()
+    told = []
+
+    def compiled(tell, stop):
+        for share in (0.5, 1.0):
+            tell(share, "the stage")
+
+    def endless(tell, stop):
+        tell(0.25, "the stage")
+        while not stop():
+            time.sleep(0.01)
+        told.append("stopped")
+        raise Stopped
+
+    monkeypatch.setattr(warm, "clear_stale", lambda: True)
+    monkeypatch.setattr(warm, "warm", compiled)
+    dialog = FirstStart()
+    assert dialog.exec() and dialog.bar.value() == 100
+    monkeypatch.setattr(warm, "warm", endless)
+    dialog = FirstStart()
+    QTimer.singleShot(300, dialog.skip.click)
+    assert dialog.exec() and dialog.bar.value() == 25 and told == ["stopped"]

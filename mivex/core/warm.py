@@ -1,15 +1,22 @@
 """Compile every kernel once and draw the dock, so that no later start waits for it.
 
-Run as ``python -m mivex.core.warm``; ``make`` does so when it sets up. Two processes share the work; what the
-first window needs is done first. A change in a file without kernels compiles nothing anew.
+Run as ``python -m mivex.core.warm``; ``make`` does so when it sets up, and the first window where nobody did. Two
+processes share the work; what the first window needs is done first. A change in a file without kernels compiles nothing
+anew.
 """
 
 import hashlib
+import os
+import selectors
 import subprocess
 import sys
 import time
 from collections.abc import Callable
 from pathlib import Path
+
+from platformdirs import user_cache_path
+
+from mivex.core.base.errors import MivexError, Stopped
 
 CORE = Path(__file__).parent
 
@@ -27,6 +34,22 @@ def sources_mark() -> str:
     return h.hexdigest()
 
 
+def _stamp() -> Path:
+    """Where it is noted what was compiled: beside the kernels, or with the user's own where those belong to others."""
+    folder = CORE / "__pycache__"
+    if os.access(folder if folder.is_dir() else CORE, os.W_OK):
+        return folder / "kernels.stamp"
+    return user_cache_path("mivex") / "kernels.stamp"
+
+
+def needed() -> bool:
+    """Whether the kernels have to be compiled."""
+    try:
+        return _stamp().read_text() != sources_mark()
+    except OSError:
+        return True
+
+
 def clear_stale() -> bool:
     """Drop compiled kernels if one of them changed; Numba does not notice a change in a function it calls.
 
@@ -35,20 +58,20 @@ def clear_stale() -> bool:
     bool
         The kernels have to be compiled.
     """
-    stamp = CORE / "__pycache__" / "kernels.stamp"
-    mark = sources_mark()
-    if stamp.is_file() and stamp.read_text() == mark:
+    if not needed():
         return False
-    for path in CORE.rglob("__pycache__/*.nb[ic]"):
-        path.unlink(missing_ok=True)
+    stamp = _stamp()
+    if stamp.is_relative_to(CORE):
+        for path in CORE.rglob("__pycache__/*.nb[ic]"):
+            path.unlink(missing_ok=True)
     stamp.unlink(missing_ok=True)
     return True
 
 
 def mark_ready() -> None:
     """Note that everything is compiled for the sources as they are."""
-    stamp = CORE / "__pycache__" / "kernels.stamp"
-    stamp.parent.mkdir(exist_ok=True)
+    stamp = _stamp()
+    stamp.parent.mkdir(parents=True, exist_ok=True)
     stamp.write_text(sources_mark())
 
 
@@ -157,25 +180,70 @@ SHARES = (("the stage", "motion", "layers"), ("proofs", "figures", "every step")
 
 
 def run_share(index: int) -> None:
-    """Run one share's kernels once on something small; done in a process of its own."""
+    """Run one share's kernels once on something small, saying what is done; in a process of its own."""
     jobs = dict(_jobs())
     for name in SHARES[index]:
         jobs[name]()
+        print(name, flush=True)
 
 
-def warm() -> None:
-    """Compile everything, in as many processes as there are shares; raises RuntimeError where one fails."""
-    begun = time.perf_counter()
-    print("Compiling kernels …", end="\r" if sys.stdout.isatty() else "\n", flush=True)
-    running = [subprocess.Popen([sys.executable, "-m", "mivex.core.warm", str(i)]) for i in range(len(SHARES))]
-    if any([p.wait() for p in running]):
-        raise RuntimeError("a kernel could not be compiled; see the lines above")
+def warm(tell: Callable[[float, str], None] = lambda _share, _words: None,
+         stop: Callable[[], bool] = lambda: False) -> None:
+    """Compile everything, in as many processes as there are shares.
+
+    Parameters
+    ----------
+    tell : callable
+        Told the share that is done, and what was done last.
+    stop : callable
+        Asked now and then; true raises Stopped.
+
+    Raises
+    ------
+    MivexError
+        A kernel could not be compiled.
+    """
+    total, done = sum(map(len, SHARES)), 0
+    running = [subprocess.Popen([sys.executable, "-m", "mivex.core.warm", str(i)], stdout=subprocess.PIPE, text=True)
+               for i in range(len(SHARES))]
+    try:
+        with selectors.DefaultSelector() as waiting:
+            for p in running:
+                assert p.stdout is not None
+                waiting.register(p.stdout, selectors.EVENT_READ)
+            while waiting.get_map():
+                if stop():
+                    raise Stopped
+                for key, _ in waiting.select(0.2):
+                    line = key.fileobj.readline()  # type: ignore[union-attr]
+                    if not line:
+                        waiting.unregister(key.fileobj)
+                    elif (name := str(line).strip()) in sum(SHARES, ()):
+                        done += 1
+                        tell(done / total, name)
+        if any([p.wait() for p in running]):
+            raise MivexError("A kernel could not be compiled; what it is needed for will say so.")
+    finally:
+        for p in running:
+            p.kill()
+            p.wait()
     mark_ready()
+
+
+def main() -> None:
+    """Compile what is not compiled, and say so."""
+    if not clear_stale():
+        return
+    begun = time.perf_counter()
+    end = "\r" if sys.stdout.isatty() else "\n"
+    print("Compiling kernels …", end=end, flush=True)
+    warm(lambda share, name: print(f"Compiling kernels … {share:.0%}{'':<20}", end=end, flush=True)
+         if sys.stdout.isatty() else None)
     print(f"Kernels are ready ({time.perf_counter() - begun:.0f} s).{'':<30}", flush=True)
 
 
 if __name__ == "__main__":
     if len(sys.argv) > 1:
         run_share(int(sys.argv[1]))
-    elif clear_stale():
-        warm()
+    else:
+        main()

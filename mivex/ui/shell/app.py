@@ -9,6 +9,7 @@ from PySide6.QtGui import QIcon
 from PySide6.QtWidgets import QApplication
 
 from mivex.core.desktop import ASSETS
+from mivex.core.warm import needed
 from mivex.ui import languages, theme
 from mivex.ui.shell.window import Window
 
@@ -47,6 +48,10 @@ def settle(window: Window, seconds: float = 30.0) -> bool:
 def run(project: str | None = None, *, demo: bool = False) -> int:
     """Open the window and stay until it is closed; returns the exit code."""
     app = application()
+    if needed():
+        from mivex.ui.shell.first_start import FirstStart
+
+        FirstStart().exec()
     window = Window()
     window.recall()
     window.show()

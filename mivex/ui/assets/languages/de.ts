@@ -9444,6 +9444,34 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Früheren Stand öffnen</translation>
   </message>
   <message>
+   <source>Mivex</source>
+   <translation>Mivex</translation>
+  </message>
+  <message>
+   <source>Progress</source>
+   <translation>Fortschritt</translation>
+  </message>
+  <message>
+   <source>Start at once</source>
+   <translation>Sofort starten</translation>
+  </message>
+  <message>
+   <source>What is missing is compiled when it is first needed: the first pictures come late</source>
+   <translation>Was fehlt, wird übersetzt, wenn es gebraucht wird: die ersten Bilder kommen spät</translation>
+  </message>
+  <message>
+   <source>first start</source>
+   <translation>first start</translation>
+  </message>
+  <message>
+   <source>Getting ready, this once</source>
+   <translation>Wird vorbereitet, nur dieses eine Mal</translation>
+  </message>
+  <message>
+   <source>What draws and measures is compiled for this machine. That takes about a minute; later starts have it at hand.</source>
+   <translation>Was zeichnet und misst, wird für diesen Rechner übersetzt. Das dauert etwa eine Minute; spätere Starts haben es zur Hand.</translation>
+  </message>
+  <message>
    <source>Click on the flat proof to take the stored colour there.</source>
    <translation>Klicken Sie auf die Flachprobe, um die dort gespeicherte Farbe zu nehmen.</translation>
   </message>
