@@ -26,6 +26,8 @@ from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.places import MeshPlace
 from mivex.core.stage.placing import with_uvs
 
+AT_HAND = 4096 * 4096
+"""Texels up to which the mip chain of the texture before its recipe is held ready."""
 INPUTS = 12
 """Steps' inputs that are kept."""
 Stop = Callable[[], bool]
@@ -260,7 +262,10 @@ class Results:
                 time.sleep(0.012)
         full = shop.texture(o, doc, stop=stop, tell=lambda step: tell(f"“{o.name}”: {step}"))
         before = shop.texture(o, bare=True, stop=stop)
-        _ = before.mips
+        if before.values is full.values and before.traits == full.traits:
+            before = full
+        elif before.width * before.height <= AT_HAND:
+            _ = before.mips  # of larger ones when before and after is looked at
         _ready(full)
         report(replace(known, full=True, texture=full, before=before))
 

@@ -135,16 +135,29 @@ class Seam:
         return self.across / max(self.inside, 0.25)
 
 
+BLOCK = 256
+"""Rows that are measured at a time."""
+
+
 def seams(texture: Texture) -> tuple[Seam, Seam]:
     """Measure both pairs of sides."""
     v = texture.values
-    shown = np.concatenate([v[..., :3] * v[..., 3:], v[..., 3:]], axis=2) * 255
-    rows = []
-    for sides, axis in (("left and right", 1), ("top and bottom", 0)):
-        first, last = np.take(shown, 0, axis), np.take(shown, -1, axis)
-        inner = float(np.abs(np.diff(shown, axis=axis)).mean()) if shown.shape[axis] > 1 else 0.0
-        rows.append(Seam(sides, float(np.abs(first - last).mean()), inner))
-    return rows[0], rows[1]
+    h, w = v.shape[:2]
+
+    def shown(part: Floats) -> Floats:
+        made = part * np.float32(255)
+        made[..., :3] *= part[..., 3:]
+        return made
+
+    across = down = 0.0
+    # Block by block, each with the row that follows: a large picture would take several times its memory.
+    for top in range(0, h, BLOCK):
+        part = shown(v[top:top + BLOCK + 1])
+        across += float(np.abs(np.diff(part[:BLOCK], axis=1)).sum(dtype=np.float64))
+        down += float(np.abs(np.diff(part, axis=0)).sum(dtype=np.float64))
+    sides, ends = shown(v[:, [0, -1]]), shown(v[[0, -1]])
+    return (Seam("left and right", float(np.abs(sides[:, 0] - sides[:, 1]).mean()), across / max(4 * h * (w - 1), 1)),
+            Seam("top and bottom", float(np.abs(ends[0] - ends[1]).mean()), down / max(4 * w * (h - 1), 1)))
 
 
 STEPS = (

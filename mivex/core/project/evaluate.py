@@ -3,6 +3,7 @@
 import contextlib
 import hashlib
 import json
+import os
 from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
@@ -38,6 +39,11 @@ HOLDS_LEVELS = ("tif", "ktx2")
 """Delivery formats that hold mip levels of their own."""
 
 
+def kept_bytes() -> int:
+    """Bytes that are kept for looking to and fro on this machine."""
+    return min(max(os.sysconf("SC_PHYS_PAGES") * os.sysconf("SC_PAGE_SIZE") // 4, 3 << 30), 8 << 30)
+
+
 class Workshop:
     """Loads pictures and runs recipes for one project folder.
 
@@ -45,13 +51,13 @@ class Workshop:
     ----------
     folder : str or Path
         What relative picture paths are relative to.
-    limit : int
-        Bytes of pictures, intermediate results and textures to keep.
+    limit : int, optional
+        Bytes of pictures, intermediate results and textures to keep; none: a quarter of the machine's, from 3 to 8 GB.
     """
 
-    def __init__(self, folder: str | Path = ".", limit: int = 3 << 30) -> None:
+    def __init__(self, folder: str | Path = ".", limit: int | None = None) -> None:
         self.folder = str(folder)
-        self.graph = Graph(limit)
+        self.graph = Graph(kept_bytes() if limit is None else limit)
         self.bakes: Path | None = None
         """Where masks from meshes are kept; None: nowhere but in memory."""
 
@@ -206,8 +212,8 @@ class Workshop:
                   stop: Callable[[], bool], tell: Callable[[str], None]) -> Texture:
         whole = Node(hashed(node.key, str(bits), f"{levels}{weighed}", relief.model_dump_json(), "texture"),
                      lambda worked: _finished(worked, picture, bits, (levels, weighed), whole.key, relief), (node,),
-                     # Its mip chain and linear texels will join it: count them in.
-                     size=lambda made: int(made.values.nbytes) * 4 * (1 + len({id(c) for c in made.channels.values()})),
+                     # Its mip chain, with its linear texels, will join it: count it in.
+                     size=lambda made: int(made.values.nbytes * 2.4) * (1 + len({id(c) for c in made.channels.values()})),
                      slot=slot and f"{slot} texture {bits} {levels}")
         done: Texture = self.graph.value(whole, stop, tell)
         return done
