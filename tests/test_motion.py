@@ -21,18 +21,22 @@ from mivex.core.motion.kernels.chance import philox
 from mivex.core.motion.model import Air, Birth, Burst, Dials, Effect, Emission, Emitter, Facing, Lamp, Life, whole
 from mivex.core.motion.simulate import EARTH, Flow, gone_at
 from mivex.core.motion.solids import solids_of
+from mivex.core.motion.starters import STARTERS
 from mivex.core.picture.animated import read_frames
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.playing import lamp_at
+from mivex.core.project import edits, effect_edits
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.project.file import dumps, loads
+from mivex.core.project.file import dumps, loads, write_project
+from mivex.core.report import report_on
 from mivex.core.scene import StagePainter, render, world_of
 from mivex.core.sheet.model import Grid, Sheet
 from mivex.core.stage.camera import CAMERAS, Camera, View
 from mivex.core.stage.forms import box
 from mivex.core.stage.places import Around
+from mivex.demo import PROJECT
 
 
 def effect(emission=None, birth=None, life=None, facing=None, **more):
@@ -436,3 +440,11 @@ def test_motion_on_the_command_line(tmp_path):
     path.write_text(dumps(gone))
     assert mivex_run("simulate", str(path), "Plume", "--time", "1").returncode == 0
     assert mivex_run("render", str(path), str(tmp_path / "g.png"), "--size", "32x20", "--time", "1").returncode == 0
+
+
+@pytest.mark.parametrize("key", STARTERS)
+def test_a_beginning_has_no_fault_of_its_own(tmp_path, key):
+    doc, puff = edits.add_overlay(Document(), "Puff", "sprite", str(PROJECT.parent / "silt_puff.png"))
+    doc, _ = effect_edits.begun(doc, key, puff, (0.2, STARTERS[key].height, 1.0))
+    write_project(tmp_path / "begun.mivex", doc)
+    assert not report_on(str(tmp_path / "begun.mivex")).findings

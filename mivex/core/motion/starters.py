@@ -18,12 +18,15 @@ class Starter:
     parts : callable
         ``parts(overlay)`` gives its emitters, which show an overlay.
     lamp : Lamp
+    height : float
+        Metres above the floor at which it begins well.
     """
 
     title: str
     what: str
     parts: Callable[[str], tuple[Emitter, ...]]
     lamp: Lamp = field(default_factory=Lamp)
+    height: float = 0.3
 
 
 def _curve(*points: tuple[float, float], smooth: bool = True) -> Curve:
@@ -40,11 +43,11 @@ def _plume(overlay: str) -> tuple[Emitter, ...]:
         Emitter(
             name="Plume",
             overlay=overlay,
-            emission=Emission(rate=14, duration=3, form="disc", size=(0.12, 0.1, 0.1), cone=14, warm=True),
+            emission=Emission(rate=6, duration=3, form="disc", size=(0.25, 0.1, 0.1), cone=14, warm=True),
             birth=Birth(
-                life=(2.6, 3.8), width=(0.28, 0.42), speed=(0.35, 0.55), turn=_TURNED, spin=(-25, 25), opacity=(0.55, 0.8)
+                life=(2.0, 2.8), width=(0.26, 0.4), speed=(0.7, 1.0), turn=_TURNED, spin=(-25, 25), opacity=(0.55, 0.8)
             ),
-            life=Life(size=_curve((0.0, 0.5), (1.0, 2.2)), opacity=_FADE, drag=0.35, drift=0.08, drift_scale=1.4, wind=0.6),
+            life=Life(size=_curve((0.0, 0.5), (1.0, 1.8)), opacity=_FADE, drag=0.1, drift=0.08, drift_scale=1.4, wind=0.6),
         ),
     )
 
@@ -188,11 +191,11 @@ def _flash(overlay: str) -> tuple[Emitter, ...]:
 
 STARTERS: dict[str, Starter] = {
     "plume": Starter("Steady plume", "Smoke, steam, silt: rises, swells, turns with the wind.", _plume),
-    "burst": Starter("One burst", "A puff that goes out all round and is gone.", _burst),
-    "sparks": Starter("Sparks", "Thrown out, they fall, bounce and cool.", _sparks),
-    "motes": Starter("Drifting motes", "Dust or plankton that hangs in the light.", _motes),
+    "burst": Starter("One burst", "A puff that goes out all round and is gone.", _burst, height=0.9),
+    "sparks": Starter("Sparks", "Thrown out, they fall, bounce and cool.", _sparks, height=0.6),
+    "motes": Starter("Drifting motes", "Dust or plankton that hangs in the light.", _motes, height=1.2),
     "bubbles": Starter("Rising bubbles", "Another frame each, upright, wandering upwards.", _bubbles),
-    "drips": Starter("Drips", "Drops that fall from an edge and end on the floor.", _drips),
+    "drips": Starter("Drips", "Drops that fall from an edge and end on the floor.", _drips, height=1.3),
     "flame": Starter(
         "Flickering flame",
         "Stands on its nozzle and lights what is round it.",

@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtCore import QEvent
+from PySide6.QtCore import QEvent, QSettings
 from PySide6.QtGui import QCloseEvent
 from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 
@@ -170,7 +170,12 @@ class ProjectActions(QMainWindow):
         """Open the demo project."""
         from mivex.demo import PROJECT
 
-        self.open(str(PROJECT))
+        self.open(str(PROJECT), then=self.greet)
+
+    def greet(self) -> None:
+        """Say that there is a tour, to those who have not taken it."""
+        if not QSettings("mivex", "mivex").contains("tour"):
+            self.tell("New here? “A short tour of the demo” in the menu Help goes round in ten stops   (Shift+F6).")
 
     def fill_recent(self, menu: QMenu) -> None:
         """List the projects opened lately in the menu."""

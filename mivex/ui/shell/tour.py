@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from PySide6.QtCore import QEvent, QObject, QPoint, QRect, Qt, QTimer, Signal
+from PySide6.QtCore import QEvent, QObject, QPoint, QRect, QSettings, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QKeySequence, QPainter, QPaintEvent, QPen, QShortcut
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
@@ -227,6 +227,7 @@ class Tour(QFrame):
 
     def end(self) -> None:
         """Leave the tour; the window stays as it is."""
+        QSettings("mivex", "mivex").setValue("tour", "taken")
         self.window_.removeEventFilter(self)
         self.window_.desk.play(False)
         self.window_.stage.see_as("colour")

@@ -2,9 +2,8 @@
 
 from typing import Any
 
-import numpy as np
-
 from mivex.core.motion.curves import Curve, Ramp
+from mivex.core.motion.starters import STARTERS
 from mivex.core.playing import Flows
 from mivex.core.project import edits, effect_edits
 from mivex.core.scene import world_of
@@ -17,8 +16,8 @@ def begin(c: Page, overlay_id: str, key: str) -> None:
     made: list[str] = []
 
     def edit(d: Any) -> Any:
-        at = tuple(round(float(v), 3) for v in np.array([-0.5 + 0.35 * (len(d.effects) % 5), 0.3, 1.0]))
-        d, name = effect_edits.begun(d, key, overlay_id, at)  # type: ignore[arg-type]
+        at = (round(-0.5 + 0.35 * (len(d.effects) % 5), 3), STARTERS[key].height, 1.0)
+        d, name = effect_edits.begun(d, key, overlay_id, at)
         made.append(name)
         return d
 

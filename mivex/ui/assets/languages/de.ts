@@ -9834,6 +9834,10 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>„{0}“ ist auch in einem anderen Fenster von Mivex offen; wer als zweiter sichert, wird erst gefragt.</translation>
   </message>
   <message>
+   <source>New here? “A short tour of the demo” in the menu Help goes round in ten stops   (Shift+F6).</source>
+   <translation>Neu hier? „Kurzer Rundgang durch die Demo“ im Menü Hilfe zeigt alles in zehn Halten   (Shift+F6).</translation>
+  </message>
+  <message>
    <source>This project has not been saved yet.</source>
    <translation>Dieses Projekt wurde noch nie gesichert.</translation>
   </message>
