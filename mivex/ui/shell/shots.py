@@ -56,12 +56,6 @@ def write_shots(folder: Path) -> Iterator[Path]:
     window.flat.compare.setChecked(False)
     window.tray.list.setCurrentRow(_finding(window, "matte"))
     settle(window)
-    window.tray.mend()
-    window.flat.compare.setChecked(True)
-    yield _grab(window, folder, "03-matte-removed")
-    window.flat.compare.setChecked(False)
-    while s.undo_label:
-        s.undo()
     window.flat.set_layout("far")
     window.arrange("flat")
     yield _grab(window, folder, "05-far-sizes")
@@ -136,7 +130,7 @@ def _layers(window: Window, folder: Path) -> Iterator[Path]:
 
 
 def _order(window: Window, folder: Path) -> Iterator[Path]:
-    """A pixel's ledger, the order map with the adviser, the seven blends."""
+    """A pixel's ledger, the order map with the adviser, overdraw, the seven blends."""
     s, stage = window.session, window.stage.canvas
     window.arrange("stage")
     s.choose("plume")
@@ -153,7 +147,10 @@ def _order(window: Window, folder: Path) -> Iterator[Path]:
     window.tray.show_page("order")
     window.tray.order.ask()
     yield _grab(window, folder, "20-order-map-and-adviser")
+    window.stage.see_as("overdraw")
     window.tray.show_page("findings")
+    stage.look(s.doc.cameras[0])
+    yield _grab(window, folder, "21-overdraw")
     window.stage.see_as("colour")
     stage.look(Camera(name="Near", target=(1.9, 1.5, 0.2), yaw=14.0, pitch=9.0, distance=3.0))
     settle(window)
