@@ -51,6 +51,7 @@ def main() -> None:
     from mivex.core.scene import world_of
 
     world, scrubs = world_of(doc, stage.meshes), []
+    Flows().draws(doc, stage.textures, View(doc.cameras[0], 1280, 800, 1.0), world)
     for t in few:
         flows = Flows()
         begun = time.perf_counter()

@@ -306,27 +306,31 @@ class StagePainter:
     def __init__(self) -> None:
         self.scene, self.painter, self.rough = Scene(), Painter(), Painter()
         self._pixel = 150e-9
-        self._played = 0.0
+        self._played = [0.0, 0.0]
+        """Seconds that a picture takes while the clock runs, sharp and at half its size."""
 
     def paint(self, doc: Document, textures: Mapping[str, Texture], view: View, *,
               meshes: Mapping[str, Mesh] | None = None, moving: bool = False, playing: bool = False) -> NDArray[np.uint8]:
         """Display codes (height, width, 3).
 
         ``moving``: soon enough rather than sharp. ``playing``: sharp as long as that is quick enough for a moving
-        picture; else at half the size.
+        picture; else at half the size, or at a third.
         """
         draws = self.scene.draws(doc, textures, view, meshes)
         if playing and not moving:
             begun = time.perf_counter()
-            if self._played > SMOOTH:
-                half = View(view.camera, max(1, view.width // 2), max(1, view.height // 2), view.time)
-                codes = self.rough.paint(draws, half, doc.lighting)
-                # Now and then it is tried again whether it has become quicker.
-                self._played *= 0.985
-                return np.asarray(cv2.resize(codes, (view.width, view.height), interpolation=cv2.INTER_LINEAR))
-            codes = self.painter.paint(draws, view, doc.lighting)
-            took = time.perf_counter() - begun
-            self._played = took if self._played == 0 else 0.7 * self._played + 0.3 * took
+            size = next((k for k, took in enumerate(self._played) if took <= SMOOTH), len(self._played))
+            # Now and then it is tried again whether a larger one has become quick enough.
+            self._played[:size] = [took * 0.985 for took in self._played[:size]]
+            if size == 0:
+                codes = self.painter.paint(draws, view, doc.lighting)
+            else:
+                part = View(view.camera, max(1, view.width // (size + 1)), max(1, view.height // (size + 1)), view.time)
+                codes = np.asarray(cv2.resize(self.rough.paint(draws, part, doc.lighting), (view.width, view.height),
+                                              interpolation=cv2.INTER_LINEAR))
+            if size < len(self._played):
+                took = time.perf_counter() - begun
+                self._played[size] = took if self._played[size] == 0 else 0.7 * self._played[size] + 0.3 * took
             return codes
         if not moving:
             begun = time.perf_counter()

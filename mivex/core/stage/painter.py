@@ -213,30 +213,29 @@ def apart(boxes: list[Box]) -> list[Box]:
     above the other are one where that costs little more.
     """
     cuts = sorted({y for b in boxes for y in b[:2]})
-    rows: list[Box] = []
+    done: list[Box] = []
+    above: list[Box] = []
     for top, low in pairwise(cuts):
-        spans = sorted((b[2], b[3]) for b in boxes if b[0] <= top and b[1] >= low)
         joined: list[list[int]] = []
-        for left, right in spans:
+        for left, right in sorted((b[2], b[3]) for b in boxes if b[0] <= top and b[1] >= low):
             if joined and left <= joined[-1][1] + 8:
                 joined[-1][1] = max(joined[-1][1], right)
             else:
                 joined.append([left, right])
-        rows += [(top, low, left, right) for left, right in joined]
-    i = 0
-    while i < len(rows):
-        a = rows[i]
-        for j in range(i + 1, len(rows)):
-            b = rows[j]
-            both = (min(a[0], b[0]), max(a[1], b[1]), min(a[2], b[2]), max(a[3], b[3]))
-            free = all(_both(both, r) is None for k, r in enumerate(rows) if k not in (i, j))
-            if free and _area(both) <= WASTE * (_area(a) + _area(b)):
-                rows[i] = both
-                rows.pop(j)
-                i = -1
-                break
-        i += 1
-    return rows
+        rows = [(top, low, left, right) for left, right in joined]
+        for k, row in enumerate(rows):
+            touching = [o for o in above if o[1] == top and o[2] < row[3] and row[2] < o[3]]
+            if len(touching) != 1:
+                continue
+            o = touching[0]
+            both = (o[0], low, min(o[2], row[2]), max(o[3], row[3]))
+            if _area(both) <= WASTE * (_area(o) + _area(row)) and all(
+                    _both(both, r) is None for r in (*done, *above, *rows) if r is not o and r is not row):
+                above.remove(o)
+                rows[k] = both
+        done += above
+        above = rows
+    return done + above
 
 
 def _shaded(draw: Draw, draws: list[Draw], lighting: Lighting, view: View) -> Box | None:
