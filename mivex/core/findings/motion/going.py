@@ -14,6 +14,8 @@ from mivex.core.stage.camera import View
 
 CONTACT = 0.12
 """Share of the particles that may cut into something solid."""
+DEEP = 0.02
+"""Metres up to which the line is too short to be seen: sparks that bounce, drops that end."""
 COARSE = 2.5
 """Pixels to a texel, on a screen of 1280 by 800, from which a sprite looks blurred."""
 CROWDED = 0.1
@@ -78,7 +80,7 @@ def _contact(s: MotionSubject) -> list[Finding]:
         if m.contact.distance > 0 or not BLENDS[m.blend].see_through or not m.depth_test or s.hard(o):
             continue
         share, deep = _crossing(s.particles(effect, p), s)
-        if share <= CONTACT:
+        if share <= CONTACT or deep < DEEP:
             continue
         wide = float(np.mean(p.birth.width))
         fade = m.contact.model_copy(update={"distance": round(max(0.05, wide / 2), 3)})
