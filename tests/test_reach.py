@@ -82,5 +82,7 @@ def test_the_first_start_compiles_with_progress_or_starts_at_once(monkeypatch):
     assert dialog.exec() and dialog.bar.value() == 100
     monkeypatch.setattr(warm, "warm", endless)
     dialog = FirstStart()
-    QTimer.singleShot(300, dialog.skip.click)
+    watch = QTimer(dialog, interval=20)
+    watch.timeout.connect(lambda: dialog.skip.click() if dialog.bar.value() == 25 else None)
+    watch.start()
     assert dialog.exec() and dialog.bar.value() == 25 and told == ["stopped"]
