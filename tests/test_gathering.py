@@ -136,6 +136,7 @@ def test_work_is_stopped_inside_a_step():
 
     def kernel(a, b):
         begun.set()
+        asked.wait(5)
         time.sleep(0.02)
         done.append((a, b))
 
@@ -154,7 +155,7 @@ def test_work_is_stopped_inside_a_step():
     begun.wait()
     asked.set()
     thread.join(5)
-    assert caught and 0 < len(done) < bands.WORKERS * 8
+    assert caught and 0 < len(done) <= bands.WORKERS
     # Nothing is still being written to when it has ended.
     count = len(done)
     time.sleep(0.08)
