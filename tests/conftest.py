@@ -8,6 +8,8 @@ import numpy as np
 import pytest
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
+# Whatever this machine's own language and size are.
+os.environ.update(MIVEX_LANGUAGE="en", QT_SCALE_FACTOR="1")
 _HERE = Path(__file__).parent
 sys.path.insert(0, str(_HERE))
 
