@@ -3,6 +3,7 @@
 import io
 import json
 import os
+import re
 import struct
 
 import cv2
@@ -409,6 +410,9 @@ def test_motion_files_follow_their_schema_and_the_command_line_tells_all(made):
         assert result.returncode == 2 and said in result.stderr and len(result.stderr.splitlines()) == 1, args
 
 
+ODD = (b"-1", b"0", b"1e308", b"1e999", b"NaN", b"null", b'"x"', b"[]", b"{}", b"123456789012345678901234567890", b"true")
+
+
 def test_a_damaged_delivery_is_one_sentence(made, rng):
     folder, o, shop = made
     doc = Document(overlays=(panel(o, delivery=Delivery(recipe="scene", format="ktx2")),), effects=(
@@ -423,6 +427,11 @@ def test_a_damaged_delivery_is_one_sentence(made, rng):
                 bad[at] = rng.integers(0, 256)
             if rng.random() < 0.3:
                 bad = bad[:int(rng.integers(0, len(bad)))]
+            if path.suffix == ".json" and rng.random() < 0.5:
+                # A number that is none, or is out of all bounds.
+                numbers = list(re.finditer(rb"-?\d+(\.\d+)?", good))
+                m = numbers[int(rng.integers(0, len(numbers)))]
+                bad = good[:m.start()] + ODD[int(rng.integers(0, len(ODD)))] + good[m.end():]
             path.write_bytes(bytes(bad))
             try:
                 r = load(folder / "out")

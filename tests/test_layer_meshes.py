@@ -7,8 +7,7 @@ import pytest
 import trimesh
 from stacks import stacked, surface
 
-from mivex.core.base.errors import Stopped
-from mivex.core.layers.views import channel_picture
+from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.prepare import STEPS
 from mivex.core.project import edits
 from mivex.core.project.evaluate import Workshop
@@ -16,7 +15,7 @@ from mivex.core.project.layering import Ask
 from mivex.core.stage.baking import Probe, curvature, geometry_mask
 from mivex.core.stage.mesh import Mesh, joined, quad, sheet
 from mivex.core.stage.places import MeshPlace
-from mivex.core.stage.regions import grown, islands, picked, region_mask
+from mivex.core.stage.regions import faces_of, faces_text, grown, islands, picked, region_mask
 
 
 def corner(height=0.5):
@@ -150,3 +149,11 @@ def test_normals_follow_a_slope_whatever_the_size():
     for side in (64, 256):
         n = channel_picture(surface(doc, side=side), "normal", doc.overlays[0].layers.relief)[side // 2, side // 2] * 2 - 1
         assert np.allclose(n, np.array([-0.4, 0, 1]) / math.hypot(0.4, 1), atol=2e-3)
+
+
+def test_faces_as_text_and_back_leave_out_what_is_not_there():
+    assert faces_of("0-2, 5,4-5", 6).tolist() == [0, 1, 2, 4, 5] and faces_text(faces_of("5,0-2,4", 6)) == "0-2,4-5"
+    assert faces_of("3-123456789012345678901234567890", 5).tolist() == [3, 4]
+    assert faces_of("123456789012345678901234567890-7,1", 5).tolist() == [1]
+    with pytest.raises(MivexError, match="no range of faces"):
+        faces_of("1-x", 5)

@@ -149,7 +149,10 @@ def test_curves_and_ramps_against_scipy_and_by_hand():
     assert step.at(0.49) == 1 and step.at(0.51) == 0
     half = Ramp(stops=(Stop(at=0, colour=(1, 0, 0)), Stop(at=1, colour=(0, 1, 0)))).at(0.25)
     assert np.allclose(half, (0.75, 0.25, 0))  # mixed in linear light
-    for bad in ((), ((0.5, 1), (0.2, 1)), ((0, 1), (1.5, 1))):
+    # Two points at one place are a step, also of a smooth curve.
+    jump = Curve(points=((0, 1), (0, 2), (0.5, 0.5), (0.5, 1), (1, 3))).at(np.array([0, 1e-6, 0.5, 0.5 + 1e-6, 1]))
+    assert np.allclose(jump, (1, 2, 0.5, 1, 3), atol=1e-3)
+    for bad in ((), ((0.5, 1), (0.2, 1)), ((0, 1), (1.5, 1)), ((0, 1e308), (1, 0))):
         with pytest.raises(ValueError, match="curve"):
             Curve(points=bad)
     p = at(effect(birth={"width": (0.2, 0.2), "opacity": (0.8, 0.8)}, life={"size": Curve(points=points), "opacity": Curve(

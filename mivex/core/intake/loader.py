@@ -112,9 +112,17 @@ def read_texture(path: Path, row: Mapping[str, Any], traits: Traits) -> Texture:
     return made
 
 
+def _numbers(values: Any, count: int, low: float, high: float) -> tuple[float, ...]:
+    """So many numbers of a range; raises ValueError, also for what is no number."""
+    made = tuple(float(v) for v in values)
+    if len(made) != count or not all(low <= v <= high for v in made):
+        raise ValueError
+    return made
+
+
 def _mapping(rows: Any) -> UvMapping:
     """Settings that give a map of UVs; the inverse of `mivex.core.material.material.Mapping.rows`."""
-    (a, b, c), (d, e, f) = rows
+    (a, b, c), (d, e, f) = (_numbers(row, 3, -1e4, 1e4) for row in rows)
     across, turn = math.hypot(a, d), math.degrees(math.atan2(-d, a))
     s, k = math.sin(math.radians(turn)), math.cos(math.radians(turn))
     return UvMapping(across=across, down=b * s + e * k, turn=turn, right=0.5 - (a + b) / 2 - c, low=0.5 - (d + e) / 2 - f)
@@ -136,12 +144,12 @@ def _inside(name: Any) -> str:
 def material_of(tree: Mapping[str, Any], folder: Path) -> Material:
     """The material that a blend sheet describes."""
     s, main = tree["surface"], tree["texture"]["file"]
-    tint = to_display(np.array(tree["tint_linear"], np.float32))
+    tint = to_display(np.array(_numbers(tree["tint_linear"], 3, 0.0, 1e4), np.float32))
     opacity = s["opacity"]
     own = opacity.get("file") == main and opacity.get("channel") == "alpha" and not opacity.get("invert")
     plain = Channel(source="own", channel="alpha")
     glow = s["glow"]
-    glow_rgb = np.clip(to_display(np.array(glow["colour_linear"], np.float32)), 0, 1)
+    glow_rgb = np.clip(to_display(np.array(_numbers(glow["colour_linear"], 3, 0.0, 1e4), np.float32)), 0, 1)
     finish = Finish(
         colour=Sourced(source="own"), opacity=plain if own else _channel(opacity, folder),
         roughness=_channel(s["roughness"], folder), metal=_channel(s["metal"], folder),
@@ -164,16 +172,24 @@ def material_of(tree: Mapping[str, Any], folder: Path) -> Material:
 
 def _cells(tree: Mapping[str, Any]) -> tuple[tuple[float, float, float, float], ...]:
     t = tree["texture"]
-    w, h = float(t["width"]), float(t["height"])
-    return tuple((f["x"] / w, f["y"] / h, (f["x"] + f["width"]) / w, (f["y"] + f["height"]) / h)
-                 for f in tree.get("sheet", {}).get("frames", ()))
+    w, h = _numbers((t["width"], t["height"]), 2, 1, 1 << 14)
+    made = []
+    for f in tree.get("sheet", {}).get("frames", ()):
+        x, y, wide, high = (float(f[k]) for k in ("x", "y", "width", "height"))
+        _numbers((x, y, w - x - wide, h - y - high), 4, 0.0, 1 << 14)
+        _numbers((wide, high), 2, 1.0, 1 << 14)
+        made.append((x / w, y / h, (x + wide) / w, (y + high) / h))
+    return tuple(made)
 
 
 def _sheet(tree: Mapping[str, Any]) -> tuple[Sheet, list[Hull]]:
     words = tree.get("sheet")
     if not words:
         return Sheet(), []
-    outlines = [np.array(f["hull"], np.float64) for f in words["frames"] if "hull" in f]
+    outlines = [np.array([_numbers(corner, 2, -0.01, 1.01) for corner in f["hull"]], np.float64)
+                for f in words["frames"] if "hull" in f]
+    if any(len(o) < 3 for o in outlines):
+        raise ValueError
     hulls = [Hull(o, area_of(o)) for o in outlines] if len(outlines) == len(words["frames"]) else []
     corners = max((len(o) for o in outlines), default=0)
     hull = min(max(corners, 4), 8) if hulls else 0
@@ -201,8 +217,10 @@ class _Loading:
         material = material_of(tree, self.folder)
         t = tree["texture"]
         sheet, hulls = _sheet(tree)
-        traits = Traits(pivot=tuple(t["pivot"]), extent=tuple(t["extent"]), premultiplied=t["alpha"] == "premultiplied",
-                        distance=float(tree.get("signed_distance", {}).get("spread_texels", 0.0)), cells=_cells(tree))
+        (px, py), (ex, ey) = _numbers(t["pivot"], 2, -64, 64), _numbers(t["extent"], 2, 1e-4, 1e4)
+        (spread,) = _numbers([tree.get("signed_distance", {}).get("spread_texels", 0.0)], 1, 0.0, 1 << 14)
+        traits = Traits(pivot=(px, py), extent=(ex, ey), premultiplied=t["alpha"] == "premultiplied", distance=spread,
+                        cells=_cells(tree))
         keys = []
         wanted = {t["file"]} | {part.path for part in material.sources().values() if part.source == "file"}
         for f in tree["files"]:

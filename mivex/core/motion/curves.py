@@ -16,6 +16,10 @@ from mivex.core.base.types import Doubles
 SAMPLES = 1025
 """Values that a curve is handed to kernels as; between them it is straight."""
 MOST_POINTS = 64
+STEP = 1e-9
+"""Share of a life that a step takes where two points stand at one place."""
+LARGEST = 10000.0
+"""Largest value of a curve, either way."""
 
 
 def _rising(points: tuple[tuple[float, float], ...]) -> tuple[tuple[float, float], ...]:
@@ -23,6 +27,8 @@ def _rising(points: tuple[tuple[float, float], ...]) -> tuple[tuple[float, float
         raise ValueError(f"a curve has 1 to {MOST_POINTS} points")
     if any(b[0] < a[0] for a, b in pairwise(points)) or not all(0 <= x <= 1 for x, _ in points):
         raise ValueError("the points of a curve must rise from 0 to 1")
+    if not all(abs(y) <= LARGEST for _, y in points):
+        raise ValueError(f"the values of a curve lie between −{LARGEST:g} and {LARGEST:g}")
     return points
 
 
@@ -81,7 +87,7 @@ def _apart(points: tuple[tuple[float, float], ...]) -> tuple[Doubles, Doubles]:
     x, y = (np.array(v, np.float64) for v in zip(*points, strict=True))
     for k in range(1, len(x)):
         if x[k] <= x[k - 1]:
-            x[k] = np.nextafter(x[k - 1], 2)
+            x[k] = x[k - 1] + STEP
     return x, y
 
 

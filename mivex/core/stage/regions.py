@@ -27,7 +27,8 @@ def faces_of(text: str, count: int) -> Ints:
         if not first.isdigit() or (dash and not last.isdigit()):
             raise MivexError(f"“{part[:20]}” is no range of faces.")
         a, b = int(first), int(last) if dash else int(first)
-        rows.append(np.arange(a, min(b, count - 1) + 1, dtype=np.int64))
+        if a < count:
+            rows.append(np.arange(a, min(b, count - 1) + 1, dtype=np.int64))
     whole = np.unique(np.concatenate(rows)) if rows else np.zeros(0, np.int64)
     return whole[whole < count]
 

@@ -4016,6 +4016,10 @@
    <translation>die Punkte einer Kurve müssen von 0 bis 1 steigen</translation>
   </message>
   <message>
+   <source>the values of a curve lie between −{0} and {1}</source>
+   <translation>die Werte einer Kurve liegen zwischen −{0} und {1}</translation>
+  </message>
+  <message>
    <source>Smooth between the points, or straight.</source>
    <translation>Glatt zwischen den Punkten oder gerade.</translation>
   </message>
