@@ -8,6 +8,7 @@ import trimesh
 from stacks import stacked, surface
 
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.layers.views import channel_picture
 from mivex.core.prepare import STEPS
 from mivex.core.project import edits
 from mivex.core.project.evaluate import Workshop
