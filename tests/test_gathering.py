@@ -137,7 +137,7 @@ def test_work_is_stopped_inside_a_step():
     def kernel(a, b):
         begun.set()
         asked.wait(5)
-        time.sleep(0.02)
+        time.sleep(0.25)
         done.append((a, b))
 
     graph = Graph(1 << 20)
@@ -155,10 +155,11 @@ def test_work_is_stopped_inside_a_step():
     begun.wait()
     asked.set()
     thread.join(5)
-    assert caught and 0 < len(done) <= bands.WORKERS
+    # Of eight bands a core, those that ran, and those that were begun before the first was seen to end.
+    assert caught and 0 < len(done) <= 3 * bands.WORKERS
     # Nothing is still being written to when it has ended.
     count = len(done)
-    time.sleep(0.08)
+    time.sleep(0.4)
     assert len(done) == count
     bands.run_bands(100_000, lambda a, b: done.append((a, b)))
     assert sum(b - a for a, b in done[count:]) == 100_000
