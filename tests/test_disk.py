@@ -242,11 +242,10 @@ def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
 
 def test_the_same_delivery_twice_gives_the_same_bytes(tmp_path):
     doc = read_project(PROJECT)
-    some = [o.id for o in doc.overlays[::4]]
-    first = deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "a", only=some).overlays
+    first = deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "a").overlays
     for row in first:
         os.utime(row.picture, (0, 0))
-    deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "b", only=some)
+    deliver_project(doc, Workshop(PROJECT.parent), tmp_path / "b")
     for row in first:
         for path in (row.picture, row.sheet):
             assert path.read_bytes() == (tmp_path / "b" / path.name).read_bytes(), path.name

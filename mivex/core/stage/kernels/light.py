@@ -131,6 +131,24 @@ def lamp_share(light, x, y, z):
 
 
 @inlined
+def _share4(to, n, view, f0, matt, rough, nl, nv):
+    # What of a lamp's light goes on to the eye: mirrored by microfacets, and matt where it is not mirrored.
+    one, zero = np.float32(1), np.float32(0)
+    hx, hy, hz = to[0] + view[0], to[1] + view[1], to[2] + view[2]
+    inv = one / math.sqrt(max(hx * hx + hy * hy + hz * hz, np.float32(1e-12)))
+    nh = min(max((n[0] * hx + n[1] * hy + n[2] * hz) * inv, zero), one)
+    vh = min(max((view[0] * hx + view[1] * hy + view[2] * hz) * inv, zero), one)
+    a = max(rough, LEAST_ROUGH)
+    a *= a
+    a2 = a * a
+    g = facets(a2, nh) * visible(a2, nl, nv) * _PI
+    p = one - vh
+    p2 = p * p
+    f = fma4(sub4(splat4(one), f0), splat4(p2 * p2 * p), f0)
+    return fma4(f, splat4(g), mul4(matt, sub4(splat4(one), f)))
+
+
+@inlined
 def _near4(lamp, n, view, place, f0, matt, rough, nv):
     # A lamp near by: it falls off with the square of its distance, and to nothing at its reach (Karis 2013).
     one, zero = np.float32(1), np.float32(0)
@@ -146,18 +164,7 @@ def _near4(lamp, n, view, place, f0, matt, rough, nv):
             s = d2 / (reach * reach)
             w = max(one - s * s, zero)
             got = w * w / max(d2, np.float32(0.01)) * nl
-            hx, hy, hz = lx + view[0], ly + view[1], lz + view[2]
-            inv = one / math.sqrt(max(hx * hx + hy * hy + hz * hz, np.float32(1e-12)))
-            nh = min(max((n[0] * hx + n[1] * hy + n[2] * hz) * inv, zero), one)
-            vh = min(max((view[0] * hx + view[1] * hy + view[2] * hz) * inv, zero), one)
-            a = max(rough, LEAST_ROUGH)
-            a *= a
-            a2 = a * a
-            g = facets(a2, nh) * visible(a2, nl, nv) * _PI
-            p = one - vh
-            p2 = p * p
-            f = fma4(sub4(splat4(one), f0), splat4(p2 * p2 * p), f0)
-            part = fma4(f, splat4(g), mul4(matt, sub4(splat4(one), f)))
+            part = _share4((lx, ly, lz), n, view, f0, matt, rough, nl, nv)
             out = mul4(part, make4(lamp[4] * got, lamp[5] * got, lamp[6] * got, zero))
     return out
 
@@ -207,18 +214,7 @@ def lit4(light, n, view, place, base, rough, metal, occlusion):
         off = light.shadow_texel * (np.float32(1.5) + np.float32(2) * (one - nl))
         got = lamp_share(light, place[0] + nx * off, place[1] + ny * off, place[2] + nz * off) * nl
         if got > zero:
-            hx, hy, hz = lx + vx, ly + vy, lz + vz
-            inv = one / math.sqrt(max(hx * hx + hy * hy + hz * hz, np.float32(1e-12)))
-            nh = min(max((nx * hx + ny * hy + nz * hz) * inv, zero), one)
-            vh = min(max((vx * hx + vy * hy + vz * hz) * inv, zero), one)
-            a = max(rough, LEAST_ROUGH)
-            a *= a
-            a2 = a * a
-            g = facets(a2, nh) * visible(a2, nl, nv) * _PI
-            p = one - vh
-            p2 = p * p
-            f = fma4(sub4(splat4(one), f0), splat4(p2 * p2 * p), f0)
-            part = fma4(f, splat4(g), mul4(matt, sub4(splat4(one), f)))
+            part = _share4((lx, ly, lz), n, view, f0, matt, rough, nl, nv)
             lamp = make4(light.lamp_colour[0] * got, light.lamp_colour[1] * got, light.lamp_colour[2] * got, zero)
             out = add4(out, mul4(part, lamp))
     for k in range(light.points):
