@@ -8,6 +8,7 @@ import struct
 import subprocess
 import sys
 import textwrap
+import time
 from pathlib import Path
 
 import numpy as np
@@ -23,7 +24,7 @@ from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, fits
 from mivex.core.deliver.deliver import deliver, file_name
 from mivex.core.deliver.project import deliver_project
 from mivex.core.material.material import Material
-from mivex.core.picture.encode import write_picture
+from mivex.core.picture.encode import WRITABLE, write_picture
 from mivex.core.picture.files import read_levels, read_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare import STEPS
@@ -406,3 +407,15 @@ def test_an_opaque_picture_is_written_without_the_channel(tmp_path):
         assert not back.has_alpha and back.channels == 3
         assert np.array_equal(back.values, read_picture(tmp_path / "a.png").values)
     assert Texture(back.values, has_alpha=back.has_alpha).alpha.min() == 1
+
+
+def test_no_file_holds_the_time_at_which_it_was_written(tmp_path, rng):
+    values = rng.random((12, 20, 4)).astype(np.float32)
+    written = []
+    for folder in (tmp_path / "a", tmp_path / "b"):
+        folder.mkdir()
+        for suffix in WRITABLE:
+            write_picture(folder / f"p{suffix}", values, 32 if suffix == ".exr" else 8)
+        written.append({p.name: p.read_bytes() for p in folder.iterdir()})
+        time.sleep(1.1)
+    assert written[0] == written[1] and len(written[0]) == len(WRITABLE)

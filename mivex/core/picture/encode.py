@@ -103,6 +103,7 @@ def _exr(pages: Sequence[NDArray], _data: bool, _premultiplied: bool) -> bytes:
     high, wide, count = page.shape
     spec = oiio.ImageSpec(wide, high, count, "float")
     spec.attribute("compression", "zip")
+    spec.attribute("DateTime", "")  # else its library puts in the time of writing
     # Its library writes files only; what it makes is checked and then written like any other.
     with tempfile.TemporaryDirectory(prefix="mivex-") as folder:
         path = os.path.join(folder, "stage.exr")
