@@ -174,3 +174,25 @@ def test_a_crisp_shape_whose_edge_itself_holds_the_key_is_mended_from_within(tmp
     glass = 0.25 * (disc(128) > 0) + 0.7 * np.exp(-((y - 50.0) ** 2 + (x - 50.0) ** 2) / 60) * (disc(128) > 0)
     own = np.where((glass > 0.5)[..., None], [0.9, 0.95, 1.0], [0.2, 0.5, 0.5])
     assert "fringe" not in findings_of(*overlay_project(tmp_path, rgba(own, glass)))
+
+
+def test_a_flat_backdrop_of_any_colour_is_taken_out_whole_and_its_fringe_is_mended(tmp_path):
+    """The repairs one after the other on a brown shape over colours that no short decimal holds."""
+    y, x = np.mgrid[:96, :128]
+    cover = np.clip((1 - ((x - 64) / 48) ** 2 - ((y - 48) / 30) ** 2) * 6, 0, 1)[..., None]
+    for backdrop in ((26, 191, 51), (7, 7, 7), (250, 1, 133)):
+        shape = np.array((166, 77, 38)) * cover + np.array(backdrop) * (1 - cover)
+        write_picture(tmp_path / "shape.png", (np.round(shape) / 255).astype(np.float32), 8)
+        o = Overlay(id="a", name="Shape", kind="sprite", source=Source(path=str(tmp_path / "shape.png")))
+        for wanted in ("no-alpha", "fringe"):
+            doc = Document(overlays=(o,))
+            found = {f.id: f for f in examine(Subject.of(o, Workshop(tmp_path).texture(o, doc)))}
+            if wanted in found:
+                for edit in found[wanted].repair.edits:
+                    doc = edit(doc)
+                o = doc.overlays[0]
+        texture = Workshop(tmp_path).texture(o, Document(overlays=(o,)))
+        # The least alpha that explains the shape's colour over the backdrop (Smith and Blinn 1996).
+        least = max((c - b) / (255 - b) if c > b else (b - c) / b for c, b in zip((166, 77, 38), backdrop, strict=True))
+        assert texture.alpha[:8].max() == 0 and abs(texture.alpha[48, 64] - least) < 1 / 255
+        assert not {"no-alpha", "fringe"} & {f.id for f in examine(Subject.of(o, texture))}

@@ -113,7 +113,7 @@ def _matte(texture: Texture, step: StepParams, asked: Asked) -> Found:
     soft = bool(((texture.alpha > 0.02) & (texture.alpha < 0.98)).any())
     if step.step == "alpha-from" and (asked.word == "border" or not soft):
         key = np.median(border_of(texture.values[..., :3]), axis=0)
-        matte = tuple(round(float(v), 4) for v in key)
+        matte = tuple(float(v) for v in key)
         r, g, b = (round(v * 255) for v in matte)
         return Found(asked, step.model_copy(update={"matte": matte}), f"The border's colour is {r}, {g}, {b} of 255.")
     fit = fit_matte(texture) if soft and not texture.premultiplied else None

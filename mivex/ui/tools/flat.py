@@ -19,7 +19,7 @@ class TakeColour(Tool):
             return None
         canvas.picking = False
         canvas.unsetCursor()
-        canvas.picked.emit(tuple(round(v, 4) for v in found[1][:3]))
+        canvas.picked.emit(tuple(float(v) for v in found[1][:3]))
         return self._nothing()
 
     def cursor(self, canvas: Any, at: QPointF) -> Qt.CursorShape | None:

@@ -29,7 +29,8 @@ def _make_alpha(subject: Subject) -> Repair:
     middle = np.median(rim, axis=0)
     off = np.abs(rim - middle).max(axis=1)
     if (off < FLAT).mean() > 0.9:
-        r, g, b = (round(float(v), 3) for v in middle)
+        # To the last bit: a rounded colour would leave a trace of alpha everywhere, and nothing would be clear.
+        r, g, b = (float(v) for v in middle)
         return mend(subject, "Make alpha from the backdrop", (AlphaFrom(source="matte", matte=(r, g, b)),))
     if (off < EVEN).mean() > 0.95 and float(np.ptp(middle)) > 0.15:
         return mend(subject, "Key out the backdrop", (key_from_border(t.values),))
