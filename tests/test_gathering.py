@@ -54,14 +54,15 @@ def test_files_are_collected_beside_the_project_and_found_again_when_they_move(s
     assert set(outside(doc, home)) == {str(top / "away" / "far.png"), "../away/far.png", "../other/far.png",
                                        "../away/boat.obj"}
     made = collected(doc, home)
-    assert made.copied == 3 and not made.missing and not outside(made.doc, home)
+    fresh = with_found(doc, made.moved)
+    assert made.copied == 3 and not made.missing and not outside(fresh, home)
     inside = sorted(p.name for p in (home / "pictures").iterdir())
     assert inside == ["boat.obj", "far.png", "far_2.png"], "the same bytes once, the same name with other bytes apart"
-    assert set(paths_of(made.doc)) == {"in/near.png", *(f"pictures/{n}" for n in inside)}
-    assert made.doc.effects[0].parts[0].emission.mesh == made.doc.around.path == "pictures/boat.obj"
-    assert (home / made.doc.overlays[1].material.finish.roughness.path).read_bytes() == (
+    assert set(paths_of(fresh)) == {"in/near.png", *(f"pictures/{n}" for n in inside)}
+    assert fresh.effects[0].parts[0].emission.mesh == fresh.around.path == "pictures/boat.obj"
+    assert (home / fresh.overlays[1].material.finish.roughness.path).read_bytes() == (
         top / "other" / "far.png").read_bytes()
-    assert collected(made.doc, home).copied == 0
+    assert collected(fresh, home).copied == 0
     with pytest.raises(Stopped):
         collected(doc, home, lambda: True)
     # A project of another folder names the same files.

@@ -1,6 +1,7 @@
 """Edits with undo and redo under every order of use; background work; caches; the engine when something fails."""
 
 import threading
+import time
 
 import numpy as np
 import pytest
@@ -11,6 +12,7 @@ from PySide6.QtCore import Qt
 from sprites import disc, paint, rgba
 
 from mivex.core.base import log
+from mivex.core.base.bands import LONG, run_bands
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.graph import Cache
 from mivex.core.picture.encode import write_picture
@@ -25,7 +27,7 @@ from mivex.core.stage.camera import Camera
 from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import HISTORY, Session
-from mivex.ui.session.worker import Latest
+from mivex.ui.session.worker import Workers
 from mivex.ui.shell.app import application
 
 
@@ -186,9 +188,9 @@ class Heard:
 @pytest.fixture
 def worker():
     application()
-    w = Latest("probe")
-    yield w
-    w.end()
+    workers = Workers()
+    yield workers.latest("probe")
+    assert workers.end(10) == []
 
 
 def test_a_worker_drops_what_waits_halts_what_runs_and_outlives_every_error(worker):
@@ -236,6 +238,104 @@ def test_a_worker_drops_what_waits_halts_what_runs_and_outlives_every_error(work
     heard.until(lambda: (12, "alive") in heard.done and heard.busy.count(True) == heard.busy.count(False))
     written = (log.state_folder() / "mivex.log").read_text()
     assert "Panic: at the disco" in written and "ValueError" in written and "That cannot be" not in written
+
+
+def test_a_queue_drops_nothing_and_begins_each_job_when_the_one_before_has_arrived():
+    application()
+    workers = Workers()
+    jobs, told, order = workers.queue("jobs"), [], []
+    workers.failed.connect(told.append)
+    heard = Heard(jobs)
+
+    def job(name, error=None):
+        def begin():
+            order.append(f"begin {name}")
+
+            def work(report, _stopped):
+                report(lambda: order.append(f"part {name}"))
+                if error:
+                    raise error
+                return lambda: order.append(f"take {name}")
+
+            return work
+        return begin
+
+    jobs.ask(1, job("a"))
+    for name in "bcd":
+        jobs.ask(name, job(name, MivexError("No c.") if name == "c" else None))
+    assert not jobs.idle and jobs.waiting == 3 and workers.busy == ["jobs"]
+    heard.until(lambda: jobs.idle)
+    assert order == [f"{what} {n}" for n in "abcd" for what in ("begin", "part", "take") if (n, what) != ("c", "take")]
+    assert told == ["No c."] and heard.failed == [("c", "No c.")]
+    # One that cannot be begun, or whose outcome cannot be taken, is told of; the next go on.
+    order.clear()
+    jobs.ask(2, lambda: 1 / 0)
+    jobs.ask(3, lambda: lambda _r, _s: lambda: 1 / 0)
+    jobs.ask(4, lambda: None)  # nothing left to do
+    jobs.ask(5, job("e"))
+    heard.until(lambda: jobs.idle)
+    assert order[-1] == "take e" and [t for t, _ in heard.failed[1:]] == [2, 3] and len(told) == 3
+    # Held, nothing more is begun; cleared, what runs is stopped and not taken, and what waits never begins.
+    order.clear()
+    running = threading.Event()
+
+    def endless():
+        def work(report, stopped):
+            report(lambda: order.append("late part"))
+            running.set()
+            while not stopped():
+                threading.Event().wait(0.002)
+            return lambda: order.append("late")
+        return work
+
+    jobs.ask(6, endless)
+    jobs.ask(7, job("f"))
+    running.wait(10)
+    jobs.clear()
+    jobs.hold()
+    jobs.ask(8, job("g"))
+    heard.until(lambda: "late" not in order and super(type(jobs), jobs).idle)
+    assert order == [] and jobs.waiting == 1
+    jobs.release()
+    heard.until(lambda: jobs.idle)
+    assert order == ["begin g", "part g", "take g"]
+    assert workers.end(10) == []
+
+
+def test_the_registry_ends_all_workers_within_its_time_and_lets_a_save_finish():
+    application()
+    workers = Workers()
+    deaf, saver, looks = workers.queue("deaf"), workers.queue("saver", finishes=True), workers.latest("looks")
+    go, written, began = threading.Event(), [], [threading.Event() for _ in range(3)]
+
+    def ignores(_report, _stopped):
+        began[0].set()
+        go.wait(20)
+
+    def saves(_report, stopped):
+        began[1].set()
+        threading.Event().wait(0.2)
+        written.append(stopped())
+
+    def kernel(_report, _stopped):
+        # Nothing here asks: what it calls does, between its bands.
+        began[2].set()
+        while True:
+            run_bands(4 * LONG, lambda a, b: threading.Event().wait(0.001))
+
+    deaf.ask(None, lambda: ignores)
+    saver.ask(None, lambda: saves)
+    looks.ask(None, kernel)
+    assert all(e.wait(10) for e in began)
+    begun = time.monotonic()
+    assert workers.end(0.3) == ["deaf"]
+    assert time.monotonic() - begun < 2
+    assert saver.join(10) and written == [False] and looks.join(10)
+    go.set()
+    assert deaf.join(10)
+    late = workers.latest("late")  # one that is made after the end does nothing
+    late.ask(None, lambda _r, _s: written.append("late"))
+    assert late.idle and written == [False]
 
 
 def test_failures_are_told_in_full_where_one_asks_for_it(monkeypatch, capsys):
@@ -323,7 +423,7 @@ def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_a
         assert engine.input_of("o0", 0) is None
         heard.until(lambda: engine.input_of("o0", 0) is not None)
     finally:
-        engine.end()
+        session.workers.end(10)
 
 
 def test_a_check_that_fails_is_said_and_the_others_go_on(tmp_path, monkeypatch):
@@ -341,7 +441,7 @@ def test_a_check_that_fails_is_said_and_the_others_go_on(tmp_path, monkeypatch):
         heard.until(lambda: engine.get("Even").examined and heard.failed)
         assert "ZeroDivisionError" in heard.failed[0][1] and engine.get("Odd").examined is None
     finally:
-        engine.end()
+        session.workers.end(10)
 
 
 def test_taking_a_matte_out_says_how_much_it_clips(tmp_path):

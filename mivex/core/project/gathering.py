@@ -31,9 +31,9 @@ def outside(doc: Document, folder: str | Path) -> list[str]:
 
 @dataclass(frozen=True)
 class Collected:
-    """What was collected: the document with its new paths, and how many files were copied."""
+    """What was collected: new paths by those that the document has, and how many files were copied."""
 
-    doc: Document
+    moved: dict[str, str]
     copied: int
     missing: tuple[str, ...] = ()
 
@@ -78,7 +78,7 @@ def collected(doc: Document, folder: str | Path, stop: Callable[[], bool] = lamb
                 contents[name] = data
             moved[p] = f"{FOLDER}/{name}"
         batch.commit()
-    return Collected(with_all_paths(doc, lambda p: moved.get(p, p)), len(contents), lost)
+    return Collected(moved, len(contents), lost)
 
 
 def _free(name: str, data: bytes, target: Path, taken: dict[str, bytes]) -> str:

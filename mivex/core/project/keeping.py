@@ -9,13 +9,14 @@ import contextlib
 import hashlib
 import json
 import os
+import threading
 import uuid
 from dataclasses import dataclass
 from pathlib import Path
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.log import state_folder
-from mivex.core.base.store import read_bytes, write_text
+from mivex.core.base.store import Batch, encoded, read_bytes
 from mivex.core.project.document import Document
 from mivex.core.project.file import Stamp, loads
 
@@ -91,15 +92,27 @@ class Keeper:
         self.file = unsaved_folder() / f"{uuid.uuid4().hex[:12]}.json"
         self._lock = Lock(self.file.with_suffix(".lock"))
         self._lock.take()
+        self._turn = 0
+        self._placing = threading.Lock()
 
-    def keep(self, doc: Document, path: str, folder: str, stamp: Stamp) -> None:
-        """Write work aside; raises MivexError."""
+    @property
+    def turn(self) -> int:
+        """Counts how often work was forgotten; `keep` is told the count of the moment at which it was asked for."""
+        return self._turn
+
+    def keep(self, doc: Document, path: str, folder: str, stamp: Stamp, turn: int | None = None) -> None:
+        """Write work aside, unless it was forgotten since `turn`; raises MivexError."""
         try:
             self.file.parent.mkdir(parents=True, exist_ok=True)
         except OSError as e:
             raise MivexError(f"The folder for unsaved work cannot be made: {(e.strerror or str(e)).lower()}.") from None
-        write_text(self.file, json.dumps({"folder": folder, "path": path, "stamp": stamp.content,
-                                          "project": doc.model_dump(mode="json")}))
+        text = json.dumps({"folder": folder, "path": path, "stamp": stamp.content, "project": doc.model_dump(mode="json")})
+        with Batch() as batch:
+            batch.stage(self.file, encoded(text, self.file))
+            # The window may have saved or closed while this was being written: then it must not come to lie there.
+            with self._placing:
+                if turn is None or turn == self._turn:
+                    batch.commit()
 
     def adopt(self, kept: Kept) -> None:
         """Take over what another window left: it is this window's to keep from now on."""
@@ -108,8 +121,9 @@ class Keeper:
             kept.file.with_suffix(".lock").unlink(missing_ok=True)
 
     def forget(self) -> None:
-        """The work is saved, or was given up."""
-        with contextlib.suppress(OSError):
+        """The work is saved, or was given up; what is being written at this moment is dropped."""
+        with self._placing, contextlib.suppress(OSError):
+            self._turn += 1
             self.file.unlink(missing_ok=True)
 
     def end(self) -> None:

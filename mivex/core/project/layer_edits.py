@@ -1,6 +1,6 @@
 """Edits of an overlay's layers: functions from document to document, as in `edits`."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Any
 
 from mivex.core.base.errors import MivexError
@@ -196,6 +196,23 @@ def add_stroke(doc: Document, overlay_id: str, row_id: str, stroke: PaintStroke,
         return set_parts(doc, overlay_id, row_id, lambda parts: (*parts[:part], parts[part].model_copy(
             update={"strokes": (*parts[part].strokes, stroke)}), *parts[part + 1:]))
     return change_row(doc, overlay_id, row_id, layer)
+
+
+def put_strokes(doc: Document, overlay_id: str, row_id: str, strokes: Sequence[PaintStroke], part: int = -1) -> Document:
+    """Put one stroke of the hand, in its parts, on top of what the row holds now.
+
+    Parts of the same seeds that were put there while the stroke was still being drawn are replaced; everything else in
+    the document stays as it is. Where the row, or that part of its mask, is gone, nothing is changed.
+    """
+    o = doc.overlay(overlay_id)
+    row = o.layers.row(row_id) if o is not None else None
+    if row is None or part >= len(row.mask.parts) or (part < 0 and not isinstance(row, Layer)):
+        return doc
+    seeds = {s.seed for s in strokes}
+    doc = set_strokes(doc, overlay_id, row_id, lambda held: tuple(s for s in held if s.seed not in seeds), part)
+    for stroke in strokes:
+        doc = add_stroke(doc, overlay_id, row_id, stroke, part)
+    return doc
 
 
 def set_strokes(doc: Document, overlay_id: str, row_id: str, change: Callable[[tuple[PaintStroke, ...]],

@@ -42,6 +42,14 @@ def draw_histogram(p: QPainter, box: QRectF, counts: Counts | None, colour: str 
 class Plane(QWidget):
     """A framed area with coordinates from 0 to 1, right and up; the base of the editors."""
 
+    takes_keys = True
+    _held: object = False
+
+    @property
+    def is_dragged(self) -> bool:
+        """A point of it is being dragged."""
+        return bool(self._held)
+
     def __init__(self, height: int) -> None:
         super().__init__()
         self.setFixedHeight(height)
@@ -377,7 +385,7 @@ class LevelsEdit(Plane):
         if self._held == "gamma":
             t = min(max((x - v["black"]) / max(v["white"] - v["black"], 1e-3), 0.01), 0.99)
             x = min(max(float(np.log(t) / np.log(0.5)), 0.05), 20.0)
-        self.values[self._held] = round(x, 4)
+        self.values[str(self._held)] = round(x, 4)
         self.changed.emit(self._held, round(x, 4))
         self.update()
 

@@ -5,14 +5,24 @@ from collections.abc import Callable
 from typing import Any
 
 from PySide6.QtCore import QEvent, QObject, QPointF, QRectF, Qt, Signal
-from PySide6.QtGui import QColor, QFont, QFontMetrics, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
+from PySide6.QtGui import (
+    QColor,
+    QFocusEvent,
+    QFont,
+    QFontMetrics,
+    QKeyEvent,
+    QMouseEvent,
+    QPainter,
+    QPaintEvent,
+    QPen,
+    QWheelEvent,
+)
 from PySide6.QtWidgets import (
     QCheckBox,
     QColorDialog,
     QComboBox,
     QHBoxLayout,
     QLabel,
-    QLineEdit,
     QPushButton,
     QVBoxLayout,
     QWidget,
@@ -20,6 +30,7 @@ from PySide6.QtWidgets import (
 
 from mivex.core.pixels.colour import hex_of
 from mivex.ui import theme
+from mivex.ui.fields.line import FOR_A_WHILE, Line
 
 NAME_WIDTH = 100
 ROW = 26
@@ -61,10 +72,15 @@ class Name(QLabel):
 
 
 class Field(QWidget):
-    """One named setting. `edited` carries a new value; `refresh` shows what the document holds."""
+    """One named setting. `edited` carries a new value; `refresh` shows what the document holds.
 
+    What is half typed in it, or held with the mouse, is neither overwritten nor taken away; `let_go` tells its end.
+    """
+
+    takes_keys = True
     edited = Signal(object)
     released = Signal()
+    let_go = Signal()
 
     def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any, *, tall: bool = False) -> None:
         super().__init__()
@@ -120,6 +136,7 @@ class Bar(QWidget):
 
     changed = Signal(float)
     released = Signal()
+    let_go = Signal()
 
     def __init__(self, low: float, high: float, hard: tuple[float, float], *, whole: bool, unit: str, log: bool,
                  default: float) -> None:
@@ -129,14 +146,22 @@ class Bar(QWidget):
         self.value = default
         self._press: QPointF | None = None
         self._from = 0.0
-        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
+        self._dragged = False
+        # A drag leaves the keys to the proofs; a click asks for them.
+        self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.setCursor(Qt.CursorShape.SizeHorCursor)
         self.setMinimumWidth(60)
-        self._edit = QLineEdit(self)
+        self._edit = Line(self)
         self._edit.hide()
         self._edit.setAlignment(Qt.AlignmentFlag.AlignRight)
-        self._edit.editingFinished.connect(self._typed)
+        self._edit.typed.connect(self._typed)
+        self._edit.let_go.connect(self.let_go)
         self._edit.installEventFilter(self)
+
+    @property
+    def is_dragged(self) -> bool:
+        """It is being dragged."""
+        return self._press is not None
 
     @property
     def digits(self) -> int:
@@ -200,18 +225,22 @@ class Bar(QWidget):
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() == Qt.MouseButton.LeftButton:
-            self._press, self._from = event.position(), self._at(self.value)
+            self._press, self._from, self._dragged = event.position(), self._at(self.value), False
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         if self._press is not None:
             fine = 0.1 if event.modifiers() & Qt.KeyboardModifier.ShiftModifier else 1.0
             moved = (event.position().x() - self._press.x()) / max(self.width(), 1) * fine
-            if abs(moved) * self.width() >= 1:
+            if abs(moved) * self.width() >= 1 or self._dragged:
+                self._dragged = True
                 self.put(self._value_at(min(max(self._from + moved, 0.0), 1.0)))
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:
+        if self._press is not None and not self._dragged:
+            self.setFocus()
         self._press = None
         self.released.emit()
+        self.let_go.emit()
 
     def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
         self._press = None
@@ -243,17 +272,16 @@ class Bar(QWidget):
     def type_in(self, begin: str = "") -> None:
         """Open the line in which the number is typed."""
         self._edit.setGeometry(self.rect())
-        self._edit.setText(begin or f"{self.value:.{self.digits}f}")
+        self._edit.put(f"{self.value:.{self.digits}f}")
+        if begin:
+            self._edit.begin(begin)
         self._edit.show()
         self._edit.setFocus()
         if not begin:
             self._edit.selectAll()
 
     def _typed(self) -> None:
-        if self._edit.isHidden():
-            return
         text = self._edit.text().replace(",", ".").replace("−", "-").strip()
-        self._edit.hide()
         if self.unit and text.endswith(self.unit):
             text = text[:-len(self.unit)].strip()
         try:
@@ -267,10 +295,19 @@ class Bar(QWidget):
     def eventFilter(self, watched: QObject, event: QEvent) -> bool:
         if watched is self._edit and event.type() == QEvent.Type.KeyPress:
             assert isinstance(event, QKeyEvent)
-            if event.key() == Qt.Key.Key_Escape:
-                self._edit.hide()
+            if event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Escape):
+                # Not handed on: the bar would take the Return for a wish to type once more.
+                if event.key() == Qt.Key.Key_Escape:
+                    self._edit.cancel()
+                else:
+                    self._edit.commit()
                 self.setFocus()
                 return True
+        elif watched is self._edit and event.type() == QEvent.Type.FocusOut:
+            assert isinstance(event, QFocusEvent)
+            if event.reason() not in FOR_A_WHILE:
+                self._edit.commit()
+                self._edit.hide()
         return super().eventFilter(watched, event)
 
 
@@ -284,6 +321,7 @@ class NumberField(Field):
         self.bar.setAccessibleName(name)
         self.bar.changed.connect(lambda v: self.edited.emit(int(v) if whole else v))
         self.bar.released.connect(self.released)
+        self.bar.let_go.connect(self.let_go)
         self.finish(self.bar)
 
     def show_value(self, value: Any) -> None:
@@ -292,7 +330,7 @@ class NumberField(Field):
 
 
 class QuietCombo(QComboBox):
-    """A choice that the wheel does not change unless it has the focus."""
+    """A choice that the wheel does not change."""
 
     def wheelEvent(self, event: QWheelEvent) -> None:
         event.ignore()
@@ -308,7 +346,7 @@ class ChoiceField(Field):
         self.box.setAccessibleName(name)
         self.box.addItems(list(choices.values()))
         self.box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
-        self.box.activated.connect(lambda i: (self.edited.emit(self.words[i]), self.released.emit()))
+        self.box.activated.connect(lambda i: (self.edited.emit(self.words[i]), self.released.emit(), self.let_go.emit()))
         self.finish(self.box)
 
     def show_value(self, value: Any) -> None:
@@ -334,10 +372,11 @@ class TextField(Field):
 
     def __init__(self, name: str, hint: str, get: Callable[[], Any], default: str, empty: str = "") -> None:
         super().__init__(name, hint, get, default)
-        self.line = QLineEdit()
+        self.line = Line()
         self.line.setAccessibleName(name)
         self.line.setPlaceholderText(empty)
-        self.line.editingFinished.connect(self._finished)
+        self.line.typed.connect(self._finished)
+        self.line.let_go.connect(self.let_go)
         self.finish(self.line)
 
     def _finished(self) -> None:
@@ -346,8 +385,7 @@ class TextField(Field):
             self.released.emit()
 
     def show_value(self, value: Any) -> None:
-        if self.line.text() != value:
-            self.line.setText(str(value))
+        self.line.put(str(value))
 
 
 class ColourField(Field):
@@ -365,9 +403,10 @@ class ColourField(Field):
         self.swatch.setFixedSize(26, 20)
         self.swatch.setAccessibleName(f"{name}: choose")
         self.swatch.clicked.connect(self._choose)
-        self.line = QLineEdit()
+        self.line = Line()
         self.line.setAccessibleName(name)
-        self.line.editingFinished.connect(self._typed)
+        self.line.typed.connect(self._typed)
+        self.line.let_go.connect(self.let_go)
         row.addWidget(self.swatch)
         row.addWidget(self.line, 1)
         if pick:
@@ -380,8 +419,7 @@ class ColourField(Field):
     def show_value(self, value: Any) -> None:
         code = hex_of(value)
         self.swatch.setStyleSheet(f"background: {code}; border: 1px solid {theme.EDGE}; padding: 0;")
-        if not self.line.hasFocus():
-            self.line.setText(code)
+        self.line.put(code)
 
     def _choose(self) -> None:
         now = QColor.fromRgbF(*self.get())
@@ -412,10 +450,11 @@ class FileField(Field):
         row = QHBoxLayout(editor)
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(6)
-        self.line = QLineEdit()
+        self.line = Line()
         self.line.setAccessibleName(name)
         self.line.setPlaceholderText("None yet")
-        self.line.editingFinished.connect(self._typed)
+        self.line.typed.connect(self._typed)
+        self.line.let_go.connect(self.let_go)
         button = theme.tool("folder", "Choose a picture")
         button.clicked.connect(lambda: (path := choose()) and self.edited.emit(path))
         row.addWidget(self.line, 1)
@@ -427,7 +466,7 @@ class FileField(Field):
             self.edited.emit(self.line.text())
 
     def show_value(self, value: Any) -> None:
-        if self.line.text() != str(value):
-            self.line.setText(str(value))
+        if self.line.text() != str(value) and not self.line.typing:
+            self.line.put(str(value))
             self.line.setCursorPosition(0)
         self.line.setToolTip(str(value))

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel
 
 from mivex.core.prepare import STEPS
 from mivex.core.proof.samples import build_pictures, step_pictures
-from mivex.ui.session.worker import Latest
+from mivex.ui.session.worker import Workers
 
 SIDE = 64
 
@@ -17,7 +17,7 @@ SIDE = 64
 class Hint(QFrame):
     """A sentence; for a step, with its picture."""
 
-    def __init__(self) -> None:
+    def __init__(self, workers: Workers) -> None:
         super().__init__()
         self.setObjectName("hint")
         self.setFixedHeight(80)
@@ -36,7 +36,7 @@ class Hint(QFrame):
         row.addWidget(self.words, 1)
         self._drawn: dict[str, tuple[QPixmap, QPixmap]] = {}
         self._step = ""
-        self.worker = Latest("hints", self)
+        self.worker = workers.latest("hints")
         self.worker.done.connect(self._take)
         self.say("")
 

@@ -45,6 +45,7 @@ class BarsField(Field):
             bar.setAccessibleName(f"{name}, {names[k]}")
             bar.changed.connect(lambda _v, i=k: self._changed(i))
             bar.released.connect(self.released)
+            bar.let_go.connect(self.let_go)
             row.addWidget(bar, 1)
             self.bars.append(bar)
         self.finish(editor)

@@ -50,6 +50,7 @@ class SourcedField(Field):
             self.bar.setAccessibleName(name)
             self.bar.changed.connect(lambda v: self._change(**{number: v}))
             self.bar.released.connect(self.released)
+            self.bar.let_go.connect(self.let_go)
             row.addWidget(self.bar, 1)
         self.source = QPushButton()
         self.source.setObjectName("source")

@@ -89,6 +89,12 @@ class StackTable(QWidget):
     held = Signal(str)
     removed = Signal(str)
     folded = Signal()
+    takes_keys = True
+
+    @property
+    def is_dragged(self) -> bool:
+        """A row is held with the mouse."""
+        return self._press is not None
 
     def __init__(self) -> None:
         super().__init__()

@@ -9,7 +9,7 @@ from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QWidget
 
 from mivex.ui import theme
-from mivex.ui.session.worker import Latest
+from mivex.ui.session.worker import Workers
 
 Pixels = NDArray[np.uint8]
 
@@ -17,7 +17,7 @@ Pixels = NDArray[np.uint8]
 class Canvas(QWidget):
     """A live picture. Subclasses say how it is drawn and what lies over it."""
 
-    def __init__(self, name: str) -> None:
+    def __init__(self, name: str, workers: Workers) -> None:
         super().__init__()
         self.setMinimumSize(160, 120)
         self.setMouseTracking(True)
@@ -27,9 +27,8 @@ class Canvas(QWidget):
         self.token: object = None
         self.message = ""
         self.frames = 0
-        self.worker = Latest(name.lower().replace(" ", "-"), self)
+        self.worker = workers.latest(name.lower().replace(" ", "-"), self.say)
         self.worker.done.connect(self._take)
-        self.worker.failed.connect(self._failed)
 
     def draw_later(self, token: object, make: Callable[[int, int], Pixels], *, dense: bool = True) -> None:
         """Draw in the background; ``make(width, height)`` returns display codes (height, width, 3).
@@ -62,9 +61,6 @@ class Canvas(QWidget):
         self.image, self.token = image, token
         self.frames += 1
         self.update()
-
-    def _failed(self, _token: object, sentence: str) -> None:
-        self.say(sentence)
 
     def redraw(self) -> None:
         """Ask for a fresh picture; subclasses do it."""

@@ -27,6 +27,7 @@ from mivex.core.stage.regions import face_at
 from mivex.ui import theme
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.layer_painter import shares
+from mivex.ui.session.worker import Workers
 from mivex.ui.tools.base import Hand
 from mivex.ui.tools.flat import Brush, Divider, PanPicture, StepHandles, TakeColour
 from mivex.ui.tools.grid import Cells, FitGrid, paint_cells
@@ -49,8 +50,8 @@ class FlatCanvas(Canvas):
     stroked = Signal(object, bool)
     rested = Signal(float, float)
 
-    def __init__(self) -> None:
-        super().__init__("Flat proof")
+    def __init__(self, workers: Workers) -> None:
+        super().__init__("Flat proof", workers)
         self.mode = "divider"
         self.painting = False
         self.brush = 0.06

@@ -23,7 +23,7 @@ from mivex.core.pixels.colour import hex_of
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.falloff import Stroke
 from mivex.core.project import edits
-from mivex.core.project.document import Overlay
+from mivex.core.project.document import Document, Overlay
 from mivex.core.proof.flat import BACKDROPS, LAYOUTS, SHOWS
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
@@ -75,7 +75,7 @@ class FlatProof(QWidget):
     def __init__(self, session: Session, engine: Engine) -> None:
         super().__init__()
         self.session, self.engine = session, engine
-        self.canvas = FlatCanvas()
+        self.canvas = FlatCanvas(session.workers)
         self._shown = ""
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
@@ -90,7 +90,8 @@ class FlatProof(QWidget):
         self._hovered = ""
         self.canvas.hovered.connect(self._take_hover)
         self.canvas.zoomed.connect(self._update_header)
-        self._kept_strokes: tuple[Stroke, ...] = ()
+        self._stroke_on = "", -1
+        self._stroke_so_far: Stroke | None = None
         self.canvas.handle_moved.connect(self._move_handle)
         self.canvas.handle_released.connect(session.end_merge)
         self.canvas.mapped.connect(self._map)
@@ -452,12 +453,20 @@ class FlatProof(QWidget):
             (d.overlay(key) or self.session.overlay).material.mapping, **values)), f"{key} on uvs")  # type: ignore
 
     def _stroke(self, points: object, erase: bool) -> None:
-        key, i = self.session.overlay_id, self.session.step_index
-        step = self.canvas.step
-        if step is None or not hasattr(step, "strokes"):
-            return
         if len(points) == 1:  # type: ignore[arg-type]
-            self._kept_strokes = step.strokes
+            self._stroke_on = self.session.overlay_id, self.session.step_index
+            self._stroke_so_far = None
+        key, i = self._stroke_on
         stroke = Stroke(points=points, radius=round(self.canvas.brush, 4), erase=erase)  # type: ignore[arg-type]
-        strokes = (*self._kept_strokes, stroke)
-        self.session.apply("Paint", lambda d: edits.set_step(d, key, i, strokes=strokes), f"{key} step {i} paint")
+        before, self._stroke_so_far = self._stroke_so_far, stroke
+
+        def edit(d: Document) -> Document:
+            # On the strokes of this moment: the same stroke, shorter, is replaced, and whatever else has come stays.
+            o = d.overlay(key)
+            step = o.steps[i] if o is not None and 0 <= i < len(o.steps) else None
+            held = getattr(step, "strokes", None)
+            if held is None:
+                return d
+            return edits.set_step(d, key, i, strokes=(*(held[:-1] if held and held[-1] == before else held), stroke))
+
+        self.session.apply("Paint", edit, f"{key} step {i} paint")

@@ -21,7 +21,6 @@ from mivex.core.scene import touched_at
 from mivex.core.stage.regions import face_at, faces_text, picked
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 SLOW, FAST = 0.15, 2.2
 """Speeds of the pointer, shares of the canvas a second, that stand for full and for the least pressure."""
@@ -54,14 +53,14 @@ class LayerPainter(QObject):
         self._seed = 0
         self._last = 0.0
         self._committed = 0.0
-        self._was: Document | None = None
+        self._target: tuple[str, str, int] | None = None
+        """Overlay, row and mask part that the stroke was begun on; what is chosen may change before it ends."""
         self.flat_view: Callable[[], FlatView] | None = None
         self._live: tuple[object, LivePaint] | None = None
         self._begun = False
-        self.worker = Latest("painter", self)
+        self.worker = session.workers.latest("painter", engine.notice.emit)
         self.worker.done.connect(lambda _t, patch: self.patched.emit(*patch) if patch else None)
-        self.worker.failed.connect(lambda _t, why: engine.notice.emit(why))
-        self.taker = Latest("taker", self)
+        self.taker = session.workers.latest("taker", engine.notice.emit)
         self.taker.done.connect(lambda _t, found: self._taken(found))
         session.changed.connect(self.prepare)
         session.stepped.connect(self.prepare)
@@ -150,7 +149,8 @@ class LayerPainter(QObject):
         """A stroke begins at a place, shares of the canvas."""
         self.clearing, self.points, self.done, self._begun = clearing, [], [], False
         self._seed = int(time.monotonic() * 1000) % (2**31)
-        self._was = self.session.doc
+        s = self.session
+        self._target = (s.overlay_id, s.row_id, self.part) if s.overlay is not None else None
         self._faces = self._stay(x, y)
         self._committed = time.monotonic()
         self.add(x, y)
@@ -172,8 +172,9 @@ class LayerPainter(QObject):
 
     def stroke(self) -> PaintStroke:
         """The stroke so far."""
+        part = self._target[2] if self._target else self.part
         return self.session.brush.stroke(
-            tuple(self.points), self._seed, mask=self.part >= 0, clearing=self.clearing, faces=self._faces
+            tuple(self.points), self._seed, mask=part >= 0, clearing=self.clearing, faces=self._faces
         )
 
     def add(self, x: float, y: float) -> None:
@@ -238,21 +239,14 @@ class LayerPainter(QObject):
             self._committed = time.monotonic()
 
     def _commit(self) -> None:
-        s, was = self.session, self._was
         strokes = (*self.done, self.stroke())
-        stroke, o = strokes[0], s.overlay
-        if o is None or was is None:
+        if self._target is None:
             return
-        row_id, part, key = s.row_id, self.part, o.id
-        words = {"paint": "Paint", "clear": "Clear paint", "soften": "Soften", "smudge": "Draw out"}[stroke.does]
-
-        def edit(_: Document) -> Document:
-            doc = was
-            for each in strokes:
-                doc = layer_edits.add_stroke(doc, key, row_id, each, part)
-            return doc
-
-        s.apply(words, edit, f"{key} {row_id} stroke {strokes[0].seed}")
+        key, row_id, part = self._target
+        words = {"paint": "Paint", "clear": "Clear paint", "soften": "Soften", "smudge": "Draw out"}[strokes[0].does]
+        # Whatever else has come into the document since the stroke was begun stays in it.
+        self.session.apply(words, lambda doc: layer_edits.put_strokes(doc, key, row_id, strokes, part),
+                           f"{key} {row_id} stroke {strokes[0].seed}")
 
     def end(self) -> None:
         """The stroke is done: it becomes an edit. A click with an area fills the island or the faces that it stays in."""
@@ -277,16 +271,6 @@ class LayerPainter(QObject):
         if found is None or (self.on and self.session.brush.front and not found.front):
             return None
         return found.u, found.v, found.face
-
-    def finish(self) -> None:
-        """Stop the threads."""
-        self.worker.end()
-        self.taker.end()
-
-    @property
-    def idle(self) -> bool:
-        """Nothing is being computed."""
-        return self.worker.idle and self.taker.idle
 
 
 def _drawn(box: tuple[int, int, int, int], values: Any, size: tuple[int, int], view: FlatView) -> tuple[QImage, QRect]:

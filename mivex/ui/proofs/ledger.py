@@ -53,6 +53,8 @@ class LedgerTable(QWidget):
     switched = Signal(object)
     pointed = Signal(object)
 
+    takes_keys = True
+
     def __init__(self, name: str, columns: tuple[_Column, ...]) -> None:
         super().__init__()
         self.columns = columns

@@ -47,7 +47,7 @@ class StageCanvas(Canvas):
     """The pointer rests on a pixel, and no drag is under way."""
 
     def __init__(self, session: Session, engine: Engine, desk: Desk) -> None:
-        super().__init__("Stage")
+        super().__init__("Stage", session.workers)
         self.desk = desk
         self.effects_marked = False
         self.pinned: tuple[float, float] | None = None

@@ -12,7 +12,6 @@ from mivex.core.playing import Flows, Particles
 from mivex.core.project.document import Document
 from mivex.core.scene import world_of
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 FRAME = 16
 """Milliseconds between ticks of the clock."""
@@ -65,9 +64,8 @@ class Desk(QObject):
         self.watched = False
         self.count = 0
         self.picked: tuple[Particles, int] | None = None
-        self.worker = Latest("desk", self)
+        self.worker = session.workers.latest("desk", self.said.emit)
         self.worker.done.connect(self._take)
-        self.worker.failed.connect(lambda _t, words: self.said.emit(words))
         self._last = 0.0
         self._timer = QTimer(self, interval=FRAME)
         self._timer.timeout.connect(self._tick)

@@ -12,7 +12,6 @@ from mivex.core.project.document import Overlay
 from mivex.core.results import MESH, SCENE, Result, Results, Target
 from mivex.core.scene import meshes_read
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 
 class Engine(QObject):
@@ -45,15 +44,13 @@ class Engine(QObject):
         super().__init__(parent)
         self.session = session
         self.results = Results()
-        self._prepare = Latest("prepare", self)
-        self._examine = Latest("examine", self)
-        self._aside = Latest("aside", self)
+        self._prepare = session.workers.latest("prepare", self.notice.emit)
+        self._examine = session.workers.latest("examine", self.notice.emit)
+        self._aside = session.workers.latest("aside", self.notice.emit)
         self._asked: object = None
         self._prepare.reported.connect(self._take)
         self._aside.reported.connect(self._take_input)
         self._examine.reported.connect(self._take_findings)
-        for worker in (self._prepare, self._examine):
-            worker.failed.connect(lambda _t, why: self.notice.emit(why))
         self._prepare.busy.connect(self.busy)
         self._prepare.said.connect(self.progress)
         self._watch = QFileSystemWatcher(self)
@@ -115,14 +112,14 @@ class Engine(QObject):
         return sorted(rows, key=lambda f: -f.weight)
 
     @property
+    def reloading(self) -> bool:
+        """A file has changed on disk and is about to be read again."""
+        return self._settle.isActive()
+
+    @property
     def idle(self) -> bool:
         """Everything is up to date."""
-        return self._prepare.idle and self._examine.idle and self._aside.idle and not self._settle.isActive()
-
-    def end(self) -> None:
-        """Stop the threads."""
-        for worker in (self._prepare, self._examine, self._aside):
-            worker.end()
+        return self._prepare.idle and self._examine.idle and self._aside.idle and not self.reloading
 
     def stop(self) -> None:
         """Give up what is being computed; the last finished result stays until the next edit."""

@@ -5,7 +5,6 @@ from PySide6.QtCore import QObject, QTimer, Signal
 from mivex.core.project.document import Document
 from mivex.core.project.keeping import Keeper
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 SECONDS = 15
 
@@ -25,8 +24,7 @@ class Recovery(QObject):
         super().__init__(parent)
         self.session = session
         self.keeper = Keeper()
-        self.worker = Latest("autosave", self)
-        self.worker.failed.connect(self._failed)
+        self.worker = session.workers.latest("autosave", self._failed)
         self._kept: Document | None = None
         self._timer = QTimer(self, interval=SECONDS * 1000)
         self._timer.timeout.connect(self.keep)
@@ -37,11 +35,11 @@ class Recovery(QObject):
         s = self.session
         if s.saved or s.doc is self._kept:
             return
-        doc, path, folder, stamp = s.doc, str(s.path or ""), s.folder, s.stamp
+        doc, path, folder, stamp, turn = s.doc, str(s.path or ""), s.folder, s.stamp, self.keeper.turn
         self._kept = doc
-        self.worker.ask(None, lambda _report, _stopped: self.keeper.keep(doc, path, folder, stamp))
+        self.worker.ask(None, lambda _report, _stopped: self.keeper.keep(doc, path, folder, stamp, turn))
 
-    def _failed(self, _token: object, why: str) -> None:
+    def _failed(self, why: str) -> None:
         self._kept = None
         self.failed.emit(f"Unsaved work could not be kept aside and will be tried again: {why}")
 
@@ -53,5 +51,4 @@ class Recovery(QObject):
     def end(self) -> None:
         """Stop keeping."""
         self._timer.stop()
-        self.worker.end()
         self.keeper.end()

@@ -15,6 +15,7 @@ from mivex.core.project.keeping import Lock, project_lock
 from mivex.core.project.layering import bakes_folder
 from mivex.core.project.variants import synced
 from mivex.ui.session.brush import Brush
+from mivex.ui.session.worker import Workers
 
 Edit = Callable[[Document], Document]
 HISTORY = 400
@@ -54,6 +55,12 @@ class Session(QObject):
 
     def __init__(self, parent: QObject | None = None) -> None:
         super().__init__(parent)
+        self.workers = Workers(self)
+        self.jobs = self.workers.queue("jobs")
+        """What changes the document when it arrives: pictures read, projects opened, paths found, grids guessed."""
+        self.saver = self.workers.queue("saver", finishes=True)
+        self.project = 0
+        """Counts the projects that were open here: what was asked for one of them is not taken by another."""
         # Not checked, so that the models of all steps need not be built before the window is there.
         self.doc = Document.model_construct()
         self.path: Path | None = None
@@ -185,7 +192,9 @@ class Session(QObject):
         self.stepped.emit()
 
     def _start(self, doc: Document, path: Path | None, stamp: Stamp, lock: Lock | None) -> None:
-        self.leave()
+        if lock is not self._lock:
+            self.leave()
+        self.project += 1
         self.path, self.stamp, self._lock = path, stamp, lock
         self.shop = Workshop(self.folder)
         self.shop.bakes = bakes_folder(path) if path else None
@@ -223,8 +232,13 @@ class Session(QObject):
         """Take work that was kept aside; it counts as unsaved."""
         if path is None and folder:
             doc = relocated(doc, folder, os.getcwd())
-        lock = project_lock(path) if path else None
-        self._start(doc, path, stamp, lock if lock is not None and lock.take() else None)
+        # The old one goes first: it may be the very lock that the restored work needs.
+        held = self._lock if path is not None and path == self.path else None
+        if held is None:
+            self.leave()
+            lock = project_lock(path) if path else None
+            held = lock if lock is not None and lock.take() else None
+        self._start(doc, path, stamp, held)
         self._saved = Document(mivex=0)  # equal to nothing that can be open
         self.filed.emit()
 

@@ -12,7 +12,6 @@ from mivex.core.intake.switches import SMALLER, switched
 from mivex.core.scene import codes_of, gathered, render
 from mivex.core.stage.camera import View
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 
 class Shipping(QObject):
@@ -47,18 +46,11 @@ class Shipping(QObject):
         self.problem = ""
         self._loaded: tuple[str, object] = ("", None)
         self._switched: tuple[object, Received] | None = None
-        self.worker = Latest("intake", self)
+        self.worker = session.workers.latest("intake", self._failed)
         self.worker.done.connect(self._take)
-        self.worker.failed.connect(self._failed)
-        self.trials = Latest("switches", self)
+        self.trials = session.workers.latest("switches", self._failed)
         self.trials.done.connect(self._take_rows)
-        self.trials.failed.connect(self._failed)
         self.trials.reported.connect(self._tell_share)
-
-    @property
-    def idle(self) -> bool:
-        """Nothing is being loaded or drawn."""
-        return self.worker.idle and self.trials.idle
 
     def take(self, made: Delivery, folder: str) -> None:
         """A delivery has come to its end."""
@@ -122,7 +114,7 @@ class Shipping(QObject):
         self.problem = ""
         self.told.emit()
 
-    def _failed(self, _token: object, why: str) -> None:
+    def _failed(self, why: str) -> None:
         self.problem, self.share = why, -1.0
         self.codes, self.off = None, None
         self.told.emit()
@@ -151,9 +143,4 @@ class Shipping(QObject):
         if folder == self.folder and isinstance(rows, list):
             self.rows = rows
         self.told.emit()
-
-    def end(self) -> None:
-        """Stop the threads."""
-        self.worker.end()
-        self.trials.end()
 

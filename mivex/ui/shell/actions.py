@@ -150,6 +150,12 @@ OWN_MENUS: dict[str, Callable[[Any, QMenu], object]] = {
 """Menus within menus, filled when they are opened."""
 
 
+def _do(window: Any, run: Callable[[Any], object]) -> None:
+    # What is half typed counts before anything else is done.
+    window.commit_typing()
+    run(window)
+
+
 def build_menus(window: Any) -> dict[str, QAction]:
     """Fill the window's menus; returns the actions by their words."""
     menus: dict[str, QMenu] = {}
@@ -167,7 +173,7 @@ def build_menus(window: Any) -> dict[str, QAction]:
             action = made[a.words] = menu.addAction(a.words)
             if a.keys:
                 action.setShortcut(QKeySequence(a.keys))
-            action.triggered.connect(lambda _=False, run=a.run: run(window))
+            action.triggered.connect(lambda _=False, run=a.run: _do(window, run))
     return made
 
 

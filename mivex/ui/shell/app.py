@@ -33,16 +33,25 @@ def application() -> QApplication:
     return app
 
 
-def settle(window: Window, seconds: float = 30.0) -> bool:
-    """Let everything that is being computed finish; for pictures and tests."""
+def settle(window: Window, seconds: float = 300.0) -> None:
+    """Let everything that is being computed finish; for pictures and tests.
+
+    Raises
+    ------
+    TimeoutError
+        It has not after ``seconds``; the message names what still works. A busy machine needs many times what a quiet one
+        does.
+    """
     app = application()
     end = time.monotonic() + seconds
     quiet = 0
-    while time.monotonic() < end and quiet < 6:
+    while quiet < 6:
         app.processEvents()
         quiet = quiet + 1 if window.idle else 0
-        time.sleep(0.01)
-    return quiet >= 6
+        if time.monotonic() > end:
+            names = ", ".join(window.at_work) or "its timers"
+            raise TimeoutError(f"The window is still at work after {seconds:.0f} s: {names}.")
+        time.sleep(0.01 if quiet else 0.003)
 
 
 def run(project: str | None = None, *, demo: bool = False) -> int:

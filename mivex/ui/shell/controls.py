@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 
-from PySide6.QtCore import QEvent, QObject, Qt, Signal
+from PySide6.QtCore import QEvent, QObject, Qt, QTimer, Signal
 from PySide6.QtWidgets import (
     QApplication,
     QMenu,
@@ -15,6 +15,7 @@ from PySide6.QtWidgets import (
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.forms import shown_keys
 from mivex.ui.fields.labels import label
+from mivex.ui.fields.line import Line, commit_typing, is_held
 from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -45,6 +46,9 @@ class Controls(Page):
         column.addWidget(self.pages, 1)
         column.addWidget(self.hint)
         self._shape: object = self  # like no signature: the first refresh builds
+        self._subject: object = None
+        self._late = QTimer(self, singleShot=True, interval=0)
+        self._late.timeout.connect(self.refresh)
         session.changed.connect(self.refresh)
         session.chosen.connect(self.refresh)
         session.stepped.connect(self.refresh)
@@ -80,19 +84,40 @@ class Controls(Page):
                 self.engine.get(o.id).texture is not None)
 
     def refresh(self) -> None:
-        """Show what the document holds; rebuild only if the set of controls is another."""
+        """Show what the document holds; rebuild only if the set of controls is another.
+
+        Nothing is taken from under a caret or a pressed button: where the same overlay only has other controls now (its
+        first preparation has ended, say), they follow when it is let go. Where another overlay or station is to be shown,
+        what is half typed counts first.
+        """
+        subject = (self.session.project, self.session.overlay_id, self.station)
+        if self._signature() != self._shape:
+            if subject == self._subject and is_held(self.pages):
+                for f in self._fields:
+                    f.refresh()
+                return
+            self.commit_typing()
         shape = self._signature()
         if shape != self._shape:
-            self._shape = shape
+            self._shape, self._subject = shape, subject
             self._rebuild()
         for f in self._fields:
             f.refresh()
         for live in self.live:
             live()
 
+    def commit_typing(self) -> None:
+        """What is half typed in a field counts: it becomes an edit of the overlay that it was typed for."""
+        commit_typing(self.pages)
+
+    def add_field(self, field: Field, into: QVBoxLayout | None = None) -> None:
+        super().add_field(field, into)
+        field.let_go.connect(self._late.start)
+
     def _rebuild(self) -> None:
         kept = self.pages.verticalScrollBar().value()
         focus = QApplication.focusWidget()
+        caret = focus.cursorPosition() if isinstance(focus, Line) else -1
         held = next((i for i, f in enumerate(self._fields) if focus is not None and f.isAncestorOf(focus)), -1)
         name = self._fields[held].name if held >= 0 else ""
         self._fields, self.live = [], []
@@ -119,6 +144,9 @@ class Controls(Page):
         self.pages.verticalScrollBar().setValue(kept)
         if 0 <= held < len(self._fields) and self._fields[held].name == name:
             self._fields[held].setFocus()
+            now = QApplication.focusWidget()
+            if isinstance(now, Line) and caret >= 0:
+                now.setCursorPosition(caret)
 
     def _build_empty(self) -> None:
         self.column.addWidget(label("Begin", "title"))

@@ -11,7 +11,6 @@ from mivex.core.project import edits
 from mivex.core.scene import world_of
 from mivex.ui import theme
 from mivex.ui.fields.fields import NumberField
-from mivex.ui.session.worker import Latest
 
 
 class FewerSheet(QDialog):
@@ -23,9 +22,8 @@ class FewerSheet(QDialog):
         self.session, self.engine, self.desk = session, engine, desk
         self.key = desk.effect_id
         self.found: Fewer | None = None
-        self.worker = Latest("fewer", self)
+        self.worker = session.workers.latest("fewer", self._say)
         self.worker.done.connect(self._take)
-        self.worker.failed.connect(lambda _t, words: self._say(words))
         column = QVBoxLayout(self)
         column.setSpacing(6)
         self.most = max(1, round(desk.count * 0.5)) if desk.count else 20
@@ -66,13 +64,8 @@ class FewerSheet(QDialog):
         foot.addWidget(close)
         foot.addStretch()
         column.addLayout(foot)
-        self.finished.connect(lambda _r: self.worker.end())
+        self.finished.connect(lambda _r: session.workers.drop(self.worker))
         self._ask()
-
-    @property
-    def idle(self) -> bool:
-        """Nothing is being worked out."""
-        return self.worker.idle or not self.isVisible()
 
     def _ask_for(self, value: object) -> None:
         self.most = int(value)  # type: ignore[call-overload]

@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QFileDialog
 from mivex.core.asked import read_asking, settled
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.log import sentence
-from mivex.core.deliver.project import LIST, deliver_project
+from mivex.core.deliver.project import LIST, Delivery, deliver_project
 from mivex.core.frames import Baking, baked, by_seeds
 from mivex.core.material.material import Kind
 from mivex.core.picture.animated import read_frames
@@ -21,6 +21,7 @@ from mivex.core.prepare.drawing import Shape, Text
 from mivex.core.prepare.resize import nearest_power
 from mivex.core.project import delivery_edits, edits
 from mivex.core.project.delivery import read_delivery, save_delivery
+from mivex.core.project.document import Document
 from mivex.core.project.file import absolute
 from mivex.core.project.recipe import save_recipe, with_files
 from mivex.core.sheet.build import Layout, build
@@ -84,30 +85,58 @@ class FileActions(ProjectActions):
             return
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
-            problems = []
-            for path in paths:
+            problems: list[str] = []
+            found: list[tuple[str, float]] = []
+            for i, path in enumerate(paths):
                 if stopped():
+                    problems.append(f"Stopped: {len(paths) - i} of {len(paths)} files were not read.")
                     break
+                if len(paths) > 1:
+                    self.jobs.tell(f"Reading “{Path(path).name}” ({i + 1} of {len(paths)})")
                 try:
                     if path.lower().endswith(".svg"):
                         w, h = svg_size(path)
                         draw_svg(path, 16, 16, 1)  # says so now if it cannot be drawn
-                        report(("svg", path, w / h))
-                        continue
-                    p = read_picture(path)
-                    report(("add", path, p.width / p.height))
+                    else:
+                        p = read_picture(path)
+                        w, h = p.width, p.height
+                    found.append((path, w / h))
+                except Stopped:
+                    continue
                 except BaseException as e:
                     problems.append(sentence(e, f"adding {path!r}"))
+            report(lambda: self.take_pictures(found))
             return "  ".join(problems)
 
-        self.jobs.ask(None, work)
+        self.jobs.ask(None, lambda: work)
+
+    def take_pictures(self, found: list[tuple[str, float]]) -> None:
+        """Add pictures that were read, each with its width over its height, as one edit; the last one is chosen."""
+        made = ""
+        if not found:
+            return
+
+        def edit(d: Document) -> Document:
+            nonlocal made
+            for path, aspect in found:
+                name = Path(path).stem.replace("_", " ").strip() or "Overlay"
+                if path.lower().endswith(".svg"):
+                    d, made = edits.add_blank(d, name, "logo", power_size(aspect))
+                    d = edits.add_step(d, made, Shape(file=path))
+                else:
+                    d, made = edits.add_overlay(d, name, guess_kind(path), path, aspect)
+            return d
+
+        self.session.apply("Add overlay" if len(found) == 1 else f"Add {len(found)} overlays", edit)
+        self.session.choose(made)
+        self.go("source")
 
     def make_sheet(self, how: str, paths: list[str], values: dict[str, Any], layout: Layout) -> None:
         """Build a sheet in the background, write it beside the project, and add it as an overlay."""
-        o, doc, shop, folder = self.session.overlay, self.session.doc, self.session.shop, Path(self.session.folder)
+        o, shop, folder = self.session.overlay, self.session.shop, Path(self.session.folder)
         if o is None:
             return
-        texture = self.engine.get(o.id).texture
+        doc, texture = self.session.doc, self.engine.get(o.id).texture
         name = (o.name if how in ("seeds", "baked") else Path(paths[0]).stem) + " sheet"
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
@@ -128,64 +157,28 @@ class FileActions(ProjectActions):
             while path.exists():
                 path, number = folder / f"{stem}_{number}.png", number + 1
             write_picture(path, made, 8)
-            report(("sheet", path.name, name, Sheet(grids=(grid,), play="random" if how == "seeds" else "loop"),
-                    grid.size(made.shape[1], made.shape[0])))
+            sheet = Sheet(grids=(grid,), play="random" if how == "seeds" else "loop")
+            wide, high = grid.size(made.shape[1], made.shape[0])
+            report(lambda: self.take_sheet(str(path), name, sheet, wide / high))
             return ""
 
-        self.jobs.ask(None, work)
+        self.jobs.ask(None, lambda: work)
 
-    def _take_import(self, _token: object, part: tuple) -> None:
-        if part[0] in ("add", "svg"):
-            kind, path, aspect = part
-            made = ""
+    def take_sheet(self, path: str, name: str, sheet: Sheet, aspect: float) -> None:
+        """Add a sheet that was built, beside the project, as an overlay."""
+        made = ""
 
-            def edit(d):  # type: ignore[no-untyped-def]
-                nonlocal made
-                name = Path(path).stem.replace("_", " ").strip() or "Overlay"
-                if kind == "svg":
-                    doc, made = edits.add_blank(d, name, "logo", power_size(aspect))
-                    return edits.add_step(doc, made, Shape(file=path))
-                doc, made = edits.add_overlay(d, name, guess_kind(path), path, aspect)
-                return doc
+        there = Path(path)
+        named = there.name if str(there.parent) == self.session.folder else path
 
-            self.session.apply("Add overlay", edit)
-            self.session.choose(made)
-            self.go("source")
-        elif part[0] == "sheet":
-            _, path, name, sheet, (wide, high) = part
-            ids: list[str] = []
+        def edit(d: Document) -> Document:
+            nonlocal made
+            d, made = edits.add_overlay(d, edits.free_name(d, name), "sprite", named, aspect)
+            return edits.set_fields(d, made, "", sheet=sheet)
 
-            def with_sheet(d):  # type: ignore[no-untyped-def]
-                doc, key = edits.add_overlay(d, edits.free_name(d, name), "sprite", path, wide / high)
-                ids.append(key)
-                return edits.set_fields(doc, key, "", sheet=sheet)
-
-            self.session.apply("Build a sheet", with_sheet)
-            self.session.choose(ids[0])
-            self.go("sheet")
-        elif part[0] == "recipe":
-            _, key, steps = part
-            self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps))
-        elif part[0] == "delivered":
-            self.shipping.take(part[1], part[2])
-            self.outgoing.show_page("back")
-            self._follow_intake()
-        elif part[0] == "delivery recipe":
-            _, key, recipe = part
-            self.session.apply("Use a delivery recipe", lambda d: delivery_edits.taken(d, key, recipe))
-        elif part[0] == "paths":
-            self.take_paths(part)
-        elif part[0] == "earlier":
-            self.session.apply("Open an earlier save", lambda _: part[1])
-        elif part[0] == "kept":
-            self.take_kept(part[1])
-        elif part[0] == "theirs":
-            self.session.take_theirs(part[1], part[2])
-        elif part[0] == "open":
-            self.take_opened(part)
-            self.stage.canvas.look(next(iter(self.session.doc.cameras), self.stage.canvas.camera))
-            if part[-1] is not None:
-                part[-1]()
+        self.session.apply("Build a sheet", edit)
+        self.session.choose(made)
+        self.go("sheet")
 
     def add_blank(self) -> None:
         """Add an overlay on an empty canvas, to be drawn on with text, shapes and noise."""
@@ -252,10 +245,10 @@ class FileActions(ProjectActions):
                     return shop.texture(o.model_copy(update={"steps": steps}), doc, stop=stopped)
 
                 steps, found = settled(read_asking(path), before)
-                report(("recipe", key, steps))
+                report(lambda: self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps)))
                 return " ".join(f.said for f in found)
 
-            self.jobs.ask(None, work)
+            self.jobs.ask(None, lambda: work)
 
     def ask_save_recipe(self) -> None:
         """Ask for a name and save the overlay's steps as a recipe."""
@@ -263,12 +256,15 @@ class FileActions(ProjectActions):
             path, _ = QFileDialog.getSaveFileName(self, "Save the recipe", self.session.folder, "Recipes (*.json)")
             if path:
                 path = path if path.endswith(".json") else path + ".json"
-                try:
-                    # A mask beside the project is named by its whole path, so that the recipe works anywhere.
-                    save_recipe(path, tuple(with_files(s, lambda f: absolute(f, self.session.folder)) for s in o.steps))
-                    self.tell(f"The recipe was saved as “{path}”.")
-                except MivexError as e:
-                    self.tell(str(e))
+                folder = self.session.folder
+                # A mask beside the project is named by its whole path, so that the recipe works anywhere.
+                steps = tuple(with_files(s, lambda f: absolute(f, folder)) for s in o.steps)
+
+                def work(_report, _stopped):  # type: ignore[no-untyped-def]
+                    save_recipe(path, steps)
+                    return f"The recipe was saved as “{path}”."
+
+                self.saver.ask(None, lambda: work)
 
     def ask_delivery_recipe(self, what: str) -> None:
         """Take a delivery recipe from a file, or save the one that the overlay uses."""
@@ -279,7 +275,13 @@ class FileActions(ProjectActions):
             path, _ = QFileDialog.getOpenFileName(self, "Use a delivery recipe", self.session.folder, "Recipes (*.json)")
             if path:
                 key = o.id
-                self.jobs.ask(None, lambda report, _stopped: report(("delivery recipe", key, read_delivery(path))))
+
+                def read(_report, _stopped):  # type: ignore[no-untyped-def]
+                    recipe = read_delivery(path)
+                    return lambda: self.session.apply("Use a delivery recipe",
+                                                      lambda d: delivery_edits.taken(d, key, recipe))
+
+                self.jobs.ask(None, lambda: read)
             return
         path, _ = QFileDialog.getSaveFileName(self, "Save the delivery recipe", self.session.folder, "Recipes (*.json)")
         if path:
@@ -290,7 +292,7 @@ class FileActions(ProjectActions):
                 save_delivery(path, recipe)
                 return f"The delivery recipe was saved as “{path}”."
 
-            self.jobs.ask(None, work)
+            self.saver.ask(None, lambda: work)
 
     def ask_intake(self) -> None:
         """Ask for a delivery and load it into the intake."""
@@ -319,13 +321,19 @@ class FileActions(ProjectActions):
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
             try:
-                made = deliver_project(doc, shop, folder, only=only, stop=stopped, tell=self.jobs.tell)
+                made = deliver_project(doc, shop, folder, only=only, stop=stopped, tell=self.shipper.tell)
             except Stopped:
                 raise MivexError("Delivering was stopped; nothing was written.") from None
             rows = made.overlays
             count = f"“{rows[0].overlay}” was" if len(rows) == 1 else f"{len(rows)} overlays were"
-            report(("delivered", made, folder))
+            report(lambda: self.take_delivery(made, folder))
             return f"{count} written to “{folder}”, read back and found the same, texel for texel."
 
-        self.jobs.ask(None, work)
+        self.shipper.ask(None, lambda: work)
         self.tell(f"Delivering {len(rows)} overlay{'' if len(rows) == 1 else 's'} …")
+
+    def take_delivery(self, made: Delivery, folder: str) -> None:
+        """Show what was delivered, and the intake's picture of it."""
+        self.shipping.take(made, folder)
+        self.outgoing.show_page("back")
+        self._follow_intake()

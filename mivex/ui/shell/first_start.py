@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QDialog, QHBoxLayout, QProgressBar, QPushButton, Q
 
 from mivex.core import warm
 from mivex.ui.fields.labels import label
-from mivex.ui.session.worker import Latest
+from mivex.ui.session.worker import Workers
 
 
 class FirstStart(QDialog):
@@ -35,10 +35,10 @@ class FirstStart(QDialog):
         self.skip.clicked.connect(self.accept)
         row.addWidget(self.skip, 0, Qt.AlignmentFlag.AlignRight)
         column.addLayout(row)
-        self.worker = Latest("first start", self)
+        self.workers = Workers(self)
+        self.worker = self.workers.latest("first start", lambda _why: self.accept())
         self.worker.reported.connect(self._progress)
         self.worker.done.connect(lambda *_: self.accept())
-        self.worker.failed.connect(lambda _t, _why: self.accept())
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
             warm.clear_stale()
@@ -51,9 +51,9 @@ class FirstStart(QDialog):
         self.said.setText(f"{part[0]:.0%}")
 
     def done(self, code: int) -> None:
-        self.worker.end()
+        self.workers.end()
         super().done(code)
 
     def closeEvent(self, event: QCloseEvent) -> None:
-        self.worker.end()
+        self.workers.end()
         super().closeEvent(event)

@@ -15,7 +15,7 @@ from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter
 from mivex.ui.proofs.life_chart import LifeChart
 from mivex.ui.session.desk import Desk
-from mivex.ui.session.worker import Latest
+from mivex.ui.session.worker import LatestOnlyWorker
 from mivex.ui.shell.controls import Controls
 from mivex.ui.shell.files import FileActions
 from mivex.ui.shell.rack import Rack
@@ -36,7 +36,7 @@ class Following(FileActions):
     left: QStackedWidget
     chart: LifeChart
     layer_painter: LayerPainter
-    explainer: Latest
+    explainer: LatestOnlyWorker
 
     def arrange(self, key: str) -> None:
         """Show ``both`` proofs, or ``flat`` or ``stage`` alone."""

@@ -11,7 +11,6 @@ from mivex.ui import theme
 from mivex.ui.proofs.ledger import FULL, SHORT, LedgerTable, shade
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 
 class LedgerPage(QWidget):
@@ -36,7 +35,7 @@ class LedgerPage(QWidget):
         self.compare = False
         self._book: tuple[object, Book] | None = None
         self._at: tuple[int, int] | None = None
-        self.worker = Latest("ledger", self)
+        self.worker = session.workers.latest("ledger")
         self.worker.done.connect(self._take)
         self._soon = QTimer(self, singleShot=True, interval=25)
         self._soon.timeout.connect(self._ask)
@@ -84,9 +83,9 @@ class LedgerPage(QWidget):
         return self.pin.isChecked()
 
     @property
-    def idle(self) -> bool:
-        """Nothing is being worked out."""
-        return self.worker.idle and not self._soon.isActive()
+    def asking(self) -> bool:
+        """A pixel is about to be asked for."""
+        return self._soon.isActive()
 
     def point(self, x: float, y: float) -> None:
         """The pointer is over a pixel of the stage."""
@@ -189,8 +188,4 @@ class LedgerPage(QWidget):
             line = next((r for r in (*self.set.lines, *self.exact.lines) if (r.owner, r.part) == key), None)
             self.off[key] = line.name if line is not None else key[0]
         self._soon.start()
-
-    def end(self) -> None:
-        """Stop the thread."""
-        self.worker.end()
 

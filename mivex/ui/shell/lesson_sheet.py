@@ -11,7 +11,7 @@ from mivex.core.findings import CHECKS
 from mivex.core.lessons.model import HIGH, WIDE, Lesson, lessons
 from mivex.ui import theme
 from mivex.ui.fields.labels import label
-from mivex.ui.session.worker import Latest
+from mivex.ui.session.worker import Workers
 
 SCOPES = {"texture": "Textures", "sheet": "Sheets", "scene": "The scene", "motion": "Motion"}
 
@@ -19,11 +19,12 @@ SCOPES = {"texture": "Textures", "sheet": "Sheets", "scene": "The scene", "motio
 class LessonSheet(QDialog):
     """Every finding at the left, the page of the chosen one at the right; pictures are drawn in the background."""
 
-    def __init__(self, check: str = "", parent: QWidget | None = None) -> None:
+    def __init__(self, workers: Workers, check: str = "", parent: QWidget | None = None) -> None:
         super().__init__(parent)
         self.setWindowTitle("Findings, one by one")
         self.resize(QSize(868, 560))
-        self.worker = Latest("lessons", self)
+        self.workers = workers
+        self.worker = workers.latest("lessons", self._fail)
         self.worker.done.connect(self._take)
         row = QHBoxLayout(self)
         row.setContentsMargins(0, 0, 0, 0)
@@ -70,7 +71,6 @@ class LessonSheet(QDialog):
         pictures.addStretch()
         column.addLayout(pictures)
         self.said = label("", "equation", wrap=True)
-        self.worker.failed.connect(lambda _t, why: self.said.setText(why))
         column.addWidget(self.said)
         column.addWidget(label("Why it matters", "section"))
         self.why = label("", "", wrap=True)
@@ -85,17 +85,15 @@ class LessonSheet(QDialog):
         row.addWidget(scroll, 1)
         self.show_lesson(check or next(iter(lessons())))
 
-    @property
-    def idle(self) -> bool:
-        """Nothing is being drawn."""
-        return self.worker.idle
-
     def show_lesson(self, check: str) -> None:
         """Go to the page of a finding."""
         for k, lesson in enumerate(self.rows):
             if lesson is not None and lesson.id == check:
                 self.list.setCurrentRow(k)
                 self.list.scrollToItem(self.list.item(k))
+
+    def _fail(self, why: str) -> None:
+        self.said.setText(why)
 
     def _choose(self, k: int) -> None:
         lesson = self.rows[k] if 0 <= k < len(self.rows) else None
@@ -125,9 +123,9 @@ class LessonSheet(QDialog):
         self.said.setText(str(made[2]))
 
     def closeEvent(self, event: QCloseEvent) -> None:
-        self.worker.end()
+        self.workers.drop(self.worker)
         super().closeEvent(event)
 
     def done(self, code: int) -> None:
-        self.worker.end()
+        self.workers.drop(self.worker)
         super().done(code)

@@ -11,7 +11,6 @@ from mivex.core.proving import Stage
 from mivex.ui.proofs.ring import Ring
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 ROUND = 16
 """Cameras on the ring."""
@@ -35,10 +34,9 @@ class OrderPage(QWidget):
         self.stage: Any = None
         self.found: Proposal | None = None
         self._asked: object = None
-        self.worker = Latest("adviser", self)
+        self.worker = session.workers.latest("adviser", self._say)
         self.worker.reported.connect(self._tell)
         self.worker.done.connect(self._take)
-        self.worker.failed.connect(lambda _t, why: self._say(why))
         self.ring = Ring()
         self.ring.turned.connect(self._turn)
         row = QHBoxLayout(self)
@@ -174,7 +172,3 @@ class OrderPage(QWidget):
     def _turn(self, yaw: float) -> None:
         if self.stage is not None:
             self.stage.look(self.stage.camera.model_copy(update={"yaw": yaw}))
-
-    def end(self) -> None:
-        """Stop the thread."""
-        self.worker.end()

@@ -25,7 +25,6 @@ from mivex.ui.fields.labels import KINDS
 from mivex.ui.languages import Verbatim
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 THUMB = 44
 
@@ -132,6 +131,8 @@ class Rack(QWidget):
         column.addLayout(head)
         self.list = QListWidget()
         self.list.setAccessibleName("Overlays")
+        # A click on a card leaves the keys to the proofs; Tab comes here for the arrows.
+        self.list.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.list.setVerticalScrollMode(QListWidget.ScrollMode.ScrollPerPixel)
         self.list.setHorizontalScrollBarPolicy(Qt.ScrollBarPolicy.ScrollBarAlwaysOff)
         self.list.currentRowChanged.connect(self._row_changed)
@@ -145,7 +146,7 @@ class Rack(QWidget):
         self.empty.setAlignment(Qt.AlignmentFlag.AlignTop)
         column.addWidget(self.empty, 1)
         self._cards: dict[str, Card] = {}
-        self._thumbs = Latest("thumbs", self)
+        self._thumbs = session.workers.latest("thumbs")
         self._thumbs.reported.connect(self._take_thumb)
         self._drawn: dict[str, str] = {}
         session.changed.connect(self.refresh)

@@ -1,4 +1,8 @@
-"""Opening, saving and leaving projects; nobody's work is overwritten in silence. Files are touched in the background."""
+"""Opening, saving and leaving projects; nobody's work is overwritten in silence. Files are touched in the background.
+
+Whatever the background brings is taken by the rule of `mivex.ui.session.worker`: an edit of the document of that moment.
+Who leaves a project is asked when it is to be left, not before: what was changed meanwhile counts.
+"""
 
 from collections.abc import Callable
 from pathlib import Path
@@ -8,12 +12,13 @@ from PySide6.QtGui import QCloseEvent
 from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 
 from mivex.core.project.backups import Earlier, earlier_of, keep_earlier
+from mivex.core.project.document import Document
 from mivex.core.project.file import ChangedOnDisk, Stamp, open_project, read_project, relocated, write_project
 from mivex.core.project.gathering import FOLDER, collected, found_again, missing, told, with_found
-from mivex.core.project.keeping import Kept, give_up, left_behind, project_lock
+from mivex.core.project.keeping import Kept, Lock, give_up, left_behind, project_lock
 from mivex.ui.session.recovery import Recovery
 from mivex.ui.session.session import Saving, Session
-from mivex.ui.session.worker import Latest
+from mivex.ui.session.worker import LatestOnlyWorker, Queue, Work
 from mivex.ui.shell.earlier import EarlierSaves
 
 Then = Callable[[], object]
@@ -32,10 +37,12 @@ class ProjectActions(QMainWindow):
     """The part of the window that deals with the project's file."""
 
     session: Session
-    jobs: Latest
-    saver: Latest
+    jobs: Queue
+    saver: Queue
+    shipper: Queue
+    finder: Queue
+    disk: LatestOnlyWorker
     recovery: Recovery
-    finder: Latest
     _closing = False
     _noticed = Stamp()
 
@@ -45,6 +52,14 @@ class ProjectActions(QMainWindow):
 
     def go(self, station: str) -> None:
         """Go to a station of the track."""
+        raise NotImplementedError
+
+    def commit_typing(self) -> None:
+        """What is half typed in a field becomes an edit."""
+        raise NotImplementedError
+
+    def look_from_first(self) -> None:
+        """Let the stage look from the first camera of the project."""
         raise NotImplementedError
 
     def end(self) -> None:
@@ -82,8 +97,25 @@ class ProjectActions(QMainWindow):
 
     # Leaving -------------------------------------------------------------------------------------
 
-    def may_leave(self, then: Then) -> None:
-        """Do ``then`` once the open project may be left; asks if work is unsaved."""
+    def ask_under_way(self, waiting: tuple[Queue, ...]) -> str:
+        """Ask about what was asked for and has not arrived: ``stop`` it, or ``keep`` working."""
+        words = []
+        if not self.jobs.idle:
+            words.append("Files are still being read; what they bring is not in the project yet.")
+        if self.shipper in waiting and not self.shipper.idle:
+            words.append("A delivery is under way; stopped, it writes nothing.")
+        return self._ask(" ".join(words), {"stop": "Leave without it", "keep": "Keep working"}, "keep")
+
+    def may_leave(self, then: Then, stay: Then = lambda: None, waiting: tuple[Queue, ...] = ()) -> None:
+        """Do ``then`` once the open project may be left, or ``stay`` where the artist keeps working.
+
+        Asks if work is unsaved, or if something asked for in one of the queues ``waiting`` has not arrived yet. Saving
+        first takes a while, and what is changed in that while is asked about as well.
+        """
+        self.commit_typing()
+        if any(not q.idle for q in waiting) and self.ask_under_way(waiting) != "stop":
+            stay()
+            return
         if self.session.saved:
             then()
             return
@@ -91,23 +123,26 @@ class ProjectActions(QMainWindow):
         if answer == "discard":
             then()
         elif answer == "save":
-            self.save(then)
+            self.save(lambda: self.may_leave(then, stay, waiting), stay)
+        else:
+            stay()
 
     def closeEvent(self, event: QCloseEvent) -> None:
         if self._closing:
             event.accept()
             return
         event.ignore()
-        self.may_leave(self._leave)
+        self.may_leave(self._leave, waiting=(self.jobs, self.shipper))
         if self._closing:
             # There was nothing to save: Qt closes no window from within its closing.
             event.accept()
 
     def _leave(self) -> None:
         self._closing = True
-        self.recovery.forget()
-        self.session.leave()
         self.end()
+        self.recovery.forget()
+        self.recovery.end()
+        self.session.leave()
         self.close()
 
     # Opening -------------------------------------------------------------------------------------
@@ -115,11 +150,12 @@ class ProjectActions(QMainWindow):
     def new(self) -> None:
         """Start an empty project."""
         def begin() -> None:
+            self.jobs.clear()
             self.recovery.forget()
             self.session.new()
             self.go("source")
 
-        self.may_leave(begin)
+        self.may_leave(begin, waiting=(self.jobs,))
 
     def ask_open(self) -> None:
         """Ask for a project and open it."""
@@ -132,28 +168,49 @@ class ProjectActions(QMainWindow):
 
         ``offer`` asks about unsaved work on it that a crash left behind; ``then`` is done once it is open.
         """
-        def work(report, _stopped):  # type: ignore[no-untyped-def]
+        def work(_report, _stopped):  # type: ignore[no-untyped-def]
             whole = Path(path).resolve()
             doc, stamp = open_project(whole)
-            lock = project_lock(whole)
-            report(("open", doc, whole, stamp, lock if lock.take() else None, then))
-            if offer:
-                report(("kept", left_behind(str(whole))))
+            lock = project_lock(whole) if whole != self.session.path else None
+            held = lock if lock is not None and lock.take() else None
+            kept = left_behind(str(whole)) if offer else []
+            return lambda: arrived(doc, whole, stamp, held, kept)
 
-        self.may_leave(lambda: self.jobs.ask(None, work))
+        def arrived(doc: Document, whole: Path, stamp: Stamp, lock: Lock | None, kept: list[Kept]) -> None:
+            def leave() -> None:
+                self.take_opened(doc, whole, stamp, lock)
+                if then is not None:
+                    then()
+                self.take_kept(kept)
+                self.jobs.release()
 
-    def take_opened(self, part: tuple) -> None:
+            def stay() -> None:
+                if lock is not None:
+                    lock.free()
+                self.jobs.release()
+
+            # What was asked for after it waits until it is known which project is the open one.
+            self.jobs.hold()
+            self.may_leave(leave, stay)
+
+        self.jobs.ask(None, lambda: work)
+
+    def take_opened(self, doc: Document, path: Path, stamp: Stamp, lock: Lock | None) -> None:
         """Take a project that the background has read."""
-        _, doc, path, stamp, lock, _ = part
         self.recovery.forget()
         self.session.take(doc, path, stamp, lock)
+        self.look_from_first()
         self.find_files(quiet=True)
-        if lock is None:
+        if self.session.elsewhere:
             self.tell(f"“{path.name}” is open in another window of Mivex as well; whoever saves second is asked first.")
 
     def offer_kept(self, project: str = "") -> None:
         """Look for work that a crash left behind, and offer it; ``project`` narrows it to one file."""
-        self.jobs.ask(None, lambda report, _stopped: report(("kept", left_behind(project))))
+        def work(_report, _stopped):  # type: ignore[no-untyped-def]
+            rows = left_behind(project)
+            return lambda: self.take_kept(rows)
+
+        self.jobs.ask(None, lambda: work)
 
     def take_kept(self, rows: list[Kept]) -> None:
         """Ask about each piece of work left behind, until one is restored."""
@@ -202,10 +259,11 @@ class ProjectActions(QMainWindow):
 
     def open_earlier(self, row: Earlier) -> None:
         """Open an earlier save in place of the present one; undo brings that back."""
-        def work(report, _stopped):  # type: ignore[no-untyped-def]
-            report(("earlier", read_project(row.file)))
+        def work(_report, _stopped):  # type: ignore[no-untyped-def]
+            doc = read_project(row.file)
+            return lambda: self.session.apply("Open an earlier save", lambda _: doc)
 
-        self.jobs.ask(None, work)
+        self.jobs.ask(None, lambda: work)
 
     # Files of the project ------------------------------------------------------------------------
 
@@ -215,30 +273,39 @@ class ProjectActions(QMainWindow):
         if s.path is None:
             self.tell("Save the project first; its files are collected beside it.")
             return
-        doc, folder = s.doc, s.folder
+        project = s.project
 
-        def work(report, stopped):  # type: ignore[no-untyped-def]
-            made = collected(doc, folder, stopped)
-            if made.doc != doc:
-                report(("paths", doc, made.doc, "Collect its files"))
-            lost = f" {told(made.missing)} could not be found." if made.missing else ""
-            if not made.copied:
-                return "Every file lies beside the project already." + lost
-            return f"{made.copied} file{'' if made.copied == 1 else 's'} copied into “{FOLDER}” beside the project." + lost
+        def begin() -> Work:
+            doc, folder = s.doc, s.folder
 
-        self.jobs.ask(None, work)
+            def work(report, stopped):  # type: ignore[no-untyped-def]
+                made = collected(doc, folder, stopped)
+                report(lambda: self._name_files("Collect its files", made.moved, project))
+                lost = f" {told(made.missing)} could not be found." if made.missing else ""
+                if not made.copied:
+                    return "Every file lies beside the project already." + lost
+                return (f"{made.copied} file{'' if made.copied == 1 else 's'} copied into “{FOLDER}” beside the project."
+                        + lost)
+
+            return work
+
+        self.jobs.ask(None, begin)
+
+    def _name_files(self, words: str, moved: dict[str, str], project: int) -> None:
+        """Name files where they lie now, in the document of this moment, unless another project is open by now."""
+        if moved and project == self.session.project:
+            self.session.apply(words, lambda d: with_found(d, moved))
 
     def find_files(self, also: str = "", *, quiet: bool = False) -> None:
         """Look for files that have been moved; ``quiet`` says nothing where none is missing."""
-        doc, folder = self.session.doc, self.session.folder
+        doc, folder, project = self.session.doc, self.session.folder, self.session.project
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
             gone = missing(doc, folder)
             if not gone:
                 return "" if quiet else "No file of this project is missing."
             moved = found_again(doc, folder, [also] if also else (), stopped)
-            if moved:
-                report(("paths", doc, with_found(doc, moved), "Find moved files"))
+            report(lambda: self._name_files("Find moved files", moved, project))
             left = [p for p in gone if p not in moved]
             words = [f"{told(moved)} {'was' if len(moved) == 1 else 'were'} found again."] if moved else []
             if left:
@@ -246,19 +313,13 @@ class ProjectActions(QMainWindow):
                              "folder of your choice.")
             return " ".join(words)
 
-        self.finder.ask(None, work)
+        self.finder.ask(None, lambda: work)
 
     def ask_find(self) -> None:
         """Ask for a folder and look for missing files in it."""
         also = QFileDialog.getExistingDirectory(self, "Look for moved files in", self.session.folder)
         if also:
             self.find_files(also)
-
-    def take_paths(self, part: tuple) -> None:
-        """Take the paths that the background has worked out, unless the project is another one by now."""
-        _, old, new, words = part
-        if self.session.doc is old:
-            self.session.apply(words, lambda _: new)
 
     def look_at_disk(self) -> None:
         """Notice that somebody else has written the project's file."""
@@ -273,72 +334,83 @@ class ProjectActions(QMainWindow):
             self._noticed = now
             return f"“{path.name}” was changed on disk by somebody else; saving will ask before anything is overwritten."
 
-        self.finder.ask(None, work)
+        self.disk.ask(None, work)
 
     def changeEvent(self, event: QEvent) -> None:
         super().changeEvent(event)
-        if event.type() == QEvent.Type.ActivationChange and self.isActiveWindow() and hasattr(self, "finder"):
+        if event.type() == QEvent.Type.ActivationChange and self.isActiveWindow() and hasattr(self, "disk"):
             self.look_at_disk()
 
     # Saving --------------------------------------------------------------------------------------
 
-    def save(self, then: Then = lambda: None) -> None:
-        """Save, asking for a name where there is none; ``then`` follows once it is on disk."""
-        if self.session.path:
-            self._save(self.session.path, self.session.stamp, then)
-        else:
-            self.save_as(then)
+    def save(self, then: Then = lambda: None, stay: Then = lambda: None) -> None:
+        """Save, asking for a name where there is none.
 
-    def save_as(self, then: Then = lambda: None) -> None:
+        ``then`` follows once it is on disk, ``stay`` where it was not written.
+        """
+        if self.session.path:
+            self._save(self.session.path, then, stay)
+        else:
+            self.save_as(then, stay)
+
+    def save_as(self, then: Then = lambda: None, stay: Then = lambda: None) -> None:
         """Ask for a name and save under it."""
         path, _ = QFileDialog.getSaveFileName(self, "Save the project", self.session.folder, PROJECTS)
         if path:
             # The dialog has asked already whether a file of that name may be replaced.
-            self._save(Path(path if path.endswith(".mivex") else path + ".mivex"), None, then)
+            self._save(Path(path if path.endswith(".mivex") else path + ".mivex"), then, stay, replace=True)
+        else:
+            stay()
 
-    def _save(self, path: Path, seen: Stamp | None, then: Then) -> None:
-        target = path.resolve()
+    def _save(self, path: Path, then: Then, stay: Then, *, replace: bool = False) -> None:
+        """Line a save up; ``replace`` writes whatever lies there. Each writes the document of its own asking."""
+        self.commit_typing()
         s = self.session
-        doc, folder = s.doc, s.folder
-        mine = s.path == target
+        target, doc, folder, project = path.resolve(), s.doc, s.folder, s.project
 
-        def work(_report, _stopped):  # type: ignore[no-untyped-def]
-            fresh = doc if str(target.parent) == folder else relocated(doc, folder, target.parent)
-            if target.exists():
-                keep_earlier(target)
-            try:
-                stamp = write_project(target, fresh, seen)
-            except ChangedOnDisk as e:
-                return e
-            lock = None
-            if not mine:
-                lock = project_lock(target)
-                lock = lock if lock.take() else None
-            return Saving(target, doc, fresh, stamp, lock)
+        def begin() -> Work:
+            # A save before this one may have been the first under this name: stamp and lock are those of this moment.
+            mine = s.path == target
+            seen = s.stamp if mine and not replace else None
 
-        self.saver.ask((target, then), work)
+            def work(_report, _stopped):  # type: ignore[no-untyped-def]
+                fresh = doc if str(target.parent) == folder else relocated(doc, folder, target.parent)
+                if target.exists():
+                    keep_earlier(target)
+                try:
+                    stamp = write_project(target, fresh, seen)
+                except ChangedOnDisk:
+                    return lambda: self._settle_changed(target, then, stay)
+                lock = project_lock(target) if not mine else None
+                held = lock if lock is not None and lock.take() else None
+                return lambda: written(Saving(target, doc, fresh, stamp, held))
 
-    def saving_done(self, token: object, made: object) -> None:
-        """A save has come to its end."""
-        assert isinstance(token, tuple)
-        target, then = token
-        if isinstance(made, ChangedOnDisk):
-            self._settle_changed(target, then)
-            return
-        assert isinstance(made, Saving)
-        self.session.saved_as(made)
-        if self.session.saved:
-            self.recovery.forget()
-        self.tell(f"Saved as “{target}”.")
-        then()
+            return work
 
-    def _settle_changed(self, target: Path, then: Then) -> None:
+        def written(made: Saving) -> None:
+            if project == s.project:
+                s.saved_as(made)
+                if s.saved:
+                    self.recovery.forget()
+            elif made.lock is not None:
+                made.lock.free()  # another project is open by now; this one was written all the same
+            self.tell(f"Saved as “{target}”.")
+            then()
+
+        self.saver.ask(stay, begin)
+
+    def _settle_changed(self, target: Path, then: Then, stay: Then) -> None:
         answer = self.ask_changed(target)
         if answer == "beside":
-            self._save(beside(target), None, then)
+            self._save(beside(target), then, stay, replace=True)
         elif answer == "overwrite":
-            self._save(target, None, then)
+            self._save(target, then, stay, replace=True)
         elif answer == "theirs":
-            def work(report, _stopped):  # type: ignore[no-untyped-def]
-                report(("theirs", *open_project(target)))
-            self.jobs.ask(None, work)
+            def work(_report, _stopped):  # type: ignore[no-untyped-def]
+                theirs = open_project(target)
+                return lambda: self.session.take_theirs(*theirs)
+
+            self.jobs.ask(None, lambda: work)
+            stay()
+        else:
+            stay()

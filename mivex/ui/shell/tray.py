@@ -104,6 +104,8 @@ class Tray(QWidget):
         body.setSpacing(0)
         self.list = QListWidget()
         self.list.setAccessibleName("Findings")
+        # A click on a finding leaves the keys to the proofs, which it has just gone to.
+        self.list.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.list.currentRowChanged.connect(self._choose)
         self.list.itemClicked.connect(lambda item: self._choose(self.list.row(item)))
         body.addWidget(self.list, 5)
@@ -256,16 +258,6 @@ class Tray(QWidget):
         if hasattr(self, "found"):
             self._say_state()
             self.order.refresh()
-
-    @property
-    def idle(self) -> bool:
-        """None of its pages works anything out."""
-        return self.ledger.idle and self.order.idle
-
-    def end(self) -> None:
-        """Stop the pages' threads."""
-        self.ledger.end()
-        self.order.end()
 
     def _choose(self, _row: int) -> None:
         self._show_detail()

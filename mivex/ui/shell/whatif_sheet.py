@@ -13,7 +13,6 @@ from mivex.core.whatif import PLACES, Trial, trials
 from mivex.ui import theme
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 
 CELL, GAP, LEFT, TOP = 128, 10, 54, 28
 
@@ -113,9 +112,8 @@ class WhatIf(QDialog):
         self.sheet = Sheet()
         self.sheet.taken.connect(self._take)
         column.addWidget(self.sheet)
-        self.worker = Latest("what-if", self)
+        self.worker = session.workers.latest("what-if", self.said.setText)
         self.worker.done.connect(self._show)
-        self.worker.failed.connect(lambda _t, why: self.said.setText(why))
         if o is None:
             return
         doc, textures, meshes, view = session.doc, engine.stage_textures(), engine.results.meshes(), stage.view
@@ -138,12 +136,7 @@ class WhatIf(QDialog):
             update={"material": with_blend(o.material, blend)})))  # type: ignore[arg-type]
         self.accept()
 
-    @property
-    def idle(self) -> bool:
-        """Nothing is being drawn."""
-        return self.worker.idle
-
     def done(self, result: int) -> None:
         """Close, and stop the thread."""
-        self.worker.end()
+        self.session.workers.drop(self.worker)
         super().done(result)

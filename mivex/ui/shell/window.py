@@ -2,8 +2,10 @@
 
 from collections.abc import Callable
 
-from PySide6.QtCore import QByteArray, QSettings, Qt, QTimer
+from PySide6.QtCore import QByteArray, QEvent, QSettings, Qt, QTimer
+from PySide6.QtGui import QKeyEvent
 from PySide6.QtWidgets import (
+    QApplication,
     QButtonGroup,
     QHBoxLayout,
     QLabel,
@@ -16,6 +18,7 @@ from PySide6.QtWidgets import (
 
 from mivex.demo import PROJECT
 from mivex.ui import languages, theme
+from mivex.ui.fields.line import commit_typing, is_single, takes_keys
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter
 from mivex.ui.proofs.life_chart import LifeChart
@@ -26,7 +29,6 @@ from mivex.ui.session.engine import Engine
 from mivex.ui.session.recovery import Recovery
 from mivex.ui.session.session import Session
 from mivex.ui.session.shipping import Shipping
-from mivex.ui.session.worker import Latest
 from mivex.ui.shell.actions import build_menus
 from mivex.ui.shell.build_sheet import BuildSheet, ask_pictures
 from mivex.ui.shell.busy import Busy
@@ -68,9 +70,10 @@ class Window(Following):
         self.lesson: LessonSheet | None = None
         self.tour: Tour | None = None
         self.remembers = False
-        self.jobs = Latest("jobs", self)
-        self.saver = Latest("saver", self)
-        self.finder = Latest("finder", self)
+        self.jobs, self.saver = self.session.jobs, self.session.saver
+        self.shipper = self.session.workers.queue("deliveries")
+        self.finder = self.session.workers.queue("finder")
+        self.disk = self.session.workers.latest("disk")
         self.recovery = Recovery(self.session, self)
         self.layer_painter = LayerPainter(self.session, self.engine, self)
         self.layer_painter.flat_view = lambda: self.flat.canvas.screen_view
@@ -171,7 +174,7 @@ class Window(Following):
         self.controls.paint_wanted.connect(self._paint)
         self.controls.look_wanted.connect(self.flat.show_view)
         self.flat.reference_wanted.connect(self.ask_reference)
-        self.explainer = Latest("explain", self)
+        self.explainer = self.session.workers.latest("explain")
         self.explainer.done.connect(lambda _t, words: self.controls.hint.say(words))
         self.flat.canvas.rested.connect(self._explain)
         self.layer_painter.patched.connect(self.flat.canvas.patch)
@@ -189,20 +192,17 @@ class Window(Following):
         self.controls.sheet_wanted.connect(self.build_sheet)
         self.desk.told.connect(self._follow_effect)
         self.chart.hint.connect(lambda words: self.controls.hint.say(words) if words else None)
-        for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said)):
+        for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said),
+                         (self.shipper.busy, self.shipper.said)):
             on.connect(self.busy.set_busy)
             said.connect(self.busy.say)
         self.engine.examined.connect(self._refresh)
         for signal in (self.session.changed, self.session.chosen, self.session.filed):
             signal.connect(self._refresh)
-        self.jobs.reported.connect(self._take_import)
-        self.jobs.done.connect(lambda _t, text: self.tell(str(text)) if text else None)
-        self.jobs.failed.connect(lambda _t, why: self.tell(why))
-        self.finder.reported.connect(self._take_import)
-        self.finder.done.connect(lambda _t, text: self.tell(str(text)) if text else None)
-        self.finder.failed.connect(lambda _t, why: self.tell(why))
-        self.saver.done.connect(self.saving_done)
-        self.saver.failed.connect(lambda _t, why: self.tell(why))
+        for worker in (self.jobs, self.shipper, self.finder, self.saver, self.disk):
+            worker.done.connect(lambda _t, text: self.tell(str(text)) if text else None)
+        self.saver.failed.connect(lambda stay, _why: stay() if callable(stay) else None)
+        self.session.workers.failed.connect(self.tell)
         self.recovery.failed.connect(self.tell)
 
     # State ---------------------------------------------------------------------------------------
@@ -244,16 +244,14 @@ class Window(Following):
         self.sheet.open()
 
     @property
+    def at_work(self) -> list[str]:
+        """Names of the workers that have something to do; while the clock runs the desk always has."""
+        return [name for name in self.session.workers.busy if not (self.desk.playing and name == self.desk.worker.name)]
+
+    @property
     def idle(self) -> bool:
-        """Nothing is being computed."""
-        return (self.engine.idle and self.tray.idle and (self.sheet is None or self.sheet.idle)
-                and (self.fewer is None or self.fewer.idle) and (self.lesson is None or self.lesson.idle)
-                and self.finder.idle and self.shipping.idle
-                and self.jobs.idle and self.saver.idle and self.recovery.worker.idle
-                and self.flat.canvas.worker.idle and self.layer_painter.idle and self.controls.cells.idle
-                and self.explainer.idle and (self.desk.playing or self.desk.worker.idle)
-                and self.stage.canvas.worker.idle and not self.stage.canvas.moving
-                and self.rack._thumbs.idle and self.controls.hint.worker.idle)
+        """Nothing is being computed, nor about to be."""
+        return not (self.at_work or self.engine.reloading or self.tray.ledger.asking or self.stage.canvas.moving)
 
     def tell(self, sentence: str) -> None:
         """Show one sentence under the proofs for a while."""
@@ -264,6 +262,7 @@ class Window(Following):
     def stop(self) -> None:
         """Stop whatever is being computed."""
         self.jobs.halt()
+        self.shipper.halt()
         if not self.engine.idle:
             self.engine.stop()
 
@@ -293,7 +292,7 @@ class Window(Following):
     def teach(self, check: str = "") -> None:
         """Show the page about a finding; of the chosen one where none is named."""
         current = self.tray.current
-        self.lesson = LessonSheet(check or (current.id if current else ""), self)
+        self.lesson = LessonSheet(self.session.workers, check or (current.id if current else ""), self)
         self.lesson.open()
 
     def take_round(self) -> None:
@@ -368,12 +367,20 @@ class Window(Following):
         """Stop every thread."""
         self.remember()
         self.desk.play(False)
-        self.recovery.end()
-        self.shipping.end()
-        self.tray.end()
-        self.engine.end()
-        self.finder.end()
-        for worker in (self.jobs, self.saver, self.flat.canvas.worker, self.stage.canvas.worker, self.rack._thumbs,
-                       self.controls.hint.worker, self.controls.cells, self.explainer, self.desk.worker):
-            worker.end()
-        self.layer_painter.finish()
+        self.session.workers.end()
+
+    def look_from_first(self) -> None:
+        """Let the stage look from the first camera of the project."""
+        self.stage.canvas.look(next(iter(self.session.doc.cameras), self.stage.canvas.camera))
+
+    def commit_typing(self) -> None:
+        """What is half typed in a field becomes an edit."""
+        commit_typing(self)
+
+    def event(self, event: QEvent) -> bool:
+        if event.type() == QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent) and is_single(event) \
+                and takes_keys(QApplication.focusWidget()):
+            # It comes here from the widget that has the focus: the key is that one's, and no shortcut's.
+            event.accept()
+            return True
+        return super().event(event)

@@ -27,7 +27,6 @@ from mivex.ui.fields.hint import Hint
 from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
-from mivex.ui.session.worker import Latest
 from mivex.ui.stations.cells import cells_of
 
 _ORDER = {"source": 0, "alpha": 1, "colour": 2, "edges": 3}
@@ -90,7 +89,7 @@ class Page(QWidget):
         super().__init__()
         self.session, self.engine, self.desk, self.choose_file = session, engine, desk, choose_file
         self.column = QVBoxLayout()
-        self.hint = Hint()
+        self.hint = Hint(session.workers)
         self.pack_tab = "red"
         self.painting = False
         self.painted_part = -1
@@ -105,7 +104,7 @@ class Page(QWidget):
         self.guesses: dict[tuple[str, str], Any] = {}
         self.cell_images: dict[tuple[str, str], Any] = {}
         self._cells_of: object = None
-        self.cells = Latest("cells", self)
+        self.cells = session.workers.latest("cells")
         self.cells.done.connect(self._take_cells)
         self._fields: list[Field] = []
         self.live: list[Callable[[], None]] = []

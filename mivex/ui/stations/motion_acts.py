@@ -7,6 +7,7 @@ from mivex.core.motion.starters import STARTERS
 from mivex.core.playing import Flows
 from mivex.core.project import edits, effect_edits
 from mivex.core.scene import world_of
+from mivex.ui.session.worker import Work
 from mivex.ui.stations.base import Page
 from mivex.ui.tools.lanes import BY_KEY
 
@@ -80,23 +81,23 @@ def choose_mesh(c: Page) -> None:
 
 def set_bounds(c: Page) -> None:
     """Set the chosen effect's bounds as its motion says, or take them away."""
-    effect, doc = c.desk.effect, c.session.doc
-    found = doc.effect(c.desk.effect_id)
+    effect = c.desk.effect
+    found = c.session.doc.effect(c.desk.effect_id)
     if effect is None or found is None:
         return
     key = found.id
     if found.bounds is not None:
         c.session.apply("Take the bounds away", lambda d: edits.set_effect(d, key, bounds=None))
         return
-    meshes = c.engine.results.meshes()
 
-    def work(_report: Any, _stop: Any) -> object:
-        box = Flows().bounds(doc, effect, world_of(doc, meshes))
-        return tuple(tuple(round(float(v), 3) for v in e) for e in (box.low, box.high)) if box else None
+    def begin() -> Work:
+        doc, meshes = c.session.doc, c.engine.results.meshes()
 
-    def take(_token: object, bounds: object) -> None:
-        c.cells.done.disconnect(take)
-        c.session.apply("Set bounds", lambda d: edits.set_effect(d, key, bounds=bounds))
+        def work(_report: Any, _stop: Any) -> object:
+            box = Flows().bounds(doc, effect, world_of(doc, meshes))
+            bounds = tuple(tuple(round(float(v), 3) for v in e) for e in (box.low, box.high)) if box else None
+            return lambda: c.session.apply("Set bounds", lambda d: edits.set_effect(d, key, bounds=bounds))
 
-    c.cells.done.connect(take)
-    c.cells.ask(("bounds", key), work)
+        return work
+
+    c.session.jobs.ask(None, begin)

@@ -156,17 +156,17 @@ def find_frames(c: Page, key: str) -> None:
         return
     values = r.picture.values
 
-    def take(token: object, found: Any) -> None:
-        if not (isinstance(token, tuple) and token[0] == "guess"):
-            return
-        c.cells.done.disconnect(take)
-        c.guesses[token[1:]] = found
+    def take(found: Any) -> None:
+        c.guesses[key, o.source.path] = found
         if found.grids:
             c.session.apply("Find the frames", lambda d: _sheet(d, key, grids=found.grids))
         c.refresh()
 
-    c.cells.done.connect(take)
-    c.cells.ask(("guess", key, o.source.path), lambda _r, _s: guess(values))
+    def work(_report: Any, _stopped: Any) -> object:
+        found = guess(values)
+        return lambda: take(found)
+
+    c.session.jobs.ask(None, lambda: work)
 
 
 def _shape(c: Page, o: Overlay) -> object:

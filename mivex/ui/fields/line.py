@@ -1,0 +1,120 @@
+"""A line of text that belongs to whoever types in it until Return, Tab or Escape; and the rule for single keys."""
+
+from typing import Any
+
+from PySide6.QtCore import QEvent, Qt, Signal
+from PySide6.QtGui import QFocusEvent, QKeyEvent
+from PySide6.QtWidgets import QAbstractItemView, QAbstractSpinBox, QApplication, QComboBox, QLineEdit, QWidget
+
+FOR_A_WHILE = (Qt.FocusReason.PopupFocusReason, Qt.FocusReason.MenuBarFocusReason, Qt.FocusReason.ActiveWindowFocusReason)
+"""Reasons for which the focus goes and comes back: its own menu, the menu bar, another window."""
+
+
+class Line(QLineEdit):
+    """A line of text.
+
+    `put` shows what the document holds, but never over what is half typed. Return, Tab, a click elsewhere and
+    `commit` tell what was typed; Escape takes it back.
+
+    Signals
+    -------
+    typed()
+        Something was typed and is to count.
+    let_go()
+        The line is no longer being typed in, whichever way it ended.
+    """
+
+    typed = Signal()
+    let_go = Signal()
+
+    def __init__(self, parent: QWidget | None = None) -> None:
+        super().__init__(parent)
+        self._held = ""
+
+    @property
+    def typing(self) -> bool:
+        """Something is half typed."""
+        return self.isModified()
+
+    def put(self, text: str) -> None:
+        """Show a text, unless another is being typed."""
+        self._held = text
+        if not self.typing and self.text() != text:
+            self.setText(text)
+
+    def begin(self, text: str) -> None:
+        """Put in a text as if it had been typed."""
+        self.setText(text)
+        self.setModified(True)
+
+    def commit(self) -> None:
+        """What is half typed counts from now on."""
+        if self.typing:
+            self.setModified(False)
+            self.typed.emit()
+            self.let_go.emit()
+
+    def cancel(self) -> None:
+        """Take back what is half typed."""
+        self.setText(self._held)
+        self.setModified(False)
+        self.let_go.emit()
+
+    def event(self, event: QEvent) -> bool:
+        if event.type() == QEvent.Type.ShortcutOverride and not self.typing:
+            assert isinstance(event, QKeyEvent)
+            if event.modifiers() & Qt.KeyboardModifier.ControlModifier and event.key() in (Qt.Key.Key_Z, Qt.Key.Key_Y):
+                # There is nothing of its own to take back: Undo is the window's.
+                event.ignore()
+                return False
+        return super().event(event)
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        key = event.key()
+        if key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
+            self.commit()
+            self.clearFocus()
+        elif key == Qt.Key.Key_Escape:
+            self.cancel()
+            self.clearFocus()
+        else:
+            super().keyPressEvent(event)
+
+    def focusOutEvent(self, event: QFocusEvent) -> None:
+        super().focusOutEvent(event)
+        if event.reason() not in FOR_A_WHILE:
+            self.commit()
+
+
+def takes_keys(widget: Any) -> bool:
+    """Whether a widget that has the focus wants single keys for itself: any field, list or table."""
+    if isinstance(widget, QLineEdit | QAbstractItemView | QAbstractSpinBox | QComboBox):
+        return True
+    while isinstance(widget, QWidget):
+        if getattr(widget, "takes_keys", False):
+            return True
+        widget = widget.parentWidget()
+    return False
+
+
+def is_single(event: QKeyEvent) -> bool:
+    """Whether a key would be a shortcut of one key: a letter, digit or sign, with or without Shift."""
+    others = event.modifiers() & ~(Qt.KeyboardModifier.ShiftModifier | Qt.KeyboardModifier.KeypadModifier)
+    function = Qt.Key.Key_F1.value <= event.key() <= Qt.Key.Key_F35.value
+    return not others and not function
+
+
+def commit_typing(within: QWidget) -> None:
+    """Make what is half typed in a window count, wherever the caret is."""
+    for line in within.findChildren(Line):
+        line.commit()
+
+
+def is_held(part: QWidget) -> bool:
+    """Whether something within a part is half typed, pressed, or has its list open."""
+    popup: Any = QApplication.activePopupWidget()
+    while popup is not None:
+        if popup is part:
+            return True
+        popup = popup.parentWidget()
+    return any(getattr(w, "typing", False) or getattr(w, "is_dragged", False) for w in part.findChildren(QWidget))
