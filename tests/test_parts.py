@@ -257,7 +257,7 @@ def test_a_large_picture_answers_with_a_proxy_first_and_inputs_of_steps_are_kept
     assert engine.input_of(key, 1) is held
     wait()
     assert engine.input_of(key, 1) is not held
-    engine.end()
+    session.workers.end(10)
 
 
 def test_proxies_of_every_step_show_what_full_size_will(rng):

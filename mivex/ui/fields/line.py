@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from PySide6.QtCore import QEvent, Qt, Signal
+from PySide6.QtCore import QEvent, QObject, Qt, Signal
 from PySide6.QtGui import QFocusEvent, QKeyEvent
 from PySide6.QtWidgets import QAbstractItemView, QAbstractSpinBox, QApplication, QComboBox, QLineEdit, QWidget
 
@@ -102,6 +102,25 @@ def is_single(event: QKeyEvent) -> bool:
     others = event.modifiers() & ~(Qt.KeyboardModifier.ShiftModifier | Qt.KeyboardModifier.KeypadModifier)
     function = Qt.Key.Key_F1.value <= event.key() <= Qt.Key.Key_F35.value
     return not others and not function
+
+
+class FieldKeys(QObject):
+    """Keeps single-key shortcuts of a window from fields, lists and tables that have the focus.
+
+    A key that the focused widget does not claim comes up to the window as a ShortcutOverride; accepted there, it goes to
+    the widget as a plain key.
+    """
+
+    def __init__(self, window: QWidget) -> None:
+        super().__init__(window)
+        window.installEventFilter(self)
+
+    def eventFilter(self, watched: QObject, event: QEvent) -> bool:
+        if event.type() == QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent) and is_single(event) \
+                and takes_keys(QApplication.focusWidget()):
+            event.accept()
+            return True
+        return False
 
 
 def commit_typing(within: QWidget) -> None:

@@ -139,6 +139,7 @@ class Controls(Page):
         self.column.addStretch()
         old = self.pages.takeWidget()
         self.pages.setWidget(page)
+        page.show()  # now, not with the next event: the caret comes back below
         if old:
             old.deleteLater()
         self.pages.verticalScrollBar().setValue(kept)

@@ -2,10 +2,8 @@
 
 from collections.abc import Callable
 
-from PySide6.QtCore import QByteArray, QEvent, QSettings, Qt, QTimer
-from PySide6.QtGui import QKeyEvent
+from PySide6.QtCore import QByteArray, QSettings, Qt, QTimer
 from PySide6.QtWidgets import (
-    QApplication,
     QButtonGroup,
     QHBoxLayout,
     QLabel,
@@ -18,7 +16,7 @@ from PySide6.QtWidgets import (
 
 from mivex.demo import PROJECT
 from mivex.ui import languages, theme
-from mivex.ui.fields.line import commit_typing, is_single, takes_keys
+from mivex.ui.fields.line import FieldKeys, commit_typing
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter
 from mivex.ui.proofs.life_chart import LifeChart
@@ -80,6 +78,7 @@ class Window(Following):
         self.flat.canvas.layer_painter = self.stage.canvas.layer_painter = self.layer_painter
         self.tray.ledger.stage = self.tray.order.stage = self.stage.canvas
         self.setAcceptDrops(True)
+        self.field_keys = FieldKeys(self)
         self._lay_out()
         self._menus()
         self._connect()
@@ -376,11 +375,3 @@ class Window(Following):
     def commit_typing(self) -> None:
         """What is half typed in a field becomes an edit."""
         commit_typing(self)
-
-    def event(self, event: QEvent) -> bool:
-        if event.type() == QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent) and is_single(event) \
-                and takes_keys(QApplication.focusWidget()):
-            # It comes here from the widget that has the focus: the key is that one's, and no shortcut's.
-            event.accept()
-            return True
-        return super().event(event)
