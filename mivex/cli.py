@@ -4,7 +4,7 @@ Exit 0: fine. 1: findings. 2: cannot be done; one clear line on standard error.
 """
 
 import contextlib
-import json
+import errno
 import os
 import sys
 import tempfile
@@ -15,6 +15,7 @@ import typer
 
 from mivex.cli_delivery import check, deliver, desktop, intake
 from mivex.cli_motion import render_frames, simulate
+from mivex.cli_output import complain, say, say_json, size_of, whole_numbers
 from mivex.cli_sheets import sheet_app
 from mivex.core.base.errors import MivexError
 
@@ -61,13 +62,14 @@ def demo(shots: Annotated[str, typer.Option(metavar="DIR", help="Write every mai
     if shots or not _has_display():
         if not shots:
             shots = tempfile.mkdtemp(prefix="mivex-views-")
-            print(f"No display found: drawing offscreen; the main views are written to {shots}", flush=True)
+            say(f"No display found: drawing offscreen; the main views are written to {shots}")
+            sys.stdout.flush()
         if not _has_display():
             os.environ["QT_QPA_PLATFORM"] = "offscreen"
         from mivex.ui.shell.shots import write_shots
 
         for path in write_shots(Path(shots)):
-            print(path)
+            say(path)
         return
     _window(None, demo=True)
 
@@ -98,11 +100,10 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
     texture = shop.prepare(picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff", ".ktx2"))
     write_texture(out, texture, alpha=texture.has_alpha)
     if as_json:
-        print(json.dumps({"out": out, "notes": list(texture.notes), "found": [f.row for f in found]}, indent=2,
-                         ensure_ascii=False))
+        say_json({"out": out, "notes": list(texture.notes), "found": [f.row for f in found]})
         return
     for words in (*(f.said for f in found), *texture.notes):
-        print(words)
+        say(words)
 
 
 @app.command()
@@ -115,9 +116,10 @@ def layers(project: str, overlay: Annotated[str, typer.Argument(help="Its name o
     """Write one channel of an overlay: layers, then its steps, computed at any size."""
     from mivex.core.picture.encode import check_writable, write_picture
     from mivex.core.project.channels import CHANNEL_NAMES, channel_of_overlay
-    from mivex.core.project.file import read_project
+    from mivex.core.project.file import protect_files, read_project
 
     doc = read_project(project)
+    protect_files(doc, project)
     named = [o for o in doc.overlays if overlay in (o.id, o.name)]
     if not named:
         raise MivexError(f"The project has no overlay “{overlay}”; it has {', '.join(o.name for o in doc.overlays)}.")
@@ -130,16 +132,7 @@ def layers(project: str, overlay: Annotated[str, typer.Argument(help="Its name o
     bits = {".tga": 8, ".exr": 32}.get(suffix, 16)
     write_picture(out, values, bits, data=channel not in ("colour", "emissive"))
     for words in notes:
-        print(words)
-
-
-def _size(text: str) -> tuple[int, int]:
-    parts = text.lower().split("x")
-    if len(parts) == 2 and all(p.isdigit() for p in parts):
-        w, h = int(parts[0]), int(parts[1])
-        if 1 <= w <= 8192 and 1 <= h <= 8192:
-            return w, h
-    raise MivexError(f"--size takes WIDTHxHEIGHT between 1x1 and 8192x8192, not “{text}”.")
+        say(words)
 
 
 @app.command()
@@ -162,7 +155,7 @@ def render(project: str,  # noqa: PLR0913 (options)
     from mivex.core.stage.camera import View
     from mivex.core.stage.looks import LOOKS, look_at
 
-    width, height = _size(size)
+    width, height = size_of(size)
     suffix = Path(out).suffix.lower()
     if suffix not in (".png", ".exr") and not (suffix == ".webp" and frames):
         raise MivexError(f"“{out}”: the stage is written as .png or .exr" + (", or .webp." if frames else "."))
@@ -183,8 +176,10 @@ def render(project: str,  # noqa: PLR0913 (options)
         look = look_at(view, stage.draws(seen), seen, stage.doc.lighting)
         write_picture(out, (look.codes / 255).astype("float32"), 8)
         figures = {k: round(v, 6) for k, v in look.figures.items()}
-        print(json.dumps({"view": view, **figures}) if as_json else
-              "  ".join(f"{k} {v:g}" for k, v in figures.items()))
+        if as_json:
+            say_json({"view": view, **figures}, None)
+        else:
+            say("  ".join(f"{k} {v:g}" for k, v in figures.items()))
         return
     drawn = draw(stage.doc, stage.textures, seen, stage.meshes, exact=order == "exact")
     if suffix == ".exr":
@@ -203,24 +198,24 @@ def ledger(project: str, at: Annotated[str, typer.Option(metavar="X,Y", help="Th
     from mivex.core.stage.camera import View
     from mivex.core.stage.ledger import account_of
 
-    width, height = _size(size)
-    parts = at.split(",")
-    if len(parts) != 2 or not all(p.strip().isdigit() for p in parts):
+    width, height = size_of(size)
+    pixel = whole_numbers(at, ",", 2)
+    if pixel is None:
         raise MivexError(f"--at takes X,Y in pixels from the top left, not “{at}”.")
-    x, y = (int(p) for p in parts)
+    x, y = pixel
     if x >= width or y >= height:
         raise MivexError(f"Pixel {x},{y} lies outside the picture of {width}x{height}.")
     stage = Stage.read(project)
     view = View(stage.camera(camera), width, height)
     found = account_of(stage.draws(view), view, x, y, stage.doc.lighting)
     if as_json:
-        print(json.dumps(account_words(found), indent=2, ensure_ascii=False))
+        say_json(account_words(found))
         return
     for name, rows in (("set order", found.set), ("exact order", found.exact)):
-        print(name)
+        say(name)
         for k, r in enumerate(rows, 1):
             shown = " ".join(f"{v:.4f}" for v in r.colour)
-            print(f"  {k:2d}  {r.name} {r.part}  {r.group} {r.nudge:+d}  {r.depth:.3f} m  level {r.level:.2f}  [{shown}]  "
+            say(f"  {k:2d}  {r.name} {r.part}  {r.group} {r.nudge:+d}  {r.depth:.3f} m  level {r.level:.2f}  [{shown}]  "
                   f"{', '.join(r.factors)}  {r.verdict}  -> {' '.join(f'{v:.4f}' for v in r.after)}")
 
 
@@ -253,17 +248,17 @@ def order(project: str,
         old, new = (Path(p).resolve().parent for p in (project, apply))
         write_project(apply, found.doc if old == new else relocated(found.doc, old, new))
     if as_json:
-        print(json.dumps(words, indent=2, ensure_ascii=False))
+        say_json(words)
         return
-    print(f"error {words['before']:.4f} now, {words['after']:.4f} as proposed (mean over all pixels, codes of 255)")
+    say(f"error {words['before']:.4f} now, {words['after']:.4f} as proposed (mean over all pixels, codes of 255)")
     for name, n in words["nudges"].items():
-        print(f"  {name}: nudge {n:+d}")
+        say(f"  {name}: nudge {n:+d}")
     for c in words["settings"]:
-        print(f"  {c['overlay']}: {c['setting'].replace('_', ' ')} {c['before']} -> {c['after']}")
+        say(f"  {c['overlay']}: {c['setting'].replace('_', ' ')} {c['before']} -> {c['after']}")
     if words["free"]:
-        print("in any order: " + ", ".join(words["free"]))
+        say("in any order: " + ", ".join(words["free"]))
     for p in words["unsettled"]:
-        print(f"no order settles {p['pair'][0]} and {p['pair'][1]}: {p['pixels']} pixels, {p['error']:.4f}; "
+        say(f"no order settles {p['pair'][0]} and {p['pair'][1]}: {p['pixels']} pixels, {p['error']:.4f}; "
               f"would settle it: {p['settles']}")
 
 
@@ -289,7 +284,7 @@ def schema(of: Annotated[str, typer.Option(help="project, recipe, delivery or mo
                                           "motion": MotionFile}
     if of not in models:
         raise MivexError(f"There is no schema of “{of}”; there are {', '.join(models)}.")
-    print(json.dumps(models[of].model_json_schema(), indent=2, ensure_ascii=False))
+    say_json(models[of].model_json_schema())
 
 
 def main() -> None:
@@ -315,7 +310,10 @@ def run() -> int:
         if needed():
             print("mivex: kernels are compiled when they are first needed; this once it takes longer.", file=sys.stderr)
     try:
+        if sys.stdout is None:
+            raise MivexError("Standard output is closed: there is nowhere to write to.")
         code = app(standalone_mode=False)
+        sys.stdout.flush()
         return code if isinstance(code, int) else 0
     except MivexError as e:
         return _fail(str(e))
@@ -328,6 +326,10 @@ def run() -> int:
     except BrokenPipeError:
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
         return 0
+    except OSError as e:
+        if e.errno != errno.EBADF:
+            raise
+        return _fail("Standard output is closed: there is nowhere to write to.")
     except BaseException as e:
         usage = getattr(e, "format_message", None)
         if usage:
@@ -338,7 +340,5 @@ def run() -> int:
 
 
 def _fail(words: str) -> int:
-    from mivex.core.base.store import shown
-
-    print("mivex: " + shown(" ".join(words.split())), file=sys.stderr)
+    complain(words)
     return 2

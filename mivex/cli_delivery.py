@@ -1,6 +1,5 @@
 """Commands at the end of the work: check against limits, deliver, take in what was delivered."""
 
-import json
 import sys
 import time
 from pathlib import Path
@@ -8,7 +7,9 @@ from typing import Annotated, Any
 
 import typer
 
+from mivex.cli_output import say, say_json, size_of
 from mivex.core.base.errors import MivexError
+from mivex.core.base.store import shown
 
 Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
 
@@ -29,18 +30,18 @@ def _said(reports: list[Any], as_json: bool) -> None:
     findings = [f for r in reports for f in r.findings]
     pictures = [p for r in reports for p in r.pictures]
     if as_json:
-        print(json.dumps({"pictures": pictures, "findings": findings}, indent=2, ensure_ascii=False))
+        say_json({"pictures": pictures, "findings": findings})
         return
     for r in reports:
         for f in r.findings:
             if not f.get("allowed"):
-                print(f"{f.get('overlay') or f.get('path')}: {f['id']}: {f['message']}")
+                say(f"{f.get('overlay') or f.get('path')}: {f['id']}: {f['message']}")
         for p in r.pictures:
             if "problem" in p:
-                print(f"{p.get('overlay') or p['path']}: problem: {p['problem']}")
+                say(f"{p.get('overlay') or p['path']}: problem: {p['problem']}")
     allowed = sum(bool(f.get("allowed")) for f in findings)
     count, found = sum("problem" not in p for p in pictures), len(findings) - allowed
-    print(f"{count} picture{'' if count == 1 else 's'}, {found} finding{'' if found == 1 else 's'}"
+    say(f"{count} picture{'' if count == 1 else 's'}, {found} finding{'' if found == 1 else 's'}"
           + (f", {allowed} allowed" if allowed else ""))
 
 
@@ -115,31 +116,30 @@ def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")],
 
     def tell(words: str) -> None:
         if on_terminal:
-            print(f"\r\033[K{words[:100]}", end="", file=sys.stderr, flush=True)
+            print(f"\r\033[K{shown(words)[:100]}", end="", file=sys.stderr, flush=True)
 
     made = deliver_project(doc, shop, folder, only=only, recipe=chosen, tell=tell)
     if on_terminal:
         print("\r\033[K", end="", file=sys.stderr, flush=True)
     if as_json:
-        print(json.dumps({
+        say_json({
             "overlays": [{"overlay": d.overlay, "files": [str(p) for p in d.files], "sheet": str(d.sheet),
                           "geometry": [str(p) for p in d.others], "left_out": list(d.left_out),
                           "not_said": made.unsaid.get(d.overlay, [])} for d in made.overlays],
             "read_back": [{"file": c.file, "channel": c.channel, "from": c.source, "difference": c.difference,
                            "least": round(c.low, 6), "greatest": round(c.high, 6), "levels": c.back.levels,
                            "unchanged": not c.back.fresh} for d in made.overlays for c in d.table],
-            "motion": [str(p) for p in made.motion], "proof": str(made.proof) if made.proof else None},
-            indent=2, ensure_ascii=False))
+            "motion": [str(p) for p in made.motion], "proof": str(made.proof) if made.proof else None})
         return
     for d in made.overlays:
-        print("  ".join(str(p) for p in (*d.files, d.sheet, *d.others)))
+        say("  ".join(str(p) for p in (*d.files, d.sheet, *d.others)))
         for words in d.left_out:
-            print(f"  left out, since no file of its recipe holds it: {words}")
+            say(f"  left out, since no file of its recipe holds it: {words}")
     for path in (*made.motion, *([made.proof] if made.proof else [])):
-        print(path)
+        say(path)
     rows = [c for d in made.overlays for c in d.table]
     same = len({c.file for c in rows if not c.back.fresh})
-    print(f"{len({c.file for c in rows})} pictures, {len(rows)} channels read back, largest difference "
+    say(f"{len({c.file for c in rows})} pictures, {len(rows)} channels read back, largest difference "
           f"{max((c.difference for c in rows), default=0):g}" + (f"; {same} unchanged" if same else ""))
 
 
@@ -162,9 +162,7 @@ def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery
     from mivex.core.picture.encode import write_picture
     from mivex.core.stage.camera import View
 
-    parts = size.lower().split("x")
-    if len(parts) != 2 or not all(p.isdigit() and 1 <= int(p) <= 8192 for p in parts):
-        raise MivexError(f"--size takes WIDTHxHEIGHT between 1x1 and 8192x8192, not “{size}”.")
+    width, height = size_of(size)
     if out and Path(out).suffix.lower() != ".png":
         raise MivexError(f"“{out}”: what the receiver draws is written as .png.")
     keys = frozenset(switch or ())
@@ -177,7 +175,7 @@ def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery
     cameras = {c.name: c for c in whole.doc.cameras}
     if camera and camera not in cameras:
         raise MivexError(f"There is no camera “{camera}”; the delivery has {', '.join(cameras)}.")
-    view = View(cameras[camera] if camera else whole.doc.cameras[0], int(parts[0]), int(parts[1]), at)
+    view = View(cameras[camera] if camera else whole.doc.cameras[0], width, height, at)
     words: dict[str, Any] = {"overlays": len(whole.doc.overlays), "effects": len(whole.doc.effects),
                              "left_out": dict(whole.left_out)}
     drawn = draw(received, view) if out or against or keys else None
@@ -202,18 +200,18 @@ def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery
 
         words["table"] = [row_words(r) for r in survival(whole, side=limit, tell=tell)]
     if as_json:
-        print(json.dumps(words, indent=2, ensure_ascii=False))
+        say_json(words)
         return
-    print(f"{words['overlays']} overlays, {words['effects']} effects")
+    say(f"{words['overlays']} overlays, {words['effects']} effects")
     for name, lost in whole.left_out.items():
-        print(f"{name}: not delivered: {', '.join(lost)}")
+        say(f"{name}: not delivered: {', '.join(lost)}")
     for key in ("switched", "against"):
         if key in words:
             f = words[key]
-            print(f"{key}: {f['within']:.2%} of pixels within 2 of 255, mean {f['mean']:.3f}, largest {f['largest']:.0f}")
+            say(f"{key}: {f['within']:.2%} of pixels within 2 of 255, mean {f['mean']:.3f}, largest {f['largest']:.0f}")
     for r in words.get("table", ()):
         shown = "  ".join(f"{k} {v['difference']:g}{'' if v['survives'] else ' !'}" for k, v in r["switches"].items())
-        print(f"{r['overlay']}: {shown or 'no camera sees it'}")
+        say(f"{r['overlay']}: {shown or 'no camera sees it'}")
 
 
 def desktop(remove: Annotated[bool, typer.Option("--remove", help="Take them away again.")] = False) -> None:
@@ -222,4 +220,4 @@ def desktop(remove: Annotated[bool, typer.Option("--remove", help="Take them awa
     from mivex.core.desktop import remove as take_away
 
     for path in take_away() if remove else install():
-        print(path)
+        say(path)

@@ -1,11 +1,11 @@
 """Commands for what moves: particles at a time, and the stage over a run of the clock."""
 
-import json
 from pathlib import Path
 from typing import Annotated, Any
 
 import typer
 
+from mivex.cli_output import say, say_json, whole_numbers
 from mivex.core.base.errors import MivexError
 
 MOST_FRAMES = 3600
@@ -43,12 +43,12 @@ def simulate(project: str, effect: Annotated[str, typer.Argument(help="Its name 
             counts[o.id] = len(o.sheet.cells(start.width, start.height))
     rows = particle_rows(doc, chosen, world, time, counts)
     if as_json:
-        print(json.dumps({"time": time, "particles": rows}, ensure_ascii=False))
+        say_json({"time": time, "particles": rows}, None)
         return
-    print(f"“{chosen.name}” at {time:g} s: {len(rows)} particles")
+    say(f"“{chosen.name}” at {time:g} s: {len(rows)} particles")
     for r in rows:
         at = " ".join(f"{v:.3f}" for v in r["position"])
-        print(f"  {r['emitter']} {r['birth']}  {r['age']:.3f} of {r['life']:.3f} s  [{at}]  {r['size'][0]:.3f} × "
+        say(f"  {r['emitter']} {r['birth']}  {r['age']:.3f} of {r['life']:.3f} s  [{at}]  {r['size'][0]:.3f} × "
               f"{r['size'][1]:.3f} m  opacity {r['opacity']:.3f}  frame {r['frame']}")
 
 
@@ -63,10 +63,10 @@ def render_frames(stage: Any, out: str, view: Any, frames: str, fps: float, *, e
     from mivex.core.stage.exact import draw_exact
     from mivex.core.stage.passes import draw_all
 
-    parts = frames.split(":")
-    if len(parts) != 2 or not all(p.strip().isdigit() for p in parts) or int(parts[0]) > int(parts[1]):
+    numbers = whole_numbers(frames, ":", 2)
+    if numbers is None or numbers[0] > numbers[1]:
         raise MivexError(f"--frames takes A:B, two whole numbers that do not fall, not “{frames}”.")
-    first, last = int(parts[0]), int(parts[1])
+    first, last = numbers
     if last - first >= MOST_FRAMES or last / fps > 3600:
         raise MivexError(f"--frames takes at most {MOST_FRAMES} frames, up to second 3600.")
     path, codes = Path(out), []

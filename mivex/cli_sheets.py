@@ -6,6 +6,7 @@ from typing import Annotated, Any
 
 import typer
 
+from mivex.cli_output import say, say_json, whole_numbers
 from mivex.core.base.errors import MivexError
 
 sheet_app = typer.Typer(help="Build, slice and check sheets of frames.", no_args_is_help=True, add_completion=False)
@@ -17,10 +18,10 @@ Count = Annotated[int, typer.Option(help="How many of the cells are frames; 0: a
 
 
 def _pair(text: str, name: str) -> tuple[int, int]:
-    parts = text.lower().split("x")
-    if len(parts) != 2 or not all(p.isdigit() for p in parts):
+    found = whole_numbers(text.lower(), "x", 2)
+    if found is None:
         raise MivexError(f"{name} takes WIDTHxHEIGHT in texels, not “{text}”.")
-    return int(parts[0]), int(parts[1])
+    return found[0], found[1]
 
 
 def frame_rows(cells: tuple[tuple[float, float, float, float], ...], width: int, height: int) -> list[dict[str, int]]:
@@ -74,7 +75,10 @@ def build(out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif or 
     words = {"sheet": {"grids": [grid.model_dump(mode="json")]}, "width": w, "height": h,
              "frames": frame_rows(tuple(grid.cells(w, h)), w, h)}
     _write_list(out, words)
-    print(json.dumps(words, indent=2) if as_json else f"{len(rows)} frames in {grid.columns} × {grid.rows}, {w} × {h}")
+    if as_json:
+        say_json(words)
+    else:
+        say(f"{len(rows)} frames in {grid.columns} × {grid.rows}, {w} × {h}")
 
 
 def _grid_of(values: Any, columns: int, rows: int, left: int, top: int, cell: str, gutter: int, count: int,
@@ -146,12 +150,12 @@ def slice_(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR091
         for i, part in enumerate(frame_values(values, cells)):
             write_picture(Path(frames) / f"{Path(source).stem}-{i:04d}.png", part, bits)
     if as_json:
-        print(json.dumps(words, indent=2, ensure_ascii=False))
+        say_json(words)
     elif not cells:
-        print(f"{source}: no sheet ({found.why if found else ''})")
+        say(f"{source}: no sheet ({found.why if found else ''})")
     else:
         sure = f", {found.confidence:.0%} sure ({found.why})" if found else ""
-        print(f"{source}: {len(cells)} frames; " + "; ".join(
+        say(f"{source}: {len(cells)} frames; " + "; ".join(
             f"{g.columns} × {g.rows} cells of {' × '.join(f'{v:g}' for v in g.size(w, h))}" for g in sheet.grids) + sure)
 
 
@@ -185,12 +189,11 @@ def check(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR0913
     found = examine_sheet(subject)
     bleed = bleed_of(texture)
     if as_json:
-        print(json.dumps({"path": source, "frames": len(cells), "sheet": {"grids": [g.model_dump(mode="json")
-                                                                                    for g in sheet.grids]},
-                          "bleed": list(bleed.levels), "safe": bleed.safe,
-                          "findings": [finding_row(f, {"path": source}) for f in found]}, indent=2, ensure_ascii=False))
+        grids = [g.model_dump(mode="json") for g in sheet.grids]
+        say_json({"path": source, "frames": len(cells), "sheet": {"grids": grids}, "bleed": list(bleed.levels),
+                  "safe": bleed.safe, "findings": [finding_row(f, {"path": source}) for f in found]})
     else:
-        print(f"{source}: {len(cells)} frames, safe to level {bleed.safe}")
+        say(f"{source}: {len(cells)} frames, safe to level {bleed.safe}")
         for f in found:
-            print(f"  {f.id}: {f.message}")
+            say(f"  {f.id}: {f.message}")
     return 1 if found else 0

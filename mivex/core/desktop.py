@@ -24,10 +24,27 @@ def data_home() -> Path:
 
 
 def program() -> str:
-    """The command that starts Mivex, as the entry names it; quoted where it must be."""
+    """The command that starts Mivex: its whole path."""
     beside = Path(sys.executable).with_name("mivex")
-    found = str(beside) if beside.is_file() else shutil.which("mivex") or "mivex"
-    return f'"{found}"' if any(c in found for c in " \t\"'\\$`") else found
+    return str(beside) if beside.is_file() else shutil.which("mivex") or "mivex"
+
+
+def _text(value: str) -> str:
+    """A value of a desktop entry (Desktop Entry Specification 1.5, section 4): backslashes and line breaks are escaped."""
+    return value.replace("\\", "\\\\").replace("\n", "\\n").replace("\t", "\\t").replace("\r", "\\r")
+
+
+def exec_word(path: str) -> str:
+    """A program's path as ``Exec`` takes it (section 7): quoted where it holds a reserved character, % doubled.
+
+    Within the quotes ``"``, `````, ``$`` and a backslash get a backslash before them; the value as a whole is then escaped
+    as every text of the file is, so that a backslash becomes four.
+    """
+    reserved = " \t\n\"'\\><~|&;$*?#()`"
+    word = path.replace("%", "%%")
+    if any(c in reserved for c in word):
+        word = '"' + "".join("\\" + c if c in '"`$\\' else c for c in word) + '"'
+    return _text(word)
 
 
 def install() -> list[Path]:
@@ -39,7 +56,9 @@ def install() -> list[Path]:
             path.parent.mkdir(parents=True, exist_ok=True)
         except OSError as e:
             raise MivexError(f"The folder “{path.parent}” cannot be made: {reason(e)}.") from None
-        write_bytes(path, (ASSETS / name).read_bytes().replace(b"@EXEC@", program().encode()))
+        write_bytes(path, (ASSETS / name).read_bytes()
+                    .replace(b"TryExec=@EXEC@", b"TryExec=" + os.fsencode(_text(program())))
+                    .replace(b"@EXEC@", os.fsencode(exec_word(program()))))
         done.append(path)
     _update(home)
     return done

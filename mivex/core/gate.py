@@ -128,13 +128,16 @@ def read_result(path: str) -> list[Report]:
             key = str(row.get("file") or row.get("path") or row.get("overlay") or "")
             return rows.setdefault(key, Report(key))
 
+        if not all(isinstance(p, dict) and isinstance(p.get("path") or p.get("overlay"), str) for p in tree["pictures"]):
+            raise ValueError  # of whom, is not said
         for p in tree["pictures"]:
             r = report(dict(p))
             r.pictures.append(dict(p))
             r.problem = r.problem or str(p.get("problem", ""))
         for f in tree["findings"]:
-            if not {"id", "figure", "message"} <= set(f):
+            if not {"id", "figure", "message"} <= set(f) or not all(isinstance(f[k], str) for k in ("id", "message")):
                 raise ValueError
+            float(f["figure"])
             report(dict(f)).findings.append(dict(f))
         return list(rows.values())
     except (ValueError, KeyError, TypeError, AttributeError, RecursionError):

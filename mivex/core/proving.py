@@ -9,7 +9,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
 from mivex.core.project.evaluate import Workshop
-from mivex.core.project.file import read_project
+from mivex.core.project.file import protect_files, read_project
 from mivex.core.project.layering import bakes_folder
 from mivex.core.scene import Scene, gathered
 from mivex.core.stage.camera import Camera, View
@@ -39,6 +39,7 @@ class Stage:
     def read(path: str) -> "Stage":
         """Read a project file and prepare its overlays; raises MivexError."""
         doc = read_project(path)
+        protect_files(doc, path)
         if not doc.cameras:
             raise MivexError("The project has no camera.")
         shop = Workshop(Path(path).resolve().parent)

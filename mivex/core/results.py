@@ -55,6 +55,13 @@ class Target:
     meaning: str = ""
     look: str = ""
 
+    def __post_init__(self) -> None:
+        # Targets are looked up hundreds of times an edit: hashed once.
+        object.__setattr__(self, "_hash", hash((self.overlay, self.until, self.path, self.meaning, self.look)))
+
+    def __hash__(self) -> int:
+        return self._hash  # type: ignore[attr-defined, no-any-return]
+
     @property
     def finished(self) -> bool:
         """The overlay or file itself, not something on the way to it."""
@@ -126,12 +133,19 @@ class Results:
         self._doc = Document.model_construct()
         self._folder = ""
         self._generation = 0
+        self._by_id: dict[str, Target] = {}
+        self._made: dict[str, tuple[Overlay, tuple]] = {}
 
     # Asking --------------------------------------------------------------------------------------
 
     def get(self, target: Target | str) -> Result:
         """What is known of a target, or of the overlay of that id; an empty result where nothing is."""
-        return self._rows.get(Target(target) if isinstance(target, str) else target, NOTHING)
+        if isinstance(target, str):
+            found = self._by_id.get(target)
+            if found is None:
+                found = self._by_id[target] = Target(target)
+            target = found
+        return self._rows.get(target, NOTHING)
 
     def want(self, target: Target) -> Result:
         """What is known of a target that is not always kept ready; from now on it is due when out of date."""
@@ -164,10 +178,14 @@ class Results:
         o = self._doc.overlay(target.overlay)
         if o is None or not o.source.ready:
             return None
+        made = self._made.get(o.id)
+        if made is None or made[0] is not o or made[1][2]:
+            # Overlays that read others are looked at anew: those may have changed.
+            made = self._made[o.id] = o, made_of(self._doc, o)
         if target.look:
-            return target.look, o.source, made_of(self._doc, o), self._folder, self._generation
+            return target.look, o.source, made[1], self._folder, self._generation
         steps = o.steps if target.until < 0 else o.steps[:target.until]
-        return (o.source, o.sheet.grids, steps, made_of(self._doc, o), o.delivery.bits, o.delivery.format, self._folder,
+        return (o.source, o.sheet.grids, steps, made[1], o.delivery.bits, o.delivery.format, self._folder,
                 self._generation)
 
     def follow(self, doc: Document, folder: str, files: tuple[Target, ...] = ()) -> list[str]:
@@ -180,6 +198,8 @@ class Results:
         """
         self._doc, self._folder = doc, folder
         ids = {o.id for o in doc.overlays}
+        self._made = {k: v for k, v in self._made.items() if k in ids}
+        self._by_id = {k: v for k, v in self._by_id.items() if k in ids}
         for t in [t for t in self._rows if (t.overlay and t.overlay not in ids) or (t.path and t not in files)]:
             self._rows.pop(t)
         for t in [t for t in self._wanted if t.overlay not in ids]:
@@ -325,6 +345,22 @@ class Results:
     def findings_of(self, overlay_id: str) -> list[Finding]:
         """Everything found on an overlay, by itself and in the scene."""
         return [*self.get(overlay_id).findings, *(f for f in self.get(SCENE).findings if overlay_id in f.overlays)]
+
+    def all_findings(self) -> list[Finding]:
+        """Findings of every overlay in its order, and of the scene; those that do most on screen first."""
+        rows = [f for o in self._doc.overlays for f in self.get(o.id).findings]
+        return sorted([*rows, *self.get(SCENE).findings], key=lambda f: -f.weight)
+
+    def finding_counts(self) -> dict[str, int]:
+        """How many findings there are on each overlay that has some, by itself and in the scene."""
+        counts: dict[str, int] = {}
+        for target, r in self._rows.items():
+            if target.overlay and target.finished and r.findings:
+                counts[target.overlay] = counts.get(target.overlay, 0) + len(r.findings)
+        for f in self.get(SCENE).findings:
+            for key in f.overlays:
+                counts[key] = counts.get(key, 0) + 1
+        return counts
 
     def examine(self, shop: Workshop, overlay: Overlay, result: Result, key: Hashable) -> Result:
         """Measure one overlay; in any thread."""

@@ -7,17 +7,27 @@ The artist gets one sentence; where it came from is written here. With
 import logging
 import os
 import sys
+import tempfile
 from functools import cache
 from logging.handlers import RotatingFileHandler
 from pathlib import Path
 
 
 def state_folder() -> Path:
-    """Where logs, locks and kept work lie; made when first asked for."""
+    """Where logs, locks and kept work lie; made when first asked for.
+
+    Without a home (a service's user, a container) it lies in the folder for temporary files.
+    """
     import platformdirs
 
-    folder = platformdirs.user_state_path("mivex", appauthor=False)
-    folder.mkdir(parents=True, exist_ok=True)
+    try:
+        folder = platformdirs.user_state_path("mivex", appauthor=False)
+        if not folder.is_absolute():
+            raise OSError("no home")
+        folder.mkdir(parents=True, exist_ok=True)
+    except (OSError, RuntimeError, KeyError):
+        folder = Path(tempfile.gettempdir()) / f"mivex-{os.getuid()}"
+        folder.mkdir(parents=True, exist_ok=True, mode=0o700)
     return folder
 
 

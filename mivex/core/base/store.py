@@ -7,10 +7,12 @@ before that, a full disk above all, the old file is as it was.
 
 import contextlib
 import fcntl
+import json
 import os
 import stat
 import tempfile
-from collections.abc import Callable
+import time
+from collections.abc import Callable, Iterable
 from pathlib import Path
 from types import TracebackType
 
@@ -105,7 +107,7 @@ def sweep(folder: str | Path) -> int:
     gone = 0
     with contextlib.suppress(OSError):
         for entry in os.scandir(folder):
-            if not entry.name.startswith(PREFIX) or not entry.is_file(follow_symlinks=False):
+            if not entry.name.startswith(PREFIX) or entry.name == JOURNAL or not entry.is_file(follow_symlinks=False):
                 continue
             with contextlib.suppress(OSError):
                 handle = os.open(entry.path, os.O_RDWR | os.O_NOFOLLOW | os.O_CLOEXEC)
@@ -118,15 +120,87 @@ def sweep(folder: str | Path) -> int:
     return gone
 
 
+_protected: set[str] = set()
+
+
+def protect(paths: Iterable[str | Path]) -> None:
+    """From now on no file of these is written over by this process: the project that it works on is made of them.
+
+    For the command line, where a process has one project; a window says it batch by batch.
+    """
+    _protected.update(os.path.realpath(p) for p in paths)
+
+
+JOURNAL = f"{PREFIX}journal"
+"""Beside files that are put in place together: which temporary file becomes which. Who finds one finishes the work."""
+
+
+def finish(folder: str | Path, patience: float = 10.0) -> bool:
+    """Finish putting files in place where a run was killed while it did so; true where there was something to finish.
+
+    Everything had been written, forced to disk and read back before the journal was: what is left are renames. While the
+    writer is alive it is waited for, up to ``patience`` seconds.
+
+    Raises
+    ------
+    MivexError
+        It cannot be finished: the folder cannot be written, or its writer goes on for longer.
+    """
+    path = Path(folder) / JOURNAL
+    end = time.monotonic() + patience
+    while True:
+        try:
+            handle = os.open(path, os.O_RDWR | os.O_NOFOLLOW | os.O_CLOEXEC)
+        except FileNotFoundError:
+            return False
+        except OSError as e:
+            raise MivexError(f"“{folder}” is half written, and cannot be finished: {reason(e)}.") from None
+        try:
+            fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except OSError:
+            os.close(handle)
+            if time.monotonic() > end:
+                raise MivexError(f"“{folder}” is being written at this moment; try again.") from None
+            time.sleep(0.02)
+            continue
+        try:
+            if os.fstat(handle).st_nlink == 0:
+                return False  # its writer has just come to the end
+            for beside, name in json.loads(_read(handle, os.fstat(handle).st_size)):
+                if Path(beside).name == beside and Path(name).name == name and beside.startswith(PREFIX):
+                    with contextlib.suppress(FileNotFoundError):
+                        os.replace(path.with_name(beside), path.with_name(name))
+            os.unlink(path)
+            return True
+        except OSError as e:
+            raise MivexError(f"“{folder}” is half written, and cannot be finished: {reason(e)}.") from None
+        except (ValueError, TypeError):
+            # Killed while the journal itself was written: nothing had been renamed yet.
+            with contextlib.suppress(OSError):
+                os.unlink(path)
+            return False
+        finally:
+            os.close(handle)
+
+
 class Batch:
     """Files that are put in place together, after every one of them has been written and read back.
 
-    Use as a context: what was staged and not committed leaves no trace.
+    Use as a context: what was staged and not committed leaves no trace. A run that is killed while several files are being
+    renamed leaves a journal, by which the next one that reads or writes there finishes it (`finish`).
+
+    Parameters
+    ----------
+    follow : bool
+        A link where a file shall be is followed; otherwise it is refused.
+    avoid : frozenset of Path
+        Resolved paths that are never written over.
     """
 
-    def __init__(self) -> None:
+    def __init__(self, *, follow: bool = True, avoid: frozenset[Path] = frozenset()) -> None:
         self._rows: list[tuple[Path, Path, int]] = []
         self._swept: set[Path] = set()
+        self._follow, self._avoid = follow, avoid
 
     def __enter__(self) -> "Batch":
         return self
@@ -158,7 +232,13 @@ class Batch:
             The folder is missing or not writable, the disk is full, the name is impossible, or something
             other than a file is in the way. Files staged before stay staged.
         """
-        path = Path(os.path.realpath(check_path(path)))
+        path = check_path(path)
+        if not self._follow and path.is_symlink():
+            raise MivexError(f"“{shown(path.name)}” is a link; Mivex does not write through it into another place.")
+        path = Path(os.path.realpath(path))
+        if str(path) in _protected or path in self._avoid:
+            raise MivexError(f"“{shown(path.name)}” would be written over a file that the project is made of; choose "
+                             "another name or folder.")
         try:
             mode = _mode(path)
             if _holds(path, data):
@@ -166,6 +246,7 @@ class Batch:
                     verify(path)
                 return False
             if path.parent not in self._swept:
+                finish(path.parent)
                 sweep(path.parent)
                 self._swept.add(path.parent)
             handle, beside = _claim(path)
@@ -183,7 +264,8 @@ class Batch:
 
     def commit(self) -> None:
         """Rename everything into place, in the order of staging; raises MivexError."""
-        folders = set()
+        folders = {path.parent for _, path, _ in self._rows}
+        journals = [self._journal(f) for f in folders if sum(path.parent == f for _, path, _ in self._rows) > 1]
         while self._rows:
             beside, path, handle = self._rows[0]
             try:
@@ -192,15 +274,35 @@ class Batch:
                 raise MivexError(f"“{path}” cannot be replaced: {reason(e)}.") from None
             self._rows.pop(0)
             os.close(handle)
-            folders.add(path.parent)
         for folder in folders:
-            # The new names reach the disk too; a file system that cannot do this has no need to.
+            _sync(folder)
+        for path, handle in journals:
+            path.unlink(missing_ok=True)
+            os.close(handle)
+
+    def _journal(self, folder: Path) -> tuple[Path, int]:
+        """Write down, and force to disk, what is about to be renamed in a folder; held locked until it is done."""
+        path = folder / JOURNAL
+        rows = [(beside.name, there.name) for beside, there, _ in self._rows if there.parent == folder]
+        try:
+            handle = os.open(path, os.O_RDWR | os.O_CREAT | os.O_EXCL | os.O_NOFOLLOW | os.O_CLOEXEC, 0o600)
             with contextlib.suppress(OSError):
-                handle = os.open(folder, os.O_RDONLY | os.O_DIRECTORY)
-                try:
-                    os.fsync(handle)
-                finally:
-                    os.close(handle)
+                fcntl.flock(handle, fcntl.LOCK_EX)
+            _write(handle, json.dumps(rows).encode())
+        except OSError as e:
+            raise MivexError(f"“{folder}” cannot be written: {reason(e)}.") from None
+        _sync(folder)
+        return path, handle
+
+
+def _sync(folder: Path) -> None:
+    """New names reach the disk too; a file system that cannot do this has no need to."""
+    with contextlib.suppress(OSError):
+        handle = os.open(folder, os.O_RDONLY | os.O_DIRECTORY)
+        try:
+            os.fsync(handle)
+        finally:
+            os.close(handle)
 
 
 def _holds(path: Path, data: bytes) -> bool:

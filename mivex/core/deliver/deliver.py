@@ -334,7 +334,7 @@ def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture
 
     surfaces = Surfaces(bench.doc, texture, bench.others, bench.mask, bench.height_of)
     failed = threading.Event()
-    with Batch() as batch:
+    with Batch(follow=False, avoid=bench.avoid) as batch:
         def one(row: Planned) -> Delivered:
             if bench.stop() or failed.is_set():
                 raise Stopped

@@ -12,7 +12,7 @@ import numpy as np
 from mivex import __version__
 from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError, Stopped
-from mivex.core.base.store import Batch, encoded, read_bytes
+from mivex.core.base.store import Batch, encoded, finish, read_bytes
 from mivex.core.base.types import Floats
 from mivex.core.coats import file_key, pictures_read, read_by
 from mivex.core.deliver.deliver import Bench, Delivered, Planned, deliver, file_name, stage_json
@@ -246,6 +246,7 @@ def listing_of(folder: str | Path) -> dict[str, Any]:
     path = Path(folder) / LIST
     if not Path(folder).is_dir():
         raise MivexError(f"There is no folder “{folder}”.")
+    finish(folder)  # a run that was killed in the middle of it
     if not path.exists():
         raise MivexError(f"“{folder}” holds no delivery: there is no “{LIST}” in it.")
     try:

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import read_bytes, shown
-from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.mesh import Mesh, checked
 
 _KINDS = {5121: np.uint8, 5123: np.uint16, 5125: np.uint32, 5126: np.float32}
 _WIDE = {"SCALAR": 1, "VEC2": 2, "VEC3": 3, "VEC4": 4}
@@ -58,8 +58,6 @@ def placed_meshes(path: str | Path) -> dict[int, Mesh]:
             names = part["attributes"]
             position = _values(tree, blob, names["POSITION"]).astype(np.float64)
             index = _values(tree, blob, part["indices"]).astype(np.int64).reshape(-1, 3)
-            if len(index) and (index.max() >= len(position) or not np.isfinite(position).all()):
-                raise ValueError
 
             def more(name: str, names: dict[str, int] = names) -> NDArray[np.float64] | None:
                 return _values(tree, blob, names[name]).astype(np.float64) if name in names else None
@@ -67,7 +65,8 @@ def placed_meshes(path: str | Path) -> dict[int, Mesh]:
             normal, uv = more("NORMAL"), more("TEXCOORD_0")
             if normal is None or uv is None or not len(index):
                 raise ValueError
-            found[number] = Mesh(position, normal, uv, index, more("TEXCOORD_1"), more("COLOR_0"))
+            found[number] = checked(Mesh(position, normal, uv, index, more("TEXCOORD_1"), more("COLOR_0")),
+                                    f"“{shown(path.name)}”")
         return found
     except (ValueError, KeyError, TypeError, IndexError, AttributeError, struct.error, RecursionError, OverflowError):
         raise MivexError(f"“{shown(path.name)}” is no geometry that Mivex has delivered, or is cut short.") from None

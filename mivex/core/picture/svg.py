@@ -8,11 +8,8 @@ never the window.
 
 import base64
 import html
-import json
 import re
 import struct
-import subprocess
-import sys
 from dataclasses import dataclass, field
 from pathlib import Path
 from xml.parsers import expat
@@ -21,9 +18,10 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.guarded import BROKEN, run_guarded
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import fits
-from mivex.core.base.store import read_bytes, reason, shown
+from mivex.core.base.store import read_bytes, shown
 from mivex.core.base.types import Floats
 from mivex.core.picture.lettering import FONT_FOLDER, FONTS
 from mivex.core.pixels.colour import to_display, to_linear
@@ -38,9 +36,8 @@ LARGEST_NUMBER = 1e9
 LARGEST_INNER = 8192
 """A picture held inside, a pattern or a filter's region may have so many texels or units a side."""
 MOST_OCTAVES = 10
-BROKEN = 3
-PATIENCE = 40.0
-"""Seconds that a drawing may take by the clock."""
+MEMORY, SECONDS = 3 << 30, 30
+"""Bytes and seconds that one drawing gets."""
 
 _NUMBER = re.compile(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?")
 _CHILD = Path(__file__).with_name("svg_child.py")
@@ -240,19 +237,12 @@ def _drawn(text: bytes, size: tuple[int, int], name: str) -> NDArray[np.uint8]:
     """Have a child process draw; ``(height, width, 4)`` codes, blue first, straight."""
     settings = {"width": size[0], "height": size[1], "font_family": "Inter", "sans_serif_family": "Inter",
                 "font_files": [str(FONT_FOLDER / f"{f}.otf") for f in FONTS.values()]}
-    try:
-        done = subprocess.run([sys.executable, "-I", str(_CHILD)], input=json.dumps(settings).encode() + b"\n" + text,
-                              stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, timeout=PATIENCE, check=False, cwd="/")
-    except subprocess.TimeoutExpired:
-        raise MivexError(f"“{name}” takes more than {PATIENCE:.0f} s to draw; Mivex gave it up.") from None
-    except OSError as e:
-        raise MivexError(f"“{name}” could not be drawn: {reason(e)}.") from None
-    if done.returncode == BROKEN:
+    code, out = run_guarded(_CHILD, settings, text, memory=MEMORY, seconds=SECONDS, what=name)
+    if code == BROKEN:
         raise MivexError(f"“{name}” is broken or not really an SVG file.")
-    raw = cv2.imdecode(np.frombuffer(done.stdout, np.uint8), cv2.IMREAD_UNCHANGED) if done.returncode == 0 and done.stdout \
-        else None
+    raw = cv2.imdecode(np.frombuffer(out, np.uint8), cv2.IMREAD_UNCHANGED) if out else None
     if raw is None or raw.shape != (size[1], size[0], 4):
-        raise MivexError(f"“{name}” could not be drawn: it asks for more memory or time than Mivex gives one drawing.")
+        raise MivexError(f"“{name}” could not be drawn.")
     return np.asarray(raw, np.uint8)
 
 

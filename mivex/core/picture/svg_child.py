@@ -8,16 +8,14 @@ import json
 import resource
 import sys
 
-MEMORY = 3 << 30
-SECONDS = 30
-
 
 def main() -> int:
     """Draw; exit 0 with a picture, 3 where it is no SVG."""
-    resource.setrlimit(resource.RLIMIT_AS, (MEMORY, MEMORY))
-    resource.setrlimit(resource.RLIMIT_CPU, (SECONDS, SECONDS))
-    resource.setrlimit(resource.RLIMIT_CORE, (0, 0))
     settings = json.loads(sys.stdin.buffer.readline())
+    memory, seconds = settings.pop("memory"), settings.pop("seconds")
+    resource.setrlimit(resource.RLIMIT_AS, (memory, memory))
+    resource.setrlimit(resource.RLIMIT_CPU, (seconds, seconds))
+    resource.setrlimit(resource.RLIMIT_CORE, (0, 0))
     text = sys.stdin.buffer.read().decode("utf-8")
     import resvg_py
 

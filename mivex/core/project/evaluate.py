@@ -15,12 +15,13 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
+from mivex.core.base.store import read_bytes
 from mivex.core.base.types import Floats
 from mivex.core.layers.heights import normals_of, occlusion_of
 from mivex.core.layers.masks import Outside
 from mivex.core.layers.model import Relief, Stack
 from mivex.core.layers.stack import Planes, finished, state_nodes, surface_of
-from mivex.core.picture.files import READABLE, read_picture
+from mivex.core.picture.files import LARGEST_FILE, READABLE, read_picture
 from mivex.core.picture.picture import Picture, guess_meaning, quantise
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear
@@ -241,10 +242,7 @@ class Workshop:
         whole = Path(absolute(path, self.folder))
         if whole.suffix.lower() in READABLE:
             return self.picture(path).key
-        try:
-            return hashlib.blake2b(whole.read_bytes(), digest_size=16).hexdigest()
-        except OSError as e:
-            raise MivexError(f"“{whole.name}” cannot be read: {(e.strerror or str(e)).lower()}.") from None
+        return hashlib.blake2b(read_bytes(whole, LARGEST_FILE), digest_size=16).hexdigest()
 
 
 @dataclass(frozen=True, eq=False)

@@ -11,13 +11,15 @@ from typing import Any
 from pydantic import ValidationError
 
 from mivex.core.base.errors import MivexError
-from mivex.core.base.store import check_path, encoded, read_bytes, shown, write_bytes
+from mivex.core.base.store import check_path, encoded, protect, read_bytes, shown, write_bytes
 from mivex.core.motion.model import Effect
 from mivex.core.project.document import VERSION, Document, Overlay
-from mivex.core.project.layering import with_paths
-from mivex.core.project.recipe import explain, parse_json, with_files
+from mivex.core.project.layering import use_each_other, with_paths
+from mivex.core.project.recipe import check_depth, check_steps, explain, parse_json, with_files
 from mivex.core.project.variants import synced
 from mivex.core.stage.places import MeshPlace
+
+MOST_OVERLAYS = 4096
 
 
 def dumps(doc: Document) -> str:
@@ -54,13 +56,26 @@ def loads(data: Any, what: str) -> Document:
     if version > VERSION:
         raise MivexError(f"{what} was saved by a newer Mivex (format {version}; this one reads up to "
                          f"{VERSION}). It was left untouched.")
+    check_depth(data, what)
+    rows = data.get("overlays")
+    if isinstance(rows, list):
+        if len(rows) > MOST_OVERLAYS:
+            raise MivexError(f"{what} has {len(rows):,} overlays; Mivex takes {MOST_OVERLAYS:,}.")
+        for row in rows:
+            if isinstance(row, dict):
+                check_steps(row.get("steps"), f"{what}: “{str(row.get('name', ''))[:60]}”")
     try:
         doc = Document.model_validate(data)
     except ValidationError as e:
         raise MivexError(explain(e, what)) from None
+    except RecursionError:
+        raise MivexError(f"{what} is nested too deeply.") from None
     ids = [o.id for o in doc.overlays]
     if len(set(ids)) != len(ids):
         raise MivexError(f"{what}: two overlays have the same id.")
+    for o in doc.overlays:
+        if wrong := use_each_other(doc, o.id):
+            raise MivexError(f"{what}: {wrong}")
     return synced(doc, doc)
 
 
@@ -79,8 +94,8 @@ class Stamp:
     def on_disk(cls, path: str | Path) -> "Stamp":
         """The stamp of a file as it is now; the empty one where there is none."""
         try:
-            return cls.of(Path(path).read_bytes())
-        except OSError:
+            return cls.of(read_bytes(path, what="project"))
+        except MivexError:
             return cls()
 
 
@@ -136,17 +151,18 @@ def absolute(path: str, folder: str | Path) -> str:
     return path if not path or os.path.isabs(path) else os.path.normpath(os.path.join(folder, path))
 
 
+def _overlay_with_paths(o: Overlay, change: Callable[[str], str]) -> Overlay:
+    steps = tuple(with_files(s, change) for s in o.steps)
+    places = tuple(p.model_copy(update={"path": change(p.path)}) if isinstance(p, MeshPlace) else p for p in o.places)
+    o = with_paths(o.model_copy(update={"places": places, "steps": steps, "reference": change(o.reference)}), change)
+    return o.model_copy(update={"source": o.source.model_copy(update={"path": change(o.source.path)}),
+                                "material": o.material.with_paths(change)})
+
+
 def with_all_paths(doc: Document, there: Callable[[str], str]) -> Document:
     """The same document with every path of a file that it names as ``there`` gives it; empty ones stay."""
     def change(p: str) -> str:
         return there(p) if p else p
-
-    def fix(o: Overlay) -> Overlay:
-        steps = tuple(with_files(s, change) for s in o.steps)
-        places = tuple(p.model_copy(update={"path": change(p.path)}) if isinstance(p, MeshPlace) else p for p in o.places)
-        o = with_paths(o.model_copy(update={"places": places, "steps": steps, "reference": change(o.reference)}), change)
-        return o.model_copy(update={"source": o.source.model_copy(update={"path": change(o.source.path)}),
-                                    "material": o.material.with_paths(change)})
 
     def moved(e: Effect) -> Effect:
         return e.model_copy(update={"parts": tuple(
@@ -154,7 +170,8 @@ def with_all_paths(doc: Document, there: Callable[[str], str]) -> Document:
             if p.emission.mesh else p for p in e.parts)})
 
     return doc.model_copy(update={
-        "overlays": tuple(fix(o) for o in doc.overlays), "effects": tuple(moved(e) for e in doc.effects),
+        "overlays": tuple(_overlay_with_paths(o, change) for o in doc.overlays),
+        "effects": tuple(moved(e) for e in doc.effects),
         "around": doc.around.model_copy(update={"path": change(doc.around.path)})})
 
 
@@ -168,6 +185,41 @@ def paths_of(doc: Document) -> list[str]:
 
     with_all_paths(doc, seen)
     return list(found)
+
+
+def _overlay_paths(o: Overlay) -> tuple[str, ...]:
+    found: dict[str, None] = {}
+
+    def seen(p: str) -> str:
+        if p:
+            found[p] = None
+        return p
+
+    _overlay_with_paths(o, seen)
+    return tuple(found)
+
+
+class PathsOf:
+    """`paths_of` for documents that follow one another: overlays that are the same object as before are not looked at."""
+
+    def __init__(self) -> None:
+        self._rows: dict[str, tuple[Overlay, tuple[str, ...]]] = {}
+
+    def __call__(self, doc: Document) -> list[str]:
+        """Path of every file that a document names, as it names them."""
+        rows: dict[str, tuple[Overlay, tuple[str, ...]]] = {}
+        for o in doc.overlays:
+            held = self._rows.get(o.id)
+            rows[o.id] = held if held is not None and held[0] is o else (o, _overlay_paths(o))
+        self._rows = rows
+        rest = paths_of(doc.model_copy(update={"overlays": ()}))
+        return list(dict.fromkeys([p for _, found in rows.values() for p in found] + rest))
+
+
+def protect_files(doc: Document, project: str | Path) -> None:
+    """See to it that this process writes over no file that a project reads."""
+    folder = Path(project).resolve().parent
+    protect(absolute(p, folder) for p in paths_of(doc) if p)
 
 
 def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> Document:

@@ -87,30 +87,48 @@ def overlays_read(overlay: Overlay) -> list[str]:
     return list(dict.fromkeys(rows))
 
 
-def made_of(doc: Document, overlay: Overlay, seen: tuple[str, ...] = ()) -> tuple[object, ...]:
-    """Everything in the document that an overlay's result depends on besides its steps; hashable or comparable."""
-    mesh = mesh_place(overlay)
-    others = tuple(
-        (o.source, o.steps, made_of(doc, o, (*seen, overlay.id)))
-        for k in overlays_read(overlay)
-        if k not in seen and (o := doc.overlay(k)) is not None
-    )
-    return overlay.layers, (mesh.path, mesh.second, overlay.material.mapping.uv_set) if mesh else None, others
+def made_of(doc: Document, overlay: Overlay) -> tuple[object, ...]:
+    """Everything in the document that an overlay's result depends on besides its steps; comparable.
+
+    Overlays that it reads, directly or through others, stand in one flat row, each once: nested, a few dozen that each read
+    two others would take forever to list and to compare.
+    """
+    def own(o: Overlay) -> tuple[object, ...]:
+        mesh = mesh_place(o)
+        return o.layers, (mesh.path, mesh.second, o.material.mapping.uv_set) if mesh else None
+
+    read = overlays_read(overlay)
+    if not read:
+        return *own(overlay), ()
+    rows: dict[str, tuple[object, ...]] = {}
+    waiting = list(read)
+    while waiting:
+        o = doc.overlay(waiting.pop())
+        if o is not None and o.id not in rows:
+            rows[o.id] = (o.id, o.source, o.steps, *own(o))
+            waiting += overlays_read(o)
+    return *own(overlay), tuple(rows.values())
 
 
 def use_each_other(doc: Document, overlay_id: str) -> str:
     """A sentence where an overlay's layers come back to itself by way of others; empty where they do not."""
-
-    def walk(at: str, way: tuple[str, ...]) -> tuple[str, ...]:
+    # Each overlay is looked at once: a few dozen that each read two others have more ways than can be walked.
+    came_from: dict[str, str] = {}
+    waiting = [overlay_id]
+    way: tuple[str, ...] = ()
+    while waiting and not way:
+        at = waiting.pop()
         o = doc.overlay(at)
         for k in overlays_read(o) if o else []:
             if k == overlay_id:
-                return (*way, k)
-            if k not in way and (found := walk(k, (*way, k))):
-                return found
-        return ()
-
-    way = walk(overlay_id, (overlay_id,))
+                back = [at]
+                while back[-1] != overlay_id:
+                    back.append(came_from[back[-1]])
+                way = (*reversed(back), k)
+                break
+            if k not in came_from:
+                came_from[k] = at
+                waiting.append(k)
     names = [o.name for k in way if (o := doc.overlay(k)) is not None]
     if not names:
         return ""

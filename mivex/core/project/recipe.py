@@ -43,14 +43,39 @@ def explain(error: ValidationError, what: str) -> str:
     return f"{what}: {where or 'the file'}: {text}."
 
 
+MOST_STEPS = 200
+"""Steps of a recipe; each is a node of a graph that is walked from its end."""
+DEEPEST = 120
+"""Levels that a JSON file of Mivex's may be nested; a group of layers takes two."""
+
+
+def check_depth(data: Any, what: str) -> None:
+    """Refuse a file that is nested deeper than any honest one; raises MivexError."""
+    level, rows = 0, [data]
+    while rows:
+        level += 1
+        if level > DEEPEST:
+            raise MivexError(f"{what} is nested more than {DEEPEST} levels deep.")
+        rows = [v for row in rows if isinstance(row, dict | list)
+                for v in (row.values() if isinstance(row, dict) else row) if isinstance(v, dict | list)]
+
+
+def check_steps(steps: Any, what: str) -> None:
+    """Refuse more steps than `MOST_STEPS`; raises MivexError."""
+    if isinstance(steps, list) and len(steps) > MOST_STEPS:
+        raise MivexError(f"{what} has {len(steps):,} steps; Mivex takes {MOST_STEPS}.")
+
+
 def parse_recipe(data: Any, what: str) -> Recipe:
     """Check a recipe given as JSON objects.
 
     Raises
     ------
     MivexError
-        Unknown step or setting, or a value out of range; the sentence names it.
+        Unknown step or setting, or a value out of range; the sentence names it. More steps than `MOST_STEPS`.
     """
+    check_depth(data, what)
+    check_steps(data.get("steps") if isinstance(data, dict) else None, what)
     try:
         recipe = Recipe.model_validate(data)
     except ValidationError as e:

@@ -7,6 +7,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles
 
@@ -81,6 +82,41 @@ class Mesh:
         normal = self.normal @ np.linalg.inv(turn)
         normal = normal / np.maximum(np.linalg.norm(normal, axis=1, keepdims=True), 1e-12)
         return replace(self, position=self.position @ turn.T + transform[:, 3], normal=normal)
+
+
+FARTHEST = 1e6
+"""Metres from the origin, and widths of a texture: what lies beyond is nowhere in single precision."""
+
+
+def checked(mesh: Mesh, subject: str) -> Mesh:
+    """A mesh that came from outside, every array of it as the kernels index them; ``subject`` begins the sentence.
+
+    Raises
+    ------
+    MivexError
+        Corners that are missing, not finite or farther away than `FARTHEST`; UVs, normals or tints likewise, or not one
+        for each corner.
+    """
+    n = len(mesh.position)
+
+    def rows(values: Any, wide: int, what: str, far: float) -> None:
+        if values is None:
+            return
+        if values.shape != (n, wide):
+            raise MivexError(f"{subject} has {what} that do not fit its corners: {'x'.join(map(str, values.shape))}, where "
+                             f"{n}x{wide} are due.")
+        if not np.isfinite(values).all() or (n and float(np.abs(values).max()) > far):
+            raise MivexError(f"{subject} has {what} that are no numbers, or beyond {far:,.0f}.")
+
+    rows(mesh.position, 3, "corners", FARTHEST)
+    rows(mesh.normal, 3, "normals", FARTHEST)
+    rows(mesh.uv0, 2, "UVs", FARTHEST)
+    rows(mesh.uv1, 2, "UVs of a second set", FARTHEST)
+    rows(mesh.tint, 4, "colours of corners", FARTHEST)
+    index = mesh.index
+    if index.ndim != 2 or index.shape[1] != 3 or (len(index) and (index.min() < 0 or index.max() >= n)):
+        raise MivexError(f"{subject} has triangles of corners that are not there.")
+    return mesh
 
 
 def joined(parts: list[Mesh]) -> Mesh:

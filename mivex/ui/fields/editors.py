@@ -13,6 +13,7 @@ from mivex.core.prepare.tinting import Stop
 from mivex.core.prepare.tones import STRAIGHT, through
 from mivex.ui import theme
 from mivex.ui.fields.fields import Field
+from mivex.ui.fields.line import Held
 
 Counts = NDArray[np.int64]
 _GRIP = 9.0
@@ -43,12 +44,7 @@ class Plane(QWidget):
     """A framed area with coordinates from 0 to 1, right and up; the base of the editors."""
 
     takes_keys = True
-    _held: object = False
-
-    @property
-    def is_dragged(self) -> bool:
-        """A point of it is being dragged."""
-        return bool(self._held)
+    _held = Held()
 
     def __init__(self, height: int) -> None:
         super().__init__()

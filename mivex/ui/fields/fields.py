@@ -4,9 +4,10 @@ import math
 from collections.abc import Callable
 from typing import Any
 
-from PySide6.QtCore import QEvent, QObject, QPointF, QRectF, Qt, Signal
+from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import (
     QColor,
+    QEnterEvent,
     QFocusEvent,
     QFont,
     QFontMetrics,
@@ -30,7 +31,7 @@ from PySide6.QtWidgets import (
 
 from mivex.core.pixels.colour import hex_of
 from mivex.ui import theme
-from mivex.ui.fields.line import FOR_A_WHILE, Line
+from mivex.ui.fields.line import FOR_A_WHILE, Held, Line
 
 NAME_WIDTH = 100
 ROW = 26
@@ -81,6 +82,7 @@ class Field(QWidget):
     edited = Signal(object)
     released = Signal()
     let_go = Signal()
+    entered = Signal()
 
     def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any, *, tall: bool = False) -> None:
         super().__init__()
@@ -94,6 +96,10 @@ class Field(QWidget):
         self.label = Name(name)
         self.label.usual_wanted.connect(self.make_usual)
         self.row.addWidget(self.label)
+
+    def enterEvent(self, event: QEnterEvent) -> None:
+        super().enterEvent(event)
+        self.entered.emit()
 
     def make_usual(self) -> None:
         """Back to the usual value."""
@@ -131,12 +137,31 @@ class Field(QWidget):
         raise NotImplementedError
 
 
+class NumberLine(Line):
+    """The line in which a bar's number is typed: gone with Return, Escape, or when the focus goes."""
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        super().keyPressEvent(event)
+        if event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Escape):
+            event.accept()  # not handed on: the bar would take the Return for a wish to type once more
+            self.hide()
+            bar = self.parentWidget()
+            assert bar is not None
+            bar.setFocus()
+
+    def focusOutEvent(self, event: QFocusEvent) -> None:
+        super().focusOutEvent(event)
+        if event.reason() not in FOR_A_WHILE:
+            self.hide()
+
+
 class Bar(QWidget):
     """A number over a thin gauge: drag it, press Return or a digit to type, arrow keys to step, Home for the usual."""
 
     changed = Signal(float)
     released = Signal()
     let_go = Signal()
+    _press = Held()
 
     def __init__(self, low: float, high: float, hard: tuple[float, float], *, whole: bool, unit: str, log: bool,
                  default: float) -> None:
@@ -144,24 +169,23 @@ class Bar(QWidget):
         self.low, self.high, self.hard = low, high, hard
         self.whole, self.unit, self.log, self.default = whole, unit, log, default
         self.value = default
-        self._press: QPointF | None = None
         self._from = 0.0
         self._dragged = False
         # A drag leaves the keys to the proofs; a click asks for them.
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.setCursor(Qt.CursorShape.SizeHorCursor)
         self.setMinimumWidth(60)
-        self._edit = Line(self)
-        self._edit.hide()
-        self._edit.setAlignment(Qt.AlignmentFlag.AlignRight)
-        self._edit.typed.connect(self._typed)
-        self._edit.let_go.connect(self.let_go)
-        self._edit.installEventFilter(self)
+        self._line: NumberLine | None = None
 
     @property
-    def is_dragged(self) -> bool:
-        """It is being dragged."""
-        return self._press is not None
+    def _edit(self) -> NumberLine:
+        """The line for typing; made when it is first needed, since most bars are only looked at."""
+        if self._line is None:
+            self._line = NumberLine(self)
+            self._line.setAlignment(Qt.AlignmentFlag.AlignRight)
+            self._line.typed.connect(self._typed)
+            self._line.let_go.connect(self.let_go)
+        return self._line
 
     @property
     def digits(self) -> int:
@@ -291,24 +315,6 @@ class Bar(QWidget):
         if math.isfinite(value):
             self.put(value)
             self.released.emit()
-
-    def eventFilter(self, watched: QObject, event: QEvent) -> bool:
-        if watched is self._edit and event.type() == QEvent.Type.KeyPress:
-            assert isinstance(event, QKeyEvent)
-            if event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter, Qt.Key.Key_Escape):
-                # Not handed on: the bar would take the Return for a wish to type once more.
-                if event.key() == Qt.Key.Key_Escape:
-                    self._edit.cancel()
-                else:
-                    self._edit.commit()
-                self.setFocus()
-                return True
-        elif watched is self._edit and event.type() == QEvent.Type.FocusOut:
-            assert isinstance(event, QFocusEvent)
-            if event.reason() not in FOR_A_WHILE:
-                self._edit.commit()
-                self._edit.hide()
-        return super().eventFilter(watched, event)
 
 
 class NumberField(Field):

@@ -1,6 +1,7 @@
 """A line of text that belongs to whoever types in it until Return, Tab or Escape; and the rule for single keys."""
 
 from typing import Any
+from weakref import WeakSet
 
 from PySide6.QtCore import QEvent, QObject, Qt, Signal
 from PySide6.QtGui import QFocusEvent, QKeyEvent
@@ -8,6 +9,33 @@ from PySide6.QtWidgets import QAbstractItemView, QAbstractSpinBox, QApplication,
 
 FOR_A_WHILE = (Qt.FocusReason.PopupFocusReason, Qt.FocusReason.MenuBarFocusReason, Qt.FocusReason.ActiveWindowFocusReason)
 """Reasons for which the focus goes and comes back: its own menu, the menu bar, another window."""
+
+
+_held: WeakSet[QWidget] = WeakSet()
+
+
+class Held:
+    """An attribute of a widget that is true while the widget is held: half typed in, or dragged."""
+
+    def __set_name__(self, owner: type, name: str) -> None:
+        self.name = "__" + name
+
+    def __get__(self, widget: Any, owner: type) -> Any:
+        return getattr(widget, self.name, None)
+
+    def __set__(self, widget: Any, value: object) -> None:
+        setattr(widget, self.name, value)
+        (_held.add if value else _held.discard)(widget)
+
+
+def is_held(part: QWidget) -> bool:
+    """Whether something within a part is half typed, dragged, or has its list open."""
+    popup: Any = QApplication.activePopupWidget()
+    while popup is not None:
+        if popup is part:
+            return True
+        popup = popup.parentWidget()
+    return any(part.isAncestorOf(w) for w in _held)
 
 
 class Line(QLineEdit):
@@ -26,48 +54,51 @@ class Line(QLineEdit):
 
     typed = Signal()
     let_go = Signal()
+    typing = Held()
 
     def __init__(self, parent: QWidget | None = None) -> None:
         super().__init__(parent)
-        self._held = ""
+        self._shown = ""
+        self.textEdited.connect(self._edited)
 
-    @property
-    def typing(self) -> bool:
-        """Something is half typed."""
-        return self.isModified()
+    def _edited(self, _text: str) -> None:
+        self.typing = True
 
     def put(self, text: str) -> None:
         """Show a text, unless another is being typed."""
-        self._held = text
+        self._shown = text
         if not self.typing and self.text() != text:
             self.setText(text)
 
     def begin(self, text: str) -> None:
         """Put in a text as if it had been typed."""
         self.setText(text)
-        self.setModified(True)
+        self.typing = True
 
     def commit(self) -> None:
         """What is half typed counts from now on."""
         if self.typing:
-            self.setModified(False)
+            self.typing = False
             self.typed.emit()
             self.let_go.emit()
 
     def cancel(self) -> None:
         """Take back what is half typed."""
-        self.setText(self._held)
-        self.setModified(False)
+        self.setText(self._shown)
+        self.typing = False
         self.let_go.emit()
 
-    def event(self, event: QEvent) -> bool:
-        if event.type() == QEvent.Type.ShortcutOverride and not self.typing:
-            assert isinstance(event, QKeyEvent)
-            if event.modifiers() & Qt.KeyboardModifier.ControlModifier and event.key() in (Qt.Key.Key_Z, Qt.Key.Key_Y):
-                # There is nothing of its own to take back: Undo is the window's.
-                event.ignore()
-                return False
-        return super().event(event)
+    def focusInEvent(self, event: QFocusEvent) -> None:
+        super().focusInEvent(event)
+        self.installEventFilter(self)  # only now: a filter costs time at every event of every line
+
+    def eventFilter(self, watched: QObject, event: QEvent) -> bool:
+        if event.type() == QEvent.Type.ShortcutOverride and not self.typing and isinstance(event, QKeyEvent) \
+                and event.modifiers() & Qt.KeyboardModifier.ControlModifier and event.key() in (Qt.Key.Key_Z, Qt.Key.Key_Y):
+            # There is nothing of its own to take back: Undo is the window's.
+            event.ignore()
+            return True
+        return False
 
     def keyPressEvent(self, event: QKeyEvent) -> None:
         key = event.key()
@@ -82,6 +113,7 @@ class Line(QLineEdit):
 
     def focusOutEvent(self, event: QFocusEvent) -> None:
         super().focusOutEvent(event)
+        self.removeEventFilter(self)
         if event.reason() not in FOR_A_WHILE:
             self.commit()
 
@@ -127,13 +159,3 @@ def commit_typing(within: QWidget) -> None:
     """Make what is half typed in a window count, wherever the caret is."""
     for line in within.findChildren(Line):
         line.commit()
-
-
-def is_held(part: QWidget) -> bool:
-    """Whether something within a part is half typed, pressed, or has its list open."""
-    popup: Any = QApplication.activePopupWidget()
-    while popup is not None:
-        if popup is part:
-            return True
-        popup = popup.parentWidget()
-    return any(getattr(w, "typing", False) or getattr(w, "is_dragged", False) for w in part.findChildren(QWidget))

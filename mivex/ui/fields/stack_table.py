@@ -12,6 +12,7 @@ from PySide6.QtWidgets import QToolTip, QWidget
 
 from mivex.core.layers.model import CHANNELS, JOINS, MARKS, Group, Layer, Stack, walk
 from mivex.ui import theme
+from mivex.ui.fields.line import Held
 
 HEAD, CELL, ROW = 20, 26, 32
 NAME, MASK, GAP, WIDE = 98, 38, 8, 36
@@ -90,11 +91,7 @@ class StackTable(QWidget):
     removed = Signal(str)
     folded = Signal()
     takes_keys = True
-
-    @property
-    def is_dragged(self) -> bool:
-        """A row is held with the mouse."""
-        return self._press is not None
+    _press = Held()
 
     def __init__(self) -> None:
         super().__init__()
@@ -104,7 +101,6 @@ class StackTable(QWidget):
         self.pictures: dict[tuple[str, str], QImage] = {}
         self.missing: set[tuple[str, str]] = set()
         self.turned: set[str] = set()
-        self._press: tuple[QPointF, str] | None = None
         self._drop: float | None = None
         self._over = ""
         self.setMouseTracking(True)

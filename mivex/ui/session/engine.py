@@ -9,7 +9,7 @@ from mivex.core.coats import file_key, pictures_read
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Overlay
-from mivex.core.results import MESH, SCENE, Result, Results, Target
+from mivex.core.results import MESH, Result, Results, Target
 from mivex.core.scene import meshes_read
 from mivex.ui.session.session import Session
 
@@ -54,6 +54,7 @@ class Engine(QObject):
         self._prepare.busy.connect(self.busy)
         self._prepare.said.connect(self.progress)
         self._watch = QFileSystemWatcher(self)
+        self._watched: set[str] = set()
         self._watch.fileChanged.connect(self._file_changed)
         self._settle = QTimer(self, singleShot=True, interval=250)
         self._settle.timeout.connect(self._reload)
@@ -107,9 +108,7 @@ class Engine(QObject):
 
     def all_findings(self) -> list[Finding]:
         """Findings of every overlay, those that do most on screen first."""
-        rows = [f for o in self.session.doc.overlays for f in self.get(o.id).findings]
-        rows += self.results.get(SCENE).findings
-        return sorted(rows, key=lambda f: -f.weight)
+        return self.results.all_findings()
 
     @property
     def reloading(self) -> bool:
@@ -137,7 +136,7 @@ class Engine(QObject):
         files += tuple(Target(path=p, meaning=MESH) for p in meshes_read(doc))
         for lost in self.results.follow(doc, self.session.folder, files):
             self.prepared.emit(lost)
-        self._watch_sources()
+        self.session.refresher.ask(self._watch_sources)
         todo = self.results.due(self.session.overlay_id)
         if todo:
             shop, results = self.session.shop, self.results
@@ -147,7 +146,7 @@ class Engine(QObject):
                     results.make(doc, shop, target, key, report, stopped, self._prepare.tell)
 
             self._prepare.ask(None, work, halt=True)
-        self._examine_all()
+        self.session.refresher.ask(self._examine_all)
 
     def _take(self, _token: object, result: Result) -> None:
         if not self.results.take(result):
@@ -160,7 +159,7 @@ class Engine(QObject):
         if result.target.overlay or result.mesh is not None:
             if result.texture is None:
                 self.examined.emit()
-            self._examine_all()
+            self.session.refresher.ask(self._examine_all)
 
     def _take_input(self, _token: object, result: Result) -> None:
         # What fails here is said where the overlay itself is prepared.
@@ -194,11 +193,15 @@ class Engine(QObject):
     # Files ---------------------------------------------------------------------------------------
 
     def _watch_sources(self) -> None:
-        wanted, have = set(self.session.sources()), set(self._watch.files())
+        wanted = set(self.session.sources())
+        if wanted == self._watched:
+            return
+        have = set(self._watch.files())
         if have - wanted:
             self._watch.removePaths(sorted(have - wanted))
         if wanted - have:
             self._watch.addPaths(sorted(wanted - have))
+        self._watched = wanted if wanted == set(self._watch.files()) else set()
 
     def _file_changed(self, path: str) -> None:
         self._changed_name = Path(path).name

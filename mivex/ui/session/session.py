@@ -10,11 +10,12 @@ from PySide6.QtCore import QObject, QSettings, Signal
 
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
-from mivex.core.project.file import Stamp, absolute, open_project, paths_of, relocated
+from mivex.core.project.file import PathsOf, Stamp, absolute, open_project, relocated
 from mivex.core.project.keeping import Lock, project_lock
 from mivex.core.project.layering import bakes_folder
 from mivex.core.project.variants import synced
 from mivex.ui.session.brush import Brush
+from mivex.ui.session.refresher import Refresher
 from mivex.ui.session.worker import Workers
 
 Edit = Callable[[Document], Document]
@@ -56,6 +57,7 @@ class Session(QObject):
     def __init__(self, parent: QObject | None = None) -> None:
         super().__init__(parent)
         self.workers = Workers(self)
+        self.refresher = Refresher(self)
         self.jobs = self.workers.queue("jobs")
         """What changes the document when it arrives: pictures read, projects opened, paths found, grids guessed."""
         self.saver = self.workers.queue("saver", finishes=True)
@@ -77,6 +79,7 @@ class Session(QObject):
         self._forward: list[tuple[Document, str]] = []
         self._saved = self.doc
         self._merge = ""
+        self._paths_of = PathsOf()
 
     @property
     def folder(self) -> str:
@@ -99,7 +102,7 @@ class Session(QObject):
         name = self.path.stem if self.path else "Untitled"
         return name + (", open in another window too" if self.elsewhere else "") + ("" if self.saved else " •")
 
-    def apply(self, label: str, edit: Edit, merge: str = "") -> None:
+    def apply(self, label: str, edit: Edit, merge: str = "", select: Callable[[], str] | None = None) -> None:
         """Make an edit.
 
         Parameters
@@ -110,6 +113,8 @@ class Session(QObject):
             Document to document.
         merge : str
             Edits with the same word, until `end_merge`, make one entry, as in a slider drag.
+        select : callable, optional
+            After the edit, gives the id of the overlay that is the chosen one from then on; the window follows once.
         """
         fresh = synced(self.doc, edit(self.doc))
         if fresh == self.doc:
@@ -119,7 +124,13 @@ class Session(QObject):
             del self._back[:-HISTORY]
         self._merge = merge
         self._forward.clear()
+        key = select() if select is not None else ""
+        if fresh.overlay(key) is None:
+            self._put(fresh)
+            return
+        self._point_at(fresh, key)
         self._put(fresh)
+        self.chosen.emit()
 
     def end_merge(self) -> None:
         """The next edit starts an entry of its own."""
@@ -153,12 +164,15 @@ class Session(QObject):
 
     def _put(self, doc: Document) -> None:
         self.doc = doc
+        lost = bool(self.overlay_id) and self.overlay is None
         if self.overlay is None:
             self.overlay_id = doc.overlays[-1].id if doc.overlays else ""
         overlay = self.overlay
         if overlay is None or all(p.id != self.place_id for p in overlay.places):
             self.place_id = overlay.places[0].id if overlay and overlay.places else ""
         self.changed.emit()
+        if lost:
+            self.chosen.emit()  # the chosen one is gone: another stands in its place
         self.filed.emit()
 
     def choose(self, overlay_id: str, place_id: str = "") -> None:
@@ -166,13 +180,17 @@ class Session(QObject):
         overlay = self.doc.overlay(overlay_id)
         if overlay is None:
             return
+        self._point_at(self.doc, overlay_id, place_id)
+        self.chosen.emit()
+
+    def _point_at(self, doc: Document, overlay_id: str, place_id: str = "") -> None:
+        overlay = doc.overlay(overlay_id)
         self.overlay_id = overlay_id
-        ids = [p.id for p in overlay.places]
+        ids = [p.id for p in overlay.places] if overlay is not None else []
         self.place_id = place_id if place_id in ids else (ids[0] if ids else "")
         self.step_index = -1
         self.row_id, self.column = "", "row"
         self.end_merge()
-        self.chosen.emit()
 
     def activate(self, index: int) -> None:
         """Make a step the active one: it is open, and its handles stand in the flat proof."""
@@ -275,7 +293,7 @@ class Session(QObject):
 
     def sources(self) -> list[str]:
         """Absolute paths of every picture the project reads."""
-        return sorted({absolute(p, self.folder) for p in paths_of(self.doc)})
+        return sorted({absolute(p, self.folder) for p in self._paths_of(self.doc)})
 
     @staticmethod
     def recent() -> list[str]:

@@ -1,8 +1,10 @@
 """The controls: the settings of the chosen station and nothing else."""
 
-from collections.abc import Callable
+import time
+from collections import OrderedDict
+from collections.abc import Callable, Iterator
 
-from PySide6.QtCore import QEvent, QObject, Qt, QTimer, Signal
+from PySide6.QtCore import Qt, QTimer, Signal
 from PySide6.QtWidgets import (
     QApplication,
     QMenu,
@@ -13,7 +15,6 @@ from PySide6.QtWidgets import (
 )
 
 from mivex.ui.fields.fields import Field
-from mivex.ui.fields.forms import shown_keys
 from mivex.ui.fields.labels import label
 from mivex.ui.fields.line import Line, commit_typing, is_held
 from mivex.ui.session.desk import Desk
@@ -21,6 +22,13 @@ from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.stations import STATIONS
 from mivex.ui.stations.base import Page
+
+SLICE = 0.03
+"""Seconds of CPU after which the rest of a long column is built in the next turn."""
+KEPT = 10
+"""Columns that are kept for coming back to."""
+HOVER = "Hover over a setting to read what it changes in the picture."
+NO_OVERLAY = "F1 lists every key."
 
 
 class Controls(Page):
@@ -47,16 +55,24 @@ class Controls(Page):
         column.addWidget(self.hint)
         self._shape: object = self  # like no signature: the first refresh builds
         self._subject: object = None
+        self._kept: OrderedDict[str, tuple[QWidget, QVBoxLayout, list[Field], list[Callable[[], None]]]] = OrderedDict()
+        self._kept_as, self._keeps = "", False
+        self._rest: Iterator[None] | None = None
+        self._scrolled = 0
         self._late = QTimer(self, singleShot=True, interval=0)
         self._late.timeout.connect(self.refresh)
-        session.changed.connect(self.refresh)
-        session.chosen.connect(self.refresh)
-        session.stepped.connect(self.refresh)
-        engine.inputs_ready.connect(self.refresh)
-        engine.prepared.connect(lambda key: self.refresh() if key == session.overlay_id else None)
-        engine.examined.connect(self.refresh)
-        desk.told.connect(self.refresh)
+        QApplication.instance().focusChanged.connect(self._focus_moved)  # type: ignore[union-attr]
+        later = session.refresher.later(self.refresh)
+        for signal in (session.changed, session.chosen, session.stepped, engine.inputs_ready, engine.examined, desk.told):
+            signal.connect(later)
+        engine.prepared.connect(lambda key: later() if key == session.overlay_id else None)
         self.refresh()
+
+    def _focus_moved(self, _old: QWidget | None, now: QWidget | None) -> None:
+        while now is not None and now is not self and not isinstance(now, Field):
+            now = now.parentWidget()
+        if isinstance(now, Field) and self.isAncestorOf(now):
+            self.hint.say(now.hint)
 
     def go(self, station: str) -> None:
         """Show another station."""
@@ -66,22 +82,13 @@ class Controls(Page):
         self.region_part, self.painted_part, self.held_look = -1, -1, ""
         self.second_by = ""
         self.look_wanted.emit("")
-        self.refresh()
+        self.session.refresher.ask(self.refresh)
 
     def _signature(self) -> object:
         o = self.session.overlay
         if o is None:
             return None
-        steps = tuple((s.step, tuple(shown_keys(s))) for s in o.steps)
-        packed = tuple(tuple(shown_keys(getattr(s, self.pack_tab))) for s in o.steps if s.step == "pack")
-        own = STATIONS[self.station].shape(self, o)
-        return (o.id, self.station, own, steps, self.session.step_index, packed, self.pack_tab, o.source.ready,
-                bool(o.source.path), o.material.tiling, o.material.blend, o.material.lit,
-                o.material.finish.normal.source, o.material.finish.glow.strength > 0,
-                tuple(k.name for k in self.session.doc.overlays), o.delivery.format, self.session.place_id,
-                tuple((p.id, p.mount, getattr(p, "form", ""), getattr(p, "second", None)) for p in o.places),
-                self.second_by, self.engine.get(o.id).meaning,
-                self.engine.get(o.id).texture is not None)
+        return self.session.project, o.id, self.station, STATIONS[self.station].shape(self, o)
 
     def refresh(self) -> None:
         """Show what the document holds; rebuild only if the set of controls is another.
@@ -120,34 +127,87 @@ class Controls(Page):
         caret = focus.cursorPosition() if isinstance(focus, Line) else -1
         held = next((i for i, f in enumerate(self._fields) if focus is not None and f.isAncestorOf(focus)), -1)
         name = self._fields[held].name if held >= 0 else ""
-        self._fields, self.live = [], []
-        page = QWidget()
-        self.column = QVBoxLayout(page)
-        self.column.setContentsMargins(12, 10, 10, 12)
-        self.column.setSpacing(4)
-        o = self.session.overlay
-        if o is None:
-            self._build_empty()
-            self.hint.say("F1 lists every key.")
-        else:
-            station = STATIONS[self.station]
-            self.column.addWidget(label(station.title, "title"))
-            self.column.addWidget(label(station.what, "soft", wrap=True))
-            self.column.addSpacing(6)
-            station.build(self, o)
-            self.hint.say("Hover over a setting to read what it changes in the picture.")
-        self.column.addStretch()
         old = self.pages.takeWidget()
+        page = self._take_kept(old)
+        if page is None:
+            page = self._built()
+            if held >= len(self._fields):
+                self._go_on(at_once=True)
         self.pages.setWidget(page)
         page.show()  # now, not with the next event: the caret comes back below
-        if old:
-            old.deleteLater()
-        self.pages.verticalScrollBar().setValue(kept)
+        self._scrolled = kept
+        self._scroll_back()
         if 0 <= held < len(self._fields) and self._fields[held].name == name:
             self._fields[held].setFocus()
             now = QApplication.focusWidget()
             if isinstance(now, Line) and caret >= 0:
                 now.setCursorPosition(caret)
+
+    def _scroll_back(self) -> None:
+        """Where the column was scrolled to, as soon as it is long enough; until then the eye sees the old picture."""
+        self.pages.setUpdatesEnabled(self._rest is None or not self._scrolled)
+        if self._rest is None:
+            self.pages.verticalScrollBar().setValue(self._scrolled)
+
+    def _go_on(self, *, at_once: bool = False) -> None:
+        """Build a further stretch of a long column; what is below the fold can wait for the next turn."""
+        begun, first = time.thread_time(), len(self.live)
+        while self._rest is not None:
+            if next(self._rest, self) is self:
+                self._rest = None
+            elif not at_once and time.thread_time() - begun > SLICE:
+                self.session.refresher.ask(self._go_on)
+                break
+        for live in self.live[first:]:
+            live()
+        if self._rest is None:
+            self._scroll_back()
+
+    def _take_kept(self, old: QWidget | None) -> QWidget | None:
+        """Put the column that was shown aside, and take the one that fits out again, if it was built before.
+
+        Going to and fro between stations and overlays costs a tenth of building anew. Columns with a clock of their own
+        are not kept.
+        """
+        if old is not None:
+            if self._keeps and self._rest is None:
+                self._kept[self._kept_as] = old, self.column, self._fields, self.live
+                while len(self._kept) > KEPT:
+                    self._kept.popitem(last=False)[1][0].deleteLater()
+            else:
+                old.deleteLater()
+        self._rest = None
+        self._kept_as, self._keeps = repr(self._shape), self.station not in ("sheet", "motion", "layers")
+        found = self._kept.pop(self._kept_as, None)
+        if found is None:
+            return None
+        page, self.column, self._fields, self.live = found
+        self.hint.say(HOVER if self.session.overlay is not None else NO_OVERLAY)
+        return page
+
+    def _built(self) -> QWidget:
+        self._fields, self.live = [], []
+        page = QWidget()
+        whole = QVBoxLayout(page)
+        whole.setContentsMargins(12, 10, 10, 12)
+        whole.setSpacing(4)
+        self.column = QVBoxLayout()
+        self.column.setSpacing(4)
+        whole.addLayout(self.column)
+        whole.addStretch()
+        o = self.session.overlay
+        if o is None:
+            self._build_empty()
+            self.hint.say(NO_OVERLAY)
+        else:
+            station = STATIONS[self.station]
+            self.column.addWidget(label(station.title, "title"))
+            self.column.addWidget(label(station.what, "soft", wrap=True))
+            self.column.addSpacing(6)
+            self._rest = station.build(self, o)
+            self._go_on()
+            self.hint.say(HOVER)
+        return page
 
     def _build_empty(self) -> None:
         self.column.addWidget(label("Begin", "title"))
@@ -169,14 +229,3 @@ class Controls(Page):
             self.column.addWidget(button)
             if name == "main":
                 self.column.addWidget(canvas)
-
-    def eventFilter(self, watched: QObject, event: QEvent) -> bool:
-        if event.type() in (QEvent.Type.Enter, QEvent.Type.FocusIn):
-            w: QObject | None = watched
-            while w is not None and not isinstance(w, Field):
-                w = w.parent()
-            if isinstance(w, Field):
-                self.hint.say(w.hint)
-            elif isinstance(watched, QWidget) and (name := watched.property("step")):
-                self.hint.show_step(str(name))
-        return super().eventFilter(watched, event)

@@ -127,8 +127,7 @@ class FileActions(ProjectActions):
                     d, made = edits.add_overlay(d, name, guess_kind(path), path, aspect)
             return d
 
-        self.session.apply("Add overlay" if len(found) == 1 else f"Add {len(found)} overlays", edit)
-        self.session.choose(made)
+        self.session.apply("Add overlay" if len(found) == 1 else f"Add {len(found)} overlays", edit, select=lambda: made)
         self.go("source")
 
     def make_sheet(self, how: str, paths: list[str], values: dict[str, Any], layout: Layout) -> None:
@@ -176,8 +175,7 @@ class FileActions(ProjectActions):
             d, made = edits.add_overlay(d, edits.free_name(d, name), "sprite", named, aspect)
             return edits.set_fields(d, made, "", sheet=sheet)
 
-        self.session.apply("Build a sheet", edit)
-        self.session.choose(made)
+        self.session.apply("Build a sheet", edit, select=lambda: made)
         self.go("sheet")
 
     def add_blank(self) -> None:
@@ -189,8 +187,7 @@ class FileActions(ProjectActions):
             doc, made = edits.add_blank(d, "Drawn", "logo", (512, 512))
             return edits.add_step(doc, made, Text())
 
-        self.session.apply("Add a drawn overlay", edit)
-        self.session.choose(made)
+        self.session.apply("Add a drawn overlay", edit, select=lambda: made)
         self.go("source")
 
     def add_canvas(self, kind: Kind) -> None:
@@ -202,8 +199,7 @@ class FileActions(ProjectActions):
             doc, made = edits.add_blank(d, CANVASES[kind], kind, (1024, 1024))
             return doc
 
-        self.session.apply(f"Add {CANVASES[kind].lower()}", edit)
-        self.session.choose(made)
+        self.session.apply(f"Add {CANVASES[kind].lower()}", edit, select=lambda: made)
         self.go("layers")
 
     def split_channels(self) -> None:

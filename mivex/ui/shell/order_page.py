@@ -70,7 +70,7 @@ class OrderPage(QWidget):
         area.setWidgetResizable(True)
         area.setWidget(self.words)
         row.addWidget(area, 6)
-        session.changed.connect(self.refresh)
+        session.changed.connect(session.refresher.later(self.refresh))
         self.refresh()
 
     @property

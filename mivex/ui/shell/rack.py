@@ -1,5 +1,8 @@
 """The rack: a card for every overlay."""
 
+import time
+from bisect import bisect_left
+
 from PySide6.QtCore import QSize, Qt, Signal
 from PySide6.QtGui import QImage, QMouseEvent, QPixmap
 from PySide6.QtWidgets import (
@@ -27,6 +30,8 @@ from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 
 THUMB = 44
+SLICE = 0.025
+"""Seconds of CPU after which further new cards wait for the next turn."""
 
 
 def thumbnail(texture: Texture, side: int) -> QImage:
@@ -44,6 +49,7 @@ class Card(QFrame):
     def __init__(self, session: Session, overlay_id: str) -> None:
         super().__init__()
         self.session, self.overlay_id = session, overlay_id
+        self._shown: tuple[Overlay, int, str, Overlay | None] | None = None
         row = QHBoxLayout(self)
         row.setContentsMargins(10, 6, 6, 6)
         row.setSpacing(9)
@@ -76,13 +82,17 @@ class Card(QFrame):
 
     def update_from(self, o: Overlay, findings: int, problem: str) -> None:
         """Show the overlay as it is now."""
+        base = followed_by(self.session.doc, o)
+        now = (o, findings, problem, base)
+        if self._shown is not None and all(a is b or a == b for a, b in zip(now, self._shown, strict=True)):
+            return
+        self._shown = now
         metrics = self.name.fontMetrics()
         self.name.setText(Verbatim(metrics.elidedText(Verbatim(o.name), Qt.TextElideMode.ElideRight, 190)))  # two lines
         self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
         tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
             "" if not findings else "1 finding" if findings == 1 else f"{findings} findings")
         accent = f" · <span style='color:{theme.FINDING}'>{tail}</span>" if tail else ""
-        base = followed_by(self.session.doc, o)
         wide = 34 if tail else 96
         what = KINDS[o.kind] if base is None else f"as {metrics.elidedText(base.name, Qt.TextElideMode.ElideRight, wide)}"
         self.kind.setText(f"{what}{accent}")
@@ -97,6 +107,24 @@ class Card(QFrame):
     def mousePressEvent(self, event: QMouseEvent) -> None:
         self.session.choose(self.overlay_id)
         event.ignore()
+
+
+def _longest_run(have: list[str], wanted: list[str]) -> list[str]:
+    """Names that keep their order: a longest increasing run of places (patience sorting)."""
+    place = {k: i for i, k in enumerate(wanted)}
+    tails: list[int] = []
+    ends: list[int] = []
+    before: list[int] = []
+    for i, key in enumerate(have):
+        at = bisect_left(tails, place[key])
+        tails[at:at + 1] = [place[key]]
+        ends[at:at + 1] = [i]
+        before.append(ends[at - 1] if at else -1)
+    out, i = [], ends[-1] if ends else -1
+    while i >= 0:
+        out.append(have[i])
+        i = before[i]
+    return out[::-1]
 
 
 class Rack(QWidget):
@@ -149,46 +177,89 @@ class Rack(QWidget):
         self._thumbs = session.workers.latest("thumbs")
         self._thumbs.reported.connect(self._take_thumb)
         self._drawn: dict[str, str] = {}
-        session.changed.connect(self.refresh)
-        session.chosen.connect(self.refresh)
-        engine.prepared.connect(self._draw_thumbs)
-        engine.examined.connect(self.refresh)
+        self._touched: set[str] = set()
+        for signal in (session.changed, session.chosen, engine.examined):
+            signal.connect(session.refresher.later(self.refresh))
+        engine.prepared.connect(self._touch)
+        engine.prepared.connect(session.refresher.later(self._draw_thumbs))
         self.refresh()
 
     def refresh(self) -> None:
         """Bring the cards in line with the document."""
         rows = self.session.doc.overlays
-        if [o.id for o in rows] != list(self._cards):
-            kept = {k: c.picture.pixmap() for k, c in self._cards.items()}
-            self.list.blockSignals(True)
-            self.list.clear()
-            self._cards = {}
-            for o in rows:
-                card = Card(self.session, o.id)
-                if o.id in kept:
-                    card.picture.setPixmap(kept[o.id])
-                item = QListWidgetItem()
-                item.setSizeHint(QSize(200, THUMB + 13))
-                self.list.addItem(item)
-                self.list.setItemWidget(item, card)
-                self._cards[o.id] = card
-            self.list.blockSignals(False)
-        for o in rows:
-            self._cards[o.id].update_from(o, len(self.engine.results.findings_of(o.id)),
-                                          self.engine.get(o.id).problem)
-        at = next((i for i, o in enumerate(rows) if o.id == self.session.overlay_id), -1)
         self.list.blockSignals(True)
+        if not self._match([o.id for o in rows]):
+            self.session.refresher.ask(self.refresh)  # the rest of the cards with the next turn
+        counts = self.engine.results.finding_counts()
+        for o in rows:
+            if o.id in self._cards:
+                self._cards[o.id].update_from(o, counts.get(o.id, 0), self.engine.get(o.id).problem)
+        at = next((i for i, key in enumerate(self._cards) if key == self.session.overlay_id), -1)
         self.list.setCurrentRow(at)
         self.list.blockSignals(False)
         self.list.setVisible(bool(rows))
         self.empty.setVisible(not rows)
+
+    def _touch(self, key: str) -> None:
+        self._touched.add(key)
+        self.session.refresher.ask(self._update_touched)
+
+    def _update_touched(self) -> None:
+        """Only the cards of overlays that were prepared; thirty of them arrive one by one."""
+        counts = self.engine.results.finding_counts()
+        for key in self._touched:
+            o = self.session.doc.overlay(key)
+            if o is not None and key in self._cards:
+                self._cards[key].update_from(o, counts.get(key, 0), self.engine.get(key).problem)
+        self._touched.clear()
+
+    def _match(self, wanted: list[str]) -> bool:
+        """Take out, put in and move only the cards that differ from the overlays; the others are not touched.
+
+        False where there are so many new ones that the rest has to wait.
+        """
+        have = list(self._cards)
+        if have == wanted:
+            return True
+        begun = time.thread_time()
+        gone = set(have) - set(wanted)
+        for row in reversed(range(len(have))):
+            if have[row] in gone:
+                self.list.takeItem(row)
+                self._cards.pop(have[row]).deleteLater()
+                have.pop(row)
+        # What stands in its order stays; the fewest others move: all but a longest common run.
+        stay = set(_longest_run(have, wanted))
+        for row in reversed(range(len(have))):
+            if have[row] not in stay:
+                self.list.takeItem(row)  # the widget of an item goes with it
+                have.pop(row)
+        for row, key in enumerate(wanted):
+            if row < len(have) and have[row] == key:
+                continue
+            if time.thread_time() - begun > SLICE:
+                self._cards = {k: self._cards[k] for k in have}
+                return False
+            old = self._cards.get(key)
+            card = Card(self.session, key)
+            if old is not None:
+                card.picture.setPixmap(old.picture.pixmap())
+                old.deleteLater()
+            item = QListWidgetItem()
+            item.setSizeHint(QSize(200, THUMB + 13))
+            self.list.insertItem(row, item)
+            self.list.setItemWidget(item, card)
+            self._cards[key] = card
+            have.insert(row, key)
+        self._cards = {k: self._cards[k] for k in wanted}
+        return True
 
     def _row_changed(self, row: int) -> None:
         rows = self.session.doc.overlays
         if 0 <= row < len(rows):
             self.session.choose(rows[row].id)
 
-    def _draw_thumbs(self, _overlay_id: str = "") -> None:
+    def _draw_thumbs(self) -> None:
         todo = [(k, t) for k, t in self.engine.results.overlays().items() if self._drawn.get(k) != t.key]
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
@@ -197,7 +268,6 @@ class Rack(QWidget):
 
         if todo:
             self._thumbs.ask(None, work)
-        self.refresh()
 
     def _take_thumb(self, _token: object, part: tuple) -> None:
         key, content, image = part
@@ -237,8 +307,7 @@ class Rack(QWidget):
                 doc, made = edits.copy_overlay(d, key)
                 return doc
 
-            self.session.apply("Copy overlay", edit)
-            self.session.choose(made)
+            self.session.apply("Copy overlay", edit, select=lambda: made)
 
     def add_variant(self) -> None:
         """Copy the chosen overlay as a variant, whose material follows it."""
@@ -252,12 +321,10 @@ class Rack(QWidget):
             made.append(twin)
             return doc
 
-        self.session.apply("Add a variant", edit)
-        self.session.choose(made[-1])
+        self.session.apply("Add a variant", edit, select=lambda: made[-1])
 
     def remove_chosen(self) -> None:
         """Take the selected overlay out of the project."""
         key = self.session.overlay_id
         if key:
             self.session.apply("Remove overlay", lambda d: edits.remove_overlay(d, key))
-            self.session.chosen.emit()

@@ -1,7 +1,7 @@
 """The tray: findings of the whole project, the ledger of a pixel, the adviser on the drawing order, and the clock."""
 
-from PySide6.QtCore import QSize, Qt, Signal
-from PySide6.QtGui import QFont, QImage, QPixmap
+from PySide6.QtCore import QModelIndex, QPersistentModelIndex, QRect, QSize, Qt, Signal
+from PySide6.QtGui import QColor, QFont, QFontMetrics, QImage, QPainter, QPixmap
 from PySide6.QtWidgets import (
     QButtonGroup,
     QFrame,
@@ -10,8 +10,10 @@ from PySide6.QtWidgets import (
     QListWidget,
     QListWidgetItem,
     QPushButton,
-    QSizePolicy,
     QStackedWidget,
+    QStyle,
+    QStyledItemDelegate,
+    QStyleOptionViewItem,
     QVBoxLayout,
     QWidget,
 )
@@ -27,28 +29,39 @@ from mivex.ui.shell.ledger_page import LedgerPage
 from mivex.ui.shell.measured import Measured
 from mivex.ui.shell.order_page import OrderPage
 
+Index = QModelIndex | QPersistentModelIndex
+FINDING = Qt.ItemDataRole.UserRole
+COLUMNS = (236, 146)
+"""Widths of what a finding is and of its figure; the rest of a line says whose it is."""
 
-class FindingRow(QWidget):
-    """One line in the list: what, how much, whose."""
 
-    def __init__(self, finding: Finding) -> None:
-        super().__init__()
-        row = QHBoxLayout(self)
-        row.setContentsMargins(12, 0, 12, 0)
-        row.setSpacing(10)
-        what = QLabel(CHECKS[finding.id].title)
-        what.setFixedWidth(236)
-        figure = QLabel(finding.words)
-        figure.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
-        figure.setObjectName("finding")
-        figure.setFixedWidth(146)
-        whose = QLabel(Verbatim(finding.subject))
-        whose.setObjectName("soft")
-        whose.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Preferred)
-        whose.setToolTip(Verbatim(finding.subject))
-        row.addWidget(what)
-        row.addWidget(figure)
-        row.addWidget(whose, 1)
+class FindingLines(QStyledItemDelegate):
+    """Draws a finding's line: what, how much, whose. Only what is in sight costs anything, however many there are."""
+
+    def sizeHint(self, _option: QStyleOptionViewItem, _index: Index) -> QSize:
+        return QSize(100, 24)
+
+    def paint(self, painter: QPainter, option: QStyleOptionViewItem, index: Index) -> None:
+        super().paint(painter, option, index)  # the ground of the chosen line
+        finding = index.data(FINDING)
+        if finding is None:
+            return
+        box: QRect = option.rect.adjusted(12, 0, -12, 0)  # type: ignore[attr-defined]
+        chosen = bool(option.state & QStyle.StateFlag.State_Selected)  # type: ignore[attr-defined]
+        bold = theme.figures_font(12, QFont.Weight.DemiBold)
+        plain = option.font  # type: ignore[attr-defined]
+        rest = box.width() - sum(COLUMNS) - 10 * len(COLUMNS)
+        left = box.left()
+        for text, width, font, colour in (
+                (CHECKS[finding.id].title, COLUMNS[0], plain, theme.CHOSEN if chosen else theme.TEXT),
+                (finding.words, COLUMNS[1], bold, theme.FINDING),
+                (Verbatim(finding.subject), rest, plain, theme.SOFT)):
+            painter.setFont(font)
+            painter.setPen(QColor(colour))
+            shown = QFontMetrics(font).elidedText(text, Qt.TextElideMode.ElideRight, max(width, 0))
+            painter.drawText(QRect(left, box.top(), max(width, 0), box.height()), Qt.AlignmentFlag.AlignVCenter,
+                             Verbatim(shown) if isinstance(text, Verbatim) else shown)
+            left += width + 10
 
 
 FOLDED = 34
@@ -104,6 +117,8 @@ class Tray(QWidget):
         body.setSpacing(0)
         self.list = QListWidget()
         self.list.setAccessibleName("Findings")
+        self.list.setItemDelegate(FindingLines(self.list))
+        self.list.setUniformItemSizes(True)
         # A click on a finding leaves the keys to the proofs, which it has just gone to.
         self.list.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.list.currentRowChanged.connect(self._choose)
@@ -166,10 +181,10 @@ class Tray(QWidget):
         self.page = "findings"
         self.show_page("findings")
         self.found: list[Finding] = []
-        engine.examined.connect(self.refresh)
-        engine.prepared.connect(lambda _k: self._show_detail())
-        engine.busy.connect(lambda _on: self._say_state())
-        session.changed.connect(self.refresh)
+        for signal in (engine.examined, session.changed):
+            signal.connect(session.refresher.later(self.refresh))
+        engine.prepared.connect(session.refresher.later(self._show_detail))
+        engine.busy.connect(session.refresher.later(self._say_state))
         session.chosen.connect(self._follow)
         self.refresh()
 
@@ -200,15 +215,19 @@ class Tray(QWidget):
         """Show the findings as they are now, keeping the chosen one."""
         found = self.engine.all_findings()
         if found != self.found:
-            now = self.current
+            now, shown = self.current, self.found
             self.found = found
             self.list.blockSignals(True)
-            self.list.clear()
-            for f in found:
-                item = QListWidgetItem()
-                item.setSizeHint(QSize(100, 24))
-                self.list.addItem(item)
-                self.list.setItemWidget(item, FindingRow(f))
+            while self.list.count() > len(found):
+                self.list.takeItem(self.list.count() - 1)
+            for i, f in enumerate(found):
+                if i == self.list.count():
+                    self.list.addItem(QListWidgetItem())
+                if i >= len(shown) or shown[i] != f:
+                    item = self.list.item(i)
+                    item.setData(FINDING, f)
+                    item.setData(Qt.ItemDataRole.AccessibleTextRole, f"{CHECKS[f.id].title}, {f.words}, {f.subject}")
+                    item.setToolTip(Verbatim(f.subject))
             same = [i for i, f in enumerate(found) if now and (f.id, f.overlay) == (now.id, now.overlay)]
             self.list.setCurrentRow(same[0] if same else -1)
             self.list.blockSignals(False)

@@ -178,8 +178,8 @@ class Window(Following):
         self.flat.canvas.rested.connect(self._explain)
         self.layer_painter.patched.connect(self.flat.canvas.patch)
         for told in (self.session.changed, self.session.stepped, self.session.chosen, self.engine.inputs_ready):
-            told.connect(self._follow_layers)
-        self.engine.prepared.connect(lambda _k: self._follow_layers())
+            told.connect(self.session.refresher.later(self._follow_layers))
+        self.engine.prepared.connect(self.session.refresher.later(self._follow_layers))
         self.flat.painting_ended.connect(self.controls.set_painting)
         self.engine.notice.connect(self.tell)
         self.desk.said.connect(self.tell)
@@ -189,15 +189,15 @@ class Window(Following):
         self.desk.framed.connect(self._frame)
         self.desk.fewer_wanted.connect(self.ask_fewer)
         self.controls.sheet_wanted.connect(self.build_sheet)
-        self.desk.told.connect(self._follow_effect)
+        self.desk.told.connect(self.session.refresher.later(self._follow_effect))
         self.chart.hint.connect(lambda words: self.controls.hint.say(words) if words else None)
         for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said),
                          (self.shipper.busy, self.shipper.said)):
             on.connect(self.busy.set_busy)
             said.connect(self.busy.say)
-        self.engine.examined.connect(self._refresh)
+        self.engine.examined.connect(self.session.refresher.later(self._refresh))
         for signal in (self.session.changed, self.session.chosen, self.session.filed):
-            signal.connect(self._refresh)
+            signal.connect(self.session.refresher.later(self._refresh))
         for worker in (self.jobs, self.shipper, self.finder, self.saver, self.disk):
             worker.done.connect(lambda _t, text: self.tell(str(text)) if text else None)
         self.saver.failed.connect(lambda stay, _why: stay() if callable(stay) else None)
@@ -250,7 +250,8 @@ class Window(Following):
     @property
     def idle(self) -> bool:
         """Nothing is being computed, nor about to be."""
-        return not (self.at_work or self.engine.reloading or self.tray.ledger.asking or self.stage.canvas.moving)
+        return self.session.refresher.idle and not (
+            self.at_work or self.engine.reloading or self.tray.ledger.asking or self.stage.canvas.moving)
 
     def tell(self, sentence: str) -> None:
         """Show one sentence under the proofs for a while."""

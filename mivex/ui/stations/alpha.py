@@ -8,7 +8,7 @@ from mivex.ui import theme
 from mivex.ui.fields.editors import Counts, Plane, draw_histogram
 from mivex.ui.fields.labels import label
 from mivex.ui.stations.base import Page, Station, has_steps
-from mivex.ui.stations.steps import build_steps
+from mivex.ui.stations.steps import build_steps, steps_shape
 
 _CHANNEL_COLOURS = ("#a06a6a", "#6a966a", "#6a78a0", "#b8b8b8")
 
@@ -59,5 +59,5 @@ def build_alpha(c: Page, o: Overlay) -> None:
     c.live.append(live)
 
 
-STATION = Station("alpha", "Alpha", "What is solid and what is clear.", 10, build_alpha, has_steps("alpha"))
+STATION = Station("alpha", "Alpha", "What is solid and what is clear.", 10, build_alpha, has_steps("alpha"), steps_shape)
 """Registered."""

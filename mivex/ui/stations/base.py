@@ -1,6 +1,6 @@
 """What a station is, and the page that it builds its controls on."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from typing import Any
 
@@ -50,7 +50,8 @@ class Station:
     place : int
         Where on the track it stands.
     build : callable
-        ``build(page, overlay)`` puts its controls on the page.
+        ``build(page, overlay)`` puts its controls on the page. A long one is a generator, which yields where what follows
+        can wait for the next turn.
     touched : callable
         Whether anything of an overlay has been set there.
     """
@@ -59,7 +60,7 @@ class Station:
     title: str
     what: str
     place: int
-    build: "Callable[[Page, Overlay], None]"
+    build: "Callable[[Page, Overlay], Iterator[None] | None]"
     touched: Callable[[Overlay], bool]
     shape: Callable[["Page", Overlay], object] = lambda _page, _overlay: None
     """Besides what every station follows: when this changes, the controls are built anew."""
@@ -116,9 +117,7 @@ class Page(QWidget):
     def add_field(self, field: Field, into: QVBoxLayout | None = None) -> None:
         """Put an editor into the page, or into a part of it."""
         field.released.connect(self.session.end_merge)
-        field.installEventFilter(self)
-        for child in field.findChildren(QWidget):
-            child.installEventFilter(self)
+        field.entered.connect(lambda: self.hint.say(field.hint))
         self._fields.append(field)
         (into or self.column).addWidget(field)
 

@@ -1,5 +1,7 @@
 """Controls of the station Blend: the equation, depth, order, faces."""
 
+from collections.abc import Iterator
+
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
@@ -31,7 +33,7 @@ from mivex.ui.fields.sources import SourcedField
 from mivex.ui.stations.base import Page, Station
 
 
-def build_blend(c: Page, o: Overlay) -> None:
+def build_blend(c: Page, o: Overlay) -> Iterator[None]:
     """The blend with its live equation, and how it is drawn."""
     _variant(c, o)
     c.model_field(Material, "blend", "material", o)
@@ -67,6 +69,7 @@ def build_blend(c: Page, o: Overlay) -> None:
     for key, (name, hint, number, needs_light) in INPUTS.items():
         if lit or not needs_light:
             input_field(c, o, key, name, hint, number)
+        yield
     if lit:
         packed_map(c, o)
         if o.material.finish.normal.source != "number":
@@ -83,6 +86,7 @@ def build_blend(c: Page, o: Overlay) -> None:
         if part == "contact" and not blend.see_through:
             continue
         nested_field(c, o, model, part, head)
+        yield
         now, usual = getattr(o.material, part), model()
         if getattr(now, head) != getattr(usual, head):
             for key in model.model_fields:
@@ -94,6 +98,7 @@ def build_blend(c: Page, o: Overlay) -> None:
     c.column.addWidget(label("On the mesh", "section"))
     for key in Mapping.model_fields:
         nested_field(c, o, Mapping, "mapping", key)
+        yield
     depth = ("depth_test", "depth_write", "depth_bias", "slope_bias", *(("depth_first",) if blend.see_through else ()))
     order = ("group", "nudge", "distance", *(("back_first",) if o.material.both_faces else ()))
     for title, group in (("Depth", depth), ("Order", order)):
@@ -101,11 +106,13 @@ def build_blend(c: Page, o: Overlay) -> None:
         c.column.addWidget(label(title, "section"))
         for key in group:
             c.model_field(Material, key, "material", o)
+            yield
     if o.material.group == "Decal" and lit:
         c.column.addSpacing(6)
         c.column.addWidget(label("What it changes of its surface", "section"))
         for key in OnSurface.model_fields:
             nested_field(c, o, OnSurface, "on_surface", key)
+            yield
 
 
 def _variant(c: Page, o: Overlay) -> None:
@@ -232,13 +239,15 @@ def packed_map(c: Page, o: Overlay) -> None:
     c.column.addWidget(button)
 
 
-def _shape(o: Overlay) -> object:
+def _shape(c: Page, o: Overlay) -> object:
     """What decides which fields there are."""
     m = o.material
-    return o.variant_of, o.own, m.group == "Decal", m.both_faces, m.erosion.by, m.erosion.form == "soft", tuple(
+    base = followed_by(c.session.doc, o)
+    return base.name if base is not None else "", o.own, o.kind, m.blend, m.lit, m.finish.normal.source, (
+        m.finish.glow.strength > 0), m.group == "Decal", m.both_faces, m.erosion.by, m.erosion.form == "soft", tuple(
         getattr(getattr(m, part), head) != getattr(model(), head) for part, (model, head) in EFFECTS.items())
 
 
 STATION = Station("blend", "Blend", "How it meets what lies behind it.", 40,
-                  build_blend, lambda o: o.material != default_material(o.kind), lambda _c, o: _shape(o))
+                  build_blend, lambda o: o.material != default_material(o.kind), _shape)
 """Registered."""

@@ -12,7 +12,7 @@ from mivex.core.project.document import Overlay
 from mivex.ui import theme
 from mivex.ui.fields.labels import label
 from mivex.ui.stations.base import Page, Station, has_steps
-from mivex.ui.stations.steps import build_steps
+from mivex.ui.stations.steps import build_steps, steps_shape
 
 
 def build_edges(c: Page, o: Overlay) -> None:
@@ -95,5 +95,6 @@ def _outline_words(f: Facts) -> str:
             f"plain alpha:       mean {f.plain_outline[0]:.3f}, largest {f.plain_outline[1]:.2f}")
 
 
-STATION = Station("edges", "Edges", "No rim: hidden colour, mattes, border, frame.", 30, build_edges, has_steps("edges"))
+STATION = Station("edges", "Edges", "No rim: hidden colour, mattes, border, frame.", 30, build_edges, has_steps("edges"),
+                  lambda c, o: (steps_shape(c, o), o.material.blend == "Cutout"))
 """Registered."""

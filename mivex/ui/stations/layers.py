@@ -1,5 +1,6 @@
 """Controls of the station Layers: the table, and the settings of the chosen cell, mask or row."""
 
+from collections.abc import Iterator
 from functools import partial
 from typing import Any
 
@@ -23,7 +24,7 @@ from mivex.ui.stations.layer_parts import build_cell, build_levels, build_mask
 from mivex.ui.stations.painting import build_painting
 
 
-def build_layers(c: Page, o: Overlay) -> None:
+def build_layers(c: Page, o: Overlay) -> Iterator[None]:
     """The table, its buttons, and what is chosen in it."""
     table = StackTable()
     table.turned, table.row_id = c.turned, c.session.row_id
@@ -44,17 +45,21 @@ def build_layers(c: Page, o: Overlay) -> None:
     area.verticalScrollBar().setValue(c.scrolled)
     area.verticalScrollBar().valueChanged.connect(c.set_scrolled)
     c.column.addSpacing(4)
+    yield
     row = o.layers.row(c.session.row_id)
     if row is None:
         _base(c, o)
     else:
         _row(c, o, row)
+        yield
         if c.painting and isinstance(row, Layer):
             build_painting(c, o, row)
+            yield
         if c.session.column == "mask":
             build_mask(c, o, row)
         elif c.session.column in CHANNELS and isinstance(row, Layer):
             build_cell(c, o, row, c.session.column)
+        yield
         if isinstance(row, Group):
             build_group(c, o, row)
         elif not c.painting:
@@ -385,6 +390,7 @@ def shape(c: Page, o: Overlay) -> object:
         c.region_by,
         patterns,
         o.kind,
+        tuple((k.id, k.name, k.source.ready) for k in c.session.doc.overlays),
     )
 
 

@@ -157,7 +157,8 @@ def _shape(c: Page, _o: Overlay) -> object:
                bool(life.drift), bool(life.wind), life.solids,
                len(lane.points) if isinstance(lane, Curve) else lane is None,
                isinstance(lane, Curve) and lane.smooth, acts.frames_of(c, e.overlay))
-    return effects, d.effect_id, d.part, d.group, d.lane, d.alone, own, c.desk.kept is None
+    names = tuple((o.id, o.name) for o in c.session.doc.overlays)
+    return effects, names, d.effect_id, d.part, d.group, d.lane, d.alone, own, c.desk.kept is None
 
 
 def _touched(_o: Overlay) -> bool:

@@ -209,5 +209,13 @@ def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:
     c.column.addWidget(label(what + reads, "figure", wrap=True))
 
 
-STATION = Station("place", "Place", "Where it stands on the stage.", 50, build_place, lambda o: bool(o.places))
+def _shape(c: Page, o: Overlay) -> object:
+    """What decides which controls there are."""
+    places = tuple((p.id, p.mount, getattr(p, "form", ""), getattr(p, "slices", ""), getattr(p, "second", None))
+                   for p in o.places)
+    return c.session.place_id, c.second_by, o.material.mapping.uv_set, places, bool(o.sheet.grids), (
+        o.material.breakup.amount == 0)
+
+
+STATION = Station("place", "Place", "Where it stands on the stage.", 50, build_place, lambda o: bool(o.places), _shape)
 """Registered."""

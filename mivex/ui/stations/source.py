@@ -9,7 +9,7 @@ from mivex.ui import theme
 from mivex.ui.fields.fields import ChoiceField, FileField, NumberField, TextField
 from mivex.ui.fields.labels import KINDS, label
 from mivex.ui.stations.base import Page, Station
-from mivex.ui.stations.steps import build_steps
+from mivex.ui.stations.steps import build_steps, steps_shape
 
 
 def build_source(c: Page, o: Overlay) -> None:
@@ -105,5 +105,7 @@ def facts(c: Page, o: Overlay) -> None:
 
 
 STATION = Station("source", "Source", "The picture it starts from, and what it holds.", 0,
-                  build_source, lambda o: o.source.ready)
+                  build_source, lambda o: o.source.ready,
+                  lambda c, o: (steps_shape(c, o), bool(o.source.path), o.material.tiling,
+                                o.source.meaning == "guess" and c.engine.get(o.id).meaning))
 """Registered."""

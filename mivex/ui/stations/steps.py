@@ -26,6 +26,12 @@ NONE_YET = {"source": "None: the picture is used at its own size.",
             "edges": "None: colour under the edges is as the picture has it."}
 
 
+def steps_shape(c: Page, o: Overlay) -> object:
+    """What decides which cards and fields there are; for stations that hold steps."""
+    packed = tuple(tuple(shown_keys(getattr(s, c.pack_tab))) for s in o.steps if s.step == "pack")
+    return tuple((s.step, tuple(shown_keys(s))) for s in o.steps), c.session.step_index, packed, c.pack_tab
+
+
 def build_steps(c: Page, o: Overlay, station: str) -> None:
     """Heading, the button that adds a step, and a card for each."""
     c.column.addSpacing(8)
@@ -55,11 +61,15 @@ def _now(c: Page, o: Overlay, index: int) -> Any:
 
 
 class _Card(QFrame):
-    """A card that becomes the active step when it is pressed."""
+    """A card that becomes the active step when it is pressed, and shows what the step does when the pointer comes in."""
 
-    def __init__(self, press: Callable[[], None]) -> None:
+    def __init__(self, press: Callable[[], None], enter: Callable[[], None]) -> None:
         super().__init__()
-        self._press = press
+        self._press, self._enter = press, enter
+
+    def enterEvent(self, event) -> None:  # type: ignore[no-untyped-def]
+        super().enterEvent(event)
+        self._enter()
 
     def mousePressEvent(self, event) -> None:  # type: ignore[no-untyped-def]
         event.accept()
@@ -69,18 +79,14 @@ class _Card(QFrame):
 def _card(c: Page, o: Overlay, index: int, is_open: bool, active: bool) -> QWidget:
     params = o.steps[index]
     step = STEPS[params.step]
-    card = _Card(lambda: c.session.activate(index))
+    card = _Card(lambda: c.session.activate(index), lambda: c.hint.show_step(step.name))
     card.setObjectName("active" if active else "card")
-    card.setProperty("step", step.name)
-    card.installEventFilter(c)
     box = QVBoxLayout(card)
     box.setContentsMargins(9, 5, 5, 7 if is_open else 5)
     box.setSpacing(2)
     head = QHBoxLayout()
     head.setSpacing(0)
     switch = QCheckBox(step.label)
-    switch.setProperty("step", step.name)
-    switch.installEventFilter(c)
     switch.setStyleSheet("font-weight: 600;")
     switch.clicked.connect(lambda on: c.session.apply("Switch step", lambda d: edits.set_step(d, o.id, index, on=on)))
     head.addWidget(switch)
