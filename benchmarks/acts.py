@@ -81,6 +81,9 @@ def main() -> None:
         key = s.overlay_id
         s.apply("layer", lambda d: layer_edits.add_row(d, key, Layer(id=f"r{time.monotonic_ns()}", name="Row")))
 
+    def rename(name: str) -> None:
+        s.apply("rename", partial(edits.set_fields, overlay_id=s.overlay_id, part="", name=name))
+
     def slide(k: list[float]) -> None:
         k[0] = k[0] * 0.97
         key = s.overlay_id
@@ -101,8 +104,7 @@ def main() -> None:
         "remove it": [w.rack.remove_chosen] * 3,
         "undo": [s.undo] * 3,
         "redo": [s.redo] * 3,
-        "rename it": [partial(lambda n: s.apply("r", partial(edits.set_fields, overlay_id=s.overlay_id, part="", name=n)), n)
-                      for n in ("a", "b", "c")],
+        "rename it": [partial(rename, n) for n in ("a", "b", "c")],
         "hide it": [w.rack.switch_chosen] * 3,
         "opacity moved": [partial(slide, [1.0])] * 4,
         "take another blend": [partial(lambda b: s.apply("b", partial(

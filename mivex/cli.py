@@ -18,6 +18,7 @@ from mivex.cli_motion import render_frames, simulate
 from mivex.cli_output import complain, say, say_json, size_of, whole_numbers
 from mivex.cli_sheets import sheet_app
 from mivex.core.base.errors import MivexError
+from mivex.core.base.store import unprotect
 
 app = typer.Typer(add_completion=False, no_args_is_help=False, pretty_exceptions_enable=False,
                   help="Prepare, blend and prove see-through textures.")
@@ -312,6 +313,7 @@ def run() -> int:
     try:
         if sys.stdout is None:
             raise MivexError("Standard output is closed: there is nowhere to write to.")
+        unprotect()
         code = app(standalone_mode=False)
         sys.stdout.flush()
         return code if isinstance(code, int) else 0

@@ -59,7 +59,11 @@ def test_channels_flow_into_files_and_what_left_is_taken_in(window, tmp_path):
     settle(window)
     assert window.outgoing.page == "back" and "read back" in window.outgoing.said.text()
     table = window.outgoing.table
-    assert table.rowCount() == 10 and {table.item(k, 5).text() for k in range(10)} == {"0"}
+    heads = [k for k in range(table.rowCount()) if table.columnSpan(k, 0) == table.columnCount()]
+    assert table.rowCount() == 10 + len(heads) and {
+        table.item(k, 4).text() for k in range(table.rowCount()) if k not in heads} == {"0"}
+    files = {c.file for c in table._rows}
+    assert {table.item(k, 0).text() for k in heads} == files and len(heads) == len(files)  # whole, however long
     assert (tmp_path / "out" / "Porthole_pane.glb").is_file() and (tmp_path / "out" / "proof.html").is_file()
     window.outgoing.show_page("intake")
     window._follow_intake()

@@ -18,6 +18,7 @@ from sprites import disc, paint, rgba
 from test_project import mivex_run
 
 from mivex.core import report
+from mivex.core.base import guarded
 from mivex.core.base.errors import MivexError
 from mivex.core.picture import svg
 from mivex.core.picture.encode import write_picture
@@ -74,19 +75,20 @@ def test_a_drawing_beyond_the_limits_is_refused_in_a_sentence(tmp_path, name):
 
 
 def test_a_drawing_that_never_ends_is_given_up(tmp_path, monkeypatch):
-    monkeypatch.setattr(svg, "PATIENCE", 0.3)
+    monkeypatch.setattr(svg, "SECONDS", 0)
+    monkeypatch.setattr(guarded, "MARGIN", 0.3)
     child = tmp_path / "child.py"
     child.write_text("import time; time.sleep(60)")
     monkeypatch.setattr(svg, "_CHILD", child)
     (tmp_path / "a.svg").write_text(HEAD + "</svg>")
     begun = time.perf_counter()
-    with pytest.raises(MivexError, match="to draw"):
+    with pytest.raises(MivexError, match="gave it up"):
         draw_svg(tmp_path / "a.svg", 8, 8)
     assert time.perf_counter() - begun < 30
-    for code, words in (("import os, signal; os.kill(os.getpid(), signal.SIGSEGV)", "could not be drawn"),
+    for code, words in (("import os, signal; os.kill(os.getpid(), signal.SIGSEGV)", "more memory or time"),
                         ("import sys; sys.exit(3)", "not really an SVG"), ("print('no picture')", "could not be drawn")):
         child.write_text(code)
-        monkeypatch.setattr(svg, "PATIENCE", 20)
+        monkeypatch.setattr(guarded, "MARGIN", 20)
         with pytest.raises(MivexError, match=words):
             draw_svg(tmp_path / "a.svg", 8, 8)
 

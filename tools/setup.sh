@@ -8,6 +8,7 @@ fail() { echo "mivex: $1" >&2; exit 1; }
 command -v "$python" >/dev/null 2>&1 || fail "Python 3.11 or newer is missing; install it with: sudo apt-get install -y python3 python3-venv"
 "$python" -c 'import sys; sys.exit(sys.version_info < (3, 11))' || fail "Mivex needs Python 3.11 or newer; this is $("$python" --version)."
 "$python" -c 'import venv, ensurepip' 2>/dev/null || fail "Python's venv module is missing; install it with: sudo apt-get install -y python3-venv"
+"$python" tools/system_libraries.py
 
 echo "Setting up .venv (a few minutes the first time) …"
 rm -f .venv/ready
@@ -16,6 +17,5 @@ rm -f .venv/ready
     || fail "the packages in requirements.lock could not be installed; see the lines above."
 .venv/bin/python -m pip install --quiet --disable-pip-version-check --no-deps --no-build-isolation -e . \
     || fail "the package mivex could not be installed; see the lines above."
-.venv/bin/python tools/system_libraries.py
 touch .venv/ready
 echo "Set up."

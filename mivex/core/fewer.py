@@ -50,6 +50,8 @@ class Covering:
     fragments: float
     overdraw: float
     picture: NDArray[np.uint8]
+    box: tuple[int, int, int, int] = (0, 0, SIDE, SIDE)
+    """Left, top, right and lower edge of what is ever covered, in pixels."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -92,6 +94,7 @@ def covering(doc: Document, effect: Effect, textures: Mapping[str, Texture], wor
     empty = World(Surroundings("nothing", ()), world.meshes) if all(
         p.life.solids == "through" for p in effect.parts) else world
     counts, area, fragments, picture = [], [], [], None
+    ever = np.zeros((SIDE, SIDE), bool)
     for k, t in enumerate(times):
         view = View(camera, SIDE, SIDE, t)
         draws = flows.draws(alone, textures, view, empty)
@@ -101,6 +104,7 @@ def covering(doc: Document, effect: Effect, textures: Mapping[str, Texture], wor
         # Light covers too: what it adds to the ground counts as alpha does.
         light = np.abs(drawn.colour[..., :3] - 0.18).max(axis=2)
         covered = np.maximum(drawn.colour[..., 3], np.where(seen > 0, light, 0)) > COVERED
+        ever |= covered
         area.append(float(covered.mean()))
         fragments.append(float(seen.sum()))
         if k == len(times) // 2:
@@ -108,7 +112,30 @@ def covering(doc: Document, effect: Effect, textures: Mapping[str, Texture], wor
     mean = float(np.mean(area))
     assert picture is not None
     return Covering(float(np.mean(counts)), mean, float(np.mean(fragments)),
-                    float(np.mean(fragments)) / max(mean * SIDE * SIDE, 1.0), picture)
+                    float(np.mean(fragments)) / max(mean * SIDE * SIDE, 1.0), picture, _box(ever))
+
+
+def _box(ever: NDArray[np.bool_]) -> tuple[int, int, int, int]:
+    rows, columns = np.flatnonzero(ever.any(axis=1)), np.flatnonzero(ever.any(axis=0))
+    if not len(rows):
+        return 0, 0, SIDE, SIDE
+    return int(columns[0]), int(rows[0]), int(columns[-1]) + 1, int(rows[-1]) + 1
+
+
+def _closer(camera: Camera, seen: Covering) -> Camera:
+    """A camera for which the effect fills four fifths of the picture, so that both pictures can be judged.
+
+    The rest is for larger particles at the rim.
+    """
+    left, top, right, low = seen.box
+    share = max(right - left, low - top) / SIDE
+    if not 0 < share < 0.75:
+        return camera
+    view = View(camera, SIDE, SIDE)
+    step = view.metres_per_pixel(np.array(camera.target))
+    shift = (view.axes[0] * ((left + right) / 2 - SIDE / 2) - view.axes[1] * ((top + low) / 2 - SIDE / 2)) * step
+    x, y, z = (float(v) for v in np.array(camera.target) + shift)
+    return camera.model_copy(update={"target": (x, y, z), "distance": camera.distance * share / 0.8})
 
 
 def fewer(doc: Document, effect_id: str, most: int, textures: Mapping[str, Texture], world: World, *,
@@ -138,6 +165,10 @@ def fewer(doc: Document, effect_id: str, most: int, textures: Mapping[str, Textu
     flows, times = Flows(), times_of(effect)
     camera = _camera(doc, effect, flows, world, times)
     before = covering(doc, effect, textures, world, camera, times, flows)
+    closer = _closer(camera, before)
+    if closer != camera:
+        camera = closer
+        before = covering(doc, effect, textures, world, camera, times, flows)
     if before.count < 1 or before.area == 0:
         raise MivexError(f"“{effect.name}” covers nothing that could be judged.")
     if most < 1:

@@ -19,6 +19,9 @@ BROKEN = 3
 PATIENCE = 2.0
 """By the clock a child gets so many times the seconds of CPU that it is allowed: others may want the machine as well."""
 
+MARGIN = 5.0
+"""And so many seconds more, to start."""
+
 
 def run_guarded(child: Path, settings: dict[str, Any], data: bytes, *, memory: int, seconds: int,
                 what: str) -> tuple[int, bytes]:
@@ -54,7 +57,7 @@ def run_guarded(child: Path, settings: dict[str, Any], data: bytes, *, memory: i
     env = os.environ | {"OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1"}
     try:
         done = subprocess.run([sys.executable, "-I", str(child)], input=line + data, stdout=subprocess.PIPE,
-                              stderr=subprocess.DEVNULL, timeout=seconds * PATIENCE + 5, check=False, cwd="/", env=env)
+                              stderr=subprocess.DEVNULL, timeout=seconds * PATIENCE + MARGIN, check=False, cwd="/", env=env)
     except subprocess.TimeoutExpired:
         raise MivexError(f"“{what}” takes more than {seconds} s of work; Mivex gave it up.") from None
     except OSError as e:

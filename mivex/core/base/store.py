@@ -131,6 +131,11 @@ def protect(paths: Iterable[str | Path]) -> None:
     _protected.update(os.path.realpath(p) for p in paths)
 
 
+def unprotect() -> None:
+    """Another project's turn: nothing is protected any more."""
+    _protected.clear()
+
+
 JOURNAL = f"{PREFIX}journal"
 """Beside files that are put in place together: which temporary file becomes which. Who finds one finishes the work."""
 

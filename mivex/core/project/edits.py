@@ -129,6 +129,12 @@ def add_overlay(doc: Document, name: str, kind: Kind, path: str, aspect: float =
     return doc.model_copy(update={"overlays": (*doc.overlays, overlay)}), overlay.id
 
 
+def stand(doc: Document, overlay_id: str, put: Callable[[Place], Place]) -> Document:
+    """Put an overlay's first placement elsewhere."""
+    return map_overlay(doc, overlay_id, lambda o: o.model_copy(update={"places": (put(o.places[0]), *o.places[1:])})
+                       if o.places else o)
+
+
 def add_blank(doc: Document, name: str, kind: Kind, size: tuple[int, int]) -> tuple[Document, str]:
     """Add an overlay that starts from an empty canvas; returns its id."""
     doc, made = add_overlay(doc, name, kind, "", size[0] / size[1])

@@ -242,7 +242,7 @@ def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float
             return {"at": tuple(round(float(v), 4) for v in np.clip(at, -100, 100)), "yaw": round(yaw, 3),
                     "pitch": round(pitch, 3)}
     if isinstance(place, HullPlace):
-        a, b = _on_hull(view, start), _on_hull(view, end)
+        a, b = on_hull(view, start), on_hull(view, end)
         if a is None or b is None:
             step = view.metres_per_pixel(c)
             da, db = (end[0] - start[0]) * step, -math.degrees((end[1] - start[1]) * step / HULL_R)
@@ -263,7 +263,7 @@ def pushed(place: PanelPlace | BillboardPlace | SurfacePlace | ShapePlace | Mesh
     return {"at": tuple(round(float(v), 4) for v in np.clip(to, -20, 20))}
 
 
-def _on_hull(view: View, at: tuple[float, float]) -> tuple[float, float] | None:
+def on_hull(view: View, at: tuple[float, float]) -> tuple[float, float] | None:
     """Where a ray meets the hull's cylinder: along, around in degrees."""
     o, d = view.eye, view.ray(*at)
     oy, oz = o[1] - HULL_AT[0], o[2] - HULL_AT[1]

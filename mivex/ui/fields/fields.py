@@ -175,6 +175,8 @@ class Bar(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.setCursor(Qt.CursorShape.SizeHorCursor)
         self.setMinimumWidth(60)
+        self.mark = ""
+        """A letter before the number, where several stand in a row."""
         self._line: NumberLine | None = None
 
     @property
@@ -232,6 +234,10 @@ class Bar(QWidget):
         p.setPen(QColor((theme.CHOSEN if held else theme.TEXT) if on else theme.FAINT))
         p.setFont(theme.figures_font(weight=QFont.Weight.DemiBold if held else QFont.Weight.Normal))
         p.drawText(QRectF(0, 0, w - 4, y - 2), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, self.text())
+        if self.mark:
+            p.setPen(QColor(theme.SOFT))
+            p.setFont(theme.figures_font(11))
+            p.drawText(QRectF(2, 0, w, y - 2), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignLeft, self.mark)
         p.setPen(QPen(QColor(theme.LINE), 2))
         p.drawLine(QPointF(1, y), QPointF(w - 1, y))
         # The usual value is a notch under the gauge; from nought, or from the left, runs what is set.

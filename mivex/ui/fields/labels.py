@@ -1,8 +1,8 @@
 """Lines of text in the look of the window."""
 
 from PySide6.QtCore import Qt
-from PySide6.QtGui import QResizeEvent
-from PySide6.QtWidgets import QLabel, QSizePolicy
+from PySide6.QtGui import QAction, QResizeEvent
+from PySide6.QtWidgets import QLabel, QSizePolicy, QWidget
 
 
 def label(text: str, name: str = "", *, wrap: bool = False) -> QLabel:
@@ -12,6 +12,14 @@ def label(text: str, name: str = "", *, wrap: bool = False) -> QLabel:
         made.setObjectName(name)
     made.setWordWrap(wrap)
     return made
+
+
+def enable(control: QWidget | QAction, on: bool, why: str) -> None:
+    """Enable a control, or disable it and let its hint say why."""
+    if control.property("hint") is None:
+        control.setProperty("hint", control.toolTip())
+    control.setEnabled(on)
+    control.setToolTip(control.property("hint") if on else why)
 
 
 class Elided(QLabel):

@@ -1,6 +1,6 @@
 """Editors of ranges, of three numbers, and of the points of a curve."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Any
 
 from PySide6.QtWidgets import QHBoxLayout, QWidget
@@ -28,7 +28,8 @@ class BarsField(Field):
 
     def __init__(self, name: str,  # noqa: PLR0913 (by keyword)
                  hint: str, get: Callable[[], Any], default: Any, *, spans: list[tuple[float, float]],
-                 hard: tuple[float, float], unit: str = "", names: list[str], whole: bool = False,
+                 hard: tuple[float, float], unit: str = "", names: list[str],
+                 whole: bool | Sequence[bool] = False,
                  join: Callable[[list[float], int], tuple[float, ...]] = lambda values, _: tuple(values)) -> None:
         super().__init__(name, hint, get, default)
         self.join = join
@@ -40,7 +41,11 @@ class BarsField(Field):
         for k, (low, high) in enumerate(spans):
             usual = default[k] if default is not None else low
             shown = unit if k == len(spans) - 1 else ""
-            bar = Bar(low, high, hard, whole=whole, unit=shown, log=False, default=float(usual))
+            counted = whole if isinstance(whole, bool) else whole[k]
+            bar = Bar(low, high, hard, whole=counted, unit=shown, log=False, default=float(usual))
+            if len(spans) > 2:  # of two, the order says which is which
+                bar.mark = names[k][:1] if len(names[k]) > 2 else names[k]
+            bar.setToolTip(f"{name}, {names[k]}. {hint}")
             bar.setMinimumWidth(44)
             bar.setAccessibleName(f"{name}, {names[k]}")
             bar.changed.connect(lambda _v, i=k: self._changed(i))

@@ -13,9 +13,10 @@ from PySide6.QtWidgets import QToolTip, QWidget
 from mivex.core.layers.model import CHANNELS, JOINS, MARKS, Group, Layer, Stack, walk
 from mivex.ui import theme
 from mivex.ui.fields.line import Held
+from mivex.ui.languages import Verbatim
 
 HEAD, CELL, ROW = 20, 26, 32
-NAME, MASK, GAP, WIDE = 98, 38, 8, 36
+NAME, MASK, GAP, WIDE = 112, 36, 4, 35
 """Width of the names, of a mask, of the gap behind it, and of a channel's column."""
 MOST = 9
 """Lines that are seen at once; of more the table is scrolled."""
@@ -190,11 +191,14 @@ class StackTable(QWidget):
         if not words and isinstance(row, Group) and not any(x.row is r for x in self.lines for r in row.rows):
             words = f"+{len(row.rows)}"
         room = columns[0][1] - x - 13 - (30 if words else 0)
-        p.drawText(
-            QRectF(x + 8, y, room, ROW - 1),
-            Qt.AlignmentFlag.AlignVCenter,
-            p.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(room)),
-        )
+        box, middle = QRectF(x + 8, y, room, ROW - 1), Qt.AlignmentFlag.AlignVCenter
+        if p.fontMetrics().horizontalAdvance(name) <= room:
+            p.drawText(box, middle, name)
+        else:  # a long one takes two lines of smaller letters; what is still too long is told by the hint
+            p.setFont(theme.figures_font(10))
+            shown = p.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(room * 2 - 14))
+            wrapped = Qt.TextFlag.TextWordWrap if " " in name else Qt.TextFlag.TextWrapAnywhere
+            p.drawText(box, int(middle) | int(wrapped), Verbatim(shown))
         if words:
             p.setFont(theme.figures_font(11))
             p.setPen(QColor(theme.SOFT))

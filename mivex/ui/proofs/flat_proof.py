@@ -27,7 +27,7 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.proof.flat import BACKDROPS, LAYOUTS, SHOWS
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
-from mivex.ui.fields.labels import Elided
+from mivex.ui.fields.labels import Elided, enable
 from mivex.ui.proofs.flat_canvas import FlatCanvas
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -333,13 +333,13 @@ class FlatProof(QWidget):
                 b.colour = hex_of(v.own)
                 b.update()
         t = self.canvas.texture
-        self.finer.setEnabled(False)
-        self.coarser.setEnabled(False)
+        enable(self.finer, False, "Only a single picture has a level that is chosen")
+        enable(self.coarser, False, "Only a single picture has a level that is chosen")
         if t is not None:
             level = min(v.level, t.mips.levels - 1)
             self.level.setText(f"{level} · {t.mips.widths[level]}×{t.mips.heights[level]}")
-            self.finer.setEnabled(level > 0)
-            self.coarser.setEnabled(level < t.mips.levels - 1)
+            enable(self.finer, level > 0, "This is the finest level")
+            enable(self.coarser, level < t.mips.levels - 1, "This is the coarsest level")
         # In a layout that has its own way of showing, what would change nothing is not offered.
         free = v.layout in ("single", "levels", "far", "tiles")
         self.show_box.setEnabled(free)

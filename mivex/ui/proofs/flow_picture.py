@@ -12,6 +12,7 @@ from mivex.core.project import delivery_edits as edits
 from mivex.core.project.delivery import DEPTHS, FORMATS, FROM_WORDS, DeliveryRecipe, Feed, FilePlan, Lane
 from mivex.core.project.document import Document, Overlay
 from mivex.ui import theme
+from mivex.ui.fields.labels import enable
 from mivex.ui.session.session import Session
 
 ROW, HEAD, GAP, EDGE = 22, 38, 12, 12
@@ -274,7 +275,7 @@ class FlowPicture(QWidget):
             more = {**plan.channels, "alpha": Feed(take="opacity")}
             menu.addAction("With alpha", lambda: put(channels=more))
         gone = menu.addAction("Remove the file", lambda: self.change("Remove a file", lambda x: edits.without_file(x, k)))
-        gone.setEnabled(len(r.files) > 1)
+        enable(gone, len(r.files) > 1, "A recipe has one file at least")
 
     def _ask_name(self, k: int, plan: FilePlan) -> None:
         words = "Name, where {name} stands for the overlay's name and {kind} for its kind:"

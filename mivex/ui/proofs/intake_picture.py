@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QL
 from mivex.core.intake.compare import SAME
 from mivex.core.intake.switches import SWITCHES
 from mivex.ui import theme
-from mivex.ui.fields.labels import label
+from mivex.ui.fields.labels import enable, label
 from mivex.ui.proofs.survival_table import SurvivalTable
 from mivex.ui.session.shipping import Shipping
 
@@ -173,12 +173,12 @@ class IntakeView(QWidget):
                                  f"{f['mean']:.2f}, "
                                  f"largest {f['largest']:.0f}.{more}")
         for key, check in self.boxes.items():
-            check.setEnabled(bool(s.folder))
+            enable(check, bool(s.folder), "Deliver first, or load a delivery")
             if check.isChecked() != (key in s.switches):
                 check.blockSignals(True)
                 check.setChecked(key in s.switches)
                 check.blockSignals(False)
-        self.all.setEnabled(s.received is not None)
+        enable(self.all, s.received is not None, "Nothing has been delivered or loaded yet")
         self.all.setText(f"Stop  ({s.share:.0%})" if s.share >= 0 else "Try every one")
         self.table.show_rows(s.rows)
         self.table.setVisible(bool(s.rows))

@@ -5,8 +5,9 @@ import time
 from collections.abc import Callable
 from typing import Any
 
+import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
-from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPen, QPolygonF, QTabletEvent, QWheelEvent
+from PySide6.QtGui import QColor, QImage, QMouseEvent, QPainter, QPen, QPolygonF, QTabletEvent, QWheelEvent
 from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QVBoxLayout, QWidget
 
 from mivex.core.base.types import Doubles
@@ -18,6 +19,7 @@ from mivex.core.stage import placing
 from mivex.core.stage.camera import CAMERAS, Camera, View, zoom
 from mivex.core.stage.looks import HINTS, LOOKS, Look, look_at
 from mivex.core.stage.places import Place
+from mivex.core.stage.standing import seen_spots, stood
 from mivex.core.stage.surroundings import World
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
@@ -101,6 +103,39 @@ class StageCanvas(Canvas):
         self.moved.emit()
         self._rest.start()
         self.redraw()
+
+    def stander(self) -> Callable[[Place], Place]:
+        """Puts one new placement after another where it is seen from here, each at another spot."""
+        view, world = self.view, self.world
+        picture = None
+        if self.image is not None:
+            small = self.image.scaled(96, 72).convertToFormat(QImage.Format.Format_RGB888)
+            rows = np.frombuffer(small.constBits(), np.uint8).reshape(small.height(), small.bytesPerLine())
+            picture = rows[:, :small.width() * 3].reshape(small.height(), small.width(), 3).astype(np.float32)
+        seen = [view.on_screen(placing.centre(p, view)[None])[0] for o in self.session.doc.overlays if o.shown
+                for p in o.places]
+        spots = seen_spots(view, picture, [(float(x), float(y)) for x, y, z in seen if z > 0.05])
+
+        def put(place: Place) -> Place:
+            made, number = stood(place, view, world, spots)
+            if number >= 0:
+                spots.append(spots.pop(number))  # the next one takes another, as long as there are some
+            return made
+
+        return put
+
+    def frame(self) -> bool:
+        """Look at the chosen placement from where the camera is, so near that it fills half of the picture."""
+        place = self.place
+        if place is None:
+            return False
+        corners = self.outline_of(place)
+        size = float(np.linalg.norm(corners.max(axis=0) - corners.min(axis=0)))
+        x, y, z = (float(v) for v in corners.mean(axis=0))
+        far = self.view.focal * size / (0.62 * min(self.width(), self.height()))
+        self.look(self.camera.model_copy(update={"name": self.camera.name, "target": (x, y, z),
+                                                 "distance": min(max(far, 0.25), 60.0)}))
+        return True
 
     def redraw(self) -> None:
         doc, textures, camera = self.desk.shown(self.session.doc), self.engine.stage_textures(), self.camera

@@ -37,18 +37,22 @@ class Table(QTableWidget):
         self.setSelectionBehavior(QAbstractItemView.SelectionBehavior.SelectRows)
         self.setShowGrid(False)
         self.setWordWrap(False)
+        self.setTextElideMode(Qt.TextElideMode.ElideMiddle)  # what a file is called ends in what it holds
         self.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
         self.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.Stretch)
-        self.horizontalHeader().setMinimumSectionSize(34)
+        self.horizontalHeader().setMinimumSectionSize(30)
         self.horizontalHeader().setDefaultAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter)
 
-    def put(self, row: int, column: int, text: str, *, number: bool = False, bad: bool = False, tip: str = "") -> None:
-        """Fill a cell; ``bad`` marks what is a finding, by weight as well as by hue."""
+    def put(self, row: int, column: int, text: str, *, number: bool = False, bad: bool = False, tip: str = "",
+            head: bool = False) -> None:
+        """Fill a cell; ``bad`` marks what is a finding, by weight as well as by hue, ``head`` what stands over others."""
         item = QTableWidgetItem(text)
         item.setToolTip(tip or text)
         if number:
             item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
             item.setFont(theme.figures_font(12, QFont.Weight.DemiBold if bad else QFont.Weight.Normal))
+        if head:
+            item.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
         if bad:
             item.setForeground(QColor(theme.FINDING))
         self.setItem(row, column, item)
@@ -84,10 +88,12 @@ class SurvivalTable(Table):
 
 
 class ReadBackTable(Table):
-    """Every delivered channel, read again and compared."""
+    """Every delivered channel, read again and compared; under the whole name of each file."""
 
     def __init__(self) -> None:
-        super().__init__(["File", "Channel", "From", "Holds", "Levels", "Off by"], "Read back")
+        super().__init__(["Channel", "From", "Holds", "Levels", "Off by"], "Read back")
+        self.horizontalHeader().setSectionResizeMode(0, QHeaderView.ResizeMode.ResizeToContents)
+        self.horizontalHeader().setSectionResizeMode(1, QHeaderView.ResizeMode.Stretch)
         self._rows: Sequence[Compared] = ()
 
     def show_rows(self, rows: Sequence[Compared]) -> None:
@@ -95,14 +101,19 @@ class ReadBackTable(Table):
         if rows is self._rows:
             return
         self._rows = rows
-        self.setRowCount(len(rows))
-        last = ""
-        for k, c in enumerate(rows):
-            self.put(k, 0, c.file if c.file != last else "", tip=f"{c.file}, of “{c.overlay}”"
-                     + ("" if c.back.fresh else "; unchanged, it was left alone"))
-            last = c.file
-            self.put(k, 1, c.channel.capitalize())
-            self.put(k, 2, c.source)
-            self.put(k, 3, f"{c.low:.2f}–{c.high:.2f}", number=True)
-            self.put(k, 4, str(c.back.levels), number=True)
-            self.put(k, 5, f"{c.difference:g}", number=True, bad=c.difference > 0)
+        self.clearSpans()
+        self.setRowCount(len(rows) + len({c.file for c in rows}))
+        last, k = "", 0
+        for c in rows:
+            if c.file != last:
+                last = c.file
+                self.put(k, 0, c.file, tip=f"{c.file}, of “{c.overlay}”"
+                         + ("" if c.back.fresh else "; unchanged, it was left alone"), head=True)
+                self.setSpan(k, 0, 1, self.columnCount())
+                k += 1
+            self.put(k, 0, c.channel.capitalize())
+            self.put(k, 1, c.source)
+            self.put(k, 2, f"{c.low:.2f}–{c.high:.2f}", number=True)
+            self.put(k, 3, str(c.back.levels), number=True)
+            self.put(k, 4, f"{c.difference:g}", number=True, bad=c.difference > 0)
+            k += 1

@@ -55,6 +55,8 @@ ACTIONS: tuple[Action, ...] = (
     Action("Project", "Close", lambda w: w.close(), "Ctrl+Q"),
     Action("Edit", "Undo", lambda w: w.session.undo(), "Ctrl+Z"),
     Action("Edit", "Redo", lambda w: w.session.redo(), "Ctrl+Shift+Z"),
+    _line("Edit"),
+    Action("Edit", "Paste a picture as an overlay", lambda w: w.paste(), "Ctrl+V"),
     Action("Overlay", "Add pictures …", lambda w: w.ask_add(), "Ctrl+I"),
     Action("Overlay", "Add a drawn one", lambda w: w.add_blank(), "Ctrl+Shift+I"),
     Action("Overlay", "Empty canvas for glass", lambda w: w.add_canvas("glass")),
@@ -66,6 +68,7 @@ ACTIONS: tuple[Action, ...] = (
     Action("Overlay", "Copy as a variant", lambda w: w.rack.add_variant(), "Ctrl+Shift+D"),
     Action("Overlay", "Remove", lambda w: w.rack.remove_chosen(), "Ctrl+Backspace"),
     Action("Overlay", "Hide it on the stage, or show it", lambda w: w.rack.switch_chosen(), "V"),
+    Action("Overlay", "Frame it on the stage", lambda w: w.frame_chosen(), "O"),
     Action("Overlay", "Paint on its layer", lambda w: w.paint(), "P"),
     _line("Overlay"),
     Action("Overlay", "Split into its channels", lambda w: w.split_channels()),
@@ -119,7 +122,8 @@ ACTIONS: tuple[Action, ...] = (
 """Menus in their order, and in each its entries."""
 
 GESTURES: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
-    ("Track", ((f"Alt+1 … Alt+{len(STATIONS)}", ", ".join(s.title for s in STATIONS.values())),)),
+    ("Rack", (("double click on a card", "frame the overlay on the stage"),)),
+    ("Track", (("Alt+1 … Alt+9, Alt+0", ", ".join(s.title for s in STATIONS.values())),)),
     ("In the picture", (("drag a handle", "place a fall-off, a text, a shape"),
                         ("right button", "takes away while painting"), ("Ctrl and wheel", "size of the brush"))),
     ("Layers", (("arrows", "choose a cell"), ("double click on a group", "fold it or open it"),

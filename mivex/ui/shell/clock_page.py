@@ -12,6 +12,7 @@ from mivex.core.motion.simulate import gone_at
 from mivex.core.project import edits
 from mivex.ui import theme
 from mivex.ui.fields.fields import Bar, QuietCombo
+from mivex.ui.fields.labels import enable
 from mivex.ui.session.desk import Desk
 from mivex.ui.session.session import Session
 from mivex.ui.tools.lanes import lanes_of
@@ -245,7 +246,7 @@ class ClockPage(QWidget):
         self.end_bar.value = d.span[1]
         self.end_bar.update()
         effect = d.effect
-        self.seed.setEnabled(effect is not None)
+        enable(self.seed, effect is not None, "There is no effect yet")
         found = self.session.doc.effect(d.effect_id)
         self.seed.value = float(found.seed) if found is not None else 1.0
         self.seed.update()

@@ -11,6 +11,7 @@ from mivex.core.project import edits
 from mivex.core.scene import world_of
 from mivex.ui import theme
 from mivex.ui.fields.fields import NumberField
+from mivex.ui.fields.labels import enable
 
 
 class FewerSheet(QDialog):
@@ -74,7 +75,7 @@ class FewerSheet(QDialog):
 
     def _ask(self) -> None:
         self.found = None
-        self.take.setEnabled(False)
+        enable(self.take, False, "Both are still being measured")
         self._say("Measuring what is covered …")
         doc, textures, meshes, key, most = (self.session.doc, self.engine.stage_textures(), self.engine.results.meshes(),
                                             self.key, self.most)
@@ -92,7 +93,10 @@ class FewerSheet(QDialog):
         share = found.after.area / found.before.area
         self._say(f"Rate × {found.rate:.3g} and size × {found.size:.3g} cover {share:.1%} of the present area with "
                   f"{abs(saved):.0%} {'fewer' if saved >= 0 else 'more'} fragments.")
-        self.take.setEnabled(True)
+        if saved <= 0.01:
+            self._say(f"It gains nothing: {share:.1%} of the present area with {abs(saved):.0%} more fragments. Fewer, "
+                      "larger particles only save where they lie over each other less; try another number.")
+        enable(self.take, saved > 0.01, "It would cost as much as now, or more")
 
     @staticmethod
     def _show(picture: QLabel, words: QLabel, c: Covering) -> None:

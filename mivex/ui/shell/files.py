@@ -4,12 +4,13 @@ import re
 from pathlib import Path
 from typing import Any
 
-from PySide6.QtGui import QDragEnterEvent, QDropEvent
+import numpy as np
+from PySide6.QtGui import QDragEnterEvent, QDropEvent, QGuiApplication, QImage
 from PySide6.QtWidgets import QFileDialog
 
 from mivex.core.asked import read_asking, settled
 from mivex.core.base.errors import MivexError, Stopped
-from mivex.core.base.log import sentence
+from mivex.core.base.log import sentence, state_folder
 from mivex.core.deliver.project import LIST, Delivery, deliver_project
 from mivex.core.frames import Baking, baked, by_seeds
 from mivex.core.material.material import Kind
@@ -115,6 +116,7 @@ class FileActions(ProjectActions):
         made = ""
         if not found:
             return
+        put = self.stage.canvas.stander()
 
         def edit(d: Document) -> Document:
             nonlocal made
@@ -125,10 +127,45 @@ class FileActions(ProjectActions):
                     d = edits.add_step(d, made, Shape(file=path))
                 else:
                     d, made = edits.add_overlay(d, name, guess_kind(path), path, aspect)
+                d = edits.stand(d, made, put)
             return d
 
         self.session.apply("Add overlay" if len(found) == 1 else f"Add {len(found)} overlays", edit, select=lambda: made)
         self.go("source")
+
+    def paste(self) -> None:
+        """Add the picture on the clipboard, or the files that were copied there, as overlays."""
+        held = QGuiApplication.clipboard().mimeData()
+        if held is not None and held.hasUrls():
+            self.add_pictures([u.toLocalFile() for u in held.urls() if u.isLocalFile()])
+            return
+        image = QGuiApplication.clipboard().image()
+        if image.isNull():
+            self.tell("There is no picture on the clipboard.")
+            return
+        saved = self.session.path
+
+        def work(report, _stopped):  # type: ignore[no-untyped-def]
+            # It needs a file to start from: beside the project, or in Mivex's own folder until there is one.
+            folder = saved.parent if saved is not None else state_folder() / "pasted"
+            folder.mkdir(parents=True, exist_ok=True)
+            shown = image.convertToFormat(QImage.Format.Format_RGBA8888)
+            w, h = shown.width(), shown.height()
+            rows = np.frombuffer(shown.constBits(), np.uint8).reshape(h, shown.bytesPerLine())[:, :w * 4].reshape(h, w, 4)
+            path, number = folder / "pasted.png", 2
+            while path.exists():
+                path, number = folder / f"pasted_{number}.png", number + 1
+            values = rows.astype(np.float32) / 255
+            write_picture(path, values if image.hasAlphaChannel() else values[..., :3], 8)
+            named = path.name if saved is not None else str(path)
+            report(lambda: self.take_pictures([(named, w / h)]))
+
+        self.jobs.ask(None, lambda: work)
+
+    def frame_chosen(self) -> None:
+        """Bring the chosen overlay into the middle of the stage."""
+        if not self.stage.canvas.frame():
+            self.tell("Choose an overlay that stands on the stage.")
 
     def make_sheet(self, how: str, paths: list[str], values: dict[str, Any], layout: Layout) -> None:
         """Build a sheet in the background, write it beside the project, and add it as an overlay."""
@@ -180,24 +217,24 @@ class FileActions(ProjectActions):
 
     def add_blank(self) -> None:
         """Add an overlay on an empty canvas, to be drawn on with text, shapes and noise."""
-        made = ""
+        made, put = "", self.stage.canvas.stander()
 
         def edit(d):  # type: ignore[no-untyped-def]
             nonlocal made
             doc, made = edits.add_blank(d, "Drawn", "logo", (512, 512))
-            return edits.add_step(doc, made, Text())
+            return edits.add_step(edits.stand(doc, made, put), made, Text())
 
         self.session.apply("Add a drawn overlay", edit, select=lambda: made)
         self.go("source")
 
     def add_canvas(self, kind: Kind) -> None:
         """Add an overlay on an empty canvas, made up as its kind usually begins, for layers and paint."""
-        made = ""
+        made, put = "", self.stage.canvas.stander()
 
         def edit(d):  # type: ignore[no-untyped-def]
             nonlocal made
             doc, made = edits.add_blank(d, CANVASES[kind], kind, (1024, 1024))
-            return doc
+            return edits.stand(doc, made, put)
 
         self.session.apply(f"Add {CANVASES[kind].lower()}", edit, select=lambda: made)
         self.go("layers")

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWi
 from mivex.core.scene import draw_list
 from mivex.core.stage.ledger import Account, Book, Line
 from mivex.ui import theme
+from mivex.ui.fields.labels import enable
 from mivex.ui.proofs.ledger import FULL, SHORT, LedgerTable, shade
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -53,7 +54,7 @@ class LedgerPage(QWidget):
         self.both.setCheckable(True)
         self.both.setToolTip("Beside the pinned pixel stands the one under the pointer, in the order set")
         self.both.toggled.connect(self._compare)
-        self.both.setEnabled(False)
+        enable(self.both, False, "Pin a pixel first")
         head.addWidget(self.pin)
         head.addSpacing(8)
         head.addWidget(self.both)
@@ -143,8 +144,8 @@ class LedgerPage(QWidget):
 
     def _say(self) -> None:
         a = self.account
-        self.pin.setEnabled(self.pinned or a is not None)
-        self.both.setEnabled(self.pinned)
+        enable(self.pin, self.pinned or a is not None, "Point at a pixel of the stage first")
+        enable(self.both, self.pinned, "Pin a pixel first")
         if a is None:
             self.where.setText("Point at a pixel of the stage: every fragment that reaches it is listed here.")
             return

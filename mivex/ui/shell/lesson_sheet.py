@@ -64,6 +64,8 @@ class LessonSheet(QDialog):
             shown = QLabel()
             shown.setFixedSize(WIDE, HIGH)
             shown.setAccessibleName(words)
+            shown.setAlignment(Qt.AlignmentFlag.AlignCenter)
+            shown.setStyleSheet(f"background: {theme.SURROUND}; color: #101010;")
             self.pictures.append(shown)
             part.addWidget(shown)
             part.addWidget(label(words, "figure"))
@@ -102,9 +104,9 @@ class LessonSheet(QDialog):
         self.title.setText(lesson.title)
         self.why.setText(lesson.why)
         self.avoid.setText(lesson.avoid)
-        self.said.setText("…")
-        for p in self.pictures:
-            p.clear()
+        self.said.setText("Both pictures are being drawn and measured.")
+        for p, words in zip(self.pictures, ("the case with the fault", "the same without it"), strict=True):
+            p.setText(f"Drawing {words} …")
 
         def work(_report: Any, _stopped: Any) -> object:
             found = lesson.found()
@@ -120,7 +122,7 @@ class LessonSheet(QDialog):
             held = np.ascontiguousarray(codes)
             image = QImage(held.data, WIDE, HIGH, 3 * WIDE, QImage.Format.Format_RGB888)
             shown.setPixmap(QPixmap.fromImage(image.copy()))
-        self.said.setText(str(made[2]))
+        self.said.setText(str(made[2]) or "The example shows it; this finding measures nothing on a single picture.")
 
     def closeEvent(self, event: QCloseEvent) -> None:
         self.workers.drop(self.worker)

@@ -8,6 +8,7 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QScrollArea, QVB
 
 from mivex.core.ordering import Proposal, propose, ring
 from mivex.core.proving import Stage
+from mivex.ui.fields.labels import enable
 from mivex.ui.proofs.ring import Ring
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -87,9 +88,8 @@ class OrderPage(QWidget):
         if self.found is not None and doc not in (self.found.doc, self._asked):
             self.found = None
         blended = [o for o in doc.overlays if o.shown and o.places]
-        self.go.setEnabled(bool(blended) and bool(doc.cameras) and self.worker.idle)
         self.go.setText("Stop" if not self.worker.idle else "Ask for advice")
-        self.go.setEnabled(not self.worker.idle or (bool(blended) and bool(doc.cameras)))
+        enable(self.go, not self.worker.idle or (bool(blended) and bool(doc.cameras)), "Nothing is placed on the stage yet")
         self.take.setVisible(self.found is not None and doc is not self.found.doc
                              and bool(self.found.nudges or self.found.settings))
         if self.worker.idle:

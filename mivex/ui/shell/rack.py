@@ -44,7 +44,9 @@ def thumbnail(texture: Texture, side: int) -> QImage:
 
 
 class Card(QFrame):
-    """One overlay: picture, name, kind, findings, and a switch to hide it on the stage."""
+    """One overlay: picture, name, kind, findings, and a switch to hide it on the stage; `framed` asks to look at it."""
+
+    framed = Signal()
 
     def __init__(self, session: Session, overlay_id: str) -> None:
         super().__init__()
@@ -108,6 +110,10 @@ class Card(QFrame):
         self.session.choose(self.overlay_id)
         event.ignore()
 
+    def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
+        event.accept()
+        self.framed.emit()
+
 
 def _longest_run(have: list[str], wanted: list[str]) -> list[str]:
     """Names that keep their order: a longest increasing run of places (patience sorting)."""
@@ -131,6 +137,7 @@ class Rack(QWidget):
     """List of overlays, with buttons to add, copy, move and remove."""
 
     add_wanted = Signal()
+    framed = Signal()
 
     def __init__(self, session: Session, engine: Engine) -> None:
         super().__init__()
@@ -242,6 +249,7 @@ class Rack(QWidget):
                 return False
             old = self._cards.get(key)
             card = Card(self.session, key)
+            card.framed.connect(self.framed)
             if old is not None:
                 card.picture.setPixmap(old.picture.pixmap())
                 old.deleteLater()

@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QAbstractButton, QButtonGroup, QHBoxLayout, QWidge
 from mivex.core.findings import CHECKS, Finding
 from mivex.core.project.document import Overlay
 from mivex.ui import theme
+from mivex.ui.fields.labels import enable
 from mivex.ui.stations import STATIONS
 
 
@@ -24,8 +25,9 @@ class Stop(QAbstractButton):
         self.setText(STATIONS[key].title)
         self.setCheckable(True)
         self.setAccessibleName(STATIONS[key].title)
-        self.setToolTip(f"{STATIONS[key].title}   (Alt+{number})")
-        self.setShortcut(f"Alt+{number}")
+        # There is no key “10”: the tenth station has 0, as on the keyboard.
+        self.setToolTip(f"{STATIONS[key].title}   (Alt+{number % 10})")
+        self.setShortcut(f"Alt+{number % 10}")
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setCursor(Qt.CursorShape.PointingHandCursor)
         self.used, self.count = False, 0
@@ -85,7 +87,7 @@ class Track(QWidget):
         """Show where we are, what has been touched, and where findings wait."""
         for key, stop in self.stops.items():
             before = stop.isEnabled(), stop.isChecked(), stop.used, stop.count
-            stop.setEnabled(overlay is not None)
+            enable(stop, overlay is not None, "Add an overlay first")
             stop.setChecked(key == station)
             stop.used = overlay is not None and STATIONS[key].touched(overlay)
             stop.count = sum(station_of(f) == key for f in findings)

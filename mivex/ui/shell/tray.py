@@ -1,7 +1,7 @@
 """The tray: findings of the whole project, the ledger of a pixel, the adviser on the drawing order, and the clock."""
 
 from PySide6.QtCore import QModelIndex, QPersistentModelIndex, QRect, QSize, Qt, Signal
-from PySide6.QtGui import QColor, QFont, QFontMetrics, QImage, QPainter, QPixmap
+from PySide6.QtGui import QColor, QFont, QFontMetrics, QImage, QMouseEvent, QPainter, QPixmap
 from PySide6.QtWidgets import (
     QButtonGroup,
     QFrame,
@@ -65,12 +65,40 @@ class FindingLines(QStyledItemDelegate):
 
 
 FOLDED = 34
-HEIGHTS = {"findings": 158, "ledger": 232, "order": 226, "clock": 186}
+LEAST, USUAL, MOST = 132, 190, 460
+"""Heights that the tray may have; its pages share the one that the artist has drawn."""
 PAGES = (("findings", "Findings", "What is wrong, how much, and its repair   (Shift+F1)"),
          ("ledger", "Ledger", "Every fragment of one pixel of the stage   (Shift+F2)"),
          ("order", "Order", "How wrong the drawing order is, and what would mend it   (Shift+F3)"),
          ("clock", "Clock", "Play, step and scrub what moves; the life of one particle   (Shift+F4)"))
 """Pages of the tray: name, title, hint."""
+
+
+class Grip(QWidget):
+    """The strip above the tray: dragged, it makes the tray higher or lower; a double click brings the usual height."""
+
+    def __init__(self, tray: "Tray") -> None:
+        super().__init__()
+        self.tray = tray
+        self._from: tuple[float, int] | None = None
+        self.setFixedHeight(4)
+        self.setCursor(Qt.CursorShape.SizeVerCursor)
+        self.setToolTip("Drag to make the tray higher or lower; double click: its usual height")
+
+    def mousePressEvent(self, event: QMouseEvent) -> None:
+        if event.button() == Qt.MouseButton.LeftButton and not self.tray.folded:
+            self._from = event.globalPosition().y(), self.tray.tall
+
+    def mouseMoveEvent(self, event: QMouseEvent) -> None:
+        if self._from is not None:
+            self.tray.set_height(round(self._from[1] + self._from[0] - event.globalPosition().y()))
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        self._from = None
+
+    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
+        self._from = None
+        self.tray.set_height(USUAL)
 
 
 class Tray(QWidget):
@@ -84,7 +112,9 @@ class Tray(QWidget):
         self.session, self.engine, self.desk = session, engine, desk
         self.setObjectName("panel")
         self.setAttribute(Qt.WidgetAttribute.WA_StyledBackground)
-        self.setFixedHeight(HEIGHTS["findings"])
+        self.tall = USUAL
+        self.setFixedHeight(USUAL)
+        self.grip = Grip(self)
         self.folded = False
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
@@ -264,8 +294,14 @@ class Tray(QWidget):
         """Leave only the heading, so that there is more room above; or open the list again."""
         self.folded = on
         self.pages.setVisible(not on)
-        self.setFixedHeight(FOLDED if on else HEIGHTS[self.page])
+        self.setFixedHeight(FOLDED if on else self.tall)
         self.folder.setIcon(theme.icon("up" if on else "down", theme.SOFT))
+
+    def set_height(self, height: int) -> None:
+        """Make it higher or lower, on every page."""
+        self.tall = min(max(height, LEAST), MOST)
+        if not self.folded:
+            self.setFixedHeight(self.tall)
 
     def show_page(self, key: str) -> None:
         """Show findings, ledger, order or the clock; a folded tray opens."""

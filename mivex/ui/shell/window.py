@@ -140,7 +140,7 @@ class Window(Following):
         column.setSpacing(0)
         column.addWidget(top)
         column.addLayout(middle, 1)
-        column.addSpacing(4)
+        column.addWidget(self.tray.grip)
         column.addWidget(self.tray)
         self.setCentralWidget(page)
         self.arrange("both")
@@ -152,6 +152,7 @@ class Window(Following):
     def _connect(self) -> None:
         self.track.went.connect(self.go)
         self.rack.add_wanted.connect(self.ask_add)
+        self.rack.framed.connect(self.frame_chosen)
         self.tray.shown.connect(self.show_finding)
         self.tray.learn_wanted.connect(self.teach)
         self.stage.canvas.pointed.connect(self._point)
@@ -350,6 +351,7 @@ class Window(Following):
             self.restoreGeometry(shape)
         if isinstance(split, QByteArray):
             self.proofs.restoreState(split)
+        self.tray.set_height(int(str(kept.value("window/tray", self.tray.tall))))
         if str(kept.value("window/folded", "false")).lower() == "true":
             self.tray.fold(on=True)
         self.remembers = True
@@ -361,6 +363,7 @@ class Window(Following):
             kept.setValue("window/shape", self.saveGeometry())
             kept.setValue("window/proofs", self.proofs.saveState())
             kept.setValue("window/folded", self.tray.folded)
+            kept.setValue("window/tray", self.tray.tall)
             kept.sync()
 
     def end(self) -> None:

@@ -28,7 +28,7 @@ from mivex.core.stage.draw import UNLIT_BLENDS
 from mivex.core.whatif import cost_of
 from mivex.ui import theme
 from mivex.ui.fields.forms import field_for
-from mivex.ui.fields.labels import label
+from mivex.ui.fields.labels import enable, label
 from mivex.ui.fields.sources import SourcedField
 from mivex.ui.stations.base import Page, Station
 
@@ -129,7 +129,7 @@ def _variant(c: Page, o: Overlay) -> None:
     ):
         button = QPushButton(words)
         button.setToolTip(hint)
-        button.setEnabled(enabled)
+        enable(button, enabled, "It has nothing of its own yet")
         button.clicked.connect(lambda _=False, w=words, e=edit: c.session.apply(w, lambda d: e(d, o.id)))  # type: ignore[misc]
         row.addWidget(button)
     c.column.addLayout(row)

@@ -8,7 +8,7 @@ from mivex.core.project.delivery import DeliveryRecipe
 from mivex.core.project.document import Delivery, Overlay
 from mivex.ui.fields.fields import ChoiceField
 from mivex.ui.fields.forms import field_for
-from mivex.ui.fields.labels import label
+from mivex.ui.fields.labels import enable, label
 from mivex.ui.stations.base import Page, Station
 
 
@@ -75,7 +75,7 @@ def build_deliver(c: Page, o: Overlay) -> None:
             words.append("glTF cannot say, so that only the sheet does: " + ", ".join(lost) + ".")
         said.setText("\n".join(words))
         ready = c.engine.get(o.id).texture is not None
-        one.setEnabled(ready)
+        enable(one, ready, "There is no picture to deliver yet")
         found = c.engine.results.findings_of(o.id)
         state.setText("There is no picture to deliver yet." if not ready else
                       "No findings: it composites as it should." if not found else

@@ -23,7 +23,7 @@ from mivex.core.project.layering import mesh_place
 from mivex.ui import theme
 from mivex.ui.fields.fields import ChoiceField, NumberField
 from mivex.ui.fields.forms import field_for, shown_keys
-from mivex.ui.fields.labels import label
+from mivex.ui.fields.labels import enable, label
 from mivex.ui.stations.base import Page
 
 Write = Callable[[Any, Any], Any]
@@ -258,7 +258,7 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
         ("remove", "Remove this part", True, lambda p: (*p[:i], *p[i + 1 :])),
     ):
         button = theme.tool(name, tip, theme.SOFT)
-        button.setEnabled(ok)
+        enable(button, ok, "There is nothing beyond it")
         button.clicked.connect(
             lambda _=False, t=tip, f=change: c.session.apply(  # type: ignore[misc]
                 t, lambda d: layer_edits.set_parts(d, o.id, row.id, f)
@@ -349,7 +349,7 @@ def _painted(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart, bo
         now = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
         count = len(now.mask.parts[i].strokes) if now is not None and i < len(now.mask.parts) else 0
         said.setText(f"{count} stroke{'' if count == 1 else 's'}")
-        gone.setEnabled(count > 0)
+        enable(gone, count > 0, "There is no stroke yet")
 
     c.live.append(live)
     gone.clicked.connect(

@@ -16,7 +16,7 @@ from mivex.core.project.document import Document, Overlay
 from mivex.ui import theme
 from mivex.ui.fields.fields import NumberField, TextField
 from mivex.ui.fields.forms import field_for
-from mivex.ui.fields.labels import label
+from mivex.ui.fields.labels import enable, label
 from mivex.ui.fields.stack_table import HEAD, MOST, ROW, StackTable
 from mivex.ui.stations.base import Page, Station
 from mivex.ui.stations.layer_groups import build_group
@@ -195,7 +195,7 @@ def _toolbar(c: Page, o: Overlay) -> None:
         button = theme.tool(name, tip, theme.SOFT)
         button.clicked.connect(lambda _=False, f=do: f())  # type: ignore[misc]
         bar.addWidget(button)
-        c.live.append(lambda b=button: b.setEnabled((s.overlay or o).layers.row(s.row_id) is not None))  # type: ignore[misc]
+        c.live.append(lambda b=button: enable(b, (s.overlay or o).layers.row(s.row_id) is not None, "Choose a layer first"))  # type: ignore[misc]
     c.column.addLayout(bar)
 
 

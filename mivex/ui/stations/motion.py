@@ -9,7 +9,7 @@ from mivex.core.project import edits, effect_edits
 from mivex.core.project.document import Overlay
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
-from mivex.ui.fields.labels import label
+from mivex.ui.fields.labels import enable, label
 from mivex.ui.stations import motion_acts as acts
 from mivex.ui.stations.base import Page, Station
 from mivex.ui.stations.motion_effect import whole_effect
@@ -136,7 +136,7 @@ def _parts(c: Page, o: Overlay) -> None:
         row.addWidget(eye)
         gone = theme.tool("remove", "Remove the part", theme.SOFT)
         gone.setAccessibleName(f"Remove {p.name}")
-        gone.setEnabled(len(effect.parts) > 1)
+        enable(gone, len(effect.parts) > 1, "An effect has one part at least")
         gone.clicked.connect(lambda _=False, i=k: c.session.apply(  # type: ignore[misc]
             "Remove a part", lambda d: effect_edits.without_part(d, key, i)))
         row.addWidget(gone)

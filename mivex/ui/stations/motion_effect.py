@@ -45,7 +45,8 @@ def whole_effect(c: Page) -> None:
     c.add_field(turned)
     both = BarsField("Scale, seed", "Of the whole effect; another seed, other "
                                     "chances.", lambda: (read().scale, read().seed),
-                     (1.0, 1), spans=[(0.1, 4.0), (1.0, 100.0)], hard=(0.001, 2e9), names=["scale", "seed"])
+                     (1.0, 1), spans=[(0.1, 4.0), (1.0, 100.0)], hard=(0.001, 2e9), names=["scale", "seed"],
+                     whole=(False, True))
     both.edited.connect(c.edit_with("Change scale or seed", f"effect {key} scale", lambda d, v: edits.set_effect(
         d, key, scale=min(v[0], 1000.0), seed=round(v[1]))))
     c.add_field(both)

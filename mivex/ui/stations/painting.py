@@ -11,7 +11,7 @@ from mivex.core.project.document import Overlay
 from mivex.ui import theme
 from mivex.ui.fields.fields import ChoiceField, ColourField, Field, NumberField, SwitchField
 from mivex.ui.fields.forms import field_for, shown_keys
-from mivex.ui.fields.labels import label
+from mivex.ui.fields.labels import enable, label
 from mivex.ui.session.brush import DOES, HINTS, START, STAYS
 from mivex.ui.stations.base import Page
 
@@ -37,7 +37,7 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
         now = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
         count = len(now.strokes) if isinstance(now, Layer) else 0
         said.setText(f"{count} stroke{'' if count == 1 else 's'}")
-        gone.setEnabled(count > 0)
+        enable(gone, count > 0, "There is no stroke yet")
 
     c.live.append(live)
     gone.clicked.connect(

@@ -15,7 +15,7 @@ from mivex.ui import theme
 from mivex.ui.fields.editors import CurveField, LevelsEdit, StrokesField
 from mivex.ui.fields.fields import ColourField
 from mivex.ui.fields.forms import field_for, shown_keys
-from mivex.ui.fields.labels import label
+from mivex.ui.fields.labels import enable, label
 from mivex.ui.stations.base import Page
 
 OPEN_AT_ONCE = 2
@@ -98,7 +98,7 @@ def _card(c: Page, o: Overlay, index: int, is_open: bool, active: bool) -> QWidg
             ("remove", "Remove the step", True, lambda d: edits.remove_step(d, o.id, index))):
         button = theme.tool(name, tip, theme.SOFT)
         button.setAccessibleName(f"{tip}: {step.label}")
-        button.setEnabled(ok)
+        enable(button, ok, "It is the first step" if name == "up" else "It is the last step")
         button.clicked.connect(lambda _=False, t=tip, e=edit: c.session.apply(t, e))  # type: ignore[misc]
         head.addWidget(button)
     box.addLayout(head)

@@ -192,6 +192,18 @@
    <translation>{0}: Schritt {1}: „{2}“ nimmt eine Farbe oder das Wort {3}, nicht „{4}“.</translation>
   </message>
   <message>
+   <source>“{0}” asks for more memory or time than Mivex gives one file ({1} MB, {2} s of work).</source>
+   <translation>„{0}“ verlangt mehr Speicher oder Zeit, als Mivex einer Datei gibt ({1} MB, {2} s Arbeit).</translation>
+  </message>
+  <message>
+   <source>“{0}” takes more than {1} s of work; Mivex gave it up.</source>
+   <translation>„{0}“ braucht mehr als {1} s Arbeit; Mivex hat es aufgegeben.</translation>
+  </message>
+  <message>
+   <source>“{0}” could not be looked at: {1}.</source>
+   <translation>„{0}“ ließ sich nicht ansehen: {1}.</translation>
+  </message>
+  <message>
    <source>sides to {0} and {1} texels (8192 × 8192) in all</source>
    <translation>Seiten bis {0} und {1} Texel (8192 × 8192) insgesamt</translation>
   </message>
@@ -218,6 +230,10 @@
   <message>
    <source>There is not enough memory for this.</source>
    <translation>Dafür reicht der Speicher nicht.</translation>
+  </message>
+  <message>
+   <source>no home</source>
+   <translation>kein persönlicher Ordner</translation>
   </message>
   <message>
    <source>each of red, green and blue must lie between 0 and 1</source>
@@ -272,8 +288,20 @@
    <translation>„{0}“ hat einen Namen, der kein UTF-8 ist; benennen Sie die Datei erst um.</translation>
   </message>
   <message>
+   <source>“{0}” is a link; Mivex does not write through it into another place.</source>
+   <translation>„{0}“ ist ein Verweis; Mivex schreibt nicht durch ihn hindurch an einen anderen Ort.</translation>
+  </message>
+  <message>
+   <source>“{0}” would be written over a file that the project is made of; choose another name or folder.</source>
+   <translation>„{0}“ würde eine Datei überschreiben, aus der das Projekt besteht; wähle einen anderen Namen oder Ordner.</translation>
+  </message>
+  <message>
    <source>“{0}” cannot be written: {1} in it is no character.</source>
    <translation>„{0}“ lässt sich nicht schreiben: {1} darin ist kein Zeichen.</translation>
+  </message>
+  <message>
+   <source>“{0}” is half written, and cannot be finished: {1}.</source>
+   <translation>„{0}“ ist halb geschrieben und lässt sich nicht zu Ende bringen: {1}.</translation>
   </message>
   <message>
    <source>“{0}” was written, but reading it back gave something else; the old file, if there was one, is untouched.</source>
@@ -282,6 +310,10 @@
   <message>
    <source>“{0}” cannot be written: {1}.</source>
    <translation>„{0}“ lässt sich nicht schreiben: {1}.</translation>
+  </message>
+  <message>
+   <source>“{0}” is being written at this moment; try again.</source>
+   <translation>„{0}“ wird gerade geschrieben; versuche es noch einmal.</translation>
   </message>
   <message>
    <source>“{0}” cannot be replaced: {1}.</source>
@@ -4888,8 +4920,8 @@
    <translation>„{0}“ ist kaputt oder nicht wirklich eine SVG-Datei.</translation>
   </message>
   <message>
-   <source>“{0}” could not be drawn: it asks for more memory or time than Mivex gives one drawing.</source>
-   <translation>„{0}“ ließ sich nicht zeichnen: es verlangt mehr Speicher oder Zeit, als Mivex einer Zeichnung gibt.</translation>
+   <source>“{0}” could not be drawn.</source>
+   <translation>„{0}“ ließ sich nicht zeichnen.</translation>
   </message>
   <message>
    <source>nests its groups more than {0} deep, which Mivex does not draw</source>
@@ -4914,14 +4946,6 @@
   <message>
    <source>is broken: its {0} is no number</source>
    <translation>ist kaputt: {0} ist keine Zahl</translation>
-  </message>
-  <message>
-   <source>“{0}” takes more than {1} s to draw; Mivex gave it up.</source>
-   <translation>„{0}“ braucht mehr als {1} s zum Zeichnen; Mivex gab auf.</translation>
-  </message>
-  <message>
-   <source>“{0}” could not be drawn: {1}.</source>
-   <translation>„{0}“ ließ sich nicht zeichnen: {1}.</translation>
   </message>
   <message>
    <source>has a {0} of more than {1} units a side, which Mivex does not draw</source>
@@ -6808,6 +6832,14 @@
    <translation>„{0}“ wurde seit dem Öffnen von jemand anderem geändert; es wurde nicht überschrieben.</translation>
   </message>
   <message>
+   <source>{0} has {1} overlays; Mivex takes {2}.</source>
+   <translation>{0} hat {1} Overlays; Mivex nimmt {2}.</translation>
+  </message>
+  <message>
+   <source>{0} is nested too deeply.</source>
+   <translation>{0} ist zu tief verschachtelt.</translation>
+  </message>
+  <message>
    <source> and {0} more</source>
    <translation> und {0} mehr</translation>
   </message>
@@ -6864,8 +6896,16 @@
    <translation>{0}: {1} sagt nicht, welcher Schritt es ist.</translation>
   </message>
   <message>
+   <source>{0} has {1} steps; Mivex takes {2}.</source>
+   <translation>{0} hat {1} Schritte; Mivex nimmt {2}.</translation>
+  </message>
+  <message>
    <source>the file</source>
    <translation>die Datei</translation>
+  </message>
+  <message>
+   <source>{0} is nested more than {1} levels deep.</source>
+   <translation>{0} ist mehr als {1} Ebenen tief verschachtelt.</translation>
   </message>
   <message>
    <source>“{0}” holds half a character (a lone surrogate), which is no text.</source>
@@ -7412,6 +7452,30 @@
    <translation>„{0}“ ist keine Ansicht der Bühne; es gibt {1}.</translation>
   </message>
   <message>
+   <source>UVs of a second set</source>
+   <translation>UVs eines zweiten Satzes</translation>
+  </message>
+  <message>
+   <source>colours of corners</source>
+   <translation>Eckenfarben</translation>
+  </message>
+  <message>
+   <source>{0} has triangles of corners that are not there.</source>
+   <translation>{0} hat Dreiecke aus Ecken, die es nicht gibt.</translation>
+  </message>
+  <message>
+   <source>{0} has {1} that do not fit its corners: {2}, where {3}x{4} are due.</source>
+   <translation>{0} hat {1}, die nicht zu den Ecken passen: {2}, wo {3}x{4} nötig sind.</translation>
+  </message>
+  <message>
+   <source>{0} has {1} that are no numbers, or beyond {2}.</source>
+   <translation>{0} hat {1}, die keine Zahlen sind oder jenseits von {2} liegen.</translation>
+  </message>
+  <message>
+   <source>“{0}” cannot be read as a mesh: {1}.</source>
+   <translation>„{0}“ lässt sich nicht als Netz lesen: {1}.</translation>
+  </message>
+  <message>
    <source>“{0}” is no mesh that can be read here; OBJ, PLY and glTF can.</source>
    <translation>„{0}“ ist kein Netz, das hier zu lesen ist; OBJ, PLY und glTF sind es.</translation>
   </message>
@@ -7420,24 +7484,8 @@
    <translation>„{0}“ enthält keine Dreiecke.</translation>
   </message>
   <message>
-   <source>“{0}” has more than {1} triangles.</source>
-   <translation>„{0}“ hat mehr als {1} Dreiecke.</translation>
-  </message>
-  <message>
    <source>Only a part of it has a second UV set.</source>
    <translation>Nur ein Teil davon hat ein zweites UV-Set.</translation>
-  </message>
-  <message>
-   <source>not a glTF file</source>
-   <translation>keine glTF-Datei</translation>
-  </message>
-  <message>
-   <source>its first part is cut short</source>
-   <translation>der erste Teil ist abgeschnitten</translation>
-  </message>
-  <message>
-   <source>“{0}” cannot be read as a mesh: {1}.</source>
-   <translation>„{0}“ lässt sich nicht als Netz lesen: {1}.</translation>
   </message>
   <message>
    <source>“{0}” has corners that are nowhere.</source>
@@ -7824,6 +7872,10 @@
    <translation>Rad zoomt, Ziehen schiebt. Das Kreuz ist der Punkt, an dem es steht.</translation>
   </message>
   <message>
+   <source>Only a single picture has a level that is chosen</source>
+   <translation>Nur ein einzelnes Bild hat eine gewählte Stufe</translation>
+  </message>
+  <message>
    <source>Move handle</source>
    <translation>Griff bewegen</translation>
   </message>
@@ -7866,6 +7918,14 @@
   <message>
    <source>Side by side</source>
    <translation>Nebeneinander</translation>
+  </message>
+  <message>
+   <source>This is the finest level</source>
+   <translation>Das ist die feinste Stufe</translation>
+  </message>
+  <message>
+   <source>This is the coarsest level</source>
+   <translation>Das ist die gröbste Stufe</translation>
   </message>
   <message>
    <source>Drop pictures here to begin.
@@ -7968,6 +8028,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Die Datei entfernen</translation>
   </message>
   <message>
+   <source>A recipe has one file at least</source>
+   <translation>Ein Rezept hat mindestens eine Datei</translation>
+  </message>
+  <message>
    <source>Name of the file</source>
    <translation>Name der Datei</translation>
   </message>
@@ -8052,6 +8116,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Jeden Schalter an jedem Overlay allein: eine Tabelle dessen, was standhält</translation>
   </message>
   <message>
+   <source>Nothing has been delivered or loaded yet</source>
+   <translation>Es wurde noch nichts geliefert oder geladen</translation>
+  </message>
+  <message>
    <source>Delivered</source>
    <translation>Geliefert</translation>
   </message>
@@ -8078,6 +8146,10 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>{0} of the pixels are within {1} of 255 of the stage; mean {2}, largest {3}.{4}</source>
    <translation>{0} der Pixel liegen bis {1} von 255 an der Bühne; Mittel {2}, größter {3}.{4}</translation>
+  </message>
+  <message>
+   <source>Deliver first, or load a delivery</source>
+   <translation>Liefere zuerst, oder lade eine Lieferung</translation>
   </message>
   <message>
    <source>Stop  ({0})</source>
@@ -8516,12 +8588,12 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>{0}: 99 % seiner Pixel weichen um höchstens {1} von 255 ab; es {2}.</translation>
   </message>
   <message>
-   <source>{0}, of “{1}”</source>
-   <translation>{0}, von „{1}“</translation>
-  </message>
-  <message>
    <source>No camera sees it.</source>
    <translation>Keine Kamera sieht es.</translation>
+  </message>
+  <message>
+   <source>{0}, of “{1}”</source>
+   <translation>{0}, von „{1}“</translation>
   </message>
   <message>
    <source>; unchanged, it was left alone</source>
@@ -8592,6 +8664,14 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>, auch in einem anderen Fenster offen</translation>
   </message>
   <message>
+   <source>beginning {0}</source>
+   <translation>Beginn von {0}</translation>
+  </message>
+  <message>
+   <source>taking what {0} brought</source>
+   <translation>Übernahme von {0}</translation>
+  </message>
+  <message>
    <source>Project</source>
    <translation>Projekt</translation>
   </message>
@@ -8648,6 +8728,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Wieder</translation>
   </message>
   <message>
+   <source>Paste a picture as an overlay</source>
+   <translation>Bild als Overlay einfügen</translation>
+  </message>
+  <message>
    <source>Add pictures …</source>
    <translation>Bilder hinzufügen …</translation>
   </message>
@@ -8686,6 +8770,10 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Hide it on the stage, or show it</source>
    <translation>Auf der Bühne verbergen oder zeigen</translation>
+  </message>
+  <message>
+   <source>Frame it on the stage</source>
+   <translation>Auf der Bühne ins Bild rücken</translation>
   </message>
   <message>
    <source>Paint on its layer</source>
@@ -8844,6 +8932,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Tasten</translation>
   </message>
   <message>
+   <source>Rack</source>
+   <translation>Gestell</translation>
+  </message>
+  <message>
    <source>Track</source>
    <translation>Strecke</translation>
   </message>
@@ -8868,8 +8960,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Zahlen</translation>
   </message>
   <message>
-   <source>Alt+1 … Alt+{0}</source>
-   <translation>Alt+1 … Alt+{0}</translation>
+   <source>double click on a card</source>
+   <translation>Doppelklick auf eine Karte</translation>
+  </message>
+  <message>
+   <source>frame the overlay on the stage</source>
+   <translation>das Overlay auf der Bühne ins Bild rücken</translation>
+  </message>
+  <message>
+   <source>Alt+1 … Alt+9, Alt+0</source>
+   <translation>Alt+1 … Alt+9, Alt+0</translation>
   </message>
   <message>
    <source>drag a handle</source>
@@ -9076,6 +9176,14 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Doppelklick auf einen Namen</translation>
   </message>
   <message>
+   <source>its timers</source>
+   <translation>seine Zeitgeber</translation>
+  </message>
+  <message>
+   <source>The window is still at work after {0} s: {1}.</source>
+   <translation>Das Fenster arbeitet nach {0} s noch: {1}.</translation>
+  </message>
+  <message>
    <source>Pictures (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)</source>
    <translation>Bilder (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)</translation>
   </message>
@@ -9204,6 +9312,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Seed des Effekts</translation>
   </message>
   <message>
+   <source>There is no effect yet</source>
+   <translation>Es gibt noch keinen Effekt</translation>
+  </message>
+  <message>
    <source>runs for ever</source>
    <translation>läuft für immer</translation>
   </message>
@@ -9236,16 +9348,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>   ·   bei </translation>
   </message>
   <message>
-   <source>Begin on an empty canvas</source>
-   <translation>Auf leerer Fläche beginnen</translation>
+   <source>Hover over a setting to read what it changes in the picture.</source>
+   <translation>Über einer Einstellung verweilen, um zu lesen, was sie im Bild ändert.</translation>
   </message>
   <message>
    <source>F1 lists every key.</source>
    <translation>F1 nennt jede Taste.</translation>
   </message>
   <message>
-   <source>Hover over a setting to read what it changes in the picture.</source>
-   <translation>Über einer Einstellung verweilen, um zu lesen, was sie im Bild ändert.</translation>
+   <source>Begin on an empty canvas</source>
+   <translation>Auf leerer Fläche beginnen</translation>
   </message>
   <message>
    <source>Begin</source>
@@ -9308,6 +9420,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Nehmen</translation>
   </message>
   <message>
+   <source>Both are still being measured</source>
+   <translation>Beide werden noch gemessen</translation>
+  </message>
+  <message>
    <source>Measuring what is covered …</source>
    <translation>Was bedeckt ist, wird gemessen …</translation>
   </message>
@@ -9316,8 +9432,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Rate × {0} und Größe × {1} bedecken {2} der jetzigen Fläche mit {3} {4} Fragmenten.</translation>
   </message>
   <message>
+   <source>It would cost as much as now, or more</source>
+   <translation>Es würde so viel kosten wie jetzt, oder mehr</translation>
+  </message>
+  <message>
    <source>{0} at once · {1} covered · overdraw {2} · {3} fragments</source>
    <translation>{0} zugleich · {1} bedeckt · Übermalen {2} · {3} Fragmente</translation>
+  </message>
+  <message>
+   <source>It gains nothing: {0} of the present area with {1} more fragments. Fewer, larger particles only save where they lie over each other less; try another number.</source>
+   <translation>Es bringt nichts: {0} der jetzigen Fläche mit {1} mehr Fragmenten. Weniger, größere Teilchen sparen nur, wo sie sich weniger überdecken; versuche eine andere Zahl.</translation>
   </message>
   <message>
    <source>Cloth</source>
@@ -9384,6 +9508,18 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Overlay hinzufügen</translation>
   </message>
   <message>
+   <source>Add {0} overlays</source>
+   <translation>{0} Overlays hinzufügen</translation>
+  </message>
+  <message>
+   <source>There is no picture on the clipboard.</source>
+   <translation>In der Zwischenablage ist kein Bild.</translation>
+  </message>
+  <message>
+   <source>Choose an overlay that stands on the stage.</source>
+   <translation>Wählen Sie ein Overlay, das auf der Bühne steht.</translation>
+  </message>
+  <message>
    <source>There is no picture to split yet.</source>
    <translation>Es gibt noch kein Bild zu teilen.</translation>
   </message>
@@ -9408,6 +9544,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>{0} Overlays wurden</translation>
   </message>
   <message>
+   <source>The recipe was saved as “{0}”.</source>
+   <translation>Das Rezept wurde als „{0}“ gesichert.</translation>
+  </message>
+  <message>
    <source>Choose an SVG file</source>
    <translation>SVG-Datei wählen</translation>
   </message>
@@ -9424,8 +9564,12 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Netze (*.obj *.ply *.glb *.gltf)</translation>
   </message>
   <message>
-   <source>The recipe was saved as “{0}”.</source>
-   <translation>Das Rezept wurde als „{0}“ gesichert.</translation>
+   <source>Stopped: {0} of {1} files were not read.</source>
+   <translation>Angehalten: {0} von {1} Dateien wurden nicht gelesen.</translation>
+  </message>
+  <message>
+   <source>Reading “{0}” ({1} of {2})</source>
+   <translation>Liest „{0}“ ({1} von {2})</translation>
   </message>
   <message>
    <source>Delivering was stopped; nothing was written.</source>
@@ -9438,14 +9582,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>adding {0}</source>
    <translation>adding {0}</translation>
-  </message>
-  <message>
-   <source>delivery recipe</source>
-   <translation>Lieferrezept</translation>
-  </message>
-  <message>
-   <source>Open an earlier save</source>
-   <translation>Früheren Stand öffnen</translation>
   </message>
   <message>
    <source>Mivex</source>
@@ -9500,12 +9636,20 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Neben dem angehefteten Pixel steht das unter dem Zeiger, in gesetzter Reihenfolge</translation>
   </message>
   <message>
+   <source>Pin a pixel first</source>
+   <translation>Hefte zuerst ein Pixel an</translation>
+  </message>
+  <message>
    <source>Fragments in the order set</source>
    <translation>Fragmente in gesetzter Reihenfolge</translation>
   </message>
   <message>
    <source>Fragments in exact order</source>
    <translation>Fragmente in genauer Reihenfolge</translation>
+  </message>
+  <message>
+   <source>Point at a pixel of the stage first</source>
+   <translation>Zeige zuerst auf ein Pixel der Bühne</translation>
   </message>
   <message>
    <source>right: pixel {0}, {1}, differs by {2} of 255</source>
@@ -9560,12 +9704,32 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Ohne</translation>
   </message>
   <message>
+   <source>Both pictures are being drawn and measured.</source>
+   <translation>Beide Bilder werden gezeichnet und gemessen.</translation>
+  </message>
+  <message>
    <source>Why it matters</source>
    <translation>Warum es zählt</translation>
   </message>
   <message>
    <source>How to avoid it</source>
    <translation>Wie man es vermeidet</translation>
+  </message>
+  <message>
+   <source>the case with the fault</source>
+   <translation>der Fall mit dem Fehler</translation>
+  </message>
+  <message>
+   <source>the same without it</source>
+   <translation>derselbe ohne ihn</translation>
+  </message>
+  <message>
+   <source>Drawing {0} …</source>
+   <translation>Zeichnet: {0} …</translation>
+  </message>
+  <message>
+   <source>The example shows it; this finding measures nothing on a single picture.</source>
+   <translation>Das Beispiel zeigt es; dieser Befund misst an einem einzelnen Bild nichts.</translation>
   </message>
   <message>
    <source>Alpha:  {0} clear   {1} soft   {2} solid</source>
@@ -9618,6 +9782,10 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Set it so</source>
    <translation>So setzen</translation>
+  </message>
+  <message>
+   <source>Nothing is placed on the stage yet</source>
+   <translation>Auf der Bühne steht noch nichts</translation>
   </message>
   <message>
    <source>Compares the drawing order that is set with exact order, from every named camera and all round, and finds the nudges that come nearest.</source>
@@ -9674,10 +9842,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Show on the stage</source>
    <translation>Auf der Bühne zeigen</translation>
-  </message>
-  <message>
-   <source>Rack</source>
-   <translation>Gestell</translation>
   </message>
   <message>
    <source>Overlays</source>
@@ -9798,10 +9962,6 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Das Projekt sichern</translation>
   </message>
   <message>
-   <source>Saved as “{0}”.</source>
-   <translation>Gesichert als „{0}“.</translation>
-  </message>
-  <message>
    <source>Discard</source>
    <translation>Verwerfen</translation>
   </message>
@@ -9834,6 +9994,18 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Später fragen</translation>
   </message>
   <message>
+   <source>Files are still being read; what they bring is not in the project yet.</source>
+   <translation>Es werden noch Dateien gelesen; was sie bringen, ist noch nicht im Projekt.</translation>
+  </message>
+  <message>
+   <source>A delivery is under way; stopped, it writes nothing.</source>
+   <translation>Eine Lieferung läuft; angehalten schreibt sie nichts.</translation>
+  </message>
+  <message>
+   <source>Leave without it</source>
+   <translation>Ohne das gehen</translation>
+  </message>
+  <message>
    <source>“{0}” is open in another window of Mivex as well; whoever saves second is asked first.</source>
    <translation>„{0}“ ist auch in einem anderen Fenster von Mivex offen; wer als zweiter sichert, wird erst gefragt.</translation>
   </message>
@@ -9854,16 +10026,20 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Sichern Sie erst das Projekt; seine Dateien werden daneben gesammelt.</translation>
   </message>
   <message>
+   <source>Saved as “{0}”.</source>
+   <translation>Gesichert als „{0}“.</translation>
+  </message>
+  <message>
+   <source>Open an earlier save</source>
+   <translation>Früheren Stand öffnen</translation>
+  </message>
+  <message>
    <source> {0} could not be found.</source>
    <translation> {0} ließen sich nicht finden.</translation>
   </message>
   <message>
    <source>{0} file{1} copied into “{2}” beside the project.</source>
    <translation>{0} Datei(en){1} nach „{2}“ neben das Projekt kopiert.</translation>
-  </message>
-  <message>
-   <source>Every file lies beside the project already.</source>
-   <translation>Jede Datei liegt schon neben dem Projekt.</translation>
   </message>
   <message>
    <source>No file of this project is missing.</source>
@@ -9878,12 +10054,28 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>{0} {1} fehlen; „Verschobene Dateien finden …“ sucht in einem Ordner Ihrer Wahl.</translation>
   </message>
   <message>
-   <source>Collect its files</source>
-   <translation>Seine Dateien sammeln</translation>
+   <source>Every file lies beside the project already.</source>
+   <translation>Jede Datei liegt schon neben dem Projekt.</translation>
   </message>
   <message>
    <source>Find moved files</source>
    <translation>Verschobene Dateien finden</translation>
+  </message>
+  <message>
+   <source>Collect its files</source>
+   <translation>Seine Dateien sammeln</translation>
+  </message>
+  <message>
+   <source>Search: a key, or what it does</source>
+   <translation>Suchen: eine Taste, oder was sie tut</translation>
+  </message>
+  <message>
+   <source>Search the keys</source>
+   <translation>Tasten durchsuchen</translation>
+  </message>
+  <message>
+   <source>No key is called so.</source>
+   <translation>So heißt keine Taste.</translation>
   </message>
   <message>
    <source>What there is</source>
@@ -9986,6 +10178,10 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>{0}   (Alt+{1})</translation>
   </message>
   <message>
+   <source>Add an overlay first</source>
+   <translation>Füge zuerst ein Overlay hinzu</translation>
+  </message>
+  <message>
    <source>What is wrong, how much, and its repair   (Shift+F1)</source>
    <translation>Was falsch ist, wie viel, und die Abhilfe   (Shift+F1)</translation>
   </message>
@@ -10004,6 +10200,10 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
   <message>
    <source>Play, step and scrub what moves; the life of one particle   (Shift+F4)</source>
    <translation>Spielen, gehen und ziehen, was sich bewegt; das Leben eines Teilchens   (Shift+F4)</translation>
+  </message>
+  <message>
+   <source>Drag to make the tray higher or lower; double click: its usual height</source>
+   <translation>Ziehen macht die Ablage höher oder niedriger; Doppelklick: übliche Höhe</translation>
   </message>
   <message>
    <source>Fold the tray, or open it</source>
@@ -10108,10 +10308,6 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
   <message>
    <source>Redo: {0}</source>
    <translation>Wieder: {0}</translation>
-  </message>
-  <message>
-   <source>Choose an overlay that stands on the stage.</source>
-   <translation>Wählen Sie ein Overlay, das auf der Bühne steht.</translation>
   </message>
   <message>
    <source>Choose an effect at Motion first.</source>
@@ -10226,6 +10422,10 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Es bleibt, wie es ist, und folgt „{0}“ nicht mehr.</translation>
   </message>
   <message>
+   <source>It has nothing of its own yet</source>
+   <translation>Es hat noch nichts Eigenes</translation>
+  </message>
+  <message>
    <source>{0} finish {1}</source>
    <translation>{0} finish {1}</translation>
   </message>
@@ -10288,6 +10488,10 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
   <message>
    <source>A blend sheet (JSON: blend, factors, depth, group, nudge, faces) is written beside the pictures. All are read back and compared.</source>
    <translation>Ein Mischblatt (JSON: Mischung, Faktoren, Tiefe, Gruppe, Rang, Seiten) wird neben die Bilder geschrieben. Alle werden zurückgelesen und verglichen.</translation>
+  </message>
+  <message>
+   <source>There is no picture to deliver yet</source>
+   <translation>Es gibt noch kein Bild zum Liefern</translation>
   </message>
   <message>
    <source>Choose a delivery recipe</source>
@@ -10512,6 +10716,14 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Diesen Teil entfernen</translation>
   </message>
   <message>
+   <source>There is nothing beyond it</source>
+   <translation>Dahinter kommt nichts</translation>
+  </message>
+  <message>
+   <source>There is no stroke yet</source>
+   <translation>Es gibt noch keinen Strich</translation>
+  </message>
+  <message>
    <source>Painted value</source>
    <translation>Gemalter Wert</translation>
   </message>
@@ -10732,6 +10944,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Ebene „{0}“, {1}:</translation>
   </message>
   <message>
+   <source>Choose a layer first</source>
+   <translation>Wähle zuerst eine Ebene</translation>
+  </message>
+  <message>
    <source>Group {0}</source>
    <translation>Gruppe {0}</translation>
   </message>
@@ -10814,6 +11030,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Remove {0}</source>
    <translation>{0} entfernen</translation>
+  </message>
+  <message>
+   <source>An effect has one part at least</source>
+   <translation>Ein Effekt hat mindestens einen Teil</translation>
   </message>
   <message>
    <source>An effect is a group of emitters, whose particles show overlays. Begin one by its purpose; everything in it can be changed.</source>
@@ -11746,6 +11966,14 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Switch step</source>
    <translation>Schritt schalten</translation>
+  </message>
+  <message>
+   <source>It is the first step</source>
+   <translation>Es ist der erste Schritt</translation>
+  </message>
+  <message>
+   <source>It is the last step</source>
+   <translation>Es ist der letzte Schritt</translation>
   </message>
   <message>
    <source>Change levels</source>
