@@ -295,7 +295,7 @@ def main() -> None:
     # What a library has to say about arithmetic is for its developers; the artist gets figures and sentences.
     warnings.simplefilter("ignore")
     code = run()
-    with contextlib.suppress(OSError, ValueError):
+    with contextlib.suppress(OSError, ValueError, AttributeError):
         sys.stdout.flush()
     with contextlib.suppress(OSError, ValueError):
         sys.stderr.flush()

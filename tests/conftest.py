@@ -1,5 +1,7 @@
 """What tests share. The Qt platform is offscreen unless a test starts a display of its own."""
 
+import ctypes
+import gc
 import os
 import sys
 from pathlib import Path
@@ -9,7 +11,9 @@ import pytest
 
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 # Whatever this machine's own language and size are.
-os.environ.update(MIVEX_LANGUAGE="en", QT_SCALE_FACTOR="1")
+os.environ.update(MIVEX_LANGUAGE="en", QT_SCALE_FACTOR="1", MIVEX_KEPT_MB="400")
+MOST = 3 << 30
+"""Bytes that a test process may hold, at any test's end: several run side by side, on machines with other work."""
 _HERE = Path(__file__).parent
 sys.path.insert(0, str(_HERE))
 
@@ -20,6 +24,18 @@ def own_home(tmp_path_factory, monkeypatch):
     home = tmp_path_factory.mktemp("home")
     for key in ("XDG_CONFIG_HOME", "XDG_DATA_HOME", "XDG_STATE_HOME"):
         monkeypatch.setenv(key, str(home))
+
+
+@pytest.fixture(autouse=True)
+def within_memory():
+    """No test lets its process grow beyond `MOST`."""
+    yield
+    held = int(Path("/proc/self/statm").read_text().split()[1]) * os.sysconf("SC_PAGE_SIZE")
+    if held > MOST:
+        gc.collect()
+        ctypes.CDLL(None).malloc_trim(0)
+        held = int(Path("/proc/self/statm").read_text().split()[1]) * os.sysconf("SC_PAGE_SIZE")
+    assert held <= MOST, f"this process holds {held >> 20} MB"
 
 
 @pytest.fixture

@@ -8,11 +8,11 @@ from typing import Any
 import numpy as np
 
 from mivex.core.base.kept import kept
+from mivex.core.base.lazy import Lazy
 from mivex.core.coats import Pictures, coat_of, flowing, order_key
 from mivex.core.motion.bounds import Bounds, bounds_of
 from mivex.core.motion.facing import frames as frame_numbers
 from mivex.core.motion.facing import mesh_of
-from mivex.core.motion.kernels.move import noise
 from mivex.core.motion.model import Effect, Emitter, whole
 from mivex.core.motion.simulate import Flow, Particles
 from mivex.core.motion.solids import NOTHING, Solids, solids_of
@@ -28,6 +28,8 @@ from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.lights import PointLamp
 from mivex.core.stage.surroundings import World
+
+_move = Lazy("mivex.core.motion.kernels.move")
 
 MOST_FLOWS = 256
 
@@ -76,7 +78,8 @@ def lamp_at(effect: Effect, time: float) -> PointLamp | None:
 
     at = np.array(effect.at) + axes_of(effect).turn[:, 1] * lamp.above * effect.scale
     # Two octaves, brought to 0 to 1.
-    n = noise(time * lamp.rate, 0.5, 0.5, effect.seed) + 0.5 * noise(time * lamp.rate * 2.3, 0.5, 0.5, effect.seed + 1)
+    n, fast = (_move.noise(time * lamp.rate * k, 0.5, 0.5, effect.seed + i) for i, k in enumerate((1.0, 2.3)))
+    n += 0.5 * fast
     strength = lamp.strength * (1 - lamp.flicker * (0.5 + n / 3))
     rgb = to_linear(np.array(lamp.colour, np.float32)) * np.float32(strength)
     return PointLamp((float(at[0]), float(at[1]), float(at[2])), lamp.reach, (float(rgb[0]), float(rgb[1]), float(rgb[2])))

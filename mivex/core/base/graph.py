@@ -9,6 +9,7 @@ from typing import Any
 
 from mivex.core.base.bands import stoppable
 from mivex.core.base.errors import Stopped
+from mivex.core.base.memory import room
 
 
 def hashed(*parts: str) -> str:
@@ -54,9 +55,17 @@ class Cache:
                     self._drop(held.pop(0))
             self._rows[key] = (value, size)
             self._used += size
-            while self._used > self._limit and len(self._rows) > 1:
+            limit = room(self._used, self._limit)
+            while self._used > limit and len(self._rows) > 1:
                 _, (_, gone) = self._rows.popitem(last=False)
                 self._used -= gone
+
+    def clear(self) -> None:
+        """Give everything back."""
+        with self._lock:
+            self._rows.clear()
+            self._slots.clear()
+            self._used = 0
 
     def _drop(self, key: str) -> None:
         if (row := self._rows.pop(key, None)) is not None:

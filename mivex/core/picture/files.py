@@ -213,10 +213,10 @@ def read_levels(path: str | Path) -> list[NDArray[np.float32]]:
         try:
             while source.seek_subimage(len(pages), 0):
                 spec = source.spec()
-                _check_spec(spec, source.format_name(), path)
                 before = pages[-1].shape if pages else None
                 if before is not None and (spec.width > max(before[1] // 2, 1) or spec.height > max(before[0] // 2, 1)):
                     break  # no mip level of the page before: it is not read
+                _check_spec(spec, source.format_name(), path)
                 kind = "uint16" if str(spec.format) == "uint16" else "uint8"
                 raw = source.read_image(len(pages), 0, 0, spec.nchannels, kind)
                 if raw is None:

@@ -3,7 +3,6 @@
 import contextlib
 import hashlib
 import json
-import os
 from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
@@ -15,6 +14,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
+from mivex.core.base.memory import kept_bytes
 from mivex.core.base.store import read_bytes
 from mivex.core.base.types import Floats
 from mivex.core.layers.heights import normals_of, occlusion_of
@@ -38,11 +38,6 @@ cv2 = Lazy("cv2")
 PROXY_SIDE = 512
 HOLDS_LEVELS = ("tif", "ktx2")
 """Delivery formats that hold mip levels of their own."""
-
-
-def kept_bytes() -> int:
-    """Bytes that are kept for looking to and fro on this machine."""
-    return min(max(os.sysconf("SC_PHYS_PAGES") * os.sysconf("SC_PAGE_SIZE") // 4, 3 << 30), 8 << 30)
 
 
 class Workshop:

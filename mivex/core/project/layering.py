@@ -2,7 +2,7 @@
 
 import contextlib
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any, Protocol
 
@@ -42,6 +42,8 @@ class Ask:
     side: int = 0
     """Longer side of the canvas, where it is to be another than the picture's own."""
     seen: tuple[str, ...] = ()
+    nodes: dict[str, Node] = field(default_factory=dict, compare=False)
+    """Nodes of other overlays that were built for the same asking: those that many read are built once."""
 
 
 NO_ASK = Ask()
@@ -190,20 +192,25 @@ def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) ->
         return found
 
     def inner() -> Ask:
-        return Ask(ask.stop, ask.tell, ask.doc, ask.proxy, ask.side, (*ask.seen, overlay.id))
+        return Ask(ask.stop, ask.tell, ask.doc, ask.proxy, ask.side, (*ask.seen, overlay.id), ask.nodes)
+
+    def node_of_other(overlay_id: str) -> Node:
+        if (found := ask.nodes.get(overlay_id)) is None:
+            found = ask.nodes[overlay_id] = shop.node_of(other(overlay_id), inner())
+        return found
 
     def mark(kind: str, what: str) -> str:
         with contextlib.suppress(MivexError):
             if kind == "picture":
                 return shop.picture(what).key
             if kind == "overlay":
-                return shop.node_of(other(what), inner()).key
+                return node_of_other(what).key
             if kind == "mesh" and mesh is not None:
                 return hashed(shop.file_mark(mesh.path), str(uv_set), mesh.second.model_dump_json() if uv_set else "")
         return "missing"
 
     def overlay_surface(overlay_id: str) -> Surface:
-        worked = shop.graph.value(shop.node_of(other(overlay_id), inner()), ask.stop)
+        worked = shop.graph.value(node_of_other(overlay_id), ask.stop)
         notes.extend(n for n in worked.notes if n not in notes)
         found: Surface = worked.surface
         return found

@@ -371,6 +371,7 @@ class Window(Following):
         self.remember()
         self.desk.play(False)
         self.session.workers.end()
+        self.session.shop.graph.cache.clear()
 
     def look_from_first(self) -> None:
         """Let the stage look from the first camera of the project."""
