@@ -31,8 +31,9 @@ class Zygote:
     """A process that has loaded the command line, and forks for every command."""
 
     def __init__(self):
-        self.process = subprocess.Popen([sys.executable, str(ROOT / "tests" / "hostile" / "zygote.py")], cwd=ROOT, text=True,
-                                        stdin=subprocess.PIPE, stdout=subprocess.PIPE, env=os.environ | {"PYTHONPATH": str(ROOT)})
+        script = str(ROOT / "tests" / "hostile" / "zygote.py")
+        self.process = subprocess.Popen([sys.executable, script], cwd=ROOT, text=True, stdin=subprocess.PIPE,
+                                        stdout=subprocess.PIPE, env=os.environ | {"PYTHONPATH": str(ROOT)})
 
     def meet(self, args, home):
         """Exit code, output, complaint, and megabytes at the peak of all its processes."""
@@ -67,7 +68,7 @@ def test_every_hostile_file_ends_in_an_exit_code_and_one_line(name, meet, tmp_pa
 
 
 def test_what_is_odd_but_honest_is_taken(meet, tmp_path):
-    for name in ("each over the next two", "one texel wide", "a single texel"):
+    for name in ("one texel wide", "a single texel"):
         d = tmp_path / name.replace(" ", "")
         d.mkdir()
         assert meet(made.CASES[name](d), tmp_path)[0] in (0, 1), name
