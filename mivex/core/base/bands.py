@@ -40,6 +40,13 @@ def stoppable(stop: Callable[[], bool]) -> Iterator[None]:
         _asked.stop = before
 
 
+def checkpoint() -> None:
+    """Between two parts of long work: raises Stopped where whoever asked for it no longer wants it."""
+    stop = getattr(_asked, "stop", None)
+    if stop is not None and stop():
+        raise Stopped
+
+
 def one_core() -> None:
     """From now on this process uses a single core: others of its kind work beside it."""
     global _alone  # noqa: PLW0603

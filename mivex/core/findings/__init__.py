@@ -4,6 +4,7 @@ import importlib
 import pkgutil
 from dataclasses import replace
 
+from mivex.core.base.bands import checkpoint
 from mivex.core.base.errors import Stopped
 from mivex.core.findings.base import Check, Finding, Look, MotionSubject, Repair, SceneSubject, Subject, Texels
 
@@ -32,10 +33,11 @@ def examine(subject: Subject) -> list[Finding]:
     list of Finding, those that do most on screen first.
     """
     about = (subject.overlay,) if subject.overlay else ()
-    rows = [replace(f, overlays=about, place=Texels(*f.place) if f.place else None)
-            for check in CHECKS.values()
-            if check.scope == "texture" or (check.scope == "sheet" and subject.texture.traits.cells)
-            for f in check.measure(subject)]
+    rows: list[Finding] = []
+    for check in CHECKS.values():
+        if check.scope == "texture" or (check.scope == "sheet" and subject.texture.traits.cells):
+            checkpoint()
+            rows += [replace(f, overlays=about, place=Texels(*f.place) if f.place else None) for f in check.measure(subject)]
     return sorted(rows, key=lambda f: -f.weight)
 
 
@@ -50,6 +52,7 @@ def examine_motion(subject: MotionSubject) -> list[Finding]:
     rows: list[Finding] = []
     for check in CHECKS.values():
         if check.scope == "motion" and subject.effects:
+            checkpoint()
             if subject.stop():
                 raise Stopped
             rows += check.measure(subject)
@@ -61,6 +64,7 @@ def examine_scene(scene: SceneSubject) -> list[Finding]:
     rows: list[Finding] = []
     for check in CHECKS.values():
         if check.scope == "scene":
+            checkpoint()
             if scene.stop():
                 raise Stopped
             rows += check.measure(scene)

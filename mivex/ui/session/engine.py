@@ -4,6 +4,7 @@ from pathlib import Path
 
 from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 
+from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
 from mivex.core.coats import file_key, pictures_read
 from mivex.core.findings import Finding
@@ -179,6 +180,8 @@ class Engine(QObject):
                         return
                     try:
                         report(results.examine(shop, overlay, result, key))
+                    except Stopped:
+                        raise
                     except Exception as e:
                         self._examine.complain(sentence(e, f"examining {overlay.name!r}"))
                 if scene is not None:
