@@ -58,3 +58,5 @@ def window(own_home):
     settle(w)
     yield w
     w.close()
+    w.deleteLater()
+    application().processEvents()

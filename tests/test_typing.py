@@ -70,7 +70,7 @@ def test_a_name_is_typed_while_the_first_preparation_ends(window, tmp_path, monk
     gate = Gate(monkeypatch, engine_module.Results, "make")
     window.add_pictures([str(tmp_path / "slow.png")])
     gate.wait()
-    while not window.session.doc.overlays:
+    while not (window.session.doc.overlays and window.session.refresher.idle):
         QApplication.processEvents()
     line = begin_name(window, "typed ea")
     gate.let_go()

@@ -188,6 +188,11 @@ class Results:
         return (o.source, o.sheet.grids, steps, made[1], o.delivery.bits, o.delivery.format, self._folder,
                 self._generation)
 
+    def clear(self) -> None:
+        """Give everything back."""
+        self._rows.clear()
+        self._wanted.clear()
+
     def follow(self, doc: Document, folder: str, files: tuple[Target, ...] = ()) -> list[str]:
         """Another document counts from now on; ``files`` are the pictures its materials read.
 

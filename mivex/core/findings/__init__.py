@@ -37,7 +37,8 @@ def examine(subject: Subject) -> list[Finding]:
     for check in CHECKS.values():
         if check.scope == "texture" or (check.scope == "sheet" and subject.texture.traits.cells):
             checkpoint()
-            rows += [replace(f, overlays=about, place=Texels(*f.place) if f.place else None) for f in check.measure(subject)]
+            rows += [replace(f, overlays=about, place=Texels(*f.place) if f.place else None)
+                     for f in check.measure(subject)]
     return sorted(rows, key=lambda f: -f.weight)
 
 

@@ -77,7 +77,7 @@ class Line(QLineEdit):
 
     def commit(self) -> None:
         """What is half typed counts from now on."""
-        if self.typing:
+        if self.typing or self.text() != self._shown:  # also what an input method or a script has put in
             self.typing = False
             self.typed.emit()
             self.let_go.emit()

@@ -102,6 +102,10 @@ class LayerPainter(QObject):
         """What composes the stroke, from the last time or anew; in the background."""
         return self._live[1] if self._live else None
 
+    def forget(self) -> None:
+        """Give back what the next stroke would be composed on."""
+        self._live = None
+
     def prepare(self) -> None:
         """Work out, in the background, everything that a stroke will not change."""
         if not self.on or self.points or self.session.brush.does in ("soften", "smudge"):

@@ -82,7 +82,7 @@ class Controls(Page):
         self.region_part, self.painted_part, self.held_look = -1, -1, ""
         self.second_by = ""
         self.look_wanted.emit("")
-        self.session.refresher.ask(self.refresh)
+        self.refresh()
 
     def _signature(self) -> object:
         o = self.session.overlay

@@ -14,6 +14,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from mivex.core.scene import StagePainter
 from mivex.demo import PROJECT
 from mivex.ui import languages, theme
 from mivex.ui.fields.line import FieldKeys, commit_typing
@@ -371,7 +372,15 @@ class Window(Following):
         self.remember()
         self.desk.play(False)
         self.session.workers.end()
+        self._give_back()
+
+    def _give_back(self) -> None:
+        """Whoever still holds the window after it is closed does not hold its pictures."""
         self.session.shop.graph.cache.clear()
+        self.engine.results.clear()
+        self.flat.canvas.texture = self.flat.canvas.before = None
+        self.layer_painter.forget()
+        self.stage.canvas.painter = StagePainter()
 
     def look_from_first(self) -> None:
         """Let the stage look from the first camera of the project."""
