@@ -148,10 +148,13 @@ def walk(window):
         look(page)
     window.desk.choose("stirred", 0)
     window.go("motion")
-    for tab in window.controls.findChildren(QAbstractButton):
-        if tab.isVisible() and tab.isCheckable() and words(tab) in ("Birth", "Life", "Stands", "Effect"):
-            tab.click()
-            look(f"motion, {words(tab)}")
+    for wanted in ("Birth", "Life", "Stands", "Effect"):
+        # Found anew each time: a click may build the column anew.
+        for tab in window.controls.findChildren(QAbstractButton):
+            if tab.isVisible() and tab.isCheckable() and words(tab) == wanted:
+                tab.click()
+                look(f"motion, {wanted}")
+                break
     window.teach("matte")
     settle(window)
     note(window.lesson, "lesson")

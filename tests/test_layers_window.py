@@ -68,6 +68,7 @@ def test_a_stack_is_built_with_mouse_and_keys_and_undone(window):
     add = next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Add a layer")
     menu_entry(add.menu(), "A build", "Scratched pane").trigger()
     settle(window)
+    add = next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Add a layer" and b.isVisible())
     menu_entry(add.menu(), "Through a pattern", "Stain").trigger()
     settle(window)
     table = table_of(window)

@@ -22,12 +22,11 @@ def state_folder() -> Path:
 
     try:
         folder = platformdirs.user_state_path("mivex", appauthor=False)
-        if not folder.is_absolute():
-            raise OSError("no home")
-        folder.mkdir(parents=True, exist_ok=True)
-    except (OSError, RuntimeError, KeyError):
+    except (RuntimeError, KeyError):
+        folder = Path("~")
+    if not folder.is_absolute():
         folder = Path(tempfile.gettempdir()) / f"mivex-{os.getuid()}"
-        folder.mkdir(parents=True, exist_ok=True, mode=0o700)
+    folder.mkdir(parents=True, exist_ok=True)
     return folder
 
 

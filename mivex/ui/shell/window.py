@@ -246,8 +246,9 @@ class Window(Following):
 
     @property
     def at_work(self) -> list[str]:
-        """Names of the workers that have something to do; while the clock runs the desk always has."""
-        return [name for name in self.session.workers.busy if not (self.desk.playing and name == self.desk.worker.name)]
+        """Names of the workers that have something to do; while the clock runs the desk and the stage always have."""
+        endless = (self.desk.worker.name, self.stage.canvas.worker.name) if self.desk.playing else ()
+        return [name for name in self.session.workers.busy if name not in endless]
 
     @property
     def idle(self) -> bool:

@@ -232,10 +232,6 @@
    <translation>Dafür reicht der Speicher nicht.</translation>
   </message>
   <message>
-   <source>no home</source>
-   <translation>kein persönlicher Ordner</translation>
-  </message>
-  <message>
    <source>each of red, green and blue must lie between 0 and 1</source>
    <translation>Rot, Grün und Blau müssen zwischen 0 und 1 liegen</translation>
   </message>
