@@ -270,7 +270,21 @@ class Batch:
     def commit(self) -> None:
         """Rename everything into place, in the order of staging; raises MivexError."""
         folders = {path.parent for _, path, _ in self._rows}
-        journals = [self._journal(f) for f in folders if sum(path.parent == f for _, path, _ in self._rows) > 1]
+        journals: list[tuple[Path, int]] = []
+        try:
+            for f in folders:
+                if sum(path.parent == f for _, path, _ in self._rows) > 1:
+                    journals.append(self._journal(f))
+            self._rename()
+            for folder in folders:
+                _sync(folder)
+        finally:
+            # Also where a rename was refused: what is not in place by now will not be.
+            for path, handle in journals:
+                path.unlink(missing_ok=True)
+                os.close(handle)
+
+    def _rename(self) -> None:
         while self._rows:
             beside, path, handle = self._rows[0]
             try:
@@ -279,18 +293,18 @@ class Batch:
                 raise MivexError(f"“{path}” cannot be replaced: {reason(e)}.") from None
             self._rows.pop(0)
             os.close(handle)
-        for folder in folders:
-            _sync(folder)
-        for path, handle in journals:
-            path.unlink(missing_ok=True)
-            os.close(handle)
 
     def _journal(self, folder: Path) -> tuple[Path, int]:
         """Write down, and force to disk, what is about to be renamed in a folder; held locked until it is done."""
         path = folder / JOURNAL
         rows = [(beside.name, there.name) for beside, there, _ in self._rows if there.parent == folder]
         try:
-            handle = os.open(path, os.O_RDWR | os.O_CREAT | os.O_EXCL | os.O_NOFOLLOW | os.O_CLOEXEC, 0o600)
+            while True:
+                try:
+                    handle = os.open(path, os.O_RDWR | os.O_CREAT | os.O_EXCL | os.O_NOFOLLOW | os.O_CLOEXEC, 0o600)
+                    break
+                except FileExistsError:
+                    finish(folder)  # another writer's, alive or killed
             with contextlib.suppress(OSError):
                 fcntl.flock(handle, fcntl.LOCK_EX)
             _write(handle, json.dumps(rows).encode())

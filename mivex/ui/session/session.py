@@ -241,8 +241,11 @@ class Session(QObject):
         self._start(Document(), None, Stamp(), None)
 
     def take(self, doc: Document, path: Path | None, stamp: Stamp = UNSEEN, lock: Lock | None = None) -> None:
-        """Take a project that has been read; ``lock`` is held where no other window has it open."""
-        self._start(doc, path, stamp, lock)
+        """Take a project that has been read; ``lock`` is held where no other window has it open.
+
+        Opened once more, a project keeps the lock that it has.
+        """
+        self._start(doc, path, stamp, self._lock if lock is None and path is not None and path == self.path else lock)
         if path:
             self._remember(path)
 
