@@ -221,6 +221,29 @@ def test_what_is_changed_while_a_save_before_leaving_is_written_is_not_lost(wind
     assert not window.isVisible() and not answers and names(path) == ["Second"]
 
 
+def test_saves_that_were_asked_for_are_written_before_the_window_goes(window, tmp_path, monkeypatch):
+    path = tmp_path / "dock.mivex"
+    write_project(path, document())
+    window.open(str(path))
+    settle(window)
+    window.open(str(path))  # once more: it is still this window's
+    settle(window)
+    assert not window.session.elsewhere and not project_lock(path).take()
+    gate = Gate(monkeypatch, saving, "write_project")
+    window.ask_unsaved = lambda: pytest.fail("nothing is unsaved once the saves are written")
+    for name in ("One", "Two"):
+        rename(window, name)
+        window.save()
+    window.close()
+    gate.wait()
+    assert window.isVisible()
+    gate.let_go()
+    end = time.monotonic() + 60
+    while window.isVisible() and time.monotonic() < end:
+        QApplication.processEvents()
+    assert not window.isVisible() and names(path) == ["Two"]
+
+
 def test_a_save_that_fails_before_leaving_keeps_the_window_and_the_queue(window, tmp_path, pictures, monkeypatch):
     path = tmp_path / "dock.mivex"
     write_project(path, document())

@@ -70,4 +70,9 @@ def run(project: str | None = None, *, demo: bool = False) -> int:
         QTimer.singleShot(0, lambda: window.open(project, offer=True))
     else:
         QTimer.singleShot(0, window.offer_kept)
-    return app.exec()
+    code = app.exec()
+    # The window is gone; what was being saved at that moment is written to its end.
+    for worker in window.session.workers:
+        if worker.finishes:
+            worker.join(60.0)
+    return code

@@ -7,7 +7,7 @@ Who leaves a project is asked when it is to be left, not before: what was change
 from collections.abc import Callable
 from pathlib import Path
 
-from PySide6.QtCore import QEvent, QSettings
+from PySide6.QtCore import QEvent, QSettings, QTimer
 from PySide6.QtGui import QCloseEvent
 from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 
@@ -113,6 +113,11 @@ class ProjectActions(QMainWindow):
         first takes a while, and what is changed in that while is asked about as well.
         """
         self.commit_typing()
+        if not self.saver.idle:
+            # Saves that were asked for come first; then it is known whether anything is unsaved.
+            self.saver.ask(None, lambda: lambda _report, _stopped: lambda: QTimer.singleShot(
+                0, lambda: self.may_leave(then, stay, waiting)))
+            return
         if any(not q.idle for q in waiting) and self.ask_under_way(waiting) != "stop":
             stay()
             return
