@@ -18,7 +18,7 @@ from mivex.cli_motion import render_frames, simulate
 from mivex.cli_output import complain, say, say_json, size_of, whole_numbers
 from mivex.cli_sheets import sheet_app
 from mivex.core.base.errors import MivexError
-from mivex.core.base.store import unprotect
+from mivex.core.base.store import check_target, unprotect
 
 app = typer.Typer(add_completion=False, no_args_is_help=False, pretty_exceptions_enable=False,
                   help="Prepare, blend and prove see-through textures.")
@@ -92,6 +92,7 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
     if bits not in (0, 8, 16):
         raise MivexError(f"--bits takes 8 or 16, not {bits}.")
     check_format(suffix, bits or 8)
+    check_target(out)
     # Pictures that a recipe names lie beside the recipe.
     shop = Workshop(Path(recipe).resolve().parent)
     picture = shop.picture(str(Path(source).resolve()))
@@ -168,6 +169,8 @@ def render(project: str,  # noqa: PLR0913 (options)
         raise MivexError("Views other than colour are written as .png, in the order that is set.")
     if not 0 <= time <= 3600 or not 0.1 <= fps <= 240:
         raise MivexError("--time takes 0 to 3600 seconds, --fps 0.1 to 240.")
+    if not frames:
+        check_target(out)
     stage = Stage.read(project)
     if frames:
         render_frames(stage, out, View(stage.camera(camera), width, height), frames, fps, exact=order == "exact")
@@ -235,6 +238,8 @@ def order(project: str,
 
     if not 0 <= ring <= 360:
         raise MivexError(f"--ring takes 0 to 360 cameras, not {ring}.")
+    if apply:
+        check_target(apply)
     stage = Stage.read(project)
     cameras = [stage.camera(n) for n in camera or ()] + ring_of(stage.doc, ring)
     on_terminal = sys.stderr.isatty()

@@ -9,7 +9,7 @@ import typer
 
 from mivex.cli_output import say, say_json, size_of
 from mivex.core.base.errors import MivexError
-from mivex.core.base.store import shown
+from mivex.core.base.store import check_target, shown
 
 Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
 
@@ -53,6 +53,8 @@ def check(paths: Annotated[list[str], typer.Argument(help="Pictures, projects, o
           shard: Annotated[str, typer.Option(metavar="I/N", help="Only every N-th of the paths, from the I-th on.")] = "",
           ) -> None:
     """Measure pictures or projects and list what is wrong."""
+    if junit:
+        check_target(junit)
     from mivex.core.gate import counted, judged, read_limits, read_result, share_of, write_junit
     from mivex.core.report import report_all
 
@@ -170,6 +172,8 @@ def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery
         raise MivexError(f"There is no switch “{unknown[0]}”; there are {', '.join(BY_KEY)}.")
     if not 1 <= limit <= 16384 or not 0 <= at <= 3600:
         raise MivexError("--limit takes 1 to 16384 texels, --time 0 to 3600 seconds.")
+    if out:
+        check_target(out)
     whole = load(folder)
     received = switched(whole, keys, limit)
     cameras = {c.name: c for c in whole.doc.cameras}

@@ -7,6 +7,7 @@ import typer
 
 from mivex.cli_output import say, say_json, whole_numbers
 from mivex.core.base.errors import MivexError
+from mivex.core.base.store import check_target
 
 MOST_FRAMES = 3600
 
@@ -71,6 +72,7 @@ def render_frames(stage: Any, out: str, view: Any, frames: str, fps: float, *, e
         raise MivexError(f"--frames takes at most {MOST_FRAMES} frames, up to second 3600.")
     path, codes = Path(out), []
     digits = max(4, len(str(last)))
+    check_target(path)
     draw = draw_exact if exact else draw_all
     for k in range(first, last + 1):
         seen = replace(view, time=k / fps)

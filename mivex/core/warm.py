@@ -5,8 +5,6 @@ processes share the work; what the first window needs is done first. A change in
 anew.
 """
 
-import hashlib
-import os
 import selectors
 import subprocess
 import sys
@@ -14,38 +12,21 @@ import time
 from collections.abc import Callable
 from pathlib import Path
 
-from platformdirs import user_cache_path
-
+from mivex.core.base import compiled
 from mivex.core.base.errors import MivexError, Stopped
 
-CORE = Path(__file__).parent
-
-
-def kernel_files() -> list[Path]:
-    """Every module that holds kernels."""
-    return sorted(CORE.glob("**/kernels/*.py"))
-
-
-def sources_mark() -> str:
-    """Hash of the kernels' sources: what was compiled is good only for these."""
-    h = hashlib.blake2b(digest_size=12)
-    for path in kernel_files():
-        h.update(path.name.encode() + b"\0" + path.read_bytes())
-    return h.hexdigest()
+CORE = compiled.CORE
 
 
 def _stamp() -> Path:
-    """Where it is noted what was compiled: beside the kernels, or with the user's own where those belong to others."""
-    folder = CORE / "__pycache__"
-    if os.access(folder if folder.is_dir() else CORE, os.W_OK):
-        return folder / "kernels.stamp"
-    return user_cache_path("mivex") / "kernels.stamp"
+    """Where it is noted what was compiled: beside the kernels, or where else they are kept."""
+    return (compiled.folder() or CORE / "__pycache__") / "kernels.stamp"
 
 
 def needed() -> bool:
     """Whether the kernels have to be compiled."""
     try:
-        return _stamp().read_text() != sources_mark()
+        return _stamp().read_text() != compiled.sources_mark()
     except OSError:
         return True
 
@@ -72,7 +53,7 @@ def mark_ready() -> None:
     """Note that everything is compiled for the sources as they are."""
     stamp = _stamp()
     stamp.parent.mkdir(parents=True, exist_ok=True)
-    stamp.write_text(sources_mark())
+    stamp.write_text(compiled.sources_mark())
 
 
 def _jobs() -> list[tuple[str, Callable[[], object]]]:

@@ -9,6 +9,7 @@ import contextlib
 import fcntl
 import json
 import os
+import shutil
 import stat
 import tempfile
 import time
@@ -175,6 +176,7 @@ def finish(folder: str | Path, patience: float = 10.0) -> bool:
                 if Path(beside).name == beside and Path(name).name == name and beside.startswith(PREFIX):
                     with contextlib.suppress(FileNotFoundError):
                         os.replace(path.with_name(beside), path.with_name(name))
+                    path.with_name(f"{beside}.old").unlink(missing_ok=True)
             os.unlink(path)
             return True
         except OSError as e:
@@ -186,6 +188,48 @@ def finish(folder: str | Path, patience: float = 10.0) -> bool:
             return False
         finally:
             os.close(handle)
+
+
+def check_target(path: str | Path) -> None:
+    """Say at once, before anything is computed, why a file could not be written there.
+
+    Parameters
+    ----------
+    path : str or Path
+
+    Raises
+    ------
+    MivexError
+        Its folder is missing or may not be written, something that is no file has its name, or the project is made of it.
+    """
+    path = check_path(path)
+    real = Path(os.path.realpath(path))
+    if str(real) in _protected:
+        raise _written_over(path)
+    try:
+        _mode(real)
+        if not real.parent.is_dir():
+            raise FileNotFoundError(2, os.strerror(2))
+        if not os.access(real.parent, os.W_OK | os.X_OK):
+            raise PermissionError(13, os.strerror(13))
+    except OSError as e:
+        raise MivexError(f"“{shown(path)}” cannot be written: {reason(e)}.") from None
+
+
+def check_folder(folder: str | Path) -> None:
+    """The same for a folder that files shall be put in, and that is made if it is missing; raises MivexError."""
+    there = Path(os.path.realpath(check_path(folder)))
+    while not there.exists() and there != there.parent:
+        there = there.parent
+    if not there.is_dir():
+        raise MivexError(f"“{shown(there)}” is a file; what is written goes into a folder.")
+    if not os.access(there, os.W_OK | os.X_OK):
+        raise MivexError(f"“{shown(folder)}” cannot be written: permission is denied.")
+
+
+def _written_over(path: Path) -> MivexError:
+    return MivexError(f"“{shown(path.name)}” would be written over a file that the project is made of; choose another name "
+                      "or folder.")
 
 
 class Batch:
@@ -242,8 +286,7 @@ class Batch:
             raise MivexError(f"“{shown(path.name)}” is a link; Mivex does not write through it into another place.")
         path = Path(os.path.realpath(path))
         if str(path) in _protected or path in self._avoid:
-            raise MivexError(f"“{shown(path.name)}” would be written over a file that the project is made of; choose "
-                             "another name or folder.")
+            raise _written_over(path)
         try:
             mode = _mode(path)
             if _holds(path, data):
@@ -285,14 +328,32 @@ class Batch:
                 os.close(handle)
 
     def _rename(self) -> None:
-        while self._rows:
-            beside, path, handle = self._rows[0]
-            try:
-                os.replace(beside, path)
-            except OSError as e:
-                raise MivexError(f"“{path}” cannot be replaced: {reason(e)}.") from None
-            self._rows.pop(0)
-            os.close(handle)
+        """Rename every row; where one is refused, those before it are taken back."""
+        undo: list[tuple[Path, Path | None]] = []
+        aside: list[Path] = []
+        single = len(self._rows) == 1
+        try:
+            while self._rows:
+                beside, path, handle = self._rows[0]
+                try:
+                    old = None if single else _set_aside(path, beside)
+                    if old is not None:
+                        aside.append(old)
+                    os.replace(beside, path)
+                except OSError as e:
+                    raise MivexError(f"“{shown(path)}” cannot be replaced: {reason(e)}; nothing was changed.") from None
+                undo.append((path, old))
+                self._rows.pop(0)
+                os.close(handle)
+        except BaseException:
+            for path, old in reversed(undo):
+                with contextlib.suppress(OSError):
+                    path.unlink() if old is None else os.replace(old, path)
+            raise
+        finally:
+            for old in aside:
+                with contextlib.suppress(OSError):
+                    old.unlink(missing_ok=True)
 
     def _journal(self, folder: Path) -> tuple[Path, int]:
         """Write down, and force to disk, what is about to be renamed in a folder; held locked until it is done."""
@@ -312,6 +373,18 @@ class Batch:
             raise MivexError(f"“{folder}” cannot be written: {reason(e)}.") from None
         _sync(folder)
         return path, handle
+
+
+def _set_aside(path: Path, beside: Path) -> Path | None:
+    """A second name for the file that is about to be replaced, so that it can be put back; none if there is no file."""
+    old = beside.with_name(f"{beside.name}.old")
+    try:
+        os.link(path, old)
+    except FileNotFoundError:
+        return None
+    except OSError:
+        shutil.copy2(path, old)  # a file system without links, or a file that belongs to somebody else
+    return old
 
 
 def _sync(folder: Path) -> None:

@@ -17,7 +17,7 @@ import numpy as np
 
 from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError, Stopped
-from mivex.core.base.store import NAME_BYTES, Batch, check_path, encoded, reason
+from mivex.core.base.store import NAME_BYTES, Batch, check_folder, check_path, encoded, reason
 from mivex.core.base.types import Floats
 from mivex.core.deliver.blend_sheet import Written, blend_sheet
 from mivex.core.deliver.sources import Surfaces
@@ -267,8 +267,7 @@ def plan(overlays: Sequence[Overlay], folder: str | Path, recipe: DeliveryRecipe
         for path in row.paths:
             _claim(path, o, seen, bench)
         rows.append(row)
-    if folder.exists() and not folder.is_dir():
-        raise MivexError(f"“{folder}” is a file; a delivery goes into a folder.")
+    check_folder(folder)
     return rows
 
 

@@ -19,7 +19,7 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
-from mivex.core.base.store import Batch
+from mivex.core.base.store import Batch, check_target
 from mivex.core.base.types import Floats
 from mivex.core.picture import ktx2
 from mivex.core.picture.files import quiet, read_levels, read_picture
@@ -31,10 +31,11 @@ WRITABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".ktx2")
 
 
 def check_writable(path: str | Path) -> str:
-    """The ending of a picture file that can be written, in small letters; raises MivexError."""
+    """The ending of a picture file that can be written there, in small letters; raises MivexError."""
     suffix = Path(path).suffix.lower()
     if suffix not in WRITABLE:
         raise MivexError(f"“{Path(path).name}”: pictures are written as {', '.join(WRITABLE)}.")
+    check_target(path)
     return suffix
 
 

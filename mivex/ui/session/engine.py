@@ -1,5 +1,6 @@
 """Carries the results' signals: what is due is computed in the background, and the window is told."""
 
+import os
 from pathlib import Path
 
 from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
@@ -13,6 +14,14 @@ from mivex.core.project.document import Overlay
 from mivex.core.results import MESH, Result, Results, Target
 from mivex.core.scene import meshes_read
 from mivex.ui.session.session import Session
+
+
+def _readable(path: str) -> bool:
+    """Whether a path can be watched: Qt complains of names that are too long, lead through a file, or may not be read."""
+    try:
+        return os.access(path, os.R_OK)
+    except ValueError:  # letters that no file name may have
+        return False
 
 
 class Engine(QObject):
@@ -202,8 +211,8 @@ class Engine(QObject):
         have = set(self._watch.files())
         if have - wanted:
             self._watch.removePaths(sorted(have - wanted))
-        if wanted - have:
-            self._watch.addPaths(sorted(wanted - have))
+        if new := sorted(filter(_readable, wanted - have)):
+            self._watch.addPaths(new)
         self._watched = wanted if wanted == set(self._watch.files()) else set()
 
     def _file_changed(self, path: str) -> None:

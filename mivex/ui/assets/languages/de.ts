@@ -240,6 +240,10 @@
    <translation>„{0}“ lässt sich nicht lesen: {1}.</translation>
   </message>
   <message>
+   <source>“{0}” would be written over a file that the project is made of; choose another name or folder.</source>
+   <translation>„{0}“ würde eine Datei überschreiben, aus der das Projekt besteht; wähle einen anderen Namen oder Ordner.</translation>
+  </message>
+  <message>
    <source>“{0}” cannot be a file: its name holds a NUL character.</source>
    <translation>„{0}“ kann keine Datei sein: der Name enthält ein NUL-Zeichen.</translation>
   </message>
@@ -268,6 +272,14 @@
    <translation>„{0}“ lässt sich nicht lesen: keine Berechtigung.</translation>
   </message>
   <message>
+   <source>“{0}” is a file; what is written goes into a folder.</source>
+   <translation>„{0}“ ist eine Datei; was geschrieben wird, kommt in einen Ordner.</translation>
+  </message>
+  <message>
+   <source>“{0}” cannot be written: permission is denied.</source>
+   <translation>„{0}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
+  </message>
+  <message>
    <source>“{0}” cannot be written: a folder has that name.</source>
    <translation>„{0}“ lässt sich nicht schreiben: ein Ordner heißt so.</translation>
   </message>
@@ -276,20 +288,16 @@
    <translation>„{0}“ lässt sich nicht schreiben: es ist ein Gerät, eine Pipe oder ein Socket.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be written: permission is denied.</source>
-   <translation>„{0}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
-  </message>
-  <message>
    <source>“{0}” has a name that is not UTF-8 text; rename the file first.</source>
    <translation>„{0}“ hat einen Namen, der kein UTF-8 ist; benennen Sie die Datei erst um.</translation>
   </message>
   <message>
-   <source>“{0}” is a link; Mivex does not write through it into another place.</source>
-   <translation>„{0}“ ist ein Verweis; Mivex schreibt nicht durch ihn hindurch an einen anderen Ort.</translation>
+   <source>“{0}” cannot be written: {1}.</source>
+   <translation>„{0}“ lässt sich nicht schreiben: {1}.</translation>
   </message>
   <message>
-   <source>“{0}” would be written over a file that the project is made of; choose another name or folder.</source>
-   <translation>„{0}“ würde eine Datei überschreiben, aus der das Projekt besteht; wähle einen anderen Namen oder Ordner.</translation>
+   <source>“{0}” is a link; Mivex does not write through it into another place.</source>
+   <translation>„{0}“ ist ein Verweis; Mivex schreibt nicht durch ihn hindurch an einen anderen Ort.</translation>
   </message>
   <message>
    <source>“{0}” cannot be written: {1} in it is no character.</source>
@@ -304,16 +312,12 @@
    <translation>„{0}“ wurde geschrieben, aber das Zurücklesen ergab etwas anderes; die alte Datei, falls es eine gab, ist unberührt.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be written: {1}.</source>
-   <translation>„{0}“ lässt sich nicht schreiben: {1}.</translation>
-  </message>
-  <message>
    <source>“{0}” is being written at this moment; try again.</source>
    <translation>„{0}“ wird gerade geschrieben; versuche es noch einmal.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be replaced: {1}.</source>
-   <translation>„{0}“ lässt sich nicht ersetzen: {1}.</translation>
+   <source>“{0}” cannot be replaced: {1}; nothing was changed.</source>
+   <translation>„{0}“ lässt sich nicht ersetzen: {1}; nichts wurde geändert.</translation>
   </message>
   <message>
    <source>Mivex {0}</source>
@@ -354,10 +358,6 @@
   <message>
    <source>There is nothing to deliver: no overlay has a picture.</source>
    <translation>Es gibt nichts zu liefern: kein Overlay hat ein Bild.</translation>
-  </message>
-  <message>
-   <source>“{0}” is a file; a delivery goes into a folder.</source>
-   <translation>„{0}“ ist eine Datei; eine Lieferung kommt in einen Ordner.</translation>
   </message>
   <message>
    <source>“{0}” and “{1}” would both be written as “{2}”; give one of them another name.</source>
