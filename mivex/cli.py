@@ -169,9 +169,7 @@ def render(project: str,  # noqa: PLR0913 (options)
         raise MivexError("Views other than colour are written as .png, in the order that is set.")
     if not 0 <= time <= 3600 or not 0.1 <= fps <= 240:
         raise MivexError("--time takes 0 to 3600 seconds, --fps 0.1 to 240.")
-    if not frames:
-        check_target(out)
-    stage = Stage.read(project)
+    stage = Stage.read(project, (camera,), "" if frames else out)
     if frames:
         render_frames(stage, out, View(stage.camera(camera), width, height), frames, fps, exact=order == "exact")
         return
@@ -209,7 +207,7 @@ def ledger(project: str, at: Annotated[str, typer.Option(metavar="X,Y", help="Th
     x, y = pixel
     if x >= width or y >= height:
         raise MivexError(f"Pixel {x},{y} lies outside the picture of {width}x{height}.")
-    stage = Stage.read(project)
+    stage = Stage.read(project, (camera,))
     view = View(stage.camera(camera), width, height)
     found = account_of(stage.draws(view), view, x, y, stage.doc.lighting)
     if as_json:
@@ -238,9 +236,7 @@ def order(project: str,
 
     if not 0 <= ring <= 360:
         raise MivexError(f"--ring takes 0 to 360 cameras, not {ring}.")
-    if apply:
-        check_target(apply)
-    stage = Stage.read(project)
+    stage = Stage.read(project, camera or (), apply)
     cameras = [stage.camera(n) for n in camera or ()] + ring_of(stage.doc, ring)
     on_terminal = sys.stderr.isatty()
 

@@ -45,6 +45,27 @@ def rng():
 
 
 @pytest.fixture
+def small_demo(tmp_path_factory):
+    """Writes the demo with only those overlays, and the effects that are made of nothing else; gives its path.
+
+    The whole demo takes 25 s to open; a test that needs no particular overlay takes these few, which take one.
+    """
+    from mivex.core.project.file import read_project, relocated, write_project
+    from mivex.demo import PROJECT
+
+    def write(*ids):
+        doc = relocated(read_project(PROJECT), PROJECT.parent, folder := tmp_path_factory.mktemp("demo"))
+        keys = ids or ("mote", "bubble", "chevrons", "pane_left", "pane_right", "packed")
+        rows = tuple(o for o in doc.overlays if o.id in keys)
+        assert len(rows) == len(keys)
+        effects = tuple(e for e in doc.effects if e.parts and {p.overlay for p in e.parts} <= set(keys))
+        write_project(folder / "small.mivex", doc.model_copy(update={"overlays": rows, "effects": effects}))
+        return folder / "small.mivex"
+
+    return write
+
+
+@pytest.fixture
 def window(own_home):
     """The real window, shown and at rest."""
     from mivex.ui.shell.app import application, settle

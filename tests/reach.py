@@ -5,6 +5,8 @@ Run in a process of its own, since scale and language are chosen before the wind
 
 import json
 import re
+import sys
+from pathlib import Path
 
 from PySide6.QtCore import QRect, Qt
 from PySide6.QtWidgets import (
@@ -22,7 +24,6 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from mivex.demo import PROJECT
 from mivex.ui.fields.labels import Elided
 from mivex.ui.languages import Verbatim
 from mivex.ui.proofs.canvas import Canvas
@@ -137,7 +138,7 @@ def walk(window):
         note(window, where)
 
     look("empty")
-    window.session.open(PROJECT)
+    window.session.open(Path(sys.argv[1]))
     for station in STATIONS:
         for key in ("bubbles_sheet",) if station in ("motion", "sheet") else ("porthole", "buoy_emblem"):
             window.session.choose(key)

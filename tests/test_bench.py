@@ -296,7 +296,11 @@ def test_a_good_project_opens_by_menu_by_drop_and_from_the_recent_ones(window, t
     assert window.session.overlay.name == "one"
 
 
-def test_every_main_view_is_written_as_a_picture(tmp_path, monkeypatch):
+def test_every_main_view_is_written_as_a_picture(tmp_path, small_demo, monkeypatch):
+    # Those that the views go to; all the others would only stand in the rack.
+    path = small_demo("porthole", "registry", "bubble", "bubble_black", "mote", "plume", "oil", "buoy", "net", "pane_left",
+                      "pane_right", "bubbles_sheet", "silt_dark", "silt_bright")
+    monkeypatch.setattr(shots, "PROJECT", path)
     # The table of what survives takes long for a whole project; it has a test of its own.
     monkeypatch.setattr(Shipping, "try_all", lambda _self: None)
     done = list(shots.write_shots(tmp_path / "views"))

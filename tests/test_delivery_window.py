@@ -5,7 +5,6 @@ from PySide6.QtGui import QMouseEvent
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication
 
-from mivex.demo import PROJECT
 from mivex.ui.proofs.flow_picture import Spot
 from mivex.ui.shell.app import settle
 
@@ -21,8 +20,8 @@ def act(menu, *words):
             menu = found.menu()
 
 
-def test_channels_flow_into_files_and_what_left_is_taken_in(window, tmp_path):
-    window.session.open(PROJECT)
+def test_channels_flow_into_files_and_what_left_is_taken_in(window, small_demo, tmp_path):
+    window.session.open(small_demo("porthole", "mote", "pane_left"))
     settle(window)
     s, flow = window.session, window.outgoing.flow
     s.choose("porthole")

@@ -9,6 +9,7 @@ import pytest
 from sprites import cut_from, disc, paint, rgba
 from test_project import mivex_run
 
+from mivex.core import report
 from mivex.core.asked import parse_asking, settled
 from mivex.core.base.errors import MivexError
 from mivex.core.gate import counted, judged, junit, read_limits, share_of
@@ -33,6 +34,7 @@ def folder(tmp_path):
 
 
 def test_limits_say_what_counts_and_shards_come_together(folder, monkeypatch):
+    monkeypatch.setattr(report, "WORKERS", 1)  # processes have tests of their own
     names = ["good.png", "dark_a.png", "dark_b.png", "plain.png"]
     whole = json.loads(mivex_run("check", *names, "--json", cwd=folder).stdout)
     found = {(f["path"], f["id"]) for f in whole["findings"]}

@@ -292,13 +292,13 @@ def test_mutated_texts_are_taken_or_refused(tmp_path, rng):
             assert str(e).endswith(".") and "\n" not in str(e)
 
 
-def test_the_command_line_prints_nothing_but_its_own_words(tmp_path):
+def test_the_command_line_prints_nothing_but_its_own_words(tmp_path, small_demo):
     """No leak report of a binding at exit, no warning of a library, in any command."""
     write_picture(tmp_path / "a.exr", np.full((8, 8, 4), 1e-30, np.float32), 32)
     write_picture(tmp_path / "a.png", rgba(paint(16), disc(16)))
     (tmp_path / "r.json").write_text('{"steps": [{"step": "text", "text": "N"}]}')
     for args in (("check", "a.exr"), ("check", "a.png"), ("prepare", "a.png", "b.png", "--recipe", "r.json"),
-                 ("render", PROJECT, "v.png", "--size", "64x40"), ("schema",)):
+                 ("render", small_demo(), "v.png", "--size", "64x40"), ("schema",)):
         done = mivex_run(*args, cwd=tmp_path, process=True)
         assert done.stderr == "" and done.returncode in (0, 1), (args, done.stderr)
     done = mivex_run("check", "gone.png", cwd=tmp_path, process=True, env={"PYTHONWARNINGS": "default"})

@@ -11,7 +11,6 @@ from mivex.core.findings import CHECKS
 from mivex.core.lessons.model import HIGH, WIDE, lessons
 from mivex.core.lessons.pages import pair, text
 from mivex.core.picture.files import read_picture
-from mivex.demo import PROJECT
 from mivex.ui.shell.app import settle
 from mivex.ui.shell.tour import STOPS
 
@@ -40,7 +39,12 @@ def test_the_left_case_has_the_finding_and_the_right_one_has_not(check):
     assert (np.abs(kept - codes) < 1).all()
 
 
-def test_the_page_of_a_finding_is_opened_from_the_tray_and_by_its_key(window):
+TOURED = ("porthole", "mote", "bubble_black", "plume", "pane_left", "pane_right", "bubbles_sheet")
+"""What the tour goes to, and what its order is told of."""
+
+
+def test_the_page_of_a_finding_is_opened_from_the_tray_and_by_its_key(window, small_demo, monkeypatch):
+    monkeypatch.setattr("mivex.demo.PROJECT", small_demo("bubble_black", "mote"))
     window.open_demo()
     settle(window)
     row = next(i for i, f in enumerate(window.tray.found) if f.id == "matte")
@@ -62,11 +66,14 @@ def test_the_page_of_a_finding_is_opened_from_the_tray_and_by_its_key(window):
     window.lesson.close()
 
 
-def test_the_tour_goes_round_the_demo_and_can_be_left_at_any_time(window):
+def test_the_tour_goes_round_the_demo_and_can_be_left_at_any_time(window, small_demo, monkeypatch):
+    path = small_demo(*TOURED)
+    for place in ("mivex.demo", "mivex.ui.shell.window"):
+        monkeypatch.setattr(f"{place}.PROJECT", path)
     window.controls.tour_wanted.emit()
     settle(window)
     tour = window.tour
-    assert window.session.path == PROJECT and tour.title.text() == STOPS[0].title and not tour.back.isEnabled()
+    assert window.session.path == path and tour.title.text() == STOPS[0].title and not tour.back.isEnabled()
     before = window.session.doc
     for k, stop in enumerate(STOPS):
         settle(window)

@@ -180,14 +180,15 @@ def test_command_line_from_picture_to_delivery(tmp_path):
     assert schema["properties"]["overlays"] and "Levels" in schema["$defs"]
 
 
-def test_the_command_line_refuses_in_one_line(tmp_path):
+def test_the_command_line_refuses_in_one_line(tmp_path, small_demo):
+    project = small_demo()
     write_picture(tmp_path / "a.png", np.ones((4, 4, 4), np.float32))
     (tmp_path / "cut.png").write_bytes((tmp_path / "a.png").read_bytes()[:40])
     (tmp_path / "r.json").write_text('{"steps": [{"step": "alpha-from", "source": "file", "file": "gone.png"}]}')
     for args in (("check", "cut.png"), ("check",), ("nonsense",), (),
                  ("prepare", "a.png", "o.png", "--recipe", "r.json"),
-                 ("prepare", "a.png", "o.jpg", "--recipe", "r.json"), ("deliver", PROJECT, "/proc/none"),
-                 ("render", PROJECT, "o.png", "--camera", "Nowhere"), ("render", PROJECT, "o.png", "--size", "0x4")):
+                 ("prepare", "a.png", "o.jpg", "--recipe", "r.json"), ("deliver", project, "/proc/none"),
+                 ("render", project, "o.png", "--camera", "Nowhere"), ("render", project, "o.png", "--size", "0x4")):
         assert refused(mivex_run(*args, cwd=tmp_path)), args
     assert sorted(p.name for p in tmp_path.iterdir()) == ["a.png", "cut.png", "r.json"]
 

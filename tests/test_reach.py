@@ -19,19 +19,21 @@ from mivex.ui.shell.first_start import FirstStart
 from tools import texts
 
 
-def walked(language, scale, tmp_path):
+def walked(language, scale, project, tmp_path):
     """What a walk through every station finds in a process of its own."""
     env = {**os.environ, "QT_QPA_PLATFORM": "offscreen", "MIVEX_LANGUAGE": language, "QT_SCALE_FACTOR": scale,
            "XDG_CONFIG_HOME": str(tmp_path), "XDG_STATE_HOME": str(tmp_path)}
-    done = subprocess.run([sys.executable, str(Path(__file__).parent / "reach.py")], env=env, capture_output=True,
-                          text=True, timeout=400, check=False)
+    done = subprocess.run([sys.executable, str(Path(__file__).parent / "reach.py"), str(project)], env=env, text=True,
+                          capture_output=True, timeout=900, check=False)
     assert done.returncode == 0, done.stderr
     return json.loads(done.stdout.splitlines()[0])
 
 
 @pytest.mark.parametrize(("language", "scale"), [("en", "1.5"), ("de", "1.25"), ("mirrored", "2")])
-def test_nothing_is_cut_off_unnamed_or_out_of_reach(language, scale, tmp_path):
-    found = walked(language, scale, tmp_path)
+def test_nothing_is_cut_off_unnamed_or_out_of_reach(language, scale, small_demo, tmp_path):
+    project = small_demo("porthole", "buoy_emblem", "bubble_black", "plume", "pane_left", "pane_right", "bubbles_sheet",
+                         "silt_dark", "silt_bright")
+    found = walked(language, scale, project, tmp_path)
     ratio, wrong, size = found.pop("dense")
     assert ratio == float(scale) and wrong == 0 and size == [ratio, ratio]
     assert not any(found.values()), found

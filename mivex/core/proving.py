@@ -1,11 +1,12 @@
 """What the command line and the window ask of a project's stage: accounts of pixels, looks, advice on the order."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from pathlib import Path
 from typing import Any
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.store import check_target
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
 from mivex.core.project.evaluate import Workshop
@@ -36,26 +37,49 @@ class Stage:
     scene: Scene = field(default_factory=Scene)
 
     @staticmethod
-    def read(path: str) -> "Stage":
-        """Read a project file and prepare its overlays; raises MivexError."""
+    def read(path: str, cameras: Sequence[str] = (), out: str = "") -> "Stage":
+        """Read a project file and prepare its overlays.
+
+        Parameters
+        ----------
+        path : str
+        cameras : sequence of str
+            Names that will be asked for; empty ones stand for the first.
+        out : str
+            Where the picture will be written, if it will.
+
+        Raises
+        ------
+        MivexError
+            The project cannot be read, has no such camera, or the picture cannot be written there: both are looked at
+            before anything is prepared, which may take long.
+        """
         doc = read_project(path)
         protect_files(doc, path)
         if not doc.cameras:
             raise MivexError("The project has no camera.")
+        for name in cameras:
+            _camera_of(doc, name)
+        if out:
+            check_target(out)
         shop = Workshop(Path(path).resolve().parent)
         shop.bakes = bakes_folder(Path(path).resolve())
         return Stage(doc, *gathered(doc, shop))
 
     def camera(self, name: str = "") -> Camera:
         """A camera by its name; the first where none is given; raises MivexError."""
-        cameras = {c.name: c for c in self.doc.cameras}
-        if name and name not in cameras:
-            raise MivexError(f"There is no camera “{name}”; the project has {', '.join(cameras)}.")
-        return cameras[name] if name else self.doc.cameras[0]
+        return _camera_of(self.doc, name)
 
     def draws(self, view: View, doc: Document | None = None) -> list[Draw]:
         """Everything to draw for a view, in order."""
         return self.scene.draws(doc or self.doc, self.textures, view, self.meshes)
+
+
+def _camera_of(doc: Document, name: str) -> Camera:
+    cameras = {c.name: c for c in doc.cameras}
+    if name and name not in cameras:
+        raise MivexError(f"There is no camera “{name}”; the project has {', '.join(cameras)}.")
+    return cameras[name] if name else doc.cameras[0]
 
 
 def line_words(line: Line) -> dict[str, Any]:

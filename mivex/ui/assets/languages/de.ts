@@ -7024,12 +7024,12 @@
    <translation>äußerste {0} Texel jeder Seite, vergrößert</translation>
   </message>
   <message>
-   <source>The project has no camera.</source>
-   <translation>Das Projekt hat keine Kamera.</translation>
-  </message>
-  <message>
    <source>There is no camera “{0}”; the project has {1}.</source>
    <translation>Es gibt keine Kamera „{0}“; das Projekt hat {1}.</translation>
+  </message>
+  <message>
+   <source>The project has no camera.</source>
+   <translation>Das Projekt hat keine Kamera.</translation>
   </message>
   <message>
    <source>Examining it ended the process; the file is damaged in a way that no library foresaw.</source>
