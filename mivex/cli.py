@@ -18,7 +18,7 @@ from mivex.cli_motion import render_frames, simulate
 from mivex.cli_output import complain, say, say_json, size_of, whole_numbers
 from mivex.cli_sheets import sheet_app
 from mivex.core.base.errors import MivexError
-from mivex.core.base.store import check_target, unprotect
+from mivex.core.base.store import check_target, reason, shown, unprotect
 
 app = typer.Typer(add_completion=False, no_args_is_help=False, pretty_exceptions_enable=False,
                   help="Prepare, blend and prove see-through textures.")
@@ -330,9 +330,9 @@ def run() -> int:
         os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
         return 0
     except OSError as e:
-        if e.errno != errno.EBADF:
-            raise
-        return _fail("Standard output is closed: there is nowhere to write to.")
+        if e.errno == errno.EBADF:
+            return _fail("Standard output is closed: there is nowhere to write to.")
+        return _fail(f"“{shown(e.filename or 'A file')}” cannot be used: {reason(e)}.")
     except BaseException as e:
         usage = getattr(e, "format_message", None)
         if usage:

@@ -3,6 +3,7 @@
 import ctypes
 import gc
 import os
+import shutil
 import sys
 from pathlib import Path
 
@@ -58,6 +59,8 @@ def small_demo(tmp_path_factory):
         keys = ids or ("mote", "bubble", "chevrons", "pane_left", "pane_right", "packed")
         rows = tuple(o for o in doc.overlays if o.id in keys)
         assert len(rows) == len(keys)
+        if (baked := PROJECT.with_suffix(".bakes")).is_dir():
+            shutil.copytree(baked, folder / "small.bakes")
         effects = tuple(e for e in doc.effects if e.parts and {p.overlay for p in e.parts} <= set(keys))
         write_project(folder / "small.mivex", doc.model_copy(update={"overlays": rows, "effects": effects}))
         return folder / "small.mivex"

@@ -2,6 +2,7 @@
 
 import json
 import sys
+import time
 from pathlib import Path
 
 import numpy as np
@@ -200,7 +201,8 @@ def run(folder: Path, shot: str = "") -> None:
     # A source that changes on disk is read again.
     before = window.engine.get(s.overlay_id).texture.key
     write_picture(folder / "puff.png", np.ones((32, 32, 3), np.float32) * 0.25)
-    for _ in range(100):
+    end = time.monotonic() + 120  # the system tells of it when it comes to it
+    while time.monotonic() < end:
         QTest.qWait(20)
         settle(window)
         if window.engine.get(s.overlay_id).texture.key != before:

@@ -3,6 +3,7 @@
 from PySide6.QtCore import QModelIndex, QPersistentModelIndex, QRect, QSize, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QFontMetrics, QImage, QMouseEvent, QPainter, QPixmap
 from PySide6.QtWidgets import (
+    QAbstractButton,
     QButtonGroup,
     QFrame,
     QHBoxLayout,
@@ -20,6 +21,7 @@ from PySide6.QtWidgets import (
 
 from mivex.core.findings import CHECKS, Finding
 from mivex.ui import theme
+from mivex.ui.fields.line import commit_typing
 from mivex.ui.languages import Verbatim
 from mivex.ui.session.desk import Desk
 from mivex.ui.session.engine import Engine
@@ -208,6 +210,9 @@ class Tray(QWidget):
         for page in (self.body, self.ledger, self.order, self.clock):
             self.pages.addWidget(page)
         column.addWidget(self.pages, 1)
+        for button in self.findChildren(QAbstractButton):
+            # A button that goes away with its finding would hand the focus, and all single keys, to a table.
+            button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.page = "findings"
         self.show_page("findings")
         self.found: list[Finding] = []
@@ -323,4 +328,5 @@ class Tray(QWidget):
         """Make the chosen finding's repair; Undo takes it back."""
         f = self.current
         if f and f.repair:
+            commit_typing(self.window())
             self.session.apply(f.repair.label, f.repair)
