@@ -19,6 +19,7 @@ from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.fringes import fringe_figures, fringe_map, true_levels
 from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BLENDS
 from mivex.core.pixels.mips import build_chain, halve
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
@@ -189,3 +190,30 @@ def test_a_node_is_made_once_and_its_inputs_only_when_it_has_to_be():
     assert made == ["a", "b", "c", "d"]
     with pytest.raises(Stopped):
         graph.value(node("e", node("f")), stop=lambda: True)
+
+
+@pytest.mark.parametrize("blend", BLENDS)
+def test_the_flat_proof_blends_as_the_project_does(blend, rng):
+    """In linear light, or in display values as some receivers do: the equation by hand, over every backdrop's grey."""
+    values = rng.uniform(0, 1, (8, 8, 4)).astype(np.float32).round(2)
+    texture, back = Texture(values), 0.5
+    for display in (False, True):
+        view = FlatView(backdrop="grey", blend=blend, opacity=0.8, cutoff=0.4, display=display)
+        got = draw_flat(texture, view, 8, 8).astype(float)
+
+        def light(v, display=display):
+            return v if display else np.asarray(srgb_decode(v))
+
+        c, a, below = light(values[..., :3].astype(float)), values[..., 3:].astype(float) * 0.8, light(np.full(3, back))
+        if blend == "Cutout":
+            out = np.where(a >= 0.4, c, below)
+        elif blend == "Solid":
+            out = c
+        elif blend == "Dithered":
+            continue  # its matrix has tests of its own
+        else:
+            out = {"Translucent": c * a + below * (1 - a), "Premultiplied": c * 0.8 + below * (1 - a),
+                   "Additive": c * a + below, "Multiply": below * (c * a + 1 - a)}[blend]
+        out = np.clip(out, 0, 1)
+        want = (out if display else srgb_encode(out)) * 255
+        assert np.abs(got - want).max() < 1.02, (display, np.abs(got - want).max())

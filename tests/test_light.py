@@ -11,7 +11,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene import StagePainter, overlay_draw
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Coat, Draw, Input
+from mivex.core.stage.draw import Coat, Draw, Input, Records
 from mivex.core.stage.environment import SIZES, SKIES, environment, reflectance_table
 from mivex.core.stage.kernels.light import lit_many
 from mivex.core.stage.lighting import light_record, shadows_of
@@ -352,3 +352,26 @@ def test_normals_say_what_reads_them():
     t = Texture(np.full((2, 2, 4), 0.5, np.float32), meaning="data")
     coat = coat_of(Material(finish=f), Pictures(t, {"n": t}))
     assert coat.normal is t.mips and coat.normal_strength == -1 and not coat.green_up
+
+
+def test_a_material_may_read_eight_pictures_and_reads_each_as_itself():
+    """One for every name there is, all different: what shines is what the eighth holds."""
+    def flat(*rgba):
+        return Texture(np.broadcast_to(np.array(rgba, np.float32), (4, 4, 4)).copy(), "data")
+
+    def channel(name, lane="red"):
+        return Channel(source="overlay", overlay=name, channel=lane)
+
+    others = {"rough": flat(0.3, 0, 0, 1), "metal": flat(0, 0, 0, 1), "occ": flat(0.9, 0, 0, 1), "cover": flat(1, 1, 1, 1),
+              "mask": flat(1, 0, 0, 1), "bumps": flat(0.5, 0.5, 1, 1), "glow": Texture(np.broadcast_to(
+                  np.array([0, 1, 0, 1], np.float32), (4, 4, 4)).copy())}
+    finish = Finish(opacity=channel("cover"), roughness=channel("rough"), metal=channel("metal"), occlusion=channel("occ"),
+                    normal=Normals(source="overlay", overlay="bumps"),
+                    glow={"source": "overlay", "overlay": "glow", "strength": 2.0, "colour": (1, 1, 1)})
+    m = Material(blend="Translucent", finish=finish, breakup={"amount": 0.01, "mask": channel("mask")})
+    own = Texture(np.broadcast_to(np.array([0.5, 0.5, 0.5, 1], np.float32), (4, 4, 4)).copy())
+    doc = Document(overlays=(Overlay(id="o", name="o", material=m, places=(PanelPlace(at=(0, 0, 0), width=2, height=2),)),))
+    draw = overlay_draw(doc.overlays[0], doc.overlays[0].places[0], own, VIEW, others)
+    assert Records([draw]).draws[0]["slots"] == 8
+    seen = draw_all([draw], VIEW, DARK.model_copy(update={"lamp": 0.0})).colour[24, 30]
+    assert seen[:3] == pytest.approx([0, 2, 0], abs=1e-4)

@@ -17,7 +17,7 @@ from mivex.core.scene import draw_list, overlay_draw, pick, render
 from mivex.core.stage import placing
 from mivex.core.stage.camera import Camera, View, orbit, pan
 from mivex.core.stage.draw import Coat, Draw
-from mivex.core.stage.mesh import Mesh, hit
+from mivex.core.stage.mesh import Mesh, crossing
 from mivex.core.stage.passes import Buffers, draw_all
 from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
 
@@ -86,7 +86,9 @@ def slow_draw(item, view):
     depth = np.zeros((view.height, view.width))
 
     def uv(x, y):
-        return hit(item.mesh, view.eye, view.ray(x, y))
+        if (met := crossing(item.mesh, view.eye, view.ray(x, y))) is None:
+            return None
+        return met[0], *(met[2] @ item.mesh.uv0[item.mesh.index[met[1]]])
 
     h0, w0 = int(item.coat.colour.heights[0]), int(item.coat.colour.widths[0])
     for y in range(view.height):
@@ -192,8 +194,9 @@ def test_camera_picking_and_dragging_agree_with_the_picture():
     picture = render(doc, t, view).colour
     ys, xs = np.nonzero((picture[..., 0] == 1) & (picture[..., 1] == 0))
     x, y = xs.mean() + 0.5, ys.mean() + 0.5
-    assert pick(doc, t, view, x, y) == ("o", "b")
-    assert pick(doc, t, view, xs.min() - 3, y) is None
+    draws = draw_list(doc, t, view)
+    assert pick(doc, draws, view, x, y) == ("o", "b")
+    assert pick(doc, draws, view, xs.min() - 3, y) is None
     assert view.on_screen(np.array([o.places[0].at]))[0, :2].tolist() == pytest.approx([x, y], abs=0.6)
     moved = placing.moved(o.places[0], view, (x, y), (x + 40, y - 25))
     assert view.on_screen(np.array([moved["at"]]))[0, :2].tolist() == pytest.approx([x + 40, y - 25], abs=0.7)

@@ -23,9 +23,10 @@ from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.draw import Draw, shadow_mask
 from mivex.core.stage.exact import draw_exact
+from mivex.core.stage.ledger import DRAWN, fragments_at
 from mivex.core.stage.lighting import casts
 from mivex.core.stage.looks import display_codes
-from mivex.core.stage.mesh import FACTS, Mesh, crossing, hit, nearest_point, outlined
+from mivex.core.stage.mesh import FACTS, Mesh, crossing, nearest_point, outlined
 from mivex.core.stage.painter import Painter
 from mivex.core.stage.passes import Buffers, draw_all
 from mivex.core.stage.places import BillboardPlace, MeshPlace, PanelPlace, Place, ShapePlace
@@ -305,6 +306,8 @@ class StagePainter:
 
     def __init__(self) -> None:
         self.scene, self.painter, self.rough = Scene(), Painter(), Painter()
+        self.seen: tuple[Document, View, list[Draw]] | None = None
+        """What the last picture was drawn from: whoever points at it means this."""
         self._pixel = 150e-9
         self._played = [0.0, 0.0]
         """Seconds that a picture takes while the clock runs, sharp and at half its size."""
@@ -317,6 +320,7 @@ class StagePainter:
         picture; else at half the size, or at a third.
         """
         draws = self.scene.draws(doc, textures, view, meshes)
+        self.seen = doc, view, draws
         if playing and not moving:
             begun = time.perf_counter()
             size = next((k for k, took in enumerate(self._played) if took <= SMOOTH), len(self._played))
@@ -366,6 +370,8 @@ def touched_at(doc: Document, overlay: Overlay, texture: Texture, view: View, at
         if isinstance(p, MeshPlace) and p.path not in world.meshes:
             continue
         mesh = placing.mesh(placing.framed(p, texture.extent), view, texture.pivot, world)
+        if _sliced(p, texture):
+            mesh = _mesh(overlay, p, texture, view, world, frame_at(overlay, p, texture, view.time))
         found = crossing(mesh, origin, ray)
         if found is None or (overlay.material.depth_test and found[0] > limit) or (best and best[0] <= found[0]):
             continue
@@ -375,34 +381,44 @@ def touched_at(doc: Document, overlay: Overlay, texture: Texture, view: View, at
         placed = corners @ np.array([[a, d], [b, e]]) + (c, f)
         # Beyond the picture it is read as if it repeated: each face is brought back by whole pictures.
         u, v = w @ (placed - np.floor(placed.mean(axis=0)))
+        if texture.traits.cells and not _sliced(p, texture):
+            x0, y0, x1, y1 = frame_at(overlay, p, texture, view.time).cell
+            u, v = x0 + u * (x1 - x0), y0 + v * (y1 - y0)
         a0, b0, c0 = mesh.position[mesh.index[face]]
         front = float(np.cross(b0 - a0, c0 - a0) @ ray) < 0
         best = t, Touch(float(u), float(v), face, front)
     return best[1] if best else None
 
 
-def pick(doc: Document, textures: Mapping[str, Texture], view: View, x: float, y: float,
-         meshes: Mapping[str, Mesh] | None = None) -> tuple[str, str] | None:
+LEAST_SEEN = 0.01
+"""Alpha, or light that is added, from which on a fragment can be pointed at."""
+
+
+def pick(doc: Document, draws: list[Draw], view: View, x: float, y: float) -> tuple[str, str] | None:
     """Which placement is seen at a place on the picture: overlay id and place id.
 
-    Clear texels do not count, nor what the surroundings hide; where several lie behind
-    each other the nearest is meant.
+    It is read from the pixel's own fragments, as the ledger lists them: mapping, the sheet's frame, cutoff, what eats into
+    an overlay and what hides it count exactly as in the picture. Clear texels do not count; where several lie behind each
+    other the nearest is meant. Particles are no placements.
+
+    Parameters
+    ----------
+    doc : Document
+        What was drawn.
+    draws : list of Draw
+        What the picture was drawn from; see `Scene.draws`.
+    view : View
+    x, y : float
+        In pixels from the top left.
     """
-    origin, ray = view.eye, view.ray(x, y)
-    world = world_of(doc, meshes)
-    wall = world.surroundings.meet(origin, ray)
-    limit = wall[0] if wall else np.inf
-    best: tuple[float, tuple[str, str]] | None = None
-    for o in doc.overlays:
-        texture = textures.get(o.id)
-        if not o.shown or texture is None:
-            continue
-        for p in o.places:
-            found = hit(placing.mesh(placing.framed(p, texture.extent), view, texture.pivot, world), origin, ray)
-            if not found or (o.material.depth_test and found[0] > limit + 0.02 + o.material.depth_bias / 1000):
-                continue
-            ty = min(max(int(found[2] * texture.height), 0), texture.height - 1)
-            tx = min(max(int(found[1] * texture.width), 0), texture.width - 1)
-            if texture.alpha[ty, tx] > 0.01 and (best is None or found[0] < best[0]):
-                best = found[0], (o.id, p.id)
-    return best[1] if best else None
+    if not (0 <= x < view.width and 0 <= y < view.height):
+        return None
+    moving = {(d.owner, d.part, d.name) for d in draws if d.moving}
+    seen = [r for r in fragments_at(draws, view, int(x), int(y))
+            if r.owner and r.code == DRAWN and (r.owner, r.part, r.name) not in moving
+            and (r.colour[3] > LEAST_SEEN or (r.blend == "Premultiplied" and max(r.colour[:3]) > LEAST_SEEN))]
+    for r in sorted(seen, key=lambda r: r.depth):
+        o = doc.overlay(r.owner)
+        if o is not None and r.part.isdigit() and int(r.part) <= len(o.places):
+            return o.id, o.places[int(r.part) - 1].id
+    return None

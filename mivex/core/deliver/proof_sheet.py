@@ -32,12 +32,12 @@ def png_uri(codes: NDArray[np.uint8]) -> str:
     return "data:image/png;base64," + base64.b64encode(made).decode()
 
 
-def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int) -> NDArray[np.uint8]:
+def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int, *, display: bool) -> NDArray[np.uint8]:
     m = o.material
     zoom = min(width / t.width, height / t.height)
     view = FlatView(show="alpha" if layout == "single" else "over", layout=layout, zoom=zoom,  # type: ignore[arg-type]
                     left=(width - t.width * zoom) / 2, top=(height - t.height * zoom) / 2, blend=m.blend, opacity=m.opacity,
-                    cutoff=m.cutoff, tint=m.tint, wrap=m.tiling)
+                    cutoff=m.cutoff, tint=m.tint, wrap=m.tiling, display=display)
     made = draw_flat(t, view, width, height)
     if layout == "single":
         return made
@@ -94,7 +94,8 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
                         ("Fringe, mean at its worst level", f"{worst.mean:.2f} (level {worst.level})")]
         if t.traits.cells:
             figures.append(("Frames", str(len(t.traits.cells))))
-        shown = [(words, _flat(o, t, layout, w, h)) for layout, words, w, h in _SHOWN]
+        display = doc.lighting.blending == "display"
+        shown = [(words, _flat(o, t, layout, w, h, display=display)) for layout, words, w, h in _SHOWN]
         overlays.append({
             "name": o.name, "kind": o.kind, "blend": o.material.blend, "size": f"{t.width} × {t.height}",
             "pictures": [{"name": words, "data": png_uri(codes), "width": min(codes.shape[1], 360),

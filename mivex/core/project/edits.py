@@ -199,8 +199,13 @@ def add_step(doc: Document, overlay_id: str, step: StepParams, at: int | None = 
 
 
 def set_step(doc: Document, overlay_id: str, index: int, **values: Any) -> Document:
-    """Change settings of the step at ``index``; they are validated."""
+    """Change settings of the step at ``index``; they are validated.
+
+    Where another step stands there by now, which has no such setting, nothing is changed.
+    """
     def change(o: Overlay) -> Overlay:
+        if not (0 <= index < len(o.steps) and values.keys() <= type(o.steps[index]).model_fields.keys()):
+            return o
         fresh = revalidated(o.steps[index], **values)
         return o.model_copy(update={"steps": (*o.steps[:index], fresh, *o.steps[index + 1:])})
     return map_overlay(doc, overlay_id, change)

@@ -65,6 +65,8 @@ class FlatView:
         The material, for ``over``: the result is what this blend gives over the backdrop.
     wrap : bool
         The texture repeats: what is filtered at its border mixes with the other side.
+    display : bool
+        Colour is blended in display values, as the project's receiver does, instead of in linear light.
     """
 
     show: Show = "over"
@@ -81,6 +83,7 @@ class FlatView:
     cutoff: float = 0.5
     tint: tuple[float, float, float] = (1.0, 1.0, 1.0)
     wrap: bool = False
+    display: bool = False
 
 _SHOW_CODE = {"over": 0, "colour": 1, "alpha": 2, "red": 3, "green": 4, "blue": 5, "fringe": 6}
 
@@ -98,6 +101,7 @@ _VIEW = np.dtype([
     ("x", np.int64), ("y", np.int64), ("width", np.int64), ("height", np.int64), ("level", np.int64),
     ("left", np.float64), ("top", np.float64), ("zoom", np.float64), ("edge", np.int64),
     ("show", np.int64), ("blend", np.int64), ("encode", np.int64), ("checker", np.int64),
+    ("display", np.int64),
     ("opacity", np.float32), ("cutoff", np.float32), ("dark", np.float32), ("bright", np.float32),
     ("back", np.float32, 3), ("tint", np.float32, 3),
 ])
@@ -143,7 +147,7 @@ def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, 
     put["x"], put["y"], put["width"], put["height"], put["level"] = x0 + origin[0], y0 + origin[1], w, h, level
     put["left"], put["top"], put["zoom"], put["edge"] = left + origin[0], top + origin[1], zoom, edge - x0
     put["show"], put["blend"], put["encode"] = _SHOW_CODE[view.show], BLENDS[view.blend].code, encode
-    put["opacity"], put["cutoff"] = view.opacity, view.cutoff
+    put["opacity"], put["cutoff"], put["display"] = view.opacity, view.cutoff, view.display and encode
     put["back"], checker, put["dark"], put["bright"] = _backdrop(view, encode)
     put["checker"] = checker and scene.shape[0] == 1
     tint = np.array(view.tint, np.float32)

@@ -300,5 +300,6 @@ class Records:
         if draw.mesh.facts is not None and draw.mesh.facts[:, 4].any():
             row["special"] |= _effect.FRAMES
             row["trimmed"] = 0
-        row["slots"] = min(len(slots), SLOTS)
-        row["chain"][:row["slots"]] = [self._address(c) for c in slots[:SLOTS]]
+        assert len(slots) <= SLOTS  # one for each name of `PICTURES`
+        row["slots"] = len(slots)
+        row["chain"][:len(slots)] = [self._address(c) for c in slots]

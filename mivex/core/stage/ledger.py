@@ -340,6 +340,24 @@ def _name_of(draws: list[Draw], shot: Shot, face: int) -> tuple[str, str, str, i
     return d.owner, d.part, d.name, face - first
 
 
+def fragments_at(draws: list[Draw], view: View, x: int, y: int) -> list[Line]:
+    """Every fragment of a pixel in the order set, as the ledger lists them, for those who ask what is hit.
+
+    No shadow is worked out, and what refracts sees nothing behind it: no verdict, depth, texel or alpha depends on either.
+
+    Parameters
+    ----------
+    draws : list of Draw
+        In their order.
+    view : View
+    x, y : int
+        Inside the picture.
+    """
+    shot = Shot(draws, view)
+    nothing = build_chain(np.zeros((1, 1, 4), np.float32))
+    return _set_lines(_Pixel(shot, Lighting(), None, x, y, lambda _first: nothing), draws, ())
+
+
 def account_of(draws: list[Draw], view: View, x: int, y: int, lighting: Lighting | None = None) -> Account:
     """The account of one pixel; see `Book`."""
     return Book(draws, view, lighting).account(x, y)

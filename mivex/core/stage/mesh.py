@@ -178,16 +178,6 @@ def sheet(points: Doubles, normals: Doubles, uv: Doubles) -> Mesh:
                 uv.reshape(-1, 2).astype(np.float64), np.ascontiguousarray(index))
 
 
-def hit(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, float, float] | None:
-    """Nearest crossing of a ray with a mesh: distance, u, v; None where it misses."""
-    found = crossing(mesh, origin, ray)
-    if found is None:
-        return None
-    t, i, w = found
-    u, v = w @ mesh.uv0[mesh.index[i]]
-    return t, float(u), float(v)
-
-
 def crossing(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, int, Doubles] | None:
     """Nearest crossing of a ray with a mesh: distance, triangle, weights of its three corners; or None."""
     position, index = np.ascontiguousarray(mesh.position), np.ascontiguousarray(mesh.index)

@@ -8,8 +8,9 @@ import numpy as np
 
 POINTS = 4
 """Lamps near by that fall on a surface."""
-SLOTS = 7
-"""Different pictures that one material may read."""
+PICTURES = ("colour", "rough", "metal", "occlusion", "opacity", "mask", "normal", "glow")
+"""Every picture that one material can read; each may be another."""
+SLOTS = len(PICTURES)
 CORNERS = 10
 """Corners of a polygon on screen, after it was cut at the near plane."""
 VALUES = 10

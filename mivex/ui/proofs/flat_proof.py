@@ -376,7 +376,7 @@ class FlatProof(QWidget):
         texture = self._viewed(o, texture)
         m = o.material
         look: dict[str, Any] = {"blend": m.blend, "opacity": m.opacity, "cutoff": m.cutoff, "tint": m.tint,
-                                "wrap": m.tiling}
+                                "wrap": m.tiling, "display": self.session.doc.lighting.blending == "display"}
         changed = any(getattr(self.canvas.view, k) != v for k, v in look.items())
         if changed:
             self.canvas.view = replace(self.canvas.view, **look)

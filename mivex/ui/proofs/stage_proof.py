@@ -3,6 +3,7 @@
 import math
 import time
 from collections.abc import Callable
+from dataclasses import replace
 from typing import Any
 
 import numpy as np
@@ -271,8 +272,15 @@ class StageCanvas(Canvas):
 
     def pick(self, at: QPointF) -> tuple[str, str] | None:
         """Overlay and placement under a place."""
-        results = self.engine.results
-        return pick(self.session.doc, results.overlays(), self.view, at.x(), at.y(), results.meshes())
+        doc, view = self.session.doc, self.view
+        seen = self.painter.seen
+        if seen is not None and seen[0].overlays is doc.overlays and seen[1].camera == view.camera:
+            view = replace(view, time=seen[1].time)
+            draws = seen[2]
+        else:
+            results = self.engine.results
+            draws = draw_list(doc, results.overlays(), view, results.meshes())
+        return pick(doc, draws, view, at.x(), at.y())
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         self.marked = None

@@ -100,9 +100,7 @@ class Controls(Page):
         subject = (self.session.project, self.session.overlay_id, self.station)
         if self._signature() != self._shape:
             if subject == self._subject and is_held(self.pages):
-                for f in self._fields:
-                    f.refresh()
-                return
+                return  # its fields may be bound to what is not there any more: a step that is another one now
             self.commit_typing()
         shape = self._signature()
         if shape != self._shape:
