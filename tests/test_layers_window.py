@@ -1,5 +1,7 @@
 """Layers in the real window: a stack built, looked at, painted in the proof and on the stage, faces chosen, undone."""
 
+import time
+
 import drive
 import numpy as np
 import pytest
@@ -129,11 +131,18 @@ def test_painting_in_the_flat_proof_is_live_equal_and_undone_stroke_by_stroke(wi
     tip = s.brush.tip.model_copy(update={"size": 0.2, "form": "hard"})
     s.set_brush(values={"colour": (0.8, 0.2, 0.1), "opacity": 1.0}, tip=tip, pressure="full")
     settle(window)
-    before = c.patches
-    stroke(c, [QPoint(60 + 8 * i, 180 + 3 * i) for i in range(14)])
+    before, none = c.patches, Qt.KeyboardModifier.NoModifier
+    QTest.mousePress(c, Qt.MouseButton.LeftButton, none, QPoint(60, 180))
+    for i in range(1, 14):
+        QTest.mouseMove(c, QPoint(60 + 8 * i, 180 + 3 * i))
+        patches, end = c.patches, time.monotonic() + 60
+        while c.patches == patches and i % 4 == 0 and time.monotonic() < end:
+            QTest.qWait(8)  # now and then the hand waits until it sees what it paints
+    assert c.patches > before + 2  # the button is still held
     live = None if c.image is None else QImage(c.image)
+    QTest.mouseRelease(c, Qt.MouseButton.LeftButton, none, QPoint(60 + 8 * 13, 180 + 3 * 13))
     settle(window)
-    assert c.patches > before + 3 and s.undo_label == "Paint"
+    assert s.undo_label == "Paint"
     alpha = s.shop.texture(s.overlay, s.doc).alpha
     assert alpha.max() > 0.9 and s.overlay.layers.row("p").channels == ("colour", "opacity")
     assert live is not None

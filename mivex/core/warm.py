@@ -77,6 +77,31 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         StagePainter().paint(doc, textures, view)
         render(doc, textures, view)
 
+    def order() -> None:
+        from mivex.core.material.effects import Erosion
+        from mivex.core.material.material import Material
+        from mivex.core.ordering import propose
+        from mivex.core.project.document import Document, Overlay
+        from mivex.core.proving import Stage
+        from mivex.core.scene import draw_list, pick, render
+        from mivex.core.stage.camera import CAMERAS, View
+        from mivex.core.stage.looks import LOOKS, look_at
+        from mivex.core.stage.mesh import crossing
+        from mivex.core.stage.places import PanelPlace
+
+        view = View(CAMERAS[0], 96, 64)
+        rows = tuple(Overlay(id=k, name=k, material=Material(blend=blend, erosion=Erosion(form="soft", amount=0.2)),
+                             places=(PanelPlace(id=k, at=(0.0, 1.2, z), width=1.0, height=1.0),))
+                     for k, z, blend in (("a", 1.0, "Translucent"), ("b", 1.3, "Dithered"), ("c", 1.6, "Premultiplied")))
+        doc, textures = Document(overlays=rows), {o.id: Texture(values) for o in rows}
+        render(doc, textures, view, exact=True)
+        draws = draw_list(doc, textures, view)
+        pick(doc, draws, view, 48.0, 32.0)
+        crossing(draws[0].mesh, view.eye, view.ray(48.0, 32.0))
+        for look in LOOKS:
+            look_at(look, draws, view, doc.lighting)
+        propose(Stage(doc, textures, {}), doc.cameras[:1], size=(32, 20))
+
     def proofs() -> None:
         from mivex.core.pixels.colour import to_display
         from mivex.core.proof.flat import FlatView
@@ -152,11 +177,11 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         Flows().draws(doc, {"a": Texture(values)}, View(CAMERAS[0], 96, 64, 1.0), World(dock()))
         measure(Texture(values, cells=((0.0, 0.0, 0.5, 1.0), (0.5, 0.0, 1.0, 1.0))))
 
-    return [("the stage", stage), ("motion", motion), ("proofs", proofs), ("figures", figures), ("layers", layers),
-            ("every step", steps)]
+    return [("the stage", stage), ("order", order), ("motion", motion), ("proofs", proofs), ("figures", figures),
+            ("layers", layers), ("every step", steps)]
 
 
-SHARES = (("the stage", "motion", "layers"), ("proofs", "figures", "every step"))
+SHARES = (("the stage", "order", "layers"), ("proofs", "figures", "every step", "motion"))
 """Which process does what, in order."""
 
 

@@ -231,6 +231,7 @@ CASES = {
     "corners that are none": obj(QUAD.replace("-1 0 0", "nan inf 0") + UVS + FACES),
     "an index far beyond": obj(QUAD + UVS + "f 1/1 2/2 1000000000000/3\n"),
     "an index of nought": obj(QUAD + UVS + "f 0/0 2/2 3/3\n"),
+    "a face of a million corners": obj(QUAD + UVS + FACES + "f " + "1/1 2/2 3/3 " * 333_333 + "\n"),
     "thousands of groups": obj(QUAD + UVS + "".join(f"g x{k}\nusemtl m{k}\n{FACES}" for k in range(1100))),
     "a material that is a pipe": obj_beside("mtllib", "pipe"),
     "a material that never ends": obj_beside("mtllib", "/dev/zero"),

@@ -18,6 +18,8 @@ MOST_TRIANGLES = 2_000_000
 MOST_NODES = 20_000
 MOST_GROUPS = 2_000
 """Groups of an OBJ beyond which they are not told apart: each would become a mesh of its own."""
+MOST_CORNERS = 4096
+"""Corners of one face."""
 DEEPEST = 64
 BROKEN = 3
 
@@ -125,6 +127,9 @@ def regular(folder: str, name: object) -> str:
 
 def plain_obj(data: bytes) -> bytes:
     """An OBJ without its materials, which nothing here reads, and without groups where there are thousands."""
+    for face in re.finditer(rb"(?m)^[ \t]*f[ \t][^\n]{%d,}" % (2 * MOST_CORNERS), data):
+        if (count := len(face.group().split()) - 1) > MOST_CORNERS:
+            raise Refused(f"a face of it has {count:,} corners")
     data = re.sub(rb"(?m)^[ \t]*mtllib\b[^\n]*", b"", data)
     if len(re.findall(rb"(?m)^[ \t]*(?:[og]|usemtl)\b", data)) > MOST_GROUPS:
         data = re.sub(rb"(?m)^[ \t]*(?:[og]|usemtl)\b[^\n]*", b"", data)

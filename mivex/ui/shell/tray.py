@@ -210,7 +210,7 @@ class Tray(QWidget):
         for page in (self.body, self.ledger, self.order, self.clock):
             self.pages.addWidget(page)
         column.addWidget(self.pages, 1)
-        for button in self.findChildren(QAbstractButton):
+        for button in self.body.findChildren(QAbstractButton):
             # A button that goes away with its finding would hand the focus, and all single keys, to a table.
             button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.page = "findings"
