@@ -22,7 +22,7 @@ setup: warm
 
 warm: .venv/ready
 	@$(BIN)/python -m compileall -q mivex
-	@$(BIN)/python -m mivex.core.warm
+	@$(BIN)/python -m mivex.core.installation.compilation
 
 .venv/ready: requirements.lock pyproject.toml tools/setup.sh
 	@sh tools/setup.sh $(PYTHON)

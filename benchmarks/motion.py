@@ -7,11 +7,11 @@ import numpy as np
 
 from benchmarks.sprites import opengl, ours
 from benchmarks.timing import line, medians
+from mivex.core.advice.inspection import Stage
 from mivex.core.motion.curves import Curve
 from mivex.core.motion.model import Birth, Effect, Emission, Emitter, Life
 from mivex.core.motion.simulate import Flow
-from mivex.core.proving import Stage
-from mivex.core.scene import StagePainter
+from mivex.core.scene.draw_calls import StagePainter
 from mivex.core.stage.camera import View
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import Buffers, Shot, run
@@ -47,8 +47,8 @@ def main() -> None:
     stage = Stage.read(str(PROJECT))
     doc = stage.doc
     few = np.concatenate([[0.0], np.random.default_rng(1).uniform(0, 30, 12)])
-    from mivex.core.playing import Flows
-    from mivex.core.scene import world_of
+    from mivex.core.scene.draw_calls import world_of
+    from mivex.core.scene.playback import Flows
 
     world, scrubs = world_of(doc, stage.meshes), []
     Flows().draws(doc, stage.textures, View(doc.cameras[0], 1280, 800, 1.0), world)

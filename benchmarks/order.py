@@ -6,11 +6,11 @@ from statistics import median
 import numpy as np
 
 from benchmarks.timing import line, medians
+from mivex.core.advice.inspection import Stage
+from mivex.core.advice.order import propose, ring
+from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import examine_scene
-from mivex.core.ordering import propose, ring
-from mivex.core.proving import Stage
-from mivex.core.results import scene_subject
-from mivex.core.scene import StagePainter
+from mivex.core.scene.draw_calls import StagePainter
 from mivex.core.stage.camera import View
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.ledger import Book

@@ -82,7 +82,7 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
             bits: Annotated[int, typer.Option(help="8 or 16; as the source where not given.")] = 0,
             as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
     """Run a recipe on a picture."""
-    from mivex.core.asked import read_asking, settled
+    from mivex.core.checking.parametric_recipes import read_asking, settled
     from mivex.core.deliver.deliver import check_format, write_texture
     from mivex.core.project.document import Source
     from mivex.core.project.evaluate import Workshop
@@ -150,10 +150,10 @@ def render(project: str,  # noqa: PLR0913 (options)
            fps: Annotated[float, typer.Option(metavar="N", help="Frames a second.")] = 30.0,
            as_json: Annotated[bool, typer.Option("--json", help="Print the figures of the view.")] = False) -> None:
     """Draw a project's stage to a picture, or a run of its clock to several."""
+    from mivex.core.advice.inspection import Stage
     from mivex.core.picture.encode import write_picture
-    from mivex.core.proving import Stage
-    from mivex.core.scene import codes_of
-    from mivex.core.scene import render as draw
+    from mivex.core.scene.draw_calls import codes_of
+    from mivex.core.scene.draw_calls import render as draw
     from mivex.core.stage.camera import View
     from mivex.core.stage.looks import LOOKS, look_at
 
@@ -196,7 +196,7 @@ def ledger(project: str, at: Annotated[str, typer.Option(metavar="X,Y", help="Th
            size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
            as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
     """List every fragment of one pixel, in the order set and in exact order."""
-    from mivex.core.proving import Stage, account_words
+    from mivex.core.advice.inspection import Stage, account_words
     from mivex.core.stage.camera import View
     from mivex.core.stage.ledger import account_of
 
@@ -229,10 +229,10 @@ def order(project: str,
           apply: Annotated[str, typer.Option(metavar="OUT.mivex", help="Write the project with the advice applied.")] = "",
           ) -> None:
     """Say how wrong the drawing order is, and what to change; all cameras of the project where none is named."""
-    from mivex.core.ordering import proposal_words, propose
-    from mivex.core.ordering import ring as ring_of
+    from mivex.core.advice.inspection import Stage
+    from mivex.core.advice.order import proposal_words, propose
+    from mivex.core.advice.order import ring as ring_of
     from mivex.core.project.file import relocated, write_project
-    from mivex.core.proving import Stage
 
     if not 0 <= ring <= 360:
         raise MivexError(f"--ring takes 0 to 360 cameras, not {ring}.")
@@ -307,7 +307,7 @@ def main() -> None:
 def run() -> int:
     """Do what the arguments ask for; returns the exit code."""
     if len(sys.argv) > 2 and sys.stderr.isatty() and not {"--help", "demo", "open"} & set(sys.argv):
-        from mivex.core.warm import needed
+        from mivex.core.installation.compilation import needed
 
         if needed():
             print("mivex: kernels are compiled when they are first needed; this once it takes longer.", file=sys.stderr)

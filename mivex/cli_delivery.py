@@ -55,8 +55,8 @@ def check(paths: Annotated[list[str], typer.Argument(help="Pictures, projects, o
     """Measure pictures or projects and list what is wrong."""
     if junit:
         check_target(junit)
-    from mivex.core.gate import counted, judged, read_limits, read_result, share_of, write_junit
-    from mivex.core.report import report_all
+    from mivex.core.checking.batch import report_all
+    from mivex.core.checking.limit_rules import counted, judged, read_limits, read_result, share_of, write_junit
 
     begun = time.monotonic()
     rules = read_limits(limits) if limits else None
@@ -188,8 +188,8 @@ def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery
     if drawn is not None and keys:
         words["switched"] = {"switches": sorted(keys), **difference(drawn, draw(whole, view)).figures}
     if drawn is not None and against:
-        from mivex.core.proving import Stage
-        from mivex.core.scene import codes_of, render
+        from mivex.core.advice.inspection import Stage
+        from mivex.core.scene.draw_calls import codes_of, render
 
         stage = Stage.read(against)
         doc = only_delivered(stage.doc, whole)
@@ -220,8 +220,8 @@ def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery
 
 def desktop(remove: Annotated[bool, typer.Option("--remove", help="Take them away again.")] = False) -> None:
     """Put Mivex into the desktop's menu, with its kind of file and its icon."""
-    from mivex.core.desktop import install
-    from mivex.core.desktop import remove as take_away
+    from mivex.core.installation.desktop_entry import install
+    from mivex.core.installation.desktop_entry import remove as take_away
 
     for path in take_away() if remove else install():
         say(path)

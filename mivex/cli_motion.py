@@ -17,10 +17,10 @@ def simulate(project: str, effect: Annotated[str, typer.Argument(help="Its name 
              seed: Annotated[int, typer.Option(metavar="N", help="Another seed than the effect's.")] = -1,
              as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
     """List the particles of an effect at a time."""
-    from mivex.core.playing import particle_rows
     from mivex.core.project.evaluate import Workshop
     from mivex.core.project.file import read_project
-    from mivex.core.scene import meshes_read, world_of
+    from mivex.core.scene.draw_calls import meshes_read, world_of
+    from mivex.core.scene.playback import particle_rows
 
     if not 0 <= time <= 3600:
         raise MivexError(f"--time takes 0 to 3600 seconds, not {time:g}.")
@@ -60,7 +60,7 @@ def render_frames(stage: Any, out: str, view: Any, frames: str, fps: float, *, e
 
     from mivex.core.picture.animated import write_webp
     from mivex.core.picture.encode import write_picture
-    from mivex.core.scene import codes_of
+    from mivex.core.scene.draw_calls import codes_of
     from mivex.core.stage.exact import draw_exact
     from mivex.core.stage.passes import draw_all
 

@@ -167,13 +167,13 @@ def check(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR0913
           cell: Annotated[str, typer.Option(metavar="WxH")] = "", gutter: Gutter = 0, count: Count = 0,
           play: Annotated[str, typer.Option(help="loop, once, fro or random.")] = "loop", as_json: Json = False) -> int:
     """Findings of a sheet's frames; exit 1 where there are any."""
+    from mivex.core.checking.batch import finding_row
     from mivex.core.findings import examine_sheet
     from mivex.core.findings.base import Subject
     from mivex.core.findings.sheet.frames import bleed_of
     from mivex.core.picture.files import read_picture
     from mivex.core.picture.picture import guess_meaning
     from mivex.core.picture.texture import Texture
-    from mivex.core.report import finding_row
     from mivex.core.sheet.model import PLAYS
 
     if play not in PLAYS:

@@ -19,7 +19,7 @@ from mivex.core.prepare.unmatte import Unmatte
 from mivex.core.project import edits
 from mivex.core.project.file import read_project, write_project
 from mivex.core.stage.camera import View
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
+from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace
 from mivex.demo import PROJECT
 from mivex.ui.fields.fields import ColourField, FileField, TextField
 from mivex.ui.session.shipping import Shipping

@@ -10,13 +10,13 @@ from mivex.core.material.effects import Breakup, OnSurface
 from mivex.core.material.material import Channel, Finish, Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.scene import overlay_draw, place_mesh, render, world_of
+from mivex.core.scene.draw_calls import overlay_draw, place_mesh, render, world_of
 from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.decal_projection import fade, projected
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.mesh import joined, quad
 from mivex.core.stage.passes import draw_all
-from mivex.core.stage.places import Around, ProjectedPlace
-from mivex.core.stage.projecting import fade, projected
+from mivex.core.stage.placements_model import Around, ProjectedPlace
 
 FLOOR = quad(np.array([(-3, 0, -3), (3, 0, -3), (3, 0, 3), (-3, 0, 3)], float))
 STEP = quad(np.array([(0, 0.2, -3), (3, 0.2, -3), (3, 0.2, 3), (0, 0.2, 3)], float))

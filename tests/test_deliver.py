@@ -31,10 +31,10 @@ from mivex.core.project.delivery import STOCK, dump_delivery, parse_delivery, re
 from mivex.core.project.document import Delivery, Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import dumps, loads, write_project
-from mivex.core.scene import codes_of, gathered, render
+from mivex.core.scene.draw_calls import codes_of, gathered, render
 from mivex.core.stage.camera import View
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.places import Around, BillboardPlace, HullPlace, PanelPlace
+from mivex.core.stage.placements_model import Around, BillboardPlace, HullPlace, PanelPlace
 
 
 def codes(path):

@@ -12,11 +12,11 @@ from mivex.core.picture.texture import Texture
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Coat, Draw, Input, shadow_mask
 from mivex.core.stage.exact import draw_exact
-from mivex.core.stage.forms import stack
 from mivex.core.stage.ledger import account_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.mesh import FACTS, quad
 from mivex.core.stage.passes import GROUND, draw_all
+from mivex.core.stage.primitives import stack
 
 FLAT = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
 UP = np.array([0, 0, 1.0])

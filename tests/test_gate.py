@@ -9,15 +9,15 @@ import pytest
 from sprites import cut_from, disc, paint, rgba
 from test_project import mivex_run
 
-from mivex.core import report
-from mivex.core.asked import parse_asking, settled
 from mivex.core.base.errors import MivexError
-from mivex.core.gate import counted, judged, junit, read_limits, share_of
+from mivex.core.checking import batch as report
+from mivex.core.checking.batch import Report
+from mivex.core.checking.limit_rules import counted, judged, junit, read_limits, share_of
+from mivex.core.checking.parametric_recipes import parse_asking, settled
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.project.document import Source
 from mivex.core.project.evaluate import Workshop
-from mivex.core.report import Report
 
 
 @pytest.fixture
@@ -91,7 +91,7 @@ def test_paths_come_from_standard_input_and_bad_limits_are_one_sentence(folder, 
     row = {"id": "matte", "path": "a\x01\ud800.png", "figure": 9.0, "message": "a\x00b", "why": "<&>"}
     made = ElementTree.fromstring(junit([Report("a\x01", [{"path": "a\x01\ud800.png"}], [row])]))
     assert made.get("failures") == "1" and made[0][0].text == "<&>"
-    from mivex.core.gate import Limits
+    from mivex.core.checking.limit_rules import Limits
     assert not counted(judged([Report("a", [], [row])], Limits(at_most={"matte": 9.0})))
 
 

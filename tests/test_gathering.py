@@ -22,7 +22,7 @@ from mivex.core.project.backups import KEPT, earlier_of, keep_earlier
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, paths_of, read_project, relocated, write_project
 from mivex.core.project.gathering import collected, found_again, missing, outside, with_found
-from mivex.core.stage.places import Around, MeshPlace
+from mivex.core.stage.placements_model import Around, MeshPlace
 from mivex.ui.shell.app import settle
 
 
@@ -184,5 +184,5 @@ def test_the_desktop_knows_mivex_and_forgets_it(tmp_path, monkeypatch):
     result = mivex_run("desktop", cwd=tmp_path)
     assert result.returncode == 2 and "cannot be made" in result.stderr
     with pytest.raises(MivexError):
-        from mivex.core.desktop import install
+        from mivex.core.installation.desktop_entry import install
         install()

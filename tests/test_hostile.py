@@ -17,9 +17,9 @@ from PIL import Image
 from sprites import disc, paint, rgba
 from test_project import mivex_run
 
-from mivex.core import report
 from mivex.core.base import guarded
 from mivex.core.base.errors import MivexError
+from mivex.core.checking import batch as report
 from mivex.core.picture import svg
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture

@@ -18,7 +18,7 @@ import made
 from mivex.core.base import store
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import JOURNAL, Batch, finish
-from mivex.core.desktop import exec_word, install
+from mivex.core.installation.desktop_entry import exec_word, install
 from mivex.core.picture.files import read_levels
 from mivex.core.project.file import loads
 from mivex.core.stage.mesh import Mesh, checked
@@ -236,7 +236,7 @@ def test_the_desktop_entry_names_the_program_by_its_specification(tmp_path, monk
             value = re.sub(r"\\(.)", r"\1", value[1:-1])  # within quotes a backslash takes the next character as it is
         assert value.replace("%%", "%") == path
     monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path))
-    monkeypatch.setattr("mivex.core.desktop.program", lambda: "/opt/my tools/mivex")
+    monkeypatch.setattr("mivex.core.installation.desktop_entry.program", lambda: "/opt/my tools/mivex")
     install()
     entry = configparser.RawConfigParser(strict=False)
     entry.optionxform = str

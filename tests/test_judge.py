@@ -30,9 +30,9 @@ from mivex.core.proof.histogram import histogram
 from mivex.core.proof.layouts import draw_flat
 from mivex.core.proof.lit import lit
 from mivex.core.proof.samples import step_pictures
-from mivex.core.scene import render
+from mivex.core.scene.draw_calls import render
 from mivex.core.stage.camera import View
-from mivex.core.stage.places import BillboardPlace
+from mivex.core.stage.placements_model import BillboardPlace
 
 
 def step(word, /, **settings):

@@ -14,9 +14,9 @@ from mivex.core.project import edits
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.layering import Ask
 from mivex.core.stage.baking import Probe, curvature, geometry_mask
+from mivex.core.stage.face_selection import faces_of, faces_text, grown, islands, picked, region_mask
 from mivex.core.stage.mesh import Mesh, joined, quad, sheet
-from mivex.core.stage.places import MeshPlace
-from mivex.core.stage.regions import faces_of, faces_text, grown, islands, picked, region_mask
+from mivex.core.stage.placements_model import MeshPlace
 
 
 def corner(height=0.5):

@@ -16,7 +16,7 @@ from mivex.core.layers.model import Cell, Group, Layer, Mask, MaskPart
 from mivex.core.picture.encode import write_picture
 from mivex.core.project import edits, layer_edits
 from mivex.core.stage.camera import Camera
-from mivex.core.stage.places import MeshPlace, PanelPlace
+from mivex.core.stage.placements_model import MeshPlace, PanelPlace
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.stack_table import HEAD, ROW, StackTable
 from mivex.ui.shell.app import settle

@@ -5,11 +5,11 @@ import math
 import numpy as np
 import pytest
 
-from mivex.core.coats import Pictures, coat_of, file_key
 from mivex.core.material.material import Channel, Finish, Mapping, Material, Normals, packed
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene import StagePainter, overlay_draw
+from mivex.core.scene.draw_calls import StagePainter, overlay_draw
+from mivex.core.scene.material_binding import Pictures, coat_of, file_key
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Coat, Draw, Input, Records
 from mivex.core.stage.environment import SIZES, SKIES, environment, reflectance_table
@@ -18,7 +18,7 @@ from mivex.core.stage.lighting import light_record, shadows_of
 from mivex.core.stage.lights import ENVIRONMENTS, Lighting
 from mivex.core.stage.mesh import Mesh, quad, sheet
 from mivex.core.stage.passes import draw_all
-from mivex.core.stage.places import BillboardPlace, PanelPlace
+from mivex.core.stage.placements_model import BillboardPlace, PanelPlace
 
 DARK = Lighting(strength=0.0, lamp=1.0, shadows=False)
 VIEW = View(Camera(name="l", target=(0, 0, 0), yaw=0, pitch=0, distance=3.0), 60, 48)

@@ -15,6 +15,7 @@ from mivex.core.base import log
 from mivex.core.base.bands import LONG, run_bands
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.graph import Cache
+from mivex.core.evaluation.results import Target
 from mivex.core.picture.encode import write_picture
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.unmatte import Unmatte, clipped
@@ -22,9 +23,8 @@ from mivex.core.project import edits
 from mivex.core.project.document import Overlay
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import dumps, loads
-from mivex.core.results import Target
 from mivex.core.stage.camera import Camera
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
+from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import HISTORY, Session
 from mivex.ui.session.worker import Workers
@@ -428,7 +428,7 @@ def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_a
 
 def test_a_check_that_fails_is_said_and_the_others_go_on(tmp_path, monkeypatch):
     application()
-    from mivex.core import results as module
+    from mivex.core.evaluation import results as module
     write_picture(tmp_path / "a.png", rgba(paint(32), disc(32)))
     real = module.examine
     monkeypatch.setattr(module, "examine", lambda s: real(s) if s.name != "Odd" else 1 / 0)

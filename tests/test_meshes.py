@@ -13,15 +13,15 @@ from mivex.core.material.material import Mapping, Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.file import dumps, loads, relocated
-from mivex.core.scene import place_mesh, render, world_of
-from mivex.core.stage import placing
+from mivex.core.scene.draw_calls import place_mesh, render, world_of
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.geometry import hull_point
-from mivex.core.stage.laying import lay
 from mivex.core.stage.mesh import quad
 from mivex.core.stage.meshes import read_mesh
-from mivex.core.stage.places import Around, HullPlace, MeshPlace, SurfacePlace
+from mivex.core.stage.placements_model import Around, HullPlace, MeshPlace, SurfacePlace
+from mivex.core.stage.surface_projection import lay
 
 CORNERS = np.array([[0, 0, 0], [2, 0, 0], [2, 1, 0], [0, 1, 0]], np.float32)
 UV = np.array([[0, 1], [1, 1], [1, 0], [0, 0]], np.float32)  # 0, 0 at the top left, as glTF and we count

@@ -8,7 +8,8 @@ from scipy.interpolate import PchipInterpolator
 from scipy.stats import kstest
 from test_project import mivex_run
 
-from mivex.core.fewer import fewer
+from mivex.core.advice.particle_reduction import fewer
+from mivex.core.checking.batch import report_on
 from mivex.core.findings import examine_motion
 from mivex.core.findings.base import MotionSubject
 from mivex.core.material.effects import Contact, Erosion
@@ -26,16 +27,15 @@ from mivex.core.picture.animated import read_frames
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
-from mivex.core.playing import lamp_at
 from mivex.core.project import edits, effect_edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, loads, write_project
-from mivex.core.report import report_on
-from mivex.core.scene import StagePainter, render, world_of
+from mivex.core.scene.draw_calls import StagePainter, render, world_of
+from mivex.core.scene.playback import lamp_at
 from mivex.core.sheet.model import Grid, Sheet
 from mivex.core.stage.camera import CAMERAS, Camera, View
-from mivex.core.stage.forms import box
-from mivex.core.stage.places import Around
+from mivex.core.stage.placements_model import Around
+from mivex.core.stage.primitives import box
 from mivex.demo import PROJECT
 
 

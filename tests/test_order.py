@@ -10,12 +10,12 @@ import pytest
 from test_project import mivex_run
 
 import mivex.demo
+from mivex.core.advice.inspection import Stage
+from mivex.core.advice.order import Judge, propose
 from mivex.core.material.material import Material
-from mivex.core.ordering import Judge, propose
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import read_project, write_project
-from mivex.core.proving import Stage
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Coat, Draw
 from mivex.core.stage.exact import draw_exact
@@ -24,7 +24,7 @@ from mivex.core.stage.lights import Lighting
 from mivex.core.stage.looks import look_at, tallied
 from mivex.core.stage.mesh import Mesh, nearest_point, quad
 from mivex.core.stage.passes import GROUND, Shot, draw_all
-from mivex.core.stage.places import Around, PanelPlace
+from mivex.core.stage.placements_model import Around, PanelPlace
 
 VIEW = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 24, 18)
 BLEND_NAMES = ("Translucent", "Premultiplied", "Additive", "Multiply")

@@ -10,6 +10,7 @@ from PySide6.QtTest import QTest
 from sprites import disc, paint, rgba
 
 from mivex.core.base.errors import MivexError
+from mivex.core.evaluation.results import Results, Target
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_levels
 from mivex.core.picture.picture import Picture
@@ -23,7 +24,6 @@ from mivex.core.prepare.weighing import premultiplied, unweighed, weighed
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import PROXY_SIDE, Workshop
-from mivex.core.results import Results, Target
 from mivex.core.stage.painter import apart
 from mivex.ui.fields.editors import CurveEdit, LevelsEdit, RampEdit
 from mivex.ui.fields.fields import Bar, NumberField

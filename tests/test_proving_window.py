@@ -9,10 +9,10 @@ from mivex.core.material.material import Material
 from mivex.core.picture.encode import write_picture
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import write_project
-from mivex.core.scene import draw_list
+from mivex.core.scene.draw_calls import draw_list
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.ledger import account_of
-from mivex.core.stage.places import PanelPlace
+from mivex.core.stage.placements_model import PanelPlace
 from mivex.ui.proofs.ledger import HEAD, ROW
 from mivex.ui.shell.app import settle
 from mivex.ui.shell.whatif_sheet import CELL, GAP, LEFT, TOP

@@ -11,8 +11,8 @@ from pathlib import Path
 import pytest
 from PySide6.QtCore import QTimer
 
-from mivex.core import warm
 from mivex.core.base.errors import Stopped
+from mivex.core.installation import compilation as warm
 from mivex.ui.languages import Catalogue, Verbatim, catalogue
 from mivex.ui.shell.app import application
 from mivex.ui.shell.first_start import FirstStart

@@ -10,19 +10,19 @@ import numpy as np
 import pytest
 from sprites import srgb_decode
 
-from mivex.core.coats import texture_limits
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene import overlay_draw
-from mivex.core.stage import placing
+from mivex.core.scene.draw_calls import overlay_draw
+from mivex.core.scene.material_binding import texture_limits
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Coat, Draw
 from mivex.core.stage.geometry import HULL_AT, HULL_R
 from mivex.core.stage.mesh import quad
 from mivex.core.stage.passes import GROUND, draw_all
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
+from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace
 
 W, H = 120, 90
 

@@ -4,16 +4,16 @@ import numpy as np
 import pytest
 from test_order import tone
 
+from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import CHECKS, examine_scene
 from mivex.core.findings.base import Pixel
 from mivex.core.material.effects import Contact
 from mivex.core.material.material import Mapping, Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.results import scene_subject
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.mesh import Mesh, joined, quad
-from mivex.core.stage.places import Around, BillboardPlace, MeshPlace, PanelPlace, SurfacePlace
+from mivex.core.stage.placements_model import Around, BillboardPlace, MeshPlace, PanelPlace, SurfacePlace
 
 CAMERA = Camera(name="Front", target=(0, 1, 0), yaw=0, pitch=5, distance=4)
 FLOOR = quad(np.array([(-6, 0, -6), (6, 0, -6), (6, 0, 6), (-6, 0, 6)], float))

@@ -9,18 +9,18 @@ import trimesh
 from PySide6.QtCore import QPoint
 from PySide6.QtWidgets import QPushButton
 
+from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import examine_scene
 from mivex.core.material.material import Mapping, Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, loads
-from mivex.core.results import scene_subject
-from mivex.core.scene import render
+from mivex.core.scene.draw_calls import render
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.forms import box, cylinder
-from mivex.core.stage.places import Around, MeshPlace, SecondSet
-from mivex.core.stage.second import AWAY, with_second
+from mivex.core.stage.placements_model import Around, MeshPlace, SecondSet
+from mivex.core.stage.primitives import box, cylinder
+from mivex.core.stage.second_uv_set import AWAY, with_second
 from mivex.ui.shell.app import settle
 
 CRATE = box(2.0, 1.0, 1.0)  # its first two triangles are the front

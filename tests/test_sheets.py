@@ -22,7 +22,7 @@ from mivex.core.prepare.move import Trim
 from mivex.core.prepare.resize import Resize
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Workshop
-from mivex.core.scene import render
+from mivex.core.scene.draw_calls import render
 from mivex.core.sheet.bleed import cell_texels, measure
 from mivex.core.sheet.build import Layout, build
 from mivex.core.sheet.guess import guess
@@ -30,7 +30,7 @@ from mivex.core.sheet.hull import area_of, hull_of
 from mivex.core.sheet.model import Grid, Sheet
 from mivex.core.sheet.playing import at_time, lasts, over_life
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.places import Around, PanelPlace, ShapePlace
+from mivex.core.stage.placements_model import Around, PanelPlace, ShapePlace
 
 
 @pytest.mark.parametrize("number", range(len(sheets.SHEETS)))

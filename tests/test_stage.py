@@ -13,13 +13,13 @@ from mivex.core.pixels.sampling import sample
 from mivex.core.project.document import Document, Overlay
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
-from mivex.core.scene import draw_list, overlay_draw, pick, render
-from mivex.core.stage import placing
+from mivex.core.scene.draw_calls import draw_list, overlay_draw, pick, render
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera, View, orbit, pan
 from mivex.core.stage.draw import Coat, Draw
 from mivex.core.stage.mesh import Mesh, crossing
 from mivex.core.stage.passes import Buffers, draw_all
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace
+from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace
 
 SOURCE, BELOW = (0.8, 0.4, 0.2, 0.25), (0.1, 0.6, 0.3, 0.5)
 BY_HAND = {

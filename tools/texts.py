@@ -16,7 +16,8 @@ ROOT = Path(__file__).parent.parent
 SOURCES = ROOT / "mivex"
 LANGUAGES = SOURCES / "ui" / "assets" / "languages"
 LEFT_OUT = ("demo", "kernels", "__pycache__", "cli.py", "cli_delivery.py", "cli_motion.py", "cli_sheets.py",
-            "cli_output.py", "mesh_child.py", "warm.py", "desktop.py", "theme.py", "gate.py", "pages.py", "ktx2.py",
+            "cli_output.py", "mesh_child.py",
+            "compilation.py", "desktop_entry.py", "theme.py", "limit_rules.py", "pages.py", "ktx2.py",
             "shots.py", "__main__.py", "languages.py")
 """Files and folders whose texts no window shows."""
 QUIET = {"getLogger", "warning", "info", "debug", "exception", "setObjectName", "property", "setProperty", "icon", "kernel",

@@ -13,7 +13,7 @@ from mivex.core.picture.svg import draw_svg
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, polygon, segment
 from mivex.core.project.file import write_project
-from mivex.core.stage import forms
+from mivex.core.stage import primitives as forms
 from mivex.core.stage.mesh import Mesh, joined
 from mivex.demo import FOLDER, PROJECT, moving
 from mivex.demo.project import project

@@ -13,7 +13,7 @@ from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.tiling import Noise
 from mivex.core.prepare.tinting import GradientMap
 from mivex.core.project.document import Delivery, Document, Overlay, Source
-from mivex.core.stage.places import (
+from mivex.core.stage.placements_model import (
     BillboardPlace,
     HullPlace,
     MeshPlace,

@@ -71,9 +71,6 @@ def meet(args, home, seconds, most):
 
 def main():
     """Load what every command needs, then answer."""
-    import mivex.cli
-    import mivex.core.deliver.project
-    import mivex.core.report  # noqa: F401
 
     answers = os.dup(1)
     for line in sys.stdin:

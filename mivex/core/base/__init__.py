@@ -1,1 +1,1 @@
-"""What everything else stands on, and which knows nothing of pictures."""
+"""Errors, limits, settings, bands, the graph of nodes, files: what knows nothing of pictures."""

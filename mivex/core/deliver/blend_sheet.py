@@ -20,7 +20,7 @@ from mivex.core.project.delivery import FilePlan
 from mivex.core.project.document import Overlay
 from mivex.core.sheet.bleed import cell_texels
 from mivex.core.sheet.hull import Hull
-from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.placements_model import MeshPlace
 
 SHEET_VERSION = 2
 EFFECTS = ("erosion", "tones", "recolour", "flow", "halo", "glass", "contact", "dither", "breakup", "on_surface")

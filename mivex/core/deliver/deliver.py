@@ -23,9 +23,9 @@ from mivex.core.deliver.blend_sheet import Written, blend_sheet
 from mivex.core.deliver.sources import Surfaces
 from mivex.core.picture.encode import ReadBack, stage_picture
 from mivex.core.picture.texture import Texture
-from mivex.core.playing import hulls_of
 from mivex.core.project.delivery import DEPTHS, USUAL, DeliveryRecipe, FilePlan, recipe_named
 from mivex.core.project.document import Document, Overlay
+from mivex.core.scene.playback import hulls_of
 
 WRITABLE = {**{k: v for k, v in DEPTHS.items() if k != "exr"}, "tga24": (8,), "tiff": (8, 16)}
 """Formats and their depths; all but ``tga24`` hold straight alpha."""

@@ -7,8 +7,8 @@ from pydantic import Field
 from mivex import __version__
 from mivex.core.base.settings import Frozen
 from mivex.core.motion.model import TICKS, Effect, Vec3, whole
-from mivex.core.playing import Flows
 from mivex.core.project.document import Document
+from mivex.core.scene.playback import Flows
 from mivex.core.stage.surroundings import World
 
 MOTION_VERSION = 1

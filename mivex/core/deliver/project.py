@@ -14,7 +14,6 @@ from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.store import Batch, encoded, finish, read_bytes
 from mivex.core.base.types import Floats
-from mivex.core.coats import file_key, pictures_read, read_by
 from mivex.core.deliver.deliver import Bench, Delivered, Planned, deliver, file_name, stage_json
 from mivex.core.deliver.gltf import bare_gltf, overlay_gltf, unsaid
 from mivex.core.deliver.motion_file import motion_file
@@ -27,9 +26,10 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import absolute, paths_of
 from mivex.core.project.layering import Ask
-from mivex.core.scene import lasting_mesh, meshes_read, world_of
+from mivex.core.scene.draw_calls import lasting_mesh, meshes_read, world_of
+from mivex.core.scene.material_binding import file_key, pictures_read, read_by
 from mivex.core.stage.mesh import Mesh
-from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.placements_model import MeshPlace
 from mivex.core.stage.surroundings import World
 
 LIST = "delivery.json"

@@ -17,7 +17,7 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
-from mivex.core.scene import codes_of, gathered, render
+from mivex.core.scene.draw_calls import codes_of, gathered, render
 from mivex.core.stage.camera import View
 
 PAGES = Path(__file__).parent.parent / "assets" / "pages"

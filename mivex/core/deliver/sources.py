@@ -8,7 +8,6 @@ import numpy as np
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.coats import Pictures
 from mivex.core.material.sourced import CHANNEL_NAMES
 from mivex.core.picture.picture import quantise
 from mivex.core.picture.texture import Texture
@@ -20,6 +19,7 @@ from mivex.core.prepare.weighing import unweighed, weighed
 from mivex.core.project.delivery import COLOUR_ALPHA, Feed, FilePlan
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import PACKED
+from mivex.core.scene.material_binding import Pictures
 
 cv2 = Lazy("cv2")
 SPREAD = 8.0
@@ -55,7 +55,8 @@ class Surfaces:
     texture_of : callable
         The texture of an overlay at full size; may raise MivexError or Stopped.
     others : mapping
-        Textures that materials read besides the overlay's own, by overlay id and `mivex.core.coats.file_key`.
+        Textures that materials read besides the overlay's own, by overlay id and
+        `mivex.core.scene.material_binding.file_key`.
     mask_of : callable
         The mask of an overlay's layer, by its number from the lowest up, (h, w); raises MivexError.
     height_of : callable

@@ -1,4 +1,7 @@
-"""Checks. A check is registered by standing in ``CHECKS`` of a module in a package of its scope."""
+"""What is measured as a fault, shown where it is, and mended.
+
+A check is registered by standing in ``CHECKS`` of a module in a package of its scope.
+"""
 
 import importlib
 import pkgutil

@@ -16,17 +16,17 @@ from mivex.core.motion.simulate import Flow, Particles, gone_at, settled_at
 from mivex.core.motion.solids import Solids
 from mivex.core.picture.fringes import LevelFringe, fringe_figures
 from mivex.core.picture.texture import Texture
-from mivex.core.playing import Flows, solids_in
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Delivery, Document, Overlay
 from mivex.core.project.edits import AddSteps, FrozenEdit, SetFields
+from mivex.core.scene.playback import Flows, solids_in
 from mivex.core.sheet.celled import frame_values
 from mivex.core.sheet.model import Sheet
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.looks import tallied
 from mivex.core.stage.mesh import Mesh, crossing
-from mivex.core.stage.places import Place as StagePlace
+from mivex.core.stage.placements_model import Place as StagePlace
 from mivex.core.stage.surroundings import World
 
 

@@ -12,7 +12,7 @@ from mivex.core.intake.loader import Received
 from mivex.core.intake.switches import SMALLER, SWITCHES, switched
 from mivex.core.motion.model import Lamp
 from mivex.core.project.document import Document
-from mivex.core.scene import codes_of, render
+from mivex.core.scene.draw_calls import codes_of, render
 from mivex.core.stage.camera import View
 
 SAME = 2

@@ -13,7 +13,6 @@ from pydantic import TypeAdapter, ValidationError
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.kept import kept
 from mivex.core.base.store import read_bytes, shown
-from mivex.core.coats import file_key
 from mivex.core.deliver.blend_sheet import EFFECTS, SHEET_VERSION
 from mivex.core.deliver.motion_file import MOTION_VERSION, MotionFile
 from mivex.core.deliver.project import listing_of
@@ -29,17 +28,18 @@ from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import Traits
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.pixels.mips import MipChain
-from mivex.core.playing import hull_key
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.recipe import explain
+from mivex.core.scene.material_binding import file_key
+from mivex.core.scene.playback import hull_key
 from mivex.core.sheet.hull import Hull, area_of
 from mivex.core.sheet.model import Sheet
-from mivex.core.stage import placing
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.meshes import read_mesh
-from mivex.core.stage.places import Around, MeshPlace, Place, ShapePlace
+from mivex.core.stage.placements_model import Around, MeshPlace, Place, ShapePlace
 
 HELD = "levels held"
 """Kept with a texture whose file holds its mip levels."""

@@ -8,7 +8,6 @@ import numpy as np
 from mivex.core.base.errors import Stopped
 from mivex.core.base.kept import known
 from mivex.core.base.types import Floats
-from mivex.core.coats import file_key
 from mivex.core.intake.blocks import compressed
 from mivex.core.intake.loader import HELD, Received
 from mivex.core.picture.texture import Texture
@@ -16,6 +15,7 @@ from mivex.core.pixels.blends import BLENDS
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document
+from mivex.core.scene.material_binding import file_key
 
 SMALLER = 256
 """Texels a side that the size limit leaves where nothing else is said."""

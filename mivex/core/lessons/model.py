@@ -10,6 +10,7 @@ from pathlib import Path
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import (
     CHECKS,
     Finding,
@@ -23,8 +24,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
-from mivex.core.results import scene_subject
-from mivex.core.scene import codes_of, render, world_of
+from mivex.core.scene.draw_calls import codes_of, render, world_of
 from mivex.core.stage.camera import View
 from mivex.core.stage.mesh import Mesh
 

@@ -15,7 +15,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.sheet.model import Grid, Sheet
 from mivex.core.stage.camera import Camera
-from mivex.core.stage.places import Around
+from mivex.core.stage.placements_model import Around
 
 FADES = Curve(points=((0.0, 0.0), (0.2, 1.0), (1.0, 0.0)))
 CAMERA = Camera(name="Front", target=(0, 0.85, 0), yaw=0, pitch=6, distance=2.3)

@@ -15,7 +15,7 @@ from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.mesh import Mesh, quad
 from mivex.core.stage.mesh import joined as one_mesh
-from mivex.core.stage.places import Around, BillboardPlace, MeshPlace, PanelPlace
+from mivex.core.stage.placements_model import Around, BillboardPlace, MeshPlace, PanelPlace
 
 CAMERA = Camera(name="Front", target=(0, 1, 0), yaw=14, pitch=6, distance=2.3)
 FLOOR = quad(np.array([(-6, 0, -6), (6, 0, -6), (6, 0, 6), (-6, 0, 6)], float))

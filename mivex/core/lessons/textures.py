@@ -12,7 +12,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Delivery, Document, Overlay, Source
 from mivex.core.proof.flat import FlatView
 from mivex.core.stage.camera import Camera
-from mivex.core.stage.places import Around, PanelPlace
+from mivex.core.stage.placements_model import Around, PanelPlace
 
 
 def disc(n: int = 96, core: float = 0.5, soft: float = 0.3) -> Floats:

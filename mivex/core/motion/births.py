@@ -8,8 +8,8 @@ from numpy.typing import NDArray
 
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles
-from mivex.core.motion.chance import PROPERTIES, chances
 from mivex.core.motion.model import Emission, Emitter
+from mivex.core.motion.rng import PROPERTIES, chances
 
 _kernels = Lazy("mivex.core.motion.kernels.move")
 FURTHEST = 2_000_000

@@ -16,10 +16,10 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles
 from mivex.core.motion.births import Births, births, ends_at, warm_time
-from mivex.core.motion.chance import PROPERTIES, chances
 from mivex.core.motion.curves import SAMPLES
+from mivex.core.motion.emitter_shapes import Axes, axes_of, origins
 from mivex.core.motion.model import TICKS, Effect, Emitter, Vec3
-from mivex.core.motion.origins import Axes, axes_of, origins
+from mivex.core.motion.rng import PROPERTIES, chances
 from mivex.core.motion.solids import NOTHING, Solids
 from mivex.core.pixels.colour import to_linear
 from mivex.core.stage.mesh import Mesh

@@ -1,4 +1,7 @@
-"""Preparation steps. A step is registered by being a module here that defines ``STEP``."""
+"""Preparation steps, one small module each.
+
+A step is registered by being a module here that defines ``STEP``.
+"""
 
 import importlib
 import pkgutil

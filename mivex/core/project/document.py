@@ -17,7 +17,7 @@ from mivex.core.project.recipe import AnyStep
 from mivex.core.sheet.model import Sheet
 from mivex.core.stage.camera import CAMERAS, Camera
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.places import Around, Place
+from mivex.core.stage.placements_model import Around, Place
 
 VERSION = 1
 """Version of the project file that this program writes."""

@@ -12,7 +12,7 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.stage.camera import Camera
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
+from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace, Place
 
 
 @dataclass(frozen=True)

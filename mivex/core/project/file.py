@@ -17,7 +17,7 @@ from mivex.core.project.document import VERSION, Document, Overlay
 from mivex.core.project.layering import use_each_other, with_paths
 from mivex.core.project.recipe import check_depth, check_steps, explain, parse_json, with_files
 from mivex.core.project.variants import synced
-from mivex.core.stage.places import MeshPlace
+from mivex.core.stage.placements_model import MeshPlace
 
 MOST_OVERLAYS = 4096
 

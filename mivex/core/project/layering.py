@@ -19,10 +19,10 @@ from mivex.core.picture.picture import Picture, quantise
 from mivex.core.prepare.base import Surface
 from mivex.core.project.document import Document, Overlay
 from mivex.core.stage.baking import Probe, geometry_mask
+from mivex.core.stage.face_selection import region_mask
 from mivex.core.stage.meshes import LoadedMesh
-from mivex.core.stage.places import MeshPlace
-from mivex.core.stage.placing import with_uvs
-from mivex.core.stage.regions import region_mask
+from mivex.core.stage.placement_geometry import with_uvs
+from mivex.core.stage.placements_model import MeshPlace
 
 BAKE_SIDE, PROXY_BAKE = 1024, 256
 """Largest side of a mask from a mesh: of a finished picture, and of a first look."""

@@ -147,7 +147,7 @@ def far(texture: Texture, view: FlatView, width: int, height: int, before: Textu
 def scene_crops(side: int = 256) -> tuple[Floats, Floats]:
     """A bright and a dark piece of the stage, linear (side, side, 3)."""
     from mivex.core.project.document import Document
-    from mivex.core.scene import render
+    from mivex.core.scene.draw_calls import render
     from mivex.core.stage.camera import Camera, View
 
     views = (Camera(name="bright", target=(3.4, 3.9, -5.4), yaw=3, pitch=-3, distance=2.0, fov=50),

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from mivex.core.base.settings import Frozen
 from mivex.core.base.types import Doubles
-from mivex.core.stage.places import Vec3
+from mivex.core.stage.placements_model import Vec3
 
 
 class Camera(Frozen):

@@ -5,9 +5,9 @@ from collections.abc import Iterator, Sequence
 import numpy as np
 
 from mivex.core.base.types import Floats
-from mivex.core.stage import placing
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import View
-from mivex.core.stage.places import BillboardPlace, HullPlace, PanelPlace, Place
+from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace, Place
 from mivex.core.stage.surroundings import World
 
 ACROSS, DOWN = (0.5, 0.34, 0.66, 0.22, 0.78), (0.5, 0.36, 0.64, 0.24)

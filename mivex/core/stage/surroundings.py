@@ -11,9 +11,9 @@ from mivex.core.material.material import Material
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.draw import Coat, Draw, Input
-from mivex.core.stage.forms import person
 from mivex.core.stage.mesh import Mesh, crossing
-from mivex.core.stage.places import Around
+from mivex.core.stage.placements_model import Around
+from mivex.core.stage.primitives import person
 
 
 @dataclass(frozen=True, eq=False)

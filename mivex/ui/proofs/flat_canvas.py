@@ -22,8 +22,8 @@ from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
 from mivex.core.proof.flat import FlatView, full_size
 from mivex.core.proof.layouts import draw_flat, labels
+from mivex.core.stage.face_selection import face_at
 from mivex.core.stage.mesh import Mesh
-from mivex.core.stage.regions import face_at
 from mivex.ui import theme
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.layer_painter import shares

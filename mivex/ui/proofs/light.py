@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QFrame, QLabel, QVBoxLayout, QWidget
 from mivex.core.project import edits
 from mivex.core.project.document import Document
 from mivex.core.stage.lights import ENVIRONMENTS, Lighting
-from mivex.core.stage.places import Around
+from mivex.core.stage.placements_model import Around
 from mivex.ui import theme
 from mivex.ui.fields.fields import Field, FileField
 from mivex.ui.fields.forms import field_for

@@ -6,7 +6,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QWidget
 
-from mivex.core.ordering import Proposal
+from mivex.core.advice.order import Proposal
 from mivex.core.project.document import Document
 from mivex.core.stage.camera import Camera
 from mivex.ui import theme

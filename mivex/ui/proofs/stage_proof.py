@@ -15,11 +15,11 @@ from mivex.core.base.types import Doubles
 from mivex.core.findings.base import Moment, Pixel
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene import StagePainter, draw_list, pick, world_of
-from mivex.core.stage import placing
+from mivex.core.scene.draw_calls import StagePainter, draw_list, pick, world_of
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import CAMERAS, Camera, View, zoom
 from mivex.core.stage.looks import HINTS, LOOKS, Look, look_at
-from mivex.core.stage.places import Place
+from mivex.core.stage.placements_model import Place
 from mivex.core.stage.standing import seen_spots, stood
 from mivex.core.stage.surroundings import World
 from mivex.ui import theme

@@ -8,9 +8,9 @@ from PySide6.QtCore import QObject, QTimer, Signal
 from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.model import Effect, Emitter, whole
 from mivex.core.motion.simulate import LATEST, gone_at
-from mivex.core.playing import Flows, Particles
 from mivex.core.project.document import Document
-from mivex.core.scene import world_of
+from mivex.core.scene.draw_calls import world_of
+from mivex.core.scene.playback import Flows, Particles
 from mivex.ui.session.session import Session
 
 FRAME = 16

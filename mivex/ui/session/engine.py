@@ -7,12 +7,12 @@ from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
-from mivex.core.coats import file_key, pictures_read
+from mivex.core.evaluation.results import MESH, Result, Results, Target
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Overlay
-from mivex.core.results import MESH, Result, Results, Target
-from mivex.core.scene import meshes_read
+from mivex.core.scene.draw_calls import meshes_read
+from mivex.core.scene.material_binding import file_key, pictures_read
 from mivex.ui.session.session import Session
 
 

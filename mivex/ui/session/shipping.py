@@ -9,7 +9,7 @@ from mivex.core.deliver.project import Delivery
 from mivex.core.intake.compare import Difference, Row, difference, draw, only_delivered, survival
 from mivex.core.intake.loader import Received, load
 from mivex.core.intake.switches import SMALLER, switched
-from mivex.core.scene import codes_of, gathered, render
+from mivex.core.scene.draw_calls import codes_of, gathered, render
 from mivex.core.stage.camera import View
 from mivex.ui.session.session import Session
 

@@ -8,8 +8,8 @@ from PySide6.QtCore import QTimer
 from PySide6.QtGui import QIcon
 from PySide6.QtWidgets import QApplication
 
-from mivex.core.desktop import ASSETS
-from mivex.core.warm import needed
+from mivex.core.installation.compilation import needed
+from mivex.core.installation.desktop_entry import ASSETS
 from mivex.ui import languages, theme
 from mivex.ui.shell.window import Window
 

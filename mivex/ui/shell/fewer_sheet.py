@@ -6,9 +6,9 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QImage, QPixmap
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QLabel, QPushButton, QVBoxLayout
 
-from mivex.core.fewer import Covering, Fewer, fewer
+from mivex.core.advice.particle_reduction import Covering, Fewer, fewer
 from mivex.core.project import edits
-from mivex.core.scene import world_of
+from mivex.core.scene.draw_calls import world_of
 from mivex.ui import theme
 from mivex.ui.fields.fields import NumberField
 from mivex.ui.fields.labels import enable

@@ -8,11 +8,10 @@ import numpy as np
 from PySide6.QtGui import QDragEnterEvent, QDropEvent, QGuiApplication, QImage
 from PySide6.QtWidgets import QFileDialog
 
-from mivex.core.asked import read_asking, settled
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.log import sentence, state_folder
+from mivex.core.checking.parametric_recipes import read_asking, settled
 from mivex.core.deliver.project import LIST, Delivery, deliver_project
-from mivex.core.frames import Baking, baked, by_seeds
 from mivex.core.material.material import Kind
 from mivex.core.picture.animated import read_frames
 from mivex.core.picture.encode import write_picture
@@ -25,6 +24,7 @@ from mivex.core.project.delivery import read_delivery, save_delivery
 from mivex.core.project.document import Document
 from mivex.core.project.file import absolute
 from mivex.core.project.recipe import save_recipe, with_files
+from mivex.core.scene.frames import Baking, baked, by_seeds
 from mivex.core.sheet.build import Layout, build
 from mivex.core.sheet.model import Sheet
 from mivex.ui.proofs.outgoing import Outgoing

@@ -4,7 +4,7 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QCloseEvent
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QProgressBar, QPushButton, QVBoxLayout
 
-from mivex.core import warm
+from mivex.core.installation import compilation as warm
 from mivex.ui.fields.labels import label
 from mivex.ui.session.worker import Workers
 

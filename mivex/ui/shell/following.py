@@ -5,12 +5,12 @@ from PySide6.QtWidgets import QStackedWidget
 
 from mivex.core.base.kept import known
 from mivex.core.findings import CHECKS, Finding, Texels
-from mivex.core.playing import hull_key
 from mivex.core.project.layering import Ask
 from mivex.core.project.looking import texel_explained, words_of
+from mivex.core.scene.playback import hull_key
 from mivex.core.stage.camera import View
-from mivex.core.stage.placing import with_uvs
-from mivex.core.stage.regions import faces_of
+from mivex.core.stage.face_selection import faces_of
+from mivex.core.stage.placement_geometry import with_uvs
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter
 from mivex.ui.proofs.life_chart import LifeChart

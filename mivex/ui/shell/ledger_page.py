@@ -5,7 +5,7 @@ from typing import Any
 from PySide6.QtCore import QTimer, Signal
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
-from mivex.core.scene import draw_list
+from mivex.core.scene.draw_calls import draw_list
 from mivex.core.stage.ledger import Account, Book, Line
 from mivex.ui import theme
 from mivex.ui.fields.labels import enable

@@ -4,10 +4,10 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QWidget
 
+from mivex.core.evaluation.results import Result
 from mivex.core.findings.texture.fringe import LIMIT, judged
 from mivex.core.proof.flat import full_size
 from mivex.core.proof.histogram import histogram
-from mivex.core.results import Result
 from mivex.ui import theme
 
 _SHADES = ("#1e1e1e", "#8c8c8c", "#f0f0f0")

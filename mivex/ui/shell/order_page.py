@@ -6,8 +6,8 @@ from typing import Any
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
-from mivex.core.ordering import Proposal, propose, ring
-from mivex.core.proving import Stage
+from mivex.core.advice.inspection import Stage
+from mivex.core.advice.order import Proposal, propose, ring
 from mivex.ui.fields.labels import enable
 from mivex.ui.proofs.ring import Ring
 from mivex.ui.session.engine import Engine

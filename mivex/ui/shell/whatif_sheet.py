@@ -6,10 +6,10 @@ from PySide6.QtCore import QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QDialog, QLabel, QVBoxLayout, QWidget
 
+from mivex.core.advice.blend_variants import PLACES, Trial, trials
 from mivex.core.material.material import with_blend
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import edits
-from mivex.core.whatif import PLACES, Trial, trials
 from mivex.ui import theme
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session

@@ -11,16 +11,16 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 from mivex.core.base.errors import MivexError
 from mivex.core.base.kept import known
 from mivex.core.material.material import default_material
-from mivex.core.playing import hull_key
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Step
 from mivex.core.prepare.key_colour import key_from_border
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
 from mivex.core.project.layering import mesh_place
+from mivex.core.scene.playback import hull_key
 from mivex.core.sheet.bleed import Bleed
-from mivex.core.stage.places import MeshPlace, SecondSet
-from mivex.core.stage.regions import faces_of, faces_text, grown, picked
+from mivex.core.stage.face_selection import faces_of, faces_text, grown, picked
+from mivex.core.stage.placements_model import MeshPlace, SecondSet
 from mivex.ui.fields.fields import Field, NumberField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.hint import Hint

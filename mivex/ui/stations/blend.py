@@ -5,6 +5,7 @@ from collections.abc import Iterator
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
+from mivex.core.advice.blend_variants import cost_of
 from mivex.core.base.settings import Sparse
 from mivex.core.material.effects import (
     Breakup,
@@ -25,7 +26,6 @@ from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.variants import differing, followed, followed_by, on_its_own
 from mivex.core.stage.draw import UNLIT_BLENDS
-from mivex.core.whatif import cost_of
 from mivex.ui import theme
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import enable, label

@@ -4,9 +4,9 @@ from typing import Any
 
 from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.starters import STARTERS
-from mivex.core.playing import Flows
 from mivex.core.project import edits, effect_edits
-from mivex.core.scene import world_of
+from mivex.core.scene.draw_calls import world_of
+from mivex.core.scene.playback import Flows
 from mivex.ui.session.worker import Work
 from mivex.ui.stations.base import Page
 from mivex.ui.tools.lanes import BY_KEY

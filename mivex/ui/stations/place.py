@@ -6,7 +6,8 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
-from mivex.core.stage.places import (
+from mivex.core.stage.face_selection import faces_of
+from mivex.core.stage.placements_model import (
     FORMS,
     BillboardPlace,
     HullPlace,
@@ -18,7 +19,6 @@ from mivex.core.stage.places import (
     ShapePlace,
     SurfacePlace,
 )
-from mivex.core.stage.regions import faces_of
 from mivex.ui import theme
 from mivex.ui.fields.fields import ChoiceField, NumberField, SwitchField
 from mivex.ui.fields.forms import field_for

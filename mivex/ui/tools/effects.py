@@ -6,10 +6,10 @@ import numpy as np
 from PySide6.QtCore import QPointF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen
 
+from mivex.core.motion.emitter_shapes import axes_of
 from mivex.core.motion.model import Effect
-from mivex.core.motion.origins import axes_of
 from mivex.core.project import edits
-from mivex.core.stage import placing
+from mivex.core.stage import placement_geometry as placing
 from mivex.ui import theme
 from mivex.ui.tools.base import Drag, Mouse, Tool, far
 

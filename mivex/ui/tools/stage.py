@@ -6,9 +6,9 @@ from typing import Any
 from PySide6.QtCore import QPointF, Qt
 
 from mivex.core.project import edits
-from mivex.core.stage import placing
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import View, orbit, pan
-from mivex.core.stage.places import HullPlace, MeshPlace, Place, ProjectedPlace, ShapePlace, SurfacePlace
+from mivex.core.stage.placements_model import HullPlace, MeshPlace, Place, ProjectedPlace, ShapePlace, SurfacePlace
 from mivex.ui.tools.base import Drag, Mouse, Tool, far
 
 LEAST = 3.0

@@ -8,7 +8,7 @@ from mivex.core.findings.seen import SIZE, Shown, changed, see_through, without
 from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields
 from mivex.core.stage.draw import UNLIT_BLENDS
-from mivex.core.stage.places import BillboardPlace
+from mivex.core.stage.placements_model import BillboardPlace
 
 
 def _placed(scene: SceneSubject) -> list[Overlay]:

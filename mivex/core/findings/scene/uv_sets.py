@@ -3,7 +3,7 @@
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
 from mivex.core.project.edits import SetFields
 from mivex.core.stage.camera import View
-from mivex.core.stage.placing import middle
+from mivex.core.stage.placement_geometry import middle
 
 
 def _missing(scene: SceneSubject) -> list[Finding]:

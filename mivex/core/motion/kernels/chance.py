@@ -1,4 +1,4 @@
-"""Counted random numbers; see `mivex.core.motion.chance`."""
+"""Counted random numbers; see `mivex.core.motion.rng`."""
 
 import numpy as np
 

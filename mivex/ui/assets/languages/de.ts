@@ -172,24 +172,48 @@
    <translation>getestet</translation>
   </message>
   <message>
-   <source>The border's colour is {0}, {1}, {2} of 255; clear up to {3}, solid from {4}.</source>
-   <translation>Die Randfarbe ist {0}, {1}, {2} von 255; klar bis {3}, deckend ab {4}.</translation>
+   <source>{0} reads · {1} ops</source>
+   <translation>{0} Lesungen · {1} Rechnungen</translation>
   </message>
   <message>
-   <source>The matte is {0}, {1}, {2} of 255; {3} of it is still there.</source>
-   <translation>Der Hintergrundrest ist {0}, {1}, {2} von 255; {3} davon ist noch da.</translation>
+   <source>There is no camera “{0}”; the project has {1}.</source>
+   <translation>Es gibt keine Kamera „{0}“; das Projekt hat {1}.</translation>
   </message>
   <message>
-   <source>The border's colour is {0}, {1}, {2} of 255.</source>
-   <translation>Die Randfarbe ist {0}, {1}, {2} von 255.</translation>
+   <source>The project has no camera.</source>
+   <translation>Das Projekt hat keine Kamera.</translation>
   </message>
   <message>
-   <source>No matte was found in its soft parts; the step was left out.</source>
-   <translation>In den weichen Teilen wurde kein Hintergrundrest gefunden; der Schritt wurde ausgelassen.</translation>
+   <source>Blended</source>
+   <translation>Gemischt</translation>
   </message>
   <message>
-   <source>{0}: step {1}: “{2}” takes a colour, or the word {3}, not “{4}”.</source>
-   <translation>{0}: Schritt {1}: „{2}“ nimmt eine Farbe oder das Wort {3}, nicht „{4}“.</translation>
+   <source>Ring {0}°</source>
+   <translation>Ring {0}°</translation>
+  </message>
+  <message>
+   <source>“{0}” has no particles to judge.</source>
+   <translation>„{0}“ hat keine Teilchen, die sich beurteilen ließen.</translation>
+  </message>
+  <message>
+   <source>There is no such effect.</source>
+   <translation>Einen solchen Effekt gibt es nicht.</translation>
+  </message>
+  <message>
+   <source>“{0}” covers nothing that could be judged.</source>
+   <translation>„{0}“ bedeckt nichts, was sich beurteilen ließe.</translation>
+  </message>
+  <message>
+   <source>At least one particle has to live.</source>
+   <translation>Wenigstens ein Teilchen muss leben.</translation>
+  </message>
+  <message>
+   <source>There are only {0} at once already.</source>
+   <translation>Es sind ohnehin nur {0} zugleich.</translation>
+  </message>
+  <message>
+   <source>{0} particles cannot cover as much at any size.</source>
+   <translation>{0} Teilchen können bei keiner Größe so viel bedecken.</translation>
   </message>
   <message>
    <source>“{0}” asks for more memory or time than Mivex gives one file ({1} MB, {2} s of work).</source>
@@ -318,6 +342,34 @@
   <message>
    <source>“{0}” cannot be replaced: {1}; nothing was changed.</source>
    <translation>„{0}“ lässt sich nicht ersetzen: {1}; nichts wurde geändert.</translation>
+  </message>
+  <message>
+   <source>Examining it ended the process; the file is damaged in a way that no library foresaw.</source>
+   <translation>Das Prüfen beendete den Prozess; die Datei ist auf eine Weise beschädigt, die keine Bibliothek vorhersah.</translation>
+  </message>
+  <message>
+   <source>examining {0}</source>
+   <translation>examining {0}</translation>
+  </message>
+  <message>
+   <source>The border's colour is {0}, {1}, {2} of 255; clear up to {3}, solid from {4}.</source>
+   <translation>Die Randfarbe ist {0}, {1}, {2} von 255; klar bis {3}, deckend ab {4}.</translation>
+  </message>
+  <message>
+   <source>The matte is {0}, {1}, {2} of 255; {3} of it is still there.</source>
+   <translation>Der Hintergrundrest ist {0}, {1}, {2} von 255; {3} davon ist noch da.</translation>
+  </message>
+  <message>
+   <source>The border's colour is {0}, {1}, {2} of 255.</source>
+   <translation>Die Randfarbe ist {0}, {1}, {2} von 255.</translation>
+  </message>
+  <message>
+   <source>No matte was found in its soft parts; the step was left out.</source>
+   <translation>In den weichen Teilen wurde kein Hintergrundrest gefunden; der Schritt wurde ausgelassen.</translation>
+  </message>
+  <message>
+   <source>{0}: step {1}: “{2}” takes a colour, or the word {3}, not “{4}”.</source>
+   <translation>{0}: Schritt {1}: „{2}“ nimmt eine Farbe oder das Wort {3}, nicht „{4}“.</translation>
   </message>
   <message>
    <source>Mivex {0}</source>
@@ -624,28 +676,8 @@
    <translation>„{0}“: seine Lieferung liest das Overlay „{1}“, das es nicht gibt.</translation>
   </message>
   <message>
-   <source>“{0}” has no particles to judge.</source>
-   <translation>„{0}“ hat keine Teilchen, die sich beurteilen ließen.</translation>
-  </message>
-  <message>
-   <source>There is no such effect.</source>
-   <translation>Einen solchen Effekt gibt es nicht.</translation>
-  </message>
-  <message>
-   <source>“{0}” covers nothing that could be judged.</source>
-   <translation>„{0}“ bedeckt nichts, was sich beurteilen ließe.</translation>
-  </message>
-  <message>
-   <source>At least one particle has to live.</source>
-   <translation>Wenigstens ein Teilchen muss leben.</translation>
-  </message>
-  <message>
-   <source>There are only {0} at once already.</source>
-   <translation>Es sind ohnehin nur {0} zugleich.</translation>
-  </message>
-  <message>
-   <source>{0} particles cannot cover as much at any size.</source>
-   <translation>{0} Teilchen können bei keiner Größe so viel bedecken.</translation>
+   <source>preparing {0}</source>
+   <translation>preparing {0}</translation>
   </message>
   <message>
    <source>Check</source>
@@ -670,122 +702,6 @@
   <message>
    <source>Texels</source>
    <translation>Texel</translation>
-  </message>
-  <message>
-   <source>Births refused</source>
-   <translation>Geburten abgelehnt</translation>
-  </message>
-  <message>
-   <source>Too many over one another</source>
-   <translation>Zu viele übereinander</translation>
-  </message>
-  <message>
-   <source>Hard contact line</source>
-   <translation>Harte Kontaktlinie</translation>
-  </message>
-  <message>
-   <source>Born inside something solid</source>
-   <translation>In Festem geboren</translation>
-  </message>
-  <message>
-   <source>Speed jumps</source>
-   <translation>Tempo springt</translation>
-  </message>
-  <message>
-   <source>Frames too small for the screen</source>
-   <translation>Bilder zu klein für den Schirm</translation>
-  </message>
-  <message>
-   <source>Bounds too small</source>
-   <translation>Grenzen zu eng</translation>
-  </message>
-  <message>
-   <source>{0}: of {1} births {2} are refused, since at most {3} particles may live at once.</source>
-   <translation>{0}: von {1} Geburten werden {2} abgelehnt, da höchstens {3} Teilchen leben dürfen.</translation>
-  </message>
-  <message>
-   <source>The stream breaks off and comes back in gusts.</source>
-   <translation>Der Strom reißt ab und kommt in Stößen wieder.</translation>
-  </message>
-  <message>
-   <source>{0}: up to {1} particles lie over one another; {2} of what they cover is above the budget of {3}.</source>
-   <translation>{0}: bis zu {1} Teilchen liegen übereinander; {2} dessen, was sie bedecken, liegt über dem Budget von {3}.</translation>
-  </message>
-  <message>
-   <source>Too many sprites cost too much; see “Fewer, larger”.</source>
-   <translation>Zu viele Sprites kosten zu viel; siehe „Weniger, größere“.</translation>
-  </message>
-  <message>
-   <source>% of them</source>
-   <translation>% davon</translation>
-  </message>
-  <message>
-   <source>{0}: {1} of the particles cut into something solid, {2} cm deep in the mean, and “{3}” has no contact fade.</source>
-   <translation>{0}: {1} der Teilchen schneiden in Festes, im Mittel {2} cm tief, und „{3}“ hat keinen weichen Kontakt.</translation>
-  </message>
-  <message>
-   <source>A hard line where smoke meets the ground.</source>
-   <translation>Eine harte Linie, wo Rauch den Boden trifft.</translation>
-  </message>
-  <message>
-   <source>% of births</source>
-   <translation>% der Geburten</translation>
-  </message>
-  <message>
-   <source>{0}: {1} of the particles are born inside something solid.</source>
-   <translation>{0}: {1} der Teilchen werden in Festem geboren.</translation>
-  </message>
-  <message>
-   <source>They are not seen, or break out of a wall.</source>
-   <translation>Man sieht sie nicht, oder sie brechen aus einer Wand.</translation>
-  </message>
-  <message>
-   <source>Lift it by {0} m</source>
-   <translation>Um {0} m anheben</translation>
-  </message>
-  <message>
-   <source>times its size</source>
-   <translation>mal so groß</translation>
-  </message>
-  <message>
-   <source>{0}: a {1} of {2} texels is drawn {3} pixels high from camera {4}.</source>
-   <translation>{0}: ein {1} von {2} Texeln wird von Kamera {4} aus {3} Pixel hoch gezeichnet.</translation>
-  </message>
-  <message>
-   <source>It is seen blurred: its cells are too small for their size on screen.</source>
-   <translation>Es erscheint unscharf: die Zellen sind zu klein für ihre Größe auf dem Schirm.</translation>
-  </message>
-  <message>
-   <source>{0}: speed changes by {1} times from one tick to the next, {2} into the life.</source>
-   <translation>{0}: das Tempo ändert sich auf das {1}fache von einem Tick zum nächsten, bei {2} des Lebens.</translation>
-  </message>
-  <message>
-   <source>Particles jerk where the curve's parts meet.</source>
-   <translation>Teilchen rucken, wo die Stücke der Kurve zusammentreffen.</translation>
-  </message>
-  <message>
-   <source>{0} goes {1} m beyond the bounds that are set.</source>
-   <translation>{0} geht {1} m über die gesetzten Grenzen hinaus.</translation>
-  </message>
-  <message>
-   <source>Seen from the side the effect vanishes while some of it is in the picture.</source>
-   <translation>Von der Seite gesehen verschwindet der Effekt, während noch etwas davon im Bild ist.</translation>
-  </message>
-  <message>
-   <source>Allow more at once</source>
-   <translation>Mehr zugleich erlauben</translation>
-  </message>
-  <message>
-   <source>Fade before contact</source>
-   <translation>Vor dem Kontakt ausblenden</translation>
-  </message>
-  <message>
-   <source>Join the parts smoothly</source>
-   <translation>Die Stücke glatt verbinden</translation>
-  </message>
-  <message>
-   <source>Widen the bounds</source>
-   <translation>Die Grenzen weiten</translation>
   </message>
   <message>
    <source>Particles pop</source>
@@ -926,6 +842,122 @@
   <message>
    <source>Play the sheet over their life</source>
    <translation>Den Bogen über ihr Leben laufen lassen</translation>
+  </message>
+  <message>
+   <source>Births refused</source>
+   <translation>Geburten abgelehnt</translation>
+  </message>
+  <message>
+   <source>Too many over one another</source>
+   <translation>Zu viele übereinander</translation>
+  </message>
+  <message>
+   <source>Hard contact line</source>
+   <translation>Harte Kontaktlinie</translation>
+  </message>
+  <message>
+   <source>Born inside something solid</source>
+   <translation>In Festem geboren</translation>
+  </message>
+  <message>
+   <source>Speed jumps</source>
+   <translation>Tempo springt</translation>
+  </message>
+  <message>
+   <source>Frames too small for the screen</source>
+   <translation>Bilder zu klein für den Schirm</translation>
+  </message>
+  <message>
+   <source>Bounds too small</source>
+   <translation>Grenzen zu eng</translation>
+  </message>
+  <message>
+   <source>{0}: of {1} births {2} are refused, since at most {3} particles may live at once.</source>
+   <translation>{0}: von {1} Geburten werden {2} abgelehnt, da höchstens {3} Teilchen leben dürfen.</translation>
+  </message>
+  <message>
+   <source>The stream breaks off and comes back in gusts.</source>
+   <translation>Der Strom reißt ab und kommt in Stößen wieder.</translation>
+  </message>
+  <message>
+   <source>{0}: up to {1} particles lie over one another; {2} of what they cover is above the budget of {3}.</source>
+   <translation>{0}: bis zu {1} Teilchen liegen übereinander; {2} dessen, was sie bedecken, liegt über dem Budget von {3}.</translation>
+  </message>
+  <message>
+   <source>Too many sprites cost too much; see “Fewer, larger”.</source>
+   <translation>Zu viele Sprites kosten zu viel; siehe „Weniger, größere“.</translation>
+  </message>
+  <message>
+   <source>% of them</source>
+   <translation>% davon</translation>
+  </message>
+  <message>
+   <source>{0}: {1} of the particles cut into something solid, {2} cm deep in the mean, and “{3}” has no contact fade.</source>
+   <translation>{0}: {1} der Teilchen schneiden in Festes, im Mittel {2} cm tief, und „{3}“ hat keinen weichen Kontakt.</translation>
+  </message>
+  <message>
+   <source>A hard line where smoke meets the ground.</source>
+   <translation>Eine harte Linie, wo Rauch den Boden trifft.</translation>
+  </message>
+  <message>
+   <source>% of births</source>
+   <translation>% der Geburten</translation>
+  </message>
+  <message>
+   <source>{0}: {1} of the particles are born inside something solid.</source>
+   <translation>{0}: {1} der Teilchen werden in Festem geboren.</translation>
+  </message>
+  <message>
+   <source>They are not seen, or break out of a wall.</source>
+   <translation>Man sieht sie nicht, oder sie brechen aus einer Wand.</translation>
+  </message>
+  <message>
+   <source>Lift it by {0} m</source>
+   <translation>Um {0} m anheben</translation>
+  </message>
+  <message>
+   <source>times its size</source>
+   <translation>mal so groß</translation>
+  </message>
+  <message>
+   <source>{0}: a {1} of {2} texels is drawn {3} pixels high from camera {4}.</source>
+   <translation>{0}: ein {1} von {2} Texeln wird von Kamera {4} aus {3} Pixel hoch gezeichnet.</translation>
+  </message>
+  <message>
+   <source>It is seen blurred: its cells are too small for their size on screen.</source>
+   <translation>Es erscheint unscharf: die Zellen sind zu klein für ihre Größe auf dem Schirm.</translation>
+  </message>
+  <message>
+   <source>{0}: speed changes by {1} times from one tick to the next, {2} into the life.</source>
+   <translation>{0}: das Tempo ändert sich auf das {1}fache von einem Tick zum nächsten, bei {2} des Lebens.</translation>
+  </message>
+  <message>
+   <source>Particles jerk where the curve's parts meet.</source>
+   <translation>Teilchen rucken, wo die Stücke der Kurve zusammentreffen.</translation>
+  </message>
+  <message>
+   <source>{0} goes {1} m beyond the bounds that are set.</source>
+   <translation>{0} geht {1} m über die gesetzten Grenzen hinaus.</translation>
+  </message>
+  <message>
+   <source>Seen from the side the effect vanishes while some of it is in the picture.</source>
+   <translation>Von der Seite gesehen verschwindet der Effekt, während noch etwas davon im Bild ist.</translation>
+  </message>
+  <message>
+   <source>Allow more at once</source>
+   <translation>Mehr zugleich erlauben</translation>
+  </message>
+  <message>
+   <source>Fade before contact</source>
+   <translation>Vor dem Kontakt ausblenden</translation>
+  </message>
+  <message>
+   <source>Join the parts smoothly</source>
+   <translation>Die Stücke glatt verbinden</translation>
+  </message>
+  <message>
+   <source>Widen the bounds</source>
+   <translation>Die Grenzen weiten</translation>
   </message>
   <message>
    <source>fragments</source>
@@ -1122,10 +1154,6 @@
   <message>
    <source>What is farther away seems to lie in front; it flips as the camera moves.</source>
    <translation>Was ferner ist, scheint vorn zu liegen; es springt, wenn die Kamera sich bewegt.</translation>
-  </message>
-  <message>
-   <source>Blended</source>
-   <translation>Gemischt</translation>
   </message>
   <message>
    <source>“{0}” shows through itself: its far side is drawn over its near one in {1} of the picture of camera {2}.</source>
@@ -1770,10 +1798,6 @@
   <message>
    <source>Take it as data</source>
    <translation>Als Daten nehmen</translation>
-  </message>
-  <message>
-   <source>Nothing that is seen of “{0}” has a seed: no noise, no seeded pattern.</source>
-   <translation>Nichts Sichtbares an „{0}“ hat einen Seed: kein Rauschen, kein Muster mit Seed.</translation>
   </message>
   <message>
    <source>“{0}” is no geometry that Mivex has delivered, or is cut short.</source>
@@ -4776,10 +4800,6 @@
    <translation>Blitz</translation>
   </message>
   <message>
-   <source>Ring {0}°</source>
-   <translation>Ring {0}°</translation>
-  </message>
-  <message>
    <source>A frame of “{0}”</source>
    <translation>Ein Bild von „{0}“</translation>
   </message>
@@ -7024,24 +7044,8 @@
    <translation>äußerste {0} Texel jeder Seite, vergrößert</translation>
   </message>
   <message>
-   <source>There is no camera “{0}”; the project has {1}.</source>
-   <translation>Es gibt keine Kamera „{0}“; das Projekt hat {1}.</translation>
-  </message>
-  <message>
-   <source>The project has no camera.</source>
-   <translation>Das Projekt hat keine Kamera.</translation>
-  </message>
-  <message>
-   <source>Examining it ended the process; the file is damaged in a way that no library foresaw.</source>
-   <translation>Das Prüfen beendete den Prozess; die Datei ist auf eine Weise beschädigt, die keine Bibliothek vorhersah.</translation>
-  </message>
-  <message>
-   <source>examining {0}</source>
-   <translation>examining {0}</translation>
-  </message>
-  <message>
-   <source>preparing {0}</source>
-   <translation>preparing {0}</translation>
+   <source>Nothing that is seen of “{0}” has a seed: no noise, no seeded pattern.</source>
+   <translation>Nichts Sichtbares an „{0}“ hat einen Seed: kein Rauschen, kein Muster mit Seed.</translation>
   </message>
   <message>
    <source>Whole frame inside</source>
@@ -7258,6 +7262,10 @@
   <message>
    <source>bright wall</source>
    <translation>helle Wand</translation>
+  </message>
+  <message>
+   <source>“{0}” is no range of faces.</source>
+   <translation>„{0}“ ist kein Bereich von Flächen.</translation>
   </message>
   <message>
    <source>hidden by {0}</source>
@@ -7598,14 +7606,6 @@
   <message>
    <source>Faces unwrapped</source>
    <translation>Flächen abgewickelt</translation>
-  </message>
-  <message>
-   <source>“{0}” is no range of faces.</source>
-   <translation>„{0}“ ist kein Bereich von Flächen.</translation>
-  </message>
-  <message>
-   <source>{0} reads · {1} ops</source>
-   <translation>{0} Lesungen · {1} Rechnungen</translation>
   </message>
   <message>
    <source>Histogram with the handles of the levels</source>

@@ -1,8 +1,8 @@
 """Compile every kernel once and draw the dock, so that no later start waits for it.
 
-Run as ``python -m mivex.core.warm``; ``make`` does so when it sets up, and the first window where nobody did. Two
-processes share the work; what the first window needs is done first. A change in a file without kernels compiles nothing
-anew.
+Run as ``python -m mivex.core.installation.compilation``; ``make`` does so when it sets up, and the first window where
+nobody did. Two processes share the work; what the first window needs is done first. A change in a file without kernels
+compiles nothing anew.
 """
 
 import selectors
@@ -16,6 +16,7 @@ from mivex.core.base import compiled
 from mivex.core.base.errors import MivexError, Stopped
 
 CORE = compiled.CORE
+MODULE = "mivex.core.installation.compilation"
 
 
 def _stamp() -> Path:
@@ -67,9 +68,9 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
     def stage() -> None:
         from mivex.core.material.material import Material
         from mivex.core.project.document import Document, Overlay
-        from mivex.core.scene import StagePainter, render
+        from mivex.core.scene.draw_calls import StagePainter, render
         from mivex.core.stage.camera import CAMERAS, View
-        from mivex.core.stage.places import BillboardPlace
+        from mivex.core.stage.placements_model import BillboardPlace
 
         view = View(CAMERAS[0], 96, 64)
         o = Overlay(id="a", name="a", material=Material(), places=(BillboardPlace(at=(0.0, 1.2, 1.0)),))
@@ -78,16 +79,16 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         render(doc, textures, view)
 
     def order() -> None:
+        from mivex.core.advice.inspection import Stage
+        from mivex.core.advice.order import propose
         from mivex.core.material.effects import Erosion
         from mivex.core.material.material import Material
-        from mivex.core.ordering import propose
         from mivex.core.project.document import Document, Overlay
-        from mivex.core.proving import Stage
-        from mivex.core.scene import draw_list, pick, render
+        from mivex.core.scene.draw_calls import draw_list, pick, render
         from mivex.core.stage.camera import CAMERAS, View
         from mivex.core.stage.looks import LOOKS, look_at
         from mivex.core.stage.mesh import crossing
-        from mivex.core.stage.places import PanelPlace
+        from mivex.core.stage.placements_model import PanelPlace
 
         view = View(CAMERAS[0], 96, 64)
         rows = tuple(Overlay(id=k, name=k, material=Material(blend=blend, erosion=Erosion(form="soft", amount=0.2)),
@@ -163,8 +164,8 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
     def motion() -> None:
         from mivex.core.motion.curves import Curve
         from mivex.core.motion.model import Effect, Emission, Emitter, Life
-        from mivex.core.playing import Flows
         from mivex.core.project.document import Document, Overlay
+        from mivex.core.scene.playback import Flows
         from mivex.core.sheet.bleed import measure
         from mivex.core.stage.camera import CAMERAS, View
         from mivex.core.stage.dock import dock
@@ -210,7 +211,8 @@ def warm(tell: Callable[[float, str], None] = lambda _share, _words: None,
         A kernel could not be compiled.
     """
     total, done = sum(map(len, SHARES)), 0
-    running = [subprocess.Popen([sys.executable, "-m", "mivex.core.warm", str(i)], stdout=subprocess.PIPE, text=True)
+    running = [subprocess.Popen([sys.executable, "-m", MODULE, str(i)],
+                                stdout=subprocess.PIPE, text=True)
                for i in range(len(SHARES))]
     try:
         with selectors.DefaultSelector() as waiting:

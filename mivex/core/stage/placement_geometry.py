@@ -5,12 +5,12 @@ import math
 import numpy as np
 
 from mivex.core.base.types import Doubles
-from mivex.core.stage import forms
+from mivex.core.stage import primitives as forms
 from mivex.core.stage.camera import View
+from mivex.core.stage.decal_projection import projected
 from mivex.core.stage.geometry import HULL_AT, HULL_FROM, HULL_R, HULL_TO, hull_point
-from mivex.core.stage.laying import lay
 from mivex.core.stage.mesh import Mesh, quad, sheet
-from mivex.core.stage.places import (
+from mivex.core.stage.placements_model import (
     BillboardPlace,
     HullPlace,
     MeshPlace,
@@ -21,8 +21,8 @@ from mivex.core.stage.places import (
     ShapePlace,
     SurfacePlace,
 )
-from mivex.core.stage.projecting import projected
-from mivex.core.stage.second import with_second
+from mivex.core.stage.second_uv_set import with_second
+from mivex.core.stage.surface_projection import lay
 from mivex.core.stage.surroundings import World
 
 

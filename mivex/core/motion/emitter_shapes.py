@@ -6,8 +6,8 @@ from dataclasses import dataclass
 import numpy as np
 
 from mivex.core.base.types import Doubles
-from mivex.core.motion.chance import PROPERTIES
 from mivex.core.motion.model import Effect, Emission
+from mivex.core.motion.rng import PROPERTIES
 from mivex.core.stage.mesh import Mesh
 
 _P = {name: i for i, name in enumerate(PROPERTIES)}

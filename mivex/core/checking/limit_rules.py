@@ -14,9 +14,9 @@ from pydantic import Field, ValidationError
 from mivex.core.base.errors import MivexError
 from mivex.core.base.settings import Frozen
 from mivex.core.base.store import read_bytes, shown, write_bytes
+from mivex.core.checking.batch import Report
 from mivex.core.findings import CHECKS
 from mivex.core.project.recipe import explain
-from mivex.core.report import Report
 
 RESULT_LIMIT = 1 << 30
 """Bytes of a result that is merged."""

@@ -16,6 +16,7 @@ from pydantic import BaseModel
 from mivex.core.base.bands import WORKERS, one_core
 from mivex.core.base.log import sentence
 from mivex.core.base.store import shown
+from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import Finding, MotionSubject, Repair, Subject, examine, examine_motion, examine_scene
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, guess_meaning
@@ -25,8 +26,7 @@ from mivex.core.project.edits import SetFields, SetPart
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import read_project
 from mivex.core.project.layering import bakes_folder
-from mivex.core.results import scene_subject
-from mivex.core.scene import gathered, world_of
+from mivex.core.scene.draw_calls import gathered, world_of
 
 
 @dataclass

@@ -12,7 +12,7 @@ from mivex.core.project.document import Document
 from mivex.core.project.evaluate import Workshop
 from mivex.core.project.file import protect_files, read_project
 from mivex.core.project.layering import bakes_folder
-from mivex.core.scene import Scene, gathered
+from mivex.core.scene.draw_calls import Scene, gathered
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.ledger import Account, Line

@@ -11,7 +11,7 @@ from mivex.core.material.material import Material, with_blend
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS, BlendName
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene import draw_list
+from mivex.core.scene.draw_calls import draw_list
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import UNLIT_BLENDS
 from mivex.core.stage.looks import display_codes

@@ -10,8 +10,8 @@ from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.motion.model import Effect, whole
 from mivex.core.motion.simulate import gone_at
 from mivex.core.picture.texture import Texture
-from mivex.core.playing import Flows
 from mivex.core.project.document import Document
+from mivex.core.scene.playback import Flows
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.looks import display_codes, tallied
 from mivex.core.stage.passes import draw_all

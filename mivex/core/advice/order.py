@@ -7,12 +7,12 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.advice.inspection import Stage
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.variants import synced
-from mivex.core.proving import Stage
-from mivex.core.scene import world_of
-from mivex.core.stage import placing
+from mivex.core.scene.draw_calls import world_of
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.adviser import SLIGHT, Advice, Pair, advise
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.exact import draw_exact

@@ -5,8 +5,8 @@ import numpy as np
 from mivex.core.base.kept import kept
 from mivex.core.base.types import Doubles
 from mivex.core.stage.baking import Ints
+from mivex.core.stage.face_selection import faces_of
 from mivex.core.stage.mesh import Mesh
-from mivex.core.stage.regions import faces_of
 
 AWAY = -8.0
 """UVs of faces that were not chosen: far outside the picture, where its border texel is read."""

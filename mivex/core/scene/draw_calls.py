@@ -12,13 +12,22 @@ from numpy.typing import NDArray
 
 from mivex.core.base.kept import kept
 from mivex.core.base.lazy import Lazy
-from mivex.core.coats import Pictures, coat_of, file_key, flowing, into_cell, order_key, pictures_read, read_by
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import MipChain
-from mivex.core.playing import Flows, Shown, hulls_of, shown_frame
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
-from mivex.core.stage import placing
+from mivex.core.scene.material_binding import (
+    Pictures,
+    coat_of,
+    file_key,
+    flowing,
+    into_cell,
+    order_key,
+    pictures_read,
+    read_by,
+)
+from mivex.core.scene.playback import Flows, Shown, hulls_of, shown_frame
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.draw import Draw, shadow_mask
@@ -29,7 +38,7 @@ from mivex.core.stage.looks import display_codes
 from mivex.core.stage.mesh import FACTS, Mesh, crossing, nearest_point, outlined
 from mivex.core.stage.painter import Painter
 from mivex.core.stage.passes import Buffers, draw_all
-from mivex.core.stage.places import BillboardPlace, MeshPlace, PanelPlace, Place, ShapePlace
+from mivex.core.stage.placements_model import BillboardPlace, MeshPlace, PanelPlace, Place, ShapePlace
 from mivex.core.stage.surroundings import Surroundings, World, of_mesh, with_person
 
 cv2 = Lazy("cv2")

@@ -9,11 +9,11 @@ from pydantic import BaseModel
 
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.types import Floats
-from mivex.core.coats import Pictures, coat_of
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Workshop
+from mivex.core.scene.material_binding import Pictures, coat_of
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import Draw
 from mivex.core.stage.mesh import quad

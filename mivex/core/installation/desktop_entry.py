@@ -10,7 +10,7 @@ from pathlib import Path
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import reason, write_bytes
 
-ASSETS = Path(__file__).parent / "assets" / "desktop"
+ASSETS = Path(__file__).parent.parent / "assets" / "desktop"
 PLACES = {"mivex.desktop": "applications/mivex.desktop", "mivex-mime.xml": "mime/packages/mivex.xml",
           "mivex.svg": "icons/hicolor/scalable/apps/mivex.svg"}
 """What is put where, below the user's data folder."""

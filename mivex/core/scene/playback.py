@@ -9,7 +9,6 @@ import numpy as np
 
 from mivex.core.base.kept import kept
 from mivex.core.base.lazy import Lazy
-from mivex.core.coats import Pictures, coat_of, flowing, order_key
 from mivex.core.motion.bounds import Bounds, bounds_of
 from mivex.core.motion.facing import frames as frame_numbers
 from mivex.core.motion.facing import mesh_of
@@ -20,6 +19,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import Cell
 from mivex.core.pixels.colour import to_linear
 from mivex.core.project.document import Document, Overlay
+from mivex.core.scene.material_binding import Pictures, coat_of, flowing, order_key
 from mivex.core.sheet.celled import frame_values
 from mivex.core.sheet.hull import Hull, hulls
 from mivex.core.sheet.model import Sheet
@@ -74,7 +74,7 @@ def lamp_at(effect: Effect, time: float) -> PointLamp | None:
     lamp = effect.lamp
     if not lamp.on or lamp.strength <= 0:
         return None
-    from mivex.core.motion.origins import axes_of
+    from mivex.core.motion.emitter_shapes import axes_of
 
     at = np.array(effect.at) + axes_of(effect).turn[:, 1] * lamp.above * effect.scale
     # Two octaves, brought to 0 to 1.

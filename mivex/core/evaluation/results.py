@@ -20,11 +20,11 @@ from mivex.core.project.evaluate import PROXY_SIDE, Workshop
 from mivex.core.project.layering import Ask, made_of
 from mivex.core.project.looking import view_texture
 from mivex.core.proof.histogram import histogram
-from mivex.core.scene import Scene, place_mesh, world_of
+from mivex.core.scene.draw_calls import Scene, place_mesh, world_of
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.meshes import LoadedMesh
-from mivex.core.stage.places import MeshPlace
-from mivex.core.stage.placing import with_uvs
+from mivex.core.stage.placement_geometry import with_uvs
+from mivex.core.stage.placements_model import MeshPlace
 
 AT_HAND = 4096 * 4096
 """Texels up to which the mip chain of the texture before its recipe is held ready."""

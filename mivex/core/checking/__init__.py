@@ -1,0 +1,1 @@
+"""Checking many pictures and projects: batches, limits, recipes with parameters."""

@@ -1,0 +1,1 @@
+"""What is known of each overlay, and what has to be evaluated anew."""

@@ -1,0 +1,1 @@
+"""What is done once on a machine: compiling kernels, the desktop entry."""
