@@ -38,7 +38,7 @@ def main() -> None:
 
     from mivex.core.layers.model import Layer
     from mivex.core.project import layer_edits
-    from mivex.ui.shell.app import application, settle
+    from mivex.ui.shell.app import application, wait_until_idle
     from mivex.ui.shell.window import Window
 
     folder = Path(tempfile.mkdtemp(prefix="mivex-bench-"))
@@ -49,7 +49,7 @@ def main() -> None:
     s = w.session
     doc = _project(folder)
     s.take(doc, None)
-    settle(w, 900)
+    wait_until_idle(w, 900)
     small = [o.id for o in doc.overlays if o.name.startswith("small")]
     for i in range(DROPPED):
         write_picture(folder / f"d{i}.png", picture(64), 8)
@@ -91,7 +91,7 @@ def main() -> None:
 
     s.choose(small[3])
     w.go("source")
-    settle(w, 900)
+    wait_until_idle(w, 900)
     acts: dict[str, list[Callable[[], object]]] = {
         "choose an overlay": [partial(s.choose, k) for k in small[4:11]],
         "go to Blend": [partial(w.go, k) for k in ("blend", "source", "blend", "source", "blend")],
@@ -119,7 +119,7 @@ def main() -> None:
         if name in ("go to Blend", "take another blend"):
             s.choose(small[12])
             w.go("source" if name == "go to Blend" else "blend")
-            settle(w, 900)
+            wait_until_idle(w, 900)
         got = [act(do) for do in todo]
         rows.append((max(a for a, _ in got), max(b for _, b in got), name))
     for longest, total, name in sorted(rows, reverse=True)[:10]:

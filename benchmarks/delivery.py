@@ -19,7 +19,7 @@ from mivex.core.picture.encode import write_picture
 from mivex.core.project import edits
 from mivex.core.project.delivery import COLOUR_ALPHA, DeliveryRecipe, FilePlan
 from mivex.core.project.document import Document
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import write_project
 from mivex.demo import PROJECT
 
@@ -74,7 +74,7 @@ def _large(folder: Path) -> None:
     recipe = DeliveryRecipe(name="Two", files=(
         FilePlan(pattern="{name}_t", format="tga", bits=8, channels=COLOUR_ALPHA, always=True),
         FilePlan(pattern="{name}_p", format="png", bits=8, channels=COLOUR_ALPHA, always=True)))
-    shop = Workshop(limit=1 << 30)
+    shop = Evaluator(limit=1 << 30)
     texture = shop.texture(doc.overlays[0], doc)
     start = time.perf_counter()
     deliver_project(doc, shop, folder / "large", recipe=recipe)

@@ -8,13 +8,13 @@ import numpy as np
 
 from benchmarks.timing import line
 from mivex.core.layers.builds import build_named, instance
-from mivex.core.layers.model import Cell, Layer, Mask, MaskPart, Stack, base_for
+from mivex.core.layers.model import ChannelSource, Layer, Mask, MaskPart, Stack, base_for
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.strokes import PaintStroke, Tip
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Document
-from mivex.core.project.evaluate import Workshop
-from mivex.core.project.layering import Ask
+from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.layering import EvaluationRequest
 from mivex.core.project.looking import live_paint
 from mivex.core.stage.baking import Probe, geometry_mask
 from mivex.core.stage.mesh import Mesh
@@ -29,22 +29,22 @@ def _doc(side: int, rows: tuple) -> tuple[Document, str]:
 
 
 def _ten() -> tuple[Layer, ...]:
-    cells = {"colour": Cell(colour=(0.6, 0.55, 0.5)), "opacity": Cell(number=0.7), "roughness": Cell(number=0.8)}
+    cells = {"colour": ChannelSource(colour=(0.6, 0.55, 0.5)), "opacity": ChannelSource(number=0.7), "roughness": ChannelSource(number=0.8)}
     return tuple(Layer(id=k, name=k, cells=cells, strength=0.8, mask=Mask(parts=(MaskPart(
         source="pattern", pattern=PATTERNS[k].params()),))) for k in KINDS)
 
 
-def _surface(shop: Workshop, doc: Document) -> object:
-    return shop.graph.value(shop.node_of(doc.overlays[0], Ask(doc=doc)))
+def _surface(shop: Evaluator, doc: Document) -> object:
+    return shop.graph.value(shop.node_of(doc.overlays[0], EvaluationRequest(doc=doc)))
 
 
 def main() -> None:
     """Measure."""
     doc, key = _doc(1024, _ten())
-    _surface(Workshop(), doc)
+    _surface(Evaluator(), doc)
     whole, part = [], []
     for k in range(5):
-        shop = Workshop()
+        shop = Evaluator()
         start = time.perf_counter()
         _surface(shop, doc)
         whole.append((time.perf_counter() - start) * 1e3)
@@ -64,8 +64,8 @@ def main() -> None:
     line("one setting in the top half changed", median(part), "the same from nothing", median(whole), "60 ms")
 
     doc, key = _doc(2048, (instance(build_named("Scratched pane")), Layer(id="p", cells={
-        "opacity": Cell(source="painted"), "colour": Cell(source="painted")}), instance(build_named("Smeared pane"))))
-    shop = Workshop()
+        "opacity": ChannelSource(source="painted"), "colour": ChannelSource(source="painted")}), instance(build_named("Smeared pane"))))
+    shop = Evaluator()
     _surface(shop, doc)
     live = live_paint(shop, doc.overlays[0], doc, "p")
     points = tuple((0.2 + 0.006 * k, 0.3 + 0.1 * np.sin(k / 8), 1.0) for k in range(90))
@@ -85,7 +85,7 @@ def main() -> None:
     doc, _ = _doc(4096, tuple(instance(build_named(n)) for n in ("Salted pane", "Scratched pane", "Smeared pane")))
     before = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
     start = time.perf_counter()
-    _surface(Workshop(limit=1 << 30), doc)
+    _surface(Evaluator(limit=1 << 30), doc)
     bake = (time.perf_counter() - start) * 1e3
     peak = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
     line("the dirty pane, 4096 px", bake, "the same at 1024 px, sixteen times", 16 * _small(), "12000 ms")
@@ -109,7 +109,7 @@ def main() -> None:
 def _small() -> float:
     doc, _ = _doc(1024, tuple(instance(build_named(n)) for n in ("Salted pane", "Scratched pane", "Smeared pane")))
     start = time.perf_counter()
-    _surface(Workshop(), doc)
+    _surface(Evaluator(), doc)
     return (time.perf_counter() - start) * 1e3
 
 

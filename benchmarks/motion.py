@@ -10,11 +10,11 @@ from benchmarks.timing import line, medians
 from mivex.core.advice.inspection import Stage
 from mivex.core.motion.curves import Curve
 from mivex.core.motion.model import Birth, Effect, Emission, Emitter, Life
-from mivex.core.motion.simulate import Flow
+from mivex.core.motion.simulate import EmitterSimulation
 from mivex.core.scene.draw_calls import StagePainter
 from mivex.core.stage.camera import View
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import Buffers, Shot, run
+from mivex.core.stage.passes import Buffers, RenderPlan, run
 from mivex.demo import PROJECT
 
 COUNT = 400
@@ -33,7 +33,7 @@ def everything() -> tuple[Effect, Emitter]:
 def main() -> None:
     """Measure."""
     effect, part = everything()
-    flow = Flow(effect, part, (1.0, 0.0, 0.0))
+    flow = EmitterSimulation(effect, part, (1.0, 0.0, 0.0))
     flow.at(3.0)
     took = []
     for k in range(181, 301):
@@ -41,32 +41,32 @@ def main() -> None:
         flow.at(k / 60)
         took.append((time.perf_counter() - begun) * 1e3)
     begun = time.perf_counter()
-    Flow(effect, part, (1.0, 0.0, 0.0)).at(33.3)
+    EmitterSimulation(effect, part, (1.0, 0.0, 0.0)).at(33.3)
     whole = (time.perf_counter() - begun) * 1e3
     line("a step of 5,000 particles", median(took), "scrubbed to from nothing", whole, "4 ms")
     stage = Stage.read(str(PROJECT))
     doc = stage.doc
     few = np.concatenate([[0.0], np.random.default_rng(1).uniform(0, 30, 12)])
-    from mivex.core.scene.draw_calls import world_of
-    from mivex.core.scene.playback import Flows
+    from mivex.core.scene.draw_calls import build_environment
+    from mivex.core.scene.playback import EmitterSimulations
 
-    world, scrubs = world_of(doc, stage.meshes), []
-    Flows().draws(doc, stage.textures, View(doc.cameras[0], 1280, 800, 1.0), world)
+    world, scrubs = build_environment(doc, stage.meshes), []
+    EmitterSimulations().draws(doc, stage.textures, View(doc.cameras[0], 1280, 800, 1.0), world)
     for t in few:
-        flows = Flows()
+        flows = EmitterSimulations()
         begun = time.perf_counter()
         flows.draws(doc, stage.textures, View(doc.cameras[0], 1280, 800, float(t)), world)
         scrubs.append((time.perf_counter() - begun) * 1e3)
     line("the demo's effects, scrubbed to", max(scrubs), "in the median", median(scrubs), "100 ms")
     # As many sprites as the sprites' benchmark draws.
-    scale = COUNT / max(sum(len(d.mesh.index) // 2 for d in Flows().draws(
+    scale = COUNT / max(sum(len(d.mesh.index) // 2 for d in EmitterSimulations().draws(
         doc, stage.textures, View(doc.cameras[0], 1280, 800, 2.0), world)), 1)
     more = doc.model_copy(update={"effects": tuple(e.model_copy(update={"dials": e.dials.model_copy(
         update={"rate": e.dials.rate * scale})}) for e in doc.effects)})
     draws, view = ours()
     buffers = Buffers(np.zeros((800, 1280, 4), np.float32), np.zeros((800, 1280), np.float32))
     gl = opengl()
-    got = medians(5, lambda: run(Shot(draws, view), buffers, Lighting(), None), *([gl] if gl else []))
+    got = medians(5, lambda: run(RenderPlan(draws, view), buffers, Lighting(), None), *([gl] if gl else []))
     for camera in doc.cameras[:2]:
         painter = StagePainter()
         painter.paint(more, stage.textures, View(camera, 1280, 800, 1.0), meshes=stage.meshes)

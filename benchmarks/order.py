@@ -13,7 +13,7 @@ from mivex.core.findings import examine_scene
 from mivex.core.scene.draw_calls import StagePainter
 from mivex.core.stage.camera import View
 from mivex.core.stage.exact import draw_exact
-from mivex.core.stage.ledger import Book
+from mivex.core.stage.ledger import FragmentQuery
 from mivex.core.stage.looks import look_at
 from mivex.core.stage.passes import draw_all
 from mivex.demo import PROJECT
@@ -34,7 +34,7 @@ def main() -> None:
         line(f"camera {camera.name}, exact order", exact, "drawn whole in the order set", usual, "5")
         line(f"camera {camera.name}, overdraw", over, "drawn whole in the order set", usual, "–")
         start = time.perf_counter()
-        book = Book(draws, view, light)
+        book = FragmentQuery(draws, view, light)
         made = (time.perf_counter() - start) * 1e3
         rng, took = np.random.default_rng(1), []
         for x, y in zip(rng.integers(0, 1280, 60), rng.integers(0, 800, 60), strict=True):

@@ -20,7 +20,7 @@ def main() -> None:
     """Measure."""
     os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
     from mivex.core.prepare import STEPS
-    from mivex.ui.shell.app import application, settle
+    from mivex.ui.shell.app import application, wait_until_idle
     from mivex.ui.shell.window import Window
 
     app, window = application(), Window()
@@ -35,7 +35,7 @@ def main() -> None:
             app.processEvents()
             time.sleep(0.0005)
         took = (time.perf_counter() - start) * 1e3
-        settle(window)
+        wait_until_idle(window)
         return took
 
     for side in (256, 1024, 4096):
@@ -43,13 +43,13 @@ def main() -> None:
         write_picture(path, picture(side), 8)
         window.session.new()
         window.add_pictures([str(path)])
-        settle(window)
+        wait_until_idle(window)
         key = window.session.overlay_id
         bare = median(until_drawn(window.flat.canvas.redraw) for _ in range(7))
         for name, setting, values in MOVES:
             step = STEPS[name].params.model_validate({"step": name})
             window.session.apply("add", partial(edits.set_steps, overlay_id=key, steps=(step,)))
-            settle(window)
+            wait_until_idle(window)
             took = [until_drawn(partial(window.session.apply, "set", partial(
                 edits.set_step, overlay_id=key, index=0, **{setting: v}))) for v in values]
             line(f"{side} px, {name}", median(took), "drawing the same proof again", bare, "50 ms")

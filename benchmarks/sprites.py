@@ -9,10 +9,10 @@ from benchmarks.timing import line, medians
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Coat, Draw, limits_of
+from mivex.core.stage.draw import DrawCall, ShadingInputs, limits_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.mesh import joined, quad
-from mivex.core.stage.passes import Buffers, Shot, run
+from mivex.core.stage.passes import Buffers, RenderPlan, run
 
 W, H, COUNT, SIDE = 1280, 800, 400, 96
 
@@ -33,7 +33,7 @@ def layout() -> list[tuple[float, float, float, float]]:
     return sorted(rows, key=lambda r: -r[2])
 
 
-def ours() -> tuple[list[Draw], View]:
+def ours() -> tuple[list[DrawCall], View]:
     """The same through the stage's own drawing."""
     view = View(Camera(name="b", target=(0, 0, 0), yaw=0, pitch=0, distance=1e-6 + 1, fov=60), W, H)
     t = Texture(sprite())
@@ -44,7 +44,7 @@ def ours() -> tuple[list[Draw], View]:
         s, k = math.sin(math.radians(a)), math.cos(math.radians(a))
         right, up = (view.axes[0] * k + view.axes[1] * s) * size, (view.axes[1] * k - view.axes[0] * s) * size
         tris.append(quad(np.stack([c - right + up, c + right + up, c + right - up, c - right - up])))
-    return [Draw("sprites", joined(tris), Coat(t.mips, limits_of(t.alpha > 0)), Material(lit=False), (4, 0, 0.0))], view
+    return [DrawCall("sprites", joined(tris), ShadingInputs(t.mips, limits_of(t.alpha > 0)), Material(lit=False), (4, 0, 0.0))], view
 
 
 def opengl():  # type: ignore[no-untyped-def]
@@ -93,7 +93,7 @@ def main() -> None:
     buffers = Buffers(np.zeros((H, W, 4), np.float32), np.zeros((H, W), np.float32))
 
     def mivex() -> None:
-        run(Shot(draws, view), buffers, Lighting(), None)
+        run(RenderPlan(draws, view), buffers, Lighting(), None)
 
     image = Image.fromarray((sprite() * 255).astype(np.uint8), "RGBA")
     turned = [image.rotate(a, Image.Resampling.BILINEAR, expand=True) for _, _, _, a in layout()]

@@ -3,7 +3,7 @@
 from benchmarks.timing import line, medians
 from mivex.core.project import edits
 from mivex.core.project.document import Document
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project
 from mivex.core.scene.draw_calls import StagePainter
 from mivex.core.stage.camera import View, orbit
@@ -12,7 +12,7 @@ from mivex.demo import PROJECT
 
 def main() -> None:
     """Measure."""
-    doc, shop = read_project(PROJECT), Workshop(PROJECT.parent)
+    doc, shop = read_project(PROJECT), Evaluator(PROJECT.parent)
     textures = {o.id: shop.texture(o) for o in doc.overlays}
     kept, moving = StagePainter(), StagePainter()
     painters = {name: StagePainter() for name in ("bubble", "registry", "blend")}

@@ -82,23 +82,23 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
             bits: Annotated[int, typer.Option(help="8 or 16; as the source where not given.")] = 0,
             as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
     """Run a recipe on a picture."""
-    from mivex.core.checking.parametric_recipes import read_asking, settled
+    from mivex.core.checking.parametric_recipes import read_parametric, resolve_parameters
     from mivex.core.deliver.deliver import check_format, write_texture
     from mivex.core.project.document import Source
-    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.evaluate import Evaluator
 
-    asking = read_asking(recipe)
+    asking = read_parametric(recipe)
     suffix = Path(out).suffix
     if bits not in (0, 8, 16):
         raise MivexError(f"--bits takes 8 or 16, not {bits}.")
     check_format(suffix, bits or 8)
     check_target(out)
     # Pictures that a recipe names lie beside the recipe.
-    shop = Workshop(Path(recipe).resolve().parent)
+    shop = Evaluator(Path(recipe).resolve().parent)
     picture = shop.picture(str(Path(source).resolve()))
     depth = bits or (16 if picture.bits > 8 and suffix.lower() != ".tga" else 8)
     check_format(suffix, depth)
-    steps, found = settled(asking, lambda first: shop.prepare(picture, Source(path=source), first, depth))
+    steps, found = resolve_parameters(asking, lambda first: shop.prepare(picture, Source(path=source), first, depth))
     texture = shop.prepare(picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff", ".ktx2"))
     write_texture(out, texture, alpha=texture.has_alpha)
     if as_json:

@@ -98,7 +98,7 @@ def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")],
     """Write every overlay's files by its delivery recipe, read back and compared."""
     from mivex.core.deliver.project import deliver_project
     from mivex.core.project.delivery import read_delivery, recipe_named
-    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.evaluate import Evaluator
     from mivex.core.project.file import read_project
     from mivex.core.project.layering import bakes_folder
 
@@ -112,7 +112,7 @@ def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")],
     chosen = None
     if recipe:
         chosen = read_delivery(recipe) if recipe.endswith(".json") else recipe_named(recipe, doc.deliveries)
-    shop = Workshop(Path(project).resolve().parent)
+    shop = Evaluator(Path(project).resolve().parent)
     shop.bakes = bakes_folder(Path(project).resolve())
     on_terminal = sys.stderr.isatty()
 

@@ -17,9 +17,9 @@ def simulate(project: str, effect: Annotated[str, typer.Argument(help="Its name 
              seed: Annotated[int, typer.Option(metavar="N", help="Another seed than the effect's.")] = -1,
              as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
     """List the particles of an effect at a time."""
-    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.evaluate import Evaluator
     from mivex.core.project.file import read_project
-    from mivex.core.scene.draw_calls import meshes_read, world_of
+    from mivex.core.scene.draw_calls import build_environment, meshes_read
     from mivex.core.scene.playback import particle_rows
 
     if not 0 <= time <= 3600:
@@ -35,8 +35,8 @@ def simulate(project: str, effect: Annotated[str, typer.Argument(help="Its name 
             raise MivexError(f"--seed takes 0 to {2**31 - 1}, not {seed}.")
         chosen = chosen.model_copy(update={"seed": seed})
         doc = doc.model_copy(update={"effects": tuple(chosen if e.id == chosen.id else e for e in doc.effects)})
-    shop = Workshop(Path(project).resolve().parent)
-    world = world_of(doc, {p: shop.mesh(p).mesh for p in meshes_read(doc)})
+    shop = Evaluator(Path(project).resolve().parent)
+    world = build_environment(doc, {p: shop.mesh(p).mesh for p in meshes_read(doc)})
     counts = {}
     for o in doc.overlays:
         if o.sheet.grids and o.source.ready:

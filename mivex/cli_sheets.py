@@ -113,7 +113,7 @@ def slice_(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR091
     from mivex.core.picture.encode import check_writable, write_picture
     from mivex.core.picture.files import read_picture
     from mivex.core.project.document import Overlay, Source
-    from mivex.core.project.evaluate import Workshop
+    from mivex.core.project.evaluate import Evaluator
     from mivex.core.project.recipe import read_recipe
     from mivex.core.sheet.celled import frame_values
 
@@ -134,7 +134,7 @@ def slice_(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR091
     values, bits = picture.values, 16 if picture.bits > 8 else 8
     if recipe:
         # Pictures that a recipe names lie beside the recipe.
-        shop = Workshop(Path(recipe).resolve().parent)
+        shop = Evaluator(Path(recipe).resolve().parent)
         where = Source(path=str(Path(source).resolve()))
         o = Overlay(name=source, source=where, steps=read_recipe(recipe).steps, sheet=sheet)
         o = o.model_copy(update={"delivery": o.delivery.model_copy(update={"bits": bits})})

@@ -71,7 +71,7 @@ def small_demo(tmp_path_factory):
 @pytest.fixture
 def window(own_home):
     """The real window, shown and at rest."""
-    from mivex.ui.shell.app import application, settle
+    from mivex.ui.shell.app import application, wait_until_idle
     from mivex.ui.shell.window import Window
 
     application()
@@ -79,7 +79,7 @@ def window(own_home):
     w.ask_unsaved = lambda: "discard"
     w.resize(1280, 800)
     w.show()
-    settle(w)
+    wait_until_idle(w)
     yield w
     w.close()
     w.deleteLater()

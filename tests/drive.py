@@ -16,7 +16,7 @@ from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.project.file import read_project
 from mivex.ui.fields.fields import ChoiceField, Field, NumberField
-from mivex.ui.shell.app import application, settle
+from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.window import Window
 
 LEFT = Qt.MouseButton.LeftButton
@@ -60,7 +60,7 @@ def choose(window: Window, name: str, text: str) -> None:
         QTest.keyClick(f.box, Qt.Key.Key_Down if row > now else Qt.Key.Key_Up)
         QApplication.processEvents()
         f = field(window, name)
-    settle(window)
+    wait_until_idle(window)
 
 
 def add_step(window: Window, label: str) -> None:
@@ -69,13 +69,13 @@ def add_step(window: Window, label: str) -> None:
     menu = button.menu()
     assert isinstance(menu, QMenu)
     next(a for a in menu.actions() if a.text() == label).trigger()
-    settle(window)
+    wait_until_idle(window)
 
 
 def go(window: Window, station: str) -> None:
     """Click a station on the track."""
     click(window.track.stops[station])
-    settle(window)
+    wait_until_idle(window)
 
 
 def run(folder: Path, shot: str = "") -> None:
@@ -88,7 +88,7 @@ def run(folder: Path, shot: str = "") -> None:
     QTest.qWaitForWindowExposed(window)
     window.activateWindow()  # no window manager does it under Xvfb
     QTest.qWaitForWindowActive(window)
-    settle(window)
+    wait_until_idle(window)
     s = window.session
     empty = s.doc
     assert window.rack.empty.isVisible() and "Drop pictures" in window.flat.canvas.message
@@ -96,7 +96,7 @@ def run(folder: Path, shot: str = "") -> None:
     # Open: the button asks for pictures.
     QFileDialog.getOpenFileNames = staticmethod(lambda *a, **k: ([str(folder / "puff.png")], ""))  # type: ignore
     click(next(b for b in window.rack.findChildren(QToolButton) if "Add pictures" in b.toolTip()))
-    settle(window)
+    wait_until_idle(window)
     assert s.overlay and s.overlay.name == "puff" and s.overlay.kind == "sprite"
     assert [f.id for f in window.tray.found] == ["no-alpha"]
     plain = window.stage.canvas.image.copy()
@@ -110,14 +110,14 @@ def run(folder: Path, shot: str = "") -> None:
     assert isinstance(f, NumberField)
     entries = len(s._back)
     drag(f.bar, QPoint(f.bar.width() - 4, 10), QPoint(f.bar.width() // 2, 10))
-    settle(window)
+    wait_until_idle(window)
     assert 0.3 < s.overlay.steps[1].white < 0.8 and len(s._back) == entries + 1  # one entry for the whole drag
     f = field(window, "High in")
     f.bar.setFocus()
     QTest.keyClicks(f.bar, "0")
     QTest.keyClicks(f.bar._edit, ".95")
     QTest.keyClick(f.bar._edit, Qt.Key.Key_Return)
-    settle(window)
+    wait_until_idle(window)
     assert s.overlay.steps[1].white == 0.95
     assert window.engine.get(s.overlay_id).texture.alpha[0, 0] == 0 < window.engine.get(s.overlay_id).texture.alpha[32, 32]
 
@@ -128,22 +128,22 @@ def run(folder: Path, shot: str = "") -> None:
     choose(window, "Blend", "Translucent")
     check = field(window, "Depth write").check  # type: ignore[attr-defined]
     click(check, QPoint(8, check.height() // 2))
-    settle(window)
+    wait_until_idle(window)
 
     # Repair: the finding goes to its place and its repair mends it.
     row = next(i for i, f in enumerate(window.tray.found) if f.id == "depth-write")
     window.tray.list.setCurrentRow(row)
-    settle(window)
+    wait_until_idle(window)
     assert window.controls.station == "blend" and window.tray.repair.isVisible()
     click(window.tray.repair)
-    settle(window)
+    wait_until_idle(window)
     assert not s.overlay.material.depth_write
     assert [f.id for f in window.tray.found] == ["fringe"]  # black lies under the texels that were made clear
     window.tray.list.setCurrentRow(0)
-    settle(window)
+    wait_until_idle(window)
     assert window.controls.station == "edges" and window.flat.canvas.view.show == "fringe"
     click(window.tray.repair)
-    settle(window)
+    wait_until_idle(window)
     assert not window.tray.found and s.overlay.steps[-1].step == "spread"
 
     # Place: drag it in the picture, turn it, scale it.
@@ -153,13 +153,13 @@ def run(folder: Path, shot: str = "") -> None:
     corners = canvas._corners()
     middle = ((corners[0] + corners[2]) / 2).toPoint()
     drag(canvas, middle, middle + QPoint(30, -20))
-    settle(window)
+    wait_until_idle(window)
     assert canvas.place.at != place.at
     corners = canvas._corners()
     drag(canvas, corners[2].toPoint(), corners[2].toPoint() + QPoint(25, 25))
     knob = canvas._knob(canvas._corners()).toPoint()
     drag(canvas, knob, knob + QPoint(40, 20))
-    settle(window)
+    wait_until_idle(window)
     assert canvas.place.width > place.width and canvas.place.roll != 0
     assert canvas.image != plain
 
@@ -168,17 +168,17 @@ def run(folder: Path, shot: str = "") -> None:
     flat, seen = window.flat.canvas, set()
     for show in ("over", "colour", "alpha", "red", "green", "blue", "fringe"):
         flat.set_view(show=show)
-        settle(window)
+        wait_until_idle(window)
         seen.add(bytes(flat.image.constBits()))
     for keys in ("b", "l", "l", "d", "]", "["):
         QTest.keyClick(window, keys)
-        settle(window)
+        wait_until_idle(window)
         seen.add(bytes(flat.image.constBits()))
     assert len(seen) >= 9
     drag(flat, QPoint(round(flat.width() * flat.divider), 60), QPoint(40, 60))
     assert flat.divider < 0.3
     hover(flat, flat.rect().center())
-    settle(window)
+    wait_until_idle(window)
     assert "A 1.000" in window.flat.values.text() or "A 0" in window.flat.values.text()
     if shot:
         window.grab().save(shot)
@@ -187,14 +187,14 @@ def run(folder: Path, shot: str = "") -> None:
     go(window, "deliver")
     QFileDialog.getExistingDirectory = staticmethod(lambda *a, **k: str(folder / "out"))  # type: ignore
     click(next(b for b in window.controls.findChildren(QPushButton) if b.objectName() == "main" and b.isVisible()))
-    settle(window)
+    wait_until_idle(window)
     assert "found the same" in window.notice.text()
     sheet = json.loads((folder / "out" / "puff.blend.json").read_text())
     assert sheet["blend"]["name"] == "Translucent"
     assert np.array_equal(read_picture(folder / "out" / "puff.png").values, window.engine.get(s.overlay_id).texture.values)
     QFileDialog.getSaveFileName = staticmethod(lambda *a, **k: (str(folder / "bench.mivex"), ""))  # type: ignore
     QTest.keyClick(window, Qt.Key.Key_S, Qt.KeyboardModifier.ControlModifier)
-    settle(window)
+    wait_until_idle(window)
     assert s.saved and read_project(folder / "bench.mivex") == s.doc
     assert s.overlay.source.path == "puff.png"
 
@@ -204,36 +204,36 @@ def run(folder: Path, shot: str = "") -> None:
     end = time.monotonic() + 120  # the system tells of it when it comes to it
     while time.monotonic() < end:
         QTest.qWait(20)
-        settle(window)
+        wait_until_idle(window)
         if window.engine.get(s.overlay_id).texture.key != before:
             break
     assert window.engine.get(s.overlay_id).picture.width == 32
 
     # Layers: glass from an empty canvas, made dirty by a build, painted on, cleared.
     window.add_canvas("glass")
-    settle(window)
+    wait_until_idle(window)
     add = next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Add a layer")
     add.menu().aboutToShow.emit()
     builds = next(a.menu() for a in add.menu().actions() if a.text() == "A build")
     next(a for a in builds.actions() if a.text() == "Smeared pane").trigger()
     add.menu().aboutToShow.emit()
     next(a for a in add.menu().actions() if a.text() == "To paint on").trigger()
-    settle(window)
+    wait_until_idle(window)
     clean = window.engine.get(s.overlay_id).texture.values
     s.set_brush(values={"opacity": 0.0}, tip=s.brush.tip.model_copy(update={"form": "hard", "size": 0.1}))
     flat = window.flat.canvas
     flat.fit()
-    settle(window)
+    wait_until_idle(window)
     here = flat.rect().center()
     drag(flat, here - QPoint(40, 0), here + QPoint(40, 2))
-    settle(window)
+    wait_until_idle(window)
     painted = window.engine.get(s.overlay_id).texture.values
     assert s.undo_label == "Paint" and painted[512, 512, 3] == 0 < clean[512, 512, 3]
     assert np.array_equal(painted[..., :3], clean[..., :3]) and np.array_equal(painted[:200], clean[:200])
     QTest.keyClick(window, "p")
     assert not window.layer_painter.on
     QTest.keyClick(window, Qt.Key.Key_S, Qt.KeyboardModifier.ControlModifier)
-    settle(window)
+    wait_until_idle(window)
     assert s.saved and read_project(folder / "bench.mivex") == s.doc
 
     # Undo it all, and do it all again.
@@ -243,11 +243,11 @@ def run(folder: Path, shot: str = "") -> None:
         QTest.keyClick(window, Qt.Key.Key_Z, Qt.KeyboardModifier.ControlModifier)
         count += 1
         assert count < 200
-    settle(window)
+    wait_until_idle(window)
     assert s.doc.overlays == empty.overlays and window.rack.empty.isVisible() and not s.saved
     while s.redo_label:
         s.redo()
-    settle(window)
+    wait_until_idle(window)
     assert s.doc == final and s.saved
     window.close()
     assert not window.isVisible()

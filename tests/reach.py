@@ -27,7 +27,7 @@ from PySide6.QtWidgets import (
 from mivex.ui.fields.labels import Elided
 from mivex.ui.languages import Verbatim
 from mivex.ui.proofs.canvas import Canvas
-from mivex.ui.shell.app import application, settle
+from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.window import Window
 from mivex.ui.stations import STATIONS
 
@@ -110,10 +110,10 @@ def dense(window):
     c = window.flat.canvas
     window.session.choose("porthole")
     window.go("source")
-    settle(window)
+    wait_until_idle(window)
     c.set_view(show="alpha", backdrop="black", layout="single")
     c.actual()
-    settle(window)
+    wait_until_idle(window)
     k, image = c.devicePixelRatioF(), c.image
     view, t = c.screen_view, c.texture
     wrong = 0
@@ -134,7 +134,7 @@ def walk(window):
                 found.setdefault(k, {}).setdefault(row, where)
 
     def look(where):
-        settle(window)
+        wait_until_idle(window)
         note(window, where)
 
     look("empty")
@@ -157,11 +157,11 @@ def walk(window):
                 look(f"motion, {wanted}")
                 break
     window.teach("matte")
-    settle(window)
+    wait_until_idle(window)
     note(window.lesson, "lesson")
     window.lesson.close()
     window.stage.open_light()
-    settle(window)
+    wait_until_idle(window)
     note(window.stage.light_panel, "light")
     window.stage.light_panel.hide()
     return {k: [f"{row}  ({where})" for row, where in v.items()] for k, v in found.items()}

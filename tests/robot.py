@@ -256,7 +256,7 @@ class Robot:
     # What must hold ------------------------------------------------------------------------------
 
     def rest(self):
-        from mivex.ui.shell.app import settle
+        from mivex.ui.shell.app import wait_until_idle
         self.w.desk.play(False)
         for _ in range(60):
             if not (QApplication.activeModalWidget() or QApplication.activePopupWidget()):
@@ -266,12 +266,12 @@ class Robot:
         self.w.commit_typing()
         self.w.flat.canvas.hand.release()
         self.w.stage.canvas.hand.release()
-        settle(self.w)
+        wait_until_idle(self.w)
 
     def hold(self):
         """Undone and redone, saved and read again: the same."""
         from mivex.core.project.file import read_project
-        from mivex.ui.shell.app import settle
+        from mivex.ui.shell.app import wait_until_idle
         s = self.w.session
         self.rest()
         now, count = s.doc, 0
@@ -283,7 +283,7 @@ class Robot:
         if s.doc != now:
             self.fault(f"{count} undone and redone: another document")
         self.w.save()
-        settle(self.w)
+        wait_until_idle(self.w)
         if s.path is not None and (not s.saved or read_project(s.path) != s.doc):
             self.fault("what was saved is not what is open")
 
@@ -324,7 +324,7 @@ if __name__ == "__main__":
     home = tempfile.mkdtemp(prefix="robot-")
     for place in ("XDG_CONFIG_HOME", "XDG_STATE_HOME", "XDG_DATA_HOME"):
         os.environ[place] = home
-    from mivex.ui.shell.app import application, settle
+    from mivex.ui.shell.app import application, wait_until_idle
     from mivex.ui.shell.window import Window
 
     application()
@@ -333,7 +333,7 @@ if __name__ == "__main__":
     window.show()
     path, rows = project(Path(home))
     window.session.open(path)
-    settle(window)
+    wait_until_idle(window)
     with Robot(window, Path(home), int(sys.argv[1]), rows) as robot:
         robot.run(int(sys.argv[2]))
     print(f"{len(robot.acts)} acts, {len(robot.faults)} faults, {len(robot.slow)} over 100 ms: {sorted(robot.slow)[-8:]}")

@@ -4,8 +4,8 @@ from mivex.core.layers.model import Stack, base_for
 from mivex.core.layers.strokes import PaintStroke, Tip
 from mivex.core.project import edits
 from mivex.core.project.document import Document
-from mivex.core.project.evaluate import Workshop
-from mivex.core.project.layering import Ask
+from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.layering import EvaluationRequest
 
 
 def stacked(rows, side=64, kind="glass", **stack):
@@ -16,8 +16,8 @@ def stacked(rows, side=64, kind="glass", **stack):
 
 
 def surface(doc, **ask):
-    shop = Workshop()
-    return shop.graph.value(shop.node_of(doc.overlays[0], Ask(doc=doc, **ask))).surface
+    shop = Evaluator()
+    return shop.graph.value(shop.node_of(doc.overlays[0], EvaluationRequest(doc=doc, **ask))).surface
 
 
 def linear(v):

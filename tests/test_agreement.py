@@ -25,7 +25,7 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.tones import through
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.project.evaluate import PROXY_SIDE, Workshop
+from mivex.core.project.evaluate import PROXY_SIDE, Evaluator
 from mivex.core.project.file import write_project
 from mivex.core.project.keeping import project_lock
 from mivex.core.proof.cost import change_of
@@ -49,7 +49,7 @@ def test_a_proxy_lies_where_the_full_picture_lies(step, settings):
     alpha = np.clip(1 - np.hypot(y - 300, x - 620) / 180, 0, 1)
     from mivex.core.picture.picture import Picture
     picture = Picture(rgba(np.full((h, w, 3), 0.5), alpha))
-    shop = Workshop()
+    shop = Evaluator()
     params = (STEPS[step].params.model_validate({"step": step, **settings}),)
     full = shop.prepare(picture, Source(meaning="colour"), params)
     proxy = shop.prepare(picture, Source(meaning="colour"), params, proxy=True)
@@ -92,7 +92,7 @@ def test_the_flat_proof_shows_the_fringe_that_the_finding_measured(tmp_path):
     o = Overlay(name="A", source=Source(path="a.png", meaning="colour"), material=Material(tiling=True))
     write_project(tmp_path / "p.mivex", Document(overlays=(o,)))
     told = json.loads(mivex_run("check", "p.mivex", "--json", cwd=tmp_path).stdout)
-    subject = Subject.of(o, Workshop(tmp_path).texture(o))
+    subject = Subject.of(o, Evaluator(tmp_path).texture(o))
     rows = told["pictures"][0]["fringe"]
     assert [r["p99"] for r in rows] == [round(r.p99, 4) for r in subject.fringes] == [
         round(r.p99, 4) for r in facts_of(subject).fringes]

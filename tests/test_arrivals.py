@@ -22,7 +22,7 @@ from mivex.core.project.file import Stamp, read_project, write_project
 from mivex.core.project.keeping import Keeper, left_behind, project_lock
 from mivex.ui.shell import files as files_module
 from mivex.ui.shell import saving
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 
 LEFT, NONE = Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
 
@@ -81,7 +81,7 @@ def test_everything_that_is_dropped_arrives_in_order_one_entry_a_drop(window, pi
     gate.wait()
     window.add_blank()  # in the middle of it; what is being read comes after
     gate.let_go()
-    settle(window)
+    wait_until_idle(window)
     assert [o.name for o in s.doc.overlays] == ["Drawn", *(f"p{i:02d}" for i in range(11))]
     assert s.overlay.name == "p10" and "nothing.png" in window.notice.text()
     labels = []
@@ -106,33 +106,33 @@ def test_reading_that_is_stopped_keeps_what_was_read_and_says_so(window, picture
 
     monkeypatch.setattr(files_module, "read_picture", third_stops)
     window.add_pictures(paths)
-    settle(window)
+    wait_until_idle(window)
     assert len(window.session.doc.overlays) == 3 and "3 of 6 files were not read" in window.notice.text()
 
 
 def test_pictures_dropped_during_a_stroke_stay_and_so_does_the_stroke(window, pictures):
     s = window.session
     window.add_canvas("glass")
-    settle(window)
+    wait_until_idle(window)
     row = Layer(id="paint", name="Paint")
     key = s.overlay_id
     s.apply("row", lambda d: layer_edits.add_row(d, key, row))
     s.choose_row("paint")
     s.set_brush(values={"opacity": 0.0})
     window.paint()
-    settle(window)
+    wait_until_idle(window)
     canvas = window.flat.canvas
     canvas.fit()
-    settle(window)
+    wait_until_idle(window)
     middle = canvas.rect().center()
     QTest.mousePress(canvas, LEFT, NONE, middle - QPoint(40, 0))
     QTest.mouseMove(canvas, middle)
     drop(window, pictures(0, 6))
-    settle(window)
+    wait_until_idle(window)
     assert len(s.doc.overlays) == 7 and s.overlay.name == "p05"  # chosen while the button is down
     QTest.mouseMove(canvas, middle + QPoint(30, 5))
     QTest.mouseRelease(canvas, LEFT, NONE, middle + QPoint(30, 5))
-    settle(window)
+    wait_until_idle(window)
     assert len(s.doc.overlays) == 7
     painted = s.doc.overlay(key).layers.row("paint")
     assert len(painted.strokes) == 1 and "opacity" in painted.cells and s.undo_label == "Paint"
@@ -143,12 +143,12 @@ def test_pictures_dropped_during_a_stroke_stay_and_so_does_the_stroke(window, pi
     s.choose(key)
     s.choose_row("paint")
     window.paint()
-    settle(window)
+    wait_until_idle(window)
     QTest.mousePress(canvas, LEFT, NONE, middle)
     s.apply("gone", lambda d: layer_edits.remove_row(d, key, "paint"))
     QTest.mouseMove(canvas, middle + QPoint(10, 10))
     QTest.mouseRelease(canvas, LEFT, NONE, middle + QPoint(10, 10))
-    settle(window)
+    wait_until_idle(window)
     assert not s.doc.overlay(key).layers.rows and s.undo_label == "gone"
 
 
@@ -165,7 +165,7 @@ def test_saves_under_three_names_are_all_written_and_followed(window, tmp_path, 
         window.save_as(lambda i=i: followed.append(i))
     rename(window, "After")
     gate.let_go()
-    settle(window)
+    wait_until_idle(window)
     assert [names(p) for p in paths] == [["At a"], ["At b"], ["At c"]] and followed == [0, 1, 2]
     assert window.session.path == paths[2] and not window.session.saved
     # Saved twice in a row under one name: the second does not take the first for somebody else's.
@@ -173,7 +173,7 @@ def test_saves_under_three_names_are_all_written_and_followed(window, tmp_path, 
     window.save()
     rename(window, "Once more")
     window.save()
-    settle(window)
+    wait_until_idle(window)
     assert names(paths[2]) == ["Once more"] and window.session.saved
     lock = project_lock(paths[2])
     assert not lock.take()
@@ -190,7 +190,7 @@ def test_what_is_changed_while_a_project_opens_is_asked_about(window, tmp_path, 
     gate.wait()
     window.add_blank()
     gate.let_go()
-    settle(window)
+    wait_until_idle(window)
     assert asked == [1] and window.session.doc.overlays[0].name == "Drawn" and window.session.path is None
     lock = project_lock(path)
     assert lock.take()  # the project that was not taken is nobody's
@@ -198,7 +198,7 @@ def test_what_is_changed_while_a_project_opens_is_asked_about(window, tmp_path, 
     # What was dropped after it was asked for is for the project that opens, or for the one that stays.
     window.open(str(path))
     drop(window, pictures(0, 2))
-    settle(window)
+    wait_until_idle(window)
     assert [o.name for o in window.session.doc.overlays] == ["Pane 0", "p00", "p01"] and window.session.path == path
 
 
@@ -206,7 +206,7 @@ def test_what_is_changed_while_a_save_before_leaving_is_written_is_not_lost(wind
     path = tmp_path / "dock.mivex"
     write_project(path, document())
     window.open(str(path))
-    settle(window)
+    wait_until_idle(window)
     rename(window, "First")
     gate = Gate(monkeypatch, saving, "write_project")
     answers = ["save", "save"]
@@ -225,9 +225,9 @@ def test_saves_that_were_asked_for_are_written_before_the_window_goes(window, tm
     path = tmp_path / "dock.mivex"
     write_project(path, document())
     window.open(str(path))
-    settle(window)
+    wait_until_idle(window)
     window.open(str(path))  # once more: it is still this window's
-    settle(window)
+    wait_until_idle(window)
     assert not window.session.elsewhere and not project_lock(path).take()
     gate = Gate(monkeypatch, saving, "write_project")
     window.ask_unsaved = lambda: pytest.fail("nothing is unsaved once the saves are written")
@@ -248,12 +248,12 @@ def test_a_save_that_fails_before_leaving_keeps_the_window_and_the_queue(window,
     path = tmp_path / "dock.mivex"
     write_project(path, document())
     window.add_blank()
-    settle(window)
+    wait_until_idle(window)
     monkeypatch.setattr(saving.QFileDialog, "getSaveFileName", staticmethod(lambda *a: (str(tmp_path / "no" / "x"), "")))
     window.ask_unsaved = lambda: "save"
     window.open(str(path))
     drop(window, pictures(0, 1))
-    settle(window)
+    wait_until_idle(window)
     assert "cannot be written" in window.notice.text() and window.session.path is None
     assert [o.name for o in window.session.doc.overlays] == ["Drawn", "p00"]
     window.ask_unsaved = lambda: "discard"
@@ -269,7 +269,7 @@ def test_leaving_with_something_under_way_asks_first(window, pictures, monkeypat
     assert asked == [["jobs", "deliveries"]] and window.isVisible()
     window.new()  # given up: what was being read does not turn up in the new project
     gate.let_go()
-    settle(window)
+    wait_until_idle(window)
     assert asked[1:] == [["jobs"]] and window.session.doc.overlays == ()
 
 
@@ -286,7 +286,7 @@ def test_restored_work_holds_its_projects_lock(window, tmp_path):
         else:
             window.new()
             window.offer_kept()
-        settle(window)
+        wait_until_idle(window)
         assert window.session.doc.overlays[0].name == "Lost 0" and not window.session.elsewhere
         assert not project_lock(path).take()
 
@@ -294,7 +294,7 @@ def test_restored_work_holds_its_projects_lock(window, tmp_path):
 @pytest.mark.parametrize("moment", range(6))
 def test_a_clean_close_leaves_nothing_to_restore(window, tmp_path, monkeypatch, moment):
     window.add_blank()
-    settle(window)
+    wait_until_idle(window)
     real = keeping.Batch.commit
     writing = threading.Event()
 
@@ -316,7 +316,7 @@ def test_closing_is_quick_whatever_is_being_checked_and_prepared(window, tmp_pat
     """A check and a step at 4096² are stopped where they are; the window is gone within half a second."""
     write_picture(tmp_path / "big.png", rgba(paint(2048), disc(2048)))
     window.add_pictures([str(tmp_path / "big.png")])
-    settle(window)
+    wait_until_idle(window)
     key = window.session.overlay_id
     took = []
     for wait in (0.05, 0.4, 0.9):
@@ -326,7 +326,7 @@ def test_closing_is_quick_whatever_is_being_checked_and_prepared(window, tmp_pat
         while time.monotonic() < end:
             QApplication.processEvents()
         took.append(_stops_within(window))
-    settle(window)
+    wait_until_idle(window)
     assert max(took) < 3.0, took  # a loaded machine; alone it is a tenth of that
     begun = time.monotonic()
     window.close()
@@ -352,12 +352,12 @@ def test_a_project_read_again_is_the_one_that_is_saved(window, tmp_path):
     write_project(path, document())
     window.open(str(path))
     rename_later = []
-    settle(window)
+    wait_until_idle(window)
     rename(window, "One")
     window.save(lambda: rename_later.append(window.session.doc.overlays[0].name))
     window.session.undo()
-    settle(window)
+    wait_until_idle(window)
     assert rename_later == ["Pane 0"] and names(path) == ["One"] and not window.session.saved
     window.save()
-    settle(window)
+    wait_until_idle(window)
     assert read_project(path) == window.session.doc and window.session.saved

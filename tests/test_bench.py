@@ -24,7 +24,7 @@ from mivex.demo import PROJECT
 from mivex.ui.fields.fields import ColourField, FileField, TextField
 from mivex.ui.session.shipping import Shipping
 from mivex.ui.shell import shots
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 
 SHIFT = Qt.KeyboardModifier.ShiftModifier
 
@@ -60,12 +60,12 @@ def test_dragging_the_stage_turns_pans_and_comes_near_by_the_amount_dragged(benc
     c = bench.stage.canvas
     bench.session.apply("bare", lambda d: d.model_copy(update={"overlays": tuple(
         o.model_copy(update={"places": ()}) for o in d.overlays)}))
-    settle(bench)
+    wait_until_idle(bench)
     a, b = QPoint(120, 200), QPoint(180, 240)
     start = c.camera
     before = c.image.copy()
     grab(c, a, b)
-    settle(bench)
+    wait_until_idle(bench)
     assert c.camera.yaw == pytest.approx(start.yaw - 60 * 0.4) and c.camera.pitch == pytest.approx(start.pitch + 40 * 0.3)
     assert (c.camera.target, c.camera.distance) == (start.target, start.distance) and c.image != before
     # Pitch stops short of the pole and of the floor.
@@ -115,7 +115,7 @@ def test_an_overlay_is_scaled_and_turned_by_its_handles(bench):
     s.choose(s.doc.overlays[1].id)
     key = s.overlay_id
     s.apply("square", lambda d: edits.set_place(d, key, s.place_id, at=(0.0, 1.2, 0.8), width=0.6, height=0.6, roll=0.0))
-    settle(bench)
+    wait_until_idle(bench)
     corners = c._corners()
     middle = (corners[0] + corners[2]) / 2
     grab(c, corners[2].toPoint(), (middle + (corners[2] - middle) * 1.5).toPoint())
@@ -148,22 +148,22 @@ def test_cards_are_copied_moved_hidden_and_removed(bench):
     drive.click(tool(rack, "Move the card up"))  # at the top it stays
     assert names() == ["pane", "puff", "mark"]
     drive.click(tool(rack, "Copy the overlay"))
-    settle(bench)
+    wait_until_idle(bench)
     assert names() == ["pane", "pane 2", "puff", "mark"] and s.overlay.name == "pane 2"
     assert s.doc.overlays[0].places[0].id != s.doc.overlays[1].places[0].id
     with_it = bench.stage.canvas.image.copy()
     card = rack._cards[s.overlay_id]
     drive.click(card.eye)
-    settle(bench)
+    wait_until_idle(bench)
     assert not s.overlay.shown and bench.stage.canvas.image != with_it and "hidden" in bench.stage.place.text()
     drive.click(rack._cards[s.overlay_id].eye)
-    settle(bench)
+    wait_until_idle(bench)
     assert s.overlay.shown and bench.stage.canvas.image == with_it
     QTest.keyClick(bench, Qt.Key.Key_Backspace, Qt.KeyboardModifier.ControlModifier)
     assert names() == ["pane", "puff", "mark"]
     for _ in range(3):
         drive.click(tool(rack, "Remove the overlay"))
-    settle(bench)
+    wait_until_idle(bench)
     assert names() == [] and rack.empty.isVisible() and s.overlay is None
     s.undo()
     assert names() == [s.overlay.name]
@@ -183,7 +183,7 @@ def test_steps_are_moved_switched_and_removed_by_their_cards(bench):
         return [k.step for k in s.overlay.steps]
 
     def card_button(tip):
-        settle(bench)
+        wait_until_idle(bench)
         return next(b for b in bench.controls.findChildren(QToolButton) if b.accessibleName() == tip and b.isVisible())
 
     assert steps() == ["levels", "threshold", "invert-alpha"]
@@ -192,13 +192,13 @@ def test_steps_are_moved_switched_and_removed_by_their_cards(bench):
     drive.click(card_button("Later: Levels"))
     assert steps() == ["invert-alpha", "levels", "threshold"]
     assert not card_button("Earlier: Invert alpha").isEnabled() and not card_button("Later: Threshold").isEnabled()
-    settle(bench)
+    wait_until_idle(bench)
     t = bench.engine.get(s.overlay_id).texture.alpha.copy()
     drive.click(card_button("Remove the step: Threshold"))
-    settle(bench)
+    wait_until_idle(bench)
     assert steps() == ["invert-alpha", "levels"] and not np.array_equal(bench.engine.get(s.overlay_id).texture.alpha, t)
     s.undo()
-    settle(bench)
+    wait_until_idle(bench)
     assert steps() == ["invert-alpha", "levels", "threshold"]
     assert np.array_equal(bench.engine.get(s.overlay_id).texture.alpha, t)
 
@@ -213,17 +213,17 @@ def test_placements_are_added_chosen_and_taken_off(bench):
         count = len(s.overlay.places)
         add = next(b for b in bench.controls.findChildren(QPushButton) if b.text() == "Place it" and b.isVisible())
         next(a for a in add.menu().actions() if a.text() == words).trigger()
-        settle(bench)
+        wait_until_idle(bench)
         assert len(s.overlay.places) == count + 1 and isinstance(s.overlay.places[-1], kind)
         assert s.place_id == s.overlay.places[-1].id
     first = next(b for b in bench.controls.findChildren(QPushButton) if b.text().startswith("1 ") and b.isVisible())
     drive.click(first)
-    settle(bench)
+    wait_until_idle(bench)
     assert s.place_id == s.overlay.places[0].id
     ids = [p.id for p in s.overlay.places]
     gone = next(b for b in bench.controls.findChildren(QToolButton) if b.accessibleName() == "Remove placement 2")
     drive.click(gone)
-    settle(bench)
+    wait_until_idle(bench)
     assert [p.id for p in s.overlay.places] == [ids[0], *ids[2:]]
     f = drive.field(bench, "Width")
     f.bar.setFocus()
@@ -246,21 +246,21 @@ def test_names_colours_and_paths_are_typed_and_nonsense_is_refused(bench, tmp_pa
         name = drive.field(bench, "Name")
         name.line.setText(typed)
         QTest.keyClick(name.line, Qt.Key.Key_Return)
-        settle(bench)
+        wait_until_idle(bench)
         assert s.overlay.name == kept
     path = drive.field(bench, "Picture")
     assert isinstance(path, FileField)
     path.line.setText(str(tmp_path / "puff.png"))
     QTest.keyClick(path.line, Qt.Key.Key_Return)
-    settle(bench)
+    wait_until_idle(bench)
     assert np.array_equal(bench.engine.get(s.overlay_id).picture.values, read_picture(tmp_path / "puff.png").values)
     path = drive.field(bench, "Picture")
     path.line.setText("nowhere.png")
     QTest.keyClick(path.line, Qt.Key.Key_Return)
-    settle(bench)
+    wait_until_idle(bench)
     assert "no file" in bench.engine.get(s.overlay_id).problem and "nowhere.png" in bench.flat.canvas.message
     s.undo()
-    settle(bench)
+    wait_until_idle(bench)
     drive.go(bench, "blend")
     tint = drive.field(bench, "Tint")
     assert isinstance(tint, ColourField)
@@ -269,7 +269,7 @@ def test_names_colours_and_paths_are_typed_and_nonsense_is_refused(bench, tmp_pa
         tint = drive.field(bench, "Tint")
         tint.line.setText(typed)
         QTest.keyClick(tint.line, Qt.Key.Key_Return)
-        settle(bench)
+        wait_until_idle(bench)
         assert s.overlay.material.tint == pytest.approx(rgb, abs=0.003), typed
 
 
@@ -282,7 +282,7 @@ def test_a_good_project_opens_by_menu_by_drop_and_from_the_recent_ones(window, t
         write_project(tmp_path / f"{name}.mivex", edits.set_fields(doc, key, "", name=name))
     monkeypatch.setattr(QFileDialog, "getOpenFileName", staticmethod(lambda *a, **k: (str(tmp_path / "one.mivex"), "")))
     QTest.keyClick(window, Qt.Key.Key_O, Qt.KeyboardModifier.ControlModifier)
-    settle(window)
+    wait_until_idle(window)
     assert window.session.overlay.name == "one" and window.session.saved and window.windowTitle().startswith("one")
     assert window.engine.get(key).texture.width == 32
     drop(window, tmp_path / "two.mivex")
@@ -292,7 +292,7 @@ def test_a_good_project_opens_by_menu_by_drop_and_from_the_recent_ones(window, t
     rows = [a.text() for a in recent.actions()]
     assert rows[:2] == [str(tmp_path / "two.mivex"), str(tmp_path / "one.mivex")]
     recent.actions()[1].trigger()
-    settle(window)
+    wait_until_idle(window)
     assert window.session.overlay.name == "one"
 
 
@@ -320,14 +320,14 @@ def test_what_a_repair_costs_is_shown_beside_it(window, tmp_path):
     drop(window, tmp_path / "keyed.png")
     row = next(i for i, f in enumerate(window.tray.found) if f.id == "fringe")
     window.tray.list.setCurrentRow(row)
-    settle(window)
+    wait_until_idle(window)
     cost = window.tray.current.repair.cost
     assert window.tray.cost.isVisible() and window.tray.cost.pixmap().width() == 192
     assert f"{cost.figure:.0f} of 255" in window.tray.repair.text() and cost.figure > 30
     t = window.engine.get(window.session.overlay_id).texture
     # The figure is what the step does to seen texels, over black, grey and white.
     window.tray.mend()
-    settle(window)
+    wait_until_idle(window)
     after = window.engine.get(window.session.overlay_id).texture
     seen = t.alpha > 0
     assert np.abs(after.values - t.values)[seen].max() > 0.3 and np.array_equal(after.alpha, t.alpha)
@@ -343,7 +343,7 @@ def test_a_matte_step_says_in_its_card_what_it_clips(window, tmp_path):
     key = window.session.overlay_id
     window.session.apply("matte", lambda d: edits.set_steps(d, key, (Unmatte(),)))
     drive.go(window, "edges")
-    settle(window)
+    wait_until_idle(window)
     from PySide6.QtWidgets import QLabel
     said = [k.text() for k in window.controls.findChildren(QLabel) if k.isVisible() and "clipped" in k.text()]
     assert len(said) == 1 and "%" in said[0]

@@ -10,7 +10,7 @@ from mivex.core.material.effects import Breakup, OnSurface
 from mivex.core.material.material import Channel, Finish, Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.scene.draw_calls import overlay_draw, place_mesh, render, world_of
+from mivex.core.scene.draw_calls import build_environment, overlay_draw, place_mesh, render
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.decal_projection import fade, projected
 from mivex.core.stage.lights import Lighting
@@ -76,7 +76,7 @@ def test_a_thrown_decal_shows_on_the_stage_where_it_was_thrown():
     y, x = np.nonzero(changed)
     assert abs(x.min() - seen[:, 0].min()) < 1.5 and abs(x.max() + 1 - seen[:, 0].max()) < 1.5
     assert abs(y.min() - seen[:, 1].min()) < 1.5 and abs(y.max() + 1 - seen[:, 1].max()) < 1.5
-    assert len(place_mesh(place, world_of(doc, {"floor.obj": FLOOR}), view).index) > 0
+    assert len(place_mesh(place, build_environment(doc, {"floor.obj": FLOOR}), view).index) > 0
 
 
 def lit_pair(weights, decal_rough=0.9, own=(0.1, 0.6, 0.2, 1)):
@@ -99,9 +99,9 @@ def lit_pair(weights, decal_rough=0.9, own=(0.1, 0.6, 0.2, 1)):
     from dataclasses import replace
 
     rows = [replace(wall, order=(1, 0, 0.0)), replace(made, mesh=quad(half), order=(3, 0, 0.0))]
-    from mivex.core.stage.draw import Coat, Input
+    from mivex.core.stage.draw import Input, ShadingInputs
 
-    rows[0] = replace(rows[0], coat=Coat(rows[0].coat.colour, rough=Input(0.2)))
+    rows[0] = replace(rows[0], coat=ShadingInputs(rows[0].coat.colour, rough=Input(0.2)))
     colour = draw_all(rows, VIEW, Lighting(environment="spots", shadows=False)).colour
     return colour[9, 4, :3].astype(float), colour[9, 19, :3].astype(float)
 

@@ -20,7 +20,7 @@ from mivex.core.intake.blocks import compressed
 from mivex.core.intake.compare import difference, draw, survival
 from mivex.core.intake.loader import load
 from mivex.core.intake.switches import SWITCHES, switched
-from mivex.core.layers.model import Cell, Layer, Stack
+from mivex.core.layers.model import ChannelSource, Layer, Stack
 from mivex.core.material.material import Finish, Material, Normals
 from mivex.core.motion.model import Effect, Emitter
 from mivex.core.picture.encode import write_picture
@@ -29,9 +29,9 @@ from mivex.core.project import delivery_edits
 from mivex.core.project.channels import channel_of_overlay
 from mivex.core.project.delivery import STOCK, dump_delivery, parse_delivery, recipe_named
 from mivex.core.project.document import Delivery, Document, Overlay, Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import dumps, loads, write_project
-from mivex.core.scene.draw_calls import codes_of, gathered, render
+from mivex.core.scene.draw_calls import codes_of, load_scene_inputs, render
 from mivex.core.stage.camera import View
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.placements_model import Around, BillboardPlace, HullPlace, PanelPlace
@@ -62,9 +62,9 @@ def made(tmp_path, rng):
     """A folder with a picture, an overlay made of layers on it, and a workshop."""
     write_picture(tmp_path / "a.png", soft(rng))
     stack = Stack(rows=(
-        Layer(id="wet", name="Wet", cells={"roughness": Cell(value=(0.2,)), "metal": Cell(value=(0.8,))}),))
+        Layer(id="wet", name="Wet", cells={"roughness": ChannelSource(value=(0.2,)), "metal": ChannelSource(value=(0.8,))}),))
     o = Overlay(id="o", name="Tag", source=Source(path="a.png", meaning="colour"), layers=stack)
-    return tmp_path, o, Workshop(tmp_path)
+    return tmp_path, o, Evaluator(tmp_path)
 
 
 def test_every_channel_lies_where_the_recipe_says_and_other_readers_find_it(made):
@@ -114,7 +114,7 @@ def test_masks_normals_and_distances_are_delivered(made, rng):
     flat = np.dstack([np.full((16, 16, 1), 0.5), np.full((16, 16, 1), 200 / 255), np.full((16, 16, 1), 230 / 255)])
     write_picture(folder / "n.png", flat.astype(np.float32), data=True)
     o = o.model_copy(update={"material": Material(finish=Finish(normal=Normals(source="file", path="n.png", green="down"))),
-                             "layers": Stack(rows=(Layer(id="m", name="M", cells={"colour": Cell(value=(1, 0, 0))}),))})
+                             "layers": Stack(rows=(Layer(id="m", name="M", cells={"colour": ChannelSource(value=(1, 0, 0))}),))})
     recipe = parse_delivery({"files": [
         {"pattern": "{name}_n", "holds": "data", "green": "up", "channels": {
             "red": {"take": "normal_x"}, "green": {"take": "normal_y"}, "blue": {"take": "normal_z"}}},
@@ -246,7 +246,7 @@ def test_gltf_is_read_by_others_with_the_right_materials(made, rng):
 
 def both(folder, doc, shop, view):
     """A delivery and its stage from one camera: received, codes of the one, codes of the other."""
-    textures, meshes = gathered(doc, shop)
+    textures, meshes = load_scene_inputs(doc, shop)
     received = load(folder)
     return received, draw(received, view), codes_of(render(doc, textures, view, meshes), doc)
 

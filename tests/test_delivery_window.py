@@ -6,7 +6,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication
 
 from mivex.ui.proofs.flow_picture import Spot
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 
 
 def act(menu, *words):
@@ -22,11 +22,11 @@ def act(menu, *words):
 
 def test_channels_flow_into_files_and_what_left_is_taken_in(window, small_demo, tmp_path):
     window.session.open(small_demo("porthole", "mote", "pane_left"))
-    settle(window)
+    wait_until_idle(window)
     s, flow = window.session, window.outgoing.flow
     s.choose("porthole")
     window.go("deliver")
-    settle(window)
+    wait_until_idle(window)
     assert window.left.currentWidget() is window.outgoing and window.outgoing.page == "files"
     assert flow.recipe.name == "Scene, everything" and "Roughness" in [w.capitalize() for w in flow.sources()]
     # A channel is clicked, and fed from somewhere else: the stock recipe becomes the project's own.
@@ -55,7 +55,7 @@ def test_channels_flow_into_files_and_what_left_is_taken_in(window, small_demo, 
     assert flow.spot == Spot(0, "red")
     act(flow.menu(Spot(4)), "Remove the file")
     window.deliver(str(tmp_path / "out"), False)
-    settle(window)
+    wait_until_idle(window)
     assert window.outgoing.page == "back" and "read back" in window.outgoing.said.text()
     table = window.outgoing.table
     heads = [k for k in range(table.rowCount()) if table.columnSpan(k, 0) == table.columnCount()]
@@ -66,25 +66,25 @@ def test_channels_flow_into_files_and_what_left_is_taken_in(window, small_demo, 
     assert (tmp_path / "out" / "Porthole_pane.glb").is_file() and (tmp_path / "out" / "proof.html").is_file()
     window.outgoing.show_page("intake")
     window._follow_intake()
-    settle(window)
+    wait_until_idle(window)
     ship, view = window.shipping, window.outgoing.intake
     assert ship.codes is not None and ship.off.figures["within"] > 0.999 and "of the stage" in view.figures.text()
     picture = view.picture
     assert picture.image().width() == picture.width()
     before = ship.codes.copy()
     view.boxes["opaque"].setChecked(True)
-    settle(window)
+    wait_until_idle(window)
     assert ship.switches == {"opaque"} and ship.off.figures["within"] < 0.999 and (ship.codes != before).any()
     view.show_as("difference")
     assert picture.image().pixelColor(QPointF(2, 2).toPoint()).lightness() < 20
     view.boxes["opaque"].setChecked(False)
     view.all.click()
-    settle(window)
+    wait_until_idle(window)
     assert view.table.rowCount() == 1 and view.table.item(0, 7).text().endswith("!")
     # The next one is a delivery from disk; a folder that is none is told in a sentence.
     window.take_in(str(tmp_path))
-    settle(window)
+    wait_until_idle(window)
     assert "no delivery" in ship.problem and ship.codes is None
     window.take_in(str(tmp_path / "out"))
-    settle(window)
+    wait_until_idle(window)
     assert ship.codes is not None and not ship.problem

@@ -29,7 +29,7 @@ from mivex.core.picture.files import read_levels, read_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare import STEPS
 from mivex.core.project.document import Delivery, Document, Overlay, Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project, write_project
 
 HERE = Path(__file__).parent
@@ -181,7 +181,7 @@ def overlays(*rows):
 
 
 def test_a_delivery_is_checked_as_a_whole_before_anything_is_written(tmp_path):
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     (tmp_path / "out").mkdir()
     (tmp_path / "out" / "Mask.png").mkdir()
     solid = {"material": Material(blend="Solid", depth_write=True)}
@@ -206,7 +206,7 @@ def test_a_delivery_is_checked_as_a_whole_before_anything_is_written(tmp_path):
 
 def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
     rows = overlays(("One", {}), ("Two", {}), ("Three", {}))
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     deliver(rows[:1], shop.texture, tmp_path)
     before = {p.name: p.read_bytes() for p in tmp_path.iterdir()}
     darker = [o.model_copy(update={"material": Material(tint=(0.5, 0.5, 0.5))}) for o in rows]
@@ -243,10 +243,10 @@ def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
 def test_the_same_delivery_twice_gives_the_same_bytes(tmp_path, small_demo):
     path = small_demo("porthole", "chevrons", "mote", "pane_left", "packed", "bubbles_sheet")
     doc = read_project(path)
-    first = deliver_project(doc, Workshop(path.parent), tmp_path / "a").overlays
+    first = deliver_project(doc, Evaluator(path.parent), tmp_path / "a").overlays
     for row in first:
         os.utime(row.picture, (0, 0))
-    deliver_project(doc, Workshop(path.parent), tmp_path / "b")
+    deliver_project(doc, Evaluator(path.parent), tmp_path / "b")
     everything = {p.name: p.read_bytes() for p in (tmp_path / "a").iterdir()}
     assert everything == {p.name: p.read_bytes() for p in (tmp_path / "b").iterdir()}
     for row in first:
@@ -380,7 +380,7 @@ def test_deep_openexr_is_refused(tmp_path):
 def test_one_limit_holds_for_reading_steps_canvases_and_writing(tmp_path):
     assert (MAX_SIDE, MAX_TEXELS) == (16384, 8192 * 8192)
     assert fits(16384, 4096) and fits(8192, 8192) and not fits(16384, 4097) and not fits(16385, 1) and not fits(0, 5)
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     write_picture(tmp_path / "a.png", rgba(paint(64), disc(64)))
     picture = shop.picture("a.png")
     pad = STEPS["pad"].params(step="pad", left=4096, right=4096, top=4096, bottom=4096)

@@ -6,11 +6,11 @@ import numpy as np
 import pytest
 from test_order import VIEW, held, panel, tone
 
-from mivex.core.material.effects import Breakup, Contact, Dither, Erosion, Flow, Glass, Halo, Recolour, Tones
+from mivex.core.material.effects import Breakup, Contact, Dither, Erosion, Glass, Halo, Recolour, Tones, UvScroll
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Coat, Draw, Input, shadow_mask
+from mivex.core.stage.draw import DrawCall, Input, ShadingInputs, shadow_mask
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.ledger import account_of
 from mivex.core.stage.lights import Lighting
@@ -73,7 +73,7 @@ def test_two_tones_recolouring_and_halo():
 def test_contact_fades_over_its_distance_before_what_is_solid():
     c = held(RGBA)
     wall = panel(0, (0.2, 0.2, 0.2, 1), FLAT - 0.3 * UP, blend="Solid", depth_write=True, group="Solid")
-    wall = Draw(wall.name, wall.mesh, wall.coat, wall.material, (1, 0, 0.0))
+    wall = DrawCall(wall.name, wall.mesh, wall.coat, wall.material, (1, 0, 0.0))
     for blend in ("Translucent", "Premultiplied"):
         for distance, share in ((0.6, 0.5), (0.3, 1.0), (3.0, 0.1)):
             # It counts along the view, also where something see-through has written depth in between.
@@ -146,11 +146,11 @@ def test_flow_bends_the_picture_stands_still_at_its_edge_and_differs_by_placemen
     fine = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 200, 160)
 
     def seen(part="1", **flow):
-        d = Draw(
+        d = DrawCall(
             "f",
             quad(np.array([(-2, 1.8, 0), (2, 1.8, 0), (2, -1.8, 0), (-2, -1.8, 0)])),
-            Coat(ramp.mips),
-            Material(lit=False, flow=Flow(**flow)),
+            ShadingInputs(ramp.mips),
+            Material(lit=False, flow=UvScroll(**flow)),
             (4, 0, 0.0),
             owner="o",
             part=part,
@@ -175,7 +175,7 @@ def test_refraction_sees_what_lies_where_the_bent_ray_comes_out(body, yaw):
     ramp = Texture(np.dstack([np.tile(x, (2, 1))] * 3 + [np.ones((2, 2048), np.float32)]), "data", bits=32)
     wall = quad(np.array([(-4, 3, -1), (4, 3, -1), (4, -3, -1), (-4, -3, -1)], float))
     opaque = Material(lit=False, blend="Solid", group="Solid", depth_write=True)
-    solid = Draw("wall", wall, Coat(ramp.mips), opaque, (1, 0, 0.0))
+    solid = DrawCall("wall", wall, ShadingInputs(ramp.mips), opaque, (1, 0, 0.0))
     t, c = np.radians(yaw), held(RGBA)
     turn = np.array([[np.cos(t), 0, np.sin(t)], [0, 1, 0], [-np.sin(t), 0, np.cos(t)]])
     glass = Glass(on=True, index=1.5, edge_index=1.5, edge_opacity=c[3], thickness=0.3, body=body)
@@ -199,7 +199,7 @@ def test_refraction_sees_what_lies_where_the_bent_ray_comes_out(body, yaw):
 def test_refracting_things_read_what_is_there_by_then_and_frost_blurs_it():
     half = np.array([(-6, 5, -1), (0, 5, -1), (0, -5, -1), (-6, -5, -1)], float)
     wall = panel(0, (1, 1, 1, 1), half, blend="Solid", depth_write=True, group="Solid")
-    wall = Draw("wall", wall.mesh, wall.coat, wall.material, (1, 0, 0.0))
+    wall = DrawCall("wall", wall.mesh, wall.coat, wall.material, (1, 0, 0.0))
     film = panel(1, (0, 0, 1, 0.6), half * np.array([1, 1, 0.5]))
     frosted = Glass(on=True, index=1.5, edge_index=1.5, edge_opacity=0.0, thickness=0.01, frost=1.0)
     clear = frosted.model_copy(update={"frost": 0.0})
@@ -231,7 +231,7 @@ def test_refracting_things_read_what_is_there_by_then_and_frost_blurs_it():
 def test_a_refracting_pane_in_a_group_before_the_light_is_drawn_without_what_is_not_there_yet(group):
     glass = Glass(on=True, index=1.5, edge_index=1.5, thickness=0.3)
     pane = panel(0, RGBA, FLAT, glass=glass, group=group)
-    early = Draw(pane.name, pane.mesh, pane.coat, pane.material, ({"Backdrop": 0, "Solid": 1, "Cutout": 2}[group], 0, 0.0))
+    early = DrawCall(pane.name, pane.mesh, pane.coat, pane.material, ({"Backdrop": 0, "Solid": 1, "Cutout": 2}[group], 0, 0.0))
     assert np.isfinite(pixel([early])).all()
 
 
@@ -250,7 +250,7 @@ def test_a_face_may_be_worn_on_its_own_and_show_the_next_frame():
     values = np.zeros((64, 128, 4), np.float32)
     values[:, :64], values[:, 64:] = (1, 0, 0, 0.8), (0, 0, 1, 0.4)
     sheet = quad(FLAT, (0.1, 0.1, 0.4, 0.9))
-    draw = Draw("s", sheet, Coat(Texture(values).mips), Material(lit=False), (4, 0, 0.0), owner="s", part="1")
+    draw = DrawCall("s", sheet, ShadingInputs(Texture(values).mips), Material(lit=False), (4, 0, 0.0), owner="s", part="1")
     for share in (0.0, 0.25, 1.0):
         now = with_facts(draw, right=0.5, next=share)
         a = 0.8 + (0.4 - 0.8) * share
@@ -263,9 +263,9 @@ def test_broken_up_by_a_picture_its_dark_parts_first_and_so_are_shadows():
     grey = np.tile(np.linspace(0, 1, 256, dtype=np.float32), (8, 1))
     ramp = Texture(np.dstack([grey, grey, grey, np.ones_like(grey)]), data=True)
     at = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=8, fov=60), 200, 100)
-    coat = Coat(tone(RGBA).mips, mask=Input(1.0, ramp.mips, 0))
+    coat = ShadingInputs(tone(RGBA).mips, mask=Input(1.0, ramp.mips, 0))
     m = Material(lit=False, breakup=Breakup(amount=0.5, soft=0.001))
-    alpha = draw_all([Draw("b", quad(FLAT), coat, m, (4, 0, 0.0))], at).colour[50, :, 3]
+    alpha = draw_all([DrawCall("b", quad(FLAT), coat, m, (4, 0, 0.0))], at).colour[50, :, 3]
     x = np.flatnonzero(alpha > 0.01)
     focal = 50 / np.tan(np.radians(30))
     assert abs(x[0] - 100) <= 1 and abs(x[-1] - (100 + 6 / 8 * focal)) <= 1.5 and np.allclose(alpha[x[2:]], c[3], atol=1e-3)
@@ -284,7 +284,7 @@ def test_slices_of_a_stack_cut_one_solid_noise():
         mesh = stack(count, 2.0, 2.0, depth, solid=True)
         part = replace(mesh, index=mesh.index[2 * k:2 * k + 2], facts=mesh.facts[2 * k:2 * k + 2])
         part = part.transformed(np.array([[1, 0, 0, 0], [0, 1, 0, 0], [0, 0, 0, 0]]) + 1e-12 * np.eye(3, 4))
-        return draw_all([Draw("s", part, Coat(tone((1, 1, 1, 1)).mips), m, (4, 0, 0.0))], at).colour[..., 3]
+        return draw_all([DrawCall("s", part, ShadingInputs(tone((1, 1, 1, 1)).mips), m, (4, 0, 0.0))], at).colour[..., 3]
 
     # Slices close together look alike, far ones do not; a slice at the same depth is the same, however many there are.
     first, second, last = shown(64, 1.0, 0), shown(64, 1.0, 1), shown(64, 1.0, 63)

@@ -19,7 +19,7 @@ from mivex.core.prepare.premultiply import run as premultiply
 from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.spread import run as spread
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 
 CONTEXT = Context(read_picture)
 
@@ -111,7 +111,7 @@ def overlay_project(tmp_path, values, bits=8, **material):
     write_picture(tmp_path / "a.png", np.asarray(values, np.float32), bits)
     o = Overlay(id="o", name="Probe", source=Source(path="a.png", meaning="colour"),
                 material=Material(**material))
-    return Document(overlays=(o,)), Workshop(tmp_path)
+    return Document(overlays=(o,)), Evaluator(tmp_path)
 
 
 def findings_of(doc, shop):
@@ -186,12 +186,12 @@ def test_a_flat_backdrop_of_any_colour_is_taken_out_whole_and_its_fringe_is_mend
         o = Overlay(id="a", name="Shape", kind="sprite", source=Source(path=str(tmp_path / "shape.png")))
         for wanted in ("no-alpha", "fringe"):
             doc = Document(overlays=(o,))
-            found = {f.id: f for f in examine(Subject.of(o, Workshop(tmp_path).texture(o, doc)))}
+            found = {f.id: f for f in examine(Subject.of(o, Evaluator(tmp_path).texture(o, doc)))}
             if wanted in found:
                 for edit in found[wanted].repair.edits:
                     doc = edit(doc)
                 o = doc.overlays[0]
-        texture = Workshop(tmp_path).texture(o, Document(overlays=(o,)))
+        texture = Evaluator(tmp_path).texture(o, Document(overlays=(o,)))
         # The least alpha that explains the shape's colour over the backdrop (Smith and Blinn 1996).
         least = max((c - b) / (255 - b) if c > b else (b - c) / b for c, b in zip((166, 77, 38), backdrop, strict=True))
         assert texture.alpha[:8].max() == 0 and abs(texture.alpha[48, 64] - least) < 1 / 255

@@ -7,12 +7,12 @@ import pytest
 
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, loads
-from mivex.core.scene.draw_calls import place_mesh, world_of
+from mivex.core.scene.draw_calls import build_environment, place_mesh
 from mivex.core.stage import primitives as forms
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.placements_model import Around, BillboardPlace, PanelPlace, ShapePlace
 
-EMPTY = world_of(Document(around=Around(path="none.obj")))
+EMPTY = build_environment(Document(around=Around(path="none.obj")))
 
 
 def normals(mesh):

@@ -13,11 +13,11 @@ from mivex.core.base.errors import MivexError
 from mivex.core.checking import batch as report
 from mivex.core.checking.batch import Report
 from mivex.core.checking.limit_rules import counted, judged, junit, read_limits, share_of
-from mivex.core.checking.parametric_recipes import parse_asking, settled
+from mivex.core.checking.parametric_recipes import parse_parametric, resolve_parameters
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.project.document import Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 
 
 @pytest.fixture
@@ -120,14 +120,14 @@ def test_recipes_ask_for_the_border_and_the_matte(folder, tmp_path):
     assert not told["found"][0]["found"]["on"] and "left out" in told["found"][0]["said"]
     assert np.array_equal(read_picture(folder / "o3.png").values, read_picture(folder / "good.png").values)
     with pytest.raises(MivexError, match="takes a colour, or the word border"):
-        parse_asking({"steps": [{"step": "key-colour", "key": "middle"}]}, "r")
-    shop = Workshop(folder)
-    asking = parse_asking({"steps": [{"step": "blur"}, {"step": "unmatte", "matte": "found"}]}, "r")
+        parse_parametric({"steps": [{"step": "key-colour", "key": "middle"}]}, "r")
+    shop = Evaluator(folder)
+    asking = parse_parametric({"steps": [{"step": "blur"}, {"step": "unmatte", "matte": "found"}]}, "r")
     asked_after = []
 
     def before(steps):
         asked_after.append(len(steps))
         return shop.prepare(shop.picture("dark_a.png"), Source(meaning="colour"), steps)
 
-    settled(asking, before)
+    resolve_parameters(asking, before)
     assert asked_after == [1]

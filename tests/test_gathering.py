@@ -23,7 +23,7 @@ from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, paths_of, read_project, relocated, write_project
 from mivex.core.project.gathering import collected, found_again, missing, outside, with_found
 from mivex.core.stage.placements_model import Around, MeshPlace
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 
 
 @pytest.fixture
@@ -92,29 +92,29 @@ def test_the_window_collects_finds_and_brings_back_earlier_saves(window, spread)
     window.tell = lambda words: (said.append(words), tell(words))
     shutil.move(home / "in" / "near.png", home / "near.png")
     window.open(str(path))
-    settle(window)
+    wait_until_idle(window)
     s = window.session
     assert s.overlay.source.path == "near.png" and any("found again" in w for w in said) and not s.saved
     s.undo()
     assert s.overlay.source.path == "in/near.png"
     s.redo()
     window.collect()
-    settle(window)
+    wait_until_idle(window)
     assert any("3 files copied" in w for w in said) and not outside(s.doc, home)
     window.save()
-    settle(window)
+    wait_until_idle(window)
     first = read_project(path)
     s.apply("Rename", lambda d: d.model_copy(update={"overlays": d.overlays[:1]}))
     window.save()
-    settle(window)
+    wait_until_idle(window)
     rows = earlier_of(path)
     assert len(rows) == 2 and read_project(rows[0].file) == first and read_project(rows[1].file) == doc
     window.open_earlier(rows[0])
-    settle(window)
+    wait_until_idle(window)
     assert s.doc == first and not s.saved and s.undo_label == "Open an earlier save"
     path.write_text(dumps(Document()))
     window.look_at_disk()
-    settle(window)
+    wait_until_idle(window)
     assert any("changed on disk" in w for w in said)
 
 

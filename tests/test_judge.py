@@ -23,7 +23,7 @@ from mivex.core.pixels.mips import build_chain
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
 from mivex.core.project.document import Delivery, Document, Overlay, Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.proof import layouts
 from mivex.core.proof.flat import LAYOUTS, SURROUND, FlatView
 from mivex.core.proof.histogram import histogram
@@ -83,7 +83,7 @@ def test_scaled_levels_are_delivered_where_the_file_holds_them_and_the_cutoff_is
     write_picture(tmp_path / "m.png", rgba(paint(64), screen(64)), 8)
     o = Overlay(id="o", name="Mesh", source=Source(path="m.png"), material=Material(blend="Cutout", depth_write=True),
                 steps=(step("keep-coverage"),), delivery=Delivery(format="tif"))
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     t = shop.texture(o)
     assert t.coverage == 0.5
     sheet = json.loads(deliver([o], lambda _: t, tmp_path / "out")[0].sheet.read_text())
@@ -106,7 +106,7 @@ def test_a_file_without_alpha_is_for_solid_only_and_sheets_tell_what_was_packed(
     write_picture(tmp_path / "m.png", rgba(paint(16), disc(16)), 8)
     o = Overlay(id="o", name="P", source=Source(path="m.png"), delivery=Delivery(format="tga24"),
                 steps=(step("pack", name="core, outer", red={"name": "core"}), step("signed-distance", spread=3)))
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     with pytest.raises(MivexError, match="no alpha"):
         deliver([o], lambda _: shop.texture(o), tmp_path)[0]
     solid = o.model_copy(update={"material": Material(blend="Solid", depth_write=True)})
@@ -206,7 +206,7 @@ def test_magnified_distance_is_crisp_where_plain_alpha_is_not(tmp_path):
     a = np.clip(0.5 - (np.hypot(y - 128, x - 128) - 80), 0, 1)
     write_picture(tmp_path / "d.png", rgba(np.full((n, n, 3), 0.5), a), 8)
     o = Overlay(id="o", name="D", source=Source(path="d.png"), steps=(step("signed-distance", spread=6, reduce=8),))
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     t, plain = shop.texture(o), shop.texture(o, until=0)
     w, h = 400, 460
     drawn = draw_flat(t, FlatView(layout="magnify"), w, h, plain)
@@ -262,7 +262,7 @@ def test_trimming_and_padding_change_nothing_on_the_stage_and_the_pivot_stands_a
     a[20:60, 70:100] = 1
     write_picture(tmp_path / "p.png", rgba(np.full((128, 128, 3), 0.9), a), 8)
     place = BillboardPlace(at=(0.0, 1.4, 2.0), width=1.2, height=1.2)
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     view = View(Document().cameras[0], 1280, 800)  # near enough for level 0 to be read
 
     def seen(*steps, at=place):
@@ -325,7 +325,7 @@ def test_each_finding_is_found_placed_explained_and_mended(tmp_path, check):
     write_picture(tmp_path / "p.png", np.asarray(values, np.float32), 8)
     o = Overlay(id="o", name="O", source=Source.model_validate({"path": "p.png"} | source),
                 material=Material.model_validate(material), delivery=Delivery.model_validate(delivery))
-    doc, shop = Document(overlays=(o,)), Workshop(tmp_path)
+    doc, shop = Document(overlays=(o,)), Evaluator(tmp_path)
 
     def found(d):
         return {f.id: f for f in examine(Subject.of(d.overlays[0], shop.texture(d.overlays[0])))}

@@ -19,7 +19,7 @@ from mivex.core.project import edits
 from mivex.core.project.document import Document
 from mivex.core.project.file import ChangedOnDisk, Stamp, open_project, read_project, write_project
 from mivex.core.project.keeping import Keeper, give_up, left_behind, project_lock
-from mivex.ui.shell.app import application, settle
+from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.saving import beside
 from mivex.ui.shell.window import Window
 
@@ -41,7 +41,7 @@ def windows():
         w = Window()
         w.ask_unsaved = lambda: "discard"
         w.show()
-        settle(w)
+        wait_until_idle(w)
         made.append(w)
         return w
 
@@ -82,7 +82,7 @@ def test_one_close_closes_the_window_unless_it_is_kept(windows, tmp_path, answer
     write_project(path, document())
     w = windows()
     w.open(str(path))
-    settle(w)
+    wait_until_idle(w)
     if answer:
         rename(w, "Mine")
         w.ask_unsaved = lambda: answer
@@ -102,13 +102,13 @@ def test_saving_asks_when_somebody_else_has_saved(windows, tmp_path, answer):
     write_project(path, document())
     w = windows()
     w.open(str(path))
-    settle(w)
+    wait_until_idle(w)
     rename(w, "Mine")
     write_project(path, document("Theirs"))
     asked = []
     w.ask_changed = lambda p: asked.append(p) or answer
     w.save()
-    settle(w)
+    wait_until_idle(w)
     assert asked == [path]
     if answer == "beside":
         assert names(path) == ["Theirs 0"] and names(tmp_path / "dock 2.mivex") == ["Mine"]
@@ -118,7 +118,7 @@ def test_saving_asks_when_somebody_else_has_saved(windows, tmp_path, answer):
         w.session.undo()  # one's own version is a step back
         assert w.session.doc.overlays[0].name == "Mine" and not w.session.saved
         w.save()
-        settle(w)
+        wait_until_idle(w)
         assert names(path) == ["Mine"] and len(asked) == 1
     elif answer == "overwrite":
         assert names(path) == ["Mine"] and w.session.saved
@@ -148,26 +148,26 @@ def test_the_questions_offer_every_way_out(windows, tmp_path, monkeypatch):
 def test_saving_follows_a_name_and_leaving_waits_for_the_disk(windows, tmp_path, monkeypatch):
     w = windows()
     w.add_blank()
-    settle(w)
+    wait_until_idle(w)
     monkeypatch.setattr(QFileDialog, "getSaveFileName", staticmethod(lambda *a, **k: (str(tmp_path / "new"), "")))
     w.ask_unsaved = lambda: "save"
     w.new()  # asks, saves under a name, and only then begins anew
-    settle(w)
+    wait_until_idle(w)
     assert names(tmp_path / "new.mivex") == ["Drawn"]
     assert w.session.doc.overlays == () and w.session.path is None
     # Edits made while the file is being written stay unsaved.
     w.open(str(tmp_path / "new.mivex"))
-    settle(w)
+    wait_until_idle(w)
     rename(w, "One")
     w.save()
     rename(w, "Two")
-    settle(w)
+    wait_until_idle(w)
     assert names(tmp_path / "new.mivex") == ["One"] and not w.session.saved
     # A save that fails changes nothing and says why.
     (tmp_path / "no").mkdir()
     monkeypatch.setattr(store.os, "fsync", lambda _h: (_ for _ in ()).throw(OSError(28, "No space left on device")))
     w.save()
-    settle(w)
+    wait_until_idle(w)
     assert names(tmp_path / "new.mivex") == ["One"] and not w.session.saved and "no space" in w.notice.text()
 
 
@@ -177,18 +177,18 @@ def test_a_second_window_is_told_and_keeps_its_own_unsaved_work(windows, tmp_pat
     one, two = windows(), windows()
     for w in (one, two):
         w.open(str(path))
-        settle(w)
+        wait_until_idle(w)
     assert not one.session.elsewhere and two.session.elsewhere and "another window" in two.notice.text()
     assert "another window" in two.windowTitle()
     rename(one, "One")
     rename(two, "Two")
     one.recovery.keep()
     two.recovery.keep()
-    settle(one)
-    settle(two)
+    wait_until_idle(one)
+    wait_until_idle(two)
     assert one.recovery.keeper.file != two.recovery.keeper.file
     one.save()
-    settle(one)
+    wait_until_idle(one)
     # The other's kept work is still there, and is nobody's to offer while it lives.
     assert two.recovery.keeper.file.exists() and not one.recovery.keeper.file.exists()
     assert left_behind() == []
@@ -233,21 +233,21 @@ def test_work_of_a_killed_window_is_offered_and_taken_or_given_up(windows, tmp_p
     # Opening a project offers what belongs to it, and only that; put off, it is offered again.
     w.ask_kept = answer("keep")
     w.open(str(path), offer=True)
-    settle(w)
+    wait_until_idle(w)
     assert asked == [str(path)] and w.session.doc.overlays[0].name == "Pane 0"
     w.ask_kept = answer("restore")
     w.open(str(path), offer=True)
-    settle(w)
+    wait_until_idle(w)
     assert w.session.doc.overlays[0].name == "Lost 0" and not w.session.saved and w.session.path == path
     assert w.recovery.keeper.file.exists()  # until it is saved, it is this window's to keep
     w.save()
-    settle(w)
+    wait_until_idle(w)
     assert names(path) == ["Lost 0"] and not w.recovery.keeper.file.exists()
     # Started without a project, everything else is offered; given up, it is gone.
     asked.clear()
     w.ask_kept = answer("lose")
     w.offer_kept()
-    settle(w)
+    wait_until_idle(w)
     assert asked == [""] and left_behind() == [] and w.session.path == path
     give_up_twice = Keeper()
     give_up_twice.keep(document(), "", str(tmp_path), Stamp())
@@ -267,11 +267,11 @@ def test_an_autosave_that_fails_says_so_and_is_tried_again(windows, monkeypatch)
 
     monkeypatch.setattr(w.recovery.keeper, "keep", full)
     w.recovery.keep()
-    settle(w)
+    wait_until_idle(w)
     assert "tried again" in w.notice.text() and "no space" in w.notice.text()
     monkeypatch.setattr(w.recovery.keeper, "keep", real)
     w.recovery.keep()  # the next turn of the timer
-    settle(w)
+    wait_until_idle(w)
     assert json.loads(w.recovery.keeper.file.read_text())["project"]["overlays"][0]["name"] == "Drawn"
 
 

@@ -11,8 +11,8 @@ from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.layers.views import channel_picture
 from mivex.core.prepare import STEPS
 from mivex.core.project import edits
-from mivex.core.project.evaluate import Workshop
-from mivex.core.project.layering import Ask
+from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.layering import EvaluationRequest
 from mivex.core.stage.baking import Probe, curvature, geometry_mask
 from mivex.core.stage.face_selection import faces_of, faces_text, grown, islands, picked, region_mask
 from mivex.core.stage.mesh import Mesh, joined, quad, sheet
@@ -83,21 +83,21 @@ def test_a_mesh_gives_masks_kept_beside_the_project_and_its_absence_is_said(tmp_
     ]
     doc = stacked(rows)
     doc = edits.add_place(doc, doc.overlays[0].id, MeshPlace(path="box.obj"))
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     shop.bakes = tmp_path / "p.bakes"
-    first = shop.graph.value(shop.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"]
+    first = shop.graph.value(shop.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"]
     kept = list((tmp_path / "p.bakes").iterdir())
     assert len(kept) == 1 and kept[0].suffix == ".png"
-    again = Workshop(tmp_path)
+    again = Evaluator(tmp_path)
     again.bakes = tmp_path / "p.bakes"
-    assert np.array_equal(again.graph.value(again.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"], first)
+    assert np.array_equal(again.graph.value(again.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"], first)
     # A broken bake is made again; another mesh gets another one; a mesh that has gone is said.
     kept[0].write_bytes(b"no")
-    third = Workshop(tmp_path)
+    third = Evaluator(tmp_path)
     third.bakes = tmp_path / "p.bakes"
-    assert np.array_equal(third.graph.value(third.node_of(doc.overlays[0], Ask(doc=doc))).surface.channels["metal"], first)
+    assert np.array_equal(third.graph.value(third.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"], first)
     (tmp_path / "box.obj").unlink()
-    gone = Workshop(tmp_path).texture(doc.overlays[0], doc)
+    gone = Evaluator(tmp_path).texture(doc.overlays[0], doc)
     assert len(gone.notes) == 1 and "box.obj" in gone.notes[0] and "dust" in gone.notes[0]
 
 
@@ -124,7 +124,7 @@ def test_channels_go_along_with_steps_that_move_texels_and_to_the_stage():
             assert s.channels[name].shape[:2] == s.alpha.shape
         # Where there is opacity there is the roughness that came with it.
         assert float(s.channels["roughness"][s.alpha > 0.69].min()) > 0.85
-    t = Workshop().texture(doc.overlays[0], doc)
+    t = Evaluator().texture(doc.overlays[0], doc)
     assert {"roughness", "normal", "emissive"} <= set(t.channels) and t.channels["normal"].values.shape == t.values.shape
     up = channel_picture(surface(doc), "normal", doc.overlays[0].layers.relief)
     down = channel_picture(surface(doc), "normal", doc.overlays[0].layers.relief.model_copy(update={"green": "down"}))

@@ -10,7 +10,7 @@ from test_project import mivex_run
 from mivex.core.base.errors import MivexError
 from mivex.core.layers import builds
 from mivex.core.layers.joining import join, join_light
-from mivex.core.layers.model import CHANNELS, Cell, Group, Layer, Mask, MaskPart, Stack
+from mivex.core.layers.model import CHANNELS, ChannelSource, Group, Layer, Mask, MaskPart, Stack
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.views import explained
 from mivex.core.picture.encode import write_picture
@@ -21,7 +21,7 @@ from mivex.core.prepare.base import Surface
 from mivex.core.prepare.loose import loose_mask
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay, Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import dumps, loads, write_project
 from mivex.core.project.layering import use_each_other
 
@@ -32,21 +32,21 @@ def test_channels_that_a_layer_does_not_touch_stay_bit_for_bit(tmp_path):
     picture = RNG.integers(0, 256, (40, 56, 4)).astype(np.float32) / 255
     write_picture(tmp_path / "a.png", picture, 8)
     o = Overlay(name="a", source=Source(path="a.png", meaning="colour"))
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     plain = shop.texture(o)
     noisy = MaskPart(source="pattern", pattern=PATTERNS["noise"].params())
     for channel in CHANNELS:
-        cell = Cell(colour=(0.2, 0.7, 0.4), number=0.3, join="multiply")
+        cell = ChannelSource(colour=(0.2, 0.7, 0.4), number=0.3, join="multiply")
         layers = Stack(rows=(Layer(cells={channel: cell}, mask=Mask(parts=(noisy,))),))
         made = shop.graph.value(shop.node_of(o.model_copy(update={"layers": layers}))).surface
         assert np.array_equal(made.values[..., :3], plain.values[..., :3]) == (channel != "colour")
         assert np.array_equal(made.values[..., 3], plain.values[..., 3]) == (channel != "opacity")
         assert set(made.channels) == ({channel} if channel not in ("colour", "opacity") else set())
     # Rows that are off, of strength 0, or masked away change nothing at all; nor does a stack without rows.
-    for row in (Layer(on=False, cells={"colour": Cell()}), Layer(strength=0, cells={"opacity": Cell(number=0)})):
+    for row in (Layer(on=False, cells={"colour": ChannelSource()}), Layer(strength=0, cells={"opacity": ChannelSource(number=0)})):
         t = shop.texture(o.model_copy(update={"layers": Stack(rows=(row,))}))
         assert np.array_equal(t.values, plain.values) and not t.channels
-    masked = Layer(cells={"colour": Cell(colour=(1, 0, 0))}, mask=Mask(parts=(MaskPart(value=0),)))
+    masked = Layer(cells={"colour": ChannelSource(colour=(1, 0, 0))}, mask=Mask(parts=(MaskPart(value=0),)))
     t = shop.texture(o.model_copy(update={"layers": Stack(rows=(masked,))}))
     assert np.array_equal(t.values, plain.values)
 
@@ -125,7 +125,7 @@ def test_groups_levels_and_an_overlay_laid_over_another():
         [{"cells": {"colour": {"colour": (0.8, 0.2, 0.2)}, "opacity": {"number": 0.5}, "roughness": {"number": 0.9}}}]
     )
     doc, top = edits.add_blank(doc, "Veil", "glass", (32, 32))
-    cells = {"colour": Cell(colour=(0.2, 0.2, 0.8)), "opacity": Cell(number=0.4), "roughness": Cell(number=0.1)}
+    cells = {"colour": ChannelSource(colour=(0.2, 0.2, 0.8)), "opacity": ChannelSource(number=0.4), "roughness": ChannelSource(number=0.1)}
     doc = layer_edits.add_row(doc, top, Layer(cells=cells))
     doc = layer_edits.add_row(doc, doc.overlays[0].id, Layer(laid_over=top))
     s = surface(doc)
@@ -204,7 +204,7 @@ def test_masks_against_values_worked_out_by_hand():
             for i, j in (("a", "b"), ("b", "a"))
         ]
     )
-    shop = Workshop()
+    shop = Evaluator()
     assert any("use each other" in n for n in shop.texture(doc.overlays[0], doc).notes)
 
 
@@ -221,7 +221,7 @@ def test_a_texel_is_explained_and_what_lies_below_a_change_is_kept():
         },
     ]
     doc = stacked(rows)
-    shop, o = Workshop(), doc.overlays[0]
+    shop, o = Evaluator(), doc.overlays[0]
     nodes = shop.layer_states(o)
     left = {e.channel: e for e in explained(shop.graph, o.layers, nodes, 0.2, 0.5)}
     right = {e.channel: e for e in explained(shop.graph, o.layers, nodes, 0.8, 0.5)}
@@ -318,12 +318,12 @@ def test_the_border_finding_offers_the_guard_and_loose_pieces_are_dropped_alone(
         side=96,
         kind="decal",
     )
-    f = {f.id: f for f in examine(Subject.of(doc.overlays[0], Workshop().texture(doc.overlays[0], doc)))}
+    f = {f.id: f for f in examine(Subject.of(doc.overlays[0], Evaluator().texture(doc.overlays[0], doc)))}
     assert f["border"].repair.label == "Turn the border guard on"
     mended = f["border"].repair(doc)
     assert mended.overlays[0].layers.guard.on and mended.overlays[0].layers.rows == doc.overlays[0].layers.rows
     assert "border" not in {
-        f.id for f in examine(Subject.of(mended.overlays[0], Workshop().texture(mended.overlays[0], mended)))
+        f.id for f in examine(Subject.of(mended.overlays[0], Evaluator().texture(mended.overlays[0], mended)))
     }
     # A sheet with a hole in which a crumb floats, and a net that hangs together; letters are pieces by their nature.
     a = np.ones((96, 96), np.float32)
@@ -457,7 +457,7 @@ def test_random_stacks_agree_with_a_slow_twin(seed, tmp_path):
     o = Overlay(
         name="o", source=Source(canvas=(16, 1), meaning="colour"), layers=Stack.model_validate({"base": base, "rows": rows})
     )
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     worked = shop.graph.value(shop.node_of(o))
     assert not worked.notes
     s = worked.surface

@@ -11,7 +11,7 @@ from mivex.core.findings import CHECKS
 from mivex.core.lessons.model import HIGH, WIDE, lessons
 from mivex.core.lessons.pages import pair, text
 from mivex.core.picture.files import read_picture
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 from mivex.ui.shell.tour import STOPS
 
 LOOKS_ALIKE = {"budget", "size", "motion-bounds", "cutout-does", "lit-flat", "chance", "sheet-past"}
@@ -46,22 +46,22 @@ TOURED = ("porthole", "mote", "bubble_black", "plume", "pane_left", "pane_right"
 def test_the_page_of_a_finding_is_opened_from_the_tray_and_by_its_key(window, small_demo, monkeypatch):
     monkeypatch.setattr("mivex.demo.PROJECT", small_demo("bubble_black", "mote"))
     window.open_demo()
-    settle(window)
+    wait_until_idle(window)
     row = next(i for i, f in enumerate(window.tray.found) if f.id == "matte")
     window.tray.list.setCurrentRow(row)
-    settle(window)
+    wait_until_idle(window)
     assert window.tray.learn.isVisible()
     window.tray.learn.click()
-    settle(window)
+    wait_until_idle(window)
     sheet = window.lesson
     assert sheet.title.text() == CHECKS["matte"].title and "backdrop" in sheet.said.text()
     assert [p.pixmap().width() for p in sheet.pictures] == [WIDE, WIDE]
     sheet.show_lesson("depth-fight")
-    settle(window)
+    wait_until_idle(window)
     assert sheet.title.text() == CHECKS["depth-fight"].title and sheet.why.text() == lessons()["depth-fight"].why
     sheet.close()
     window.teach()
-    settle(window)
+    wait_until_idle(window)
     assert window.lesson.title.text() == CHECKS["matte"].title
     window.lesson.close()
 
@@ -71,12 +71,12 @@ def test_the_tour_goes_round_the_demo_and_can_be_left_at_any_time(window, small_
     for place in ("mivex.demo", "mivex.ui.shell.window"):
         monkeypatch.setattr(f"{place}.PROJECT", path)
     window.controls.tour_wanted.emit()
-    settle(window)
+    wait_until_idle(window)
     tour = window.tour
     assert window.session.path == path and tour.title.text() == STOPS[0].title and not tour.back.isEnabled()
     before = window.session.doc
     for k, stop in enumerate(STOPS):
-        settle(window)
+        wait_until_idle(window)
         part = stop.at(window)
         box = QRect(part.mapTo(window, QPoint(0, 0)), part.size())
         assert tour.title.text() == stop.title and tour.count.text() == f"{k + 1} of {len(STOPS)}"
@@ -87,7 +87,7 @@ def test_the_tour_goes_round_the_demo_and_can_be_left_at_any_time(window, small_
         QTest.keyClick(tour.next, Qt.Key.Key_Space)
     assert window.tour is None and window.session.doc == before and window.session.saved and not window.desk.playing
     window.take_round()
-    settle(window)
+    wait_until_idle(window)
     window.tour.next.click()
     QTest.keyClick(window.tour.next, Qt.Key.Key_Escape)
     assert window.tour is None and window.session.saved

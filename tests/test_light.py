@@ -9,9 +9,9 @@ from mivex.core.material.material import Channel, Finish, Mapping, Material, Nor
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.draw_calls import StagePainter, overlay_draw
-from mivex.core.scene.material_binding import Pictures, coat_of, file_key
+from mivex.core.scene.material_binding import Pictures, file_key, shading_inputs
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Coat, Draw, Input, Records
+from mivex.core.stage.draw import DrawCall, Input, Records, ShadingInputs
 from mivex.core.stage.environment import SIZES, SKIES, environment, reflectance_table
 from mivex.core.stage.kernels.light import lit_many
 from mivex.core.stage.lighting import light_record, shadows_of
@@ -151,7 +151,7 @@ def _read(pixels, side, d):
 
 
 def drawn(coat, corners=PANEL, material=OPAQUE, lighting=DARK, view=VIEW, mesh=None):
-    return draw_all([Draw("p", mesh or quad(corners), coat, material, (1, 0, 0.0))], view, lighting).colour[24, 30]
+    return draw_all([DrawCall("p", mesh or quad(corners), coat, material, (1, 0, 0.0))], view, lighting).colour[24, 30]
 
 
 def bent(tx, ty):
@@ -179,7 +179,7 @@ WHITE = Texture(np.full((4, 4, 4), 0.5, np.float32), meaning="data").mips
 def test_a_normal_map_on_a_turned_panel_is_its_closed_form(u, v, green_up):
     for yaw, pitch, tx, ty, strength in ((25, 10, 0.3, 0.0, 1.0), (-20, 35, -0.1, 0.4, 1.0), (10, -15, 0.2, 0.3, -0.5)):
         mesh, right, up, out = turned(yaw, pitch, u, v)
-        coat = Coat(WHITE, rough=Input(1.0), metal=Input(0.0), normal=bent(tx, ty), normal_strength=strength,
+        coat = ShadingInputs(WHITE, rough=Input(1.0), metal=Input(0.0), normal=bent(tx, ty), normal_strength=strength,
                     green_up=green_up)
         got = drawn(coat, mesh=mesh)
         n = right * tx * strength + up * ty * strength * (1 if green_up else -1) + out
@@ -191,8 +191,8 @@ def test_a_normal_map_on_a_turned_panel_is_its_closed_form(u, v, green_up):
 
 
 def test_both_faces_are_lit_from_their_own_side():
-    front = drawn(Coat(WHITE, rough=Input(1.0)))
-    back = drawn(Coat(WHITE, rough=Input(1.0)), corners=PANEL[[1, 0, 3, 2]])
+    front = drawn(ShadingInputs(WHITE, rough=Input(1.0)))
+    back = drawn(ShadingInputs(WHITE, rough=Input(1.0)), corners=PANEL[[1, 0, 3, 2]])
     assert back[:3] == pytest.approx(front[:3], rel=1e-5)
 
 
@@ -223,7 +223,7 @@ def test_roughness_alone_makes_two_paints_differ():
     around, along = np.meshgrid(np.radians(np.linspace(75, -75, 41)), np.linspace(-1, 1, 3), indexing="ij")
     normal = np.stack([0 * along, np.sin(around), np.cos(around)], -1)
     pipe = sheet(np.stack([along, normal[..., 1], normal[..., 2] - 1], -1), normal, np.stack([along, around], -1))
-    smooth, dull = (draw_all([Draw("p", pipe, Coat(WHITE, rough=Input(r)), OPAQUE, (1, 0, 0.0))], VIEW,
+    smooth, dull = (draw_all([DrawCall("p", pipe, ShadingInputs(WHITE, rough=Input(r)), OPAQUE, (1, 0, 0.0))], VIEW,
                              Lighting()).colour[13:35, 20:40, 0] for r in (0.08, 0.8))
     assert np.abs(smooth - dull).max() > 0.05
     # The smooth one mirrors the lights of the surroundings; over the dull one they are spread.
@@ -239,7 +239,7 @@ def test_the_shadow_of_a_grille_lets_its_share_through():
         grille = Texture(np.dstack([np.full((256, 256, 3), 0.5), alpha]).astype(np.float32), meaning="data")
         lighting = Lighting(strength=0.0, lamp=1.0, lamp_turn=20, lamp_height=60)
         ground = quad(np.array([[-3.0, 0, -3], [3, 0, -3], [3, 0, 3], [-3, 0, 3]]))
-        floor = Draw("floor", ground, Coat(WHITE, rough=Input(1.0)), OPAQUE, (1, 0, 0.0))
+        floor = DrawCall("floor", ground, ShadingInputs(WHITE, rough=Input(1.0)), OPAQUE, (1, 0, 0.0))
         o = Overlay(id="g", name="g", material=Material(blend="Cutout", group="Cutout", depth_write=True),
                     places=(PanelPlace(at=(0, 1.0, 0), pitch=-90, width=2, height=2),))
         view = View(Camera(name="v", target=(0, 0, 0), pitch=80, distance=6), 64, 48)
@@ -304,9 +304,9 @@ def test_a_second_uv_set_is_read_and_a_missing_one_is_nowhere():
     ramp[..., 0], ramp[..., 1], ramp[..., 3] = np.linspace(0, 1, 64)[None], np.linspace(0, 1, 64)[:, None], 1
     t = Texture(ramp, meaning="data").mips
     flat = OPAQUE.model_copy(update={"lit": False})
-    first, second = (draw_all([Draw("p", two, Coat(t, uv_set=k), flat, (1, 0, 0.0))], VIEW).colour for k in (0, 1))
+    first, second = (draw_all([DrawCall("p", two, ShadingInputs(t, uv_set=k), flat, (1, 0, 0.0))], VIEW).colour for k in (0, 1))
     assert first[20, 36, 0] == pytest.approx(second[20, 36, 1], abs=1e-5)
-    assert drawn(Coat(t, uv_set=1), material=flat)[0] == pytest.approx(0.0)
+    assert drawn(ShadingInputs(t, uv_set=1), material=flat)[0] == pytest.approx(0.0)
 
 
 def test_what_is_drawn_in_parts_is_what_is_drawn_whole(rng):
@@ -350,7 +350,7 @@ def test_what_is_drawn_in_parts_is_what_is_drawn_whole(rng):
 def test_normals_say_what_reads_them():
     f = Finish(normal=Normals(source="overlay", overlay="n", strength=-1, green="down"))
     t = Texture(np.full((2, 2, 4), 0.5, np.float32), meaning="data")
-    coat = coat_of(Material(finish=f), Pictures(t, {"n": t}))
+    coat = shading_inputs(Material(finish=f), Pictures(t, {"n": t}))
     assert coat.normal is t.mips and coat.normal_strength == -1 and not coat.green_up
 
 

@@ -13,7 +13,7 @@ from mivex.core.material.material import Mapping, Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.file import dumps, loads, relocated
-from mivex.core.scene.draw_calls import place_mesh, render, world_of
+from mivex.core.scene.draw_calls import build_environment, place_mesh, render
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.dock import dock
@@ -139,7 +139,7 @@ def test_a_decal_finds_the_crate_and_hangs_over_its_edge():
     there = (seen[..., 0] == 1) & (seen[..., 1] == 0)
     want = (0.8 * view.focal / 3) ** 2 * math.sin(math.radians(50))
     assert there.sum() == pytest.approx(want, rel=0.06)
-    change = placing.moved(place, view, (60, 45), (80, 45), world_of(Document()))
+    change = placing.moved(place, view, (60, 45), (80, 45), build_environment(Document()))
     assert change["at"][1] == pytest.approx(0, abs=1e-6) and change["pitch"] == pytest.approx(90, abs=0.01)
     assert change["at"][0] > 0.5
 
@@ -161,7 +161,7 @@ def test_a_mesh_carries_an_overlay_and_stands_round_others(tmp_path):
     assert np.isfinite(render(doc, {"o": Texture(ramp, meaning="data")}, view).colour).all()
     # As surroundings, turned and larger; an overlay's decal finds it.
     around = doc.model_copy(update={"around": Around(path=path, scale=2.0)})
-    solids = world_of(around, {path: loaded}).surroundings.solids
+    solids = build_environment(around, {path: loaded}).surroundings.solids
     assert len(solids) == 1 and np.ptp(solids[0].mesh.position[:, 0]) == pytest.approx(4.0)
     assert loads(json.loads(dumps(around)), "p") == around
     assert relocated(around, tmp_path, tmp_path.parent).around.path == f"{tmp_path.name}/m.glb"
@@ -173,7 +173,7 @@ def test_reading_a_uv_set_that_is_not_there_is_found_and_mended(tmp_path):
     for mesh, count in ((one, 1), (two, 0)):
         o = Overlay(id="o", name="Emblem", material=m, places=(MeshPlace(path="m", at=(0, 1, 0)),))
         doc = Document(overlays=(o,))
-        world = world_of(doc, {"m": mesh})
+        world = build_environment(doc, {"m": mesh})
         found = examine_scene(SceneSubject(doc, {}, lambda p, w=world: place_mesh(p, w), lambda d, view: []))
         assert len(found) == count
         if found:

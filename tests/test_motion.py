@@ -8,7 +8,7 @@ from scipy.interpolate import PchipInterpolator
 from scipy.stats import kstest
 from test_project import mivex_run
 
-from mivex.core.advice.particle_reduction import fewer
+from mivex.core.advice.particle_reduction import reduce_particles
 from mivex.core.checking.batch import report_on
 from mivex.core.findings import examine_motion
 from mivex.core.findings.base import MotionSubject
@@ -19,8 +19,20 @@ from mivex.core.motion.bounds import bounds_of
 from mivex.core.motion.curves import Curve, Ramp, Stop
 from mivex.core.motion.facing import axes, frames, mesh_of
 from mivex.core.motion.kernels.chance import philox
-from mivex.core.motion.model import Air, Birth, Burst, Dials, Effect, Emission, Emitter, Facing, Lamp, Life, whole
-from mivex.core.motion.simulate import EARTH, Flow, gone_at
+from mivex.core.motion.model import (
+    Air,
+    Birth,
+    Burst,
+    Effect,
+    Emission,
+    Emitter,
+    ExposedParameters,
+    Facing,
+    Lamp,
+    Life,
+    whole,
+)
+from mivex.core.motion.simulate import EARTH, EmitterSimulation, gone_at
 from mivex.core.motion.solids import solids_of
 from mivex.core.motion.starters import STARTERS
 from mivex.core.picture.animated import read_frames
@@ -30,7 +42,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project import edits, effect_edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, loads, write_project
-from mivex.core.scene.draw_calls import StagePainter, render, world_of
+from mivex.core.scene.draw_calls import StagePainter, build_environment, render
 from mivex.core.scene.playback import lamp_at
 from mivex.core.sheet.model import Grid, Sheet
 from mivex.core.stage.camera import CAMERAS, Camera, View
@@ -47,7 +59,7 @@ def effect(emission=None, birth=None, life=None, facing=None, **more):
 
 
 def at(e, time, wind=(0, 0, 0), **more):
-    return Flow(e, e.parts[0], wind, **more).at(time)
+    return EmitterSimulation(e, e.parts[0], wind, **more).at(time)
 
 
 def test_chance_is_philox_as_numpy_counts_it():
@@ -67,7 +79,7 @@ def test_a_range_that_changes_leaves_everything_else_in_place_and_played_is_scru
                    {"drift": 0.4, "swirl": 90, "gravity": 0.2, "drag": 0.5})
     q = at(other, 2.3)
     assert np.array_equal(p.position, q.position) and np.array_equal(p.life, q.life) and not np.array_equal(p.turn, q.turn)
-    played = Flow(e, e.parts[0])
+    played = EmitterSimulation(e, e.parts[0])
     for k in range(0, 200):
         here = played.at(k / 83)
     now = at(e, 199 / 83)
@@ -272,7 +284,7 @@ def test_effects_are_drawn_tinted_placed_and_lit_and_are_the_same_by_any_way():
     flat = Texture(np.full((4, 4, 4), 1.0, np.float32))
     e = effect({"rate": 1, "runs": "once", "duration": 0.5, "way": "given"}, {
         "speed": (0, 0), "width": (1, 1), "opacity": (0.5, 0.5), "tint": ((1, 0, 0), (1, 0, 0))}, at=(0, 0, 0),
-        dials=Dials(size=2.0))
+        dials=ExposedParameters(size=2.0))
     doc = puff_doc((e,))
     seen = render(doc, {"o": flat}, view).colour
     focal = 120 / 2 / np.tan(np.radians(22.5))
@@ -299,9 +311,9 @@ def test_effects_are_drawn_tinted_placed_and_lit_and_are_the_same_by_any_way():
     dark = render(stage.model_copy(update={"effects": (lively.model_copy(update={"lamp": Lamp()}),)}), {"o": puff()},
                   View(CAMERAS[0], 160, 100, 0.7)).colour
     assert (lit - dark).max() > 0.05 and (lit - dark)[..., :3].min() > -1e-6
-    copy = Effect(id="c", name="C", at=(9, 9, 9), copy_of="e", dials=Dials(size=0.5, rate=3.0), seed=5)
+    copy = Effect(id="c", name="C", at=(9, 9, 9), copy_of="e", dials=ExposedParameters(size=0.5, rate=3.0), seed=5)
     got = whole(copy, (e.model_copy(update={"opened": ("size",)}), copy))
-    assert got.parts == e.parts and got.dials == Dials(size=0.5) and got.at == (9, 9, 9) and got.seed == 5
+    assert got.parts == e.parts and got.dials == ExposedParameters(size=0.5) and got.at == (9, 9, 9) and got.seed == 5
 
 
 def test_bounds_in_closed_form_hold_what_is_followed_and_no_more():
@@ -310,14 +322,14 @@ def test_bounds_in_closed_form_hold_what_is_followed_and_no_more():
                            ({"drag": 1.0, "wind": 0.7}, {"way": "cone", "cone": 10, "along": (1, 1, 0)}),
                            ({}, {"form": "box", "size": (1, 2, 3), "way": "given"})):
         e = effect({"rate": 400, "most": 2000, **emission}, {"speed": (1, 3), "life": (1, 2), "width": (0.1, 0.2)}, life)
-        flow = Flow(e, e.parts[0], (1.0, 0.0, 0.5))
+        flow = EmitterSimulation(e, e.parts[0], (1.0, 0.0, 0.5))
         b = bounds_of(flow)
         seen = np.concatenate([flow.at(t).position for t in np.linspace(0, 6, 61)])
         low, high = seen.min(axis=0) - 0.1 * np.sqrt(2), seen.max(axis=0) + 0.1 * np.sqrt(2)
         assert b.margin == 0 and (b.low <= low + 1e-6).all() and (b.high >= high - 1e-6).all()
         assert (b.high - b.low <= (high - low) * 1.25 + 0.3).all()
     e = effect({"rate": 100, "way": "round"}, life={"drift": 0.5, "swirl": 90})
-    flow = Flow(e, e.parts[0])
+    flow = EmitterSimulation(e, e.parts[0])
     b = bounds_of(flow)
     seen = np.concatenate([flow.at(t).position for t in np.linspace(0, 7, 111)])
     assert b.margin > 0 and (b.low < seen.min(axis=0)).all() and (b.high > seen.max(axis=0)).all()
@@ -327,11 +339,11 @@ def test_fewer_larger_covers_as_much():
     e = effect({"rate": 60, "form": "disc", "size": (0.4, 0, 0), "way": "cone", "warm": True},
                {"width": (0.15, 0.25), "speed": (0.3, 0.6)}, SOUND["life"], at=(0, 0, 0))
     doc, textures = puff_doc((e,)), {"o": puff()}
-    found = fewer(doc, "e", 40, textures, world_of(doc))
+    found = reduce_particles(doc, "e", 40, textures, build_environment(doc))
     assert found.before.count > 100 and 34 <= found.after.count <= 46 and found.size > 1.2
     assert abs(found.after.area / found.before.area - 1) < 0.02 and found.after.fragments > 0
     # Measured once more, by whole pictures from the front.
-    used = doc.model_copy(update={"effects": (e.model_copy(update={"dials": Dials(rate=found.rate, size=found.size)}),)})
+    used = doc.model_copy(update={"effects": (e.model_copy(update={"dials": ExposedParameters(rate=found.rate, size=found.size)}),)})
 
     def area(d):
         c = Camera(name="c", target=(0, 0.6, 0), yaw=0, pitch=0, distance=4)
@@ -343,7 +355,7 @@ def test_fewer_larger_covers_as_much():
 
 def motion_ids(e, texture=None, sheet=None, doc=None, small=False, **material):
     doc = doc or puff_doc((e,), sheet=sheet, **material)
-    found = examine_motion(MotionSubject(doc, {"o": texture or puff()}, world_of(doc)))
+    found = examine_motion(MotionSubject(doc, {"o": texture or puff()}, build_environment(doc)))
     return {f.id: f for f in found if small or f.id != "motion-small"}  # seen from near, 64 texels are few
 
 

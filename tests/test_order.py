@@ -11,19 +11,19 @@ from test_project import mivex_run
 
 import mivex.demo
 from mivex.core.advice.inspection import Stage
-from mivex.core.advice.order import Judge, propose
+from mivex.core.advice.order import OrderEvaluator, propose
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import read_project, write_project
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Coat, Draw
+from mivex.core.stage.draw import DrawCall, ShadingInputs
 from mivex.core.stage.exact import draw_exact
-from mivex.core.stage.ledger import Book, account_of
+from mivex.core.stage.ledger import FragmentQuery, account_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.looks import look_at, tallied
 from mivex.core.stage.mesh import Mesh, nearest_point, quad
-from mivex.core.stage.passes import GROUND, Shot, draw_all
+from mivex.core.stage.passes import GROUND, RenderPlan, draw_all
 from mivex.core.stage.placements_model import Around, PanelPlace
 
 VIEW = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 24, 18)
@@ -46,7 +46,7 @@ def held(rgba):
 
 def panel(number, rgba, corners, **material):
     m = Material(**{"lit": False, "group": "Blended", **material})
-    return Draw(f"p{number}", quad(corners), Coat(tone(rgba).mips), m, (4, m.nudge, float(number)), owner=f"o{number}",
+    return DrawCall(f"p{number}", quad(corners), ShadingInputs(tone(rgba).mips), m, (4, m.nudge, float(number)), owner=f"o{number}",
                 part="1")
 
 
@@ -96,7 +96,7 @@ def test_exact_order_against_brute_force_of_thirty_fragments(seed):
             rgba[:3] *= 0.2
         d = panel(k, rgba, corners, blend=blend, **more)
         group = 1 if more["group"] == "Solid" else 4
-        rows.append(Draw(d.name, d.mesh, d.coat, d.material, (group, d.material.nudge, float(k)), owner=d.owner))
+        rows.append(DrawCall(d.name, d.mesh, d.coat, d.material, (group, d.material.nudge, float(k)), owner=d.owner))
         facts.append((depths(corners), blend, held(rgba), d.material.opacity))
     got = draw_exact(sorted(rows, key=lambda d: d.order), VIEW).colour
     wall = facts[30]
@@ -124,15 +124,15 @@ def test_what_the_depth_buffer_settles_stays_and_depth_first_shows_one_surface()
     # Both panels as one figure whose depth is laid first: only the nearer shows, whatever the order of its faces.
     both = Mesh(*(np.concatenate([getattr(near.mesh, k), getattr(far.mesh, k)]) for k in ("position", "normal", "uv0")),
                 np.concatenate([near.mesh.index, far.mesh.index + 4]))
-    figure = Draw("f", both, near.coat, Material(lit=False, depth_first=True), (4, 0, 0.0), owner="f", part="1")
+    figure = DrawCall("f", both, near.coat, Material(lit=False, depth_first=True), (4, 0, 0.0), owner="f", part="1")
     for draw in (draw_all, draw_exact):
         assert np.allclose(draw([figure], VIEW).colour[9, 12, :3], [0.4 * g + 0.6, 0.4 * g, 0.4 * g], atol=1e-5)
     # By triangles the far one comes first, and so do faces seen from behind.
-    by = [Draw("f", both, near.coat, Material(lit=False, **m), (4, 0, 0.0)) for m in ({}, {"distance": "triangle"})]
+    by = [DrawCall("f", both, near.coat, Material(lit=False, **m), (4, 0, 0.0)) for m in ({}, {"distance": "triangle"})]
     plain, sorted_ = (account_of([d], VIEW, 12, 9).set for d in by)
     assert [round(r.depth) for r in plain] == [3, 5] and [round(r.depth) for r in sorted_] == [5, 3]
     turned = Mesh(both.position, both.normal, both.uv0, np.concatenate([both.index[:2], both.index[2:, ::-1]]))
-    first = Draw("f", turned, near.coat, Material(lit=False, back_first=True), (4, 0, 0.0))
+    first = DrawCall("f", turned, near.coat, Material(lit=False, back_first=True), (4, 0, 0.0))
     assert [round(r.depth) for r in account_of([first], VIEW, 12, 9).set] == [5, 3]
 
 
@@ -157,7 +157,7 @@ def test_the_ledger_ends_in_the_pixel_of_the_picture_bit_for_bit(demo):
         view = View(camera, 320, 200)
         draws = demo.draws(view)
         a, b = draw_all(draws, view, demo.doc.lighting), draw_exact(draws, view, demo.doc.lighting)
-        book = Book(draws, view, demo.doc.lighting)
+        book = FragmentQuery(draws, view, demo.doc.lighting)
         for x, y in zip(rng.integers(0, 320, 50), rng.integers(0, 200, 50), strict=True):
             found = book.account(int(x), int(y))
             assert np.array_equal(np.array(found.end(), np.float32), a.colour[y, x])
@@ -181,7 +181,7 @@ def test_the_ledger_says_why():
     assert {rows[int(r.owner[1])].name for r in found.set if r.face in found.elsewhere} >= {"p2", "p3"}
     assert found.set[2].factors == ("As", "1-As") and abs(found.set[2].depth - 3) < 1e-5 and found.set[2].level == 0
     # A line switched off: what it gave is gone.
-    book = Book(rows, VIEW)
+    book = FragmentQuery(rows, VIEW)
     less = book.account(3, 4, off=[("o2", "1")])
     assert [r.verdict for r in less.set][2:] == ["drawn", "drawn"] and len(less.exact) == len(found.exact) - 1
     assert np.allclose(np.array(less.end())[:3], [0.6 + 0.2, 0.6 + 0.2, 0.4 + 0.2], atol=1e-5)
@@ -205,7 +205,7 @@ def test_looks_have_the_figures_of_a_scene_worked_out_by_hand():
     assert tuple(normal[5, 5]) == (128, 128, 255) and not normal[5, 20].any()
     assert look_at("alpha", walls, VIEW).figures == {"clear": 0.5, "solid": 0.5}
     fine = Texture(np.ones((256, 256, 4), np.float32))
-    sharp = Draw("f", quad(half), Coat(fine.mips), Material(lit=False), (4, 0, 0.0))
+    sharp = DrawCall("f", quad(half), ShadingInputs(fine.mips), Material(lit=False), (4, 0, 0.0))
     # 256 texels over 6 m at 4 m: texels per pixel by the focal length.
     focal = min(18, 24 / 1.25) / 2 / np.tan(np.radians(30))
     rho = max(256 / 6, 256 / 10) * 4 / focal
@@ -296,7 +296,7 @@ def test_the_adviser_is_as_good_as_the_best_of_all_720_orders(seeds):
         best = min(np.mean([e[order] for e in every]) for order in every[0])
         assert found.after <= best + 0.02, seed  # a pixel at an edge may round otherwise
         assert found.after <= found.before and abs(found.before - np.mean([b for _, b, _ in found.wrong])) < 1e-9
-        assert abs(found.after - np.mean([Judge(stage, size).error(found.doc, c) for c in stage.doc.cameras])) < 1e-9
+        assert abs(found.after - np.mean([OrderEvaluator(stage, size).error(found.doc, c) for c in stage.doc.cameras])) < 1e-9
         assert found.unsettled or found.after <= 0.05
 
 
@@ -366,7 +366,7 @@ def test_slope_bias_grows_with_how_much_a_face_leans():
         turn = np.array([[np.cos(t), 0, np.sin(t)], [0, 1, 0], [-np.sin(t), 0, np.cos(t)]])
         square = np.array([(-0.2, 0.2, 0), (0.2, 0.2, 0), (0.2, -0.2, 0), (-0.2, -0.2, 0)]) @ turn.T
         d = panel(0, (1, 1, 1, 1), square, slope_bias=slope, depth_bias=constant)
-        shot = Shot([d], VIEW)
+        shot = RenderPlan([d], VIEW)
         return float(shot.polys[0]["bias"])
 
     focal = min(18, 24 / 1.25) / 2 / np.tan(np.radians(30))

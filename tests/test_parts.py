@@ -20,10 +20,10 @@ from mivex.core.pixels.coverage import coverage, scale_for
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
 from mivex.core.prepare.key_colour import key_from_border
-from mivex.core.prepare.weighing import premultiplied, unweighed, weighed
+from mivex.core.prepare.weighing import premultiplied, premultiply, unpremultiply
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.project.evaluate import PROXY_SIDE, Workshop
+from mivex.core.project.evaluate import PROXY_SIDE, Evaluator
 from mivex.core.stage.painter import apart
 from mivex.ui.fields.editors import CurveEdit, LevelsEdit, RampEdit
 from mivex.ui.fields.fields import Bar, NumberField
@@ -167,7 +167,7 @@ def test_results_are_asked_for_without_a_window(tmp_path):
     """One record a target: what is due, what is too late, what goes with its overlay."""
     write_picture(tmp_path / "a.png", np.full((16, 16, 4), 0.5, np.float32))
     o = Overlay(id="o", name="o", source=Source(path="a.png"), steps=(step("invert-alpha"),))
-    doc, shop, results = Document(overlays=(o,)), Workshop(tmp_path), Results()
+    doc, shop, results = Document(overlays=(o,)), Evaluator(tmp_path), Results()
     assert results.follow(doc, str(tmp_path)) == [] and results.get("o").texture is None
     (target, key), = results.due()
     got = []
@@ -266,7 +266,7 @@ def test_proxies_of_every_step_show_what_full_size_will(rng):
     y, x = np.mgrid[:n, :n] / n
     alpha = np.clip((0.36 - np.hypot(y - 0.5, x - 0.47)) / 0.08, 0, 1)
     v = np.dstack([0.2 + 0.6 * x, 0.7 - 0.5 * y, 0.4 + 0.2 * np.sin(9 * x), alpha])
-    shop, picture = Workshop(), Picture(v.astype(np.float32))
+    shop, picture = Evaluator(), Picture(v.astype(np.float32))
     lengths = {"grow": {"by": 40.0}, "feather": {"width": 90.0}, "blur": {"radius": 24.0, "what": "both"},
                "glow": {"radius": 40.0},
                "offset": {"x": 256, "y": 64}, "fall-off": {"x": 0.1}, "text": {"size": 0.3}, "trim": {"margin": 40},
@@ -288,7 +288,7 @@ def test_weighing_and_dividing_again_gives_the_picture_back(rng):
     v[:5, :, 3] = 0
     for data in (False, True):
         s = Surface(v, data=data)
-        back = unweighed(weighed(s.values, s.traits), v, data)
+        back = unpremultiply(premultiply(s.values, s.traits), v, data)
         assert np.abs(back - v).max() < 3e-6 and np.array_equal(back[:5], v[:5])
         assert np.abs(premultiplied(s.values, s.traits)[..., 3] - v[..., 3]).max() == 0
         if data:
@@ -356,5 +356,5 @@ def test_splitting_and_blank_overlays_are_edits_like_any_other():
     o = blank.overlay(made)
     assert isinstance(o, Overlay) and o.source.ready and o.source.canvas == (64, 32)
     with pytest.raises(MivexError, match="no picture"):
-        Workshop().texture(Overlay(name="C"))
-    assert Workshop().texture(o).alpha.max() == 0
+        Evaluator().texture(Overlay(name="C"))
+    assert Evaluator().texture(o).alpha.max() == 0

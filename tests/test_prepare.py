@@ -21,7 +21,7 @@ from mivex.core.prepare.resize import Resize
 from mivex.core.prepare.spread import Spread
 from mivex.core.prepare.unmatte import Unmatte
 from mivex.core.project.document import Overlay, Source
-from mivex.core.project.evaluate import PROXY_SIDE, Workshop
+from mivex.core.project.evaluate import PROXY_SIDE, Evaluator
 
 MASK = Picture(np.dstack([np.tile(np.linspace(0, 1, 8), (8, 1))] * 3 + [np.ones((8, 8))]).astype(np.float32),
                has_alpha=False)
@@ -228,7 +228,7 @@ def test_every_step_keeps_shape_and_ranges_and_its_input(step, data):
 def test_a_proxy_shows_what_full_size_will(rng):
     big = np.zeros((2 * PROXY_SIDE, 2 * PROXY_SIDE, 4), np.float32)
     big[600:1400, 500:1500] = 1
-    shop, overlay = Workshop(), Overlay(name="a", source=Source(meaning="colour"))
+    shop, overlay = Evaluator(), Overlay(name="a", source=Source(meaning="colour"))
     steps = (ClearBorder(width=40, soft=8), Spread(reach=64))
     full = shop.prepare(Picture(big), overlay.source, steps)
     proxy = shop.prepare(Picture(big), overlay.source, steps, proxy=True)

@@ -25,7 +25,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.prepare import STEPS
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import dumps, loads, read_project, relocated, write_project
 from mivex.core.project.recipe import parse_recipe
 from mivex.core.project.variants import add_variant, differing, followed, on_its_own, synced
@@ -122,7 +122,7 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
                          material=Material(blend="Additive", nudge=3, tint=(0.5, 1, 1)),
                          delivery={"format": fmt, "bits": bits})
                  for fmt, bits in (("png", 8), ("png", 16), ("tga", 8), ("tif", 8), ("tif", 16), ("webp", 8), ("ktx2", 8)))
-    made = deliver_project(Document(overlays=rows), Workshop(tmp_path), tmp_path / "out")
+    made = deliver_project(Document(overlays=rows), Evaluator(tmp_path), tmp_path / "out")
     for d in made.overlays:
         assert np.allclose(read_picture(d.picture).values, v, atol=1e-7)
         sheet = json.loads(d.sheet.read_text())
@@ -136,10 +136,10 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
         check_format("tga", 16)
     twice = Document(overlays=(rows[0], rows[0].model_copy(update={"id": "x"})))
     with pytest.raises(MivexError, match="both"):
-        deliver_project(twice, Workshop(tmp_path), tmp_path / "twice")
+        deliver_project(twice, Evaluator(tmp_path), tmp_path / "twice")
     assert not (tmp_path / "twice").exists()
     for bits, suffix in ((8, "png"), (16, "tif")):
-        shop = Workshop(tmp_path)
+        shop = Evaluator(tmp_path)
         steps = (STEPS["premultiply"].params(step="premultiply"),)
         t = shop.prepare(shop.picture("a.png"), Source(meaning="colour"), steps, bits)
         write_texture(tmp_path / f"pre.{suffix}", t)
@@ -226,13 +226,13 @@ def test_every_step_runs_from_a_recipe_file(tmp_path, name):
     (tmp_path / "r.json").write_text(json.dumps({"steps": [{"step": name}]}))
     done = mivex_run("prepare", "in.png", "out.tif", "--recipe", "r.json", cwd=tmp_path)
     assert done.returncode == 0 and not done.stderr, done.stderr
-    want = Workshop(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(path="in.png"),
+    want = Evaluator(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(path="in.png"),
                                       parse_recipe({"steps": [{"step": name}]}, "r").steps, 8, levels=True)
     back = read_picture(tmp_path / "out.tif")
     if not want.premultiplied:
         assert np.array_equal(back.values, want.values)
     switched = parse_recipe({"steps": [{"step": name, "on": False}]}, "r").steps
-    assert np.array_equal(Workshop(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(), switched, 8).values,
+    assert np.array_equal(Evaluator(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(), switched, 8).values,
                           read_picture(tmp_path / "in.png").values)
 
 

@@ -14,7 +14,7 @@ from mivex.core.stage.camera import Camera
 from mivex.core.stage.ledger import account_of
 from mivex.core.stage.placements_model import PanelPlace
 from mivex.ui.proofs.ledger import HEAD, ROW
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 from mivex.ui.shell.whatif_sheet import CELL, GAP, LEFT, TOP
 
 
@@ -37,7 +37,7 @@ def opened(window, tmp_path, *materials):
     write_project(tmp_path / "p.mivex", Document(overlays=tuple(rows), cameras=(camera,)))
     window.session.open(tmp_path / "p.mivex")
     window.stage.canvas.look(camera)
-    settle(window)
+    wait_until_idle(window)
     return window.session, window.stage.canvas
 
 
@@ -53,10 +53,10 @@ def test_a_pixel_is_pointed_at_pinned_changed_and_compared(window, tmp_path):
     s, stage = opened(window, tmp_path, {"nudge": -1}, {})
     page = window.tray.ledger
     QTest.keyClick(window, Qt.Key.Key_F2, Qt.KeyboardModifier.ShiftModifier)
-    settle(window)
+    wait_until_idle(window)
     assert window.tray.page == "ledger" and page.isVisible()
     drive.hover(stage, middle(stage))
-    settle(window)
+    wait_until_idle(window)
     at = middle(stage)
     draws = draw_list(s.doc, window.engine.stage_textures(), stage.view)
     want = account_of(draws, stage.view, at.x(), at.y(), s.doc.lighting)
@@ -72,7 +72,7 @@ def test_a_pixel_is_pointed_at_pinned_changed_and_compared(window, tmp_path):
     # Pinned: it stays while a setting changes and the pointer wanders.
     drive.click(page.pin)
     drive.hover(stage, at + QPoint(150, 60))
-    settle(window)
+    wait_until_idle(window)
     s.apply(
         "Nudge",
         lambda d: d.model_copy(
@@ -83,7 +83,7 @@ def test_a_pixel_is_pointed_at_pinned_changed_and_compared(window, tmp_path):
             }
         ),
     )
-    settle(window)
+    wait_until_idle(window)
     assert page.account.pixel == want.pixel and not page.account.elsewhere and stage.pinned is not None
     # A line chooses its overlay; its number switches it off, and again on.
     own = next(i for i, r in enumerate(page.set.lines) if r.owner == "o1")
@@ -92,22 +92,22 @@ def test_a_pixel_is_pointed_at_pinned_changed_and_compared(window, tmp_path):
     drive.hover(page.set, line(page.set, own, 80))
     assert stage.lit == "o1"
     drive.click(page.set, line(page.set, own, 10))
-    settle(window)
+    wait_until_idle(window)
     assert all(r.owner != "o1" for r in page.set.lines) and page.set.gone == (("Pane 1", "o1", "1"),)
     drive.click(page.set, line(page.set, len(page.set.lines), 10))
-    settle(window)
+    wait_until_idle(window)
     assert any(r.owner == "o1" for r in page.set.lines) and not page.off
     # Another pixel beside it.
     drive.click(page.both)
     drive.hover(stage, QPoint(12, 12))
-    settle(window)
+    wait_until_idle(window)
     assert (
         page.other.pixel == (12, 12)
         and all(not r.owner for r in page.exact.lines)
         and "right: pixel 12, 12" in page.where.text()
     )
     QTest.keyClick(window, "y")
-    settle(window)
+    wait_until_idle(window)
     assert stage.pinned is None and not page.compare
 
 
@@ -115,26 +115,26 @@ def test_looks_have_scales_and_the_adviser_mends_the_order(window, tmp_path):
     s, stage = opened(window, tmp_path, {"nudge": -1}, {}, {"nudge": 2})
     before = stage.image.copy()
     QTest.keyClick(window, "n")
-    settle(window)
+    wait_until_idle(window)
     assert (
         window.stage.looks.currentText() == "Order map" and stage.found.name == "order" and stage.found.figures["max"] > 10
     )
     assert stage.image.pixelColor(middle(stage)).red() > 40 > stage.image.pixelColor(QPoint(5, 5)).red()
     for look in ("overdraw", "depth", "normals", "mip", "alpha"):
         window.stage.see_as(look)
-        settle(window)
+        wait_until_idle(window)
         assert stage.found.name == look and stage.image is not None and stage.image != before
     window.stage.see_as("colour")
-    settle(window)
+    wait_until_idle(window)
     assert stage.image == before
     assert {f.id for f in window.tray.found} >= {"order"}
     window.tray.show_page("order")
     page = window.tray.order
     drive.click(page.go)
-    settle(window)
+    wait_until_idle(window)
     assert page.found.before > 1 > page.found.after and page.take.isVisible() and "Pane 0" in page.words.text()
     drive.click(page.take)
-    settle(window)
+    wait_until_idle(window)
     assert s.doc is page.found.doc and not page.take.isVisible() and s.undo_label == "Set the drawing order"
     assert "order" not in {f.id for f in window.tray.found}
     # The ring turns the camera.
@@ -149,7 +149,7 @@ def test_seven_blends_side_by_side_and_a_scene_finding_is_mended(window, tmp_pat
     s, stage = opened(window, tmp_path, {"depth_write": True, "nudge": -1}, {})
     s.choose("o0")
     window.what_if()
-    settle(window)
+    wait_until_idle(window)
     sheet = window.sheet.sheet
     assert [t.blend for t in sheet.rows][:2] == ["Solid", "Cutout"] and sheet.now == "Translucent"
     costs = {t.blend: t.cost for t in sheet.rows}
@@ -157,15 +157,15 @@ def test_seven_blends_side_by_side_and_a_scene_finding_is_mended(window, tmp_pat
     assert next(t for t in sheet.rows if t.blend == "Translucent").differs == 0
     assert min(t.differs for t in sheet.rows if t.blend != "Translucent") > 1
     drive.click(sheet, QPoint(LEFT + 5 * (CELL + GAP) + 20, TOP + 30))
-    settle(window)
+    wait_until_idle(window)
     assert s.doc.overlay("o0").material.blend == "Additive" and s.undo_label == "Take Additive"
     s.undo()
-    settle(window)
+    wait_until_idle(window)
     row = next(i for i, f in enumerate(window.tray.found) if f.id == "hidden")
     window.tray.show_page("findings")
     window.tray.list.setCurrentRow(row)
-    settle(window)
+    wait_until_idle(window)
     assert stage.marked is not None and stage.camera.name == "Front"
     drive.click(window.tray.repair)
-    settle(window)
+    wait_until_idle(window)
     assert not s.doc.overlay("o0").material.depth_write and "hidden" not in {f.id for f in window.tray.found}

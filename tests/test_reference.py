@@ -18,7 +18,7 @@ from mivex.core.scene.draw_calls import overlay_draw
 from mivex.core.scene.material_binding import texture_limits
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Coat, Draw
+from mivex.core.stage.draw import DrawCall, ShadingInputs
 from mivex.core.stage.geometry import HULL_AT, HULL_R
 from mivex.core.stage.mesh import quad
 from mivex.core.stage.passes import GROUND, draw_all
@@ -258,7 +258,7 @@ def test_repeating_and_holding_the_border_beyond_the_picture(rng, w, h, tiling):
         camera = Camera(name="c", target=(0, 0, 0), yaw=yaw, pitch=0, distance=distance)
         view, eye = View(camera, W, H), Eye(camera)
         points = np.array([[-1.0, 1, 0], [1, 1, 0], [1, -1, 0], [-1, -1, 0]])
-        item = Draw("t", quad(points, (u0, v0, u1, v1)), Coat(t.mips), m, (0, 0, 0.0))
+        item = DrawCall("t", quad(points, (u0, v0, u1, v1)), ShadingInputs(t.mips), m, (0, 0, 0.0))
         drawn = draw_all([item], view).colour
         plane = (points[0], points[1] - points[0], points[3] - points[0])
         _, u, v = meet(eye, eye.rays(), *plane)

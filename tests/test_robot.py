@@ -5,14 +5,14 @@ import robot
 from test_project import mivex_run
 
 from mivex.core.picture.files import read_picture
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 
 
 @pytest.mark.parametrize("seed", [11, 12, 13])
 def test_a_hundred_careless_acts_lose_nothing(window, tmp_path, seed):
     path, pictures = robot.project(tmp_path)
     window.session.open(path)
-    settle(window)
+    wait_until_idle(window)
     with robot.Robot(window, tmp_path, seed, pictures) as r:
         r.run(100, stretch=50)
         assert not r.faults, r.faults[:3]
@@ -26,7 +26,7 @@ def test_a_hundred_careless_acts_lose_nothing(window, tmp_path, seed):
     window.desk.play(False)
     window.desk.go_to(0.0)
     window.stage.canvas.look(s.doc.cameras[0])
-    settle(window)
+    wait_until_idle(window)
     out = tmp_path / "seen.png"
     w, h = window.stage.canvas.width(), window.stage.canvas.height()
     done = mivex_run("render", s.path, out, "--size", f"{w}x{h}")

@@ -21,7 +21,7 @@ from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.placements_model import Around, MeshPlace, SecondSet
 from mivex.core.stage.primitives import box, cylinder
 from mivex.core.stage.second_uv_set import AWAY, with_second
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 
 CRATE = box(2.0, 1.0, 1.0)  # its first two triangles are the front
 
@@ -105,17 +105,17 @@ def test_its_faces_are_chosen_on_the_stage(window, tmp_path, by):
     s.choose(key[0], "m")
     window.go("place")
     stage.look(Camera(name="Near", target=(0.0, 1.0, 2.0), yaw=0.0, pitch=0.0, distance=3.0))
-    settle(window)
+    wait_until_idle(window)
     next(b for b in window.controls.findChildren(QPushButton) if b.text() == by).click()
-    settle(window)
+    wait_until_idle(window)
     assert stage.choose_face is not None and window.flat.canvas.mesh is not None
     middle = QPoint(stage.width() // 2, stage.height() // 2)
     drive.click(stage, middle)
-    settle(window)
+    wait_until_idle(window)
     faces = s.overlay.places[0].second.faces
     assert faces and (faces == "0-11") == (by == "Parts")
     drive.click(stage, middle)
-    settle(window)
+    wait_until_idle(window)
     assert not s.overlay.places[0].second.faces and s.undo_label == "Choose faces"
     window.go("blend")
     assert stage.choose_face is None
@@ -136,7 +136,7 @@ def test_the_picture_is_moved_turned_and_scaled_on_the_uvs_by_its_frame(window, 
     s.choose(key[0], "m")
     window.arrange("both")
     window.go("place")
-    settle(window)
+    wait_until_idle(window)
     w = flat.on_screen[0]
     assert flat.mapping == Mapping(uv_set=1)
 
@@ -148,15 +148,15 @@ def test_the_picture_is_moved_turned_and_scaled_on_the_uvs_by_its_frame(window, 
 
     # The UVs' middle is brought to a place of the picture: there that place of it is seen.
     drive.drag(flat, at(0.5, 0.5), at(0.7, 0.4))
-    settle(window)
+    wait_until_idle(window)
     assert abs(now().right + 0.2) < 2 / w and abs(now().low - 0.1) < 2 / w
     # The whole square of the UVs takes half of the picture, either way.
     drive.drag(flat, at(1.2, 0.9), at(0.95, 0.65))
-    settle(window)
+    wait_until_idle(window)
     assert abs(now().across - 0.5) < 4 / w and abs(now().down - 0.5) < 4 / w
     # Its right arm is turned upwards: u then runs upwards, by what a hand-made turn of the corners says.
     drive.drag(flat, at(0.95, 0.4), at(0.7, 0.15))
-    settle(window)
+    wait_until_idle(window)
     (a, b, c), (d, e, f) = now().rows
     assert now().turn == 90 and np.allclose([a, d], [0, -0.5], atol=4 / w) and np.allclose([b, e], [0.5, 0], atol=4 / w)
     assert np.allclose([c + (a + b) / 2, f + (d + e) / 2], [0.7, 0.4], atol=3 / w)

@@ -21,7 +21,7 @@ from mivex.core.prepare.blur import Blur
 from mivex.core.prepare.move import Trim
 from mivex.core.prepare.resize import Resize
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.scene.draw_calls import render
 from mivex.core.sheet.bleed import cell_texels, measure
 from mivex.core.sheet.build import Layout, build
@@ -86,7 +86,7 @@ def _write(folder, values, name="s.png"):
 def test_steps_work_cell_by_cell_and_no_cell_loses_its_place(tmp_path):
     values = sheets.sheet(3, sheets.puff, 4, 2, 32, 32, line=2)
     o = _write(tmp_path, values).model_copy(update={"sheet": guess(values).grids and Sheet(grids=guess(values).grids)})
-    shop = Workshop(tmp_path)
+    shop = Evaluator(tmp_path)
     made = shop.texture(o.model_copy(update={"steps": (Blur(size=6.0),)}))
     alone = [shop.texture(_write(tmp_path, values[top:low, left:right], f"{i}.png").model_copy(update={
         "steps": (Blur(size=6.0),)})) for i, (left, top, right, low) in enumerate(
@@ -287,7 +287,7 @@ def test_cells_are_not_changed_by_scaling_a_proxy(tmp_path):
     values = sheets.sheet(6, sheets.puff, 8, 8, 128, 128)
     o = _write(tmp_path, values).model_copy(update={"sheet": Sheet(grids=(Grid(columns=8, rows=8),)),
                                                     "steps": (Blur(size=2),)})
-    proxy = Workshop(tmp_path).texture(o, proxy=True)
+    proxy = Evaluator(tmp_path).texture(o, proxy=True)
     assert proxy.width == 512 and [cell_texels(c, 512, 512) for c in proxy.traits.cells][9] == (64, 64, 128, 128)
 
 
@@ -301,7 +301,7 @@ def test_a_stack_shows_the_frames_of_a_sheet_and_they_are_delivered(tmp_path):
     o = o.model_copy(update={"sheet": Sheet(grids=(Grid(columns=3),), hull=4), "places": (place,), "material":
                              o.material.model_copy(update={"lit": False, "blend": "Solid", "depth_write": True})})
     doc = Document(overlays=(o,), around=Around(path="none.obj"))
-    t = {"s": Workshop(tmp_path).texture(o)}
+    t = {"s": Evaluator(tmp_path).texture(o)}
 
     def middle(yaw):
         c = Camera(name="c", target=(0, 0, 0), yaw=yaw, pitch=0, distance=4)

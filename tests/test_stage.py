@@ -16,7 +16,7 @@ from mivex.core.proof.layouts import draw_flat
 from mivex.core.scene.draw_calls import draw_list, overlay_draw, pick, render
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera, View, orbit, pan
-from mivex.core.stage.draw import Coat, Draw
+from mivex.core.stage.draw import DrawCall, ShadingInputs
 from mivex.core.stage.mesh import Mesh, crossing
 from mivex.core.stage.passes import Buffers, draw_all
 from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace
@@ -127,7 +127,7 @@ def test_triangles_share_no_pixel_and_leave_no_gap(rng):
     at = np.array([p for i in range(40) for p in (np.zeros(3), rim[i], rim[(i + 1) % 40])])
     mesh = Mesh(at, np.tile([0.0, 0, 1], (120, 1)), np.full((120, 2), 0.5), np.arange(120).reshape(40, 3))
     material = Material(blend="Additive", lit=False, depth_test=False)
-    item = Draw("fan", mesh, Coat(t.mips), material, (0, 0, 0.0))
+    item = DrawCall("fan", mesh, ShadingInputs(t.mips), material, (0, 0, 0.0))
     got = draw_all([item], VIEW, buffers=buffers((0, 0, 0, 0))).colour[..., 0]
     assert np.abs(got - 1).max() < 1e-6
 
@@ -146,7 +146,7 @@ def test_depth_bands_and_clear_margins(rng):
     t = Texture(np.dstack([rng.random((64, 64, 3)).astype(np.float32), alpha]), meaning="data")
     for size, yaw in ((2.0, 20), (9.0, 0), (0.4, 0), (6.0, 60)):
         item = square(t, Material(lit=False), size=size, yaw=yaw, roll=30)
-        full = Draw(item.name, item.mesh, Coat(item.coat.colour), item.material, item.order)
+        full = DrawCall(item.name, item.mesh, ShadingInputs(item.coat.colour), item.material, item.order)
         a, b = (draw_all([i], VIEW, buffers=buffers()).colour for i in (item, full))
         assert np.array_equal(a, b) and np.abs(a - BELOW).max() > 0.01
     tall = View(CAMERA, 64, 480)

@@ -14,7 +14,7 @@ from mivex.core.project import edits
 from mivex.core.project.file import read_project
 from mivex.ui.fields.fields import ChoiceField, NumberField, TextField
 from mivex.ui.session import engine as engine_module
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 
 CTRL = Qt.KeyboardModifier.ControlModifier
 
@@ -24,7 +24,7 @@ def puff(window, tmp_path):
     """A window with one small overlay at Source; the overlay's id."""
     write_picture(tmp_path / "puff.png", rgba(paint(24), disc(24)))
     window.add_pictures([str(tmp_path / "puff.png")])
-    settle(window)
+    wait_until_idle(window)
     window.activateWindow()
     QTest.qWaitForWindowActive(window)
     return window.session.overlay_id
@@ -52,12 +52,12 @@ def test_a_half_typed_name_outlives_every_refresh_and_counts_at_return(window, p
     window.engine.prepared.emit(puff)
     # The set of controls becomes another one meanwhile: it waits until the caret is gone.
     s.apply("Lit", lambda d: edits.set_fields(d, puff, "material", lit=False, tiling=True))
-    settle(window)
+    wait_until_idle(window)
     assert line_of(window) is line and line.text() == "my new na" and line.hasFocus()
     assert s.overlay.name == "puff"
     QTest.keyClicks(line, "me")
     QTest.keyClick(line, Qt.Key.Key_Return)
-    settle(window)
+    wait_until_idle(window)
     assert s.overlay.name == "my new name" and s.undo_label == "Rename"
     assert "Where it repeats" in [w.text() for w in window.controls.findChildren(type(window.tray.message))]
     # The keys are free again: Undo takes the name back, and a letter is a shortcut.
@@ -74,18 +74,18 @@ def test_a_name_is_typed_while_the_first_preparation_ends(window, tmp_path, monk
         QApplication.processEvents()
     line = begin_name(window, "typed ea")
     gate.let_go()
-    settle(window)
+    wait_until_idle(window)
     assert line_of(window) is line and line.text() == "typed ea"
     QTest.keyClicks(line, "rly")
     QTest.keyClick(line, Qt.Key.Key_Tab)
-    settle(window)
+    wait_until_idle(window)
     assert window.session.overlay.name == "typed early"
 
 
 def test_escape_takes_back_what_is_typed(window, puff):
     line = begin_name(window)
     QTest.keyClick(line, Qt.Key.Key_Escape)
-    settle(window)
+    wait_until_idle(window)
     assert line_of(window).text() == "puff" and window.session.overlay.name == "puff" and not line.hasFocus()
     assert window.session.undo_label == "Add overlay"
 
@@ -96,7 +96,7 @@ def test_what_is_half_typed_counts_before_anything_else_is_done(window, puff, tm
     if act == "other":
         window.rack.copy_chosen()
         s.choose(puff)
-        settle(window)
+        wait_until_idle(window)
     line = begin_name(window, "half")
     if act == "copy":
         QTest.keyClick(line, Qt.Key.Key_D, CTRL)
@@ -109,7 +109,7 @@ def test_what_is_half_typed_counts_before_anything_else_is_done(window, puff, tm
         drop(window, [str(tmp_path / "more.png")])
     else:
         window.undo_action.trigger()  # from the menu: the name counts, and is what is taken back
-    settle(window)
+    wait_until_idle(window)
     assert s.doc.overlay(puff).name == ("puff" if act == "undo" else "half")
     assert window.controls.findChildren(TextField) or act == "station"
     if act in ("copy", "other", "drop"):
@@ -124,7 +124,7 @@ def test_saving_and_closing_take_what_is_half_typed(window, puff, tmp_path, monk
     monkeypatch.setattr("mivex.ui.shell.saving.QFileDialog.getSaveFileName", staticmethod(lambda *a: (str(path), "")))
     line = begin_name(window, "saved")
     QTest.keyClick(line, Qt.Key.Key_S, CTRL)
-    settle(window)
+    wait_until_idle(window)
     assert names(path) == ["saved"] and window.session.saved
     window.go("blend")
     bar = drive.field(window, "Opacity").bar
@@ -132,7 +132,7 @@ def test_saving_and_closing_take_what_is_half_typed(window, puff, tmp_path, monk
     QTest.keyClicks(bar, ".")
     QTest.keyClicks(bar._edit, "2")
     window.save()
-    settle(window)
+    wait_until_idle(window)
     assert read_project(path).overlays[0].material.opacity == 0.2
     bar = drive.field(window, "Opacity").bar
     bar.setFocus()
@@ -189,7 +189,7 @@ def test_a_number_is_typed_and_the_keys_are_free_again(window, puff):
 def test_single_keys_are_no_shortcuts_while_a_field_list_or_table_has_the_focus(window, puff):
     s = window.session
     window.go("blend")
-    settle(window)
+    wait_until_idle(window)
     choice = drive.field(window, "Blend")
     assert isinstance(choice, ChoiceField)
     window.tray.list.setVisible(True)

@@ -10,7 +10,7 @@ from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QFileDialog, QPushButton
 
 from mivex.core.findings import CHECKS
-from mivex.ui.shell.app import settle
+from mivex.ui.shell.app import wait_until_idle
 
 SHIFT, CTRL = Qt.KeyboardModifier.ShiftModifier, Qt.KeyboardModifier.ControlModifier
 HERE = Path(__file__).parent.parent
@@ -37,7 +37,7 @@ def take(window, name):
     row = rows.item(list(window.rack._cards).index(key))
     rows.scrollToItem(row)
     QTest.mouseClick(rows.viewport(), Qt.MouseButton.LeftButton, pos=rows.visualItemRect(row).center())
-    settle(window)
+    wait_until_idle(window)
     assert window.session.overlay_id == key
 
 
@@ -47,31 +47,31 @@ def finding(window, title):
     row = next(k for k, f in enumerate(window.tray.found) if CHECKS[f.id].title == title)
     rows.scrollToItem(rows.item(row))
     QTest.mouseClick(rows.viewport(), Qt.MouseButton.LeftButton, pos=rows.visualItemRect(rows.item(row)).center())
-    settle(window)
+    wait_until_idle(window)
 
 
 def press(window, words):
     """Press the button in the tray that says so."""
     button = next(b for b in window.tray.findChildren(QPushButton) if b.isVisible() and b.text() == words)
     click(button)
-    settle(window)
+    wait_until_idle(window)
 
 
 def test_the_five_minutes_go_as_they_are_written(window, small_demo, tmp_path, monkeypatch):
     path = small_demo("mote", "bubble_black", "pane_writes", "pane_left", "pane_right", "plume", "chevrons")
     monkeypatch.setattr("mivex.demo.PROJECT", path)
     window.open_demo()
-    settle(window)
+    wait_until_idle(window)
     s, stage, flat = window.session, window.stage.canvas, window.flat.canvas
 
     said(1, "C")
     before = stage.image.copy()
     drag(stage, QPoint(40, stage.height() - 40), QPoint(140, stage.height() - 60))
-    settle(window)
+    wait_until_idle(window)
     assert stage.image != before
     before = stage.image.copy()
     QTest.keyClick(window, "c")
-    settle(window)
+    wait_until_idle(window)
     assert stage.image != before
     window.stage.canvas.look(s.doc.cameras[0])
 
@@ -81,10 +81,10 @@ def test_the_five_minutes_go_as_they_are_written(window, small_demo, tmp_path, m
     assert [x.step for x in s.overlay.steps] == ["alpha-from", "levels"]
     before = flat.image.copy()
     QTest.keyClick(window, "d")
-    settle(window)
+    wait_until_idle(window)
     assert flat.image != before
     QTest.keyClick(window, "d")
-    settle(window)
+    wait_until_idle(window)
     assert flat.image == before
 
     said(3, "Matte left in soft parts")
@@ -103,14 +103,14 @@ def test_the_five_minutes_go_as_they_are_written(window, small_demo, tmp_path, m
     drawn = stage.image.copy()
     assert window.tray.current.id == "hidden" and window.tray.repair.isVisible()
     click(window.tray.repair)
-    settle(window)
+    wait_until_idle(window)
     assert "hidden" not in [f.id for f in window.tray.found] and stage.image != drawn
 
     said(6, "Shift+F2", "Y")
     QTest.keyClick(window, Qt.Key.Key_F2, SHIFT)
     here = QPoint(stage.width() // 2, stage.height() // 2)
     hover(stage, here)
-    settle(window)
+    wait_until_idle(window)
     assert window.tray.ledger.account is not None
 
     QTest.keyClick(window, "y")
@@ -120,10 +120,10 @@ def test_the_five_minutes_go_as_they_are_written(window, small_demo, tmp_path, m
     said(7, "Silt plume", "Q", "Escape")
     take(window, "Silt plume")
     QTest.keyClick(window, "q")
-    settle(window)
+    wait_until_idle(window)
     assert window.sheet is not None and window.sheet.isVisible()
     QTest.keyClick(window.sheet, Qt.Key.Key_Escape)
-    settle(window)
+    wait_until_idle(window)
     assert window.sheet is None or not window.sheet.isVisible()
     window.activateWindow()  # a window manager does so
     QTest.qWaitForWindowActive(window)
@@ -135,32 +135,32 @@ def test_the_five_minutes_go_as_they_are_written(window, small_demo, tmp_path, m
     QApplication.clipboard().setImage(mine)
     monkeypatch.setattr(QFileDialog, "getSaveFileName", staticmethod(lambda *a, **k: (str(tmp_path / "mine.png"), "")))
     QTest.keyClick(window, "v", CTRL)
-    settle(window)
+    wait_until_idle(window)
     assert len(s.doc.overlays) == count + 1
     camera = stage.view.camera
     QTest.keyClick(window, "o")
-    settle(window)
+    wait_until_idle(window)
     assert stage.view.camera != camera
 
     said(9, "Ctrl+Shift+E", "Read back")
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", staticmethod(lambda *a, **k: str(tmp_path / "out")))
     QTest.keyClick(window, "e", CTRL | SHIFT)
-    settle(window)
+    wait_until_idle(window)
     assert (tmp_path / "out" / "proof.html").is_file() and (tmp_path / "out" / "Lamp_mote.png").is_file()
     window.go("deliver")
     assert window.outgoing.page == "back" and window.outgoing.table.rowCount() > 6
 
     said(10, "Intake", "Transparency left off", "Ctrl+S", "Ctrl+Z", "F1")
     window.outgoing.show_page("intake")
-    settle(window)
+    wait_until_idle(window)
     view = window.outgoing.intake
     box = next(b for b in view.boxes.values() if b.text() == "Transparency left off")
     whole = window.shipping.codes.copy()
     click(box, QPoint(8, box.height() // 2))
-    settle(window)
+    wait_until_idle(window)
     assert (window.shipping.codes != whole).any()
     QTest.keyClick(window, "s", CTRL)
-    settle(window)
+    wait_until_idle(window)
     assert s.saved
     QTest.keyClick(window, "z", CTRL)
     assert not s.saved

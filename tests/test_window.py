@@ -19,7 +19,7 @@ from mivex.core.prepare import STEPS
 from mivex.ui.fields.editors import CurveEdit, LevelsEdit, RampEdit
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.forms import shown_keys
-from mivex.ui.shell.app import application, settle
+from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.files import guess_kind
 
 HERE = Path(__file__).parent
@@ -30,7 +30,7 @@ def drop(window, *paths):
     data.setUrls([QUrl.fromLocalFile(str(p)) for p in paths])
     window.dropEvent(QDropEvent(QPointF(400, 300), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton,
                                 Qt.KeyboardModifier.NoModifier))
-    settle(window)
+    wait_until_idle(window)
 
 
 def test_the_whole_path_offscreen(tmp_path):
@@ -60,7 +60,7 @@ def test_the_whole_path_in_a_real_window(tmp_path):
 
 def test_bad_input_says_one_sentence_and_loses_nothing(window, tmp_path, small_demo):
     window.session.open(small_demo())
-    settle(window)
+    wait_until_idle(window)
     doc = window.session.doc
     (tmp_path / "cut.png").write_bytes(b"\x89PNG\r\n\x1a\n1234")
     (tmp_path / "new.mivex").write_text('{"mivex": 9}')
@@ -71,10 +71,10 @@ def test_bad_input_says_one_sentence_and_loses_nothing(window, tmp_path, small_d
         assert window.session.doc is doc
     window.session.apply("x", lambda d: d.model_copy(update={"overlays": d.overlays[:1]}))
     window._save(Path("/proc/nowhere/p.mivex"), None, lambda: None)
-    settle(window)
+    wait_until_idle(window)
     assert "cannot be written" in window.notice.text() and not window.session.saved
     window.deliver("/proc/nowhere", True)
-    settle(window)
+    wait_until_idle(window)
     assert "cannot be made" in window.notice.text()
 
 
@@ -85,10 +85,10 @@ def test_a_picture_that_goes_away_and_comes_back(window, tmp_path):
     assert window.engine.get(key).texture is not None
     window.session.apply("gone", lambda d: __import__("mivex.core.project.edits", fromlist=["x"]).set_fields(
         d, key, "source", path=str(tmp_path / "none.png")))
-    settle(window)
+    wait_until_idle(window)
     assert "no file" in window.flat.canvas.message and "cannot be read" in window.rack._cards[key].kind.text()
     window.session.undo()
-    settle(window)
+    wait_until_idle(window)
     assert window.engine.get(key).texture is not None and not window.flat.canvas.message
 
 
@@ -102,7 +102,7 @@ def test_tiny_and_large_pictures_and_every_size_of_window(window, tmp_path):
     assert window.engine.get(window.session.overlay_id).texture.width == 3840
     for w, h in ((1180, 720), (1920, 1080), (1280, 800)):
         window.resize(w, h)
-        settle(window)
+        wait_until_idle(window)
         for part in (window.rack, window.controls, window.tray, window.flat, window.stage):
             corner = part.mapTo(window, part.rect().bottomRight())
             assert 0 < corner.x() <= w and 0 < corner.y() <= h
@@ -117,7 +117,7 @@ def test_unsaved_work_is_asked_about_and_kept_aside(window, tmp_path, small_demo
     window.new()
     assert asked and len(window.session.doc.overlays) == 2
     window.recovery.keep()
-    settle(window)
+    wait_until_idle(window)
     assert window.recovery.keeper.file.exists()
     window.ask_unsaved = lambda: "discard"
     window.new()
@@ -131,7 +131,7 @@ def test_every_control_says_what_it_changes_and_does_change_something(window, sm
     from mivex.ui.fields.fields import ChoiceField, Field, NumberField, SwitchField
     window.session.open(small_demo())
     window.session.choose("mote")
-    settle(window)
+    wait_until_idle(window)
     tried = 0
     for station in window.track.stops:
         window.go(station)
@@ -176,11 +176,11 @@ def test_long_work_can_be_stopped_and_says_so(window, tmp_path, monkeypatch):
     assert "Invert alpha" in window.busy.words.text()
     window.stop()
     go.set()
-    settle(window)
+    wait_until_idle(window)
     assert "Stopped" in window.notice.text() and not window.busy.isVisible()
     assert window.engine.get(key).texture is before and len(window.session.overlay.steps) == 2
     window.session.undo()
-    settle(window)
+    wait_until_idle(window)
     assert window.engine.get(key).texture.alpha[0, 0] == 1
 
 
@@ -195,7 +195,7 @@ def test_every_step_can_be_added_shows_its_settings_and_its_picture(window, tmp_
     for name, step in STEPS.items():
         window.go(step.station)
         window.controls.add_step(step)
-        settle(window)
+        wait_until_idle(window)
         at = window.session.step_index
         assert window.session.overlay.steps[at].step == name and not window.engine.get(key).problem
         shown = set(shown_keys(window.session.overlay.steps[at])) - {"red", "green", "blue", "alpha"}
@@ -203,7 +203,7 @@ def test_every_step_can_be_added_shows_its_settings_and_its_picture(window, tmp_
         assert all(f.hint.endswith((".", "…")) for f in controls_of(window))
         if name in ("grow", "recolour"):
             window.controls.hint.show_step(name)
-            settle(window)
+            wait_until_idle(window)
             assert not window.controls.hint.pictures[1].pixmap().isNull()
         window.session.undo()
         assert window.session.doc.overlays == plain.overlays
@@ -219,30 +219,30 @@ def test_from_a_photograph_on_a_flat_colour_to_a_clean_sprite(window, tmp_path):
     assert [f.id for f in window.tray.found] == ["no-alpha"]
     window.go("alpha")
     window.controls.add_step(STEPS["key-colour"])
-    settle(window)
+    wait_until_idle(window)
     pick = next(f for f in controls_of(window) if f.name == "Key")
     drive.click(pick.picker)
     c = window.flat.canvas
     drive.click(c, QPoint(round(c.view.left + 4 * c.view.zoom), round(c.view.top + 4 * c.view.zoom)))
-    settle(window)
+    wait_until_idle(window)
     assert s.overlay.steps[0].key == pytest.approx(key, abs=0.003)  # the stored colour, not the keyed result
     t = window.engine.get(s.overlay_id).texture
     assert t.alpha[0, 0] == 0 and t.alpha[64, 64] == 1
     assert {f.id for f in window.tray.found} == {"empty-margin", "fringe"}
     for check in ("empty-margin", "fringe"):
         window.tray.list.setCurrentRow(next(i for i, f in enumerate(window.tray.found) if f.id == check))
-        settle(window)
+        wait_until_idle(window)
         drive.click(window.tray.repair)
-        settle(window)
+        wait_until_idle(window)
     assert not window.tray.found
     # What is seen keeps its place on the stage: its outline is drawn round the smaller frame.
     assert window.stage.canvas._corners() is not None
     window.deliver(str(tmp_path / "out"), False)
-    settle(window)
+    wait_until_idle(window)
     assert "found the same" in window.notice.text()
     while s.undo_label:
         s.undo()
-    settle(window)
+    wait_until_idle(window)
     assert window.rack.empty.isVisible()
 
 
@@ -252,44 +252,44 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
     s, c = window.session, window.flat.canvas
     window.go("alpha")
     window.controls.add_step(STEPS["fall-off"])
-    settle(window)
+    wait_until_idle(window)
     centre, size = QPoint(round(c.view.left + 64 * c.view.zoom), round(c.view.top + 64 * c.view.zoom)), 128 * c.view.zoom
     entries = len(s._back)
     drive.drag(c, centre, centre + QPoint(round(size / 4), 0))
-    settle(window)
+    wait_until_idle(window)
     step = s.overlay.steps[0]
     assert step.x == pytest.approx(0.25, abs=0.01) and step.y == pytest.approx(0, abs=0.01) and len(s._back) == entries + 1
     high = QPoint(round(centre.x() + size / 4), round(centre.y() + size / 2))
     drive.drag(c, high, high - QPoint(0, round(size / 4)))
-    settle(window)
+    wait_until_idle(window)
     assert s.overlay.steps[0].radius == pytest.approx(0.25, abs=0.01)
     alpha = window.engine.get(s.overlay_id).texture.alpha
     assert alpha[64, 96] > 0.99 and alpha[64, 40] == 0
     window.controls.add_step(STEPS["levels"])
-    settle(window)
+    wait_until_idle(window)
     edit = window.controls.findChild(LevelsEdit)
     assert edit.counts is not None and edit.counts.sum() == 128 * 128
     spot = edit._spot("white").toPoint()
     drive.drag(edit, spot, spot - QPoint(60, 0))
-    settle(window)
+    wait_until_idle(window)
     assert 0.5 < s.overlay.steps[1].white < 0.9
     window.controls.add_step(STEPS["curve"])
-    settle(window)
+    wait_until_idle(window)
     curve = window.controls.findChild(CurveEdit)
     drive.click(curve, curve.spot(0.4, 0.9).toPoint())
-    settle(window)
+    wait_until_idle(window)
     assert len(s.overlay.steps[2].points) == 3 and s.overlay.steps[2].points[1] == pytest.approx((0.4, 0.9), abs=0.02)
     QTest.keyClick(curve, Qt.Key.Key_Delete)
     assert len(s.overlay.steps[2].points) == 2
     window.go("colour")
     window.controls.add_step(STEPS["gradient-map"])
-    settle(window)
+    wait_until_idle(window)
     ramp = window.controls.findChild(RampEdit)
     drive.click(ramp, QPoint(ramp.width() // 4, ramp.height() - 12))
-    settle(window)
+    wait_until_idle(window)
     assert len(s.overlay.steps[3].ramp) == 4
     window.controls.add_step(STEPS["add-tint"])
-    settle(window)
+    wait_until_idle(window)
     drive.choose(window, "Where", "Brushed strokes")
     before = window.engine.get(s.overlay_id).texture.values.copy()
     paint_button = next(f for f in controls_of(window) if f.name == "Strokes").paint
@@ -297,7 +297,7 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
     assert c.painting
     left = QPoint(round(c.view.left + size * 0.55), round(c.view.top + size / 2))
     drive.drag(c, left, left + QPoint(round(size / 4), 0))
-    settle(window)
+    wait_until_idle(window)
     step = s.overlay.steps[4]
     assert len(step.strokes) == 1 and len(step.strokes[0].points) > 2
     changed = np.argwhere(np.abs(window.engine.get(s.overlay_id).texture.values - before).max(axis=-1) > 0)
@@ -319,11 +319,11 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
 def test_comparing_and_layouts_by_key_and_menu(window, small_demo):
     window.session.open(small_demo())
     window.session.choose("mote")
-    settle(window)
+    wait_until_idle(window)
     c, seen = window.flat.canvas, {}
 
     def picture():
-        settle(window)
+        wait_until_idle(window)
         return bytes(c.image.constBits())
     seen["after"] = picture()
     QTest.keyClick(window, "d")
@@ -368,20 +368,20 @@ def test_drawn_overlays_svg_files_and_split_channels(window, tmp_path):
     (tmp_path / "mark.svg").write_text((tmp_path / "mark.svg").read_text().replace("#c33", "#3c3"))
     for _ in range(100):
         QTest.qWait(20)
-        settle(window)
+        wait_until_idle(window)
         if window.engine.get(s.overlay_id).texture.key != changed:
             break
     assert window.engine.get(s.overlay_id).texture.values[128, 256, 1] > 0.7  # watched and drawn again
     window.add_blank()
-    settle(window)
+    wait_until_idle(window)
     assert s.overlay.steps[0].step == "text" and window.engine.get(s.overlay_id).texture.alpha.max() == 1
     canvas = next(f for f in controls_of(window) if f.name == "Canvas width")
     canvas.bar.put(1024)
-    settle(window)
+    wait_until_idle(window)
     assert window.engine.get(s.overlay_id).texture.width == 1024
     count = len(s.doc.overlays)
     window.split_channels()
-    settle(window)
+    wait_until_idle(window)
     made = s.doc.overlays[count:]
     assert [o.steps[-1].take for o in made] == ["red", "green", "blue", "alpha"]
     greys = [window.engine.get(o.id).texture.values for o in made]

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from mivex.core.material.effects import Contact, Erosion, Flow
+from mivex.core.material.effects import Contact, Erosion, UvScroll
 from mivex.core.material.material import Material
 from mivex.core.motion.curves import Curve, Ramp, Stop
 from mivex.core.motion.model import Air, Birth, Burst, Effect, Emission, Emitter, Facing, Lamp, Life
@@ -34,7 +34,7 @@ def overlays() -> tuple[Overlay, ...]:
         _overlay("silt_dark", "Silt, dark", "silt_puff.png", **{**silt, "tint": (0.32, 0.26, 0.20)}),
         _overlay("silt_bright", "Silt, bright", "silt_puff.png", **silt),
         _overlay("flame", "Pilot flame", "pilot_flame.png", blend="Additive",
-                 flow=Flow(strength=0.10, scale=3.0, up=2.4, hold="bottom")),
+                 flow=UvScroll(strength=0.10, scale=3.0, up=2.4, hold="bottom")),
         _overlay("spark", "Torch spark", "spark.png", blend="Additive"),
         _overlay("arc", "Arc flash", "arc_flash.png", blend="Additive"),
         _overlay("bubbles_tight", "Bubbles, cell to cell", "bubble_sheet_tight.png", sheet=sixteen.model_copy(

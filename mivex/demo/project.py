@@ -1,7 +1,7 @@
 """The demo project: the overlays of the submersible Nerite in dock, three sound kinds and their faulty twins."""
 
 from mivex.core.layers.builds import build_named, instance
-from mivex.core.layers.model import Base, Cell, Group, Layer, Mask, MaskPart, Range, Stack, base_for
+from mivex.core.layers.model import Base, ChannelSource, Group, Layer, Mask, MaskPart, Range, Stack, base_for
 from mivex.core.material.material import Mapping, Material, default_material
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.channels import Pack, PackedChannel, Recolour
@@ -67,17 +67,17 @@ def project() -> Document:
         """Light in lines, as a projector draws it."""
         lines = {"kind": "stripes", "across": 0, "down": 40, "share": 0.6, "soft": 0.3}
         rows = (Layer(id="lines", name="Lines", cells={
-            "colour": Cell(source="pattern", pattern=lines, colour=(0.45, 0.85, 0.95), colour_low=(0.10, 0.30, 0.38)),
-            "opacity": Cell(source="pattern", pattern=lines, number=0.75)}),)
+            "colour": ChannelSource(source="pattern", pattern=lines, colour=(0.45, 0.85, 0.95), colour_low=(0.10, 0.30, 0.38)),
+            "opacity": ChannelSource(source="pattern", pattern=lines, number=0.75)}),)
         return Stack.model_validate({"base": Base(colour=(0.1, 0.3, 0.38), opacity=0.3, roughness=1.0), "rows": rows})
 
     def woven() -> Stack:
         """A cargo net: broad straps, over and under, open between."""
         straps = {"kind": "weave", "threads": 8, "thick": 0.34}
         rows = (Layer(id="straps", name="Straps", cells={
-            "colour": Cell(source="pattern", pattern=straps, colour=(0.62, 0.5, 0.2), colour_low=(0.2, 0.16, 0.08)),
-            "height": Cell(source="pattern", pattern=straps, number=0.6, join="add"), "roughness": Cell(number=0.85)}),
-                Layer(id="gaps", name="Gaps", cells={"opacity": Cell(number=0.0)}, mask=Mask(parts=(
+            "colour": ChannelSource(source="pattern", pattern=straps, colour=(0.62, 0.5, 0.2), colour_low=(0.2, 0.16, 0.08)),
+            "height": ChannelSource(source="pattern", pattern=straps, number=0.6, join="add"), "roughness": ChannelSource(number=0.85)}),
+                Layer(id="gaps", name="Gaps", cells={"opacity": ChannelSource(number=0.0)}, mask=Mask(parts=(
                     MaskPart(source="pattern", pattern={**straps, "seen": "cover"}, invert=True),))))
         return Stack.model_validate({"base": base_for("cloth"), "rows": rows})
 
@@ -89,21 +89,21 @@ def project() -> Document:
         uneven = {"source": "pattern", "pattern": {"kind": "noise", "features": 14, "contrast": 2.4, "seed": 4}}
         rows = (
             Layer(id="growth", name="Growth", cells={
-                "colour": Cell(source="pattern", pattern={"kind": "clouds", "features": 6}, colour=(0.24, 0.28, 0.16),
-                               colour_low=(0.12, 0.14, 0.1)), "roughness": Cell(number=0.95)},
+                "colour": ChannelSource(source="pattern", pattern={"kind": "clouds", "features": 6}, colour=(0.24, 0.28, 0.16),
+                               colour_low=(0.12, 0.14, 0.1)), "roughness": ChannelSource(number=0.95)},
                 mask=Mask.model_validate({"parts": [
                     found(kind="position", axis="down", low=0.45, high=0.6),
                     {**uneven, "join": "multiply", "contrast": 0.3, "balance": 0.5}]})),
             Layer(id="rust", name="Rust in the hollows", cells={
-                "colour": Cell(colour=(0.34, 0.16, 0.07)), "roughness": Cell(number=0.9)},
+                "colour": ChannelSource(colour=(0.34, 0.16, 0.07)), "roughness": ChannelSource(number=0.9)},
                 mask=Mask.model_validate({"parts": [
                     {**found(kind="cavity", reach=0.12, rays=48).model_dump(), "contrast": 0.35, "balance": 0.35},
                     uneven]})),
             Layer(id="bare", name="Bare edges", cells={
-                "colour": Cell(colour=(0.62, 0.6, 0.57)), "metal": Cell(number=1.0), "roughness": Cell(number=0.35)},
+                "colour": ChannelSource(colour=(0.62, 0.6, 0.57)), "metal": ChannelSource(number=1.0), "roughness": ChannelSource(number=0.35)},
                 mask=Mask.model_validate({"parts": [
                     {**found(kind="edges", size=0.05).model_dump(), "contrast": 0.4, "balance": 0.2}, uneven]})),
-            Layer(id="runs", name="Runs", strength=0.6, cells={"colour": Cell(colour=(0.3, 0.15, 0.08))},
+            Layer(id="runs", name="Runs", strength=0.6, cells={"colour": ChannelSource(colour=(0.3, 0.15, 0.08))},
                   mask=Mask.model_validate({"parts": [{"source": "pattern", "pattern": {
                       "kind": "streaks", "count": 26, "length": 0.4, "seed": 9}}]})))
         return Stack.model_validate({"base": Base(colour=(0.80, 0.30, 0.06), opacity=1.0, roughness=0.4), "rows": rows})

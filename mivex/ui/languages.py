@@ -218,7 +218,7 @@ def _from_the_left(begin: Callable[..., Any]) -> Callable[..., Any]:
     return method
 
 
-def speak(app: QApplication, language: str) -> bool:
+def install_translator(app: QApplication, language: str) -> bool:
     """Show every text in a language from now on; before the first window is made. False: it stays English."""
     found = catalogue(language)
     if found is None:

@@ -110,11 +110,11 @@ def delivered(change):
     """A maker: a delivery whose first geometry has an array replaced; ``change(tree, blob) -> bytes`` of the blob."""
     def make(d: Path) -> list[str]:
         from mivex.core.deliver.project import deliver_project
-        from mivex.core.project.evaluate import Workshop
+        from mivex.core.project.evaluate import Evaluator
         from mivex.core.project.file import read_project
 
         doc = read_project(project(d, overlay(1, delivery={"recipe": "scene"})))
-        deliver_project(doc, Workshop(d), d / "out")
+        deliver_project(doc, Evaluator(d), d / "out")
         path = next((d / "out").glob("*.glb"))
         raw = path.read_bytes()
         n = struct.unpack_from("<I", raw, 12)[0]

@@ -22,7 +22,7 @@ PLACES = ("bright", "mid", "dark")
 
 
 @dataclass(frozen=True, eq=False)
-class Trial:
+class BlendVariant:
     """An overlay under one blend.
 
     Attributes
@@ -146,8 +146,8 @@ def _spots(below: NDArray[np.uint8], covered: NDArray[np.bool_], side: int) -> l
     return rows
 
 
-def trials(doc: Document, overlay: Overlay, textures: Mapping[str, Texture], view: View,
-           meshes: Mapping[str, Mesh] | None = None, stop: Callable[[], bool] = lambda: False) -> list[Trial]:
+def blend_variants(doc: Document, overlay: Overlay, textures: Mapping[str, Texture], view: View,
+           meshes: Mapping[str, Mesh] | None = None, stop: Callable[[], bool] = lambda: False) -> list[BlendVariant]:
     """The overlay under each blend, with what is usual for the blend carried along.
 
     Parameters
@@ -180,5 +180,5 @@ def trials(doc: Document, overlay: Overlay, textures: Mapping[str, Texture], vie
         apart = float(np.mean([np.abs(a.astype(np.int16) - b.astype(np.int16)).mean() for a, b in
                                zip(crops, before, strict=True)]))
         made = with_blend(overlay.material, name)  # type: ignore[arg-type]
-        out.append(Trial(name, crops, apart, cost_of(made, textures.get(overlay.id))))  # type: ignore[arg-type]
+        out.append(BlendVariant(name, crops, apart, cost_of(made, textures.get(overlay.id))))  # type: ignore[arg-type]
     return out

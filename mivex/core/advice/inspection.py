@@ -9,13 +9,13 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.store import check_target
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import protect_files, read_project
 from mivex.core.project.layering import bakes_folder
-from mivex.core.scene.draw_calls import Scene, gathered
+from mivex.core.scene.draw_calls import Scene, load_scene_inputs
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Draw
-from mivex.core.stage.ledger import Account, Line
+from mivex.core.stage.draw import DrawCall
+from mivex.core.stage.ledger import FragmentRecord, PixelHistory
 from mivex.core.stage.mesh import Mesh
 
 
@@ -62,15 +62,15 @@ class Stage:
             _camera_of(doc, name)
         if out:
             check_target(out)
-        shop = Workshop(Path(path).resolve().parent)
+        shop = Evaluator(Path(path).resolve().parent)
         shop.bakes = bakes_folder(Path(path).resolve())
-        return Stage(doc, *gathered(doc, shop))
+        return Stage(doc, *load_scene_inputs(doc, shop))
 
     def camera(self, name: str = "") -> Camera:
         """A camera by its name; the first where none is given; raises MivexError."""
         return _camera_of(self.doc, name)
 
-    def draws(self, view: View, doc: Document | None = None) -> list[Draw]:
+    def draws(self, view: View, doc: Document | None = None) -> list[DrawCall]:
         """Everything to draw for a view, in order."""
         return self.scene.draws(doc or self.doc, self.textures, view, self.meshes)
 
@@ -82,7 +82,7 @@ def _camera_of(doc: Document, name: str) -> Camera:
     return cameras[name] if name else doc.cameras[0]
 
 
-def line_words(line: Line) -> dict[str, Any]:
+def line_words(line: FragmentRecord) -> dict[str, Any]:
     """A ledger's line as it is printed."""
     return {
         "overlay": line.name, "part": line.part, "group": line.group, "nudge": line.nudge, "depth": round(line.depth, 6),
@@ -91,7 +91,7 @@ def line_words(line: Line) -> dict[str, Any]:
     }
 
 
-def account_words(account: Account) -> dict[str, Any]:
+def account_words(account: PixelHistory) -> dict[str, Any]:
     """An account as it is printed, in linear light."""
     return {"pixel": list(account.pixel), "background": list(account.background),
             "set": [line_words(r) for r in account.set], "exact": [line_words(r) for r in account.exact]}

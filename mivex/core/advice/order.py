@@ -11,7 +11,7 @@ from mivex.core.advice.inspection import Stage
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.variants import synced
-from mivex.core.scene.draw_calls import world_of
+from mivex.core.scene.draw_calls import build_environment
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.adviser import SLIGHT, Advice, Pair, advise
 from mivex.core.stage.camera import Camera, View
@@ -68,14 +68,14 @@ def ring(doc: Document, count: int, like: Camera | None = None) -> list[Camera]:
     """Cameras round everything that overlays stand on, as high and as far as ``like`` (the first camera)."""
     like = like or doc.cameras[0]
     view = View(like, *SIZE)
-    world = world_of(doc)
+    world = build_environment(doc)
     spots = [placing.middle(p, view, world=world) for o in doc.overlays if o.shown for p in o.places]
     x, y, z = (float(v) for v in np.mean(spots, axis=0)) if spots else like.target
     return [like.model_copy(update={"name": f"Ring {round(360 * k / count)}°", "target": (x, y, z),
                                     "yaw": (like.yaw + 360 * k / count + 180) % 360 - 180}) for k in range(count)]
 
 
-class Judge:
+class OrderEvaluator:
     """Mean difference between the order set and exact order over a camera's pixels, in display codes.
 
     Exact order is drawn once a camera: neither nudges nor what `_candidates` changes touch it.
@@ -143,7 +143,7 @@ def propose(stage: Stage, cameras: Sequence[Camera], *, size: tuple[int, int] = 
     stop, tell : callable
         Asked between pieces of work; told the share that is done.
     """
-    doc, judge = stage.doc, Judge(stage, size)
+    doc, judge = stage.doc, OrderEvaluator(stage, size)
     first = [judge.error(doc, c) for c in cameras]
     before = float(np.mean(first))
 

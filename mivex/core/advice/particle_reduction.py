@@ -11,7 +11,7 @@ from mivex.core.motion.model import Effect, whole
 from mivex.core.motion.simulate import gone_at
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
-from mivex.core.scene.playback import Flows
+from mivex.core.scene.playback import EmitterSimulations
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.looks import display_codes, tallied
 from mivex.core.stage.passes import draw_all
@@ -55,7 +55,7 @@ class Covering:
 
 
 @dataclass(frozen=True, eq=False)
-class Fewer:
+class ParticleReduction:
     """The answer: the dials, and what the effect covers before and after."""
 
     rate: float
@@ -64,7 +64,7 @@ class Fewer:
     after: Covering
 
 
-def _camera(doc: Document, effect: Effect, flows: Flows, world: World, times: list[float]) -> Camera:
+def _camera(doc: Document, effect: Effect, flows: EmitterSimulations, world: World, times: list[float]) -> Camera:
     spots = [p.position for t in times for part in effect.parts if not part.muted
              for p in (flows.particles(doc, effect, part, world, t),) if len(p)]
     if not spots:
@@ -87,9 +87,9 @@ def times_of(effect: Effect) -> list[float]:
 
 
 def covering(doc: Document, effect: Effect, textures: Mapping[str, Texture], world: World, camera: Camera,
-             times: list[float], flows: Flows | None = None) -> Covering:
+             times: list[float], flows: EmitterSimulations | None = None) -> Covering:
     """Measure what an effect covers by itself, seen by a camera at some times."""
-    flows = flows or Flows()
+    flows = flows or EmitterSimulations()
     alone = doc.model_copy(update={"effects": (effect.model_copy(update={"shown": True, "copy_of": ""}),)})
     empty = World(Surroundings("nothing", ()), world.meshes) if all(
         p.life.solids == "through" for p in effect.parts) else world
@@ -138,8 +138,8 @@ def _closer(camera: Camera, seen: Covering) -> Camera:
     return camera.model_copy(update={"target": (x, y, z), "distance": camera.distance * share / 0.8})
 
 
-def fewer(doc: Document, effect_id: str, most: int, textures: Mapping[str, Texture], world: World, *,
-          stop: Callable[[], bool] = lambda: False) -> Fewer:
+def reduce_particles(doc: Document, effect_id: str, most: int, textures: Mapping[str, Texture], world: World, *,
+          stop: Callable[[], bool] = lambda: False) -> ParticleReduction:
     """Find the dials with which an effect covers as much with fewer, larger particles.
 
     Parameters
@@ -162,7 +162,7 @@ def fewer(doc: Document, effect_id: str, most: int, textures: Mapping[str, Textu
     if found is None:
         raise MivexError("There is no such effect.")
     effect = whole(found, doc.effects)
-    flows, times = Flows(), times_of(effect)
+    flows, times = EmitterSimulations(), times_of(effect)
     camera = _camera(doc, effect, flows, world, times)
     before = covering(doc, effect, textures, world, camera, times, flows)
     closer = _closer(camera, before)
@@ -199,4 +199,4 @@ def fewer(doc: Document, effect_id: str, most: int, textures: Mapping[str, Textu
         if abs(after.area / before.area - 1) < CLOSE / 4:
             break
         low, high = (size, high) if after.area < before.area else (low, size)
-    return Fewer(round(rate, 6), round(best[0], 4), before, tried(round(rate, 6), round(best[0], 4)))
+    return ParticleReduction(round(rate, 6), round(best[0], 4), before, tried(round(rate, 6), round(best[0], 4)))

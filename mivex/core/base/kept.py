@@ -10,7 +10,7 @@ _rows: "WeakKeyDictionary[object, dict[Hashable, object]]" = WeakKeyDictionary()
 _lock = threading.Lock()
 
 
-def kept(owner: object, name: Hashable, make: Callable[[], T]) -> T:
+def memoized_on(owner: object, name: Hashable, make: Callable[[], T]) -> T:
     """What ``make`` gave for this owner and name; called the first time only.
 
     Parameters
@@ -30,7 +30,7 @@ def kept(owner: object, name: Hashable, make: Callable[[], T]) -> T:
         return row.setdefault(name, made)  # type: ignore[return-value]
 
 
-def known(owner: object, name: Hashable) -> object | None:
+def cached_or_none(owner: object, name: Hashable) -> object | None:
     """What is kept for an owner and a name already, or None; nothing is worked out."""
     with _lock:
         return _rows.get(owner, {}).get(name)

@@ -36,7 +36,7 @@ def _usual(model: type[BaseModel]) -> BaseModel | None:
     return None if any(f.is_required() for f in model.model_fields.values()) else model.model_construct()
 
 
-class Sparse(Frozen):
+class OmitDefaultsModel(Frozen):
     """A part of the document of which only what was changed is written, and what ``ALWAYS`` names."""
 
     ALWAYS: ClassVar[frozenset[str]] = frozenset()

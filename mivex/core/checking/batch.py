@@ -23,10 +23,10 @@ from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Source
 from mivex.core.project.edits import SetFields, SetPart
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project
 from mivex.core.project.layering import bakes_folder
-from mivex.core.scene.draw_calls import gathered, world_of
+from mivex.core.scene.draw_calls import build_environment, load_scene_inputs
 
 
 @dataclass
@@ -88,7 +88,7 @@ def _texture_of(picture: Picture) -> Texture:
     bits = 16 if picture.bits > 8 else 8
     if picture.bits == bits:
         return Texture(picture.values, meaning, bits=bits, has_alpha=picture.has_alpha)
-    return Workshop(limit=0).prepare(picture, Source(path=picture.path, meaning=meaning), (), bits)
+    return Evaluator(limit=0).prepare(picture, Source(path=picture.path, meaning=meaning), (), bits)
 
 
 def _picture(report: Report) -> None:
@@ -101,7 +101,7 @@ def _picture(report: Report) -> None:
 
 def _project(report: Report) -> None:
     doc = read_project(report.path)
-    shop = Workshop(Path(report.path).resolve().parent)
+    shop = Evaluator(Path(report.path).resolve().parent)
     shop.bakes = bakes_folder(Path(report.path).resolve())
     for o in doc.overlays:
         if not o.source.ready:
@@ -114,10 +114,10 @@ def _project(report: Report) -> None:
         except Exception as e:
             report.pictures.append({**name, "path": o.source.path, "problem": sentence(e, f"examining {o.name!r}")})
     if doc.cameras and not any("problem" in p for p in report.pictures):
-        textures, meshes = gathered(doc, shop)
+        textures, meshes = load_scene_inputs(doc, shop)
         report.findings += [finding_row(f, {"overlay": f.subject})
                             for f in examine_scene(scene_subject(doc, textures, meshes))]
-        moving = MotionSubject(doc, textures, world_of(doc, meshes))
+        moving = MotionSubject(doc, textures, build_environment(doc, meshes))
         report.findings += [
             finding_row(f, {"overlay": shows.name if (shows := doc.overlay(f.overlay)) else f.subject, "effect": f.subject})
             for f in examine_motion(moving)]

@@ -25,7 +25,7 @@ WORDS: dict[tuple[str, str], tuple[str, ...]] = {
 
 
 @dataclass(frozen=True)
-class Asked:
+class Parameter:
     """A setting that a recipe asks for by a word.
 
     Attributes
@@ -44,19 +44,19 @@ class Asked:
 
 
 @dataclass(frozen=True)
-class Found:
+class ResolvedParameter:
     """What was worked out for a picture.
 
     Attributes
     ----------
-    asked : Asked
+    asked : Parameter
     step : StepParams
         The step with what was found.
     said : str
         In words.
     """
 
-    asked: Asked
+    asked: Parameter
     step: StepParams
     said: str
 
@@ -68,16 +68,16 @@ class Found:
 
 
 @dataclass(frozen=True)
-class AskingRecipe:
+class ParametricRecipe:
     """Steps, some of which await what is found."""
 
     steps: tuple[StepParams, ...]
-    asked: tuple[Asked, ...] = ()
+    asked: tuple[Parameter, ...] = ()
 
 
-def parse_asking(data: Any, what: str) -> AskingRecipe:
+def parse_parametric(data: Any, what: str) -> ParametricRecipe:
     """A recipe from the objects of a file, words and all; raises MivexError."""
-    asked: list[Asked] = []
+    asked: list[Parameter] = []
     rows: Any = data
     if isinstance(data, dict) and isinstance(data.get("steps"), list):
         plain = []
@@ -88,57 +88,57 @@ def parse_asking(data: Any, what: str) -> AskingRecipe:
                     if row[setting] not in words:
                         raise MivexError(f"{what}: step {k + 1}: “{setting}” takes a colour, or the word "
                                          f"{' or '.join(words)}, not “{row[setting]}”.")
-                    asked.append(Asked(k, setting, row.pop(setting), frozenset(row)))
+                    asked.append(Parameter(k, setting, row.pop(setting), frozenset(row)))
             plain.append(row)
         rows = data | {"steps": plain}
-    return AskingRecipe(parse_recipe(rows, what).steps, tuple(asked))
+    return ParametricRecipe(parse_recipe(rows, what).steps, tuple(asked))
 
 
-def read_asking(path: str | Path) -> AskingRecipe:
+def read_parametric(path: str | Path) -> ParametricRecipe:
     """Read a recipe file, words and all; raises MivexError with one sentence."""
     path = Path(path)
-    return parse_asking(read_json(path), f"“{path.name}”")
+    return parse_parametric(read_json(path), f"“{path.name}”")
 
 
-def _key(texture: Texture, step: KeyColour, asked: Asked) -> Found:
+def _key(texture: Texture, step: KeyColour, asked: Parameter) -> ResolvedParameter:
     found = key_from_border(texture.values)
     own = {k: getattr(step, k) for k in asked.given if k in type(step).model_fields}
     made = found.model_copy(update=own)
     r, g, b = (round(v * 255) for v in made.key)
-    return Found(asked, made, f"The border's colour is {r}, {g}, {b} of 255; clear up to {made.near:g}, solid from "
+    return ResolvedParameter(asked, made, f"The border's colour is {r}, {g}, {b} of 255; clear up to {made.near:g}, solid from "
                  f"{made.far:g}.")
 
 
-def _matte(texture: Texture, step: StepParams, asked: Asked) -> Found:
+def _matte(texture: Texture, step: StepParams, asked: Parameter) -> ResolvedParameter:
     soft = bool(((texture.alpha > 0.02) & (texture.alpha < 0.98)).any())
     if step.step == "alpha-from" and (asked.word == "border" or not soft):
         key = np.median(border_of(texture.values[..., :3]), axis=0)
         matte = tuple(float(v) for v in key)
         r, g, b = (round(v * 255) for v in matte)
-        return Found(asked, step.model_copy(update={"matte": matte}), f"The border's colour is {r}, {g}, {b} of 255.")
+        return ResolvedParameter(asked, step.model_copy(update={"matte": matte}), f"The border's colour is {r}, {g}, {b} of 255.")
     fit = fit_matte(texture) if soft and not texture.premultiplied else None
     if fit is None or not holds(fit):
         off = step.model_copy(update={"on": False})
-        return Found(asked, off, "No matte was found in its soft parts; the step was left out.")
+        return ResolvedParameter(asked, off, "No matte was found in its soft parts; the step was left out.")
     own = {k: v for k, v in (("share", 1.0 if fit.share > 0.97 else fit.share), ("space", fit.space))
            if k in type(step).model_fields and k not in asked.given}
     r, g, b = (round(v * 255) for v in fit.matte)
-    return Found(asked, step.model_copy(update={"matte": fit.matte, **own}),
+    return ResolvedParameter(asked, step.model_copy(update={"matte": fit.matte, **own}),
                  f"The matte is {r}, {g}, {b} of 255; {fit.share:.0%} of it is still there.")
 
 
-def settled(recipe: AskingRecipe, before: Callable[[tuple[StepParams, ...]], Texture],
-            ) -> tuple[tuple[StepParams, ...], list[Found]]:
+def resolve_parameters(recipe: ParametricRecipe, before: Callable[[tuple[StepParams, ...]], Texture],
+            ) -> tuple[tuple[StepParams, ...], list[ResolvedParameter]]:
     """The steps with everything found that was asked for.
 
     Parameters
     ----------
-    recipe : AskingRecipe
+    recipe : ParametricRecipe
     before : callable
         The picture after some steps; may raise MivexError.
     """
     steps = list(recipe.steps)
-    found: list[Found] = []
+    found: list[ResolvedParameter] = []
     for a in recipe.asked:
         texture = before(tuple(steps[:a.index]))
         step = steps[a.index]

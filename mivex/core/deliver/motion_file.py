@@ -8,7 +8,7 @@ from mivex import __version__
 from mivex.core.base.settings import Frozen
 from mivex.core.motion.model import TICKS, Effect, Vec3, whole
 from mivex.core.project.document import Document
-from mivex.core.scene.playback import Flows
+from mivex.core.scene.playback import EmitterSimulations
 from mivex.core.stage.surroundings import World
 
 MOTION_VERSION = 1
@@ -42,7 +42,7 @@ def motion_file(doc: Document, effect: Effect, sheets: Mapping[str, str], world:
     world : World
     """
     found = whole(effect, doc.effects)
-    box = Flows().bounds(doc, found, world)
+    box = EmitterSimulations().bounds(doc, found, world)
     low, high = ((float(v[0]), float(v[1]), float(v[2])) for v in (box.low, box.high)) if box else (effect.at, effect.at)
     shown = {p.overlay: sheets[p.overlay] for p in found.parts if p.overlay in sheets}
     return MotionFile(written_by=f"Mivex {__version__}", name=effect.name, wind=doc.air.wind, effect=found, sheets=shown,

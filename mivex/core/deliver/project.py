@@ -23,10 +23,10 @@ from mivex.core.motion.model import Effect
 from mivex.core.picture.texture import Texture
 from mivex.core.project.delivery import DeliveryRecipe, FilePlan
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import absolute, paths_of
-from mivex.core.project.layering import Ask
-from mivex.core.scene.draw_calls import lasting_mesh, meshes_read, world_of
+from mivex.core.project.layering import EvaluationRequest
+from mivex.core.scene.draw_calls import build_environment, lasting_mesh, meshes_read
 from mivex.core.scene.material_binding import file_key, pictures_read, read_by
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.placements_model import MeshPlace
@@ -59,7 +59,7 @@ class Delivery:
     unsaid: Mapping[str, list[str]]
 
 
-def bench_of(doc: Document, shop: Workshop, stop: Callable[[], bool] = lambda: False) -> Bench:
+def bench_of(doc: Document, shop: Evaluator, stop: Callable[[], bool] = lambda: False) -> Bench:
     """What delivering needs of a project; raises MivexError where something cannot be read."""
     others: dict[str, Texture] = {file_key(p, m): shop.file_texture(p, m) for p, m in pictures_read(doc)}
     for o in doc.overlays:
@@ -72,13 +72,13 @@ def bench_of(doc: Document, shop: Workshop, stop: Callable[[], bool] = lambda: F
         rows = [r for r in o.layers.walk()]
         if number > len(rows):
             raise MivexError(f"“{o.name}” has {len(rows)} layers; its delivery asks for the mask of layer {number}.")
-        ask = Ask(stop, doc=doc)
+        ask = EvaluationRequest(stop, doc=doc)
         start = shop.start_of(o)
         found = Values(o.layers, shop.outside(o, ask)).mask(rows[number - 1])
         return np.clip(np.broadcast_to(found, (start.height, start.width)), 0, 1)
 
     def height_of(o: Overlay) -> Floats | None:
-        height = shop.graph.value(shop.node_of(o, Ask(stop, doc=doc)), stop).surface.channels.get("height")
+        height = shop.graph.value(shop.node_of(o, EvaluationRequest(stop, doc=doc)), stop).surface.channels.get("height")
         return None if height is None else height[..., 0]
 
     avoid = frozenset(Path(absolute(p, shop.folder)).resolve() for p in paths_of(doc))
@@ -95,7 +95,7 @@ def _parts(e: Effect, doc: Document) -> Sequence[Any]:
     return of.parts if of is not None else e.parts
 
 
-def deliver_project(doc: Document, shop: Workshop, folder: str | Path, *, only: Sequence[str] = (),
+def deliver_project(doc: Document, shop: Evaluator, folder: str | Path, *, only: Sequence[str] = (),
                     recipe: DeliveryRecipe | None = None, stop: Callable[[], bool] = lambda: False,
                     tell: Callable[[str], None] = lambda _: None) -> Delivery:
     """Deliver every overlay that has a picture, or those of some ids.
@@ -103,7 +103,7 @@ def deliver_project(doc: Document, shop: Workshop, folder: str | Path, *, only: 
     Parameters
     ----------
     doc : Document
-    shop : Workshop
+    shop : Evaluator
     folder : str or Path
     only : sequence of str
         Ids; empty: all.
@@ -119,7 +119,7 @@ def deliver_project(doc: Document, shop: Workshop, folder: str | Path, *, only: 
     bench = bench_of(doc, shop, stop)
     chosen = [o for o in doc.overlays if not only or o.id in only]
     meshes: dict[str, Mesh] = {p: shop.mesh(p).mesh for p in meshes_read(doc)}
-    world = world_of(doc, meshes)
+    world = build_environment(doc, meshes)
 
     def texture(o: Overlay) -> Texture:
         if stop():

@@ -14,10 +14,10 @@ from mivex.core.findings import Subject, examine
 from mivex.core.picture.encode import picture_bytes
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
-from mivex.core.scene.draw_calls import codes_of, gathered, render
+from mivex.core.scene.draw_calls import codes_of, load_scene_inputs, render
 from mivex.core.stage.camera import View
 
 PAGES = Path(__file__).parent.parent / "assets" / "pages"
@@ -63,7 +63,7 @@ def _settings(o: Overlay) -> list[tuple[str, str]]:
 
 
 def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], texture_of: Callable[[Overlay], Texture],
-                shop: Workshop, unsaid: Mapping[str, list[str]]) -> str:
+                shop: Evaluator, unsaid: Mapping[str, list[str]]) -> str:
     """The page of a delivery, which opens from a file and asks for nothing else.
 
     Parameters
@@ -72,7 +72,7 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
     wanted : sequence of (Planned, Delivered)
         What it shows.
     texture_of : callable
-    shop : Workshop
+    shop : Evaluator
     unsaid : mapping of overlay name to list of str
         What its glTF cannot say.
     """
@@ -104,7 +104,7 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
             "files": [{"name": f, "words": ", ".join(words)} for f, words in names.items()],
             "settings": _settings(o), "figures": figures, "lost": done.left_out, "unsaid": unsaid.get(o.name, []),
             "findings": [{"message": f.message, "why": f.why} for f in examine(subject)]})
-    textures, meshes = gathered(doc, shop)
+    textures, meshes = load_scene_inputs(doc, shop)
     stage = []
     for camera in doc.cameras:
         view = View(camera, *_STAGE)

@@ -11,11 +11,11 @@ from mivex.core.base.types import Floats
 from mivex.core.material.sourced import CHANNEL_NAMES
 from mivex.core.picture.picture import quantise
 from mivex.core.picture.texture import Texture
-from mivex.core.picture.traits import Traits
+from mivex.core.picture.traits import ImageMetadata
 from mivex.core.pixels.colour import luminance, to_display, to_linear
 from mivex.core.pixels.outline import trace
 from mivex.core.prepare.resize import resized
-from mivex.core.prepare.weighing import unweighed, weighed
+from mivex.core.prepare.weighing import premultiply, unpremultiply
 from mivex.core.project.delivery import COLOUR_ALPHA, Feed, FilePlan
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import PACKED
@@ -192,7 +192,7 @@ def _sized(values: Floats, h: int, w: int) -> Floats:
     return resized(np.ascontiguousarray(values)[..., None], w, h, "area")[..., 0]
 
 
-def _smaller(values: Floats, side: int, traits: Traits) -> tuple[Floats, Traits]:
+def _smaller(values: Floats, side: int, traits: ImageMetadata) -> tuple[Floats, ImageMetadata]:
     """A smaller picture, colour weighed by alpha in linear light unless it is multiplied already."""
     h, w = values.shape[:2]
     k = side / max(h, w)
@@ -204,4 +204,4 @@ def _smaller(values: Floats, side: int, traits: Traits) -> tuple[Floats, Traits]
             small = np.concatenate([to_display(small[..., :3]), small[..., 3:]], axis=2)
         return small.astype(np.float32), traits
     hidden = cv2.resize(values, to, interpolation=cv2.INTER_NEAREST).reshape(to[1], to[0], 4)
-    return unweighed(resized(weighed(values, traits), *to, "area"), hidden, traits.data), traits
+    return unpremultiply(resized(premultiply(values, traits), *to, "area"), hidden, traits.data), traits

@@ -12,15 +12,15 @@ from dataclasses import dataclass, replace
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
 from mivex.core.findings import Finding, MotionSubject, SceneSubject, Subject, examine, examine_motion, examine_scene
-from mivex.core.findings.facts import Facts, facts_of
+from mivex.core.findings.facts import TextureMetrics, facts_of
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import PROXY_SIDE, Workshop
-from mivex.core.project.layering import Ask, made_of
+from mivex.core.project.evaluate import PROXY_SIDE, Evaluator
+from mivex.core.project.layering import EvaluationRequest, made_of
 from mivex.core.project.looking import view_texture
 from mivex.core.proof.histogram import histogram
-from mivex.core.scene.draw_calls import Scene, place_mesh, world_of
+from mivex.core.scene.draw_calls import Scene, build_environment, place_mesh
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.placement_geometry import with_uvs
@@ -88,7 +88,7 @@ class Result:
     examined : hashable
         What `findings` and `figures` were measured for; None: not yet.
     findings : tuple of Finding
-    figures : Facts, optional
+    figures : TextureMetrics, optional
     mesh : LoadedMesh, optional
         Of a mesh file.
     problem : str
@@ -104,7 +104,7 @@ class Result:
     before: Texture | None = None
     examined: Hashable = None
     findings: tuple[Finding, ...] = ()
-    figures: Facts | None = None
+    figures: TextureMetrics | None = None
     mesh: LoadedMesh | None = None
     problem: str = ""
 
@@ -119,7 +119,7 @@ SCENE = Target(overlay="", meaning="scene")
 def scene_subject(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[str, Mesh],
                   stop: Stop = lambda: False) -> SceneSubject:
     """What checks of the scene look at."""
-    world, scene = world_of(doc, meshes), Scene()
+    world, scene = build_environment(doc, meshes), Scene()
     return SceneSubject(doc, textures, lambda p: place_mesh(p, world),
                         lambda d, view: scene.draws(d, textures, view, meshes), stop)
 
@@ -239,7 +239,7 @@ class Results:
 
     # Computing -----------------------------------------------------------------------------------
 
-    def make(self, doc: Document, shop: Workshop, target: Target, key: Hashable, report: Callable[[Result], object],
+    def make(self, doc: Document, shop: Evaluator, target: Target, key: Hashable, report: Callable[[Result], object],
              stop: Stop, tell: Callable[[str], None]) -> None:
         """Compute one target; reports a proxy first where that is worth while. Raises Stopped, nothing else."""
         try:
@@ -255,7 +255,7 @@ class Results:
             if o is None:
                 return
             if target.look:
-                texture = view_texture(shop, o, Ask(stop, doc=doc), target.look)
+                texture = view_texture(shop, o, EvaluationRequest(stop, doc=doc), target.look)
                 _ready(texture)
                 report(Result(target, key, True, texture=texture))
                 return
@@ -272,7 +272,7 @@ class Results:
             report(Result(target, key, True, problem=sentence(e, f"preparing {_name(doc, target)!r}")))
 
     @staticmethod
-    def _overlay(o: Overlay, doc: Document, shop: Workshop, blank: Result, report: Callable[[Result], object],
+    def _overlay(o: Overlay, doc: Document, shop: Evaluator, blank: Result, report: Callable[[Result], object],
                  stop: Stop, tell: Callable[[str], None]) -> None:
         picture = shop.start_of(o)
         known = replace(blank, picture=picture, meaning=guess_meaning(picture))
@@ -339,7 +339,7 @@ class Results:
                       key: Hashable, stop: Stop = lambda: False) -> Result:
         """Measure the whole scene; in any thread."""
         found = examine_scene(scene_subject(doc, textures, meshes, stop))
-        moving = examine_motion(MotionSubject(doc, textures, world_of(doc, meshes), stop=stop))
+        moving = examine_motion(MotionSubject(doc, textures, build_environment(doc, meshes), stop=stop))
         return Result(SCENE, examined=key, findings=(*found, *moving))
 
     def mesh_of(self, place: MeshPlace) -> Mesh | None:
@@ -367,7 +367,7 @@ class Results:
                 counts[key] = counts.get(key, 0) + 1
         return counts
 
-    def examine(self, shop: Workshop, overlay: Overlay, result: Result, key: Hashable) -> Result:
+    def examine(self, shop: Evaluator, overlay: Overlay, result: Result, key: Hashable) -> Result:
         """Measure one overlay; in any thread."""
         assert result.texture is not None
         subject = Subject.of(overlay, result.texture)

@@ -8,22 +8,22 @@ from typing import Any, Literal, NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.findings.seen import Shown
+from mivex.core.findings.seen import VisibleDraws
 from mivex.core.material.material import Material
 from mivex.core.motion.model import Effect, Emitter
 from mivex.core.motion.model import whole as whole_effect
-from mivex.core.motion.simulate import Flow, Particles, gone_at, settled_at
+from mivex.core.motion.simulate import EmitterSimulation, Particles, gone_at, settled_at
 from mivex.core.motion.solids import Solids
 from mivex.core.picture.fringes import LevelFringe, fringe_figures
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Delivery, Document, Overlay
 from mivex.core.project.edits import AddSteps, FrozenEdit, SetFields
-from mivex.core.scene.playback import Flows, solids_in
+from mivex.core.scene.playback import EmitterSimulations, solids_in
 from mivex.core.sheet.celled import frame_values
 from mivex.core.sheet.model import Sheet
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.looks import tallied
 from mivex.core.stage.mesh import Mesh, crossing
 from mivex.core.stage.placements_model import Place as StagePlace
@@ -274,13 +274,13 @@ class SceneSubject:
     doc: Document
     textures: Mapping[str, Texture]
     mesh: Callable[[StagePlace], Mesh]
-    draws: Callable[[Document, View], list[Draw]]
+    draws: Callable[[Document, View], list[DrawCall]]
     stop: Callable[[], bool] = lambda: False
 
     @cached_property
-    def seen(self) -> "list[Shown]":
+    def seen(self) -> "list[VisibleDraws]":
         """What each camera sees; measured once."""
-        return [Shown(self.doc, c, self.draws) for c in self.doc.cameras]
+        return [VisibleDraws(self.doc, c, self.draws) for c in self.doc.cameras]
 
 
 @dataclass(frozen=True, eq=False)
@@ -292,7 +292,7 @@ class MotionSubject:
     doc : Document
     textures : mapping of overlay id to Texture
     world : World
-    flows : Flows
+    flows : EmitterSimulations
     stop : callable
         Asked between checks; true raises Stopped.
     """
@@ -300,7 +300,7 @@ class MotionSubject:
     doc: Document
     textures: Mapping[str, Texture]
     world: World
-    flows: Flows = field(default_factory=Flows)
+    flows: EmitterSimulations = field(default_factory=EmitterSimulations)
     stop: Callable[[], bool] = lambda: False
 
     @cached_property
@@ -313,7 +313,7 @@ class MotionSubject:
         """What particles can meet."""
         return solids_in(self.world)
 
-    def flow(self, effect: Effect, part: Emitter) -> Flow:
+    def flow(self, effect: Effect, part: Emitter) -> EmitterSimulation:
         """The flow of a part."""
         return self.flows.flow(self.doc, effect, part, self.world)
 

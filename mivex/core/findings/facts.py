@@ -13,7 +13,7 @@ from mivex.core.prepare.tiling import Seam, seams
 
 
 @dataclass(frozen=True)
-class Facts:
+class TextureMetrics:
     """Figures of one prepared overlay.
 
     Attributes
@@ -37,7 +37,7 @@ class Facts:
     plain_outline: tuple[float, float] | None = None
 
 
-def facts_of(subject: Subject, plain: Texture | None = None) -> Facts:
+def facts_of(subject: Subject, plain: Texture | None = None) -> TextureMetrics:
     """Measure one overlay; ``plain`` is its texture before the alpha became a distance."""
     t, m = subject.texture, subject.material
     rows: list[LevelCoverage] = []
@@ -49,4 +49,4 @@ def facts_of(subject: Subject, plain: Texture | None = None) -> Facts:
     if t.distance > 0 and plain is not None:
         outline = outline_error(t.alpha, plain.alpha)
         plain_outline = outline_error(fitted(plain.alpha, t.height, t.width), plain.alpha)
-    return Facts(subject.fringes, seams(t), rows, best, outline, plain_outline)
+    return TextureMetrics(subject.fringes, seams(t), rows, best, outline, plain_outline)

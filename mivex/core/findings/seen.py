@@ -12,11 +12,11 @@ from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.project.document import Document
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import SORTED, in_lists, lay_lists
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.looks import display_codes, tallied
-from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, run, sink_of
+from mivex.core.stage.passes import NO_SURFACES, Buffers, RenderPlan, frame_record, run, sink_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _effect = Lazy("mivex.core.stage.kernels.effects")
@@ -25,11 +25,11 @@ _settle = Lazy("mivex.core.stage.kernels.settle")
 SIZE = (256, 160)
 """Pixels of a picture that is measured."""
 Codes = NDArray[np.int16]
-Drawing = Callable[[Document, View], list[Draw]]
+Drawing = Callable[[Document, View], list[DrawCall]]
 
 
 @dataclass(frozen=True, eq=False)
-class Shown:
+class VisibleDraws:
     """One camera's view of a document.
 
     Attributes
@@ -50,29 +50,29 @@ class Shown:
         return View(self.camera, *SIZE)
 
     @cached_property
-    def draws(self) -> list[Draw]:
+    def draws(self) -> list[DrawCall]:
         """Everything to draw, in order."""
         return self.draws_of(self.doc, self.view)
 
-    def _behind(self, draws: list[Draw]) -> tuple[Shot, Buffers, Shadows | None]:
+    def _behind(self, draws: list[DrawCall]) -> tuple[RenderPlan, Buffers, Shadows | None]:
         """Everything up to the light of some draws."""
-        shot, buffers = Shot(draws, self.view), Buffers.of(self.view)
+        shot, buffers = RenderPlan(draws, self.view), Buffers.of(self.view)
         shadows = self.shadows(shot.lit, draws)
         run(shot, buffers, self.doc.lighting, shadows, skip=SORTED)
         return shot, buffers, shadows
 
     @cached_property
-    def _own_behind(self) -> tuple[Shot, Buffers, Shadows | None]:
+    def _own_behind(self) -> tuple[RenderPlan, Buffers, Shadows | None]:
         return self._behind(self.draws)
 
-    def picture(self, draws: list[Draw]) -> Codes:
+    def picture(self, draws: list[DrawCall]) -> Codes:
         """Display codes of some draws; what lies behind the blended ones is kept where it is the same."""
         light = self.doc.lighting
         solid = [d for d in draws if d.before_light]
         same = draws is self.draws or solid == [d for d in self.draws if d.before_light]
         shot, buffers, shadows = self._own_behind if same else self._behind(draws)
         if draws is not self.draws:
-            shot = Shot(draws, self.view)
+            shot = RenderPlan(draws, self.view)
         made = buffers.copy()
         run(shot, made, light, shadows, skip=("clear", "solid", "decals", "light"))
         return display_codes(made, light).astype(np.int16)
@@ -82,7 +82,7 @@ class Shown:
         """Display codes of the picture as it is set, (height, width, 3)."""
         return self.picture(self.draws)
 
-    def shadows(self, lit: bool, draws: list[Draw] | None = None) -> Shadows | None:
+    def shadows(self, lit: bool, draws: list[DrawCall] | None = None) -> Shadows | None:
         """The lamp's shadows for some draws, or for all."""
         return shadows_for(self.draws if draws is None else draws, self.doc.lighting, lit=lit)
 
@@ -93,7 +93,7 @@ class Shown:
         same = [d for d in draws if d.before_light] == [d for d in self.draws if d.before_light]
         _, buffers, shadows = self._own_behind if same else self._behind(draws)
         made = buffers.copy()
-        lay_lists(Shot(draws, self.view), made, light, shadows)
+        lay_lists(RenderPlan(draws, self.view), made, light, shadows)
         return display_codes(made, light).astype(np.int16)
 
     @cached_property
@@ -117,7 +117,7 @@ class Shown:
         solid, view = self.fragments.solid, self.view
         for owner in {d.owner for d in self.draws if d.owner and not _asked(d)}:
             own = Buffers.of(view)
-            run(Shot([d for d in self.draws if d.owner == owner and not _asked(d)], view), own, self.doc.lighting, None,
+            run(RenderPlan([d for d in self.draws if d.owner == owner and not _asked(d)], view), own, self.doc.lighting, None,
                 skip=("decals", "light", *SORTED))
             if ((own.depth > 0) & (own.depth >= solid)).any():
                 out.add(owner)
@@ -162,17 +162,17 @@ class Seen:
     around: Floats
 
 
-def _seen(shown: Shown) -> Seen:
+def _seen(shown: VisibleDraws) -> Seen:
     view, lighting = shown.view, shown.doc.lighting
     index = [i for i, d in enumerate(shown.draws) if _asked(d)]
     draws = [shown.draws[i] for i in index]
-    behind = Shot([d for d in shown.draws if not _asked(d)], view)
+    behind = RenderPlan([d for d in shown.draws if not _asked(d)], view)
     buffers = Buffers.of(view)
     run(behind, buffers, lighting, None, skip=("decals", "blended", "front"))
     solid = buffers.depth.copy()
     bare = Buffers.of(view)
-    run(Shot([d for d in shown.draws if not d.owner], view), bare, lighting, None, skip=("decals", "blended", "front"))
-    shot = Shot(draws, view)
+    run(RenderPlan([d for d in shown.draws if not d.owner], view), bare, lighting, None, skip=("decals", "blended", "front"))
+    shot = RenderPlan(draws, view)
     shadows = shown.shadows(shot.lit)
     shot.records.draws["special"] &= ~_effect.REFRACTS  # colours are not asked for
     light, held = light_record(lighting, shadows)
@@ -210,12 +210,12 @@ def _seen(shown: Shown) -> Seen:
     return Seen(pixel, number[which], iw, facts[:, 3], verdict, rank, hidden_by, solid, bare.depth)
 
 
-def _asked(draw: Draw) -> bool:
+def _asked(draw: DrawCall) -> bool:
     """Decals and what is seen through: everything else is what they lie on or before."""
     return bool(draw.owner) and (BLENDS[draw.material.blend].see_through or draw.order[0] >= GROUPS.index("Decal"))
 
 
-def see_through(draw: Draw) -> bool:
+def see_through(draw: DrawCall) -> bool:
     """What lies behind it takes part, and it is no decal."""
     return BLENDS[draw.material.blend].see_through and draw.material.group != "Decal"
 

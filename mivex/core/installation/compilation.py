@@ -137,11 +137,11 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
 
     def layers() -> None:
         from mivex.core.layers.builds import all_builds, instance
-        from mivex.core.layers.model import Cell, Layer, Stack, base_for
+        from mivex.core.layers.model import ChannelSource, Layer, Stack, base_for
         from mivex.core.layers.patterns import PATTERNS
         from mivex.core.layers.strokes import PaintStroke, Tip
         from mivex.core.project.document import Document, Overlay, Source
-        from mivex.core.project.evaluate import Workshop
+        from mivex.core.project.evaluate import Evaluator
         from mivex.core.project.looking import live_paint
         from mivex.core.stage.baking import Probe, geometry_mask
         from mivex.core.stage.mesh import quad
@@ -150,11 +150,11 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
             p.draw(p.params(), 16, 16)
         strokes = tuple(PaintStroke(points=((0.2, 0.2, 1.0), (0.7, 0.6, 1.0)), tip=Tip(form=form), values={"opacity": 1.0})
                         for form in ("hard", "bristle"))
-        row = Layer(id="p", cells={"opacity": Cell(source="painted"), "colour": Cell()}, strokes=strokes)
+        row = Layer(id="p", cells={"opacity": ChannelSource(source="painted"), "colour": ChannelSource()}, strokes=strokes)
         rows = (*(instance(b) for b in all_builds()[0].values()), row)
         stack = Stack(base=base_for("glass"), rows=rows)
         o = Overlay(name="o", source=Source(canvas=(24, 24), meaning="colour"), layers=stack)
-        shop = Workshop()
+        shop = Evaluator()
         shop.texture(o)
         live = live_paint(shop, o, Document(overlays=(o,)), "p")
         live.begin()
@@ -165,7 +165,7 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         from mivex.core.motion.curves import Curve
         from mivex.core.motion.model import Effect, Emission, Emitter, Life
         from mivex.core.project.document import Document, Overlay
-        from mivex.core.scene.playback import Flows
+        from mivex.core.scene.playback import EmitterSimulations
         from mivex.core.sheet.bleed import measure
         from mivex.core.stage.camera import CAMERAS, View
         from mivex.core.stage.dock import dock
@@ -175,7 +175,7 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         life = Life(spin=fall, push=fall, gravity=1.0, drift=0.1, swirl=10.0, solids="bounce")
         effect = Effect(name="e", parts=(Emitter(overlay="a", emission=Emission(rate=40.0), life=life),))
         doc = Document(overlays=(Overlay(id="a", name="a"),), effects=(effect,))
-        Flows().draws(doc, {"a": Texture(values)}, View(CAMERAS[0], 96, 64, 1.0), World(dock()))
+        EmitterSimulations().draws(doc, {"a": Texture(values)}, View(CAMERAS[0], 96, 64, 1.0), World(dock()))
         measure(Texture(values, cells=((0.0, 0.0, 0.5, 1.0), (0.5, 0.0, 1.0, 1.0))))
 
     return [("the stage", stage), ("order", order), ("motion", motion), ("proofs", proofs), ("figures", figures),

@@ -11,7 +11,7 @@ import numpy as np
 from pydantic import TypeAdapter, ValidationError
 
 from mivex.core.base.errors import MivexError, Stopped
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.store import read_bytes, shown
 from mivex.core.deliver.blend_sheet import EFFECTS, SHEET_VERSION
 from mivex.core.deliver.motion_file import MOTION_VERSION, MotionFile
@@ -25,7 +25,7 @@ from mivex.core.picture import ktx2
 from mivex.core.picture.files import read_levels, read_picture
 from mivex.core.picture.picture import quantise
 from mivex.core.picture.texture import Texture
-from mivex.core.picture.traits import Traits
+from mivex.core.picture.traits import ImageMetadata
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay
@@ -88,7 +88,7 @@ def _chain(levels: list[np.ndarray[Any, Any]], colour: bool) -> MipChain:
                     np.array([v.shape[1] for v in levels], np.int64), np.array([v.shape[0] for v in levels], np.int64))
 
 
-def read_texture(path: Path, row: Mapping[str, Any], traits: Traits) -> Texture:
+def read_texture(path: Path, row: Mapping[str, Any], traits: ImageMetadata) -> Texture:
     """A delivered picture as a receiver loads it, with the levels that it holds; raises MivexError."""
     picture = read_picture(path)
     values = picture.values
@@ -108,7 +108,7 @@ def read_texture(path: Path, row: Mapping[str, Any], traits: Traits) -> Texture:
             levels = [np.asarray(v) for v in read_levels(path)]
         # What the file holds is what is sampled; nothing is built.
         made.__dict__["mips"] = _chain(levels, colour)
-        kept(made, HELD, lambda: True)
+        memoized_on(made, HELD, lambda: True)
     return made
 
 
@@ -219,7 +219,7 @@ class _Loading:
         sheet, hulls = _sheet(tree)
         (px, py), (ex, ey) = _numbers(t["pivot"], 2, -64, 64), _numbers(t["extent"], 2, 1e-4, 1e4)
         (spread,) = _numbers([tree.get("signed_distance", {}).get("spread_texels", 0.0)], 1, 0.0, 1 << 14)
-        traits = Traits(pivot=(px, py), extent=(ex, ey), premultiplied=t["alpha"] == "premultiplied", distance=spread,
+        traits = ImageMetadata(pivot=(px, py), extent=(ex, ey), premultiplied=t["alpha"] == "premultiplied", distance=spread,
                         cells=_cells(tree))
         keys = []
         wanted = {t["file"]} | {part.path for part in material.sources().values() if part.source == "file"}
@@ -232,7 +232,7 @@ class _Loading:
                 continue
             main = f["file"] == t["file"]
             key = ident if main else file_key(f["file"], f["holds"])
-            self.textures[key] = read_texture(self.folder / _inside(f["file"]), f, traits if main else Traits())
+            self.textures[key] = read_texture(self.folder / _inside(f["file"]), f, traits if main else ImageMetadata())
             keys.append(key)
             if main and any(p.source == "file" and p.path == f["file"] for p in material.sources().values()):
                 other = file_key(f["file"], "data")
@@ -241,7 +241,7 @@ class _Loading:
         if ident not in self.textures:
             raise ValueError
         if hulls:
-            kept(self.textures[ident], hull_key(sheet), lambda: hulls)
+            memoized_on(self.textures[ident], hull_key(sheet), lambda: hulls)
         self.files[ident] = keys
         if tree["left_out"]:
             self.left_out[tree["name"]] = [str(w) for w in tree["left_out"]]

@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from mivex.core.base.errors import Stopped
-from mivex.core.base.kept import known
+from mivex.core.base.kept import cached_or_none
 from mivex.core.base.types import Floats
 from mivex.core.intake.blocks import compressed
 from mivex.core.intake.loader import HELD, Received
@@ -61,7 +61,7 @@ def _with(t: Texture, values: Floats, **traits: object) -> Texture:
 
 def own_mips(t: Texture) -> Texture:
     """Levels that the receiver builds itself; the very texture where the file held none."""
-    if known(t, HELD) is None:
+    if cached_or_none(t, HELD) is None:
         return t
     return _with(t, t.values, weighed=False, coverage=0.0)
 

@@ -14,7 +14,7 @@ from typing import Any
 from pydantic import Field, ValidationError
 
 from mivex.core.base.errors import MivexError
-from mivex.core.base.settings import Sparse, new_id
+from mivex.core.base.settings import OmitDefaultsModel, new_id
 from mivex.core.base.store import read_bytes, shown, write_text
 from mivex.core.layers.model import Group, Layer
 
@@ -23,14 +23,14 @@ SHIPPED = Path(__file__).parent.parent / "assets" / "builds"
 ENDING = ".build.json"
 
 
-class Knob(Sparse):
+class Knob(OmitDefaultsModel):
     """A setting that is left open."""
 
     name: str
     at: str
 
 
-class Build(Sparse):
+class Build(OmitDefaultsModel):
     """A build file."""
 
     build: str

@@ -14,7 +14,7 @@ import numpy as np
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.layers.model import JOINS, Join, MaskJoin, Range
+from mivex.core.layers.model import JOINS, LayerBlend, MaskJoin, Range
 
 _kernels = Lazy("mivex.core.layers.kernels.joining")
 _CODES = {name: i for i, name in enumerate(JOINS)}
@@ -36,7 +36,7 @@ def _size(*arrays: Floats) -> tuple[int, int]:
     return max(a.shape[0] for a in arrays), max(a.shape[1] for a in arrays)
 
 
-def join(below: Floats, value: Floats, weight: Floats, share: float, how: Join, low: float = 0.0) -> Floats:
+def join(below: Floats, value: Floats, weight: Floats, share: float, how: LayerBlend, low: float = 0.0) -> Floats:
     """One channel after a row.
 
     Parameters

@@ -9,7 +9,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.masks import Values, stamp_from
-from mivex.core.layers.model import Cell, Group, Layer, Row, Shaping
+from mivex.core.layers.model import ChannelSource, Group, Layer, Row, UvTransform
 from mivex.core.layers.painting import Box, Paint, Painted, apply_cover, blank, box_of, dabs_of, lay
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.layers.strokes import PaintStroke
@@ -42,7 +42,7 @@ class _Pieces(Values):
             return np.ascontiguousarray(out, np.float32)
         return _cut(self.whole.masks[row.id], self.box)
 
-    def cell(self, layer: Layer, channel: str, cell: Cell) -> tuple[Floats, Floats]:
+    def cell(self, layer: Layer, channel: str, cell: ChannelSource) -> tuple[Floats, Floats]:
         if layer.id == self.whole.row_id and self.whole.part < 0 and cell.source == "painted" and channel in self.live:
             p = self.live[channel]
             value = p.straight() if p.value.shape[2] == 3 else p.straight()[..., 0]
@@ -77,7 +77,7 @@ class LivePaint:
         self.masks: dict[str, Floats] = {}
         self.cells: dict[tuple[str, str], tuple[Floats, Floats]] = {}
         self.painted_part = row.mask.parts[part] if part >= 0 else None
-        if self.painted_part is not None and self.painted_part.laid != Shaping():
+        if self.painted_part is not None and self.painted_part.laid != UvTransform():
             raise MivexError("what is painted is laid elsewhere; it shows when the stroke ends.")
         self.parts = [(p, self._shaped(row, p)) for p in row.mask.parts if p.on] if part >= 0 else []
         height = below.get("height")

@@ -10,7 +10,17 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
-from mivex.core.layers.model import COLOURED, Cell, Geometry, Layer, MaskPart, PictureChannel, Row, Shaping, Stack
+from mivex.core.layers.model import (
+    COLOURED,
+    ChannelSource,
+    Geometry,
+    Layer,
+    MaskPart,
+    PictureChannel,
+    Row,
+    Stack,
+    UvTransform,
+)
 from mivex.core.layers.painting import Paint, painted
 from mivex.core.layers.patterns import PATTERNS, AnyPattern
 from mivex.core.layers.strokes import PaintStroke
@@ -18,13 +28,13 @@ from mivex.core.pixels.colour import LUMINANCE, to_linear
 from mivex.core.prepare.base import Surface
 
 cv2 = Lazy("cv2")
-_PLAIN = Shaping()
+_PLAIN = UvTransform()
 CHUNK = 8
 """Strokes that are rendered in one go and kept."""
 
 
 @dataclass(frozen=True, eq=False)
-class Outside:
+class LayerInputs:
     """What a stack needs from outside, at the size of its canvas.
 
     Attributes
@@ -55,13 +65,13 @@ class Outside:
     notes: list[str] = field(default_factory=list)
 
 
-def laid(values: Floats, how: Shaping, size: tuple[int, int], *, smooth: bool = True) -> Floats:
+def laid(values: Floats, how: UvTransform, size: tuple[int, int], *, smooth: bool = True) -> Floats:
     """A tile laid over a canvas: tiled, turned about the middle, moved; it repeats.
 
     Parameters
     ----------
     values : float32 array (h, w) or (h, w, 4)
-    how : Shaping
+    how : UvTransform
     size : (height, width)
     smooth : bool
         The tile is finer than it will be shown: it is averaged, not picked from.
@@ -99,7 +109,7 @@ def laid(values: Floats, how: Shaping, size: tuple[int, int], *, smooth: bool = 
 
 def pattern_laid(
     pattern: AnyPattern,
-    how: Shaping,
+    how: UvTransform,
     size: tuple[int, int],
     keep: Callable[[str, Callable[[], object]], object],
 ) -> Floats:
@@ -142,10 +152,10 @@ class Values:
     Parameters
     ----------
     stack : Stack
-    outside : Outside
+    outside : LayerInputs
     """
 
-    def __init__(self, stack: Stack, outside: Outside) -> None:
+    def __init__(self, stack: Stack, outside: LayerInputs) -> None:
         self.stack, self.outside = stack, outside
         self._asked: list[str] = []
 
@@ -222,7 +232,7 @@ class Values:
         finally:
             self._asked.pop()
 
-    def cell(self, layer: Layer, channel: str, cell: Cell) -> tuple[Floats, Floats]:
+    def cell(self, layer: Layer, channel: str, cell: ChannelSource) -> tuple[Floats, Floats]:
         """A channel's value, (h, w[, 3]) or of one texel, linear for colours; and how much of it there is."""
         o, coloured = self.outside, channel in COLOURED
         if cell.source == "painted":
@@ -246,7 +256,7 @@ class Values:
             return flat, EVERYWHERE
         return self._level(values, cell, coloured), weight
 
-    def _level(self, values: Floats, cell: Cell, coloured: bool) -> Floats:
+    def _level(self, values: Floats, cell: ChannelSource, coloured: bool) -> Floats:
         if cell.levels.plain:
             return values
         if not coloured:
@@ -255,7 +265,7 @@ class Values:
 
         return to_linear(levelled(to_display(values), cell.levels))
 
-    def _read(self, cell: Cell, channel: str) -> tuple[Floats, Floats]:
+    def _read(self, cell: ChannelSource, channel: str) -> tuple[Floats, Floats]:
         o = self.outside
         if cell.source == "picture":
             if not cell.path:

@@ -9,7 +9,7 @@ from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import Discriminator, Field, Tag
 
-from mivex.core.base.settings import Rgb, Sparse, new_id, setting
+from mivex.core.base.settings import OmitDefaultsModel, Rgb, new_id, setting
 from mivex.core.layers.patterns import AnyPattern
 from mivex.core.layers.strokes import PaintStroke
 
@@ -25,7 +25,7 @@ CHANNELS: dict[str, str] = {
 """Channels in the order of the table."""
 COLOURED = ("colour", "emissive")
 """Channels of three values."""
-Join = Literal["towards", "multiply", "add", "screen", "larger", "smaller"]
+LayerBlend = Literal["towards", "multiply", "add", "screen", "larger", "smaller"]
 JOINS: dict[str, str] = {
     "towards": "Towards it",
     "multiply": "Multiplied",
@@ -57,7 +57,7 @@ PictureChannel = Literal["luminance", "red", "green", "blue", "alpha"]
 _PICTURE_WORDS = {"luminance": "Luminance", "red": "Red", "green": "Green", "blue": "Blue", "alpha": "Alpha"}
 
 
-class Shaping(Sparse):
+class UvTransform(OmitDefaultsModel):
     """How a pattern or a picture lies on the canvas."""
 
     across: float = setting(
@@ -79,7 +79,7 @@ class Shaping(Sparse):
     )
 
 
-class Range(Sparse):
+class Range(OmitDefaultsModel):
     """Values brought from one range to another: what is ``low`` becomes 0, what is ``high`` becomes 1, then ``gamma``."""
 
     low: float = setting(0.0, "Dark end", "From here down it is 0.", ge=-1, le=1, drag=(0, 1))
@@ -92,7 +92,7 @@ class Range(Sparse):
         return self.low == 0 and self.high == 1 and self.gamma == 1
 
 
-class Cell(Sparse):
+class ChannelSource(OmitDefaultsModel):
     """What a layer makes of one channel: a value, and how it joins what lies below."""
 
     WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {
@@ -116,13 +116,13 @@ class Cell(Sparse):
         "luminance", "Read", "Which of its channels is the value; for colour all three are.", choices=_PICTURE_WORDS
     )
     overlay: str = ""
-    laid: Shaping = Field(default_factory=Shaping)
+    laid: UvTransform = Field(default_factory=UvTransform)
     levels: Range = Field(default_factory=Range)
-    join: Join = setting("towards", "Joins", "How it meets what lies below.", choices=JOINS)
+    join: LayerBlend = setting("towards", "Joins", "How it meets what lies below.", choices=JOINS)
     strength: float = setting(1.0, "Strength", "Of this channel alone.", ge=0, le=1)
 
 
-class Geometry(Sparse):
+class Geometry(OmitDefaultsModel):
     """A mask worked out from the mesh that the overlay sits on; of a flat overlay, from the heights below."""
 
     WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {
@@ -170,7 +170,7 @@ class Geometry(Sparse):
     )
 
 
-class MaskPart(Sparse):
+class MaskPart(OmitDefaultsModel):
     """One part of a mask: where something is, and how it joins the parts before it; the first one begins."""
 
     WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {
@@ -207,20 +207,20 @@ class MaskPart(Sparse):
     of: Literal["mask", "colour", "opacity", "roughness", "metal", "height", "emissive"] = setting(
         "mask", "Read", "Its mask, or what it makes of a channel.", choices={"mask": "Its mask", **CHANNELS}
     )
-    laid: Shaping = Field(default_factory=Shaping)
+    laid: UvTransform = Field(default_factory=UvTransform)
     invert: bool = setting(False, "Inverted", "Where it was not.")
     levels: Range = Field(default_factory=Range)
     contrast: float = setting(0.0, "Contrast", "Towards all or nothing.", ge=0, le=1)
     balance: float = setting(0.0, "Balance", "More of it, or less.", ge=-1, le=1)
 
 
-class Mask(Sparse):
+class Mask(OmitDefaultsModel):
     """Where a row acts: a short stack of parts; none is everywhere."""
 
     parts: tuple[MaskPart, ...] = ()
 
 
-class Row(Sparse):
+class Row(OmitDefaultsModel):
     """What layers and groups share."""
 
     ALWAYS: ClassVar = frozenset({"id"})
@@ -235,7 +235,7 @@ class Row(Sparse):
 class Layer(Row):
     """A layer: cells for the channels that it touches, paint, or a whole overlay laid over."""
 
-    cells: dict[LayerChannel, Cell] = Field(default_factory=dict)
+    cells: dict[LayerChannel, ChannelSource] = Field(default_factory=dict)
     strokes: tuple[PaintStroke, ...] = ()
     laid_over: str = Field("", description="Id of an overlay that is laid over with all its channels.")
 
@@ -269,7 +269,7 @@ def _which(value: Any) -> str:
 AnyRow = Annotated[Annotated[Layer, Tag("layer")] | Annotated[Group, Tag("group")], Discriminator(_which)]
 
 
-class Base(Sparse):
+class Base(OmitDefaultsModel):
     """What lies below the lowest layer."""
 
     on: bool = setting(True, "Base", "Off: nothing but the layers, so that stray alpha shows.")
@@ -290,7 +290,7 @@ def base_for(kind: str) -> Base:
     return Base(colour=(0.62, 0.62, 0.62), opacity=0.0, roughness=0.9)
 
 
-class Relief(Sparse):
+class Relief(OmitDefaultsModel):
     """What becomes of heights at the end."""
 
     strength: float = setting(
@@ -314,7 +314,7 @@ class Relief(Sparse):
     )
 
 
-class Guard(Sparse):
+class EdgeFade(OmitDefaultsModel):
     """Fades everything near the border, along a ragged line."""
 
     on: bool = setting(False, "Border guard", "Fades the layers' opacity near the border, along a ragged line.")
@@ -324,14 +324,14 @@ class Guard(Sparse):
     seed: int = setting(1, "Seed", "Another number, another line.", ge=0, le=99999, drag=(0, 100))
 
 
-class Stack(Sparse):
+class Stack(OmitDefaultsModel):
     """An overlay's layers, the lowest first."""
 
     base: Base = Field(default_factory=Base)
     rows: tuple[AnyRow, ...] = ()
     levels: dict[LayerChannel, Range] = Field(default_factory=dict)
     relief: Relief = Field(default_factory=Relief)
-    guard: Guard = Field(default_factory=Guard)
+    guard: EdgeFade = Field(default_factory=EdgeFade)
 
     @property
     def idle(self) -> bool:

@@ -13,8 +13,8 @@ from mivex.core.base.graph import Node, hashed
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import join, join_light, levelled
-from mivex.core.layers.masks import Outside, Values, pattern_laid
-from mivex.core.layers.model import CHANNELS, COLOURED, Base, Group, Layer, Shaping, Stack, walk
+from mivex.core.layers.masks import LayerInputs, Values, pattern_laid
+from mivex.core.layers.model import CHANNELS, COLOURED, Base, Group, Layer, Stack, UvTransform, walk
 from mivex.core.layers.patterns.fields import Wear, draw_wear
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.prepare.base import Surface
@@ -156,9 +156,9 @@ def _laid_over(planes: Planes, row: Layer, weight: Floats, values: Values) -> Pl
     v = s.values
     if v.shape[:2] != (h, w):
         from mivex.core.layers.masks import laid
-        from mivex.core.layers.model import Shaping
+        from mivex.core.layers.model import UvTransform
 
-        v = laid(v, Shaping(), (h, w))
+        v = laid(v, UvTransform(), (h, w))
     o = np.broadcast_to(weight * np.float32(row.strength) * v[..., 3], (h, w))
     a = np.broadcast_to(planes.get("opacity"), (h, w))
     under = a * (1 - o)
@@ -177,9 +177,9 @@ def _laid_over(planes: Planes, row: Layer, weight: Floats, values: Values) -> Pl
         flat = found if channel in COLOURED else found[..., 0]
         if flat.shape[:2] != (h, w):
             from mivex.core.layers.masks import laid
-            from mivex.core.layers.model import Shaping
+            from mivex.core.layers.model import UvTransform
 
-            flat = laid(np.ascontiguousarray(flat), Shaping(), (h, w))
+            flat = laid(np.ascontiguousarray(flat), UvTransform(), (h, w))
         return np.ascontiguousarray(flat)
 
     for channel in ("roughness", "metal"):
@@ -245,7 +245,7 @@ def surface_of(planes: Planes) -> Surface:
     return s.but(values=values, channels={**s.channels, **channels}, has_alpha=True if changed else s.has_alpha)
 
 
-def row_key(row: Layer | Group, outside: Outside) -> str:
+def row_key(row: Layer | Group, outside: LayerInputs) -> str:
     """Names what a row is made of, also outside the project."""
     parts = [_text_of(row)]
     rows: list[Layer | Group] = [row]
@@ -285,9 +285,9 @@ def _text_of(row: Layer | Group) -> str:
     return kept[1]
 
 
-def _patterns_of(rows: tuple[Layer | Group, ...]) -> list[tuple[Any, Shaping]]:
+def _patterns_of(rows: tuple[Layer | Group, ...]) -> list[tuple[Any, UvTransform]]:
     """Every pattern that rows read and how it lies, each once."""
-    found: dict[str, tuple[Any, Shaping]] = {}
+    found: dict[str, tuple[Any, UvTransform]] = {}
     for r in walk(rows):
         if not r.on:
             continue
@@ -297,7 +297,7 @@ def _patterns_of(rows: tuple[Layer | Group, ...]) -> list[tuple[Any, Shaping]]:
     return list(found.values())
 
 
-def draw_ahead(rows: tuple[Layer | Group, ...], outside: Outside) -> None:
+def draw_ahead(rows: tuple[Layer | Group, ...], outside: LayerInputs) -> None:
     """Draw the patterns that rows will read, two at a time: much of their work is of one core only."""
     todo = _patterns_of(rows)
     if len(todo) > 1 and WORKERS > 1:
@@ -309,7 +309,7 @@ def state_nodes(
     stack: Stack,
     start: Node,
     surface: Callable[[object], Surface],
-    outside: Outside,
+    outside: LayerInputs,
     *,
     empty: bool,
     kept: bool = True,
@@ -324,7 +324,7 @@ def state_nodes(
         What the surface is found on.
     surface : callable
         Takes what ``start`` makes, gives the surface.
-    outside : Outside
+    outside : LayerInputs
     empty : bool
         The start is an empty canvas.
     kept : bool

@@ -6,7 +6,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.layers.builds import build_named, instance
-from mivex.core.layers.masks import Outside, Values
+from mivex.core.layers.masks import LayerInputs, Values
 from mivex.core.layers.model import Base, Stack
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.picture.picture import Picture
@@ -36,7 +36,7 @@ def run(surface: Surface, params: ApplyBuild, context: Context) -> Surface:
     def overlay(_key: str) -> Surface:
         raise MivexError("a recipe has no other overlays.")
 
-    values = Values(Stack(rows=(group,)), Outside((h, w), picture, overlay, linear=lambda p: context.load(p).linear))
+    values = Values(Stack(rows=(group,)), LayerInputs((h, w), picture, overlay, linear=lambda p: context.load(p).linear))
     start = {}
     for name in ("roughness", "metal", "height"):
         if name in surface.channels:

@@ -4,7 +4,7 @@ from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import AfterValidator, Field
 
-from mivex.core.base.settings import Rgb, Sparse, setting
+from mivex.core.base.settings import OmitDefaultsModel, Rgb, setting
 
 Point = tuple[float, float, float]
 """Across and down as shares of the canvas, and pressure from 0 to 1."""
@@ -16,7 +16,7 @@ def _sane(points: tuple[Point, ...]) -> tuple[Point, ...]:
     return points
 
 
-class Tip(Sparse):
+class Tip(OmitDefaultsModel):
     """What a stroke is drawn with."""
 
     WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {"stamp": ("form", ("stamp",))}
@@ -57,7 +57,7 @@ class Tip(Sparse):
     )
 
 
-class PaintStroke(Sparse):
+class PaintStroke(OmitDefaultsModel):
     """One stroke."""
 
     does: Literal["paint", "clear", "soften", "smudge"] = "paint"

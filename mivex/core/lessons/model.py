@@ -24,7 +24,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
-from mivex.core.scene.draw_calls import codes_of, render, world_of
+from mivex.core.scene.draw_calls import build_environment, codes_of, render
 from mivex.core.stage.camera import View
 from mivex.core.stage.mesh import Mesh
 
@@ -61,7 +61,7 @@ class Case:
             return examine(Subject.of(o, self.textures[o.id]))
         if scope == "scene":
             return examine_scene(scene_subject(self.doc, self.textures, self.meshes))
-        return examine_motion(MotionSubject(self.doc, self.textures, world_of(self.doc, self.meshes)))
+        return examine_motion(MotionSubject(self.doc, self.textures, build_environment(self.doc, self.meshes)))
 
     def picture(self) -> NDArray[np.uint8]:
         """Display codes (HIGH, WIDE, 3)."""

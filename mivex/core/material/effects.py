@@ -4,7 +4,7 @@ from typing import Literal
 
 from pydantic import Field
 
-from mivex.core.base.settings import Rgb, Sparse, setting
+from mivex.core.base.settings import OmitDefaultsModel, Rgb, setting
 from mivex.core.material.sourced import Channel
 
 ErosionForm = Literal["none", "fade", "erode", "soft"]
@@ -13,7 +13,7 @@ LANES: dict[str, str] = {"red": "Red", "green": "Green", "blue": "Blue", "alpha"
 Lane = Literal["red", "green", "blue", "alpha"]
 
 
-class Erosion(Sparse):
+class Erosion(OmitDefaultsModel):
     """How an overlay wears away, by its own alpha.
 
     With alpha ``a`` and amount ``e``: fade ``a (1 − e)``; erode ``saturate(a − e)``; soft
@@ -29,7 +29,7 @@ class Erosion(Sparse):
         "of each particle.", choices={"slider": "Slider", "tint": "Tint's alpha", "life": "A particle's life"})
 
 
-class Tones(Sparse):
+class Tones(OmitDefaultsModel):
     """Two tones: one colour where a channel lies above a threshold, another where it lies below."""
 
     on: bool = setting(False, "Two tones", "One colour where a channel lies above a threshold, another below it.")
@@ -40,7 +40,7 @@ class Tones(Sparse):
     below: Rgb = setting((0.2, 0.2, 0.2), "Below", "Colour where the channel is below.", widget="colour")
 
 
-class Recolour(Sparse):
+class Recolour(OmitDefaultsModel):
     """Each channel of the picture in a colour of its own, added up."""
 
     on: bool = setting(False, "Recolour", "Each channel of the picture gets a colour of its own; they are added up.")
@@ -49,10 +49,10 @@ class Recolour(Sparse):
     blue: Rgb = setting((0.0, 0.0, 1.0), "Blue as", "Colour of the blue channel.", widget="colour")
 
 
-class Flow(Sparse):
+class UvScroll(OmitDefaultsModel):
     """A noise scrolls over the surface and bends where the picture is read."""
 
-    strength: float = setting(0.0, "Flow", "How far a scrolling noise bends the picture, as a share of it; 0: not.", ge=0,
+    strength: float = setting(0.0, "UvScroll", "How far a scrolling noise bends the picture, as a share of it; 0: not.", ge=0,
                               le=1, drag=(0, 0.3))
     scale: float = setting(4.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.1, le=64,
                            drag=(1, 16))
@@ -66,7 +66,7 @@ class Flow(Sparse):
     varied: bool = setting(True, "Each its own", "Every placement has a noise of its own.")
 
 
-class Halo(Sparse):
+class Halo(OmitDefaultsModel):
     """Light taken from a channel of the picture, in a colour, added."""
 
     strength: float = setting(0.0, "Halo", "Light from a channel of the picture, added; 0: none.", unit="×", ge=0, le=64,
@@ -75,7 +75,7 @@ class Halo(Sparse):
     colour: Rgb = setting((1.0, 0.8, 0.5), "Halo colour", "Colour of that light.", widget="colour")
 
 
-class Glass(Sparse):
+class Glass(OmitDefaultsModel):
     """What glass does towards its edges (Schlick 1994)."""
 
     on: bool = setting(False, "Glass", "Its edges cover more and mirror more than its face, by the angle of view.")
@@ -98,14 +98,14 @@ class Glass(Sparse):
         return self.on and (self.thickness > 0 or self.frost > 0)
 
 
-class Contact(Sparse):
+class Contact(OmitDefaultsModel):
     """A see-through thing fades where it comes near to what is solid behind it."""
 
     distance: float = setting(0.0, "Contact fade", "Fades over this distance before it meets something solid: no hard line "
                               "where smoke meets the floor; 0: not.", unit="m", ge=0, le=20, drag=(0, 1))
 
 
-class Breakup(Sparse):
+class Breakup(OmitDefaultsModel):
     """A noise, or a picture, eats into it: worn paint, a torn stencil, a volume of which slices are seen."""
 
     amount: float = setting(0.0, "Broken up", "How much of it a noise or a picture eats away: all that lies below this; 0: "
@@ -118,7 +118,7 @@ class Breakup(Sparse):
     seed: int = setting(1, "Seed", "Another number, another noise.", ge=0, le=99999, drag=(0, 100))
 
 
-class OnSurface(Sparse):
+class OnSurface(OmitDefaultsModel):
     """What a decal changes of the surface that it lies on, each by its weight times alpha."""
 
     colour: float = setting(1.0, "Colour of it", "How far the surface takes the decal's colour.", ge=0, le=1)
@@ -129,7 +129,7 @@ class OnSurface(Sparse):
                             drag=(-1, 1))
 
 
-class Dither(Sparse):
+class Dither(OmitDefaultsModel):
     """Where the dots of Dithered come from."""
 
     by: Literal["matrix", "surface"] = setting(

@@ -6,18 +6,18 @@ from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, SerializerFunctionWrapHandler, model_serializer
 
-from mivex.core.base.settings import Rgb, Sparse, setting
+from mivex.core.base.settings import OmitDefaultsModel, Rgb, setting
 from mivex.core.material.effects import (
     Breakup,
     Contact,
     Dither,
     Erosion,
-    Flow,
     Glass,
     Halo,
     OnSurface,
     Recolour,
     Tones,
+    UvScroll,
 )
 from mivex.core.material.sourced import CHANNEL_NAMES, Channel, Sourced
 from mivex.core.pixels.blends import BLENDS, BlendName, GroupName
@@ -45,7 +45,7 @@ class Glow(Sourced):
     colour: Rgb = setting((1.0, 1.0, 1.0), "Glow colour", "Colour of that light.", widget="colour")
 
 
-class Finish(Sparse):
+class Finish(OmitDefaultsModel):
     """What a surface is made of, besides colour and opacity."""
 
     colour: Sourced = Field(default_factory=lambda: Sourced(source="own"))
@@ -57,7 +57,7 @@ class Finish(Sparse):
     glow: Glow = Field(default_factory=Glow)
 
 
-class Mapping(Sparse):
+class Mapping(OmitDefaultsModel):
     """How the pictures lie on the mesh."""
 
     uv_set: Literal[0, 1] = setting(0, "UV set", "Which of the mesh's UV sets is read.", choices={0: "First", 1: "Second"})
@@ -149,7 +149,7 @@ class Material(BaseModel):
     erosion: Erosion = Field(default_factory=Erosion)
     tones: Tones = Field(default_factory=Tones)
     recolour: Recolour = Field(default_factory=Recolour)
-    flow: Flow = Field(default_factory=Flow)
+    flow: UvScroll = Field(default_factory=UvScroll)
     halo: Halo = Field(default_factory=Halo)
     glass: Glass = Field(default_factory=Glass)
     contact: Contact = Field(default_factory=Contact)

@@ -4,7 +4,7 @@ from typing import Literal
 
 from pydantic import Field
 
-from mivex.core.base.settings import Sparse, setting
+from mivex.core.base.settings import OmitDefaultsModel, setting
 
 From = Literal["number", "own", "overlay", "file"]
 FROM_WORDS: dict[str, str] = {"number": "A number", "own": "Own picture", "overlay": "An overlay", "file": "A picture"}
@@ -12,7 +12,7 @@ ChannelName = Literal["red", "green", "blue", "alpha"]
 CHANNEL_NAMES: dict[str, str] = {"red": "Red", "green": "Green", "blue": "Blue", "alpha": "Alpha"}
 
 
-class Sourced(Sparse):
+class Sourced(OmitDefaultsModel):
     """Where something that varies over the surface comes from."""
 
     source: From = setting("number", "From", "A number for the whole surface, or a channel that varies over it.",

@@ -6,7 +6,7 @@ import numpy as np
 
 from mivex.core.base.types import Doubles
 from mivex.core.motion.model import Emitter
-from mivex.core.motion.simulate import Flow
+from mivex.core.motion.simulate import EmitterSimulation
 
 FOLLOWED = 400
 """Particles that are followed where there is no closed form."""
@@ -47,7 +47,7 @@ def _size(emitter: Emitter, scale: float) -> float:
     return float(np.hypot(w, h)) / 2 * grown * scale
 
 
-def _directions(flow: Flow) -> tuple[Doubles, Doubles]:
+def _directions(flow: EmitterSimulation) -> tuple[Doubles, Doubles]:
     """Least and greatest of each component of the directions that particles set out in."""
     e, turn = flow.emitter.emission, flow.axes.turn
     along = np.array(e.along) if any(e.along) else np.array([0.0, 1.0, 0.0])
@@ -62,7 +62,7 @@ def _directions(flow: Flow) -> tuple[Doubles, Doubles]:
     return -np.ones(3), np.ones(3)
 
 
-def _births(flow: Flow) -> tuple[Doubles, Doubles]:
+def _births(flow: EmitterSimulation) -> tuple[Doubles, Doubles]:
     """The box that particles are born in."""
     e, s = flow.emitter.emission, flow.effect.scale
     x, y, z = e.size
@@ -79,7 +79,7 @@ def _births(flow: Flow) -> tuple[Doubles, Doubles]:
     return placed.min(axis=0), placed.max(axis=0)
 
 
-def _reach(v: Doubles, flow: Flow, longest: float) -> tuple[Doubles, Doubles]:
+def _reach(v: Doubles, flow: EmitterSimulation, longest: float) -> tuple[Doubles, Doubles]:
     """How far a particle of this velocity goes along each axis, backwards and forwards, during its life."""
     f = flow.force
     k, q = f[6] + f[12], f[12]
@@ -104,7 +104,7 @@ def _reach(v: Doubles, flow: Flow, longest: float) -> tuple[Doubles, Doubles]:
     return found.min(axis=0), found.max(axis=0)
 
 
-def bounds_of(flow: Flow) -> Bounds:
+def bounds_of(flow: EmitterSimulation) -> Bounds:
     """The box of an emitter's particles, whole sprites counted in."""
     e, scale = flow.emitter, flow.effect.scale
     size = _size(e, scale * flow.effect.dials.size)
@@ -126,13 +126,13 @@ def bounds_of(flow: Flow) -> Bounds:
     return Bounds(low - more - size, high + more + size, MARGIN)
 
 
-def _quickest(flow: Flow) -> float:
+def _quickest(flow: EmitterSimulation) -> float:
     f, e = flow.force, flow.emitter
     a = float(np.linalg.norm(f[0:3] + f[3:6]))
     return e.birth.speed[1] * flow.effect.scale + a * e.birth.life[1] + float(np.linalg.norm(f[13:16]))
 
 
-def _followed(flow: Flow) -> Doubles:
+def _followed(flow: EmitterSimulation) -> Doubles:
     """Places of particles over a life's time, once as many are there as ever will be."""
     e = flow.emitter
     begin = e.emission.delay

@@ -7,7 +7,7 @@ import numpy as np
 from mivex.core.base.types import Doubles
 from mivex.core.motion.model import Facing
 from mivex.core.motion.simulate import Particles
-from mivex.core.picture.traits import Cell
+from mivex.core.picture.traits import FrameRect
 from mivex.core.sheet.hull import Hull
 from mivex.core.sheet.model import Sheet
 from mivex.core.sheet.playing import at_time
@@ -15,7 +15,7 @@ from mivex.core.stage.camera import View
 from mivex.core.stage.mesh import FACTS, Mesh
 
 _SQUARE = np.array([(0.0, 0.0), (1.0, 0.0), (1.0, 1.0), (0.0, 1.0)])
-_WHOLE: tuple[Cell, ...] = ((0.0, 0.0, 1.0, 1.0),)
+_WHOLE: tuple[FrameRect, ...] = ((0.0, 0.0, 1.0, 1.0),)
 
 
 def ranked(p: Particles, facing: Facing, eye: Doubles) -> np.ndarray:
@@ -73,7 +73,7 @@ def frames(p: Particles, sheet: Sheet, count: int) -> tuple[np.ndarray, np.ndarr
     return first, after, share
 
 
-def mesh_of(p: Particles, facing: Facing, view: View, *, sheet: Sheet | None = None, cells: tuple[Cell, ...] = (),
+def mesh_of(p: Particles, facing: Facing, view: View, *, sheet: Sheet | None = None, cells: tuple[FrameRect, ...] = (),
             hulls: list[Hull] | None = None, pivot: tuple[float, float] = (0.5, 0.5),
             extent: tuple[float, float] = (1.0, 1.0)) -> Mesh:
     """The triangles of particles, the first to be drawn first.
@@ -85,7 +85,7 @@ def mesh_of(p: Particles, facing: Facing, view: View, *, sheet: Sheet | None = N
     view : View
     sheet : Sheet, optional
         How frames are played.
-    cells : tuple of Cell
+    cells : tuple of FrameRect
         Where they lie; none: the whole picture.
     hulls : list of Hull, optional
         Of every frame; else the whole cell is drawn.

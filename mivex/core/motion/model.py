@@ -4,7 +4,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import AfterValidator, Field, SerializerFunctionWrapHandler, field_validator, model_serializer
 
-from mivex.core.base.settings import Frozen, Rgb, Sparse, new_id, setting
+from mivex.core.base.settings import Frozen, OmitDefaultsModel, Rgb, new_id, setting
 from mivex.core.motion.curves import Curve, Ramp
 
 MOST = 20_000
@@ -52,7 +52,7 @@ FORMS: dict[str, str] = {"point": "Point", "sphere": "Sphere", "half": "Half sph
 Runs = Literal["loop", "once", "times"]
 
 
-class Emission(Sparse):
+class Emission(OmitDefaultsModel):
     """When and where particles are born, and which way they go."""
 
     rate: float = setting(20.0, "Rate", "Particles a second.", unit="/s", ge=0, le=20000, drag=(0, 200))
@@ -78,7 +78,7 @@ class Emission(Sparse):
     along: Vec3 = Field((0.0, 1.0, 0.0), title="Axis", description="Of the cone, or the one way; in the effect's own axes.")
 
 
-class Birth(Sparse):
+class Birth(OmitDefaultsModel):
     """What a particle is like when it is born; each a value, or a range."""
 
     life: Between = ranged((2.0, 2.0), "Life", "Seconds.", "s", (0.1, 6))
@@ -103,7 +103,7 @@ class Birth(Sparse):
         return value
 
 
-class Life(Sparse):
+class Life(OmitDefaultsModel):
     """What changes over a particle's life; what does nothing is not there."""
 
     size: Curve | None = Field(None, title="Size", description="Multiplies width and height.")
@@ -141,7 +141,7 @@ class Life(Sparse):
     rub: float = setting(0.2, "Rub", "Share of its speed along the surface that it loses.", ge=0, le=1)
 
 
-class Facing(Sparse):
+class Facing(OmitDefaultsModel):
     """How particles stand, and in which order they are drawn."""
 
     facing: Literal["camera", "upright", "stretched", "fixed", "crossed"] = setting(
@@ -177,7 +177,7 @@ class Emitter(Frozen):
     facing: Facing = Field(default_factory=Facing)
 
 
-class Lamp(Sparse):
+class Lamp(OmitDefaultsModel):
     """A light that an effect carries; it lights the solids round it."""
 
     on: bool = setting(False, "Lamp", "A light in the effect, which falls on the solids round it.")
@@ -194,7 +194,7 @@ DIALS = ("tint", "worn", "rate", "size")
 DIAL_WORDS = {"tint": "Colour", "worn": "Threshold", "rate": "Rate", "size": "Size"}
 
 
-class Dials(Sparse):
+class ExposedParameters(OmitDefaultsModel):
     """Settings of a whole effect that copies of it may have of their own."""
 
     tint: Rgb = setting((1.0, 1.0, 1.0), "Colour", "Multiplies the tint of all its particles.", widget="colour")
@@ -217,7 +217,7 @@ class Effect(Frozen):
     seed: int = Field(1, ge=0, le=2**31 - 1)
     parts: tuple[Emitter, ...] = ()
     lamp: Lamp = Field(default_factory=Lamp)
-    dials: Dials = Field(default_factory=Dials)
+    dials: ExposedParameters = Field(default_factory=ExposedParameters)
     opened: tuple[str, ...] = Field((), description="Dials that copies may set for themselves.")
     bounds: tuple[Vec3, Vec3] | None = Field(None, description="Low and high corner of the box that a receiver cuts it "
                                                                "off by; "
@@ -238,7 +238,7 @@ class Effect(Frozen):
         return {k: v for k, v in write(self).items() if v or k not in ("lamp", "dials", "opened", "copy_of", "bounds")}
 
 
-class Air(Sparse):
+class Air(OmitDefaultsModel):
     """The air of the stage, shared by all effects."""
 
     wind_x: float = setting(0.0, "Wind across", "Metres a second to the right, seen from the dock.", unit="m/s", ge=-100,

@@ -99,7 +99,7 @@ class _State:
         return _State(*(getattr(self, k)[which] for k in self.NAMES))
 
 
-class Flow:
+class EmitterSimulation:
     """One emitter of an effect, which can be asked for any time.
 
     Parameters

@@ -9,7 +9,7 @@ from typing import Literal
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.picture.traits import Traits
+from mivex.core.picture.traits import ImageMetadata
 
 Meaning = Literal["colour", "data"]
 _DATA_WORDS = {
@@ -64,9 +64,9 @@ class Picture:
         return int(self.values.shape[0])
 
     @property
-    def traits(self) -> Traits:
+    def traits(self) -> ImageMetadata:
         """What the file says of it; whether it is data, the name and the texels have to tell."""
-        return Traits(has_alpha=self.has_alpha, full=(self.width, self.height))
+        return ImageMetadata(has_alpha=self.has_alpha, full=(self.width, self.height))
 
     @cached_property
     def key(self) -> str:

@@ -11,7 +11,7 @@ from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.picture import quantise
-from mivex.core.picture.traits import PLAIN, Pictured, Traits
+from mivex.core.picture.traits import PLAIN, ImageMetadata, ImageMixin
 from mivex.core.pixels.colour import DECODE_8, to_display, to_linear
 from mivex.core.pixels.coverage import keep_coverage
 from mivex.core.pixels.mips import MipChain, build_chain
@@ -20,14 +20,14 @@ _kernels = Lazy("mivex.core.pixels.kernels.colour")
 
 
 @dataclass(frozen=True, eq=False, init=False)
-class Texture(Pictured):
+class Texture(ImageMixin):
     """The end of the preparation, quantised to what the file will hold.
 
     Attributes
     ----------
     values : float32 array (height, width, 4)
         Stored values: display values for colour, plain values for data.
-    traits : Traits
+    traits : ImageMetadata
         Colour is decoded to linear light texel by texel before any filtering; data is not. A premultiplied one is
         filtered as stored.
     bits : int
@@ -41,13 +41,13 @@ class Texture(Pictured):
     """
 
     values: Floats
-    traits: Traits = PLAIN
+    traits: ImageMetadata = PLAIN
     bits: int = 8
     key: str = ""
     notes: tuple[str, ...] = ()
     channels: "Mapping[str, Texture]" = field(default_factory=dict)
 
-    def __init__(self, values: Floats, meaning: Literal["colour", "data"] | None = None, *, traits: Traits = PLAIN,
+    def __init__(self, values: Floats, meaning: Literal["colour", "data"] | None = None, *, traits: ImageMetadata = PLAIN,
                  bits: int = 8, key: str = "", notes: tuple[str, ...] = (), channels: "Mapping[str, Texture] | None" = None,
                  **changes: Any) -> None:
         # As for a surface, traits may be given one by one.

@@ -11,12 +11,12 @@ ChannelKind = Literal["roughness", "metal", "normal", "height", "occlusion", "em
 """Channels that a surface may have besides colour with opacity."""
 
 
-Cell = tuple[float, float, float, float]
+FrameRect = tuple[float, float, float, float]
 """Left, top, right and low end of a sheet's cell, as shares of the picture."""
 
 
 @dataclass(frozen=True)
-class Traits:
+class ImageMetadata:
     """Traits of a picture.
 
     Attributes
@@ -38,7 +38,7 @@ class Traits:
         Cutoff at which every mip level shall keep level 0's coverage; 0: levels as they come.
     weighed : bool
         The file will hold mip levels, whose colour is averaged with alpha as its weight: far levels have no fringe.
-    cells : tuple of Cell
+    cells : tuple of FrameRect
         It is a sheet: where its frames lie, in their order. Pivot and extent are then those of a frame.
     scale : float
         Size against the full picture; below 1 for a proxy. Distances in pixels are multiplied by it.
@@ -54,25 +54,25 @@ class Traits:
     distance: float = 0.0
     coverage: float = 0.0
     weighed: bool = False
-    cells: tuple[Cell, ...] = ()
+    cells: tuple[FrameRect, ...] = ()
     scale: float = 1.0
     full: tuple[int, int] = (0, 0)
 
-    def but(self, **changes: Any) -> "Traits":
+    def but(self, **changes: Any) -> "ImageMetadata":
         """The same but for some of them."""
         return replace(self, **changes) if changes else self
 
 
-PLAIN = Traits()
+PLAIN = ImageMetadata()
 """A colour picture with alpha, at full size."""
 NO_CHANNELS: Mapping[str, Floats] = MappingProxyType({})
 
 
-class Pictured:
+class ImageMixin:
     """Texels with traits: what pictures on their way and finished textures share."""
 
     values: Floats
-    traits: Traits
+    traits: ImageMetadata
 
     @property
     def width(self) -> int:

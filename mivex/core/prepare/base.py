@@ -10,7 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from mivex.core.base.settings import Rgb
 from mivex.core.base.types import Floats
 from mivex.core.picture.picture import Picture
-from mivex.core.picture.traits import NO_CHANNELS, PLAIN, Pictured, Traits
+from mivex.core.picture.traits import NO_CHANNELS, PLAIN, ImageMetadata, ImageMixin
 from mivex.core.pixels.colour import to_display, to_linear
 
 Station = Literal["source", "alpha", "colour", "edges"]
@@ -31,7 +31,7 @@ class StepParams(BaseModel):
 
 
 @dataclass(frozen=True, eq=False, init=False)
-class Surface(Pictured):
+class Surface(ImageMixin):
     """A picture on its way through a recipe.
 
     Attributes
@@ -39,17 +39,17 @@ class Surface(Pictured):
     values : float32 array (height, width, 4)
         Straight RGBA; display values for colour, plain values for data. Steps
         never change it in place.
-    traits : Traits
+    traits : ImageMetadata
     channels : mapping of name to float32 array (height, width, 1 or 3)
         What else the surface is made of: roughness, metal, height (about one half), emissive (display values). Steps
         that move texels move these along.
     """
 
     values: Floats
-    traits: Traits = PLAIN
+    traits: ImageMetadata = PLAIN
     channels: Mapping[str, Floats] = field(default_factory=lambda: NO_CHANNELS)
 
-    def __init__(self, values: Floats, data: bool | None = None, *, traits: Traits = PLAIN,
+    def __init__(self, values: Floats, data: bool | None = None, *, traits: ImageMetadata = PLAIN,
                  channels: Mapping[str, Floats] = NO_CHANNELS, **changes: Any) -> None:
         # Traits may be given one by one, on top of a record.
         if data is not None:

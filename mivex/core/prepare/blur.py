@@ -8,7 +8,7 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.weighing import unweighed, weighed
+from mivex.core.prepare.weighing import premultiply, unpremultiply
 
 cv2 = Lazy("cv2")
 
@@ -69,7 +69,7 @@ def run(surface: Surface, params: Blur, context: Context) -> Surface:
         return surface
     if params.what == "alpha":
         return surface.with_alpha(blurred(surface.alpha, sigma, wrap))
-    out = unweighed(blurred(weighed(surface.values, surface.traits), sigma, wrap), surface.values, surface.data, 1e-4)
+    out = unpremultiply(blurred(premultiply(surface.values, surface.traits), sigma, wrap), surface.values, surface.data, 1e-4)
     if params.what == "colour":
         out[..., 3] = surface.alpha
     return surface.but(values=out)

@@ -5,14 +5,14 @@ import numpy as np
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.picture.traits import Traits
+from mivex.core.picture.traits import ImageMetadata
 
 _kernels = Lazy("mivex.core.prepare.kernels.light")
 
 _NOTHING = np.zeros((1, 1, 3), np.float32)
 
 
-def relit(values: Floats, traits: Traits, *, factor: Floats | None = None, weight: Floats | None = None,
+def relit(values: Floats, traits: ImageMetadata, *, factor: Floats | None = None, weight: Floats | None = None,
           colour: Floats | None = None, by_value: bool = False, glow: Floats | None = None, amount: float = 0.0,
           share: float = 1.0) -> Floats:
     """Stored values after ``(C·factor + weight·colour) ⊕ amount·glow``, ⊕ being screen; all in linear light.
@@ -20,7 +20,7 @@ def relit(values: Floats, traits: Traits, *, factor: Floats | None = None, weigh
     Parameters
     ----------
     values : float32 array (height, width, 4)
-    traits : Traits
+    traits : ImageMetadata
     factor, colour : float32 arrays (3,), optional
     weight : float32 array (height, width), optional
         How much of ``colour`` is added.
@@ -43,7 +43,7 @@ def relit(values: Floats, traits: Traits, *, factor: Floats | None = None, weigh
 
 
 
-def laid_over(values: Floats, traits: Traits, light: Floats, cover: Floats) -> Floats:
+def laid_over(values: Floats, traits: ImageMetadata, light: Floats, cover: Floats) -> Floats:
     """Stored values after source over (Porter and Duff 1984) in linear light.
 
     Where nothing is seen afterwards, the colour underneath becomes that of the drawing, so that none leaks in.
@@ -51,7 +51,7 @@ def laid_over(values: Floats, traits: Traits, light: Floats, cover: Floats) -> F
     Parameters
     ----------
     values : float32 array (height, width, 4)
-    traits : Traits
+    traits : ImageMetadata
     light : float32 array (height, width, 3) or (3,)
         Straight linear colour of the drawing.
     cover : float32 array (height, width)
@@ -65,7 +65,7 @@ def laid_over(values: Floats, traits: Traits, light: Floats, cover: Floats) -> F
 
 
 
-def matte_out(values: Floats, traits: Traits, B: Floats, alpha: Floats, share: float, linear: bool) -> Floats:
+def matte_out(values: Floats, traits: ImageMetadata, B: Floats, alpha: Floats, share: float, linear: bool) -> Floats:
     """Stored values with ``alpha`` and the colour that lay over matte ``B``; see `mattes.colour_under`.
 
     ``linear``: the blend was made in linear light, and ``B`` is given in it.

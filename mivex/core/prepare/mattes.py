@@ -11,7 +11,7 @@ Porter and Duff (1984), *Compositing Digital Images*; Smith and Blinn (1996),
 import numpy as np
 
 from mivex.core.base.types import Floats
-from mivex.core.picture.traits import Traits
+from mivex.core.picture.traits import ImageMetadata
 from mivex.core.prepare.light import matte_out
 
 
@@ -56,4 +56,4 @@ def colour_under(C: Floats, B: Floats, alpha: Floats, share: float = 1.0) -> Flo
     with zero alpha keep their colour.
     """
     values = np.concatenate([C, alpha[..., None]], axis=2).astype(np.float32)
-    return matte_out(values, Traits(data=True), B, alpha, share, linear=False)[..., :3]
+    return matte_out(values, ImageMetadata(data=True), B, alpha, share, linear=False)[..., :3]

@@ -9,7 +9,7 @@ from mivex.core.base.limits import check_size
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.weighing import unweighed, weighed
+from mivex.core.prepare.weighing import premultiply, unpremultiply
 
 
 class Offset(StepParams):
@@ -84,11 +84,11 @@ def placed(surface: Surface, dx: float, dy: float, border: str) -> Floats:
         values = shifted(values, whole_x, whole_y, border)
     if max(fx, fy) < 1e-3:
         return values
-    sums = weighed(values, surface.traits)
+    sums = premultiply(values, surface.traits)
     for axis, f in ((0, np.float32(fy)), (1, np.float32(fx))):
         if f >= 1e-3:
             sums = sums + (shifted(sums, axis == 1, axis == 0, border) - sums) * f
-    return unweighed(sums, values, surface.data)
+    return unpremultiply(sums, values, surface.data)
 
 
 def reframed(surface: Surface, left: int, top: int, right: int, bottom: int) -> Surface:

@@ -9,7 +9,7 @@ from mivex.core.base.limits import check_size
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.weighing import unweighed, weighed
+from mivex.core.prepare.weighing import premultiply, unpremultiply
 
 cv2 = Lazy("cv2")
 
@@ -88,8 +88,8 @@ def run(surface: Surface, params: Resize, context: Context) -> Surface:
     else:
         # Hidden colour needs no filter, only to survive.
         hidden = cv2.resize(surface.values, (width, height), interpolation=cv2.INTER_NEAREST).reshape(height, width, 4)
-        sums = weighed(surface.values, surface.traits)
-        values = unweighed(resized(sums, width, height, params.filter), hidden, surface.data)
+        sums = premultiply(surface.values, surface.traits)
+        values = unpremultiply(resized(sums, width, height, params.filter), hidden, surface.data)
     return surface.but(values=values.astype(np.float32, copy=False), full=full)
 
 

@@ -15,7 +15,7 @@ from mivex.core.base.settings import setting
 from mivex.core.pixels.outline import trace
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
 from mivex.core.prepare.resize import resized
-from mivex.core.prepare.weighing import unweighed, weighed
+from mivex.core.prepare.weighing import premultiply, unpremultiply
 
 cv2 = Lazy("cv2")
 
@@ -47,7 +47,7 @@ def run(surface: Surface, params: SignedDistance, context: Context) -> Surface:
     # Distance is straight across the outline, so its plain average is the distance at the larger texel's middle.
     small = cv2.resize(alpha, to, interpolation=cv2.INTER_AREA)
     hidden = cv2.resize(surface.values, to, interpolation=cv2.INTER_NEAREST).reshape(to[1], to[0], 4)
-    values = unweighed(resized(weighed(surface.values, surface.traits), *to, "area"), hidden, surface.data)
+    values = unpremultiply(resized(premultiply(surface.values, surface.traits), *to, "area"), hidden, surface.data)
     values[..., 3] = small
     return out.but(values=values)
 

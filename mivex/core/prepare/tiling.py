@@ -17,7 +17,7 @@ from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.weighing import unweighed, weighed
+from mivex.core.prepare.weighing import premultiply, unpremultiply
 
 _kernels = Lazy("mivex.core.prepare.kernels.tiling")
 
@@ -101,14 +101,14 @@ def run_tile(surface: Surface, params: MakeTile, context: Context) -> Surface:
     """``w·I(x) + (1 − w)·I(x + half)``, premultiplied in linear light: at the sides stands the unbroken middle."""
     if params.band == 0:
         return surface
-    p = weighed(surface.values, surface.traits)
+    p = premultiply(surface.values, surface.traits)
     h, w = p.shape[:2]
     flat = np.ones((1, 1), np.float32)
     across = _ramp(w, params.band) if params.way in ("both", "across") else flat[0]
     down = _ramp(h, params.band) if params.way in ("both", "down") else flat[0]
     out: Floats = np.empty_like(p)
     run_bands(h, lambda a, b: _kernels.tile_rows(p, across, down, out, a, b))
-    return surface.but(values=unweighed(out, surface.values, surface.data))
+    return surface.but(values=unpremultiply(out, surface.values, surface.data))
 
 
 

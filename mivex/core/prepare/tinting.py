@@ -15,7 +15,7 @@ from mivex.core.prepare.blur import BORDER_WORDS, Border, blurred
 from mivex.core.prepare.combine import VALUE_WORDS, Value, grey_of, mask_of
 from mivex.core.prepare.falloff import FallOffFields, Stroke, brushed, fall_off
 from mivex.core.prepare.light import relit
-from mivex.core.prepare.weighing import weighed
+from mivex.core.prepare.weighing import premultiply
 
 _kernels = Lazy("mivex.core.prepare.kernels.tinting")
 
@@ -145,7 +145,7 @@ def run_glow(surface: Surface, params: Glow, context: Context) -> Surface:
     sigma = params.radius * surface.scale
     if params.amount == 0:
         return surface
-    glow = blurred(weighed(surface.values, surface.traits), sigma, params.border == "wrap")
+    glow = blurred(premultiply(surface.values, surface.traits), sigma, params.border == "wrap")
     return surface.but(values=relit(surface.values, surface.traits, glow=glow, amount=params.amount))
 
 

@@ -5,25 +5,25 @@ import numpy as np
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.picture.traits import Traits
+from mivex.core.picture.traits import ImageMetadata
 
 _kernels = Lazy("mivex.core.prepare.kernels.weighing")
 
 
-def weighed(values: Floats, traits: Traits) -> Floats:
+def premultiply(values: Floats, traits: ImageMetadata) -> Floats:
     """Colour times alpha in linear light, and alpha; float32 (height, width, 4)."""
     out: Floats = np.empty(values.shape, np.float32)
     run_bands(out.shape[0], lambda a, b: _kernels.weigh_rows(values, not traits.data, out, a, b))
     return out
 
 
-def unweighed(sums: Floats, plain: Floats, data: bool, least: float = 1e-5) -> Floats:
+def unpremultiply(sums: Floats, plain: Floats, data: bool, least: float = 1e-5) -> Floats:
     """Stored values again: colour divided by alpha; where alpha is at most ``least``, that of ``plain``.
 
     Parameters
     ----------
     sums : float32 array (height, width, 4)
-        As `weighed` gives, filtered.
+        As `premultiply` gives, filtered.
     plain : float32 array (height, width, 3 or 4)
         Stored values for clear texels.
     data : bool
@@ -34,7 +34,7 @@ def unweighed(sums: Floats, plain: Floats, data: bool, least: float = 1e-5) -> F
     return out
 
 
-def premultiplied(values: Floats, traits: Traits) -> Floats:
+def premultiplied(values: Floats, traits: ImageMetadata) -> Floats:
     """Stored values of ``C·α``, multiplied in linear light; float32 (height, width, 4)."""
     out: Floats = np.empty(values.shape, np.float32)
     run_bands(out.shape[0], lambda a, b: _kernels.premultiply_rows(values, traits.data, out, a, b))

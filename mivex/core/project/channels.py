@@ -7,8 +7,8 @@ import numpy as np
 from mivex.core.base.types import Floats
 from mivex.core.layers.views import channel_picture
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
-from mivex.core.project.layering import Ask, bakes_folder
+from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.layering import EvaluationRequest, bakes_folder
 
 CHANNEL_NAMES = ("colour", "opacity", "roughness", "metal", "height", "normal", "occlusion", "emissive", "alpha")
 
@@ -31,9 +31,9 @@ def channel_of_overlay(
     steps : bool
         After the steps as well.
     """
-    shop = Workshop(Path(project).resolve().parent, limit=1 << 30)
+    shop = Evaluator(Path(project).resolve().parent, limit=1 << 30)
     shop.bakes = bakes_folder(Path(project).resolve())
-    node = shop.node_of(overlay, Ask(doc=doc, side=side), None if steps else 0)
+    node = shop.node_of(overlay, EvaluationRequest(doc=doc, side=side), None if steps else 0)
     worked = shop.graph.value(node)
     values = channel_picture(worked.surface, channel, overlay.layers.relief)
     return np.ascontiguousarray(np.clip(values, 0, 1), np.float32), worked.notes

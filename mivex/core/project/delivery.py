@@ -8,7 +8,7 @@ from typing import Any, Literal
 from pydantic import Field, ValidationError, field_validator, model_validator
 
 from mivex.core.base.errors import MivexError
-from mivex.core.base.settings import Frozen, Sparse, setting
+from mivex.core.base.settings import Frozen, OmitDefaultsModel, setting
 from mivex.core.base.store import write_text
 from mivex.core.project.recipe import explain, read_json
 
@@ -29,7 +29,7 @@ DEPTHS: dict[str, tuple[int, ...]] = {"png": (8, 16), "tga": (8,), "tif": (8, 16
                                       "ktx2": (8, 16)}
 
 
-class Feed(Sparse):
+class Feed(OmitDefaultsModel):
     """What one channel of a file is filled with."""
 
     take: FromName = Field("number", title="Takes", description="What fills this channel.",

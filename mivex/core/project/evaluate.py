@@ -18,7 +18,7 @@ from mivex.core.base.memory import kept_bytes
 from mivex.core.base.store import read_bytes
 from mivex.core.base.types import Floats
 from mivex.core.layers.heights import normals_of, occlusion_of
-from mivex.core.layers.masks import Outside
+from mivex.core.layers.masks import LayerInputs
 from mivex.core.layers.model import Relief, Stack
 from mivex.core.layers.stack import Planes, finished, state_nodes, surface_of
 from mivex.core.picture.files import LARGEST_FILE, READABLE, read_picture
@@ -29,7 +29,7 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import absolute
-from mivex.core.project.layering import LARGE, NO_ASK, Ask, outside_of
+from mivex.core.project.layering import LARGE, NO_ASK, EvaluationRequest, outside_of
 from mivex.core.sheet.celled import by_cells
 from mivex.core.stage.meshes import LoadedMesh, read_mesh
 
@@ -40,7 +40,7 @@ HOLDS_LEVELS = ("tif", "ktx2")
 """Delivery formats that hold mip levels of their own."""
 
 
-class Workshop:
+class Evaluator:
     """Loads pictures and runs recipes for one project folder.
 
     Parameters
@@ -114,13 +114,13 @@ class Workshop:
         d = overlay.delivery
         if bare:
             return self.prepare(self.start_of(overlay), overlay.source, (), d.bits, proxy=proxy, stop=stop, tell=tell)
-        ask = Ask(stop, tell, doc, proxy)
+        ask = EvaluationRequest(stop, tell, doc, proxy)
         node = self.node_of(overlay, ask, until)
         return self._textured(node, self.start_of(overlay), d.bits, overlay.layers.relief,
                               f"{self._slot(overlay, ask)} {until}", levels=d.format in HOLDS_LEVELS,
                               weighed=d.format == "ktx2", stop=stop, tell=tell)
 
-    def node_of(self, overlay: Overlay, ask: Ask = NO_ASK, until: int | None = None) -> Node:
+    def node_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK, until: int | None = None) -> Node:
         """The node of an overlay's surface after its layers and its first ``until`` steps; raises MivexError."""
         node = self._celled(self.states_of(overlay, ask)[-1], overlay)
         return self._stepped(node, overlay.steps[:until], self._slot(overlay, ask))
@@ -132,13 +132,13 @@ class Workshop:
         start = self.start_of(overlay)
         cells = overlay.sheet.cells(start.width, start.height)
 
-        def make(worked: _Worked) -> _Worked:
-            return _Worked(worked.surface.but(cells=cells), worked.notes)
+        def make(worked: _StepResult) -> _StepResult:
+            return _StepResult(worked.surface.but(cells=cells), worked.notes)
 
-        return Node(hashed(node.key, str(cells)), make, (node,), _Worked.size)
+        return Node(hashed(node.key, str(cells)), make, (node,), _StepResult.size)
 
-    def states_of(self, overlay: Overlay, ask: Ask = NO_ASK) -> list[Node]:
-        """Nodes of `_Worked` surfaces: the start, and the layers' result where there are layers."""
+    def states_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> list[Node]:
+        """Nodes of `_StepResult` surfaces: the start, and the layers' result where there are layers."""
         picture = self.start_of(overlay)
         start = self._started(picture, overlay.source, ask)
         if overlay.layers == Stack():
@@ -148,13 +148,13 @@ class Workshop:
         key = hashed(nodes[-1].key, stack.guard.model_dump_json(), json.dumps(
             {k: v.model_dump(mode="json") for k, v in stack.levels.items()}, sort_keys=True), str(empty))
 
-        def whole(planes: Planes) -> _Worked:
+        def whole(planes: Planes) -> _StepResult:
             made = finished(planes, stack)
-            return _Worked(surface_of(made), made.notes)
+            return _StepResult(surface_of(made), made.notes)
 
-        return [start, Node(key, whole, (nodes[-1],), _Worked.size, slot=f"{self._slot(overlay, ask)} layers")]
+        return [start, Node(key, whole, (nodes[-1],), _StepResult.size, slot=f"{self._slot(overlay, ask)} layers")]
 
-    def layer_states(self, overlay: Overlay, ask: Ask = NO_ASK) -> list[Node]:
+    def layer_states(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> list[Node]:
         """Nodes of `Planes`: the start, and the state after every row that is on."""
         picture = self.start_of(overlay)
         size = _size_of(picture, ask)
@@ -163,10 +163,10 @@ class Workshop:
                            empty=not overlay.source.path, kept=size[0] * size[1] < LARGE, slot=self._slot(overlay, ask))
 
     @staticmethod
-    def _slot(overlay: Overlay, ask: Ask) -> str:
+    def _slot(overlay: Overlay, ask: EvaluationRequest) -> str:
         return f"{overlay.id} {ask.proxy} {ask.side}"
 
-    def outside(self, overlay: Overlay, ask: Ask = NO_ASK) -> Outside:
+    def outside(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> LayerInputs:
         """What an overlay's layers read from outside, at the size of their canvas."""
         return outside_of(self, overlay, _size_of(self.start_of(overlay), ask), ask)
 
@@ -188,14 +188,14 @@ class Workshop:
         ``levels`` says that the file will hold its own mip levels; otherwise the
         receiver builds them, and ``keep-coverage`` cannot show in the texture.
         """
-        node = self._stepped(self._started(picture, source, Ask(proxy=proxy)), steps)
+        node = self._stepped(self._started(picture, source, EvaluationRequest(proxy=proxy)), steps)
         return self._textured(node, picture, bits, Relief(), "", levels=levels, stop=stop, tell=tell)
 
-    def _started(self, picture: Picture, source: Source, ask: Ask) -> Node:
+    def _started(self, picture: Picture, source: Source, ask: EvaluationRequest) -> Node:
         meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
         scale = _scale_of(picture, ask)
         key = hashed(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
-        return Node(key, lambda: _Worked(_start(picture, meaning, source.alpha_stored, scale)), size=_Worked.size)
+        return Node(key, lambda: _StepResult(_start(picture, meaning, source.alpha_stored, scale)), size=_StepResult.size)
 
     def _stepped(self, node: Node, steps: tuple[StepParams, ...], slot: str = "") -> Node:
         context = Context(self.picture, lambda path: absolute(path, self.folder))
@@ -217,16 +217,16 @@ class Workshop:
     def _step(self, before: Node, params: StepParams, context: Context, slot: str = "") -> Node:
         step = STEPS[params.step]
 
-        def make(worked: _Worked) -> _Worked:
+        def make(worked: _StepResult) -> _StepResult:
             notes = worked.notes
             if (words := step.note(worked.surface, params)) and worked.surface.scale == 1:
                 notes = (*notes, f"{step.label}: {words}")
             if worked.surface.traits.cells:
                 made = by_cells(worked.surface, lambda s: step.apply(s, params, context), step.label)
-                return _Worked(made, notes)
-            return _Worked(step.apply(worked.surface, params, context), notes)
+                return _StepResult(made, notes)
+            return _StepResult(step.apply(worked.surface, params, context), notes)
 
-        return Node(hashed(before.key, self._mark(params)), make, (before,), _Worked.size, step.label, slot)
+        return Node(hashed(before.key, self._mark(params)), make, (before,), _StepResult.size, step.label, slot)
 
     def _mark(self, step: StepParams) -> str:
         others = [self._content(f) for f in STEPS[step.step].files(step)]
@@ -241,7 +241,7 @@ class Workshop:
 
 
 @dataclass(frozen=True, eq=False)
-class _Worked:
+class _StepResult:
     """A surface somewhere in a recipe, and what is to be said of the way to it."""
 
     surface: Surface
@@ -259,12 +259,12 @@ def _canvas(w: int, h: int) -> Picture:
     return made
 
 
-def _scale_of(picture: Picture, ask: Ask) -> float:
+def _scale_of(picture: Picture, ask: EvaluationRequest) -> float:
     longer = max(picture.width, picture.height)
     return min(1.0, PROXY_SIDE / longer) if ask.proxy else ask.side / longer if ask.side else 1.0
 
 
-def _size_of(picture: Picture, ask: Ask) -> tuple[int, int]:
+def _size_of(picture: Picture, ask: EvaluationRequest) -> tuple[int, int]:
     """Height and width of the canvas of a picture's layers."""
     scale = _scale_of(picture, ask)
     return max(1, round(picture.height * scale)), max(1, round(picture.width * scale))
@@ -300,7 +300,7 @@ def _channels(surface: Surface, relief: Relief, bits: int, key: str) -> dict[str
     return done
 
 
-def _finished(worked: _Worked, picture: Picture, bits: int, levels: tuple[bool, bool], key: str, relief: Relief) -> Texture:
+def _finished(worked: _StepResult, picture: Picture, bits: int, levels: tuple[bool, bool], key: str, relief: Relief) -> Texture:
     """The texture at the end of a recipe, quantised; ``levels``: the file holds its own, and they are weighed."""
     surface = worked.surface
     check_size(*surface.full_size, "The prepared picture")

@@ -6,7 +6,7 @@ from typing import Any
 from mivex.core.base.errors import MivexError
 from mivex.core.base.settings import new_id
 from mivex.core.layers.builds import Build, brought_up_to_date, fresh_ids, instance, with_knob
-from mivex.core.layers.model import COLOURED, Cell, Group, Layer, MaskPart, Stack, walk
+from mivex.core.layers.model import COLOURED, ChannelSource, Group, Layer, MaskPart, Stack, walk
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.strokes import PaintStroke
 from mivex.core.project.document import Document
@@ -148,7 +148,7 @@ def ungroup(doc: Document, overlay_id: str, row_id: str) -> Document:
 def set_cell(doc: Document, overlay_id: str, row_id: str, channel: str, **values: Any) -> Document:
     """Change what a layer makes of a channel; one that it did not touch starts with the usual."""
     def change(r: Layer) -> Layer:
-        cell = r.cells.get(channel) or Cell.model_validate(USUAL_CELLS[channel])  # type: ignore[call-overload]
+        cell = r.cells.get(channel) or ChannelSource.model_validate(USUAL_CELLS[channel])  # type: ignore[call-overload]
         if values.get("source") == "pattern" and cell.pattern is None and "pattern" not in values:
             values["pattern"] = PATTERNS["noise"].params()
         fresh = revalidated(cell, **values)
@@ -186,7 +186,7 @@ def add_stroke(doc: Document, overlay_id: str, row_id: str, stroke: PaintStroke,
         if stroke.does == "paint":
             for channel in stroke.values:
                 if channel not in cells:
-                    cells[channel] = Cell(source="painted",  # type: ignore[index]
+                    cells[channel] = ChannelSource(source="painted",  # type: ignore[index]
                                           join="add" if stroke.join == "add" and channel in COLOURED else "towards")
                 elif cells[channel].source != "painted":  # type: ignore[index]
                     cells[channel] = cells[channel].model_copy(update={"source": "painted"})  # type: ignore[index]

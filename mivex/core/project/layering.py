@@ -11,7 +11,7 @@ import numpy as np
 from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.types import Floats
-from mivex.core.layers.masks import Outside
+from mivex.core.layers.masks import LayerInputs
 from mivex.core.layers.model import Geometry, Group, Layer
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
@@ -32,7 +32,7 @@ LARGE = 2048 * 2048
 
 
 @dataclass(frozen=True)
-class Ask:
+class EvaluationRequest:
     """How something is asked for: stop, tell, and which overlays are being worked out already."""
 
     stop: Callable[[], bool] = lambda: False
@@ -46,10 +46,10 @@ class Ask:
     """Nodes of other overlays that were built for the same asking: those that many read are built once."""
 
 
-NO_ASK = Ask()
+NO_ASK = EvaluationRequest()
 
 
-class Shop(Protocol):
+class EvaluatorProtocol(Protocol):
     """What is needed of a workshop here."""
 
     graph: Graph
@@ -64,7 +64,7 @@ class Shop(Protocol):
     def file_mark(self, path: str) -> str:
         """Names a file as it is now."""
 
-    def node_of(self, overlay: Overlay, ask: Ask = NO_ASK, until: int | None = None) -> Node:
+    def node_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK, until: int | None = None) -> Node:
         """An overlay's surface."""
 
 
@@ -175,7 +175,7 @@ def with_paths(overlay: Overlay, change: Callable[[str], str]) -> Overlay:
     )
 
 
-def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) -> Outside:
+def outside_of(shop: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int], ask: EvaluationRequest) -> LayerInputs:
     """What the layers of an overlay need, at the size (height, width) of their canvas."""
     mesh = mesh_place(overlay)
     uv_set = overlay.material.mapping.uv_set
@@ -191,8 +191,8 @@ def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) ->
             raise MivexError(f"“{found.name}” has no picture yet.")
         return found
 
-    def inner() -> Ask:
-        return Ask(ask.stop, ask.tell, ask.doc, ask.proxy, ask.side, (*ask.seen, overlay.id), ask.nodes)
+    def inner() -> EvaluationRequest:
+        return EvaluationRequest(ask.stop, ask.tell, ask.doc, ask.proxy, ask.side, (*ask.seen, overlay.id), ask.nodes)
 
     def node_of_other(overlay_id: str) -> Node:
         if (found := ask.nodes.get(overlay_id)) is None:
@@ -243,9 +243,9 @@ def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) ->
 
         baked = shop.graph.value(Node(key, make, size=lambda a: int(a.nbytes)), ask.stop)
         from mivex.core.layers.masks import laid
-        from mivex.core.layers.model import Shaping
+        from mivex.core.layers.model import UvTransform
 
-        return laid(baked, Shaping(), size)
+        return laid(baked, UvTransform(), size)
 
     def region(faces: str) -> Floats:
         assert mesh is not None
@@ -259,7 +259,7 @@ def outside_of(shop: Shop, overlay: Overlay, size: tuple[int, int], ask: Ask) ->
     def keep(key: str, make: Callable[[], object]) -> object:
         return shop.graph.value(Node(hashed("kept", key), make, size=_bytes), ask.stop)
 
-    return Outside(
+    return LayerInputs(
         size,
         lambda p: shop.picture(p).values,
         overlay_surface,

@@ -20,9 +20,9 @@ from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display
 from mivex.core.prepare.base import Surface
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.layer_edits import Rows
-from mivex.core.project.layering import Ask
+from mivex.core.project.layering import EvaluationRequest
 
 cv2 = Lazy("cv2")
 VIEW_SIDE = 1024
@@ -40,11 +40,11 @@ def _at(stack: Stack, row_id: str) -> int:
     return next((i for i, r in enumerate(r for r in stack.rows if r.on) if holds(r)), -1)
 
 
-def view_texture(shop: Workshop, overlay: Overlay, ask: Ask, look: str) -> Texture:
+def view_texture(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest, look: str) -> Texture:
     """A view into an overlay's stack; raises MivexError."""
     what, _, which = look.partition(":")
     longer = max(shop.start_of(overlay).width, shop.start_of(overlay).height)
-    ask = Ask(ask.stop, ask.tell, ask.doc, side=min(longer, VIEW_SIDE))
+    ask = EvaluationRequest(ask.stop, ask.tell, ask.doc, side=min(longer, VIEW_SIDE))
     worked = shop.graph.value(shop.states_of(overlay, ask)[-1], ask.stop, ask.tell)
     surface: Surface = worked.surface
     data = False
@@ -82,7 +82,7 @@ def view_texture(shop: Workshop, overlay: Overlay, ask: Ask, look: str) -> Textu
     )
 
 
-def _below(shop: Workshop, overlay: Overlay, ask: Ask, row_id: str) -> Planes:
+def _below(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest, row_id: str) -> Planes:
     nodes = shop.layer_states(overlay, ask)
     found: Planes = shop.graph.value(nodes[min(max(_at(overlay.layers, row_id), 0), len(nodes) - 1)], ask.stop)
     return found
@@ -101,13 +101,13 @@ def _small(values: Floats, channel: str) -> NDArray[np.uint8]:
     return np.ascontiguousarray((np.clip(v, 0, 1) * 255 + 0.5).astype(np.uint8))
 
 
-def cell_pictures(shop: Workshop, overlay: Overlay, ask: Ask) -> dict[tuple[str, str], NDArray[np.uint8]]:
+def cell_pictures(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest) -> dict[tuple[str, str], NDArray[np.uint8]]:
     """Small pictures by row and column: ``mask``, channels that are touched, and ``below:`` what lies under a row.
 
     The base stands under the row of no name.
     """
     stack = overlay.layers
-    ask = Ask(ask.stop, ask.tell, ask.doc, side=CELL)
+    ask = EvaluationRequest(ask.stop, ask.tell, ask.doc, side=CELL)
     values = Values(stack, shop.outside(overlay, ask))
     nodes = shop.layer_states(overlay, ask)
     out: dict[tuple[str, str], NDArray[np.uint8]] = {}
@@ -139,16 +139,16 @@ def cell_pictures(shop: Workshop, overlay: Overlay, ask: Ask) -> dict[tuple[str,
     return out
 
 
-def texel_explained(shop: Workshop, overlay: Overlay, ask: Ask, x: float, y: float) -> list[Explained]:
+def texel_explained(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest, x: float, y: float) -> list[Explained]:
     """Which layer gave each channel its value at a place, shares of the canvas."""
     longer = max(shop.start_of(overlay).width, shop.start_of(overlay).height)
-    ask = Ask(ask.stop, ask.tell, ask.doc, side=min(longer, VIEW_SIDE))
+    ask = EvaluationRequest(ask.stop, ask.tell, ask.doc, side=min(longer, VIEW_SIDE))
     return explained(shop.graph, overlay.layers, shop.layer_states(overlay, ask), x, y)
 
 
-def live_paint(shop: Workshop, overlay: Overlay, doc: Document, row_id: str, part: int = -1) -> LivePaint:
+def live_paint(shop: Evaluator, overlay: Overlay, doc: Document, row_id: str, part: int = -1) -> LivePaint:
     """What composes a stroke on a row while it is drawn; raises MivexError."""
-    ask = Ask(doc=doc)
+    ask = EvaluationRequest(doc=doc)
     nodes = shop.layer_states(overlay, ask)
     at = _at(overlay.layers, row_id)
     on: Rows = tuple(r for r in overlay.layers.rows if r.on)

@@ -12,7 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.fringes import fringe_map
@@ -175,7 +175,7 @@ def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: fl
 
 def kept_fringe(texture: Texture, level: int, wrap: bool) -> Floats:
     """`fringe_map`, worked out once."""
-    return kept(texture, ("fringe", level, wrap), lambda: fringe_map(texture, level, wrap=wrap))
+    return memoized_on(texture, ("fringe", level, wrap), lambda: fringe_map(texture, level, wrap=wrap))
 
 
 def level_boxes(levels: int, width: int, height: int, aspect: float) -> list[tuple[int, int, int, int]]:

@@ -6,7 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
@@ -46,7 +46,7 @@ class Histogram:
 def histogram(texture: Texture) -> Histogram:
     """Count a texture's stored values; asking again costs nothing."""
     values = texture.values
-    return kept(texture, "histogram", lambda: _counted(values))
+    return memoized_on(texture, "histogram", lambda: _counted(values))
 
 
 def _counted(values: Floats) -> Histogram:

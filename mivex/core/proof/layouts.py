@@ -11,7 +11,7 @@ from functools import cache
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
@@ -69,7 +69,7 @@ def truth(texture: Texture) -> Texture:
         made.__dict__["mips"] = MipChain(texels, chain.offsets, chain.widths, chain.heights)
         return made
 
-    return kept(texture, "truth", make)
+    return memoized_on(texture, "truth", make)
 
 
 def far_count(texture: Texture) -> int:

@@ -16,7 +16,7 @@ from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, seg
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
 from mivex.core.project.document import Overlay, Source
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
 
@@ -124,7 +124,7 @@ def build_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArra
     base = base_for(build.kind)
     if build.kind == "decal" and build.build != "Dried stain":
         base = base.model_copy(update={"opacity": 1.0, "colour": (0.75, 0.7, 0.35)})
-    shop = Workshop(limit=1 << 26)
+    shop = Evaluator(limit=1 << 26)
     pictures = []
     for rows in ((), (instance(build),)):
         o = Overlay(name=name, kind=build.kind, source=Source(canvas=(192, 192), meaning="colour"),  # type: ignore[arg-type]

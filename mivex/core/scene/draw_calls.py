@@ -10,27 +10,27 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.scene.material_binding import (
     Pictures,
-    coat_of,
     file_key,
     flowing,
-    into_cell,
+    into_frame,
     order_key,
     pictures_read,
     read_by,
+    shading_inputs,
 )
-from mivex.core.scene.playback import Flows, Shown, hulls_of, shown_frame
+from mivex.core.scene.playback import EmitterSimulations, SheetFrame, hulls_of, shown_frame
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
-from mivex.core.stage.draw import Draw, shadow_mask
+from mivex.core.stage.draw import DrawCall, shadow_mask
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.ledger import DRAWN, fragments_at
 from mivex.core.stage.lighting import casts
@@ -64,7 +64,7 @@ def meshes_read(doc: Document) -> list[str]:
 _worlds: "OrderedDict[tuple[object, ...], World]" = OrderedDict()
 
 
-def world_of(doc: Document, meshes: Mapping[str, Mesh] | None = None) -> World:
+def build_environment(doc: Document, meshes: Mapping[str, Mesh] | None = None) -> World:
     """What stands round the overlays of a document; the same object as long as nothing of it changes.
 
     Where the mesh of the surroundings is not there (yet), the stage is empty.
@@ -92,7 +92,7 @@ def place_mesh(place: Place, world: World, view: View | None = None) -> Mesh:
 
 
 def overlay_draw(overlay: Overlay, place: Place, texture: Texture, view: View,
-                 textures: Mapping[str, Texture] | None = None, world: World | None = None) -> Draw:
+                 textures: Mapping[str, Texture] | None = None, world: World | None = None) -> DrawCall:
     """What one placement of an overlay puts on the stage; ``textures`` are those that its material may read."""
     return _drawn(overlay, place, Pictures(texture, textures or {}), view, world)
 
@@ -110,7 +110,7 @@ def _number(overlay: Overlay, place: Place) -> int:
     return next((i for i, p in enumerate(overlay.places, 1) if p.id == place.id), 1)
 
 
-def frame_at(overlay: Overlay, place: Place, texture: Texture, time: float) -> Shown:
+def frame_at(overlay: Overlay, place: Place, texture: Texture, time: float) -> SheetFrame:
     """The frame of a sheet that a placement shows; of a picture, all of it."""
     return shown_frame(overlay.sheet, texture.traits.cells, time, _number(overlay, place) - 1)
 
@@ -121,7 +121,7 @@ def _sliced(place: Place, texture: Texture) -> bool:
     return stack and bool(texture.traits.cells)
 
 
-def _mesh(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None, shown: Shown) -> Mesh:
+def _mesh(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None, shown: SheetFrame) -> Mesh:
     """The mesh of a placement, with its frames where they blend, and cut to its outline where it is flat."""
     mesh = placing.mesh(placing.framed(place, texture.extent), view, texture.pivot, world)
     outlines = hulls_of(overlay, texture) if place.mount in ("panel", "billboard") else None
@@ -140,13 +140,13 @@ def _mesh(overlay: Overlay, place: Place, texture: Texture, view: View, world: W
     return mesh
 
 
-def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world: World | None) -> Draw:
+def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world: World | None) -> DrawCall:
     m, texture = flowing(overlay.material, view.time), pictures.own
     shown = frame_at(overlay, place, texture, view.time)
-    coat = coat_of(m, pictures)
+    coat = shading_inputs(m, pictures)
     if texture.traits.cells and not _sliced(place, texture):
-        coat = replace(coat, uv_map=into_cell(coat.uv_map, shown.cell))
-    draw = Draw(overlay.name, _mesh(overlay, place, texture, view, world, shown), coat, m,
+        coat = replace(coat, uv_map=into_frame(coat.uv_map, shown.cell))
+    draw = DrawCall(overlay.name, _mesh(overlay, place, texture, view, world, shown), coat, m,
                 order_key(m, _stands(overlay, place, texture, view, world), view.eye), owner=overlay.id,
                 part=str(_number(overlay, place)))
     if not casts(draw) or m.blend == "Solid":
@@ -163,10 +163,10 @@ def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world
     owner = texture if opacity is None or opacity.chain is None else opacity.chain
     where = (opacity.lane, opacity.invert, opacity.value) if opacity else None
     eaten = (m.erosion, m.breakup, id(mask.chain) if mask else 0)
-    return replace(draw, mask=kept(owner, ("mask", m.blend, m.cutoff, m.opacity, where, eaten), make))
+    return replace(draw, mask=memoized_on(owner, ("mask", m.blend, m.cutoff, m.opacity, where, eaten), make))
 
 
-def gathered(doc: Document, shop: Workshop) -> tuple[dict[str, Texture], dict[str, Mesh]]:
+def load_scene_inputs(doc: Document, shop: Evaluator) -> tuple[dict[str, Texture], dict[str, Mesh]]:
     """Everything that drawing a document needs, at full size: textures (also of files, by `file_key`) and meshes.
 
     Raises MivexError where something cannot be prepared.
@@ -192,15 +192,15 @@ class Scene:
 
     def __init__(self) -> None:
         # Only what the last two pictures needed: each entry holds on to textures and meshes.
-        self._kept: dict[object, tuple[Draw, object]] = {}
-        self._shapes: dict[object, tuple[Draw, object]] = {}
-        self._flows = Flows()
-        self._still: tuple[tuple[Any, ...], list[Draw], set[object]] | None = None
+        self._kept: dict[object, tuple[DrawCall, object]] = {}
+        self._shapes: dict[object, tuple[DrawCall, object]] = {}
+        self._flows = EmitterSimulations()
+        self._still: tuple[tuple[Any, ...], list[DrawCall], set[object]] | None = None
         self._now: set[object] = set()
         self._before: set[object] = set()
 
-    def _keep(self, table: dict[object, tuple[Draw, object]], key: object,
-              make: Callable[[], tuple[Draw, object]]) -> Draw:
+    def _keep(self, table: dict[object, tuple[DrawCall, object]], key: object,
+              make: Callable[[], tuple[DrawCall, object]]) -> DrawCall:
         if key not in table:
             table[key] = make()
         self._now.add(key)
@@ -213,14 +213,14 @@ class Scene:
         self._before, self._now = self._now, set()
 
     def draws(self, doc: Document, textures: Mapping[str, Texture], view: View,
-              meshes: Mapping[str, Mesh] | None = None) -> list[Draw]:
+              meshes: Mapping[str, Mesh] | None = None) -> list[DrawCall]:
         """Everything to draw, in order. Overlays that are hidden or have no texture or mesh are left out."""
-        world = world_of(doc, meshes)
+        world = build_environment(doc, meshes)
         rows = list(world.surroundings.solids)
         # Of a picture that differs only in its time from the last one, most stands as it did.
         still = (view.camera, world, doc.overlays, [textures.get(o.id) for o in doc.overlays], len(textures))
         same = self._still is not None and _identical(self._still[0], still)
-        found: list[Draw] = []
+        found: list[DrawCall] = []
         for o in doc.overlays:
             if not o.shown or o.id not in textures:
                 continue
@@ -239,13 +239,13 @@ class Scene:
                 flows = view.time if o.material.flow.strength > 0 else 0.0
                 shape = (o.id, o.name, o.material, p, id(texture), read, seen, id(world), others, frame, flows)
 
-                def make(o: Overlay = o, p: Place = p, texture: Texture = texture) -> tuple[Draw, object]:
+                def make(o: Overlay = o, p: Place = p, texture: Texture = texture) -> tuple[DrawCall, object]:
                     pictures = Pictures(texture, textures)
                     return _drawn(o, p, pictures, view, world), (pictures.used, world)
 
                 def placed(o: Overlay = o, p: Place = p, texture: Texture = texture,
-                           shape: tuple[object, ...] = shape, make: Callable[[], tuple[Draw, object]] = make) -> tuple[
-                               Draw, object]:
+                           shape: tuple[object, ...] = shape, make: Callable[[], tuple[DrawCall, object]] = make) -> tuple[
+                               DrawCall, object]:
                     # Mesh, pictures and mask stay; only when it comes changes with the eye.
                     drawn = self._keep(self._shapes, shape, make)
                     order = order_key(o.material, _stands(o, p, texture, view, world), view.eye)
@@ -273,7 +273,7 @@ def _identical(a: tuple[Any, ...], b: tuple[Any, ...]) -> bool:
 
 
 def draw_list(doc: Document, textures: Mapping[str, Texture], view: View,
-              meshes: Mapping[str, Mesh] | None = None) -> list[Draw]:
+              meshes: Mapping[str, Mesh] | None = None) -> list[DrawCall]:
     """Everything to draw, in order; see `Scene.draws`."""
     return Scene().draws(doc, textures, view, meshes)
 
@@ -315,7 +315,7 @@ class StagePainter:
 
     def __init__(self) -> None:
         self.scene, self.painter, self.rough = Scene(), Painter(), Painter()
-        self.seen: tuple[Document, View, list[Draw]] | None = None
+        self.seen: tuple[Document, View, list[DrawCall]] | None = None
         """What the last picture was drawn from: whoever points at it means this."""
         self._pixel = 150e-9
         self._played = [0.0, 0.0]
@@ -358,7 +358,7 @@ class StagePainter:
 
 
 @dataclass(frozen=True)
-class Touch:
+class SurfaceHit:
     """Where a ray meets an overlay: place in its picture as shares, triangle of the mesh, and whether from the front."""
 
     u: float
@@ -368,13 +368,13 @@ class Touch:
 
 
 def touched_at(doc: Document, overlay: Overlay, texture: Texture, view: View, at: tuple[float, float],
-               meshes: Mapping[str, Mesh] | None = None) -> Touch | None:
+               meshes: Mapping[str, Mesh] | None = None) -> SurfaceHit | None:
     """The nearest place where an overlay is met under a place on the stage's picture, clear or not; None: nowhere."""
     origin, ray = view.eye, view.ray(*at)
-    world = world_of(doc, meshes)
+    world = build_environment(doc, meshes)
     wall = world.surroundings.meet(origin, ray)
     limit = (wall[0] if wall else np.inf) + 0.02 + overlay.material.depth_bias / 1000
-    best: tuple[float, Touch] | None = None
+    best: tuple[float, SurfaceHit] | None = None
     for p in overlay.places:
         if isinstance(p, MeshPlace) and p.path not in world.meshes:
             continue
@@ -395,7 +395,7 @@ def touched_at(doc: Document, overlay: Overlay, texture: Texture, view: View, at
             u, v = x0 + u * (x1 - x0), y0 + v * (y1 - y0)
         a0, b0, c0 = mesh.position[mesh.index[face]]
         front = float(np.cross(b0 - a0, c0 - a0) @ ray) < 0
-        best = t, Touch(float(u), float(v), face, front)
+        best = t, SurfaceHit(float(u), float(v), face, front)
     return best[1] if best else None
 
 
@@ -403,7 +403,7 @@ LEAST_SEEN = 0.01
 """Alpha, or light that is added, from which on a fragment can be pointed at."""
 
 
-def pick(doc: Document, draws: list[Draw], view: View, x: float, y: float) -> tuple[str, str] | None:
+def pick(doc: Document, draws: list[DrawCall], view: View, x: float, y: float) -> tuple[str, str] | None:
     """Which placement is seen at a place on the picture: overlay id and place id.
 
     It is read from the pixel's own fragments, as the ledger lists them: mapping, the sheet's frame, cutoff, what eats into
@@ -414,7 +414,7 @@ def pick(doc: Document, draws: list[Draw], view: View, x: float, y: float) -> tu
     ----------
     doc : Document
         What was drawn.
-    draws : list of Draw
+    draws : list of DrawCall
         What the picture was drawn from; see `Scene.draws`.
     view : View
     x, y : float

@@ -12,10 +12,10 @@ from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
-from mivex.core.scene.material_binding import Pictures, coat_of
+from mivex.core.project.evaluate import Evaluator
+from mivex.core.scene.material_binding import Pictures, shading_inputs
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.mesh import quad
 from mivex.core.stage.passes import GROUND, draw_all
 
@@ -42,7 +42,7 @@ def reseeded(value: Any, by: int) -> Any:
     return value
 
 
-def by_seeds(shop: Workshop, doc: Document, overlay: Overlay, count: int,
+def by_seeds(shop: Evaluator, doc: Document, overlay: Overlay, count: int,
              stop: Callable[[], bool] = lambda: False) -> list[Floats]:
     """Results of an overlay under so many seeds; raises MivexError where nothing of it has a seed."""
     frames: list[Floats] = []
@@ -112,7 +112,7 @@ def baked(overlay: Overlay, texture: Texture, count: int, what: Baking,
         turn = np.array([[np.cos(t), np.sin(t)], [-np.sin(t), np.cos(t)]])
         corners = np.array([(-1, 1), (1, 1), (1, -1), (-1, -1)], np.float64) @ turn.T
         mesh = quad(np.column_stack([corners * half, np.zeros(4)]))
-        drawn = draw_all([Draw("bake", mesh, coat_of(m, Pictures(texture, {})), m, (4, 0, 0.0))], view).colour
+        drawn = draw_all([DrawCall("bake", mesh, shading_inputs(m, Pictures(texture, {})), m, (4, 0, 0.0))], view).colour
         a = drawn[..., 3:]
         rgb = np.divide(drawn[..., :3] - GROUND * (1 - a), a, out=np.zeros_like(drawn[..., :3]), where=a > 1e-4)
         rgb = np.clip(rgb, 0, 1)

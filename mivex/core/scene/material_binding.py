@@ -6,20 +6,20 @@ from typing import Literal
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.types import Floats
 from mivex.core.layers.heights import normals_of
 from mivex.core.material.material import Mapping as MaterialMapping
 from mivex.core.material.material import Material
 from mivex.core.material.sourced import CHANNEL_NAMES, Channel, Sourced
 from mivex.core.picture.texture import Texture
-from mivex.core.picture.traits import Cell
+from mivex.core.picture.traits import FrameRect
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import to_linear
 from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.project.document import Document
 from mivex.core.project.evaluate import PACKED
-from mivex.core.stage.draw import Coat, Input, OrderKey, limits_of
+from mivex.core.stage.draw import Input, OrderKey, ShadingInputs, limits_of
 
 
 def order_key(material: Material, at: NDArray[np.float64], eye: NDArray[np.float64]) -> OrderKey:
@@ -34,7 +34,7 @@ def texture_limits(texture: Texture, blend: str) -> Floats:
     """
     light = blend == "Premultiplied"
     values = texture.values
-    return kept(texture, ("limits", light), lambda: limits_of((values.max(axis=2) if light else values[..., 3]) > 0))
+    return memoized_on(texture, ("limits", light), lambda: limits_of((values.max(axis=2) if light else values[..., 3]) > 0))
 
 
 def file_key(path: str, meaning: str) -> str:
@@ -94,14 +94,14 @@ class Pictures:
 def _raised(texture: Texture, relief: float) -> MipChain:
     """Normals of a picture whose alpha stands out of the surface, or lies sunk in it."""
     short = float(min(texture.height, texture.width))
-    return kept(texture, ("raised", relief), lambda: build_chain(np.dstack(
+    return memoized_on(texture, ("raised", relief), lambda: build_chain(np.dstack(
         [normals_of(np.ascontiguousarray(texture.alpha), short, relief), np.ones(texture.alpha.shape, np.float32)])))
 
 
 Rows = tuple[tuple[float, float, float], tuple[float, float, float]]
 
 
-def into_cell(rows: Rows, cell: Cell) -> Rows:
+def into_frame(rows: Rows, cell: FrameRect) -> Rows:
     """A map of UVs to a picture, brought on into a cell of it."""
     (a, b, c), (d, e, f) = rows
     x, y, w, h = cell[0], cell[1], cell[2] - cell[0], cell[3] - cell[1]
@@ -116,7 +116,7 @@ def flowing(material: Material, time: float) -> Material:
     return material.model_copy(update={"flow": flow})
 
 
-def coat_of(material: Material, pictures: Pictures) -> Coat:
+def shading_inputs(material: Material, pictures: Pictures) -> ShadingInputs:
     """The pictures on a surface, as the material says."""
     f = material.finish
     colour = pictures.texture(f.colour, "colour") or pictures.own
@@ -130,7 +130,7 @@ def coat_of(material: Material, pictures: Pictures) -> Coat:
     strength = f.glow.strength or (1.0 if "emissive" in pictures.own.channels else 0.0)
     r, g, b = (float(v) * strength for v in to_linear(np.array(f.glow.colour, np.float32)))
     unmapped = material.mapping == MaterialMapping()
-    return Coat(colour.mips, texture_limits(colour, material.blend) if own_alpha and unmapped else None,
+    return ShadingInputs(colour.mips, texture_limits(colour, material.blend) if own_alpha and unmapped else None,
                 None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness, "roughness"),
                 pictures.value(f.metal, "metal"), pictures.value(f.occlusion, "occlusion"),
                 pictures.value(material.breakup.mask) if material.breakup.amount > 0 else None,

@@ -7,25 +7,25 @@ from typing import Any
 
 import numpy as np
 
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.motion.bounds import Bounds, bounds_of
 from mivex.core.motion.facing import frames as frame_numbers
 from mivex.core.motion.facing import mesh_of
 from mivex.core.motion.model import Effect, Emitter, whole
-from mivex.core.motion.simulate import Flow, Particles
+from mivex.core.motion.simulate import EmitterSimulation, Particles
 from mivex.core.motion.solids import NOTHING, Solids, solids_of
 from mivex.core.picture.texture import Texture
-from mivex.core.picture.traits import Cell
+from mivex.core.picture.traits import FrameRect
 from mivex.core.pixels.colour import to_linear
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene.material_binding import Pictures, coat_of, flowing, order_key
+from mivex.core.scene.material_binding import Pictures, flowing, order_key, shading_inputs
 from mivex.core.sheet.celled import frame_values
 from mivex.core.sheet.hull import Hull, hulls
 from mivex.core.sheet.model import Sheet
 from mivex.core.sheet.playing import at_time
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.lights import PointLamp
 from mivex.core.stage.surroundings import World
 
@@ -35,23 +35,23 @@ MOST_FLOWS = 256
 
 
 @dataclass(frozen=True)
-class Shown:
+class SheetFrame:
     """The frame that a placement of a sheet shows: its cell, and the step to the next with that one's share."""
 
-    cell: Cell = (0.0, 0.0, 1.0, 1.0)
+    cell: FrameRect = (0.0, 0.0, 1.0, 1.0)
     step: tuple[float, float] = (0.0, 0.0)
     share: float = 0.0
 
 
-def shown_frame(sheet: Sheet, cells: tuple[Cell, ...], time: float, number: int) -> Shown:
+def shown_frame(sheet: Sheet, cells: tuple[FrameRect, ...], time: float, number: int) -> SheetFrame:
     """The frame of a placement at a time; ``number`` counts the placements, of which each may show another."""
     if not cells:
-        return Shown()
+        return SheetFrame()
     if sheet.play == "random":
-        return Shown(cells[(number * 7 + 3) % len(cells) if number else 0])
+        return SheetFrame(cells[(number * 7 + 3) % len(cells) if number else 0])
     first, after, share = at_time(len(cells), sheet.play, sheet.rate, time, blend=sheet.blend)
     a, b = cells[first], cells[after]
-    return Shown(a, (b[0] - a[0], b[1] - a[1]), share)
+    return SheetFrame(a, (b[0] - a[0], b[1] - a[1]), share)
 
 
 def hull_key(sheet: Sheet) -> tuple[object, ...]:
@@ -66,7 +66,7 @@ def hulls_of(overlay: Overlay, texture: Texture) -> list[Hull] | None:
         return None
     alphas = [v[..., 3] for v in frame_values(texture.values, texture.traits.cells)] if texture.traits.cells else \
         [texture.alpha]
-    return kept(texture, hull_key(s), lambda: hulls(alphas, s.hull, s.hull_limit, each=s.hull_each))
+    return memoized_on(texture, hull_key(s), lambda: hulls(alphas, s.hull, s.hull_limit, each=s.hull_each))
 
 
 def lamp_at(effect: Effect, time: float) -> PointLamp | None:
@@ -90,23 +90,23 @@ def solids_in(world: World) -> Solids:
     meshes = world.surroundings.meshes
     if not meshes:
         return NOTHING
-    return kept(world, "solids", lambda: solids_of(np.concatenate([m.corners for m in meshes])))
+    return memoized_on(world, "solids", lambda: solids_of(np.concatenate([m.corners for m in meshes])))
 
 
-class Flows:
+class EmitterSimulations:
     """Emitters that are being followed, each kept as long as nothing of it changes."""
 
     def __init__(self) -> None:
-        self._rows: dict[object, Flow] = {}
+        self._rows: dict[object, EmitterSimulation] = {}
 
-    def flow(self, doc: Document, effect: Effect, emitter: Emitter, world: World) -> Flow:
+    def flow(self, doc: Document, effect: Effect, emitter: Emitter, world: World) -> EmitterSimulation:
         """The flow of an emitter of a whole effect."""
         # What does not change where particles are is left out: the lamp, the name.
         key = (effect.at, effect.yaw, effect.pitch, effect.roll, effect.scale, effect.seed, effect.dials, emitter,
                doc.air.wind, id(world))
         if key not in self._rows:
             solids = solids_in(world) if emitter.life.solids != "through" else NOTHING
-            self._rows[key] = Flow(effect, emitter, doc.air.wind, solids, world.meshes.get(emitter.emission.mesh))
+            self._rows[key] = EmitterSimulation(effect, emitter, doc.air.wind, solids, world.meshes.get(emitter.emission.mesh))
             if len(self._rows) > MOST_FLOWS:
                 self._rows.pop(next(iter(self._rows)))
         return self._rows[key]
@@ -123,9 +123,9 @@ class Flows:
         return Bounds(np.min([b.low for b in boxes], axis=0), np.max([b.high for b in boxes], axis=0),
                       max(b.margin for b in boxes))
 
-    def draws(self, doc: Document, textures: Mapping[str, Texture], view: View, world: World) -> list[Draw]:
+    def draws(self, doc: Document, textures: Mapping[str, Texture], view: View, world: World) -> list[DrawCall]:
         """Everything that effects put on the stage at the view's time; raises MivexError."""
-        rows: list[Draw] = []
+        rows: list[DrawCall] = []
         for e in doc.effects:
             if not e.shown:
                 continue
@@ -145,7 +145,7 @@ class Flows:
 
     @staticmethod
     def _drawn(effect: Effect, number: int, emitter: Emitter, overlay: Overlay, texture: Texture, found: Particles,
-               textures: Mapping[str, Texture], view: View, lamp: PointLamp | None) -> Draw:
+               textures: Mapping[str, Texture], view: View, lamp: PointLamp | None) -> DrawCall:
         m = flowing(overlay.material, view.time)
         if emitter.facing.nudge:
             m = m.model_copy(update={"nudge": max(-999, min(999, m.nudge + emitter.facing.nudge))})
@@ -156,20 +156,20 @@ class Flows:
         at = found.position.mean(axis=0) if len(found) else np.array(effect.at)
         if m.distance == "nearest" and len(found):
             at = found.position[np.argmin(np.linalg.norm(found.position - view.eye, axis=1))]
-        return Draw(overlay.name, mesh, coat_of(m, Pictures(texture, textures)), m, order_key(m, at, view.eye),
+        return DrawCall(overlay.name, mesh, shading_inputs(m, Pictures(texture, textures)), m, order_key(m, at, view.eye),
                     owner=overlay.id, part=f"{effect.name} {number}", lamp=lamp, moving=True)
 
 
-def _bare(effect: Effect, lamp: PointLamp) -> Draw:
+def _bare(effect: Effect, lamp: PointLamp) -> DrawCall:
     """A lamp of an effect that shows nothing else."""
     from mivex.core.material.material import Material
     from mivex.core.pixels.mips import build_chain
-    from mivex.core.stage.draw import Coat
+    from mivex.core.stage.draw import ShadingInputs
     from mivex.core.stage.mesh import Mesh
 
     nothing = Mesh(np.zeros((1, 3)), np.array([[0.0, 0.0, 1.0]]), np.zeros((1, 2)), np.zeros((0, 3), np.int64))
-    white = Coat(build_chain(np.ones((1, 1, 4), np.float32)))
-    return Draw(effect.name, nothing, white, Material(lit=False), (0, 0, -math.inf), lamp=lamp)
+    white = ShadingInputs(build_chain(np.ones((1, 1, 4), np.float32)))
+    return DrawCall(effect.name, nothing, white, Material(lit=False), (0, 0, -math.inf), lamp=lamp)
 
 
 def particle_rows(doc: Document, effect: Effect, world: World, time: float,
@@ -186,7 +186,7 @@ def particle_rows(doc: Document, effect: Effect, world: World, time: float,
     frames : mapping of overlay id to int
         How many frames their sheets have.
     """
-    found, flows, rows = whole(effect, doc.effects), Flows(), []
+    found, flows, rows = whole(effect, doc.effects), EmitterSimulations(), []
     for emitter in found.parts:
         if emitter.muted:
             continue

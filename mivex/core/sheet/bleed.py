@@ -10,7 +10,7 @@ import numpy as np
 
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
-from mivex.core.picture.traits import Cell
+from mivex.core.picture.traits import FrameRect
 from mivex.core.pixels.colour import to_display
 from mivex.core.pixels.mips import build_chain
 from mivex.core.pixels.sampling import sample
@@ -40,7 +40,7 @@ class Bleed:
     worst: tuple[int, ...]
 
 
-def cell_texels(cell: Cell, width: int, height: int) -> tuple[int, int, int, int]:
+def cell_texels(cell: FrameRect, width: int, height: int) -> tuple[int, int, int, int]:
     """First column, first row, and those after the last, of a cell in a picture."""
     x0, y0, x1, y1 = cell
     left, top = round(x0 * width), round(y0 * height)

@@ -6,7 +6,7 @@ import numpy as np
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.types import Floats
-from mivex.core.picture.traits import Cell
+from mivex.core.picture.traits import FrameRect
 from mivex.core.prepare.base import Surface
 from mivex.core.sheet.bleed import cell_texels
 
@@ -83,7 +83,7 @@ def _laid(whole: Floats, parts: list[Floats], spots: list[tuple[int, int]], size
     return out
 
 
-def frame_values(values: Floats, cells: tuple[Cell, ...]) -> list[Floats]:
+def frame_values(values: Floats, cells: tuple[FrameRect, ...]) -> list[Floats]:
     """The texels of every frame."""
     h, w = values.shape[:2]
     return [values[top:low, left:right] for left, top, right, low in (cell_texels(c, w, h) for c in cells)]

@@ -5,8 +5,8 @@ from typing import Literal
 from pydantic import Field
 
 from mivex.core.base.errors import MivexError
-from mivex.core.base.settings import Sparse, setting
-from mivex.core.picture.traits import Cell
+from mivex.core.base.settings import OmitDefaultsModel, setting
+from mivex.core.picture.traits import FrameRect
 
 MOST = 4096
 """Frames that a sheet may have."""
@@ -14,7 +14,7 @@ Play = Literal["loop", "once", "fro", "random"]
 PLAYS: dict[str, str] = {"loop": "Again and again", "once": "Once", "fro": "To and fro", "random": "One each, by chance"}
 
 
-class Grid(Sparse):
+class Grid(OmitDefaultsModel):
     """Rows and columns of equal cells, in texels of the picture at full size."""
 
     columns: int = setting(1, "Columns", "Cells across.", ge=1, le=64, drag=(1, 16))
@@ -35,7 +35,7 @@ class Grid(Sparse):
         h = self.height or (height - self.top - self.gutter * (self.rows - 1)) / self.rows
         return w, h
 
-    def cells(self, width: int, height: int) -> list[Cell]:
+    def cells(self, width: int, height: int) -> list[FrameRect]:
         """The cells that hold frames, row by row, as shares of a picture of this size; raises MivexError."""
         w, h = self.size(width, height)
         right = self.left + self.columns * w + self.gutter * (self.columns - 1)
@@ -52,7 +52,7 @@ class Grid(Sparse):
         return rows
 
 
-class Sheet(Sparse):
+class Sheet(OmitDefaultsModel):
     """A picture of several frames."""
 
     grids: tuple[Grid, ...] = Field((), description="One after the other; none: the picture is no sheet.")
@@ -64,6 +64,6 @@ class Sheet(Sparse):
     hull_each: bool = setting(True, "Each its own", "Every frame has an outline of its own; off: one that holds them all.")
     hull_limit: float = setting(0.02, "Outline from", "Alpha that the outline must hold.", ge=0, le=1)
 
-    def cells(self, width: int, height: int) -> tuple[Cell, ...]:
+    def cells(self, width: int, height: int) -> tuple[FrameRect, ...]:
         """The cells of all frames in their order, as shares of a picture of this size; raises MivexError."""
         return tuple(c for g in self.grids for c in g.cells(width, height))

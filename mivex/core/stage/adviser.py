@@ -19,11 +19,11 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import SORTED, in_lists
 from mivex.core.stage.lighting import light_record, shadows_for
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import NO_SURFACES, Buffers, Shot, frame_record, run, sink_of
+from mivex.core.stage.passes import NO_SURFACES, Buffers, RenderPlan, frame_record, run, sink_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _settle = Lazy("mivex.core.stage.kernels.settle")
@@ -112,7 +112,7 @@ class Fragments:
         return out
 
 
-def _counts(pixel: NDArray[np.int64], own: NDArray[np.int64], iw: Floats, draws: Sequence[Draw]) -> NDArray[np.bool_]:
+def _counts(pixel: NDArray[np.int64], own: NDArray[np.int64], iw: Floats, draws: Sequence[DrawCall]) -> NDArray[np.bool_]:
     """Which fragments count: of what lays its depth first only the nearest of a pixel, in either order."""
     first = np.array([d.material.depth_first and d.material.depth_test for d in draws] or [False])[own]
     keep = np.ones(len(pixel), bool)
@@ -124,10 +124,10 @@ def _counts(pixel: NDArray[np.int64], own: NDArray[np.int64], iw: Floats, draws:
     return keep
 
 
-def fragments_of(draws: list[Draw], view: View, lighting: Lighting, owners: Sequence[str]) -> Fragments:
+def fragments_of(draws: list[DrawCall], view: View, lighting: Lighting, owners: Sequence[str]) -> Fragments:
     """Gather the fragments of a view; ``owners`` numbers the overlays. Nudges count for nothing here."""
     rows = in_lists(replace(d, order=(d.order[0], 0, d.order[2])) for d in draws)
-    shot = Shot(rows, view)
+    shot = RenderPlan(rows, view)
     shadows = shadows_for(rows, lighting, lit=shot.lit)
     buffers = Buffers.of(view)
     run(shot, buffers, lighting, shadows, skip=SORTED)
@@ -328,7 +328,7 @@ def _settles(a: int, b: int, all_of: Sequence[Fragments], materials: Sequence[tu
     return "split"
 
 
-def advise(views: Sequence[tuple[list[Draw], View]], lighting: Lighting, *, stop: Callable[[], bool] = lambda: False,
+def advise(views: Sequence[tuple[list[DrawCall], View]], lighting: Lighting, *, stop: Callable[[], bool] = lambda: False,
            tell: Callable[[float], object] = lambda _: None) -> Advice:
     """Find the nudges with the least error over some views.
 
@@ -377,7 +377,7 @@ def advise(views: Sequence[tuple[list[Draw], View]], lighting: Lighting, *, stop
     return Advice(nudges, tuple(free), unsettled)
 
 
-def _ordered(draw: Draw) -> bool:
+def _ordered(draw: DrawCall) -> bool:
     return (BLENDS[draw.material.blend].see_through and draw.material.group not in ("Decal", "Front")) or \
         draw.order[0] == GROUPS.index("Blended")
 

@@ -17,7 +17,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import MivexError, Stopped
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.pixels.nearest import nearest
@@ -91,7 +91,7 @@ def spots_of(mesh: Mesh, size: tuple[int, int], uv_set: int = 0) -> Spots:
         normal /= np.maximum(np.linalg.norm(normal, axis=1, keepdims=True), 1e-12)
         return Spots(face, y, x, position, normal, weights)
 
-    return kept(mesh, ("spots", size, uv_set), make)
+    return memoized_on(mesh, ("spots", size, uv_set), make)
 
 
 def spread_out(values: NDArray[np.float64] | Floats, spots: Spots) -> Floats:
@@ -142,7 +142,7 @@ def _cast(
     tell: Callable[[float], object],
 ) -> Doubles:
     """Mean over rays of what they meet: 1 where shut in (inward: where the other side is near), 0 where free."""
-    scene, origin, normal = kept(mesh, "rays", lambda: _ray_scene(mesh)), spots.position, spots.normal
+    scene, origin, normal = memoized_on(mesh, "rays", lambda: _ray_scene(mesh)), spots.position, spots.normal
     about = _hemisphere(rays)
     # A turn for every spot that depends on where it lies, not on how many there are.
     turn = np.modf(np.abs(np.sin(origin @ [127.1, 311.7, 74.7]) * 43758.5453))[0] * math.tau
@@ -193,7 +193,7 @@ def welded(mesh: Mesh) -> Ints:
             1
         ].reshape(-1)
 
-    return kept(mesh, "welded", make)
+    return memoized_on(mesh, "welded", make)
 
 
 def curvature(mesh: Mesh) -> Doubles:

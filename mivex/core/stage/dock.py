@@ -25,7 +25,7 @@ from mivex.core.pixels import shapes
 from mivex.core.pixels.colour import DECODE_8
 from mivex.core.pixels.mips import build_chain
 from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, segment
-from mivex.core.stage.draw import Coat, Draw, Input
+from mivex.core.stage.draw import DrawCall, Input, ShadingInputs
 from mivex.core.stage.geometry import HULL_FROM, HULL_R, HULL_TO, bow_mesh, crate_mesh, hull_mesh
 from mivex.core.stage.mesh import Mesh, quad
 from mivex.core.stage.surroundings import FIRST, SOLID, Surroundings
@@ -90,7 +90,7 @@ def _codes(skin: Skin) -> dict[str, NDArray[np.uint8]]:
     return {k: np.rint(np.clip(v, 0, 1) * 255).astype(np.uint8) for k, v in found.items()}
 
 
-def _coat(make: Callable[[], Skin]) -> Coat:
+def _coat(make: Callable[[], Skin]) -> ShadingInputs:
     """The pictures of a surface, drawn anew or taken from the user's cache, where they lie as 8-bit codes."""
     place = _cache_folder() / f"{make.__name__.strip('_')}.npz"
     try:
@@ -108,7 +108,7 @@ def _coat(make: Callable[[], Skin]) -> Coat:
     values = codes["colour"] * np.float32(1 / 255)
     values[..., :3] = DECODE_8[codes["colour"][..., :3]]
     colour, surface = build_chain(values), build_chain(codes["surface"] * np.float32(1 / 255))
-    return Coat(colour, rough=Input(1.0, surface, 3), metal=Input(1.0, colour, 3), normal=surface)
+    return ShadingInputs(colour, rough=Input(1.0, surface, 3), metal=Input(1.0, colour, 3), normal=surface)
 
 
 @cache
@@ -299,8 +299,8 @@ def dock() -> Surroundings:
     def at(*rows: tuple[float, float, float]) -> NDArray[np.float64]:
         return np.array(rows, np.float64)
 
-    def solid(name: str, mesh: Mesh, make: Callable[[], Skin], tiling: bool = False) -> Draw:
-        return Draw(name, mesh, _coat(make), _SOLID_TILING if tiling else SOLID, FIRST)
+    def solid(name: str, mesh: Mesh, make: Callable[[], Skin], tiling: bool = False) -> DrawCall:
+        return DrawCall(name, mesh, _coat(make), _SOLID_TILING if tiling else SOLID, FIRST)
 
     # Nearest first, as seen from the usual side: what they hide is then never sampled.
     return Surroundings("dock", (

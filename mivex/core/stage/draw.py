@@ -6,7 +6,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.base.kept import kept, known
+from mivex.core.base.kept import cached_or_none, memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.material.effects import EROSIONS, LANES
@@ -46,7 +46,7 @@ class Input:
 
 
 @dataclass(frozen=True, eq=False)
-class Coat:
+class ShadingInputs:
     """The pictures on a surface: everything that changes over it.
 
     Attributes
@@ -94,14 +94,14 @@ class Coat:
 
 
 @dataclass(frozen=True, eq=False)
-class Draw:
+class DrawCall:
     """One thing to draw.
 
     Attributes
     ----------
     name : str
     mesh : Mesh
-    coat : Coat
+    coat : ShadingInputs
     material : Material
         Blend, depth, faces and the like; what varies over the surface is the coat's.
     order : tuple
@@ -120,7 +120,7 @@ class Draw:
 
     name: str
     mesh: Mesh
-    coat: Coat
+    coat: ShadingInputs
     material: Material
     order: OrderKey
     transform: Doubles | None = None
@@ -240,19 +240,19 @@ class Records:
 
     Parameters
     ----------
-    draws : list of Draw
+    draws : list of DrawCall
     """
 
-    def __init__(self, draws: list[Draw]) -> None:
+    def __init__(self, draws: list[DrawCall]) -> None:
         self.draws = np.zeros(max(1, len(draws)), DRAW)
         self._chains: dict[int, MipChain] = {}
         for i, draw in enumerate(draws):
             # What a draw is in numbers, and the chains that these point to, are the same as long as it is.
-            held: tuple[NDArray[Any], dict[int, MipChain]] | None = known(draw, "record")  # type: ignore[assignment]
+            held: tuple[NDArray[Any], dict[int, MipChain]] | None = cached_or_none(draw, "record")  # type: ignore[assignment]
             if held is None:
                 self._now: dict[int, MipChain] = {}
                 self._fill(self.draws[i], draw)
-                held = kept(draw, "record", lambda i=i: (self.draws[i:i + 1].copy(), self._now))  # type: ignore[misc]
+                held = memoized_on(draw, "record", lambda i=i: (self.draws[i:i + 1].copy(), self._now))  # type: ignore[misc]
             else:
                 self.draws[i] = held[0][0]
             self._chains |= held[1]
@@ -261,7 +261,7 @@ class Records:
         self._now[id(chain)] = chain
         return int(chain.record.ctypes.data)
 
-    def _fill(self, row: Any, draw: Draw) -> None:
+    def _fill(self, row: Any, draw: DrawCall) -> None:
         m, coat = draw.material, draw.coat
         slots: list[MipChain] = [coat.colour]
 

@@ -18,10 +18,10 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw, refracts
+from mivex.core.stage.draw import DrawCall, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import NO_SURFACES, Buffers, Pass, Shot, frame_record, run, sink_of
+from mivex.core.stage.passes import NO_SURFACES, Buffers, Pass, RenderPlan, frame_record, run, sink_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _settle = Lazy("mivex.core.stage.kernels.settle")
@@ -30,7 +30,7 @@ SORTED = ("blended", "front")
 """Passes whose fragments are kept in lists."""
 
 
-def in_lists(draws: Iterable[Draw]) -> list[Draw]:
+def in_lists(draws: Iterable[DrawCall]) -> list[DrawCall]:
     """Draws in an order in which all that is seen through, decals apart, comes after what is not."""
     blended = GROUPS.index("Blended")
     rows = list(draws)
@@ -43,7 +43,7 @@ def in_lists(draws: Iterable[Draw]) -> list[Draw]:
     return sorted(rows, key=lambda d: d.order)
 
 
-def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows | None) -> None:
+def lay_lists(shot: RenderPlan, buffers: Buffers, lighting: Lighting, shadows: Shadows | None) -> None:
     """Draw the sorted passes of a shot over what is in the buffers."""
     view = shot.view
     frame = frame_record(view, buffers, lighting)
@@ -71,12 +71,12 @@ def lay_lists(shot: Shot, buffers: Buffers, lighting: Lighting, shadows: Shadows
     del held
 
 
-def draw_exact(draws: list[Draw], view: View, lighting: Lighting | None = None, *,
+def draw_exact(draws: list[DrawCall], view: View, lighting: Lighting | None = None, *,
                stop: Callable[[], bool] = lambda: False) -> Buffers:
     """Draw a list in exact order; as `draw_all`."""
     lighting = lighting or Lighting()
     rows = in_lists(draws)
-    shot = Shot(rows, view)
+    shot = RenderPlan(rows, view)
     shadows = shadows_for(rows, lighting, lit=shot.lit)
     if stop():
         raise Stopped

@@ -4,7 +4,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.stage.baking import Ints, spots_of, spread_out, welded
@@ -66,12 +66,12 @@ def islands(mesh: Mesh, uv_set: int = 0) -> Ints:
         both = np.concatenate([np.round(mesh.uv(uv_set) * 1e6).astype(np.int64), welded(mesh)[:, None]], axis=1)
         return _pieces(mesh, np.unique(both, axis=0, return_inverse=True)[1].reshape(-1))
 
-    return kept(mesh, ("islands", uv_set), make)
+    return memoized_on(mesh, ("islands", uv_set), make)
 
 
 def parts(mesh: Mesh) -> Ints:
     """Number of the part of every triangle: triangles that hang together in space."""
-    return kept(mesh, "parts", lambda: _pieces(mesh, welded(mesh)))
+    return memoized_on(mesh, "parts", lambda: _pieces(mesh, welded(mesh)))
 
 
 def picked(mesh: Mesh, face: int, what: str, uv_set: int = 0) -> Ints:

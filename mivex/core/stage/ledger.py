@@ -15,11 +15,11 @@ from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import SORTED, in_lists, lay_lists
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, Shot, frame_record, run, sink_of
+from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, RenderPlan, frame_record, run, sink_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _shade = Lazy("mivex.core.stage.kernels.shade")
@@ -34,7 +34,7 @@ DRAWN, HIDDEN, CUT, DOTTED, LAYS = range(5)
 
 
 @dataclass(frozen=True)
-class Line:
+class FragmentRecord:
     """One fragment.
 
     Attributes
@@ -98,7 +98,7 @@ class Line:
 
 
 @dataclass(frozen=True)
-class Account:
+class PixelHistory:
     """One pixel.
 
     Attributes
@@ -106,13 +106,13 @@ class Account:
     pixel : (x, y)
     background : (r, g, b, a)
         Where nothing has been drawn.
-    set, exact : tuple of Line
+    set, exact : tuple of FragmentRecord
     """
 
     pixel: tuple[int, int]
     background: Rgba
-    set: tuple[Line, ...]
-    exact: tuple[Line, ...]
+    set: tuple[FragmentRecord, ...]
+    exact: tuple[FragmentRecord, ...]
 
     def end(self, order: str = "set") -> Rgba:
         """The pixel's colour at the end."""
@@ -135,7 +135,7 @@ def _four(v: Floats) -> Rgba:
 class _Pixel:
     """A pixel of a shot, and the machinery to draw into it alone."""
 
-    def __init__(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, x: int, y: int,
+    def __init__(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, x: int, y: int,
                  behind: Callable[[int], MipChain]) -> None:
         self.shot, self.x, self.y, self._behind = shot, x, y, behind
         self.buffers = Buffers.of(shot.view)  # only one pixel of it is ever touched
@@ -188,19 +188,19 @@ class _Pixel:
         self.scene[self.y, self.x] = self.buffers.depth[self.y, self.x]
 
 
-def _line(shot: Shot, draw: Draw, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool) -> Line:
+def _line(shot: RenderPlan, draw: DrawCall, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool) -> FragmentRecord:
     m = draw.material
     iw = max(float(facts[7]), 1e-9)
-    return Line(draw.name, draw.owner, draw.part, face, GROUPS[draw.order[0]], m.nudge, m.blend,
+    return FragmentRecord(draw.name, draw.owner, draw.part, face, GROUPS[draw.order[0]], m.nudge, m.blend,
                 1 / iw + float(shot.polys[face]["bias"]), (float(facts[4]), float(facts[5])),
                 float(facts[6]), _four(facts[:4]), BLENDS[m.blend].colour_factors, code, by, (), wrote, _four(after))
 
 
-def _set_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], *, whole: bool = True) -> list[Line]:
+def _set_lines(pixel: _Pixel, draws: list[DrawCall], off: Collection[int], *, whole: bool = True) -> list[FragmentRecord]:
     """Lines in the order set; ``whole`` false: only up to the light."""
     shot = pixel.shot
     ends = {p.name: p.last for p in shot.plan}
-    rows: list[Line] = []
+    rows: list[FragmentRecord] = []
     owner, at = "", -1
     lit = False
     for p in (int(n) for n in pixel.near):
@@ -237,7 +237,7 @@ def _set_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], *, whole:
     return rows
 
 
-def _exact_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], rows: list[Line]) -> list[Line]:
+def _exact_lines(pixel: _Pixel, draws: list[DrawCall], off: Collection[int], rows: list[FragmentRecord]) -> list[FragmentRecord]:
     """Lines after the light in exact order, added to those before it."""
     shot = pixel.shot
     for step in (p for p in shot.plan if p.name in SORTED):
@@ -273,21 +273,21 @@ def _exact_lines(pixel: _Pixel, draws: list[Draw], off: Collection[int], rows: l
     return rows
 
 
-class Book:
+class FragmentQuery:
     """Accounts of pixels of one view: what all of them share is made once.
 
     Parameters
     ----------
-    draws : list of Draw
+    draws : list of DrawCall
         In their order.
     view : View
     lighting : Lighting, optional
     """
 
-    def __init__(self, draws: list[Draw], view: View, lighting: Lighting | None = None) -> None:
+    def __init__(self, draws: list[DrawCall], view: View, lighting: Lighting | None = None) -> None:
         self.lighting = lighting or Lighting()
         self.draws, self.sorted = draws, in_lists(draws)
-        self.shot, self.exact = Shot(draws, view), Shot(self.sorted, view)
+        self.shot, self.exact = RenderPlan(draws, view), RenderPlan(self.sorted, view)
         self._kept: dict[tuple[str, frozenset[int], int], MipChain] = {}
         self.shadows = shadows_for(draws, self.lighting, lit=self.shot.lit)
 
@@ -307,7 +307,7 @@ class Book:
                 self._kept.pop(next(iter(self._kept)))
         return self._kept[key]
 
-    def account(self, x: int, y: int, off: Collection[tuple[str, str]] = ()) -> Account:
+    def account(self, x: int, y: int, off: Collection[tuple[str, str]] = ()) -> PixelHistory:
         """The account of pixel ``x, y``.
 
         Parameters
@@ -329,10 +329,10 @@ class Book:
         found = {v: k for k, v in names.items()}
         back = {_name_of(self.draws, self.shot, r.face): r.face for r in lines}
         exact = [replace(r, face=back.get(found[r.face], r.face)) for r in exact]
-        return Account((x, y), background, tuple(lines), tuple(exact))
+        return PixelHistory((x, y), background, tuple(lines), tuple(exact))
 
 
-def _name_of(draws: list[Draw], shot: Shot, face: int) -> tuple[str, str, str, int]:
+def _name_of(draws: list[DrawCall], shot: RenderPlan, face: int) -> tuple[str, str, str, int]:
     """Names a polygon whatever the order of draws: its draw, and which of its polygons."""
     index = int(shot.polys[face]["draw"])
     first = int(np.searchsorted(shot.polys["draw"][:shot.count], index))
@@ -340,24 +340,24 @@ def _name_of(draws: list[Draw], shot: Shot, face: int) -> tuple[str, str, str, i
     return d.owner, d.part, d.name, face - first
 
 
-def fragments_at(draws: list[Draw], view: View, x: int, y: int) -> list[Line]:
+def fragments_at(draws: list[DrawCall], view: View, x: int, y: int) -> list[FragmentRecord]:
     """Every fragment of a pixel in the order set, as the ledger lists them, for those who ask what is hit.
 
     No shadow is worked out, and what refracts sees nothing behind it: no verdict, depth, texel or alpha depends on either.
 
     Parameters
     ----------
-    draws : list of Draw
+    draws : list of DrawCall
         In their order.
     view : View
     x, y : int
         Inside the picture.
     """
-    shot = Shot(draws, view)
+    shot = RenderPlan(draws, view)
     nothing = build_chain(np.zeros((1, 1, 4), np.float32))
     return _set_lines(_Pixel(shot, Lighting(), None, x, y, lambda _first: nothing), draws, ())
 
 
-def account_of(draws: list[Draw], view: View, x: int, y: int, lighting: Lighting | None = None) -> Account:
-    """The account of one pixel; see `Book`."""
-    return Book(draws, view, lighting).account(x, y)
+def account_of(draws: list[DrawCall], view: View, x: int, y: int, lighting: Lighting | None = None) -> PixelHistory:
+    """The account of one pixel; see `FragmentQuery`."""
+    return FragmentQuery(draws, view, lighting).account(x, y)

@@ -14,7 +14,7 @@ from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.pixels.mips import build_chain
-from mivex.core.stage.draw import Coat, Draw, Records
+from mivex.core.stage.draw import DrawCall, Records, ShadingInputs
 from mivex.core.stage.environment import (
     EVEN_SIDE,
     SIZES,
@@ -51,17 +51,17 @@ class Shadows:
     texel: float
 
 
-def casts(draw: Draw) -> bool:
+def casts(draw: DrawCall) -> bool:
     """Whether a draw keeps the lamp off what lies behind it."""
     return draw.material.blend in ("Solid", "Cutout", "Dithered")
 
 
-def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shadows | None:
+def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> Shadows | None:
     """Draw what the lamp sees of the casters among ``draws``; None where there are none.
 
     Parameters
     ----------
-    draws : list of Draw
+    draws : list of DrawCall
     to : float64 array (3,)
         Unit direction to the lamp.
     side : int
@@ -79,7 +79,7 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     middle, half = (low + high) / 2, float((high - low)[:2].max()) / 2 * 1.01 + 1e-3
     scale = side / (2 * half)
     view = np.concatenate([axes, np.array([[-middle[0]], [-middle[1]], [0.0]])], axis=1)
-    shown = [Draw(d.name, m, Coat(d.mask or _SOLID, uv_set=d.coat.uv_set, uv_map=d.coat.uv_map), d.material, d.order)
+    shown = [DrawCall(d.name, m, ShadingInputs(d.mask or _SOLID, uv_set=d.coat.uv_set, uv_map=d.coat.uv_map), d.material, d.order)
              for d, m in zip(casters, meshes, strict=True)]
     records = Records(shown)
     records.draws["lit"] = [d.mask is not None for d in casters]
@@ -102,13 +102,13 @@ def shadows_of(draws: list[Draw], to: Doubles, side: int = SHADOW_SIDE) -> Shado
     return Shadows(seen, rows, 1 / scale)
 
 
-_recent: "OrderedDict[tuple[object, ...], tuple[Shadows | None, list[Draw]]]" = OrderedDict()
+_recent: "OrderedDict[tuple[object, ...], tuple[Shadows | None, list[DrawCall]]]" = OrderedDict()
 _lock = threading.Lock()
 RECENT = 2
 """Shadows that are kept: a picture's do not change with the camera."""
 
 
-def shadows_for(draws: list[Draw], lighting: Lighting, *, lit: bool = True) -> Shadows | None:
+def shadows_for(draws: list[DrawCall], lighting: Lighting, *, lit: bool = True) -> Shadows | None:
     """The lamp's shadows for some draws, the kept ones where casters and lamp are the same; None where there are none."""
     if not (lit and lighting.shadows and lighting.lamp > 0):
         return None

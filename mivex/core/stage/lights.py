@@ -6,7 +6,7 @@ from typing import Literal
 
 import numpy as np
 
-from mivex.core.base.settings import Sparse, setting
+from mivex.core.base.settings import OmitDefaultsModel, setting
 from mivex.core.base.types import Doubles
 
 EnvironmentName = Literal["overcast", "hall", "spots", "evening"]
@@ -50,7 +50,7 @@ class PointLamp:
         return replace(self, colour=(r, g, b))
 
 
-class Lighting(Sparse):
+class Lighting(OmitDefaultsModel):
     """What the stage is lit by, and how its light is brought to the screen."""
 
     environment: EnvironmentName = setting(

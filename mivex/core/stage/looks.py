@@ -13,10 +13,10 @@ from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import Buffers, Screen, Shot, draw_all, run, sink_of
+from mivex.core.stage.passes import Buffers, RenderPlan, Screen, draw_all, run, sink_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 
@@ -86,7 +86,7 @@ def _tone(share: float) -> tuple[int, int, int]:
     return v, v, v
 
 
-def _order(draws: list[Draw], view: View, lighting: Lighting) -> Look:
+def _order(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     set_ = display_codes(draw_all(draws, view, lighting), lighting)
     exact = display_codes(draw_exact(draws, view, lighting), lighting)
     d = differs(set_, exact)
@@ -98,9 +98,9 @@ def _order(draws: list[Draw], view: View, lighting: Lighting) -> Look:
     return Look("order", _grey(shown), marks, figures, d)
 
 
-def tallied(draws: list[Draw], view: View, lighting: Lighting) -> tuple[Floats, Floats]:
+def tallied(draws: list[DrawCall], view: View, lighting: Lighting) -> tuple[Floats, Floats]:
     """Fragments of overlays that passed the depth test, per pixel, and how many of them changed nothing."""
-    shot = Shot(draws, view)
+    shot = RenderPlan(draws, view)
     shot.lit_surfaces = False  # counted, not judged by colour: nothing is lit
     sink = sink_of(_paint.TALLY, 0, view.height, view.width)
     buffers = Buffers.of(view)
@@ -110,7 +110,7 @@ def tallied(draws: list[Draw], view: View, lighting: Lighting) -> tuple[Floats, 
     return sink[2][0].astype(np.float32), sink[2][1].astype(np.float32)
 
 
-def _overdraw(draws: list[Draw], view: View, lighting: Lighting, budget: float) -> Look:
+def _overdraw(draws: list[DrawCall], view: View, lighting: Lighting, budget: float) -> Look:
     counts, vain = tallied(draws, view, lighting)
     top = max(budget * 2, 1.0)
     shown = np.clip(counts / top, 0, 1)
@@ -127,7 +127,7 @@ def _overdraw(draws: list[Draw], view: View, lighting: Lighting, budget: float) 
     return Look("overdraw", codes, marks, figures, counts, hist)
 
 
-def _depth(draws: list[Draw], view: View, lighting: Lighting) -> Look:
+def _depth(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     iw = draw_all(draws, view, lighting).depth
     far = np.divide(1.0, iw, out=np.full_like(iw, np.inf), where=iw > 0)
     seen = np.isfinite(far)
@@ -140,8 +140,8 @@ def _depth(draws: list[Draw], view: View, lighting: Lighting) -> Look:
     return Look("depth", _grey(np.asarray(t, np.float32)), marks, figures, np.asarray(far, np.float32))
 
 
-def _coded(draws: list[Draw], view: View, lighting: Lighting, mode: int) -> Buffers:
-    shot = Shot(draws, view)
+def _coded(draws: list[DrawCall], view: View, lighting: Lighting, mode: int) -> Buffers:
+    shot = RenderPlan(draws, view)
     shot.lit_surfaces = False
     shot.records.draws["looked"] = 1
     buffers = Buffers.of(view)
@@ -149,7 +149,7 @@ def _coded(draws: list[Draw], view: View, lighting: Lighting, mode: int) -> Buff
     return buffers
 
 
-def _normals(draws: list[Draw], view: View, lighting: Lighting) -> Look:
+def _normals(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     made = _coded(draws, view, lighting, _paint.NORMAL)
     seen = made.colour[..., 3] > 0
     n = made.colour[..., :3] @ (view.axes * np.array([[1], [1], [-1]])).T.astype(np.float32)
@@ -159,7 +159,7 @@ def _normals(draws: list[Draw], view: View, lighting: Lighting) -> Look:
     return Look("normals", codes, marks, figures, np.asarray(n[..., 2], np.float32))
 
 
-def _mip(draws: list[Draw], view: View, lighting: Lighting) -> Look:
+def _mip(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     made = _coded(draws, view, lighting, _paint.LEVEL)
     seen = made.colour[..., 3] > 0
     level = np.where(seen, made.colour[..., 2], 0)
@@ -171,14 +171,14 @@ def _mip(draws: list[Draw], view: View, lighting: Lighting) -> Look:
     return Look("mip", codes, marks, figures, np.asarray(level, np.float32))
 
 
-def _alpha(draws: list[Draw], view: View, lighting: Lighting) -> Look:
+def _alpha(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     a = np.clip(draw_all(draws, view, lighting).colour[..., 3], 0, 1)
     figures = {"clear": float((a <= 0).mean()), "solid": float((a >= 1).mean())}
     marks = tuple((_tone(s), f"{s:g}") for s in (0.0, 0.5, 1.0))
     return Look("alpha", _grey(a), marks, figures, a)
 
 
-def look_at(name: str, draws: list[Draw], view: View, lighting: Lighting | None = None, *, budget: float = 8.0,
+def look_at(name: str, draws: list[DrawCall], view: View, lighting: Lighting | None = None, *, budget: float = 8.0,
             stop: Callable[[], bool] = lambda: False) -> Look:
     """One look of the stage.
 
@@ -186,7 +186,7 @@ def look_at(name: str, draws: list[Draw], view: View, lighting: Lighting | None 
     ----------
     name : str
         One of `LOOKS`.
-    draws : list of Draw
+    draws : list of DrawCall
         In their order.
     view : View
     lighting : Lighting, optional

@@ -9,10 +9,10 @@ from numpy.typing import NDArray
 from mivex.core.base.bands import run_bands
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.lighting import Shadows, casts, shadows_of
 from mivex.core.stage.lights import Lighting, PointLamp
-from mivex.core.stage.passes import Box, Buffers, Screen, Shot, run
+from mivex.core.stage.passes import Box, Buffers, RenderPlan, Screen, run
 
 BEFORE_LIGHT = ("solid", "decals", "light")
 AFTER_LIGHT = ("blended", "front")
@@ -29,8 +29,8 @@ class Painter:
     """
 
     def __init__(self) -> None:
-        self._draws: list[Draw] = []
-        self._shot: Shot | None = None
+        self._draws: list[DrawCall] = []
+        self._shot: RenderPlan | None = None
         self._lighting = Lighting()
         self._shadows: Shadows | None = None
         self._shadow_key: tuple[object, ...] = ()
@@ -43,11 +43,11 @@ class Painter:
         self.drawn: tuple[Box, ...] = ()
         """What the last picture redrew."""
 
-    def paint(self, draws: Sequence[Draw], view: View, lighting: Lighting) -> NDArray[np.uint8]:
+    def paint(self, draws: Sequence[DrawCall], view: View, lighting: Lighting) -> NDArray[np.uint8]:
         """Display codes (height, width, 3) of draws in their order."""
         rows = list(draws)
         old_shot, old_draws = self._shot, self._draws
-        shot = old_shot if old_shot is not None and _same(rows, old_draws) and _from(old_shot.view, view) else Shot(
+        shot = old_shot if old_shot is not None and _same(rows, old_draws) and _from(old_shot.view, view) else RenderPlan(
             rows, view, old_shot)
         full = (old_shot is None or self._buffers is None or not _from(old_shot.view, view)
                 or self._lighting.shading != lighting.shading or old_shot.lit_surfaces != shot.lit_surfaces)
@@ -86,7 +86,7 @@ class Painter:
         self._draws, self._shot, self._lighting, self.drawn = rows, shot, lighting, tuple(boxes)
         return self._codes.copy()
 
-    def _draw(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, box: Box, behind_changed: bool,
+    def _draw(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, box: Box, behind_changed: bool,
               screen: Screen) -> None:
         buffers, behind = self._buffers, self._behind
         assert buffers is not None and behind is not None
@@ -116,7 +116,7 @@ class Painter:
         run_bands(box[1] - box[0], rows, per_worker=1)
         run(shot, buffers, lighting, shadows, box=box, skip=BEFORE_LIGHT, screen=screen)
 
-    def _follow_lamps(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, fresh: bool) -> None:
+    def _follow_lamps(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, fresh: bool) -> None:
         """Work out what lamps near by add that were not there before; light is added up, so each is kept by itself."""
         lamps = shot.lamps if shot.lit else ()
         wanted = {lamp.unit: _lit_by(lamp, shot.view) or (0, 0, 0, 0) for lamp in lamps}
@@ -153,7 +153,7 @@ class Painter:
         return (where[0] + int(rows[0]), where[0] + int(rows[-1]) + 1, where[2] + int(columns[0]),
                 where[2] + int(columns[-1]) + 1)
 
-    def _lamp_layer(self, shot: Shot, lighting: Lighting, shadows: Shadows | None, lamp: PointLamp, box: Box) -> None:
+    def _lamp_layer(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, lamp: PointLamp, box: Box) -> None:
         """What a lamp adds in a box: the picture with it less the picture without."""
         where, adds = self._lamps[lamp]
         b = _both(where, box)
@@ -166,7 +166,7 @@ class Painter:
         adds[b[0] - where[0]:b[1] - where[0], b[2] - where[2]:b[3] - where[2]] = (
             lit.colour[part] - self._behind.colour[part])[..., :3]
 
-    def _shadows_for(self, draws: list[Draw], lighting: Lighting, lit: bool) -> Shadows | None:
+    def _shadows_for(self, draws: list[DrawCall], lighting: Lighting, lit: bool) -> Shadows | None:
         if not (lit and lighting.shadows and lighting.lamp > 0):
             return None
         casters = [d for d in draws if casts(d)]
@@ -183,7 +183,7 @@ def _from(a: View, b: View) -> bool:
     return (a.camera, a.width, a.height) == (b.camera, b.width, b.height)
 
 
-def _same(a: list[Draw], b: list[Draw]) -> bool:
+def _same(a: list[DrawCall], b: list[DrawCall]) -> bool:
     return len(a) == len(b) and all(x is y for x, y in zip(a, b, strict=True))
 
 
@@ -238,7 +238,7 @@ def apart(boxes: list[Box]) -> list[Box]:
     return done + above
 
 
-def _shaded(draw: Draw, draws: list[Draw], lighting: Lighting, view: View) -> Box | None:
+def _shaded(draw: DrawCall, draws: list[DrawCall], lighting: Lighting, view: View) -> Box | None:
     """Part of the picture that a caster's shadow can fall on: its corners, carried on by the lamp's rays."""
     mesh = draw.mesh if draw.transform is None else draw.mesh.transformed(draw.transform)
     low, high = (np.array(v) for v in zip(*(d.mesh.bounds for d in draws if d.transform is None), strict=True))

@@ -15,14 +15,14 @@ from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import Stopped
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.pixels.blends import BAYER, GROUPS
 from mivex.core.pixels.colour import SCREEN
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import Draw, Records, refracts
+from mivex.core.stage.draw import DrawCall, Records, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting, PointLamp
 from mivex.core.stage.records import FRAME, LIGHT, POLY
@@ -94,11 +94,11 @@ _PASS_OF = {"Backdrop": "solid", "Solid": "solid", "Cutout": "solid", "Decal": "
             "Front": "front"}
 
 
-def _lays(draw: Draw) -> bool:
+def _lays(draw: DrawCall) -> bool:
     return draw.material.depth_first and draw.material.depth_test
 
 
-def _ranked(polys: NDArray[Any], begun: int, end: int, draw: Draw) -> int:
+def _ranked(polys: NDArray[Any], begun: int, end: int, draw: DrawCall) -> int:
     """Bring a draw's own polygons into the order that its material asks for; returns where they end."""
     m, rows = draw.material, polys[begun:end]
     if m.distance == "triangle":
@@ -117,19 +117,19 @@ def _ranked(polys: NDArray[Any], begun: int, end: int, draw: Draw) -> int:
     return end + more
 
 
-class Shot:
+class RenderPlan:
     """Draws brought to the screen for one view: polygons in their order, and the plan.
 
     Parameters
     ----------
-    draws : list of Draw
+    draws : list of DrawCall
         In their order.
     view : View
-    like : Shot, optional
+    like : RenderPlan, optional
         One of the same view, which may begin with the same draws.
     """
 
-    def __init__(self, draws: list[Draw], view: View, like: "Shot | None" = None) -> None:
+    def __init__(self, draws: list[DrawCall], view: View, like: "RenderPlan | None" = None) -> None:
         self.view, self.draws = view, draws
         self.ends: list[int] = []
         self.records = Records(draws)
@@ -168,9 +168,9 @@ class Shot:
         self.reads = any(p.reads for p in plan)
         self.count = count
 
-    def _projected(self, d: Draw, number: int, seen: tuple[object, ...], lens: Doubles, begun: int) -> int:
+    def _projected(self, d: DrawCall, number: int, seen: tuple[object, ...], lens: Doubles, begun: int) -> int:
         """Put a draw's polygons behind those that are there; the same as before where nothing of it has changed."""
-        held: dict[tuple[object, ...], NDArray[Any]] = kept(d, "polygons", dict)
+        held: dict[tuple[object, ...], NDArray[Any]] = memoized_on(d, "polygons", dict)
         rows = held.get(seen)
         if rows is None:
             mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
@@ -185,7 +185,7 @@ class Shot:
         self.polys["draw"][begun:end] = number
         return end
 
-    def until(self, first: int, off: Collection[int] = ()) -> "Shot":
+    def until(self, first: int, off: Collection[int] = ()) -> "RenderPlan":
         """Only what comes before polygon ``first``, without some draws."""
         made = copy(self)
         made.plan = tuple(replace(p, last=min(p.last, first)) for p in self.plan if p.first < first or p.first == p.last)
@@ -205,7 +205,7 @@ class Shot:
                  max(0, int(max(left, 0))), min(w, int(np.ceil(min(right, w))) + 1))
         return found if found[0] < found[1] and found[2] < found[3] else None
 
-    def boxes(self, draws: list[Draw], which: set[int]) -> list[Box]:
+    def boxes(self, draws: list[DrawCall], which: set[int]) -> list[Box]:
         """What some of its draws can touch; ``which`` holds their ids."""
         owner = self.polys["draw"][:self.count]
         rows = []
@@ -243,7 +243,7 @@ class Screen:
                  np.array(box, np.int64))
 
 
-def run(shot: Shot, buffers: Buffers, lighting: Lighting,  # noqa: PLR0913 (by keyword)
+def run(shot: RenderPlan, buffers: Buffers, lighting: Lighting,  # noqa: PLR0913 (by keyword)
         shadows: Shadows | None, *, box: Box | None = None,
         skip: tuple[str, ...] = (), after_light: Callable[[Box], None] | None = None,
         screen: Screen | None = None, sink: Sink = PICTURE, lamps: tuple[PointLamp, ...] | None = None) -> None:
@@ -251,7 +251,7 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting,  # noqa: PLR0913 (by k
 
     Parameters
     ----------
-    shot : Shot
+    shot : RenderPlan
     buffers : Buffers
     lighting : Lighting
     shadows : Shadows, optional
@@ -319,13 +319,13 @@ def run(shot: Shot, buffers: Buffers, lighting: Lighting,  # noqa: PLR0913 (by k
     del held
 
 
-def draw_all(draws: list[Draw], view: View, lighting: Lighting | None = None, buffers: Buffers | None = None, *,
+def draw_all(draws: list[DrawCall], view: View, lighting: Lighting | None = None, buffers: Buffers | None = None, *,
              stop: Callable[[], bool] = lambda: False) -> Buffers:
     """Draw a list, in its order.
 
     Parameters
     ----------
-    draws : list of Draw
+    draws : list of DrawCall
     view : View
     lighting : Lighting, optional
         What is usual.
@@ -340,7 +340,7 @@ def draw_all(draws: list[Draw], view: View, lighting: Lighting | None = None, bu
         Linear light; alpha 0 where nothing but the ground was drawn.
     """
     lighting = lighting or Lighting()
-    shot = Shot(draws, view)
+    shot = RenderPlan(draws, view)
     shadows = shadows_for(draws, lighting, lit=shot.lit)
     if stop():
         raise Stopped

@@ -4,7 +4,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import Field, SerializerFunctionWrapHandler, model_serializer
 
-from mivex.core.base.settings import Frozen, Sparse, new_id, setting
+from mivex.core.base.settings import Frozen, OmitDefaultsModel, new_id, setting
 
 Vec3 = tuple[float, float, float]
 Pivot = tuple[float, float]
@@ -113,7 +113,7 @@ class ShapePlace(_Held):
     height: float = Field(1.0, gt=0, le=100)
 
 
-class SecondSet(Sparse):
+class SecondSet(OmitDefaultsModel):
     """A second UV set made here, for a logo: chosen faces laid flat along their mean normal, or unwrapped."""
 
     how: Literal["file", "flat", "unwrapped"] = setting(
@@ -146,7 +146,7 @@ Place = Annotated[PanelPlace | HullPlace | BillboardPlace | SurfacePlace | Proje
                   Field(discriminator="mount")]
 
 
-class Around(Sparse):
+class Around(OmitDefaultsModel):
     """What stands round the overlays: the dock, or a mesh of the artist's."""
 
     path: str = Field("", title="Mesh", description="OBJ, PLY or glTF; empty: the dock.")

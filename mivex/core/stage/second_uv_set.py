@@ -2,7 +2,7 @@
 
 import numpy as np
 
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.types import Doubles
 from mivex.core.stage.baking import Ints
 from mivex.core.stage.face_selection import faces_of
@@ -75,5 +75,5 @@ def with_second(mesh: Mesh, faces: str, how: str) -> Mesh:
         return Mesh(mesh.position[at], mesh.normal[at], mesh.uv0[at], np.ascontiguousarray(index.reshape(-1, 3)),
                     second.reshape(-1, 2)[first], None if mesh.tint is None else mesh.tint[at])
 
-    found: Mesh = kept(mesh, ("second", faces, how), make)
+    found: Mesh = memoized_on(mesh, ("second", faces, how), make)
     return found

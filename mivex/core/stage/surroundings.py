@@ -10,7 +10,7 @@ from mivex.core.base.types import Doubles
 from mivex.core.material.material import Material
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.mips import build_chain
-from mivex.core.stage.draw import Coat, Draw, Input
+from mivex.core.stage.draw import DrawCall, Input, ShadingInputs
 from mivex.core.stage.mesh import Mesh, crossing
 from mivex.core.stage.placements_model import Around
 from mivex.core.stage.primitives import person
@@ -23,12 +23,12 @@ class Surroundings:
     Attributes
     ----------
     name : str
-    solids : tuple of Draw
+    solids : tuple of DrawCall
         In their order, the nearest first where that is known: what they hide is then never shaded.
     """
 
     name: str
-    solids: tuple[Draw, ...]
+    solids: tuple[DrawCall, ...]
 
     @property
     def meshes(self) -> list[Mesh]:
@@ -74,7 +74,7 @@ def with_person(around: Surroundings) -> Surroundings:
     floor = min((float(low[1]) for low, _ in bounds), default=0.0)
     placed = person().transformed(np.array([[1, 0, 0, left + 0.3], [0, 1, 0, floor], [0, 0, 1, 0.6]], np.float64))
     grey = build_chain(np.array([[[0.35, 0.35, 0.35, 1.0]]], np.float32))
-    figure = Draw("person", placed, Coat(grey, rough=Input(0.8)), SOLID, FIRST)
+    figure = DrawCall("person", placed, ShadingInputs(grey, rough=Input(0.8)), SOLID, FIRST)
     return replace(around, solids=(*around.solids, figure))
 
 
@@ -84,4 +84,4 @@ def of_mesh(mesh: Mesh, around: Around) -> Surroundings:
     c, s = math.cos(t) * around.scale, math.sin(t) * around.scale
     placed = mesh.transformed(np.array([[c, 0, s, 0], [0, around.scale, 0, 0], [-s, 0, c, 0]]))
     grey = build_chain(np.array([[[around.grey, around.grey, around.grey, 1.0]]], np.float32))
-    return Surroundings("mesh", (Draw("surroundings", placed, Coat(grey, rough=Input(around.rough)), SOLID, FIRST),))
+    return Surroundings("mesh", (DrawCall("surroundings", placed, ShadingInputs(grey, rough=Input(around.rough)), SOLID, FIRST),))

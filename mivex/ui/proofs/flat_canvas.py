@@ -28,7 +28,7 @@ from mivex.ui import theme
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.layer_painter import shares
 from mivex.ui.session.worker import Workers
-from mivex.ui.tools.base import Hand
+from mivex.ui.tools.base import ToolDispatcher
 from mivex.ui.tools.flat import Brush, Divider, PanPicture, StepHandles, TakeColour
 from mivex.ui.tools.grid import Cells, FitGrid, paint_cells
 from mivex.ui.tools.handles import Frame, draw_handles, draw_pivot, has_handles
@@ -85,7 +85,7 @@ class FlatCanvas(Canvas):
         self.marked: tuple[int, int, int, int] | None = None
         # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
         self._aim: str | tuple[int, int, int, int] = "all"
-        self.hand = Hand(self, (TakeColour(), FaceClick(), OnUvs(), FitGrid(), LayerBrush(), Brush(), StepHandles(),
+        self.hand = ToolDispatcher(self, (TakeColour(), FaceClick(), OnUvs(), FitGrid(), LayerBrush(), Brush(), StepHandles(),
                                 Divider(), PanPicture()))
 
     @property

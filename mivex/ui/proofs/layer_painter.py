@@ -14,7 +14,7 @@ from mivex.core.layers.strokes import PaintStroke, Point
 from mivex.core.picture.texture import Texture
 from mivex.core.project import layer_edits
 from mivex.core.project.document import Document
-from mivex.core.project.layering import Ask, mesh_place
+from mivex.core.project.layering import EvaluationRequest, mesh_place
 from mivex.core.project.looking import live_paint, texel_explained
 from mivex.core.proof.flat import FlatView, paint
 from mivex.core.scene.draw_calls import touched_at
@@ -217,7 +217,7 @@ class LayerPainter(QObject):
         """Take the values of the picture at a place for the channels that are painted."""
         o, shop, doc = self.session.overlay, self.session.shop, self.session.doc
         if o is not None:
-            self.taker.ask(None, lambda _r, _s: texel_explained(shop, o, Ask(doc=doc), x, y))
+            self.taker.ask(None, lambda _r, _s: texel_explained(shop, o, EvaluationRequest(doc=doc), x, y))
 
     def _taken(self, found: Any) -> None:
         values = dict(self.session.brush.values)

@@ -8,7 +8,7 @@ from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPain
 from PySide6.QtWidgets import QWidget
 
 from mivex.core.pixels.colour import to_display
-from mivex.core.stage.ledger import DRAWN, Account, Line, Rgba
+from mivex.core.stage.ledger import DRAWN, FragmentRecord, PixelHistory, Rgba
 from mivex.ui import theme
 
 ROW, HEAD = 22, 20
@@ -58,7 +58,7 @@ class LedgerTable(QWidget):
     def __init__(self, name: str, columns: tuple[_Column, ...]) -> None:
         super().__init__()
         self.columns = columns
-        self.lines: tuple[Line, ...] = ()
+        self.lines: tuple[FragmentRecord, ...] = ()
         self.gone: tuple[tuple[str, str, str], ...] = ()
         """Switched off: name, overlay, placement; each stays as a line, so that it can be switched on again."""
         self.elsewhere: frozenset[int] = frozenset()
@@ -70,7 +70,7 @@ class LedgerTable(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setAccessibleName(name)
 
-    def show_lines(self, account: Account | None, order: str, gone: tuple[tuple[str, str, str], ...], gain: float) -> None:
+    def show_lines(self, account: PixelHistory | None, order: str, gone: tuple[tuple[str, str, str], ...], gain: float) -> None:
         """Show the lines of an account."""
         self.lines = () if account is None else account.set if order == "set" else account.exact
         self.elsewhere = frozenset() if account is None else account.elsewhere
@@ -130,7 +130,7 @@ class LedgerTable(QWidget):
             p.drawText(QRectF(0, 0, self.width() - 8, HEAD), Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter,
                        f"{self.at + 1}–{min(self.count, self.at + self.room)} of {self.count}")
 
-    def _cell(self, p: QPainter, line: Line, kind: str, box: QRectF, k: int) -> None:
+    def _cell(self, p: QPainter, line: FragmentRecord, kind: str, box: QRectF, k: int) -> None:
         quiet = line.code != DRAWN
         moved = line.face in self.elsewhere and not quiet
         p.setPen(QColor(theme.FAINT if quiet else theme.TEXT))

@@ -21,7 +21,7 @@ from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.model import Emitter
 from mivex.core.pixels.colour import to_display
 from mivex.ui import theme
-from mivex.ui.session.desk import Desk
+from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.session import Session
 from mivex.ui.tools.lanes import BY_KEY, LANES, Lane, lanes_of, span_of
 
@@ -44,7 +44,7 @@ class Grip:
 class ChartPicture(QWidget):
     """Where everything lies in the chart of the chosen part, and how it is drawn."""
 
-    def __init__(self, session: Session, desk: Desk) -> None:
+    def __init__(self, session: Session, desk: PlaybackController) -> None:
         super().__init__()
         self.session, self.desk = session, desk
         self.setAccessibleName("Chart of a life")

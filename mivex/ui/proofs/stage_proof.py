@@ -15,7 +15,7 @@ from mivex.core.base.types import Doubles
 from mivex.core.findings.base import Moment, Pixel
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene.draw_calls import StagePainter, draw_list, pick, world_of
+from mivex.core.scene.draw_calls import StagePainter, build_environment, draw_list, pick
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import CAMERAS, Camera, View, zoom
 from mivex.core.stage.looks import HINTS, LOOKS, Look, look_at
@@ -29,10 +29,10 @@ from mivex.ui.languages import Verbatim
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.light import LightDial, LightPanel
 from mivex.ui.proofs.scale import draw_scale
-from mivex.ui.session.desk import Desk
+from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
-from mivex.ui.tools.base import Hand, far
+from mivex.ui.tools.base import ToolDispatcher, far
 from mivex.ui.tools.effects import Fire, MoveEffect, paint_mark
 from mivex.ui.tools.paint import FaceClick, LayerBrush
 from mivex.ui.tools.stage import Orbit, Pan, Placement
@@ -49,7 +49,7 @@ class StageCanvas(Canvas):
     pointed = Signal(float, float)
     """The pointer rests on a pixel, and no drag is under way."""
 
-    def __init__(self, session: Session, engine: Engine, desk: Desk) -> None:
+    def __init__(self, session: Session, engine: Engine, desk: PlaybackController) -> None:
         super().__init__("Stage", session.workers)
         self.desk = desk
         self.effects_marked = False
@@ -66,7 +66,7 @@ class StageCanvas(Canvas):
         self.stroke_end: tuple[float, float] | None = None
         self.choose_face: Callable[[int], None] | None = None
         self._pointer = QPointF(-99, -99)
-        self.hand = Hand(self, (Pan(), FaceClick(), LayerBrush(), Fire(), MoveEffect(), Placement(), Orbit()))
+        self.hand = ToolDispatcher(self, (Pan(), FaceClick(), LayerBrush(), Fire(), MoveEffect(), Placement(), Orbit()))
         self._shown: object = None
         self.marked: tuple[float, float] | None = None
         # While the camera moves the picture may be coarse; it is drawn sharp as soon as it rests.
@@ -181,7 +181,7 @@ class StageCanvas(Canvas):
     @property
     def world(self) -> World:
         """What stands round the overlays."""
-        return world_of(self.session.doc, self.engine.results.meshes())
+        return build_environment(self.session.doc, self.engine.results.meshes())
 
     def outline_of(self, place: Place) -> Doubles:
         """Corners of a placement in the world."""
@@ -331,7 +331,7 @@ class StageCanvas(Canvas):
 class StageProof(QWidget):
     """Stage canvas with its header."""
 
-    def __init__(self, session: Session, engine: Engine, desk: Desk, choose_file: Callable[[str], str]) -> None:
+    def __init__(self, session: Session, engine: Engine, desk: PlaybackController, choose_file: Callable[[str], str]) -> None:
         super().__init__()
         self.session, self.desk = session, desk
         self.canvas = StageCanvas(session, engine, desk)

@@ -9,15 +9,15 @@ from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.model import Effect, Emitter, whole
 from mivex.core.motion.simulate import LATEST, gone_at
 from mivex.core.project.document import Document
-from mivex.core.scene.draw_calls import world_of
-from mivex.core.scene.playback import Flows, Particles
+from mivex.core.scene.draw_calls import build_environment
+from mivex.core.scene.playback import EmitterSimulations, Particles
 from mivex.ui.session.session import Session
 
 FRAME = 16
 """Milliseconds between ticks of the clock."""
 
 
-class Desk(QObject):
+class PlaybackController(QObject):
     """Time, and the effect, part, lane and particle that are looked at.
 
     Signals
@@ -60,7 +60,7 @@ class Desk(QObject):
         self.ready: Any = lambda: True
         """Whether the stage has shown the last time and can take another."""
         self.fired: list[Effect] = []
-        self._flows = Flows()
+        self._flows = EmitterSimulations()
         self.watched = False
         self.count = 0
         self.picked: tuple[Particles, int] | None = None
@@ -223,7 +223,7 @@ class Desk(QObject):
                 self.followed.emit()
             return
         meshes = self.meshes()
-        self.worker.ask(None, lambda _r, _s: self._flows.particles(doc, effect, emitter, world_of(doc, meshes), now))
+        self.worker.ask(None, lambda _r, _s: self._flows.particles(doc, effect, emitter, build_environment(doc, meshes), now))
 
     def _take(self, _token: object, found: object) -> None:
         assert isinstance(found, Particles)

@@ -9,7 +9,7 @@ from typing import Any
 from PySide6.QtCore import QObject, QSettings, Signal
 
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import Workshop
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import PathsOf, Stamp, absolute, open_project, relocated
 from mivex.core.project.keeping import Lock, project_lock
 from mivex.core.project.layering import bakes_folder
@@ -68,7 +68,7 @@ class Session(QObject):
         self.path: Path | None = None
         self.stamp = Stamp()
         self._lock: Lock | None = None
-        self.shop = Workshop(Path.cwd())
+        self.shop = Evaluator(Path.cwd())
         self.overlay_id = ""
         self.place_id = ""
         self.step_index = -1
@@ -214,7 +214,7 @@ class Session(QObject):
             self.leave()
         self.project += 1
         self.path, self.stamp, self._lock = path, stamp, lock
-        self.shop = Workshop(self.folder)
+        self.shop = Evaluator(self.folder)
         self.shop.bakes = bakes_folder(path) if path else None
         self._back.clear()
         self._forward.clear()

@@ -9,7 +9,7 @@ from mivex.core.deliver.project import Delivery
 from mivex.core.intake.compare import Difference, Row, difference, draw, only_delivered, survival
 from mivex.core.intake.loader import Received, load
 from mivex.core.intake.switches import SMALLER, switched
-from mivex.core.scene.draw_calls import codes_of, gathered, render
+from mivex.core.scene.draw_calls import codes_of, load_scene_inputs, render
 from mivex.core.stage.camera import View
 from mivex.ui.session.session import Session
 
@@ -100,7 +100,7 @@ class Shipping(QObject):
             other = kept[1] if kept is not None and kept[0] == mark else switched(whole, keys, side, stopped)
             codes = draw(other, view, stopped)
             # The stage is the project's: it is what was meant.
-            textures, meshes = gathered(doc, shop)
+            textures, meshes = load_scene_inputs(doc, shop)
             bare = only_delivered(doc, whole)
             meant = codes_of(render(bare, textures, view, meshes, stopped), bare)
             return whole, (mark, other), codes, difference(codes, meant), meant

@@ -27,13 +27,13 @@ def application() -> QApplication:
     app.setDesktopFileName("mivex")
     app.setWindowIcon(QIcon(str(ASSETS / "mivex.svg")))
     theme.apply(app)
-    languages.speak(app, languages.wanted())
+    languages.install_translator(app, languages.wanted())
     # What was imported stays for good: collections need not look through it again and again.
     gc.freeze()
     return app
 
 
-def settle(window: Window, seconds: float = 300.0) -> None:
+def wait_until_idle(window: Window, seconds: float = 300.0) -> None:
     """Let everything that is being computed finish; for pictures and tests.
 
     Raises

@@ -13,7 +13,7 @@ from mivex.core.project import edits
 from mivex.ui import theme
 from mivex.ui.fields.fields import Bar, QuietCombo
 from mivex.ui.fields.labels import enable
-from mivex.ui.session.desk import Desk
+from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.session import Session
 from mivex.ui.tools.lanes import lanes_of
 
@@ -24,7 +24,7 @@ LEFT = 12
 class Line(QWidget):
     """The clock's line: drag to any time; the emitters' runs above, one particle's life below."""
 
-    def __init__(self, session: Session, desk: Desk) -> None:
+    def __init__(self, session: Session, desk: PlaybackController) -> None:
         super().__init__()
         self.session, self.desk = session, desk
         self.setAccessibleName("Clock")
@@ -152,7 +152,7 @@ def values_at(emitter: Emitter, share: float) -> str:
 class ClockPage(QWidget):
     """Buttons, the line, and figures."""
 
-    def __init__(self, session: Session, desk: Desk) -> None:
+    def __init__(self, session: Session, desk: PlaybackController) -> None:
         super().__init__()
         self.session, self.desk = session, desk
         column = QVBoxLayout(self)

@@ -17,7 +17,7 @@ from PySide6.QtWidgets import (
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.labels import label
 from mivex.ui.fields.line import Line, commit_typing, is_held
-from mivex.ui.session.desk import Desk
+from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.stations import STATIONS
@@ -39,7 +39,7 @@ class Controls(Page):
     tour_wanted = Signal()
     canvas_wanted = Signal(str)
 
-    def __init__(self, session: Session, engine: Engine, desk: Desk, choose_file: Callable[[str], str]) -> None:
+    def __init__(self, session: Session, engine: Engine, desk: PlaybackController, choose_file: Callable[[str], str]) -> None:
         super().__init__(session, engine, desk, choose_file)
         self.station = "source"
         self.setFixedWidth(308)

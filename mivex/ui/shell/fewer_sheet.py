@@ -6,9 +6,9 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QImage, QPixmap
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QLabel, QPushButton, QVBoxLayout
 
-from mivex.core.advice.particle_reduction import Covering, Fewer, fewer
+from mivex.core.advice.particle_reduction import Covering, ParticleReduction, reduce_particles
 from mivex.core.project import edits
-from mivex.core.scene.draw_calls import world_of
+from mivex.core.scene.draw_calls import build_environment
 from mivex.ui import theme
 from mivex.ui.fields.fields import NumberField
 from mivex.ui.fields.labels import enable
@@ -22,7 +22,7 @@ class FewerSheet(QDialog):
         self.setWindowTitle("Fewer, larger")
         self.session, self.engine, self.desk = session, engine, desk
         self.key = desk.effect_id
-        self.found: Fewer | None = None
+        self.found: ParticleReduction | None = None
         self.worker = session.workers.latest("fewer", self._say)
         self.worker.done.connect(self._take)
         column = QVBoxLayout(self)
@@ -34,7 +34,7 @@ class FewerSheet(QDialog):
         column.addWidget(self.field)
         row = QHBoxLayout()
         self.sides: list[tuple[QLabel, QLabel]] = []
-        for title in ("Now", "Fewer, larger"):
+        for title in ("Now", "ParticleReduction, larger"):
             side = QVBoxLayout()
             head = QLabel(title)
             head.setObjectName("section")
@@ -79,13 +79,13 @@ class FewerSheet(QDialog):
         self._say("Measuring what is covered …")
         doc, textures, meshes, key, most = (self.session.doc, self.engine.stage_textures(), self.engine.results.meshes(),
                                             self.key, self.most)
-        self.worker.ask(None, lambda _r, stop: fewer(doc, key, most, textures, world_of(doc, meshes), stop=stop), halt=True)
+        self.worker.ask(None, lambda _r, stop: reduce_particles(doc, key, most, textures, build_environment(doc, meshes), stop=stop), halt=True)
 
     def _say(self, words: str) -> None:
         self.note.setText(words)
 
     def _take(self, _token: object, found: object) -> None:
-        assert isinstance(found, Fewer)
+        assert isinstance(found, ParticleReduction)
         self.found = found
         for (picture, words), c in zip(self.sides, (found.before, found.after), strict=True):
             self._show(picture, words, c)

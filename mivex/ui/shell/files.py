@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QFileDialog
 
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.log import sentence, state_folder
-from mivex.core.checking.parametric_recipes import read_asking, settled
+from mivex.core.checking.parametric_recipes import read_parametric, resolve_parameters
 from mivex.core.deliver.project import LIST, Delivery, deliver_project
 from mivex.core.material.material import Kind
 from mivex.core.picture.animated import read_frames
@@ -277,7 +277,7 @@ class FileActions(ProjectActions):
                 def before(steps):  # type: ignore[no-untyped-def]
                     return shop.texture(o.model_copy(update={"steps": steps}), doc, stop=stopped)
 
-                steps, found = settled(read_asking(path), before)
+                steps, found = resolve_parameters(read_parametric(path), before)
                 report(lambda: self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps)))
                 return " ".join(f.said for f in found)
 

@@ -3,9 +3,9 @@
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QStackedWidget
 
-from mivex.core.base.kept import known
+from mivex.core.base.kept import cached_or_none
 from mivex.core.findings import CHECKS, Finding, Texels
-from mivex.core.project.layering import Ask
+from mivex.core.project.layering import EvaluationRequest
 from mivex.core.project.looking import texel_explained, words_of
 from mivex.core.scene.playback import hull_key
 from mivex.core.stage.camera import View
@@ -14,7 +14,7 @@ from mivex.core.stage.placement_geometry import with_uvs
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter
 from mivex.ui.proofs.life_chart import LifeChart
-from mivex.ui.session.desk import Desk
+from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.worker import LatestOnlyWorker
 from mivex.ui.shell.controls import Controls
 from mivex.ui.shell.files import FileActions
@@ -32,7 +32,7 @@ class Following(FileActions):
     controls: Controls
     flat: FlatProof
     tray: Tray
-    desk: Desk
+    desk: PlaybackController
     left: QStackedWidget
     chart: LifeChart
     layer_painter: LayerPainter
@@ -54,7 +54,7 @@ class Following(FileActions):
         """Say which layer gave each channel its value under the pointer."""
         o, shop, doc = self.session.overlay, self.session.shop, self.session.doc
         if self.controls.station == "layers" and o is not None and o.layers.rows and not self.layer_painter.points:
-            self.explainer.ask(None, lambda _r, _s: words_of(texel_explained(shop, o, Ask(doc=doc), x, y)))
+            self.explainer.ask(None, lambda _r, _s: words_of(texel_explained(shop, o, EvaluationRequest(doc=doc), x, y)))
 
     def ask_reference(self) -> None:
         """Ask for a picture to be pinned beside the flat proof."""
@@ -115,7 +115,7 @@ class Following(FileActions):
         r = self.engine.get(o.id) if o is not None else None
         if o is None or r is None or r.texture is None or not o.sheet.grids:
             return None
-        outlines = known(r.texture, hull_key(o.sheet)) if o.sheet.hull >= 4 else None
+        outlines = cached_or_none(r.texture, hull_key(o.sheet)) if o.sheet.hull >= 4 else None
         full = (r.picture.width, r.picture.height) if r.picture is not None else r.texture.full_size
         # Steps that give cells of another size have scaled the grid.
         same = r.texture.full_size == full and r.texture.extent == (1.0, 1.0)

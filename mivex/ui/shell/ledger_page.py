@@ -6,7 +6,7 @@ from PySide6.QtCore import QTimer, Signal
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
 from mivex.core.scene.draw_calls import draw_list
-from mivex.core.stage.ledger import Account, Book, Line
+from mivex.core.stage.ledger import FragmentQuery, FragmentRecord, PixelHistory
 from mivex.ui import theme
 from mivex.ui.fields.labels import enable
 from mivex.ui.proofs.ledger import FULL, SHORT, LedgerTable, shade
@@ -30,11 +30,11 @@ class LedgerPage(QWidget):
         self.session, self.engine = session, engine
         self.stage: Any = None
         """The stage's canvas, once the window has one."""
-        self.account: Account | None = None
-        self.other: Account | None = None
+        self.account: PixelHistory | None = None
+        self.other: PixelHistory | None = None
         self.off: dict[tuple[str, str], str] = {}
         self.compare = False
-        self._book: tuple[object, Book] | None = None
+        self._book: tuple[object, FragmentQuery] | None = None
         self._at: tuple[int, int] | None = None
         self.worker = session.workers.latest("ledger")
         self.worker.done.connect(self._take)
@@ -122,9 +122,9 @@ class LedgerPage(QWidget):
         first = self._pixel() if self.pinned else self._at
         second = self._at if self.pinned and self.compare else None
 
-        def work(_report: object, _stopped: object) -> tuple[Account | None, Account | None]:
+        def work(_report: object, _stopped: object) -> tuple[PixelHistory | None, PixelHistory | None]:
             if self._book is None or self._book[0] != key:
-                self._book = key, Book(draw_list(doc, textures, view, meshes), view, doc.lighting)
+                self._book = key, FragmentQuery(draw_list(doc, textures, view, meshes), view, doc.lighting)
             book = self._book[1]
             one, two = (None if at is None else book.account(*at, off) for at in (first, second))
             return one, two
@@ -175,7 +175,7 @@ class LedgerPage(QWidget):
         self.compare = on
         self.refresh()
 
-    def _choose(self, line: Line) -> None:
+    def _choose(self, line: FragmentRecord) -> None:
         o = self.session.doc.overlay(line.owner)
         if o is not None:
             place = o.places[int(line.part) - 1].id if line.part.isdigit() and int(line.part) <= len(o.places) else ""

@@ -15,12 +15,12 @@ from mivex.core.layers.strokes import Tip
 from mivex.core.project import layer_edits
 from mivex.core.stage.camera import Camera
 from mivex.demo import PROJECT
-from mivex.ui.shell.app import application, settle
+from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.window import Window
 
 
 def _grab(window: Window, folder: Path, name: str) -> Path:
-    settle(window)
+    wait_until_idle(window)
     QApplication.processEvents()
     return _saved(window.grab(), folder / f"{name}.png")
 
@@ -43,7 +43,7 @@ def write_shots(folder: Path) -> Iterator[Path]:
     window.session.open(PROJECT)
     window.stage.canvas.look(window.session.doc.cameras[0])
     s, c = window.session, window.flat.canvas
-    settle(window)
+    wait_until_idle(window)
 
     s.choose("porthole")
     window.go("source")
@@ -55,7 +55,7 @@ def write_shots(folder: Path) -> Iterator[Path]:
     yield _grab(window, folder, "02-alpha")
     window.flat.compare.setChecked(False)
     window.tray.list.setCurrentRow(_finding(window, "matte"))
-    settle(window)
+    wait_until_idle(window)
     window.flat.set_layout("far")
     window.arrange("flat")
     yield _grab(window, folder, "05-far-sizes")
@@ -87,11 +87,11 @@ def _leaving(window: Window, folder: Path) -> Iterator[Path]:
     with tempfile.TemporaryDirectory(prefix="mivex-shots-") as there:
         c.look(s.doc.cameras[0])
         window.deliver(there, True)
-        settle(window)
+        wait_until_idle(window)
         window.outgoing.show_page("intake")
         window.shipping.switch("no-encoding", True)
         window.shipping.try_all()
-        settle(window)
+        wait_until_idle(window)
         yield _grab(window, folder, "14-intake")
     window.shipping.switch("no-encoding", False)
 
@@ -137,9 +137,9 @@ def _order(window: Window, folder: Path) -> Iterator[Path]:
     window.go("blend")
     stage.look(Camera(name="Near", target=(1.9, 1.5, 0.2), yaw=14.0, pitch=9.0, distance=3.0))
     window.tray.show_page("ledger")
-    settle(window)
+    wait_until_idle(window)
     stage.pointed.emit(stage.width() * 0.54, stage.height() * 0.44)
-    settle(window)
+    wait_until_idle(window)
     window.tray.ledger.pin.setChecked(True)
     yield _grab(window, folder, "19-ledger")
     window.tray.ledger.pin.setChecked(False)
@@ -153,9 +153,9 @@ def _order(window: Window, folder: Path) -> Iterator[Path]:
     yield _grab(window, folder, "21-overdraw")
     window.stage.see_as("colour")
     stage.look(Camera(name="Near", target=(1.9, 1.5, 0.2), yaw=14.0, pitch=9.0, distance=3.0))
-    settle(window)
+    wait_until_idle(window)
     window.what_if()
-    settle(window)
+    wait_until_idle(window)
     assert window.sheet is not None
     whole, sheet = window.grab(), window.sheet.grab()
     painter = QPainter(whole)
@@ -174,7 +174,7 @@ def _motion(window: Window, folder: Path) -> Iterator[Path]:
     window.flat.set_layout("single")
     window.flat.canvas.set_view(show="over", backdrop="grey")
     window.go("sheet")
-    settle(window)
+    wait_until_idle(window)
     window.flat.canvas.fit()
     stage.look(Camera(name="Near", target=(-0.2, 0.7, 1.1), yaw=8.0, pitch=6.0, distance=2.4))
     yield _grab(window, folder, "23-sheet")
@@ -185,9 +185,9 @@ def _motion(window: Window, folder: Path) -> Iterator[Path]:
     window.desk.go_to(2.4)
     yield _grab(window, folder, "24-motion")
     window.desk.choose("vent")
-    settle(window)
+    wait_until_idle(window)
     window.ask_fewer()
-    settle(window)
+    wait_until_idle(window)
     assert window.fewer is not None
     whole, sheet = window.grab(), window.fewer.grab()
     painter = QPainter(whole)

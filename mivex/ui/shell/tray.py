@@ -23,7 +23,7 @@ from mivex.core.findings import CHECKS, Finding
 from mivex.ui import theme
 from mivex.ui.fields.line import commit_typing
 from mivex.ui.languages import Verbatim
-from mivex.ui.session.desk import Desk
+from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.shell.clock_page import ClockPage
@@ -109,7 +109,7 @@ class Tray(QWidget):
     shown = Signal(object)
     learn_wanted = Signal(str)
 
-    def __init__(self, session: Session, engine: Engine, desk: Desk) -> None:
+    def __init__(self, session: Session, engine: Engine, desk: PlaybackController) -> None:
         super().__init__()
         self.session, self.engine, self.desk = session, engine, desk
         self.setObjectName("panel")

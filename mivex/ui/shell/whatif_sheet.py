@@ -6,7 +6,7 @@ from PySide6.QtCore import QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QDialog, QLabel, QVBoxLayout, QWidget
 
-from mivex.core.advice.blend_variants import PLACES, Trial, trials
+from mivex.core.advice.blend_variants import PLACES, BlendVariant, blend_variants
 from mivex.core.material.material import with_blend
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import edits
@@ -29,7 +29,7 @@ class Sheet(QWidget):
 
     def __init__(self) -> None:
         super().__init__()
-        self.rows: list[Trial] = []
+        self.rows: list[BlendVariant] = []
         self.now = ""
         self.current = 0
         self.setFixedSize(LEFT + 7 * (CELL + GAP), TOP + 3 * (CELL + GAP) + 66)
@@ -37,7 +37,7 @@ class Sheet(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setAccessibleName("Seven blends")
 
-    def show_trials(self, rows: list[Trial], now: str) -> None:
+    def show_trials(self, rows: list[BlendVariant], now: str) -> None:
         """Show trials; ``now`` is the present blend."""
         self.rows, self.now = rows, now
         self.current = next((i for i, t in enumerate(rows) if t.blend == now), 0)
@@ -119,9 +119,9 @@ class WhatIf(QDialog):
         doc, textures, meshes, view = session.doc, engine.stage_textures(), engine.results.meshes(), stage.view
         key = o.id
 
-        def work(_report: object, stopped: Any) -> list[Trial]:
+        def work(_report: object, stopped: Any) -> list[BlendVariant]:
             own = doc.overlay(key)
-            return [] if own is None else trials(doc, own, textures, view, meshes, stop=stopped)
+            return [] if own is None else blend_variants(doc, own, textures, view, meshes, stop=stopped)
 
         self.worker.ask(o.material.blend, work)
 

@@ -23,7 +23,7 @@ from mivex.ui.proofs.layer_painter import LayerPainter
 from mivex.ui.proofs.life_chart import LifeChart
 from mivex.ui.proofs.outgoing import Outgoing
 from mivex.ui.proofs.stage_proof import StageProof
-from mivex.ui.session.desk import Desk
+from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.recovery import Recovery
 from mivex.ui.session.session import Session
@@ -52,7 +52,7 @@ class Window(Following):
         super().__init__()
         self.session = Session(self)
         self.engine = Engine(self.session, self)
-        self.desk = Desk(self.session, self)
+        self.desk = PlaybackController(self.session, self)
         self.desk.meshes = self.engine.results.meshes
         self.rack: Rack = Rack(self.session, self.engine)
         self.track: Track = Track()

@@ -9,7 +9,7 @@ from PySide6.QtCore import QObject, Signal
 from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from mivex.core.base.errors import MivexError
-from mivex.core.base.kept import known
+from mivex.core.base.kept import cached_or_none
 from mivex.core.material.material import default_material
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Step
@@ -24,7 +24,7 @@ from mivex.core.stage.placements_model import MeshPlace, SecondSet
 from mivex.ui.fields.fields import Field, NumberField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.hint import Hint
-from mivex.ui.session.desk import Desk
+from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.stations.cells import cells_of
@@ -85,7 +85,7 @@ class Page(QWidget):
     look_wanted = Signal(str)
     sheet_wanted = Signal(str)
 
-    def __init__(self, session: Session, engine: Engine, desk: Desk, choose_file: Callable[[str], str],
+    def __init__(self, session: Session, engine: Engine, desk: PlaybackController, choose_file: Callable[[str], str],
                  parent: QObject | None = None) -> None:
         super().__init__()
         self.session, self.engine, self.desk, self.choose_file = session, engine, desk, choose_file
@@ -157,7 +157,7 @@ class Page(QWidget):
         t = self.engine.get(o.id).texture
         if t is None:
             return None, None
-        outlines, bleed = known(t, hull_key(o.sheet)), known(t, "bleed")
+        outlines, bleed = cached_or_none(t, hull_key(o.sheet)), cached_or_none(t, "bleed")
         saved = 1 - float(np.mean([h.area for h in outlines])) if isinstance(outlines, list) else None
         return saved, bleed.safe if isinstance(bleed, Bleed) else None
 

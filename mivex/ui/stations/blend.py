@@ -6,18 +6,18 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.advice.blend_variants import cost_of
-from mivex.core.base.settings import Sparse
+from mivex.core.base.settings import OmitDefaultsModel
 from mivex.core.material.effects import (
     Breakup,
     Contact,
     Dither,
     Erosion,
-    Flow,
     Glass,
     Halo,
     OnSurface,
     Recolour,
     Tones,
+    UvScroll,
 )
 from mivex.core.material.material import Glow, Mapping, Material, Normals, PackedName, default_material, packed
 from mivex.core.material.sourced import Channel
@@ -136,9 +136,9 @@ def _variant(c: Page, o: Overlay) -> None:
     c.column.addSpacing(6)
 
 
-EFFECTS: dict[str, tuple[type[Sparse], str]] = {
+EFFECTS: dict[str, tuple[type[OmitDefaultsModel], str]] = {
     "contact": (Contact, "distance"), "erosion": (Erosion, "form"), "tones": (Tones, "on"), "recolour": (Recolour, "on"),
-    "breakup": (Breakup, "amount"), "halo": (Halo, "strength"), "flow": (Flow, "strength"), "glass": (Glass, "on"),
+    "breakup": (Breakup, "amount"), "halo": (Halo, "strength"), "flow": (UvScroll, "strength"), "glass": (Glass, "on"),
 }
 """Effects: the model, and the setting that switches it on; the others are shown while it is."""
 

@@ -6,7 +6,7 @@ import numpy as np
 from PySide6.QtGui import QImage
 
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.layering import Ask
+from mivex.core.project.layering import EvaluationRequest
 from mivex.core.project.looking import cell_pictures
 
 
@@ -18,4 +18,4 @@ def image_of(rgb: np.ndarray) -> QImage:
 
 def cells_of(shop: Any, o: Overlay, doc: Document) -> dict[tuple[str, str], QImage]:
     """The pictures of all cells; in the background."""
-    return {k: image_of(v) for k, v in cell_pictures(shop, o, Ask(doc=doc)).items()}
+    return {k: image_of(v) for k, v in cell_pictures(shop, o, EvaluationRequest(doc=doc)).items()}

@@ -5,7 +5,7 @@ from collections.abc import Callable
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFrame, QGridLayout, QSizePolicy, QWidget
 
-from mivex.core.findings.facts import Facts
+from mivex.core.findings.facts import TextureMetrics
 from mivex.core.findings.texture.fringe import LIMIT, judged
 from mivex.core.picture.fringes import VISIBLE
 from mivex.core.project.document import Overlay
@@ -65,7 +65,7 @@ def build_edges(c: Page, o: Overlay) -> None:
     c.live.append(live)
 
 
-def _figures(c: Page, o: Overlay, title: str, words: Callable[[Facts], str]) -> None:
+def _figures(c: Page, o: Overlay, title: str, words: Callable[[TextureMetrics], str]) -> None:
     """A heading and lines of figures that follow the measurements."""
     c.column.addSpacing(8)
     c.column.addWidget(label(title, "section"))
@@ -80,7 +80,7 @@ def _figures(c: Page, o: Overlay, title: str, words: Callable[[Facts], str]) -> 
     c.live.append(live)
 
 
-def _coverage_words(f: Facts) -> str:
+def _coverage_words(f: TextureMetrics) -> str:
     if not f.coverage:
         return "No cutout."
     rows = [f"{r.level} · {r.width}×{r.height}:  {r.plain:.1%}, kept {r.kept:.1%}" for r in f.coverage
@@ -88,7 +88,7 @@ def _coverage_words(f: Facts) -> str:
     return "\n".join([*rows, f"In a file without levels of its own, a cutoff of {f.cutoff:.2f} keeps it best."])
 
 
-def _outline_words(f: Facts) -> str:
+def _outline_words(f: TextureMetrics) -> str:
     if f.outline is None or f.plain_outline is None:
         return "The alpha is no distance yet."
     return (f"signed distance: mean {f.outline[0]:.3f}, largest {f.outline[1]:.2f}\n"

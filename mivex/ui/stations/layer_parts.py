@@ -8,13 +8,13 @@ from PySide6.QtWidgets import QCheckBox, QFrame, QHBoxLayout, QMenu, QPushButton
 from mivex.core.layers.model import (
     CHANNELS,
     COLOURED,
-    Cell,
+    ChannelSource,
     Geometry,
     Group,
     Layer,
     MaskPart,
     Range,
-    Shaping,
+    UvTransform,
 )
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.project import edits, layer_edits
@@ -95,7 +95,7 @@ def build_cell(c: Page, o: Overlay, row: Layer, channel: str) -> None:
         c.column.addWidget(touch)
         return
 
-    def now() -> Cell:
+    def now() -> ChannelSource:
         r = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
         found = r.cells.get(channel) if isinstance(r, Layer) else None  # type: ignore[call-overload]
         return found or cell
@@ -138,12 +138,12 @@ def build_cell(c: Page, o: Overlay, row: Layer, channel: str) -> None:
     c.column.addWidget(drop)
 
 
-def _laid(c: Page, was: Shaping, read: Callable[[], Any], put: Write, merge: str, box: QVBoxLayout) -> None:
-    if _more(c, f"{merge} laid", "how it lies", was != Shaping(), box):
+def _laid(c: Page, was: UvTransform, read: Callable[[], Any], put: Write, merge: str, box: QVBoxLayout) -> None:
+    if _more(c, f"{merge} laid", "how it lies", was != UvTransform(), box):
         _fields(
             c,
             was,
-            list(Shaping.model_fields),
+            list(UvTransform.model_fields),
             read,
             lambda d, key, v: put(d, edits.revalidated(read(), **{key: v})),
             merge,

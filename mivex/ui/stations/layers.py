@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QScrollArea
 
 from mivex.core.base.errors import MivexError
 from mivex.core.layers.builds import Build, all_builds
-from mivex.core.layers.model import CHANNELS, Base, Cell, Group, Guard, Layer, Mask, MaskPart, Relief, base_for
+from mivex.core.layers.model import CHANNELS, Base, ChannelSource, EdgeFade, Group, Layer, Mask, MaskPart, Relief, base_for
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.project import layer_edits
 from mivex.core.project.document import Document, Overlay
@@ -211,8 +211,8 @@ def _fill_add(c: Page, o: Overlay, menu: QMenu) -> None:
     one = Layer(
         name=f"Layer {count}",
         cells={
-            "colour": Cell.model_validate(layer_edits.USUAL_CELLS["colour"]),
-            "opacity": Cell.model_validate(layer_edits.USUAL_CELLS["opacity"]),
+            "colour": ChannelSource.model_validate(layer_edits.USUAL_CELLS["colour"]),
+            "opacity": ChannelSource.model_validate(layer_edits.USUAL_CELLS["opacity"]),
         },
     )
     menu.addAction("Of plain values", lambda: add_row(c, o, one, "colour"))
@@ -307,7 +307,7 @@ def _base(c: Page, o: Overlay) -> None:
     )
     c.column.addSpacing(6)
     c.column.addWidget(label("Border", "section"))
-    _model(c, o, "guard", Guard, ("on", *(("width", "ragged", "features", "seed") if o.layers.guard.on else ())), Guard())
+    _model(c, o, "guard", EdgeFade, ("on", *(("width", "ragged", "features", "seed") if o.layers.guard.on else ())), EdgeFade())
 
 
 def _row(c: Page, o: Overlay, row: Layer | Group) -> None:

@@ -5,8 +5,8 @@ from typing import Any
 from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.starters import STARTERS
 from mivex.core.project import edits, effect_edits
-from mivex.core.scene.draw_calls import world_of
-from mivex.core.scene.playback import Flows
+from mivex.core.scene.draw_calls import build_environment
+from mivex.core.scene.playback import EmitterSimulations
 from mivex.ui.session.worker import Work
 from mivex.ui.stations.base import Page
 from mivex.ui.tools.lanes import BY_KEY
@@ -94,7 +94,7 @@ def set_bounds(c: Page) -> None:
         doc, meshes = c.session.doc, c.engine.results.meshes()
 
         def work(_report: Any, _stop: Any) -> object:
-            box = Flows().bounds(doc, effect, world_of(doc, meshes))
+            box = EmitterSimulations().bounds(doc, effect, build_environment(doc, meshes))
             bounds = tuple(tuple(round(float(v), 3) for v in e) for e in (box.low, box.high)) if box else None
             return lambda: c.session.apply("Set bounds", lambda d: edits.set_effect(d, key, bounds=bounds))
 

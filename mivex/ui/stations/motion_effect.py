@@ -6,7 +6,7 @@ from typing import Any
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy
 
-from mivex.core.motion.model import DIAL_WORDS, DIALS, Dials, Lamp
+from mivex.core.motion.model import DIAL_WORDS, DIALS, ExposedParameters, Lamp
 from mivex.core.project import edits
 from mivex.ui.fields.fields import TextField
 from mivex.ui.fields.forms import field_for
@@ -57,7 +57,7 @@ def whole_effect(c: Page) -> None:
     if of is not None and not opened:
         c.column.addWidget(label("None. Open some there.", "figure"))
     for dial in opened:
-        field = field_for(Dials, dial, lambda k=dial: getattr(read().dials, k))  # type: ignore[misc]
+        field = field_for(ExposedParameters, dial, lambda k=dial: getattr(read().dials, k))  # type: ignore[misc]
         field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"effect {key} dial "
             f"{dial}", lambda d, v, k=dial:  # type: ignore[misc]
                                          edits.set_effect(d, key, dials=edits.revalidated(read().dials, **{k: v}))))

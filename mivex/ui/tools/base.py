@@ -54,7 +54,7 @@ class Tool:
         return None
 
 
-class Hand:
+class ToolDispatcher:
     """Carries a canvas's tools, the first of them first.
 
     Parameters

@@ -7,7 +7,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 
-from mivex.core.picture.traits import Cell
+from mivex.core.picture.traits import FrameRect
 from mivex.core.sheet.hull import Hull
 from mivex.core.sheet.model import Grid
 from mivex.ui import theme
@@ -22,7 +22,7 @@ class Cells:
 
     Attributes
     ----------
-    cells : tuple of Cell
+    cells : tuple of FrameRect
     hulls : list of Hull, optional
     grid : Grid, optional
         The first grid, by whose first cell the sheet is fitted with the mouse.
@@ -30,7 +30,7 @@ class Cells:
         Of the picture that the grid counts its texels in.
     """
 
-    cells: tuple[Cell, ...]
+    cells: tuple[FrameRect, ...]
     hulls: list[Hull] | None = None
     grid: Grid | None = None
     full: tuple[int, int] = (1, 1)

@@ -4,7 +4,7 @@ import numpy as np
 
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
 from mivex.core.findings.scene.order import LEAST, TOTAL, pixel_of
-from mivex.core.findings.seen import SIZE, Shown, changed, see_through, without
+from mivex.core.findings.seen import SIZE, VisibleDraws, changed, see_through, without
 from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields
 from mivex.core.stage.draw import UNLIT_BLENDS
@@ -15,7 +15,7 @@ def _placed(scene: SceneSubject) -> list[Overlay]:
     return [o for o in scene.doc.overlays if o.shown and o.places and o.id in scene.textures]
 
 
-def _pixels(shown: Shown, owner: str, least: float = 0.02) -> np.ndarray:  # type: ignore[type-arg]
+def _pixels(shown: VisibleDraws, owner: str, least: float = 0.02) -> np.ndarray:  # type: ignore[type-arg]
     """Pixels where an overlay's fragments are drawn."""
     s = shown.fragments
     mine = np.array([d.owner == owner for d in shown.draws] or [False])
@@ -27,7 +27,7 @@ def _clipped(scene: SceneSubject) -> list[Finding]:
     for o in _placed(scene):
         if o.material.blend != "Additive":
             continue
-        worst: tuple[float, Shown, int, int] | None = None
+        worst: tuple[float, VisibleDraws, int, int] | None = None
         hidden = without(scene.doc, o.id)
         for shown in scene.seen:
             mine = _pixels(shown, o.id)
@@ -168,7 +168,7 @@ def _back(scene: SceneSubject) -> list[Finding]:
         if o.material.both_faces or o.material.group == "Decal":
             continue
         other = changed(scene.doc, o.id, both_faces=True)
-        worst: tuple[int, Shown, int] | None = None
+        worst: tuple[int, VisibleDraws, int] | None = None
         for shown in scene.seen:
             apart = (np.abs(shown.otherwise(other) - shown.codes).max(axis=2) > 6).ravel()
             if apart.sum() >= LEAST and (worst is None or apart.sum() > worst[0]):
@@ -201,7 +201,7 @@ def _contact(scene: SceneSubject) -> list[Finding]:
         m = o.material
         if m.contact.distance > 0 or not m.depth_test or o.kind not in ("sprite",):
             continue
-        worst: tuple[int, Shown, int] | None = None
+        worst: tuple[int, VisibleDraws, int] | None = None
         for shown in scene.seen:
             s = shown.fragments
             mine = np.array([d.owner == o.id and see_through(d) and not d.moving for d in shown.draws] or [False])[s.draw]
@@ -250,7 +250,7 @@ def _contact(scene: SceneSubject) -> list[Finding]:
 
 def _overdraw(scene: SceneSubject) -> list[Finding]:
     budget = scene.doc.overdraw
-    worst: tuple[float, Shown, int] | None = None
+    worst: tuple[float, VisibleDraws, int] | None = None
     for shown in scene.seen:
         counts, _ = shown.counts
         share = float((counts > budget).mean())

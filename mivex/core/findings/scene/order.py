@@ -8,7 +8,7 @@ from collections import defaultdict
 import numpy as np
 
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
-from mivex.core.findings.seen import SIZE, Seen, Shown, see_through
+from mivex.core.findings.seen import SIZE, Seen, VisibleDraws, see_through
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields
@@ -20,13 +20,13 @@ LEAST = 12
 TOTAL = SIZE[0] * SIZE[1]
 
 
-def pixel_of(shown: Shown, at: int) -> Pixel:
+def pixel_of(shown: VisibleDraws, at: int) -> Pixel:
     """A pixel by its number, as a place."""
     y, x = divmod(int(at), SIZE[0])
     return Pixel(shown.camera.name, (x + 0.5) / SIZE[0], (y + 0.5) / SIZE[1])
 
 
-def _inverted(shown: Shown) -> dict[tuple[int, int], list[int]]:
+def _inverted(shown: VisibleDraws) -> dict[tuple[int, int], list[int]]:
     """Draws of which the first is drawn after the second though it lies behind it: their pixels, where it shows."""
     s: Seen = shown.fragments
     out: dict[tuple[int, int], list[int]] = defaultdict(list)
@@ -44,7 +44,7 @@ def _inverted(shown: Shown) -> dict[tuple[int, int], list[int]]:
 
 
 def _wrong_order(scene: SceneSubject) -> list[Finding]:
-    worst: dict[tuple[str, str], tuple[Shown, list[int]]] = {}
+    worst: dict[tuple[str, str], tuple[VisibleDraws, list[int]]] = {}
     for shown in scene.seen:
         if not (shown.error >= WRONG).any():
             continue
@@ -90,7 +90,7 @@ def _level(o: Overlay) -> SetFields | None:
 
 
 def _through_itself(scene: SceneSubject) -> list[Finding]:
-    worst: dict[str, tuple[Shown, list[int]]] = {}
+    worst: dict[str, tuple[VisibleDraws, list[int]]] = {}
     for shown in scene.seen:
         if not (shown.error >= WRONG).any():
             continue
@@ -129,7 +129,7 @@ def _through_itself(scene: SceneSubject) -> list[Finding]:
 
 
 def _fighting(scene: SceneSubject) -> list[Finding]:
-    worst: dict[str, tuple[Shown, int, int]] = {}
+    worst: dict[str, tuple[VisibleDraws, int, int]] = {}
     for shown in scene.seen:
         s = shown.fragments
         behind = s.solid.ravel()[s.pixel]
@@ -176,7 +176,7 @@ def _fighting(scene: SceneSubject) -> list[Finding]:
 
 
 def _hidden_by_writer(scene: SceneSubject) -> list[Finding]:
-    worst: dict[tuple[str, str], tuple[Shown, int, int]] = {}
+    worst: dict[tuple[str, str], tuple[VisibleDraws, int, int]] = {}
     for shown in scene.seen:
         s = shown.fragments
         lost = (s.hidden_by >= 0) & (s.alpha > 0.02)

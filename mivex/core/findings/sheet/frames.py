@@ -4,7 +4,7 @@ from functools import partial
 
 import numpy as np
 
-from mivex.core.base.kept import kept
+from mivex.core.base.kept import memoized_on
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.findings.base import Check, Finding, Look, Repair, Subject, Texels, mend
 from mivex.core.picture.texture import Texture
@@ -24,7 +24,7 @@ DRIFT = 0.06
 
 
 def _frames(texture: Texture) -> list[Floats]:
-    return kept(texture, "frames", lambda: frame_values(texture.values, texture.traits.cells))
+    return memoized_on(texture, "frames", lambda: frame_values(texture.values, texture.traits.cells))
 
 
 def _place(texture: Texture, frame: int) -> Texels:
@@ -78,7 +78,7 @@ def _light(subject: Subject) -> list[Finding]:
 
 def bleed_of(texture: Texture) -> Bleed:
     """The bleed of a sheet; measured once."""
-    return kept(texture, "bleed", partial(measure, texture))
+    return memoized_on(texture, "bleed", partial(measure, texture))
 
 
 def _bleed(subject: Subject) -> list[Finding]:
@@ -111,7 +111,7 @@ def steps_between(texture: Texture) -> Doubles:
         cut = np.stack([s[:size[0], :size[1]] for s in seen])
         return np.abs(cut - np.roll(cut, 1, axis=0)).mean(axis=(1, 2, 3)).astype(np.float64) * 255
 
-    return kept(texture, "steps", make)
+    return memoized_on(texture, "steps", make)
 
 
 def _plays(subject: Subject) -> bool:

@@ -4,7 +4,7 @@ import numpy as np
 
 from mivex.core.base.types import Floats, Mask
 from mivex.core.findings.base import Check, Finding, Look, Repair, Subject, mend, whole
-from mivex.core.layers.model import Guard
+from mivex.core.layers.model import EdgeFade
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.alpha_from import AlphaFrom
 from mivex.core.prepare.clear_border import ClearBorder
@@ -173,7 +173,7 @@ def _keep_in(subject: Subject) -> Repair:
     """Layers fade along a ragged line of their own; a picture that came as it is, straight."""
     t = subject.texture
     if subject.layered:
-        guard = Guard(on=True, width=round(_fade(t) / min(t.width, t.height), 3))
+        guard = EdgeFade(on=True, width=round(_fade(t) / min(t.width, t.height), 3))
         return mend(subject, "Turn the border guard on", layers={"guard": guard})
     return mend(subject, "Clear the border softly", (ClearBorder(width=1, soft=_fade(t)),))
 

@@ -12,7 +12,7 @@ import numpy as np
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
-from mivex.core.base.settings import Sparse, setting
+from mivex.core.base.settings import OmitDefaultsModel, setting
 from mivex.core.base.types import Floats
 
 cv2 = Lazy("cv2")
@@ -23,7 +23,7 @@ FINEST = 128
 """The finest noise has so many features across: still four texels each in a picture of 512."""
 
 
-class PatternParams(Sparse):
+class PatternParams(OmitDefaultsModel):
     """Settings of one pattern."""
 
     ALWAYS: ClassVar = frozenset({"kind"})

@@ -23,7 +23,7 @@ from mivex.core.pixels.kernels.lanes import (
 
 
 @inlined
-def kept(code, alpha, cutoff, threshold):
+def passes_alpha_test(code, alpha, cutoff, threshold):
     """Whether a fragment is drawn at all: Cutout (1) by its cutoff, Dithered (2) by the matrix."""
     return not ((code == 1 and alpha < cutoff) or (code == 2 and alpha <= threshold))
 
@@ -70,7 +70,7 @@ def blend4(display, code, source, below, opacity):
 @kernel
 def merge_one(code, source, below, opacity, cutoff, threshold, display=0):
     """`blend4` for arrays of four float32; ``below`` is changed in place."""
-    if kept(code, source[3], cutoff, threshold):
+    if passes_alpha_test(code, source[3], cutoff, threshold):
         s = make4(source[0], source[1], source[2], source[3])
         at = np.uint64(below.ctypes.data)
         store4(at, blend4(display, code, s, load4(at), opacity))

@@ -23,16 +23,16 @@ from mivex.core.pixels.kernels.lanes import (
     sub4,
     with_last4,
 )
-from mivex.core.pixels.kernels.merge import blend4, kept, merge4
+from mivex.core.pixels.kernels.merge import blend4, merge4, passes_alpha_test
 from mivex.core.pixels.kernels.sampling import bilinear4, high_of, mix4, texels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.effects import GLASS, HASHED, REFRACTS
 from mivex.core.stage.kernels.shade import (
+    accumulate_surface,
     angled,
     behind4,
-    lean4,
+    contact_fade,
     lit_fragment,
-    met,
-    onto_surface,
+    sample_with_lod,
     surface_of,
     surface_threshold,
 )
@@ -47,7 +47,7 @@ def _finish(draw, bias, source, iw, colour, depth, matrix, x):
     """Blend one fragment into the picture."""
     a = last4(source)
     threshold = load1(matrix + np.uint64((x & 7) * 4)) if draw.blend == 2 else np.float32(0)
-    if kept(draw.blend, a, draw.cutoff, threshold):
+    if passes_alpha_test(draw.blend, a, draw.cutoff, threshold):
         store4(colour, merge4(draw.blend, source, load4(colour), draw.tint[3]))
         if draw.write:
             store1(depth, biased(iw, bias))
@@ -117,7 +117,7 @@ def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
         if poly.flat:
             c = trilinear4(chain, u, v, poly.level, poly.share, draw.wrap)
         else:
-            c = lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, draw.wrap)
+            c = sample_with_lod(chain, u, v, w, gw, gu, gv, hw, hu, hv, draw.wrap)
         _finish(draw, poly.bias, mul4(c, tint), iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
 
 
@@ -162,7 +162,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         threshold = load1(matrix + np.uint64(((x0 + i) & 7) * 4)) if draw.blend == 2 else np.float32(0)
         if draw.special & HASHED:
             threshold = surface_threshold(draw, poly, value, i, iw)
-        stays = kept(draw.blend, a, draw.cutoff, threshold)
+        stays = passes_alpha_test(draw.blend, a, draw.cutoff, threshold)
         if mode == TALLY and draw.looked and not poly.only_depth:
             sink[2][0, y - sink[1], x0 + i] += 1
             sink[2][1, y - sink[1], x0 + i] += not stays
@@ -181,7 +181,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
             continue
         if draw.lit and mode != TALLY and (mode == ALL or not (surface and (draw.decal or draw.blend <= 2))):
             source = lit_fragment(frame, light, source, hold, iw, x0 + i, y)
-        source = met(frame, draw, source, iw, x0 + i, y)
+        source = contact_fade(frame, draw, source, iw, x0 + i, y)
         through = draw.special & REFRACTS and not surface
         behind = splat4(np.float32(-1))
         if through:
@@ -191,7 +191,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
                   1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3, source, behind, hold)
             continue
         if surface:
-            onto_surface(draw, source, hold, surface + np.uint64((x0 + i) * 64))
+            accumulate_surface(draw, source, hold, surface + np.uint64((x0 + i) * 64))
         else:
             to = colour + np.uint64(i * 16)
             before = load4(to)

@@ -52,7 +52,7 @@ from mivex.core.stage.kernels.light import lit4
 
 
 @inlined
-def lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, wrap):
+def sample_with_lod(chain, u, v, w, gw, gu, gv, hw, hu, hv, wrap):
     """Sample at ``u, v`` with the level that the screen's derivatives ask for.
 
     ``gw, gu, gv``, ``hw, hu, hv``: change of 1/w, u/w, v/w per pixel across and down.
@@ -63,7 +63,7 @@ def lean4(chain, u, v, w, gw, gu, gv, hw, hu, hv, wrap):
 
 @inlined
 def lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv):
-    """The level, and the share of the next one, that the screen's derivatives ask for; see `lean4`."""
+    """The level, and the share of the next one, that the screen's derivatives ask for; see `sample_with_lod`."""
     W, H = np.float32(wide_of(chain, 0)), np.float32(high_of(chain, 0))
     ux, vx = (gu - u * gw) * w * W, (gv - v * gw) * w * H
     uy, vy = (hu - u * hw) * w * W, (hv - v * hw) * w * H
@@ -239,7 +239,7 @@ def behind4(frame, draw, hold, iw, x, y):
 
 
 @inlined
-def met(frame, draw, source, iw, x, y):
+def contact_fade(frame, draw, source, iw, x, y):
     """A fragment, faded where it comes near to what is solid."""
     if draw.special & CONTACT:
         source = faded(draw, source, iw, load1(frame.scene + np.uint64((y * frame.width + x) * 4)))
@@ -271,7 +271,7 @@ def lit_fragment(frame, light, source, hold, iw, x, y):
 
 
 @kernel
-def onto_surface(draw, source, hold, at):
+def accumulate_surface(draw, source, hold, at):
     """Lay a fragment on a surface that is still to be lit.
 
     A lit one of a decal, or an opaque one, changes what the surface is; anything else adds to its glow, and covers
