@@ -74,10 +74,10 @@ def _large(folder: Path) -> None:
     recipe = DeliveryRecipe(name="Two", files=(
         FilePlan(pattern="{name}_t", format="tga", bits=8, channels=COLOUR_ALPHA, always=True),
         FilePlan(pattern="{name}_p", format="png", bits=8, channels=COLOUR_ALPHA, always=True)))
-    shop = Evaluator(limit=1 << 30)
-    texture = shop.texture(doc.overlays[0], doc)
+    evaluator = Evaluator(limit=1 << 30)
+    texture = evaluator.texture(doc.overlays[0], doc)
     start = time.perf_counter()
-    deliver_project(doc, shop, folder / "large", recipe=recipe)
+    deliver_project(doc, evaluator, folder / "large", recipe=recipe)
     took = (time.perf_counter() - start) * 1e3
     codes = np.rint(texture.values * 255).astype(np.uint8)
     start = time.perf_counter()

@@ -34,8 +34,8 @@ def _ten() -> tuple[Layer, ...]:
         source="pattern", pattern=PATTERNS[k].params()),))) for k in KINDS)
 
 
-def _surface(shop: Evaluator, doc: Document) -> object:
-    return shop.graph.value(shop.node_of(doc.overlays[0], EvaluationRequest(doc=doc)))
+def _surface(evaluator: Evaluator, doc: Document) -> object:
+    return evaluator.graph.value(evaluator.node_of(doc.overlays[0], EvaluationRequest(doc=doc)))
 
 
 def main() -> None:
@@ -44,13 +44,13 @@ def main() -> None:
     _surface(Evaluator(), doc)
     whole, part = [], []
     for k in range(5):
-        shop = Evaluator()
+        evaluator = Evaluator()
         start = time.perf_counter()
-        _surface(shop, doc)
+        _surface(evaluator, doc)
         whole.append((time.perf_counter() - start) * 1e3)
         changed = layer_edits.set_row(doc, key, KINDS[6], strength=0.3 + 0.1 * k)
         start = time.perf_counter()
-        _surface(shop, changed)
+        _surface(evaluator, changed)
         part.append((time.perf_counter() - start) * 1e3)
     plain = np.ones((1024, 1024, 4), np.float32)
     copies = []
@@ -65,9 +65,9 @@ def main() -> None:
 
     doc, key = _doc(2048, (instance(build_named("Scratched pane")), Layer(id="p", cells={
         "opacity": ChannelSource(source="painted"), "colour": ChannelSource(source="painted")}), instance(build_named("Smeared pane"))))
-    shop = Evaluator()
-    _surface(shop, doc)
-    live = live_paint(shop, doc.overlays[0], doc, "p")
+    evaluator = Evaluator()
+    _surface(evaluator, doc)
+    live = live_paint(evaluator, doc.overlays[0], doc, "p")
     points = tuple((0.2 + 0.006 * k, 0.3 + 0.1 * np.sin(k / 8), 1.0) for k in range(90))
     took = []
     live.begin()
@@ -78,7 +78,7 @@ def main() -> None:
         live.grow(stroke)
         took.append((time.perf_counter() - start) * 1e3)
     start = time.perf_counter()
-    _surface(shop, layer_edits.add_stroke(doc, key, "p", stroke))
+    _surface(evaluator, layer_edits.add_stroke(doc, key, "p", stroke))
     line("a dab composed, 2048 px", median(took), "the whole stack after the stroke", (time.perf_counter() - start) * 1e3,
          "16 ms")
 

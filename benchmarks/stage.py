@@ -12,8 +12,8 @@ from mivex.demo import PROJECT
 
 def main() -> None:
     """Measure."""
-    doc, shop = read_project(PROJECT), Evaluator(PROJECT.parent)
-    textures = {o.id: shop.texture(o) for o in doc.overlays}
+    doc, evaluator = read_project(PROJECT), Evaluator(PROJECT.parent)
+    textures = {o.id: evaluator.texture(o) for o in doc.overlays}
     kept, moving = StagePainter(), StagePainter()
     painters = {name: StagePainter() for name in ("bubble", "registry", "blend")}
     state = {"n": 0}

@@ -94,12 +94,12 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
     check_format(suffix, bits or 8)
     check_target(out)
     # Pictures that a recipe names lie beside the recipe.
-    shop = Evaluator(Path(recipe).resolve().parent)
-    picture = shop.picture(str(Path(source).resolve()))
+    evaluator = Evaluator(Path(recipe).resolve().parent)
+    picture = evaluator.picture(str(Path(source).resolve()))
     depth = bits or (16 if picture.bits > 8 and suffix.lower() != ".tga" else 8)
     check_format(suffix, depth)
-    steps, found = resolve_parameters(asking, lambda first: shop.prepare(picture, Source(path=source), first, depth))
-    texture = shop.prepare(picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff", ".ktx2"))
+    steps, found = resolve_parameters(asking, lambda first: evaluator.prepare(picture, Source(path=source), first, depth))
+    texture = evaluator.prepare(picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff", ".ktx2"))
     write_texture(out, texture, alpha=texture.has_alpha)
     if as_json:
         say_json({"out": out, "notes": list(texture.notes), "found": [f.row for f in found]})

@@ -112,15 +112,15 @@ def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")],
     chosen = None
     if recipe:
         chosen = read_delivery(recipe) if recipe.endswith(".json") else recipe_named(recipe, doc.deliveries)
-    shop = Evaluator(Path(project).resolve().parent)
-    shop.bakes = bakes_folder(Path(project).resolve())
+    evaluator = Evaluator(Path(project).resolve().parent)
+    evaluator.bakes = bakes_folder(Path(project).resolve())
     on_terminal = sys.stderr.isatty()
 
     def tell(words: str) -> None:
         if on_terminal:
             print(f"\r\033[K{shown(words)[:100]}", end="", file=sys.stderr, flush=True)
 
-    made = deliver_project(doc, shop, folder, only=only, recipe=chosen, tell=tell)
+    made = deliver_project(doc, evaluator, folder, only=only, recipe=chosen, tell=tell)
     if on_terminal:
         print("\r\033[K", end="", file=sys.stderr, flush=True)
     if as_json:

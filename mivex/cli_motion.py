@@ -35,12 +35,12 @@ def simulate(project: str, effect: Annotated[str, typer.Argument(help="Its name 
             raise MivexError(f"--seed takes 0 to {2**31 - 1}, not {seed}.")
         chosen = chosen.model_copy(update={"seed": seed})
         doc = doc.model_copy(update={"effects": tuple(chosen if e.id == chosen.id else e for e in doc.effects)})
-    shop = Evaluator(Path(project).resolve().parent)
-    world = build_environment(doc, {p: shop.mesh(p).mesh for p in meshes_read(doc)})
+    evaluator = Evaluator(Path(project).resolve().parent)
+    world = build_environment(doc, {p: evaluator.mesh(p).mesh for p in meshes_read(doc)})
     counts = {}
     for o in doc.overlays:
         if o.sheet.grids and o.source.ready:
-            start = shop.start_of(o)
+            start = evaluator.start_of(o)
             counts[o.id] = len(o.sheet.cells(start.width, start.height))
     rows = particle_rows(doc, chosen, world, time, counts)
     if as_json:

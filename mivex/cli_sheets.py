@@ -134,11 +134,11 @@ def slice_(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR091
     values, bits = picture.values, 16 if picture.bits > 8 else 8
     if recipe:
         # Pictures that a recipe names lie beside the recipe.
-        shop = Evaluator(Path(recipe).resolve().parent)
+        evaluator = Evaluator(Path(recipe).resolve().parent)
         where = Source(path=str(Path(source).resolve()))
         o = Overlay(name=source, source=where, steps=read_recipe(recipe).steps, sheet=sheet)
         o = o.model_copy(update={"delivery": o.delivery.model_copy(update={"bits": bits})})
-        texture = shop.texture(o)
+        texture = evaluator.texture(o)
         values, cells = texture.values, texture.traits.cells
         words |= {"width": texture.width, "height": texture.height,
                   "frames": frame_rows(cells, texture.width, texture.height)}

@@ -16,8 +16,8 @@ def stacked(rows, side=64, kind="glass", **stack):
 
 
 def surface(doc, **ask):
-    shop = Evaluator()
-    return shop.graph.value(shop.node_of(doc.overlays[0], EvaluationRequest(doc=doc, **ask))).surface
+    evaluator = Evaluator()
+    return evaluator.graph.value(evaluator.node_of(doc.overlays[0], EvaluationRequest(doc=doc, **ask))).surface
 
 
 def linear(v):

@@ -49,10 +49,10 @@ def test_a_proxy_lies_where_the_full_picture_lies(step, settings):
     alpha = np.clip(1 - np.hypot(y - 300, x - 620) / 180, 0, 1)
     from mivex.core.picture.picture import Picture
     picture = Picture(rgba(np.full((h, w, 3), 0.5), alpha))
-    shop = Evaluator()
+    evaluator = Evaluator()
     params = (STEPS[step].params.model_validate({"step": step, **settings}),)
-    full = shop.prepare(picture, Source(meaning="colour"), params)
-    proxy = shop.prepare(picture, Source(meaning="colour"), params, proxy=True)
+    full = evaluator.prepare(picture, Source(meaning="colour"), params)
+    proxy = evaluator.prepare(picture, Source(meaning="colour"), params, proxy=True)
     assert proxy.scale == PROXY_SIDE / w
     slack = 1 / proxy.scale * 1.01 if step == "trim" else 0  # a proxy finds the box to its own texels
     assert np.abs(np.array(proxy.full_size) - (full.width, full.height)).max() <= 2 * slack

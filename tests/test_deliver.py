@@ -68,7 +68,7 @@ def made(tmp_path, rng):
 
 
 def test_every_channel_lies_where_the_recipe_says_and_other_readers_find_it(made):
-    folder, o, shop = made
+    folder, o, evaluator = made
     recipe = parse_delivery({"files": [
         {"pattern": "{name}", "channels": {"red": {"take": "blue"}, "green": {"take": "opacity", "invert": True},
                                            "blue": {"take": "number", "value": 0.2}, "alpha": {"take": "red"}}},
@@ -77,7 +77,7 @@ def test_every_channel_lies_where_the_recipe_says_and_other_readers_find_it(made
         {"pattern": "one", "holds": "data", "format": "tga", "bits": 8, "channels": {"red": {"take": "opacity"}}},
         {"pattern": "half", "size": 8, "channels": {"red": {"take": "red"}, "green": {"take": "green"},
                                                     "blue": {"take": "blue"}, "alpha": {"take": "opacity"}}}]}, "r")
-    done = deliver_project(Document(overlays=(o,)), shop, folder / "out", recipe=recipe).overlays[0]
+    done = deliver_project(Document(overlays=(o,)), evaluator, folder / "out", recipe=recipe).overlays[0]
     source = codes(folder / "a.png").astype(int)
     mixed = codes(folder / "out" / "Tag.png").astype(int)
     assert np.array_equal(mixed[..., 0], source[..., 2]) and np.array_equal(mixed[..., 3], source[..., 0])
@@ -110,7 +110,7 @@ def test_every_channel_lies_where_the_recipe_says_and_other_readers_find_it(made
 
 
 def test_masks_normals_and_distances_are_delivered(made, rng):
-    folder, o, shop = made
+    folder, o, evaluator = made
     flat = np.dstack([np.full((16, 16, 1), 0.5), np.full((16, 16, 1), 200 / 255), np.full((16, 16, 1), 230 / 255)])
     write_picture(folder / "n.png", flat.astype(np.float32), data=True)
     o = o.model_copy(update={"material": Material(finish=Finish(normal=Normals(source="file", path="n.png", green="down"))),
@@ -120,7 +120,7 @@ def test_masks_normals_and_distances_are_delivered(made, rng):
             "red": {"take": "normal_x"}, "green": {"take": "normal_y"}, "blue": {"take": "normal_z"}}},
         {"pattern": "{name}_m", "holds": "data", "channels": {"red": {"take": "mask", "layer": 1}}},
         {"pattern": "{name}_d", "holds": "data", "channels": {"red": {"take": "distance"}}}]}, "r")
-    made_ = deliver_project(Document(overlays=(o,)), shop, folder / "out", recipe=recipe).overlays[0]
+    made_ = deliver_project(Document(overlays=(o,)), evaluator, folder / "out", recipe=recipe).overlays[0]
     # Its green points down; delivered upwards it is turned over.
     assert codes(folder / "out" / "Tag_n.png")[0, 0].tolist() == [128, 55, 230]
     assert (codes(folder / "out" / "Tag_m.png") == 255).all()
@@ -129,7 +129,7 @@ def test_masks_normals_and_distances_are_delivered(made, rng):
     assert (away[alpha > 0.6] > 127).all() and (away[alpha < 0.4] < 128).all()
     assert made_.left_out == ("colour",)
     with pytest.raises(MivexError, match="layer 3"):
-        deliver_project(Document(overlays=(o,)), shop, folder / "x", recipe=parse_delivery({"files": [
+        deliver_project(Document(overlays=(o,)), evaluator, folder / "x", recipe=parse_delivery({"files": [
             {"pattern": "m", "channels": {"red": {"take": "mask", "layer": 3}}}]}, "r"))
     for bad, words in (({"files": [{"pattern": "a/b"}]}, "file name"),
                        ({"files": [{"pattern": "x", "format": "tga", "bits": 16}]}, "8"),
@@ -164,9 +164,9 @@ def ktx(data):
 
 
 def test_ktx_holds_every_level_with_colour_weighed_by_alpha(made):
-    folder, o, shop = made
+    folder, o, evaluator = made
     o = o.model_copy(update={"layers": Stack(), "delivery": Delivery(format="ktx2")})
-    deliver_project(Document(overlays=(o,)), shop, folder / "out")
+    deliver_project(Document(overlays=(o,)), evaluator, folder / "out")
     number, levels, transfer, flags, samples = ktx((folder / "out" / "Tag.ktx2").read_bytes())
     assert (number, transfer, flags) == (43, 2, 0) and [s & 15 for s in samples] == [0, 1, 2, 15] and samples[3] == 31
     source = codes(folder / "a.png")
@@ -191,7 +191,7 @@ def test_gltf_is_read_by_others_with_the_right_materials(made, rng):
     import pygltflib
     import trimesh
 
-    folder, o, shop = made
+    folder, o, evaluator = made
     base = panel(o, layers=Stack(), delivery=Delivery(recipe="scene"))
     rows = []
     for k, blend in enumerate(BLENDS):
@@ -202,7 +202,7 @@ def test_gltf_is_read_by_others_with_the_right_materials(made, rng):
     rows.append(base.model_copy(update={"id": "glow", "name": "Glow", "material": glow}))
     rows.append(base.model_copy(update={"id": "other", "name": "Other", "variant_of": "glow", "own": ("opacity",),
                                         "material": glow.model_copy(update={"opacity": 0.5})}))
-    deliver_project(Document(overlays=tuple(rows)), shop, folder / "out")
+    deliver_project(Document(overlays=tuple(rows)), evaluator, folder / "out")
     modes = {"Solid": "OPAQUE", "Cutout": "MASK"}
     for o_ in rows[:7]:
         g = pygltflib.GLTF2().load(str(folder / "out" / f"{o_.name}.glb"))
@@ -233,7 +233,7 @@ def test_gltf_is_read_by_others_with_the_right_materials(made, rng):
     assert g.materials[1].pbrMetallicRoughness.baseColorFactor[3] == 0.5
     # As parts: the same tree, pictures and geometry beside it.
     parts = recipe_named("scene").model_copy(update={"gltf": "gltf", "proof": False})
-    deliver_project(Document(overlays=(rows[3],)), shop, folder / "parts", recipe=parts)
+    deliver_project(Document(overlays=(rows[3],)), evaluator, folder / "parts", recipe=parts)
     scene = trimesh.load(folder / "parts" / "BTranslucent.gltf")
     assert np.allclose(scene.bounds, [[-0.6, 0.7, 1.6], [0.6, 1.9, 1.6]], atol=1e-6)
     # Tangents of a quad by hand: right is +x, and green, which is up the picture, is normal × tangent × sign.
@@ -244,9 +244,9 @@ def test_gltf_is_read_by_others_with_the_right_materials(made, rng):
     assert np.allclose(tangents(corners, n, uv * [-1, 1], index), [[-1, 0, 0, -1]] * 4)
 
 
-def both(folder, doc, shop, view):
+def both(folder, doc, evaluator, view):
     """A delivery and its stage from one camera: received, codes of the one, codes of the other."""
-    textures, meshes = load_scene_inputs(doc, shop)
+    textures, meshes = load_scene_inputs(doc, evaluator)
     received = load(folder)
     return received, draw(received, view), codes_of(render(doc, textures, view, meshes), doc)
 
@@ -258,7 +258,7 @@ PLACES = (HullPlace(id="hull", along=-0.6, around=14.0, width=1.6, height=1.0),
 
 @pytest.mark.parametrize("recipe", ["surface", "scene"])
 def test_the_intake_draws_what_the_stage_draws_under_every_blend(made, recipe):
-    folder, o, shop = made
+    folder, o, evaluator = made
     wish = recipe_named(recipe).model_copy(update={"proof": False})
     doc = None
     for blend, b in BLENDS.items():
@@ -266,9 +266,9 @@ def test_the_intake_draws_what_the_stage_draws_under_every_blend(made, recipe):
         doc = Document(overlays=(o.model_copy(update={"material": m, "places": PLACES}),), effects=(Effect(
             name="Puffs", at=(0.3, 0.4, 2.0), parts=(Emitter(name="P", overlay="o"),)),))
         out = folder / blend
-        deliver_project(doc, shop, out, recipe=wish)
+        deliver_project(doc, evaluator, out, recipe=wish)
         view = View(doc.cameras[0], 320, 200, 1.0)
-        received, a, b_ = both(out, doc, shop, view)
+        received, a, b_ = both(out, doc, evaluator, view)
         assert (np.abs(a.astype(int) - b_).max(axis=2) <= 2).mean() >= 0.999, blend
         assert difference(a, b_).figures["within"] >= 0.999
         bare = codes_of(render(doc.model_copy(update={"overlays": (), "effects": ()}), {}, view), doc)
@@ -278,7 +278,7 @@ def test_the_intake_draws_what_the_stage_draws_under_every_blend(made, recipe):
 
 
 def test_each_switch_does_what_it_says(made, rng):
-    folder, o, shop = made
+    folder, o, evaluator = made
     v = np.full((64, 64, 4), 1.0, np.float32)
     v[..., :3] = np.rint(np.array([0.5, 0.25, 0.8]) * 255) / 255
     v[..., 3] = np.rint(np.array(0.5) * 255) / 255
@@ -291,7 +291,7 @@ def test_each_switch_does_what_it_says(made, rng):
     doc = Document(overlays=(panel(o.model_copy(update={
         "layers": Stack(), "source": Source(path="flat.png", meaning="colour"), "material": m}), z=2.6),),
         around=Around(), lighting=Lighting(exposure=0.0))
-    deliver_project(doc, shop, folder / "out", recipe=recipe_named("surface"))
+    deliver_project(doc, evaluator, folder / "out", recipe=recipe_named("surface"))
     view = View(doc.cameras[0], 320, 200)
     received = load(folder / "out")
     plain = draw(received, view).astype(int)
@@ -356,13 +356,13 @@ def test_blocks_share_two_colours_and_two_alphas(rng):
 
 
 def test_unchanged_files_are_left_alone_sources_are_safe_and_names_do_not_meet(made):
-    folder, o, shop = made
+    folder, o, evaluator = made
     doc = Document(overlays=(panel(o, delivery=Delivery(recipe="scene")),))
-    first = deliver_project(doc, shop, folder / "out")
+    first = deliver_project(doc, evaluator, folder / "out")
     every = sorted((folder / "out").iterdir())
     for p in every:
         os.utime(p, (1, 1))
-    again = deliver_project(doc, shop, folder / "out")
+    again = deliver_project(doc, evaluator, folder / "out")
     assert {p.name for p in every} == {p.name for p in (folder / "out").iterdir()} and len(first.overlays[0].files) == 3
     assert all(p.stat().st_mtime == 1 for p in every) and not any(c.back.fresh for c in again.overlays[0].table)
     assert first.proof is not None and "data:image/png;base64," in first.proof.read_text()
@@ -370,14 +370,14 @@ def test_unchanged_files_are_left_alone_sources_are_safe_and_names_do_not_meet(m
     # Delivered into the project's own folder, a picture would be written over.
     same = Document(overlays=(o.model_copy(update={"name": "a"}),))
     with pytest.raises(MivexError, match="made of"):
-        deliver_project(same, shop, folder)
+        deliver_project(same, evaluator, folder)
     other = o.model_copy(update={"id": "x", "name": "Tag_orm"})
     with pytest.raises(MivexError, match="both be written"):
-        deliver_project(Document(overlays=(o, other)), shop, folder / "two")
+        deliver_project(Document(overlays=(o, other)), evaluator, folder / "two")
     # A second delivery of one overlay keeps the first one's in the list.
     both_ = Document(overlays=(o, o.model_copy(update={"id": "x", "name": "Second"})))
-    deliver_project(both_, shop, folder / "list")
-    deliver_project(both_, shop, folder / "list", only=("x",))
+    deliver_project(both_, evaluator, folder / "list")
+    deliver_project(both_, evaluator, folder / "list", only=("x",))
     assert [r["name"] for r in json.loads((folder / "list" / "delivery.json").read_text())["overlays"]] == ["Tag", "Second"]
 
 
@@ -414,10 +414,10 @@ ODD = (b"-1", b"0", b"1e308", b"1e999", b"NaN", b"null", b'"x"', b"[]", b"{}", b
 
 
 def test_a_damaged_delivery_is_one_sentence(made, rng):
-    folder, o, shop = made
+    folder, o, evaluator = made
     doc = Document(overlays=(panel(o, delivery=Delivery(recipe="scene", format="ktx2")),), effects=(
         Effect(name="Puffs", parts=(Emitter(name="P", overlay="o"),)),))
-    deliver_project(doc, shop, folder / "out", recipe=recipe_named("scene").model_copy(update={"proof": False}))
+    deliver_project(doc, evaluator, folder / "out", recipe=recipe_named("scene").model_copy(update={"proof": False}))
     files = sorted(p for p in (folder / "out").iterdir() if p.name != "proof.html")
     for path in files:
         good = path.read_bytes()

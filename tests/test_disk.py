@@ -181,7 +181,7 @@ def overlays(*rows):
 
 
 def test_a_delivery_is_checked_as_a_whole_before_anything_is_written(tmp_path):
-    shop = Evaluator(tmp_path)
+    evaluator = Evaluator(tmp_path)
     (tmp_path / "out").mkdir()
     (tmp_path / "out" / "Mask.png").mkdir()
     solid = {"material": Material(blend="Solid", depth_write=True)}
@@ -192,22 +192,22 @@ def test_a_delivery_is_checked_as_a_whole_before_anything_is_written(tmp_path):
             (overlays(("Good", {}), ("Deep", {"delivery": Delivery(format="tga", bits=16)})), "8 bits"),
             ([], "nothing to deliver"), ([Overlay(name="Empty")], "nothing to deliver")):
         with pytest.raises(MivexError, match=words):
-            deliver(rows, shop.texture, tmp_path / "out")
+            deliver(rows, evaluator.texture, tmp_path / "out")
         assert sorted(p.name for p in (tmp_path / "out").iterdir()) == ["Mask.png"]
     (tmp_path / "file").write_text("")
     with pytest.raises(MivexError, match="is a file"):
-        deliver(overlays(("Good", {})), shop.texture, tmp_path / "file")
+        deliver(overlays(("Good", {})), evaluator.texture, tmp_path / "file")
     # An id cannot lead out of the folder, and what is left of a name decides.
     evil = Overlay(id="/../../x", name="§§", source=Source(canvas=(8, 8), meaning="colour"), **solid)
     assert file_name(evil) == "overlay__x" and file_name(evil.model_copy(update={"id": "/"})) == "overlay"
-    done = deliver([evil], shop.texture, tmp_path / "out" / "deeper")
+    done = deliver([evil], evaluator.texture, tmp_path / "out" / "deeper")
     assert done[0].picture.parent == tmp_path / "out" / "deeper"
 
 
 def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
     rows = overlays(("One", {}), ("Two", {}), ("Three", {}))
-    shop = Evaluator(tmp_path)
-    deliver(rows[:1], shop.texture, tmp_path)
+    evaluator = Evaluator(tmp_path)
+    deliver(rows[:1], evaluator.texture, tmp_path)
     before = {p.name: p.read_bytes() for p in tmp_path.iterdir()}
     darker = [o.model_copy(update={"material": Material(tint=(0.5, 0.5, 0.5))}) for o in rows]
 
@@ -218,7 +218,7 @@ def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
             seen.append(o)
             if len(seen) == number:
                 raise Stopped
-            return shop.texture(o)
+            return evaluator.texture(o)
         return texture_of
 
     for number in (1, 2, 3):
@@ -236,7 +236,7 @@ def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
 
     monkeypatch.setattr(store.os, "replace", replace)
     with pytest.raises(KeyboardInterrupt):
-        deliver(darker[1:2], shop.texture, tmp_path)
+        deliver(darker[1:2], evaluator.texture, tmp_path)
     assert len(count) > 1 and {p.name: p.read_bytes() for p in tmp_path.iterdir()} == before
 
 
@@ -380,15 +380,15 @@ def test_deep_openexr_is_refused(tmp_path):
 def test_one_limit_holds_for_reading_steps_canvases_and_writing(tmp_path):
     assert (MAX_SIDE, MAX_TEXELS) == (16384, 8192 * 8192)
     assert fits(16384, 4096) and fits(8192, 8192) and not fits(16384, 4097) and not fits(16385, 1) and not fits(0, 5)
-    shop = Evaluator(tmp_path)
+    evaluator = Evaluator(tmp_path)
     write_picture(tmp_path / "a.png", rgba(paint(64), disc(64)))
-    picture = shop.picture("a.png")
+    picture = evaluator.picture("a.png")
     pad = STEPS["pad"].params(step="pad", left=4096, right=4096, top=4096, bottom=4096)
     big = STEPS["resize"].params(step="resize", to="size", width=16384, height=16384)
     for steps in ((pad,) * 8, (big,), (pad, big)):
         for proxy in (False, True):
             with pytest.raises(MivexError, match="16384 and 67108864 texels"):
-                shop.prepare(picture, Source(), steps, proxy=proxy)
+                evaluator.prepare(picture, Source(), steps, proxy=proxy)
     (tmp_path / "r.json").write_text(json.dumps({"steps": [pad.model_dump(mode="json")] * 8}))
     done = mivex_run("prepare", "a.png", "o.png", "--recipe", "r.json", cwd=tmp_path)
     assert done.returncode == 2 and sorted(p.name for p in tmp_path.iterdir()) == ["a.png", "r.json"]

@@ -114,9 +114,9 @@ def overlay_project(tmp_path, values, bits=8, **material):
     return Document(overlays=(o,)), Evaluator(tmp_path)
 
 
-def findings_of(doc, shop):
+def findings_of(doc, evaluator):
     o = doc.overlays[0]
-    return {f.id: f for f in examine(Subject(o.name, shop.texture(o), o.material, o.id))}
+    return {f.id: f for f in examine(Subject(o.name, evaluator.texture(o), o.material, o.id))}
 
 
 solid = np.full((64, 64), 1.0)
@@ -135,21 +135,21 @@ CASES = {
 @pytest.mark.parametrize("check", CASES)
 def test_each_finding_has_figure_place_reason_and_a_repair_that_mends_it(tmp_path, check):
     values, material = CASES[check]
-    doc, shop = overlay_project(tmp_path, values, **material)
-    f = findings_of(doc, shop)[check]
+    doc, evaluator = overlay_project(tmp_path, values, **material)
+    f = findings_of(doc, evaluator)[check]
     assert f.message.endswith(".") and f.why.endswith(".") and f.unit and f.overlay == "o"
-    t = shop.texture(doc.overlays[0])
+    t = evaluator.texture(doc.overlays[0])
     assert f.place and f.place[2] > 0 and f.place[0] < t.width and f.place[1] < t.height
     mended = f.repair(doc)
     assert mended != doc
-    assert check not in findings_of(mended, shop)
+    assert check not in findings_of(mended, evaluator)
 
 
 def test_a_sound_overlay_has_no_findings(tmp_path):
-    doc, shop = overlay_project(tmp_path, rgba(np.full((64, 64, 3), 0.5), disc(64)))
-    assert findings_of(doc, shop) == {}
-    border, shop = overlay_project(tmp_path, CASES["border"][0], blend="Solid", depth_write=True)
-    assert findings_of(border, shop) == {}
+    doc, evaluator = overlay_project(tmp_path, rgba(np.full((64, 64, 3), 0.5), disc(64)))
+    assert findings_of(doc, evaluator) == {}
+    border, evaluator = overlay_project(tmp_path, CASES["border"][0], blend="Solid", depth_write=True)
+    assert findings_of(border, evaluator) == {}
 
 
 def test_figures_are_right():
@@ -166,10 +166,10 @@ def test_a_crisp_shape_whose_edge_itself_holds_the_key_is_mended_from_within(tmp
     """Green in the outermost texels cannot be cured by spreading from them; a faint shape's own colour stays its own."""
     alpha = disc(128, 0.3, 0.02)
     rgb = np.where((alpha > 0.6)[..., None], [0.8, 0.5, 0.3], [0.1, 0.8, 0.2])
-    doc, shop = overlay_project(tmp_path, rgba(rgb, alpha))
-    f = findings_of(doc, shop)["fringe"]
+    doc, evaluator = overlay_project(tmp_path, rgba(rgb, alpha))
+    f = findings_of(doc, evaluator)["fringe"]
     assert f.repair.steps[0].solid_from == 0.5
-    assert "fringe" not in findings_of(f.repair(doc), shop)
+    assert "fringe" not in findings_of(f.repair(doc), evaluator)
     y, x = np.mgrid[:128, :128]
     glass = 0.25 * (disc(128) > 0) + 0.7 * np.exp(-((y - 50.0) ** 2 + (x - 50.0) ** 2) / 60) * (disc(128) > 0)
     own = np.where((glass > 0.5)[..., None], [0.9, 0.95, 1.0], [0.2, 0.5, 0.5])

@@ -121,13 +121,13 @@ def test_recipes_ask_for_the_border_and_the_matte(folder, tmp_path):
     assert np.array_equal(read_picture(folder / "o3.png").values, read_picture(folder / "good.png").values)
     with pytest.raises(MivexError, match="takes a colour, or the word border"):
         parse_parametric({"steps": [{"step": "key-colour", "key": "middle"}]}, "r")
-    shop = Evaluator(folder)
+    evaluator = Evaluator(folder)
     asking = parse_parametric({"steps": [{"step": "blur"}, {"step": "unmatte", "matte": "found"}]}, "r")
     asked_after = []
 
     def before(steps):
         asked_after.append(len(steps))
-        return shop.prepare(shop.picture("dark_a.png"), Source(meaning="colour"), steps)
+        return evaluator.prepare(evaluator.picture("dark_a.png"), Source(meaning="colour"), steps)
 
     resolve_parameters(asking, before)
     assert asked_after == [1]

@@ -83,8 +83,8 @@ def test_scaled_levels_are_delivered_where_the_file_holds_them_and_the_cutoff_is
     write_picture(tmp_path / "m.png", rgba(paint(64), screen(64)), 8)
     o = Overlay(id="o", name="Mesh", source=Source(path="m.png"), material=Material(blend="Cutout", depth_write=True),
                 steps=(step("keep-coverage"),), delivery=Delivery(format="tif"))
-    shop = Evaluator(tmp_path)
-    t = shop.texture(o)
+    evaluator = Evaluator(tmp_path)
+    t = evaluator.texture(o)
     assert t.coverage == 0.5
     sheet = json.loads(deliver([o], lambda _: t, tmp_path / "out")[0].sheet.read_text())
     pages = read_levels(tmp_path / "out" / "Mesh.tif")
@@ -94,7 +94,7 @@ def test_scaled_levels_are_delivered_where_the_file_holds_them_and_the_cutoff_is
         assert np.abs(page - np.dstack([srgb_encode(t.mips.level(i)[..., :3]), t.mips.level(i)[..., 3]])).max() < 0.6 / 255
     assert np.array_equal(read_picture(tmp_path / "out" / "Mesh.tif").values, t.values)
     png = o.model_copy(update={"delivery": Delivery(format="png")})
-    plain = shop.texture(png)
+    plain = evaluator.texture(png)
     # The receiver will build the levels itself: what is shown is what it will see.
     assert plain.coverage == 0 and np.array_equal(plain.mips.texels, build_chain(plain.linear).texels)
     sheet = json.loads(deliver([png], lambda _: plain, tmp_path / "out")[0].sheet.read_text())
@@ -106,14 +106,14 @@ def test_a_file_without_alpha_is_for_solid_only_and_sheets_tell_what_was_packed(
     write_picture(tmp_path / "m.png", rgba(paint(16), disc(16)), 8)
     o = Overlay(id="o", name="P", source=Source(path="m.png"), delivery=Delivery(format="tga24"),
                 steps=(step("pack", name="core, outer", red={"name": "core"}), step("signed-distance", spread=3)))
-    shop = Evaluator(tmp_path)
+    evaluator = Evaluator(tmp_path)
     with pytest.raises(MivexError, match="no alpha"):
-        deliver([o], lambda _: shop.texture(o), tmp_path)[0]
+        deliver([o], lambda _: evaluator.texture(o), tmp_path)[0]
     solid = o.model_copy(update={"material": Material(blend="Solid", depth_write=True)})
-    done = deliver([solid], lambda _: shop.texture(solid), tmp_path)[0]
+    done = deliver([solid], lambda _: evaluator.texture(solid), tmp_path)[0]
     back = read_picture(done.picture)
     assert done.picture.suffix == ".tga" and not back.has_alpha and back.channels == 3
-    assert np.array_equal(back.values[..., :3], shop.texture(solid).values[..., :3])
+    assert np.array_equal(back.values[..., :3], evaluator.texture(solid).values[..., :3])
     sheet = json.loads(done.sheet.read_text())
     assert sheet["packing"] == {"name": "core, outer", "red": "core", "green": "", "blue": "", "alpha": ""}
     assert sheet["signed_distance"] == {"spread_texels": 3.0, "outline": 0.5} and sheet["texture"]["holds"] == "data"
@@ -206,8 +206,8 @@ def test_magnified_distance_is_crisp_where_plain_alpha_is_not(tmp_path):
     a = np.clip(0.5 - (np.hypot(y - 128, x - 128) - 80), 0, 1)
     write_picture(tmp_path / "d.png", rgba(np.full((n, n, 3), 0.5), a), 8)
     o = Overlay(id="o", name="D", source=Source(path="d.png"), steps=(step("signed-distance", spread=6, reduce=8),))
-    shop = Evaluator(tmp_path)
-    t, plain = shop.texture(o), shop.texture(o, until=0)
+    evaluator = Evaluator(tmp_path)
+    t, plain = evaluator.texture(o), evaluator.texture(o, until=0)
     w, h = 400, 460
     drawn = draw_flat(t, FlatView(layout="magnify"), w, h, plain)
     boxes = layouts.magnify_boxes(w, h)
@@ -262,12 +262,12 @@ def test_trimming_and_padding_change_nothing_on_the_stage_and_the_pivot_stands_a
     a[20:60, 70:100] = 1
     write_picture(tmp_path / "p.png", rgba(np.full((128, 128, 3), 0.9), a), 8)
     place = BillboardPlace(at=(0.0, 1.4, 2.0), width=1.2, height=1.2)
-    shop = Evaluator(tmp_path)
+    evaluator = Evaluator(tmp_path)
     view = View(Document().cameras[0], 1280, 800)  # near enough for level 0 to be read
 
     def seen(*steps, at=place):
         o = Overlay(id="o", name="o", source=Source(path="p.png"), material=Material(lit=False), steps=steps, places=(at,))
-        return render(Document(overlays=(o,)), {"o": shop.texture(o)}, view).colour
+        return render(Document(overlays=(o,)), {"o": evaluator.texture(o)}, view).colour
 
     bare = render(Document(), {}, view).colour
     whole = seen(step("spread"))
@@ -325,10 +325,10 @@ def test_each_finding_is_found_placed_explained_and_mended(tmp_path, check):
     write_picture(tmp_path / "p.png", np.asarray(values, np.float32), 8)
     o = Overlay(id="o", name="O", source=Source.model_validate({"path": "p.png"} | source),
                 material=Material.model_validate(material), delivery=Delivery.model_validate(delivery))
-    doc, shop = Document(overlays=(o,)), Evaluator(tmp_path)
+    doc, evaluator = Document(overlays=(o,)), Evaluator(tmp_path)
 
     def found(d):
-        return {f.id: f for f in examine(Subject.of(d.overlays[0], shop.texture(d.overlays[0])))}
+        return {f.id: f for f in examine(Subject.of(d.overlays[0], evaluator.texture(d.overlays[0])))}
 
     f = found(doc)[check]
     assert f.message.endswith(".") and f.why.endswith(".") and f.unit and f.place and f.place[2] > 0

@@ -83,9 +83,9 @@ def test_a_mesh_gives_masks_kept_beside_the_project_and_its_absence_is_said(tmp_
     ]
     doc = stacked(rows)
     doc = edits.add_place(doc, doc.overlays[0].id, MeshPlace(path="box.obj"))
-    shop = Evaluator(tmp_path)
-    shop.bakes = tmp_path / "p.bakes"
-    first = shop.graph.value(shop.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"]
+    evaluator = Evaluator(tmp_path)
+    evaluator.bakes = tmp_path / "p.bakes"
+    first = evaluator.graph.value(evaluator.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"]
     kept = list((tmp_path / "p.bakes").iterdir())
     assert len(kept) == 1 and kept[0].suffix == ".png"
     again = Evaluator(tmp_path)

@@ -32,22 +32,22 @@ def test_channels_that_a_layer_does_not_touch_stay_bit_for_bit(tmp_path):
     picture = RNG.integers(0, 256, (40, 56, 4)).astype(np.float32) / 255
     write_picture(tmp_path / "a.png", picture, 8)
     o = Overlay(name="a", source=Source(path="a.png", meaning="colour"))
-    shop = Evaluator(tmp_path)
-    plain = shop.texture(o)
+    evaluator = Evaluator(tmp_path)
+    plain = evaluator.texture(o)
     noisy = MaskPart(source="pattern", pattern=PATTERNS["noise"].params())
     for channel in CHANNELS:
         cell = ChannelSource(colour=(0.2, 0.7, 0.4), number=0.3, join="multiply")
         layers = Stack(rows=(Layer(cells={channel: cell}, mask=Mask(parts=(noisy,))),))
-        made = shop.graph.value(shop.node_of(o.model_copy(update={"layers": layers}))).surface
+        made = evaluator.graph.value(evaluator.node_of(o.model_copy(update={"layers": layers}))).surface
         assert np.array_equal(made.values[..., :3], plain.values[..., :3]) == (channel != "colour")
         assert np.array_equal(made.values[..., 3], plain.values[..., 3]) == (channel != "opacity")
         assert set(made.channels) == ({channel} if channel not in ("colour", "opacity") else set())
     # Rows that are off, of strength 0, or masked away change nothing at all; nor does a stack without rows.
     for row in (Layer(on=False, cells={"colour": ChannelSource()}), Layer(strength=0, cells={"opacity": ChannelSource(number=0)})):
-        t = shop.texture(o.model_copy(update={"layers": Stack(rows=(row,))}))
+        t = evaluator.texture(o.model_copy(update={"layers": Stack(rows=(row,))}))
         assert np.array_equal(t.values, plain.values) and not t.channels
     masked = Layer(cells={"colour": ChannelSource(colour=(1, 0, 0))}, mask=Mask(parts=(MaskPart(value=0),)))
-    t = shop.texture(o.model_copy(update={"layers": Stack(rows=(masked,))}))
+    t = evaluator.texture(o.model_copy(update={"layers": Stack(rows=(masked,))}))
     assert np.array_equal(t.values, plain.values)
 
 
@@ -204,8 +204,8 @@ def test_masks_against_values_worked_out_by_hand():
             for i, j in (("a", "b"), ("b", "a"))
         ]
     )
-    shop = Evaluator()
-    assert any("use each other" in n for n in shop.texture(doc.overlays[0], doc).notes)
+    evaluator = Evaluator()
+    assert any("use each other" in n for n in evaluator.texture(doc.overlays[0], doc).notes)
 
 
 def test_a_texel_is_explained_and_what_lies_below_a_change_is_kept():
@@ -221,15 +221,15 @@ def test_a_texel_is_explained_and_what_lies_below_a_change_is_kept():
         },
     ]
     doc = stacked(rows)
-    shop, o = Evaluator(), doc.overlays[0]
-    nodes = shop.layer_states(o)
-    left = {e.channel: e for e in explained(shop.graph, o.layers, nodes, 0.2, 0.5)}
-    right = {e.channel: e for e in explained(shop.graph, o.layers, nodes, 0.8, 0.5)}
+    evaluator, o = Evaluator(), doc.overlays[0]
+    nodes = evaluator.layer_states(o)
+    left = {e.channel: e for e in explained(evaluator.graph, o.layers, nodes, 0.2, 0.5)}
+    right = {e.channel: e for e in explained(evaluator.graph, o.layers, nodes, 0.8, 0.5)}
     assert (left["opacity"].row, right["opacity"].row, left["metal"].row, right["metal"].row) == ("a", "b", "", "b")
     assert abs(right["opacity"].value[0] - 0.9) < 1e-6 and left["colour"].name == "the base"
     other = layer_edits.set_row(doc, o.id, "b", strength=0.5)
-    assert [n.key for n in shop.layer_states(other.overlays[0])][:2] == [n.key for n in nodes][:2]
-    assert shop.layer_states(other.overlays[0])[2].key != nodes[2].key
+    assert [n.key for n in evaluator.layer_states(other.overlays[0])][:2] == [n.key for n in nodes][:2]
+    assert evaluator.layer_states(other.overlays[0])[2].key != nodes[2].key
 
 
 def test_builds_are_saved_applied_brought_up_to_date_and_refused(tmp_path, monkeypatch):
@@ -457,8 +457,8 @@ def test_random_stacks_agree_with_a_slow_twin(seed, tmp_path):
     o = Overlay(
         name="o", source=Source(canvas=(16, 1), meaning="colour"), layers=Stack.model_validate({"base": base, "rows": rows})
     )
-    shop = Evaluator(tmp_path)
-    worked = shop.graph.value(shop.node_of(o))
+    evaluator = Evaluator(tmp_path)
+    worked = evaluator.graph.value(evaluator.node_of(o))
     assert not worked.notes
     s = worked.surface
     start = {"colour": linear(0.4), "opacity": 0.3, "roughness": 0.2, "metal": 0.1, "height": 0.0, "emissive": 0.0}

@@ -143,15 +143,15 @@ def test_painting_in_the_flat_proof_is_live_equal_and_undone_stroke_by_stroke(wi
     QTest.mouseRelease(c, Qt.MouseButton.LeftButton, none, QPoint(60 + 8 * 13, 180 + 3 * 13))
     wait_until_idle(window)
     assert s.undo_label == "Paint"
-    alpha = s.shop.texture(s.overlay, s.doc).alpha
+    alpha = s.evaluator.texture(s.overlay, s.doc).alpha
     assert alpha.max() > 0.9 and s.overlay.layers.row("p").channels == ("colour", "opacity")
     assert live is not None
     # The right button clears: what lay below (nothing) comes back.
     stroke(c, [QPoint(60 + 8 * i, 180 + 3 * i) for i in range(14)], Qt.MouseButton.RightButton)
     wait_until_idle(window)
-    assert s.undo_label == "Clear paint" and s.shop.texture(s.overlay, s.doc).alpha.mean() < alpha.mean() / 50
+    assert s.undo_label == "Clear paint" and s.evaluator.texture(s.overlay, s.doc).alpha.mean() < alpha.mean() / 50
     s.undo()
-    assert np.array_equal(s.shop.texture(s.overlay, s.doc).alpha, alpha)
+    assert np.array_equal(s.evaluator.texture(s.overlay, s.doc).alpha, alpha)
     # A pen's pressure counts, and what is painted on the stage lands where it was pointed at.
     s.apply(
         "Place",
@@ -345,7 +345,7 @@ def test_a_stroke_over_a_seam_goes_on_in_parts_and_is_undone_as_one(window, tmp_
     assert len(strokes) == 2
     sides = sorted(np.mean([p[0] for p in x.points]) for x in strokes)
     assert sides[0] < 0.15 and sides[1] > 0.85
-    painted = s.shop.texture(s.overlay, s.doc).channels["metal"].values[..., 2]
+    painted = s.evaluator.texture(s.overlay, s.doc).channels["metal"].values[..., 2]
     assert painted[:, 100:156].max() == 0 and painted.max() > 0.9
     s.undo()
     assert not s.overlay.layers.row("p").strokes
@@ -354,5 +354,5 @@ def test_a_stroke_over_a_seam_goes_on_in_parts_and_is_undone_as_one(window, tmp_
     drive.click(stage, middle + QPoint(7, 3))
     wait_until_idle(window)
     assert len(s.overlay.layers.row("p").strokes) == 1
-    filled = s.shop.texture(s.overlay, s.doc).channels["metal"].values[..., 2]
+    filled = s.evaluator.texture(s.overlay, s.doc).channels["metal"].values[..., 2]
     assert filled.mean() > 0.95

@@ -86,7 +86,7 @@ def test_the_tour_goes_round_the_demo_and_can_be_left_at_any_time(window, small_
         assert tour.words.height() >= tour.words.heightForWidth(tour.words.width())
         QTest.keyClick(tour.next, Qt.Key.Key_Space)
     assert window.tour is None and window.session.doc == before and window.session.saved and not window.desk.playing
-    window.take_round()
+    window.toggle_tour()
     wait_until_idle(window)
     window.tour.next.click()
     QTest.keyClick(window.tour.next, Qt.Key.Key_Escape)

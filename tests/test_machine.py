@@ -374,14 +374,14 @@ def test_what_was_dropped_is_computed_again_and_what_stays_is_not(tmp_path, monk
     monkeypatch.setitem(STEPS, "levels", counted)
     steps = tuple(step.params(step="levels", gamma=g) for g in (0.5, 0.9))
     for limit, again in ((1 << 28, []), (0, [0.5, 0.9])):
-        shop = Evaluator(tmp_path, limit)
+        evaluator = Evaluator(tmp_path, limit)
         o = Overlay(name="a", steps=steps, source={"path": "a.png"})
-        first = shop.texture(o)
+        first = evaluator.texture(o)
         assert runs == [0.5, 0.9]
         runs.clear()
         if limit == 0:
-            shop.graph.cache.put("other", 1, 1)  # it drops everything else
-        assert np.array_equal(shop.texture(o).values, first.values) and runs == again
+            evaluator.graph.cache.put("other", 1, 1)  # it drops everything else
+        assert np.array_equal(evaluator.texture(o).values, first.values) and runs == again
         runs.clear()
 
 
@@ -455,6 +455,6 @@ def test_taking_a_matte_out_says_how_much_it_clips(tmp_path):
     assert share == pytest.approx((soft & (alpha < 0.975)).sum() / soft.sum(), abs=0.03)
     assert clipped(Surface(rgba(alpha[..., None] * np.ones(3), alpha)), Unmatte()) == 0
     write_picture(tmp_path / "w.png", white)
-    shop = Evaluator(tmp_path)
-    t = shop.texture(Overlay(name="w", source={"path": "w.png"}, steps=(Unmatte(),)))
+    evaluator = Evaluator(tmp_path)
+    t = evaluator.texture(Overlay(name="w", source={"path": "w.png"}, steps=(Unmatte(),)))
     assert len(t.notes) == 1 and "clipped" in t.notes[0] and "Remove matte" in t.notes[0]

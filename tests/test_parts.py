@@ -167,14 +167,14 @@ def test_results_are_asked_for_without_a_window(tmp_path):
     """One record a target: what is due, what is too late, what goes with its overlay."""
     write_picture(tmp_path / "a.png", np.full((16, 16, 4), 0.5, np.float32))
     o = Overlay(id="o", name="o", source=Source(path="a.png"), steps=(step("invert-alpha"),))
-    doc, shop, results = Document(overlays=(o,)), Evaluator(tmp_path), Results()
+    doc, evaluator, results = Document(overlays=(o,)), Evaluator(tmp_path), Results()
     assert results.follow(doc, str(tmp_path)) == [] and results.get("o").texture is None
     (target, key), = results.due()
     got = []
-    results.make(doc, shop, target, key, got.append, lambda: False, lambda _: None)
+    results.make(doc, evaluator, target, key, got.append, lambda: False, lambda _: None)
     assert len(got) == 1 and got[0].full and results.take(got[0]) and results.due() == []
     (overlay, known, mark), = results.unexamined()
-    assert results.take_findings(results.examine(shop, overlay, known, mark)) and results.unexamined() == []
+    assert results.take_findings(results.examine(evaluator, overlay, known, mark)) and results.unexamined() == []
     assert results.get("o").figures is not None and results.get("o").meaning[0] == "colour"
     # Made for an earlier document: shown, but still due. What is wanted of a step is dropped with its overlay.
     later = edits.set_steps(doc, "o", ())
@@ -187,7 +187,7 @@ def test_results_are_asked_for_without_a_window(tmp_path):
     # A picture that cannot be read is that target's problem.
     gone = Document(overlays=(o.model_copy(update={"source": Source(path="none.png")}),))
     results.follow(gone, str(tmp_path))
-    results.make(gone, shop, *results.due()[0], got.append, lambda: False, lambda _: None)
+    results.make(gone, evaluator, *results.due()[0], got.append, lambda: False, lambda _: None)
     assert got[-1].texture is None and "none.png" in got[-1].problem
 
 
@@ -266,7 +266,7 @@ def test_proxies_of_every_step_show_what_full_size_will(rng):
     y, x = np.mgrid[:n, :n] / n
     alpha = np.clip((0.36 - np.hypot(y - 0.5, x - 0.47)) / 0.08, 0, 1)
     v = np.dstack([0.2 + 0.6 * x, 0.7 - 0.5 * y, 0.4 + 0.2 * np.sin(9 * x), alpha])
-    shop, picture = Evaluator(), Picture(v.astype(np.float32))
+    evaluator, picture = Evaluator(), Picture(v.astype(np.float32))
     lengths = {"grow": {"by": 40.0}, "feather": {"width": 90.0}, "blur": {"radius": 24.0, "what": "both"},
                "glow": {"radius": 40.0},
                "offset": {"x": 256, "y": 64}, "fall-off": {"x": 0.1}, "text": {"size": 0.3}, "trim": {"margin": 40},
@@ -274,7 +274,7 @@ def test_proxies_of_every_step_show_what_full_size_will(rng):
                "normal-from-height": {"strength": 6.0, "take": "alpha", "blur": 12.0}, "noise": {"cells": 5}}
     for name, more in lengths.items():
         s = (step(name, **more),)
-        full, small = (shop.prepare(picture, Source(meaning="colour"), s, 16, proxy=p) for p in (False, True))
+        full, small = (evaluator.prepare(picture, Source(meaning="colour"), s, 16, proxy=p) for p in (False, True))
         k = full.width / small.width
         assert k == pytest.approx(4, rel=0.02)
         h, w = min(small.height, full.height // 4), min(small.width, full.width // 4)

@@ -228,11 +228,11 @@ def test_every_step_keeps_shape_and_ranges_and_its_input(step, data):
 def test_a_proxy_shows_what_full_size_will(rng):
     big = np.zeros((2 * PROXY_SIDE, 2 * PROXY_SIDE, 4), np.float32)
     big[600:1400, 500:1500] = 1
-    shop, overlay = Evaluator(), Overlay(name="a", source=Source(meaning="colour"))
+    evaluator, overlay = Evaluator(), Overlay(name="a", source=Source(meaning="colour"))
     steps = (ClearBorder(width=40, soft=8), Spread(reach=64))
-    full = shop.prepare(Picture(big), overlay.source, steps)
-    proxy = shop.prepare(Picture(big), overlay.source, steps, proxy=True)
+    full = evaluator.prepare(Picture(big), overlay.source, steps)
+    proxy = evaluator.prepare(Picture(big), overlay.source, steps, proxy=True)
     assert (proxy.width, proxy.scale, proxy.full_size) == (PROXY_SIDE, 0.5, (2 * PROXY_SIDE,) * 2)
     small = full.values.reshape(PROXY_SIDE, 2, PROXY_SIDE, 2, 4).mean(axis=(1, 3))
     assert np.abs(small - proxy.values).mean() < 0.01
-    assert shop.prepare(Picture(big), overlay.source, steps) is full
+    assert evaluator.prepare(Picture(big), overlay.source, steps) is full

@@ -139,9 +139,9 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
         deliver_project(twice, Evaluator(tmp_path), tmp_path / "twice")
     assert not (tmp_path / "twice").exists()
     for bits, suffix in ((8, "png"), (16, "tif")):
-        shop = Evaluator(tmp_path)
+        evaluator = Evaluator(tmp_path)
         steps = (STEPS["premultiply"].params(step="premultiply"),)
-        t = shop.prepare(shop.picture("a.png"), Source(meaning="colour"), steps, bits)
+        t = evaluator.prepare(evaluator.picture("a.png"), Source(meaning="colour"), steps, bits)
         write_texture(tmp_path / f"pre.{suffix}", t)
     # A file that does not hold what it was given does not count as delivered.
     from mivex.core.picture import encode

@@ -86,9 +86,9 @@ def _write(folder, values, name="s.png"):
 def test_steps_work_cell_by_cell_and_no_cell_loses_its_place(tmp_path):
     values = sheets.sheet(3, sheets.puff, 4, 2, 32, 32, line=2)
     o = _write(tmp_path, values).model_copy(update={"sheet": guess(values).grids and Sheet(grids=guess(values).grids)})
-    shop = Evaluator(tmp_path)
-    made = shop.texture(o.model_copy(update={"steps": (Blur(size=6.0),)}))
-    alone = [shop.texture(_write(tmp_path, values[top:low, left:right], f"{i}.png").model_copy(update={
+    evaluator = Evaluator(tmp_path)
+    made = evaluator.texture(o.model_copy(update={"steps": (Blur(size=6.0),)}))
+    alone = [evaluator.texture(_write(tmp_path, values[top:low, left:right], f"{i}.png").model_copy(update={
         "steps": (Blur(size=6.0),)})) for i, (left, top, right, low) in enumerate(
             cell_texels(c, *values.shape[1::-1]) for c in made.traits.cells)]
     for cell, single in zip(made.traits.cells, alone, strict=True):
@@ -96,11 +96,11 @@ def test_steps_work_cell_by_cell_and_no_cell_loses_its_place(tmp_path):
         assert np.array_equal(made.values[top:low, left:right], single.values)
     # The drawn line between them is as it was.
     assert np.array_equal(made.values[:, 32:34], values[:, 32:34])
-    half = shop.texture(o.model_copy(update={"steps": (Resize(to="size", width=16, height=16),)}))
+    half = evaluator.texture(o.model_copy(update={"steps": (Resize(to="size", width=16, height=16),)}))
     assert half.traits.cells and {(c - a, d - b) for a, b, c, d in (
         cell_texels(k, half.width, half.height) for k in half.traits.cells)} == {(16, 16)}
     with pytest.raises(MivexError, match="different sizes"):
-        shop.texture(o.model_copy(update={"steps": (Trim(),)}))
+        evaluator.texture(o.model_copy(update={"steps": (Trim(),)}))
 
 
 def test_built_frames_are_aligned_fitted_and_held_in_their_gutters():

@@ -62,9 +62,9 @@ class Stage:
             _camera_of(doc, name)
         if out:
             check_target(out)
-        shop = Evaluator(Path(path).resolve().parent)
-        shop.bakes = bakes_folder(Path(path).resolve())
-        return Stage(doc, *load_scene_inputs(doc, shop))
+        evaluator = Evaluator(Path(path).resolve().parent)
+        evaluator.bakes = bakes_folder(Path(path).resolve())
+        return Stage(doc, *load_scene_inputs(doc, evaluator))
 
     def camera(self, name: str = "") -> Camera:
         """A camera by its name; the first where none is given; raises MivexError."""

@@ -101,20 +101,20 @@ def _picture(report: Report) -> None:
 
 def _project(report: Report) -> None:
     doc = read_project(report.path)
-    shop = Evaluator(Path(report.path).resolve().parent)
-    shop.bakes = bakes_folder(Path(report.path).resolve())
+    evaluator = Evaluator(Path(report.path).resolve().parent)
+    evaluator.bakes = bakes_folder(Path(report.path).resolve())
     for o in doc.overlays:
         if not o.source.ready:
             continue
         name = {"overlay": o.name}
         try:
-            subject = Subject.of(o, shop.texture(o, doc))
+            subject = Subject.of(o, evaluator.texture(o, doc))
             report.findings += [finding_row(f, name) for f in examine(subject)]
-            report.pictures.append({**name, **figures(subject, shop.start_of(o), {"path": o.source.path})})
+            report.pictures.append({**name, **figures(subject, evaluator.start_of(o), {"path": o.source.path})})
         except Exception as e:
             report.pictures.append({**name, "path": o.source.path, "problem": sentence(e, f"examining {o.name!r}")})
     if doc.cameras and not any("problem" in p for p in report.pictures):
-        textures, meshes = load_scene_inputs(doc, shop)
+        textures, meshes = load_scene_inputs(doc, evaluator)
         report.findings += [finding_row(f, {"overlay": f.subject})
                             for f in examine_scene(scene_subject(doc, textures, meshes))]
         moving = MotionSubject(doc, textures, build_environment(doc, meshes))

@@ -27,7 +27,7 @@ from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import absolute, paths_of
 from mivex.core.project.layering import EvaluationRequest
 from mivex.core.scene.draw_calls import build_environment, lasting_mesh, meshes_read
-from mivex.core.scene.material_binding import file_key, pictures_read, read_by
+from mivex.core.scene.material_binding import file_key, picture_files_read, read_by
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.placements_model import MeshPlace
 from mivex.core.stage.surroundings import World
@@ -59,29 +59,29 @@ class Delivery:
     unsaid: Mapping[str, list[str]]
 
 
-def bench_of(doc: Document, shop: Evaluator, stop: Callable[[], bool] = lambda: False) -> Bench:
+def bench_of(doc: Document, evaluator: Evaluator, stop: Callable[[], bool] = lambda: False) -> Bench:
     """What delivering needs of a project; raises MivexError where something cannot be read."""
-    others: dict[str, Texture] = {file_key(p, m): shop.file_texture(p, m) for p, m in pictures_read(doc)}
+    others: dict[str, Texture] = {file_key(p, m): evaluator.file_texture(p, m) for p, m in picture_files_read(doc)}
     for o in doc.overlays:
         for key in read_by(o.material):
             other = doc.overlay(key)
             if other is not None and other.source.ready and key not in others:
-                others[key] = shop.texture(other, doc, stop=stop)
+                others[key] = evaluator.texture(other, doc, stop=stop)
 
     def mask_of(o: Overlay, number: int) -> Floats:
         rows = [r for r in o.layers.walk()]
         if number > len(rows):
             raise MivexError(f"“{o.name}” has {len(rows)} layers; its delivery asks for the mask of layer {number}.")
         ask = EvaluationRequest(stop, doc=doc)
-        start = shop.start_of(o)
-        found = Values(o.layers, shop.outside(o, ask)).mask(rows[number - 1])
+        start = evaluator.start_of(o)
+        found = Values(o.layers, evaluator.outside(o, ask)).mask(rows[number - 1])
         return np.clip(np.broadcast_to(found, (start.height, start.width)), 0, 1)
 
     def height_of(o: Overlay) -> Floats | None:
-        height = shop.graph.value(shop.node_of(o, EvaluationRequest(stop, doc=doc)), stop).surface.channels.get("height")
+        height = evaluator.graph.value(evaluator.node_of(o, EvaluationRequest(stop, doc=doc)), stop).surface.channels.get("height")
         return None if height is None else height[..., 0]
 
-    avoid = frozenset(Path(absolute(p, shop.folder)).resolve() for p in paths_of(doc))
+    avoid = frozenset(Path(absolute(p, evaluator.folder)).resolve() for p in paths_of(doc))
     return Bench(doc, others, mask_of, height_of, stop, avoid)
 
 
@@ -95,7 +95,7 @@ def _parts(e: Effect, doc: Document) -> Sequence[Any]:
     return of.parts if of is not None else e.parts
 
 
-def deliver_project(doc: Document, shop: Evaluator, folder: str | Path, *, only: Sequence[str] = (),
+def deliver_project(doc: Document, evaluator: Evaluator, folder: str | Path, *, only: Sequence[str] = (),
                     recipe: DeliveryRecipe | None = None, stop: Callable[[], bool] = lambda: False,
                     tell: Callable[[str], None] = lambda _: None) -> Delivery:
     """Deliver every overlay that has a picture, or those of some ids.
@@ -103,7 +103,7 @@ def deliver_project(doc: Document, shop: Evaluator, folder: str | Path, *, only:
     Parameters
     ----------
     doc : Document
-    shop : Evaluator
+    evaluator : Evaluator
     folder : str or Path
     only : sequence of str
         Ids; empty: all.
@@ -116,15 +116,15 @@ def deliver_project(doc: Document, shop: Evaluator, folder: str | Path, *, only:
     MivexError, Stopped
         Nothing was delivered then, and what lay in the folder before is untouched.
     """
-    bench = bench_of(doc, shop, stop)
+    bench = bench_of(doc, evaluator, stop)
     chosen = [o for o in doc.overlays if not only or o.id in only]
-    meshes: dict[str, Mesh] = {p: shop.mesh(p).mesh for p in meshes_read(doc)}
+    meshes: dict[str, Mesh] = {p: evaluator.mesh(p).mesh for p in meshes_read(doc)}
     world = build_environment(doc, meshes)
 
     def texture(o: Overlay) -> Texture:
         if stop():
             raise Stopped
-        return shop.texture(o, doc, stop=stop)
+        return evaluator.texture(o, doc, stop=stop)
 
     motion: list[Path] = []
     proof: list[Path] = []
@@ -166,7 +166,7 @@ def deliver_project(doc: Document, shop: Evaluator, folder: str | Path, *, only:
             tell("Writing the proof sheet")
             page = where / "proof.html"
             wanted = [(r, d) for r, d in zip(rows, done, strict=True) if r.recipe.proof]
-            batch.stage(page, encoded(proof_sheet(doc, wanted, texture, shop, lost), page))
+            batch.stage(page, encoded(proof_sheet(doc, wanted, texture, evaluator, lost), page))
             proof.append(page)
         stage_json(batch, where / LIST, _listing(where, doc, rows, done, motion, proof, stage))
 

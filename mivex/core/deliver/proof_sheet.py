@@ -63,7 +63,7 @@ def _settings(o: Overlay) -> list[tuple[str, str]]:
 
 
 def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], texture_of: Callable[[Overlay], Texture],
-                shop: Evaluator, unsaid: Mapping[str, list[str]]) -> str:
+                evaluator: Evaluator, unsaid: Mapping[str, list[str]]) -> str:
     """The page of a delivery, which opens from a file and asks for nothing else.
 
     Parameters
@@ -72,7 +72,7 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
     wanted : sequence of (Planned, Delivered)
         What it shows.
     texture_of : callable
-    shop : Evaluator
+    evaluator : Evaluator
     unsaid : mapping of overlay name to list of str
         What its glTF cannot say.
     """
@@ -104,7 +104,7 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
             "files": [{"name": f, "words": ", ".join(words)} for f, words in names.items()],
             "settings": _settings(o), "figures": figures, "lost": done.left_out, "unsaid": unsaid.get(o.name, []),
             "findings": [{"message": f.message, "why": f.why} for f in examine(subject)]})
-    textures, meshes = load_scene_inputs(doc, shop)
+    textures, meshes = load_scene_inputs(doc, evaluator)
     stage = []
     for camera in doc.cameras:
         view = View(camera, *_STAGE)

@@ -239,15 +239,15 @@ class Results:
 
     # Computing -----------------------------------------------------------------------------------
 
-    def make(self, doc: Document, shop: Evaluator, target: Target, key: Hashable, report: Callable[[Result], object],
+    def make(self, doc: Document, evaluator: Evaluator, target: Target, key: Hashable, report: Callable[[Result], object],
              stop: Stop, tell: Callable[[str], None]) -> None:
         """Compute one target; reports a proxy first where that is worth while. Raises Stopped, nothing else."""
         try:
             if target.meaning == MESH:
-                report(Result(target, key, True, mesh=shop.mesh(target.path)))
+                report(Result(target, key, True, mesh=evaluator.mesh(target.path)))
                 return
             if target.path:
-                texture = shop.file_texture(target.path, target.meaning)  # type: ignore[arg-type]
+                texture = evaluator.file_texture(target.path, target.meaning)  # type: ignore[arg-type]
                 _ = texture.mips
                 report(Result(target, key, True, texture=texture))
                 return
@@ -255,16 +255,16 @@ class Results:
             if o is None:
                 return
             if target.look:
-                texture = view_texture(shop, o, EvaluationRequest(stop, doc=doc), target.look)
+                texture = view_texture(evaluator, o, EvaluationRequest(stop, doc=doc), target.look)
                 _ready(texture)
                 report(Result(target, key, True, texture=texture))
                 return
             if target.until >= 0:
-                texture = shop.texture(o, doc, until=target.until, stop=stop)
+                texture = evaluator.texture(o, doc, until=target.until, stop=stop)
                 _ready(texture)
                 report(Result(target, key, True, texture=texture))
                 return
-            self._overlay(o, doc, shop, Result(target, key), report, stop, tell)
+            self._overlay(o, doc, evaluator, Result(target, key), report, stop, tell)
         except Stopped:
             raise
         except BaseException as e:
@@ -272,21 +272,21 @@ class Results:
             report(Result(target, key, True, problem=sentence(e, f"preparing {_name(doc, target)!r}")))
 
     @staticmethod
-    def _overlay(o: Overlay, doc: Document, shop: Evaluator, blank: Result, report: Callable[[Result], object],
+    def _overlay(o: Overlay, doc: Document, evaluator: Evaluator, blank: Result, report: Callable[[Result], object],
                  stop: Stop, tell: Callable[[str], None]) -> None:
-        picture = shop.start_of(o)
+        picture = evaluator.start_of(o)
         known = replace(blank, picture=picture, meaning=guess_meaning(picture))
         if max(picture.width, picture.height) > PROXY_SIDE:
-            proxy = shop.texture(o, doc, proxy=True, stop=stop)
+            proxy = evaluator.texture(o, doc, proxy=True, stop=stop)
             _ready(proxy)
-            report(replace(known, key=None, texture=proxy, before=shop.texture(o, proxy=True, bare=True)))
+            report(replace(known, key=None, texture=proxy, before=evaluator.texture(o, proxy=True, bare=True)))
             # Let the proofs draw it before full size takes the cores; a slider in motion ends it here.
             for _ in range(5):
                 if stop():
                     raise Stopped
                 time.sleep(0.012)
-        full = shop.texture(o, doc, stop=stop, tell=lambda step: tell(f"“{o.name}”: {step}"))
-        before = shop.texture(o, bare=True, stop=stop)
+        full = evaluator.texture(o, doc, stop=stop, tell=lambda step: tell(f"“{o.name}”: {step}"))
+        before = evaluator.texture(o, bare=True, stop=stop)
         if before.values is full.values and before.traits == full.traits:
             before = full
         elif before.width * before.height <= AT_HAND:
@@ -367,14 +367,14 @@ class Results:
                 counts[key] = counts.get(key, 0) + 1
         return counts
 
-    def examine(self, shop: Evaluator, overlay: Overlay, result: Result, key: Hashable) -> Result:
+    def examine(self, evaluator: Evaluator, overlay: Overlay, result: Result, key: Hashable) -> Result:
         """Measure one overlay; in any thread."""
         assert result.texture is not None
         subject = Subject.of(overlay, result.texture)
         plain = None
         if result.texture.distance > 0:
             at = max((i for i, s in enumerate(overlay.steps) if s.on and s.step == "signed-distance"), default=-1)
-            plain = shop.texture(overlay, self._doc, until=at) if at >= 0 else None
+            plain = evaluator.texture(overlay, self._doc, until=at) if at >= 0 else None
         return replace(result, examined=key, findings=tuple(examine(subject)), figures=facts_of(subject, plain))
 
     def take_findings(self, result: Result) -> bool:

@@ -31,9 +31,9 @@ def channel_of_overlay(
     steps : bool
         After the steps as well.
     """
-    shop = Evaluator(Path(project).resolve().parent, limit=1 << 30)
-    shop.bakes = bakes_folder(Path(project).resolve())
-    node = shop.node_of(overlay, EvaluationRequest(doc=doc, side=side), None if steps else 0)
-    worked = shop.graph.value(node)
+    evaluator = Evaluator(Path(project).resolve().parent, limit=1 << 30)
+    evaluator.bakes = bakes_folder(Path(project).resolve())
+    node = evaluator.node_of(overlay, EvaluationRequest(doc=doc, side=side), None if steps else 0)
+    worked = evaluator.graph.value(node)
     values = channel_picture(worked.surface, channel, overlay.layers.relief)
     return np.ascontiguousarray(np.clip(values, 0, 1), np.float32), worked.notes

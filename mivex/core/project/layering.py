@@ -175,7 +175,7 @@ def with_paths(overlay: Overlay, change: Callable[[str], str]) -> Overlay:
     )
 
 
-def outside_of(shop: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int], ask: EvaluationRequest) -> LayerInputs:
+def outside_of(evaluator: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int], ask: EvaluationRequest) -> LayerInputs:
     """What the layers of an overlay need, at the size (height, width) of their canvas."""
     mesh = mesh_place(overlay)
     uv_set = overlay.material.mapping.uv_set
@@ -196,28 +196,28 @@ def outside_of(shop: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int],
 
     def node_of_other(overlay_id: str) -> Node:
         if (found := ask.nodes.get(overlay_id)) is None:
-            found = ask.nodes[overlay_id] = shop.node_of(other(overlay_id), inner())
+            found = ask.nodes[overlay_id] = evaluator.node_of(other(overlay_id), inner())
         return found
 
     def mark(kind: str, what: str) -> str:
         with contextlib.suppress(MivexError):
             if kind == "picture":
-                return shop.picture(what).key
+                return evaluator.picture(what).key
             if kind == "overlay":
                 return node_of_other(what).key
             if kind == "mesh" and mesh is not None:
-                return hashed(shop.file_mark(mesh.path), str(uv_set), mesh.second.model_dump_json() if uv_set else "")
+                return hashed(evaluator.file_mark(mesh.path), str(uv_set), mesh.second.model_dump_json() if uv_set else "")
         return "missing"
 
     def overlay_surface(overlay_id: str) -> Surface:
-        worked = shop.graph.value(node_of_other(overlay_id), ask.stop)
+        worked = evaluator.graph.value(node_of_other(overlay_id), ask.stop)
         notes.extend(n for n in worked.notes if n not in notes)
         found: Surface = worked.surface
         return found
 
     def geometry(g: Geometry) -> Floats:
         assert mesh is not None
-        loaded = with_uvs(mesh, shop.mesh(mesh.path).mesh)
+        loaded = with_uvs(mesh, evaluator.mesh(mesh.path).mesh)
         side = PROXY_BAKE if ask.proxy else BAKE_SIDE
         k = min(1.0, side / max(size))
         small = max(1, round(size[0] * k)), max(1, round(size[1] * k))
@@ -226,7 +226,7 @@ def outside_of(shop: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int],
         key = hashed("geometry", mark("mesh", ""), g.model_dump_json(), str(small), str(rays))
 
         def make() -> Floats:
-            kept = shop.bakes / f"{key}.png" if shop.bakes is not None and slow and not ask.proxy else None
+            kept = evaluator.bakes / f"{key}.png" if evaluator.bakes is not None and slow and not ask.proxy else None
             if kept is not None and kept.is_file():
                 with contextlib.suppress(MivexError):
                     return np.ascontiguousarray(read_picture(kept).values[..., 0])
@@ -241,7 +241,7 @@ def outside_of(shop: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int],
                     write_picture(kept, np.repeat(made[..., None], 3, axis=2), 16, data=True)
             return made
 
-        baked = shop.graph.value(Node(key, make, size=lambda a: int(a.nbytes)), ask.stop)
+        baked = evaluator.graph.value(Node(key, make, size=lambda a: int(a.nbytes)), ask.stop)
         from mivex.core.layers.masks import laid
         from mivex.core.layers.model import UvTransform
 
@@ -249,25 +249,25 @@ def outside_of(shop: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int],
 
     def region(faces: str) -> Floats:
         assert mesh is not None
-        loaded = with_uvs(mesh, shop.mesh(mesh.path).mesh)
+        loaded = with_uvs(mesh, evaluator.mesh(mesh.path).mesh)
         key = hashed("region", mark("mesh", ""), faces, str(size))
-        found: Floats = shop.graph.value(
+        found: Floats = evaluator.graph.value(
             Node(key, lambda: region_mask(loaded, faces, size, uv_set), size=lambda a: int(a.nbytes)), ask.stop
         )
         return found
 
     def keep(key: str, make: Callable[[], object]) -> object:
-        return shop.graph.value(Node(hashed("kept", key), make, size=_bytes), ask.stop)
+        return evaluator.graph.value(Node(hashed("kept", key), make, size=_bytes), ask.stop)
 
     return LayerInputs(
         size,
-        lambda p: shop.picture(p).values,
+        lambda p: evaluator.picture(p).values,
         overlay_surface,
         geometry if mesh else None,
         region if mesh else None,
         mark,
         keep,
-        lambda p: shop.picture(p).linear,
+        lambda p: evaluator.picture(p).linear,
         notes,
     )
 

@@ -40,12 +40,12 @@ def _at(stack: Stack, row_id: str) -> int:
     return next((i for i, r in enumerate(r for r in stack.rows if r.on) if holds(r)), -1)
 
 
-def view_texture(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest, look: str) -> Texture:
+def view_texture(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest, look: str) -> Texture:
     """A view into an overlay's stack; raises MivexError."""
     what, _, which = look.partition(":")
-    longer = max(shop.start_of(overlay).width, shop.start_of(overlay).height)
+    longer = max(evaluator.start_of(overlay).width, evaluator.start_of(overlay).height)
     ask = EvaluationRequest(ask.stop, ask.tell, ask.doc, side=min(longer, VIEW_SIDE))
-    worked = shop.graph.value(shop.states_of(overlay, ask)[-1], ask.stop, ask.tell)
+    worked = evaluator.graph.value(evaluator.states_of(overlay, ask)[-1], ask.stop, ask.tell)
     surface: Surface = worked.surface
     data = False
     if what == "channel":
@@ -56,22 +56,22 @@ def view_texture(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest, look
         row = overlay.layers.row(which)
         if row is None:
             raise MivexError("The layer is gone.")
-        below = _below(shop, overlay, ask, which)
+        below = _below(evaluator, overlay, ask, which)
         m = np.broadcast_to(
-            Values(overlay.layers, shop.outside(overlay, ask)).mask(row, below.get("height")), surface.alpha.shape
+            Values(overlay.layers, evaluator.outside(overlay, ask)).mask(row, below.get("height")), surface.alpha.shape
         )
         values, data = np.dstack([m, m, m, np.ones_like(m)]), True
     elif what in ("upto", "below"):
-        nodes = shop.layer_states(overlay, ask)
+        nodes = evaluator.layer_states(overlay, ask)
         at = _at(overlay.layers, which)
-        planes = shop.graph.value(nodes[min(max(at + (what == "upto"), 0), len(nodes) - 1)], ask.stop, ask.tell)
+        planes = evaluator.graph.value(nodes[min(max(at + (what == "upto"), 0), len(nodes) - 1)], ask.stop, ask.tell)
         values = surface_of(planes).values
     else:
         values = surface.values
-    start = shop.start_of(overlay)
+    start = evaluator.start_of(overlay)
     scale = surface.alpha.shape[1] / start.width
     traits = {"scale": scale, "full": (start.width, start.height)} if scale < 1 else {}
-    key = hashed(shop.states_of(overlay, ask)[-1].key, look)
+    key = hashed(evaluator.states_of(overlay, ask)[-1].key, look)
     return Texture(
         np.ascontiguousarray(np.clip(values, 0, 1), np.float32),
         "data" if data else "colour",
@@ -82,9 +82,9 @@ def view_texture(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest, look
     )
 
 
-def _below(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest, row_id: str) -> Planes:
-    nodes = shop.layer_states(overlay, ask)
-    found: Planes = shop.graph.value(nodes[min(max(_at(overlay.layers, row_id), 0), len(nodes) - 1)], ask.stop)
+def _below(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest, row_id: str) -> Planes:
+    nodes = evaluator.layer_states(overlay, ask)
+    found: Planes = evaluator.graph.value(nodes[min(max(_at(overlay.layers, row_id), 0), len(nodes) - 1)], ask.stop)
     return found
 
 
@@ -101,17 +101,17 @@ def _small(values: Floats, channel: str) -> NDArray[np.uint8]:
     return np.ascontiguousarray((np.clip(v, 0, 1) * 255 + 0.5).astype(np.uint8))
 
 
-def cell_pictures(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest) -> dict[tuple[str, str], NDArray[np.uint8]]:
+def cell_pictures(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest) -> dict[tuple[str, str], NDArray[np.uint8]]:
     """Small pictures by row and column: ``mask``, channels that are touched, and ``below:`` what lies under a row.
 
     The base stands under the row of no name.
     """
     stack = overlay.layers
     ask = EvaluationRequest(ask.stop, ask.tell, ask.doc, side=CELL)
-    values = Values(stack, shop.outside(overlay, ask))
-    nodes = shop.layer_states(overlay, ask)
+    values = Values(stack, evaluator.outside(overlay, ask))
+    nodes = evaluator.layer_states(overlay, ask)
     out: dict[tuple[str, str], NDArray[np.uint8]] = {}
-    base: Planes = shop.graph.value(nodes[0], ask.stop)
+    base: Planes = evaluator.graph.value(nodes[0], ask.stop)
     for channel in CHANNELS:
         out["", channel] = _small(base.get(channel), channel)
 
@@ -133,30 +133,30 @@ def cell_pictures(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest) -> 
 
     at = 0
     for row in stack.rows:
-        below = shop.graph.value(nodes[at], ask.stop)
+        below = evaluator.graph.value(nodes[at], ask.stop)
         at += row.on
-        one(row, below, shop.graph.value(nodes[at], ask.stop))
+        one(row, below, evaluator.graph.value(nodes[at], ask.stop))
     return out
 
 
-def texel_explained(shop: Evaluator, overlay: Overlay, ask: EvaluationRequest, x: float, y: float) -> list[Explained]:
+def texel_explained(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest, x: float, y: float) -> list[Explained]:
     """Which layer gave each channel its value at a place, shares of the canvas."""
-    longer = max(shop.start_of(overlay).width, shop.start_of(overlay).height)
+    longer = max(evaluator.start_of(overlay).width, evaluator.start_of(overlay).height)
     ask = EvaluationRequest(ask.stop, ask.tell, ask.doc, side=min(longer, VIEW_SIDE))
-    return explained(shop.graph, overlay.layers, shop.layer_states(overlay, ask), x, y)
+    return explained(evaluator.graph, overlay.layers, evaluator.layer_states(overlay, ask), x, y)
 
 
-def live_paint(shop: Evaluator, overlay: Overlay, doc: Document, row_id: str, part: int = -1) -> LivePaint:
+def live_paint(evaluator: Evaluator, overlay: Overlay, doc: Document, row_id: str, part: int = -1) -> LivePaint:
     """What composes a stroke on a row while it is drawn; raises MivexError."""
     ask = EvaluationRequest(doc=doc)
-    nodes = shop.layer_states(overlay, ask)
+    nodes = evaluator.layer_states(overlay, ask)
     at = _at(overlay.layers, row_id)
     on: Rows = tuple(r for r in overlay.layers.rows if r.on)
     if at < 0:
         raise MivexError("the layer is switched off.")
-    below: Planes = shop.graph.value(nodes[min(at, len(nodes) - 1)] if len(nodes) == len(on) + 1 else nodes[0])
+    below: Planes = evaluator.graph.value(nodes[min(at, len(nodes) - 1)] if len(nodes) == len(on) + 1 else nodes[0])
     rows = on[at:] if len(nodes) == len(on) + 1 else on
-    return LivePaint(Values(overlay.layers, shop.outside(overlay, ask)), below, rows, row_id, part)
+    return LivePaint(Values(overlay.layers, evaluator.outside(overlay, ask)), below, rows, row_id, part)
 
 
 def words_of(found: list[Explained]) -> str:

@@ -124,11 +124,11 @@ def build_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArra
     base = base_for(build.kind)
     if build.kind == "decal" and build.build != "Dried stain":
         base = base.model_copy(update={"opacity": 1.0, "colour": (0.75, 0.7, 0.35)})
-    shop = Evaluator(limit=1 << 26)
+    evaluator = Evaluator(limit=1 << 26)
     pictures = []
     for rows in ((), (instance(build),)):
         o = Overlay(name=name, kind=build.kind, source=Source(canvas=(192, 192), meaning="colour"),  # type: ignore[arg-type]
                     layers=Stack(base=base, rows=rows))
-        t = shop.texture(o)
+        t = evaluator.texture(o)
         pictures.append(draw_flat(t, FlatView(zoom=side / t.width), side, side))
     return pictures[0], pictures[1]

@@ -22,7 +22,7 @@ from mivex.core.scene.material_binding import (
     flowing,
     into_frame,
     order_key,
-    pictures_read,
+    picture_files_read,
     read_by,
     shading_inputs,
 )
@@ -166,20 +166,20 @@ def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world
     return replace(draw, mask=memoized_on(owner, ("mask", m.blend, m.cutoff, m.opacity, where, eaten), make))
 
 
-def load_scene_inputs(doc: Document, shop: Evaluator) -> tuple[dict[str, Texture], dict[str, Mesh]]:
+def load_scene_inputs(doc: Document, evaluator: Evaluator) -> tuple[dict[str, Texture], dict[str, Mesh]]:
     """Everything that drawing a document needs, at full size: textures (also of files, by `file_key`) and meshes.
 
     Raises MivexError where something cannot be prepared.
     """
-    textures = {o.id: shop.texture(o, doc) for o in doc.overlays if o.source.ready and o.shown}
+    textures = {o.id: evaluator.texture(o, doc) for o in doc.overlays if o.source.ready and o.shown}
     for o in doc.overlays:
         for key in read_by(o.material):
             other = doc.overlay(key)
             if other is not None and key not in textures and other.source.ready:
-                textures[key] = shop.texture(other, doc)
-    for path, meaning in pictures_read(doc):
-        textures[file_key(path, meaning)] = shop.file_texture(path, meaning)
-    return textures, {p: shop.mesh(p).mesh for p in meshes_read(doc)}
+                textures[key] = evaluator.texture(other, doc)
+    for path, meaning in picture_files_read(doc):
+        textures[file_key(path, meaning)] = evaluator.file_texture(path, meaning)
+    return textures, {p: evaluator.mesh(p).mesh for p in meshes_read(doc)}
 
 
 def codes_of(drawn: Buffers, doc: Document) -> NDArray[np.uint8]:

@@ -42,7 +42,7 @@ def reseeded(value: Any, by: int) -> Any:
     return value
 
 
-def by_seeds(shop: Evaluator, doc: Document, overlay: Overlay, count: int,
+def by_seeds(evaluator: Evaluator, doc: Document, overlay: Overlay, count: int,
              stop: Callable[[], bool] = lambda: False) -> list[Floats]:
     """Results of an overlay under so many seeds; raises MivexError where nothing of it has a seed."""
     frames: list[Floats] = []
@@ -50,7 +50,7 @@ def by_seeds(shop: Evaluator, doc: Document, overlay: Overlay, count: int,
         if stop():
             raise Stopped
         other = overlay.model_copy(update={"layers": reseeded(overlay.layers, k), "steps": reseeded(overlay.steps, k)})
-        frames.append(shop.texture(other, doc, stop=stop).values.copy())
+        frames.append(evaluator.texture(other, doc, stop=stop).values.copy())
         if k == 1 and np.array_equal(frames[0], frames[1]):
             raise MivexError(f"Nothing that is seen of “{overlay.name}” has a seed: no noise, no seeded pattern.")
     return frames

@@ -42,7 +42,7 @@ def file_key(path: str, meaning: str) -> str:
     return f"file:{meaning}:{path}"
 
 
-def pictures_read(doc: Document) -> list[tuple[str, Literal["colour", "data"]]]:
+def picture_files_read(doc: Document) -> list[tuple[str, Literal["colour", "data"]]]:
     """Path and meaning of every picture file that the materials of shown overlays read."""
     rows: list[tuple[str, Literal["colour", "data"]]] = []
     for o in doc.overlays:

@@ -117,13 +117,13 @@ class LayerPainter(QObject):
         if aim is None:
             return
         doc, overlay_id = aim
-        shop, row_id, part = self.session.shop, self.session.row_id, self.part
+        evaluator, row_id, part = self.session.evaluator, self.session.row_id, self.part
 
         def work(_report: object, _stopped: object) -> None:
             o = doc.overlay(overlay_id)
             assert o is not None
             try:
-                self._live = key, live_paint(shop, o, doc, row_id, part)
+                self._live = key, live_paint(evaluator, o, doc, row_id, part)
             except MivexError:
                 self._live = None
 
@@ -215,9 +215,9 @@ class LayerPainter(QObject):
 
     def take(self, x: float, y: float) -> None:
         """Take the values of the picture at a place for the channels that are painted."""
-        o, shop, doc = self.session.overlay, self.session.shop, self.session.doc
+        o, evaluator, doc = self.session.overlay, self.session.evaluator, self.session.doc
         if o is not None:
-            self.taker.ask(None, lambda _r, _s: texel_explained(shop, o, EvaluationRequest(doc=doc), x, y))
+            self.taker.ask(None, lambda _r, _s: texel_explained(evaluator, o, EvaluationRequest(doc=doc), x, y))
 
     def _taken(self, found: Any) -> None:
         values = dict(self.session.brush.values)

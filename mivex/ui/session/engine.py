@@ -12,7 +12,7 @@ from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Overlay
 from mivex.core.scene.draw_calls import meshes_read
-from mivex.core.scene.material_binding import file_key, pictures_read
+from mivex.core.scene.material_binding import file_key, picture_files_read
 from mivex.ui.session.session import Session
 
 
@@ -107,11 +107,11 @@ class Engine(QObject):
         todo = self.results.inputs_due()
         if todo and todo != self._asked:
             self._asked = todo
-            doc, shop, results = self.session.doc, self.session.shop, self.results
+            doc, evaluator, results = self.session.doc, self.session.evaluator, self.results
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 for due, key in todo:
-                    results.make(doc, shop, due, key, report, stopped, lambda _: None)
+                    results.make(doc, evaluator, due, key, report, stopped, lambda _: None)
 
             self._aside.ask(None, work)
         return found
@@ -141,7 +141,7 @@ class Engine(QObject):
     def refresh(self) -> None:
         """Ask for whatever the document needs and is not there yet."""
         doc = self.session.doc
-        pictures = dict.fromkeys([*pictures_read(doc), *((o.reference, "colour") for o in doc.overlays if o.reference)])
+        pictures = dict.fromkeys([*picture_files_read(doc), *((o.reference, "colour") for o in doc.overlays if o.reference)])
         files = tuple(Target(path=p, meaning=m) for p, m in pictures)
         files += tuple(Target(path=p, meaning=MESH) for p in meshes_read(doc))
         for lost in self.results.follow(doc, self.session.folder, files):
@@ -149,11 +149,11 @@ class Engine(QObject):
         self.session.refresher.ask(self._watch_sources)
         todo = self.results.due(self.session.overlay_id)
         if todo:
-            shop, results = self.session.shop, self.results
+            evaluator, results = self.session.evaluator, self.results
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 for target, key in todo:
-                    results.make(doc, shop, target, key, report, stopped, self._prepare.tell)
+                    results.make(doc, evaluator, target, key, report, stopped, self._prepare.tell)
 
             self._prepare.ask(None, work, halt=True)
         self.session.refresher.ask(self._examine_all)
@@ -180,7 +180,7 @@ class Engine(QObject):
         todo = self.results.unexamined(self.session.overlay_id)
         scene = self.results.scene_unexamined()
         if todo or scene is not None:
-            shop, results, doc = self.session.shop, self.results, self.session.doc
+            evaluator, results, doc = self.session.evaluator, self.results, self.session.doc
             textures, meshes = self.stage_textures(), results.meshes()
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
@@ -188,7 +188,7 @@ class Engine(QObject):
                     if stopped():
                         return
                     try:
-                        report(results.examine(shop, overlay, result, key))
+                        report(results.examine(evaluator, overlay, result, key))
                     except Stopped:
                         raise
                     except Exception as e:

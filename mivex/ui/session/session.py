@@ -68,7 +68,7 @@ class Session(QObject):
         self.path: Path | None = None
         self.stamp = Stamp()
         self._lock: Lock | None = None
-        self.shop = Evaluator(Path.cwd())
+        self.evaluator = Evaluator(Path.cwd())
         self.overlay_id = ""
         self.place_id = ""
         self.step_index = -1
@@ -214,8 +214,8 @@ class Session(QObject):
             self.leave()
         self.project += 1
         self.path, self.stamp, self._lock = path, stamp, lock
-        self.shop = Evaluator(self.folder)
-        self.shop.bakes = bakes_folder(path) if path else None
+        self.evaluator = Evaluator(self.folder)
+        self.evaluator.bakes = bakes_folder(path) if path else None
         self._back.clear()
         self._forward.clear()
         self.end_merge()
@@ -289,7 +289,7 @@ class Session(QObject):
             self._forward = [(relocated(d, old, new), label) for d, label in self._forward]
         now = made.written if self.doc is made.doc else relocated(self.doc, old, new) if old != new else self.doc
         self.path, self.stamp = made.path, made.stamp
-        self.shop.folder, self.shop.bakes = new, bakes_folder(made.path)
+        self.evaluator.folder, self.evaluator.bakes = new, bakes_folder(made.path)
         self._saved = made.written
         self._remember(made.path)
         self._put(now)

@@ -92,7 +92,7 @@ class Shipping(QObject):
             return
         folder, keys, side, view = self.folder, self.switches, self.side, self.view
         received, kept = self.received, self._switched
-        doc, shop = self.session.doc, self.session.shop
+        doc, evaluator = self.session.doc, self.session.evaluator
 
         def work(_report: Any, stopped: Any) -> object:
             whole = received or load(folder, stopped)
@@ -100,7 +100,7 @@ class Shipping(QObject):
             other = kept[1] if kept is not None and kept[0] == mark else switched(whole, keys, side, stopped)
             codes = draw(other, view, stopped)
             # The stage is the project's: it is what was meant.
-            textures, meshes = load_scene_inputs(doc, shop)
+            textures, meshes = load_scene_inputs(doc, evaluator)
             bare = only_delivered(doc, whole)
             meant = codes_of(render(bare, textures, view, meshes, stopped), bare)
             return whole, (mark, other), codes, difference(codes, meant), meant

@@ -115,7 +115,7 @@ ACTIONS: tuple[Action, ...] = (
     _line("View"),
     Action("View", "Size of words and controls"),
     Action("View", "Language"),
-    Action("Help", "A short tour of the demo", lambda w: w.take_round(), "Shift+F6"),
+    Action("Help", "A short tour of the demo", lambda w: w.toggle_tour(), "Shift+F6"),
     Action("Help", "Findings, one by one", lambda w: w.teach(), "Shift+F5"),
     Action("Help", "Keys", lambda w: w.show_keys(), "F1"),
 )

@@ -169,7 +169,7 @@ class FileActions(ProjectActions):
 
     def make_sheet(self, how: str, paths: list[str], values: dict[str, Any], layout: Layout) -> None:
         """Build a sheet in the background, write it beside the project, and add it as an overlay."""
-        o, shop, folder = self.session.overlay, self.session.shop, Path(self.session.folder)
+        o, evaluator, folder = self.session.overlay, self.session.evaluator, Path(self.session.folder)
         if o is None:
             return
         doc, texture = self.session.doc, self.engine.get(o.id).texture
@@ -181,7 +181,7 @@ class FileActions(ProjectActions):
             elif how == "animated":
                 frames = read_frames(paths[0])[0]
             elif how == "seeds":
-                frames = by_seeds(shop, doc, o, int(values["count"]), stopped)
+                frames = by_seeds(evaluator, doc, o, int(values["count"]), stopped)
             elif texture is None:
                 return f"“{o.name}” is not ready yet."
             else:
@@ -271,11 +271,11 @@ class FileActions(ProjectActions):
         """Ask for a recipe file and replace the overlay's steps by it."""
         path, _ = QFileDialog.getOpenFileName(self, "Use a recipe", self.session.folder, "Recipes (*.json)")
         if path and (o := self.session.overlay):
-            key, doc, shop = o.id, self.session.doc, self.session.shop
+            key, doc, evaluator = o.id, self.session.doc, self.session.evaluator
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 def before(steps):  # type: ignore[no-untyped-def]
-                    return shop.texture(o.model_copy(update={"steps": steps}), doc, stop=stopped)
+                    return evaluator.texture(o.model_copy(update={"steps": steps}), doc, stop=stopped)
 
                 steps, found = resolve_parameters(read_parametric(path), before)
                 report(lambda: self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps)))
@@ -348,13 +348,13 @@ class FileActions(ProjectActions):
 
     def deliver(self, folder: str, everything: bool) -> None:
         """Write, read back and compare in the background."""
-        doc, shop, chosen = self.session.doc, self.session.shop, self.session.overlay_id
+        doc, evaluator, chosen = self.session.doc, self.session.evaluator, self.session.overlay_id
         rows = [o for o in doc.overlays if o.source.ready and (everything or o.id == chosen)]
         only = () if everything else (chosen,)
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
             try:
-                made = deliver_project(doc, shop, folder, only=only, stop=stopped, tell=self.shipper.tell)
+                made = deliver_project(doc, evaluator, folder, only=only, stop=stopped, tell=self.shipper.tell)
             except Stopped:
                 raise MivexError("Delivering was stopped; nothing was written.") from None
             rows = made.overlays

@@ -52,9 +52,9 @@ class Following(FileActions):
 
     def _explain(self, x: float, y: float) -> None:
         """Say which layer gave each channel its value under the pointer."""
-        o, shop, doc = self.session.overlay, self.session.shop, self.session.doc
+        o, evaluator, doc = self.session.overlay, self.session.evaluator, self.session.doc
         if self.controls.station == "layers" and o is not None and o.layers.rows and not self.layer_painter.points:
-            self.explainer.ask(None, lambda _r, _s: words_of(texel_explained(shop, o, EvaluationRequest(doc=doc), x, y)))
+            self.explainer.ask(None, lambda _r, _s: words_of(texel_explained(evaluator, o, EvaluationRequest(doc=doc), x, y)))
 
     def ask_reference(self) -> None:
         """Ask for a picture to be pinned beside the flat proof."""

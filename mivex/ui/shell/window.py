@@ -169,7 +169,7 @@ class Window(Following):
         self.stage.canvas.worker.done.connect(lambda *_: self._follow_intake())
         self.controls.add_wanted.connect(self.ask_add)
         self.controls.demo_wanted.connect(self.open_demo)
-        self.controls.tour_wanted.connect(self.take_round)
+        self.controls.tour_wanted.connect(self.toggle_tour)
         self.controls.canvas_wanted.connect(self.add_canvas)
         self.controls.pick_wanted.connect(self._pick)
         self.controls.paint_wanted.connect(self._paint)
@@ -298,7 +298,7 @@ class Window(Following):
         self.lesson = LessonSheet(self.session.workers, check or (current.id if current else ""), self)
         self.lesson.open()
 
-    def take_round(self) -> None:
+    def toggle_tour(self) -> None:
         """Begin the tour of the demo, which is opened first; once more: leave it."""
         if self.tour is not None:
             self.tour.end()
@@ -377,7 +377,7 @@ class Window(Following):
 
     def _give_back(self) -> None:
         """Whoever still holds the window after it is closed does not hold its pictures."""
-        self.session.shop.graph.cache.clear()
+        self.session.evaluator.graph.cache.clear()
         self.engine.results.clear()
         self.flat.canvas.texture = self.flat.canvas.before = None
         self.layer_painter.forget()

@@ -179,8 +179,8 @@ class Page(QWidget):
         if isinstance(self._cells_of, tuple) and self._cells_of[0] != o.id:
             self.cell_images = {}
         self._cells_of = key
-        shop, doc = self.session.shop, self.session.doc
-        self.cells.ask(key, lambda _r, _s: cells_of(shop, o, doc))
+        evaluator, doc = self.session.evaluator, self.session.doc
+        self.cells.ask(key, lambda _r, _s: cells_of(evaluator, o, doc))
 
     def _take_cells(self, key: object, images: object) -> None:
         if key == self._cells_of and isinstance(images, dict):

@@ -16,6 +16,6 @@ def image_of(rgb: np.ndarray) -> QImage:
     return QImage(rgb.data, w, h, w * 3, QImage.Format.Format_RGB888).copy()
 
 
-def cells_of(shop: Any, o: Overlay, doc: Document) -> dict[tuple[str, str], QImage]:
+def cells_of(evaluator: Any, o: Overlay, doc: Document) -> dict[tuple[str, str], QImage]:
     """The pictures of all cells; in the background."""
-    return {k: image_of(v) for k, v in cell_pictures(shop, o, EvaluationRequest(doc=doc)).items()}
+    return {k: image_of(v) for k, v in cell_pictures(evaluator, o, EvaluationRequest(doc=doc)).items()}
