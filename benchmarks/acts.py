@@ -107,9 +107,10 @@ def main() -> None:
         "rename it": [partial(rename, n) for n in ("a", "b", "c")],
         "hide it": [w.rack.switch_chosen] * 3,
         "opacity moved": [partial(slide, [1.0])] * 4,
-        "take another blend": [partial(lambda b: s.apply("b", partial(
-            edits.set_fields, overlay_id=s.overlay_id, part="material", blend=b)), b)
-            for b in ("Additive", "Cutout", "Translucent")],
+        "take another blend": [
+            partial(lambda b: s.apply("b", partial(edits.set_fields, overlay_id=s.overlay_id, part="material", blend=b)), b)
+            for b in ("Additive", "Cutout", "Translucent")
+        ],
         "drop 30 pictures": [lambda: w.add_pictures([str(folder / f"d{i}.png") for i in range(DROPPED)])],
         "undo 30 pictures": [s.undo],
     }

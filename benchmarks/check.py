@@ -67,15 +67,22 @@ def main() -> None:
     begun = time.perf_counter()
     plain(paths)
     base = time.perf_counter() - begun
-    line(f"200 pictures, {texels:.0f} megapixels, start left out", (took - start) * 1e3,
-         "reading them and halving each twice with OpenCV, one process", base * 1e3, "–")
+    line(
+        f"200 pictures, {texels:.0f} megapixels, start left out",
+        (took - start) * 1e3,
+        "reading them and halving each twice with OpenCV, one process",
+        base * 1e3,
+        "–",
+    )
     print(f"  {1e3 * (took - start) / texels:.0f} ms a megapixel; a start takes {start:.2f} s")
     big = folder / "big.png"
     write_picture(big, draw(2, 2048), 8)
     _, peak = run(str(big))
     size = 2048 * 2048 * 16 / 1e6
-    print(f"  peak above the start, 2048 square: {(peak - empty) * 1.048576 / size:.1f} times the picture's float size "
-          f"(aim 5; {resource.getpagesize()} byte pages)")
+    print(
+        f"  peak above the start, 2048 square: {(peak - empty) * 1.048576 / size:.1f} times the picture's float size "
+        f"(aim 5; {resource.getpagesize()} byte pages)"
+    )
 
 
 if __name__ == "__main__":

@@ -62,8 +62,13 @@ def _demo(folder: Path) -> None:
     start = time.perf_counter()
     for p in pictures:
         Image.open(p).save(folder / "again.png")
-    line("the demo delivered, every file, from cold", took, f"its {len(pictures)} pictures read and written by Pillow",
-         (time.perf_counter() - start) * 1e3, "–")
+    line(
+        "the demo delivered, every file, from cold",
+        took,
+        f"its {len(pictures)} pictures read and written by Pillow",
+        (time.perf_counter() - start) * 1e3,
+        "–",
+    )
     line("the same again, nothing changed", _run("deliver", str(PROJECT), str(out)), "the first time", took, "–")
 
 
@@ -71,9 +76,13 @@ def _large(folder: Path) -> None:
     doc, key = edits.add_blank(Document(), "Pane", "glass", (4096, 4096))
     rows = tuple(instance(build_named(n)) for n in ("Salted pane", "Scratched pane", "Smeared pane"))
     doc = edits.map_overlay(doc, key, lambda o: o.model_copy(update={"layers": Stack(base=base_for("glass"), rows=rows)}))
-    recipe = DeliveryRecipe(name="Two", files=(
-        FilePlan(pattern="{name}_t", format="tga", bits=8, channels=COLOUR_ALPHA, always=True),
-        FilePlan(pattern="{name}_p", format="png", bits=8, channels=COLOUR_ALPHA, always=True)))
+    recipe = DeliveryRecipe(
+        name="Two",
+        files=(
+            FilePlan(pattern="{name}_t", format="tga", bits=8, channels=COLOUR_ALPHA, always=True),
+            FilePlan(pattern="{name}_p", format="png", bits=8, channels=COLOUR_ALPHA, always=True),
+        ),
+    )
     evaluator = Evaluator(limit=1 << 30)
     texture = evaluator.texture(doc.overlays[0], doc)
     start = time.perf_counter()
@@ -84,8 +93,13 @@ def _large(folder: Path) -> None:
     for name in ("large.tga", "large.png"):
         Image.fromarray(codes).save(folder / name)
         np.array(Image.open(folder / name))
-    line("a layered pane, 4096 px, written as TGA and PNG and read back", took, "the same two by Pillow",
-         (time.perf_counter() - start) * 1e3, "–")
+    line(
+        "a layered pane, 4096 px, written as TGA and PNG and read back",
+        took,
+        "the same two by Pillow",
+        (time.perf_counter() - start) * 1e3,
+        "–",
+    )
 
 
 def _open(folder: Path) -> None:
@@ -96,14 +110,20 @@ def _open(folder: Path) -> None:
         doc, _ = edits.add_overlay(doc, f"Many {k}", "sprite", str(path))
     write_project(folder / "many.mivex", doc)
     env = {"QT_QPA_PLATFORM": "offscreen", **os.environ}
-    done = subprocess.run([sys.executable, "-c", _OPEN, str(folder / "many.mivex")], env=env, capture_output=True,
-                          text=True, check=True)
+    done = subprocess.run(
+        [sys.executable, "-c", _OPEN, str(folder / "many.mivex")], env=env, capture_output=True, text=True, check=True
+    )
     first, all_of = (float(v) for v in done.stdout.split()[-2:])
     start = time.perf_counter()
     for k in range(60):
         np.array(Image.open(folder / f"many{k}.png"))
-    line("a project of 60 overlays opened, chosen one and stage drawn", first, "Pillow reading the 60 pictures",
-         (time.perf_counter() - start) * 1e3, "2000 ms")
+    line(
+        "a project of 60 overlays opened, chosen one and stage drawn",
+        first,
+        "Pillow reading the 60 pictures",
+        (time.perf_counter() - start) * 1e3,
+        "2000 ms",
+    )
     print(f"  every overlay and finding known after {all_of / 1e3:.1f} s")
 
 

@@ -29,9 +29,21 @@ def _doc(side: int, rows: tuple) -> tuple[Document, str]:
 
 
 def _ten() -> tuple[Layer, ...]:
-    cells = {"colour": ChannelSource(colour=(0.6, 0.55, 0.5)), "opacity": ChannelSource(number=0.7), "roughness": ChannelSource(number=0.8)}
-    return tuple(Layer(id=k, name=k, cells=cells, strength=0.8, mask=Mask(parts=(MaskPart(
-        source="pattern", pattern=PATTERNS[k].params()),))) for k in KINDS)
+    cells = {
+        "colour": ChannelSource(colour=(0.6, 0.55, 0.5)),
+        "opacity": ChannelSource(number=0.7),
+        "roughness": ChannelSource(number=0.8),
+    }
+    return tuple(
+        Layer(
+            id=k,
+            name=k,
+            cells=cells,
+            strength=0.8,
+            mask=Mask(parts=(MaskPart(source="pattern", pattern=PATTERNS[k].params()),)),
+        )
+        for k in KINDS
+    )
 
 
 def _surface(evaluator: Evaluator, doc: Document) -> object:
@@ -59,12 +71,23 @@ def main() -> None:
         for _k in range(10):
             plain = plain * np.float32(0.99)
         copies.append((time.perf_counter() - start) * 1e3)
-    line("ten layers, 1024 px, from nothing", median(whole), "ten products of such pictures in NumPy", median(copies),
-         "300 ms")
+    line(
+        "ten layers, 1024 px, from nothing",
+        median(whole),
+        "ten products of such pictures in NumPy",
+        median(copies),
+        "300 ms",
+    )
     line("one setting in the top half changed", median(part), "the same from nothing", median(whole), "60 ms")
 
-    doc, key = _doc(2048, (instance(build_named("Scratched pane")), Layer(id="p", cells={
-        "opacity": ChannelSource(source="painted"), "colour": ChannelSource(source="painted")}), instance(build_named("Smeared pane"))))
+    doc, key = _doc(
+        2048,
+        (
+            instance(build_named("Scratched pane")),
+            Layer(id="p", cells={"opacity": ChannelSource(source="painted"), "colour": ChannelSource(source="painted")}),
+            instance(build_named("Smeared pane")),
+        ),
+    )
     evaluator = Evaluator()
     _surface(evaluator, doc)
     live = live_paint(evaluator, doc.overlays[0], doc, "p")
@@ -72,15 +95,21 @@ def main() -> None:
     took = []
     live.begin()
     for n in range(1, 91):
-        stroke = PaintStroke(points=points[:n], tip=Tip(presses="nothing"),
-                             values={"opacity": 0.9, "colour": (0.8, 0.2, 0.1)})
+        stroke = PaintStroke(
+            points=points[:n], tip=Tip(presses="nothing"), values={"opacity": 0.9, "colour": (0.8, 0.2, 0.1)}
+        )
         start = time.perf_counter()
         live.grow(stroke)
         took.append((time.perf_counter() - start) * 1e3)
     start = time.perf_counter()
     _surface(evaluator, layer_edits.add_stroke(doc, key, "p", stroke))
-    line("a dab composed, 2048 px", median(took), "the whole stack after the stroke", (time.perf_counter() - start) * 1e3,
-         "16 ms")
+    line(
+        "a dab composed, 2048 px",
+        median(took),
+        "the whole stack after the stroke",
+        (time.perf_counter() - start) * 1e3,
+        "16 ms",
+    )
 
     doc, _ = _doc(4096, tuple(instance(build_named(n)) for n in ("Salted pane", "Scratched pane", "Smeared pane")))
     before = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
@@ -94,16 +123,26 @@ def main() -> None:
     import trimesh
 
     ball = trimesh.creation.icosphere(6)
-    uv = np.stack([np.arctan2(ball.vertices[:, 0], ball.vertices[:, 2]) / 2 / np.pi + 0.5,
-                   np.arccos(np.clip(ball.vertices[:, 1], -1, 1)) / np.pi], axis=1)
+    uv = np.stack(
+        [
+            np.arctan2(ball.vertices[:, 0], ball.vertices[:, 2]) / 2 / np.pi + 0.5,
+            np.arccos(np.clip(ball.vertices[:, 1], -1, 1)) / np.pi,
+        ],
+        axis=1,
+    )
     mesh = Mesh(np.array(ball.vertices), np.array(ball.vertex_normals), uv, np.array(ball.faces, np.int64))
     start = time.perf_counter()
     geometry_mask(mesh, Probe("occlusion", rays=8), (256, 256))
     first = (time.perf_counter() - start) * 1e3
     start = time.perf_counter()
     geometry_mask(mesh, Probe("occlusion", rays=32), (1024, 1024))
-    line(f"occlusion of {len(mesh.index)} faces, 1024 px, 32 rays", (time.perf_counter() - start) * 1e3,
-         "a first look, 256 px, 8 rays", first, "45000 ms; the first look 2000 ms")
+    line(
+        f"occlusion of {len(mesh.index)} faces, 1024 px, 32 rays",
+        (time.perf_counter() - start) * 1e3,
+        "a first look, 256 px, 8 rays",
+        first,
+        "45000 ms; the first look 2000 ms",
+    )
 
 
 def _small() -> float:
@@ -111,5 +150,3 @@ def _small() -> float:
     start = time.perf_counter()
     _surface(Evaluator(), doc)
     return (time.perf_counter() - start) * 1e3
-
-

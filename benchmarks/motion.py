@@ -23,10 +23,26 @@ COUNT = 400
 def everything() -> tuple[Effect, Emitter]:
     """5,000 particles with every module on."""
     c = Curve(points=((0.0, 0.0), (0.3, 1.0), (1.0, 0.0)))
-    part = Emitter(id="all", emission=Emission(rate=2500, most=5000, form="sphere", way="round"),
-                   birth=Birth(life=(2, 2), speed=(0.1, 1), spin=(0, 90), width=(0.1, 0.2), tint=((1, 1, 1), (1, 0, 0))),
-                   life=Life(size=c, opacity=c, spin=c, speed_x=c, push=c, erosion=c, acceleration=(1, 0, 0), gravity=0.1,
-                             drag=0.4, limit=3, swirl=30, drift=0.3, wind=0.5))
+    part = Emitter(
+        id="all",
+        emission=Emission(rate=2500, most=5000, form="sphere", way="round"),
+        birth=Birth(life=(2, 2), speed=(0.1, 1), spin=(0, 90), width=(0.1, 0.2), tint=((1, 1, 1), (1, 0, 0))),
+        life=Life(
+            size=c,
+            opacity=c,
+            spin=c,
+            speed_x=c,
+            push=c,
+            erosion=c,
+            acceleration=(1, 0, 0),
+            gravity=0.1,
+            drag=0.4,
+            limit=3,
+            swirl=30,
+            drift=0.3,
+            wind=0.5,
+        ),
+    )
     return Effect(name="all", parts=(part,)), part
 
 
@@ -59,10 +75,21 @@ def main() -> None:
         scrubs.append((time.perf_counter() - begun) * 1e3)
     line("the demo's effects, scrubbed to", max(scrubs), "in the median", median(scrubs), "100 ms")
     # As many sprites as the sprites' benchmark draws.
-    scale = COUNT / max(sum(len(d.mesh.index) // 2 for d in EmitterSimulations().draws(
-        doc, stage.textures, View(doc.cameras[0], 1280, 800, 2.0), world)), 1)
-    more = doc.model_copy(update={"effects": tuple(e.model_copy(update={"dials": e.dials.model_copy(
-        update={"rate": e.dials.rate * scale})}) for e in doc.effects)})
+    scale = COUNT / max(
+        sum(
+            len(d.mesh.index) // 2
+            for d in EmitterSimulations().draws(doc, stage.textures, View(doc.cameras[0], 1280, 800, 2.0), world)
+        ),
+        1,
+    )
+    more = doc.model_copy(
+        update={
+            "effects": tuple(
+                e.model_copy(update={"dials": e.dials.model_copy(update={"rate": e.dials.rate * scale})})
+                for e in doc.effects
+            )
+        }
+    )
     draws, view = ours()
     buffers = Buffers(np.zeros((800, 1280, 4), np.float32), np.zeros((800, 1280), np.float32))
     gl = opengl()
@@ -77,8 +104,13 @@ def main() -> None:
                 begun = time.perf_counter()
                 painter.paint(more, stage.textures, seen, meshes=stage.meshes, playing=playing)
                 took.append((time.perf_counter() - begun) * 1e3)
-            line(f"camera {camera.name}, 400 sprites of the demo's effects, {words}", median(took[6:]),
-                 "400 plain sprites, software OpenGL" if gl else "400 plain sprites", got[-1], "41 ms")
+            line(
+                f"camera {camera.name}, 400 sprites of the demo's effects, {words}",
+                median(took[6:]),
+                "400 plain sprites, software OpenGL" if gl else "400 plain sprites",
+                got[-1],
+                "41 ms",
+            )
 
 
 if __name__ == "__main__":

@@ -28,9 +28,12 @@ def main() -> None:
         draws = stage.draws(view)
         painter = StagePainter()
         painter.paint(doc, stage.textures, view, meshes=stage.meshes)
-        usual, exact, over = medians(5, lambda d=draws, v=view: draw_all(d, v, light),  # type: ignore[misc]
-                                     lambda d=draws, v=view: draw_exact(d, v, light),  # type: ignore[misc]
-                                     lambda d=draws, v=view: look_at("overdraw", d, v, light))  # type: ignore[misc]
+        usual, exact, over = medians(
+            5,
+            lambda d=draws, v=view: draw_all(d, v, light),  # type: ignore[misc]
+            lambda d=draws, v=view: draw_exact(d, v, light),  # type: ignore[misc]
+            lambda d=draws, v=view: look_at("overdraw", d, v, light),
+        )  # type: ignore[misc]
         line(f"camera {camera.name}, exact order", exact, "drawn whole in the order set", usual, "5")
         line(f"camera {camera.name}, overdraw", over, "drawn whole in the order set", usual, "–")
         start = time.perf_counter()

@@ -12,8 +12,11 @@ from benchmarks.timing import line
 from mivex.core.picture.encode import write_picture
 from mivex.core.project import edits
 
-MOVES = (("levels", "gamma", (0.5, 0.7, 0.9, 1.2, 1.5)), ("grow", "by", (3.0, 5.0, 7.0, 9.0, 2.0)),
-         ("blur", "radius", (3.0, 5.0, 7.0, 9.0, 2.0)))
+MOVES = (
+    ("levels", "gamma", (0.5, 0.7, 0.9, 1.2, 1.5)),
+    ("grow", "by", (3.0, 5.0, 7.0, 9.0, 2.0)),
+    ("blur", "radius", (3.0, 5.0, 7.0, 9.0, 2.0)),
+)
 
 
 def main() -> None:
@@ -50,7 +53,11 @@ def main() -> None:
             step = STEPS[name].params.model_validate({"step": name})
             window.session.apply("add", partial(edits.set_steps, overlay_id=key, steps=(step,)))
             wait_until_idle(window)
-            took = [until_drawn(partial(window.session.apply, "set", partial(
-                edits.set_step, overlay_id=key, index=0, **{setting: v}))) for v in values]
+            took = [
+                until_drawn(
+                    partial(window.session.apply, "set", partial(edits.set_step, overlay_id=key, index=0, **{setting: v}))
+                )
+                for v in values
+            ]
             line(f"{side} px, {name}", median(took), "drawing the same proof again", bare, "50 ms")
     window.end()

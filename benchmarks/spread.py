@@ -25,7 +25,8 @@ def main() -> None:
         index = ndimage.distance_transform_edt(alpha <= 0, return_distances=False, return_indices=True)
         values[tuple(index)]
 
-    got = medians(3, lambda: run(surface, Spread(), context), scipy_fill,
-                  lambda: run(surface, Spread(method="smooth"), context))
+    got = medians(
+        3, lambda: run(surface, Spread(), context), scipy_fill, lambda: run(surface, Spread(method="smooth"), context)
+    )
     line("nearest", got[0], "SciPy's distance transform and look-up", got[1], "1000 ms")
     line("smooth", got[2], "SciPy's distance transform and look-up", got[1], "–")

@@ -28,8 +28,9 @@ def sprite() -> np.ndarray:
 def layout() -> list[tuple[float, float, float, float]]:
     """Centre x, y, depth and angle of every sprite, far to near."""
     rng = np.random.default_rng(2)
-    rows = [(rng.uniform(60, W - 60), rng.uniform(60, H - 60), rng.uniform(2, 6), rng.uniform(0, 360))
-            for _ in range(COUNT)]
+    rows = [
+        (rng.uniform(60, W - 60), rng.uniform(60, H - 60), rng.uniform(2, 6), rng.uniform(0, 360)) for _ in range(COUNT)
+    ]
     return sorted(rows, key=lambda r: -r[2])
 
 
@@ -44,31 +45,39 @@ def ours() -> tuple[list[DrawCall], View]:
         s, k = math.sin(math.radians(a)), math.cos(math.radians(a))
         right, up = (view.axes[0] * k + view.axes[1] * s) * size, (view.axes[1] * k - view.axes[0] * s) * size
         tris.append(quad(np.stack([c - right + up, c + right + up, c + right - up, c - right - up])))
-    return [DrawCall("sprites", joined(tris), ShadingInputs(t.mips, limits_of(t.alpha > 0)), Material(lit=False), (4, 0, 0.0))], view
+    return [
+        DrawCall("sprites", joined(tris), ShadingInputs(t.mips, limits_of(t.alpha > 0)), Material(lit=False), (4, 0, 0.0))
+    ], view
 
 
 def opengl():  # type: ignore[no-untyped-def]
     """A software OpenGL context drawing the same, or None where none can be created."""
     try:
         import moderngl
+
         ctx = moderngl.create_standalone_context(backend="egl")
     except Exception as e:
         print(f"  no OpenGL context could be created here ({type(e).__name__}: {e})")
         return None
     print(f"  OpenGL: {ctx.info['GL_RENDERER']}")
-    program = ctx.program(vertex_shader="""#version 330
+    program = ctx.program(
+        vertex_shader="""#version 330
         in vec3 at; in vec2 uv; out vec2 st;
-        void main() { st = uv; gl_Position = vec4(at, 1.0); }""", fragment_shader="""#version 330
+        void main() { st = uv; gl_Position = vec4(at, 1.0); }""",
+        fragment_shader="""#version 330
         uniform sampler2D tex; in vec2 st; out vec4 colour;
-        void main() { colour = texture(tex, st); if (colour.a <= 0.0) discard; }""")
+        void main() { colour = texture(tex, st); if (colour.a <= 0.0) discard; }""",
+    )
     v = (sprite() * 255).astype(np.uint8)
     texture = ctx.texture((SIDE, SIDE), 4, v.tobytes())
     texture.build_mipmaps()
     rows = []
     for cx, cy, z, a in layout():
         s, k = math.sin(math.radians(a)) * SIDE / 2, math.cos(math.radians(a)) * SIDE / 2
-        q = [((cx + k * x - s * y) / W * 2 - 1, (cy + s * x + k * y) / H * 2 - 1, z / 10, (x + 1) / 2, (y + 1) / 2)
-             for x, y in ((-1, -1), (1, -1), (1, 1), (-1, 1))]
+        q = [
+            ((cx + k * x - s * y) / W * 2 - 1, (cy + s * x + k * y) / H * 2 - 1, z / 10, (x + 1) / 2, (y + 1) / 2)
+            for x, y in ((-1, -1), (1, -1), (1, 1), (-1, 1))
+        ]
         rows += [q[0], q[1], q[2], q[0], q[2], q[3]]
     buffer = ctx.buffer(np.array(rows, np.float32).tobytes())
     vao = ctx.vertex_array(program, [(buffer, "3f 2f", "at", "uv")])
@@ -84,6 +93,7 @@ def opengl():  # type: ignore[no-untyped-def]
         texture.use()
         vao.render(moderngl.TRIANGLES)
         ctx.finish()
+
     return draw
 
 
@@ -97,14 +107,16 @@ def main() -> None:
 
     image = Image.fromarray((sprite() * 255).astype(np.uint8), "RGBA")
     turned = [image.rotate(a, Image.Resampling.BILINEAR, expand=True) for _, _, _, a in layout()]
-    places = [(round(cx - t.width / 2), round(cy - t.height / 2))
-              for (cx, cy, _, _), t in zip(layout(), turned, strict=True)]
+    places = [
+        (round(cx - t.width / 2), round(cy - t.height / 2)) for (cx, cy, _, _), t in zip(layout(), turned, strict=True)
+    ]
 
     def composite(rotate: bool) -> None:
         canvas = Image.new("RGBA", (W, H))
         for (_, _, _, a), t, at in zip(layout_rows, turned, places, strict=True):
-            canvas.alpha_composite(image.rotate(a, Image.Resampling.BILINEAR, expand=True) if rotate else t,
-                                   (max(at[0], 0), max(at[1], 0)))
+            canvas.alpha_composite(
+                image.rotate(a, Image.Resampling.BILINEAR, expand=True) if rotate else t, (max(at[0], 0), max(at[1], 0))
+            )
 
     layout_rows = layout()
     gl = opengl()

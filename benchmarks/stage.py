@@ -28,8 +28,11 @@ def main() -> None:
     def edit(view: View, overlay: str, blends: bool = False) -> None:
         state["n"] += 1
         state["blend"] = 1 - state.get("blend", 0) if blends else state.get("blend", 0)
-        values = ({"blend": ("Translucent", "Premultiplied")[state["blend"]]} if blends
-                  else {"opacity": 0.5 + 0.4 * (state["n"] % 7) / 7})
+        values = (
+            {"blend": ("Translucent", "Premultiplied")[state["blend"]]}
+            if blends
+            else {"opacity": 0.5 + 0.4 * (state["n"] % 7) / 7}
+        )
         painter = painters["blend" if blends else overlay]
         painter.paint(edits.set_fields(doc, overlay, "material", **values), textures, view)
 
@@ -45,9 +48,14 @@ def main() -> None:
         for painter in painters.values():
             painter.paint(doc, textures, view)
         full, bare, bubble, decal, blend, move = medians(
-            9, lambda v=view: whole(v), lambda v=view: StagePainter().paint(Document(), {}, v),  # type: ignore[misc]
-            lambda v=view: edit(v, "bubble"), lambda v=view: edit(v, "registry"),  # type: ignore[misc]
-            lambda v=view: edit(v, "bubble", True), lambda v=view: turn(v))  # type: ignore[misc]
+            9,
+            lambda v=view: whole(v),
+            lambda v=view: StagePainter().paint(Document(), {}, v),  # type: ignore[misc]
+            lambda v=view: edit(v, "bubble"),
+            lambda v=view: edit(v, "registry"),  # type: ignore[misc]
+            lambda v=view: edit(v, "bubble", True),
+            lambda v=view: turn(v),
+        )  # type: ignore[misc]
         name = f"camera {camera.name}"
         line(f"{name}, drawn whole", full, "the dock without overlays", bare, "–")
         line(f"{name}, a sprite's opacity", bubble, "drawn whole", full, "0.15")

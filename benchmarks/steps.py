@@ -17,11 +17,22 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
 
 SETTINGS: dict[str, dict[str, Any]] = {
-    "levels": {"black": 0.1, "gamma": 1.6}, "curve": {"points": ((0.0, 0.0), (0.4, 0.7), (1.0, 1.0))}, "grow": {"by": 6.0},
-    "feather": {"width": 12.0}, "blur": {"what": "both", "radius": 6.0}, "offset": {"x": 300, "y": 77},
-    "tint": {"colour": (0.5, 0.7, 0.9)}, "glow": {"radius": 8.0}, "text": {"text": "NR-04", "size": 0.4},
-    "trim": {"margin": 8}, "pad": {"left": 64}, "combine": {"take": "green"}, "unmatte": {"matte": (0.1, 0.2, 0.3)},
-    "recolour": {"glow_gain": 0.5}, "noise": {"cells": 8}}
+    "levels": {"black": 0.1, "gamma": 1.6},
+    "curve": {"points": ((0.0, 0.0), (0.4, 0.7), (1.0, 1.0))},
+    "grow": {"by": 6.0},
+    "feather": {"width": 12.0},
+    "blur": {"what": "both", "radius": 6.0},
+    "offset": {"x": 300, "y": 77},
+    "tint": {"colour": (0.5, 0.7, 0.9)},
+    "glow": {"radius": 8.0},
+    "text": {"text": "NR-04", "size": 0.4},
+    "trim": {"margin": 8},
+    "pad": {"left": 64},
+    "combine": {"take": "green"},
+    "unmatte": {"matte": (0.1, 0.2, 0.3)},
+    "recolour": {"glow_gain": 0.5},
+    "noise": {"cells": 8},
+}
 
 
 def picture(n: int) -> np.ndarray:
@@ -59,10 +70,13 @@ def baselines(v: np.ndarray) -> dict[str, tuple[str, Callable[[], object]]]:
 
     return {
         "alpha-from": ("OpenCV grey", lambda: cv2.cvtColor(rgb, cv2.COLOR_RGB2GRAY)),
-        "key-colour": ("OpenCV distance to a colour", lambda: cv2.sqrt(cv2.transform(cv2.absdiff(rgb, np.full_like(
-            rgb, 0.3)) ** 2, np.ones((1, 3), np.float32)))),
+        "key-colour": (
+            "OpenCV distance to a colour",
+            lambda: cv2.sqrt(cv2.transform(cv2.absdiff(rgb, np.full_like(rgb, 0.3)) ** 2, np.ones((1, 3), np.float32))),
+        ),
         "combine": ("OpenCV multiply", lambda: cv2.multiply(a, rgb[..., 1])),
-        "levels": ("Pillow point", lambda: alpha8.point(list(lut))), "curve": ("OpenCV LUT", lambda: cv2.LUT(codes, lut)),
+        "levels": ("Pillow point", lambda: alpha8.point(list(lut))),
+        "curve": ("OpenCV LUT", lambda: cv2.LUT(codes, lut)),
         "threshold": ("OpenCV threshold", lambda: cv2.threshold(a, 0.5, 1, cv2.THRESH_BINARY)),
         "smoothstep": ("Pillow point", lambda: alpha8.point(list(lut))),
         "invert-alpha": ("OpenCV subtract", lambda: cv2.subtract(1.0, a)),
@@ -78,7 +92,8 @@ def baselines(v: np.ndarray) -> dict[str, tuple[str, Callable[[], object]]]:
         "clear-border": ("OpenCV border", lambda: cv2.copyMakeBorder(v[2:-2, 2:-2], 2, 2, 2, 2, cv2.BORDER_CONSTANT)),
         "gradient-map": ("Pillow colorize", lambda: ImageOps.colorize(grey8, "#102030", "#f0f0e0", "#608080")),
         "tint": ("OpenCV multiply", lambda: cv2.multiply(rgb, (0.5, 0.7, 0.9, 0))),
-        "add-tint": ("Pillow add", lambda: ImageChops.add(image, image)), "glow": ("Pillow blur and screen", glow),
+        "add-tint": ("Pillow add", lambda: ImageChops.add(image, image)),
+        "glow": ("Pillow blur and screen", glow),
         "recolour": ("OpenCV transform", lambda: cv2.transform(v, np.eye(3, 4, dtype=np.float32))),
         "take-channel": ("OpenCV extract and merge", lambda: cv2.merge([cv2.extractChannel(v, 0)] * 3)),
         "pack": ("OpenCV split and merge", lambda: cv2.merge(cv2.split(v))),
@@ -86,11 +101,15 @@ def baselines(v: np.ndarray) -> dict[str, tuple[str, Callable[[], object]]]:
         "premultiply": ("Pillow RGBa", lambda: image.convert("RGBa")),
         "unmatte": ("OpenCV divide", lambda: cv2.divide(rgb, cv2.merge([a + 0.01] * 3))),
         "spread": ("SciPy distance transform", lambda: ndimage.distance_transform_edt(a <= 0, return_indices=True)),
-        "signed-distance": ("SciPy distance transform, both sides", lambda: (ndimage.distance_transform_edt(
-            solid), ndimage.distance_transform_edt(1 - solid))),
+        "signed-distance": (
+            "SciPy distance transform, both sides",
+            lambda: (ndimage.distance_transform_edt(solid), ndimage.distance_transform_edt(1 - solid)),
+        ),
         "make-tile": ("Pillow offset and composite", tiled),
         "noise": ("Pillow noise", lambda: Image.effect_noise((n, n), 64)),
-        "text": ("Pillow text", written), "keep-coverage": ("OpenCV mip chain", chain)}
+        "text": ("Pillow text", written),
+        "keep-coverage": ("OpenCV mip chain", chain),
+    }
 
 
 def _kept(v: np.ndarray) -> object:
@@ -113,5 +132,8 @@ def main() -> None:
             if name == "keep-coverage":
                 ours = partial(_kept, v)
             mine, theirs = medians(rounds, ours, others[name][1])
-            print(f"    {name:<20}{mine:8.1f} ms; {others[name][0]}: {theirs:.1f} ms; ratio {mine / theirs:.2f}"
-                  + (" (aim: 50 ms)" if n == 1024 else ""), flush=True)
+            print(
+                f"    {name:<20}{mine:8.1f} ms; {others[name][0]}: {theirs:.1f} ms; ratio {mine / theirs:.2f}"
+                + (" (aim: 50 ms)" if n == 1024 else ""),
+                flush=True,
+            )

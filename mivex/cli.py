@@ -20,20 +20,22 @@ from mivex.cli_sheets import sheet_app
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import check_target, reason, shown, unprotect
 
-app = typer.Typer(add_completion=False, no_args_is_help=False, pretty_exceptions_enable=False,
-                  help="Prepare, blend and prove see-through textures.")
+app = typer.Typer(
+    add_completion=False,
+    no_args_is_help=False,
+    pretty_exceptions_enable=False,
+    help="Prepare, blend and prove see-through textures.",
+)
 
 
 def _has_display() -> bool:
     chosen = os.environ.get("QT_QPA_PLATFORM", "")
-    return bool(chosen and chosen != "offscreen") or bool(
-        os.environ.get("DISPLAY") or os.environ.get("WAYLAND_DISPLAY"))
+    return bool(chosen and chosen != "offscreen") or bool(os.environ.get("DISPLAY") or os.environ.get("WAYLAND_DISPLAY"))
 
 
 def _window(project: str | None, *, demo: bool = False) -> None:
     if not _has_display():
-        raise MivexError("There is no display to open a window on; “mivex demo --shots DIR” draws pictures "
-                         "without one.")
+        raise MivexError("There is no display to open a window on; “mivex demo --shots DIR” draws pictures without one.")
     from mivex.ui.shell.app import run
 
     raise typer.Exit(run(project, demo=demo))
@@ -57,8 +59,9 @@ def open_project(project: Annotated[str, typer.Argument(help="A .mivex project; 
 
 
 @app.command()
-def demo(shots: Annotated[str, typer.Option(metavar="DIR", help="Write every main view as PNG and end.")] = "",
-         ) -> None:
+def demo(
+    shots: Annotated[str, typer.Option(metavar="DIR", help="Write every main view as PNG and end.")] = "",
+) -> None:
     """Open the window with the demo: overlays of the submersible Nerite."""
     if shots or not _has_display():
         if not shots:
@@ -76,11 +79,13 @@ def demo(shots: Annotated[str, typer.Option(metavar="DIR", help="Write every mai
 
 
 @app.command()
-def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
-            out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tga or .tif")],
-            recipe: Annotated[str, typer.Option(metavar="FILE", help="A recipe file.")],
-            bits: Annotated[int, typer.Option(help="8 or 16; as the source where not given.")] = 0,
-            as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
+def prepare(
+    source: Annotated[str, typer.Argument(metavar="IN")],
+    out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tga or .tif")],
+    recipe: Annotated[str, typer.Option(metavar="FILE", help="A recipe file.")],
+    bits: Annotated[int, typer.Option(help="8 or 16; as the source where not given.")] = 0,
+    as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False,
+) -> None:
     """Run a recipe on a picture."""
     from mivex.core.checking.parametric_recipes import read_parametric, resolve_parameters
     from mivex.core.deliver.deliver import check_format, write_texture
@@ -99,7 +104,9 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
     depth = bits or (16 if picture.bits > 8 and suffix.lower() != ".tga" else 8)
     check_format(suffix, depth)
     steps, found = resolve_parameters(asking, lambda first: evaluator.prepare(picture, Source(path=source), first, depth))
-    texture = evaluator.prepare(picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff", ".ktx2"))
+    texture = evaluator.prepare(
+        picture, Source(path=source), steps, depth, levels=suffix.lower() in (".tif", ".tiff", ".ktx2")
+    )
     write_texture(out, texture, alpha=texture.has_alpha)
     if as_json:
         say_json({"out": out, "notes": list(texture.notes), "found": [f.row for f in found]})
@@ -109,12 +116,16 @@ def prepare(source: Annotated[str, typer.Argument(metavar="IN")],
 
 
 @app.command()
-def layers(project: str, overlay: Annotated[str, typer.Argument(help="Its name or id.")],
-           out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif (16 bit), .tga or .exr")],
-           channel: Annotated[str, typer.Option(help="colour, opacity, roughness, metal, height, normal, occlusion, "
-                                                "emissive or alpha.")] = "colour",
-           size: Annotated[int, typer.Option(metavar="N", help="Longer side; the overlay's own where not given.")] = 0,
-           before_steps: Annotated[bool, typer.Option("--before-steps", help="The layers alone.")] = False) -> None:
+def layers(
+    project: str,
+    overlay: Annotated[str, typer.Argument(help="Its name or id.")],
+    out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif (16 bit), .tga or .exr")],
+    channel: Annotated[
+        str, typer.Option(help="colour, opacity, roughness, metal, height, normal, occlusion, emissive or alpha.")
+    ] = "colour",
+    size: Annotated[int, typer.Option(metavar="N", help="Longer side; the overlay's own where not given.")] = 0,
+    before_steps: Annotated[bool, typer.Option("--before-steps", help="The layers alone.")] = False,
+) -> None:
     """Write one channel of an overlay: layers, then its steps, computed at any size."""
     from mivex.core.picture.encode import check_writable, write_picture
     from mivex.core.project.channels import CHANNEL_NAMES, channel_of_overlay
@@ -138,17 +149,20 @@ def layers(project: str, overlay: Annotated[str, typer.Argument(help="Its name o
 
 
 @app.command()
-def render(project: str,  # noqa: PLR0913 (options)
-           out: Annotated[str, typer.Argument(help=".png (display) or .exr (linear float)")],
-           size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
-           camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
-           order: Annotated[str, typer.Option(help="set, as the materials say, or exact, by depth.")] = "set",
-           view: Annotated[str, typer.Option(help="colour, order, overdraw, depth, normals, mip or alpha.")] = "colour",
-           time: Annotated[float, typer.Option(metavar="S", help="Second of the clock that is seen.")] = 0.0,
-           frames: Annotated[str, typer.Option(metavar="A:B", help="Frames A to B, both included: numbered pictures, or "
-                                               "one animated .webp.")] = "",
-           fps: Annotated[float, typer.Option(metavar="N", help="Frames a second.")] = 30.0,
-           as_json: Annotated[bool, typer.Option("--json", help="Print the figures of the view.")] = False) -> None:
+def render(  # noqa: PLR0913
+    project: str,
+    out: Annotated[str, typer.Argument(help=".png (display) or .exr (linear float)")],
+    size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
+    camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
+    order: Annotated[str, typer.Option(help="set, as the materials say, or exact, by depth.")] = "set",
+    view: Annotated[str, typer.Option(help="colour, order, overdraw, depth, normals, mip or alpha.")] = "colour",
+    time: Annotated[float, typer.Option(metavar="S", help="Second of the clock that is seen.")] = 0.0,
+    frames: Annotated[
+        str, typer.Option(metavar="A:B", help="Frames A to B, both included: numbered pictures, or one animated .webp.")
+    ] = "",
+    fps: Annotated[float, typer.Option(metavar="N", help="Frames a second.")] = 30.0,
+    as_json: Annotated[bool, typer.Option("--json", help="Print the figures of the view.")] = False,
+) -> None:
     """Draw a project's stage to a picture, or a run of its clock to several."""
     from mivex.core.advice.inspection import Stage
     from mivex.core.picture.encode import write_picture
@@ -191,10 +205,13 @@ def render(project: str,  # noqa: PLR0913 (options)
 
 
 @app.command()
-def ledger(project: str, at: Annotated[str, typer.Option(metavar="X,Y", help="The pixel, from the top left.")],
-           camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
-           size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
-           as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
+def ledger(
+    project: str,
+    at: Annotated[str, typer.Option(metavar="X,Y", help="The pixel, from the top left.")],
+    camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
+    size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
+    as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False,
+) -> None:
     """List every fragment of one pixel, in the order set and in exact order."""
     from mivex.core.advice.inspection import Stage, account_words
     from mivex.core.stage.camera import View
@@ -217,17 +234,20 @@ def ledger(project: str, at: Annotated[str, typer.Option(metavar="X,Y", help="Th
         say(name)
         for k, r in enumerate(rows, 1):
             shown = " ".join(f"{v:.4f}" for v in r.colour)
-            say(f"  {k:2d}  {r.name} {r.part}  {r.group} {r.nudge:+d}  {r.depth:.3f} m  level {r.level:.2f}  [{shown}]  "
-                  f"{', '.join(r.factors)}  {r.verdict}  -> {' '.join(f'{v:.4f}' for v in r.after)}")
+            say(
+                f"  {k:2d}  {r.name} {r.part}  {r.group} {r.nudge:+d}  {r.depth:.3f} m  level {r.level:.2f}  [{shown}]  "
+                f"{', '.join(r.factors)}  {r.verdict}  -> {' '.join(f'{v:.4f}' for v in r.after)}"
+            )
 
 
 @app.command()
-def order(project: str,
-          camera: Annotated[list[str] | None, typer.Option(help="Name of a camera; may be given several times.")] = None,
-          ring: Annotated[int, typer.Option(metavar="N", help="So many cameras round the scene.")] = 0,
-          as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False,
-          apply: Annotated[str, typer.Option(metavar="OUT.mivex", help="Write the project with the advice applied.")] = "",
-          ) -> None:
+def order(
+    project: str,
+    camera: Annotated[list[str] | None, typer.Option(help="Name of a camera; may be given several times.")] = None,
+    ring: Annotated[int, typer.Option(metavar="N", help="So many cameras round the scene.")] = 0,
+    as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False,
+    apply: Annotated[str, typer.Option(metavar="OUT.mivex", help="Write the project with the advice applied.")] = "",
+) -> None:
     """Say how wrong the drawing order is, and what to change; all cameras of the project where none is named."""
     from mivex.core.advice.inspection import Stage
     from mivex.core.advice.order import proposal_words, propose
@@ -260,8 +280,10 @@ def order(project: str,
     if words["free"]:
         say("in any order: " + ", ".join(words["free"]))
     for p in words["unsettled"]:
-        say(f"no order settles {p['pair'][0]} and {p['pair'][1]}: {p['pixels']} pixels, {p['error']:.4f}; "
-              f"would settle it: {p['settles']}")
+        say(
+            f"no order settles {p['pair'][0]} and {p['pair'][1]}: {p['pixels']} pixels, {p['error']:.4f}; "
+            f"would settle it: {p['settles']}"
+        )
 
 
 app.add_typer(sheet_app, name="sheet")
@@ -282,8 +304,12 @@ def schema(of: Annotated[str, typer.Option(help="project, recipe, delivery or mo
     from mivex.core.project.document import Document
     from mivex.core.project.recipe import Recipe
 
-    models: dict[str, type[BaseModel]] = {"project": Document, "recipe": Recipe, "delivery": DeliveryRecipe,
-                                          "motion": MotionFile}
+    models: dict[str, type[BaseModel]] = {
+        "project": Document,
+        "recipe": Recipe,
+        "delivery": DeliveryRecipe,
+        "motion": MotionFile,
+    }
     if of not in models:
         raise MivexError(f"There is no schema of “{of}”; there are {', '.join(models)}.")
     say_json(models[of].model_json_schema())

@@ -41,17 +41,24 @@ def _said(reports: list[Any], as_json: bool) -> None:
                 say(f"{p.get('overlay') or p['path']}: problem: {p['problem']}")
     allowed = sum(bool(f.get("allowed")) for f in findings)
     count, found = sum("problem" not in p for p in pictures), len(findings) - allowed
-    say(f"{count} picture{'' if count == 1 else 's'}, {found} finding{'' if found == 1 else 's'}"
-          + (f", {allowed} allowed" if allowed else ""))
+    say(
+        f"{count} picture{'' if count == 1 else 's'}, {found} finding{'' if found == 1 else 's'}"
+        + (f", {allowed} allowed" if allowed else "")
+    )
 
 
-def check(paths: Annotated[list[str], typer.Argument(help="Pictures, projects, or results of --json that are brought "
-                                                     "together; - reads paths from standard input.")],
-          as_json: Json = False,
-          limits: Annotated[str, typer.Option(metavar="FILE", help="Which findings do not count (TOML).")] = "",
-          junit: Annotated[str, typer.Option(metavar="OUT.xml", help="Write a JUnit report as well.")] = "",
-          shard: Annotated[str, typer.Option(metavar="I/N", help="Only every N-th of the paths, from the I-th on.")] = "",
-          ) -> None:
+def check(
+    paths: Annotated[
+        list[str],
+        typer.Argument(
+            help="Pictures, projects, or results of --json that are brought together; - reads paths from standard input."
+        ),
+    ],
+    as_json: Json = False,
+    limits: Annotated[str, typer.Option(metavar="FILE", help="Which findings do not count (TOML).")] = "",
+    junit: Annotated[str, typer.Option(metavar="OUT.xml", help="Write a JUnit report as well.")] = "",
+    shard: Annotated[str, typer.Option(metavar="I/N", help="Only every N-th of the paths, from the I-th on.")] = "",
+) -> None:
     """Measure pictures or projects and list what is wrong."""
     if junit:
         check_target(junit)
@@ -88,13 +95,23 @@ def check(paths: Annotated[list[str], typer.Argument(help="Pictures, projects, o
         raise typer.Exit(1)
 
 
-def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")],
-            recipe: Annotated[str, typer.Option(metavar="NAME", help="Delivery recipe for all of them: key of one that "
-                                                                     "comes "
-                                                "with Mivex, name of one of the project's, or a file.")] = "",
-            overlay: Annotated[list[str] | None, typer.Option(help="Only this overlay, by name or id; may be given several "
-                                                              "times.")] = None,
-            as_json: Json = False) -> None:
+def deliver(
+    project: str,
+    folder: Annotated[str, typer.Argument(metavar="DIR")],
+    recipe: Annotated[
+        str,
+        typer.Option(
+            metavar="NAME",
+            help="Delivery recipe for all of them: key of one that "
+            "comes "
+            "with Mivex, name of one of the project's, or a file.",
+        ),
+    ] = "",
+    overlay: Annotated[
+        list[str] | None, typer.Option(help="Only this overlay, by name or id; may be given several times.")
+    ] = None,
+    as_json: Json = False,
+) -> None:
     """Write every overlay's files by its delivery recipe, read back and compared."""
     from mivex.core.deliver.project import deliver_project
     from mivex.core.project.delivery import read_delivery, recipe_named
@@ -124,14 +141,37 @@ def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")],
     if on_terminal:
         print("\r\033[K", end="", file=sys.stderr, flush=True)
     if as_json:
-        say_json({
-            "overlays": [{"overlay": d.overlay, "files": [str(p) for p in d.files], "sheet": str(d.sheet),
-                          "geometry": [str(p) for p in d.others], "left_out": list(d.left_out),
-                          "not_said": made.unsaid.get(d.overlay, [])} for d in made.overlays],
-            "read_back": [{"file": c.file, "channel": c.channel, "from": c.source, "difference": c.difference,
-                           "least": round(c.low, 6), "greatest": round(c.high, 6), "levels": c.back.levels,
-                           "unchanged": not c.back.fresh} for d in made.overlays for c in d.table],
-            "motion": [str(p) for p in made.motion], "proof": str(made.proof) if made.proof else None})
+        say_json(
+            {
+                "overlays": [
+                    {
+                        "overlay": d.overlay,
+                        "files": [str(p) for p in d.files],
+                        "sheet": str(d.sheet),
+                        "geometry": [str(p) for p in d.others],
+                        "left_out": list(d.left_out),
+                        "not_said": made.unsaid.get(d.overlay, []),
+                    }
+                    for d in made.overlays
+                ],
+                "read_back": [
+                    {
+                        "file": c.file,
+                        "channel": c.channel,
+                        "from": c.source,
+                        "difference": c.difference,
+                        "least": round(c.low, 6),
+                        "greatest": round(c.high, 6),
+                        "levels": c.back.levels,
+                        "unchanged": not c.back.fresh,
+                    }
+                    for d in made.overlays
+                    for c in d.table
+                ],
+                "motion": [str(p) for p in made.motion],
+                "proof": str(made.proof) if made.proof else None,
+            }
+        )
         return
     for d in made.overlays:
         say("  ".join(str(p) for p in (*d.files, d.sheet, *d.others)))
@@ -141,22 +181,31 @@ def deliver(project: str, folder: Annotated[str, typer.Argument(metavar="DIR")],
         say(path)
     rows = [c for d in made.overlays for c in d.table]
     same = len({c.file for c in rows if not c.back.fresh})
-    say(f"{len({c.file for c in rows})} pictures, {len(rows)} channels read back, largest difference "
-          f"{max((c.difference for c in rows), default=0):g}" + (f"; {same} unchanged" if same else ""))
+    say(
+        f"{len({c.file for c in rows})} pictures, {len(rows)} channels read back, largest difference "
+        f"{max((c.difference for c in rows), default=0):g}" + (f"; {same} unchanged" if same else "")
+    )
 
 
-def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery.")],  # noqa: PLR0913 (options)
-           out: Annotated[str, typer.Argument(metavar="OUT", help=".png: what the receiver draws.")] = "",
-           camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
-           size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
-           at: Annotated[float, typer.Option("--time", metavar="S", help="Second of the clock that is seen.")] = 0.0,
-           switch: Annotated[list[str] | None, typer.Option(help="What the receiver does: own-mips, no-encoding, green, "
-                                                            "smaller, blocks, display, opaque; may be given several "
-                                                            "times.")] = None,
-           limit: Annotated[int, typer.Option(metavar="N", help="Longest side under the switch smaller.")] = 256,
-           against: Annotated[str, typer.Option(metavar="PROJECT", help="Compare with this project's stage.")] = "",
-           table: Annotated[bool, typer.Option("--table", help="Try every switch on every overlay.")] = False,
-           as_json: Json = False) -> None:
+def intake(  # noqa: PLR0913
+    folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery.")],
+    out: Annotated[str, typer.Argument(metavar="OUT", help=".png: what the receiver draws.")] = "",
+    camera: Annotated[str, typer.Option(help="Name of a camera; the first where not given.")] = "",
+    size: Annotated[str, typer.Option(metavar="WxH")] = "1280x800",
+    at: Annotated[float, typer.Option("--time", metavar="S", help="Second of the clock that is seen.")] = 0.0,
+    switch: Annotated[
+        list[str] | None,
+        typer.Option(
+            help="What the receiver does: own-mips, no-encoding, green, "
+            "smaller, blocks, display, opaque; may be given several "
+            "times."
+        ),
+    ] = None,
+    limit: Annotated[int, typer.Option(metavar="N", help="Longest side under the switch smaller.")] = 256,
+    against: Annotated[str, typer.Option(metavar="PROJECT", help="Compare with this project's stage.")] = "",
+    table: Annotated[bool, typer.Option("--table", help="Try every switch on every overlay.")] = False,
+    as_json: Json = False,
+) -> None:
     """Load a delivery as a game's runtime would, and draw it: only what was delivered is read."""
     from mivex.core.intake.compare import difference, draw, only_delivered, row_words, survival
     from mivex.core.intake.loader import load
@@ -180,8 +229,11 @@ def intake(folder: Annotated[str, typer.Argument(metavar="DIR", help="A delivery
     if camera and camera not in cameras:
         raise MivexError(f"There is no camera “{camera}”; the delivery has {', '.join(cameras)}.")
     view = View(cameras[camera] if camera else whole.doc.cameras[0], width, height, at)
-    words: dict[str, Any] = {"overlays": len(whole.doc.overlays), "effects": len(whole.doc.effects),
-                             "left_out": dict(whole.left_out)}
+    words: dict[str, Any] = {
+        "overlays": len(whole.doc.overlays),
+        "effects": len(whole.doc.effects),
+        "left_out": dict(whole.left_out),
+    }
     drawn = draw(received, view) if out or against or keys else None
     if out and drawn is not None:
         write_picture(out, (drawn / 255).astype("float32"), 8)

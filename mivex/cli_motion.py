@@ -12,10 +12,13 @@ from mivex.core.base.store import check_target
 MOST_FRAMES = 3600
 
 
-def simulate(project: str, effect: Annotated[str, typer.Argument(help="Its name or id.")],
-             time: Annotated[float, typer.Option(metavar="S", help="Second of the clock.")],
-             seed: Annotated[int, typer.Option(metavar="N", help="Another seed than the effect's.")] = -1,
-             as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False) -> None:
+def simulate(
+    project: str,
+    effect: Annotated[str, typer.Argument(help="Its name or id.")],
+    time: Annotated[float, typer.Option(metavar="S", help="Second of the clock.")],
+    seed: Annotated[int, typer.Option(metavar="N", help="Another seed than the effect's.")] = -1,
+    as_json: Annotated[bool, typer.Option("--json", help="Print one JSON object.")] = False,
+) -> None:
     """List the particles of an effect at a time."""
     from mivex.core.project.evaluate import Evaluator
     from mivex.core.project.file import read_project
@@ -49,8 +52,10 @@ def simulate(project: str, effect: Annotated[str, typer.Argument(help="Its name 
     say(f"“{chosen.name}” at {time:g} s: {len(rows)} particles")
     for r in rows:
         at = " ".join(f"{v:.3f}" for v in r["position"])
-        say(f"  {r['emitter']} {r['birth']}  {r['age']:.3f} of {r['life']:.3f} s  [{at}]  {r['size'][0]:.3f} × "
-              f"{r['size'][1]:.3f} m  opacity {r['opacity']:.3f}  frame {r['frame']}")
+        say(
+            f"  {r['emitter']} {r['birth']}  {r['age']:.3f} of {r['life']:.3f} s  [{at}]  {r['size'][0]:.3f} × "
+            f"{r['size'][1]:.3f} m  opacity {r['opacity']:.3f}  frame {r['frame']}"
+        )
 
 
 def render_frames(stage: Any, out: str, view: Any, frames: str, fps: float, *, exact: bool) -> None:
@@ -82,8 +87,9 @@ def render_frames(stage: Any, out: str, view: Any, frames: str, fps: float, *, e
         elif path.suffix.lower() == ".exr":
             write_picture(path.with_name(f"{path.stem}-{k:0{digits}d}.exr"), drawn.colour, 32)
         else:
-            write_picture(path.with_name(f"{path.stem}-{k:0{digits}d}.png"),
-                          (codes_of(drawn, stage.doc) / 255).astype("float32"), 8)
+            write_picture(
+                path.with_name(f"{path.stem}-{k:0{digits}d}.png"), (codes_of(drawn, stage.doc) / 255).astype("float32"), 8
+            )
         if sys.stderr.isatty():
             print(f"\r{k - first + 1} of {last - first + 1}", end="" if k < last else "\n", file=sys.stderr, flush=True)
     if codes:

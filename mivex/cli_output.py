@@ -27,7 +27,7 @@ def say_json(tree: Any, indent: int | None = 2) -> None:
 def complain(words: str) -> None:
     """Write the one line that says why something cannot be done."""
     line = _plain(" ".join(words.split()))
-    print("mivex: " + (line if len(line) <= LONGEST else line[:LONGEST - 1].rstrip() + "…"), file=sys.stderr)
+    print("mivex: " + (line if len(line) <= LONGEST else line[: LONGEST - 1].rstrip() + "…"), file=sys.stderr)
 
 
 def _plain(words: str) -> str:

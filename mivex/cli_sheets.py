@@ -40,14 +40,21 @@ def _write_list(out: str, words: dict[str, Any]) -> None:
 
 
 @sheet_app.command()
-def build(out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif or .tga")],
-          frames: Annotated[list[str], typer.Argument(metavar="IN...", help="Pictures in their order; an animated WebP, "
-                                                      "GIF or APNG gives all its frames.")],
-          cell: Annotated[str, typer.Option(metavar="WxH", help="Texels of a cell; else the largest frame's.")] = "",
-          columns: Columns = 0, gutter: Gutter = 0,
-          fit: Annotated[str, typer.Option(help="inside, fill or none.")] = "inside",
-          align: Annotated[str, typer.Option(help="frame, centroid, box or foot.")] = "frame",
-          as_json: Json = False) -> None:
+def build(
+    out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif or .tga")],
+    frames: Annotated[
+        list[str],
+        typer.Argument(
+            metavar="IN...", help="Pictures in their order; an animated WebP, GIF or APNG gives all its frames."
+        ),
+    ],
+    cell: Annotated[str, typer.Option(metavar="WxH", help="Texels of a cell; else the largest frame's.")] = "",
+    columns: Columns = 0,
+    gutter: Gutter = 0,
+    fit: Annotated[str, typer.Option(help="inside, fill or none.")] = "inside",
+    align: Annotated[str, typer.Option(help="frame, centroid, box or foot.")] = "frame",
+    as_json: Json = False,
+) -> None:
     """Lay pictures into a sheet; where they lie is written beside it as NAME.sheet.json."""
     from mivex.core.picture.animated import ANIMATED, read_frames
     from mivex.core.picture.encode import check_writable, write_picture
@@ -72,8 +79,12 @@ def build(out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif or 
     values, grid = lay(rows, Layout(size, columns, gutter, fit, align))  # type: ignore[arg-type]
     write_picture(out, values, 8 if suffix == ".tga" else 32 if suffix == ".exr" else 8)
     h, w = values.shape[:2]
-    words = {"sheet": {"grids": [grid.model_dump(mode="json")]}, "width": w, "height": h,
-             "frames": frame_rows(tuple(grid.cells(w, h)), w, h)}
+    words = {
+        "sheet": {"grids": [grid.model_dump(mode="json")]},
+        "width": w,
+        "height": h,
+        "frames": frame_rows(tuple(grid.cells(w, h)), w, h),
+    }
     _write_list(out, words)
     if as_json:
         say_json(words)
@@ -81,8 +92,16 @@ def build(out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif or 
         say(f"{len(rows)} frames in {grid.columns} × {grid.rows}, {w} × {h}")
 
 
-def _grid_of(values: Any, columns: int, rows: int, left: int, top: int, cell: str, gutter: int, count: int,
-             ) -> tuple[Any, Any]:
+def _grid_of(
+    values: Any,
+    columns: int,
+    rows: int,
+    left: int,
+    top: int,
+    cell: str,
+    gutter: int,
+    count: int,
+) -> tuple[Any, Any]:
     """The sheet as it is said, or as it is guessed; and the guess, where there is one."""
     from mivex.core.sheet.guess import guess
     from mivex.core.sheet.model import Grid, Sheet
@@ -92,23 +111,36 @@ def _grid_of(values: Any, columns: int, rows: int, left: int, top: int, cell: st
         return Sheet(grids=found.grids), found
     size = _pair(cell, "--cell") if cell else (0, 0)
     try:
-        grid = Grid(columns=max(columns, 1), rows=max(rows, 1), left=left, top=top, width=size[0], height=size[1],
-                    gutter=gutter, count=count)
+        grid = Grid(
+            columns=max(columns, 1),
+            rows=max(rows, 1),
+            left=left,
+            top=top,
+            width=size[0],
+            height=size[1],
+            gutter=gutter,
+            count=count,
+        )
     except ValueError:
         raise MivexError("A grid has 1 to 64 columns and rows, and lies inside the picture.") from None
     return Sheet(grids=(grid,)), None
 
 
 @sheet_app.command(name="slice")
-def slice_(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR0913 (options)
-           columns: Columns = 0, rows: Rows = 0,
-           left: Annotated[int, typer.Option(help="Texels before the first cell.")] = 0,
-           top: Annotated[int, typer.Option(help="Texels above the first cell.")] = 0,
-           cell: Annotated[str, typer.Option(metavar="WxH")] = "", gutter: Gutter = 0, count: Count = 0,
-           frames: Annotated[str, typer.Option(metavar="DIR", help="Write every frame there, numbered.")] = "",
-           recipe: Annotated[str, typer.Option(metavar="FILE", help="Run a recipe on every cell.")] = "",
-           out: Annotated[str, typer.Option(metavar="OUT", help="Write the sheet.")] = "",
-           as_json: Json = False) -> None:
+def slice_(  # noqa: PLR0913
+    source: Annotated[str, typer.Argument(metavar="IN")],
+    columns: Columns = 0,
+    rows: Rows = 0,
+    left: Annotated[int, typer.Option(help="Texels before the first cell.")] = 0,
+    top: Annotated[int, typer.Option(help="Texels above the first cell.")] = 0,
+    cell: Annotated[str, typer.Option(metavar="WxH")] = "",
+    gutter: Gutter = 0,
+    count: Count = 0,
+    frames: Annotated[str, typer.Option(metavar="DIR", help="Write every frame there, numbered.")] = "",
+    recipe: Annotated[str, typer.Option(metavar="FILE", help="Run a recipe on every cell.")] = "",
+    out: Annotated[str, typer.Option(metavar="OUT", help="Write the sheet.")] = "",
+    as_json: Json = False,
+) -> None:
     """Find the frames of a sheet, or take the grid that is given; write them, or mend them cell by cell."""
     from mivex.core.picture.encode import check_writable, write_picture
     from mivex.core.picture.files import read_picture
@@ -125,8 +157,12 @@ def slice_(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR091
         raise MivexError("--recipe needs --out: where the mended sheet goes.")
     w, h = picture.width, picture.height
     cells = sheet.cells(w, h)
-    words: dict[str, Any] = {"sheet": {"grids": [g.model_dump(mode="json") for g in sheet.grids]}, "width": w, "height": h,
-                             "frames": frame_rows(cells, w, h)}
+    words: dict[str, Any] = {
+        "sheet": {"grids": [g.model_dump(mode="json") for g in sheet.grids]},
+        "width": w,
+        "height": h,
+        "frames": frame_rows(cells, w, h),
+    }
     if found is not None:
         words |= {"confidence": round(found.confidence, 4), "why": found.why}
     if (frames or out) and not cells:
@@ -140,8 +176,11 @@ def slice_(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR091
         o = o.model_copy(update={"delivery": o.delivery.model_copy(update={"bits": bits})})
         texture = evaluator.texture(o)
         values, cells = texture.values, texture.traits.cells
-        words |= {"width": texture.width, "height": texture.height,
-                  "frames": frame_rows(cells, texture.width, texture.height)}
+        words |= {
+            "width": texture.width,
+            "height": texture.height,
+            "frames": frame_rows(cells, texture.width, texture.height),
+        }
     if out:
         write_picture(out, values, bits)
         _write_list(out, words)
@@ -155,17 +194,28 @@ def slice_(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR091
         say(f"{source}: no sheet ({found.why if found else ''})")
     else:
         sure = f", {found.confidence:.0%} sure ({found.why})" if found else ""
-        say(f"{source}: {len(cells)} frames; " + "; ".join(
-            f"{g.columns} × {g.rows} cells of {' × '.join(f'{v:g}' for v in g.size(w, h))}" for g in sheet.grids) + sure)
+        say(
+            f"{source}: {len(cells)} frames; "
+            + "; ".join(
+                f"{g.columns} × {g.rows} cells of {' × '.join(f'{v:g}' for v in g.size(w, h))}" for g in sheet.grids
+            )
+            + sure
+        )
 
 
 @sheet_app.command()
-def check(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR0913 (options)
-          columns: Columns = 0, rows: Rows = 0,
-          left: Annotated[int, typer.Option(help="Texels before the first cell.")] = 0,
-          top: Annotated[int, typer.Option(help="Texels above the first cell.")] = 0,
-          cell: Annotated[str, typer.Option(metavar="WxH")] = "", gutter: Gutter = 0, count: Count = 0,
-          play: Annotated[str, typer.Option(help="loop, once, fro or random.")] = "loop", as_json: Json = False) -> int:
+def check(  # noqa: PLR0913
+    source: Annotated[str, typer.Argument(metavar="IN")],
+    columns: Columns = 0,
+    rows: Rows = 0,
+    left: Annotated[int, typer.Option(help="Texels before the first cell.")] = 0,
+    top: Annotated[int, typer.Option(help="Texels above the first cell.")] = 0,
+    cell: Annotated[str, typer.Option(metavar="WxH")] = "",
+    gutter: Gutter = 0,
+    count: Count = 0,
+    play: Annotated[str, typer.Option(help="loop, once, fro or random.")] = "loop",
+    as_json: Json = False,
+) -> int:
     """Findings of a sheet's frames; exit 1 where there are any."""
     from mivex.core.checking.batch import finding_row
     from mivex.core.findings import examine_sheet
@@ -183,15 +233,28 @@ def check(source: Annotated[str, typer.Argument(metavar="IN")],  # noqa: PLR0913
     cells = sheet.cells(picture.width, picture.height)
     if not cells:
         raise MivexError(f"“{Path(source).name}” does not look like a sheet; say --columns and --rows.")
-    texture = Texture(picture.values, guess_meaning(picture)[0], bits=16 if picture.bits > 8 else 8,
-                      has_alpha=picture.has_alpha, cells=cells)
+    texture = Texture(
+        picture.values,
+        guess_meaning(picture)[0],
+        bits=16 if picture.bits > 8 else 8,
+        has_alpha=picture.has_alpha,
+        cells=cells,
+    )
     subject = Subject(source, texture, sheet=sheet.model_copy(update={"play": play}))
     found = examine_sheet(subject)
     bleed = bleed_of(texture)
     if as_json:
         grids = [g.model_dump(mode="json") for g in sheet.grids]
-        say_json({"path": source, "frames": len(cells), "sheet": {"grids": grids}, "bleed": list(bleed.levels),
-                  "safe": bleed.safe, "findings": [finding_row(f, {"path": source}) for f in found]})
+        say_json(
+            {
+                "path": source,
+                "frames": len(cells),
+                "sheet": {"grids": grids},
+                "bleed": list(bleed.levels),
+                "safe": bleed.safe,
+                "findings": [finding_row(f, {"path": source}) for f in found],
+            }
+        )
     else:
         say(f"{source}: {len(cells)} frames, safe to level {bleed.safe}")
         for f in found:

@@ -40,8 +40,10 @@ def hover(widget: QWidget, at: QPoint) -> None:
     """Move the pointer with no button pressed, whatever the display does with a pointer of its own."""
     where = QPointF(at)
     none = Qt.MouseButton.NoButton
-    QApplication.sendEvent(widget, QMouseEvent(QEvent.Type.MouseMove, where, widget.mapToGlobal(where), none, none,
-                                               Qt.KeyboardModifier.NoModifier))
+    QApplication.sendEvent(
+        widget,
+        QMouseEvent(QEvent.Type.MouseMove, where, widget.mapToGlobal(where), none, none, Qt.KeyboardModifier.NoModifier),
+    )
 
 
 def field(window: Window, name: str) -> Field:

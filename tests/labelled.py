@@ -28,6 +28,7 @@ class Row:
 
 # Drawing ------------------------------------------------------------------------------------------
 
+
 def grid(h, w=None):
     """Pixel centres, y and x from −1 to 1 along the shorter side."""
     w = w or h
@@ -82,8 +83,9 @@ def letters(h, w, words, size, thick):
     """Antialiased lettering."""
     a = np.zeros((h, w), np.uint8)
     for i, word in enumerate(words):
-        cv2.putText(a, word, (4, int((i + 1) * h / (len(words) + 0.4))), cv2.FONT_HERSHEY_SIMPLEX, size, 255, thick,
-            cv2.LINE_AA)
+        cv2.putText(
+            a, word, (4, int((i + 1) * h / (len(words) + 0.4))), cv2.FONT_HERSHEY_SIMPLEX, size, 255, thick, cv2.LINE_AA
+        )
     return a / 255
 
 
@@ -120,9 +122,14 @@ def lift(rgb, alpha):
 
 # Clean --------------------------------------------------------------------------------------------
 
-RED, BLUE, GREEN, SAND, DARK, PALE = ((0.8, 0.25, 0.2), (0.3, 0.45, 0.85), (0.25, 0.6, 0.3), (0.8, 0.7, 0.5), (0.1, 0.1,
-    0.12),
-                                      (0.93, 0.95, 0.97))
+RED, BLUE, GREEN, SAND, DARK, PALE = (
+    (0.8, 0.25, 0.2),
+    (0.3, 0.45, 0.85),
+    (0.25, 0.6, 0.3),
+    (0.8, 0.7, 0.5),
+    (0.1, 0.1, 0.12),
+    (0.93, 0.95, 0.97),
+)
 
 
 def _clean(rng):
@@ -133,8 +140,9 @@ def _clean(rng):
         cast = 0.6 * ndimage.gaussian_filter(rect(n, n, 0.55, 0.6, 0.1, (0.08, 0.08)), n / 24)
         a = body + cast * (1 - body)
         a[a < 0.004] = 0
-        rgb = np.where((body > 0)[..., None], (shaded(rng, a, PALE, 0.05) * body[..., None]) / np.maximum(a, 1e-6)[...,
-            None], 0)
+        rgb = np.where(
+            (body > 0)[..., None], (shaded(rng, a, PALE, 0.05) * body[..., None]) / np.maximum(a, 1e-6)[..., None], 0
+        )
         yield name, spread(np.clip(rgb, 0, 1), a), a
     body = star(128, 5)
     cast = 0.7 * ndimage.gaussian_filter(np.roll(body, (5, 5), (0, 1)), 4)
@@ -149,9 +157,11 @@ def _clean(rng):
     yield "stars", flat(a, PALE), a
     a = np.zeros((256, 256))
     a[rng.integers(4, 252, 80), rng.integers(4, 252, 80)] = rng.uniform(0.4, 1, 80)
-    yield "few stars, with halos", flat(a := np.where((b := np.maximum(a, 3 * ndimage.gaussian_filter(a, 1.5))) < 0.02,
-            0, b),
-                                        PALE), np.clip(a, 0, 1)
+    yield (
+        "few stars, with halos",
+        flat(a := np.where((b := np.maximum(a, 3 * ndimage.gaussian_filter(a, 1.5))) < 0.02, 0, b), PALE),
+        np.clip(a, 0, 1),
+    )
     for n, name in ((64, "fence"), (128, "grate")):
         y, x = np.mgrid[:n, :n]
         a = (((x + y) % 16 < 3) | ((x - y) % 16 < 3) | (np.minimum.reduce([x, y, n - 1 - x, n - 1 - y]) < 3)).astype(float)
@@ -165,9 +175,11 @@ def _clean(rng):
     yield "puff", flat(a := ball(128) * (0.4 + 0.6 * smooth(rng, 128, 128, 9)), PALE), a
     yield "dark smoke", shaded(rng, a := ball(256, soft=0.7) * smooth(rng, 256, 256, 14), (0.25, 0.24, 0.23)), a
     yield "smoke, faint", flat(a := 0.3 * ball(128, soft=0.6) * smooth(rng, 128, 128, 8), PALE), a
-    for n, core, rim, name in ((128, (1, 1, 0.9), (1, 0.5, 0.1), "glow, white to orange"), (64, (0.9, 1, 1), BLUE,
-            "glow, blue"),
-                               (256, (1, 0.95, 0.8), (0.9, 0.2, 0.05), "ember")):
+    for n, core, rim, name in (
+        (128, (1, 1, 0.9), (1, 0.5, 0.1), "glow, white to orange"),
+        (64, (0.9, 1, 1), BLUE, "glow, blue"),
+        (256, (1, 0.95, 0.8), (0.9, 0.2, 0.05), "ember"),
+    ):
         a = ball(n, r=0.9, soft=0.85)
         yield name, np.asarray(rim) + (np.asarray(core) - rim) * a[..., None] ** 1.5, a
     y, x = grid(192, 96)
@@ -177,12 +189,20 @@ def _clean(rng):
     a = np.clip(0.012 / (np.abs(x * y) + 0.012) * (1 - np.hypot(y, x) / 0.95), 0, 1)
     yield "sparkle with four rays", flat(a, (1, 1, 1)), a
     yield "pane", flat(a := 0.3 * rect(128, 128, 0.8, 0.8, 0.05), (0.5, 0.6, 0.6)), a
-    yield "two panes", flat(a := 0.3 * rect(128, 128, 0.8, 0.3, 0.05, (0, -0.4)) + 0.5 * rect(128, 128, 0.8, 0.3, 0.05,
-            (0, 0.4)),
-                            (0.5, 0.6, 0.6)), a
+    yield (
+        "two panes",
+        flat(
+            a := 0.3 * rect(128, 128, 0.8, 0.3, 0.05, (0, -0.4)) + 0.5 * rect(128, 128, 0.8, 0.3, 0.05, (0, 0.4)),
+            (0.5, 0.6, 0.6),
+        ),
+        a,
+    )
     a = rect(96, 144, 0.85, 1.3, 0.0)
-    yield "pennant of three strengths", flat(a, RED), a * np.where(grid(96, 144)[0] < -0.3, 0.4, np.where(
-        grid(96, 144)[0] < 0.3, 0.7, 1.0))
+    yield (
+        "pennant of three strengths",
+        flat(a, RED),
+        a * np.where(grid(96, 144)[0] < -0.3, 0.4, np.where(grid(96, 144)[0] < 0.3, 0.7, 1.0)),
+    )
     a = cv2.resize((rng.random((16, 16)) > 0.5) * (ball(16, r=0.9, soft=0.1) > 0.5) * 1.0, (64, 64), interpolation=0)
     yield "blocky creature", hide(shaded(rng, a, GREEN, 0.6, 2), a, (0, 0, 0)), a, "fringe"
     cell = np.stack([ball(64, r=0.6 + 0.02 * i, soft=0.5) for i in range(16)])
@@ -200,38 +220,51 @@ def _clean(rng):
     a = np.clip((y - 30 - 14 * np.sin(x * 2 * np.pi / 64) - 6 * np.sin(x * 2 * np.pi / 16)) / 2 + 0.5, 0, 1)
     yield "hedge that repeats", shaded(rng, a, GREEN), a
     yield "fog that repeats", flat(a := 0.6 * smooth(rng, 128, 128, 12), PALE), a
-    a = np.clip(0.15 * (np.abs(((np.hypot(*grid(128)) * 6) % 1) - 0.5) < 0.06) + 0.2 * (np.abs(np.sin(4 * np.arctan2(
-        *grid(128)))) < 0.03), 0, 1) * (np.hypot(*grid(128)) < 0.9)
+    a = np.clip(
+        0.15 * (np.abs(((np.hypot(*grid(128)) * 6) % 1) - 0.5) < 0.06)
+        + 0.2 * (np.abs(np.sin(4 * np.arctan2(*grid(128)))) < 0.03),
+        0,
+        1,
+    ) * (np.hypot(*grid(128)) < 0.9)
     yield "cobweb", flat(a, PALE), a
     y, x = np.mgrid[:256, :64]
     a = np.zeros((256, 64))
     for _ in range(12):
         at, top = rng.integers(4, 60), rng.integers(10, 200)
-        a[top:top + 40, at] = np.linspace(0.02, 0.4, 40)
+        a[top : top + 40, at] = np.linspace(0.02, 0.4, 40)
     yield "rain", flat(a, PALE), a
     a = np.zeros((192, 192))
     for _ in range(60):
         cy, cx = rng.uniform(0.1, 0.9, 2) * 192
-        a = np.maximum(a, rng.uniform(0.1, 0.4) * np.clip(1.5 - np.hypot(*(np.mgrid[:192, :192] - np.array([[[cy]],
-            [[cx]]]))) / 2,
-                                                          0, 1))
+        a = np.maximum(
+            a,
+            rng.uniform(0.1, 0.4) * np.clip(1.5 - np.hypot(*(np.mgrid[:192, :192] - np.array([[[cy]], [[cx]]]))) / 2, 0, 1),
+        )
     yield "dust, drawn", flat(a, PALE), a
     body = star(128, 7, 0.6)
     line = np.clip(ndimage.grey_dilation(body, 5) - body, 0, 1)
     a = np.clip(body + line, 0, 1)
     yield "drawn with a black outline", spread(np.asarray(SAND) * (body / np.maximum(a, 1e-6))[..., None], a), a
     a = edge(np.hypot(*grid(96)) - 0.75 + 0.06 * smooth(rng, 96, 96, 6), 96)
-    yield "rock, dark towards its rim", spread(np.clip((0.75 - 0.6 * np.hypot(*grid(96)) ** 2)[..., None] * np.ones(3),
-            0.05, 1),
-                                               a), a
+    yield (
+        "rock, dark towards its rim",
+        spread(np.clip((0.75 - 0.6 * np.hypot(*grid(96)) ** 2)[..., None] * np.ones(3), 0.05, 1), a),
+        a,
+    )
     yield "stone, grey", shaded(rng, a := edge(np.hypot(*grid(128)) - 0.7, 128), (0.5, 0.5, 0.5), 0.5), a
     yield "white mark", flat(a := star(96, 4, 0.3), (1, 1, 1)), a
-    yield "silhouette", flat(a := polygon(128, [(-0.6, 0.8), (-0.5, -0.2), (0, -0.8), (0.5, -0.2), (0.6, 0.8)]), (0, 0,
-            0)), a
+    yield (
+        "silhouette",
+        flat(a := polygon(128, [(-0.6, 0.8), (-0.5, -0.2), (0, -0.8), (0.5, -0.2), (0.6, 0.8)]), (0, 0, 0)),
+        a,
+    )
     y, x = grid(128)
     yield "ring", flat(a := edge(np.abs(np.hypot(y, x) - 0.6) - 0.1, 128), BLUE), a
-    yield "lens rings", flat(a := 0.25 * np.exp(-((np.hypot(y, x) - 0.5) / 0.06) ** 2) * (np.hypot(y, x) < 0.8), (0.6,
-            0.8, 1)), a
+    yield (
+        "lens rings",
+        flat(a := 0.25 * np.exp(-(((np.hypot(y, x) - 0.5) / 0.06) ** 2)) * (np.hypot(y, x) < 0.8), (0.6, 0.8, 1)),
+        a,
+    )
     a = ((np.indices((64, 64)).sum(0) % 2) * (ball(64, r=0.9, soft=0.6) > 0.2)).astype(float)
     yield "dithered by hand", flat(a, SAND), a
     a = np.clip((grid(256)[0] + 0.8) / 1.6, 0, 1) * rect(256, 256, 0.9, 0.9, 0.02)
@@ -251,14 +284,28 @@ def _clean(rng):
     a = edge(np.hypot(*grid(128)) - 0.6, 128)
     a = np.maximum(a, 0.5 * ball(128, r=0.95, soft=0.4))
     yield "lamp with a halo of its own colour", flat(a, (1, 0.9, 0.6)), a
-    yield ("bubble: clear inside, bright rim",
-            flat(a := np.clip(np.exp(-((np.hypot(*grid(128)) - 0.7) / 0.08) ** 2) + 0.1 * (
-        np.hypot(*grid(128)) < 0.7), 0, 1) * (np.hypot(*grid(128)) < 0.9), PALE), a)
+    yield (
+        "bubble: clear inside, bright rim",
+        flat(
+            a := np.clip(np.exp(-(((np.hypot(*grid(128)) - 0.7) / 0.08) ** 2)) + 0.1 * (np.hypot(*grid(128)) < 0.7), 0, 1)
+            * (np.hypot(*grid(128)) < 0.9),
+            PALE,
+        ),
+        a,
+    )
     n = 96
     body = edge(np.hypot(*grid(n)) - 0.7, n)
     yield "ball, lit from above", spread(np.clip(0.55 - 0.45 * grid(n)[0], 0, 1)[..., None] * np.asarray(RED), body), body
-    yield "kelp", shaded(rng, a := edge(np.abs(grid(256, 64)[1] - 0.4 * np.sin(3 * grid(256, 64)[0])) - 0.25, 64) * (
-        np.abs(grid(256, 64)[0]) < 3.7), (0.3, 0.4, 0.15)), a
+    yield (
+        "kelp",
+        shaded(
+            rng,
+            a := edge(np.abs(grid(256, 64)[1] - 0.4 * np.sin(3 * grid(256, 64)[0])) - 0.25, 64)
+            * (np.abs(grid(256, 64)[0]) < 3.7),
+            (0.3, 0.4, 0.15),
+        ),
+        a,
+    )
     a = np.clip(smooth(rng, 128, 128, 3) * 6 - 3.2, 0, 1) * ball(128, r=0.95, soft=0.2)
     yield "splash", flat(a, (0.7, 0.8, 0.9)), a
     yield "scratches", flat(a := letters(128, 256, ["/ //  / /", "// /  ///", "/  // /  /"], 1.0, 1) * 0.5, PALE), a
@@ -268,25 +315,41 @@ def _clean(rng):
 
 # Faulty -------------------------------------------------------------------------------------------
 
+
 def _faulty(rng):
     leaf = star(128, 6, 0.5)
     puff = ball(128, soft=0.5)
     veil = ball(192, soft=0.6) * (0.3 + 0.7 * smooth(rng, 192, 192, 10))
-    for i, (a, rgb, hidden) in enumerate(((leaf, GREEN, (1, 1, 1)), (puff, PALE, (0, 0, 0)), (veil, PALE, (0, 0, 0)),
-                                          (puff, RED, (0, 1, 0)), (leaf, SAND, (0, 0, 0)), (ball(64, soft=0.3), DARK, (1,
-                                              1, 1)),
-                                          (letters(64, 128, ["NR-04"], 1.2, 3), PALE, (0, 0, 0)),
-                                          (rect(96, 96, 0.6, 0.6, 0.2), BLUE, (1, 0, 1)),
-                                          (ball(256, soft=0.9), (0.9, 0.9, 0.9), (0, 0, 0)))):
+    for i, (a, rgb, hidden) in enumerate(
+        (
+            (leaf, GREEN, (1, 1, 1)),
+            (puff, PALE, (0, 0, 0)),
+            (veil, PALE, (0, 0, 0)),
+            (puff, RED, (0, 1, 0)),
+            (leaf, SAND, (0, 0, 0)),
+            (ball(64, soft=0.3), DARK, (1, 1, 1)),
+            (letters(64, 128, ["NR-04"], 1.2, 3), PALE, (0, 0, 0)),
+            (rect(96, 96, 0.6, 0.6, 0.2), BLUE, (1, 0, 1)),
+            (ball(256, soft=0.9), (0.9, 0.9, 0.9), (0, 0, 0)),
+        )
+    ):
         # In a large, very soft shape it hardly shows: a figure, and no fault that one would mend.
         word = ("", "fringe") if i in (2, 8) else ("fringe",)
         yield f"hidden colour {i}", hide(shaded(rng, a, rgb, 0.1), a, hidden), a, *word
-    for i, (a, rgb, matte, much) in enumerate((
-            (puff, PALE, (0, 0, 0), 0.0), (puff, RED, (1, 1, 1), 0.1), (veil, (0.7, 0.72, 0.75), (0, 0, 0), 0.15),
-            (ball(96, soft=0.3), SAND, (1, 1, 1), 0.05), (leaf, GREEN, (1, 1, 1), 0.15),
-            (ball(256, soft=0.8), (0.8, 0.8, 0.85), (0, 0, 0), 0.3), (ball(128, r=0.8, soft=0.4), BLUE, (0, 0, 0), 0.2),
+    for i, (a, rgb, matte, much) in enumerate(
+        (
+            (puff, PALE, (0, 0, 0), 0.0),
+            (puff, RED, (1, 1, 1), 0.1),
+            (veil, (0.7, 0.72, 0.75), (0, 0, 0), 0.15),
+            (ball(96, soft=0.3), SAND, (1, 1, 1), 0.05),
+            (leaf, GREEN, (1, 1, 1), 0.15),
+            (ball(256, soft=0.8), (0.8, 0.8, 0.85), (0, 0, 0), 0.3),
+            (ball(128, r=0.8, soft=0.4), BLUE, (0, 0, 0), 0.2),
             (rect(128, 128, 0.6, 0.6, 0.2), (0.9, 0.4, 0.3), (0, 0, 0), 0.0),
-            (edge(np.hypot(*grid(160)) - 0.7, 50), SAND, (0, 0, 0), 0.1), (ball(160, soft=0.35), DARK, (1, 1, 1), 0.1))):
+            (edge(np.hypot(*grid(160)) - 0.7, 50), SAND, (0, 0, 0), 0.1),
+            (ball(160, soft=0.35), DARK, (1, 1, 1), 0.1),
+        )
+    ):
         yield f"matte {i}", cut_from(shaded(rng, a, rgb, much), a, matte), a, "matte", "fringe"
     for i, (a, rgb) in enumerate(((puff, PALE), (ball(200, soft=0.4), RED))):
         full = shaded(rng, a, rgb, 0.1)
@@ -296,37 +359,64 @@ def _faulty(rng):
         a = ndimage.gaussian_filter(hard, w)
         a[a < 0.01] = 0
         yield f"green screen {i}", cut_from(shaded(rng, a, SAND, 0.1), a, (0.1, 0.75, 0.2)), a, "matte", "fringe"
-    for i, (n, r, soft, at) in enumerate(((128, 0.9, 0.8, (0.3, 0.0)), (64, 0.8, 0.6, (0.0, -0.45)), (256, 1.1, 0.9,
-            (0.5, 0.2)),
-                                          (128, 0.7, 0.5, (0.7, 0.7)), (96, 1.0, 0.8, (-0.4, 0.1)), (192, 0.95, 0.9, (0,
-                                              0.35)))):
+    for i, (n, r, soft, at) in enumerate(
+        (
+            (128, 0.9, 0.8, (0.3, 0.0)),
+            (64, 0.8, 0.6, (0.0, -0.45)),
+            (256, 1.1, 0.9, (0.5, 0.2)),
+            (128, 0.7, 0.5, (0.7, 0.7)),
+            (96, 1.0, 0.8, (-0.4, 0.1)),
+            (192, 0.95, 0.9, (0, 0.35)),
+        )
+    ):
         yield f"cut off {i}", flat(a := ball(n, r=r, soft=soft, at=at), PALE), a, "border"
-    a = np.clip(1.2 - np.hypot(grid(192, 128)[1] * 2, np.maximum(0, -grid(192, 128)[0] - 0.6)), 0, 1) * (0.4 + 0.6 * smooth(
-        rng, 192, 128, 8))
+    a = np.clip(1.2 - np.hypot(grid(192, 128)[1] * 2, np.maximum(0, -grid(192, 128)[0] - 0.6)), 0, 1) * (
+        0.4 + 0.6 * smooth(rng, 192, 128, 8)
+    )
     yield "plume cut at the floor", flat(a, (0.6, 0.6, 0.6)), a * np.clip((grid(192, 128)[0] + 1.4) / 0.8, 0, 1), "border"
-    for i, (a, rgb, dens, top) in enumerate(((puff, SAND, 0.01, 0.05), (leaf, GREEN, 0.02, 0.03), (star(256, 5), RED,
-            0.004, 0.08),
-                                             (rect(200, 300, 0.5, 0.8, 0.2), BLUE, 0.01, 0.02),
-                                             (edge(np.hypot(*grid(128)) - 0.5, 128), PALE, 0.015, 0.06),
-                                             (ball(160, r=0.5, soft=0.2), DARK, 0.008, 0.04))):
+    for i, (a, rgb, dens, top) in enumerate(
+        (
+            (puff, SAND, 0.01, 0.05),
+            (leaf, GREEN, 0.02, 0.03),
+            (star(256, 5), RED, 0.004, 0.08),
+            (rect(200, 300, 0.5, 0.8, 0.2), BLUE, 0.01, 0.02),
+            (edge(np.hypot(*grid(128)) - 0.5, 128), PALE, 0.015, 0.06),
+            (ball(160, r=0.5, soft=0.2), DARK, 0.008, 0.04),
+        )
+    ):
         grain = (rng.random(a.shape) < dens) * rng.uniform(0.01, top, a.shape)
         yield f"specks {i}", flat(a, rgb), np.maximum(a, grain), "specks", "fringe border empty-margin"
-    for i, (a, rgb) in enumerate(((puff, SAND), (leaf, GREEN), (star(64, 5), RED), (ball(256, r=0.9, soft=0.3), PALE),
-                                  (polygon(96, [(-0.6, 0.7), (0, -0.7), (0.6, 0.7)]), BLUE),
-                                  (np.clip(letters(96, 160, ["NERITE"], 1.3, 8), 0, 1), DARK))):
+    for i, (a, rgb) in enumerate(
+        (
+            (puff, SAND),
+            (leaf, GREEN),
+            (star(64, 5), RED),
+            (ball(256, r=0.9, soft=0.3), PALE),
+            (polygon(96, [(-0.6, 0.7), (0, -0.7), (0.6, 0.7)]), BLUE),
+            (np.clip(letters(96, 160, ["NERITE"], 1.3, 8), 0, 1), DARK),
+        )
+    ):
         back = (0.2, 0.2, 0.25)
         seen = np.asarray(back) + (shaded(rng, a, rgb, 0.4) - back) * a[..., None]
         yield f"turned round {i}", seen, 1 - a, "inverted", "matte fringe"
-    for i, (a, steps) in enumerate(((ball(256, r=0.9, soft=0.85), 12), (ball(128, soft=0.6), 8), (veil, 10),
-                                    (np.clip(0.5 + 0.55 * grid(128, 256)[1] / 2, 0, 1) * rect(128, 256, 0.9, 1.9, 0.1), 16),
-                                    (ball(512, r=0.95, soft=0.9), 20), (ball(160, soft=0.6) * 0.6, 7),
-                                    (ball(96, r=0.9, soft=0.8), 9))):
+    for i, (a, steps) in enumerate(
+        (
+            (ball(256, r=0.9, soft=0.85), 12),
+            (ball(128, soft=0.6), 8),
+            (veil, 10),
+            (np.clip(0.5 + 0.55 * grid(128, 256)[1] / 2, 0, 1) * rect(128, 256, 0.9, 1.9, 0.1), 16),
+            (ball(512, r=0.95, soft=0.9), 20),
+            (ball(160, soft=0.6) * 0.6, 7),
+            (ball(96, r=0.9, soft=0.8), 9),
+        )
+    ):
         yield f"few levels {i}", flat(a, PALE), np.rint(a * steps) / steps, "banding"
     for i, (rgb, value) in enumerate(((SAND, 1.0), (GREEN, 1.0), (BLUE, 0.5), (RED, 0.0), (DARK, 1.0), (PALE, 0.8))):
         h, w = (64, 128, 96, 32, 200, 48)[i], (64, 64, 160, 32, 100, 48)[i]
         yield f"one alpha {i}", shaded(rng, np.ones((h, w)), rgb, 0.4), np.full((h, w), value), "constant-alpha"
-    for i, (a, rgb) in enumerate(((puff, PALE), (leaf, RED), (veil, SAND), (star(96), BLUE), (ball(64), GREEN),
-                                  (ball(48), DARK))):
+    for i, (a, rgb) in enumerate(
+        ((puff, PALE), (leaf, RED), (veil, SAND), (star(96), BLUE), (ball(64), GREEN), (ball(48), DARK))
+    ):
         back = ((0, 0, 0), (1, 1, 1), (0.2, 0.6, 0.3))[i % 3]
         yield f"no alpha {i}", cut_from(shaded(rng, a, rgb, 0.2), a, back), None, "no-alpha"
 
@@ -365,8 +455,10 @@ def judge(found_in, seed=0):
 
 def scores(table):
     """Precision and recall per kind."""
-    return {k: (v["right"] / max(v["right"] + len(v["wrong"]), 1), v["right"] / max(v["right"] + len(v["missed"]), 1))
-            for k, v in table.items()}
+    return {
+        k: (v["right"] / max(v["right"] + len(v["wrong"]), 1), v["right"] / max(v["right"] + len(v["missed"]), 1))
+        for k, v in table.items()
+    }
 
 
 def findings_of(row):

@@ -79,9 +79,10 @@ def over_each_other(rows):
     """Pairs of neighbours that lie over each other."""
     found = []
     for i, a in enumerate(rows):
-        for b in rows[i + 1:]:
+        for b in rows[i + 1 :]:
             if a.parentWidget() is b.parentWidget() and a.geometry().adjusted(1, 1, -1, -1).intersects(
-                    b.geometry().adjusted(1, 1, -1, -1)):
+                b.geometry().adjusted(1, 1, -1, -1)
+            ):
                 found.append((words(a) or a.accessibleName(), words(b) or b.accessibleName()))
     return found
 
@@ -91,18 +92,31 @@ def said(root):
     rows = visible(root)
     kinds = (QLabel, QAbstractButton, QComboBox, QLineEdit)
     texts = [w for w in rows if isinstance(w, kinds)]
-    return {"cut": [words(w) for w in texts if cut(w)],
-            "outside": [words(w) or w.accessibleName() for w in texts if outside(w, root)],
-            "over": [f"{a} / {b}" for a, b in over_each_other(texts)],
-            "unnamed": [f"{type(w).__name__} {w.objectName()} in {type(w.parentWidget()).__name__}" for w in rows
-                        if isinstance(w, CONTROLS) and not isinstance(w, QScrollBar) and not (
-                            w.accessibleName() or words(w).strip() or w.toolTip())
-                        and not isinstance(w.parentWidget(), QComboBox)],
-            "no key": [words(w) or w.accessibleName() for w in rows if isinstance(w, CONTROLS) and w.isEnabled()
-                       and not isinstance(w, QScrollBar) and not w.focusPolicy() & Qt.FocusPolicy.TabFocus
-                       # Arrows go through a group, Tab stops at the one that is chosen.
-                       and not (isinstance(w, QAbstractButton) and w.group() is not None and w.group().exclusive())
-                       and w.focusProxy() is None and not re.search(r"   \(.+\)$", w.toolTip())]}
+    return {
+        "cut": [words(w) for w in texts if cut(w)],
+        "outside": [words(w) or w.accessibleName() for w in texts if outside(w, root)],
+        "over": [f"{a} / {b}" for a, b in over_each_other(texts)],
+        "unnamed": [
+            f"{type(w).__name__} {w.objectName()} in {type(w.parentWidget()).__name__}"
+            for w in rows
+            if isinstance(w, CONTROLS)
+            and not isinstance(w, QScrollBar)
+            and not (w.accessibleName() or words(w).strip() or w.toolTip())
+            and not isinstance(w.parentWidget(), QComboBox)
+        ],
+        "no key": [
+            words(w) or w.accessibleName()
+            for w in rows
+            if isinstance(w, CONTROLS)
+            and w.isEnabled()
+            and not isinstance(w, QScrollBar)
+            and not w.focusPolicy() & Qt.FocusPolicy.TabFocus
+            # Arrows go through a group, Tab stops at the one that is chosen.
+            and not (isinstance(w, QAbstractButton) and w.group() is not None and w.group().exclusive())
+            and w.focusProxy() is None
+            and not re.search(r"   \(.+\)$", w.toolTip())
+        ],
+    }
 
 
 def dense(window):

@@ -35,13 +35,52 @@ from PySide6.QtWidgets import (
 
 LEFT, NONE = Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
 HELD = [NONE] * 4 + [Qt.KeyboardModifier.ShiftModifier, Qt.KeyboardModifier.ControlModifier]
-NONSENSE = ["", "0", "-3", "1e9", "nan", "inf", "häß 漢", "x" * 1500, "../../x", "%s {0}", "1,25", "−2", ".5", "#12f",
-            "<b>"]
+NONSENSE = [
+    "",
+    "0",
+    "-3",
+    "1e9",
+    "nan",
+    "inf",
+    "häß 漢",
+    "x" * 1500,
+    "../../x",
+    "%s {0}",
+    "1,25",
+    "−2",
+    ".5",
+    "#12f",
+    "<b>",
+]
 KEYS = [Qt.Key(k) for k in range(Qt.Key.Key_A.value, Qt.Key.Key_Z.value + 1) if k != Qt.Key.Key_Q.value] + [
-    Qt.Key.Key_Return, Qt.Key.Key_Escape, Qt.Key.Key_Tab, Qt.Key.Key_Space, Qt.Key.Key_Up, Qt.Key.Key_Down,
-    Qt.Key.Key_Left, Qt.Key.Key_Right, Qt.Key.Key_Home, Qt.Key.Key_Delete, Qt.Key.Key_Comma, Qt.Key.Key_Period]
-SHY = ("Close", "demo", "tour", "Deliver", "Open", "New", "Language", "Size of", "intake", "Save", "file", "recipe",
-       "Collect")
+    Qt.Key.Key_Return,
+    Qt.Key.Key_Escape,
+    Qt.Key.Key_Tab,
+    Qt.Key.Key_Space,
+    Qt.Key.Key_Up,
+    Qt.Key.Key_Down,
+    Qt.Key.Key_Left,
+    Qt.Key.Key_Right,
+    Qt.Key.Key_Home,
+    Qt.Key.Key_Delete,
+    Qt.Key.Key_Comma,
+    Qt.Key.Key_Period,
+]
+SHY = (
+    "Close",
+    "demo",
+    "tour",
+    "Deliver",
+    "Open",
+    "New",
+    "Language",
+    "Size of",
+    "intake",
+    "Save",
+    "file",
+    "recipe",
+    "Collect",
+)
 """Words of menus that lead out of the project, or write files; they are tried by acts of their own."""
 
 
@@ -76,11 +115,17 @@ class Robot:
         self._before = sys.excepthook, threading.excepthook, qInstallMessageHandler(self._qt)
         sys.excepthook = lambda kind, e, tb: self.fault("".join(traceback.format_exception(kind, e, tb)[-4:]))
         threading.excepthook = lambda a: self.fault(f"in a thread: {a.exc_type.__name__} {a.exc_value}")
-        kept = {n: getattr(QFileDialog, n) for n in ("getOpenFileName", "getOpenFileNames", "getSaveFileName",
-                                                     "getExistingDirectory")}
+        kept = {
+            n: getattr(QFileDialog, n)
+            for n in ("getOpenFileName", "getOpenFileNames", "getSaveFileName", "getExistingDirectory")
+        }
         self._dialogs = kept, QInputDialog.getText
-        for name, said in (("getOpenFileName", ("", "")), ("getOpenFileNames", ([], "")), ("getSaveFileName", ("", "")),
-                           ("getExistingDirectory", "")):
+        for name, said in (
+            ("getOpenFileName", ("", "")),
+            ("getOpenFileNames", ([], "")),
+            ("getSaveFileName", ("", "")),
+            ("getExistingDirectory", ""),
+        ):
             setattr(QFileDialog, name, staticmethod(lambda *a, said=said, **k: said))
         QInputDialog.getText = staticmethod(lambda *a, **k: (self.chance.choice(NONSENSE)[:40], True))
         return self
@@ -115,8 +160,11 @@ class Robot:
 
     def _seen(self, kind):
         top = QApplication.activeModalWidget() or self.w
-        return [x for x in top.findChildren(kind) if x.isVisible() and x.isEnabled() and x.width() > 2
-                and not x.visibleRegion().isEmpty()]
+        return [
+            x
+            for x in top.findChildren(kind)
+            if x.isVisible() and x.isEnabled() and x.width() > 2 and not x.visibleRegion().isEmpty()
+        ]
 
     def _some(self, kind):
         rows = self._seen(kind)
@@ -179,6 +227,7 @@ class Robot:
 
     def number(self):
         from mivex.ui.fields.fields import Bar
+
         bar = self._some(Bar)
         if bar is not None:
             bar.setFocus()
@@ -195,8 +244,9 @@ class Robot:
             QTest.mousePress(x, LEFT, held, self._at(x))
             for _ in range(self.chance.randint(1, 5)):
                 at = QPointF(self._at(x))
-                QApplication.sendEvent(x, QMouseEvent(QEvent.Type.MouseMove, at, x.mapToGlobal(at), Qt.MouseButton.NoButton,
-                                                      LEFT, held))
+                QApplication.sendEvent(
+                    x, QMouseEvent(QEvent.Type.MouseMove, at, x.mapToGlobal(at), Qt.MouseButton.NoButton, LEFT, held)
+                )
             if self.chance.random() < 0.1:
                 self.w.session.undo()
             QTest.mouseRelease(x, LEFT, held, self._at(x))
@@ -206,8 +256,16 @@ class Robot:
         if x is not None:
             at = QPointF(self._at(x))
             turn = QPoint(0, self.chance.choice([-120, 120]))
-            event = QWheelEvent(at, x.mapToGlobal(at), QPoint(), turn, Qt.MouseButton.NoButton, self.chance.choice(HELD),
-                                Qt.ScrollPhase.NoScrollPhase, False)
+            event = QWheelEvent(
+                at,
+                x.mapToGlobal(at),
+                QPoint(),
+                turn,
+                Qt.MouseButton.NoButton,
+                self.chance.choice(HELD),
+                Qt.ScrollPhase.NoScrollPhase,
+                False,
+            )
             QApplication.sendEvent(x, event)
 
     def key(self):
@@ -230,8 +288,23 @@ class Robot:
             self.w.close()
         self.w.ask_unsaved = asked
 
-    ACTS = (("station", 10), ("button", 13), ("menu", 8), ("menu_bar", 4), ("choice", 8), ("row", 9), ("typing", 7),
-            ("number", 8), ("drag", 14), ("wheel", 4), ("key", 13), ("undo", 5), ("drop", 2), ("save", 2), ("close", 1))
+    ACTS = (
+        ("station", 10),
+        ("button", 13),
+        ("menu", 8),
+        ("menu_bar", 4),
+        ("choice", 8),
+        ("row", 9),
+        ("typing", 7),
+        ("number", 8),
+        ("drag", 14),
+        ("wheel", 4),
+        ("key", 13),
+        ("undo", 5),
+        ("drop", 2),
+        ("save", 2),
+        ("close", 1),
+    )
 
     def act(self):
         names, weights = zip(*self.ACTS, strict=True)
@@ -257,6 +330,7 @@ class Robot:
 
     def rest(self):
         from mivex.ui.shell.app import wait_until_idle
+
         self.w.desk.play(False)
         for _ in range(60):
             if not (QApplication.activeModalWidget() or QApplication.activePopupWidget()):
@@ -272,6 +346,7 @@ class Robot:
         """Undone and redone, saved and read again: the same."""
         from mivex.core.project.file import read_project
         from mivex.ui.shell.app import wait_until_idle
+
         s = self.w.session
         self.rest()
         now, count = s.doc, 0
@@ -307,7 +382,7 @@ def project(folder: Path, count=6):
     pictures = []
     for i, side in enumerate((16, 24, 40, 64)):
         path = folder / f"p{side}.png"
-        write_picture(path, np.ascontiguousarray(rgba(paint(side), disc(side))[:, :side - 5 * (i % 2)]))
+        write_picture(path, np.ascontiguousarray(rgba(paint(side), disc(side))[:, : side - 5 * (i % 2)]))
         pictures.append(path)
     doc = Document()
     for i, kind in enumerate(("glass", "decal", "sprite", "logo", "cloth", "sprite")[:count]):

@@ -60,7 +60,7 @@ def sheet(seed, draw, cols, rows, cw, ch, *, count=0, line=0, wide=1.0, black=Fa
         out[:] = (0.9, 0.1, 0.6, 1)
     for k in range(cols * rows):
         x, y = ((k % cols) * (cw + line) + line * rim, (k // cols) * (ch + line) + line * rim)
-        out[y:y + ch, x:x + cw] = draw(rng, ch, cw, k / max(count - 1, 1), wide) if k < count else 0
+        out[y : y + ch, x : x + cw] = draw(rng, ch, cw, k / max(count - 1, 1), wide) if k < count else 0
     if black:
         out[..., :3] *= out[..., 3:]
         out[..., 3] = 1
@@ -68,15 +68,29 @@ def sheet(seed, draw, cols, rows, cw, ch, *, count=0, line=0, wide=1.0, black=Fa
 
 
 SHEETS = (
-    (puff, 8, 8, 64, 64, {}), (puff, 4, 4, 128, 128, {"wide": 1.35}), (puff, 5, 5, 100, 100, {"count": 23}),
-    (puff, 6, 5, 85, 102, {"wide": 1.35}), (flame, 8, 4, 60, 120, {"wide": 1.5}), (flame, 6, 6, 100, 100, {}),
-    (flame, 10, 1, 50, 90, {"wide": 1.5}), (drop, 4, 4, 64, 64, {}), (drop, 8, 2, 75, 75, {}),
-    (drop, 3, 3, 90, 90, {"count": 7}), (leaf, 4, 2, 128, 128, {}), (leaf, 5, 3, 96, 96, {}), (leaf, 2, 2, 200, 200, {}),
-    (puff, 7, 7, 73, 73, {"line": 1}), (flame, 6, 4, 80, 120, {"line": 2, "wide": 1.5}),
-    (drop, 5, 5, 90, 90, {"line": 3, "rim": True}), (leaf, 4, 4, 70, 70, {"line": 1, "rim": True, "count": 13}),
-    (puff, 5, 4, 100, 100, {"black": True}), (flame, 8, 8, 64, 64, {"black": True, "wide": 1.5}),
+    (puff, 8, 8, 64, 64, {}),
+    (puff, 4, 4, 128, 128, {"wide": 1.35}),
+    (puff, 5, 5, 100, 100, {"count": 23}),
+    (puff, 6, 5, 85, 102, {"wide": 1.35}),
+    (flame, 8, 4, 60, 120, {"wide": 1.5}),
+    (flame, 6, 6, 100, 100, {}),
+    (flame, 10, 1, 50, 90, {"wide": 1.5}),
+    (drop, 4, 4, 64, 64, {}),
+    (drop, 8, 2, 75, 75, {}),
+    (drop, 3, 3, 90, 90, {"count": 7}),
+    (leaf, 4, 2, 128, 128, {}),
+    (leaf, 5, 3, 96, 96, {}),
+    (leaf, 2, 2, 200, 200, {}),
+    (puff, 7, 7, 73, 73, {"line": 1}),
+    (flame, 6, 4, 80, 120, {"line": 2, "wide": 1.5}),
+    (drop, 5, 5, 90, 90, {"line": 3, "rim": True}),
+    (leaf, 4, 4, 70, 70, {"line": 1, "rim": True, "count": 13}),
+    (puff, 5, 4, 100, 100, {"black": True}),
+    (flame, 8, 8, 64, 64, {"black": True, "wide": 1.5}),
     (puff, 16, 16, 32, 32, {}),
-    (puff, 1, 8, 120, 60, {}), (leaf, 6, 2, 77, 130, {"line": 2}), (drop, 6, 6, 50, 50, {"count": 31}),
+    (puff, 1, 8, 120, 60, {}),
+    (leaf, 6, 2, 77, 130, {"line": 2}),
+    (drop, 6, 6, 50, 50, {"count": 31}),
 )
 """Draw, columns, rows, width and height of a cell, and the rest."""
 
@@ -89,8 +103,11 @@ def singles():
     r = np.hypot(x - 128, y - 128) / 128
     white = np.ones((256, 256, 3))
     return {
-        "puff": puff(rng, 256, 256, 0.3), "flame": flame(rng, 256, 128, 0.3), "leaf": leaf(rng, 200, 200, 0),
-        "drops": drop(rng, 256, 256, 0), "cloud": np.dstack([n, n, n, np.clip(n * 2 - 0.7, 0, 1)]),
+        "puff": puff(rng, 256, 256, 0.3),
+        "flame": flame(rng, 256, 128, 0.3),
+        "leaf": leaf(rng, 200, 200, 0),
+        "drops": drop(rng, 256, 256, 0),
+        "cloud": np.dstack([n, n, n, np.clip(n * 2 - 0.7, 0, 1)]),
         "stain": np.dstack([coarse * 0.3] * 3 + [np.clip(coarse * 3 - 1.4, 0, 1)]),
         "ring": np.dstack([white, np.clip(1 - np.abs(r - 0.8) * 20, 0, 1)]),
         "disc": np.dstack([white, np.clip((0.9 - r) * 60, 0, 1)]),

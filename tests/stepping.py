@@ -7,8 +7,9 @@ from mivex.core.picture.picture import Picture
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, Surface
 
-MASK = Picture(np.dstack([np.tile(np.linspace(0, 1, 32), (32, 1))] * 3 + [np.ones((32, 32))]).astype(np.float32),
-               has_alpha=False)
+MASK = Picture(
+    np.dstack([np.tile(np.linspace(0, 1, 32), (32, 1))] * 3 + [np.ones((32, 32))]).astype(np.float32), has_alpha=False
+)
 CONTEXT = Context(lambda path: MASK)
 
 

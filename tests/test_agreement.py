@@ -34,20 +34,29 @@ from mivex.core.proof.layouts import draw_flat
 
 
 def middle(a):
-    y, x = (np.mgrid[:a.shape[0], :a.shape[1]] + 0.5) / np.array([[[a.shape[0]]], [[a.shape[1]]]])
+    y, x = (np.mgrid[: a.shape[0], : a.shape[1]] + 0.5) / np.array([[[a.shape[0]]], [[a.shape[1]]]])
     return np.array([(a * x).sum(), (a * y).sum()]) / a.sum()
 
 
-@pytest.mark.parametrize(("step", "settings"), [
-    ("offset", {"x": 101, "y": -77, "border": "clear"}), ("pad", {"left": 301, "right": 44, "top": 13, "bottom": 207}),
-    ("pad", {"to": "power"}), ("pad", {"to": "square"}), ("trim", {"margin": 21}), ("centre", {"find": "box"}),
-    ("resize", {"to": "size", "width": 777, "height": 401})])
+@pytest.mark.parametrize(
+    ("step", "settings"),
+    [
+        ("offset", {"x": 101, "y": -77, "border": "clear"}),
+        ("pad", {"left": 301, "right": 44, "top": 13, "bottom": 207}),
+        ("pad", {"to": "power"}),
+        ("pad", {"to": "square"}),
+        ("trim", {"margin": 21}),
+        ("centre", {"find": "box"}),
+        ("resize", {"to": "size", "width": 777, "height": 401}),
+    ],
+)
 def test_a_proxy_lies_where_the_full_picture_lies(step, settings):
     """Sides that the proxy's scale does not divide: the middle stays within what rounding the proxy's own frame leaves."""
     h, w = 700, 1003
     y, x = np.mgrid[:h, :w]
     alpha = np.clip(1 - np.hypot(y - 300, x - 620) / 180, 0, 1)
     from mivex.core.picture.picture import Picture
+
     picture = Picture(rgba(np.full((h, w, 3), 0.5), alpha))
     evaluator = Evaluator()
     params = (STEPS[step].params.model_validate({"step": step, **settings}),)
@@ -81,8 +90,10 @@ def test_the_flat_proof_shows_the_fringe_that_the_finding_measured(tmp_path):
     t = Texture(v)
     # Half a texel of code 230 at alpha 1 and half of black at 0: a quarter of its light where it should be a half.
     light = srgb_decode(v[0, 0, 0])
-    seen = [max(abs(srgb_encode(light * k + back / 2) - srgb_encode(light / 2 + back / 2)) for k in (0.25,))
-            for back in (0.0, float(srgb_decode(0.5)), 1.0)]
+    seen = [
+        max(abs(srgb_encode(light * k + back / 2) - srgb_encode(light / 2 + back / 2)) for k in (0.25,))
+        for back in (0.0, float(srgb_decode(0.5)), 1.0)
+    ]
     assert fringe_map(t, 0, wrap=True)[:, 31] == pytest.approx(max(seen) * 255, abs=0.05)
     assert fringe_map(t, 0)[:, 31].max() <= 0
     for wrap in (True, False):
@@ -94,8 +105,11 @@ def test_the_flat_proof_shows_the_fringe_that_the_finding_measured(tmp_path):
     told = json.loads(mivex_run("check", "p.mivex", "--json", cwd=tmp_path).stdout)
     subject = Subject.of(o, Evaluator(tmp_path).texture(o))
     rows = told["pictures"][0]["fringe"]
-    assert [r["p99"] for r in rows] == [round(r.p99, 4) for r in subject.fringes] == [
-        round(r.p99, 4) for r in facts_of(subject).fringes]
+    assert (
+        [r["p99"] for r in rows]
+        == [round(r.p99, 4) for r in subject.fringes]
+        == [round(r.p99, 4) for r in facts_of(subject).fringes]
+    )
     assert rows[0]["p99"] != round(fringe_figures(t)[0].p99, 4) or rows[0]["mean"] != round(fringe_figures(t)[0].mean, 4)
 
 
@@ -116,8 +130,7 @@ def test_what_a_change_costs_is_its_definition(rng):
     got = change_of(Texture(a), Texture(b))
     worst = np.zeros((40, 40))
     for back in (0.0, 0.5, 1.0):
-        seen = [srgb_encode(srgb_decode(v[..., :3]) * v[..., 3:] + (1 - v[..., 3:]) * srgb_decode(back))
-                for v in (a, b)]
+        seen = [srgb_encode(srgb_decode(v[..., :3]) * v[..., 3:] + (1 - v[..., 3:]) * srgb_decode(back)) for v in (a, b)]
         worst = np.maximum(worst, np.abs(seen[0] - seen[1]).max(axis=2))
     assert got.figure == pytest.approx(worst.max() * 255, abs=0.05)
     assert got.share == pytest.approx((worst[a[..., 3] > 0] > 4 / 255).mean(), abs=1e-6)
@@ -134,16 +147,21 @@ def test_a_curve_has_the_slopes_that_its_document_names():
     for k in (1, 2):  # the inner pieces, whose slopes need no rule for the ends
         t = np.linspace(0, 1, 21)
         m0, m1 = slope[k - 1] * h[k], slope[k] * h[k]
-        meant = ((2 * t ** 3 - 3 * t ** 2 + 1) * y[k] + (t ** 3 - 2 * t ** 2 + t) * m0 + (-2 * t ** 3
-                 + 3 * t ** 2) * y[k + 1]
-                 + (t ** 3 - t ** 2) * m1)
+        meant = (
+            (2 * t**3 - 3 * t**2 + 1) * y[k]
+            + (t**3 - 2 * t**2 + t) * m0
+            + (-2 * t**3 + 3 * t**2) * y[k + 1]
+            + (t**3 - t**2) * m1
+        )
         assert np.abs(through(points, (x[k] + t * h[k]).astype(np.float32)) - meant).max() < 2e-6
 
 
 def test_a_lock_ends_with_the_process_that_held_it(tmp_path):
     path = tmp_path / "dock.mivex"
-    script = (f"from mivex.core.project.keeping import project_lock; l = project_lock({str(path)!r})\n"
-              "print(l.take(), flush=True); input()")
+    script = (
+        f"from mivex.core.project.keeping import project_lock; l = project_lock({str(path)!r})\n"
+        "print(l.take(), flush=True); input()"
+    )
     child = subprocess.Popen([sys.executable, "-c", script], stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True)
     assert child.stdout.readline().strip() == "True"
     lock = project_lock(path)
@@ -163,8 +181,13 @@ def test_steps_that_move_texels_move_every_channel(rng):
     values = np.dstack([x / 48, y / 32, 0 * x, alpha]).astype(np.float32)
     where = np.ascontiguousarray(values[..., :3])
     s = Surface(values, data=True, channels={"height": where})
-    for name, settings in (("offset", {"x": 5, "y": -3}), ("trim", {"margin": 1}), ("pad", {"left": 3, "top": 7}),
-                           ("centre", {}), ("resize", {"to": "size", "width": 24, "height": 16})):
+    for name, settings in (
+        ("offset", {"x": 5, "y": -3}),
+        ("trim", {"margin": 1}),
+        ("pad", {"left": 3, "top": 7}),
+        ("centre", {}),
+        ("resize", {"to": "size", "width": 24, "height": 16}),
+    ):
         step = STEPS[name]
         out = step.apply(s, step.params.model_validate({"step": name, **settings}), Context(read_picture))
         moved, seen = out.channels["height"], out.alpha > 0.99
@@ -212,8 +235,12 @@ def test_the_flat_proof_blends_as_the_project_does(blend, rng):
         elif blend == "Dithered":
             continue  # its matrix has tests of its own
         else:
-            out = {"Translucent": c * a + below * (1 - a), "Premultiplied": c * 0.8 + below * (1 - a),
-                   "Additive": c * a + below, "Multiply": below * (c * a + 1 - a)}[blend]
+            out = {
+                "Translucent": c * a + below * (1 - a),
+                "Premultiplied": c * 0.8 + below * (1 - a),
+                "Additive": c * a + below,
+                "Multiply": below * (c * a + 1 - a),
+            }[blend]
         out = np.clip(out, 0, 1)
         want = (out if display else srgb_encode(out)) * 255
         assert np.abs(got - want).max() < 1.02, (display, np.abs(got - want).max())

@@ -30,6 +30,7 @@ LEFT, NONE = Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
 @pytest.fixture
 def pictures(tmp_path):
     """Makes so many small pictures; their paths."""
+
     def make(first, count):
         paths = []
         for i in range(first, first + count):
@@ -37,6 +38,7 @@ def pictures(tmp_path):
             write_picture(path, rgba(paint(16), disc(16)))
             paths.append(str(path))
         return paths
+
     return make
 
 

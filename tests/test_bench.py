@@ -48,8 +48,10 @@ def grab(widget, start, end, keys=Qt.KeyboardModifier.NoModifier, button=Qt.Mous
         at = QPointF(start + (end - start) * i / 5)
         from PySide6.QtCore import QEvent
         from PySide6.QtGui import QMouseEvent
-        QApplication.sendEvent(widget, QMouseEvent(QEvent.Type.MouseMove, at, widget.mapToGlobal(at),
-                                                   Qt.MouseButton.NoButton, button, keys))
+
+        QApplication.sendEvent(
+            widget, QMouseEvent(QEvent.Type.MouseMove, at, widget.mapToGlobal(at), Qt.MouseButton.NoButton, button, keys)
+        )
     QTest.mouseRelease(widget, button, keys, end)
 
 
@@ -58,8 +60,9 @@ def grab(widget, start, end, keys=Qt.KeyboardModifier.NoModifier, button=Qt.Mous
 
 def test_dragging_the_stage_turns_pans_and_comes_near_by_the_amount_dragged(bench):
     c = bench.stage.canvas
-    bench.session.apply("bare", lambda d: d.model_copy(update={"overlays": tuple(
-        o.model_copy(update={"places": ()}) for o in d.overlays)}))
+    bench.session.apply(
+        "bare", lambda d: d.model_copy(update={"overlays": tuple(o.model_copy(update={"places": ()}) for o in d.overlays)})
+    )
     wait_until_idle(bench)
     a, b = QPoint(120, 200), QPoint(180, 240)
     start = c.camera
@@ -84,10 +87,20 @@ def test_dragging_the_stage_turns_pans_and_comes_near_by_the_amount_dragged(benc
     c.look(start)
     for turns in (1, -3):
         at = QPointF(100, 100)
-        QApplication.sendEvent(c, QWheelEvent(at, c.mapToGlobal(at), QPoint(), QPoint(0, 120 * turns),
-                                              Qt.MouseButton.NoButton, Qt.KeyboardModifier.NoModifier,
-                                                                                    Qt.ScrollPhase.NoScrollPhase, False))
-    assert c.camera.distance == pytest.approx(start.distance * 1.12 ** 2)
+        QApplication.sendEvent(
+            c,
+            QWheelEvent(
+                at,
+                c.mapToGlobal(at),
+                QPoint(),
+                QPoint(0, 120 * turns),
+                Qt.MouseButton.NoButton,
+                Qt.KeyboardModifier.NoModifier,
+                Qt.ScrollPhase.NoScrollPhase,
+                False,
+            ),
+        )
+    assert c.camera.distance == pytest.approx(start.distance * 1.12**2)
     # Less than three pixels is a click, not a drag.
     c.look(start)
     grab(c, a, a + QPoint(1, 1))
@@ -264,8 +277,11 @@ def test_names_colours_and_paths_are_typed_and_nonsense_is_refused(bench, tmp_pa
     drive.go(bench, "blend")
     tint = drive.field(bench, "Tint")
     assert isinstance(tint, ColourField)
-    for typed, rgb in (("#804020", (128 / 255, 64 / 255, 32 / 255)), ("no colour", (128 / 255, 64 / 255, 32 / 255)),
-                       ("ff0000", (1.0, 0.0, 0.0))):
+    for typed, rgb in (
+        ("#804020", (128 / 255, 64 / 255, 32 / 255)),
+        ("no colour", (128 / 255, 64 / 255, 32 / 255)),
+        ("ff0000", (1.0, 0.0, 0.0)),
+    ):
         tint = drive.field(bench, "Tint")
         tint.line.setText(typed)
         QTest.keyClick(tint.line, Qt.Key.Key_Return)
@@ -298,8 +314,22 @@ def test_a_good_project_opens_by_menu_by_drop_and_from_the_recent_ones(window, t
 
 def test_every_main_view_is_written_as_a_picture(tmp_path, small_demo, monkeypatch):
     # Those that the views go to; all the others would only stand in the rack.
-    path = small_demo("porthole", "registry", "bubble", "bubble_black", "mote", "plume", "oil", "buoy", "net", "pane_left",
-                      "pane_right", "bubbles_sheet", "silt_dark", "silt_bright")
+    path = small_demo(
+        "porthole",
+        "registry",
+        "bubble",
+        "bubble_black",
+        "mote",
+        "plume",
+        "oil",
+        "buoy",
+        "net",
+        "pane_left",
+        "pane_right",
+        "bubbles_sheet",
+        "silt_dark",
+        "silt_bright",
+    )
     monkeypatch.setattr(shots, "PROJECT", path)
     # The table of what survives takes long for a whole project; it has a test of its own.
     monkeypatch.setattr(Shipping, "try_all", lambda _self: None)
@@ -345,6 +375,7 @@ def test_a_matte_step_says_in_its_card_what_it_clips(window, tmp_path):
     drive.go(window, "edges")
     wait_until_idle(window)
     from PySide6.QtWidgets import QLabel
+
     said = [k.text() for k in window.controls.findChildren(QLabel) if k.isVisible() and "clipped" in k.text()]
     assert len(said) == 1 and "%" in said[0]
     assert math.isclose(float(said[0].split("%")[0]), 95, abs_tol=6)

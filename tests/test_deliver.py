@@ -61,22 +61,57 @@ def panel(o, *, z=1.6, **more):
 def made(tmp_path, rng):
     """A folder with a picture, an overlay made of layers on it, and a workshop."""
     write_picture(tmp_path / "a.png", soft(rng))
-    stack = Stack(rows=(
-        Layer(id="wet", name="Wet", cells={"roughness": ChannelSource(value=(0.2,)), "metal": ChannelSource(value=(0.8,))}),))
+    stack = Stack(
+        rows=(
+            Layer(
+                id="wet", name="Wet", cells={"roughness": ChannelSource(value=(0.2,)), "metal": ChannelSource(value=(0.8,))}
+            ),
+        )
+    )
     o = Overlay(id="o", name="Tag", source=Source(path="a.png", meaning="colour"), layers=stack)
     return tmp_path, o, Evaluator(tmp_path)
 
 
 def test_every_channel_lies_where_the_recipe_says_and_other_readers_find_it(made):
     folder, o, evaluator = made
-    recipe = parse_delivery({"files": [
-        {"pattern": "{name}", "channels": {"red": {"take": "blue"}, "green": {"take": "opacity", "invert": True},
-                                           "blue": {"take": "number", "value": 0.2}, "alpha": {"take": "red"}}},
-        {"pattern": "{kind}_{name}", "holds": "data", "format": "tif", "bits": 16,
-         "channels": {"red": {"take": "roughness", "invert": True}, "green": {"take": "metal"}, "blue": {"take": "grey"}}},
-        {"pattern": "one", "holds": "data", "format": "tga", "bits": 8, "channels": {"red": {"take": "opacity"}}},
-        {"pattern": "half", "size": 8, "channels": {"red": {"take": "red"}, "green": {"take": "green"},
-                                                    "blue": {"take": "blue"}, "alpha": {"take": "opacity"}}}]}, "r")
+    recipe = parse_delivery(
+        {
+            "files": [
+                {
+                    "pattern": "{name}",
+                    "channels": {
+                        "red": {"take": "blue"},
+                        "green": {"take": "opacity", "invert": True},
+                        "blue": {"take": "number", "value": 0.2},
+                        "alpha": {"take": "red"},
+                    },
+                },
+                {
+                    "pattern": "{kind}_{name}",
+                    "holds": "data",
+                    "format": "tif",
+                    "bits": 16,
+                    "channels": {
+                        "red": {"take": "roughness", "invert": True},
+                        "green": {"take": "metal"},
+                        "blue": {"take": "grey"},
+                    },
+                },
+                {"pattern": "one", "holds": "data", "format": "tga", "bits": 8, "channels": {"red": {"take": "opacity"}}},
+                {
+                    "pattern": "half",
+                    "size": 8,
+                    "channels": {
+                        "red": {"take": "red"},
+                        "green": {"take": "green"},
+                        "blue": {"take": "blue"},
+                        "alpha": {"take": "opacity"},
+                    },
+                },
+            ]
+        },
+        "r",
+    )
     done = deliver_project(Document(overlays=(o,)), evaluator, folder / "out", recipe=recipe).overlays[0]
     source = codes(folder / "a.png").astype(int)
     mixed = codes(folder / "out" / "Tag.png").astype(int)
@@ -113,13 +148,27 @@ def test_masks_normals_and_distances_are_delivered(made, rng):
     folder, o, evaluator = made
     flat = np.dstack([np.full((16, 16, 1), 0.5), np.full((16, 16, 1), 200 / 255), np.full((16, 16, 1), 230 / 255)])
     write_picture(folder / "n.png", flat.astype(np.float32), data=True)
-    o = o.model_copy(update={"material": Material(finish=Finish(normal=Normals(source="file", path="n.png", green="down"))),
-                             "layers": Stack(rows=(Layer(id="m", name="M", cells={"colour": ChannelSource(value=(1, 0, 0))}),))})
-    recipe = parse_delivery({"files": [
-        {"pattern": "{name}_n", "holds": "data", "green": "up", "channels": {
-            "red": {"take": "normal_x"}, "green": {"take": "normal_y"}, "blue": {"take": "normal_z"}}},
-        {"pattern": "{name}_m", "holds": "data", "channels": {"red": {"take": "mask", "layer": 1}}},
-        {"pattern": "{name}_d", "holds": "data", "channels": {"red": {"take": "distance"}}}]}, "r")
+    o = o.model_copy(
+        update={
+            "material": Material(finish=Finish(normal=Normals(source="file", path="n.png", green="down"))),
+            "layers": Stack(rows=(Layer(id="m", name="M", cells={"colour": ChannelSource(value=(1, 0, 0))}),)),
+        }
+    )
+    recipe = parse_delivery(
+        {
+            "files": [
+                {
+                    "pattern": "{name}_n",
+                    "holds": "data",
+                    "green": "up",
+                    "channels": {"red": {"take": "normal_x"}, "green": {"take": "normal_y"}, "blue": {"take": "normal_z"}},
+                },
+                {"pattern": "{name}_m", "holds": "data", "channels": {"red": {"take": "mask", "layer": 1}}},
+                {"pattern": "{name}_d", "holds": "data", "channels": {"red": {"take": "distance"}}},
+            ]
+        },
+        "r",
+    )
     made_ = deliver_project(Document(overlays=(o,)), evaluator, folder / "out", recipe=recipe).overlays[0]
     # Its green points down; delivered upwards it is turned over.
     assert codes(folder / "out" / "Tag_n.png")[0, 0].tolist() == [128, 55, 230]
@@ -129,14 +178,22 @@ def test_masks_normals_and_distances_are_delivered(made, rng):
     assert (away[alpha > 0.6] > 127).all() and (away[alpha < 0.4] < 128).all()
     assert made_.left_out == ("colour",)
     with pytest.raises(MivexError, match="layer 3"):
-        deliver_project(Document(overlays=(o,)), evaluator, folder / "x", recipe=parse_delivery({"files": [
-            {"pattern": "m", "channels": {"red": {"take": "mask", "layer": 3}}}]}, "r"))
-    for bad, words in (({"files": [{"pattern": "a/b"}]}, "file name"),
-                       ({"files": [{"pattern": "x", "format": "tga", "bits": 16}]}, "8"),
-                       ({"files": [{"pattern": "x", "channels": {"green": {"take": "red"}}}]}, "one channel"),
-                       ({"files": [{"pattern": "x", "colour": 1}]}, "no setting"), ({"files": []}, "nothing"),
-                       ([], "not a"), ({"delivery": 9, "files": []}, "newer"),
-                       ({"files": [{"pattern": "x"}, {"pattern": "x"}]}, "same name")):
+        deliver_project(
+            Document(overlays=(o,)),
+            evaluator,
+            folder / "x",
+            recipe=parse_delivery({"files": [{"pattern": "m", "channels": {"red": {"take": "mask", "layer": 3}}}]}, "r"),
+        )
+    for bad, words in (
+        ({"files": [{"pattern": "a/b"}]}, "file name"),
+        ({"files": [{"pattern": "x", "format": "tga", "bits": 16}]}, "8"),
+        ({"files": [{"pattern": "x", "channels": {"green": {"take": "red"}}}]}, "one channel"),
+        ({"files": [{"pattern": "x", "colour": 1}]}, "no setting"),
+        ({"files": []}, "nothing"),
+        ([], "not a"),
+        ({"delivery": 9, "files": []}, "newer"),
+        ({"files": [{"pattern": "x"}, {"pattern": "x"}]}, "same name"),
+    ):
         with pytest.raises(MivexError, match=words):
             parse_delivery(bad, "“r.json”")
     for r in STOCK.values():
@@ -155,8 +212,11 @@ def ktx(data):
     for k in range(count):
         begin, wanted, whole = struct.unpack_from("<3Q", data, 80 + 24 * k)
         assert wanted == whole and begin % 4 == 0
-        levels.append(np.frombuffer(data, np.uint8 if size == 1 else np.uint16, wanted // size, begin).reshape(
-            max(1, h >> k), max(1, w >> k), -1))
+        levels.append(
+            np.frombuffer(data, np.uint8 if size == 1 else np.uint16, wanted // size, begin).reshape(
+                max(1, h >> k), max(1, w >> k), -1
+            )
+        )
         ends.append(begin)
     assert ends == sorted(ends, reverse=True)
     samples = [data[at + 28 + 16 * k + 3] for k in range((length - 28) // 16)]
@@ -197,11 +257,23 @@ def test_gltf_is_read_by_others_with_the_right_materials(made, rng):
     for k, blend in enumerate(BLENDS):
         m = Material(blend=blend, lit=k % 2 == 0, cutoff=0.3, both_faces=k != 1, opacity=0.75, tint=(1.0, 0.5, 0.2))
         rows.append(base.model_copy(update={"id": f"o{k}", "name": f"B{blend}", "material": m}))
-    glow = Material(finish=Finish.model_validate({"glow": {"strength": 3.0, "colour": [1, 0.5, 0]},
-                                                  "roughness": {"source": "own", "channel": "red"}}))
+    glow = Material(
+        finish=Finish.model_validate(
+            {"glow": {"strength": 3.0, "colour": [1, 0.5, 0]}, "roughness": {"source": "own", "channel": "red"}}
+        )
+    )
     rows.append(base.model_copy(update={"id": "glow", "name": "Glow", "material": glow}))
-    rows.append(base.model_copy(update={"id": "other", "name": "Other", "variant_of": "glow", "own": ("opacity",),
-                                        "material": glow.model_copy(update={"opacity": 0.5})}))
+    rows.append(
+        base.model_copy(
+            update={
+                "id": "other",
+                "name": "Other",
+                "variant_of": "glow",
+                "own": ("opacity",),
+                "material": glow.model_copy(update={"opacity": 0.5}),
+            }
+        )
+    )
     deliver_project(Document(overlays=tuple(rows)), evaluator, folder / "out")
     modes = {"Solid": "OPAQUE", "Cutout": "MASK"}
     for o_ in rows[:7]:
@@ -214,7 +286,7 @@ def test_gltf_is_read_by_others_with_the_right_materials(made, rng):
         assert factor[1] == pytest.approx(0.2140411, abs=1e-6) and factor[3] == (1.0 if m.alphaMode == "OPAQUE" else 0.75)
         assert m.extras["mivex"]["blend"] == o_.material.blend
         view = g.bufferViews[g.images[g.textures[m.pbrMetallicRoughness.baseColorTexture.index].source].bufferView]
-        png = g.binary_blob()[view.byteOffset:view.byteOffset + view.byteLength]
+        png = g.binary_blob()[view.byteOffset : view.byteOffset + view.byteLength]
         picture = cv2.imdecode(np.frombuffer(png, np.uint8), cv2.IMREAD_UNCHANGED)[..., [2, 1, 0, 3]]
         assert np.array_equal(picture, codes(folder / "a.png"))
         scene = trimesh.load(folder / "out" / f"{o_.name}.glb")
@@ -251,9 +323,11 @@ def both(folder, doc, evaluator, view):
     return received, draw(received, view), codes_of(render(doc, textures, view, meshes), doc)
 
 
-PLACES = (HullPlace(id="hull", along=-0.6, around=14.0, width=1.6, height=1.0),
-          PanelPlace(id="panel", at=(-0.8, 1.2, 1.9), yaw=15.0, width=0.9, height=0.9),
-          BillboardPlace(id="board", at=(0.9, 0.9, 1.8), width=0.8, height=0.8))
+PLACES = (
+    HullPlace(id="hull", along=-0.6, around=14.0, width=1.6, height=1.0),
+    PanelPlace(id="panel", at=(-0.8, 1.2, 1.9), yaw=15.0, width=0.9, height=0.9),
+    BillboardPlace(id="board", at=(0.9, 0.9, 1.8), width=0.8, height=0.8),
+)
 
 
 @pytest.mark.parametrize("recipe", ["surface", "scene"])
@@ -263,8 +337,10 @@ def test_the_intake_draws_what_the_stage_draws_under_every_blend(made, recipe):
     doc = None
     for blend, b in BLENDS.items():
         m = Material(blend=blend, depth_write=b.writes_depth, group=b.group, opacity=0.8, tint=(1.0, 0.7, 0.5), nudge=1)
-        doc = Document(overlays=(o.model_copy(update={"material": m, "places": PLACES}),), effects=(Effect(
-            name="Puffs", at=(0.3, 0.4, 2.0), parts=(Emitter(name="P", overlay="o"),)),))
+        doc = Document(
+            overlays=(o.model_copy(update={"material": m, "places": PLACES}),),
+            effects=(Effect(name="Puffs", at=(0.3, 0.4, 2.0), parts=(Emitter(name="P", overlay="o"),)),),
+        )
         out = folder / blend
         deliver_project(doc, evaluator, out, recipe=wish)
         view = View(doc.cameras[0], 320, 200, 1.0)
@@ -288,9 +364,18 @@ def test_each_switch_does_what_it_says(made, rng):
     write_picture(folder / "n.png", n, data=True)
     finish = Finish(normal=Normals(source="file", path="n.png"))
     m = Material(lit=False, finish=finish)
-    doc = Document(overlays=(panel(o.model_copy(update={
-        "layers": Stack(), "source": Source(path="flat.png", meaning="colour"), "material": m}), z=2.6),),
-        around=Around(), lighting=Lighting(exposure=0.0))
+    doc = Document(
+        overlays=(
+            panel(
+                o.model_copy(
+                    update={"layers": Stack(), "source": Source(path="flat.png", meaning="colour"), "material": m}
+                ),
+                z=2.6,
+            ),
+        ),
+        around=Around(),
+        lighting=Lighting(exposure=0.0),
+    )
     deliver_project(doc, evaluator, folder / "out", recipe=recipe_named("surface"))
     view = View(doc.cameras[0], 320, 200)
     received = load(folder / "out")
@@ -319,6 +404,7 @@ def test_each_switch_does_what_it_says(made, rng):
     assert np.abs(drawn("no-encoding")[0] - (a * c + (1 - a) * back))[inside].max() < 2e-3
     # Solid: nothing shows through.
     assert np.abs(drawn("opaque")[0] - light)[inside].max() < 2e-3
+
     def display(x):
         return np.where(x <= 0.0031308, x * 12.92, 1.055 * np.clip(x, 1e-9, None) ** (1 / 2.4) - 0.055)
 
@@ -397,15 +483,20 @@ def test_motion_files_follow_their_schema_and_the_command_line_tells_all(made):
     for kind in ("project", "recipe", "delivery", "motion"):
         schema = json.loads(mivex_run("schema", "--of", kind, cwd=folder).stdout)
         assert "properties" in schema
-    result = mivex_run("intake", "out", "v.png", "--against", "p.mivex", "--size", "160x100", "--switch", "opaque",
-                       "--json", cwd=folder)
+    result = mivex_run(
+        "intake", "out", "v.png", "--against", "p.mivex", "--size", "160x100", "--switch", "opaque", "--json", cwd=folder
+    )
     words = json.loads(result.stdout)
     assert result.returncode == 0 and words["overlays"] == 1 and words["switched"]["within"] < 0.995
     assert words["against"]["within"] == pytest.approx(words["switched"]["within"], abs=0.005)
-    for args, said in ((("deliver", "p.mivex", "o2", "--recipe", "none"), "no delivery recipe"),
-                       (("deliver", "p.mivex", "o2", "--overlay", "none"), "no overlay"), (("intake", "none"), "no folder"),
-                       (("intake", "."), "no delivery"), (("intake", "out", "--switch", "x"), "no switch"),
-                       (("schema", "--of", "x"), "no schema")):
+    for args, said in (
+        (("deliver", "p.mivex", "o2", "--recipe", "none"), "no delivery recipe"),
+        (("deliver", "p.mivex", "o2", "--overlay", "none"), "no overlay"),
+        (("intake", "none"), "no folder"),
+        (("intake", "."), "no delivery"),
+        (("intake", "out", "--switch", "x"), "no switch"),
+        (("schema", "--of", "x"), "no schema"),
+    ):
         result = mivex_run(*args, cwd=folder)
         assert result.returncode == 2 and said in result.stderr and len(result.stderr.splitlines()) == 1, args
 
@@ -415,8 +506,10 @@ ODD = (b"-1", b"0", b"1e308", b"1e999", b"NaN", b"null", b'"x"', b"[]", b"{}", b
 
 def test_a_damaged_delivery_is_one_sentence(made, rng):
     folder, o, evaluator = made
-    doc = Document(overlays=(panel(o, delivery=Delivery(recipe="scene", format="ktx2")),), effects=(
-        Effect(name="Puffs", parts=(Emitter(name="P", overlay="o"),)),))
+    doc = Document(
+        overlays=(panel(o, delivery=Delivery(recipe="scene", format="ktx2")),),
+        effects=(Effect(name="Puffs", parts=(Emitter(name="P", overlay="o"),)),),
+    )
     deliver_project(doc, evaluator, folder / "out", recipe=recipe_named("scene").model_copy(update={"proof": False}))
     files = sorted(p for p in (folder / "out").iterdir() if p.name != "proof.html")
     for path in files:
@@ -426,12 +519,12 @@ def test_a_damaged_delivery_is_one_sentence(made, rng):
             for at in rng.integers(0, len(bad), 3):
                 bad[at] = rng.integers(0, 256)
             if rng.random() < 0.3:
-                bad = bad[:int(rng.integers(0, len(bad)))]
+                bad = bad[: int(rng.integers(0, len(bad)))]
             if path.suffix == ".json" and rng.random() < 0.5:
                 # A number that is none, or is out of all bounds.
                 numbers = list(re.finditer(rb"-?\d+(\.\d+)?", good))
                 m = numbers[int(rng.integers(0, len(numbers)))]
-                bad = good[:m.start()] + ODD[int(rng.integers(0, len(ODD)))] + good[m.end():]
+                bad = good[: m.start()] + ODD[int(rng.integers(0, len(ODD)))] + good[m.end() :]
             path.write_bytes(bytes(bad))
             try:
                 r = load(folder / "out")

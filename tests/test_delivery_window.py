@@ -31,8 +31,14 @@ def test_channels_flow_into_files_and_what_left_is_taken_in(window, small_demo, 
     assert flow.recipe.name == "Scene, everything" and "Roughness" in [w.capitalize() for w in flow.sources()]
     # A channel is clicked, and fed from somewhere else: the stock recipe becomes the project's own.
     box = flow.boxes()[Spot(1, "green")]
-    over = QMouseEvent(QMouseEvent.Type.MouseMove, box.center(), flow.mapToGlobal(box.center()), Qt.MouseButton.NoButton,
-                       Qt.MouseButton.NoButton, Qt.KeyboardModifier.NoModifier)
+    over = QMouseEvent(
+        QMouseEvent.Type.MouseMove,
+        box.center(),
+        flow.mapToGlobal(box.center()),
+        Qt.MouseButton.NoButton,
+        Qt.MouseButton.NoButton,
+        Qt.KeyboardModifier.NoModifier,
+    )
     QApplication.sendEvent(flow, over)
     assert flow.spot == Spot(1, "green")
     act(flow.menu(flow.spot), "Inverted")
@@ -60,7 +66,8 @@ def test_channels_flow_into_files_and_what_left_is_taken_in(window, small_demo, 
     table = window.outgoing.table
     heads = [k for k in range(table.rowCount()) if table.columnSpan(k, 0) == table.columnCount()]
     assert table.rowCount() == 10 + len(heads) and {
-        table.item(k, 4).text() for k in range(table.rowCount()) if k not in heads} == {"0"}
+        table.item(k, 4).text() for k in range(table.rowCount()) if k not in heads
+    } == {"0"}
     files = {c.file for c in table._rows}
     assert {table.item(k, 0).text() for k in heads} == files and len(heads) == len(files)  # whole, however long
     assert (tmp_path / "out" / "Porthole_pane.glb").is_file() and (tmp_path / "out" / "proof.html").is_file()

@@ -43,8 +43,13 @@ def limited(code, most):
         sys.path.insert(0, {str(HERE)!r})
         resource.setrlimit(resource.RLIMIT_FSIZE, ({most}, {most}))
     """) + textwrap.dedent(code)
-    done = subprocess.run([sys.executable, "-c", script], capture_output=True, text=True, check=False,
-                          env=os.environ | {"QT_QPA_PLATFORM": "offscreen", "DISPLAY": ""})
+    done = subprocess.run(
+        [sys.executable, "-c", script],
+        capture_output=True,
+        text=True,
+        check=False,
+        env=os.environ | {"QT_QPA_PLATFORM": "offscreen", "DISPLAY": ""},
+    )
     assert "Traceback" not in done.stderr, done.stderr
     return done
 
@@ -56,7 +61,8 @@ def test_no_writer_harms_what_is_there_when_the_disk_is_full(tmp_path):
         write_picture(tmp_path / name, VALUES * 0.5, bits)
     write_project(tmp_path / "p.mivex", Document())
     before = {p.name: p.read_bytes() for p in tmp_path.iterdir()}
-    done = limited(f"""
+    done = limited(
+        f"""
         from test_disk import VALUES
         from mivex.core.picture.encode import write_picture
         from mivex.core.project.file import write_project, read_project
@@ -73,7 +79,9 @@ def test_no_writer_harms_what_is_there_when_the_disk_is_full(tmp_path):
             write_project({str(tmp_path)!r} + "/p.mivex", Document(overlays=rows))
         except MivexError as e:
             print("refused p.mivex", e)
-    """, 2000)
+    """,
+        2000,
+    )
     assert done.stdout.count("refused") == 7 and "done" not in done.stdout
     assert done.stdout.count("cannot be written") + done.stdout.count("could not be stored") == 7
     assert {p.name: p.read_bytes() for p in tmp_path.iterdir()} == before
@@ -81,11 +89,14 @@ def test_no_writer_harms_what_is_there_when_the_disk_is_full(tmp_path):
 
 def test_the_command_line_says_so_when_the_disk_is_full(tmp_path, small_demo):
     (tmp_path / "v.png").write_bytes(b"old")
-    done = limited(f"""
+    done = limited(
+        f"""
         sys.argv = ["mivex", "render", {str(small_demo())!r}, {str(tmp_path / "v.png")!r}, "--size", "200x120"]
         from mivex.cli import main
         main()
-    """, 3000)
+    """,
+        3000,
+    )
     assert done.returncode == 2 and (tmp_path / "v.png").read_bytes() == b"old"
     assert len(done.stderr.strip().splitlines()) == 1 and "cannot be written" in done.stderr
     assert [p.name for p in tmp_path.iterdir()] == ["v.png"]
@@ -186,11 +197,13 @@ def test_a_delivery_is_checked_as_a_whole_before_anything_is_written(tmp_path):
     (tmp_path / "out" / "Mask.png").mkdir()
     solid = {"material": Material(blend="Solid", depth_write=True)}
     for rows, words in (
-            (overlays(("Good", {}), ("x" * 400, {})), "too long"),
-            (overlays(("Good", {}), ("good", {})), "both"),
-            (overlays(("Good", {}), ("Mask", {})), "folder has that name"),
-            (overlays(("Good", {}), ("Deep", {"delivery": Delivery(format="tga", bits=16)})), "8 bits"),
-            ([], "nothing to deliver"), ([Overlay(name="Empty")], "nothing to deliver")):
+        (overlays(("Good", {}), ("x" * 400, {})), "too long"),
+        (overlays(("Good", {}), ("good", {})), "both"),
+        (overlays(("Good", {}), ("Mask", {})), "folder has that name"),
+        (overlays(("Good", {}), ("Deep", {"delivery": Delivery(format="tga", bits=16)})), "8 bits"),
+        ([], "nothing to deliver"),
+        ([Overlay(name="Empty")], "nothing to deliver"),
+    ):
         with pytest.raises(MivexError, match=words):
             deliver(rows, evaluator.texture, tmp_path / "out")
         assert sorted(p.name for p in (tmp_path / "out").iterdir()) == ["Mask.png"]
@@ -219,6 +232,7 @@ def test_a_delivery_that_stops_half_way_delivers_nothing(tmp_path, monkeypatch):
             if len(seen) == number:
                 raise Stopped
             return evaluator.texture(o)
+
         return texture_of
 
     for number in (1, 2, 3):
@@ -258,7 +272,7 @@ def test_the_same_delivery_twice_gives_the_same_bytes(tmp_path, small_demo):
 def chunks(path):
     data, at, found = path.read_bytes(), 8, []
     while at < len(data):
-        size, kind = struct.unpack(">I4s", data[at:at + 8])
+        size, kind = struct.unpack(">I4s", data[at : at + 8])
         found.append(kind.decode())
         at += 12 + size
     return found
@@ -294,7 +308,7 @@ def test_tiff_alpha_is_what_its_tag_says(tmp_path, samples):
         raw = bytearray((tmp_path / "a.tif").read_bytes())
         with tifffile.TiffFile(tmp_path / "a.tif") as t:
             at = t.pages[0].tags[338].offset
-        raw[at:at + 2] = struct.pack("<H", 65000)  # a private tag that nobody reads
+        raw[at : at + 2] = struct.pack("<H", 65000)  # a private tag that nobody reads
         (tmp_path / "a.tif").write_bytes(raw)
         with tifffile.TiffFile(tmp_path / "a.tif") as t:
             assert 338 not in t.pages[0].tags
@@ -335,12 +349,14 @@ def test_tga_keeps_the_alpha_of_16_bit_texels_and_of_colour_maps(tmp_path, rng, 
     assert not read_picture(tmp_path / "b.tga").has_alpha
     table = rng.integers(0, 256, (16, 4)).astype(np.uint8)
     index = rng.integers(0, 16, (h, w)).astype(np.uint8)
-    (tmp_path / "m.tga").write_bytes(tga_head(9 if packed else 1, w, h, 8, 0x28, (0, 16, 32)) + table.tobytes()
-                                     + body(index, 1))
+    (tmp_path / "m.tga").write_bytes(
+        tga_head(9 if packed else 1, w, h, 8, 0x28, (0, 16, 32)) + table.tobytes() + body(index, 1)
+    )
     p = read_picture(tmp_path / "m.tga")
     assert np.array_equal(np.rint(p.values * 255), table[index][..., [2, 1, 0, 3]])
-    (tmp_path / "bad.tga").write_bytes(tga_head(9 if packed else 1, w, h, 8, 0x28, (0, 4, 32)) + table[:4].tobytes()
-                                       + body(index, 1))
+    (tmp_path / "bad.tga").write_bytes(
+        tga_head(9 if packed else 1, w, h, 8, 0x28, (0, 4, 32)) + table[:4].tobytes() + body(index, 1)
+    )
     with contextlib.suppress(MivexError):  # indices beyond the map: a sentence, or the reader's own clamp
         read_picture(tmp_path / "bad.tga")
 
@@ -360,6 +376,7 @@ def test_tga_that_says_it_is_premultiplied_is_said_to_be_so(tmp_path):
 
 def test_deep_openexr_is_refused(tmp_path):
     import OpenImageIO as oiio
+
     spec = oiio.ImageSpec(4, 4, 5, "float")
     spec.deep = True
     spec.channelnames = ("R", "G", "B", "A", "Z")

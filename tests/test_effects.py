@@ -231,7 +231,9 @@ def test_refracting_things_read_what_is_there_by_then_and_frost_blurs_it():
 def test_a_refracting_pane_in_a_group_before_the_light_is_drawn_without_what_is_not_there_yet(group):
     glass = Glass(on=True, index=1.5, edge_index=1.5, thickness=0.3)
     pane = panel(0, RGBA, FLAT, glass=glass, group=group)
-    early = DrawCall(pane.name, pane.mesh, pane.coat, pane.material, ({"Backdrop": 0, "Solid": 1, "Cutout": 2}[group], 0, 0.0))
+    early = DrawCall(
+        pane.name, pane.mesh, pane.coat, pane.material, ({"Backdrop": 0, "Solid": 1, "Cutout": 2}[group], 0, 0.0)
+    )
     assert np.isfinite(pixel([early])).all()
 
 
@@ -282,7 +284,7 @@ def test_slices_of_a_stack_cut_one_solid_noise():
 
     def shown(count, depth, k):
         mesh = stack(count, 2.0, 2.0, depth, solid=True)
-        part = replace(mesh, index=mesh.index[2 * k:2 * k + 2], facts=mesh.facts[2 * k:2 * k + 2])
+        part = replace(mesh, index=mesh.index[2 * k : 2 * k + 2], facts=mesh.facts[2 * k : 2 * k + 2])
         part = part.transformed(np.array([[1, 0, 0, 0], [0, 1, 0, 0], [0, 0, 0, 0]]) + 1e-12 * np.eye(3, 4))
         return draw_all([DrawCall("s", part, ShadingInputs(tone((1, 1, 1, 1)).mips), m, (4, 0, 0.0))], at).colour[..., 3]
 

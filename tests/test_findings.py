@@ -39,16 +39,18 @@ def slow_fringe(t, level):
     chain = [srgb_decode(t.values[..., :3].astype(float)), t.values[..., 3].astype(float)]
     straight, alpha = chain
     true = straight * alpha[..., None]
-    n = 2 ** level
+    n = 2**level
 
     def box(a):
         h, w = a.shape[0] // n, a.shape[1] // n
         return a.reshape(h, n, w, n, *a.shape[2:]).mean(axis=(1, 3))
 
     if level == 0:
+
         def box(a):
             a = np.pad(a, [(0, 1), (0, 1)] + [(0, 0)] * (a.ndim - 2), mode="edge")
             return (a[:-1, :-1] + a[:-1, 1:] + a[1:, :-1] + a[1:, 1:]) / 4
+
     C, P, a = box(straight), box(true), box(alpha)[..., None]
     worst = np.zeros(a.shape[:2])
     for back in (0.0, float(srgb_decode(0.5)), 1.0):
@@ -87,6 +89,7 @@ def test_a_matte_is_found_named_and_removed(matte, space, kind):
     assert np.abs(named - true if space == "display" else srgb_decode(named) - srgb_decode(true)).max() < 0.05
     assert found[0].details["space"] == space
     from mivex.core.prepare.unmatte import run as unmatte
+
     mended = unmatte(Surface(t.values), step, CONTEXT)
     seen = alpha > 0.25
     error_before = np.abs(t.values[..., :3] - rgb)[seen].mean()
@@ -109,8 +112,7 @@ def test_a_clean_sprite_has_no_matte(rng):
 
 def overlay_project(tmp_path, values, bits=8, **material):
     write_picture(tmp_path / "a.png", np.asarray(values, np.float32), bits)
-    o = Overlay(id="o", name="Probe", source=Source(path="a.png", meaning="colour"),
-                material=Material(**material))
+    o = Overlay(id="o", name="Probe", source=Source(path="a.png", meaning="colour"), material=Material(**material))
     return Document(overlays=(o,)), Evaluator(tmp_path)
 
 
@@ -126,8 +128,13 @@ CASES = {
     "fringe": (sprite_on_black(64), {}),
     "matte": (rgba(cut_from(paint(64), disc(64), (0, 0, 0)), disc(64)), {}),
     "border": (rgba(np.full((64, 64, 3), 0.5), np.maximum(disc(64), 0.3 * (np.mgrid[:64, :64][0] < 3))), {}),
-    "size": (np.pad(rgba(np.full((60, 48, 3), 0.5), disc(64)[2:62, 8:56] * (np.mgrid[:60, :48][1] % 47 > 0)),
-                    ((0, 0), (0, 0), (0, 0))), {}),
+    "size": (
+        np.pad(
+            rgba(np.full((60, 48, 3), 0.5), disc(64)[2:62, 8:56] * (np.mgrid[:60, :48][1] % 47 > 0)),
+            ((0, 0), (0, 0), (0, 0)),
+        ),
+        {},
+    ),
     "depth-write": (rgba(np.full((64, 64, 3), 0.5), disc(64)), {"depth_write": True}),
 }
 

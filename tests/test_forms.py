@@ -24,10 +24,17 @@ def area(mesh):
     return np.linalg.norm(normals(mesh), axis=1).sum() / 2
 
 
-@pytest.mark.parametrize(("mesh", "size", "outwards"), [
-    (forms.crossed(3, 1.0, 2.0), 3 * 2.0, False), (forms.stack(5, 1.0, 2.0, 0.8), 5 * 2.0, False),
-    (forms.box(1.0, 2.0, 3.0), 2 * (2 + 3 + 6), True), (forms.cylinder(1.0, 2.0), 2 * np.pi, True),
-    (forms.curved(1.5, 2.0, 120.0), 3.0, False), (forms.dome(1.0, 1.0, 0.5), 2 * np.pi * 0.25, False)])
+@pytest.mark.parametrize(
+    ("mesh", "size", "outwards"),
+    [
+        (forms.crossed(3, 1.0, 2.0), 3 * 2.0, False),
+        (forms.stack(5, 1.0, 2.0, 0.8), 5 * 2.0, False),
+        (forms.box(1.0, 2.0, 3.0), 2 * (2 + 3 + 6), True),
+        (forms.cylinder(1.0, 2.0), 2 * np.pi, True),
+        (forms.curved(1.5, 2.0, 120.0), 3.0, False),
+        (forms.dome(1.0, 1.0, 0.5), 2 * np.pi * 0.25, False),
+    ],
+)
 def test_areas_normals_and_uvs(mesh, size, outwards):
     assert abs(area(mesh) - size) < 0.02 * size
     # Faces agree with their normals, and the picture is the right way round: v runs down, u to the right from the front.
@@ -59,8 +66,12 @@ def test_points_lie_on_their_surfaces():
 def test_held_at_the_foot_and_upright():
     view = View(Camera(name="c", target=(0, 1, 0), yaw=30, pitch=35, distance=4), 64, 48)
     foot = {"pivot": (0.5, 1.0), "at": (1.0, 0.25, -2.0), "height": 0.8}
-    for place in (ShapePlace(form="crossed", count=2, yaw=40.0, **foot), PanelPlace(yaw=15.0, **foot),
-                  BillboardPlace(upright=True, **foot), ShapePlace(form="box", **foot)):
+    for place in (
+        ShapePlace(form="crossed", count=2, yaw=40.0, **foot),
+        PanelPlace(yaw=15.0, **foot),
+        BillboardPlace(upright=True, **foot),
+        ShapePlace(form="box", **foot),
+    ):
         low, high = place_mesh(place, EMPTY, view).bounds
         assert abs(low[1] - 0.25) < 1e-9 and abs(high[1] - 1.05) < 1e-9
         assert abs((low[0] + high[0]) / 2 - 1) < 1e-9
@@ -70,8 +81,19 @@ def test_held_at_the_foot_and_upright():
     leaning = place_mesh(BillboardPlace(at=(1.0, 0.25, -2.0)), EMPTY, view).position
     assert np.ptp(leaning[:, 1]) < 0.5 * np.cos(np.radians(35)) + 1e-9
     # Only what is not as usual is written.
-    doc = Document(overlays=(Overlay(name="o", source=Source(canvas=(4, 4)), places=(
-        ShapePlace(id="a", form="stack", count=7), BillboardPlace(id="b", upright=True), PanelPlace(id="c"))),))
+    doc = Document(
+        overlays=(
+            Overlay(
+                name="o",
+                source=Source(canvas=(4, 4)),
+                places=(
+                    ShapePlace(id="a", form="stack", count=7),
+                    BillboardPlace(id="b", upright=True),
+                    PanelPlace(id="c"),
+                ),
+            ),
+        )
+    )
     text = dumps(doc)
     assert loads(json.loads(text), "p") == doc
     assert text.count("pivot") == 0 and text.count("upright") == 1

@@ -52,8 +52,8 @@ def test_limits_say_what_counts_and_shards_come_together(folder, monkeypatch):
     assert failed == {p for p, _ in found}
     ids = sorted({i for _, i in found} - {"matte"})
     (folder / "limits.toml").write_text(
-        f"limits = 1\nallow = {json.dumps(ids)}\n[at_most]\nmatte = 1.0\n[[where]]\nmatch = \"dark_b*\"\nallow = "
-        f"[\"matte\"]\n")
+        f'limits = 1\nallow = {json.dumps(ids)}\n[at_most]\nmatte = 1.0\n[[where]]\nmatch = "dark_b*"\nallow = ["matte"]\n'
+    )
     result = mivex_run("check", *names, "--limits", "limits.toml", "--json", cwd=folder)
     left = [(f["path"], f["id"]) for f in json.loads(result.stdout)["findings"] if not f.get("allowed")]
     assert result.returncode == 1 and left == [("dark_a.png", "matte")]
@@ -75,8 +75,13 @@ def test_paths_come_from_standard_input_and_bad_limits_are_one_sentence(folder, 
     monkeypatch.setattr("sys.stdin", Stdin)
     told = json.loads(mivex_run("check", "-", "--json", cwd=folder).stdout)
     assert [p["path"] for p in told["pictures"]] == ["good.png", "dark_a.png"]
-    for text, words in (("allow = [\"nothing-such\"]", "no finding"), ("x = ", "TOML"), ("limit = 3", "no setting"),
-                        ("limits = 7", "limits"), ("[at_most]\nmatte = \"a\"", "at_most")):
+    for text, words in (
+        ('allow = ["nothing-such"]', "no finding"),
+        ("x = ", "TOML"),
+        ("limit = 3", "no setting"),
+        ("limits = 7", "limits"),
+        ('[at_most]\nmatte = "a"', "at_most"),
+    ):
         (folder / "l.toml").write_text(text)
         with pytest.raises(MivexError, match=words):
             read_limits(folder / "l.toml")
@@ -92,6 +97,7 @@ def test_paths_come_from_standard_input_and_bad_limits_are_one_sentence(folder, 
     made = ElementTree.fromstring(junit([Report("a\x01", [{"path": "a\x01\ud800.png"}], [row])]))
     assert made.get("failures") == "1" and made[0][0].text == "<&>"
     from mivex.core.checking.limit_rules import Limits
+
     assert not counted(judged([Report("a", [], [row])], Limits(at_most={"matte": 9.0})))
 
 

@@ -38,21 +38,33 @@ def spread(tmp_path):
     write_picture(other / "far.png", 1 - good)
     (away / "boat.obj").write_text("v 0 0 0\nv 1 0 0\nv 0 1 0\nf 1 2 3\n")
     finish = Finish(roughness=Channel(source="file", path="../other/far.png"))
-    doc = Document(overlays=(
-        Overlay(id="a", name="A", source=Source(path="in/near.png"), reference=str(away / "far.png")),
-        Overlay(id="b", name="B", source=Source(path="../away/far.png"), material=Material(finish=finish),
+    doc = Document(
+        overlays=(
+            Overlay(id="a", name="A", source=Source(path="in/near.png"), reference=str(away / "far.png")),
+            Overlay(
+                id="b",
+                name="B",
+                source=Source(path="../away/far.png"),
+                material=Material(finish=finish),
                 steps=(STEPS["alpha-from"].params(step="alpha-from", source="file", file="../away/far.png"),),
-                places=(MeshPlace(path="../away/boat.obj"),))),
+                places=(MeshPlace(path="../away/boat.obj"),),
+            ),
+        ),
         effects=(Effect(name="E", parts=(Emitter(name="P", overlay="a", emission=Emission(mesh="../away/boat.obj")),)),),
-        around=Around(path="../away/boat.obj"))
+        around=Around(path="../away/boat.obj"),
+    )
     write_project(home / "p.mivex", doc)
     return home, doc, tmp_path
 
 
 def test_files_are_collected_beside_the_project_and_found_again_when_they_move(spread, tmp_path):
     home, doc, top = spread
-    assert set(outside(doc, home)) == {str(top / "away" / "far.png"), "../away/far.png", "../other/far.png",
-                                       "../away/boat.obj"}
+    assert set(outside(doc, home)) == {
+        str(top / "away" / "far.png"),
+        "../away/far.png",
+        "../other/far.png",
+        "../away/boat.obj",
+    }
     made = collected(doc, home)
     fresh = with_found(doc, made.moved)
     assert made.copied == 3 and not made.missing and not outside(fresh, home)
@@ -61,7 +73,8 @@ def test_files_are_collected_beside_the_project_and_found_again_when_they_move(s
     assert set(paths_of(fresh)) == {"in/near.png", *(f"pictures/{n}" for n in inside)}
     assert fresh.effects[0].parts[0].emission.mesh == fresh.around.path == "pictures/boat.obj"
     assert (home / fresh.overlays[1].material.finish.roughness.path).read_bytes() == (
-        top / "other" / "far.png").read_bytes()
+        top / "other" / "far.png"
+    ).read_bytes()
     assert collected(fresh, home).copied == 0
     with pytest.raises(Stopped):
         collected(doc, home, lambda: True)
@@ -185,4 +198,5 @@ def test_the_desktop_knows_mivex_and_forgets_it(tmp_path, monkeypatch):
     assert result.returncode == 2 and "cannot be made" in result.stderr
     with pytest.raises(MivexError):
         from mivex.core.installation.desktop_entry import install
+
         install()

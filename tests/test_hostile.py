@@ -31,16 +31,24 @@ from mivex.core.project.recipe import parse_recipe, read_recipe
 from mivex.demo import PROJECT
 
 HEAD = '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="0 0 64 32">'
-PATTERN = ('<pattern id="p" patternUnits="userSpaceOnUse" {}><rect width="9" height="9"/></pattern>'
-           '<rect width="64" height="32" fill="url(#p)"/></svg>')
+PATTERN = (
+    '<pattern id="p" patternUnits="userSpaceOnUse" {}><rect width="9" height="9"/></pattern>'
+    '<rect width="64" height="32" fill="url(#p)"/></svg>'
+)
 
 
 def png(w, h):
     """A tiny file that says it is large."""
+
     def chunk(kind, data):
         return struct.pack(">I", len(data)) + kind + data + struct.pack(">I", zlib.crc32(kind + data))
-    return base64.b64encode(b"\x89PNG\r\n\x1a\n" + chunk(b"IHDR", struct.pack(">IIBBBBB", w, h, 8, 6, 0, 0, 0)) + chunk(
-        b"IDAT", zlib.compress(b"\0" * 100)) + chunk(b"IEND", b"")).decode()
+
+    return base64.b64encode(
+        b"\x89PNG\r\n\x1a\n"
+        + chunk(b"IHDR", struct.pack(">IIBBBBB", w, h, 8, 6, 0, 0, 0))
+        + chunk(b"IDAT", zlib.compress(b"\0" * 100))
+        + chunk(b"IEND", b"")
+    ).decode()
 
 
 DRAWINGS = {
@@ -60,7 +68,9 @@ DRAWINGS = {
     "400 digits": ('<svg xmlns="http://www.w3.org/2000/svg" width="' + "9" * 400 + '" height="4"/>', "number beyond"),
     "three in a box": ('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 4"/>', "four numbers"),
     "entities": ('<!DOCTYPE svg [<!ENTITY a "b">]>' + HEAD + "&a;</svg>", "entities"),
-    "cut short": (HEAD + "<g>", "broken"), "empty element": ("<svg", "broken"), "page": ("<html/>", "not really"),
+    "cut short": (HEAD + "<g>", "broken"),
+    "empty element": ("<svg", "broken"),
+    "page": ("<html/>", "not really"),
 }
 
 
@@ -85,8 +95,11 @@ def test_a_drawing_that_never_ends_is_given_up(tmp_path, monkeypatch):
     with pytest.raises(MivexError, match="gave it up"):
         draw_svg(tmp_path / "a.svg", 8, 8)
     assert time.perf_counter() - begun < 30
-    for code, words in (("import os, signal; os.kill(os.getpid(), signal.SIGSEGV)", "more memory or time"),
-                        ("import sys; sys.exit(3)", "not really an SVG"), ("print('no picture')", "could not be drawn")):
+    for code, words in (
+        ("import os, signal; os.kill(os.getpid(), signal.SIGSEGV)", "more memory or time"),
+        ("import sys; sys.exit(3)", "not really an SVG"),
+        ("print('no picture')", "could not be drawn"),
+    ):
         child.write_text(code)
         monkeypatch.setattr(guarded, "MARGIN", 20)
         with pytest.raises(MivexError, match=words):
@@ -98,11 +111,13 @@ def test_what_is_harmless_is_drawn(tmp_path):
     Image.new("RGBA", (2, 2), (255, 0, 0, 255)).save(dot, "PNG")
     inside = base64.b64encode(dot.getvalue()).decode()
     path = tmp_path / "a.svg"
-    path.write_text('<?xml version="1.0"?><!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "svg11.dtd">\n<!-- > -->'
-                    f'<s:svg xmlns:s="http://www.w3.org/2000/svg" width="64px" height=\'32\'><s:a href="http://x">'
-                    f'<s:image width="64" height="32" preserveAspectRatio="none" href="data:image/png;base64,{inside}"/>'
-                    "</s:a></s:svg>"
-                    "<!-- end -->")
+    path.write_text(
+        '<?xml version="1.0"?><!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "svg11.dtd">\n<!-- > -->'
+        f'<s:svg xmlns:s="http://www.w3.org/2000/svg" width="64px" height=\'32\'><s:a href="http://x">'
+        f'<s:image width="64" height="32" preserveAspectRatio="none" href="data:image/png;base64,{inside}"/>'
+        "</s:a></s:svg>"
+        "<!-- end -->"
+    )
     drawn = draw_svg(path, 64, 32)
     assert drawn[..., 3].min() == 1 and drawn[16, 32, 0] > 0.99 and drawn[16, 32, 1] < 0.01
     assert look_through(path.read_bytes(), "a").width == 64
@@ -114,7 +129,7 @@ def test_an_svg_is_placed_to_a_fraction_of_a_texel(tmp_path):
     path.write_text('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 20 20"><circle cx="10" cy="10" r="6"/></svg>')
 
     def middle(a):
-        y, x = np.mgrid[:a.shape[0], :a.shape[1]] + 0.5
+        y, x = np.mgrid[: a.shape[0], : a.shape[1]] + 0.5
         return (a * x).sum() / a.sum(), (a * y).sum() / a.sum()
 
     for shift in ((0.0, 0.0), (0.3, -0.45), (2.75, 1.1)):
@@ -132,16 +147,25 @@ def test_an_svg_is_placed_to_a_fraction_of_a_texel(tmp_path):
 # Texts ----------------------------------------------------------------------------------------------------------------
 
 
-@pytest.mark.parametrize(("content", "words"), [
-    ('{"mivex": true}', "version"), ('{"mivex": 0}', "version"), ('{"mivex": -5}', "version"),
-    ('{"mivex": 1.5}', "version"),
-    ('{"mivex": 99}', "newer"), ("[]", "not a Mivex project"),
-    ('{"mivex": 1, "overlays": [{"name": "\\ud800"}]}', "surrogate"),
-    ('{"mivex": 1, "later": "\\udfff"}', "surrogate"), ('{"mivex": ' + "9" * 5000 + "}", "not a JSON"),
-    ("[" * 100_000, "not a JSON"), ("", "empty"),
-    ('{"mivex": 1, "overlays": [{"id": "a", "name": "x"}, {"id": "a", "name": "y"}]}', "same id"),
-    ('{"mivex": 1, "overlays": [{"name": "x", "material": {"opacity": 1e999}}]}', "opacity"),
-    ('{"mivex": 1, "cameras": [{"name": "c", "distance": NaN}]}', "distance")])
+@pytest.mark.parametrize(
+    ("content", "words"),
+    [
+        ('{"mivex": true}', "version"),
+        ('{"mivex": 0}', "version"),
+        ('{"mivex": -5}', "version"),
+        ('{"mivex": 1.5}', "version"),
+        ('{"mivex": 99}', "newer"),
+        ("[]", "not a Mivex project"),
+        ('{"mivex": 1, "overlays": [{"name": "\\ud800"}]}', "surrogate"),
+        ('{"mivex": 1, "later": "\\udfff"}', "surrogate"),
+        ('{"mivex": ' + "9" * 5000 + "}", "not a JSON"),
+        ("[" * 100_000, "not a JSON"),
+        ("", "empty"),
+        ('{"mivex": 1, "overlays": [{"id": "a", "name": "x"}, {"id": "a", "name": "y"}]}', "same id"),
+        ('{"mivex": 1, "overlays": [{"name": "x", "material": {"opacity": 1e999}}]}', "opacity"),
+        ('{"mivex": 1, "cameras": [{"name": "c", "distance": NaN}]}', "distance"),
+    ],
+)
 def test_a_project_that_cannot_be_says_why(tmp_path, content, words):
     path = tmp_path / "p.mivex"
     path.write_text(content)
@@ -214,10 +238,10 @@ def mutated(rng, data):
     data = bytearray(data)
     kind = rng.integers(0, 4)
     if kind == 0:
-        return bytes(data[:rng.integers(0, len(data))])
+        return bytes(data[: rng.integers(0, len(data))])
     if kind == 3:
         at = int(rng.integers(0, len(data)))
-        data[at:at + int(rng.integers(1, 40))] = bytes(rng.integers(0, 256, int(rng.integers(0, 40)), dtype=np.uint8))
+        data[at : at + int(rng.integers(1, 40))] = bytes(rng.integers(0, 256, int(rng.integers(0, 40)), dtype=np.uint8))
         return bytes(data)
     for _ in range(rng.integers(1, 8)):
         data[rng.integers(0, len(data) if kind == 1 else min(len(data), 200))] = rng.integers(0, 256)
@@ -228,7 +252,14 @@ def test_mutated_pictures_are_read_the_same_twice_or_refused_in_a_sentence(tmp_p
     values = rgba(paint(24), disc(24))
     sources = {}
     for name, bits in (
-            ("a.png", 8), ("b.png", 16), ("a.tga", 8), ("a.tif", 8), ("b.tif", 16), ("a.exr", 32), ("a.ktx2", 8)):
+        ("a.png", 8),
+        ("b.png", 16),
+        ("a.tga", 8),
+        ("a.tif", 8),
+        ("b.tif", 16),
+        ("a.exr", 32),
+        ("a.ktx2", 8),
+    ):
         write_picture(tmp_path / name, values, bits)
         sources[name] = (tmp_path / name).read_bytes()
     Image.fromarray(np.rint(values * 255).astype(np.uint8)).save(tmp_path / "a.webp", lossless=True)
@@ -252,8 +283,10 @@ def test_mutated_pictures_are_read_the_same_twice_or_refused_in_a_sentence(tmp_p
 
 
 WILD = st.recursive(
-    st.none() | st.booleans() | st.integers(-2 ** 40, 2 ** 40) | st.floats(allow_nan=True) | st.text(max_size=8),
-    lambda inner: st.lists(inner, max_size=3) | st.dictionaries(st.text(max_size=5), inner, max_size=3), max_leaves=6)
+    st.none() | st.booleans() | st.integers(-(2**40), 2**40) | st.floats(allow_nan=True) | st.text(max_size=8),
+    lambda inner: st.lists(inner, max_size=3) | st.dictionaries(st.text(max_size=5), inner, max_size=3),
+    max_leaves=6,
+)
 
 
 @settings(max_examples=400, deadline=None, suppress_health_check=list(HealthCheck), derandomize=True)
@@ -261,8 +294,15 @@ WILD = st.recursive(
 def test_projects_and_recipes_with_anything_in_them_are_taken_or_refused(data):
     project = json.loads(PROJECT.read_text())
     overlay = project["overlays"][data.draw(st.integers(0, len(project["overlays"]) - 1))]
-    targets = [project, overlay, overlay["source"], overlay["material"], overlay["delivery"], *overlay["steps"],
-               *overlay["places"]]
+    targets = [
+        project,
+        overlay,
+        overlay["source"],
+        overlay["material"],
+        overlay["delivery"],
+        *overlay["steps"],
+        *overlay["places"],
+    ]
     for _ in range(data.draw(st.integers(1, 3))):
         target = data.draw(st.sampled_from(targets))
         target[data.draw(st.sampled_from(sorted(target)))] = data.draw(WILD)
@@ -297,8 +337,13 @@ def test_the_command_line_prints_nothing_but_its_own_words(tmp_path, small_demo)
     write_picture(tmp_path / "a.exr", np.full((8, 8, 4), 1e-30, np.float32), 32)
     write_picture(tmp_path / "a.png", rgba(paint(16), disc(16)))
     (tmp_path / "r.json").write_text('{"steps": [{"step": "text", "text": "N"}]}')
-    for args in (("check", "a.exr"), ("check", "a.png"), ("prepare", "a.png", "b.png", "--recipe", "r.json"),
-                 ("render", small_demo(), "v.png", "--size", "64x40"), ("schema",)):
+    for args in (
+        ("check", "a.exr"),
+        ("check", "a.png"),
+        ("prepare", "a.png", "b.png", "--recipe", "r.json"),
+        ("render", small_demo(), "v.png", "--size", "64x40"),
+        ("schema",),
+    ):
         done = mivex_run(*args, cwd=tmp_path, process=True)
         assert done.stderr == "" and done.returncode in (0, 1), (args, done.stderr)
     done = mivex_run("check", "gone.png", cwd=tmp_path, process=True, env={"PYTHONWARNINGS": "default"})

@@ -32,8 +32,14 @@ class Zygote:
 
     def __init__(self):
         script = str(ROOT / "tests" / "hostile" / "zygote.py")
-        self.process = subprocess.Popen([sys.executable, script], cwd=ROOT, text=True, stdin=subprocess.PIPE,
-                                        stdout=subprocess.PIPE, env=os.environ | {"PYTHONPATH": str(ROOT)})
+        self.process = subprocess.Popen(
+            [sys.executable, script],
+            cwd=ROOT,
+            text=True,
+            stdin=subprocess.PIPE,
+            stdout=subprocess.PIPE,
+            env=os.environ | {"PYTHONPATH": str(ROOT)},
+        )
 
     def meet(self, args, home):
         """Exit code, output, complaint, and megabytes at the peak of all its processes."""
@@ -85,8 +91,11 @@ def test_nothing_of_the_project_is_written_over_whatever_makes_the_file(meet, tm
     p = made.project(tmp_path, made.overlay(1, source={"path": "Thing_1.png"}), around={"path": "surroundings.obj"})
     shutil.copy(other, picture)
     whole = picture.read_bytes()
-    for args in (["deliver", str(p), str(tmp_path)], ["render", str(p), str(picture), "--size", "32x32"],
-                 ["layers", str(p), "Thing 1", str(picture)]):
+    for args in (
+        ["deliver", str(p), str(tmp_path)],
+        ["render", str(p), str(picture), "--size", "32x32"],
+        ["layers", str(p), "Thing 1", str(picture)],
+    ):
         code, _, err, _ = meet(args, tmp_path)
         assert code == 2 and "written over" in err, (args, err)
         assert picture.read_bytes() == whole and (tmp_path / "surroundings.obj").read_text() == mesh
@@ -106,10 +115,12 @@ def test_nothing_of_the_project_is_written_over_whatever_makes_the_file(meet, tm
 
 def _killed_at(rename, folder, rows):
     """A process that puts rows in place and is killed at its n-th rename."""
-    code = (f"import os\nfrom mivex.core.base.store import Batch\nreal, n = os.replace, [0]\n"
-            f"def cut(*a):\n    n[0] += 1\n    if n[0] == {rename}: os.kill(os.getpid(), 9)\n    return real(*a)\n"
-            f"os.replace = cut\nwith Batch() as b:\n"
-            f"    for name, text in {rows!r}: b.stage({str(folder)!r} + '/' + name, text.encode())\n    b.commit()\n")
+    code = (
+        f"import os\nfrom mivex.core.base.store import Batch\nreal, n = os.replace, [0]\n"
+        f"def cut(*a):\n    n[0] += 1\n    if n[0] == {rename}: os.kill(os.getpid(), 9)\n    return real(*a)\n"
+        f"os.replace = cut\nwith Batch() as b:\n"
+        f"    for name, text in {rows!r}: b.stage({str(folder)!r} + '/' + name, text.encode())\n    b.commit()\n"
+    )
     done = subprocess.run([sys.executable, "-c", code], cwd=ROOT, check=False)
     assert done.returncode == -signal.SIGKILL
 
@@ -168,11 +179,18 @@ def test_a_delivery_killed_on_its_way_is_old_or_new_to_a_reader(meet, tmp_path):
     differ = [n for n in new if new[n] != old.get(n)]
     assert len(differ) >= 2
     for rename in (1, 2, len(differ)):
-        code = ("import os, sys; from mivex.cli import run; real, n = os.replace, [0]\n"
-                f"def cut(*a):\n    n[0] += 1\n    if n[0] == {rename}: os.kill(os.getpid(), 9)\n    return real(*a)\n"
-                f"os.replace = cut; sys.argv = ['mivex', 'deliver', {str(p)!r}, {str(out)!r}]; run()")
-        subprocess.run([sys.executable, "-c", code], cwd=ROOT, check=False, capture_output=True,
-                       env=os.environ | {"XDG_STATE_HOME": str(home)})
+        code = (
+            "import os, sys; from mivex.cli import run; real, n = os.replace, [0]\n"
+            f"def cut(*a):\n    n[0] += 1\n    if n[0] == {rename}: os.kill(os.getpid(), 9)\n    return real(*a)\n"
+            f"os.replace = cut; sys.argv = ['mivex', 'deliver', {str(p)!r}, {str(out)!r}]; run()"
+        )
+        subprocess.run(
+            [sys.executable, "-c", code],
+            cwd=ROOT,
+            check=False,
+            capture_output=True,
+            env=os.environ | {"XDG_STATE_HOME": str(home)},
+        )
         assert meet(["intake", str(out), str(tmp_path / "i.png"), "--size", "32x24"], home)[0] == 0
         now = {f.name: f.read_bytes() for f in out.iterdir()}
         assert {n: now[n] for n in new} == new or {n: now.get(n) for n in old} == old
@@ -184,13 +202,19 @@ def test_arrays_are_checked_as_the_kernels_index_them():
     good = Mesh(np.zeros((3, 3)), np.tile([0.0, 1.0, 0.0], (3, 1)), np.zeros((3, 2)), np.array([[0, 1, 2]]))
     assert checked(good, "It") is good
     from dataclasses import replace
-    for values, words in (({"index": np.array([[0, 1, 3]])}, "corners that are not there"),
-                          ({"index": np.array([[0, 1, -1]])}, "corners that are not there"),
-                          ({"uv0": np.full((3, 2), np.inf)}, "UVs"), ({"uv0": np.full((3, 2), 1e7)}, "UVs"),
-                          ({"uv0": np.zeros((2, 2))}, "do not fit"), ({"uv1": np.zeros((3, 3))}, "second set"),
-                          ({"normal": np.zeros((3, 2))}, "normals"), ({"tint": np.zeros((1, 4))}, "colours"),
-                          ({"position": np.full((3, 3), -2e6)}, "corners"),
-                          ({"position": np.full((3, 3), np.nan)}, "no numbers")):
+
+    for values, words in (
+        ({"index": np.array([[0, 1, 3]])}, "corners that are not there"),
+        ({"index": np.array([[0, 1, -1]])}, "corners that are not there"),
+        ({"uv0": np.full((3, 2), np.inf)}, "UVs"),
+        ({"uv0": np.full((3, 2), 1e7)}, "UVs"),
+        ({"uv0": np.zeros((2, 2))}, "do not fit"),
+        ({"uv1": np.zeros((3, 3))}, "second set"),
+        ({"normal": np.zeros((3, 2))}, "normals"),
+        ({"tint": np.zeros((1, 4))}, "colours"),
+        ({"position": np.full((3, 3), -2e6)}, "corners"),
+        ({"position": np.full((3, 3), np.nan)}, "no numbers"),
+    ):
         with pytest.raises(MivexError, match=words):
             checked(replace(good, **values), "It")
 
@@ -201,9 +225,11 @@ def test_limits_are_told_before_anything_is_made_of_them(tmp_path):
     for _ in range(200):
         at["rows"] = [{}]
         at = at["rows"][0]
-    for tree, words in (({"overlays": [made.overlay(k) for k in range(4097)]}, "4,097 overlays"),
-                        ({"overlays": [made.overlay(1, steps=[{"step": "spread"}] * 201)]}, "201 steps"),
-                        ({"overlays": [made.overlay(1, layers=deep)]}, "nested more than")):
+    for tree, words in (
+        ({"overlays": [made.overlay(k) for k in range(4097)]}, "4,097 overlays"),
+        ({"overlays": [made.overlay(1, steps=[{"step": "spread"}] * 201)]}, "201 steps"),
+        ({"overlays": [made.overlay(1, layers=deep)]}, "nested more than"),
+    ):
         with pytest.raises(MivexError, match=words):
             loads({"mivex": 1, **tree}, "“p.mivex”")
     # Coarser pages of a TIFF are mip levels or they are not read.
@@ -215,11 +241,13 @@ def test_without_a_home_or_a_standard_output_there_is_a_sentence(tmp_path):
     p = made.project(tmp_path)
     code = "import sys; from mivex.cli import main; sys.argv[0] = 'mivex'; main()"
     bare = {k: v for k, v in os.environ.items() if k not in ("HOME", "XDG_STATE_HOME", "XDG_CONFIG_HOME", "XDG_DATA_HOME")}
-    done = subprocess.run([sys.executable, "-c", code, "check", str(p)], cwd=ROOT, capture_output=True, check=False,
-                          env=bare)
+    done = subprocess.run(
+        [sys.executable, "-c", code, "check", str(p)], cwd=ROOT, capture_output=True, check=False, env=bare
+    )
     assert done.returncode in (0, 1) and b"Traceback" not in done.stderr
-    closed = subprocess.run(["sh", "-c", f'exec "{sys.executable}" -c "{code}" check "{p}" >&-'], cwd=ROOT,
-                            capture_output=True, check=False)
+    closed = subprocess.run(
+        ["sh", "-c", f'exec "{sys.executable}" -c "{code}" check "{p}" >&-'], cwd=ROOT, capture_output=True, check=False
+    )
     assert closed.returncode == 2 and closed.stderr.decode().strip().count("\n") == 0
     assert "nowhere to write" in closed.stderr.decode()
 

@@ -43,15 +43,15 @@ def damaged(data: bytes, rng: random.Random) -> bytes:
         at = int(rng.random() ** 3 * len(b)) if b else 0
         how = rng.randrange(5)
         if how == 0:
-            del b[at:at + rng.choice([1, 4, 60, 10**6])]
+            del b[at : at + rng.choice([1, 4, 60, 10**6])]
         elif how == 1:
-            b[at:at + 4] = rng.choice(NUMBERS)
+            b[at : at + 4] = rng.choice(NUMBERS)
         elif how == 2 and b:
             b[at] ^= 1 << rng.randrange(8)
         elif how == 3:
-            b[at:at] = b[at:at + 40] * rng.choice([1, 3, 200])
+            b[at:at] = b[at : at + 40] * rng.choice([1, 3, 200])
         else:
-            b[at:at + 1] = rng.randbytes(rng.choice([1, 7, 300]))
+            b[at : at + 1] = rng.randbytes(rng.choice([1, 7, 300]))
     return bytes(b)
 
 
@@ -112,12 +112,33 @@ def test_folders_and_files_of_somebody_else_are_a_sentence(tmp_path):
     closed.mkdir(0o700)
     made.picture(closed / "b.png")
     before = {f: f.read_bytes() for f in mine.rglob("*") if f.is_file()}
-    for args in (["check", mine / "shut.png"], ["check", closed], ["deliver", p, mine / "out"],
-                 ["render", p, mine / "o.png", "--size", "32x32"], ["render", p, mine / "a.png", "--size", "32x32"],
-                 ["check", closed / "b.png"]):
-        done = subprocess.run(["setpriv", "--reuid", "65534", "--regid", "65534", "--clear-groups", sys.executable,
-                               "-m", "mivex", *map(str, args)], cwd=ROOT, capture_output=True, text=True, check=False,
-                              env=os.environ | {"HOME": "/nonexistent", "XDG_STATE_HOME": "/nonexistent"})
+    for args in (
+        ["check", mine / "shut.png"],
+        ["check", closed],
+        ["deliver", p, mine / "out"],
+        ["render", p, mine / "o.png", "--size", "32x32"],
+        ["render", p, mine / "a.png", "--size", "32x32"],
+        ["check", closed / "b.png"],
+    ):
+        done = subprocess.run(
+            [
+                "setpriv",
+                "--reuid",
+                "65534",
+                "--regid",
+                "65534",
+                "--clear-groups",
+                sys.executable,
+                "-m",
+                "mivex",
+                *map(str, args),
+            ],
+            cwd=ROOT,
+            capture_output=True,
+            text=True,
+            check=False,
+            env=os.environ | {"HOME": "/nonexistent", "XDG_STATE_HOME": "/nonexistent"},
+        )
         assert done.returncode == 2, (args, done)
         lines = done.stderr.strip().split("\n")
         assert len(lines) == 1 and lines[0].startswith("mivex: ") and len(lines[0]) <= LINE, (args, done.stderr)
@@ -129,11 +150,19 @@ def test_a_folder_that_goes_away_on_the_way_is_a_sentence(tmp_path):
     p = made.project(tmp_path, made.overlay(1, delivery={"recipe": "scene"}), made.overlay(2))
     out = tmp_path / "out"
     for when in (1, 3):
-        code = ("import os, shutil, sys; from mivex.cli import main; real, n = os.replace, [0]\n"
-                f"def cut(*a):\n    n[0] += 1\n    if n[0] == {when}: shutil.rmtree({str(out)!r}, True)\n"
-                f"    return real(*a)\nos.replace = cut; sys.argv = ['mivex', 'deliver', {str(p)!r}, {str(out)!r}]; main()")
-        done = subprocess.run([sys.executable, "-c", code], cwd=ROOT, check=False, capture_output=True, text=True,
-                              env=os.environ | {"XDG_STATE_HOME": str(tmp_path / "home")})
+        code = (
+            "import os, shutil, sys; from mivex.cli import main; real, n = os.replace, [0]\n"
+            f"def cut(*a):\n    n[0] += 1\n    if n[0] == {when}: shutil.rmtree({str(out)!r}, True)\n"
+            f"    return real(*a)\nos.replace = cut; sys.argv = ['mivex', 'deliver', {str(p)!r}, {str(out)!r}]; main()"
+        )
+        done = subprocess.run(
+            [sys.executable, "-c", code],
+            cwd=ROOT,
+            check=False,
+            capture_output=True,
+            text=True,
+            env=os.environ | {"XDG_STATE_HOME": str(tmp_path / "home")},
+        )
         assert done.returncode == 2 and done.stderr.count("\n") == 1 and "inside Mivex" not in done.stderr, done.stderr
         assert not list(out.rglob("*.png")) or (out / "delivery.json").exists()
     assert p.exists() and (tmp_path / "a.png").exists()
@@ -151,13 +180,22 @@ def test_two_deliveries_into_one_folder_take_turns(tmp_path):
     alone = []
     for p in projects:
         to = p.parent / "alone"
-        subprocess.run([sys.executable, "-m", "mivex", "deliver", str(p), str(to)], cwd=ROOT, check=True,
-                       capture_output=True)
+        subprocess.run(
+            [sys.executable, "-m", "mivex", "deliver", str(p), str(to)], cwd=ROOT, check=True, capture_output=True
+        )
         alone.append({f.name: f.read_bytes() for f in to.iterdir()})
     assert alone[0] != alone[1]
     out = tmp_path / "out"
-    running = [subprocess.Popen([sys.executable, "-m", "mivex", "deliver", str(p), str(out)], cwd=ROOT, text=True,
-                                stdout=subprocess.PIPE, stderr=subprocess.PIPE) for p in projects]
+    running = [
+        subprocess.Popen(
+            [sys.executable, "-m", "mivex", "deliver", str(p), str(out)],
+            cwd=ROOT,
+            text=True,
+            stdout=subprocess.PIPE,
+            stderr=subprocess.PIPE,
+        )
+        for p in projects
+    ]
     codes = []
     for r in running:
         _, err = r.communicate(timeout=300)

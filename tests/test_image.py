@@ -47,15 +47,28 @@ def tga(values, *, rle, top_down, channels):
     """A TGA file by hand (Truevision TGA 2.0, types 2 and 10)."""
     v = (values[..., [2, 1, 0, 3][:channels] if channels == 4 else [2, 1, 0]] * 255 + 0.5).astype(np.uint8)
     h, w = v.shape[:2]
-    head = struct.pack("<BBBHHBHHHHBB", 0, 0, 10 if rle else 2, 0, 0, 0, 0, 0, w, h, channels * 8,
-                       (0x20 if top_down else 0) | (8 if channels == 4 else 0))
+    head = struct.pack(
+        "<BBBHHBHHHHBB",
+        0,
+        0,
+        10 if rle else 2,
+        0,
+        0,
+        0,
+        0,
+        0,
+        w,
+        h,
+        channels * 8,
+        (0x20 if top_down else 0) | (8 if channels == 4 else 0),
+    )
     rows = v if top_down else v[::-1]
     if not rle:
         return head + rows.tobytes()
     body = bytearray()
     for row in rows:
         for i in range(0, w, 7):  # raw packets of up to 7, then one run packet would repeat texels: mix both
-            part = row[i:i + 7]
+            part = row[i : i + 7]
             if (part == part[0]).all():
                 body += bytes([0x80 | (len(part) - 1)]) + part[0].tobytes()
             else:
@@ -103,8 +116,13 @@ def test_bad_files_are_refused_in_one_sentence_and_writing_leaves_nothing_behind
     good = tmp_path / "good.png"
     write_picture(good, codes(rng, 8, (64, 64, 4)))
     whole = good.read_bytes()
-    bad = {"empty.png": b"", "cut.png": whole[:len(whole) // 2], "text.png": b"hello", "what.xyz": whole,
-           "half.tga": tga(codes(rng, 8), rle=False, top_down=True, channels=4)[:100]}
+    bad = {
+        "empty.png": b"",
+        "cut.png": whole[: len(whole) // 2],
+        "text.png": b"hello",
+        "what.xyz": whole,
+        "half.tga": tga(codes(rng, 8), rle=False, top_down=True, channels=4)[:100],
+    }
     for name, content in bad.items():
         (tmp_path / name).write_bytes(content)
         with pytest.raises(MivexError) as e:
@@ -118,9 +136,11 @@ def test_bad_files_are_refused_in_one_sentence_and_writing_leaves_nothing_behind
         read_picture(good)
     with pytest.raises(MivexError, match="cannot be written"):
         write_picture(tmp_path / "no" / "a.png", codes(rng, 8))
+
     # A disk that fills up while writing: the old file stays, and nothing half written beside it.
     def full(_path):
         raise OSError(28, "No space left on device")
+
     monkeypatch.setattr(store.os, "fsync", full)
     before = sorted(os.listdir(tmp_path))
     with pytest.raises(MivexError, match="no space left"):
@@ -167,6 +187,7 @@ def test_halving_is_exact_area_averaging(rng, shape):
 
 def slow_sample(levels, u, v, lod, wrap):
     """One texture fetch spelt out."""
+
     def fetch(level, x, y):
         h, w = level.shape[:2]
         return level[y % h if wrap else min(max(y, 0), h - 1), x % w if wrap else min(max(x, 0), w - 1)].astype(float)
@@ -176,8 +197,9 @@ def slow_sample(levels, u, v, lod, wrap):
         x, y = u * w - 0.5, v * h - 0.5
         i, j = int(np.floor(x)), int(np.floor(y))
         fx, fy = x - i, y - j
-        return ((fetch(level, i, j) * (1 - fx) + fetch(level, i + 1, j) * fx) * (1 - fy)
-                + (fetch(level, i, j + 1) * (1 - fx) + fetch(level, i + 1, j + 1) * fx) * fy)
+        return (fetch(level, i, j) * (1 - fx) + fetch(level, i + 1, j) * fx) * (1 - fy) + (
+            fetch(level, i, j + 1) * (1 - fx) + fetch(level, i + 1, j + 1) * fx
+        ) * fy
 
     lod = min(max(lod, 0), len(levels) - 1)
     i = min(int(lod), len(levels) - 2)

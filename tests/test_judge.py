@@ -76,13 +76,20 @@ def test_keep_coverage_holds_within_one_percent_down_to_8x8():
 
     def off(c):
         return sum(abs(coverage(plain.level(i)[..., 3], c) - wanted) for i in range(plain.levels) if plain.widths[i] >= 8)
+
     assert off(best) <= min(off(c) for c in np.linspace(0.05, 0.95, 61)) + 0.01
 
 
 def test_scaled_levels_are_delivered_where_the_file_holds_them_and_the_cutoff_is_told_elsewhere(tmp_path):
     write_picture(tmp_path / "m.png", rgba(paint(64), screen(64)), 8)
-    o = Overlay(id="o", name="Mesh", source=Source(path="m.png"), material=Material(blend="Cutout", depth_write=True),
-                steps=(step("keep-coverage"),), delivery=Delivery(format="tif"))
+    o = Overlay(
+        id="o",
+        name="Mesh",
+        source=Source(path="m.png"),
+        material=Material(blend="Cutout", depth_write=True),
+        steps=(step("keep-coverage"),),
+        delivery=Delivery(format="tif"),
+    )
     evaluator = Evaluator(tmp_path)
     t = evaluator.texture(o)
     assert t.coverage == 0.5
@@ -104,8 +111,13 @@ def test_scaled_levels_are_delivered_where_the_file_holds_them_and_the_cutoff_is
 
 def test_a_file_without_alpha_is_for_solid_only_and_sheets_tell_what_was_packed(tmp_path):
     write_picture(tmp_path / "m.png", rgba(paint(16), disc(16)), 8)
-    o = Overlay(id="o", name="P", source=Source(path="m.png"), delivery=Delivery(format="tga24"),
-                steps=(step("pack", name="core, outer", red={"name": "core"}), step("signed-distance", spread=3)))
+    o = Overlay(
+        id="o",
+        name="P",
+        source=Source(path="m.png"),
+        delivery=Delivery(format="tga24"),
+        steps=(step("pack", name="core, outer", red={"name": "core"}), step("signed-distance", spread=3)),
+    )
     evaluator = Evaluator(tmp_path)
     with pytest.raises(MivexError, match="no alpha"):
         deliver([o], lambda _: evaluator.texture(o), tmp_path)[0]
@@ -133,8 +145,10 @@ def test_far_sizes_show_straight_premultiplied_and_their_difference():
     mean_a = a.reshape(8, 8, 8, 8, 1).mean(axis=(1, 3))
     S = C.reshape(8, 8, 8, 8, 3).mean(axis=(1, 3))
     want = {"true": srgb_encode(P + 1 - mean_a) * 255, "straight": srgb_encode(S * mean_a + 1 - mean_a) * 255}
-    got = {k: draw_flat(x, replace(view, level=3, zoom=1.0), 64, 64)[4::8, 4::8] for k, x in
-           (("true", layouts.truth(t)), ("straight", t))}
+    got = {
+        k: draw_flat(x, replace(view, level=3, zoom=1.0), 64, 64)[4::8, 4::8]
+        for k, x in (("true", layouts.truth(t)), ("straight", t))
+    }
     for k, picture in got.items():
         assert np.abs(picture - want[k]).max() < 1
     assert np.abs(want["true"] - want["straight"]).max() > 4
@@ -142,17 +156,17 @@ def test_far_sizes_show_straight_premultiplied_and_their_difference():
     spots, below, side, columns, top = layouts.far_boxes(t, w, h)
     drawn = draw_flat(t, replace(view, layout="far"), w, h)
     row = side + layouts._GAP + layouts._LABEL
-    gap = drawn[top + 2 * row:top + 2 * row + side, columns[0]:columns[0] + side]
-    upper = drawn[top:top + side, columns[0]:columns[0] + side].astype(int)
-    lower = drawn[top + row:top + row + side, columns[0]:columns[0] + side].astype(int)
+    gap = drawn[top + 2 * row : top + 2 * row + side, columns[0] : columns[0] + side]
+    upper = drawn[top : top + side, columns[0] : columns[0] + side].astype(int)
+    lower = drawn[top + row : top + row + side, columns[0] : columns[0] + side].astype(int)
     assert np.array_equal(gap, np.clip(np.abs(upper - lower) * layouts.DIFFERENCE_GAIN, 0, 255)) and gap.max() > 10
     clean = texture(STEPS["spread"].run(Surface(t.values), step("spread"), None).values)
     calm = draw_flat(clean, replace(view, layout="far"), w, h)
-    assert calm[top + 2 * row:top + 2 * row + side, columns[0]:columns[0] + side].max() <= 4
+    assert calm[top + 2 * row : top + 2 * row + side, columns[0] : columns[0] + side].max() <= 4
     assert spots[0][0] == 0 and drawn[spots[0][2] + 32, spots[0][1] + 32].tolist() == pytest.approx([230] * 3, abs=1)
     level, x, y = spots[3]
-    assert level == 3 and np.abs(drawn[y:y + 8, x:x + 8] - want["straight"]).max() < 1
-    assert np.abs(drawn[y + below:y + below + 8, x:x + 8] - want["true"]).max() < 1
+    assert level == 3 and np.abs(drawn[y : y + 8, x : x + 8] - want["straight"]).max() < 1
+    assert np.abs(drawn[y + below : y + below + 8, x : x + 8] - want["true"]).max() < 1
 
 
 def test_all_backdrops_are_composited_each_over_its_own():
@@ -164,13 +178,13 @@ def test_all_backdrops_are_composited_each_over_its_own():
     boxes = layouts._grid(6, w, h, 1.0)
     c = float(srgb_decode(0.8))
     for (key, _), (x, y, bw, bh) in zip(layouts.BACKDROP_ORDER, boxes, strict=True):
-        part = drawn[y:y + bh, x:x + bw].astype(float)
+        part = drawn[y : y + bh, x : x + bw].astype(float)
         below = {"black": 0.0, "grey": float(srgb_decode(0.5)), "white": 1.0}.get(key)
         if below is not None:
             assert np.abs(part - srgb_encode(c / 2 + below / 2) * 255).max() < 1
         else:
             assert part.std() > 1  # something is to be seen through it
-    parts = [drawn[y:y + bh, x:x + bw].mean() for x, y, bw, bh in boxes]
+    parts = [drawn[y : y + bh, x : x + bw].mean() for x, y, bw, bh in boxes]
     assert parts[4] > parts[5] + 20
 
 
@@ -179,8 +193,8 @@ def test_tiles_border_and_every_layout_at_every_size():
     v = rgba(np.dstack([x / 15, y / 15, x * 0 + 0.5]), np.ones((16, 16)))
     drawn = draw_flat(texture(v), FlatView(layout="tiles", show="colour"), 308, 308)
     third = 96
-    a = drawn[10:10 + third, 10:10 + third]
-    assert np.array_equal(a, drawn[10 + third:10 + 2 * third, 10 + 2 * third:10 + 3 * third])
+    a = drawn[10 : 10 + third, 10 : 10 + third]
+    assert np.array_equal(a, drawn[10 + third : 10 + 2 * third, 10 + 2 * third : 10 + 3 * third])
     # The border view marks just the outermost texels that hold alpha, even a faint trace in a large picture.
     alpha = np.zeros((512, 512), np.float32)
     alpha[200:300, 200:300], alpha[0, 100] = 1, 2 / 255
@@ -214,8 +228,9 @@ def test_magnified_distance_is_crisp_where_plain_alpha_is_not(tmp_path):
 
     def between(i):
         bx, by, bw, bh = boxes[i]
-        part = drawn[by:by + bh, bx:bx + bw, 0].astype(int)
+        part = drawn[by : by + bh, bx : bx + bw, 0].astype(int)
         return ((part > 60) & (part < 210) & (part != SURROUND)).mean()
+
     assert between(4) < between(5) / 4  # at 16 times
     f = facts_of(Subject.of(o, t), plain)
     assert f.outline is not None and f.plain_outline is not None
@@ -242,8 +257,12 @@ def test_normals_are_lit_from_where_the_pointer_is():
     assert centre[0.9] > 2 * centre[0.1]  # a slope that faces right is lit from the right
     up = np.broadcast_to(np.float32([0.5, 0.5 + 0.5 * math.sin(0.6), 0.5 + 0.5 * math.cos(0.6)]), (21, 21, 3))
     assert lit(up, u, v, (0.5, 0.1), 1.0)[10, 10] > 2 * lit(up, u, v, (0.5, 0.9), 1.0)[10, 10]
-    shown = draw_flat(texture(np.dstack([right, np.ones((21, 21))]), meaning="data"),
-                      FlatView(show="lit", zoom=4, left=10, top=6, light=(0.9, 0.5)), 120, 120)
+    shown = draw_flat(
+        texture(np.dstack([right, np.ones((21, 21))]), meaning="data"),
+        FlatView(show="lit", zoom=4, left=10, top=6, light=(0.9, 0.5)),
+        120,
+        120,
+    )
     assert shown[6:90, 10:94].min() != SURROUND and (shown[:6] == SURROUND).all() and (shown[:, 94:] == SURROUND).all()
 
 
@@ -272,8 +291,11 @@ def test_trimming_and_padding_change_nothing_on_the_stage_and_the_pivot_stands_a
     bare = render(Document(), {}, view).colour
     whole = seen(step("spread"))
     assert np.abs(whole - bare).max() > 0.3
-    for steps in ((step("trim", margin=2),), (step("pad", left=30, right=2, top=9, bottom=0),),
-                  (step("trim", margin=4), step("pad", to="power"))):
+    for steps in (
+        (step("trim", margin=2),),
+        (step("pad", left=30, right=2, top=9, bottom=0),),
+        (step("trim", margin=4), step("pad", to="power")),
+    ):
         assert np.abs(seen(step("spread"), *steps) - whole).max() < 0.02
     # By the pivot, the shape's own middle stands at the place, and turning it leaves it there.
     spot = view.on_screen(np.array([place.at]))[0, :2]
@@ -307,14 +329,29 @@ CASES = {
     "two-valued": (rgba(GREY, (disc(64) > 0.5) * 1.0), {}, {}, {}),
     "soft-cutout": (rgba(GREY, disc(64, 0.15, 0.6)), {"blend": "Cutout", "depth_write": True}, {}, {}),
     "banding": (rgba(GREY, banded()), {}, {}, {}),
-    "specks": (rgba(GREY, np.maximum(disc(64, 0.3, 0.2), 0.08 * ((np.mgrid[:64, :64].sum(0) % 7 == 0) & (
-        np.mgrid[:64, :64][0] % 7 == 3) & (np.mgrid[:64, :64][1] > 2)))), {}, {}, {}),
+    "specks": (
+        rgba(
+            GREY,
+            np.maximum(
+                disc(64, 0.3, 0.2),
+                0.08
+                * ((np.mgrid[:64, :64].sum(0) % 7 == 0) & (np.mgrid[:64, :64][0] % 7 == 3) & (np.mgrid[:64, :64][1] > 2)),
+            ),
+        ),
+        {},
+        {},
+        {},
+    ),
     "empty-margin": (rgba(GREY, np.roll(np.pad(disc(24), 20), 7, 1)), {}, {}, {}),
     "budget": (rgba(GREY, disc(64)), {}, {}, {"budget": 32}),
     "alpha-lost": (rgba(GREY, disc(64)), {}, {}, {"format": "tga24"}),
     "meaning": (rgba(NORMALS, disc(64)), {}, {"meaning": "colour"}, {}),
-    "seam": (rgba(np.dstack([np.mgrid[:64, :64][1] / 80] * 3), np.ones((64, 64)) - 0.5 * np.mgrid[:64, :64][1] / 64),
-             {"tiling": True}, {}, {}),
+    "seam": (
+        rgba(np.dstack([np.mgrid[:64, :64][1] / 80] * 3), np.ones((64, 64)) - 0.5 * np.mgrid[:64, :64][1] / 64),
+        {"tiling": True},
+        {},
+        {},
+    ),
     "holes": (rgba(np.full((128, 128, 3), 0.5), holed()), {"blend": "Cutout", "depth_write": True}, {}, {}),
 }
 
@@ -323,8 +360,13 @@ CASES = {
 def test_each_finding_is_found_placed_explained_and_mended(tmp_path, check):
     values, material, source, delivery = CASES[check]
     write_picture(tmp_path / "p.png", np.asarray(values, np.float32), 8)
-    o = Overlay(id="o", name="O", source=Source.model_validate({"path": "p.png"} | source),
-                material=Material.model_validate(material), delivery=Delivery.model_validate(delivery))
+    o = Overlay(
+        id="o",
+        name="O",
+        source=Source.model_validate({"path": "p.png"} | source),
+        material=Material.model_validate(material),
+        delivery=Delivery.model_validate(delivery),
+    )
     doc, evaluator = Document(overlays=(o,)), Evaluator(tmp_path)
 
     def found(d):

@@ -133,8 +133,8 @@ def test_the_questions_offer_every_way_out(windows, tmp_path, monkeypatch):
     def take(word):
         def run(box):
             seen.append(([b.text() for b in box.buttons()], box.text()))
-            monkeypatch.setattr(QMessageBox, "clickedButton", lambda b: next(
-                k for k in b.buttons() if k.text() == word))
+            monkeypatch.setattr(QMessageBox, "clickedButton", lambda b: next(k for k in b.buttons() if k.text() == word))
+
         return run
 
     for word, got in (("Take theirs", "theirs"), ("Overwrite theirs", "overwrite"), ("Keep mine beside it", "beside")):
@@ -228,6 +228,7 @@ def test_work_of_a_killed_window_is_offered_and_taken_or_given_up(windows, tmp_p
         def ask(kept):
             asked.append(kept.path)
             return word
+
         return ask
 
     # Opening a project offers what belongs to it, and only that; put off, it is offered again.

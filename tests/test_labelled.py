@@ -66,6 +66,7 @@ def test_the_repair_offered_first_changes_nothing_that_shows():
             continue
         surface = Surface(row.values)
         from mivex.core.prepare import STEPS
+
         out = STEPS["spread"].run(surface, f.repair.steps[0], CONTEXT).values
         seen = row.values[..., 3] > 0
         changed = float(np.abs(out - row.values)[seen].max() * 255) if seen.any() else 0
@@ -79,6 +80,7 @@ def test_the_repair_offered_first_changes_nothing_that_shows():
 def test_a_share_of_a_matte_is_measured_on_textured_sprites(rng):
     """Mended, the picture comes nearer to what it was; where share and texture cannot be told apart, none is offered."""
     from mivex.core.prepare.unmatte import run as unmatte
+
     for seed in range(4):
         own = np.random.default_rng(seed)
         alpha = labelled.ball(128, r=0.8, soft=0.5)
@@ -103,7 +105,7 @@ def test_directions_are_told_from_colours_that_happen_to_be_as_long(rng):
     blue = np.broadcast_to(np.array([77, 153, 242]) / 255, (64, 64, 3))
     shades = np.clip(blue * (1 + 0.05 * (labelled.smooth(rng, 64, 64, 4)[..., None] * 2 - 1)), 0, 1)
     n = np.dstack([0.6 * (labelled.smooth(rng, 64, 64, 4) * 2 - 1), 0.6 * (labelled.smooth(rng, 64, 64, 4) * 2 - 1)])
-    bumps = np.dstack([n, np.sqrt(1 - (n ** 2).sum(axis=2))]) / 2 + 0.5
+    bumps = np.dstack([n, np.sqrt(1 - (n**2).sum(axis=2))]) / 2 + 0.5
     gentle = np.dstack([n * 0.15, np.sqrt(1 - ((n * 0.15) ** 2).sum(axis=2))]) / 2 + 0.5
     for rgb, truth in ((blue, False), (shades, False), (bumps, True), (gentle, True), (paint(64), False)):
         values = rgba(rgb, np.ones((64, 64)))
@@ -177,4 +179,4 @@ def test_a_fall_off_changes_without_a_jump_as_it_gets_softer():
             assert np.abs(mask - last).max() < 0.06
         last = mask
     hard = fall_off(FallOffFields(step="fall-off", radius=0.25, soft=0.0, profile="straight"), surface)
-    assert hard.sum() == pytest.approx(np.pi * 16 ** 2, rel=5e-3)
+    assert hard.sum() == pytest.approx(np.pi * 16**2, rel=5e-3)

@@ -90,12 +90,16 @@ def test_a_mesh_gives_masks_kept_beside_the_project_and_its_absence_is_said(tmp_
     assert len(kept) == 1 and kept[0].suffix == ".png"
     again = Evaluator(tmp_path)
     again.bakes = tmp_path / "p.bakes"
-    assert np.array_equal(again.graph.value(again.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"], first)
+    assert np.array_equal(
+        again.graph.value(again.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"], first
+    )
     # A broken bake is made again; another mesh gets another one; a mesh that has gone is said.
     kept[0].write_bytes(b"no")
     third = Evaluator(tmp_path)
     third.bakes = tmp_path / "p.bakes"
-    assert np.array_equal(third.graph.value(third.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"], first)
+    assert np.array_equal(
+        third.graph.value(third.node_of(doc.overlays[0], EvaluationRequest(doc=doc))).surface.channels["metal"], first
+    )
     (tmp_path / "box.obj").unlink()
     gone = Evaluator(tmp_path).texture(doc.overlays[0], doc)
     assert len(gone.notes) == 1 and "box.obj" in gone.notes[0] and "dust" in gone.notes[0]

@@ -43,7 +43,10 @@ def test_channels_that_a_layer_does_not_touch_stay_bit_for_bit(tmp_path):
         assert np.array_equal(made.values[..., 3], plain.values[..., 3]) == (channel != "opacity")
         assert set(made.channels) == ({channel} if channel not in ("colour", "opacity") else set())
     # Rows that are off, of strength 0, or masked away change nothing at all; nor does a stack without rows.
-    for row in (Layer(on=False, cells={"colour": ChannelSource()}), Layer(strength=0, cells={"opacity": ChannelSource(number=0)})):
+    for row in (
+        Layer(on=False, cells={"colour": ChannelSource()}),
+        Layer(strength=0, cells={"opacity": ChannelSource(number=0)}),
+    ):
         t = evaluator.texture(o.model_copy(update={"layers": Stack(rows=(row,))}))
         assert np.array_equal(t.values, plain.values) and not t.channels
     masked = Layer(cells={"colour": ChannelSource(colour=(1, 0, 0))}, mask=Mask(parts=(MaskPart(value=0),)))
@@ -125,7 +128,11 @@ def test_groups_levels_and_an_overlay_laid_over_another():
         [{"cells": {"colour": {"colour": (0.8, 0.2, 0.2)}, "opacity": {"number": 0.5}, "roughness": {"number": 0.9}}}]
     )
     doc, top = edits.add_blank(doc, "Veil", "glass", (32, 32))
-    cells = {"colour": ChannelSource(colour=(0.2, 0.2, 0.8)), "opacity": ChannelSource(number=0.4), "roughness": ChannelSource(number=0.1)}
+    cells = {
+        "colour": ChannelSource(colour=(0.2, 0.2, 0.8)),
+        "opacity": ChannelSource(number=0.4),
+        "roughness": ChannelSource(number=0.1),
+    }
     doc = layer_edits.add_row(doc, top, Layer(cells=cells))
     doc = layer_edits.add_row(doc, doc.overlays[0].id, Layer(laid_over=top))
     s = surface(doc)

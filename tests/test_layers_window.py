@@ -285,8 +285,21 @@ def test_a_pens_pressure_counts(window):
     none, device = Qt.KeyboardModifier.NoModifier, QPointingDevice.primaryPointingDevice()
     for x, pressure in ((80, 0.2), (120, 0.9)):
         at = QPointF(x, 250)
-        pen = QTabletEvent(QEvent.Type.TabletMove, device, at, c.mapToGlobal(at), pressure, 0, 0, 0, 0, 0, none,
-                           Qt.MouseButton.LeftButton, Qt.MouseButton.LeftButton)
+        pen = QTabletEvent(
+            QEvent.Type.TabletMove,
+            device,
+            at,
+            c.mapToGlobal(at),
+            pressure,
+            0,
+            0,
+            0,
+            0,
+            0,
+            none,
+            Qt.MouseButton.LeftButton,
+            Qt.MouseButton.LeftButton,
+        )
         QApplication.sendEvent(c, pen)
         QTest.mousePress(c, Qt.MouseButton.LeftButton, none, at.toPoint())
         QTest.mouseRelease(c, Qt.MouseButton.LeftButton, none, at.toPoint())

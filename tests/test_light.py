@@ -33,9 +33,9 @@ def brdf(n, v, light, base, rough, metal):
     nl, nv, nh, vh = n @ light, n @ v, n @ h, v @ h
 
     def lam(c):
-        return (-1 + math.sqrt(1 + a * a * (1 / c ** 2 - 1))) / 2
+        return (-1 + math.sqrt(1 + a * a * (1 / c**2 - 1))) / 2
 
-    d = a * a / (math.pi * ((a * a - 1) * nh ** 2 + 1) ** 2)
+    d = a * a / (math.pi * ((a * a - 1) * nh**2 + 1) ** 2)
     g = 1 / (1 + lam(nl) + lam(nv))
     f0 = 0.04 + (base - 0.04) * metal
     f = f0 + (1 - f0) * (1 - vh) ** 5
@@ -47,8 +47,15 @@ def lit(lighting, n, v, base, rough, metal, occlusion=1.0):
     record, held = light_record(lighting, None)
     out = np.zeros((1, 4), np.float32)
     one = np.float32
-    lit_many(record, np.array([n], one), np.array([v], one), np.zeros((1, 3), one), np.array([[*base, 1]], one),
-             np.array([[rough, metal, occlusion]], one), out)
+    lit_many(
+        record,
+        np.array([n], one),
+        np.array([v], one),
+        np.zeros((1, 3), one),
+        np.array([[*base, 1]], one),
+        np.array([[rough, metal, occlusion]], one),
+        out,
+    )
     del held
     return out[0, :3]
 
@@ -73,7 +80,7 @@ def test_the_lamp_is_the_microfacet_formula(rng):
 @pytest.mark.parametrize(("rough", "nv"), [(0.09, 0.9), (0.3, 0.5), (0.3, 0.12), (0.7, 0.8), (0.95, 0.3)])
 def test_the_table_is_the_integral_over_the_half_sphere(rough, nv):
     """∫ f·cos for a mirror colour of 1 and of 0: dense rings round the mirrored direction and over the whole sky."""
-    a = rough ** 2
+    a = rough**2
     v = np.array([math.sqrt(1 - nv * nv), 0, nv])
     # Fine where the lobe is: the half vector's angle, spaced by its tangent.
     t = (np.arange(1200) + 0.5) / 1200 * math.pi / 2
@@ -87,8 +94,8 @@ def test_the_table_is_the_integral_over_the_half_sphere(rough, nv):
     nl, nh = light[..., 2], h[..., 2]
     ok = (nl > 0) & (vh > 0)
     nl = np.where(ok, nl, 1)
-    d = a * a / (math.pi * ((a * a - 1) * nh ** 2 + 1) ** 2)
-    lam = [(-1 + np.sqrt(1 + a * a * (1 / c ** 2 - 1))) / 2 for c in (nl, nv)]
+    d = a * a / (math.pi * ((a * a - 1) * nh**2 + 1) ** 2)
+    lam = [(-1 + np.sqrt(1 + a * a * (1 / c**2 - 1))) / 2 for c in (nl, nv)]
     f = d / (1 + lam[0] + lam[1]) / (4 * nl * nv) * nl
     # dω_l = 4 (v·h) dω_h
     weight = np.sin(th) * (jac[:, None] * (math.pi / 2 / 1200) * (2 * math.pi / 400)) * 4 * vh * ok
@@ -109,7 +116,7 @@ def test_prefiltered_environments_are_their_integrals(name, rng):
     peak = float(env.even[..., :3].max())
     for level in (4, 7, 10, 11):
         rough = level / 11
-        a2 = rough ** 4
+        a2 = rough**4
         for _ in range(4):
             d = rng.normal(size=3)
             d /= np.linalg.norm(d)
@@ -123,8 +130,8 @@ def test_prefiltered_environments_are_their_integrals(name, rng):
             keep = nl > 0
             nl = nl[keep]
             phi = (np.arange(96) + rng.random((nl.size, 1))) / 96 * 2 * math.pi
-            s = np.sqrt(1 - nl ** 2)[:, None]
-            dirs = (nl[:, None, None] * d + (s * np.cos(phi))[..., None] * x + (s * np.sin(phi))[..., None] * y)
+            s = np.sqrt(1 - nl**2)[:, None]
+            dirs = nl[:, None, None] * d + (s * np.cos(phi))[..., None] * x + (s * np.sin(phi))[..., None] * y
             want = (SKIES[name](dirs).mean(axis=1) * nl[:, None]).sum(axis=0) / nl.sum()
             got = _read(env.level(level), SIZES[level], d)
             assert np.abs(got - want).max() < 0.01 * max(peak, float(want.max())), (level, d)
@@ -146,8 +153,10 @@ def _read(pixels, side, d):
     x, y = (p * 0.5 + 0.5) * side + 0.5, (q * 0.5 + 0.5) * side + 0.5
     i, j = int(x), int(y)
     fx, fy = x - i, y - j
-    return ((pixels[j, i] * (1 - fx) + pixels[j, i + 1] * fx) * (1 - fy)
-            + (pixels[j + 1, i] * (1 - fx) + pixels[j + 1, i + 1] * fx) * fy)[:3].astype(float)
+    return (
+        (pixels[j, i] * (1 - fx) + pixels[j, i + 1] * fx) * (1 - fy)
+        + (pixels[j + 1, i] * (1 - fx) + pixels[j + 1, i + 1] * fx) * fy
+    )[:3].astype(float)
 
 
 def drawn(coat, corners=PANEL, material=OPAQUE, lighting=DARK, view=VIEW, mesh=None):
@@ -179,8 +188,9 @@ WHITE = Texture(np.full((4, 4, 4), 0.5, np.float32), meaning="data").mips
 def test_a_normal_map_on_a_turned_panel_is_its_closed_form(u, v, green_up):
     for yaw, pitch, tx, ty, strength in ((25, 10, 0.3, 0.0, 1.0), (-20, 35, -0.1, 0.4, 1.0), (10, -15, 0.2, 0.3, -0.5)):
         mesh, right, up, out = turned(yaw, pitch, u, v)
-        coat = ShadingInputs(WHITE, rough=Input(1.0), metal=Input(0.0), normal=bent(tx, ty), normal_strength=strength,
-                    green_up=green_up)
+        coat = ShadingInputs(
+            WHITE, rough=Input(1.0), metal=Input(0.0), normal=bent(tx, ty), normal_strength=strength, green_up=green_up
+        )
         got = drawn(coat, mesh=mesh)
         n = right * tx * strength + up * ty * strength * (1 if green_up else -1) + out
         n /= np.linalg.norm(n)
@@ -202,15 +212,28 @@ def test_packed_channels_are_read_in_their_order(rng):
     picture = Texture(np.full((8, 8, 4), [occlusion, 1 - rough, metal, 0.25], np.float32), meaning="data", bits=32)
     own = Texture(np.full((4, 4, 4), [0.7, 0.5, 0.3, 1.0], np.float32), meaning="data")
     o = Overlay(id="o", name="o", places=(PanelPlace(at=(0, 0, 0), width=2, height=2),), material=OPAQUE)
-    plain = o.model_copy(update={"material": OPAQUE.model_copy(update={"finish": Finish(
-        roughness=Channel(value=rough), metal=Channel(value=metal), occlusion=Channel(value=occlusion))})})
+    plain = o.model_copy(
+        update={
+            "material": OPAQUE.model_copy(
+                update={
+                    "finish": Finish(
+                        roughness=Channel(value=rough), metal=Channel(value=metal), occlusion=Channel(value=occlusion)
+                    )
+                }
+            )
+        }
+    )
     order = ("occlusion", "smoothness", "metal", "nothing")
-    for where, key in (({"source": "overlay", "overlay": "p"}, "p"),
-                       ({"source": "file", "path": "x.png"}, file_key("x.png", "data"))):
+    for where, key in (
+        ({"source": "overlay", "overlay": "p"}, "p"),
+        ({"source": "file", "path": "x.png"}, file_key("x.png", "data")),
+    ):
         read = o.model_copy(update={"material": OPAQUE.model_copy(update={"finish": packed(Finish(), order, **where)})})
         light = Lighting()
-        got, want = (draw_all([overlay_draw(k, o.places[0], own, VIEW, {key: picture})], VIEW, light).colour[24, 30]
-                     for k in (read, plain))
+        got, want = (
+            draw_all([overlay_draw(k, o.places[0], own, VIEW, {key: picture})], VIEW, light).colour[24, 30]
+            for k in (read, plain)
+        )
         assert got.tolist() == pytest.approx(want.tolist(), abs=1e-5)
     # Opacity from another picture's alpha, inverted: a quarter is clear.
     m = Material(lit=False, finish=Finish(opacity=Channel(source="overlay", overlay="p", channel="alpha", invert=True)))
@@ -223,8 +246,12 @@ def test_roughness_alone_makes_two_paints_differ():
     around, along = np.meshgrid(np.radians(np.linspace(75, -75, 41)), np.linspace(-1, 1, 3), indexing="ij")
     normal = np.stack([0 * along, np.sin(around), np.cos(around)], -1)
     pipe = sheet(np.stack([along, normal[..., 1], normal[..., 2] - 1], -1), normal, np.stack([along, around], -1))
-    smooth, dull = (draw_all([DrawCall("p", pipe, ShadingInputs(WHITE, rough=Input(r)), OPAQUE, (1, 0, 0.0))], VIEW,
-                             Lighting()).colour[13:35, 20:40, 0] for r in (0.08, 0.8))
+    smooth, dull = (
+        draw_all([DrawCall("p", pipe, ShadingInputs(WHITE, rough=Input(r)), OPAQUE, (1, 0, 0.0))], VIEW, Lighting()).colour[
+            13:35, 20:40, 0
+        ]
+        for r in (0.08, 0.8)
+    )
     assert np.abs(smooth - dull).max() > 0.05
     # The smooth one mirrors the lights of the surroundings; over the dull one they are spread.
     assert np.abs(np.diff(smooth, axis=0)).max() > 3 * np.abs(np.diff(dull, axis=0)).max()
@@ -234,14 +261,18 @@ def test_the_shadow_of_a_grille_lets_its_share_through():
     """A pierced panel over a floor, the lamp at an angle: the mean light in its shadow is what its holes leave open."""
     y, x = np.mgrid[:256, :256]
     for hole, pitch in ((20, 32), (6, 8), (3, 8)):
-        open_ = ((x % pitch < hole) & (y % pitch < hole))
+        open_ = (x % pitch < hole) & (y % pitch < hole)
         alpha = np.where(open_, 0.0, 1.0)
         grille = Texture(np.dstack([np.full((256, 256, 3), 0.5), alpha]).astype(np.float32), meaning="data")
         lighting = Lighting(strength=0.0, lamp=1.0, lamp_turn=20, lamp_height=60)
         ground = quad(np.array([[-3.0, 0, -3], [3, 0, -3], [3, 0, 3], [-3, 0, 3]]))
         floor = DrawCall("floor", ground, ShadingInputs(WHITE, rough=Input(1.0)), OPAQUE, (1, 0, 0.0))
-        o = Overlay(id="g", name="g", material=Material(blend="Cutout", group="Cutout", depth_write=True),
-                    places=(PanelPlace(at=(0, 1.0, 0), pitch=-90, width=2, height=2),))
+        o = Overlay(
+            id="g",
+            name="g",
+            material=Material(blend="Cutout", group="Cutout", depth_write=True),
+            places=(PanelPlace(at=(0, 1.0, 0), pitch=-90, width=2, height=2),),
+        )
         view = View(Camera(name="v", target=(0, 0, 0), pitch=80, distance=6), 64, 48)
         pane = overlay_draw(o, o.places[0], grille, view)
         shadows = shadows_of([floor, pane], lighting.towards_lamp)
@@ -254,8 +285,15 @@ def test_the_shadow_of_a_grille_lets_its_share_through():
         up = np.tile(np.array([0, 1, 0], np.float32), (len(at), 1))
         out = [np.zeros((len(at), 4), np.float32) for _ in range(2)]
         for k, r in enumerate((record, light_record(lighting, None)[0])):
-            lit_many(r, up, up, places, np.full((len(at), 4), 0.5, np.float32),
-                     np.tile(np.array([1, 0, 1], np.float32), (len(at), 1)), out[k])
+            lit_many(
+                r,
+                up,
+                up,
+                places,
+                np.full((len(at), 4), 0.5, np.float32),
+                np.tile(np.array([1, 0, 1], np.float32), (len(at), 1)),
+                out[k],
+            )
         del held
         share = out[0][:, 0].mean() / out[1][:, 0].mean()
         assert share == pytest.approx((hole / pitch) ** 2, abs=0.02), (hole, pitch)
@@ -291,7 +329,8 @@ def test_a_map_of_the_uvs_tiles_turns_and_moves_a_picture():
     plain = row()
     assert row(turn=180)[24, 20] == pytest.approx(plain[24, 39], abs=0.02)  # turned round its middle
     assert row(turn=90)[16, 30] == pytest.approx(plain[24, 38], abs=0.03) or row(turn=90)[16, 30] == pytest.approx(
-        plain[24, 21], abs=0.03)
+        plain[24, 21], abs=0.03
+    )
     twice = row(across=2)
     assert twice[24, 33] - twice[24, 31] == pytest.approx(2 * (plain[24, 33] - plain[24, 31]), rel=0.05)
     assert row(right=0.1)[24, 33] == pytest.approx(plain[24, 33] - 0.1, abs=0.02)
@@ -304,7 +343,9 @@ def test_a_second_uv_set_is_read_and_a_missing_one_is_nowhere():
     ramp[..., 0], ramp[..., 1], ramp[..., 3] = np.linspace(0, 1, 64)[None], np.linspace(0, 1, 64)[:, None], 1
     t = Texture(ramp, meaning="data").mips
     flat = OPAQUE.model_copy(update={"lit": False})
-    first, second = (draw_all([DrawCall("p", two, ShadingInputs(t, uv_set=k), flat, (1, 0, 0.0))], VIEW).colour for k in (0, 1))
+    first, second = (
+        draw_all([DrawCall("p", two, ShadingInputs(t, uv_set=k), flat, (1, 0, 0.0))], VIEW).colour for k in (0, 1)
+    )
     assert first[20, 36, 0] == pytest.approx(second[20, 36, 1], abs=1e-5)
     assert drawn(ShadingInputs(t, uv_set=1), material=flat)[0] == pytest.approx(0.0)
 
@@ -313,10 +354,16 @@ def test_what_is_drawn_in_parts_is_what_is_drawn_whole(rng):
     """Edits of every kind, one after the other: the kept picture is the fresh one, to the bit."""
     values = np.dstack([rng.random((32, 32, 3)), np.clip(rng.random((32, 32)) * 1.5, 0, 1)]).astype(np.float32)
     textures = {k: Texture(values, meaning="data", key=k) for k in "abc"}
-    rows = [Overlay(id="a", name="a", material=Material(group="Decal"), places=(PanelPlace(at=(-0.8, 1.2, -0.9)),)),
-            Overlay(id="b", name="b", material=Material(blend="Cutout", group="Cutout", depth_write=True),
-                    places=(PanelPlace(at=(0.9, 0.8, 0.6)),)),
-            Overlay(id="c", name="c", material=Material(lit=False), places=(BillboardPlace(at=(0.2, 1.1, 1.2)),))]
+    rows = [
+        Overlay(id="a", name="a", material=Material(group="Decal"), places=(PanelPlace(at=(-0.8, 1.2, -0.9)),)),
+        Overlay(
+            id="b",
+            name="b",
+            material=Material(blend="Cutout", group="Cutout", depth_write=True),
+            places=(PanelPlace(at=(0.9, 0.8, 0.6)),),
+        ),
+        Overlay(id="c", name="c", material=Material(lit=False), places=(BillboardPlace(at=(0.2, 1.1, 1.2)),)),
+    ]
     doc = Document(overlays=tuple(rows))
     view = View(doc.cameras[0], 200, 140)
     kept = StagePainter()
@@ -327,14 +374,25 @@ def test_what_is_drawn_in_parts_is_what_is_drawn_whole(rng):
         fresh = o.model_copy(update={"material": o.material.model_copy(update=update)})
         return doc.model_copy(update={"overlays": tuple(fresh if k == i else p for k, p in enumerate(doc.overlays))})
 
-    for i, update in ((2, {"opacity": 0.5}), (2, {"blend": "Additive"}), (0, {"opacity": 0.4}), (1, {"cutoff": 0.7}),
-                      (1, {"blend": "Dithered"}), (2, {"group": "Front", "depth_test": False}),
-                      (1, {"blend": "Translucent", "group": "Blended", "depth_write": False}), (0, {"lit": False})):
+    for i, update in (
+        (2, {"opacity": 0.5}),
+        (2, {"blend": "Additive"}),
+        (0, {"opacity": 0.4}),
+        (1, {"cutoff": 0.7}),
+        (1, {"blend": "Dithered"}),
+        (2, {"group": "Front", "depth_test": False}),
+        (1, {"blend": "Translucent", "group": "Blended", "depth_write": False}),
+        (0, {"lit": False}),
+    ):
         doc = changed(i, **update)
         assert np.array_equal(kept.paint(doc, textures, view), StagePainter().paint(doc, textures, view)), (i, update)
     whole = doc
-    far = doc.overlays[1].model_copy(update={"places": (PanelPlace(at=(9.0, 9.0, 9.0)),), "material": Material(
-        blend="Cutout", group="Cutout", depth_write=True)})
+    far = doc.overlays[1].model_copy(
+        update={
+            "places": (PanelPlace(at=(9.0, 9.0, 9.0)),),
+            "material": Material(blend="Cutout", group="Cutout", depth_write=True),
+        }
+    )
     doc = doc.model_copy(update={"overlays": (doc.overlays[0], far, doc.overlays[2])})  # beyond all the lamp saw so far
     assert np.array_equal(kept.paint(doc, textures, view), StagePainter().paint(doc, textures, view))
     doc = whole
@@ -356,18 +414,30 @@ def test_normals_say_what_reads_them():
 
 def test_a_material_may_read_eight_pictures_and_reads_each_as_itself():
     """One for every name there is, all different: what shines is what the eighth holds."""
+
     def flat(*rgba):
         return Texture(np.broadcast_to(np.array(rgba, np.float32), (4, 4, 4)).copy(), "data")
 
     def channel(name, lane="red"):
         return Channel(source="overlay", overlay=name, channel=lane)
 
-    others = {"rough": flat(0.3, 0, 0, 1), "metal": flat(0, 0, 0, 1), "occ": flat(0.9, 0, 0, 1), "cover": flat(1, 1, 1, 1),
-              "mask": flat(1, 0, 0, 1), "bumps": flat(0.5, 0.5, 1, 1), "glow": Texture(np.broadcast_to(
-                  np.array([0, 1, 0, 1], np.float32), (4, 4, 4)).copy())}
-    finish = Finish(opacity=channel("cover"), roughness=channel("rough"), metal=channel("metal"), occlusion=channel("occ"),
-                    normal=Normals(source="overlay", overlay="bumps"),
-                    glow={"source": "overlay", "overlay": "glow", "strength": 2.0, "colour": (1, 1, 1)})
+    others = {
+        "rough": flat(0.3, 0, 0, 1),
+        "metal": flat(0, 0, 0, 1),
+        "occ": flat(0.9, 0, 0, 1),
+        "cover": flat(1, 1, 1, 1),
+        "mask": flat(1, 0, 0, 1),
+        "bumps": flat(0.5, 0.5, 1, 1),
+        "glow": Texture(np.broadcast_to(np.array([0, 1, 0, 1], np.float32), (4, 4, 4)).copy()),
+    }
+    finish = Finish(
+        opacity=channel("cover"),
+        roughness=channel("rough"),
+        metal=channel("metal"),
+        occlusion=channel("occ"),
+        normal=Normals(source="overlay", overlay="bumps"),
+        glow={"source": "overlay", "overlay": "glow", "strength": 2.0, "colour": (1, 1, 1)},
+    )
     m = Material(blend="Translucent", finish=finish, breakup={"amount": 0.01, "mask": channel("mask")})
     own = Texture(np.broadcast_to(np.array([0.5, 0.5, 0.5, 1], np.float32), (4, 4, 4)).copy())
     doc = Document(overlays=(Overlay(id="o", name="o", material=m, places=(PanelPlace(at=(0, 0, 0), width=2, height=2),)),))

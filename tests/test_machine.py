@@ -93,10 +93,16 @@ class Bench(RuleBasedStateMachine):
     def change_a_step(self, data):
         o = data.draw(st.sampled_from([o for o in self.session.doc.overlays if o.steps]))
         i = data.draw(st.integers(0, len(o.steps) - 1))
-        change = data.draw(st.sampled_from([lambda d: edits.remove_step(d, o.id, i),
-                                            lambda d: edits.move_step(d, o.id, i, 1),
-                                            lambda d: edits.move_step(d, o.id, i, -9),
-                                            lambda d: edits.set_step(d, o.id, i, on=not o.steps[i].on)]))
+        change = data.draw(
+            st.sampled_from(
+                [
+                    lambda d: edits.remove_step(d, o.id, i),
+                    lambda d: edits.move_step(d, o.id, i, 1),
+                    lambda d: edits.move_step(d, o.id, i, -9),
+                    lambda d: edits.set_step(d, o.id, i, on=not o.steps[i].on),
+                ]
+            )
+        )
         self.edit(change)
 
     @precondition(lambda self: any(o.places for o in self.session.doc.overlays))
@@ -105,8 +111,13 @@ class Bench(RuleBasedStateMachine):
         o = data.draw(st.sampled_from([o for o in self.session.doc.overlays if o.places]))
         p = data.draw(st.sampled_from(o.places))
         roll = data.draw(st.floats(-180, 180))
-        self.edit(data.draw(st.sampled_from([lambda d: edits.remove_place(d, o.id, p.id),
-                                             lambda d: edits.set_place(d, o.id, p.id, roll=roll)])))
+        self.edit(
+            data.draw(
+                st.sampled_from(
+                    [lambda d: edits.remove_place(d, o.id, p.id), lambda d: edits.set_place(d, o.id, p.id, roll=roll)]
+                )
+            )
+        )
 
     @rule(yaw=st.floats(-90, 90))
     def keep_a_view(self, yaw):
@@ -157,8 +168,9 @@ class Bench(RuleBasedStateMachine):
         assert s.saved == (s.doc == s._saved)
 
 
-Bench.TestCase.settings = settings(max_examples=25, stateful_step_count=25, deadline=None, derandomize=True,
-                                   suppress_health_check=list(HealthCheck))
+Bench.TestCase.settings = settings(
+    max_examples=25, stateful_step_count=25, deadline=None, derandomize=True, suppress_health_check=list(HealthCheck)
+)
 TestBench = Bench.TestCase
 
 
@@ -226,11 +238,17 @@ def test_a_worker_drops_what_waits_halts_what_runs_and_outlives_every_error(work
     class Panic(BaseException):
         """As a binding may raise."""
 
-    for token, error, words in ((7, MivexError("That cannot be."), "That cannot be."), (8, MemoryError(), "memory"),
-                                (9, ValueError("odd"), "odd"),
-                                (10, Panic("at the disco"), "Panic"), (11, SystemExit(3), "3")):
+    for token, error, words in (
+        (7, MivexError("That cannot be."), "That cannot be."),
+        (8, MemoryError(), "memory"),
+        (9, ValueError("odd"), "odd"),
+        (10, Panic("at the disco"), "Panic"),
+        (11, SystemExit(3), "3"),
+    ):
+
         def fail(_r, _s, error=error):
             raise error
+
         worker.ask(token, fail)
         heard.until(lambda t=token: any(k == t for k, _ in heard.failed))
         assert words in dict(heard.failed)[token]
@@ -258,6 +276,7 @@ def test_a_queue_drops_nothing_and_begins_each_job_when_the_one_before_has_arriv
                 return lambda: order.append(f"take {name}")
 
             return work
+
         return begin
 
     jobs.ask(1, job("a"))
@@ -286,6 +305,7 @@ def test_a_queue_drops_nothing_and_begins_each_job_when_the_one_before_has_arriv
             while not stopped():
                 threading.Event().wait(0.002)
             return lambda: order.append("late")
+
         return work
 
     jobs.ask(6, endless)
@@ -369,8 +389,9 @@ def test_what_was_dropped_is_computed_again_and_what_stays_is_not(tmp_path, monk
     write_picture(tmp_path / "a.png", rgba(paint(64), disc(64)))
     runs = []
     step = STEPS["levels"]
-    counted = type(step)(step.params, lambda s, p, c: (runs.append(p.gamma), step.run(s, p, c))[1], step.label, step.hint,
-                         step.station)
+    counted = type(step)(
+        step.params, lambda s, p, c: (runs.append(p.gamma), step.run(s, p, c))[1], step.label, step.hint, step.station
+    )
     monkeypatch.setitem(STEPS, "levels", counted)
     steps = tuple(step.params(step="levels", gamma=g) for g in (0.5, 0.9))
     for limit, again in ((1 << 28, []), (0, [0.5, 0.9])):
@@ -405,11 +426,21 @@ def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_a
     engine.notice.connect(noted.append, Qt.ConnectionType.DirectConnection)
     heard = Heard(engine._prepare)
     try:
-        rows = [Overlay(id=f"o{i}", name=f"Overlay {i}", source={"path": str(tmp_path / "a.png")},
-                        steps=(step.params(step="levels", gamma=g),)) for i, g in enumerate((0.9, 0.5, 0.8))]
+        rows = [
+            Overlay(
+                id=f"o{i}",
+                name=f"Overlay {i}",
+                source={"path": str(tmp_path / "a.png")},
+                steps=(step.params(step="levels", gamma=g),),
+            )
+            for i, g in enumerate((0.9, 0.5, 0.8))
+        ]
         session.apply("all", lambda d: d.model_copy(update={"overlays": tuple(rows)}))
-        heard.until(lambda: engine.idle and sum(bool(engine.get(f"o{i}").examined) for i in range(3)) == 2
-                    and engine.get("o1").problem)
+        heard.until(
+            lambda: (
+                engine.idle and sum(bool(engine.get(f"o{i}").examined) for i in range(3)) == 2 and engine.get("o1").problem
+            )
+        )
         assert "no way" in engine.get("o1").problem and engine.get("o0").problem == engine.get("o2").problem == ""
         assert set(engine.results.overlays()) == {"o0", "o2"} and not noted
         # More inputs than are kept: the first was dropped, and is prepared again when it is asked for.
@@ -429,6 +460,7 @@ def test_a_failing_step_is_that_overlays_problem_only_and_inputs_are_asked_for_a
 def test_a_check_that_fails_is_said_and_the_others_go_on(tmp_path, monkeypatch):
     application()
     from mivex.core.evaluation import results as module
+
     write_picture(tmp_path / "a.png", rgba(paint(32), disc(32)))
     real = module.examine
     monkeypatch.setattr(module, "examine", lambda s: real(s) if s.name != "Odd" else 1 / 0)
@@ -449,6 +481,7 @@ def test_taking_a_matte_out_says_how_much_it_clips(tmp_path):
     alpha = disc(64)
     white = rgba(np.ones((64, 64, 3)), alpha)
     from mivex.core.prepare.base import Surface
+
     soft = (alpha > 0.02) & (alpha < 1)
     share = clipped(Surface(white), Unmatte())
     # C/α with C = 1 leaves [0, 1] by more than rounding wherever α is below about 0.98.

@@ -45,21 +45,36 @@ def glb(path, sets=2, break_at=None):
     blob, views, accessors = b"", [], []
     for _, a, kind in [*arrays, ("", index, "SCALAR")]:
         views.append({"buffer": 0, "byteOffset": len(blob), "byteLength": a.nbytes})
-        accessor = {"bufferView": len(views) - 1, "componentType": 5126 if a.dtype == np.float32 else 5123,
-                    "count": len(a), "type": kind}
+        accessor = {
+            "bufferView": len(views) - 1,
+            "componentType": 5126 if a.dtype == np.float32 else 5123,
+            "count": len(a),
+            "type": kind,
+        }
         if kind == "VEC3":
             accessor |= {"min": a.min(0).tolist(), "max": a.max(0).tolist()}
         accessors.append(accessor)
         blob += a.tobytes() + b"\0" * (-a.nbytes % 4)
-    tree = {"asset": {"version": "2.0"}, "scene": 0, "scenes": [{"nodes": [0]}],
-            "nodes": [{"mesh": 0, "translation": [0, 0, 5]}],
-            "meshes": [{"primitives": [{"attributes": {n: i for i, (n, _, _) in enumerate(arrays)},
-                                        "indices": len(arrays)}]}],
-            "buffers": [{"byteLength": len(blob)}], "bufferViews": views, "accessors": accessors}
+    tree = {
+        "asset": {"version": "2.0"},
+        "scene": 0,
+        "scenes": [{"nodes": [0]}],
+        "nodes": [{"mesh": 0, "translation": [0, 0, 5]}],
+        "meshes": [{"primitives": [{"attributes": {n: i for i, (n, _, _) in enumerate(arrays)}, "indices": len(arrays)}]}],
+        "buffers": [{"byteLength": len(blob)}],
+        "bufferViews": views,
+        "accessors": accessors,
+    }
     text = json.dumps(tree).encode()
     text += b" " * (-len(text) % 4)
-    data = (b"glTF" + struct.pack("<II", 2, 28 + len(text) + len(blob)) + struct.pack("<I4s", len(text), b"JSON") + text
-            + struct.pack("<I4s", len(blob), b"BIN\0") + blob)
+    data = (
+        b"glTF"
+        + struct.pack("<II", 2, 28 + len(text) + len(blob))
+        + struct.pack("<I4s", len(text), b"JSON")
+        + text
+        + struct.pack("<I4s", len(blob), b"BIN\0")
+        + blob
+    )
     path.write_bytes(data if break_at is None else data[:break_at])
     return path
 
@@ -83,9 +98,11 @@ def test_every_format_gives_the_same_mesh(tmp_path):
         a, b, c = m.corners[0]
         assert np.cross(b - a, c - a)[2] > 0
     rows = "\n".join(f"{x} {y} {z}" for x, y, z in CORNERS)
-    (tmp_path / "a.ply").write_text("ply\nformat ascii 1.0\nelement vertex 4\nproperty float x\nproperty float y\n"
-                                    "property float z\nelement face 2\nproperty list uchar int vertex_indices\n"
-                                    f"end_header\n{rows}\n3 0 1 2\n3 0 2 3\n")
+    (tmp_path / "a.ply").write_text(
+        "ply\nformat ascii 1.0\nelement vertex 4\nproperty float x\nproperty float y\n"
+        "property float z\nelement face 2\nproperty list uchar int vertex_indices\n"
+        f"end_header\n{rows}\n3 0 1 2\n3 0 2 3\n"
+    )
     bare = read_mesh(tmp_path / "a.ply")
     assert len(bare.notes) == 2 and "normals" in bare.notes[0] + bare.notes[1]
     assert np.allclose(bare.mesh.normal, [0, 0, 1])
@@ -94,10 +111,20 @@ def test_every_format_gives_the_same_mesh(tmp_path):
     assert made[(2.0, 1.0, 0.0)][0] - made[(0.0, 1.0, 0.0)][0] == 2 and made[(0.0, 0.0, 0.0)][1] > made[(0.0, 1.0, 0.0)][1]
 
 
-@pytest.mark.parametrize(("name", "holds"), [
-    ("none.obj", None), ("cut.glb", 60), ("cut.glb", 700), ("e.obj", b"# nothing\n"), ("x.stl", b"solid"),
-    ("b.gltf", b"{]"), ("n.obj", b"v 0 0 nan\nv 1 0 0\nv 0 1 0\nf 1 2 3\n"), ("r.ply", bytes(range(256)) * 9),
-    ("o.obj", b"v 0 0 0\nf 1 2 9\n")])
+@pytest.mark.parametrize(
+    ("name", "holds"),
+    [
+        ("none.obj", None),
+        ("cut.glb", 60),
+        ("cut.glb", 700),
+        ("e.obj", b"# nothing\n"),
+        ("x.stl", b"solid"),
+        ("b.gltf", b"{]"),
+        ("n.obj", b"v 0 0 nan\nv 1 0 0\nv 0 1 0\nf 1 2 3\n"),
+        ("r.ply", bytes(range(256)) * 9),
+        ("o.obj", b"v 0 0 0\nf 1 2 9\n"),
+    ],
+)
 def test_a_mesh_that_cannot_be_read_is_one_sentence(tmp_path, name, holds):
     path = tmp_path / name
     if isinstance(holds, int):
@@ -113,8 +140,10 @@ def test_laying_over_a_surface_keeps_lengths_and_lies_on_it():
     """On the hull it comes to lie where the closed form of the cylinder puts it, to within its facets."""
     meshes = dock().meshes
     view = View(Camera(name="c"), 64, 48)
-    for along, around, roll, w, h, pivot in ((0.1, 26.0, 15.0, 1.5, 0.8, (0.5, 0.5)),
-                                             (-1.2, -20.0, -40.0, 0.6, 1.1, (0.2, 0.9))):
+    for along, around, roll, w, h, pivot in (
+        (0.1, 26.0, 15.0, 1.5, 0.8, (0.5, 0.5)),
+        (-1.2, -20.0, -40.0, 0.6, 1.1, (0.2, 0.9)),
+    ):
         place = HullPlace(along=along, around=around, width=w, height=h, roll=roll)
         want = placing.mesh(place, view, pivot).position.reshape(13, 13, 3)
         at, n = hull_point(np.array(along), np.array(around))
@@ -147,15 +176,19 @@ def test_a_decal_finds_the_crate_and_hangs_over_its_edge():
 def test_a_mesh_carries_an_overlay_and_stands_round_others(tmp_path):
     path = str(glb(tmp_path / "m.glb"))
     loaded = read_mesh(path).mesh
-    o = Overlay(id="o", name="o", material=Material(lit=False, blend="Solid", group="Solid", depth_write=True),
-                places=(MeshPlace(id="m", path=path, at=(0, 1, 1), width=2.0),))
+    o = Overlay(
+        id="o",
+        name="o",
+        material=Material(lit=False, blend="Solid", group="Solid", depth_write=True),
+        places=(MeshPlace(id="m", path=path, at=(0, 1, 1), width=2.0),),
+    )
     ramp = np.zeros((64, 64, 4), np.float32)
     ramp[..., 0], ramp[..., 3] = np.linspace(0, 1, 64), 1
     view = View(Camera(name="v", target=(0, 1, 1), yaw=0, pitch=0, distance=3), 160, 100)
     doc = Document(overlays=(o,))
     got = render(doc, {"o": Texture(ramp, meaning="data")}, view, {path: loaded}).colour
     half = round(view.focal / 3) - 2  # two metres across, three away
-    row = got[50, 80 - half:80 + half, 0]
+    row = got[50, 80 - half : 80 + half, 0]
     assert np.all(np.diff(row) > 0) and row[half] == pytest.approx(0.5, abs=0.03)
     # Not read yet: the overlay is not there, and nothing fails.
     assert np.isfinite(render(doc, {"o": Texture(ramp, meaning="data")}, view).colour).all()

@@ -52,9 +52,14 @@ from mivex.demo import PROJECT
 
 
 def effect(emission=None, birth=None, life=None, facing=None, **more):
-    part = Emitter(id="p", overlay="o", emission=Emission(**{"rate": 20, "way": "given", **(emission or {})}),
-                   birth=Birth(**{"life": (2, 2), "speed": (3, 3), **(birth or {})}), life=Life(**(life or {})),
-                   facing=Facing(**(facing or {})))
+    part = Emitter(
+        id="p",
+        overlay="o",
+        emission=Emission(**{"rate": 20, "way": "given", **(emission or {})}),
+        birth=Birth(**{"life": (2, 2), "speed": (3, 3), **(birth or {})}),
+        life=Life(**(life or {})),
+        facing=Facing(**(facing or {})),
+    )
     return Effect(**{"id": "e", "name": "E", "at": (1, 2, 3), "parts": (part,), **more})
 
 
@@ -72,11 +77,17 @@ def test_chance_is_philox_as_numpy_counts_it():
 
 def test_a_range_that_changes_leaves_everything_else_in_place_and_played_is_scrubbed():
     round_about = {"form": "sphere", "way": "round"}
-    e = effect(round_about, {"life": (1, 3), "speed": (1, 2), "turn": (-90, 90), "width": (0.1, 0.2)},
-               {"drift": 0.4, "swirl": 90, "gravity": 0.2, "drag": 0.5})
+    e = effect(
+        round_about,
+        {"life": (1, 3), "speed": (1, 2), "turn": (-90, 90), "width": (0.1, 0.2)},
+        {"drift": 0.4, "swirl": 90, "gravity": 0.2, "drag": 0.5},
+    )
     p = at(e, 2.3)
-    other = effect(round_about, {"life": (1, 3), "speed": (1, 2), "turn": (0, 9), "width": (0.5, 0.9)},
-                   {"drift": 0.4, "swirl": 90, "gravity": 0.2, "drag": 0.5})
+    other = effect(
+        round_about,
+        {"life": (1, 3), "speed": (1, 2), "turn": (0, 9), "width": (0.5, 0.9)},
+        {"drift": 0.4, "swirl": 90, "gravity": 0.2, "drag": 0.5},
+    )
     q = at(other, 2.3)
     assert np.array_equal(p.position, q.position) and np.array_equal(p.life, q.life) and not np.array_equal(p.turn, q.turn)
     played = EmitterSimulation(e, e.parts[0])
@@ -124,8 +135,10 @@ def test_births_rates_and_bursts_are_counted_exactly():
 
     assert np.allclose(times(1.0, rate=8).time, np.arange(8) / 8)
     assert len(times(10.0, rate=7.3).time) == 73 and len(times(10.01, rate=7.3, delay=5).time) == 37
-    assert len(times(99, rate=10, runs="once", duration=1.5).time) == 15 and times(99, rate=10, runs="times", times=3,
-                                                                                 duration=1).time.max() < 3
+    assert (
+        len(times(99, rate=10, runs="once", duration=1.5).time) == 15
+        and times(99, rate=10, runs="times", times=3, duration=1).time.max() < 3
+    )
     # A rate that rises from nothing: half of it is born after the root of a half.
     rise = times(2.0, rate=100, rate_curve=Curve(points=((0, 0), (1, 1)), smooth=False), duration=2.0, runs="once")
     assert len(rise.time) == 100 and np.allclose(rise.time, 2 * np.sqrt(np.arange(100) / 100), atol=2e-3)
@@ -133,7 +146,8 @@ def test_births_rates_and_bursts_are_counted_exactly():
     assert len(loops.time) == 300 and np.allclose(loops.time[100:200] - 2, rise.time, atol=2e-3)
     burst = times(3.0, bursts=(Burst(time=0.25, count=(12, 12), repeats=3, every=0.2),), duration=1.0)
     assert [int((burst.time == t).sum()) for t in (0.25, 0.45, 0.65, 1.25)] == [12, 12, 12, 12] or np.allclose(
-        np.unique(np.round(burst.time, 9)), [k + t for k in range(3) for t in (0.25, 0.45, 0.65)])
+        np.unique(np.round(burst.time, 9)), [k + t for k in range(3) for t in (0.25, 0.45, 0.65)]
+    )
     assert len(burst.time) == 108
     some = times(200.0, bursts=(Burst(count=(3, 6)),), duration=1.0)
     counts = np.bincount(np.floor(some.time + 1e-9).astype(int))
@@ -167,8 +181,17 @@ def test_curves_and_ramps_against_scipy_and_by_hand():
     for bad in ((), ((0.5, 1), (0.2, 1)), ((0, 1), (1.5, 1)), ((0, 1e308), (1, 0))):
         with pytest.raises(ValueError, match="curve"):
             Curve(points=bad)
-    p = at(effect(birth={"width": (0.2, 0.2), "opacity": (0.8, 0.8)}, life={"size": Curve(points=points), "opacity": Curve(
-        points=points, smooth=False), "tint": Ramp(stops=(Stop(colour=(1, 0, 0)), Stop(at=1, colour=(0, 0, 1))))}), 1.9)
+    p = at(
+        effect(
+            birth={"width": (0.2, 0.2), "opacity": (0.8, 0.8)},
+            life={
+                "size": Curve(points=points),
+                "opacity": Curve(points=points, smooth=False),
+                "tint": Ramp(stops=(Stop(colour=(1, 0, 0)), Stop(at=1, colour=(0, 0, 1)))),
+            },
+        ),
+        1.9,
+    )
     share = p.age / 2
     assert np.allclose(p.size[:, 0], 0.2 * PchipInterpolator(x, y)(share), atol=1e-5)
     assert np.allclose(p.opacity, 0.8 * np.interp(share, x, y), atol=1e-5) and np.allclose(p.tint[:, 2], share, atol=1e-9)
@@ -176,8 +199,11 @@ def test_curves_and_ramps_against_scipy_and_by_hand():
 
 def test_shapes_are_filled_evenly_and_directions_stay_in_their_cone():
     def born(n=3000, **emission):
-        e = effect({"rate": n, "most": n, "runs": "once", "duration": 1.0, **emission}, {"speed": (1, 1), "life": (9, 9)},
-                   at=(0, 0, 0))
+        e = effect(
+            {"rate": n, "most": n, "runs": "once", "duration": 1.0, **emission},
+            {"speed": (1, 1), "life": (9, 9)},
+            at=(0, 0, 0),
+        )
         p = at(e, 1.0)
         return p.position - p.velocity * p.age[:, None], p.velocity
 
@@ -213,22 +239,36 @@ def test_shapes_are_filled_evenly_and_directions_stay_in_their_cone():
 
 def test_faces_stand_as_worked_out_by_hand():
     view = View(Camera(name="c", target=(0, 0, 0), yaw=0, pitch=0, distance=5), 100, 80)
-    e = effect({"rate": 1, "way": "given", "along": (1, 1, 0)},
-               {"speed": (2, 2), "width": (0.4, 0.4), "height": (0.2, 0.2)}, at=(0, 0, 0))
+    e = effect(
+        {"rate": 1, "way": "given", "along": (1, 1, 0)},
+        {"speed": (2, 2), "width": (0.4, 0.4), "height": (0.2, 0.2)},
+        at=(0, 0, 0),
+    )
     p = at(e, 0.5)
     # Stretched: along its way (1, 1, 0), longer by speed times stretch; across it lies in the picture's plane.
     m = mesh_of(p, Facing(facing="stretched", stretch=0.1), view)
     way, side = np.array([1, 1, 0]) / np.sqrt(2), np.array([1, -1, 0]) / np.sqrt(2)
     middle = p.position[0]
-    want = [middle - side * 0.2 + way * 0.2, middle + side * 0.2 + way * 0.2, middle + side * 0.2 - way * 0.2,
-            middle - side * 0.2 - way * 0.2]
+    want = [
+        middle - side * 0.2 + way * 0.2,
+        middle + side * 0.2 + way * 0.2,
+        middle + side * 0.2 - way * 0.2,
+        middle - side * 0.2 - way * 0.2,
+    ]
     assert np.allclose(m.position, want, atol=0.02)  # a camera at 5 m sees it a little from the side
     # Upright, seen from above: its foot stays under it.
     high = View(Camera(name="c", target=(0, 0, 0), yaw=30, pitch=40, distance=5), 100, 80)
     m = mesh_of(p, Facing(facing="upright", pivot=(0.5, 1.0)), high)
     across = np.array([np.cos(np.radians(30)), 0, -np.sin(np.radians(30))])
-    assert np.allclose(m.position, [middle - across * 0.2 + (0, 0.2, 0), middle + across * 0.2 + (0, 0.2, 0),
-                                    middle + across * 0.2, middle - across * 0.2])
+    assert np.allclose(
+        m.position,
+        [
+            middle - across * 0.2 + (0, 0.2, 0),
+            middle + across * 0.2 + (0, 0.2, 0),
+            middle + across * 0.2,
+            middle - across * 0.2,
+        ],
+    )
     right, up = axes(p, Facing(facing="fixed", yaw=90, pitch=0), view)[0]
     assert np.allclose(right, (0, 0, -1)) and np.allclose(up, (0, 1, 0))
     assert len(mesh_of(p, Facing(facing="crossed"), view).index) == 4
@@ -282,9 +322,12 @@ def puff():
 def test_effects_are_drawn_tinted_placed_and_lit_and_are_the_same_by_any_way():
     view = View(Camera(name="c", target=(0, 0, 0), yaw=0, pitch=0, distance=4), 160, 120, 1.0)
     flat = Texture(np.full((4, 4, 4), 1.0, np.float32))
-    e = effect({"rate": 1, "runs": "once", "duration": 0.5, "way": "given"}, {
-        "speed": (0, 0), "width": (1, 1), "opacity": (0.5, 0.5), "tint": ((1, 0, 0), (1, 0, 0))}, at=(0, 0, 0),
-        dials=ExposedParameters(size=2.0))
+    e = effect(
+        {"rate": 1, "runs": "once", "duration": 0.5, "way": "given"},
+        {"speed": (0, 0), "width": (1, 1), "opacity": (0.5, 0.5), "tint": ((1, 0, 0), (1, 0, 0))},
+        at=(0, 0, 0),
+        dials=ExposedParameters(size=2.0),
+    )
     doc = puff_doc((e,))
     seen = render(doc, {"o": flat}, view).colour
     focal = 120 / 2 / np.tan(np.radians(22.5))
@@ -292,13 +335,15 @@ def test_effects_are_drawn_tinted_placed_and_lit_and_are_the_same_by_any_way():
     assert abs((x.max() - x.min() + 1) - 2 / 4 * focal) < 1.5
     assert np.allclose(seen[60, 80, :3], (0.5 + 0.09, 0.09, 0.09), atol=1e-5)
     assert not render(doc, {"o": flat}, View(view.camera, 160, 120, 3.0)).colour[..., 3].any()  # it is gone
-    bare = doc.model_copy(update={"overlays": (doc.overlays[0].model_copy(update={"material": Material(
-        lit=False, takes_tint=False)}),)})
+    bare = doc.model_copy(
+        update={"overlays": (doc.overlays[0].model_copy(update={"material": Material(lit=False, takes_tint=False)}),)}
+    )
     assert np.allclose(render(bare, {"o": flat}, view).colour[60, 80, :3], 0.59, atol=1e-5)
     assert loads(json.loads(dumps(doc)), "p") == doc and '"effects"' not in dumps(puff_doc(()))
     # Kept from picture to picture, it is the same as drawn anew.
-    lively = effect({"form": "sphere", "way": "round"}, {"width": (0.1, 0.4)}, {"drag": 1}, at=(0, 0.6, 0),
-                    lamp=Lamp(on=True))
+    lively = effect(
+        {"form": "sphere", "way": "round"}, {"width": (0.1, 0.4)}, {"drag": 1}, at=(0, 0.6, 0), lamp=Lamp(on=True)
+    )
     stage = puff_doc((lively,)).model_copy(update={"around": Around()})
     painter, held = StagePainter(), {"o": puff()}
     for t in (0.5, 0.52, 1.1):
@@ -308,8 +353,11 @@ def test_effects_are_drawn_tinted_placed_and_lit_and_are_the_same_by_any_way():
     lamp = lamp_at(lively, 0.7)
     assert lamp is not None and 0.7 * 2 <= lamp.colour[0] <= 2 and lamp.colour != lamp_at(lively, 0.8).colour
     lit = render(stage, {"o": puff()}, View(CAMERAS[0], 160, 100, 0.7)).colour
-    dark = render(stage.model_copy(update={"effects": (lively.model_copy(update={"lamp": Lamp()}),)}), {"o": puff()},
-                  View(CAMERAS[0], 160, 100, 0.7)).colour
+    dark = render(
+        stage.model_copy(update={"effects": (lively.model_copy(update={"lamp": Lamp()}),)}),
+        {"o": puff()},
+        View(CAMERAS[0], 160, 100, 0.7),
+    ).colour
     assert (lit - dark).max() > 0.05 and (lit - dark)[..., :3].min() > -1e-6
     copy = Effect(id="c", name="C", at=(9, 9, 9), copy_of="e", dials=ExposedParameters(size=0.5, rate=3.0), seed=5)
     got = whole(copy, (e.model_copy(update={"opened": ("size",)}), copy))
@@ -317,10 +365,12 @@ def test_effects_are_drawn_tinted_placed_and_lit_and_are_the_same_by_any_way():
 
 
 def test_bounds_in_closed_form_hold_what_is_followed_and_no_more():
-    for life, emission in (({"gravity": 1}, {"way": "cone", "cone": 40}),
-                           ({"gravity": -0.2, "drag": 0.8}, {"way": "round"}),
-                           ({"drag": 1.0, "wind": 0.7}, {"way": "cone", "cone": 10, "along": (1, 1, 0)}),
-                           ({}, {"form": "box", "size": (1, 2, 3), "way": "given"})):
+    for life, emission in (
+        ({"gravity": 1}, {"way": "cone", "cone": 40}),
+        ({"gravity": -0.2, "drag": 0.8}, {"way": "round"}),
+        ({"drag": 1.0, "wind": 0.7}, {"way": "cone", "cone": 10, "along": (1, 1, 0)}),
+        ({}, {"form": "box", "size": (1, 2, 3), "way": "given"}),
+    ):
         e = effect({"rate": 400, "most": 2000, **emission}, {"speed": (1, 3), "life": (1, 2), "width": (0.1, 0.2)}, life)
         flow = EmitterSimulation(e, e.parts[0], (1.0, 0.0, 0.5))
         b = bounds_of(flow)
@@ -336,14 +386,20 @@ def test_bounds_in_closed_form_hold_what_is_followed_and_no_more():
 
 
 def test_fewer_larger_covers_as_much():
-    e = effect({"rate": 60, "form": "disc", "size": (0.4, 0, 0), "way": "cone", "warm": True},
-               {"width": (0.15, 0.25), "speed": (0.3, 0.6)}, SOUND["life"], at=(0, 0, 0))
+    e = effect(
+        {"rate": 60, "form": "disc", "size": (0.4, 0, 0), "way": "cone", "warm": True},
+        {"width": (0.15, 0.25), "speed": (0.3, 0.6)},
+        SOUND["life"],
+        at=(0, 0, 0),
+    )
     doc, textures = puff_doc((e,)), {"o": puff()}
     found = reduce_particles(doc, "e", 40, textures, build_environment(doc))
     assert found.before.count > 100 and 34 <= found.after.count <= 46 and found.size > 1.2
     assert abs(found.after.area / found.before.area - 1) < 0.02 and found.after.fragments > 0
     # Measured once more, by whole pictures from the front.
-    used = doc.model_copy(update={"effects": (e.model_copy(update={"dials": ExposedParameters(rate=found.rate, size=found.size)}),)})
+    used = doc.model_copy(
+        update={"effects": (e.model_copy(update={"dials": ExposedParameters(rate=found.rate, size=found.size)}),)}
+    )
 
     def area(d):
         c = Camera(name="c", target=(0, 0.6, 0), yaw=0, pitch=0, distance=4)
@@ -368,22 +424,39 @@ def test_pictures_too_small_for_the_screen_are_found():
     assert motion_ids(near, large, small=True) == {}
 
 
-SOUND = {"birth": {"width": (0.1, 0.2), "turn": (-180, 180), "speed": (0.5, 1)},
-         "life": {"opacity": Curve(points=((0, 0), (0.2, 1), (1, 0)))}}
+SOUND = {
+    "birth": {"width": (0.1, 0.2), "turn": (-180, 180), "speed": (0.5, 1)},
+    "life": {"opacity": Curve(points=((0, 0), (0.2, 1), (1, 0)))},
+}
 
 
-@pytest.mark.parametrize(("name", "change"), [
-    ("motion-pop", {"life": {"opacity": Curve(points=((0, 0.4), (1, 0)))}}),
-    ("motion-pop", {"life": {}}),
-    ("motion-alike", {"birth": {"width": (0.1, 0.1), "speed": (0.5, 1)}}),
-    ("motion-most", {"emission": {"most": 12}}),
-    ("motion-loop", {"emission": {"rate_curve": Curve(points=((0, 0), (1, 1)))}}),
-    ("motion-erosion", {"life": {"opacity": SOUND["life"]["opacity"], "erosion": Curve(points=((0, 0), (1, 1)))}}),
-    ("motion-leap", {"life": {"opacity": SOUND["life"]["opacity"], "speed_y": Curve(
-        points=((0, 1), (0.5, 1), (0.5, 0.2), (1, 0.2)), smooth=False)}}),
-    ("motion-overdraw", {"emission": {"rate": 400, "most": 2000},
-                         "birth": {"width": (1, 1.2), "turn": (-180, 180), "speed": (0, 0.01)}}),
-])
+@pytest.mark.parametrize(
+    ("name", "change"),
+    [
+        ("motion-pop", {"life": {"opacity": Curve(points=((0, 0.4), (1, 0)))}}),
+        ("motion-pop", {"life": {}}),
+        ("motion-alike", {"birth": {"width": (0.1, 0.1), "speed": (0.5, 1)}}),
+        ("motion-most", {"emission": {"most": 12}}),
+        ("motion-loop", {"emission": {"rate_curve": Curve(points=((0, 0), (1, 1)))}}),
+        ("motion-erosion", {"life": {"opacity": SOUND["life"]["opacity"], "erosion": Curve(points=((0, 0), (1, 1)))}}),
+        (
+            "motion-leap",
+            {
+                "life": {
+                    "opacity": SOUND["life"]["opacity"],
+                    "speed_y": Curve(points=((0, 1), (0.5, 1), (0.5, 0.2), (1, 0.2)), smooth=False),
+                }
+            },
+        ),
+        (
+            "motion-overdraw",
+            {
+                "emission": {"rate": 400, "most": 2000},
+                "birth": {"width": (1, 1.2), "turn": (-180, 180), "speed": (0, 0.01)},
+            },
+        ),
+    ],
+)
 def test_faults_of_motion_are_found_mended_and_not_found_in_what_is_sound(name, change):
     assert motion_ids(effect(**SOUND)) == {}
     e = effect(**{**SOUND, **change})
@@ -414,8 +487,9 @@ def test_faults_with_material_sheet_and_solids():
     assert mended.overlays[0].material.contact != Contact() and motion_ids(slow, doc=mended) == {}
     under = effect(**SOUND, at=(0.6, -0.3, 1.4))
     found = motion_ids(under, doc=doc.model_copy(update={"effects": (under,)}))
-    assert "motion-inside" in found and "motion-inside" not in motion_ids(under, doc=found["motion-inside"].repair(
-        doc.model_copy(update={"effects": (under,)})))
+    assert "motion-inside" in found and "motion-inside" not in motion_ids(
+        under, doc=found["motion-inside"].repair(doc.model_copy(update={"effects": (under,)}))
+    )
     tight = effect(**SOUND, bounds=((0.8, 1.8, 2.8), (1.2, 2.5, 3.2)))
     found = motion_ids(tight)
     assert set(found) == {"motion-bounds"} and not motion_ids(tight, doc=found["motion-bounds"].repair(puff_doc((tight,))))
@@ -431,8 +505,20 @@ def test_motion_on_the_command_line(tmp_path):
     words = json.loads(done.stdout)
     assert done.returncode == 0 and words["time"] == 0.5 and [p["birth"] for p in words["particles"]] == list(range(11))
     p = words["particles"][2]
-    assert p["emitter"] == "Part" and set(p) == {"emitter", "birth", "age", "life", "position", "velocity", "size", "turn",
-                                                 "tint", "opacity", "erosion", "frame"}
+    assert p["emitter"] == "Part" and set(p) == {
+        "emitter",
+        "birth",
+        "age",
+        "life",
+        "position",
+        "velocity",
+        "size",
+        "turn",
+        "tint",
+        "opacity",
+        "erosion",
+        "frame",
+    }
     assert np.allclose(p["position"], (0, 1 + 3 * 0.4 - EARTH * 0.16 / 2, 1)) and np.isclose(p["age"], 0.4)
     done = mivex_run("render", str(path), str(tmp_path / "a.webp"), "--size", "64x40", "--frames", "3:6", "--fps", "10")
     assert done.returncode == 0, done.stderr
@@ -442,8 +528,12 @@ def test_motion_on_the_command_line(tmp_path):
         assert mivex_run("render", str(path), str(tmp_path / out), "--size", "64x40", *more).returncode == 0
     five, still = (read_picture(tmp_path / n).values for n in ("n-0005.png", "t.png"))
     assert np.array_equal(five, still) and np.allclose(seen[2][..., :3], five[..., :3], atol=1e-6)
-    for bad in (("simulate", str(path), "Nothing", "--time", "1"), ("simulate", str(path), "Plume", "--time", "99999"),
-                ("render", str(path), str(tmp_path / "x.png"), "--frames", "6:2"), ("simulate", str(path), "Plume")):
+    for bad in (
+        ("simulate", str(path), "Nothing", "--time", "1"),
+        ("simulate", str(path), "Plume", "--time", "99999"),
+        ("render", str(path), str(tmp_path / "x.png"), "--frames", "6:2"),
+        ("simulate", str(path), "Plume"),
+    ):
         done = mivex_run(*bad)
         assert done.returncode == 2 and "Traceback" not in done.stderr
     words = json.loads(dumps(doc))

@@ -183,8 +183,9 @@ def test_parts_are_seen_alone_copied_fired_and_made_fewer(window, tmp_path):
     desk.go_to(1.0)
     window.tray.clock.set_firing(True)
     stage = window.stage.canvas
-    QTest.mouseClick(stage, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier,
-                     QPoint(stage.width() // 2, stage.height() - 40))
+    QTest.mouseClick(
+        stage, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier, QPoint(stage.width() // 2, stage.height() - 40)
+    )
     assert len(desk.fired) == 1 and desk.fired[0].pitch == 90 and abs(desk.fired[0].at[1]) < 0.05
     desk.play(False)
     shown = desk.shown(s.doc)
@@ -230,8 +231,10 @@ def test_a_sheet_is_built_from_pictures_seeds_and_an_animation(window, tmp_path)
     window.make_sheet("baked", [], {"count": 6, "wears": True, "seconds": 0.0, "degrees": 0.0}, Layout(columns=6))
     wait_until_idle(window)
     worn = window.engine.get(s.overlay_id).texture
-    left = [float(worn.values[a[1]:a[3], a[0]:a[2], 3].sum()) for a in (
-        cell_texels(c, worn.width, worn.height) for c in worn.traits.cells)]
+    left = [
+        float(worn.values[a[1] : a[3], a[0] : a[2], 3].sum())
+        for a in (cell_texels(c, worn.width, worn.height) for c in worn.traits.cells)
+    ]
     assert all(a >= b for a, b in pairwise(left)) and left[-1] == 0 and left[0] > 100
     window.session.choose(s.doc.overlays[0].id)
     told = []

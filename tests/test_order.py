@@ -46,8 +46,15 @@ def held(rgba):
 
 def panel(number, rgba, corners, **material):
     m = Material(**{"lit": False, "group": "Blended", **material})
-    return DrawCall(f"p{number}", quad(corners), ShadingInputs(tone(rgba).mips), m, (4, m.nudge, float(number)), owner=f"o{number}",
-                part="1")
+    return DrawCall(
+        f"p{number}",
+        quad(corners),
+        ShadingInputs(tone(rgba).mips),
+        m,
+        (4, m.nudge, float(number)),
+        owner=f"o{number}",
+        part="1",
+    )
 
 
 def tilted(rng, z):
@@ -59,7 +66,7 @@ def tilted(rng, z):
 
 def depths(corners):
     """Distance along the view of a panel's plane at every pixel, in double precision."""
-    y, x = np.mgrid[:VIEW.height, :VIEW.width] + 0.5
+    y, x = np.mgrid[: VIEW.height, : VIEW.width] + 0.5
     focal = min(VIEW.height, VIEW.width / 1.25) / 2 / np.tan(np.radians(30))
     rays = np.stack([(x - VIEW.width / 2) / focal, (VIEW.height / 2 - y) / focal, -np.ones_like(x)], axis=-1)
     n = np.cross(corners[1] - corners[0], corners[3] - corners[0])
@@ -88,8 +95,12 @@ def test_exact_order_against_brute_force_of_thirty_fragments(seed):
     for k in range(31):
         rgba, blend = rng.random(4), str(rng.choice(BLEND_NAMES))
         corners = tilted(rng, rng.uniform(-3, 2.4))
-        more = {"opacity": float(rng.uniform(0.2, 1)), "nudge": int(rng.integers(-3, 4)),
-                "depth_write": bool(rng.random() < 0.3), "group": str(rng.choice(["Blended", "Blended", "Solid"]))}
+        more = {
+            "opacity": float(rng.uniform(0.2, 1)),
+            "nudge": int(rng.integers(-3, 4)),
+            "depth_write": bool(rng.random() < 0.3),
+            "group": str(rng.choice(["Blended", "Blended", "Solid"])),
+        }
         if k == 30:
             blend, more = "Solid", {"depth_write": True, "group": "Solid"}
         if blend in ("Additive", "Premultiplied"):
@@ -122,8 +133,10 @@ def test_what_the_depth_buffer_settles_stays_and_depth_first_shows_one_surface()
     assert np.allclose(a[:3], [(0.4 * g + 0.6) * 0.4, 0.16 * g + 0.6, 0.16 * g], atol=1e-5)
     assert np.allclose(b[:3], [0.16 * g + 0.6, (0.4 * g + 0.6) * 0.4, 0.16 * g], atol=1e-5)
     # Both panels as one figure whose depth is laid first: only the nearer shows, whatever the order of its faces.
-    both = Mesh(*(np.concatenate([getattr(near.mesh, k), getattr(far.mesh, k)]) for k in ("position", "normal", "uv0")),
-                np.concatenate([near.mesh.index, far.mesh.index + 4]))
+    both = Mesh(
+        *(np.concatenate([getattr(near.mesh, k), getattr(far.mesh, k)]) for k in ("position", "normal", "uv0")),
+        np.concatenate([near.mesh.index, far.mesh.index + 4]),
+    )
     figure = DrawCall("f", both, near.coat, Material(lit=False, depth_first=True), (4, 0, 0.0), owner="f", part="1")
     for draw in (draw_all, draw_exact):
         assert np.allclose(draw([figure], VIEW).colour[9, 12, :3], [0.4 * g + 0.6, 0.4 * g, 0.4 * g], atol=1e-5)
@@ -169,14 +182,21 @@ def test_the_ledger_ends_in_the_pixel_of_the_picture_bit_for_bit(demo):
 def test_the_ledger_says_why():
     flat = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
     up = np.array([0, 0, 1.0])
-    rows = [panel(0, (0, 0, 1, 1), flat - 2 * up, blend="Solid", group="Solid", depth_write=True),
-            panel(1, (0, 1, 0, 0.2), flat, blend="Cutout", cutoff=0.5),
-            panel(2, (1, 0, 0, 0.5), flat + up, depth_write=True),
-            panel(3, (1, 1, 0, 0.6), flat - up),
-            panel(4, (1, 1, 1, 0.2), flat + 2 * up, blend="Additive")]
+    rows = [
+        panel(0, (0, 0, 1, 1), flat - 2 * up, blend="Solid", group="Solid", depth_write=True),
+        panel(1, (0, 1, 0, 0.2), flat, blend="Cutout", cutoff=0.5),
+        panel(2, (1, 0, 0, 0.5), flat + up, depth_write=True),
+        panel(3, (1, 1, 0, 0.6), flat - up),
+        panel(4, (1, 1, 1, 0.2), flat + 2 * up, blend="Additive"),
+    ]
     found = account_of(rows, VIEW, 3, 4)
-    assert [r.verdict for r in found.set] == ["drawn, wrote depth", "discarded by cutoff",
-                                              "drawn, wrote depth and so hid p3", "hidden by p2", "drawn"]
+    assert [r.verdict for r in found.set] == [
+        "drawn, wrote depth",
+        "discarded by cutoff",
+        "drawn, wrote depth and so hid p3",
+        "hidden by p2",
+        "drawn",
+    ]
     assert [r.name for r in found.exact if r.code == 0] == ["p0", "p3", "p2", "p4"]
     assert {rows[int(r.owner[1])].name for r in found.set if r.face in found.elsewhere} >= {"p2", "p3"}
     assert found.set[2].factors == ("As", "1-As") and abs(found.set[2].depth - 3) < 1e-5 and found.set[2].level == 0
@@ -225,8 +245,15 @@ def panels_stage(seed, count):
             rgba[:3] *= rgba[3]
         textures[name] = tone(rgba)
         place = PanelPlace(at=tuple(rng.uniform(-0.8, 0.8, 3)), yaw=float(rng.uniform(-60, 60)), width=1.6, height=1.4)
-        rows.append(Overlay(id=name, name=name, source=Source(canvas=(2, 2)), places=(place,),
-                            material=Material(lit=False, blend=blend, nudge=int(rng.integers(-3, 4)))))
+        rows.append(
+            Overlay(
+                id=name,
+                name=name,
+                source=Source(canvas=(2, 2)),
+                places=(place,),
+                material=Material(lit=False, blend=blend, nudge=int(rng.integers(-3, 4))),
+            )
+        )
     cameras = tuple(Camera(name=n, target=(0, 0, 0), yaw=yaw, distance=4) for n, yaw in (("a", 20), ("b", -75)))
     doc = Document(overlays=tuple(rows), cameras=cameras, around=Around(path="none.obj"))
     return Stage(doc, textures, {})
@@ -277,8 +304,12 @@ def best_of_all(stage, camera, size):
         for k in range(len(rgba)):
             truth = laid(k, covers[k] & (step == k), truth)
     shown = codes(truth)
-    return {order: np.abs(codes(reduce(lambda below, k: laid(k, covers[k], below), order, start)) - shown).sum() / 3
-            / (size[0] * size[1]) for order in itertools.permutations(range(len(rgba)))}
+    return {
+        order: np.abs(codes(reduce(lambda below, k: laid(k, covers[k], below), order, start)) - shown).sum()
+        / 3
+        / (size[0] * size[1])
+        for order in itertools.permutations(range(len(rgba)))
+    }
 
 
 def to_light(code):
@@ -296,7 +327,9 @@ def test_the_adviser_is_as_good_as_the_best_of_all_720_orders(seeds):
         best = min(np.mean([e[order] for e in every]) for order in every[0])
         assert found.after <= best + 0.02, seed  # a pixel at an edge may round otherwise
         assert found.after <= found.before and abs(found.before - np.mean([b for _, b, _ in found.wrong])) < 1e-9
-        assert abs(found.after - np.mean([OrderEvaluator(stage, size).error(found.doc, c) for c in stage.doc.cameras])) < 1e-9
+        assert (
+            abs(found.after - np.mean([OrderEvaluator(stage, size).error(found.doc, c) for c in stage.doc.cameras])) < 1e-9
+        )
         assert found.unsettled or found.after <= 0.05
 
 
@@ -305,8 +338,12 @@ def test_the_adviser_mends_settings_and_names_what_is_free_and_what_cannot_be_se
     a, b = stage.doc.overlays
 
     def at(o, material, x, yaw, z=0.0):
-        return o.model_copy(update={"places": (PanelPlace(at=(x, 0.0, z), yaw=yaw, width=1.6, height=1.4),),
-                                    "material": Material(lit=False, **material)})
+        return o.model_copy(
+            update={
+                "places": (PanelPlace(at=(x, 0.0, z), yaw=yaw, width=1.6, height=1.4),),
+                "material": Material(lit=False, **material),
+            }
+        )
 
     # One writes depth and is drawn first, though it is nearer.
     doc = stage.doc.model_copy(update={"overlays": (at(a, {"depth_write": True, "nudge": -2}, 0, 0, 0.4), at(b, {}, 0, 0))})
@@ -315,8 +352,9 @@ def test_the_adviser_mends_settings_and_names_what_is_free_and_what_cannot_be_se
     # Two that cut through each other: no order settles them.
     doc = stage.doc.model_copy(update={"overlays": (at(a, {}, 0, 40), at(b, {}, 0, -40))})
     found = propose(Stage(doc, stage.textures, {}), doc.cameras[:1], size=(64, 40))
-    assert [(p.a, p.b, p.settles) for p in found.unsettled] == [("o0", "o1", "split")] or \
-        [(p.b, p.a, p.settles) for p in found.unsettled] == [("o0", "o1", "split")]
+    assert [(p.a, p.b, p.settles) for p in found.unsettled] == [("o0", "o1", "split")] or [
+        (p.b, p.a, p.settles) for p in found.unsettled
+    ] == [("o0", "o1", "split")]
     # Additive ones, and those that share no pixel, may come at any time.
     light = {"blend": "Additive"}
     doc = stage.doc.model_copy(update={"overlays": (at(a, light, 0, 0), at(b, light, 0, 0, 1))})
@@ -329,23 +367,41 @@ def test_order_on_the_command_line(tmp_path):
 
     for k, rgba in enumerate(((0.9, 0.2, 0.1, 0.6), (0.1, 0.5, 0.9, 0.6))):
         write_picture(tmp_path / f"{k}.png", np.tile(np.float32(rgba), (4, 4, 1)), 8)
-    rows = tuple(Overlay(id=f"o{k}", name=f"Pane {k}", source=Source(path=f"{k}.png"),
-                         material=Material(lit=False, nudge=-k),
-                         places=(PanelPlace(at=(0.0, 1.2, 0.5 + k), width=1.0, height=1.0),)) for k in range(2))
+    rows = tuple(
+        Overlay(
+            id=f"o{k}",
+            name=f"Pane {k}",
+            source=Source(path=f"{k}.png"),
+            material=Material(lit=False, nudge=-k),
+            places=(PanelPlace(at=(0.0, 1.2, 0.5 + k), width=1.0, height=1.0),),
+        )
+        for k in range(2)
+    )
     camera = Camera(name="c", target=(0, 1.2, 0.5), distance=3)
     write_project(tmp_path / "p.mivex", Document(overlays=rows, cameras=(camera,)))
     done = mivex_run("order", "p.mivex", "--json", "--ring", "2", "--camera", "c", "--apply", "better.mivex", cwd=tmp_path)
     said = json.loads(done.stdout)
     assert done.returncode == 0 and said["before"] > said["after"] >= 0 and len(said["cameras"]) == 3
     better = read_project(tmp_path / "better.mivex")
-    assert {o.name: o.material.nudge for o in better.overlays if o.material.nudge != {"Pane 0": 0, "Pane 1": -1}[o.name]} \
-        == said["nudges"]
+    assert {
+        o.name: o.material.nudge for o in better.overlays if o.material.nudge != {"Pane 0": 0, "Pane 1": -1}[o.name]
+    } == said["nudges"]
     said = json.loads(mivex_run("ledger", "p.mivex", "--at", "32,20", "--size", "64x40", "--json", cwd=tmp_path).stdout)
     assert set(said) == {"pixel", "background", "set", "exact"} and said["pixel"] == [32, 20]
     assert [r["overlay"] for r in said["set"]][-2:] == ["Pane 1", "Pane 0"]
     assert [r["overlay"] for r in said["exact"]][-2:] == ["Pane 0", "Pane 1"]
-    assert set(said["set"][0]) >= {"overlay", "part", "group", "nudge", "depth", "texel", "level", "colour", "verdict",
-                                   "after"}
+    assert set(said["set"][0]) >= {
+        "overlay",
+        "part",
+        "group",
+        "nudge",
+        "depth",
+        "texel",
+        "level",
+        "colour",
+        "verdict",
+        "after",
+    }
     assert mivex_run("render", "p.mivex", "o.exr", "--order", "exact", "--size", "64x40", cwd=tmp_path).returncode == 0
     from mivex.core.picture.files import read_picture
 
@@ -353,9 +409,14 @@ def test_order_on_the_command_line(tmp_path):
     assert np.allclose(pixel, said["exact"][-1]["after"], atol=1e-6)
     done = mivex_run("render", "p.mivex", "o.png", "--view", "order", "--json", "--size", "64x40", cwd=tmp_path)
     assert json.loads(done.stdout)["max"] > 10
-    for bad in (("ledger", "p.mivex", "--at", "99,99", "--size", "64x40"), ("ledger", "p.mivex", "--at", "x"),
-                ("order", "p.mivex", "--camera", "none"), ("order", "p.mivex", "--ring", "-1"),
-                ("render", "p.mivex", "o.png", "--order", "maybe"), ("render", "p.mivex", "o.exr", "--view", "depth")):
+    for bad in (
+        ("ledger", "p.mivex", "--at", "99,99", "--size", "64x40"),
+        ("ledger", "p.mivex", "--at", "x"),
+        ("order", "p.mivex", "--camera", "none"),
+        ("order", "p.mivex", "--ring", "-1"),
+        ("render", "p.mivex", "o.png", "--order", "maybe"),
+        ("render", "p.mivex", "o.exr", "--view", "depth"),
+    ):
         done = mivex_run(*bad, cwd=tmp_path)
         assert done.returncode == 2 and done.stderr.count("\n") == 1 and "Traceback" not in done.stderr
 

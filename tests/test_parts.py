@@ -169,11 +169,11 @@ def test_results_are_asked_for_without_a_window(tmp_path):
     o = Overlay(id="o", name="o", source=Source(path="a.png"), steps=(step("invert-alpha"),))
     doc, evaluator, results = Document(overlays=(o,)), Evaluator(tmp_path), Results()
     assert results.follow(doc, str(tmp_path)) == [] and results.get("o").texture is None
-    (target, key), = results.due()
+    ((target, key),) = results.due()
     got = []
     results.make(doc, evaluator, target, key, got.append, lambda: False, lambda _: None)
     assert len(got) == 1 and got[0].full and results.take(got[0]) and results.due() == []
-    (overlay, known, mark), = results.unexamined()
+    ((overlay, known, mark),) = results.unexamined()
     assert results.take_findings(results.examine(evaluator, overlay, known, mark)) and results.unexamined() == []
     assert results.get("o").figures is not None and results.get("o").meaning[0] == "colour"
     # Made for an earlier document: shown, but still due. What is wanted of a step is dropped with its overlay.
@@ -238,12 +238,14 @@ def test_a_large_picture_answers_with_a_proxy_first_and_inputs_of_steps_are_kept
             quiet = quiet + 1 if engine.idle else 0  # a result may still be on its way to this thread
             if quiet > 5:
                 break
+
     key = ""
 
     def add(d):
         nonlocal key
         doc, key = edits.add_overlay(d, "Big", "sprite", "big.png")
         return edits.set_steps(doc, key, (step("levels", gamma=2.0), step("trim", margin=0)))
+
     session.apply("add", add)
     wait()
     assert sizes == [300, 600] and engine.get(key).texture.full_size == (600, 600)
@@ -267,18 +269,28 @@ def test_proxies_of_every_step_show_what_full_size_will(rng):
     alpha = np.clip((0.36 - np.hypot(y - 0.5, x - 0.47)) / 0.08, 0, 1)
     v = np.dstack([0.2 + 0.6 * x, 0.7 - 0.5 * y, 0.4 + 0.2 * np.sin(9 * x), alpha])
     evaluator, picture = Evaluator(), Picture(v.astype(np.float32))
-    lengths = {"grow": {"by": 40.0}, "feather": {"width": 90.0}, "blur": {"radius": 24.0, "what": "both"},
-               "glow": {"radius": 40.0},
-               "offset": {"x": 256, "y": 64}, "fall-off": {"x": 0.1}, "text": {"size": 0.3}, "trim": {"margin": 40},
-               "signed-distance": {"spread": 40.0}, "clear-border": {"width": 80.0, "soft": 80.0}, "centre": {},
-               "normal-from-height": {"strength": 6.0, "take": "alpha", "blur": 12.0}, "noise": {"cells": 5}}
+    lengths = {
+        "grow": {"by": 40.0},
+        "feather": {"width": 90.0},
+        "blur": {"radius": 24.0, "what": "both"},
+        "glow": {"radius": 40.0},
+        "offset": {"x": 256, "y": 64},
+        "fall-off": {"x": 0.1},
+        "text": {"size": 0.3},
+        "trim": {"margin": 40},
+        "signed-distance": {"spread": 40.0},
+        "clear-border": {"width": 80.0, "soft": 80.0},
+        "centre": {},
+        "normal-from-height": {"strength": 6.0, "take": "alpha", "blur": 12.0},
+        "noise": {"cells": 5},
+    }
     for name, more in lengths.items():
         s = (step(name, **more),)
         full, small = (evaluator.prepare(picture, Source(meaning="colour"), s, 16, proxy=p) for p in (False, True))
         k = full.width / small.width
         assert k == pytest.approx(4, rel=0.02)
         h, w = min(small.height, full.height // 4), min(small.width, full.width // 4)
-        seen = full.values[:h * 4, :w * 4].reshape(h, 4, w, 4, 4).mean(axis=(1, 3))
+        seen = full.values[: h * 4, : w * 4].reshape(h, 4, w, 4, 4).mean(axis=(1, 3))
         off = np.abs(seen * seen[..., 3:] - small.values[:h, :w] * small.values[:h, :w, 3:])
         assert off.mean() < 0.012, name
 
@@ -296,8 +308,13 @@ def test_weighing_and_dividing_again_gives_the_picture_back(rng):
 
 
 @settings(max_examples=80, deadline=None)
-@given(seed=st.integers(0, 10_000), n=st.integers(1, 12), cutoff=st.floats(0.05, 0.95), wanted=st.floats(0, 1),
-       coarse=st.booleans())
+@given(
+    seed=st.integers(0, 10_000),
+    n=st.integers(1, 12),
+    cutoff=st.floats(0.05, 0.95),
+    wanted=st.floats(0, 1),
+    coarse=st.booleans(),
+)
 def test_no_other_factor_keeps_coverage_better(seed, n, cutoff, wanted, coarse):
     a = np.random.default_rng(seed).random((n, n)).astype(np.float32)
     a = np.round(a * 5) / 5 if coarse else a
@@ -322,9 +339,14 @@ def test_a_key_is_guessed_from_the_border(rng):
 def test_svg_sizes_and_what_is_no_svg(tmp_path):
     path = tmp_path / "a.svg"
     head = '<svg xmlns="http://www.w3.org/2000/svg" '
-    for attributes, size in (('width="30" height="20"/>', (30, 20)), ('viewBox="0 0 64 16"/>', (64, 16)),
-                             ('width="100%" height="100%" viewBox="0 0 8 4"/>', (8, 4)), ("/>", (100, 100)),
-                             ('width="2in" height="1in"/>', (192, 96)), ('height="8" viewBox="0 0 64 16"/>', (32, 8))):
+    for attributes, size in (
+        ('width="30" height="20"/>', (30, 20)),
+        ('viewBox="0 0 64 16"/>', (64, 16)),
+        ('width="100%" height="100%" viewBox="0 0 8 4"/>', (8, 4)),
+        ("/>", (100, 100)),
+        ('width="2in" height="1in"/>', (192, 96)),
+        ('height="8" viewBox="0 0 64 16"/>', (32, 8)),
+    ):
         path.write_text(head + attributes)
         assert svg_size(path) == size
     for text in ("", "<html/>", "<svg", '<!DOCTYPE svg [<!ENTITY a "b">]>' + head + "/>"):
@@ -339,7 +361,7 @@ def test_pages_of_a_tiff_that_is_cut_short_are_refused(tmp_path):
     write_picture(tmp_path / "l.tif", v, 16, levels=[v[:32, :32].copy(), v[:16, :16].copy()])
     assert [p.shape for p in read_levels(tmp_path / "l.tif")] == [(64, 64, 4), (32, 32, 4), (16, 16, 4)]
     data = (tmp_path / "l.tif").read_bytes()
-    (tmp_path / "cut.tif").write_bytes(data[:len(data) // 3])
+    (tmp_path / "cut.tif").write_bytes(data[: len(data) // 3])
     with pytest.raises(MivexError, match=r"cut\.tif"):
         read_levels(tmp_path / "cut.tif")
     with pytest.raises(MivexError, match="no file"):

@@ -31,12 +31,26 @@ def overlay(rng, key):
     """An overlay with everything that moves, cuts or eats its picture drawn by lot, and its texture."""
     columns, rows = rng.choice([1, 1, 3]), rng.choice([1, 2])
     tiled = columns * rows == 1
-    mapping = Mapping(across=rng.choice([1.0, 2.5, -1.0]), down=rng.choice([1.0, 0.6]), right=rng.choice([0.0, 0.5, -0.23]),
-                      low=rng.choice([0.0, 0.31]), turn=rng.choice([0.0, 90.0, 33.0])) if tiled else Mapping()
+    mapping = (
+        Mapping(
+            across=rng.choice([1.0, 2.5, -1.0]),
+            down=rng.choice([1.0, 0.6]),
+            right=rng.choice([0.0, 0.5, -0.23]),
+            low=rng.choice([0.0, 0.31]),
+            turn=rng.choice([0.0, 90.0, 33.0]),
+        )
+        if tiled
+        else Mapping()
+    )
     blend = str(rng.choice(["Translucent", "Cutout", "Additive", "Premultiplied"]))
-    material = Material(blend=blend, lit=False, mapping=mapping,
-                        tiling=bool(tiled and rng.random() < 0.5), both_faces=bool(rng.random() < 0.6),
-                        erosion=Erosion(form="erode", amount=0.3) if rng.random() < 0.2 else Erosion())
+    material = Material(
+        blend=blend,
+        lit=False,
+        mapping=mapping,
+        tiling=bool(tiled and rng.random() < 0.5),
+        both_faces=bool(rng.random() < 0.6),
+        erosion=Erosion(form="erode", amount=0.3) if rng.random() < 0.2 else Erosion(),
+    )
     at = tuple(float(v) for v in rng.uniform(-0.5, 0.5, 3))
     kind = rng.integers(3)
     if kind == 0:
@@ -46,8 +60,9 @@ def overlay(rng, key):
     else:
         place = ShapePlace(id="p", form="box", at=at, width=0.7, height=0.7)
     sheet = Sheet(grids=(Grid(columns=columns, rows=rows),) if columns * rows > 1 else (), rate=8.0)
-    return Overlay(id=key, name=key, material=material, places=(place,), sheet=sheet,
-                   source=Source(canvas=(24 * columns, 16 * rows))), texture(rng, int(columns), int(rows))
+    return Overlay(
+        id=key, name=key, material=material, places=(place,), sheet=sheet, source=Source(canvas=(24 * columns, 16 * rows))
+    ), texture(rng, int(columns), int(rows))
 
 
 @pytest.mark.parametrize("seed", range(12))
@@ -56,8 +71,12 @@ def test_what_is_pointed_at_is_what_is_seen(seed):
     made = [overlay(rng, f"o{k}") for k in range(1 + seed % 3)]
     rows, textures = tuple(o for o, _ in made), {o.id: t for o, t in made}
     doc = Document(overlays=rows, around=NOTHING)
-    view = View(Camera(name="c", target=(0, 0, 0), yaw=float(rng.uniform(-40, 40)), pitch=10, distance=3), W, H,
-                float(rng.choice([0.0, 0.3, 1.1])))
+    view = View(
+        Camera(name="c", target=(0, 0, 0), yaw=float(rng.uniform(-40, 40)), pitch=10, distance=3),
+        W,
+        H,
+        float(rng.choice([0.0, 0.3, 1.1])),
+    )
     empty = render(Document(around=NOTHING), {}, view).colour
     alone, depths = {}, {}
     for o in rows:
@@ -85,10 +104,16 @@ def test_what_is_pointed_at_is_what_is_seen(seed):
 
 def test_the_nearest_of_several_is_meant_and_what_hides_them_counts():
     t = {k: Texture(np.ones((4, 4, 4), np.float32)) for k in "abc"}
-    rows = tuple(Overlay(id=k, name=k, material=Material(lit=False, blend=blend, depth_write=blend == "Cutout"),
-                         source=Source(canvas=(4, 4)),
-                         places=(PanelPlace(id=f"{k}{j}", at=(0, 0, z + 0.01 * j), width=1, height=1) for j in range(2)))
-                 for k, z, blend in (("a", 0.0, "Translucent"), ("b", 0.5, "Cutout"), ("c", 1.0, "Additive")))
+    rows = tuple(
+        Overlay(
+            id=k,
+            name=k,
+            material=Material(lit=False, blend=blend, depth_write=blend == "Cutout"),
+            source=Source(canvas=(4, 4)),
+            places=(PanelPlace(id=f"{k}{j}", at=(0, 0, z + 0.01 * j), width=1, height=1) for j in range(2)),
+        )
+        for k, z, blend in (("a", 0.0, "Translucent"), ("b", 0.5, "Cutout"), ("c", 1.0, "Additive"))
+    )
     view = View(Camera(name="c", target=(0, 0, 0), distance=4), W, H)
 
     def found(overlays):

@@ -23,8 +23,9 @@ from mivex.core.prepare.unmatte import Unmatte
 from mivex.core.project.document import Overlay, Source
 from mivex.core.project.evaluate import PROXY_SIDE, Evaluator
 
-MASK = Picture(np.dstack([np.tile(np.linspace(0, 1, 8), (8, 1))] * 3 + [np.ones((8, 8))]).astype(np.float32),
-               has_alpha=False)
+MASK = Picture(
+    np.dstack([np.tile(np.linspace(0, 1, 8), (8, 1))] * 3 + [np.ones((8, 8))]).astype(np.float32), has_alpha=False
+)
 CONTEXT = Context(lambda path: MASK)
 
 
@@ -72,7 +73,7 @@ def test_matte_removal_recovers_a_known_picture(space, matte):
 def test_levels_by_hand():
     v = np.array([[[0.5, 0.5, 0.5, a] for a in (0.0, 0.2, 0.5, 0.8, 1.0)]], np.float32)
     p = Levels(black=0.2, white=0.8, gamma=2.0, out_black=0.1, out_white=0.9)
-    want = [0.1, 0.1, 0.1 + 0.8 * 0.5 ** 0.5, 0.9, 0.9]
+    want = [0.1, 0.1, 0.1 + 0.8 * 0.5**0.5, 0.9, 0.9]
     assert run(p, Surface(v)).alpha[0].tolist() == pytest.approx(want, abs=1e-6)
     green = run(Levels(channel="green", black=0.4, white=0.6), Surface(v)).values
     assert np.allclose(green[..., 1], 0.5, atol=1e-6) and np.array_equal(green[..., [0, 2, 3]], v[..., [0, 2, 3]])
@@ -115,8 +116,9 @@ def test_spread_smooth_mean_and_trust():
     filled = srgb_decode(smooth[alpha == 0, :3])
     ends = srgb_decode([0.2, 0.8])
     assert filled[:, 0] + filled[:, 2] == pytest.approx(ends.sum(), abs=1e-4)
-    one = run(Spread(method="smooth"), Surface(np.where(v[..., 3:] > 0, np.append([0.3, 0.6, 0.9], 1), 0)
-                                               .astype(np.float32))).values
+    one = run(
+        Spread(method="smooth"), Surface(np.where(v[..., 3:] > 0, np.append([0.3, 0.6, 0.9], 1), 0).astype(np.float32))
+    ).values
     assert np.abs(one[..., :3] - [0.3, 0.6, 0.9]).max() < 1e-5
     assert np.abs(np.diff(smooth[4, :, 0])).max() < 0.12  # no seams far from the shape
     trust = run(Spread(solid_from=0.5), Surface(v)).values
@@ -148,16 +150,35 @@ def test_clear_border_and_premultiply():
 
 
 IDENTITIES = [
-    {"step": "alpha-from", "source": "alpha"}, {"step": "levels"}, {"step": "unmatte", "share": 0},
-    {"step": "clear-border", "width": 0, "soft": 0}, {"step": "resize", "to": "size"},
+    {"step": "alpha-from", "source": "alpha"},
+    {"step": "levels"},
+    {"step": "unmatte", "share": 0},
+    {"step": "clear-border", "width": 0, "soft": 0},
+    {"step": "resize", "to": "size"},
     {"step": "spread", "solid_from": 1e-9},
-    {"step": "combine", "amount": 0}, {"step": "curve"}, {"step": "grow", "by": 0}, {"step": "feather", "width": 0},
-    {"step": "fall-off", "amount": 0}, {"step": "blur", "radius": 0}, {"step": "offset"}, {"step": "pad", "left": 0,
-     "right": 0, "top": 0, "bottom": 0}, {"step": "trim", "margin": 0}, {"step": "centre", "do": "pivot"},
-    {"step": "gradient-map", "amount": 0}, {"step": "tint"}, {"step": "tint", "amount": 0, "colour": (0.2, 0.3, 0.4)},
-    {"step": "add-tint", "gain": 0}, {"step": "glow", "amount": 0}, {"step": "pack"}, {"step": "make-tile", "band": 0},
-    {"step": "noise", "amount": 0}, {"step": "text", "text": " "}, {"step": "shape"}, {"step": "keep-coverage"},
-    {"step": "alpha-from", "source": "file"}]
+    {"step": "combine", "amount": 0},
+    {"step": "curve"},
+    {"step": "grow", "by": 0},
+    {"step": "feather", "width": 0},
+    {"step": "fall-off", "amount": 0},
+    {"step": "blur", "radius": 0},
+    {"step": "offset"},
+    {"step": "pad", "left": 0, "right": 0, "top": 0, "bottom": 0},
+    {"step": "trim", "margin": 0},
+    {"step": "centre", "do": "pivot"},
+    {"step": "gradient-map", "amount": 0},
+    {"step": "tint"},
+    {"step": "tint", "amount": 0, "colour": (0.2, 0.3, 0.4)},
+    {"step": "add-tint", "gain": 0},
+    {"step": "glow", "amount": 0},
+    {"step": "pack"},
+    {"step": "make-tile", "band": 0},
+    {"step": "noise", "amount": 0},
+    {"step": "text", "text": " "},
+    {"step": "shape"},
+    {"step": "keep-coverage"},
+    {"step": "alpha-from", "source": "file"},
+]
 
 
 @pytest.mark.parametrize("settings", IDENTITIES, ids=lambda p: p["step"])
@@ -165,8 +186,10 @@ def test_an_identity_setting_is_bit_exact(settings, rng):
     v = (rng.random((9, 12, 4)) * 0.999 + 0.001).astype(np.float32)
     step = STEPS[settings["step"]]
     assert np.array_equal(step.run(Surface(v), step.params.model_validate(settings), CONTEXT).values, v)
-    assert np.array_equal(run(STEPS["invert-alpha"].params(step="invert-alpha"),
-                              Surface(np.round(v * 4) / 4)).alpha, 1 - np.round(v * 4)[..., 3] / 4)
+    assert np.array_equal(
+        run(STEPS["invert-alpha"].params(step="invert-alpha"), Surface(np.round(v * 4) / 4)).alpha,
+        1 - np.round(v * 4)[..., 3] / 4,
+    )
 
 
 unit = st.floats(0, 1, width=32)
@@ -175,9 +198,15 @@ RISING = st.lists(st.integers(0, 100), min_size=2, max_size=5, unique=True).map(
 SPECIAL = {
     "points": RISING.flatmap(lambda xs: st.tuples(*[st.tuples(st.just(x / 100), unit) for x in xs])),
     "ramp": RISING.flatmap(lambda xs: st.tuples(*[st.tuples(st.just(x / 100), colour) for x in xs])),
-    "strokes": st.lists(st.fixed_dictionaries({"points": st.lists(st.tuples(unit, unit), max_size=4),
-                                               "radius": st.floats(0.01, 1), "erase": st.booleans()}), max_size=3),
-    "file": st.sampled_from(["", "m"]), "text": st.sampled_from(["", "a", "NR|04", "Å"]), "name": st.just("Clean pane"),
+    "strokes": st.lists(
+        st.fixed_dictionaries(
+            {"points": st.lists(st.tuples(unit, unit), max_size=4), "radius": st.floats(0.01, 1), "erase": st.booleans()}
+        ),
+        max_size=3,
+    ),
+    "file": st.sampled_from(["", "m"]),
+    "text": st.sampled_from(["", "a", "NR|04", "Å"]),
+    "name": st.just("Clean pane"),
 }
 
 
@@ -190,8 +219,9 @@ def values_for(model, key, info):
     if info.annotation is bool:
         return st.booleans()
     if isinstance(info.annotation, type) and issubclass(info.annotation, BaseModel):
-        return st.fixed_dictionaries({k: values_for(info.annotation, k, i) for k, i in
-                                      info.annotation.model_fields.items()})
+        return st.fixed_dictionaries(
+            {k: values_for(info.annotation, k, i) for k, i in info.annotation.model_fields.items()}
+        )
     if info.annotation in (int, float):
         low = max([float(m.ge) for m in info.metadata if hasattr(m, "ge")] or [0.0])
         high = min([float(m.le) for m in info.metadata if hasattr(m, "le")] or [1.0])
@@ -201,8 +231,10 @@ def values_for(model, key, info):
 
 
 def any_settings(step):
-    return st.fixed_dictionaries({"step": st.just(step.name)} | {
-        k: values_for(step.params, k, i) for k, i in step.params.model_fields.items() if k not in ("step", "on")})
+    return st.fixed_dictionaries(
+        {"step": st.just(step.name)}
+        | {k: values_for(step.params, k, i) for k, i in step.params.model_fields.items() if k not in ("step", "on")}
+    )
 
 
 RESIZES = {"resize", "trim", "pad", "signed-distance"}

@@ -36,8 +36,14 @@ def mivex_run(*args, cwd=None, env=None, process=False):
     """Run the command line: here, which is quick, or once as a process of its own."""
     settings = {"QT_QPA_PLATFORM": "offscreen", "DISPLAY": "", **(env or {})}
     if process:
-        return subprocess.run([sys.executable, "-m", "mivex", *map(str, args)], capture_output=True, text=True, cwd=cwd,
-                              env={**os.environ, **settings}, check=False)
+        return subprocess.run(
+            [sys.executable, "-m", "mivex", *map(str, args)],
+            capture_output=True,
+            text=True,
+            cwd=cwd,
+            env={**os.environ, **settings},
+            check=False,
+        )
     out, err = io.StringIO(), io.StringIO()
     here = os.getcwd()
     with pytest.MonkeyPatch.context() as patch, contextlib.redirect_stdout(out), contextlib.redirect_stderr(err):
@@ -55,8 +61,12 @@ def mivex_run(*args, cwd=None, env=None, process=False):
 def refused(result):
     """Exit 2 with one line on standard error and no traceback."""
     lines = result.stderr.strip().splitlines()
-    return result.returncode == 2 and len(lines) == 1 and lines[0].startswith("mivex: ") and (
-        not result.stdout or result.args[0] == "check")
+    return (
+        result.returncode == 2
+        and len(lines) == 1
+        and lines[0].startswith("mivex: ")
+        and (not result.stdout or result.args[0] == "check")
+    )
 
 
 def test_a_project_survives_a_round_trip_with_keys_it_does_not_know(tmp_path):
@@ -77,11 +87,18 @@ def test_a_project_survives_a_round_trip_with_keys_it_does_not_know(tmp_path):
     assert next(o for o in elsewhere.overlays if o.id == "emblem").steps[0].file == "nerite/emblem.svg"
 
 
-@pytest.mark.parametrize(("content", "words"), [
-    ('{"mivex": 2}', "newer"), ("[]", "not a Mivex project"), ('{"mivex": "x"}', "version"), ("{", "cut short"),
-    ('{"mivex": 1, "overlays": [{"name": "a", "steps": [{"step": "frobnicate"}]}]}', "frobnicate"),
-    ('{"mivex": 1, "overlays": [{"name": "a", "material": {"opacity": 7}}]}', "opacity"),
-    ('{"mivex": 1, "overlays": [{"name": "a", "id": "1"}, {"name": "b", "id": "1"}]}', "same id")])
+@pytest.mark.parametrize(
+    ("content", "words"),
+    [
+        ('{"mivex": 2}', "newer"),
+        ("[]", "not a Mivex project"),
+        ('{"mivex": "x"}', "version"),
+        ("{", "cut short"),
+        ('{"mivex": 1, "overlays": [{"name": "a", "steps": [{"step": "frobnicate"}]}]}', "frobnicate"),
+        ('{"mivex": 1, "overlays": [{"name": "a", "material": {"opacity": 7}}]}', "opacity"),
+        ('{"mivex": 1, "overlays": [{"name": "a", "id": "1"}, {"name": "b", "id": "1"}]}', "same id"),
+    ],
+)
 def test_bad_projects_are_refused_in_words(tmp_path, content, words):
     path = tmp_path / "p.mivex"
     path.write_text(content)
@@ -94,9 +111,13 @@ def test_bad_projects_are_refused_in_words(tmp_path, content, words):
 def test_recipes_name_what_is_wrong():
     good = {"steps": [{"step": "alpha-from", "source": "luminance"}, {"step": "spread", "method": "nearest"}]}
     assert [s.step for s in parse_recipe(good, "r").steps] == ["alpha-from", "spread"]
-    for step, words in (({"step": "spread", "metod": "mean"}, "metod"), ({"step": "levels", "gamma": 0}, "gamma"),
-                        ({"source": "red"}, "which step"), ({"step": "unmatte", "matte": [0, 2, 0]}, "matte"),
-                        ({"step": "levels", "white": float("nan")}, "white")):
+    for step, words in (
+        ({"step": "spread", "metod": "mean"}, "metod"),
+        ({"step": "levels", "gamma": 0}, "gamma"),
+        ({"source": "red"}, "which step"),
+        ({"step": "unmatte", "matte": [0, 2, 0]}, "matte"),
+        ({"step": "levels", "white": float("nan")}, "white"),
+    ):
         with pytest.raises(MivexError, match=words):
             parse_recipe({"steps": [step]}, "r")
     assert {"alpha-from", "invert-alpha", "levels", "spread", "unmatte"} <= set(STEPS)
@@ -118,10 +139,15 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
     v = np.round(rng.random((16, 16, 4)) * 255).astype(np.float32) / np.float32(255)
     v[:8, :, 3] = 0
     write_picture(tmp_path / "a.png", v)
-    rows = tuple(Overlay(name=f"A {fmt} {bits}", source=Source(path="a.png", meaning="colour"),
-                         material=Material(blend="Additive", nudge=3, tint=(0.5, 1, 1)),
-                         delivery={"format": fmt, "bits": bits})
-                 for fmt, bits in (("png", 8), ("png", 16), ("tga", 8), ("tif", 8), ("tif", 16), ("webp", 8), ("ktx2", 8)))
+    rows = tuple(
+        Overlay(
+            name=f"A {fmt} {bits}",
+            source=Source(path="a.png", meaning="colour"),
+            material=Material(blend="Additive", nudge=3, tint=(0.5, 1, 1)),
+            delivery={"format": fmt, "bits": bits},
+        )
+        for fmt, bits in (("png", 8), ("png", 16), ("tga", 8), ("tif", 8), ("tif", 16), ("webp", 8), ("ktx2", 8))
+    )
     made = deliver_project(Document(overlays=rows), Evaluator(tmp_path), tmp_path / "out")
     for d in made.overlays:
         assert np.allclose(read_picture(d.picture).values, v, atol=1e-7)
@@ -145,6 +171,7 @@ def test_delivery_is_read_back_and_lossy_formats_are_refused(tmp_path, rng, monk
         write_texture(tmp_path / f"pre.{suffix}", t)
     # A file that does not hold what it was given does not count as delivered.
     from mivex.core.picture import encode
+
     write_texture(tmp_path / "c.png", Texture(v))
     good = (tmp_path / "c.png").read_bytes()
     real = encode._ENCODERS[".png"]
@@ -185,10 +212,17 @@ def test_the_command_line_refuses_in_one_line(tmp_path, small_demo):
     write_picture(tmp_path / "a.png", np.ones((4, 4, 4), np.float32))
     (tmp_path / "cut.png").write_bytes((tmp_path / "a.png").read_bytes()[:40])
     (tmp_path / "r.json").write_text('{"steps": [{"step": "alpha-from", "source": "file", "file": "gone.png"}]}')
-    for args in (("check", "cut.png"), ("check",), ("nonsense",), (),
-                 ("prepare", "a.png", "o.png", "--recipe", "r.json"),
-                 ("prepare", "a.png", "o.jpg", "--recipe", "r.json"), ("deliver", project, "/proc/none"),
-                 ("render", project, "o.png", "--camera", "Nowhere"), ("render", project, "o.png", "--size", "0x4")):
+    for args in (
+        ("check", "cut.png"),
+        ("check",),
+        ("nonsense",),
+        (),
+        ("prepare", "a.png", "o.png", "--recipe", "r.json"),
+        ("prepare", "a.png", "o.jpg", "--recipe", "r.json"),
+        ("deliver", project, "/proc/none"),
+        ("render", project, "o.png", "--camera", "Nowhere"),
+        ("render", project, "o.png", "--size", "0x4"),
+    ):
         assert refused(mivex_run(*args, cwd=tmp_path)), args
     assert sorted(p.name for p in tmp_path.iterdir()) == ["a.png", "cut.png", "r.json"]
 
@@ -202,12 +236,20 @@ def test_the_demo_shows_its_faults_and_only_these():
     assert {frozenset(p) for p in itertools.combinations(sorted(tangle), 2)} <= pairs
     assert set().union(*pairs) - tangle <= {"Lamp mote"}
     assert {(o, check) for o, check in found if check != "order"} == {
-        ("Bubble, cut from black", "matte"), ("Registration, to the border", "border"),
-        ("Emblem, inside out", "inverted"), ("Silt, banded", "banding"), ("Guard mesh, too fine", "holes"),
-        ("Pane that writes depth", "depth-write"), ("Lamp mote", "hidden"),
+        ("Bubble, cut from black", "matte"),
+        ("Registration, to the border", "border"),
+        ("Emblem, inside out", "inverted"),
+        ("Silt, banded", "banding"),
+        ("Guard mesh, too fine", "holes"),
+        ("Pane that writes depth", "depth-write"),
+        ("Lamp mote", "hidden"),
         # What moves: a sheet whose frames touch, silt that appears, goes and cuts, motes that take no tint.
-        ("Bubbles, cell to cell", "sheet-border"), ("Bubbles, cell to cell", "sheet-bleed"), ("Silt, banded", "motion-pop"),
-        ("Silt, banded", "motion-contact"), ("Mote that takes no tint", "motion-tint")}
+        ("Bubbles, cell to cell", "sheet-border"),
+        ("Bubbles, cell to cell", "sheet-bleed"),
+        ("Silt, banded", "motion-pop"),
+        ("Silt, banded", "motion-contact"),
+        ("Mote that takes no tint", "motion-tint"),
+    }
 
 
 def test_core_knows_no_interface_and_the_lock_no_addresses():
@@ -226,26 +268,39 @@ def test_every_step_runs_from_a_recipe_file(tmp_path, name):
     (tmp_path / "r.json").write_text(json.dumps({"steps": [{"step": name}]}))
     done = mivex_run("prepare", "in.png", "out.tif", "--recipe", "r.json", cwd=tmp_path)
     assert done.returncode == 0 and not done.stderr, done.stderr
-    want = Evaluator(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(path="in.png"),
-                                      parse_recipe({"steps": [{"step": name}]}, "r").steps, 8, levels=True)
+    want = Evaluator(tmp_path).prepare(
+        read_picture(tmp_path / "in.png"),
+        Source(path="in.png"),
+        parse_recipe({"steps": [{"step": name}]}, "r").steps,
+        8,
+        levels=True,
+    )
     back = read_picture(tmp_path / "out.tif")
     if not want.premultiplied:
         assert np.array_equal(back.values, want.values)
     switched = parse_recipe({"steps": [{"step": name, "on": False}]}, "r").steps
-    assert np.array_equal(Evaluator(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(), switched, 8).values,
-                          read_picture(tmp_path / "in.png").values)
+    assert np.array_equal(
+        Evaluator(tmp_path).prepare(read_picture(tmp_path / "in.png"), Source(), switched, 8).values,
+        read_picture(tmp_path / "in.png").values,
+    )
 
 
-@pytest.mark.parametrize(("step", "words"), [
-    ({"step": "pack", "green": {"sauce": "this"}}, "no setting “sauce”"),
-    ({"step": "curve", "points": [[0, 0]]}, "two points"),
-    ({"step": "gradient-map", "ramp": [[0, [0, 0, 2]], [1, [1, 1, 1]]]}, "between 0 and 1"),
-    ({"step": "grow", "by": 1e9}, "less than or equal"), ({"step": "grow", "by": float("nan")}, "finite"),
-    ({"step": "signed-distance", "reduce": 3}, "1, 2, 4, 8 or 16"), ({"step": "text", "font": "gothic"}, "regular"),
-    ({"step": "shape", "file": "gone.svg"}, "gone.svg"), ({"step": "shape", "file": "broken.svg"}, "not really an SVG"),
-    ({"step": "pack", "red": {"source": "file", "file": "gone.png"}}, "gone.png"),
-    ({"step": "add-tint", "mask": "brush", "strokes": [{"points": [[0, 0]], "radius": -1}]}, "greater than 0"),
-])
+@pytest.mark.parametrize(
+    ("step", "words"),
+    [
+        ({"step": "pack", "green": {"sauce": "this"}}, "no setting “sauce”"),
+        ({"step": "curve", "points": [[0, 0]]}, "two points"),
+        ({"step": "gradient-map", "ramp": [[0, [0, 0, 2]], [1, [1, 1, 1]]]}, "between 0 and 1"),
+        ({"step": "grow", "by": 1e9}, "less than or equal"),
+        ({"step": "grow", "by": float("nan")}, "finite"),
+        ({"step": "signed-distance", "reduce": 3}, "1, 2, 4, 8 or 16"),
+        ({"step": "text", "font": "gothic"}, "regular"),
+        ({"step": "shape", "file": "gone.svg"}, "gone.svg"),
+        ({"step": "shape", "file": "broken.svg"}, "not really an SVG"),
+        ({"step": "pack", "red": {"source": "file", "file": "gone.png"}}, "gone.png"),
+        ({"step": "add-tint", "mask": "brush", "strokes": [{"points": [[0, 0]], "radius": -1}]}, "greater than 0"),
+    ],
+)
 def test_recipes_that_cannot_be_are_refused_in_a_sentence(tmp_path, step, words):
     write_picture(tmp_path / "in.png", rgba(paint(16), disc(16)))
     (tmp_path / "broken.svg").write_text("<svg xmlns='http://www.w3.org/2000/svg'><rect")
@@ -257,11 +312,28 @@ def test_recipes_that_cannot_be_are_refused_in_a_sentence(tmp_path, step, words)
 
 def test_an_overlay_without_a_picture_goes_all_the_way(tmp_path):
     """Drawn on an empty canvas with text and noise: checked, rendered, delivered from the command line."""
-    steps = [{"step": "text", "text": "NR-04", "size": 0.6, "colour": [0.9, 0.8, 0.4]}, {"step": "noise", "amount": 0.3},
-             {"step": "signed-distance", "spread": 4}]
-    doc = loads({"mivex": 1, "overlays": [{"id": "o", "name": "Plate", "kind": "logo", "steps": steps, "material": {
-        "blend": "Cutout", "depth_write": True}, "source": {"canvas": [256, 64], "meaning": "colour"}, "places": [
-            {"id": "p", "mount": "panel", "at": [0, 1.3, 2.4], "width": 2.0, "height": 0.5}]}]}, "p")
+    steps = [
+        {"step": "text", "text": "NR-04", "size": 0.6, "colour": [0.9, 0.8, 0.4]},
+        {"step": "noise", "amount": 0.3},
+        {"step": "signed-distance", "spread": 4},
+    ]
+    doc = loads(
+        {
+            "mivex": 1,
+            "overlays": [
+                {
+                    "id": "o",
+                    "name": "Plate",
+                    "kind": "logo",
+                    "steps": steps,
+                    "material": {"blend": "Cutout", "depth_write": True},
+                    "source": {"canvas": [256, 64], "meaning": "colour"},
+                    "places": [{"id": "p", "mount": "panel", "at": [0, 1.3, 2.4], "width": 2.0, "height": 0.5}],
+                }
+            ],
+        },
+        "p",
+    )
     write_project(tmp_path / "p.mivex", doc)
     told = json.loads(mivex_run("check", "p.mivex", "--json", cwd=tmp_path).stdout)
     assert told["pictures"][0]["overlay"] == "Plate" and told["pictures"][0]["width"] == 256

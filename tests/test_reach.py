@@ -21,18 +21,39 @@ from tools import texts
 
 def walked(language, scale, project, tmp_path):
     """What a walk through every station finds in a process of its own."""
-    env = {**os.environ, "QT_QPA_PLATFORM": "offscreen", "MIVEX_LANGUAGE": language, "QT_SCALE_FACTOR": scale,
-           "XDG_CONFIG_HOME": str(tmp_path), "XDG_STATE_HOME": str(tmp_path)}
-    done = subprocess.run([sys.executable, str(Path(__file__).parent / "reach.py"), str(project)], env=env, text=True,
-                          capture_output=True, timeout=900, check=False)
+    env = {
+        **os.environ,
+        "QT_QPA_PLATFORM": "offscreen",
+        "MIVEX_LANGUAGE": language,
+        "QT_SCALE_FACTOR": scale,
+        "XDG_CONFIG_HOME": str(tmp_path),
+        "XDG_STATE_HOME": str(tmp_path),
+    }
+    done = subprocess.run(
+        [sys.executable, str(Path(__file__).parent / "reach.py"), str(project)],
+        env=env,
+        text=True,
+        capture_output=True,
+        timeout=900,
+        check=False,
+    )
     assert done.returncode == 0, done.stderr
     return json.loads(done.stdout.splitlines()[0])
 
 
 @pytest.mark.parametrize(("language", "scale"), [("en", "1.5"), ("de", "1.25"), ("mirrored", "2")])
 def test_nothing_is_cut_off_unnamed_or_out_of_reach(language, scale, small_demo, tmp_path):
-    project = small_demo("porthole", "buoy_emblem", "bubble_black", "plume", "pane_left", "pane_right", "bubbles_sheet",
-                         "silt_dark", "silt_bright")
+    project = small_demo(
+        "porthole",
+        "buoy_emblem",
+        "bubble_black",
+        "plume",
+        "pane_left",
+        "pane_right",
+        "bubbles_sheet",
+        "silt_dark",
+        "silt_bright",
+    )
     found = walked(language, scale, project, tmp_path)
     ratio, wrong, size = found.pop("dense")
     assert ratio == float(scale) and wrong == 0 and size == [ratio, ratio]
@@ -51,8 +72,15 @@ def test_german_has_words_for_every_text_and_for_no_other():
 
 
 def test_texts_are_found_whole_by_their_template_or_part_by_part():
-    said = Catalogue({"{0} of {1} frames": "von {1} Bildern {0}", "Take back: {0}": "Zurück: {0}", "Levels": "Tonwerte",
-                      "{0} findings": "{0} Funde", "Sprite": "Sprite!"}).said
+    said = Catalogue(
+        {
+            "{0} of {1} frames": "von {1} Bildern {0}",
+            "Take back: {0}": "Zurück: {0}",
+            "Levels": "Tonwerte",
+            "{0} findings": "{0} Funde",
+            "Sprite": "Sprite!",
+        }
+    ).said
     assert said("Levels") == "Tonwerte" and said("  Levels") == "  Tonwerte"
     assert said("3 of 16 frames") == "von 16 Bildern 3" and said("Take back: Levels") == "Zurück: Tonwerte"
     assert said("Sprite · 2 findings") == "Sprite! · 2 Funde"

@@ -63,8 +63,9 @@ def tap(level, u, v, wrap):
     def at(j, i):
         return level[j % h, i % w] if wrap else level[np.clip(j, 0, h - 1), np.clip(i, 0, w - 1)]
 
-    return ((at(y0, x0) * (1 - fx) + at(y0, x0 + 1) * fx) * (1 - fy)
-            + (at(y0 + 1, x0) * (1 - fx) + at(y0 + 1, x0 + 1) * fx) * fy)
+    return (at(y0, x0) * (1 - fx) + at(y0, x0 + 1) * fx) * (1 - fy) + (
+        at(y0 + 1, x0) * (1 - fx) + at(y0 + 1, x0 + 1) * fx
+    ) * fy
 
 
 def trilinear(levels, u, v, lod, wrap):
@@ -93,8 +94,11 @@ class Eye:
     def rays(self, dx=0.0, dy=0.0):
         """Directions through the pixels' centres with unit distance along the view."""
         y, x = np.mgrid[:H, :W] + 0.5
-        return (self.forward + ((x + dx - W / 2) / self.focal)[..., None] * self.right
-                - ((y + dy - H / 2) / self.focal)[..., None] * self.up)
+        return (
+            self.forward
+            + ((x + dx - W / 2) / self.focal)[..., None] * self.right
+            - ((y + dy - H / 2) / self.focal)[..., None] * self.up
+        )
 
 
 def corners(place, eye, pivot):
@@ -149,8 +153,15 @@ def render(doc, textures, camera):
         for p in o.places:
             corner, along, down = corners(p, eye, textures[o.id].pivot)
             middle = corner + (along + down) / 2
-            rows.append(((GROUPS.index(o.material.group), o.material.nudge, -np.linalg.norm(middle - eye.at)), o, corner,
-                         along, down))
+            rows.append(
+                (
+                    (GROUPS.index(o.material.group), o.material.nudge, -np.linalg.norm(middle - eye.at)),
+                    o,
+                    corner,
+                    along,
+                    down,
+                )
+            )
     rows.sort(key=lambda r: r[0])
     y, x = np.mgrid[:H, :W]
     threshold = bayer()[y % 8, x % 8]
@@ -194,16 +205,33 @@ def scene(seed, blends):
         at = tuple(float(v) for v in rng.uniform((-0.8, 0.4, -1), (0.8, 1.6, 1)))
         width, height, roll = (float(rng.uniform(*k)) for k in ((0.8, 3), (0.8, 3), (-180, 180)))
         size = {"width": width, "height": height, "roll": roll}
-        place = BillboardPlace(at=at, **size) if rng.random() < 0.4 else PanelPlace(
-            at=at, yaw=float(rng.uniform(-70, 70)), pitch=float(rng.uniform(-50, 50)), **size)
+        place = (
+            BillboardPlace(at=at, **size)
+            if rng.random() < 0.4
+            else PanelPlace(at=at, yaw=float(rng.uniform(-70, 70)), pitch=float(rng.uniform(-50, 50)), **size)
+        )
         solid = blend in ("Solid", "Cutout", "Dithered")
-        rows.append(Overlay(id=key, name=key, places=(place,), material=Material(
-            blend=blend, cutoff=float(rng.uniform(0.2, 0.8)), opacity=float(rng.choice([1.0, 0.7])),
-            tint=tuple(float(v) for v in rng.uniform(0.4, 1, 3)), lit=False,
-            depth_test=bool(rng.random() < 0.85), depth_write=solid or bool(rng.random() < 0.3),
-            depth_bias=float(rng.choice([0, 30, 400])), both_faces=bool(rng.random() < 0.7),
-            group=str(rng.choice(["Solid", "Cutout", "Blended", "Front"])), nudge=int(rng.integers(-1, 2)),
-            tiling=bool(rng.random() < 0.4))))
+        rows.append(
+            Overlay(
+                id=key,
+                name=key,
+                places=(place,),
+                material=Material(
+                    blend=blend,
+                    cutoff=float(rng.uniform(0.2, 0.8)),
+                    opacity=float(rng.choice([1.0, 0.7])),
+                    tint=tuple(float(v) for v in rng.uniform(0.4, 1, 3)),
+                    lit=False,
+                    depth_test=bool(rng.random() < 0.85),
+                    depth_write=solid or bool(rng.random() < 0.3),
+                    depth_bias=float(rng.choice([0, 30, 400])),
+                    both_faces=bool(rng.random() < 0.7),
+                    group=str(rng.choice(["Solid", "Cutout", "Blended", "Front"])),
+                    nudge=int(rng.integers(-1, 2)),
+                    tiling=bool(rng.random() < 0.4),
+                ),
+            )
+        )
     return Document(overlays=tuple(rows)), textures
 
 
@@ -215,8 +243,9 @@ def test_scenes_of_all_blends_agree_with_the_slow_renderer(seed):
     order = np.random.default_rng(seed).permutation(ALL)
     doc, textures = scene(seed, [str(b) for b in order])
     view = View(CAMERA, W, H)
-    items = sorted((overlay_draw(o, p, textures[o.id], view) for o in doc.overlays for p in o.places),
-                   key=lambda i: i.order)
+    items = sorted(
+        (overlay_draw(o, p, textures[o.id], view) for o in doc.overlays for p in o.places), key=lambda i: i.order
+    )
     drawn = draw_all(items, view).colour
     # A lit panel behind the eye: everything up to the decals is now kept as a surface until it is lit.
     o = Overlay(name="l", material=Material(group="Solid", blend="Solid"), places=(PanelPlace(at=(0, 1, 30)),))
@@ -238,8 +267,11 @@ def test_bias_is_exact_and_what_it_does_is_seen():
     def seen(bias):
         rows = []
         for z, tint, b in ((0.0, (1, 0, 0), 0.0), (-0.2, (0, 1, 0), bias)):
-            o = Overlay(name="p", material=Material(blend="Solid", group="Solid", depth_write=True, lit=False, tint=tint,
-                                                    depth_bias=b), places=(PanelPlace(at=(0, 0, z)),))
+            o = Overlay(
+                name="p",
+                material=Material(blend="Solid", group="Solid", depth_write=True, lit=False, tint=tint, depth_bias=b),
+                places=(PanelPlace(at=(0, 0, z)),),
+            )
             rows.append(overlay_draw(o, o.places[0], white, view))
         return draw_all(rows, view).colour[16, 20, 1] > 0.5
 

@@ -34,5 +34,6 @@ def test_a_hundred_careless_acts_lose_nothing(window, tmp_path, seed):
         drawn = (read_picture(out).values[..., :3] * 255).round().astype(int)
         image = window.stage.canvas.image.convertToFormat(window.stage.canvas.image.Format.Format_RGB888)
         import numpy as np
-        seen = np.frombuffer(image.constBits(), np.uint8).reshape(h, image.bytesPerLine())[:, :w * 3].reshape(h, w, 3)
+
+        seen = np.frombuffer(image.constBits(), np.uint8).reshape(h, image.bytesPerLine())[:, : w * 3].reshape(h, w, 3)
         assert np.abs(seen.astype(int) - drawn).max() <= 1

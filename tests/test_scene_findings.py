@@ -20,9 +20,14 @@ FLOOR = quad(np.array([(-6, 0, -6), (6, 0, -6), (6, 0, 6), (-6, 0, 6)], float))
 
 
 def glass(key, at, rgba=(0.8, 0.3, 0.2, 0.6), yaw=0.0, **material):
-    return Overlay(id=key, name=key, kind="glass", source=Source(canvas=(2, 2)),
-                   places=(PanelPlace(at=at, yaw=yaw, width=1.4, height=1.2),),
-                   material=Material(lit=False, **material)), tone(rgba)
+    return Overlay(
+        id=key,
+        name=key,
+        kind="glass",
+        source=Source(canvas=(2, 2)),
+        places=(PanelPlace(at=at, yaw=yaw, width=1.4, height=1.2),),
+        material=Material(lit=False, **material),
+    ), tone(rgba)
 
 
 def stage(*rows, cameras=(CAMERA,), meshes=None, floor=False, **doc):
@@ -68,8 +73,9 @@ def test_what_is_seen_through_and_writes_depth_hides_what_comes_later():
     assert f.overlays == ("near", "far") and f.figure > 1
     # In its order the far one is there already; a Cutout is meant to hide.
     assert "hidden" not in found(*stage(glass("near", NEAR, depth_write=True), b))
-    assert "hidden" not in found(*stage(glass("near", NEAR, (0.8, 0.3, 0.2, 1), blend="Cutout", group="Cutout",
-                                              depth_write=True), b))
+    assert "hidden" not in found(
+        *stage(glass("near", NEAR, (0.8, 0.3, 0.2, 1), blend="Cutout", group="Cutout", depth_write=True), b)
+    )
 
 
 def figure():
@@ -81,8 +87,9 @@ def figure():
 def test_a_figure_that_shows_through_itself():
     o, t = glass("fig", NEAR)
     o = o.model_copy(update={"places": (MeshPlace(path="fig.obj", at=(0, 1, 0), width=1.0),)})
-    ramp = Texture(np.dstack([np.linspace(0, 1, 16, dtype=np.float32)[None].repeat(16, 0)] * 3 + [
-        np.full((16, 16), 0.6, np.float32)]))
+    ramp = Texture(
+        np.dstack([np.linspace(0, 1, 16, dtype=np.float32)[None].repeat(16, 0)] * 3 + [np.full((16, 16), 0.6, np.float32)])
+    )
     doc, textures, meshes = stage((o, ramp), meshes={"fig.obj": figure()})
     f = gone("through-itself", doc, textures, meshes)
     assert f.repair(doc).overlays[0].material.depth_first
@@ -94,8 +101,14 @@ def test_a_figure_that_shows_through_itself():
 def test_a_flat_thing_on_its_surface_fights_without_bias():
     def flat(bias):
         place = PanelPlace(at=(0.1, 0.0, 0.2), pitch=90.0, yaw=7.0, width=2.0, height=2.0)
-        return Overlay(id="mark", name="mark", kind="decal", source=Source(canvas=(2, 2)), places=(place,),
-                       material=Material(lit=False, depth_bias=bias)), tone((0.8, 0.1, 0.1, 0.9))
+        return Overlay(
+            id="mark",
+            name="mark",
+            kind="decal",
+            source=Source(canvas=(2, 2)),
+            places=(place,),
+            material=Material(lit=False, depth_bias=bias),
+        ), tone((0.8, 0.1, 0.1, 0.9))
 
     low = Camera(name="Low", target=(0, 1, 0), yaw=41, pitch=5, distance=4)
     gone("depth-fight", *stage(flat(0.0), floor=True, cameras=(low,)))
@@ -125,8 +138,9 @@ def test_nothing_changed_black_lit_flat_and_back_missing():
     gone("black", *stage(glass("dark", NEAR, (0, 0, 0, 0.8))))
     assert "black" not in found(*stage(glass("stain", NEAR, (0, 0, 0, 0.8), blend="Multiply"), wall))
     assert "black" not in found(*stage(glass("grey", NEAR, (0.1, 0.1, 0.1, 0.8))))
-    puff = glass("puff", NEAR)[0].model_copy(update={"kind": "sprite", "places": (BillboardPlace(at=NEAR),),
-                                                     "material": Material(lit=True)})
+    puff = glass("puff", NEAR)[0].model_copy(
+        update={"kind": "sprite", "places": (BillboardPlace(at=NEAR),), "material": Material(lit=True)}
+    )
     gone("lit-flat", *stage((puff, tone((0.5, 0.5, 0.5, 0.5)))))
     unlit = puff.model_copy(update={"material": Material(lit=False)})
     assert "lit-flat" not in found(*stage((unlit, tone((0.5, 0.5, 0.5, 0.5)))))
@@ -136,9 +150,14 @@ def test_nothing_changed_black_lit_flat_and_back_missing():
 
 def test_a_hard_line_where_smoke_meets_the_floor():
     def smoke(height, **material):
-        return Overlay(id="smoke", name="smoke", kind="sprite", source=Source(canvas=(2, 2)),
-                       places=(BillboardPlace(at=(0.0, height, 0.5), width=1.2, height=1.0),),
-                       material=Material(lit=False, **material)), tone((0.7, 0.7, 0.7, 0.6))
+        return Overlay(
+            id="smoke",
+            name="smoke",
+            kind="sprite",
+            source=Source(canvas=(2, 2)),
+            places=(BillboardPlace(at=(0.0, height, 0.5), width=1.2, height=1.0),),
+            material=Material(lit=False, **material),
+        ), tone((0.7, 0.7, 0.7, 0.6))
 
     assert gone("contact", *stage(smoke(0.2), floor=True)).figure > 100
     assert "contact" not in found(*stage(smoke(1.2), floor=True))
@@ -158,14 +177,25 @@ def test_overdraw_above_the_budget_and_cutout_that_would_do():
     assert "cutout-does" not in found(*stage(glass("soft", NEAR)))
 
 
-@pytest.mark.parametrize(("mapping", "how"), [(Mapping(), ""), (Mapping(across=-1.0), "mirrored"),
-                                              (Mapping(turn=180.0), "upside down"), (Mapping(turn=90.0), "")])
+@pytest.mark.parametrize(
+    ("mapping", "how"),
+    [(Mapping(), ""), (Mapping(across=-1.0), "mirrored"), (Mapping(turn=180.0), "upside down"), (Mapping(turn=90.0), "")],
+)
 def test_writing_mirrored_or_upside_down(mapping, how):
-    board = Mesh(*(getattr(quad(np.array([(-1, 1, 0), (1, 1, 0), (1, -1, 0), (-1, -1, 0)], float)), k)
-                   for k in ("position", "normal", "uv0", "index")))
-    logo = Overlay(id="logo", name="logo", kind="logo", source=Source(canvas=(2, 2)),
-                   places=(MeshPlace(path="board.obj", at=(0, 1, 0), width=1.0),),
-                   material=Material(lit=False, mapping=mapping))
+    board = Mesh(
+        *(
+            getattr(quad(np.array([(-1, 1, 0), (1, 1, 0), (1, -1, 0), (-1, -1, 0)], float)), k)
+            for k in ("position", "normal", "uv0", "index")
+        )
+    )
+    logo = Overlay(
+        id="logo",
+        name="logo",
+        kind="logo",
+        source=Source(canvas=(2, 2)),
+        places=(MeshPlace(path="board.obj", at=(0, 1, 0), width=1.0),),
+        material=Material(lit=False, mapping=mapping),
+    )
     made = stage((logo, tone((0.8, 0.2, 0.2, 1))), meshes={"board.obj": board})
     if how:
         assert gone("mirrored", *made).details["how"] == how

@@ -60,7 +60,11 @@ def test_pictures_that_are_no_sheets_are_not_cut_up_and_two_grids_are_told_apart
 def test_cells_say_where_they_lie_and_what_does_not_fit_is_refused():
     g = Grid(columns=3, rows=2, left=4, top=2, width=10, height=8, gutter=2, count=5, unused=(1,))
     assert [cell_texels(c, 40, 20) for c in g.cells(40, 20)] == [
-        (4, 2, 14, 10), (28, 2, 38, 10), (4, 12, 14, 20), (16, 12, 26, 20)]
+        (4, 2, 14, 10),
+        (28, 2, 38, 10),
+        (4, 12, 14, 20),
+        (16, 12, 26, 20),
+    ]
     with pytest.raises(MivexError, match="do not fit"):
         g.cells(37, 20)
     # A grid that does not divide the picture: the cells are parts of texels, and together cover all of it.
@@ -88,17 +92,21 @@ def test_steps_work_cell_by_cell_and_no_cell_loses_its_place(tmp_path):
     o = _write(tmp_path, values).model_copy(update={"sheet": guess(values).grids and Sheet(grids=guess(values).grids)})
     evaluator = Evaluator(tmp_path)
     made = evaluator.texture(o.model_copy(update={"steps": (Blur(size=6.0),)}))
-    alone = [evaluator.texture(_write(tmp_path, values[top:low, left:right], f"{i}.png").model_copy(update={
-        "steps": (Blur(size=6.0),)})) for i, (left, top, right, low) in enumerate(
-            cell_texels(c, *values.shape[1::-1]) for c in made.traits.cells)]
+    alone = [
+        evaluator.texture(
+            _write(tmp_path, values[top:low, left:right], f"{i}.png").model_copy(update={"steps": (Blur(size=6.0),)})
+        )
+        for i, (left, top, right, low) in enumerate(cell_texels(c, *values.shape[1::-1]) for c in made.traits.cells)
+    ]
     for cell, single in zip(made.traits.cells, alone, strict=True):
         left, top, right, low = cell_texels(cell, made.width, made.height)
         assert np.array_equal(made.values[top:low, left:right], single.values)
     # The drawn line between them is as it was.
     assert np.array_equal(made.values[:, 32:34], values[:, 32:34])
     half = evaluator.texture(o.model_copy(update={"steps": (Resize(to="size", width=16, height=16),)}))
-    assert half.traits.cells and {(c - a, d - b) for a, b, c, d in (
-        cell_texels(k, half.width, half.height) for k in half.traits.cells)} == {(16, 16)}
+    assert half.traits.cells and {
+        (c - a, d - b) for a, b, c, d in (cell_texels(k, half.width, half.height) for k in half.traits.cells)
+    } == {(16, 16)}
     with pytest.raises(MivexError, match="different sizes"):
         evaluator.texture(o.model_copy(update={"steps": (Trim(),)}))
 
@@ -108,7 +116,7 @@ def test_built_frames_are_aligned_fitted_and_held_in_their_gutters():
     frames = []
     for dx, dy in ((0, 0), (3, -2), (-4, 5)):
         f = np.zeros((24, 30, 4), np.float32)
-        f[8 + dy:14 + dy, 10 + dx:19 + dx] = (*rng.random(3), 1)
+        f[8 + dy : 14 + dy, 10 + dx : 19 + dx] = (*rng.random(3), 1)
         frames.append(f)
     values, grid = build(frames, Layout(cell=(20, 16), columns=2, gutter=3, fit="none", align="box"))
     assert (grid.columns, grid.rows, grid.count) == (2, 2, 3) and values.shape == (2 * 19 + 3, 2 * 23 + 3, 4)
@@ -121,7 +129,7 @@ def test_built_frames_are_aligned_fitted_and_held_in_their_gutters():
     assert set(np.unique(full[:, :14])) == {0.25} and set(np.unique(full[:, 14:])) == {0.75}  # each its half of the gutter
     # Fitted: as large as fits, by one factor for all, and its light stays where it was.
     small, _ = build(frames, Layout(cell=(15, 12), columns=3))
-    share = [small[..., 3][:, k * 15:(k + 1) * 15].sum() * 4 for k in range(3)]
+    share = [small[..., 3][:, k * 15 : (k + 1) * 15].sum() * 4 for k in range(3)]
     assert np.allclose(share, 54, atol=1.0)
     with pytest.raises(MivexError, match="no frames"):
         build([], Layout())
@@ -172,8 +180,10 @@ def slow_bleed(texture, cell, level):
         return np.where(out <= 0.0031308, out * 12.92, 1.055 * out ** (1 / 2.4) - 0.055)
 
     n = max(1, (right - left) >> level), max(1, (low - top) >> level)
-    xs, ys = ([k0, *(k0 + (np.arange(m) + 0.5) / m * s), k0 + s] for k0, m, s in (
-        (left, n[0], right - left), (top, n[1], low - top)))
+    xs, ys = (
+        [k0, *(k0 + (np.arange(m) + 0.5) / m * s), k0 + s]
+        for k0, m, s in ((left, n[0], right - left), (top, n[1], low - top))
+    )
     return max(np.abs(seen(read(a, x, y)) - seen(read(b, x, y))).max() for x in xs for y in ys) * 255
 
 
@@ -194,11 +204,16 @@ def test_bleed_agrees_with_a_slow_twin_and_a_gutter_cures_it():
 def test_a_placement_plays_its_sheet_on_the_stage():
     values = np.zeros((8, 32, 4), np.float32)
     for k in range(4):
-        values[:, 8 * k:8 * k + 8] = (k / 3, 0.2, 1 - k / 3, 1)
+        values[:, 8 * k : 8 * k + 8] = (k / 3, 0.2, 1 - k / 3, 1)
     cells = tuple(Grid(columns=4).cells(32, 8))
     t = Texture(values, cells=cells)
-    o = Overlay(id="o", name="o", sheet=Sheet(grids=(Grid(columns=4),), rate=10), places=(PanelPlace(at=(0, 0, 0)),),
-                source=Source(canvas=(32, 8)))
+    o = Overlay(
+        id="o",
+        name="o",
+        sheet=Sheet(grids=(Grid(columns=4),), rate=10),
+        places=(PanelPlace(at=(0, 0, 0)),),
+        source=Source(canvas=(32, 8)),
+    )
     o = o.model_copy(update={"material": o.material.model_copy(update={"lit": False})})
     c = Camera(name="c", target=(0, 0, 0), yaw=0, pitch=0, distance=3)
 
@@ -255,29 +270,41 @@ def test_sheets_on_the_command_line(tmp_path):
     assert len(back) == 6 and np.isclose(sum(seconds), 0.5)
     seen = frames[3][..., 3] > 0
     assert np.array_equal(np.round(back[3] * 255).astype(np.uint8)[seen], frames[3][seen])
-    done = mivex_run("sheet", "build", str(tmp_path / "s.png"), str(tmp_path / "a.webp"), "--columns", "3", "--gutter", "4",
-                     "--json")
+    done = mivex_run(
+        "sheet", "build", str(tmp_path / "s.png"), str(tmp_path / "a.webp"), "--columns", "3", "--gutter", "4", "--json"
+    )
     made = json.loads(done.stdout)
     assert done.returncode == 0 and [f["index"] for f in made["frames"]] == list(range(6))
     values = read_picture(tmp_path / "s.png").values
     x, y = made["frames"][4]["x"], made["frames"][4]["y"]
-    assert np.allclose(values[y:y + 40, x:x + 40], back[4], atol=1 / 255)
+    assert np.allclose(values[y : y + 40, x : x + 40], back[4], atol=1 / 255)
     assert json.loads((tmp_path / "s.sheet.json").read_text()) == made
     grid = ("--columns", "3", "--rows", "2", "--cell", "40x40", "--left", "4", "--top", "4", "--gutter", "4")
     done = mivex_run("sheet", "slice", str(tmp_path / "s.png"), *grid, "--frames", str(tmp_path / "f"), "--json")
     found = json.loads(done.stdout)
     assert found["frames"] == made["frames"] and len(list((tmp_path / "f").glob("*.png"))) == 6
     (tmp_path / "r.json").write_text('{"mivex": 1, "steps": [{"step": "clear-border", "width": 3, "soft": 0}]}')
-    done = mivex_run("sheet", "slice", str(tmp_path / "s.png"), *grid, "--recipe", str(tmp_path / "r.json"), "--out",
-                     str(tmp_path / "m.png"))
+    done = mivex_run(
+        "sheet",
+        "slice",
+        str(tmp_path / "s.png"),
+        *grid,
+        "--recipe",
+        str(tmp_path / "r.json"),
+        "--out",
+        str(tmp_path / "m.png"),
+    )
     assert done.returncode == 0, done.stderr
     mended = read_picture(tmp_path / "m.png").values
-    assert mended[y:y + 40, x:x + 2, 3].max() == 0
+    assert mended[y : y + 40, x : x + 2, 3].max() == 0
     done = mivex_run("sheet", "check", str(tmp_path / "s.png"), "--columns", "7", "--rows", "2", "--play", "once", "--json")
     assert done.returncode in (0, 1) and json.loads(done.stdout)["frames"] == 14
-    for bad in (("build", str(tmp_path / "x.png"), str(tmp_path / "r.json")), ("slice", str(tmp_path / "none.png")),
-                ("slice", str(tmp_path / "s.png"), "--columns", "99"),
-                ("build", str(tmp_path / "x.png"), str(tmp_path / "b.gif"))):
+    for bad in (
+        ("build", str(tmp_path / "x.png"), str(tmp_path / "r.json")),
+        ("slice", str(tmp_path / "none.png")),
+        ("slice", str(tmp_path / "s.png"), "--columns", "99"),
+        ("build", str(tmp_path / "x.png"), str(tmp_path / "b.gif")),
+    ):
         (tmp_path / "b.gif").write_bytes(b"GIF89a" + bytes(30))
         done = mivex_run("sheet", *bad)
         assert done.returncode == 2 and done.stderr.count("\n") == 1 and "Traceback" not in done.stderr
@@ -285,8 +312,9 @@ def test_sheets_on_the_command_line(tmp_path):
 
 def test_cells_are_not_changed_by_scaling_a_proxy(tmp_path):
     values = sheets.sheet(6, sheets.puff, 8, 8, 128, 128)
-    o = _write(tmp_path, values).model_copy(update={"sheet": Sheet(grids=(Grid(columns=8, rows=8),)),
-                                                    "steps": (Blur(size=2),)})
+    o = _write(tmp_path, values).model_copy(
+        update={"sheet": Sheet(grids=(Grid(columns=8, rows=8),)), "steps": (Blur(size=2),)}
+    )
     proxy = Evaluator(tmp_path).texture(o, proxy=True)
     assert proxy.width == 512 and [cell_texels(c, 512, 512) for c in proxy.traits.cells][9] == (64, 64, 128, 128)
 
@@ -294,12 +322,17 @@ def test_cells_are_not_changed_by_scaling_a_proxy(tmp_path):
 def test_a_stack_shows_the_frames_of_a_sheet_and_they_are_delivered(tmp_path):
     values = np.zeros((8, 24, 4), np.float32)
     for k, rgb in enumerate(((1, 0, 0), (0, 1, 0), (0, 0, 1))):
-        values[:, 8 * k:8 * k + 8] = (*rgb, 1)
-        values[0, 8 * k:8 * k + 8, 3] = values[-1, 8 * k:8 * k + 8, 3] = 0
+        values[:, 8 * k : 8 * k + 8] = (*rgb, 1)
+        values[0, 8 * k : 8 * k + 8, 3] = values[-1, 8 * k : 8 * k + 8, 3] = 0
     o = _write(tmp_path, values)
     place = ShapePlace(form="stack", count=3, depth=2.0, slices="frames", at=(0, 0, 0))
-    o = o.model_copy(update={"sheet": Sheet(grids=(Grid(columns=3),), hull=4), "places": (place,), "material":
-                             o.material.model_copy(update={"lit": False, "blend": "Solid", "depth_write": True})})
+    o = o.model_copy(
+        update={
+            "sheet": Sheet(grids=(Grid(columns=3),), hull=4),
+            "places": (place,),
+            "material": o.material.model_copy(update={"lit": False, "blend": "Solid", "depth_write": True}),
+        }
+    )
     doc = Document(overlays=(o,), around=Around(path="none.obj"))
     t = {"s": Evaluator(tmp_path).texture(o)}
 

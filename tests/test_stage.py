@@ -96,8 +96,9 @@ def slow_draw(item, view):
             if (here := uv(x + 0.5, y + 0.5)) is None:
                 continue
             e = 1e-3
-            near = [uv(x + 0.5 + e * s, y + 0.5 + e * t) or uv(x + 0.5 - e * s, y + 0.5 - e * t)
-                    for s, t in ((1, 0), (0, 1))]
+            near = [
+                uv(x + 0.5 + e * s, y + 0.5 + e * t) or uv(x + 0.5 - e * s, y + 0.5 - e * t) for s, t in ((1, 0), (0, 1))
+            ]
             rho = max(math.hypot((n[1] - here[1]) * w0, (n[2] - here[2]) * h0) / e for n in near if n)
             lod = math.log2(rho) if rho > 1 else 0.0
             got[y, x] = sample(item.coat.colour, np.float32(here[1]), np.float32(here[2]), np.float32(lod))
@@ -161,12 +162,17 @@ def test_what_crosses_the_eye_is_clipped():
 
 def test_a_decal_needs_its_bias_and_faces_are_culled():
     def hull(**material):
-        o = Overlay(id="o", name="o", material=Material(group="Decal", lit=False, **material),
-                    places=(HullPlace(along=0.0, around=10.0, width=0.8, height=0.8),))
+        o = Overlay(
+            id="o",
+            name="o",
+            material=Material(group="Decal", lit=False, **material),
+            places=(HullPlace(along=0.0, around=10.0, width=0.8, height=0.8),),
+        )
         doc = Document(overlays=(o,))
         view = View(Camera(name="h", target=(0, 2.6, -1), distance=3, pitch=4), 200, 160)
         red = render(doc, {"o": flat_texture((1, 0, 0, 1))}, view).colour[..., :]
         return ((red[..., 0] == 1) & (red[..., 1] == 0)).sum()
+
     whole, fighting = hull(depth_bias=8.0), hull(depth_bias=0.0)
     assert whole > 1500 and fighting < whole - 50
     front = square(flat_texture((1, 1, 1, 1)), Material(both_faces=False, lit=False))
@@ -178,17 +184,33 @@ def test_a_decal_needs_its_bias_and_faces_are_culled():
 def test_order_is_group_then_nudge_then_far_to_near():
     def one(name, z, **material):
         return Overlay(id=name, name=name, material=Material(**material), places=(BillboardPlace(at=(0, 1, z)),))
-    rows = (one("near", 2.0), one("far", 0.0), one("early", 3.0, nudge=-1), one("decal", 2.5, group="Decal"),
-            one("front", -1.0, group="Front"), one("hidden", 1.0).model_copy(update={"shown": False}))
+
+    rows = (
+        one("near", 2.0),
+        one("far", 0.0),
+        one("early", 3.0, nudge=-1),
+        one("decal", 2.5, group="Decal"),
+        one("front", -1.0, group="Front"),
+        one("hidden", 1.0).model_copy(update={"shown": False}),
+    )
     view = View(Camera(name="v", target=(0, 1, 0), distance=6), 32, 32)
     items = draw_list(Document(overlays=rows), {o.id: flat_texture((1, 1, 1, 1)) for o in rows}, view)
     assert [i.name for i in items if len(i.name) < 7 and i.name in {o.id for o in rows}] == [
-        "decal", "early", "far", "near", "front"]
+        "decal",
+        "early",
+        "far",
+        "near",
+        "front",
+    ]
 
 
 def test_camera_picking_and_dragging_agree_with_the_picture():
-    o = Overlay(id="o", name="o", material=Material(lit=False), places=(
-        BillboardPlace(id="b", at=(0.4, 1.5, 1.5), width=0.5, height=0.5),))
+    o = Overlay(
+        id="o",
+        name="o",
+        material=Material(lit=False),
+        places=(BillboardPlace(id="b", at=(0.4, 1.5, 1.5), width=0.5, height=0.5),),
+    )
     doc, t = Document(overlays=(o,)), {"o": flat_texture((1, 0, 1, 1))}
     view = View(Camera(name="v", target=(0, 1.2, 0), yaw=20, pitch=10, distance=6), 320, 240)
     picture = render(doc, t, view).colour
@@ -204,7 +226,8 @@ def test_camera_picking_and_dragging_agree_with_the_picture():
     c = view.on_screen(placing.centre(h, view)[None])[0]
     slid = h.model_copy(update=placing.moved(h, view, (c[0], c[1]), (c[0] + 20, c[1] + 10)))
     assert view.on_screen(placing.centre(slid, view)[None])[0, :2].tolist() == pytest.approx(
-        [c[0] + 20, c[1] + 10], abs=0.5)
+        [c[0] + 20, c[1] + 10], abs=0.5
+    )
     turned = View(orbit(view.camera, 30, 10), 320, 240)
     assert np.linalg.norm(turned.eye - [0, 1.2, 0]) == pytest.approx(6)
     panned = View(pan(view.camera, view, 30, -12), 320, 240)

@@ -117,7 +117,7 @@ def slow_distance(a, at=0.5):
                     t = (at - p) / (q - p)
                     cuts.append((y0 + (y1 - y0) * t, x0 + (x1 - x0) * t))
             pieces += [(cuts[i], cuts[i + 1]) for i in range(0, len(cuts) - 1, 2)]
-    y, x = np.mgrid[:a.shape[0], :a.shape[1]]
+    y, x = np.mgrid[: a.shape[0], : a.shape[1]]
     best = np.full(a.shape, np.inf)
     for (y0, x0), (y1, x1) in pieces:
         ey, ex = y1 - y0, x1 - x0
@@ -160,6 +160,7 @@ def test_feather_falls_over_its_width_on_the_side_asked_for(profile):
     def ramp(t):
         t = np.clip(t, 0, 1)
         return t * t * (3 - 2 * t) if profile == "smooth" else t
+
     inside = run("feather", body, width=w, side="inside", profile=profile).alpha
     assert np.abs(inside - ramp(-d / w))[d < -1].max() < 0.02 and inside[d > 1].max() == 0
     outside = run("feather", body, width=w, side="outside", profile=profile).alpha

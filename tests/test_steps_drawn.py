@@ -82,8 +82,10 @@ def test_normals_of_a_slope_and_of_a_repeating_wave():
     assert up < 0.5 and run("normal-from-height", down, green="down").values[32, 16, 1] == pytest.approx(1 - up, abs=1e-6)
     wave = (0.5 + 0.5 * np.sin(np.mgrid[:32, :32][1] / 32 * 2 * np.pi)).astype(np.float32)
     rolled = np.roll(wave, 16, 1)
-    a, b = (run("normal-from-height", Surface(np.dstack([k] * 3 + [np.ones_like(k)])), border="wrap", blur=1.5).values
-            for k in (wave, rolled))
+    a, b = (
+        run("normal-from-height", Surface(np.dstack([k] * 3 + [np.ones_like(k)])), border="wrap", blur=1.5).values
+        for k in (wave, rolled)
+    )
     assert np.abs(np.roll(a, 16, 1) - b).max() < 1e-5
     assert run("normal-from-height", s).data and np.abs(np.linalg.norm(a[..., :3] * 2 - 1, axis=-1) - 1).max() < 1e-5
 
@@ -93,13 +95,29 @@ def test_channels_are_taken_packed_and_coloured():
     grey = run("take-channel", Surface(v), take="green")
     assert grey.values[0, 0].tolist() == pytest.approx([0.6, 0.6, 0.6, 1]) and grey.data
     assert run("take-channel", Surface(v), take="blue", alpha="same").alpha[0].tolist() == pytest.approx([0.4, 0])
-    packed = run("pack", Surface(v), red={"take": "alpha"}, green={"take": "red", "invert": True},
-                 blue={"take": "green", "low": 0.5, "high": 0.75}, alpha={"source": "value", "value": 0.25})
+    packed = run(
+        "pack",
+        Surface(v),
+        red={"take": "alpha"},
+        green={"take": "red", "invert": True},
+        blue={"take": "green", "low": 0.5, "high": 0.75},
+        alpha={"source": "value", "value": 0.25},
+    )
     assert packed.values[0, 0].tolist() == pytest.approx([0.3, 0.8, 0.4, 0.25], abs=1e-6) and packed.data
     by_file = run("pack", plain(np.ones((32, 32), np.float32)), red={"source": "file", "file": "m", "take": "luminance"})
     assert np.allclose(by_file.values[..., 0], MASK.values[..., 0], atol=1e-6)
-    out = run("recolour", Surface(v, data=True), red=(1, 0, 0), green=(0, 0.5, 0), blue=(0, 0, 1), red_gain=0.5,
-              green_gain=1.0, blue_gain=2.0, brightness=0.5, alpha="largest")
+    out = run(
+        "recolour",
+        Surface(v, data=True),
+        red=(1, 0, 0),
+        green=(0, 0.5, 0),
+        blue=(0, 0, 1),
+        red_gain=0.5,
+        green_gain=1.0,
+        blue_gain=2.0,
+        brightness=0.5,
+        alpha="largest",
+    )
     want = srgb_encode(np.array([0.2 * 0.5, 0.6 * srgb_decode(0.5), 0.4 * 2]) * 0.5)
     assert out.values[0, 0, :3] == pytest.approx(want, abs=1e-5)
     assert out.alpha[0].tolist() == pytest.approx([0.6, 0.9]) and not out.data
@@ -129,6 +147,7 @@ def test_signed_distance_holds_the_outline_of_a_circle_to_a_tenth_of_a_texel(red
 
 def slow_noise(x, y, nx, ny, seed, octave):
     """Gradient noise at one place, spelt out; lattice hashed and taken modulo the period."""
+
     def h(i, j):
         m = 0xFFFFFFFF
         v = ((i * 0x9E3779B1) & m) ^ ((j * 0x85EBCA77) & m) ^ ((seed * 1013 + octave * 7919) & m)
@@ -143,7 +162,7 @@ def slow_noise(x, y, nx, ny, seed, octave):
         t = (h((i + a) % nx, (j + b) % ny) & 15) * math.pi / 8
         return math.cos(t) * (fx - a) + math.sin(t) * (fy - b)
 
-    ex, ey = (f ** 3 * (f * (f * 6 - 15) + 10) for f in (fx, fy))
+    ex, ey = (f**3 * (f * (f * 6 - 15) + 10) for f in (fx, fy))
     top = corner(0, 0) + (corner(1, 0) - corner(0, 0)) * ex
     low = corner(0, 1) + (corner(1, 1) - corner(0, 1)) * ex
     return (top + (low - top) * ey) * 1.4
@@ -153,8 +172,10 @@ def test_noise_is_its_slow_twin_and_repeats():
     p = Noise(cells=4, octaves=2, contrast=1.0, seed=9)
     got = noise_field(48, 48, p)
     for y, x in ((0, 0), (3, 47), (20, 20), (47, 11)):
-        want = sum(0.5 ** o * slow_noise((x + 0.5) / 48 * (4 << o), (y + 0.5) / 48 * (4 << o), 4 << o, 4 << o, 9, o)
-                   for o in range(2))
+        want = sum(
+            0.5**o * slow_noise((x + 0.5) / 48 * (4 << o), (y + 0.5) / 48 * (4 << o), 4 << o, 4 << o, 9, o)
+            for o in range(2)
+        )
         assert got[y, x] == pytest.approx(min(max(want * 0.5 + 0.5, 0), 1), abs=1e-4)
     for form in ("clouds", "ridges", "grain"):
         q = Noise(form=form, cells=6 if form != "grain" else 128, octaves=3 if form != "grain" else 1, contrast=1.2, seed=4)
@@ -198,7 +219,7 @@ def test_coverage_is_exact():
     got = covered(edges, 40, 44)
     area = abs((px * np.roll(py, -1) - np.roll(px, -1) * py).sum()) / 2
     assert got.sum() == pytest.approx(area, rel=1e-6)
-    sy, sx = (np.mgrid[:40 * 32, :44 * 32] + 0.5) / 32
+    sy, sx = (np.mgrid[: 40 * 32, : 44 * 32] + 0.5) / 32
     fine = np.hypot(sy - 17.6, sx - 20.3) < 13.7
     assert np.abs(fine.reshape(40, 32, 44, 32).mean(axis=(1, 3)) - got).max() < 0.01
     square = np.array([[2.25, 1.5, 5.5, 1.5], [5.5, 1.5, 5.5, 4.25], [5.5, 4.25, 2.25, 4.25], [2.25, 4.25, 2.25, 1.5]])
@@ -210,8 +231,10 @@ def test_coverage_is_exact():
 
 
 def test_text_is_drawn_at_any_size_and_cut_out_and_outlined():
-    areas = [covered(text_edges("NR-04", "semibold", size) + np.tile([300, 100], 2), 200, 600).sum() / size ** 2
-             for size in (30.0, 60.0, 120.0)]
+    areas = [
+        covered(text_edges("NR-04", "semibold", size) + np.tile([300, 100], 2), 200, 600).sum() / size**2
+        for size in (30.0, 60.0, 120.0)
+    ]
     assert areas[0] == pytest.approx(areas[2], rel=1e-3) and areas[1] == pytest.approx(areas[2], rel=1e-3)
     blank = Surface(np.zeros((128, 256, 4), np.float32))
     out = run("text", blank, text="I", size=0.5, colour=(0.9, 0.6, 0.2))
@@ -233,12 +256,14 @@ def test_text_is_drawn_at_any_size_and_cut_out_and_outlined():
 
 def test_svg_is_drawn_with_right_coverage_and_colour(tmp_path):
     path = tmp_path / "a.svg"
-    path.write_text('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 64 32"><circle cx="32" cy="16" r="11.3" '
-                    'fill="#c08040"/></svg>')
+    path.write_text(
+        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 64 32"><circle cx="32" cy="16" r="11.3" '
+        'fill="#c08040"/></svg>'
+    )
     drawn = draw_svg(path, 128, 128)
-    assert drawn[..., 3].sum() == pytest.approx(math.pi * 22.6 ** 2, rel=2e-3)
+    assert drawn[..., 3].sum() == pytest.approx(math.pi * 22.6**2, rel=2e-3)
     assert np.abs(drawn[..., 3] - circle(128, 22.6)).max() < 0.12
-    assert drawn[64, 64, :3] == pytest.approx([0xc0 / 255, 0x80 / 255, 0x40 / 255], abs=3e-3)
+    assert drawn[64, 64, :3] == pytest.approx([0xC0 / 255, 0x80 / 255, 0x40 / 255], abs=3e-3)
     blank = Surface(np.zeros((64, 64, 4), np.float32))
     context = Context(lambda p: MASK, lambda p: str(tmp_path / p))
     step = STEPS["shape"]
@@ -254,8 +279,9 @@ def test_paint_does_not_leak_through_the_frame_of_a_keyed_photograph():
     """The usual first minutes: key, shrink a little, feather, trim; the edge holds nothing of the backdrop."""
     alpha = disc(200, 0.3, 0.02)
     key = (0.15, 0.6, 0.25)
-    photo = Surface(rgba(cut_from(paint(200) * [0.9, 0.25, 0.9] + [0.05, 0, 0.05], alpha, key), np.ones((200, 200))),
-                    has_alpha=False)
+    photo = Surface(
+        rgba(cut_from(paint(200) * [0.9, 0.25, 0.9] + [0.05, 0, 0.05], alpha, key), np.ones((200, 200))), has_alpha=False
+    )
     keyed = run("key-colour", photo, key=key, near=0.05, far=0.3)
     out = run("trim", run("feather", run("grow", keyed, by=-1.5), width=2), margin=4)
     assert out.alpha.shape[0] < 150 and out.alpha[0].max() == 0

@@ -53,8 +53,11 @@ def test_kernels_import_kernels_and_nothing_else_of_mivex():
     assert len(found) > 30
     for path in found:
         for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
-            names = [a.name for a in node.names] if isinstance(node, ast.Import) else (
-                [node.module or ""] if isinstance(node, ast.ImportFrom) else [])
+            names = (
+                [a.name for a in node.names]
+                if isinstance(node, ast.Import)
+                else ([node.module or ""] if isinstance(node, ast.ImportFrom) else [])
+            )
             for name in names:
                 outside = name.split(".")[0] in ("numpy", "math", "numba", "llvmlite")
                 small = name.removeprefix("mivex.core.base.") in ("compile", "types")

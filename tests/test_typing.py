@@ -198,8 +198,12 @@ def test_single_keys_are_no_shortcuts_while_a_field_list_or_table_has_the_focus(
         action = next(a for a in window.findChildren(type(window.undo_action)) if a.shortcut().toString() == word)
         action.triggered.connect(lambda _=False, w=word: fired.append(w))
     shown = s.overlay.shown
-    for find in (lambda: drive.field(window, "Opacity").bar, lambda: window.rack.list,
-                 lambda: drive.field(window, "Blend").box, lambda: window.tray.list):
+    for find in (
+        lambda: drive.field(window, "Opacity").bar,
+        lambda: window.rack.list,
+        lambda: drive.field(window, "Blend").box,
+        lambda: window.tray.list,
+    ):
         for key in "dbpvlmhg.,":
             widget = find()
             widget.setFocus()

@@ -19,7 +19,7 @@ HERE = Path(__file__).parent.parent
 def step(number):
     """What the README says of a step, without its marks."""
     text = (HERE / "README.md").read_text(encoding="utf-8")
-    body = text[text.index("## Five minutes"):].split(f"\n{number}. ", 1)[1]
+    body = text[text.index("## Five minutes") :].split(f"\n{number}. ", 1)[1]
     return re.sub(r"\s+", " ", re.split(r"\n\d+\. |\n\n", body)[0])
 
 
@@ -170,6 +170,10 @@ def test_every_picture_and_page_that_the_documents_name_is_there():
     for page in (HERE / "README.md", HERE / "CONTRIBUTING.md", *(HERE / "docs").glob("*.md")):
         for target in re.findall(r"\]\(([^)#\s]+)(?:#[^)]*)?\)", page.read_text(encoding="utf-8")):
             assert target.startswith("http") or (page.parent / target).exists(), (page.name, target)
-    shown = set(re.findall(r"screenshots/([\w.-]+\.png)", "".join(
-        p.read_text(encoding="utf-8") for p in (HERE / "README.md", HERE / "docs" / "tour.md"))))
+    shown = set(
+        re.findall(
+            r"screenshots/([\w.-]+\.png)",
+            "".join(p.read_text(encoding="utf-8") for p in (HERE / "README.md", HERE / "docs" / "tour.md")),
+        )
+    )
     assert shown == {p.name for p in (HERE / "docs" / "screenshots").iterdir()}

@@ -28,8 +28,11 @@ HERE = Path(__file__).parent
 def drop(window, *paths):
     data = QMimeData()
     data.setUrls([QUrl.fromLocalFile(str(p)) for p in paths])
-    window.dropEvent(QDropEvent(QPointF(400, 300), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton,
-                                Qt.KeyboardModifier.NoModifier))
+    window.dropEvent(
+        QDropEvent(
+            QPointF(400, 300), Qt.DropAction.CopyAction, data, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
+        )
+    )
     wait_until_idle(window)
 
 
@@ -41,15 +44,24 @@ def test_the_whole_path_offscreen(tmp_path):
 @pytest.mark.skipif(not shutil.which("Xvfb"), reason="Xvfb is not installed")
 def test_the_whole_path_in_a_real_window(tmp_path):
     read, write = os.pipe()
-    server = subprocess.Popen(["Xvfb", "-displayfd", str(write), "-screen", "0", "1400x900x24", "-nolisten", "tcp"],
-                              pass_fds=[write], stderr=subprocess.DEVNULL)
+    server = subprocess.Popen(
+        ["Xvfb", "-displayfd", str(write), "-screen", "0", "1400x900x24", "-nolisten", "tcp"],
+        pass_fds=[write],
+        stderr=subprocess.DEVNULL,
+    )
     try:
         display = b""
         while not display.endswith(b"\n"):
             display += os.read(read, 16)
         env = {**os.environ, "DISPLAY": f":{display.decode().strip()}", "QT_QPA_PLATFORM": "xcb"}
-        done = subprocess.run([sys.executable, HERE / "drive.py", tmp_path, tmp_path / "shot.png"], env=env,
-                              capture_output=True, text=True, timeout=600, check=False)
+        done = subprocess.run(
+            [sys.executable, HERE / "drive.py", tmp_path, tmp_path / "shot.png"],
+            env=env,
+            capture_output=True,
+            text=True,
+            timeout=600,
+            check=False,
+        )
         assert done.returncode == 0, done.stderr[-3000:]
         assert "platform xcb" in done.stdout
         assert QImage(str(tmp_path / "shot.png")).width() >= 1100
@@ -64,8 +76,11 @@ def test_bad_input_says_one_sentence_and_loses_nothing(window, tmp_path, small_d
     doc = window.session.doc
     (tmp_path / "cut.png").write_bytes(b"\x89PNG\r\n\x1a\n1234")
     (tmp_path / "new.mivex").write_text('{"mivex": 9}')
-    for bad, words in ((tmp_path / "cut.png", "cut.png"), (tmp_path / "gone.png", "no file"),
-                       (tmp_path / "new.mivex", "newer")):
+    for bad, words in (
+        (tmp_path / "cut.png", "cut.png"),
+        (tmp_path / "gone.png", "no file"),
+        (tmp_path / "new.mivex", "newer"),
+    ):
         drop(window, bad)
         assert words in window.notice.text() and window.notice.isVisible()
         assert window.session.doc is doc
@@ -83,8 +98,12 @@ def test_a_picture_that_goes_away_and_comes_back(window, tmp_path):
     drop(window, tmp_path / "p.png")
     key = window.session.overlay_id
     assert window.engine.get(key).texture is not None
-    window.session.apply("gone", lambda d: __import__("mivex.core.project.edits", fromlist=["x"]).set_fields(
-        d, key, "source", path=str(tmp_path / "none.png")))
+    window.session.apply(
+        "gone",
+        lambda d: __import__("mivex.core.project.edits", fromlist=["x"]).set_fields(
+            d, key, "source", path=str(tmp_path / "none.png")
+        ),
+    )
     wait_until_idle(window)
     assert "no file" in window.flat.canvas.message and "cannot be read" in window.rack._cards[key].kind.text()
     window.session.undo()
@@ -129,6 +148,7 @@ def test_unsaved_work_is_asked_about_and_kept_aside(window, tmp_path, small_demo
 def test_every_control_says_what_it_changes_and_does_change_something(window, small_demo):
     """Each setting at each station: a name, a hint, and an edit that reaches the document and can be undone."""
     from mivex.ui.fields.fields import ChoiceField, Field, NumberField, SwitchField
+
     window.session.open(small_demo())
     window.session.choose("mote")
     wait_until_idle(window)
@@ -155,7 +175,11 @@ def test_every_control_says_what_it_changes_and_does_change_something(window, sm
             tried += 1
     assert tried > 25
     assert [guess_kind(n) for n in ("a_glass.png", "LOGO.tga", "hazard_chevrons.png", "smoke.png")] == [
-        "glass", "logo", "decal", "sprite"]
+        "glass",
+        "logo",
+        "decal",
+        "sprite",
+    ]
 
 
 def test_long_work_can_be_stopped_and_says_so(window, tmp_path, monkeypatch):
@@ -163,12 +187,16 @@ def test_long_work_can_be_stopped_and_says_so(window, tmp_path, monkeypatch):
     import threading
 
     from mivex.core.prepare import STEPS
+
     write_picture(tmp_path / "p.png", rgba(np.full((64, 64, 3), 0.5), disc(64)))
     drop(window, tmp_path / "p.png")
     key, before = window.session.overlay_id, window.engine.get(window.session.overlay_id).texture
     slow, go = STEPS["invert-alpha"], threading.Event()
-    monkeypatch.setitem(STEPS, "invert-alpha", type(slow)(
-        slow.params, lambda s, p, c: (go.wait(60), slow.run(s, p, c))[1], slow.label, slow.hint, slow.station))
+    monkeypatch.setitem(
+        STEPS,
+        "invert-alpha",
+        type(slow)(slow.params, lambda s, p, c: (go.wait(60), slow.run(s, p, c))[1], slow.label, slow.hint, slow.station),
+    )
     window.controls.add_step(STEPS["invert-alpha"])
     window.controls.add_step(STEPS["levels"])
     while not window.busy.isVisible() or "Invert" not in window.busy.words.text():
@@ -325,6 +353,7 @@ def test_comparing_and_layouts_by_key_and_menu(window, small_demo):
     def picture():
         wait_until_idle(window)
         return bytes(c.image.constBits())
+
     seen["after"] = picture()
     QTest.keyClick(window, "d")
     seen["divider"] = picture()
@@ -355,8 +384,9 @@ def test_comparing_and_layouts_by_key_and_menu(window, small_demo):
 
 
 def test_drawn_overlays_svg_files_and_split_channels(window, tmp_path):
-    (tmp_path / "mark.svg").write_text('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20">'
-                                       '<rect width="40" height="20" fill="#c33"/></svg>')
+    (tmp_path / "mark.svg").write_text(
+        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20"><rect width="40" height="20" fill="#c33"/></svg>'
+    )
     (tmp_path / "bad.svg").write_text("<html></html>")
     drop(window, tmp_path / "mark.svg", tmp_path / "bad.svg")
     s = window.session

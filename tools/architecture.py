@@ -25,11 +25,16 @@ def floors() -> list[tuple[str, str]]:
 
 def picture() -> str:
     """The picture as SVG: commands and window above, rooms one over the other, imports pointing down."""
-    rows = [("cli", "Commands: arguments in, sentences and exit codes out."),
-            ("ui", "The window: shell, stations, proofs, tools, fields, session."), *floors()]
-    out = [f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {LEFT + WIDE + 40} {HIGH * len(rows) + 20}" '
-           'font-family="sans-serif" font-size="12">',
-           f'<rect width="{LEFT + WIDE + 40}" height="{HIGH * len(rows) + 20}" fill="#f4f4f2"/>']
+    rows = [
+        ("cli", "Commands: arguments in, sentences and exit codes out."),
+        ("ui", "The window: shell, stations, proofs, tools, fields, session."),
+        *floors(),
+    ]
+    out = [
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {LEFT + WIDE + 40} {HIGH * len(rows) + 20}" '
+        'font-family="sans-serif" font-size="12">',
+        f'<rect width="{LEFT + WIDE + 40}" height="{HIGH * len(rows) + 20}" fill="#f4f4f2"/>',
+    ]
     for k, (name, words) in enumerate(rows):
         y, fill = 10 + HIGH * k, "#c9d6df" if k < 2 else "#dfe4d6" if name not in ("base", "pixels") else "#e6ddd0"
         out.append(f'<rect x="10" y="{y}" width="{LEFT - 20}" height="{HIGH - 6}" rx="3" fill="{fill}" stroke="#888"/>')

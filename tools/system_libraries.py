@@ -4,13 +4,25 @@ import ctypes
 import sys
 
 # Library -> Debian package. The second list is needed only for a real window (X11).
-ALWAYS = {"libEGL.so.1": "libegl1", "libGL.so.1": "libgl1", "libfontconfig.so.1": "libfontconfig1",
-          "libdbus-1.so.3": "libdbus-1-3", "libxkbcommon.so.0": "libxkbcommon0", "libglib-2.0.so.0": "libglib2.0-0"}
-WINDOW = {"libxcb-cursor.so.0": "libxcb-cursor0", "libxcb-icccm.so.4": "libxcb-icccm4",
-          "libxcb-image.so.0": "libxcb-image0", "libxcb-keysyms.so.1": "libxcb-keysyms1",
-          "libxcb-randr.so.0": "libxcb-randr0", "libxcb-render-util.so.0": "libxcb-render-util0",
-          "libxcb-shape.so.0": "libxcb-shape0", "libxcb-xkb.so.1": "libxcb-xkb1",
-          "libxkbcommon-x11.so.0": "libxkbcommon-x11-0"}
+ALWAYS = {
+    "libEGL.so.1": "libegl1",
+    "libGL.so.1": "libgl1",
+    "libfontconfig.so.1": "libfontconfig1",
+    "libdbus-1.so.3": "libdbus-1-3",
+    "libxkbcommon.so.0": "libxkbcommon0",
+    "libglib-2.0.so.0": "libglib2.0-0",
+}
+WINDOW = {
+    "libxcb-cursor.so.0": "libxcb-cursor0",
+    "libxcb-icccm.so.4": "libxcb-icccm4",
+    "libxcb-image.so.0": "libxcb-image0",
+    "libxcb-keysyms.so.1": "libxcb-keysyms1",
+    "libxcb-randr.so.0": "libxcb-randr0",
+    "libxcb-render-util.so.0": "libxcb-render-util0",
+    "libxcb-shape.so.0": "libxcb-shape0",
+    "libxcb-xkb.so.1": "libxcb-xkb1",
+    "libxkbcommon-x11.so.0": "libxkbcommon-x11-0",
+}
 
 
 def missing(libraries: dict[str, str]) -> list[str]:

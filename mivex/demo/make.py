@@ -61,7 +61,7 @@ def reference() -> None:
     for _ in range(700):
         a, q = rng.uniform(0, 2 * np.pi), np.sqrt(rng.uniform(0.2, 0.95)) * r
         py, px = int(c + np.sin(a) * q), int(c + np.cos(a) * q)
-        specks[py:py + rng.integers(1, 3), px:px + rng.integers(1, 3)] = rng.uniform(0.3, 1)
+        specks[py : py + rng.integers(1, 3), px : px + rng.integers(1, 3)] = rng.uniform(0.3, 1)
     specks = cv2.GaussianBlur(specks, (0, 0), 0.8) * np.clip((rho - 0.35) * 2, 0, 1)
     scratch = np.zeros((n, n), np.float32)
     for _ in range(34):
@@ -78,10 +78,11 @@ def reference() -> None:
         fade = np.clip(1 - (y - tip[0]) / 130, 0, 1)
         ridges = 0.6 + 0.4 * np.sin(np.hypot(y - tip[0] - 4, (x - tip[1]) * 1.2) * 1.5)
         smear = np.maximum(smear, body * fade * np.where(y < tip[0] + 22, ridges, 0.55).astype(np.float32))
-    gleam = np.exp(-((rho - 0.955) / 0.035) ** 2) * (0.35 + 0.65 * np.clip((c - y + (c - x) * 0.6) / r, 0, 1))
-    base = 0.10 + 0.05 * rho ** 3
-    alpha = 1 - (1 - base) * (1 - 0.62 * salt) * (1 - 0.8 * specks) * (1 - 0.55 * scratch) * (1 - 0.30 * smear) \
-        * (1 - 0.75 * gleam)
+    gleam = np.exp(-(((rho - 0.955) / 0.035) ** 2)) * (0.35 + 0.65 * np.clip((c - y + (c - x) * 0.6) / r, 0, 1))
+    base = 0.10 + 0.05 * rho**3
+    alpha = 1 - (1 - base) * (1 - 0.62 * salt) * (1 - 0.8 * specks) * (1 - 0.55 * scratch) * (1 - 0.30 * smear) * (
+        1 - 0.75 * gleam
+    )
     glass = _flat(n, n, (0.30, 0.42, 0.42))
     rgb = over(glass, (0.86, 0.87, 0.84), np.clip(0.9 * salt + specks, 0, 1))
     rgb = over(rgb, (0.80, 0.84, 0.84), scratch)
@@ -94,10 +95,28 @@ def reference() -> None:
 
 def buoy() -> None:
     """A mooring buoy as a mesh: a profile turned about the upright axis, with UVs round and down it."""
-    profile = np.array([
-        (0.0, 0.5), (0.05, 0.5), (0.06, 0.44), (0.05, 0.38), (0.12, 0.355), (0.24, 0.30), (0.33, 0.20), (0.36, 0.10),
-        (0.36, 0.04), (0.40, 0.03), (0.40, -0.03), (0.36, -0.04), (0.35, -0.14), (0.28, -0.27), (0.16, -0.36),
-        (0.08, -0.40), (0.07, -0.47), (0.0, -0.5)])
+    profile = np.array(
+        [
+            (0.0, 0.5),
+            (0.05, 0.5),
+            (0.06, 0.44),
+            (0.05, 0.38),
+            (0.12, 0.355),
+            (0.24, 0.30),
+            (0.33, 0.20),
+            (0.36, 0.10),
+            (0.36, 0.04),
+            (0.40, 0.03),
+            (0.40, -0.03),
+            (0.36, -0.04),
+            (0.35, -0.14),
+            (0.28, -0.27),
+            (0.16, -0.36),
+            (0.08, -0.40),
+            (0.07, -0.47),
+            (0.0, -0.5),
+        ]
+    )
     way = np.concatenate([[0], np.cumsum(np.hypot(*np.diff(profile, axis=0).T))])
     fine = np.linspace(0, way[-1], 57)
     r, y = (np.interp(fine, way, profile[:, k]) for k in (0, 1))
@@ -106,8 +125,9 @@ def buoy() -> None:
     rows = [f"v {ri * np.sin(t):.5f} {yi:.5f} {ri * np.cos(t):.5f}" for ri, yi in zip(r, y, strict=True) for t in a]
     nr, ny = -np.gradient(y), np.gradient(r)
     long = np.maximum(np.hypot(nr, ny), 1e-9)
-    rows += [f"vn {m * np.sin(t):.4f} {q:.4f} {m * np.cos(t):.4f}"
-             for m, q in zip(nr / long, ny / long, strict=True) for t in a]
+    rows += [
+        f"vn {m * np.sin(t):.4f} {q:.4f} {m * np.cos(t):.4f}" for m, q in zip(nr / long, ny / long, strict=True) for t in a
+    ]
     rows += [f"vt {t / (2 * np.pi):.5f} {1 - s / way[-1]:.5f}" for s in fine for t in a]
     for i in range(len(fine) - 1):
         for k in range(turns):
@@ -131,30 +151,47 @@ def _letters(y: Floats, x: Floats, h: float, top: float, left: float) -> tuple[F
 
     u = left
     glyphs = []
-    n = np.minimum(np.minimum(bar(top, u, b, u + s), bar(top, u + w - s, b, u + w)),
-                   polygon(y, x, [(top, u), (top, u + s * 1.12), (b, u + w), (b, u + w - s * 1.12)]))
+    n = np.minimum(
+        np.minimum(bar(top, u, b, u + s), bar(top, u + w - s, b, u + w)),
+        polygon(y, x, [(top, u), (top, u + s * 1.12), (b, u + w), (b, u + w - s * 1.12)]),
+    )
     glyphs.append((n, bridge(u, m)))
     u += w + gap
-    bowl = np.maximum(box(y, x, top + h * 0.28, u + w * 0.42, h * 0.28, w * 0.58, h * 0.2),
-                      -box(y, x, top + h * 0.28, u + w * 0.42, h * 0.28 - s, w * 0.58 - s, h * 0.09))
+    bowl = np.maximum(
+        box(y, x, top + h * 0.28, u + w * 0.42, h * 0.28, w * 0.58, h * 0.2),
+        -box(y, x, top + h * 0.28, u + w * 0.42, h * 0.28 - s, w * 0.58 - s, h * 0.09),
+    )
     bowl = np.maximum(bowl, u - x)
-    r = np.minimum(np.minimum(bowl, bar(top, u, b, u + s)),
-                   polygon(y, x, [(top + h * 0.5, u + w * 0.30), (top + h * 0.5, u + w * 0.30 + s * 1.15),
-                                  (b, u + w), (b, u + w - s * 1.2)]))
+    r = np.minimum(
+        np.minimum(bowl, bar(top, u, b, u + s)),
+        polygon(
+            y,
+            x,
+            [(top + h * 0.5, u + w * 0.30), (top + h * 0.5, u + w * 0.30 + s * 1.15), (b, u + w), (b, u + w - s * 1.2)],
+        ),
+    )
     glyphs.append((r, bridge(u, top + h * 0.28)))
     u += w + gap
     glyphs.append((bar(m - s * 0.45, u, m + s * 0.45, u + w * 0.5), np.full(y.shape, 1e3, np.float32)))
     u += w * 0.5 + gap
-    zero = np.maximum(box(y, x, m, u + w / 2, h / 2, w / 2, h * 0.22),
-                      -box(y, x, m, u + w / 2, h / 2 - s, w / 2 - s, h * 0.1))
-    cut = np.minimum(bar(top - 2, u + w / 2 - h * 0.028, top + s + 2, u + w / 2 + h * 0.028),
-                     bar(b - s - 2, u + w / 2 - h * 0.028, b + 2, u + w / 2 + h * 0.028))
+    zero = np.maximum(
+        box(y, x, m, u + w / 2, h / 2, w / 2, h * 0.22), -box(y, x, m, u + w / 2, h / 2 - s, w / 2 - s, h * 0.1)
+    )
+    cut = np.minimum(
+        bar(top - 2, u + w / 2 - h * 0.028, top + s + 2, u + w / 2 + h * 0.028),
+        bar(b - s - 2, u + w / 2 - h * 0.028, b + 2, u + w / 2 + h * 0.028),
+    )
     glyphs.append((zero, cut))
     u += w + gap
-    four = np.minimum(np.minimum(bar(top, u + w - s * 1.25, b, u + w - s * 0.25),
-                                 bar(top + h * 0.60, u, top + h * 0.60 + s * 0.9, u + w + s * 0.1)),
-                      polygon(y, x, [(top, u + w * 0.48), (top, u + w * 0.48 + s * 1.2), (top + h * 0.68, u + s * 1.05),
-                                     (top + h * 0.68, u)]))
+    four = np.minimum(
+        np.minimum(
+            bar(top, u + w - s * 1.25, b, u + w - s * 0.25),
+            bar(top + h * 0.60, u, top + h * 0.60 + s * 0.9, u + w + s * 0.1),
+        ),
+        polygon(
+            y, x, [(top, u + w * 0.48), (top, u + w * 0.48 + s * 1.2), (top + h * 0.68, u + s * 1.05), (top + h * 0.68, u)]
+        ),
+    )
     glyphs.append((four, bar(top + h * 0.46, u - 2, top + h * 0.516, u + w + 2)))
     u += w
     out = np.full(y.shape, 1e3, np.float32)
@@ -209,11 +246,11 @@ def _bubble() -> tuple[Floats, Floats]:
     c, r = n / 2, 108.0
     d = circle(y, x, c, c, r)
     rho = np.clip(np.hypot(y - c, x - c) / r, 0, 1.2)
-    rim = np.exp(-((rho - 0.94) / 0.055) ** 2)
-    shell = 0.06 + 0.30 * rho ** 5
+    rim = np.exp(-(((rho - 0.94) / 0.055) ** 2))
+    shell = 0.06 + 0.30 * rho**5
     ny, nx = (y - c) / r, (x - c) / r
     key = np.exp(-(((ny + 0.46) / 0.13) ** 2 + ((nx + 0.40) / 0.16) ** 2))
-    bounce = np.exp(-((rho - 0.78) / 0.09) ** 2) * np.clip((ny * 0.75 + nx * 0.62), 0, 1) ** 3
+    bounce = np.exp(-(((rho - 0.78) / 0.09) ** 2)) * np.clip((ny * 0.75 + nx * 0.62), 0, 1) ** 3
     glint = np.exp(-(((ny + 0.20) / 0.035) ** 2 + ((nx + 0.58) / 0.035) ** 2))
     inside = np.clip((r - np.hypot(y - c, x - c)) / 5 + 0.2, 0, 1)
     clear = (1 - shell) * (1 - 0.62 * rim) * (1 - 0.97 * key) * (1 - 0.6 * bounce) * (1 - 0.9 * glint)
@@ -279,10 +316,9 @@ def mote_masks() -> None:
     rho = np.hypot(y - c, x - c) / (n / 2)
     fade = np.clip((0.96 - rho) / 0.25, 0, 1)
     turn = np.arctan2(y - c, x - c)
-    core = np.exp(-(rho / 0.13) ** 2)
-    halo = np.exp(-(rho / 0.42) ** 2) * (0.8 + 0.2 * noise(n, n, 18, 141))
-    rays = (np.abs(np.cos(turn * 4 + 0.4)) ** 22 * np.exp(-rho / 0.30)
-            + np.abs(np.cos(turn * 2)) ** 60 * np.exp(-rho / 0.42))
+    core = np.exp(-((rho / 0.13) ** 2))
+    halo = np.exp(-((rho / 0.42) ** 2)) * (0.8 + 0.2 * noise(n, n, 18, 141))
+    rays = np.abs(np.cos(turn * 4 + 0.4)) ** 22 * np.exp(-rho / 0.30) + np.abs(np.cos(turn * 2)) ** 60 * np.exp(-rho / 0.42)
     for name, part in (("core", core), ("halo", halo), ("rays", rays)):
         grey = np.clip(part * fade, 0, 1).astype(np.float32)
         _save(f"mote_{name}.png", np.repeat(grey[..., None], 3, axis=2))
@@ -339,6 +375,7 @@ def kelp() -> None:
 
 def boat() -> None:
     """The Nerite in small, as a mesh for her hologram: hull, bow and stern, tower, fins."""
+
     def turned(mesh: Mesh, *rows: tuple[float, ...]) -> Mesh:
         return mesh.transformed(np.array(rows, np.float64))
 
@@ -347,8 +384,10 @@ def boat() -> None:
     bow = turned(forms.dome(0.3, 0.3, 0.15), (0, 0, 1, 0.35), (0, 1, 0, 0), (-1, 0, 0, 0))
     stern = turned(forms.dome(0.3, 0.3, 0.28), (0, 0, -1, -0.35), (0, 1, 0, 0), (1, 0, 0, 0))
     tower = turned(forms.box(0.2, 0.14, 0.1), (1, 0, 0, 0.08), (0, 1, 0, 0.19), (0, 0, 1, 0))
-    fins = [turned(forms.box(0.12, 0.02, 0.34), (1, 0, 0, -0.5), (0, 1, 0, 0), (0, 0, 1, 0)),
-            turned(forms.box(0.12, 0.34, 0.02), (1, 0, 0, -0.5), (0, 1, 0, 0), (0, 0, 1, 0))]
+    fins = [
+        turned(forms.box(0.12, 0.02, 0.34), (1, 0, 0, -0.5), (0, 1, 0, 0), (0, 0, 1, 0)),
+        turned(forms.box(0.12, 0.34, 0.02), (1, 0, 0, -0.5), (0, 1, 0, 0), (0, 0, 1, 0)),
+    ]
     whole = joined([hull, bow, stern, tower, *fins])
     rows = ["v {:.5f} {:.5f} {:.5f}".format(*p) for p in whole.position]
     rows += ["vn {:.4f} {:.4f} {:.4f}".format(*p) for p in whole.normal]
@@ -377,9 +416,9 @@ def mote() -> None:
     y, x = grid(n, n)
     c = n / 2
     rho = np.hypot(y - c, x - c) / (n / 2)
-    core = np.exp(-(rho / 0.10) ** 2)
-    halo = np.exp(-(rho / 0.34) ** 2) * 0.42
-    ring = np.exp(-((rho - 0.52) / 0.05) ** 2) * 0.07
+    core = np.exp(-((rho / 0.10) ** 2))
+    halo = np.exp(-((rho / 0.34) ** 2)) * 0.42
+    ring = np.exp(-(((rho - 0.52) / 0.05) ** 2)) * 0.07
     spokes = np.abs(np.cos(np.arctan2(y - c, x - c) * 3)) ** 24 * np.exp(-rho / 0.22) * 0.30
     light = (core + halo + ring + spokes) * np.clip((0.93 - rho) / 0.25, 0, 1)
     tint = np.stack([np.ones_like(rho), 0.86 - 0.18 * rho, 0.58 - 0.30 * rho], axis=-1)

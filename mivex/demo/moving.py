@@ -20,7 +20,7 @@ def _bubble(n: int, seed: int, size: float) -> tuple[Floats, Floats]:
     u = ((x - c) * np.cos(turn) + (y - c) * np.sin(turn)) * (1 + rng.uniform(0.0, 0.12))
     v = (-(x - c) * np.sin(turn) + (y - c) * np.cos(turn)) * (1 - rng.uniform(0.0, 0.06))
     rho = np.hypot(u, v) / (size * n / 2)
-    rim = np.exp(-((rho - 0.9) / 0.09) ** 2)
+    rim = np.exp(-(((rho - 0.9) / 0.09) ** 2))
     inside = np.clip((1.02 - rho) * n / 6, 0, 1)
     gx, gy = -0.38 + rng.uniform(-0.1, 0.1), -0.42 + rng.uniform(-0.08, 0.08)
     glint = np.exp(-(((x - c) / (n / 2) / size - gx) ** 2 + ((y - c) / (n / 2) / size - gy) ** 2) / 0.012)
@@ -38,7 +38,7 @@ def bubble_sheets() -> None:
             size = sizes[0] + (sizes[1] - sizes[0]) * ((k * 7) % 16) / 15
             part, a = _bubble(n, 300 + k, size)
             y, x = k // 4 * n, k % 4 * n
-            rgb[y:y + n, x:x + n], alpha[y:y + n, x:x + n] = part, np.clip(a + fill * (a > 0.02), 0, 1)
+            rgb[y : y + n, x : x + n], alpha[y : y + n, x : x + n] = part, np.clip(a + fill * (a > 0.02), 0, 1)
         _save(name, rgb, alpha)
 
 
@@ -83,9 +83,9 @@ def spark_and_arc() -> None:
     for _ in range(22):
         at, width, far = rng.uniform(-np.pi, np.pi), rng.uniform(0.02, 0.09), rng.uniform(0.25, 0.8)
         off = np.abs((turn - at + np.pi) % (2 * np.pi) - np.pi)
-        ray = np.maximum(ray, np.exp(-(off / width) ** 2) * np.clip(1 - rho / far, 0, 1))
-    core = np.exp(-(rho / 0.16) ** 2)
-    alpha = np.clip(ray * 0.9 + core + 0.35 * np.exp(-(rho / 0.4) ** 2), 0, 1) * np.clip((0.94 - rho) * 6, 0, 1)
+        ray = np.maximum(ray, np.exp(-((off / width) ** 2)) * np.clip(1 - rho / far, 0, 1))
+    core = np.exp(-((rho / 0.16) ** 2))
+    alpha = np.clip(ray * 0.9 + core + 0.35 * np.exp(-((rho / 0.4) ** 2)), 0, 1) * np.clip((0.94 - rho) * 6, 0, 1)
     rgb = np.array((0.62, 0.78, 1.0)) + np.clip(core + ray * 0.6, 0, 1)[..., None] * np.array((0.38, 0.22, 0.0))
     _save("arc_flash.png", rgb, alpha)
 

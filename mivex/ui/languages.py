@@ -75,8 +75,11 @@ class Catalogue:
         self.exact = {k: v for k, v in texts.items() if not _HOLE.search(k)}
         for mark in ("   (", ": "):
             # Hints end in their key and are names without it; heads stand before what the window adds.
-            self.exact |= {k.split(mark)[0]: v.split(mark)[0] for k, v in self.exact.items()
-                           if k.split(mark)[0] not in self.exact and (mark != ": " or k.endswith(mark))}
+            self.exact |= {
+                k.split(mark)[0]: v.split(mark)[0]
+                for k, v in self.exact.items()
+                if k.split(mark)[0] not in self.exact and (mark != ": " or k.endswith(mark))
+            }
         rows: list[Template] = []
         for source, target in texts.items():
             if _HOLE.search(source):
@@ -95,7 +98,7 @@ class Catalogue:
         core = text.strip()
         if core != text:
             at = text.find(core) if core else 0
-            return text[:at] + self._said(core, depth) + text[at + len(core):] if core else text
+            return text[:at] + self._said(core, depth) + text[at + len(core) :] if core else text
         if not re.search(r"[A-Za-z]{2}", core) or depth > 3:
             return text
         if _TAGS.search(text):
@@ -141,8 +144,10 @@ def entries(language: str) -> Iterable[tuple[str, str]]:
 
 def from_the_right(text: str) -> str:
     """A text as though its letters were read from right to left, and somewhat longer."""
-    return "".join(p if _HOLE.fullmatch(p) or not p else f"\u202e{p}\u202c"
-                   for p in re.split(r"(\{\d+\})", re.sub(r"([A-Za-z]{5,})", r"\1ë", text)))
+    return "".join(
+        p if _HOLE.fullmatch(p) or not p else f"\u202e{p}\u202c"
+        for p in re.split(r"(\{\d+\})", re.sub(r"([A-Za-z]{5,})", r"\1ë", text))
+    )
 
 
 def catalogue(language: str) -> Catalogue | None:
@@ -168,20 +173,35 @@ def choose(language: str) -> None:
 # Where texts reach Qt: class, method, and which of its arguments are texts (none named: all that are).
 _PLACES: tuple[tuple[type, str, tuple[int, ...]], ...] = (
     *((c, "__init__", ()) for c in (QLabel, QPushButton, QCheckBox, QAction, QMenu, QListWidgetItem, QTableWidgetItem)),
-    *((c, "setText", ()) for c in (QLabel, QPushButton, QCheckBox, QToolButton, QAction, QMessageBox, QListWidgetItem,
-                                   QTableWidgetItem)),
+    *(
+        (c, "setText", ())
+        for c in (QLabel, QPushButton, QCheckBox, QToolButton, QAction, QMessageBox, QListWidgetItem, QTableWidgetItem)
+    ),
     *((QWidget, m, ()) for m in ("setToolTip", "setAccessibleName", "setAccessibleDescription", "setWindowTitle")),
-    (QMenu, "addAction", ()), (QMenu, "addMenu", ()), (QMenuBar, "addMenu", ()), (QMenu, "setTitle", ()),
-    (QMessageBox, "addButton", ()), (QAction, "setToolTip", ()), (QListWidgetItem, "setToolTip", ()),
-    (QTableWidgetItem, "setToolTip", ()), (QComboBox, "addItem", (0,)), (QComboBox, "addItems", ()),
-    (QComboBox, "setItemText", (1,)), (QComboBox, "setItemData", (1,)), (QComboBox, "setPlaceholderText", ()),
-    (QLineEdit, "setPlaceholderText", ()), (QPainter, "drawText", ()),
+    (QMenu, "addAction", ()),
+    (QMenu, "addMenu", ()),
+    (QMenuBar, "addMenu", ()),
+    (QMenu, "setTitle", ()),
+    (QMessageBox, "addButton", ()),
+    (QAction, "setToolTip", ()),
+    (QListWidgetItem, "setToolTip", ()),
+    (QTableWidgetItem, "setToolTip", ()),
+    (QComboBox, "addItem", (0,)),
+    (QComboBox, "addItems", ()),
+    (QComboBox, "setItemText", (1,)),
+    (QComboBox, "setItemData", (1,)),
+    (QComboBox, "setPlaceholderText", ()),
+    (QLineEdit, "setPlaceholderText", ()),
+    (QPainter, "drawText", ()),
     *((c, m, ()) for c in (QFontMetrics, QFontMetricsF) for m in ("horizontalAdvance", "elidedText", "boundingRect")),
 )
 _ASKING: tuple[tuple[type, str, tuple[int, ...]], ...] = (
-    (QInputDialog, "getText", (1, 2)), (QInputDialog, "getDouble", (1, 2)), (QColorDialog, "getColor", (2,)),
+    (QInputDialog, "getText", (1, 2)),
+    (QInputDialog, "getDouble", (1, 2)),
+    (QColorDialog, "getColor", (2,)),
     *((QFileDialog, m, (1, 3)) for m in ("getOpenFileName", "getOpenFileNames", "getSaveFileName")),
-    (QFileDialog, "getExistingDirectory", (1,)))
+    (QFileDialog, "getExistingDirectory", (1,)),
+)
 
 
 def _words(a: Any, said: Callable[[str], str]) -> Any:
@@ -210,6 +230,7 @@ def _method(call: Callable[..., Any], said: Callable[[str], str], which: tuple[i
 
 def _from_the_left(begin: Callable[..., Any]) -> Callable[..., Any]:
     """Charts and proofs are drawn from left to right in every language, as pictures are."""
+
     @wraps(begin)
     def method(self: QPainter, *args: Any) -> None:
         begin(self, *args)

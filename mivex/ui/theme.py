@@ -37,7 +37,7 @@ HEAD = 68
 GRID = 8
 """Spacing step in pixels; half steps are allowed inside a control."""
 
-_ICONS = (files("mivex.ui") / "assets" / "icons")
+_ICONS = files("mivex.ui") / "assets" / "icons"
 
 SHEET = f"""
 * {{ outline: none; }}
@@ -92,14 +92,14 @@ QToolButton::menu-indicator {{ image: none; }}
 QToolButton[popupMode="1"] {{ padding-right: 15px; }}
 QToolButton::menu-button {{ border: none; width: 13px; background: transparent; }}
 QToolButton::menu-button:hover {{ background: {EDGE}; }}
-QToolButton::menu-arrow {{ image: url({_ICONS / 'down.svg'}); width: 11px; height: 11px; }}
+QToolButton::menu-arrow {{ image: url({_ICONS / "down.svg"}); width: 11px; height: 11px; }}
 QComboBox {{ background: {FIELD}; border: 1px solid {LINE}; border-radius: 3px; padding: 2px 4px 2px 8px;
             min-height: 18px; }}
 QComboBox:hover, QComboBox:focus {{ border: 1px solid {EDGE}; }}
 QComboBox:focus {{ border: 1px solid {CHOSEN}; }}
 QComboBox:disabled {{ color: {FAINT}; }}
 QComboBox::drop-down {{ border: none; width: 20px; }}
-QComboBox::down-arrow {{ image: url({_ICONS / 'down.svg'}); width: 14px; height: 14px; }}
+QComboBox::down-arrow {{ image: url({_ICONS / "down.svg"}); width: 14px; height: 14px; }}
 QComboBox QAbstractItemView {{ background: {PANEL}; border: 1px solid {EDGE}; selection-background-color: {EDGE}; }}
 QLineEdit {{ background: {FIELD}; border: 1px solid {LINE}; border-radius: 3px; padding: 2px 7px; min-height: 18px;
             selection-background-color: {EDGE}; }}
@@ -108,7 +108,7 @@ QCheckBox {{ spacing: 7px; }}
 QCheckBox::indicator {{ width: 14px; height: 14px; border: 1px solid {FAINT}; border-radius: 2px;
                         background: {FIELD}; }}
 QCheckBox::indicator:checked {{ background: {LIGHT}; border: 1px solid {LIGHT};
-                                image: url({_ICONS / 'tick-dark.svg'}); }}
+                                image: url({_ICONS / "tick-dark.svg"}); }}
 QCheckBox:focus {{ color: #ffffff; }}
 QCheckBox::indicator:focus {{ border: 1px solid {CHOSEN}; }}
 QCheckBox:disabled {{ color: {FAINT}; }}
@@ -188,12 +188,20 @@ def apply(app: QApplication) -> None:
     app.setStyle("Fusion")
     app.setFont(figures_font())
     palette = QPalette()
-    for role, colour in ((QPalette.ColorRole.Window, GROUND), (QPalette.ColorRole.Base, FIELD),
-                         (QPalette.ColorRole.AlternateBase, PANEL), (QPalette.ColorRole.Button, RAISED),
-                         (QPalette.ColorRole.Text, TEXT), (QPalette.ColorRole.WindowText, TEXT),
-                         (QPalette.ColorRole.ButtonText, TEXT), (QPalette.ColorRole.PlaceholderText, FAINT),
-                         (QPalette.ColorRole.Highlight, EDGE), (QPalette.ColorRole.HighlightedText, TEXT),
-                         (QPalette.ColorRole.ToolTipBase, FIELD), (QPalette.ColorRole.ToolTipText, TEXT)):
+    for role, colour in (
+        (QPalette.ColorRole.Window, GROUND),
+        (QPalette.ColorRole.Base, FIELD),
+        (QPalette.ColorRole.AlternateBase, PANEL),
+        (QPalette.ColorRole.Button, RAISED),
+        (QPalette.ColorRole.Text, TEXT),
+        (QPalette.ColorRole.WindowText, TEXT),
+        (QPalette.ColorRole.ButtonText, TEXT),
+        (QPalette.ColorRole.PlaceholderText, FAINT),
+        (QPalette.ColorRole.Highlight, EDGE),
+        (QPalette.ColorRole.HighlightedText, TEXT),
+        (QPalette.ColorRole.ToolTipBase, FIELD),
+        (QPalette.ColorRole.ToolTipText, TEXT),
+    ):
         palette.setColor(role, QColor(colour))
     app.setPalette(palette)
     app.setStyleSheet(SHEET)

@@ -102,13 +102,29 @@ def cost_of(material: Material, texture: Texture | None) -> Cost:
                 pictures.add(("own", ""))
         else:
             pictures.add((part.source, part.overlay or part.path))
-    on = [name for name, there in {
-        "recolour": m.recolour.on, "tones": m.tones.on, "erosion": m.erosion.form != "none", "flow": m.flow.strength > 0,
-        "halo": m.halo.strength > 0, "glass": m.glass.on, "contact": m.contact.distance > 0}.items() if there]
+    on = [
+        name
+        for name, there in {
+            "recolour": m.recolour.on,
+            "tones": m.tones.on,
+            "erosion": m.erosion.form != "none",
+            "flow": m.flow.strength > 0,
+            "halo": m.halo.strength > 0,
+            "glass": m.glass.on,
+            "contact": m.contact.distance > 0,
+        }.items()
+        if there
+    ]
     blend = BLENDS[m.blend]
     bumpy = lit and (m.finish.normal.source != "number" or "normal" in own)
-    ops = (SAMPLE_OPS * len(pictures) + 4 + (8 if blend.see_through else 1) + (LIT_OPS if lit else 0) + (40 if bumpy else 0)
-           + sum(EFFECT_OPS[k] for k in on))
+    ops = (
+        SAMPLE_OPS * len(pictures)
+        + 4
+        + (8 if blend.see_through else 1)
+        + (LIT_OPS if lit else 0)
+        + (40 if bumpy else 0)
+        + sum(EFFECT_OPS[k] for k in on)
+    )
     reads = 8 * len(pictures) + (LIT_READS if lit else 0) + ("contact" in on)
     return Cost(reads, ops, blend.see_through, blend.see_through and m.blend not in ("Additive", "Multiply"))
 
@@ -146,8 +162,14 @@ def _spots(below: NDArray[np.uint8], covered: NDArray[np.bool_], side: int) -> l
     return rows
 
 
-def blend_variants(doc: Document, overlay: Overlay, textures: Mapping[str, Texture], view: View,
-           meshes: Mapping[str, Mesh] | None = None, stop: Callable[[], bool] = lambda: False) -> list[BlendVariant]:
+def blend_variants(
+    doc: Document,
+    overlay: Overlay,
+    textures: Mapping[str, Texture],
+    view: View,
+    meshes: Mapping[str, Mesh] | None = None,
+    stop: Callable[[], bool] = lambda: False,
+) -> list[BlendVariant]:
     """The overlay under each blend, with what is usual for the blend carried along.
 
     Parameters
@@ -160,9 +182,14 @@ def blend_variants(doc: Document, overlay: Overlay, textures: Mapping[str, Textu
     stop : callable
         Asked before each blend; true raises Stopped.
     """
+
     def picture(material: Material | None) -> NDArray[np.uint8]:
-        rows = tuple(o.model_copy(update={"shown": material is not None, "material": material or o.material})
-                     if o.id == overlay.id else o for o in doc.overlays)
+        rows = tuple(
+            o.model_copy(update={"shown": material is not None, "material": material or o.material})
+            if o.id == overlay.id
+            else o
+            for o in doc.overlays
+        )
         draws = draw_list(doc.model_copy(update={"overlays": rows}), textures, view, meshes)
         return display_codes(draw_all(draws, view, doc.lighting), doc.lighting)
 
@@ -175,10 +202,11 @@ def blend_variants(doc: Document, overlay: Overlay, textures: Mapping[str, Textu
         if stop():
             raise Stopped
         codes = picture(with_blend(overlay.material, name))  # type: ignore[arg-type]
-        crops = tuple(codes[y:y + side, x:x + side].copy() for y, x in spots)
-        before = [now[y:y + side, x:x + side] for y, x in spots]
-        apart = float(np.mean([np.abs(a.astype(np.int16) - b.astype(np.int16)).mean() for a, b in
-                               zip(crops, before, strict=True)]))
+        crops = tuple(codes[y : y + side, x : x + side].copy() for y, x in spots)
+        before = [now[y : y + side, x : x + side] for y, x in spots]
+        apart = float(
+            np.mean([np.abs(a.astype(np.int16) - b.astype(np.int16)).mean() for a, b in zip(crops, before, strict=True)])
+        )
         made = with_blend(overlay.material, name)  # type: ignore[arg-type]
         out.append(BlendVariant(name, crops, apart, cost_of(made, textures.get(overlay.id))))  # type: ignore[arg-type]
     return out

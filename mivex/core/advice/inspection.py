@@ -85,15 +85,26 @@ def _camera_of(doc: Document, name: str) -> Camera:
 def line_words(line: FragmentRecord) -> dict[str, Any]:
     """A ledger's line as it is printed."""
     return {
-        "overlay": line.name, "part": line.part, "group": line.group, "nudge": line.nudge, "depth": round(line.depth, 6),
-        "texel": [round(v, 6) for v in line.texel], "level": round(line.level, 4), "colour": list(line.colour),
-        "blend": line.blend, "factors": list(line.factors), "verdict": line.verdict, "after": list(line.after),
+        "overlay": line.name,
+        "part": line.part,
+        "group": line.group,
+        "nudge": line.nudge,
+        "depth": round(line.depth, 6),
+        "texel": [round(v, 6) for v in line.texel],
+        "level": round(line.level, 4),
+        "colour": list(line.colour),
+        "blend": line.blend,
+        "factors": list(line.factors),
+        "verdict": line.verdict,
+        "after": list(line.after),
     }
 
 
 def account_words(account: PixelHistory) -> dict[str, Any]:
     """An account as it is printed, in linear light."""
-    return {"pixel": list(account.pixel), "background": list(account.background),
-            "set": [line_words(r) for r in account.set], "exact": [line_words(r) for r in account.exact]}
-
-
+    return {
+        "pixel": list(account.pixel),
+        "background": list(account.background),
+        "set": [line_words(r) for r in account.set],
+        "exact": [line_words(r) for r in account.exact],
+    }

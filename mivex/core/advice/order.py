@@ -71,8 +71,16 @@ def ring(doc: Document, count: int, like: Camera | None = None) -> list[Camera]:
     world = build_environment(doc)
     spots = [placing.middle(p, view, world=world) for o in doc.overlays if o.shown for p in o.places]
     x, y, z = (float(v) for v in np.mean(spots, axis=0)) if spots else like.target
-    return [like.model_copy(update={"name": f"Ring {round(360 * k / count)}°", "target": (x, y, z),
-                                    "yaw": (like.yaw + 360 * k / count + 180) % 360 - 180}) for k in range(count)]
+    return [
+        like.model_copy(
+            update={
+                "name": f"Ring {round(360 * k / count)}°",
+                "target": (x, y, z),
+                "yaw": (like.yaw + 360 * k / count + 180) % 360 - 180,
+            }
+        )
+        for k in range(count)
+    ]
 
 
 class OrderEvaluator:
@@ -120,6 +128,7 @@ def _candidates(doc: Document) -> list[Change]:
 
 def applied(doc: Document, nudges: dict[str, int], settings: Sequence[Change]) -> Document:
     """A document with nudges and settings changed."""
+
     def change(o: Overlay) -> dict[str, object]:
         values: dict[str, object] = {c.setting: c.after for c in settings if c.overlay == o.id}
         if o.id in nudges and nudges[o.id] != o.material.nudge:
@@ -129,8 +138,14 @@ def applied(doc: Document, nudges: dict[str, int], settings: Sequence[Change]) -
     return synced(doc, _with(doc, change))
 
 
-def propose(stage: Stage, cameras: Sequence[Camera], *, size: tuple[int, int] = SIZE,
-            stop: Callable[[], bool] = lambda: False, tell: Callable[[float], object] = lambda _: None) -> Proposal:
+def propose(
+    stage: Stage,
+    cameras: Sequence[Camera],
+    *,
+    size: tuple[int, int] = SIZE,
+    stop: Callable[[], bool] = lambda: False,
+    tell: Callable[[float], object] = lambda _: None,
+) -> Proposal:
     """Find the nudges and settings with the least error over some cameras.
 
     Parameters
@@ -172,20 +187,33 @@ def propose(stage: Stage, cameras: Sequence[Camera], *, size: tuple[int, int] = 
     tell(1.0)
     old = {o.id: o.material.nudge for o in doc.overlays}
     nudges = {o.id: o.material.nudge for o in best.overlays if o.material.nudge != old[o.id]}
-    return Proposal(before, after, nudges, tuple(settings), advice.free, advice.unsettled, best,
-                    tuple(zip(cameras, first, errors, strict=True)))
+    return Proposal(
+        before,
+        after,
+        nudges,
+        tuple(settings),
+        advice.free,
+        advice.unsettled,
+        best,
+        tuple(zip(cameras, first, errors, strict=True)),
+    )
 
 
 def proposal_words(found: Proposal) -> dict[str, Any]:
     """A proposal as it is printed; overlays by name."""
     names = {o.id: o.name for o in found.doc.overlays}
     return {
-        "before": round(found.before, 6), "after": round(found.after, 6),
+        "before": round(found.before, 6),
+        "after": round(found.after, 6),
         "nudges": {names[k]: v for k, v in found.nudges.items()},
-        "settings": [{"overlay": names[c.overlay], "setting": c.setting, "before": c.before, "after": c.after}
-                     for c in found.settings],
+        "settings": [
+            {"overlay": names[c.overlay], "setting": c.setting, "before": c.before, "after": c.after}
+            for c in found.settings
+        ],
         "free": [names[k] for k in found.free],
-        "unsettled": [{"pair": [names[p.a], names[p.b]], "pixels": p.pixels, "error": round(p.error, 6),
-                       "settles": p.settles} for p in found.unsettled],
+        "unsettled": [
+            {"pair": [names[p.a], names[p.b]], "pixels": p.pixels, "error": round(p.error, 6), "settles": p.settles}
+            for p in found.unsettled
+        ],
         "cameras": [{"camera": c.name, "before": round(a, 6), "after": round(b, 6)} for c, a, b in found.wrong],
     }

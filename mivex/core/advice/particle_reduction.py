@@ -65,8 +65,14 @@ class ParticleReduction:
 
 
 def _camera(doc: Document, effect: Effect, flows: EmitterSimulations, world: World, times: list[float]) -> Camera:
-    spots = [p.position for t in times for part in effect.parts if not part.muted
-             for p in (flows.particles(doc, effect, part, world, t),) if len(p)]
+    spots = [
+        p.position
+        for t in times
+        for part in effect.parts
+        if not part.muted
+        for p in (flows.particles(doc, effect, part, world, t),)
+        if len(p)
+    ]
     if not spots:
         raise MivexError(f"“{effect.name}” has no particles to judge.")
     at = np.concatenate(spots)
@@ -86,13 +92,21 @@ def times_of(effect: Effect) -> list[float]:
     return [float(t) for t in np.linspace(0.15 * end, 0.85 * end, MOMENTS)]
 
 
-def covering(doc: Document, effect: Effect, textures: Mapping[str, Texture], world: World, camera: Camera,
-             times: list[float], flows: EmitterSimulations | None = None) -> Covering:
+def covering(
+    doc: Document,
+    effect: Effect,
+    textures: Mapping[str, Texture],
+    world: World,
+    camera: Camera,
+    times: list[float],
+    flows: EmitterSimulations | None = None,
+) -> Covering:
     """Measure what an effect covers by itself, seen by a camera at some times."""
     flows = flows or EmitterSimulations()
     alone = doc.model_copy(update={"effects": (effect.model_copy(update={"shown": True, "copy_of": ""}),)})
-    empty = World(Surroundings("nothing", ()), world.meshes) if all(
-        p.life.solids == "through" for p in effect.parts) else world
+    empty = (
+        World(Surroundings("nothing", ()), world.meshes) if all(p.life.solids == "through" for p in effect.parts) else world
+    )
     counts, area, fragments, picture = [], [], [], None
     ever = np.zeros((SIDE, SIDE), bool)
     for k, t in enumerate(times):
@@ -111,8 +125,14 @@ def covering(doc: Document, effect: Effect, textures: Mapping[str, Texture], wor
             picture = display_codes(drawn, doc.lighting)
     mean = float(np.mean(area))
     assert picture is not None
-    return Covering(float(np.mean(counts)), mean, float(np.mean(fragments)),
-                    float(np.mean(fragments)) / max(mean * SIDE * SIDE, 1.0), picture, _box(ever))
+    return Covering(
+        float(np.mean(counts)),
+        mean,
+        float(np.mean(fragments)),
+        float(np.mean(fragments)) / max(mean * SIDE * SIDE, 1.0),
+        picture,
+        _box(ever),
+    )
 
 
 def _box(ever: NDArray[np.bool_]) -> tuple[int, int, int, int]:
@@ -138,8 +158,15 @@ def _closer(camera: Camera, seen: Covering) -> Camera:
     return camera.model_copy(update={"target": (x, y, z), "distance": camera.distance * share / 0.8})
 
 
-def reduce_particles(doc: Document, effect_id: str, most: int, textures: Mapping[str, Texture], world: World, *,
-          stop: Callable[[], bool] = lambda: False) -> ParticleReduction:
+def reduce_particles(
+    doc: Document,
+    effect_id: str,
+    most: int,
+    textures: Mapping[str, Texture],
+    world: World,
+    *,
+    stop: Callable[[], bool] = lambda: False,
+) -> ParticleReduction:
     """Find the dials with which an effect covers as much with fewer, larger particles.
 
     Parameters

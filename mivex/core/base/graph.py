@@ -111,8 +111,9 @@ class Graph:
     def __init__(self, limit: int) -> None:
         self.cache = Cache(limit)
 
-    def value(self, node: Node, stop: Callable[[], bool] = lambda: False,
-              tell: Callable[[str], object] = lambda _: None) -> Any:
+    def value(
+        self, node: Node, stop: Callable[[], bool] = lambda: False, tell: Callable[[str], object] = lambda _: None
+    ) -> Any:
         """What a node is; its inputs are made only where it is not kept.
 
         Parameters

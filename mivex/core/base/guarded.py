@@ -23,8 +23,9 @@ MARGIN = 5.0
 """And so many seconds more, to start."""
 
 
-def run_guarded(child: Path, settings: dict[str, Any], data: bytes, *, memory: int, seconds: int,
-                what: str) -> tuple[int, bytes]:
+def run_guarded(
+    child: Path, settings: dict[str, Any], data: bytes, *, memory: int, seconds: int, what: str
+) -> tuple[int, bytes]:
     """Run a script on some data under limits.
 
     Parameters
@@ -56,13 +57,22 @@ def run_guarded(child: Path, settings: dict[str, Any], data: bytes, *, memory: i
     # One thread: each of a library's own would claim address space.
     env = os.environ | {"OPENBLAS_NUM_THREADS": "1", "OMP_NUM_THREADS": "1"}
     try:
-        done = subprocess.run([sys.executable, "-I", str(child)], input=line + data, stdout=subprocess.PIPE,
-                              stderr=subprocess.DEVNULL, timeout=seconds * PATIENCE + MARGIN, check=False, cwd="/", env=env)
+        done = subprocess.run(
+            [sys.executable, "-I", str(child)],
+            input=line + data,
+            stdout=subprocess.PIPE,
+            stderr=subprocess.DEVNULL,
+            timeout=seconds * PATIENCE + MARGIN,
+            check=False,
+            cwd="/",
+            env=env,
+        )
     except subprocess.TimeoutExpired:
         raise MivexError(f"“{what}” takes more than {seconds} s of work; Mivex gave it up.") from None
     except OSError as e:
         raise MivexError(f"“{what}” could not be looked at: {reason(e)}.") from None
     if done.returncode not in (0, BROKEN):
-        raise MivexError(f"“{what}” asks for more memory or time than Mivex gives one file ({memory >> 20} MB, {seconds} s "
-                         "of work).")
+        raise MivexError(
+            f"“{what}” asks for more memory or time than Mivex gives one file ({memory >> 20} MB, {seconds} s of work)."
+        )
     return done.returncode, done.stdout

@@ -36,8 +36,9 @@ def _logger(folder: str) -> logging.Logger:
     log.setLevel(logging.INFO)
     log.propagate = False
     try:
-        handler: logging.Handler = RotatingFileHandler(Path(folder) / "mivex.log", maxBytes=1 << 20, backupCount=2,
-                                                       encoding="utf-8", errors="replace", delay=True)
+        handler: logging.Handler = RotatingFileHandler(
+            Path(folder) / "mivex.log", maxBytes=1 << 20, backupCount=2, encoding="utf-8", errors="replace", delay=True
+        )
     except OSError:
         handler = logging.NullHandler()
     handler.setFormatter(logging.Formatter("%(asctime)s %(process)d %(threadName)s %(message)s"))
@@ -50,6 +51,7 @@ def failure(error: BaseException, where: str) -> str:
     trace = (type(error), error, error.__traceback__)
     if os.environ.get("MIVEX_DEBUG"):
         import traceback
+
         traceback.print_exception(*trace, file=sys.stderr)
     hint = "MIVEX_DEBUG=1 shows where"
     try:

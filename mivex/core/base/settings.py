@@ -45,8 +45,11 @@ class OmitDefaultsModel(Frozen):
     def _changed(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         usual = type(self)
         kept = _usual(usual)
-        return {k: v for k, v in write(self).items()
-                if kept is None or k in usual.ALWAYS or k not in usual.model_fields or getattr(self, k) != getattr(kept, k)}
+        return {
+            k: v
+            for k, v in write(self).items()
+            if kept is None or k in usual.ALWAYS or k not in usual.model_fields or getattr(self, k) != getattr(kept, k)
+        }
 
 
 def new_id() -> str:
@@ -54,9 +57,19 @@ def new_id() -> str:
     return uuid4().hex[:8]
 
 
-def setting(default: Any, title: str, hint: str, *, unit: str = "", ge: float | None = None,  # noqa: PLR0913 (by keyword)
-            le: float | None = None, choices: dict[Any, str] | None = None, widget: str = "",
-            drag: tuple[float, float] | None = None, log: bool = False) -> Any:
+def setting(  # noqa: PLR0913
+    default: Any,
+    title: str,
+    hint: str,
+    *,
+    unit: str = "",
+    ge: float | None = None,
+    le: float | None = None,
+    choices: dict[Any, str] | None = None,
+    widget: str = "",
+    drag: tuple[float, float] | None = None,
+    log: bool = False,
+) -> Any:
     """Describe one setting of a step: its default, name, unit, range and a one-line hint.
 
     Parameters

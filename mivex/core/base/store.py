@@ -28,8 +28,9 @@ NAME_BYTES = 255
 
 def shown(path: str | Path) -> str:
     """A path as it can be printed anywhere, whatever bytes its name holds."""
-    return "".join(c if c.isprintable() else "\N{REPLACEMENT CHARACTER}" for c in
-                   str(path).encode("utf-8", "replace").decode("utf-8"))
+    return "".join(
+        c if c.isprintable() else "\N{REPLACEMENT CHARACTER}" for c in str(path).encode("utf-8", "replace").decode("utf-8")
+    )
 
 
 def check_path(path: str | Path) -> Path:
@@ -228,8 +229,9 @@ def check_folder(folder: str | Path) -> None:
 
 
 def _written_over(path: Path) -> MivexError:
-    return MivexError(f"“{shown(path.name)}” would be written over a file that the project is made of; choose another name "
-                      "or folder.")
+    return MivexError(
+        f"“{shown(path.name)}” would be written over a file that the project is made of; choose another name or folder."
+    )
 
 
 class Batch:
@@ -254,8 +256,7 @@ class Batch:
     def __enter__(self) -> "Batch":
         return self
 
-    def __exit__(self, kind: type[BaseException] | None, error: BaseException | None,
-                 trace: TracebackType | None) -> None:
+    def __exit__(self, kind: type[BaseException] | None, error: BaseException | None, trace: TracebackType | None) -> None:
         for beside, _, handle in self._rows:
             beside.unlink(missing_ok=True)
             os.close(handle)
@@ -302,8 +303,10 @@ class Batch:
             os.fchmod(handle, mode)
             _write(handle, data)
             if _read(handle, len(data)) != data:
-                raise MivexError(f"“{path}” was written, but reading it back gave something else; the old file, if "
-                                 "there was one, is untouched.")
+                raise MivexError(
+                    f"“{path}” was written, but reading it back gave something else; the old file, if "
+                    "there was one, is untouched."
+                )
         except OSError as e:
             raise MivexError(f"“{shown(path)}” cannot be written: {reason(e)}.") from None
         if verify is not None:
@@ -441,7 +444,7 @@ def _claim(path: Path) -> tuple[int, Path]:
 def _write(handle: int, data: bytes) -> None:
     view, at = memoryview(data), 0
     while at < len(view):
-        at += os.write(handle, view[at:at + (1 << 26)])
+        at += os.write(handle, view[at : at + (1 << 26)])
     os.fsync(handle)
 
 

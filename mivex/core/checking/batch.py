@@ -53,11 +53,26 @@ def figures(subject: Subject, picture: Picture, name: dict[str, str]) -> dict[st
     t = subject.texture
     a = t.alpha
     return {
-        **name, "width": t.width, "height": t.height, "channels": picture.channels,
-        "bits": picture.bits, "holds": t.meaning, "stored": "premultiplied" if picture.premultiplied else "straight",
+        **name,
+        "width": t.width,
+        "height": t.height,
+        "channels": picture.channels,
+        "bits": picture.bits,
+        "holds": t.meaning,
+        "stored": "premultiplied" if picture.premultiplied else "straight",
         "alpha": {"minimum": float(a.min()), "maximum": float(a.max()), "mean": round(float(a.mean(dtype="float64")), 9)},
-        "fringe": [{"level": r.level, "width": r.width, "height": r.height, "maximum": round(r.maximum, 4),
-                    "p99": round(r.p99, 4), "mean": round(r.mean, 4), "shows": round(r.shows, 4)} for r in subject.fringes],
+        "fringe": [
+            {
+                "level": r.level,
+                "width": r.width,
+                "height": r.height,
+                "maximum": round(r.maximum, 4),
+                "p99": round(r.p99, 4),
+                "mean": round(r.mean, 4),
+                "shows": round(r.shows, 4),
+            }
+            for r in subject.fringes
+        ],
     }
 
 
@@ -66,10 +81,19 @@ def repair_row(repair: Repair) -> dict[str, Any]:
     row: dict[str, Any] = {"label": repair.label, "steps": [s.model_dump(mode="json") for s in repair.steps]}
     for e in repair.edits:
         if isinstance(e, SetPart):
-            row.setdefault("effect", []).append({"effect": e.effect, "part": e.part, "group": e.group, "values": {
-                k: v.model_dump(mode="json") if isinstance(v, BaseModel) else v for k, v in e.values}})
-    row |= {e.part: {k: v.model_dump(mode="json") if isinstance(v, BaseModel) else v for k, v in e.values}
-            for e in repair.edits if isinstance(e, SetFields)}
+            row.setdefault("effect", []).append(
+                {
+                    "effect": e.effect,
+                    "part": e.part,
+                    "group": e.group,
+                    "values": {k: v.model_dump(mode="json") if isinstance(v, BaseModel) else v for k, v in e.values},
+                }
+            )
+    row |= {
+        e.part: {k: v.model_dump(mode="json") if isinstance(v, BaseModel) else v for k, v in e.values}
+        for e in repair.edits
+        if isinstance(e, SetFields)
+    }
     if repair.cost is not None:
         row["cost"] = {"largest": round(repair.cost.figure, 2), "share": round(repair.cost.share, 4)}
     return row
@@ -77,10 +101,18 @@ def repair_row(repair: Repair) -> dict[str, Any]:
 
 def finding_row(finding: Finding, name: dict[str, str]) -> dict[str, Any]:
     """A finding; ``name`` says of what."""
-    return {"id": finding.id, **name, "figure": round(finding.figure, 4), "unit": finding.unit,
-            "weight": round(finding.weight, 4), "message": finding.message, "why": finding.why,
-            "place": list(finding.place) if finding.place else None,
-            "repair": repair_row(finding.repair) if finding.repair else None, "details": finding.details}
+    return {
+        "id": finding.id,
+        **name,
+        "figure": round(finding.figure, 4),
+        "unit": finding.unit,
+        "weight": round(finding.weight, 4),
+        "message": finding.message,
+        "why": finding.why,
+        "place": list(finding.place) if finding.place else None,
+        "repair": repair_row(finding.repair) if finding.repair else None,
+        "details": finding.details,
+    }
 
 
 def _texture_of(picture: Picture) -> Texture:
@@ -115,12 +147,14 @@ def _project(report: Report) -> None:
             report.pictures.append({**name, "path": o.source.path, "problem": sentence(e, f"examining {o.name!r}")})
     if doc.cameras and not any("problem" in p for p in report.pictures):
         textures, meshes = load_scene_inputs(doc, evaluator)
-        report.findings += [finding_row(f, {"overlay": f.subject})
-                            for f in examine_scene(scene_subject(doc, textures, meshes))]
+        report.findings += [
+            finding_row(f, {"overlay": f.subject}) for f in examine_scene(scene_subject(doc, textures, meshes))
+        ]
         moving = MotionSubject(doc, textures, build_environment(doc, meshes))
         report.findings += [
             finding_row(f, {"overlay": shows.name if (shows := doc.overlay(f.overlay)) else f.subject, "effect": f.subject})
-            for f in examine_motion(moving)]
+            for f in examine_motion(moving)
+        ]
 
 
 def report_on(path: str) -> Report:

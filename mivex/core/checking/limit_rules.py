@@ -52,8 +52,14 @@ class Limits(Rule):
     def rules_for(self, row: dict[str, Any]) -> list[Rule]:
         """The rules that hold for a picture or finding."""
         names = [str(row[k]) for k in ("path", "overlay", "effect") if row.get(k)]
-        return [self, *(w for w in self.where if any(
-            fnmatch.fnmatchcase(n, w.match) or fnmatch.fnmatchcase(Path(n).name, w.match) for n in names))]
+        return [
+            self,
+            *(
+                w
+                for w in self.where
+                if any(fnmatch.fnmatchcase(n, w.match) or fnmatch.fnmatchcase(Path(n).name, w.match) for n in names)
+            ),
+        ]
 
     def passes(self, finding: dict[str, Any]) -> bool:
         """Whether a finding does not count."""
@@ -90,16 +96,27 @@ def judged(reports: Sequence[Report], limits: Limits) -> list[Report]:
     """The same reports; findings that do not count are marked ``allowed``, and pictures that are too large found."""
     made = []
     for r in reports:
-        findings = [f | {"allowed": True} if limits.passes(f) else {k: v for k, v in f.items() if k != "allowed"}
-                    for f in r.findings if f["id"] != "longest-side"]
+        findings = [
+            f | {"allowed": True} if limits.passes(f) else {k: v for k, v in f.items() if k != "allowed"}
+            for f in r.findings
+            if f["id"] != "longest-side"
+        ]
         for p in r.pictures:
             if side := limits.too_large(p):
-                findings.append({
-                    "id": "longest-side", **{k: p[k] for k in ("path", "overlay") if k in p},
-                    "figure": max(p["width"], p["height"]), "unit": "px", "weight": 1.0,
-                    "message": f"It is {p['width']} × {p['height']}; the limits allow {side}.",
-                    "why": "Larger pictures than the limits allow were not planned for.", "place": None, "repair": None,
-                    "details": {"limit": side}})
+                findings.append(
+                    {
+                        "id": "longest-side",
+                        **{k: p[k] for k in ("path", "overlay") if k in p},
+                        "figure": max(p["width"], p["height"]),
+                        "unit": "px",
+                        "weight": 1.0,
+                        "message": f"It is {p['width']} × {p['height']}; the limits allow {side}.",
+                        "why": "Larger pictures than the limits allow were not planned for.",
+                        "place": None,
+                        "repair": None,
+                        "details": {"limit": side},
+                    }
+                )
         made.append(Report(r.path, r.pictures, findings, r.problem))
     return made
 
@@ -114,7 +131,7 @@ def share_of(paths: Sequence[str], text: str) -> list[str]:
     found = re.fullmatch(r"(\d{1,6})/(\d{1,6})", text)
     if not found or not 1 <= int(found[1]) <= int(found[2]):
         raise MivexError(f"--shard takes I/N, from 1/N to N/N, not “{text}”.")
-    return list(paths[int(found[1]) - 1::int(found[2])])
+    return list(paths[int(found[1]) - 1 :: int(found[2])])
 
 
 def read_result(path: str) -> list[Report]:
@@ -166,7 +183,8 @@ def junit(reports: Sequence[Report], seconds: float = 0.0) -> bytes:
             bad = [f for f in findings if not f.get("allowed")]
             for f in bad:
                 ElementTree.SubElement(case, "failure", type=_text(f["id"]), message=_text(f["message"])).text = _text(
-                    f.get("why", ""))
+                    f.get("why", "")
+                )
             failures += bool(bad)
             if name in problems:
                 ElementTree.SubElement(case, "error", type="problem", message=_text(problems[name]))

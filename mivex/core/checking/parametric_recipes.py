@@ -20,7 +20,10 @@ from mivex.core.prepare.key_colour import KeyColour, border_of, key_from_border
 from mivex.core.project.recipe import parse_recipe, read_json
 
 WORDS: dict[tuple[str, str], tuple[str, ...]] = {
-    ("key-colour", "key"): ("border",), ("unmatte", "matte"): ("found",), ("alpha-from", "matte"): ("border", "found")}
+    ("key-colour", "key"): ("border",),
+    ("unmatte", "matte"): ("found",),
+    ("alpha-from", "matte"): ("border", "found"),
+}
 """Which settings of which steps may be asked for, and by which words."""
 
 
@@ -63,8 +66,13 @@ class ResolvedParameter:
     @property
     def row(self) -> dict[str, Any]:
         """As it is printed."""
-        return {"step": self.asked.index + 1, "setting": self.asked.setting, "asked": self.asked.word,
-                "found": self.step.model_dump(mode="json"), "said": self.said}
+        return {
+            "step": self.asked.index + 1,
+            "setting": self.asked.setting,
+            "asked": self.asked.word,
+            "found": self.step.model_dump(mode="json"),
+            "said": self.said,
+        }
 
 
 @dataclass(frozen=True)
@@ -86,8 +94,10 @@ def parse_parametric(data: Any, what: str) -> ParametricRecipe:
             for (name, setting), words in WORDS.items():
                 if isinstance(row, dict) and row.get("step") == name and isinstance(row.get(setting), str):
                     if row[setting] not in words:
-                        raise MivexError(f"{what}: step {k + 1}: “{setting}” takes a colour, or the word "
-                                         f"{' or '.join(words)}, not “{row[setting]}”.")
+                        raise MivexError(
+                            f"{what}: step {k + 1}: “{setting}” takes a colour, or the word "
+                            f"{' or '.join(words)}, not “{row[setting]}”."
+                        )
                     asked.append(Parameter(k, setting, row.pop(setting), frozenset(row)))
             plain.append(row)
         rows = data | {"steps": plain}
@@ -105,8 +115,9 @@ def _key(texture: Texture, step: KeyColour, asked: Parameter) -> ResolvedParamet
     own = {k: getattr(step, k) for k in asked.given if k in type(step).model_fields}
     made = found.model_copy(update=own)
     r, g, b = (round(v * 255) for v in made.key)
-    return ResolvedParameter(asked, made, f"The border's colour is {r}, {g}, {b} of 255; clear up to {made.near:g}, solid from "
-                 f"{made.far:g}.")
+    return ResolvedParameter(
+        asked, made, f"The border's colour is {r}, {g}, {b} of 255; clear up to {made.near:g}, solid from {made.far:g}."
+    )
 
 
 def _matte(texture: Texture, step: StepParams, asked: Parameter) -> ResolvedParameter:
@@ -115,20 +126,30 @@ def _matte(texture: Texture, step: StepParams, asked: Parameter) -> ResolvedPara
         key = np.median(border_of(texture.values[..., :3]), axis=0)
         matte = tuple(float(v) for v in key)
         r, g, b = (round(v * 255) for v in matte)
-        return ResolvedParameter(asked, step.model_copy(update={"matte": matte}), f"The border's colour is {r}, {g}, {b} of 255.")
+        return ResolvedParameter(
+            asked, step.model_copy(update={"matte": matte}), f"The border's colour is {r}, {g}, {b} of 255."
+        )
     fit = fit_matte(texture) if soft and not texture.premultiplied else None
     if fit is None or not holds(fit):
         off = step.model_copy(update={"on": False})
         return ResolvedParameter(asked, off, "No matte was found in its soft parts; the step was left out.")
-    own = {k: v for k, v in (("share", 1.0 if fit.share > 0.97 else fit.share), ("space", fit.space))
-           if k in type(step).model_fields and k not in asked.given}
+    own = {
+        k: v
+        for k, v in (("share", 1.0 if fit.share > 0.97 else fit.share), ("space", fit.space))
+        if k in type(step).model_fields and k not in asked.given
+    }
     r, g, b = (round(v * 255) for v in fit.matte)
-    return ResolvedParameter(asked, step.model_copy(update={"matte": fit.matte, **own}),
-                 f"The matte is {r}, {g}, {b} of 255; {fit.share:.0%} of it is still there.")
+    return ResolvedParameter(
+        asked,
+        step.model_copy(update={"matte": fit.matte, **own}),
+        f"The matte is {r}, {g}, {b} of 255; {fit.share:.0%} of it is still there.",
+    )
 
 
-def resolve_parameters(recipe: ParametricRecipe, before: Callable[[tuple[StepParams, ...]], Texture],
-            ) -> tuple[tuple[StepParams, ...], list[ResolvedParameter]]:
+def resolve_parameters(
+    recipe: ParametricRecipe,
+    before: Callable[[tuple[StepParams, ...]], Texture],
+) -> tuple[tuple[StepParams, ...], list[ResolvedParameter]]:
     """The steps with everything found that was asked for.
 
     Parameters
@@ -140,7 +161,7 @@ def resolve_parameters(recipe: ParametricRecipe, before: Callable[[tuple[StepPar
     steps = list(recipe.steps)
     found: list[ResolvedParameter] = []
     for a in recipe.asked:
-        texture = before(tuple(steps[:a.index]))
+        texture = before(tuple(steps[: a.index]))
         step = steps[a.index]
         row = _key(texture, step, a) if isinstance(step, KeyColour) else _matte(texture, step, a)
         steps[a.index] = row.step

@@ -119,15 +119,22 @@ def frames_words(o: Overlay, texture: Texture, outlines: list[Hull] | None) -> d
     if not texture.traits.cells:
         return None
     boxes = [cell_texels(c, texture.width, texture.height) for c in texture.traits.cells]
-    frames: list[dict[str, Any]] = [{"index": k, "x": a, "y": b, "width": c - a, "height": d - b}
-                                    for k, (a, b, c, d) in enumerate(boxes)]
+    frames: list[dict[str, Any]] = [
+        {"index": k, "x": a, "y": b, "width": c - a, "height": d - b} for k, (a, b, c, d) in enumerate(boxes)
+    ]
     for k, hull in enumerate(outlines or ()):
         frames[k]["hull"] = [[round(float(x), 6), round(float(y), 6)] for x, y in hull.corners]
     return {"play": o.sheet.play, "rate": o.sheet.rate, "blend": o.sheet.blend, "frames": frames}
 
 
-def blend_sheet(o: Overlay, texture: Texture, rows: Sequence[Written], outlines: list[Hull] | None = None,
-                geometry: str = "", space: str = "linear") -> dict[str, Any]:
+def blend_sheet(
+    o: Overlay,
+    texture: Texture,
+    rows: Sequence[Written],
+    outlines: list[Hull] | None = None,
+    geometry: str = "",
+    space: str = "linear",
+) -> dict[str, Any]:
     """An overlay's material as plain JSON; see ``docs/blend-sheet.md``.
 
     Parameters
@@ -154,8 +161,11 @@ def blend_sheet(o: Overlay, texture: Texture, rows: Sequence[Written], outlines:
         more["signed_distance"] = {"spread_texels": sdf.spread, "outline": 0.5}
     if isinstance(kept := on.get("keep-coverage"), KeepCoverage):
         plain = build_chain(texture.linear)
-        more["mip_coverage"] = {"cutoff": kept.cutoff, "held_by_levels": texture.coverage > 0,
-                                "best_single_cutoff": best_cutoff(plain, kept.cutoff)}
+        more["mip_coverage"] = {
+            "cutoff": kept.cutoff,
+            "held_by_levels": texture.coverage > 0,
+            "best_single_cutoff": best_cutoff(plain, kept.cutoff),
+        }
     if sheet := frames_words(o, texture, outlines):
         more["sheet"] = sheet
     if geometry:
@@ -164,29 +174,67 @@ def blend_sheet(o: Overlay, texture: Texture, rows: Sequence[Written], outlines:
     if not geometry and any(isinstance(p, MeshPlace) for p in o.places):
         lost.append("the mesh that it stands on")
     return {
-        "blend_sheet": SHEET_VERSION, "written_by": f"Mivex {__version__}", "name": o.name, "kind": o.kind,
-        "texture": {"file": main.file, "width": t.width, "height": t.height, "bits": main.bits,
-                    "holds": t.meaning, "encoding": "srgb" if t.meaning == "colour" else "linear",
-                    "alpha": "premultiplied" if t.premultiplied else "straight",
-                    "address": "repeat" if m.tiling else "clamp",
-                    "pivot": _rounded(texture.pivot), "extent": _rounded(texture.extent),
-                    "levels": levels_in(main)},
-        "files": [{"file": w.file, "width": w.texture.width, "height": w.texture.height, "bits": w.bits,
-                   "holds": w.texture.meaning, "levels": levels_in(w),
-                   "channels": {lane: w.plan.channels[lane].words for lane in w.plan.lanes}} for w in rows],
-        "surface": surface, "left_out": lost,
-        "blend": {"name": b.name,
-                  "colour": {"source": b.colour_factors[0], "destination": b.colour_factors[1]},
-                  "alpha": {"source": b.alpha_factors[0], "destination": b.alpha_factors[1]},
-                  "equation": b.equation, "space": space},
+        "blend_sheet": SHEET_VERSION,
+        "written_by": f"Mivex {__version__}",
+        "name": o.name,
+        "kind": o.kind,
+        "texture": {
+            "file": main.file,
+            "width": t.width,
+            "height": t.height,
+            "bits": main.bits,
+            "holds": t.meaning,
+            "encoding": "srgb" if t.meaning == "colour" else "linear",
+            "alpha": "premultiplied" if t.premultiplied else "straight",
+            "address": "repeat" if m.tiling else "clamp",
+            "pivot": _rounded(texture.pivot),
+            "extent": _rounded(texture.extent),
+            "levels": levels_in(main),
+        },
+        "files": [
+            {
+                "file": w.file,
+                "width": w.texture.width,
+                "height": w.texture.height,
+                "bits": w.bits,
+                "holds": w.texture.meaning,
+                "levels": levels_in(w),
+                "channels": {lane: w.plan.channels[lane].words for lane in w.plan.lanes},
+            }
+            for w in rows
+        ],
+        "surface": surface,
+        "left_out": lost,
+        "blend": {
+            "name": b.name,
+            "colour": {"source": b.colour_factors[0], "destination": b.colour_factors[1]},
+            "alpha": {"source": b.alpha_factors[0], "destination": b.alpha_factors[1]},
+            "equation": b.equation,
+            "space": space,
+        },
         "cutoff": m.cutoff if b.name == "Cutout" else None,
-        "opacity": m.opacity, "tint_linear": _linear(m.tint), "takes_tint": m.takes_tint, "lit": m.lit,
-        "depth": {"test": m.depth_test, "write": m.depth_write, "bias_metres": m.depth_bias / 1000,
-                  "slope_bias": m.slope_bias, "first": m.depth_first},
-        "faces": "both" if m.both_faces else "front", "back_faces_first": m.back_first,
-        "draw_group": m.group, "order_nudge": m.nudge, "distance": m.distance, "effects": effects_words(m),
-        "places": [p.model_dump(mode="json") | {"path": ""} if isinstance(p, MeshPlace) else p.model_dump(mode="json")
-                   for p in o.places], **more,
+        "opacity": m.opacity,
+        "tint_linear": _linear(m.tint),
+        "takes_tint": m.takes_tint,
+        "lit": m.lit,
+        "depth": {
+            "test": m.depth_test,
+            "write": m.depth_write,
+            "bias_metres": m.depth_bias / 1000,
+            "slope_bias": m.slope_bias,
+            "first": m.depth_first,
+        },
+        "faces": "both" if m.both_faces else "front",
+        "back_faces_first": m.back_first,
+        "draw_group": m.group,
+        "order_nudge": m.nudge,
+        "distance": m.distance,
+        "effects": effects_words(m),
+        "places": [
+            p.model_dump(mode="json") | {"path": ""} if isinstance(p, MeshPlace) else p.model_dump(mode="json")
+            for p in o.places
+        ],
+        **more,
     }
 
 
@@ -195,4 +243,3 @@ def levels_in(w: Written) -> int:
     suffix = w.file.rsplit(".", 1)[-1]
     t = w.texture
     return t.mips.levels if suffix == "ktx2" or (suffix in ("tif", "tiff") and t.coverage > 0) else 1
-

@@ -35,8 +35,7 @@ SIDE_BY_SIDE = 2 * 4096 * 4096
 _REFUSED = {
     "jpg": "JPEG has no alpha channel; choose PNG, TGA or TIFF.",
     "jpeg": "JPEG has no alpha channel; choose PNG, TGA or TIFF.",
-    "exr": "OpenEXR stores alpha associated, which loses the colour under clear texels; choose PNG, TGA or "
-           "TIFF.",
+    "exr": "OpenEXR stores alpha associated, which loses the colour under clear texels; choose PNG, TGA or TIFF.",
     "bmp": "BMP has no dependable alpha channel; choose PNG, TGA or TIFF.",
 }
 
@@ -126,12 +125,15 @@ def check_format(suffix: str, bits: int, *, uses_alpha: bool = True) -> None:
     if kind not in WRITABLE:
         raise MivexError(_REFUSED.get(kind, f"Mivex does not deliver “.{kind}” files; choose PNG, TGA or TIFF."))
     if kind in NO_ALPHA and uses_alpha:
-        raise MivexError("A TGA of 24 bit has no alpha channel, and this blend needs one; choose PNG, TGA of 32 bit or "
-                         "TIFF.")
+        raise MivexError(
+            "A TGA of 24 bit has no alpha channel, and this blend needs one; choose PNG, TGA of 32 bit or TIFF."
+        )
     if bits not in WRITABLE[kind]:
-        raise MivexError(f"{kind.upper().removesuffix('24')} holds {WRITABLE[kind][0]} bits a channel, not {bits}; "
-                         f"choose PNG "
-                         f"or TIFF for {bits} bits.")
+        raise MivexError(
+            f"{kind.upper().removesuffix('24')} holds {WRITABLE[kind][0]} bits a channel, not {bits}; "
+            f"choose PNG "
+            f"or TIFF for {bits} bits."
+        )
 
 
 def file_name(overlay: Overlay) -> str:
@@ -179,8 +181,9 @@ def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, lanes: in
         levels = [v if lanes == 4 else np.ascontiguousarray(v[..., :lanes]) for v in texture.stored_levels]
     else:
         levels = []
-    return stage_picture(batch, path, values, bits, premultiplied=texture.premultiplied, levels=levels,
-                         data=texture.meaning == "data")
+    return stage_picture(
+        batch, path, values, bits, premultiplied=texture.premultiplied, levels=levels, data=texture.meaning == "data"
+    )
 
 
 def write_texture(path: str | Path, texture: Texture, *, alpha: bool = True) -> None:
@@ -210,8 +213,9 @@ class Planned:
 def _form(o: Overlay, plan: FilePlan) -> tuple[str, int]:
     """Ending and depth of a file; raises MivexError where it cannot hold what is meant."""
     kind = o.delivery.format if plan.format == "own" else plan.format
-    depth = plan.bits or (o.delivery.bits if kind in ("own", o.delivery.format) or o.delivery.bits in DEPTHS[kind]
-                          else DEPTHS[kind][0])
+    depth = plan.bits or (
+        o.delivery.bits if kind in ("own", o.delivery.format) or o.delivery.bits in DEPTHS[kind] else DEPTHS[kind][0]
+    )
     has_alpha = "alpha" in plan.channels
     if kind == "exr":
         if has_alpha:
@@ -226,8 +230,9 @@ def _form(o: Overlay, plan: FilePlan) -> tuple[str, int]:
     return kind, depth
 
 
-def plan(overlays: Sequence[Overlay], folder: str | Path, recipe: DeliveryRecipe | None = None,
-         bench: Bench | None = None) -> list[Planned]:
+def plan(
+    overlays: Sequence[Overlay], folder: str | Path, recipe: DeliveryRecipe | None = None, bench: Bench | None = None
+) -> list[Planned]:
     """Check a delivery as a whole before anything is written.
 
     Parameters
@@ -255,15 +260,22 @@ def plan(overlays: Sequence[Overlay], folder: str | Path, recipe: DeliveryRecipe
         r = recipe or recipe_named(o.delivery.recipe or USUAL, own)
         name = file_name(o)
         if len(f"{name}.blend.json") > NAME_BYTES:
-            raise MivexError(f"“{o.name[:40]}…” would be written under a name of {len(name)} letters, which is too long; "
-                             "give it a shorter one.")
+            raise MivexError(
+                f"“{o.name[:40]}…” would be written under a name of {len(name)} letters, which is too long; "
+                "give it a shorter one."
+            )
         files = []
         for f in r.files:
             kind, depth = _form(o, f)
             stem = _clean(f.pattern.replace("{name}", name).replace("{kind}", o.kind)) or name
             files.append((f, folder / f"{stem}.{'tga' if kind == 'tga24' else kind}", depth))
-        row = Planned(o, r, tuple(files), folder / f"{name}.blend.json",
-                      folder / f"{name}.{r.gltf}" if r.gltf != "none" and o.places else None)
+        row = Planned(
+            o,
+            r,
+            tuple(files),
+            folder / f"{name}.blend.json",
+            folder / f"{name}.{r.gltf}" if r.gltf != "none" and o.places else None,
+        )
         for path in row.paths:
             _claim(path, o, seen, bench)
         rows.append(row)
@@ -276,20 +288,29 @@ def _claim(path: Path, o: Overlay, seen: dict[str, str], bench: Bench | None) ->
     if key in seen:
         if seen[key] == o.name:
             raise MivexError(f"Two files of “{o.name}” would both be written as “{path.name}”.")
-        raise MivexError(f"“{seen[key]}” and “{o.name}” would both be written as “{path.name.split('.')[0]}”; "
-                         "give one of them another name.")
+        raise MivexError(
+            f"“{seen[key]}” and “{o.name}” would both be written as “{path.name.split('.')[0]}”; "
+            "give one of them another name."
+        )
     seen[key] = o.name
     if path.exists() and not path.is_file():
         raise MivexError(f"“{path}” cannot be written: a folder has that name.")
     if bench is not None and path.resolve() in bench.avoid:
-        raise MivexError(f"“{path.name}” would be written over a picture that the project is made of; deliver into another "
-                         "folder.")
+        raise MivexError(
+            f"“{path.name}” would be written over a picture that the project is made of; deliver into another folder."
+        )
 
 
-def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture], folder: str | Path,
-            tell: Callable[[str], None] = lambda _: None, *, recipe: DeliveryRecipe | None = None,
-            bench: Bench | None = None,
-            more: Callable[[Batch, Path, list[Planned], list[Delivered]], None] | None = None) -> list[Delivered]:
+def deliver(
+    overlays: Sequence[Overlay],
+    texture_of: Callable[[Overlay], Texture],
+    folder: str | Path,
+    tell: Callable[[str], None] = lambda _: None,
+    *,
+    recipe: DeliveryRecipe | None = None,
+    bench: Bench | None = None,
+    more: Callable[[Batch, Path, list[Planned], list[Delivered]], None] | None = None,
+) -> list[Delivered]:
     """Write pictures and blend sheets, prove every one of them, and only then put them in place.
 
     Parameters
@@ -334,6 +355,7 @@ def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture
     surfaces = Surfaces(bench.doc, texture, bench.others, bench.mask, bench.height_of)
     failed = threading.Event()
     with Batch(follow=False, avoid=bench.avoid) as batch:
+
         def one(row: Planned) -> Delivered:
             if bench.stop() or failed.is_set():
                 raise Stopped
@@ -359,8 +381,9 @@ def deliver(overlays: Sequence[Overlay], texture_of: Callable[[Overlay], Texture
     return done
 
 
-def _one(row: Planned, texture_of: Callable[[Overlay], Texture], surfaces: Surfaces, batch: Batch,
-         bench: Bench) -> Delivered:
+def _one(
+    row: Planned, texture_of: Callable[[Overlay], Texture], surfaces: Surfaces, batch: Batch, bench: Bench
+) -> Delivered:
     o = row.overlay
     texture = texture_of(o)
     if texture.scale < 1:
@@ -372,8 +395,14 @@ def _one(row: Planned, texture_of: Callable[[Overlay], Texture], surfaces: Surfa
             written.append((Written(f, path.name, made, bits), path))
     if not written:
         raise MivexError(f"“{o.name}”: nothing of its recipe “{row.recipe.name}” can be filled from it.")
-    sheet = blend_sheet(o, texture, [w for w, _ in written], hulls_of(o, texture),
-                        row.geometry.name if row.geometry else "", bench.doc.lighting.blending)
+    sheet = blend_sheet(
+        o,
+        texture,
+        [w for w, _ in written],
+        hulls_of(o, texture),
+        row.geometry.name if row.geometry else "",
+        bench.doc.lighting.blending,
+    )
     # The sheet first: a texture never arrives without it.
     stage_json(batch, row.sheet, sheet)
 
@@ -385,18 +414,25 @@ def _one(row: Planned, texture_of: Callable[[Overlay], Texture], surfaces: Surfa
             lanes = min(lanes, 3)
         back = stage_texture(batch, path, w.texture, lanes=lanes, bits=w.bits)
         low, high = w.texture.values.min(axis=(0, 1)), w.texture.values.max(axis=(0, 1))
-        return [Compared(o.name, path.name, lane, w.plan.channels[lane].words, back, k, float(low[k]), float(high[k]))
-                for k, lane in enumerate(w.plan.lanes[:lanes])]
+        return [
+            Compared(o.name, path.name, lane, w.plan.channels[lane].words, back, k, float(low[k]), float(high[k]))
+            for k, lane in enumerate(w.plan.lanes[:lanes])
+        ]
 
     # Encoding takes several times a picture's memory: very large ones go one after the other.
     texels = max(w.texture.width * w.texture.height for w, _ in written)
     with ThreadPoolExecutor(max(1, min(WORKERS, SIDE_BY_SIDE // texels, len(written)))) as pool:
         table = [c for rows in pool.map(one, *zip(*written, strict=True)) for c in rows]
-    return Delivered(o.name, tuple(p for _, p in written), row.sheet, tuple(table), tuple(sheet["left_out"]),
-                     (row.geometry,) if row.geometry else ())
+    return Delivered(
+        o.name,
+        tuple(p for _, p in written),
+        row.sheet,
+        tuple(table),
+        tuple(sheet["left_out"]),
+        (row.geometry,) if row.geometry else (),
+    )
 
 
 def stage_json(batch: Batch, path: Path, tree: Mapping[str, Any]) -> None:
     """Stage a JSON text."""
     batch.stage(path, encoded(json.dumps(tree, indent=2, ensure_ascii=False) + "\n", path))
-

@@ -25,8 +25,15 @@ from mivex.core.project.delivery import COLOUR_ALPHA, STOCK, FilePlan
 from mivex.core.project.document import Document, Overlay
 from mivex.core.stage.mesh import Mesh
 
-ALPHA_MODES = {"Solid": "OPAQUE", "Cutout": "MASK", "Dithered": "BLEND", "Translucent": "BLEND", "Premultiplied": "BLEND",
-               "Additive": "BLEND", "Multiply": "BLEND"}
+ALPHA_MODES = {
+    "Solid": "OPAQUE",
+    "Cutout": "MASK",
+    "Dithered": "BLEND",
+    "Translucent": "BLEND",
+    "Premultiplied": "BLEND",
+    "Additive": "BLEND",
+    "Multiply": "BLEND",
+}
 _FLOAT, _UINT = 5126, 5125
 _ARRAY, _ELEMENTS = 34962, 34963
 _REPEAT, _CLAMP, _LINEAR, _TRILINEAR = 10497, 33071, 9729, 9987
@@ -53,10 +60,17 @@ def unsaid(o: Overlay, doc: Document) -> list[str]:
         rows.append("frames that play (the first is shown)")
     if any(p.mount == "billboard" for p in o.places):
         rows.append("panels that turn to the camera")
-    names = {"erosion": m.erosion.form != "none", "two tones": m.tones.on, "recolouring": m.recolour.on,
-             "flow": m.flow.strength > 0, "halo": m.halo.strength > 0, "contact fade": m.contact.distance > 0,
-             "break-up": m.breakup.amount > 0, "frost": m.glass.on and m.glass.frost > 0,
-             "edges of glass": m.glass.on}
+    names = {
+        "erosion": m.erosion.form != "none",
+        "two tones": m.tones.on,
+        "recolouring": m.recolour.on,
+        "flow": m.flow.strength > 0,
+        "halo": m.halo.strength > 0,
+        "contact fade": m.contact.distance > 0,
+        "break-up": m.breakup.amount > 0,
+        "frost": m.glass.on and m.glass.frost > 0,
+        "edges of glass": m.glass.on,
+    }
     rows += [k for k, there in names.items() if there]
     if any(part.overlay == o.id for e in doc.effects for part in e.parts):
         rows.append("motion (see the motion file)")
@@ -89,8 +103,12 @@ class _Builder:
 
     def floats(self, values: NDArray, *, bounds: bool = False) -> int:
         v = np.ascontiguousarray(values, np.float32)
-        row: dict[str, Any] = {"bufferView": self.view(v.tobytes(), _ARRAY), "componentType": _FLOAT, "count": len(v),
-                               "type": f"VEC{v.shape[1]}"}
+        row: dict[str, Any] = {
+            "bufferView": self.view(v.tobytes(), _ARRAY),
+            "componentType": _FLOAT,
+            "count": len(v),
+            "type": f"VEC{v.shape[1]}",
+        }
         if bounds:
             row |= {"min": [float(x) for x in v.min(axis=0)], "max": [float(x) for x in v.max(axis=0)]}
         self.accessors.append(row)
@@ -98,8 +116,9 @@ class _Builder:
 
     def numbers(self, values: NDArray) -> int:
         v = np.ascontiguousarray(values.reshape(-1), np.uint32)
-        self.accessors.append({"bufferView": self.view(v.tobytes(), _ELEMENTS), "componentType": _UINT, "count": len(v),
-                               "type": "SCALAR"})
+        self.accessors.append(
+            {"bufferView": self.view(v.tobytes(), _ELEMENTS), "componentType": _UINT, "count": len(v), "type": "SCALAR"}
+        )
         return len(self.accessors) - 1
 
     def use(self, extension: str) -> str:
@@ -141,8 +160,9 @@ class _Pictures:
         if self.name is None:
             values = made.values if made.has_alpha else np.ascontiguousarray(made.values[..., :3])
             png = picture_bytes(".png", values, 8, data=made.data)
-            b.images.append({"bufferView": b.view(png), "mimeType": "image/png", "name": plan.pattern.format(
-                name=o.name, kind=o.kind)})
+            b.images.append(
+                {"bufferView": b.view(png), "mimeType": "image/png", "name": plan.pattern.format(name=o.name, kind=o.kind)}
+            )
         else:
             b.images.append({"uri": self.name(plan, made)})
         wrap = _REPEAT if o.material.tiling else _CLAMP
@@ -176,8 +196,13 @@ def _material(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture
     base = pictures.add(o, _BASE)
     if base is not None:
         pbr["baseColorTexture"] = {"index": base, **where}
-    made: dict[str, Any] = {"name": o.name, "pbrMetallicRoughness": pbr, "alphaMode": ALPHA_MODES[m.blend],
-                            "doubleSided": m.both_faces, "extras": {"mivex": _extras(m)}}
+    made: dict[str, Any] = {
+        "name": o.name,
+        "pbrMetallicRoughness": pbr,
+        "alphaMode": ALPHA_MODES[m.blend],
+        "doubleSided": m.both_faces,
+        "extras": {"mivex": _extras(m)},
+    }
     if m.blend == "Cutout":
         made["alphaCutoff"] = m.cutoff
     packed = pictures.add(o, _PLANS["{name}_orm"])
@@ -207,8 +232,9 @@ def _material(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture
     return len(build.materials) - 1
 
 
-def _glow(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture, made: dict[str, Any],
-          where: dict[str, Any]) -> None:
+def _glow(
+    build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture, made: dict[str, Any], where: dict[str, Any]
+) -> None:
     f = o.material.finish
     strength = f.glow.strength or (1.0 if "emissive" in texture.channels else 0.0)
     if strength <= 0:
@@ -224,8 +250,15 @@ def _glow(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture, ma
 
 
 def _extras(m: Material) -> dict[str, Any]:
-    return {"blend": m.blend, "draw_group": m.group, "order_nudge": m.nudge, "depth_bias_metres": m.depth_bias / 1000,
-            "slope_bias": m.slope_bias, "depth_test": m.depth_test, "depth_write": m.depth_write}
+    return {
+        "blend": m.blend,
+        "draw_group": m.group,
+        "order_nudge": m.nudge,
+        "depth_bias_metres": m.depth_bias / 1000,
+        "slope_bias": m.slope_bias,
+        "depth_test": m.depth_test,
+        "depth_write": m.depth_write,
+    }
 
 
 def tangents(position: Doubles, normal: Doubles, uv: Doubles, index: NDArray[np.int64]) -> Doubles:
@@ -277,16 +310,33 @@ def _geometry(build: _Builder, mesh: Mesh, m: Material, bumps: int | None = None
 def bare_gltf(mesh: Mesh, name: str, grey: float = 0.5, rough: float = 0.6) -> bytes:
     """A mesh of plain grey as one binary file: surroundings of the artist's."""
     build = _Builder()
-    build.materials.append({"name": name, "pbrMetallicRoughness": {
-        "baseColorFactor": [grey, grey, grey, 1.0], "metallicFactor": 0.0, "roughnessFactor": rough}, "doubleSided": True})
+    build.materials.append(
+        {
+            "name": name,
+            "pbrMetallicRoughness": {
+                "baseColorFactor": [grey, grey, grey, 1.0],
+                "metallicFactor": 0.0,
+                "roughnessFactor": rough,
+            },
+            "doubleSided": True,
+        }
+    )
     part = _geometry(build, mesh, Material())
     build.meshes.append({"name": name, "primitives": [part | {"material": 0}]})
     build.nodes.append({"name": name, "mesh": 0})
     return _binary(_tree(build, []), bytes(build.blob))
 
 
-def overlay_gltf(o: Overlay, doc: Document, texture: Texture, surfaces: Surfaces, meshes: Sequence[tuple[int, Mesh]], *,
-                 beside: str = "", name: PictureName | None = None) -> tuple[bytes, bytes]:
+def overlay_gltf(
+    o: Overlay,
+    doc: Document,
+    texture: Texture,
+    surfaces: Surfaces,
+    meshes: Sequence[tuple[int, Mesh]],
+    *,
+    beside: str = "",
+    name: PictureName | None = None,
+) -> tuple[bytes, bytes]:
     """An overlay as glTF.
 
     Parameters
@@ -319,8 +369,11 @@ def overlay_gltf(o: Overlay, doc: Document, texture: Texture, surfaces: Surfaces
     for number, mesh in meshes:
         part: dict[str, Any] = _geometry(build, mesh, o.material, bumps) | {"material": materials[0]}
         if variants:
-            part["extensions"] = {build.use("KHR_materials_variants"): {
-                "mappings": [{"material": k, "variants": [i]} for i, k in enumerate(materials)]}}
+            part["extensions"] = {
+                build.use("KHR_materials_variants"): {
+                    "mappings": [{"material": k, "variants": [i]} for i, k in enumerate(materials)]
+                }
+            }
         place = o.places[number - 1]
         build.meshes.append({"name": f"{o.name} {number}", "primitives": [part]})
         node: dict[str, Any] = {"name": f"{o.name} {number}", "mesh": len(build.meshes) - 1}
@@ -337,10 +390,16 @@ def overlay_gltf(o: Overlay, doc: Document, texture: Texture, surfaces: Surfaces
 
 def _tree(build: _Builder, variants: Sequence[str]) -> dict[str, Any]:
     tree: dict[str, Any] = {
-        "asset": {"version": "2.0", "generator": f"Mivex {__version__}"}, "scene": 0,
-        "scenes": [{"nodes": list(range(len(build.nodes)))}], "nodes": build.nodes, "meshes": build.meshes,
-        "accessors": build.accessors, "bufferViews": build.views, "buffers": [{"byteLength": len(build.blob)}],
-        "materials": build.materials}
+        "asset": {"version": "2.0", "generator": f"Mivex {__version__}"},
+        "scene": 0,
+        "scenes": [{"nodes": list(range(len(build.nodes)))}],
+        "nodes": build.nodes,
+        "meshes": build.meshes,
+        "accessors": build.accessors,
+        "bufferViews": build.views,
+        "buffers": [{"byteLength": len(build.blob)}],
+        "materials": build.materials,
+    }
     tree |= {k: v for k, v in (("images", build.images), ("textures", build.textures), ("samplers", build.samplers)) if v}
     if build.used:
         tree["extensionsUsed"] = sorted(build.used)

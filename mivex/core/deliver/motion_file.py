@@ -21,8 +21,10 @@ class MotionFile(Frozen):
     written_by: str = Field("", description="For people.")
     name: str = Field(description="Name of the effect.")
     steps_a_second: int = Field(TICKS, description="Forces are applied in steps of this length, at their end.")
-    random: str = Field("Philox 4×64-10, key (seed, birth), counter (block, emitter, 0, 0)", description="Where each "
-                        "particle's random numbers come from.")
+    random: str = Field(
+        "Philox 4×64-10, key (seed, birth), counter (block, emitter, 0, 0)",
+        description="Where each particle's random numbers come from.",
+    )
     wind: Vec3 = Field((0.0, 0.0, 0.0), description="Metres a second.")
     effect: Effect = Field(description="The effect, with what it takes from the one that it is a copy of.")
     sheets: dict[str, str] = Field(default_factory=dict, description="Blend sheet of each overlay that it shows, by id.")
@@ -45,5 +47,12 @@ def motion_file(doc: Document, effect: Effect, sheets: Mapping[str, str], world:
     box = EmitterSimulations().bounds(doc, found, world)
     low, high = ((float(v[0]), float(v[1]), float(v[2])) for v in (box.low, box.high)) if box else (effect.at, effect.at)
     shown = {p.overlay: sheets[p.overlay] for p in found.parts if p.overlay in sheets}
-    return MotionFile(written_by=f"Mivex {__version__}", name=effect.name, wind=doc.air.wind, effect=found, sheets=shown,
-                      bounds=(low, high), margin=box.margin if box else 0.0)
+    return MotionFile(
+        written_by=f"Mivex {__version__}",
+        name=effect.name,
+        wind=doc.air.wind,
+        effect=found,
+        sheets=shown,
+        bounds=(low, high),
+        margin=box.margin if box else 0.0,
+    )

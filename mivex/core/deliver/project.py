@@ -78,7 +78,9 @@ def bench_of(doc: Document, evaluator: Evaluator, stop: Callable[[], bool] = lam
         return np.clip(np.broadcast_to(found, (start.height, start.width)), 0, 1)
 
     def height_of(o: Overlay) -> Floats | None:
-        height = evaluator.graph.value(evaluator.node_of(o, EvaluationRequest(stop, doc=doc)), stop).surface.channels.get("height")
+        height = evaluator.graph.value(evaluator.node_of(o, EvaluationRequest(stop, doc=doc)), stop).surface.channels.get(
+            "height"
+        )
         return None if height is None else height[..., 0]
 
     avoid = frozenset(Path(absolute(p, evaluator.folder)).resolve() for p in paths_of(doc))
@@ -95,9 +97,16 @@ def _parts(e: Effect, doc: Document) -> Sequence[Any]:
     return of.parts if of is not None else e.parts
 
 
-def deliver_project(doc: Document, evaluator: Evaluator, folder: str | Path, *, only: Sequence[str] = (),
-                    recipe: DeliveryRecipe | None = None, stop: Callable[[], bool] = lambda: False,
-                    tell: Callable[[str], None] = lambda _: None) -> Delivery:
+def deliver_project(
+    doc: Document,
+    evaluator: Evaluator,
+    folder: str | Path,
+    *,
+    only: Sequence[str] = (),
+    recipe: DeliveryRecipe | None = None,
+    stop: Callable[[], bool] = lambda: False,
+    tell: Callable[[str], None] = lambda _: None,
+) -> Delivery:
     """Deliver every overlay that has a picture, or those of some ids.
 
     Parameters
@@ -132,6 +141,7 @@ def deliver_project(doc: Document, evaluator: Evaluator, folder: str | Path, *, 
 
     def more(batch: Batch, where: Path, rows: list[Planned], done: list[Delivered]) -> None:
         surfaces = Surfaces(doc, texture, bench.others, bench.mask, bench.height_of)
+
         def shape(row: Planned) -> None:
             tell(f"Writing the geometry of “{row.overlay.name}”")
             _stage_geometry(batch, row, doc, texture(row.overlay), surfaces, world)
@@ -148,9 +158,11 @@ def deliver_project(doc: Document, evaluator: Evaluator, folder: str | Path, *, 
                 raise Stopped
             stem = file_name(Overlay(id=e.id, name=e.name))
             if stem.lower() in names:
-                raise MivexError(f"“{names[stem.lower()]}” and “{e.name}” would both be written as “{stem}”; give one of "
-                                 f"them "
-                                 "another name.")
+                raise MivexError(
+                    f"“{names[stem.lower()]}” and “{e.name}” would both be written as “{stem}”; give one of "
+                    f"them "
+                    "another name."
+                )
             names[stem.lower()] = e.name
             tell(f"Writing the motion of “{e.name}”")
             path = where / f"{stem}.motion.json"
@@ -174,18 +186,22 @@ def deliver_project(doc: Document, evaluator: Evaluator, folder: str | Path, *, 
     return Delivery(done, motion, Path(folder) / LIST, proof[0] if proof else None, lost)
 
 
-def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture, surfaces: Surfaces,
-                    world: World) -> None:
+def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture, surfaces: Surfaces, world: World) -> None:
     """Stage the glTF of an overlay, with what lies beside it."""
     o = row.overlay
     assert row.geometry is not None
-    placed = [(k, lasting_mesh(o, p, texture, world)) for k, p in enumerate(o.places, 1)
-              if not (isinstance(p, MeshPlace) and p.path not in world.meshes)]
+    placed = [
+        (k, lasting_mesh(o, p, texture, world))
+        for k, p in enumerate(o.places, 1)
+        if not (isinstance(p, MeshPlace) and p.path not in world.meshes)
+    ]
     placed = [(k, m) for k, m in placed if len(m.index)]
     if not placed:
-        raise MivexError(f"“{o.name}” lies on no surface, so that there is no geometry to deliver; place it first, or "
-                         f"choose "
-                         "a recipe without geometry.")
+        raise MivexError(
+            f"“{o.name}” lies on no surface, so that there is no geometry to deliver; place it first, or "
+            f"choose "
+            "a recipe without geometry."
+        )
     if row.recipe.gltf == "glb":
         batch.stage(row.geometry, overlay_gltf(o, doc, texture, surfaces, placed)[0])
         return
@@ -212,19 +228,35 @@ def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture,
 def _stage(doc: Document) -> dict[str, Any]:
     """What the delivery was proved on: cameras, light, surroundings, air."""
     around = doc.around.model_copy(update={"path": AROUND if doc.around.path else ""})
-    return {"cameras": [c.model_dump(mode="json") for c in doc.cameras],
-            "lighting": doc.lighting.model_dump(mode="json"),
-            "surroundings": around.model_dump(mode="json"),
-            "wind": list(doc.air.wind)}
+    return {
+        "cameras": [c.model_dump(mode="json") for c in doc.cameras],
+        "lighting": doc.lighting.model_dump(mode="json"),
+        "surroundings": around.model_dump(mode="json"),
+        "wind": list(doc.air.wind),
+    }
 
 
-def _listing(where: Path, doc: Document, rows: Sequence[Planned], done: Sequence[Delivered], motion: Sequence[Path],
-             proof: Sequence[Path], stage: dict[str, Any]) -> dict[str, Any]:
+def _listing(
+    where: Path,
+    doc: Document,
+    rows: Sequence[Planned],
+    done: Sequence[Delivered],
+    motion: Sequence[Path],
+    proof: Sequence[Path],
+    stage: dict[str, Any],
+) -> dict[str, Any]:
     """The list of a delivery; overlays and motions that an earlier one wrote into the folder stay in it."""
-    overlays = {r.overlay.name: {
-        "name": r.overlay.name, "sheet": r.sheet.name, "recipe": r.recipe.name, "shown": r.overlay.shown,
-        "files": [p.name for p in d.files], "geometry": r.geometry.name if r.geometry else None}
-        for r, d in zip(rows, done, strict=True)}
+    overlays = {
+        r.overlay.name: {
+            "name": r.overlay.name,
+            "sheet": r.sheet.name,
+            "recipe": r.recipe.name,
+            "shown": r.overlay.shown,
+            "files": [p.name for p in d.files],
+            "geometry": r.geometry.name if r.geometry else None,
+        }
+        for r, d in zip(rows, done, strict=True)
+    }
     effects = {p.name: {"file": p.name} for p in motion}
     old = listing_of(where) if (where / LIST).is_file() else None
     known = {o.name for o in doc.overlays}
@@ -236,9 +268,14 @@ def _listing(where: Path, doc: Document, rows: Sequence[Planned], done: Sequence
         if (where / row["file"]).is_file():
             effects.setdefault(row["file"], row)
     order = [o.name for o in doc.overlays]
-    return {"delivery_list": LIST_VERSION, "written_by": f"Mivex {__version__}",
-            "overlays": [overlays[n] for n in order if n in overlays], "motion": [effects[k] for k in sorted(effects)],
-            "proof": proof[0].name if proof else None, "stage": stage}
+    return {
+        "delivery_list": LIST_VERSION,
+        "written_by": f"Mivex {__version__}",
+        "overlays": [overlays[n] for n in order if n in overlays],
+        "motion": [effects[k] for k in sorted(effects)],
+        "proof": proof[0].name if proof else None,
+        "stage": stage,
+    }
 
 
 def listing_of(folder: str | Path) -> dict[str, Any]:
@@ -268,4 +305,3 @@ def _plain(name: Any) -> None:
     """A name that leads out of the folder is none."""
     if not isinstance(name, str) or Path(name).name != name:
         raise ValueError
-

@@ -22,8 +22,11 @@ from mivex.core.stage.camera import View
 
 PAGES = Path(__file__).parent.parent / "assets" / "pages"
 _STAGE = (560, 350)
-_SHOWN = (("backdrops", "over every backdrop", 360, 280), ("far", "at far sizes: as sampled, as it should be, and where "
-          "they differ", 360, 280), ("single", "its alpha", 280, 280))
+_SHOWN = (
+    ("backdrops", "over every backdrop", 360, 280),
+    ("far", "at far sizes: as sampled, as it should be, and where they differ", 360, 280),
+    ("single", "its alpha", 280, 280),
+)
 
 
 def png_uri(codes: NDArray[np.uint8]) -> str:
@@ -35,9 +38,19 @@ def png_uri(codes: NDArray[np.uint8]) -> str:
 def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int, *, display: bool) -> NDArray[np.uint8]:
     m = o.material
     zoom = min(width / t.width, height / t.height)
-    view = FlatView(show="alpha" if layout == "single" else "over", layout=layout, zoom=zoom,  # type: ignore[arg-type]
-                    left=(width - t.width * zoom) / 2, top=(height - t.height * zoom) / 2, blend=m.blend, opacity=m.opacity,
-                    cutoff=m.cutoff, tint=m.tint, wrap=m.tiling, display=display)
+    view = FlatView(
+        show="alpha" if layout == "single" else "over",
+        layout=layout,
+        zoom=zoom,  # type: ignore[arg-type]
+        left=(width - t.width * zoom) / 2,
+        top=(height - t.height * zoom) / 2,
+        blend=m.blend,
+        opacity=m.opacity,
+        cutoff=m.cutoff,
+        tint=m.tint,
+        wrap=m.tiling,
+        display=display,
+    )
     made = draw_flat(t, view, width, height)
     if layout == "single":
         return made
@@ -46,24 +59,36 @@ def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int, *, displ
     if not there.any():
         return made
     rows, columns = np.flatnonzero(there.any(axis=1)), np.flatnonzero(there.any(axis=0))
-    part = made[max(rows[0] - 6, 0):rows[-1] + 7, max(columns[0] - 6, 0):columns[-1] + 7]
+    part = made[max(rows[0] - 6, 0) : rows[-1] + 7, max(columns[0] - 6, 0) : columns[-1] + 7]
     return np.ascontiguousarray(part.repeat(2, axis=0).repeat(2, axis=1) if part.shape[1] * 2 <= 480 else part)
 
 
 def _settings(o: Overlay) -> list[tuple[str, str]]:
     m = o.material
-    rows = [("Blend", m.blend + (f", cutoff {m.cutoff:g}" if m.blend == "Cutout" else "")), ("Opacity", f"{m.opacity:g}"),
-            ("Light", "lit" if m.lit else "shines by itself"),
-            ("Depth", f"{'tested' if m.depth_test else 'not tested'}, {'written' if m.depth_write else 'not written'}"
-             + (f", bias {m.depth_bias:g} mm" if m.depth_bias else "")),
-            ("Faces", "both" if m.both_faces else "front only"), ("Draw group", f"{m.group}, nudge {m.nudge:+d}")]
+    rows = [
+        ("Blend", m.blend + (f", cutoff {m.cutoff:g}" if m.blend == "Cutout" else "")),
+        ("Opacity", f"{m.opacity:g}"),
+        ("Light", "lit" if m.lit else "shines by itself"),
+        (
+            "Depth",
+            f"{'tested' if m.depth_test else 'not tested'}, {'written' if m.depth_write else 'not written'}"
+            + (f", bias {m.depth_bias:g} mm" if m.depth_bias else ""),
+        ),
+        ("Faces", "both" if m.both_faces else "front only"),
+        ("Draw group", f"{m.group}, nudge {m.nudge:+d}"),
+    ]
     if o.steps:
         rows.append(("Steps", ", ".join(s.step for s in o.steps if s.on)))
     return rows
 
 
-def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], texture_of: Callable[[Overlay], Texture],
-                evaluator: Evaluator, unsaid: Mapping[str, list[str]]) -> str:
+def proof_sheet(
+    doc: Document,
+    wanted: Sequence[tuple[Planned, Delivered]],
+    texture_of: Callable[[Overlay], Texture],
+    evaluator: Evaluator,
+    unsaid: Mapping[str, list[str]],
+) -> str:
     """The page of a delivery, which opens from a file and asks for nothing else.
 
     Parameters
@@ -90,20 +115,37 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
         figures = [("Alpha", f"{t.alpha.min():.3f} to {t.alpha.max():.3f}, mean {t.alpha.mean():.3f}")]
         if fringes:
             worst = max(fringes, key=lambda f: f.mean)
-            figures += [("Fringe, largest", f"{max(f.maximum for f in fringes):.1f} of 255"),
-                        ("Fringe, mean at its worst level", f"{worst.mean:.2f} (level {worst.level})")]
+            figures += [
+                ("Fringe, largest", f"{max(f.maximum for f in fringes):.1f} of 255"),
+                ("Fringe, mean at its worst level", f"{worst.mean:.2f} (level {worst.level})"),
+            ]
         if t.traits.cells:
             figures.append(("Frames", str(len(t.traits.cells))))
         display = doc.lighting.blending == "display"
         shown = [(words, _flat(o, t, layout, w, h, display=display)) for layout, words, w, h in _SHOWN]
-        overlays.append({
-            "name": o.name, "kind": o.kind, "blend": o.material.blend, "size": f"{t.width} × {t.height}",
-            "pictures": [{"name": words, "data": png_uri(codes), "width": min(codes.shape[1], 360),
-                          "height": round(codes.shape[0] * min(1.0, 360 / codes.shape[1]))}
-                         for words, codes in shown],
-            "files": [{"name": f, "words": ", ".join(words)} for f, words in names.items()],
-            "settings": _settings(o), "figures": figures, "lost": done.left_out, "unsaid": unsaid.get(o.name, []),
-            "findings": [{"message": f.message, "why": f.why} for f in examine(subject)]})
+        overlays.append(
+            {
+                "name": o.name,
+                "kind": o.kind,
+                "blend": o.material.blend,
+                "size": f"{t.width} × {t.height}",
+                "pictures": [
+                    {
+                        "name": words,
+                        "data": png_uri(codes),
+                        "width": min(codes.shape[1], 360),
+                        "height": round(codes.shape[0] * min(1.0, 360 / codes.shape[1])),
+                    }
+                    for words, codes in shown
+                ],
+                "files": [{"name": f, "words": ", ".join(words)} for f, words in names.items()],
+                "settings": _settings(o),
+                "figures": figures,
+                "lost": done.left_out,
+                "unsaid": unsaid.get(o.name, []),
+                "findings": [{"message": f.message, "why": f.why} for f in examine(subject)],
+            }
+        )
     textures, meshes = load_scene_inputs(doc, evaluator)
     stage = []
     for camera in doc.cameras:
@@ -112,6 +154,14 @@ def proof_sheet(doc: Document, wanted: Sequence[tuple[Planned, Delivered]], text
         stage.append({"name": camera.name, "data": png_uri(codes), "width": _STAGE[0], "height": _STAGE[1]})
     table = [c for _, d in wanted for c in d.table]
     env = Environment(loader=FileSystemLoader(PAGES), autoescape=True, trim_blocks=False)
-    return env.get_template("proof.html").render(
-        title="Proof sheet", overlays=overlays, stage=stage, files=len({c.file for c in table}),
-        largest=max((c.difference for c in table), default=0.0), written_by=f"Mivex {__version__}") + "\n"
+    return (
+        env.get_template("proof.html").render(
+            title="Proof sheet",
+            overlays=overlays,
+            stage=stage,
+            files=len({c.file for c in table}),
+            largest=max((c.difference for c in table), default=0.0),
+            written_by=f"Mivex {__version__}",
+        )
+        + "\n"
+    )

@@ -63,8 +63,14 @@ class Surfaces:
         The heights of an overlay, about one half, (h, w), or None.
     """
 
-    def __init__(self, doc: Document, texture_of: Callable[[Overlay], Texture], others: Mapping[str, Texture],
-                 mask_of: Callable[[Overlay, int], Floats], height_of: Callable[[Overlay], Floats | None]) -> None:
+    def __init__(
+        self,
+        doc: Document,
+        texture_of: Callable[[Overlay], Texture],
+        others: Mapping[str, Texture],
+        mask_of: Callable[[Overlay, int], Floats],
+        height_of: Callable[[Overlay], Floats | None],
+    ) -> None:
         self.doc, self.texture_of, self.others = doc, texture_of, others
         self._mask_of, self._height_of = mask_of, height_of
 
@@ -154,8 +160,11 @@ class Surfaces:
         own = self.texture_of(overlay)
         levels = (plan.format in ("ktx2", "own") and overlay.delivery.format == "ktx2") or plan.format == "ktx2"
         if self._is_own(overlay, plan) and bits in {own.bits, 32} and not plan.size:
-            return Texture(own.values, traits=own.traits.but(weighed=levels), bits=own.bits, key=own.key) \
-                if own.traits.weighed != levels else own
+            return (
+                Texture(own.values, traits=own.traits.but(weighed=levels), bits=own.bits, key=own.key)
+                if own.traits.weighed != levels
+                else own
+            )
         planes = [self.plane(overlay, plan.channels[k], green_down=plan.green == "down") for k in plan.lanes]
         if not plan.always and not any(p.varies for p in planes):
             return None
@@ -169,9 +178,13 @@ class Surfaces:
             lanes.append(np.ones((h, w), np.float32))
         values = np.ascontiguousarray(np.stack(lanes, axis=2), np.float32)
         data = plan.holds == "data"
-        traits = own.traits.but(data=data, has_alpha=not solid, weighed=levels and not solid,
-                                coverage=own.coverage if self._is_own(overlay, plan) else 0.0,
-                                premultiplied=own.premultiplied and plan.fed_by("red", "green", "blue"))
+        traits = own.traits.but(
+            data=data,
+            has_alpha=not solid,
+            weighed=levels and not solid,
+            coverage=own.coverage if self._is_own(overlay, plan) else 0.0,
+            premultiplied=own.premultiplied and plan.fed_by("red", "green", "blue"),
+        )
         if plan.size and plan.size < max(h, w):
             values, traits = _smaller(values, plan.size, traits)
         return Texture(quantise(np.clip(values, 0, 1), bits), traits=traits, bits=min(bits, 16))

@@ -116,12 +116,14 @@ SCENE = Target(overlay="", meaning="scene")
 """The whole stage."""
 
 
-def scene_subject(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[str, Mesh],
-                  stop: Stop = lambda: False) -> SceneSubject:
+def scene_subject(
+    doc: Document, textures: Mapping[str, Texture], meshes: Mapping[str, Mesh], stop: Stop = lambda: False
+) -> SceneSubject:
     """What checks of the scene look at."""
     world, scene = build_environment(doc, meshes), Scene()
-    return SceneSubject(doc, textures, lambda p: place_mesh(p, world),
-                        lambda d, view: scene.draws(d, textures, view, meshes), stop)
+    return SceneSubject(
+        doc, textures, lambda p: place_mesh(p, world), lambda d, view: scene.draws(d, textures, view, meshes), stop
+    )
 
 
 class Results:
@@ -184,9 +186,8 @@ class Results:
             made = self._made[o.id] = o, made_of(self._doc, o)
         if target.look:
             return target.look, o.source, made[1], self._folder, self._generation
-        steps = o.steps if target.until < 0 else o.steps[:target.until]
-        return (o.source, o.sheet.grids, steps, made[1], o.delivery.bits, o.delivery.format, self._folder,
-                self._generation)
+        steps = o.steps if target.until < 0 else o.steps[: target.until]
+        return (o.source, o.sheet.grids, steps, made[1], o.delivery.bits, o.delivery.format, self._folder, self._generation)
 
     def clear(self) -> None:
         """Give everything back."""
@@ -239,8 +240,16 @@ class Results:
 
     # Computing -----------------------------------------------------------------------------------
 
-    def make(self, doc: Document, evaluator: Evaluator, target: Target, key: Hashable, report: Callable[[Result], object],
-             stop: Stop, tell: Callable[[str], None]) -> None:
+    def make(
+        self,
+        doc: Document,
+        evaluator: Evaluator,
+        target: Target,
+        key: Hashable,
+        report: Callable[[Result], object],
+        stop: Stop,
+        tell: Callable[[str], None],
+    ) -> None:
         """Compute one target; reports a proxy first where that is worth while. Raises Stopped, nothing else."""
         try:
             if target.meaning == MESH:
@@ -272,8 +281,15 @@ class Results:
             report(Result(target, key, True, problem=sentence(e, f"preparing {_name(doc, target)!r}")))
 
     @staticmethod
-    def _overlay(o: Overlay, doc: Document, evaluator: Evaluator, blank: Result, report: Callable[[Result], object],
-                 stop: Stop, tell: Callable[[str], None]) -> None:
+    def _overlay(
+        o: Overlay,
+        doc: Document,
+        evaluator: Evaluator,
+        blank: Result,
+        report: Callable[[Result], object],
+        stop: Stop,
+        tell: Callable[[str], None],
+    ) -> None:
         picture = evaluator.start_of(o)
         known = replace(blank, picture=picture, meaning=guess_meaning(picture))
         if max(picture.width, picture.height) > PROXY_SIDE:
@@ -297,15 +313,21 @@ class Results:
     def take(self, result: Result) -> bool:
         """Put in what was made; returns whether it changes anything. What is too late is dropped."""
         t = result.target
-        if (t.overlay and self._doc.overlay(t.overlay) is None) or (t.path and t not in self._rows) or (
-                not t.finished and t not in self._wanted):
+        if (
+            (t.overlay and self._doc.overlay(t.overlay) is None)
+            or (t.path and t not in self._rows)
+            or (not t.finished and t not in self._wanted)
+        ):
             return False
         old = self.get(t)
         if result.full and result.key != self.key(t):
             # Made for an earlier document: shown until its successor comes, but out of date.
             result = replace(result, key=None)
-        self._rows[t] = replace(result, examined=old.examined, findings=old.findings, figures=old.figures) \
-            if result.texture is not None else result
+        self._rows[t] = (
+            replace(result, examined=old.examined, findings=old.findings, figures=old.figures)
+            if result.texture is not None
+            else result
+        )
         return True
 
     # Examining -----------------------------------------------------------------------------------
@@ -323,11 +345,21 @@ class Results:
 
     def scene_unexamined(self) -> Hashable:
         """What the scene's findings are to be measured for, where they are out of date; else None."""
-        key = tuple((o.id, o.name, o.shown, o.material, o.places, o.sheet, (t.key if (t := self.get(o.id).texture) else ""))
-                    for o in self._doc.overlays)
+        key = tuple(
+            (o.id, o.name, o.shown, o.material, o.places, o.sheet, (t.key if (t := self.get(o.id).texture) else ""))
+            for o in self._doc.overlays
+        )
         d = self._doc
-        whole = (key, d.effects, d.air, d.around, d.cameras, d.lighting, d.overdraw,
-                 tuple(sorted((k, id(m)) for k, m in self.meshes().items())))
+        whole = (
+            key,
+            d.effects,
+            d.air,
+            d.around,
+            d.cameras,
+            d.lighting,
+            d.overdraw,
+            tuple(sorted((k, id(m)) for k, m in self.meshes().items())),
+        )
         return None if self.get(SCENE).examined == whole or not self.ready else whole
 
     @property
@@ -335,8 +367,14 @@ class Results:
         """Every overlay that can be prepared is there at full size, or is known not to work."""
         return not any(t.overlay for t, _ in self.due())
 
-    def examine_scene(self, doc: Document, textures: dict[str, Texture], meshes: dict[str, Mesh],
-                      key: Hashable, stop: Stop = lambda: False) -> Result:
+    def examine_scene(
+        self,
+        doc: Document,
+        textures: dict[str, Texture],
+        meshes: dict[str, Mesh],
+        key: Hashable,
+        stop: Stop = lambda: False,
+    ) -> Result:
         """Measure the whole scene; in any thread."""
         found = examine_scene(scene_subject(doc, textures, meshes, stop))
         moving = examine_motion(MotionSubject(doc, textures, build_environment(doc, meshes), stop=stop))
@@ -382,8 +420,7 @@ class Results:
         now = result if result.target == SCENE else self._rows.get(result.target)
         if now is None:
             return False
-        self._rows[result.target] = replace(now, examined=result.examined, findings=result.findings,
-                                            figures=result.figures)
+        self._rows[result.target] = replace(now, examined=result.examined, findings=result.findings, figures=result.figures)
         return True
 
 
@@ -395,5 +432,3 @@ def _name(doc: Document, target: Target) -> str:
 def _ready(texture: Texture) -> None:
     """Work out, here and now, what every proof of it asks for."""
     _ = texture.mips, histogram(texture)
-
-

@@ -40,8 +40,9 @@ def examine(subject: Subject) -> list[Finding]:
     for check in CHECKS.values():
         if check.scope == "texture" or (check.scope == "sheet" and subject.texture.traits.cells):
             checkpoint()
-            rows += [replace(f, overlays=about, place=Texels(*f.place) if f.place else None)
-                     for f in check.measure(subject)]
+            rows += [
+                replace(f, overlays=about, place=Texels(*f.place) if f.place else None) for f in check.measure(subject)
+            ]
     return sorted(rows, key=lambda f: -f.weight)
 
 
@@ -75,5 +76,18 @@ def examine_scene(scene: SceneSubject) -> list[Finding]:
     return sorted(rows, key=lambda f: -f.weight)
 
 
-__all__ = ["CHECKS", "Check", "Finding", "Look", "MotionSubject", "Repair", "SceneSubject", "Subject", "Texels", "examine",
-           "examine_motion", "examine_scene", "examine_sheet"]
+__all__ = [
+    "CHECKS",
+    "Check",
+    "Finding",
+    "Look",
+    "MotionSubject",
+    "Repair",
+    "SceneSubject",
+    "Subject",
+    "Texels",
+    "examine",
+    "examine_motion",
+    "examine_scene",
+    "examine_sheet",
+]

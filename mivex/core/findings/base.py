@@ -226,8 +226,17 @@ class Subject:
     @classmethod
     def of(cls, overlay: Overlay, texture: Texture) -> "Subject":
         """An overlay of a project with its prepared texture."""
-        return cls(overlay.name, texture, overlay.material, overlay.id, overlay.steps, overlay.delivery,
-                   bool(overlay.layers.rows), overlay.kind == "glass", overlay.sheet)
+        return cls(
+            overlay.name,
+            texture,
+            overlay.material,
+            overlay.id,
+            overlay.steps,
+            overlay.delivery,
+            bool(overlay.layers.rows),
+            overlay.kind == "glass",
+            overlay.sheet,
+        )
 
     @property
     def wraps(self) -> bool:
@@ -349,8 +358,12 @@ class MotionSubject:
 
     def overdraw(self, effect: Effect, part: Emitter) -> tuple[float, float]:
         """Most fragments of a pixel, and the share of the covered ones above the budget; of one part, at its fullest."""
-        alone = effect.model_copy(update={"parts": tuple(p if p is part else p.model_copy(update={"muted": True})
-                                                         for p in effect.parts), "copy_of": ""})
+        alone = effect.model_copy(
+            update={
+                "parts": tuple(p if p is part else p.model_copy(update={"muted": True}) for p in effect.parts),
+                "copy_of": "",
+            }
+        )
         camera = self.doc.cameras[0] if self.doc.cameras else None
         if camera is None:
             return 0.0, 0.0
@@ -410,8 +423,9 @@ class Check:
         return self.look if isinstance(self.look, Look) else self.look(finding)
 
 
-def mend(subject: "Subject", label: str, steps: tuple[StepParams, ...] = (), *, cost: Cost | None = None,
-         **parts: dict[str, Any]) -> Repair:
+def mend(
+    subject: "Subject", label: str, steps: tuple[StepParams, ...] = (), *, cost: Cost | None = None, **parts: dict[str, Any]
+) -> Repair:
     """A repair of one overlay: steps at the end of its recipe, and fields of its material, source or delivery."""
     rows: list[FrozenEdit] = [AddSteps(subject.overlay, steps)] if steps else []
     rows += [SetFields(subject.overlay, part, tuple(values.items())) for part, values in parts.items()]

@@ -117,8 +117,13 @@ class VisibleDraws:
         solid, view = self.fragments.solid, self.view
         for owner in {d.owner for d in self.draws if d.owner and not _asked(d)}:
             own = Buffers.of(view)
-            run(RenderPlan([d for d in self.draws if d.owner == owner and not _asked(d)], view), own, self.doc.lighting, None,
-                skip=("decals", "light", *SORTED))
+            run(
+                RenderPlan([d for d in self.draws if d.owner == owner and not _asked(d)], view),
+                own,
+                self.doc.lighting,
+                None,
+                skip=("decals", "light", *SORTED),
+            )
             if ((own.depth > 0) & (own.depth >= solid)).any():
                 out.add(owner)
         return frozenset(out)
@@ -171,7 +176,9 @@ def _seen(shown: VisibleDraws) -> Seen:
     run(behind, buffers, lighting, None, skip=("decals", "blended", "front"))
     solid = buffers.depth.copy()
     bare = Buffers.of(view)
-    run(RenderPlan([d for d in shown.draws if not d.owner], view), bare, lighting, None, skip=("decals", "blended", "front"))
+    run(
+        RenderPlan([d for d in shown.draws if not d.owner], view), bare, lighting, None, skip=("decals", "blended", "front")
+    )
     shot = RenderPlan(draws, view)
     shadows = shown.shadows(shot.lit)
     shot.records.draws["special"] &= ~_effect.REFRACTS  # colours are not asked for

@@ -91,9 +91,15 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         from mivex.core.stage.placements_model import PanelPlace
 
         view = View(CAMERAS[0], 96, 64)
-        rows = tuple(Overlay(id=k, name=k, material=Material(blend=blend, erosion=Erosion(form="soft", amount=0.2)),
-                             places=(PanelPlace(id=k, at=(0.0, 1.2, z), width=1.0, height=1.0),))
-                     for k, z, blend in (("a", 1.0, "Translucent"), ("b", 1.3, "Dithered"), ("c", 1.6, "Premultiplied")))
+        rows = tuple(
+            Overlay(
+                id=k,
+                name=k,
+                material=Material(blend=blend, erosion=Erosion(form="soft", amount=0.2)),
+                places=(PanelPlace(id=k, at=(0.0, 1.2, z), width=1.0, height=1.0),),
+            )
+            for k, z, blend in (("a", 1.0, "Translucent"), ("b", 1.3, "Dithered"), ("c", 1.6, "Premultiplied"))
+        )
         doc, textures = Document(overlays=rows), {o.id: Texture(values) for o in rows}
         render(doc, textures, view, exact=True)
         draws = draw_list(doc, textures, view)
@@ -132,8 +138,9 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
             step_pictures(name, 16)
         brushed((Stroke(points=((0.2, 0.2), (0.8, 0.5))),), 8, 8)
         for params in ({}, {"method": "smooth"}):
-            STEPS["spread"].run(Surface(values), STEPS["spread"].params.model_validate({"step": "spread", **params}),
-                                Context(read_picture))
+            STEPS["spread"].run(
+                Surface(values), STEPS["spread"].params.model_validate({"step": "spread", **params}), Context(read_picture)
+            )
 
     def layers() -> None:
         from mivex.core.layers.builds import all_builds, instance
@@ -148,8 +155,10 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
 
         for p in PATTERNS.values():
             p.draw(p.params(), 16, 16)
-        strokes = tuple(PaintStroke(points=((0.2, 0.2, 1.0), (0.7, 0.6, 1.0)), tip=Tip(form=form), values={"opacity": 1.0})
-                        for form in ("hard", "bristle"))
+        strokes = tuple(
+            PaintStroke(points=((0.2, 0.2, 1.0), (0.7, 0.6, 1.0)), tip=Tip(form=form), values={"opacity": 1.0})
+            for form in ("hard", "bristle")
+        )
         row = Layer(id="p", cells={"opacity": ChannelSource(source="painted"), "colour": ChannelSource()}, strokes=strokes)
         rows = (*(instance(b) for b in all_builds()[0].values()), row)
         stack = Stack(base=base_for("glass"), rows=rows)
@@ -178,8 +187,15 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         EmitterSimulations().draws(doc, {"a": Texture(values)}, View(CAMERAS[0], 96, 64, 1.0), World(dock()))
         measure(Texture(values, cells=((0.0, 0.0, 0.5, 1.0), (0.5, 0.0, 1.0, 1.0))))
 
-    return [("the stage", stage), ("order", order), ("motion", motion), ("proofs", proofs), ("figures", figures),
-            ("layers", layers), ("every step", steps)]
+    return [
+        ("the stage", stage),
+        ("order", order),
+        ("motion", motion),
+        ("proofs", proofs),
+        ("figures", figures),
+        ("layers", layers),
+        ("every step", steps),
+    ]
 
 
 SHARES = (("the stage", "order", "layers"), ("proofs", "figures", "every step", "motion"))
@@ -194,8 +210,9 @@ def run_share(index: int) -> None:
         print(name, flush=True)
 
 
-def warm(tell: Callable[[float, str], None] = lambda _share, _words: None,
-         stop: Callable[[], bool] = lambda: False) -> None:
+def warm(
+    tell: Callable[[float, str], None] = lambda _share, _words: None, stop: Callable[[], bool] = lambda: False
+) -> None:
     """Compile everything, in as many processes as there are shares.
 
     Parameters
@@ -211,9 +228,10 @@ def warm(tell: Callable[[float, str], None] = lambda _share, _words: None,
         A kernel could not be compiled.
     """
     total, done = sum(map(len, SHARES)), 0
-    running = [subprocess.Popen([sys.executable, "-m", MODULE, str(i)],
-                                stdout=subprocess.PIPE, text=True)
-               for i in range(len(SHARES))]
+    running = [
+        subprocess.Popen([sys.executable, "-m", MODULE, str(i)], stdout=subprocess.PIPE, text=True)
+        for i in range(len(SHARES))
+    ]
     try:
         with selectors.DefaultSelector() as waiting:
             for p in running:
@@ -245,8 +263,11 @@ def main() -> None:
     begun = time.perf_counter()
     end = "\r" if sys.stdout.isatty() else "\n"
     print("Compiling kernels …", end=end, flush=True)
-    warm(lambda share, name: print(f"Compiling kernels … {share:.0%}{'':<20}", end=end, flush=True)
-         if sys.stdout.isatty() else None)
+    warm(
+        lambda share, name: (
+            print(f"Compiling kernels … {share:.0%}{'':<20}", end=end, flush=True) if sys.stdout.isatty() else None
+        )
+    )
     print(f"Kernels are ready ({time.perf_counter() - begun:.0f} s).{'':<30}", flush=True)
 
 

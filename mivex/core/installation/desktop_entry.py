@@ -11,8 +11,11 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.store import reason, write_bytes
 
 ASSETS = Path(__file__).parent.parent / "assets" / "desktop"
-PLACES = {"mivex.desktop": "applications/mivex.desktop", "mivex-mime.xml": "mime/packages/mivex.xml",
-          "mivex.svg": "icons/hicolor/scalable/apps/mivex.svg"}
+PLACES = {
+    "mivex.desktop": "applications/mivex.desktop",
+    "mivex-mime.xml": "mime/packages/mivex.xml",
+    "mivex.svg": "icons/hicolor/scalable/apps/mivex.svg",
+}
 """What is put where, below the user's data folder."""
 _UPDATES = (("update-mime-database", "mime"), ("update-desktop-database", "applications"))
 
@@ -56,9 +59,13 @@ def install() -> list[Path]:
             path.parent.mkdir(parents=True, exist_ok=True)
         except OSError as e:
             raise MivexError(f"The folder “{path.parent}” cannot be made: {reason(e)}.") from None
-        write_bytes(path, (ASSETS / name).read_bytes()
-                    .replace(b"TryExec=@EXEC@", b"TryExec=" + os.fsencode(_text(program())))
-                    .replace(b"@EXEC@", os.fsencode(exec_word(program()))))
+        write_bytes(
+            path,
+            (ASSETS / name)
+            .read_bytes()
+            .replace(b"TryExec=@EXEC@", b"TryExec=" + os.fsencode(_text(program())))
+            .replace(b"@EXEC@", os.fsencode(exec_word(program()))),
+        )
         done.append(path)
     _update(home)
     return done

@@ -82,6 +82,6 @@ def compressed(values: Floats) -> Floats:
     out = np.empty_like(blocks)
     step = 1 << 16
     for i in range(0, len(blocks), step):
-        out[i:i + step, :, :3] = _colours(blocks[i:i + step, :, :3])
-        out[i:i + step, :, 3] = _alphas(blocks[i:i + step, :, 3])
+        out[i : i + step, :, :3] = _colours(blocks[i : i + step, :, :3])
+        out[i : i + step, :, 3] = _alphas(blocks[i : i + step, :, 3])
     return np.ascontiguousarray(_whole(out, *codes.shape[:2])[:h, :w] / np.float32(255), np.float32)

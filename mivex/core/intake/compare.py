@@ -39,8 +39,11 @@ class Difference:
     @property
     def figures(self) -> dict[str, float]:
         """Share of pixels within `SAME`, mean and largest difference, codes of 255."""
-        return {"within": float((self.codes <= SAME).mean()), "mean": float(self.codes.mean()),
-                "largest": float(self.codes.max(initial=0))}
+        return {
+            "within": float((self.codes <= SAME).mean()),
+            "mean": float(self.codes.mean()),
+            "largest": float(self.codes.max(initial=0)),
+        }
 
 
 def difference(a: NDArray[np.uint8], b: NDArray[np.uint8]) -> Difference:
@@ -51,9 +54,12 @@ def difference(a: NDArray[np.uint8], b: NDArray[np.uint8]) -> Difference:
 def only_delivered(doc: Document, r: Received) -> Document:
     """A project's stage with nothing on it but what a delivery holds."""
     there, moving = {o.name for o in r.doc.overlays}, {e.name for e in r.doc.effects}
-    return doc.model_copy(update={
-        "overlays": tuple(o if o.name in there else o.model_copy(update={"shown": False}) for o in doc.overlays),
-        "effects": tuple(e if e.name in moving else e.model_copy(update={"shown": False}) for e in doc.effects)})
+    return doc.model_copy(
+        update={
+            "overlays": tuple(o if o.name in there else o.model_copy(update={"shown": False}) for o in doc.overlays),
+            "effects": tuple(e if e.name in moving else e.model_copy(update={"shown": False}) for e in doc.effects),
+        }
+    )
 
 
 def draw(r: Received, view: View, stop: Callable[[], bool] = lambda: False) -> NDArray[np.uint8]:
@@ -86,14 +92,23 @@ class Row:
 def _alone(doc: Document, ident: str) -> Document:
     """The stage with one overlay, and the effects that show it."""
     # Without their lamps, whose light would count as the overlay's.
-    effects = tuple(e.model_copy(update={"lamp": Lamp(), "parts": tuple(p for p in e.parts if p.overlay == ident)})
-                    for e in doc.effects if any(p.overlay == ident for p in e.parts))
-    return doc.model_copy(update={"effects": effects, "overlays": tuple(
-        o.model_copy(update={"shown": o.id == ident}) for o in doc.overlays)})
+    effects = tuple(
+        e.model_copy(update={"lamp": Lamp(), "parts": tuple(p for p in e.parts if p.overlay == ident)})
+        for e in doc.effects
+        if any(p.overlay == ident for p in e.parts)
+    )
+    return doc.model_copy(
+        update={"effects": effects, "overlays": tuple(o.model_copy(update={"shown": o.id == ident}) for o in doc.overlays)}
+    )
 
 
-def survival(r: Received, *, side: int = SMALLER, stop: Callable[[], bool] = lambda: False,
-             tell: Callable[[float], None] = lambda _: None) -> list[Row]:
+def survival(
+    r: Received,
+    *,
+    side: int = SMALLER,
+    stop: Callable[[], bool] = lambda: False,
+    tell: Callable[[float], None] = lambda _: None,
+) -> list[Row]:
     """What every switch does to every overlay, each alone on the stage.
 
     Parameters
@@ -151,5 +166,8 @@ def survival(r: Received, *, side: int = SMALLER, stop: Callable[[], bool] = lam
 
 def row_words(row: Row) -> dict[str, Any]:
     """A row as it is printed."""
-    return {"overlay": row.overlay, "pixels": row.pixels,
-            "switches": {k: {"difference": round(v, 2), "survives": row.survives(k)} for k, v in row.figures.items()}}
+    return {
+        "overlay": row.overlay,
+        "pixels": row.pixels,
+        "switches": {k: {"difference": round(v, 2), "survives": row.survives(k)} for k, v in row.figures.items()},
+    }

@@ -26,8 +26,8 @@ def _parts(path: Path) -> tuple[dict[str, Any], bytes]:
         length, kind = struct.unpack_from("<II", data, 12)
         if kind != 0x4E4F534A or 20 + length > len(data):
             raise ValueError
-        tree = json.loads(data[20:20 + length])
-        rest = data[20 + length:]
+        tree = json.loads(data[20 : 20 + length])
+        rest = data[20 + length :]
         return tree, rest[8:] if len(rest) > 8 else b""
     tree = json.loads(data)
     uri = tree["buffers"][0]["uri"]
@@ -65,8 +65,9 @@ def placed_meshes(path: str | Path) -> dict[int, Mesh]:
             normal, uv = more("NORMAL"), more("TEXCOORD_0")
             if normal is None or uv is None or not len(index):
                 raise ValueError
-            found[number] = checked(Mesh(position, normal, uv, index, more("TEXCOORD_1"), more("COLOR_0")),
-                                    f"“{shown(path.name)}”")
+            found[number] = checked(
+                Mesh(position, normal, uv, index, more("TEXCOORD_1"), more("COLOR_0")), f"“{shown(path.name)}”"
+            )
         return found
     except (ValueError, KeyError, TypeError, IndexError, AttributeError, struct.error, RecursionError, OverflowError):
         raise MivexError(f"“{shown(path.name)}” is no geometry that Mivex has delivered, or is cut short.") from None

@@ -84,8 +84,12 @@ def _chain(levels: list[np.ndarray[Any, Any]], colour: bool) -> MipChain:
         rows.append(v.reshape(-1, 4))
         offsets.append(at)
         at += v.shape[0] * v.shape[1]
-    return MipChain(np.ascontiguousarray(np.concatenate(rows), np.float32), np.array(offsets, np.int64),
-                    np.array([v.shape[1] for v in levels], np.int64), np.array([v.shape[0] for v in levels], np.int64))
+    return MipChain(
+        np.ascontiguousarray(np.concatenate(rows), np.float32),
+        np.array(offsets, np.int64),
+        np.array([v.shape[1] for v in levels], np.int64),
+        np.array([v.shape[0] for v in levels], np.int64),
+    )
 
 
 def read_texture(path: Path, row: Mapping[str, Any], traits: ImageMetadata) -> Texture:
@@ -98,8 +102,11 @@ def read_texture(path: Path, row: Mapping[str, Any], traits: ImageMetadata) -> T
     if picture.linear and colour:
         values = np.concatenate([to_display(values[..., :3]), values[..., 3:]], axis=2)
     bits = 16 if picture.bits > 8 else 8
-    made = Texture(quantise(np.ascontiguousarray(values, np.float32), bits), traits=traits.but(
-        data=not colour, has_alpha=picture.has_alpha), bits=bits)
+    made = Texture(
+        quantise(np.ascontiguousarray(values, np.float32), bits),
+        traits=traits.but(data=not colour, has_alpha=picture.has_alpha),
+        bits=bits,
+    )
     if int(row["levels"]) > 1:
         if path.suffix.lower() == ".ktx2":
             codes = ktx2.decode(read_bytes(path, 1 << 31), path.name).levels
@@ -131,8 +138,9 @@ def _mapping(rows: Any) -> UvMapping:
 def _channel(row: Mapping[str, Any], folder: Path) -> Channel:
     if "file" not in row:
         return Channel(value=float(row["value"]))
-    return Channel(source="file", path=_inside(row["file"]), channel=row["channel"], invert=bool(row.get("invert")),
-                   value=1.0)
+    return Channel(
+        source="file", path=_inside(row["file"]), channel=row["channel"], invert=bool(row.get("invert")), value=1.0
+    )
 
 
 def _inside(name: Any) -> str:
@@ -151,23 +159,48 @@ def material_of(tree: Mapping[str, Any], folder: Path) -> Material:
     glow = s["glow"]
     glow_rgb = np.clip(to_display(np.array(_numbers(glow["colour_linear"], 3, 0.0, 1e4), np.float32)), 0, 1)
     finish = Finish(
-        colour=Sourced(source="own"), opacity=plain if own else _channel(opacity, folder),
-        roughness=_channel(s["roughness"], folder), metal=_channel(s["metal"], folder),
+        colour=Sourced(source="own"),
+        opacity=plain if own else _channel(opacity, folder),
+        roughness=_channel(s["roughness"], folder),
+        metal=_channel(s["metal"], folder),
         occlusion=_channel(s["occlusion"], folder),
-        normal=Normals(source="file", path=_inside(s["normal"]["file"]), green=s["normal"]["green"],
-                       strength=s["normal"]["strength"]) if s["normal"] else Normals(),
-        glow=Glow(colour=tuple(float(v) for v in glow_rgb), strength=glow["strength"],
-                  **({"source": "file", "path": _inside(glow["file"])} if "file" in glow else {})))
+        normal=Normals(
+            source="file", path=_inside(s["normal"]["file"]), green=s["normal"]["green"], strength=s["normal"]["strength"]
+        )
+        if s["normal"]
+        else Normals(),
+        glow=Glow(
+            colour=tuple(float(v) for v in glow_rgb),
+            strength=glow["strength"],
+            **({"source": "file", "path": _inside(glow["file"])} if "file" in glow else {}),
+        ),
+    )
     effects = {k: v for k, v in tree["effects"].items() if k in EFFECTS}
     d = tree["depth"]
-    return Material.model_validate(effects | {
-        "blend": tree["blend"]["name"], "cutoff": 0.5 if tree["cutoff"] is None else tree["cutoff"],
-        "opacity": tree["opacity"], "tint": [min(max(float(v), 0.0), 1.0) for v in tint], "takes_tint": tree["takes_tint"],
-        "lit": tree["lit"], "depth_test": d["test"], "depth_write": d["write"], "depth_bias": d["bias_metres"] * 1000,
-        "slope_bias": d["slope_bias"], "depth_first": d["first"], "both_faces": tree["faces"] == "both",
-        "back_first": tree["back_faces_first"], "group": tree["draw_group"], "nudge": tree["order_nudge"],
-        "distance": tree["distance"], "tiling": tree["texture"]["address"] == "repeat", "finish": finish,
-        "mapping": _mapping(s["uv_rows"]).model_copy(update={"uv_set": s["uv_set"]})})
+    return Material.model_validate(
+        effects
+        | {
+            "blend": tree["blend"]["name"],
+            "cutoff": 0.5 if tree["cutoff"] is None else tree["cutoff"],
+            "opacity": tree["opacity"],
+            "tint": [min(max(float(v), 0.0), 1.0) for v in tint],
+            "takes_tint": tree["takes_tint"],
+            "lit": tree["lit"],
+            "depth_test": d["test"],
+            "depth_write": d["write"],
+            "depth_bias": d["bias_metres"] * 1000,
+            "slope_bias": d["slope_bias"],
+            "depth_first": d["first"],
+            "both_faces": tree["faces"] == "both",
+            "back_first": tree["back_faces_first"],
+            "group": tree["draw_group"],
+            "nudge": tree["order_nudge"],
+            "distance": tree["distance"],
+            "tiling": tree["texture"]["address"] == "repeat",
+            "finish": finish,
+            "mapping": _mapping(s["uv_rows"]).model_copy(update={"uv_set": s["uv_set"]}),
+        }
+    )
 
 
 def _cells(tree: Mapping[str, Any]) -> tuple[tuple[float, float, float, float], ...]:
@@ -186,8 +219,11 @@ def _sheet(tree: Mapping[str, Any]) -> tuple[Sheet, list[Hull]]:
     words = tree.get("sheet")
     if not words:
         return Sheet(), []
-    outlines = [np.array([_numbers(corner, 2, -0.01, 1.01) for corner in f["hull"]], np.float64)
-                for f in words["frames"] if "hull" in f]
+    outlines = [
+        np.array([_numbers(corner, 2, -0.01, 1.01) for corner in f["hull"]], np.float64)
+        for f in words["frames"]
+        if "hull" in f
+    ]
     if any(len(o) < 3 for o in outlines):
         raise ValueError
     hulls = [Hull(o, area_of(o)) for o in outlines] if len(outlines) == len(words["frames"]) else []
@@ -211,16 +247,23 @@ class _Loading:
         path = self.folder / _inside(row["sheet"])
         tree = json.loads(read_bytes(path))
         if tree["blend_sheet"] > SHEET_VERSION:
-            raise MivexError(f"“{path.name}” was written by a newer Mivex (blend sheet {tree['blend_sheet']}; this one "
-                             f"reads "
-                             f"{SHEET_VERSION}).")
+            raise MivexError(
+                f"“{path.name}” was written by a newer Mivex (blend sheet {tree['blend_sheet']}; this one "
+                f"reads "
+                f"{SHEET_VERSION})."
+            )
         material = material_of(tree, self.folder)
         t = tree["texture"]
         sheet, hulls = _sheet(tree)
         (px, py), (ex, ey) = _numbers(t["pivot"], 2, -64, 64), _numbers(t["extent"], 2, 1e-4, 1e4)
         (spread,) = _numbers([tree.get("signed_distance", {}).get("spread_texels", 0.0)], 1, 0.0, 1 << 14)
-        traits = ImageMetadata(pivot=(px, py), extent=(ex, ey), premultiplied=t["alpha"] == "premultiplied", distance=spread,
-                        cells=_cells(tree))
+        traits = ImageMetadata(
+            pivot=(px, py),
+            extent=(ex, ey),
+            premultiplied=t["alpha"] == "premultiplied",
+            distance=spread,
+            cells=_cells(tree),
+        )
         keys = []
         wanted = {t["file"]} | {part.path for part in material.sources().values() if part.source == "file"}
         for f in tree["files"]:
@@ -245,8 +288,15 @@ class _Loading:
         self.files[ident] = keys
         if tree["left_out"]:
             self.left_out[tree["name"]] = [str(w) for w in tree["left_out"]]
-        return Overlay(id=ident, name=str(tree["name"]), kind=tree["kind"], shown=bool(row.get("shown", True)),
-                       material=material, sheet=sheet, places=self._places(tree))
+        return Overlay(
+            id=ident,
+            name=str(tree["name"]),
+            kind=tree["kind"],
+            shown=bool(row.get("shown", True)),
+            material=material,
+            sheet=sheet,
+            places=self._places(tree),
+        )
 
     def _places(self, tree: Mapping[str, Any]) -> tuple[Place, ...]:
         places: list[Place] = _places.validate_python(tree["places"])
@@ -269,8 +319,9 @@ class _Loading:
         path = self.folder / _inside(name)
         tree = json.loads(read_bytes(path))
         if tree["motion"] > MOTION_VERSION:
-            raise MivexError(f"“{path.name}” was written by a newer Mivex (motion {tree['motion']}; this one reads "
-                             f"{MOTION_VERSION}).")
+            raise MivexError(
+                f"“{path.name}” was written by a newer Mivex (motion {tree['motion']}; this one reads {MOTION_VERSION})."
+            )
         try:
             return MotionFile.model_validate(tree)
         except ValidationError as e:
@@ -314,10 +365,14 @@ def load(folder: str | Path, stop: Callable[[], bool] = lambda: False) -> Receiv
             loading.meshes[around.path] = read_mesh(folder / around.path).mesh
         wind = [float(v) for v in stage["wind"]]
         effects: tuple[Effect, ...] = tuple(m.effect.model_copy(update={"copy_of": ""}) for m in motions)
-        doc = Document(overlays=tuple(overlays), effects=effects,
-                       cameras=tuple(Camera.model_validate(c) for c in stage["cameras"]),
-                       lighting=Lighting.model_validate(stage["lighting"]), around=around,
-                       air=Air(wind_x=wind[0], wind_y=wind[1], wind_z=wind[2]))
+        doc = Document(
+            overlays=tuple(overlays),
+            effects=effects,
+            cameras=tuple(Camera.model_validate(c) for c in stage["cameras"]),
+            lighting=Lighting.model_validate(stage["lighting"]),
+            around=around,
+            air=Air(wind_x=wind[0], wind_y=wind[1], wind_z=wind[2]),
+        )
     except ValidationError as e:
         raise MivexError(explain(e, f"“{shown(now)}”")) from None
     except (ValueError, KeyError, TypeError, IndexError, AttributeError, RecursionError, OverflowError):

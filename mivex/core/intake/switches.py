@@ -38,17 +38,24 @@ class Switch:
 
 
 SWITCHES = (
-    Switch("own-mips", "Makes its own mip levels", "Levels in the files are ignored; new ones are averaged without "
-                                                   "weighing "
-           "colour by alpha, and lose coverage."),
-    Switch("no-encoding", "Ignores the colour flag", "Colour is read as data, without decoding: everything is too bright "
-                                                     "and "
-           "too pale."),
+    Switch(
+        "own-mips",
+        "Makes its own mip levels",
+        "Levels in the files are ignored; new ones are averaged without weighing colour by alpha, and lose coverage.",
+    ),
+    Switch(
+        "no-encoding",
+        "Ignores the colour flag",
+        "Colour is read as data, without decoding: everything is too bright and too pale.",
+    ),
     Switch("green", "Flips green", "Normal maps are read the other way up: bumps become dents."),
     Switch("smaller", "Limits size to", "Textures are halved until no side is longer."),
     Switch("blocks", "Compresses in blocks", "4 × 4 texels share two colours and two alphas, as in most games."),
-    Switch("display", "Blends display values", "Sums are formed of display values instead of light: edges of see-through "
-           "things change."),
+    Switch(
+        "display",
+        "Blends display values",
+        "Sums are formed of display values instead of light: edges of see-through things change.",
+    ),
     Switch("opaque", "Transparency left off", "Every overlay is drawn solid, whatever its blend."),
 )
 """Every switch, in the order in which a receiver would do it."""
@@ -95,8 +102,9 @@ def in_blocks(t: Texture) -> Texture:
     levels = [compressed(t.values), *(compressed(v) for v in t.stored_levels)]
     made = _with(t, levels[0])
     chain = t.mips
-    rows = [v if t.data else np.concatenate([to_linear(np.ascontiguousarray(v[..., :3])), v[..., 3:]], axis=2)
-            for v in levels]
+    rows = [
+        v if t.data else np.concatenate([to_linear(np.ascontiguousarray(v[..., :3])), v[..., 3:]], axis=2) for v in levels
+    ]
     texels = np.concatenate([r.reshape(-1, 4) for r in rows])
     made.__dict__["mips"] = MipChain(np.ascontiguousarray(texels, np.float32), chain.offsets, chain.widths, chain.heights)
     return made
@@ -105,8 +113,11 @@ def in_blocks(t: Texture) -> Texture:
 def _solid(doc: Document) -> Document:
     # Whoever forgets transparency has opaque surfaces in every respect: they write depth and come with the solid ones.
     change = {"blend": "Solid", "depth_write": True, "group": BLENDS["Solid"].group}
-    return doc.model_copy(update={"overlays": tuple(
-        o.model_copy(update={"material": o.material.model_copy(update=change)}) for o in doc.overlays)})
+    return doc.model_copy(
+        update={
+            "overlays": tuple(o.model_copy(update={"material": o.material.model_copy(update=change)}) for o in doc.overlays)
+        }
+    )
 
 
 def _normals(r: Received) -> set[str]:
@@ -153,4 +164,3 @@ def switched(r: Received, keys: frozenset[str], side: int = SMALLER, stop: Calla
     if "opaque" in keys:
         doc = _solid(doc)
     return replace(r, doc=doc, textures=textures)
-

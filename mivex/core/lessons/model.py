@@ -86,8 +86,17 @@ class Case:
         zoom = min(WIDE / t.width, HIGH / t.height) * (0.94 if view.layout == "single" else 1.0)
         if view.zoom != 1.0:
             zoom = view.zoom
-        view = replace(view, zoom=zoom, left=(WIDE - t.width * zoom) / 2, top=(HIGH - t.height * zoom) / 2, blend=m.blend,
-                       cutoff=m.cutoff, opacity=m.opacity, tint=m.tint, wrap=m.tiling)
+        view = replace(
+            view,
+            zoom=zoom,
+            left=(WIDE - t.width * zoom) / 2,
+            top=(HIGH - t.height * zoom) / 2,
+            blend=m.blend,
+            cutoff=m.cutoff,
+            opacity=m.opacity,
+            tint=m.tint,
+            wrap=m.tiling,
+        )
         return draw_flat(t, view, WIDE, HIGH)
 
 
@@ -97,6 +106,7 @@ _CASES: dict[str, Make] = {}
 
 def case(check: str) -> Callable[[Make], Make]:
     """Register what shows a check: called with true it is as it should be, with false it has the fault."""
+
     def take(make: Make) -> Make:
         _CASES[check] = make
         return make

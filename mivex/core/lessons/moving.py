@@ -31,19 +31,38 @@ BORN = {"life": (2, 2), "width": (0.3, 0.5), "turn": (-180, 180), "speed": (0.5,
 
 
 def plume(  # noqa: PLR0913 (by keyword)
-          emission: dict[str, Any] | None = None, birth: dict[str, Any] | None = None, life: dict[str, Any] | None = None,
-          *, sheet: Sheet | None = None, texture: Texture | None = None, around: Around | None = None,
-          at: tuple[float, float, float] = (0.0, 0.2, 0.0), bounds: Any = None, times: tuple[float, ...] = TIMES,
-          camera: Camera = CAMERA, **material: Any) -> Case:
+    emission: dict[str, Any] | None = None,
+    birth: dict[str, Any] | None = None,
+    life: dict[str, Any] | None = None,
+    *,
+    sheet: Sheet | None = None,
+    texture: Texture | None = None,
+    around: Around | None = None,
+    at: tuple[float, float, float] = (0.0, 0.2, 0.0),
+    bounds: Any = None,
+    times: tuple[float, ...] = TIMES,
+    camera: Camera = CAMERA,
+    **material: Any,
+) -> Case:
     """A plume that is as it should be but for what is said."""
-    part = Emitter(id="p", overlay="o", emission=Emission.model_validate({"rate": 14, "cone": 25} | (emission or {})),
-                   birth=Birth.model_validate(BORN | (birth or {})),
-                   life=Life.model_validate({"opacity": FADES} | (life or {})))
+    part = Emitter(
+        id="p",
+        overlay="o",
+        emission=Emission.model_validate({"rate": 14, "cone": 25} | (emission or {})),
+        birth=Birth.model_validate(BORN | (birth or {})),
+        life=Life.model_validate({"opacity": FADES} | (life or {})),
+    )
     effect = Effect(id="e", name="Plume", at=at, parts=(part,), bounds=bounds)
-    o = Overlay(id="o", name="Puff", source=Source(canvas=(128, 128)), sheet=sheet or Sheet(),
-                material=Material.model_validate({"lit": False} | material))
-    doc = Document(overlays=(o,), effects=(effect,), cameras=(camera,), around=around or Around(path="none.obj"),
-                   overdraw=64)
+    o = Overlay(
+        id="o",
+        name="Puff",
+        source=Source(canvas=(128, 128)),
+        sheet=sheet or Sheet(),
+        material=Material.model_validate({"lit": False} | material),
+    )
+    doc = Document(
+        overlays=(o,), effects=(effect,), cameras=(camera,), around=around or Around(path="none.obj"), overdraw=64
+    )
     return Case(doc, {"o": texture or puff()}, times=times)
 
 
@@ -66,8 +85,9 @@ def _erosion(good: bool) -> Case:
 
 def _numbered() -> tuple[Texture, Sheet]:
     n, sheet = 64, Sheet(grids=(Grid(columns=4, rows=4),), play="once", rate=4)
-    alpha = np.concatenate([np.concatenate([disc(n, 0.05 + 0.05 * (4 * r + c), 0.15) for c in range(4)], axis=1)
-                            for r in range(4)], axis=0)
+    alpha = np.concatenate(
+        [np.concatenate([disc(n, 0.05 + 0.05 * (4 * r + c), 0.15) for c in range(4)], axis=1) for r in range(4)], axis=0
+    )
     values = quantise(joined(flat(0.8, 0.8, 0.82), alpha), 8)
     return Texture(values, cells=tuple(sheet.cells(4 * n, 4 * n))), sheet
 
@@ -112,16 +132,28 @@ def _overdraw(good: bool) -> Case:
 def _contact(good: bool) -> Case:
     camera = Camera(name="Low", target=(0.6, 0.25, 1.4), yaw=0, pitch=14, distance=1.5)
     dark = Texture(quantise(joined(flat(0.2, 0.2, 0.22), disc(128, 0.45, 0.5)), 8))
-    return plume({"rate": 10}, {"width": (0.5, 0.7), "speed": (0.05, 0.1)}, at=(0.6, 0.03, 1.4), around=Around(),
-                 camera=camera, times=(2.0, 2.4), texture=dark,
-                 contact=Contact(distance=0.3 if good else 0.0))
+    return plume(
+        {"rate": 10},
+        {"width": (0.5, 0.7), "speed": (0.05, 0.1)},
+        at=(0.6, 0.03, 1.4),
+        around=Around(),
+        camera=camera,
+        times=(2.0, 2.4),
+        texture=dark,
+        contact=Contact(distance=0.3 if good else 0.0),
+    )
 
 
 @case("motion-inside")
 def _inside(good: bool) -> Case:
     camera = Camera(name="Low", target=(0.6, 0.4, 1.4), yaw=0, pitch=14, distance=3.0)
-    return plume(at=(0.6, 0.35 if good else -0.3, 1.4), around=Around(), camera=camera, times=(2.0, 2.4),
-                 contact=Contact(distance=0.3))
+    return plume(
+        at=(0.6, 0.35 if good else -0.3, 1.4),
+        around=Around(),
+        camera=camera,
+        times=(2.0, 2.4),
+        contact=Contact(distance=0.3),
+    )
 
 
 @case("motion-leap")

@@ -18,14 +18,16 @@ SCOPES = {"texture": "Textures", "sheet": "Sheets", "scene": "The scene", "motio
 def pair(lesson: Lesson) -> NDArray[np.uint8]:
     """Codes of the bad picture at the left and the good one at the right."""
     out = np.full((HIGH, 2 * WIDE + GAP, 3), 255, np.uint8)
-    out[:, :WIDE], out[:, WIDE + GAP:] = lesson.case(False).picture(), lesson.case(True).picture()
+    out[:, :WIDE], out[:, WIDE + GAP :] = lesson.case(False).picture(), lesson.case(True).picture()
     return out
 
 
 def text(found: str, lesson: Lesson) -> str:
     """A lesson's section."""
-    return (f"### {lesson.title}\n\n`{lesson.id}`\n\n![Left: with the fault. Right: without.](findings/{lesson.id}.png)\n\n"
-            f"*{found}*\n\n{lesson.why}\n\n**How to avoid it.** {lesson.avoid}\n")
+    return (
+        f"### {lesson.title}\n\n`{lesson.id}`\n\n![Left: with the fault. Right: without.](findings/{lesson.id}.png)\n\n"
+        f"*{found}*\n\n{lesson.why}\n\n**How to avoid it.** {lesson.avoid}\n"
+    )
 
 
 def write_pages(folder: str | Path) -> list[Path]:
@@ -33,11 +35,13 @@ def write_pages(folder: str | Path) -> list[Path]:
     folder = Path(folder)
     (folder / "findings").mkdir(parents=True, exist_ok=True)
     done: list[Path] = []
-    parts = ["# Findings, one by one\n\nEach with a small case that has the fault (left) and one that has not (right), "
-             "both "
-             "computed by Mivex itself, and in italics what it says of the left one. The same pages are opened in the "
-             "window "
-             "from the tray. Formulas and limits stand in [checks](checks.md).\n"]
+    parts = [
+        "# Findings, one by one\n\nEach with a small case that has the fault (left) and one that has not (right), "
+        "both "
+        "computed by Mivex itself, and in italics what it says of the left one. The same pages are opened in the "
+        "window "
+        "from the tray. Formulas and limits stand in [checks](checks.md).\n"
+    ]
     for scope, words in SCOPES.items():
         parts.append(f"## {words}\n")
         for lesson in lessons().values():

@@ -28,7 +28,7 @@ def circling(count: int = 16) -> list[Floats]:
 
 def laid(frames: list[Floats], play: Play = "loop", columns: int = 4, level: int = 0) -> Case:
     """A sheet of these frames."""
-    rows = [np.concatenate(frames[i:i + columns], axis=1) for i in range(0, len(frames), columns)]
+    rows = [np.concatenate(frames[i : i + columns], axis=1) for i in range(0, len(frames), columns)]
     values = np.concatenate(rows, axis=0)
     h, w = values.shape[:2]
     g = Grid(columns=columns, rows=len(rows))

@@ -40,11 +40,25 @@ def joined(rgb: Floats, alpha: Floats) -> Floats:
     return np.ascontiguousarray(values, np.float32)
 
 
-def made(values: Floats, kind: Kind = "sprite", *, view: FlatView | None = None, has_alpha: bool = True, data: bool = False,
-         delivery: Delivery | None = None, **material: object) -> Case:
+def made(
+    values: Floats,
+    kind: Kind = "sprite",
+    *,
+    view: FlatView | None = None,
+    has_alpha: bool = True,
+    data: bool = False,
+    delivery: Delivery | None = None,
+    **material: object,
+) -> Case:
     """A texture with its material."""
-    o = Overlay(id="o", name="Example", kind=kind, source=Source(path="example.png", meaning="data" if data else "colour"),
-                material=Material.model_validate({"lit": False} | material), delivery=delivery or Delivery())
+    o = Overlay(
+        id="o",
+        name="Example",
+        kind=kind,
+        source=Source(path="example.png", meaning="data" if data else "colour"),
+        material=Material.model_validate({"lit": False} | material),
+        delivery=delivery or Delivery(),
+    )
     t = Texture(quantise(values, 8), "data" if data else "colour", has_alpha=has_alpha)
     return Case(Document(overlays=(o,)), {"o": t}, flat=view or FlatView(backdrop="checker"))
 
@@ -159,8 +173,13 @@ def _matte(good: bool) -> Case:
 def _meaning(good: bool) -> Case:
     tilt = 0.5 * np.sin(np.mgrid[:64, :64][1] / 5)
     n = np.dstack([0.5 + 0.5 * np.sin(tilt), np.full((64, 64), 0.5), 0.5 + 0.5 * np.cos(tilt)])
-    return made(joined(n, np.ones((64, 64), np.float32)), has_alpha=False, data=good, blend="Solid",
-                view=FlatView(show="lit" if good else "colour"))
+    return made(
+        joined(n, np.ones((64, 64), np.float32)),
+        has_alpha=False,
+        data=good,
+        blend="Solid",
+        view=FlatView(show="lit" if good else "colour"),
+    )
 
 
 @case("seam")
@@ -168,8 +187,13 @@ def _seam(good: bool) -> Case:
     x = np.mgrid[:64, :64][1]
     wave = 0.5 + 0.3 * np.sin(2 * np.pi * x / 64) if good else 0.2 + x / 80
     rgb = np.stack([wave, wave * 0.8, wave * 0.6], axis=2)
-    return made(joined(rgb, np.ones((64, 64), np.float32)), has_alpha=False, blend="Solid", tiling=True,
-                view=FlatView(layout="tiles"))
+    return made(
+        joined(rgb, np.ones((64, 64), np.float32)),
+        has_alpha=False,
+        blend="Solid",
+        tiling=True,
+        view=FlatView(layout="tiles"),
+    )
 
 
 @case("holes")
@@ -178,8 +202,14 @@ def _holes(good: bool) -> Case:
     y, x = np.mgrid[:128, :128]
     a = ((y % pitch < pitch / 2) | (x % pitch < pitch / 2)).astype(np.float32)
     a[:2], a[-2:], a[:, :2], a[:, -2:] = 1, 1, 1, 1
-    return made(joined(np.full((128, 128, 3), 0.6), a), "cloth", blend="Cutout", depth_write=True, group="Cutout",
-                view=FlatView(backdrop="black", level=3))
+    return made(
+        joined(np.full((128, 128, 3), 0.6), a),
+        "cloth",
+        blend="Cutout",
+        depth_write=True,
+        group="Cutout",
+        view=FlatView(backdrop="black", level=3),
+    )
 
 
 @case("loose")
@@ -196,12 +226,15 @@ def _loose(good: bool) -> Case:
 @case("depth-write")
 def _depth_write(good: bool) -> Case:
     alpha = np.full((32, 32), 0.5, np.float32)
-    front = made(joined(flat(0.3, 0.5, 0.55), alpha), "sprite", depth_write=not good,
-                 nudge=-1)
-    front_o = front.doc.overlays[0].model_copy(update={
-        "places": (PanelPlace(at=(0.0, 1.0, 0.4), width=1.3, height=1.1),)})
-    behind = Overlay(id="b", name="Behind", source=Source(canvas=(64, 64)), material=Material(lit=False),
-                     places=(PanelPlace(at=(0.25, 1.1, -0.3), width=1.0, height=1.0),))
+    front = made(joined(flat(0.3, 0.5, 0.55), alpha), "sprite", depth_write=not good, nudge=-1)
+    front_o = front.doc.overlays[0].model_copy(update={"places": (PanelPlace(at=(0.0, 1.0, 0.4), width=1.3, height=1.1),)})
+    behind = Overlay(
+        id="b",
+        name="Behind",
+        source=Source(canvas=(64, 64)),
+        material=Material(lit=False),
+        places=(PanelPlace(at=(0.25, 1.1, -0.3), width=1.0, height=1.0),),
+    )
     camera = Camera(name="Front", target=(0, 1, 0), yaw=0, pitch=4, distance=3)
     doc = Document(overlays=(front_o, behind), cameras=(camera,), around=Around(path="none.obj"))
     puff = Texture(quantise(joined(paint(64), disc(64)), 8))

@@ -20,13 +20,17 @@ class Erosion(OmitDefaultsModel):
     ``smoothstep(e, e + softness, a)``, and 0 at ``e = 1``.
     """
 
-    form: ErosionForm = setting("none", "Erosion", "How it wears away: evenly, or its faintest parts first.",
-                                choices=EROSIONS)
+    form: ErosionForm = setting(
+        "none", "Erosion", "How it wears away: evenly, or its faintest parts first.", choices=EROSIONS
+    )
     amount: float = setting(0.0, "Worn", "How far it has worn away; all of it at 1.", ge=0, le=1)
     soft: float = setting(0.2, "Softness", "Width of the edge that is left, in alpha.", ge=0.001, le=1)
     by: Literal["slider", "tint", "life"] = setting(
-        "slider", "Driven by", "The slider; the tint's alpha: opacity then wears it away instead of fading it; or the life "
-        "of each particle.", choices={"slider": "Slider", "tint": "Tint's alpha", "life": "A particle's life"})
+        "slider",
+        "Driven by",
+        "The slider; the tint's alpha: opacity then wears it away instead of fading it; or the life of each particle.",
+        choices={"slider": "Slider", "tint": "Tint's alpha", "life": "A particle's life"},
+    )
 
 
 class Tones(OmitDefaultsModel):
@@ -52,25 +56,32 @@ class Recolour(OmitDefaultsModel):
 class UvScroll(OmitDefaultsModel):
     """A noise scrolls over the surface and bends where the picture is read."""
 
-    strength: float = setting(0.0, "UvScroll", "How far a scrolling noise bends the picture, as a share of it; 0: not.", ge=0,
-                              le=1, drag=(0, 0.3))
-    scale: float = setting(4.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.1, le=64,
-                           drag=(1, 16))
-    right: float = setting(0.0, "Speed right", "Features a second that the noise scrolls to the right.", ge=-16, le=16,
-                           drag=(-4, 4))
+    strength: float = setting(
+        0.0, "UvScroll", "How far a scrolling noise bends the picture, as a share of it; 0: not.", ge=0, le=1, drag=(0, 0.3)
+    )
+    scale: float = setting(
+        4.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.1, le=64, drag=(1, 16)
+    )
+    right: float = setting(
+        0.0, "Speed right", "Features a second that the noise scrolls to the right.", ge=-16, le=16, drag=(-4, 4)
+    )
     up: float = setting(1.0, "Speed up", "Features a second that the noise scrolls upwards.", ge=-16, le=16, drag=(-4, 4))
     time: float = setting(0.0, "Moment", "Second of the movement that is shown.", unit="s", ge=0, le=3600, drag=(0, 10))
     hold: Literal["none", "top", "bottom"] = setting(
-        "none", "Held at", "An edge where nothing is bent: a flame stays on its nozzle.",
-        choices={"none": "Nothing", "top": "Top", "bottom": "Bottom"})
+        "none",
+        "Held at",
+        "An edge where nothing is bent: a flame stays on its nozzle.",
+        choices={"none": "Nothing", "top": "Top", "bottom": "Bottom"},
+    )
     varied: bool = setting(True, "Each its own", "Every placement has a noise of its own.")
 
 
 class Halo(OmitDefaultsModel):
     """Light taken from a channel of the picture, in a colour, added."""
 
-    strength: float = setting(0.0, "Halo", "Light from a channel of the picture, added; 0: none.", unit="×", ge=0, le=64,
-                              drag=(0, 4))
+    strength: float = setting(
+        0.0, "Halo", "Light from a channel of the picture, added; 0: none.", unit="×", ge=0, le=64, drag=(0, 4)
+    )
     lane: Lane = setting("alpha", "Channel", "Which channel glows.", choices=LANES)
     colour: Rgb = setting((1.0, 0.8, 0.5), "Halo colour", "Colour of that light.", widget="colour")
 
@@ -80,15 +91,26 @@ class Glass(OmitDefaultsModel):
 
     on: bool = setting(False, "Glass", "Its edges cover more and mirror more than its face, by the angle of view.")
     index: float = setting(1.52, "Index", "Index of refraction: window glass 1.52, water 1.33.", ge=1, le=3, drag=(1, 2.4))
-    edge_index: float = setting(1.52, "Index at the edge", "Index of refraction where it is seen at a grazing angle.", ge=1,
-                                le=3, drag=(1, 2.4))
+    edge_index: float = setting(
+        1.52, "Index at the edge", "Index of refraction where it is seen at a grazing angle.", ge=1, le=3, drag=(1, 2.4)
+    )
     edge_opacity: float = setting(1.0, "Edge opacity", "Opacity at a grazing angle; the face keeps its own.", ge=0, le=1)
     edge_colour: Rgb = setting((0.75, 0.85, 0.82), "Edge colour", "Colour at a grazing angle.", widget="colour")
-    thickness: float = setting(0.0, "Thickness", "How far light goes through it, bent, before it sees what lies behind; 0: "
-                               "straight on.", unit="m", ge=0, le=4, drag=(0, 0.5))
+    thickness: float = setting(
+        0.0,
+        "Thickness",
+        "How far light goes through it, bent, before it sees what lies behind; 0: straight on.",
+        unit="m",
+        ge=0,
+        le=4,
+        drag=(0, 0.5),
+    )
     body: Literal["thin", "solid"] = setting(
-        "thin", "Body", "A thin pane has two faces and lets light go on as it came; in a solid body it stays bent.",
-        choices={"thin": "Thin pane", "solid": "Solid body"})
+        "thin",
+        "Body",
+        "A thin pane has two faces and lets light go on as it came; in a solid body it stays bent.",
+        choices={"thin": "Thin pane", "solid": "Solid body"},
+    )
     frost: float = setting(0.0, "Frosted", "Blurs what lies behind, by its roughness.", ge=0, le=1)
     edge_share: float = setting(0.0, "Edge coloured", "How far the edge takes that colour.", ge=0, le=1)
 
@@ -101,19 +123,35 @@ class Glass(OmitDefaultsModel):
 class Contact(OmitDefaultsModel):
     """A see-through thing fades where it comes near to what is solid behind it."""
 
-    distance: float = setting(0.0, "Contact fade", "Fades over this distance before it meets something solid: no hard line "
-                              "where smoke meets the floor; 0: not.", unit="m", ge=0, le=20, drag=(0, 1))
+    distance: float = setting(
+        0.0,
+        "Contact fade",
+        "Fades over this distance before it meets something solid: no hard line where smoke meets the floor; 0: not.",
+        unit="m",
+        ge=0,
+        le=20,
+        drag=(0, 1),
+    )
 
 
 class Breakup(OmitDefaultsModel):
     """A noise, or a picture, eats into it: worn paint, a torn stencil, a volume of which slices are seen."""
 
-    amount: float = setting(0.0, "Broken up", "How much of it a noise or a picture eats away: all that lies below this; 0: "
-                            "nothing, 1: all.", ge=0, le=1)
-    mask: Channel = Field(default_factory=lambda: Channel(source="number"), title="Eaten by",
-                          description="A channel of any picture or overlay, its dark parts first; a number: a noise.")
-    scale: float = setting(6.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.5, le=128,
-                           drag=(2, 32))
+    amount: float = setting(
+        0.0,
+        "Broken up",
+        "How much of it a noise or a picture eats away: all that lies below this; 0: nothing, 1: all.",
+        ge=0,
+        le=1,
+    )
+    mask: Channel = Field(
+        default_factory=lambda: Channel(source="number"),
+        title="Eaten by",
+        description="A channel of any picture or overlay, its dark parts first; a number: a noise.",
+    )
+    scale: float = setting(
+        6.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.5, le=128, drag=(2, 32)
+    )
     soft: float = setting(0.1, "Edge", "Width of the edges that it eats.", ge=0.001, le=1)
     seed: int = setting(1, "Seed", "Another number, another noise.", ge=0, le=99999, drag=(0, 100))
 
@@ -125,13 +163,17 @@ class OnSurface(OmitDefaultsModel):
     gloss: float = setting(1.0, "Gloss of it", "How far the surface takes the decal's roughness and metal.", ge=0, le=1)
     bumps: float = setting(1.0, "Bumps of it", "How far the surface takes the decal's normals.", ge=0, le=1)
     glow: float = setting(1.0, "Glow of it", "How much of the decal's own light the surface gives off.", ge=0, le=1)
-    relief: float = setting(0.0, "Raised", "Its alpha stands out of the surface, or lies sunk in it below 0.", ge=-4, le=4,
-                            drag=(-1, 1))
+    relief: float = setting(
+        0.0, "Raised", "Its alpha stands out of the surface, or lies sunk in it below 0.", ge=-4, le=4, drag=(-1, 1)
+    )
 
 
 class Dither(OmitDefaultsModel):
     """Where the dots of Dithered come from."""
 
     by: Literal["matrix", "surface"] = setting(
-        "matrix", "Dots", "An ordered matrix on the screen, or a hash anchored to the surface, which stays with it.",
-        choices={"matrix": "Screen matrix", "surface": "Surface hash"})
+        "matrix",
+        "Dots",
+        "An ordered matrix on the screen, or a hash anchored to the surface, which stays with it.",
+        choices={"matrix": "Screen matrix", "surface": "Surface hash"},
+    )

@@ -31,17 +31,29 @@ PackedName = Literal["occlusion", "roughness", "metal", "smoothness", "opacity",
 class Normals(Sourced):
     """Where the surface's bumps come from."""
 
-    strength: float = setting(1.0, "Bumps", "How steep bumps are; below zero they are dents.", unit="×", ge=-8, le=8,
-                              drag=(-2, 2))
-    green: Literal["up", "down"] = setting("up", "Green points", "Which way the normal map's second channel counts; "
-                                           "the wrong one turns bumps into dents.", choices={"up": "Up", "down": "Down"})
+    strength: float = setting(
+        1.0, "Bumps", "How steep bumps are; below zero they are dents.", unit="×", ge=-8, le=8, drag=(-2, 2)
+    )
+    green: Literal["up", "down"] = setting(
+        "up",
+        "Green points",
+        "Which way the normal map's second channel counts; the wrong one turns bumps into dents.",
+        choices={"up": "Up", "down": "Down"},
+    )
 
 
 class Glow(Sourced):
     """Light that the surface gives off."""
 
-    strength: float = setting(0.0, "Glow", "Light that the surface gives off by itself, unlike a tint also in the dark.",
-                              unit="×", ge=0, le=64, drag=(0, 4))
+    strength: float = setting(
+        0.0,
+        "Glow",
+        "Light that the surface gives off by itself, unlike a tint also in the dark.",
+        unit="×",
+        ge=0,
+        le=64,
+        drag=(0, 4),
+    )
     colour: Rgb = setting((1.0, 1.0, 1.0), "Glow colour", "Colour of that light.", widget="colour")
 
 
@@ -61,16 +73,19 @@ class Mapping(OmitDefaultsModel):
     """How the pictures lie on the mesh."""
 
     uv_set: Literal[0, 1] = setting(0, "UV set", "Which of the mesh's UV sets is read.", choices={0: "First", 1: "Second"})
-    across: float = setting(1.0, "Tiles across", "How often the picture goes into the surface.", unit="×", ge=-64, le=64,
-                            drag=(0.25, 8))
-    down: float = setting(1.0, "Tiles down", "How often the picture goes into the surface.", unit="×", ge=-64, le=64,
-                          drag=(0.25, 8))
-    right: float = setting(0.0, "Shifted right", "Moves the picture over the surface, as a share of its width.", ge=-64,
-                           le=64, drag=(-1, 1))
-    low: float = setting(0.0, "Shifted down", "Moves the picture over the surface, as a share of its height.", ge=-64,
-                         le=64, drag=(-1, 1))
-    turn: float = setting(0.0, "Turned", "Turns the picture round its middle.", unit="°", ge=-360, le=360,
-                          drag=(-180, 180))
+    across: float = setting(
+        1.0, "Tiles across", "How often the picture goes into the surface.", unit="×", ge=-64, le=64, drag=(0.25, 8)
+    )
+    down: float = setting(
+        1.0, "Tiles down", "How often the picture goes into the surface.", unit="×", ge=-64, le=64, drag=(0.25, 8)
+    )
+    right: float = setting(
+        0.0, "Shifted right", "Moves the picture over the surface, as a share of its width.", ge=-64, le=64, drag=(-1, 1)
+    )
+    low: float = setting(
+        0.0, "Shifted down", "Moves the picture over the surface, as a share of its height.", ge=-64, le=64, drag=(-1, 1)
+    )
+    turn: float = setting(0.0, "Turned", "Turns the picture round its middle.", unit="°", ge=-360, le=360, drag=(-180, 180))
 
     @property
     def rows(self) -> tuple[tuple[float, float, float], tuple[float, float, float]]:
@@ -99,13 +114,35 @@ def packed(finish: Finish, order: tuple[PackedName, ...], **where: str) -> Finis
             change[key] = Channel.model_validate({**where, "channel": name, "invert": holds == "smoothness", "value": 1.0})
     return finish.model_copy(update=change)
 
+
 Distance = Literal["object", "nearest", "place", "triangle"]
-DISTANCES: dict[str, str] = {"object": "Whole object", "nearest": "Nearest point", "place": "Each placement",
-                             "triangle": "Each triangle"}
+DISTANCES: dict[str, str] = {
+    "object": "Whole object",
+    "nearest": "Nearest point",
+    "place": "Each placement",
+    "triangle": "Each triangle",
+}
 
 
-RARE = frozenset({"takes_tint", "slope_bias", "depth_first", "back_first", "distance", "erosion", "tones", "recolour",
-                  "flow", "halo",                  "glass", "contact", "dither", "breakup", "on_surface"})
+RARE = frozenset(
+    {
+        "takes_tint",
+        "slope_bias",
+        "depth_first",
+        "back_first",
+        "distance",
+        "erosion",
+        "tones",
+        "recolour",
+        "flow",
+        "halo",
+        "glass",
+        "contact",
+        "dither",
+        "breakup",
+        "on_surface",
+    }
+)
 """Settings of a material that the file holds only where they are not as usual."""
 
 
@@ -115,35 +152,64 @@ class Material(BaseModel):
     model_config = ConfigDict(frozen=True, defer_build=True, extra="allow", allow_inf_nan=False)
 
     blend: BlendName = setting("Translucent", "Blend", "How the overlay meets what lies behind it.")
-    cutoff: float = setting(0.5, "Cutoff", "Cutout keeps texels from this alpha on; lower closes holes, "
-                            "higher opens them.", ge=0, le=1)
+    cutoff: float = setting(
+        0.5, "Cutoff", "Cutout keeps texels from this alpha on; lower closes holes, higher opens them.", ge=0, le=1
+    )
     opacity: float = setting(1.0, "Opacity", "Multiplies alpha: fades the whole overlay.", ge=0, le=1)
-    tint: Rgb = setting((1.0, 1.0, 1.0), "Tint", "Multiplies colour in linear light; white leaves it alone.",
-                        widget="colour")
-    takes_tint: bool = setting(True, "Takes particles' tint", "Colours that an effect gives its particles multiply its "
-                                                              "own; off: "
-                               "they change nothing, as in a material without vertex colour.")
-    lit: bool = setting(True, "Lit by the dock", "Light and shadow fall on it as on the surfaces around it; off for "
-                        "things that shine by themselves.")
+    tint: Rgb = setting(
+        (1.0, 1.0, 1.0), "Tint", "Multiplies colour in linear light; white leaves it alone.", widget="colour"
+    )
+    takes_tint: bool = setting(
+        True,
+        "Takes particles' tint",
+        "Colours that an effect gives its particles multiply its "
+        "own; off: "
+        "they change nothing, as in a material without vertex colour.",
+    )
+    lit: bool = setting(
+        True,
+        "Lit by the dock",
+        "Light and shadow fall on it as on the surfaces around it; off for things that shine by themselves.",
+    )
     depth_test: bool = setting(True, "Depth test", "Hidden by nearer surfaces; off draws through them.")
-    depth_write: bool = setting(False, "Depth write", "Hides what is drawn later behind it, even through "
-                                "its clear parts.")
-    depth_bias: float = setting(0.0, "Depth bias", "Moves it towards the eye for the depth test only; keeps "
-                                "a decal from flickering into its surface.", unit="mm", ge=0, le=1000,
-                                drag=(0, 50))
-    depth_first: bool = setting(False, "Depth first", "Its depth is laid before its colour, so that of a see-through "
-                                "figure only the nearest surface shows, never one through another.")
-    slope_bias: float = setting(0.0, "Slope bias", "The same, by how it leans: so many times its change of depth from "
-                                "pixel to pixel.", unit="×", ge=0, le=64, drag=(0, 4))
+    depth_write: bool = setting(False, "Depth write", "Hides what is drawn later behind it, even through its clear parts.")
+    depth_bias: float = setting(
+        0.0,
+        "Depth bias",
+        "Moves it towards the eye for the depth test only; keeps a decal from flickering into its surface.",
+        unit="mm",
+        ge=0,
+        le=1000,
+        drag=(0, 50),
+    )
+    depth_first: bool = setting(
+        False,
+        "Depth first",
+        "Its depth is laid before its colour, so that of a see-through "
+        "figure only the nearest surface shows, never one through another.",
+    )
+    slope_bias: float = setting(
+        0.0,
+        "Slope bias",
+        "The same, by how it leans: so many times its change of depth from pixel to pixel.",
+        unit="×",
+        ge=0,
+        le=64,
+        drag=(0, 4),
+    )
     both_faces: bool = setting(True, "Both faces", "Seen from behind as well.")
-    back_first: bool = setting(False, "Back ones first", "Faces seen from behind are drawn before the others: right for "
-                               "closed see-through things such as a bottle.")
-    distance: Distance = setting("place", "Distance by", "What counts as its distance where the order goes from far to "
-                                 "near.", choices=DISTANCES)
-    group: GroupName = setting("Blended", "Draw group", "Groups are drawn in this order, whatever the "
-                               "distance.")
-    nudge: int = setting(0, "Order nudge", "Within its group: higher is drawn later, over the others.",
-                         ge=-99, le=99, drag=(-10, 10))
+    back_first: bool = setting(
+        False,
+        "Back ones first",
+        "Faces seen from behind are drawn before the others: right for closed see-through things such as a bottle.",
+    )
+    distance: Distance = setting(
+        "place", "Distance by", "What counts as its distance where the order goes from far to near.", choices=DISTANCES
+    )
+    group: GroupName = setting("Blended", "Draw group", "Groups are drawn in this order, whatever the distance.")
+    nudge: int = setting(
+        0, "Order nudge", "Within its group: higher is drawn later, over the others.", ge=-99, le=99, drag=(-10, 10)
+    )
     finish: Finish = Field(default_factory=Finish)
     mapping: Mapping = Field(default_factory=Mapping)
     erosion: Erosion = Field(default_factory=Erosion)
@@ -173,11 +239,13 @@ class Material(BaseModel):
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         """Effects and finer points of order are written only where they are not as usual."""
         fields = type(self).model_fields
-        return {k: v for k, v in write(self).items()
-                if k not in RARE or getattr(self, k) != fields[k].get_default(call_default_factory=True)}
+        return {
+            k: v
+            for k, v in write(self).items()
+            if k not in RARE or getattr(self, k) != fields[k].get_default(call_default_factory=True)
+        }
 
-    tiling: bool = setting(False, "Repeat", "Beyond its border the texture repeats; off holds the border "
-                           "texel.")
+    tiling: bool = setting(False, "Repeat", "Beyond its border the texture repeats; off holds the border texel.")
 
 
 def default_material(kind: Kind) -> Material:

@@ -15,8 +15,9 @@ CHANNEL_NAMES: dict[str, str] = {"red": "Red", "green": "Green", "blue": "Blue",
 class Sourced(OmitDefaultsModel):
     """Where something that varies over the surface comes from."""
 
-    source: From = setting("number", "From", "A number for the whole surface, or a channel that varies over it.",
-                           choices=FROM_WORDS)
+    source: From = setting(
+        "number", "From", "A number for the whole surface, or a channel that varies over it.", choices=FROM_WORDS
+    )
     overlay: str = Field("", title="Overlay", description="The overlay whose result is read.")
     path: str = Field("", title="Picture", description="Relative to the project file, or absolute.")
 

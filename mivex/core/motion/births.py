@@ -146,8 +146,17 @@ def births(emitter: Emitter, seed: int, until: float, rate: float = 1.0) -> Birt
     ahead = warm_time(emitter) - e.delay
     times = steady_times(e, e.rate * rate, until + ahead)
     parts = [(times, np.arange(len(times)), stream)]
-    scaled = e if rate == 1 else e.model_copy(update={"bursts": tuple(b.model_copy(update={"count": (
-        round(b.count[0] * rate), round(b.count[1] * rate))}) for b in e.bursts)})
+    scaled = (
+        e
+        if rate == 1
+        else e.model_copy(
+            update={
+                "bursts": tuple(
+                    b.model_copy(update={"count": (round(b.count[0] * rate), round(b.count[1] * rate))}) for b in e.bursts
+                )
+            }
+        )
+    )
     parts += [(t, i, stream + 1 + k) for k, (t, i) in enumerate(burst_times(scaled, seed, stream, until + ahead))]
     time = np.concatenate([p[0] for p in parts]) - ahead
     low, high = emitter.birth.life
@@ -155,6 +164,11 @@ def births(emitter: Emitter, seed: int, until: float, rate: float = 1.0) -> Birt
     order = np.argsort(time, kind="stable")
     time, life = time[order], life[order]
     keep = _kernels.allowed(time, time + life, e.most)
-    rows = (time, life, np.arange(len(time)), np.concatenate([np.full(len(p[0]), p[2], np.int64) for p in parts])[order],
-            np.concatenate([p[1] for p in parts]).astype(np.int64)[order])
+    rows = (
+        time,
+        life,
+        np.arange(len(time)),
+        np.concatenate([np.full(len(p[0]), p[2], np.int64) for p in parts])[order],
+        np.concatenate([p[1] for p in parts]).astype(np.int64)[order],
+    )
     return Births(rows[0][keep], rows[1][keep], rows[2][keep], rows[3][keep], rows[4][keep], time[~keep])

@@ -34,8 +34,16 @@ class Bounds:
 def has_closed_form(emitter: Emitter) -> bool:
     """Nothing but a start, steady forces and drag moves the particles."""
     life = emitter.life
-    return not (life.drift or life.swirl or life.limit or life.solids != "through" or life.push is not None
-                or life.speed_x or life.speed_y or life.speed_z)
+    return not (
+        life.drift
+        or life.swirl
+        or life.limit
+        or life.solids != "through"
+        or life.push is not None
+        or life.speed_x
+        or life.speed_y
+        or life.speed_z
+    )
 
 
 def _size(emitter: Emitter, scale: float) -> float:
@@ -68,11 +76,15 @@ def _births(flow: EmitterSimulation) -> tuple[Doubles, Doubles]:
     x, y, z = e.size
     r = x + (y / 2 if e.form == "ring" else 0)
     low, high = {
-        "point": ((0, 0, 0), (0, 0, 0)), "sphere": ((-x,) * 3, (x,) * 3), "half": ((-x, 0, -x), (x, x, x)),
-        "disc": ((-x, 0, -x), (x, 0, x)), "ring": ((-r, 0, -r), (r, 0, r)),
+        "point": ((0, 0, 0), (0, 0, 0)),
+        "sphere": ((-x,) * 3, (x,) * 3),
+        "half": ((-x, 0, -x), (x, x, x)),
+        "disc": ((-x, 0, -x), (x, 0, x)),
+        "ring": ((-r, 0, -r), (r, 0, r)),
         "box": ((-x / 2, -y / 2, -z / 2), (x / 2, y / 2, z / 2)),
         "line": ((-x / 2, 0, 0), (x / 2, 0, 0)),
-        "mesh": ((0, 0, 0), (0, 0, 0)) if flow.mesh is None else flow.mesh.bounds}[e.form]
+        "mesh": ((0, 0, 0), (0, 0, 0)) if flow.mesh is None else flow.mesh.bounds,
+    }[e.form]
     ends = np.array([low, high], np.float64)
     corners = np.array([(ends[i, 0], ends[j, 1], ends[k, 2]) for i in (0, 1) for j in (0, 1) for k in (0, 1)])
     placed = corners * s @ flow.axes.turn.T + np.array(flow.effect.at)
@@ -94,6 +106,7 @@ def _reach(v: Doubles, flow: EmitterSimulation, longest: float) -> tuple[Doubles
         with np.errstate(divide="ignore", invalid="ignore"):
             turn = np.log((e - v) / e) / k
     else:
+
         def at(t: Doubles) -> Doubles:
             return v * t + a * t * t / 2
 

@@ -73,9 +73,17 @@ def frames(p: Particles, sheet: Sheet, count: int) -> tuple[np.ndarray, np.ndarr
     return first, after, share
 
 
-def mesh_of(p: Particles, facing: Facing, view: View, *, sheet: Sheet | None = None, cells: tuple[FrameRect, ...] = (),
-            hulls: list[Hull] | None = None, pivot: tuple[float, float] = (0.5, 0.5),
-            extent: tuple[float, float] = (1.0, 1.0)) -> Mesh:
+def mesh_of(
+    p: Particles,
+    facing: Facing,
+    view: View,
+    *,
+    sheet: Sheet | None = None,
+    cells: tuple[FrameRect, ...] = (),
+    hulls: list[Hull] | None = None,
+    pivot: tuple[float, float] = (0.5, 0.5),
+    extent: tuple[float, float] = (1.0, 1.0),
+) -> Mesh:
     """The triangles of particles, the first to be drawn first.
 
     Parameters
@@ -93,8 +101,14 @@ def mesh_of(p: Particles, facing: Facing, view: View, *, sheet: Sheet | None = N
         Of the picture, or of a frame.
     """
     if not len(p):
-        return Mesh(np.zeros((1, 3)), np.tile([0.0, 0.0, 1.0], (1, 1)), np.zeros((1, 2)), np.zeros((0, 3), np.int64),
-                    tint=np.ones((1, 4)), facts=np.zeros((0, len(FACTS))))
+        return Mesh(
+            np.zeros((1, 3)),
+            np.tile([0.0, 0.0, 1.0], (1, 1)),
+            np.zeros((1, 2)),
+            np.zeros((0, 3), np.int64),
+            tint=np.ones((1, 4)),
+            facts=np.zeros((0, len(FACTS))),
+        )
     order = ranked(p, facing, view.eye)
     boxes = np.array(cells or _WHOLE)
     first, after, share = (v[order] for v in frames(p, sheet or Sheet(), len(boxes)))
@@ -124,11 +138,23 @@ def mesh_of(p: Particles, facing: Facing, view: View, *, sheet: Sheet | None = N
         rows.append((at, normal, index))
     if len(rows) == 1:
         at, normal, index = rows[0]
-        return Mesh(at.reshape(-1, 3), normal.reshape(-1, 3), uv.reshape(-1, 2), index.reshape(-1, 3),
-                    tint=np.repeat(tint, k, axis=0), facts=np.repeat(facts, len(fan), axis=0))
+        return Mesh(
+            at.reshape(-1, 3),
+            normal.reshape(-1, 3),
+            uv.reshape(-1, 2),
+            index.reshape(-1, 3),
+            tint=np.repeat(tint, k, axis=0),
+            facts=np.repeat(facts, len(fan), axis=0),
+        )
     # Both panels of a particle follow one another.
     at, normal = (np.stack([r[j] for r in rows], axis=1).reshape(-1, 3) for j in (0, 1))
     n = 2 * len(p)
     index = (np.arange(n)[:, None, None] * k + fan[None]).reshape(-1, 3)
-    return Mesh(at, normal, np.repeat(uv, 2, axis=0).reshape(-1, 2), index, tint=np.repeat(tint, 2 * k, axis=0),
-                facts=np.repeat(facts, 2 * len(fan), axis=0))
+    return Mesh(
+        at,
+        normal,
+        np.repeat(uv, 2, axis=0).reshape(-1, 2),
+        index,
+        tint=np.repeat(tint, 2 * k, axis=0),
+        facts=np.repeat(facts, 2 * len(fan), axis=0),
+    )

@@ -12,8 +12,28 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles
 
 _kernels = Lazy("mivex.core.motion.kernels.chance")
-PROPERTIES = ("life", "width", "height", "turn", "spin", "speed", "towards", "around", "place_a", "place_b", "place_c",
-              "place_d", "opacity", "tint", "frame", "drift", "look", "spare_a", "spare_b", "spare_c")
+PROPERTIES = (
+    "life",
+    "width",
+    "height",
+    "turn",
+    "spin",
+    "speed",
+    "towards",
+    "around",
+    "place_a",
+    "place_b",
+    "place_c",
+    "place_d",
+    "opacity",
+    "tint",
+    "frame",
+    "drift",
+    "look",
+    "spare_a",
+    "spare_b",
+    "spare_c",
+)
 """What of a particle is left to chance, in the order of its numbers."""
 
 

@@ -114,8 +114,14 @@ class EmitterSimulation:
         On whose surface particles are born.
     """
 
-    def __init__(self, effect: Effect, emitter: Emitter, wind: Vec3 = (0.0, 0.0, 0.0), solids: Solids = NOTHING,
-                 mesh: Mesh | None = None) -> None:
+    def __init__(
+        self,
+        effect: Effect,
+        emitter: Emitter,
+        wind: Vec3 = (0.0, 0.0, 0.0),
+        solids: Solids = NOTHING,
+        mesh: Mesh | None = None,
+    ) -> None:
         self.effect, self.emitter, self.solids, self.mesh = effect, emitter, solids, mesh
         self.axes: Axes = axes_of(effect)
         self.until = -1.0
@@ -172,8 +178,15 @@ class EmitterSimulation:
         way = way @ self.axes.turn.T
         speed = _between(e.birth.speed, c[:, _P["speed"]]) * self.effect.scale
         turn = _between(e.birth.turn, c[:, _P["turn"]])
-        return _State(rows, np.ascontiguousarray(place), np.ascontiguousarray(way * speed[:, None]), turn,
-                      b.time[rows].copy(), np.zeros(len(rows), np.bool_), c)
+        return _State(
+            rows,
+            np.ascontiguousarray(place),
+            np.ascontiguousarray(way * speed[:, None]),
+            turn,
+            b.time[rows].copy(),
+            np.zeros(len(rows), np.bool_),
+            c,
+        )
 
     def _moved(self, state: _State, to: float) -> None:
         b, s = self._known(0), self.solids
@@ -182,9 +195,25 @@ class EmitterSimulation:
             born, life = b.time[state.rows], b.life[state.rows]
 
             def some(i: int, j: int) -> None:
-                _move.advance(state.place[i:j], state.speed[i:j], state.turn[i:j], state.when[i:j], born[i:j], life[i:j],
-                              spin[i:j], to, 1.0 / TICKS, self.force, self.tables, self.effect.seed, state.dead[i:j],
-                              s.grid, s.cells, s.lists, s.triangles)
+                _move.advance(
+                    state.place[i:j],
+                    state.speed[i:j],
+                    state.turn[i:j],
+                    state.when[i:j],
+                    born[i:j],
+                    life[i:j],
+                    spin[i:j],
+                    to,
+                    1.0 / TICKS,
+                    self.force,
+                    self.tables,
+                    self.effect.seed,
+                    state.dead[i:j],
+                    s.grid,
+                    s.cells,
+                    s.lists,
+                    s.triangles,
+                )
 
             run_bands(len(state.rows), some, least=256)
 
@@ -250,11 +279,26 @@ class EmitterSimulation:
         if life.frame is not None:
             frame = np.clip(life.frame.quick(share), 0, 1)
         else:
-            frame = {"life": share, "random": c[:, _P["frame"]] * (1 - 1e-12), "first": np.zeros(len(rows)),
-                     "play": -1 - age}[birth.frame]
-        return Particles(b.number[rows], age, lasting, state.place, state.speed,
-                         np.stack([wide * grown, high * grown], axis=1), state.turn, tint, np.clip(opacity, 0, 1),
-                         np.clip(worn + dials.worn, 0, 1), frame, look)
+            frame = {
+                "life": share,
+                "random": c[:, _P["frame"]] * (1 - 1e-12),
+                "first": np.zeros(len(rows)),
+                "play": -1 - age,
+            }[birth.frame]
+        return Particles(
+            b.number[rows],
+            age,
+            lasting,
+            state.place,
+            state.speed,
+            np.stack([wide * grown, high * grown], axis=1),
+            state.turn,
+            tint,
+            np.clip(opacity, 0, 1),
+            np.clip(worn + dials.worn, 0, 1),
+            frame,
+            look,
+        )
 
 
 def _between(pair: tuple[float, float], chance: Doubles) -> Doubles:
@@ -263,8 +307,20 @@ def _between(pair: tuple[float, float], chance: Doubles) -> Doubles:
 
 def _none() -> Particles:
     zero = np.zeros(0)
-    return Particles(np.zeros(0, np.int64), zero, zero, np.zeros((0, 3)), np.zeros((0, 3)), np.zeros((0, 2)), zero,
-                     np.zeros((0, 3)), zero, zero, zero, zero)
+    return Particles(
+        np.zeros(0, np.int64),
+        zero,
+        zero,
+        np.zeros((0, 3)),
+        np.zeros((0, 3)),
+        np.zeros((0, 2)),
+        zero,
+        np.zeros((0, 3)),
+        zero,
+        zero,
+        zero,
+        zero,
+    )
 
 
 def gone_at(effect: Effect) -> float:
@@ -275,4 +331,3 @@ def gone_at(effect: Effect) -> float:
 def settled_at(emitter: Emitter) -> float:
     """Seconds after which a looping emitter has as many particles as it will ever have."""
     return 0.0 if warm_time(emitter) else emitter.emission.delay + emitter.birth.life[1]
-

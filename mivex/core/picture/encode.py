@@ -55,7 +55,7 @@ def _plain(page: NDArray) -> NDArray:
 
 def _png(pages: Sequence[NDArray], data: bool, _premultiplied: bool) -> bytes:
     page = pages[0]
-    order = [2, 1, 0, 3][:page.shape[2]] if page.shape[2] > 1 else [0]
+    order = [2, 1, 0, 3][: page.shape[2]] if page.shape[2] > 1 else [0]
     # Level 4 takes half as long as 6, for files a twentieth larger.
     done, raw = cv2.imencode(".png", page[..., order], [cv2.IMWRITE_PNG_COMPRESSION, 4])
     if not done:
@@ -90,10 +90,17 @@ def _tif(pages: Sequence[NDArray], _data: bool, premultiplied: bool) -> bytes:
         for number, page in enumerate(pages):
             extra = (["assocalpha" if premultiplied else "unassalpha"],) if page.shape[2] == 4 else ([],)
             grey = page.shape[2] == 1
-            tiff.write(page[..., 0] if grey else page, photometric="minisblack" if grey else "rgb", extrasamples=extra[0],
-                       compression="zlib", metadata=None,
-                       software=False, subfiletype=1 if number else 0, planarconfig=None if grey else "contig",
-                       rowsperstrip=max(1, min(page.shape[0], (1 << 20) // max(1, page[0].nbytes))))
+            tiff.write(
+                page[..., 0] if grey else page,
+                photometric="minisblack" if grey else "rgb",
+                extrasamples=extra[0],
+                compression="zlib",
+                metadata=None,
+                software=False,
+                subfiletype=1 if number else 0,
+                planarconfig=None if grey else "contig",
+                rowsperstrip=max(1, min(page.shape[0], (1 << 20) // max(1, page[0].nbytes))),
+            )
     return out.getvalue()
 
 
@@ -135,7 +142,14 @@ def _ktx2(pages: Sequence[NDArray], data: bool, premultiplied: bool) -> bytes:
 
 
 _ENCODERS: dict[str, Callable[[Sequence[NDArray], bool, bool], bytes]] = {
-    ".png": _png, ".tga": _tga, ".tif": _tif, ".tiff": _tif, ".exr": _exr, ".webp": _webp, ".ktx2": _ktx2}
+    ".png": _png,
+    ".tga": _tga,
+    ".tif": _tif,
+    ".tiff": _tif,
+    ".exr": _exr,
+    ".webp": _webp,
+    ".ktx2": _ktx2,
+}
 
 
 @dataclass(frozen=True)
@@ -162,8 +176,16 @@ def picture_bytes(kind: str, values: Floats, bits: int = 8, *, data: bool = Fals
     return _ENCODERS[kind]([_whole(np.ascontiguousarray(values, np.float32), bits)], data, False)
 
 
-def stage_picture(batch: Batch, path: str | Path, values: Floats, bits: int = 8, *, premultiplied: bool = False,
-                  levels: Sequence[Floats] = (), data: bool = False) -> ReadBack:
+def stage_picture(
+    batch: Batch,
+    path: str | Path,
+    values: Floats,
+    bits: int = 8,
+    *,
+    premultiplied: bool = False,
+    levels: Sequence[Floats] = (),
+    data: bool = False,
+) -> ReadBack:
     """Encode a picture, write it beside its place and prove it: decoded again, it holds the same texels.
 
     Parameters
@@ -208,8 +230,10 @@ def stage_picture(batch: Batch, path: str | Path, values: Floats, bits: int = 8,
         with contextlib.suppress(MivexError):
             back = _differences(beside, pages, bits, premultiplied and kind not in (".png", ".webp"))
         if back is None or any(back):
-            raise MivexError(f"“{path}” was written, but reading it back gave other texels; it was not put in place, and "
-                             "what was there before is untouched.")
+            raise MivexError(
+                f"“{path}” was written, but reading it back gave other texels; it was not put in place, and "
+                "what was there before is untouched."
+            )
         found.append(back)
 
     fresh = batch.stage(path, made, verify)
@@ -241,8 +265,10 @@ def _differences(path: Path, pages: Sequence[NDArray], bits: int, associated: bo
         return None
     if all(np.array_equal(b, p) for b, p in zip(back, pages, strict=True)):
         return (0.0,) * count
-    rows = [np.abs(b.astype(np.int32) - p.astype(np.int32)).reshape(-1, count).max(axis=0)
-            for b, p in zip(back, pages, strict=True)]
+    rows = [
+        np.abs(b.astype(np.int32) - p.astype(np.int32)).reshape(-1, count).max(axis=0)
+        for b, p in zip(back, pages, strict=True)
+    ]
     return tuple(float(v) for v in np.max(rows, axis=0))
 
 
@@ -254,14 +280,21 @@ def _light_differences(path: Path, page: NDArray) -> tuple[float, ...] | None:
     a = values[..., 3:]
     values[..., :3] = np.where(a > 0, values[..., :3] * a, values[..., :3])
     meant = np.nan_to_num(page, nan=0.0, posinf=65504.0, neginf=-65504.0)
-    off = np.abs(values[..., :page.shape[2]] - meant)
+    off = np.abs(values[..., : page.shape[2]] - meant)
     # Multiplying back what the reader divided costs the last bits.
     off[off <= 1e-6 + 1e-5 * np.abs(meant)] = 0
     return tuple(float(v) for v in off.reshape(-1, page.shape[2]).max(axis=0))
 
 
-def write_picture(path: str | Path, values: Floats, bits: int = 8, *, premultiplied: bool = False,
-                  levels: Sequence[Floats] = (), data: bool = False) -> None:
+def write_picture(
+    path: str | Path,
+    values: Floats,
+    bits: int = 8,
+    *,
+    premultiplied: bool = False,
+    levels: Sequence[Floats] = (),
+    data: bool = False,
+) -> None:
     """Write one picture, proved before it replaces anything; see `stage_picture`."""
     with Batch() as batch:
         stage_picture(batch, path, values, bits, premultiplied=premultiplied, levels=levels, data=data)

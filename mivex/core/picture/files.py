@@ -26,10 +26,18 @@ from mivex.core.picture.picture import Picture
 oiio = Lazy("OpenImageIO")
 
 READABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".jpg", ".jpeg", ".ktx2")
-KINDS = {".png": "PNG", ".tga": "TGA", ".tif": "TIFF", ".tiff": "TIFF", ".exr": "OpenEXR",
-         ".webp": "WebP", ".jpg": "JPEG", ".jpeg": "JPEG", ".ktx2": "KTX 2"}
-_OIIO_NAMES = {"png": "PNG", "targa": "TGA", "tiff": "TIFF", "openexr": "OpenEXR", "webp": "WebP",
-               "jpeg": "JPEG"}
+KINDS = {
+    ".png": "PNG",
+    ".tga": "TGA",
+    ".tif": "TIFF",
+    ".tiff": "TIFF",
+    ".exr": "OpenEXR",
+    ".webp": "WebP",
+    ".jpg": "JPEG",
+    ".jpeg": "JPEG",
+    ".ktx2": "KTX 2",
+}
+_OIIO_NAMES = {"png": "PNG", "targa": "TGA", "tiff": "TIFF", "openexr": "OpenEXR", "webp": "WebP", "jpeg": "JPEG"}
 LARGEST_FILE = MAX_TEXELS * 16 + (64 << 20)
 """Bytes of a picture file that is read at all: four channels of 32 bit at the largest size, and some more."""
 _HALF = 65504.0
@@ -68,8 +76,9 @@ def quiet() -> Iterator[None]:
 def _check_file(path: str | Path) -> Path:
     path = check_regular(path, LARGEST_FILE, "picture")
     if path.suffix.lower() not in READABLE:
-        raise MivexError(f"“{path.name}” is not a kind of picture Mivex reads "
-                         "(PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).")
+        raise MivexError(
+            f"“{path.name}” is not a kind of picture Mivex reads (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2)."
+        )
     return path
 
 

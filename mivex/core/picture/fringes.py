@@ -28,14 +28,6 @@ GREY = np.float32(((0.5 + 0.055) / 1.055) ** 2.4)
 """Display mid grey in linear light."""
 
 
-
-
-
-
-
-
-
-
 @dataclass(frozen=True)
 class LevelFringe:
     """Fringe figure of one mip level, 0 to 255, over texels with alpha above 0.
@@ -122,8 +114,9 @@ def fringe_figures(texture: Texture, *, wrap: bool = False, straight: MipChain |
     return rows
 
 
-def _level_map(straight: Floats, true: Floats | None, grey: np.float32, encode: bool, wrap: bool,
-               premultiplied: bool) -> Floats:
+def _level_map(
+    straight: Floats, true: Floats | None, grey: np.float32, encode: bool, wrap: bool, premultiplied: bool
+) -> Floats:
     out: Floats = np.zeros(straight.shape[:2], np.float32)
     if premultiplied:
         out[straight[..., 3] <= 0] = -1

@@ -18,11 +18,24 @@ MAGIC = bytes([0xAB, 0x4B, 0x54, 0x58, 0x20, 0x32, 0x30, 0xBB, 0x0D, 0x0A, 0x1A,
 _HEAD = struct.Struct("<12s9I4I2Q")
 _LEVEL = struct.Struct("<3Q")
 # Vulkan's numbers of formats: R8, R8G8, R8G8B8, R8G8B8A8 as UNORM and SRGB; R16 … as UNORM; R32 … as SFLOAT.
-_FORMATS = {("uint8", 1, False): 9, ("uint8", 2, False): 16, ("uint8", 3, False): 23, ("uint8", 4, False): 37,
-            ("uint8", 1, True): 15, ("uint8", 2, True): 22, ("uint8", 3, True): 29, ("uint8", 4, True): 43,
-            ("uint16", 1, False): 70, ("uint16", 2, False): 77, ("uint16", 3, False): 84, ("uint16", 4, False): 91,
-            ("float32", 1, False): 100, ("float32", 2, False): 103, ("float32", 3, False): 106,
-            ("float32", 4, False): 109}
+_FORMATS = {
+    ("uint8", 1, False): 9,
+    ("uint8", 2, False): 16,
+    ("uint8", 3, False): 23,
+    ("uint8", 4, False): 37,
+    ("uint8", 1, True): 15,
+    ("uint8", 2, True): 22,
+    ("uint8", 3, True): 29,
+    ("uint8", 4, True): 43,
+    ("uint16", 1, False): 70,
+    ("uint16", 2, False): 77,
+    ("uint16", 3, False): 84,
+    ("uint16", 4, False): 91,
+    ("float32", 1, False): 100,
+    ("float32", 2, False): 103,
+    ("float32", 3, False): 106,
+    ("float32", 4, False): 109,
+}
 _KINDS = {number: kind for kind, number in _FORMATS.items()}
 _RED, _ALPHA = 0, 15
 _LINEAR, _SRGB = 1, 2
@@ -101,8 +114,24 @@ def encode(ktx: Ktx) -> bytes:
         raw = np.ascontiguousarray(level).astype(f"<{np.dtype(kind).str[1:]}", copy=False).tobytes()
         placed.append((at, raw))
         at += len(raw)
-    head = _HEAD.pack(MAGIC, number, np.dtype(kind).itemsize, top.shape[1], top.shape[0], 0, 0, 1, len(ktx.levels), 0,
-                      at_descriptor, len(descriptor), at_words, len(words), 0, 0)
+    head = _HEAD.pack(
+        MAGIC,
+        number,
+        np.dtype(kind).itemsize,
+        top.shape[1],
+        top.shape[0],
+        0,
+        0,
+        1,
+        len(ktx.levels),
+        0,
+        at_descriptor,
+        len(descriptor),
+        at_words,
+        len(words),
+        0,
+        0,
+    )
     out = bytearray(head + b"".join(_LEVEL.pack(a, len(r), len(r)) for a, r in reversed(placed)) + descriptor + words)
     for a, raw in placed:
         out += bytes(a - len(out)) + raw
@@ -119,8 +148,9 @@ def decode(data: bytes, name: str = "the file") -> Ktx:
     """
     if len(data) < _HEAD.size or data[:12] != MAGIC:
         raise MivexError(f"“{name}” is broken or not really a KTX 2 file.")
-    (_, number, _, wide, high, deep, layers, faces, count, packed, at_descriptor, size_descriptor,
-     *_) = _HEAD.unpack_from(data)
+    (_, number, _, wide, high, deep, layers, faces, count, packed, at_descriptor, size_descriptor, *_) = _HEAD.unpack_from(
+        data
+    )
     if number not in _KINDS or deep or layers or faces != 1 or packed:
         raise MivexError(f"“{name}” is a KTX 2 file of a kind that Mivex does not read: only flat, uncompressed ones.")
     if not fits(wide, high) or not 1 <= count <= max(wide, high).bit_length():

@@ -28,8 +28,6 @@ _FLAT = 0.02
 """Curves are cut into straight pieces that stay within so many texels of them."""
 
 
-
-
 def covered(edges: Floats, height: int, width: int) -> Floats:
     """Exact coverage of texels by closed outlines, filled where they wind at all (non-zero).
 

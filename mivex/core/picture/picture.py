@@ -13,8 +13,27 @@ from mivex.core.picture.traits import ImageMetadata
 
 Meaning = Literal["colour", "data"]
 _DATA_WORDS = {
-    "normal", "normals", "nrm", "nor", "mask", "masks", "rough", "roughness", "metal", "metallic",
-    "metalness", "height", "bump", "disp", "displacement", "occlusion", "ao", "orm", "flow", "data", "gloss",
+    "normal",
+    "normals",
+    "nrm",
+    "nor",
+    "mask",
+    "masks",
+    "rough",
+    "roughness",
+    "metal",
+    "metallic",
+    "metalness",
+    "height",
+    "bump",
+    "disp",
+    "displacement",
+    "occlusion",
+    "ao",
+    "orm",
+    "flow",
+    "data",
+    "gloss",
 }
 
 _DIRECTIONS = {"normal", "normals", "nrm", "nor"}
@@ -111,7 +130,7 @@ def looks_like_normals(stored: NDArray[np.float32]) -> bool:
     ----------
     stored : float32 array (height, width, 3 or more)
     """
-    n = stored[::max(1, stored.shape[0] // 64), ::max(1, stored.shape[1] // 64), :3].reshape(-1, 3) * 2 - 1
+    n = stored[:: max(1, stored.shape[0] // 64), :: max(1, stored.shape[1] // 64), :3].reshape(-1, 3) * 2 - 1
     if len(n) < 16 or n[:, 2].mean() < 0.6 or float(n[:, :2].std(axis=0).max()) < 0.02:
         return False
     if (np.abs(np.linalg.norm(n, axis=1) - 1) < 0.06).mean() < 0.95:
@@ -131,7 +150,7 @@ def _contradicts(picture: Picture, word: str) -> bool:
         return not looks_like_normals(picture.values)
     if word in _PACKED:
         return False
-    rgb = picture.values[::max(1, picture.height // 64), ::max(1, picture.width // 64), :3]
+    rgb = picture.values[:: max(1, picture.height // 64), :: max(1, picture.width // 64), :3]
     return float(np.ptp(rgb, axis=-1).mean()) > 0.06
 
 

@@ -42,9 +42,32 @@ MEMORY, SECONDS = 3 << 30, 30
 _NUMBER = re.compile(r"[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?")
 _CHILD = Path(__file__).with_name("svg_child.py")
 _INNER = {"pattern", "filter", "marker"}
-_GEOMETRY = {"transform", "gradientTransform", "patternTransform", "width", "height", "x", "y", "r", "rx", "ry", "cx",
-             "cy", "viewBox", "font-size", "stroke-width", "stdDeviation", "radius", "dx", "dy", "scale", "baseFrequency",
-             "markerWidth", "markerHeight", "points"}
+_GEOMETRY = {
+    "transform",
+    "gradientTransform",
+    "patternTransform",
+    "width",
+    "height",
+    "x",
+    "y",
+    "r",
+    "rx",
+    "ry",
+    "cx",
+    "cy",
+    "viewBox",
+    "font-size",
+    "stroke-width",
+    "stdDeviation",
+    "radius",
+    "dx",
+    "dy",
+    "scale",
+    "baseFrequency",
+    "markerWidth",
+    "markerHeight",
+    "points",
+}
 
 
 @dataclass
@@ -95,7 +118,7 @@ class _Reader:
         if not found:
             raise self.refuse("refers to something outside itself; embed it, Mivex draws nothing from other files")
         try:
-            raw = base64.b64decode(re.sub(r"\s+", "", value[found.end():]), validate=False)
+            raw = base64.b64decode(re.sub(r"\s+", "", value[found.end() :]), validate=False)
         except ValueError:
             raise self.refuse("holds a picture that is broken") from None
         if raw[:4] == b"\x89PNG" and len(raw) >= 24:
@@ -203,8 +226,10 @@ def look_through(data: bytes, name: str) -> Drawing:
     box = numbers(" ".join(words), reader)
     if len(box) == 4 and box[2] > 0 and box[3] > 0:
         # One side alone keeps the proportion of the box.
-        wide, high = (wide or (high * box[2] / box[3] if high else box[2]),
-                      high or (wide * box[3] / box[2] if wide else box[3]))
+        wide, high = (
+            wide or (high * box[2] / box[3] if high else box[2]),
+            high or (wide * box[3] / box[2] if wide else box[3]),
+        )
     if not (1e-6 < wide <= LARGEST_NUMBER and 1e-6 < high <= LARGEST_NUMBER):
         wide = high = 100.0
     tag = _TAG.match(data, reader.at)
@@ -213,15 +238,20 @@ def look_through(data: bytes, name: str) -> Drawing:
     return Drawing(wide, high, reader.root, tag.span())
 
 
-def _placed(data: bytes, drawing: Drawing, width: int, height: int, fine: int, shift: tuple[float, float],
-            size: float) -> bytes:
+def _placed(
+    data: bytes, drawing: Drawing, width: int, height: int, fine: int, shift: tuple[float, float], size: float
+) -> bytes:
     """The drawing inside a frame of ``width`` × ``height``, ``fine`` units a texel, at a place to any fraction."""
     k = min(width / drawing.width, height / drawing.height) * fine * size
     wide, high = drawing.width * k, drawing.height * k
     root = {n: v for n, v in drawing.root.items() if n not in ("x", "y", "width", "height")}
     root.setdefault("viewBox", f"0 0 {drawing.width!r} {drawing.height!r}")
-    root |= {"x": repr((width * fine - wide) / 2 + shift[0] * fine),
-             "y": repr((height * fine - high) / 2 + shift[1] * fine), "width": repr(wide), "height": repr(high)}
+    root |= {
+        "x": repr((width * fine - wide) / 2 + shift[0] * fine),
+        "y": repr((height * fine - high) / 2 + shift[1] * fine),
+        "width": repr(wide),
+        "height": repr(high),
+    }
     first, last = drawing.head
     name = re.match(rb"<\s*([^\s/>]+)", data[first:last])
     tag = b"<" + (name.group(1) if name else b"svg")
@@ -235,8 +265,13 @@ def _placed(data: bytes, drawing: Drawing, width: int, height: int, fine: int, s
 
 def _drawn(text: bytes, size: tuple[int, int], name: str) -> NDArray[np.uint8]:
     """Have a child process draw; ``(height, width, 4)`` codes, blue first, straight."""
-    settings = {"width": size[0], "height": size[1], "font_family": "Inter", "sans_serif_family": "Inter",
-                "font_files": [str(FONT_FOLDER / f"{f}.otf") for f in FONTS.values()]}
+    settings = {
+        "width": size[0],
+        "height": size[1],
+        "font_family": "Inter",
+        "sans_serif_family": "Inter",
+        "font_files": [str(FONT_FOLDER / f"{f}.otf") for f in FONTS.values()],
+    }
     code, out = run_guarded(_CHILD, settings, text, memory=MEMORY, seconds=SECONDS, what=name)
     if code == BROKEN:
         raise MivexError(f"“{name}” is broken or not really an SVG file.")
@@ -253,8 +288,9 @@ def svg_size(path: str | Path) -> tuple[float, float]:
     return drawing.width, drawing.height
 
 
-def draw_svg(path: str | Path, width: int, height: int, fine: int = 4, shift: tuple[float, float] = (0.0, 0.0),
-             size: float = 1.0) -> Floats:
+def draw_svg(
+    path: str | Path, width: int, height: int, fine: int = 4, shift: tuple[float, float] = (0.0, 0.0), size: float = 1.0
+) -> Floats:
     """Draw an SVG file into a frame, keeping its proportions, centred.
 
     Parameters

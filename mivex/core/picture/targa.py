@@ -46,7 +46,7 @@ def extras(path: Path, limit: int) -> tuple[NDArray[np.uint8] | None, bool]:
     id_size, mapped, kind, first, entries, entry_bits, _, _, w, h, bits, flags = struct.unpack("<BBBHHBHHHHBB", data[:18])
     premultiplied = False
     if data[-18:] == _FOOTER and len(data) >= 26:
-        area, = struct.unpack("<I", data[-26:-22])
+        (area,) = struct.unpack("<I", data[-26:-22])
         premultiplied = 0 < area <= len(data) - 26 - 495 and data[area + 494] == _PREMULTIPLIED
     at = 18 + id_size
     direct = kind & 7 == 2 and bits == 16 and flags & 15 == 1
@@ -56,7 +56,7 @@ def extras(path: Path, limit: int) -> tuple[NDArray[np.uint8] | None, bool]:
     table = np.frombuffer(data, np.uint8, entries * 4, at).reshape(-1, 4)[:, 3] if through_map else None
     at += entries * ((entry_bits + 7) // 8) if mapped else 0
     size = bits // 8
-    raw = _unpacked(data, at, w * h, size) if kind & 8 else data[at:at + w * h * size]
+    raw = _unpacked(data, at, w * h, size) if kind & 8 else data[at : at + w * h * size]
     if len(raw) < w * h * size:
         raise MivexError(f"“{path.name}” is cut short or damaged; its texels cannot be read.")
     values = np.frombuffer(raw, np.uint8 if size == 1 else "<u2", w * h).reshape(h, w)
@@ -81,10 +81,10 @@ def _unpacked(data: bytes, at: int, count: int, size: int) -> bytes:
         n = (data[at] & 127) + 1
         at += 1
         if data[at - 1] & 128:
-            parts.append(data[at:at + size] * n)
+            parts.append(data[at : at + size] * n)
             at += size
         else:
-            parts.append(data[at:at + n * size])
+            parts.append(data[at : at + n * size])
             at += n * size
         done += n
-    return b"".join(parts)[:count * size]
+    return b"".join(parts)[: count * size]

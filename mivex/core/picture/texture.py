@@ -47,14 +47,29 @@ class Texture(ImageMixin):
     notes: tuple[str, ...] = ()
     channels: "Mapping[str, Texture]" = field(default_factory=dict)
 
-    def __init__(self, values: Floats, meaning: Literal["colour", "data"] | None = None, *, traits: ImageMetadata = PLAIN,
-                 bits: int = 8, key: str = "", notes: tuple[str, ...] = (), channels: "Mapping[str, Texture] | None" = None,
-                 **changes: Any) -> None:
+    def __init__(
+        self,
+        values: Floats,
+        meaning: Literal["colour", "data"] | None = None,
+        *,
+        traits: ImageMetadata = PLAIN,
+        bits: int = 8,
+        key: str = "",
+        notes: tuple[str, ...] = (),
+        channels: "Mapping[str, Texture] | None" = None,
+        **changes: Any,
+    ) -> None:
         # As for a surface, traits may be given one by one.
         if meaning is not None:
             changes["data"] = meaning == "data"
-        for name, value in (("values", values), ("traits", traits.but(**changes)), ("bits", bits), ("key", key),
-                            ("notes", notes), ("channels", channels or {})):
+        for name, value in (
+            ("values", values),
+            ("traits", traits.but(**changes)),
+            ("bits", bits),
+            ("key", key),
+            ("notes", notes),
+            ("channels", channels or {}),
+        ):
             object.__setattr__(self, name, value)
 
     @property
@@ -87,6 +102,7 @@ class Texture(ImageMixin):
 
     def _weighed(self, chain: MipChain) -> MipChain:
         """The same levels, their colour averaged with alpha as its weight; clear texels keep theirs."""
+
         def fill(out: Floats) -> None:
             first = chain.level(0)
             np.multiply(first[..., :3], first[..., 3:], out=out[..., :3])
@@ -104,6 +120,7 @@ class Texture(ImageMixin):
         """The chain of premultiplied colour: what filtering should have given."""
         if self.premultiplied:
             return self.mips
+
         def fill(out: Floats) -> None:
             np.multiply(self.linear[..., :3], self.linear[..., 3:], out=out[..., :3])
             out[..., 3] = self.linear[..., 3]

@@ -22,7 +22,6 @@ GroupName = Literal["Backdrop", "Solid", "Cutout", "Decal", "Blended", "Front"]
 GROUPS: tuple[GroupName, ...] = ("Backdrop", "Solid", "Cutout", "Decal", "Blended", "Front")
 
 
-
 @dataclass(frozen=True)
 class Blend:
     """How a fragment meets what is already there.
@@ -57,34 +56,98 @@ class Blend:
         return self.code >= 3
 
 
-BLENDS: dict[str, Blend] = {b.name: b for b in (
-    Blend("Solid", 0, ("1", "0"), ("1", "0"), "result = Cs",
-          "Alpha is not looked at; the panel is opaque.", True, "Solid"),
-    Blend("Cutout", 1, ("1", "0"), ("1", "0"), "result = Cs   where As ≥ cutoff, else unchanged",
-          "Hard edge, exact depth, no sorting: grilles, nets, foliage.", True, "Cutout"),
-    Blend("Dithered", 2, ("1", "0"), ("1", "0"), "result = Cs   where As > matrix[x, y], else unchanged",
-          "Softness as a fine screen of dots; exact depth, no sorting.", True, "Cutout"),
-    Blend("Translucent", 3, ("As", "1-As"), ("1", "1-As"), "result = Cs · As + Cd · (1 − As)",
-          "Covers by as much as alpha says: glass, smoke, decals.", False, "Blended"),
-    Blend("Premultiplied", 4, ("1", "1-As"), ("1", "1-As"), "result = Cs + Cd · (1 − As)",
-          "Colour already holds alpha: filters cleanly, may glow and cover at once.", False, "Blended"),
-    Blend("Additive", 5, ("As", "1"), ("0", "1"), "result = Cs · As + Cd",
-          "Only ever brightens: light, sparks, motes. Order does not matter.", False, "Blended"),
-    Blend("Multiply", 6, ("Cd", "0"), ("0", "1"), "result = Cd · (1 − As + Cs · As)",
-          "Only ever darkens: stains, soot, tinted film.", False, "Blended"),
-)}
+BLENDS: dict[str, Blend] = {
+    b.name: b
+    for b in (
+        Blend(
+            "Solid", 0, ("1", "0"), ("1", "0"), "result = Cs", "Alpha is not looked at; the panel is opaque.", True, "Solid"
+        ),
+        Blend(
+            "Cutout",
+            1,
+            ("1", "0"),
+            ("1", "0"),
+            "result = Cs   where As ≥ cutoff, else unchanged",
+            "Hard edge, exact depth, no sorting: grilles, nets, foliage.",
+            True,
+            "Cutout",
+        ),
+        Blend(
+            "Dithered",
+            2,
+            ("1", "0"),
+            ("1", "0"),
+            "result = Cs   where As > matrix[x, y], else unchanged",
+            "Softness as a fine screen of dots; exact depth, no sorting.",
+            True,
+            "Cutout",
+        ),
+        Blend(
+            "Translucent",
+            3,
+            ("As", "1-As"),
+            ("1", "1-As"),
+            "result = Cs · As + Cd · (1 − As)",
+            "Covers by as much as alpha says: glass, smoke, decals.",
+            False,
+            "Blended",
+        ),
+        Blend(
+            "Premultiplied",
+            4,
+            ("1", "1-As"),
+            ("1", "1-As"),
+            "result = Cs + Cd · (1 − As)",
+            "Colour already holds alpha: filters cleanly, may glow and cover at once.",
+            False,
+            "Blended",
+        ),
+        Blend(
+            "Additive",
+            5,
+            ("As", "1"),
+            ("0", "1"),
+            "result = Cs · As + Cd",
+            "Only ever brightens: light, sparks, motes. Order does not matter.",
+            False,
+            "Blended",
+        ),
+        Blend(
+            "Multiply",
+            6,
+            ("Cd", "0"),
+            ("0", "1"),
+            "result = Cd · (1 − As + Cs · As)",
+            "Only ever darkens: stains, soot, tinted film.",
+            False,
+            "Blended",
+        ),
+    )
+}
 
-BAYER: Floats = np.array([
-    [0, 32, 8, 40, 2, 34, 10, 42], [48, 16, 56, 24, 50, 18, 58, 26],
-    [12, 44, 4, 36, 14, 46, 6, 38], [60, 28, 52, 20, 62, 30, 54, 22],
-    [3, 35, 11, 43, 1, 33, 9, 41], [51, 19, 59, 27, 49, 17, 57, 25],
-    [15, 47, 7, 39, 13, 45, 5, 37], [63, 31, 55, 23, 61, 29, 53, 21]], np.float32) / 64 + np.float32(1 / 128)
+BAYER: Floats = np.array(
+    [
+        [0, 32, 8, 40, 2, 34, 10, 42],
+        [48, 16, 56, 24, 50, 18, 58, 26],
+        [12, 44, 4, 36, 14, 46, 6, 38],
+        [60, 28, 52, 20, 62, 30, 54, 22],
+        [3, 35, 11, 43, 1, 33, 9, 41],
+        [51, 19, 59, 27, 49, 17, 57, 25],
+        [15, 47, 7, 39, 13, 45, 5, 37],
+        [63, 31, 55, 23, 61, 29, 53, 21],
+    ],
+    np.float32,
+) / 64 + np.float32(1 / 128)
 """Thresholds of the 8×8 ordered matrix (Bayer 1973), each in (0, 1)."""
 
 
-def blend_one(name: str, source: tuple[float, float, float, float],
-              below: tuple[float, float, float, float], cutoff: float = 0.5,
-              threshold: float = 0.5) -> tuple[float, float, float, float]:
+def blend_one(
+    name: str,
+    source: tuple[float, float, float, float],
+    below: tuple[float, float, float, float],
+    cutoff: float = 0.5,
+    threshold: float = 0.5,
+) -> tuple[float, float, float, float]:
     """Composite one fragment over one pixel, as every picture does.
 
     Parameters
@@ -105,7 +168,8 @@ def blend_one(name: str, source: tuple[float, float, float, float],
     (r, g, b, a)
     """
     below_now = np.array(below, np.float32)
-    _kernels.merge_one(BLENDS[name].code, np.array(source, np.float32), below_now, np.float32(1), np.float32(cutoff),
-              np.float32(threshold))
+    _kernels.merge_one(
+        BLENDS[name].code, np.array(source, np.float32), below_now, np.float32(1), np.float32(cutoff), np.float32(threshold)
+    )
     r, g, b, a = (float(v) for v in below_now)
     return r, g, b, a

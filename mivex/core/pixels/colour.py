@@ -19,24 +19,6 @@ LUMINANCE = np.array([0.2126, 0.7152, 0.0722], np.float32)
 """Weights of red, green and blue in luminance (BT.709)."""
 
 
-
-
-
-
-
-
-
-
-
-
-
-
-
-
-
-
-
-
 def _over_all(values: Floats, kernel) -> Floats:  # type: ignore[no-untyped-def]
     values = np.asarray(values, np.float32)
     out = np.empty(values.shape, np.float32)
@@ -88,8 +70,6 @@ DECODE_8 = _decode_table(255)
 SCREEN_STEPS = 65535
 
 
-
-
 def _screen_table() -> NDArray[np.uint8]:
     v = np.arange(SCREEN_STEPS + 1, dtype=np.float64) / SCREEN_STEPS
     e = np.where(v <= 0.0031308, v * 12.92, 1.055 * v ** (1 / 2.4) - 0.055)
@@ -98,8 +78,6 @@ def _screen_table() -> NDArray[np.uint8]:
 
 SCREEN = _screen_table()
 """8-bit display code for linear light in steps of 1/65535; only for drawing to the screen."""
-
-
 
 
 def to_screen_rows(linear: Floats, out: NDArray[np.uint8], first: int, last: int) -> None:

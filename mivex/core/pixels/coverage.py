@@ -94,8 +94,11 @@ def best_cutoff(chain: MipChain, cutoff: float, least_side: int = 8) -> float:
     shifted cutoff is all that can be done. Levels below ``least_side`` do not
     count; each level counts alike.
     """
-    levels = [np.sort(chain.level(i)[..., 3].reshape(-1)) for i in range(chain.levels)
-              if i == 0 or min(chain.widths[i], chain.heights[i]) >= least_side]
+    levels = [
+        np.sort(chain.level(i)[..., 3].reshape(-1))
+        for i in range(chain.levels)
+        if i == 0 or min(chain.widths[i], chain.heights[i]) >= least_side
+    ]
     wanted = coverage(chain.level(0)[..., 3], cutoff)
     tries = np.linspace(0.02, 0.98, 193)
 

@@ -22,8 +22,15 @@ _kernels = Lazy("mivex.core.pixels.kernels.mips")
 
 MOST_LEVELS = 15
 """Levels of the largest texture there may be."""
-CHAIN = np.dtype([("texels", np.uint64), ("levels", np.int64), ("wide", np.int64, MOST_LEVELS),
-                  ("high", np.int64, MOST_LEVELS), ("start", np.int64, MOST_LEVELS)])
+CHAIN = np.dtype(
+    [
+        ("texels", np.uint64),
+        ("levels", np.int64),
+        ("wide", np.int64, MOST_LEVELS),
+        ("high", np.int64, MOST_LEVELS),
+        ("start", np.int64, MOST_LEVELS),
+    ]
+)
 """A chain as kernels know it: the address of its texels, and each level's size and first texel."""
 
 
@@ -61,9 +68,7 @@ class MipChain:
     def level(self, index: int) -> Floats:
         """Level ``index`` as a ``(height, width, 4)`` view."""
         o, w, h = int(self.offsets[index]), int(self.widths[index]), int(self.heights[index])
-        return self.texels[o:o + w * h].reshape(h, w, 4)
-
-
+        return self.texels[o : o + w * h].reshape(h, w, 4)
 
 
 def halve(level: Floats, *, weigh: bool = False) -> Floats:
@@ -108,8 +113,12 @@ def build_chain(level0: Floats | tuple[int, ...], fill: Callable[[Floats], objec
         sizes.append((max(1, h // 2), max(1, w // 2)))
     counts = np.array([h * w for h, w in sizes], np.int64)
     offsets = np.concatenate([[0], np.cumsum(counts)[:-1]]).astype(np.int64)
-    chain = MipChain(np.empty((int(counts.sum()), 4), np.float32), offsets,
-                     np.array([w for _, w in sizes], np.int64), np.array([h for h, _ in sizes], np.int64))
+    chain = MipChain(
+        np.empty((int(counts.sum()), 4), np.float32),
+        offsets,
+        np.array([w for _, w in sizes], np.int64),
+        np.array([h for h, _ in sizes], np.int64),
+    )
     if fill is not None:
         fill(chain.level(0))
     else:

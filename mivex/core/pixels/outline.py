@@ -52,18 +52,6 @@ class Outline:
     reach: float = 0.0
 
 
-
-
-
-
-
-
-
-
-
-
-
-
 def trace(alpha: Floats, limit: float = FAR, at: float = 0.5, *, soft: bool = False) -> Outline:
     """Find the outline and the distance of every texel centre from it.
 
@@ -103,9 +91,11 @@ def trace(alpha: Floats, limit: float = FAR, at: float = 0.5, *, soft: bool = Fa
     number[places] = np.arange(places.size, dtype=np.int32)
     out = np.empty((h, w), np.float32)
     most = np.float32(min(limit, FAR))
-    run_bands(h, lambda a, b: _kernels.distance_rows(
-        alpha, at32, rough, index, number, cells, pieces, most, out, inward, a, b),
-              per_worker=8)
+    run_bands(
+        h,
+        lambda a, b: _kernels.distance_rows(alpha, at32, rough, index, number, cells, pieces, most, out, inward, a, b),
+        per_worker=8,
+    )
     return Outline(out, inward, reach)
 
 
@@ -149,6 +139,16 @@ def outline_error(alpha: Floats, reference: Floats, at: float = 0.5) -> tuple[fl
     s = reference.shape[0] / h
     d = trace(reference, 4 * s + 4).distance
     y, x = (points[:, 0] + 0.5) / k * s - 0.5, (points[:, 1] + 0.5) / k * s - 0.5
-    off = np.abs(cv2.remap(d, x.astype(np.float32)[:, None], y.astype(np.float32)[:, None], cv2.INTER_LINEAR,
-                           borderMode=cv2.BORDER_REPLICATE)) / s
+    off = (
+        np.abs(
+            cv2.remap(
+                d,
+                x.astype(np.float32)[:, None],
+                y.astype(np.float32)[:, None],
+                cv2.INTER_LINEAR,
+                borderMode=cv2.BORDER_REPLICATE,
+            )
+        )
+        / s
+    )
     return float(off.mean()), float(off.max())

@@ -8,7 +8,6 @@ References
 OpenGL 4.6 core specification, section 8.14, *Texture Minification*.
 """
 
-
 import numpy as np
 
 from mivex.core.base.lazy import Lazy
@@ -38,6 +37,12 @@ def sample(chain: MipChain, u: Floats, v: Floats, lod: Floats, *, wrap: bool = F
     u, v, lod = np.broadcast_arrays(*(np.asarray(k, np.float32) for k in (u, v, lod)))
     out = np.empty((u.size, 4), np.float32)
     at = np.uint64(chain.record.ctypes.data)
-    _kernels.sample_many(at, np.ascontiguousarray(u).reshape(-1), np.ascontiguousarray(v).reshape(-1),
-                np.ascontiguousarray(lod).reshape(-1), wrap, out)
+    _kernels.sample_many(
+        at,
+        np.ascontiguousarray(u).reshape(-1),
+        np.ascontiguousarray(v).reshape(-1),
+        np.ascontiguousarray(lod).reshape(-1),
+        wrap,
+        out,
+    )
     return out.reshape(*u.shape, 4)

@@ -63,10 +63,11 @@ def noise(height: int, width: int, cell: float, seed: int, octaves: int = 4, *, 
         rough = rng.random((h, w)).astype(np.float32)
         pad = 3
         rough = np.pad(rough, pad, mode="wrap" if tile else "reflect" if min(h, w) > pad else "edge")
-        big = cv2.resize(rough, (round((w + 2 * pad) * width / w), round((h + 2 * pad) * height / h)),
-                         interpolation=cv2.INTER_CUBIC)
+        big = cv2.resize(
+            rough, (round((w + 2 * pad) * width / w), round((h + 2 * pad) * height / h)), interpolation=cv2.INTER_CUBIC
+        )
         oy, ox = round(pad * height / h), round(pad * width / w)
-        total += np.float32(weight) * (big[oy:oy + height, ox:ox + width] - np.float32(0.5))
+        total += np.float32(weight) * (big[oy : oy + height, ox : ox + width] - np.float32(0.5))
         weight *= 0.5
         cell = max(1.0, cell / 2)
     return np.clip(total * np.float32(0.9) + np.float32(0.5), 0, 1)

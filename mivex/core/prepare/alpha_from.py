@@ -15,23 +15,41 @@ _CHANNEL = {"red": 0, "green": 1, "blue": 2}
 class AlphaFrom(StepParams):
     """Settings of ``alpha-from``."""
 
-    WHEN: ClassVar = {"file": ("source", ("file",)), "matte": ("source", ("matte",)),
-                      "space": ("source", ("luminance", "largest", "red", "green", "blue", "matte"))}
+    WHEN: ClassVar = {
+        "file": ("source", ("file",)),
+        "matte": ("source", ("matte",)),
+        "space": ("source", ("luminance", "largest", "red", "green", "blue", "matte")),
+    }
 
     step: Literal["alpha-from"] = "alpha-from"
     source: Literal["luminance", "largest", "red", "green", "blue", "alpha", "file", "matte"] = setting(
-        "luminance", "Take alpha from", "What becomes solid: bright parts, one channel, another picture, "
-        "or all that differs from a backdrop.",
-        choices={"luminance": "Luminance", "largest": "Largest channel", "red": "Red channel",
-                 "green": "Green channel", "blue": "Blue channel", "alpha": "Its own alpha",
-                 "file": "Another picture", "matte": "A matte"})
-    file: str = setting("", "Picture", "Its alpha if it has one, else its luminance; resized to fit.",
-                        widget="file")
-    matte: Rgb = setting((0.0, 0.0, 0.0), "Matte", "The flat colour the picture was painted or filmed over; "
-                         "it is taken out of the colour as well.", widget="colour")
-    space: Space = setting("display", "Blended in", "How the picture was once laid over its backdrop; paint "
-                           "programs mostly blend display values.",
-                           choices={"display": "Display values", "linear": "Linear light"})
+        "luminance",
+        "Take alpha from",
+        "What becomes solid: bright parts, one channel, another picture, or all that differs from a backdrop.",
+        choices={
+            "luminance": "Luminance",
+            "largest": "Largest channel",
+            "red": "Red channel",
+            "green": "Green channel",
+            "blue": "Blue channel",
+            "alpha": "Its own alpha",
+            "file": "Another picture",
+            "matte": "A matte",
+        },
+    )
+    file: str = setting("", "Picture", "Its alpha if it has one, else its luminance; resized to fit.", widget="file")
+    matte: Rgb = setting(
+        (0.0, 0.0, 0.0),
+        "Matte",
+        "The flat colour the picture was painted or filmed over; it is taken out of the colour as well.",
+        widget="colour",
+    )
+    space: Space = setting(
+        "display",
+        "Blended in",
+        "How the picture was once laid over its backdrop; paint programs mostly blend display values.",
+        choices={"display": "Display values", "linear": "Linear light"},
+    )
 
 
 def run(surface: Surface, params: AlphaFrom, context: Context) -> Surface:
@@ -65,5 +83,6 @@ def uses(params: AlphaFrom) -> list[str]:
     return [params.file] if params.source == "file" and params.file else []
 
 
-STEP = Step(AlphaFrom, run, "Make alpha", "Take the alpha from brightness, a channel, another picture "
-            "or a matte.", "alpha", uses)
+STEP = Step(
+    AlphaFrom, run, "Make alpha", "Take the alpha from brightness, a channel, another picture or a matte.", "alpha", uses
+)

@@ -49,8 +49,15 @@ class Surface(ImageMixin):
     traits: ImageMetadata = PLAIN
     channels: Mapping[str, Floats] = field(default_factory=lambda: NO_CHANNELS)
 
-    def __init__(self, values: Floats, data: bool | None = None, *, traits: ImageMetadata = PLAIN,
-                 channels: Mapping[str, Floats] = NO_CHANNELS, **changes: Any) -> None:
+    def __init__(
+        self,
+        values: Floats,
+        data: bool | None = None,
+        *,
+        traits: ImageMetadata = PLAIN,
+        channels: Mapping[str, Floats] = NO_CHANNELS,
+        **changes: Any,
+    ) -> None:
         # Traits may be given one by one, on top of a record.
         if data is not None:
             changes["data"] = data
@@ -58,11 +65,15 @@ class Surface(ImageMixin):
         object.__setattr__(self, "traits", traits.but(**changes))
         object.__setattr__(self, "channels", channels)
 
-    def but(self, *, values: Floats | None = None, channels: Mapping[str, Floats] | None = None,
-            **changes: Any) -> "Surface":
+    def but(
+        self, *, values: Floats | None = None, channels: Mapping[str, Floats] | None = None, **changes: Any
+    ) -> "Surface":
         """The same with other texels, channels or traits."""
-        return Surface(self.values if values is None else values, traits=self.traits.but(**changes),
-                       channels=self.channels if channels is None else channels)
+        return Surface(
+            self.values if values is None else values,
+            traits=self.traits.but(**changes),
+            channels=self.channels if channels is None else channels,
+        )
 
     def with_alpha(self, alpha: Floats) -> "Surface":
         """Same colour, other alpha, clipped to [0, 1]."""
@@ -145,7 +156,7 @@ class Step:
         for name, values in surface.channels.items():
             carried = np.concatenate([np.broadcast_to(values, (*values.shape[:2], 3)), surface.values[..., 3:]], axis=2)
             carrier = Surface(carried, traits=surface.traits.but(data=True))
-            moved[name] = np.ascontiguousarray(self.run(carrier, params, context).values[..., :values.shape[2]])
+            moved[name] = np.ascontiguousarray(self.run(carrier, params, context).values[..., : values.shape[2]])
         return made.but(channels=moved)
 
     @property

@@ -21,11 +21,15 @@ class Blur(StepParams):
 
     step: Literal["blur"] = "blur"
     what: Literal["alpha", "colour", "both"] = setting(
-        "alpha", "Blur", "Colour and both are blurred by how visible they are, so that hidden colour does not leak in.",
-        choices={"alpha": "Alpha", "colour": "Colour", "both": "Both"})
+        "alpha",
+        "Blur",
+        "Colour and both are blurred by how visible they are, so that hidden colour does not leak in.",
+        choices={"alpha": "Alpha", "colour": "Colour", "both": "Both"},
+    )
     radius: float = setting(4.0, "Radius", "Standard deviation of the blur.", unit="px", ge=0, le=512, drag=(0, 64))
-    border: Border = setting("clamp", "At the border", "Wrap keeps a repeating texture free of seams.",
-                             choices=BORDER_WORDS)
+    border: Border = setting(
+        "clamp", "At the border", "Wrap keeps a repeating texture free of seams.", choices=BORDER_WORDS
+    )
 
 
 def blurred(values: Floats, sigma: float, wrap: bool) -> Floats:
@@ -53,12 +57,12 @@ def blurred(values: Floats, sigma: float, wrap: bool) -> Floats:
     if factor > 1:
         size = (-(-values.shape[1] // factor), -(-values.shape[0] // factor))
         small = cv2.resize(values, size, interpolation=cv2.INTER_AREA)
-        rest = float(np.sqrt(max(sigma ** 2 - (factor ** 2 - 1) / 6, 0.01)) / factor)
+        rest = float(np.sqrt(max(sigma**2 - (factor**2 - 1) / 6, 0.01)) / factor)
     out = cv2.GaussianBlur(small, (0, 0), rest, borderType=cv2.BORDER_REPLICATE)
     if factor > 1:
         out = cv2.resize(out, (values.shape[1], values.shape[0]), interpolation=cv2.INTER_LINEAR)
     if pad:
-        out = np.ascontiguousarray(out[pad:pad + h, pad:pad + w])
+        out = np.ascontiguousarray(out[pad : pad + h, pad : pad + w])
     return np.asarray(out, np.float32)
 
 
@@ -69,7 +73,9 @@ def run(surface: Surface, params: Blur, context: Context) -> Surface:
         return surface
     if params.what == "alpha":
         return surface.with_alpha(blurred(surface.alpha, sigma, wrap))
-    out = unpremultiply(blurred(premultiply(surface.values, surface.traits), sigma, wrap), surface.values, surface.data, 1e-4)
+    out = unpremultiply(
+        blurred(premultiply(surface.values, surface.traits), sigma, wrap), surface.values, surface.data, 1e-4
+    )
     if params.what == "colour":
         out[..., 3] = surface.alpha
     return surface.but(values=out)

@@ -18,11 +18,13 @@ class TakeChannel(StepParams):
     """Settings of ``take-channel``."""
 
     step: Literal["take-channel"] = "take-channel"
-    take: Value = setting("red", "Channel", "The values that become the grey picture.",
-                         choices=VALUE_WORDS)
+    take: Value = setting("red", "Channel", "The values that become the grey picture.", choices=VALUE_WORDS)
     alpha: Literal["solid", "keep", "same"] = setting(
-        "solid", "Alpha", "Solid everywhere, kept as it is, or the same values as the grey.",
-        choices={"solid": "Solid", "keep": "Keep", "same": "The same values"})
+        "solid",
+        "Alpha",
+        "Solid everywhere, kept as it is, or the same values as the grey.",
+        choices={"solid": "Solid", "keep": "Keep", "same": "The same values"},
+    )
 
 
 class PackedChannel(BaseModel):
@@ -30,12 +32,16 @@ class PackedChannel(BaseModel):
 
     model_config = ConfigDict(frozen=True, defer_build=True, extra="allow", allow_inf_nan=False)
     WHEN: ClassVar = {"file": ("source", ("file",)), "value": ("source", ("value", "file"))} | {
-        key: ("source", ("this", "file")) for key in ("take", "invert", "low", "high")}
+        key: ("source", ("this", "file")) for key in ("take", "invert", "low", "high")
+    }
 
     name: str = setting("", "Name", "What this channel means to the receiver: core, outer, roughness …")
     source: Literal["this", "file", "value"] = setting(
-        "this", "From", "This picture, another file, or one value everywhere.",
-        choices={"this": "This picture", "file": "Another picture", "value": "One value"})
+        "this",
+        "From",
+        "This picture, another file, or one value everywhere.",
+        choices={"this": "This picture", "file": "Another picture", "value": "One value"},
+    )
     file: str = setting("", "Picture", "Resized to fit; while there is none, the value stands.", widget="file")
     take: Take = setting("luminance", "Its", "Which values of the picture.", choices=TAKE_WORDS)
     invert: bool = setting(False, "Invert", "Turns it round.")
@@ -52,8 +58,9 @@ class Pack(StepParams):
     """Settings of ``pack``."""
 
     step: Literal["pack"] = "pack"
-    name: str = setting("", "Packing", "Name of the whole, for instance occlusion, roughness, metal; it goes into the "
-                        "blend sheet.")
+    name: str = setting(
+        "", "Packing", "Name of the whole, for instance occlusion, roughness, metal; it goes into the blend sheet."
+    )
     red: PackedChannel = setting(_own("red"), "Red", "What the red channel holds.", widget="packed")
     green: PackedChannel = setting(_own("green"), "Green", "What the green channel holds.", widget="packed")
     blue: PackedChannel = setting(_own("blue"), "Blue", "What the blue channel holds.", widget="packed")
@@ -74,16 +81,22 @@ class Recolour(StepParams):
     glow_gain: float = setting(0.0, "Alpha gain", "How bright; 0 where alpha is only alpha.", ge=0, le=16, drag=(0, 3))
     brightness: float = setting(1.0, "Brightness", "Of the sum.", ge=0, le=16, drag=(0, 3))
     alpha: Literal["keep", "largest", "sum"] = setting(
-        "keep", "Alpha is then", "Kept, or the largest or the sum of the masks.",
-        choices={"keep": "Kept", "largest": "Largest mask", "sum": "Sum of masks"})
+        "keep",
+        "Alpha is then",
+        "Kept, or the largest or the sum of the masks.",
+        choices={"keep": "Kept", "largest": "Largest mask", "sum": "Sum of masks"},
+    )
 
 
 def run_take(surface: Surface, params: TakeChannel, context: Context) -> Surface:
     """Repeat one channel as grey; the result is data."""
     grey = np.clip(grey_of(surface.values, params.take), 0, 1)
     alpha = {"solid": np.ones_like(grey), "keep": surface.alpha, "same": grey}[params.alpha]
-    return surface.but(values=np.stack([grey, grey, grey, alpha], axis=-1).astype(np.float32), data=True,
-                   has_alpha=surface.has_alpha or params.alpha == "same")
+    return surface.but(
+        values=np.stack([grey, grey, grey, alpha], axis=-1).astype(np.float32),
+        data=True,
+        has_alpha=surface.has_alpha or params.alpha == "same",
+    )
 
 
 def _fill(surface: Surface, c: PackedChannel, context: Context) -> Floats:
@@ -96,8 +109,11 @@ def _fill(surface: Surface, c: PackedChannel, context: Context) -> Floats:
         grey = np.clip(grey_of(surface.values, c.take, surface.has_alpha), 0, 1)
     if (c.low, c.high) != (0, 1):
         span = c.high - c.low
-        grey = (np.clip((grey - np.float32(c.low)) / np.float32(span), 0, 1) if span > 1e-6
-                else (grey >= np.float32(c.high)).astype(np.float32))
+        grey = (
+            np.clip((grey - np.float32(c.low)) / np.float32(span), 0, 1)
+            if span > 1e-6
+            else (grey >= np.float32(c.high)).astype(np.float32)
+        )
     return 1 - grey if c.invert else grey
 
 
@@ -131,6 +147,5 @@ def _files(params: Pack) -> list[str]:
 STEPS = (
     Step(TakeChannel, run_take, "Take one channel", "Keeps one channel as a grey picture.", "source"),
     Step(Pack, run_pack, "Pack channels", "Puts four sources into red, green, blue and alpha.", "source", _files),
-    Step(Recolour, run_recolour, "Recolour by channel", "Gives each channel of a masked sprite its own colour.",
-         "colour"),
+    Step(Recolour, run_recolour, "Recolour by channel", "Gives each channel of a masked sprite its own colour.", "colour"),
 )

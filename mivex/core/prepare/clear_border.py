@@ -12,10 +12,12 @@ class ClearBorder(StepParams):
     """Settings of ``clear-border``."""
 
     step: Literal["clear-border"] = "clear-border"
-    width: float = setting(1.0, "Clear width", "Texels along each side that become fully clear.", unit="px",
-                           ge=0, le=4096, drag=(0, 64))
-    soft: float = setting(2.0, "Soft width", "Texels over which alpha comes back beyond that.", unit="px",
-                          ge=0, le=4096, drag=(0, 128))
+    width: float = setting(
+        1.0, "Clear width", "Texels along each side that become fully clear.", unit="px", ge=0, le=4096, drag=(0, 64)
+    )
+    soft: float = setting(
+        2.0, "Soft width", "Texels over which alpha comes back beyond that.", unit="px", ge=0, le=4096, drag=(0, 128)
+    )
 
 
 def run(surface: Surface, params: ClearBorder, context: Context) -> Surface:
@@ -33,5 +35,10 @@ def run(surface: Surface, params: ClearBorder, context: Context) -> Surface:
     return surface.with_alpha(surface.alpha * ramp)
 
 
-STEP = Step(ClearBorder, run, "Clear border", "Fade the alpha out along the picture's sides, so that no "
-            "straight cut shows.", "edges")
+STEP = Step(
+    ClearBorder,
+    run,
+    "Clear border",
+    "Fade the alpha out along the picture's sides, so that no straight cut shows.",
+    "edges",
+)

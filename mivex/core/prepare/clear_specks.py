@@ -21,10 +21,18 @@ class ClearSpecks(StepParams):
     """Settings of ``clear-specks``."""
 
     step: Literal["clear-specks"] = "clear-specks"
-    faint: float = setting(FAINT, "Up to alpha", "Only texels with at most this alpha are cleared.", ge=0.001, le=1,
-                           drag=(0.01, 0.5))
-    far: int = setting(FAR, "Far from the shape", "A speck has nothing but other specks within so many texels.", unit="px",
-                       ge=1, le=256, drag=(1, 32))
+    faint: float = setting(
+        FAINT, "Up to alpha", "Only texels with at most this alpha are cleared.", ge=0.001, le=1, drag=(0.01, 0.5)
+    )
+    far: int = setting(
+        FAR,
+        "Far from the shape",
+        "A speck has nothing but other specks within so many texels.",
+        unit="px",
+        ge=1,
+        le=256,
+        drag=(1, 32),
+    )
 
 
 def lone_specks(alpha: Floats, faint: float = FAINT, far: int = FAR) -> Mask:
@@ -64,5 +72,10 @@ def run(surface: Surface, params: ClearSpecks, context: Context) -> Surface:
     return surface.with_alpha(np.where(mask, np.float32(0), surface.alpha)) if mask.any() else surface
 
 
-STEP = Step(ClearSpecks, run, "Clear lone specks", "Takes away faint texels that stand far from anything; the shape "
-            "itself stays.", "alpha")
+STEP = Step(
+    ClearSpecks,
+    run,
+    "Clear lone specks",
+    "Takes away faint texels that stand far from anything; the shape itself stays.",
+    "alpha",
+)

@@ -14,8 +14,15 @@ from mivex.core.prepare.resize import resized
 Take = Literal["auto", "luminance", "largest", "red", "green", "blue", "alpha"]
 Value = Literal["luminance", "largest", "red", "green", "blue", "alpha"]
 _CHANNEL = {"red": 0, "green": 1, "blue": 2, "alpha": 3}
-TAKE_WORDS = {"auto": "Alpha, or luminance", "luminance": "Luminance", "largest": "Largest channel",
-              "red": "Red", "green": "Green", "blue": "Blue", "alpha": "Alpha"}
+TAKE_WORDS = {
+    "auto": "Alpha, or luminance",
+    "luminance": "Luminance",
+    "largest": "Largest channel",
+    "red": "Red",
+    "green": "Green",
+    "blue": "Blue",
+    "alpha": "Alpha",
+}
 VALUE_WORDS = {k: v for k, v in TAKE_WORDS.items() if k != "auto"}
 
 
@@ -24,11 +31,12 @@ class Combine(StepParams):
 
     step: Literal["combine"] = "combine"
     how: Literal["maximum", "minimum", "multiply", "add", "subtract"] = setting(
-        "multiply", "Join by", "Maximum and add make more solid; minimum, multiply and subtract make more clear.",
-        choices={"maximum": "Maximum", "minimum": "Minimum", "multiply": "Multiply", "add": "Add",
-                 "subtract": "Subtract"})
-    file: str = setting("", "Picture", "Another picture to take the mask from; empty: this picture itself.",
-                        widget="file")
+        "multiply",
+        "Join by",
+        "Maximum and add make more solid; minimum, multiply and subtract make more clear.",
+        choices={"maximum": "Maximum", "minimum": "Minimum", "multiply": "Multiply", "add": "Add", "subtract": "Subtract"},
+    )
+    file: str = setting("", "Picture", "Another picture to take the mask from; empty: this picture itself.", widget="file")
     take: Take = setting("luminance", "Mask is its", "Which values of the picture are the mask.", choices=TAKE_WORDS)
     invert: bool = setting(False, "Invert", "Turns the mask round first.")
     amount: float = setting(1.0, "Amount", "0 leaves the alpha as it was, 1 joins in full.", ge=0, le=1)
@@ -62,16 +70,30 @@ def run(surface: Surface, params: Combine, context: Context) -> Surface:
     if params.amount == 0:
         return surface
     h, w = surface.alpha.shape
-    m = (mask_of(context.load(params.file), params.take, h, w) if params.file
-         else np.clip(grey_of(surface.values, params.take), 0, 1))
+    m = (
+        mask_of(context.load(params.file), params.take, h, w)
+        if params.file
+        else np.clip(grey_of(surface.values, params.take), 0, 1)
+    )
     if params.invert:
         m = 1 - m
     a = surface.alpha
-    joined = {"maximum": np.maximum, "minimum": np.minimum, "multiply": np.multiply, "add": np.add,
-              "subtract": np.subtract}[params.how](a, m)
+    joined = {
+        "maximum": np.maximum,
+        "minimum": np.minimum,
+        "multiply": np.multiply,
+        "add": np.add,
+        "subtract": np.subtract,
+    }[params.how](a, m)
     out = np.clip(joined, 0, 1)
     return surface.with_alpha(out if params.amount == 1 else a + (out - a) * np.float32(params.amount))
 
 
-STEP = Step(Combine, run, "Combine masks", "Joins the alpha with another mask or another picture.", "alpha",
-            lambda p: [p.file] if p.file else [])
+STEP = Step(
+    Combine,
+    run,
+    "Combine masks",
+    "Joins the alpha with another mask or another picture.",
+    "alpha",
+    lambda p: [p.file] if p.file else [],
+)

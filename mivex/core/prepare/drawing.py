@@ -25,19 +25,29 @@ class Text(StepParams):
     step: Literal["text"] = "text"
     text: str = setting("NR-04", "Text", "Drawn in the shipped font; a vertical bar begins a new line.")
     font: Literal["regular", "medium", "semibold"] = setting(
-        "semibold", "Weight", "How bold it is.",
-        choices={"regular": "Regular", "medium": "Medium", "semibold": "Semi-bold"})
-    size: float = setting(0.2, "Size", "Height of the letters' body, as a share of the picture's height.", ge=0.005,
-                          le=4, drag=(0.02, 1.2), widget="handle")
-    x: float = setting(0.0, "Across", "Right of the pivot, as a share of the width.", ge=-2, le=2, drag=(-0.5, 0.5),
-                       widget="handle")
-    y: float = setting(0.0, "Down", "Below the pivot, as a share of the height.", ge=-2, le=2, drag=(-0.5, 0.5),
-                       widget="handle")
+        "semibold", "Weight", "How bold it is.", choices={"regular": "Regular", "medium": "Medium", "semibold": "Semi-bold"}
+    )
+    size: float = setting(
+        0.2,
+        "Size",
+        "Height of the letters' body, as a share of the picture's height.",
+        ge=0.005,
+        le=4,
+        drag=(0.02, 1.2),
+        widget="handle",
+    )
+    x: float = setting(
+        0.0, "Across", "Right of the pivot, as a share of the width.", ge=-2, le=2, drag=(-0.5, 0.5), widget="handle"
+    )
+    y: float = setting(
+        0.0, "Down", "Below the pivot, as a share of the height.", ge=-2, le=2, drag=(-0.5, 0.5), widget="handle"
+    )
     angle: float = setting(0.0, "Angle", "Turns it.", unit="°", ge=-360, le=360, drag=(-180, 180))
     spacing: float = setting(0.0, "Spacing", "More room between letters.", unit="em", ge=-0.5, le=4, drag=(-0.1, 0.5))
     colour: Rgb = setting((1.0, 1.0, 1.0), "Colour", "Of the letters.", widget="colour")
-    outline: float = setting(0.0, "Outline", "A band of even width round the letters.", unit="px", ge=0, le=256,
-                             drag=(0, 24))
+    outline: float = setting(
+        0.0, "Outline", "A band of even width round the letters.", unit="px", ge=0, le=256, drag=(0, 24)
+    )
     outline_colour: Rgb = setting((0.08, 0.1, 0.12), "Its colour", "Of the outline.", widget="colour")
     how: How = setting("over", "Goes", "Over what is there, or out of its alpha.", choices=HOW_WORDS)
 
@@ -49,14 +59,21 @@ class Shape(StepParams):
 
     step: Literal["shape"] = "shape"
     file: str = setting("", "SVG file", "Drawn at the picture's own size, however large.", widget="svg")
-    size: float = setting(0.9, "Size", "Share of the picture that the drawing fills.", ge=0.005, le=4, drag=(0.05, 1.2),
-                          widget="handle")
-    x: float = setting(0.0, "Across", "Right of the pivot, as a share of the width.", ge=-2, le=2, drag=(-0.5, 0.5),
-                       widget="handle")
-    y: float = setting(0.0, "Down", "Below the pivot, as a share of the height.", ge=-2, le=2, drag=(-0.5, 0.5),
-                       widget="handle")
-    colours: Literal["own", "one"] = setting("own", "Colours", "Those of the drawing, or one for all of it.",
-                                             choices={"own": "The drawing's own", "one": "One colour"})
+    size: float = setting(
+        0.9, "Size", "Share of the picture that the drawing fills.", ge=0.005, le=4, drag=(0.05, 1.2), widget="handle"
+    )
+    x: float = setting(
+        0.0, "Across", "Right of the pivot, as a share of the width.", ge=-2, le=2, drag=(-0.5, 0.5), widget="handle"
+    )
+    y: float = setting(
+        0.0, "Down", "Below the pivot, as a share of the height.", ge=-2, le=2, drag=(-0.5, 0.5), widget="handle"
+    )
+    colours: Literal["own", "one"] = setting(
+        "own",
+        "Colours",
+        "Those of the drawing, or one for all of it.",
+        choices={"own": "The drawing's own", "one": "One colour"},
+    )
     colour: Rgb = setting((1.0, 1.0, 1.0), "Colour", "Of the whole shape.", widget="colour")
     how: How = setting("over", "Goes", "Over what is there, or out of its alpha.", choices=HOW_WORDS)
 
@@ -68,8 +85,13 @@ def text_cover(p: Text, surface: Surface) -> Floats:
     turn = math.radians(p.angle)
     cos, sin = math.cos(turn), math.sin(turn)
     points = edges.reshape(-1, 2)
-    placed = np.stack([points[:, 0] * cos - points[:, 1] * sin + (surface.pivot[0] + p.x) * w,
-                       points[:, 0] * sin + points[:, 1] * cos + (surface.pivot[1] + p.y) * h], axis=1)
+    placed = np.stack(
+        [
+            points[:, 0] * cos - points[:, 1] * sin + (surface.pivot[0] + p.x) * w,
+            points[:, 0] * sin + points[:, 1] * cos + (surface.pivot[1] + p.y) * h,
+        ],
+        axis=1,
+    )
     return covered(placed.reshape(-1, 4), h, w)
 
 
@@ -114,6 +136,12 @@ def run_shape(surface: Surface, params: Shape, context: Context) -> Surface:
 
 STEPS = (
     Step(Text, run_text, "Text", "Draws letters in the shipped font, at any size with exact edges.", "source"),
-    Step(Shape, run_shape, "Shape from SVG", "Draws an SVG file at the picture's own size.", "source",
-         lambda p: [p.file] if p.file else []),
+    Step(
+        Shape,
+        run_shape,
+        "Shape from SVG",
+        "Draws an SVG file at the picture's own size.",
+        "source",
+        lambda p: [p.file] if p.file else [],
+    ),
 )

@@ -26,22 +26,48 @@ class FallOffFields(StepParams):
     at every size. The centre counts from the pivot.
     """
 
-    shape: Shape = setting("radial", "Form", "Radial falls off round a point, linear across a line, box towards the "
-                           "sides of a rectangle.", choices=SHAPE_WORDS)
-    x: float = setting(0.0, "Across", "Moves it right of the pivot, as a share of the picture's width.", ge=-2, le=2,
-                       drag=(-0.5, 0.5), widget="handle")
-    y: float = setting(0.0, "Down", "Moves it below the pivot, as a share of the picture's height.", ge=-2, le=2,
-                       drag=(-0.5, 0.5), widget="handle")
-    radius: float = setting(0.5, "Radius", "From its middle to where it ends, as a share of the shorter side.",
-                            ge=0.001, le=4, drag=(0.02, 1), widget="handle")
+    shape: Shape = setting(
+        "radial",
+        "Form",
+        "Radial falls off round a point, linear across a line, box towards the sides of a rectangle.",
+        choices=SHAPE_WORDS,
+    )
+    x: float = setting(
+        0.0,
+        "Across",
+        "Moves it right of the pivot, as a share of the picture's width.",
+        ge=-2,
+        le=2,
+        drag=(-0.5, 0.5),
+        widget="handle",
+    )
+    y: float = setting(
+        0.0,
+        "Down",
+        "Moves it below the pivot, as a share of the picture's height.",
+        ge=-2,
+        le=2,
+        drag=(-0.5, 0.5),
+        widget="handle",
+    )
+    radius: float = setting(
+        0.5,
+        "Radius",
+        "From its middle to where it ends, as a share of the shorter side.",
+        ge=0.001,
+        le=4,
+        drag=(0.02, 1),
+        widget="handle",
+    )
     stretch: float = setting(1.0, "Stretch", "How much wider than high it is.", ge=0.02, le=50, drag=(0.2, 5), log=True)
     angle: float = setting(0.0, "Angle", "Turns it.", unit="°", ge=-360, le=360, drag=(-180, 180))
     soft: float = setting(1.0, "Softness", "Share of the radius over which it falls; 0 is a hard edge.", ge=0, le=1)
     profile: Literal["smooth", "straight"] = setting(
-        "smooth", "Profile", "Smooth eases in and out; straight falls evenly.",
-        choices={"smooth": "Smooth", "straight": "Straight"})
-
-
+        "smooth",
+        "Profile",
+        "Smooth eases in and out; straight falls evenly.",
+        choices={"smooth": "Smooth", "straight": "Straight"},
+    )
 
 
 def fall_off(p: FallOffFields, surface: Surface) -> Floats:
@@ -55,8 +81,23 @@ def fall_off(p: FallOffFields, surface: Surface) -> Floats:
     f = np.float32
     out: Floats = np.empty((h, w), np.float32)
     cy, cx = (surface.pivot[1] + p.y) * h, (surface.pivot[0] + p.x) * w
-    run_bands(h, lambda i, j: _kernels.mask_rows(f(cy), f(cx), f(p.radius * min(h, w)), f(p.stretch), f(math.cos(a)),
-                                         f(math.sin(a)), f(p.soft), _CODE[p.shape], p.profile == "smooth", out, i, j))
+    run_bands(
+        h,
+        lambda i, j: _kernels.mask_rows(
+            f(cy),
+            f(cx),
+            f(p.radius * min(h, w)),
+            f(p.stretch),
+            f(math.cos(a)),
+            f(math.sin(a)),
+            f(p.soft),
+            _CODE[p.shape],
+            p.profile == "smooth",
+            out,
+            i,
+            j,
+        ),
+    )
     return out
 
 
@@ -70,14 +111,17 @@ class Stroke(BaseModel):
     erase: bool = Field(False, description="Takes away from the strokes before it.")
 
 
-
-
 def brushed(strokes: tuple[Stroke, ...], height: int, width: int) -> Floats:
     """The mask that soft strokes leave: full on their middle line, 0 at their radius; (height, width)."""
     mask: Floats = np.zeros((height, width), np.float32)
     for s in strokes:
         if s.points:
             at = np.array(s.points, np.float32)
-            _kernels.stroke_kernel(mask, at[:, 1] * np.float32(height), at[:, 0] * np.float32(width),
-                    np.float32(s.radius * min(height, width)), s.erase)
+            _kernels.stroke_kernel(
+                mask,
+                at[:, 1] * np.float32(height),
+                at[:, 0] * np.float32(width),
+                np.float32(s.radius * min(height, width)),
+                s.erase,
+            )
     return mask

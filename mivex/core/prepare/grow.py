@@ -18,26 +18,36 @@ class Grow(StepParams):
     """Settings of ``grow``."""
 
     step: Literal["grow"] = "grow"
-    by: float = setting(2.0, "By", "Moves the outline out; below zero, in. The softness of the edge goes along.",
-                        unit="px", ge=-256, le=256, drag=(-32, 32))
+    by: float = setting(
+        2.0,
+        "By",
+        "Moves the outline out; below zero, in. The softness of the edge goes along.",
+        unit="px",
+        ge=-256,
+        le=256,
+        drag=(-32, 32),
+    )
 
 
 class Feather(StepParams):
     """Settings of ``feather``."""
 
     step: Literal["feather"] = "feather"
-    width: float = setting(8.0, "Width", "How wide the new soft band is, measured from the outline.", unit="px",
-                           ge=0, le=512, drag=(0, 64))
+    width: float = setting(
+        8.0, "Width", "How wide the new soft band is, measured from the outline.", unit="px", ge=0, le=512, drag=(0, 64)
+    )
     side: Literal["inside", "outside", "both"] = setting(
-        "inside", "Side", "Inside thins the shape, outside adds a halo round it.",
-        choices={"inside": "Inside", "outside": "Outside", "both": "Both"})
+        "inside",
+        "Side",
+        "Inside thins the shape, outside adds a halo round it.",
+        choices={"inside": "Inside", "outside": "Outside", "both": "Both"},
+    )
     profile: Literal["smooth", "straight"] = setting(
-        "smooth", "Profile", "Smooth eases in and out; straight falls evenly.",
-        choices={"smooth": "Smooth", "straight": "Straight"})
-
-
-
-
+        "smooth",
+        "Profile",
+        "Smooth eases in and out; straight falls evenly.",
+        choices={"smooth": "Smooth", "straight": "Straight"},
+    )
 
 
 def grown(alpha: Floats, by: float) -> Floats:
@@ -59,8 +69,13 @@ def grown(alpha: Floats, by: float) -> Floats:
         # A crisp edge, one texel of coverage: drawn anew where it now lies, not smeared by reading between texels.
         return np.clip(np.float32(0.5) - (outline.distance - np.float32(by)), 0, 1)
     src, out = np.ascontiguousarray(alpha, np.float32), np.empty(alpha.shape, np.float32)
-    run_bands(alpha.shape[0], lambda a, b: _kernels.grow_rows(src, outline.distance, outline.inward, np.float32(by),
-                                                      np.float32(outline.reach + 1), out, a, b), per_worker=8)
+    run_bands(
+        alpha.shape[0],
+        lambda a, b: _kernels.grow_rows(
+            src, outline.distance, outline.inward, np.float32(by), np.float32(outline.reach + 1), out, a, b
+        ),
+        per_worker=8,
+    )
     return out
 
 
@@ -68,8 +83,6 @@ def run_grow(surface: Surface, params: Grow, context: Context) -> Surface:
     """Move the outline; 0 changes nothing."""
     by = params.by * surface.scale
     return surface.with_alpha(grown(surface.alpha, by)) if by else surface
-
-
 
 
 def run_feather(surface: Surface, params: Feather, context: Context) -> Surface:
@@ -81,9 +94,12 @@ def run_feather(surface: Surface, params: Feather, context: Context) -> Surface:
     src = np.ascontiguousarray(surface.alpha)
     out: Floats = np.empty(src.shape, np.float32)
     side = {"inside": 0, "outside": 1, "both": 2}[params.side]
-    run_bands(out.shape[0], lambda a, b: _kernels.feather_rows(
-        src, outline.distance, outline.inward, np.float32(width), side,
-                                                       params.profile == "smooth", out, a, b))
+    run_bands(
+        out.shape[0],
+        lambda a, b: _kernels.feather_rows(
+            src, outline.distance, outline.inward, np.float32(width), side, params.profile == "smooth", out, a, b
+        ),
+    )
     return surface.with_alpha(out)
 
 

@@ -10,8 +10,7 @@ class KeepCoverage(StepParams):
     """Settings of ``keep-coverage``."""
 
     step: Literal["keep-coverage"] = "keep-coverage"
-    cutoff: float = setting(0.5, "Cutoff", "The material's cutoff: from this alpha on a texel is drawn.", ge=0.01,
-                            le=0.99)
+    cutoff: float = setting(0.5, "Cutoff", "The material's cutoff: from this alpha on a texel is drawn.", ge=0.01, le=0.99)
 
 
 def run(surface: Surface, params: KeepCoverage, context: Context) -> Surface:
@@ -19,5 +18,10 @@ def run(surface: Surface, params: KeepCoverage, context: Context) -> Surface:
     return surface.but(coverage=params.cutoff)
 
 
-STEP = Step(KeepCoverage, run, "Keep coverage", "Holes and meshes keep their share in the distance: scaled mip levels "
-            "in a TIFF, a better cutoff elsewhere.", "edges")
+STEP = Step(
+    KeepCoverage,
+    run,
+    "Keep coverage",
+    "Holes and meshes keep their share in the distance: scaled mip levels in a TIFF, a better cutoff elsewhere.",
+    "edges",
+)

@@ -18,16 +18,29 @@ class KeyColour(StepParams):
 
     step: Literal["key-colour"] = "key-colour"
     key: Rgb = setting((0.1, 0.7, 0.2), "Key", "The colour of the backdrop; pick it from the picture.", widget="colour")
-    near: float = setting(0.06, "Clear up to", "Colours within this distance of the key become fully clear.",
-                          ge=0, le=1.8, drag=(0, 1))
-    far: float = setting(0.45, "Solid from", "Colours farther than this stay fully solid; between the two lies the "
-                         "soft edge.", ge=0, le=1.8, drag=(0, 1.2))
-    clean: float = setting(1.0, "Take key out", "Takes the key's share out of soft texels, so that no rim of it is "
-                           "left.", ge=0, le=1)
-    despill: float = setting(0.0, "Despill", "Holds the key's hue down everywhere, for light that the backdrop threw "
-                             "on the shape.", ge=0, le=1)
-    space: Space = setting("display", "Measured in", "In which values the distance is taken.",
-                           choices={"display": "Display values", "linear": "Linear light"})
+    near: float = setting(
+        0.06, "Clear up to", "Colours within this distance of the key become fully clear.", ge=0, le=1.8, drag=(0, 1)
+    )
+    far: float = setting(
+        0.45,
+        "Solid from",
+        "Colours farther than this stay fully solid; between the two lies the soft edge.",
+        ge=0,
+        le=1.8,
+        drag=(0, 1.2),
+    )
+    clean: float = setting(
+        1.0, "Take key out", "Takes the key's share out of soft texels, so that no rim of it is left.", ge=0, le=1
+    )
+    despill: float = setting(
+        0.0, "Despill", "Holds the key's hue down everywhere, for light that the backdrop threw on the shape.", ge=0, le=1
+    )
+    space: Space = setting(
+        "display",
+        "Measured in",
+        "In which values the distance is taken.",
+        choices={"display": "Display values", "linear": "Linear light"},
+    )
 
 
 def border_of(values: Floats) -> Floats:
@@ -58,8 +71,6 @@ def key_from_border(values: Floats) -> KeyColour:
     return KeyColour(key=(r, g, b), near=near, far=round(near + 0.3, 3), despill=spill)
 
 
-
-
 def run(surface: Surface, params: KeyColour, context: Context) -> Surface:
     """``α · clip((|C − K| − near)/(far − near))``; an alpha that is there already stays in force.
 
@@ -73,10 +84,19 @@ def run(surface: Surface, params: KeyColour, context: Context) -> Surface:
     out: Floats = np.empty(surface.values.shape, np.float32)
     f = np.float32
     alpha = surface.alpha if surface.has_alpha else np.ones_like(surface.alpha)
-    run_bands(out.shape[0], lambda a, b: _kernels.key_rows(C, alpha, K, f(params.near), f(params.far), f(params.clean),
-                                                   f(params.despill), lead, out, a, b))
+    run_bands(
+        out.shape[0],
+        lambda a, b: _kernels.key_rows(
+            C, alpha, K, f(params.near), f(params.far), f(params.clean), f(params.despill), lead, out, a, b
+        ),
+    )
     return surface.with_colour(surface.rgb_from(out[..., :3], params.space)).with_alpha(out[..., 3])
 
 
-STEP = Step(KeyColour, run, "Key colour", "Clears everything near to one colour, softly, and takes that colour out "
-            "of the edge.", "alpha")
+STEP = Step(
+    KeyColour,
+    run,
+    "Key colour",
+    "Clears everything near to one colour, softly, and takes that colour out of the edge.",
+    "alpha",
+)

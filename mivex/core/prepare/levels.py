@@ -19,12 +19,21 @@ class Levels(StepParams):
 
     step: Literal["levels"] = "levels"
     channel: Channel = setting("alpha", "Channel", "The channel that is reshaped.", choices=CHANNEL_WORDS)
-    black: float = setting(0.0, "Low in", "Values at or below this become the low out value: "
-                           "raises it to clear away haze.", ge=0, le=1)
-    white: float = setting(1.0, "High in", "Values at or above this become the high out value: "
-                           "lowers it to make the core solid.", ge=0, le=1)
-    gamma: float = setting(1.0, "Bend", "Above 1 lifts the middle and thickens soft parts; below 1 thins "
-                           "them.", ge=0.05, le=20, drag=(0.2, 5), log=True)
+    black: float = setting(
+        0.0, "Low in", "Values at or below this become the low out value: raises it to clear away haze.", ge=0, le=1
+    )
+    white: float = setting(
+        1.0, "High in", "Values at or above this become the high out value: lowers it to make the core solid.", ge=0, le=1
+    )
+    gamma: float = setting(
+        1.0,
+        "Bend",
+        "Above 1 lifts the middle and thickens soft parts; below 1 thins them.",
+        ge=0.05,
+        le=20,
+        drag=(0.2, 5),
+        log=True,
+    )
     out_black: float = setting(0.0, "Low out", "What the lowest value becomes.", ge=0, le=1)
     out_white: float = setting(1.0, "High out", "What the highest value becomes.", ge=0, le=1)
 

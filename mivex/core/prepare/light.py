@@ -12,9 +12,18 @@ _kernels = Lazy("mivex.core.prepare.kernels.light")
 _NOTHING = np.zeros((1, 1, 3), np.float32)
 
 
-def relit(values: Floats, traits: ImageMetadata, *, factor: Floats | None = None, weight: Floats | None = None,
-          colour: Floats | None = None, by_value: bool = False, glow: Floats | None = None, amount: float = 0.0,
-          share: float = 1.0) -> Floats:
+def relit(
+    values: Floats,
+    traits: ImageMetadata,
+    *,
+    factor: Floats | None = None,
+    weight: Floats | None = None,
+    colour: Floats | None = None,
+    by_value: bool = False,
+    glow: Floats | None = None,
+    amount: float = 0.0,
+    share: float = 1.0,
+) -> Floats:
     """Stored values after ``(C·factor + weight·colour) ⊕ amount·glow``, ⊕ being screen; all in linear light.
 
     Parameters
@@ -34,13 +43,18 @@ def relit(values: Floats, traits: ImageMetadata, *, factor: Floats | None = None
     """
     f = np.float32
     out: Floats = np.empty(values.shape, np.float32)
-    args = (np.ones(3, f) if factor is None else factor, np.zeros((1, 1), f) if weight is None else weight,
-            np.zeros(3, f) if colour is None else colour, by_value,
-            _NOTHING if glow is None else np.ascontiguousarray(glow, f), f(amount), f(share), not traits.data)
+    args = (
+        np.ones(3, f) if factor is None else factor,
+        np.zeros((1, 1), f) if weight is None else weight,
+        np.zeros(3, f) if colour is None else colour,
+        by_value,
+        _NOTHING if glow is None else np.ascontiguousarray(glow, f),
+        f(amount),
+        f(share),
+        not traits.data,
+    )
     run_bands(out.shape[0], lambda a, b: _kernels.light_rows(values, *args, out, a, b))  # type: ignore[call-arg]
     return out
-
-
 
 
 def laid_over(values: Floats, traits: ImageMetadata, light: Floats, cover: Floats) -> Floats:
@@ -63,8 +77,6 @@ def laid_over(values: Floats, traits: ImageMetadata, light: Floats, cover: Float
     return out
 
 
-
-
 def matte_out(values: Floats, traits: ImageMetadata, B: Floats, alpha: Floats, share: float, linear: bool) -> Floats:
     """Stored values with ``alpha`` and the colour that lay over matte ``B``; see `mattes.colour_under`.
 
@@ -75,8 +87,6 @@ def matte_out(values: Floats, traits: ImageMetadata, B: Floats, alpha: Floats, s
     decode = linear and not traits.data
     run_bands(out.shape[0], lambda a, b: _kernels.matte_rows(values, B32, a32, np.float32(share), decode, out, a, b))
     return out
-
-
 
 
 def masks_coloured(values: Floats, colours: Floats) -> Floats:

@@ -18,8 +18,9 @@ class DropLoose(StepParams):
 
     step: Literal["drop-loose"] = "drop-loose"
     cutoff: float = setting(0.5, "Cutoff", "What reaches this alpha is a piece.", ge=0.001, le=1)
-    share: float = setting(0.05, "Up to size", "Pieces up to this share of the largest are taken away.", ge=0, le=1,
-                           drag=(0, 0.5))
+    share: float = setting(
+        0.05, "Up to size", "Pieces up to this share of the largest are taken away.", ge=0, le=1, drag=(0, 0.5)
+    )
     repeats: bool = setting(False, "Repeats", "The picture repeats: pieces go on at the other side.")
 
 
@@ -97,5 +98,6 @@ def run(surface: Surface, params: DropLoose, context: Context) -> Surface:
     return surface.with_alpha(np.where(mask, np.float32(0), surface.alpha)) if mask.any() else surface
 
 
-STEP = Step(DropLoose, run, "Drop loose pieces", "Takes away islands of a cutout that hang on nothing; the rest stays.",
-            "alpha")
+STEP = Step(
+    DropLoose, run, "Drop loose pieces", "Takes away islands of a cutout that hang on nothing; the rest stays.", "alpha"
+)

@@ -19,8 +19,11 @@ class Offset(StepParams):
     x: int = setting(0, "Right", "Whole texels to the right.", unit="px", ge=-16384, le=16384, drag=(-256, 256))
     y: int = setting(0, "Down", "Whole texels down.", unit="px", ge=-16384, le=16384, drag=(-256, 256))
     border: Literal["wrap", "clear", "clamp"] = setting(
-        "wrap", "What comes in", "Wrap brings in the other side, clear leaves nothing, hold draws the border out.",
-        choices={"wrap": "The other side", "clear": "Nothing", "clamp": "The border, drawn out"})
+        "wrap",
+        "What comes in",
+        "Wrap brings in the other side, clear leaves nothing, hold draws the border out.",
+        choices={"wrap": "The other side", "clear": "Nothing", "clamp": "The border, drawn out"},
+    )
 
 
 class Centre(StepParams):
@@ -28,11 +31,17 @@ class Centre(StepParams):
 
     step: Literal["centre"] = "centre"
     find: Literal["centroid", "box"] = setting(
-        "centroid", "Middle is", "The centre of gravity of the alpha, or the middle of the box round it.",
-        choices={"centroid": "Centre of gravity", "box": "Middle of its box"})
+        "centroid",
+        "Middle is",
+        "The centre of gravity of the alpha, or the middle of the box round it.",
+        choices={"centroid": "Centre of gravity", "box": "Middle of its box"},
+    )
     do: Literal["move", "pivot"] = setting(
-        "move", "Do", "Move shifts the picture by whole texels; pivot leaves it and places it by that point.",
-        choices={"move": "Move the picture", "pivot": "Set the pivot there"})
+        "move",
+        "Do",
+        "Move shifts the picture by whole texels; pivot leaves it and places it by that point.",
+        choices={"move": "Move the picture", "pivot": "Set the pivot there"},
+    )
 
 
 class Trim(StepParams):
@@ -51,8 +60,11 @@ class Pad(StepParams):
 
     step: Literal["pad"] = "pad"
     to: Literal["sides", "square", "power"] = setting(
-        "sides", "To", "Adds clear texels by side, or evenly up to a square or to powers of two.",
-        choices={"sides": "So much on each side", "square": "A square", "power": "Next powers of two"})
+        "sides",
+        "To",
+        "Adds clear texels by side, or evenly up to a square or to powers of two.",
+        choices={"sides": "So much on each side", "square": "A square", "power": "Next powers of two"},
+    )
     left: int = setting(8, "Left", "Texels added.", unit="px", ge=0, le=8192, drag=(0, 256))
     right: int = setting(8, "Right", "Texels added.", unit="px", ge=0, le=8192, drag=(0, 256))
     top: int = setting(8, "Top", "Texels added.", unit="px", ge=0, le=8192, drag=(0, 256))
@@ -193,8 +205,14 @@ def run_pad(surface: Surface, params: Pad, context: Context) -> Surface:
 
 STEPS = (
     Step(Offset, run_offset, "Offset", "Shifts the picture by whole texels, wrapping round or not.", "source", moves=True),
-    Step(Centre, run_centre, "Centre", "Brings the shape to the middle, or sets the pivot it is placed by.", "edges",
-         moves=True),
+    Step(
+        Centre,
+        run_centre,
+        "Centre",
+        "Brings the shape to the middle, or sets the pivot it is placed by.",
+        "edges",
+        moves=True,
+    ),
     Step(Trim, run_trim, "Trim", "Cuts away empty margins.", "edges", moves=True),
     Step(Pad, run_pad, "Pad", "Adds clear texels round the picture.", "edges", moves=True),
 )

@@ -30,24 +30,26 @@ class NormalFromHeight(StepParams):
     """Settings of ``normal-from-height``."""
 
     step: Literal["normal-from-height"] = "normal-from-height"
-    take: Value = setting("luminance", "Height is", "Which values are height; bright is high.",
-                         choices=VALUE_WORDS)
+    take: Value = setting("luminance", "Height is", "Which values are height; bright is high.", choices=VALUE_WORDS)
     strength: float = setting(2.0, "Strength", "Steeper slopes; below zero, hills become hollows.", ge=-10, le=10)
-    blur: float = setting(0.0, "Blur first", "Smooths the height before its slope is taken.", unit="px", ge=0, le=64,
-                          drag=(0, 16))
+    blur: float = setting(
+        0.0, "Blur first", "Smooths the height before its slope is taken.", unit="px", ge=0, le=64, drag=(0, 16)
+    )
     border: Border = setting("clamp", "At the border", "Wrap for a texture that repeats.", choices=BORDER_WORDS)
     green: Literal["up", "down"] = setting(
-        "up", "Green points", "The way the receiving program expects: the wrong one turns hills into hollows for light "
-        "from above.", choices={"up": "Up", "down": "Down"})
-
-
+        "up",
+        "Green points",
+        "The way the receiving program expects: the wrong one turns hills into hollows for light from above.",
+        choices={"up": "Up", "down": "Down"},
+    )
 
 
 def run(surface: Surface, params: NormalFromHeight, context: Context) -> Surface:
     """``n = (−h_x, ∓h_y, 1)`` normalised, stored as ``(n + 1)/2``; heights and slopes of stored values."""
     wrap = params.border == "wrap"
-    height = blurred(np.ascontiguousarray(grey_of(surface.values, params.take), np.float32),
-                     params.blur * surface.scale, wrap)
+    height = blurred(
+        np.ascontiguousarray(grey_of(surface.values, params.take), np.float32), params.blur * surface.scale, wrap
+    )
     edge = cv2.BORDER_WRAP if wrap else cv2.BORDER_REPLICATE
     padded = np.asarray(cv2.copyMakeBorder(height, 1, 1, 1, 1, edge), np.float32)
     out: Floats = np.empty(surface.values.shape, np.float32)
@@ -58,5 +60,4 @@ def run(surface: Surface, params: NormalFromHeight, context: Context) -> Surface
     return surface.but(values=out, data=True)
 
 
-STEP = Step(NormalFromHeight, run, "Normal from height", "Turns heights into a normal map; the result is data.",
-            "colour")
+STEP = Step(NormalFromHeight, run, "Normal from height", "Turns heights into a normal map; the result is data.", "colour")

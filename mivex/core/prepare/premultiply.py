@@ -19,5 +19,10 @@ def run(surface: Surface, params: Premultiply, context: Context) -> Surface:
     return surface.but(values=premultiplied(surface.values, surface.traits), premultiplied=True)
 
 
-STEP = Step(Premultiply, run, "Premultiply", "Multiply colour by alpha, so that filtering cannot leak; needs "
-            "the Premultiplied blend.", "edges")
+STEP = Step(
+    Premultiply,
+    run,
+    "Premultiply",
+    "Multiply colour by alpha, so that filtering cannot leak; needs the Premultiplied blend.",
+    "edges",
+)

@@ -21,15 +21,19 @@ class Resize(StepParams):
 
     step: Literal["resize"] = "resize"
     to: Literal["power", "size"] = setting(
-        "power", "To", "Powers of two suit mip levels and block compression.",
-        choices={"power": "Nearest powers of two", "size": "A given size"})
-    width: int = setting(0, "Width", "Used with a given size; 0 keeps it.", unit="px", ge=0, le=16384,
-                         drag=(0, 4096))
-    height: int = setting(0, "Height", "Used with a given size; 0 keeps it.", unit="px", ge=0, le=16384,
-                          drag=(0, 4096))
+        "power",
+        "To",
+        "Powers of two suit mip levels and block compression.",
+        choices={"power": "Nearest powers of two", "size": "A given size"},
+    )
+    width: int = setting(0, "Width", "Used with a given size; 0 keeps it.", unit="px", ge=0, le=16384, drag=(0, 4096))
+    height: int = setting(0, "Height", "Used with a given size; 0 keeps it.", unit="px", ge=0, le=16384, drag=(0, 4096))
     filter: Literal["area", "lanczos"] = setting(
-        "area", "Filter", "Area averages and never rings; Lanczos keeps more detail and may ring.",
-        choices={"area": "Area", "lanczos": "Lanczos"})
+        "area",
+        "Filter",
+        "Area averages and never rings; Lanczos keeps more detail and may ring.",
+        choices={"area": "Area", "lanczos": "Lanczos"},
+    )
 
 
 def nearest_power(side: int) -> int:
@@ -43,6 +47,7 @@ def resized(values: Floats, width: int, height: int, kind: str) -> Floats:
     Area averages where it shrinks and is linear where it grows. Lanczos is OpenCV's kernel, which is not
     widened when shrinking: what shrinks is averaged down to within twice the size first.
     """
+
     def one(v: Floats, w: int, h: int, was: int, to: int) -> Floats:
         if was == to:
             return v

@@ -24,13 +24,23 @@ class SignedDistance(StepParams):
     """Settings of ``signed-distance``."""
 
     step: Literal["signed-distance"] = "signed-distance"
-    spread: float = setting(8.0, "Spread", "Distance from the outline, in texels of the result, at which alpha reaches "
-                            "0 outside and 1 inside. Wide serves glows, narrow keeps finer steps.", unit="px",
-                            ge=0.5, le=256, drag=(1, 32))
+    spread: float = setting(
+        8.0,
+        "Spread",
+        "Distance from the outline, in texels of the result, at which alpha reaches "
+        "0 outside and 1 inside. Wide serves glows, narrow keeps finer steps.",
+        unit="px",
+        ge=0.5,
+        le=256,
+        drag=(1, 32),
+    )
     at: float = setting(0.5, "Outline at", "Value of alpha that is the outline.", ge=0.01, le=0.99)
     reduce: Literal[1, 2, 4, 8, 16] = setting(
-        1, "Reduce by", "Draws the distance into a smaller picture; the outline stays sharper than its texels.",
-        choices={1: "Not at all", 2: "2", 4: "4", 8: "8", 16: "16"})
+        1,
+        "Reduce by",
+        "Draws the distance into a smaller picture; the outline stays sharper than its texels.",
+        choices={1: "Not at all", 2: "2", 4: "4", 8: "8", 16: "16"},
+    )
 
 
 def run(surface: Surface, params: SignedDistance, context: Context) -> Surface:
@@ -52,5 +62,11 @@ def run(surface: Surface, params: SignedDistance, context: Context) -> Surface:
     return out.but(values=values)
 
 
-STEP = Step(SignedDistance, run, "Signed distance", "Stores the distance from the outline as alpha: crisp at any "
-            "magnification under Cutout.", "edges", moves=True)
+STEP = Step(
+    SignedDistance,
+    run,
+    "Signed distance",
+    "Stores the distance from the outline as alpha: crisp at any magnification under Cutout.",
+    "edges",
+    moves=True,
+)

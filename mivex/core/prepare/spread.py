@@ -27,21 +27,33 @@ class Spread(StepParams):
 
     step: Literal["spread"] = "spread"
     method: Literal["nearest", "smooth", "mean"] = setting(
-        "nearest", "Fill with", "What lies under clear texels afterwards; alpha stays as it is.",
-        choices={"nearest": "Nearest edge", "smooth": "Smooth blend",
-                 "mean": "Mean colour"})
-    solid_from: float = setting(0.0, "Trust from alpha", "Texels above this keep their own colour; raise it "
-                                "where faint texels hold a wrong one. At 0 any alpha above 0 counts.",
-                                ge=0, le=1)
-    reach: float = setting(0.0, "Reach", "How far the colour is spread from the edge; 0 fills everything.",
-                           unit="px", ge=0, le=16384, drag=(0, 128))
+        "nearest",
+        "Fill with",
+        "What lies under clear texels afterwards; alpha stays as it is.",
+        choices={"nearest": "Nearest edge", "smooth": "Smooth blend", "mean": "Mean colour"},
+    )
+    solid_from: float = setting(
+        0.0,
+        "Trust from alpha",
+        "Texels above this keep their own colour; raise it "
+        "where faint texels hold a wrong one. At 0 any alpha above 0 counts.",
+        ge=0,
+        le=1,
+    )
+    reach: float = setting(
+        0.0,
+        "Reach",
+        "How far the colour is spread from the edge; 0 fills everything.",
+        unit="px",
+        ge=0,
+        le=16384,
+        drag=(0, 128),
+    )
 
 
 def trusted(alpha: Floats, solid_from: float) -> Mask:
     """Texels whose own colour counts: alpha above 0, or at least ``solid_from`` where that is above 0."""
     return alpha >= np.float32(solid_from) if solid_from > 0 else alpha > 0
-
-
 
 
 def pull_push(rgb: Floats, mask: Mask) -> Floats:
@@ -68,8 +80,6 @@ def pull_push(rgb: Floats, mask: Mask) -> Floats:
         run_bands(level.shape[0], lambda a, b, v=level, c=coarse, o=finer: _kernels.push_rows(v, c, o, a, b))  # type: ignore[misc]
         filled = finer
     return filled
-
-
 
 
 def run(surface: Surface, params: Spread, context: Context) -> Surface:
@@ -100,5 +110,10 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
     return surface.with_colour(np.where(fill[..., None], colour, surface.values[..., :3]))
 
 
-STEP = Step(Spread, run, "Spread colour", "Put edge colour under clear texels, so that no rim shows when "
-            "the texture is filtered.", "edges")
+STEP = Step(
+    Spread,
+    run,
+    "Spread colour",
+    "Put edge colour under clear texels, so that no rim shows when the texture is filtered.",
+    "edges",
+)

@@ -26,11 +26,19 @@ class MakeTile(StepParams):
     """Settings of ``make-tile``."""
 
     step: Literal["make-tile"] = "make-tile"
-    band: float = setting(0.25, "Band", "Width along each side, as a share of the picture, over which it passes into "
-                          "its own middle; 0 changes nothing.", ge=0, le=0.5)
+    band: float = setting(
+        0.25,
+        "Band",
+        "Width along each side, as a share of the picture, over which it passes into its own middle; 0 changes nothing.",
+        ge=0,
+        le=0.5,
+    )
     way: Literal["both", "across", "down"] = setting(
-        "both", "Repeats", "Which sides must meet.",
-        choices={"both": "Both ways", "across": "Left and right", "down": "Top and bottom"})
+        "both",
+        "Repeats",
+        "Which sides must meet.",
+        choices={"both": "Both ways", "across": "Left and right", "down": "Top and bottom"},
+    )
 
 
 class Noise(StepParams):
@@ -38,28 +46,32 @@ class Noise(StepParams):
 
     step: Literal["noise"] = "noise"
     form: Literal["clouds", "ridges", "grain"] = setting(
-        "clouds", "Form", "Clouds are soft, ridges vein-like, grain is fine and even.",
-        choices={"clouds": "Clouds", "ridges": "Ridges", "grain": "Grain"})
-    cells: int = setting(6, "Features", "Largest features across the picture; it repeats exactly.", ge=1, le=512,
-                         drag=(1, 64))
+        "clouds",
+        "Form",
+        "Clouds are soft, ridges vein-like, grain is fine and even.",
+        choices={"clouds": "Clouds", "ridges": "Ridges", "grain": "Grain"},
+    )
+    cells: int = setting(
+        6, "Features", "Largest features across the picture; it repeats exactly.", ge=1, le=512, drag=(1, 64)
+    )
     octaves: int = setting(4, "Detail", "Layers, each twice as fine and half as strong.", ge=1, le=9)
     contrast: float = setting(1.5, "Contrast", "Spreads the values apart.", ge=0, le=16, drag=(0.2, 5))
     middle: float = setting(0.5, "Middle", "Lower gives more holes, higher more body.", ge=0, le=1)
-    seed: int = setting(1, "Seed", "Another number, another pattern; the same number, the same one.", ge=0, le=99999,
-                        drag=(0, 100))
+    seed: int = setting(
+        1, "Seed", "Another number, another pattern; the same number, the same one.", ge=0, le=99999, drag=(0, 100)
+    )
     into: Literal["multiply", "subtract", "replace", "colour"] = setting(
-        "multiply", "Goes into", "Multiplies the alpha, is taken from it, takes its place, or becomes grey colour.",
-        choices={"multiply": "Alpha, multiplied", "subtract": "Alpha, taken away", "replace": "Alpha, replaced",
-                 "colour": "Colour, as grey"})
+        "multiply",
+        "Goes into",
+        "Multiplies the alpha, is taken from it, takes its place, or becomes grey colour.",
+        choices={
+            "multiply": "Alpha, multiplied",
+            "subtract": "Alpha, taken away",
+            "replace": "Alpha, replaced",
+            "colour": "Colour, as grey",
+        },
+    )
     amount: float = setting(1.0, "Amount", "0 changes nothing.", ge=0, le=1)
-
-
-
-
-
-
-
-
 
 
 def noise_field(height: int, width: int, p: Noise) -> Floats:
@@ -111,8 +123,6 @@ def run_tile(surface: Surface, params: MakeTile, context: Context) -> Surface:
     return surface.but(values=unpremultiply(out, surface.values, surface.data))
 
 
-
-
 @dataclass(frozen=True)
 class Seam:
     """How a texture meets itself across one pair of sides.
@@ -152,17 +162,30 @@ def seams(texture: Texture) -> tuple[Seam, Seam]:
     across = down = 0.0
     # Block by block, each with the row that follows: a large picture would take several times its memory.
     for top in range(0, h, BLOCK):
-        part = shown(v[top:top + BLOCK + 1])
+        part = shown(v[top : top + BLOCK + 1])
         across += float(np.abs(np.diff(part[:BLOCK], axis=1)).sum(dtype=np.float64))
         down += float(np.abs(np.diff(part, axis=0)).sum(dtype=np.float64))
     sides, ends = shown(v[:, [0, -1]]), shown(v[[0, -1]])
-    return (Seam("left and right", float(np.abs(sides[:, 0] - sides[:, 1]).mean()), across / max(4 * h * (w - 1), 1)),
-            Seam("top and bottom", float(np.abs(ends[0] - ends[1]).mean()), down / max(4 * w * (h - 1), 1)))
+    return (
+        Seam("left and right", float(np.abs(sides[:, 0] - sides[:, 1]).mean()), across / max(4 * h * (w - 1), 1)),
+        Seam("top and bottom", float(np.abs(ends[0] - ends[1]).mean()), down / max(4 * w * (h - 1), 1)),
+    )
 
 
 STEPS = (
-    Step(MakeTile, run_tile, "Make it tile", "Blends the sides into the picture's own middle, so that it repeats "
-         "without a seam.", "source", moves=True),
-    Step(Noise, run_noise, "Noise", "Breaks up the alpha, or makes a pattern, with noise that repeats by "
-         "construction.", "alpha"),
+    Step(
+        MakeTile,
+        run_tile,
+        "Make it tile",
+        "Blends the sides into the picture's own middle, so that it repeats without a seam.",
+        "source",
+        moves=True,
+    ),
+    Step(
+        Noise,
+        run_noise,
+        "Noise",
+        "Breaks up the alpha, or makes a pattern, with noise that repeats by construction.",
+        "alpha",
+    ),
 )

@@ -34,24 +34,27 @@ class GradientMap(StepParams):
     """Settings of ``gradient-map``."""
 
     step: Literal["gradient-map"] = "gradient-map"
-    take: Value = setting("luminance", "Value is", "Which values choose the colour.",
-                         choices=VALUE_WORDS)
+    take: Value = setting("luminance", "Value is", "Which values choose the colour.", choices=VALUE_WORDS)
     ramp: Annotated[tuple[Stop, ...], AfterValidator(_in_order)] = setting(
-        ((0.0, (0.05, 0.08, 0.12)), (0.5, (0.35, 0.55, 0.6)), (1.0, (0.95, 0.98, 0.92))), "Ramp",
+        ((0.0, (0.05, 0.08, 0.12)), (0.5, (0.35, 0.55, 0.6)), (1.0, (0.95, 0.98, 0.92))),
+        "Ramp",
         "Low values take the colours on the left, high ones those on the right. Click below the ramp to add a colour.",
-        widget="ramp")
+        widget="ramp",
+    )
     amount: float = setting(1.0, "Amount", "0 keeps the colours as they were.", ge=0, le=1)
-    space: Space = setting("linear", "Mixed in", "Light mixes evenly in linear light; display values give the "
-                           "steps of a painted ramp.",
-                           choices={"linear": "Linear light", "display": "Display values"})
+    space: Space = setting(
+        "linear",
+        "Mixed in",
+        "Light mixes evenly in linear light; display values give the steps of a painted ramp.",
+        choices={"linear": "Linear light", "display": "Display values"},
+    )
 
 
 class Tint(StepParams):
     """Settings of ``tint``."""
 
     step: Literal["tint"] = "tint"
-    colour: Rgb = setting((1.0, 1.0, 1.0), "Colour", "Multiplies every colour; white leaves them alone.",
-                          widget="colour")
+    colour: Rgb = setting((1.0, 1.0, 1.0), "Colour", "Multiplies every colour; white leaves them alone.", widget="colour")
     amount: float = setting(1.0, "Amount", "0 keeps the colours as they were.", ge=0, le=1)
 
 
@@ -59,32 +62,47 @@ class AddTint(FallOffFields):
     """Settings of ``add-tint``."""
 
     WHEN: ClassVar = {"file": ("mask", ("file",)), "strokes": ("mask", ("brush",))} | {
-        key: ("mask", ("fall-off",)) for key in ("shape", "x", "y", "radius", "stretch", "angle", "soft", "profile")}
+        key: ("mask", ("fall-off",)) for key in ("shape", "x", "y", "radius", "stretch", "angle", "soft", "profile")
+    }
 
     step: Literal["add-tint"] = "add-tint"
     colour: Rgb = setting((1.0, 0.55, 0.2), "Colour", "The light that is added.", widget="colour")
     gain: float = setting(0.5, "Gain", "How much of it; 0 adds nothing.", ge=0, le=8, drag=(0, 2))
-    by_value: bool = setting(True, "By brightness", "Bright parts take more of it, black ones none: tints a grey shape "
-                             "without filling its shadows.")
+    by_value: bool = setting(
+        True,
+        "By brightness",
+        "Bright parts take more of it, black ones none: tints a grey shape without filling its shadows.",
+    )
     mask: Literal["fall-off", "brush", "file", "everywhere"] = setting(
-        "fall-off", "Where", "A fall-off with handles, strokes of a soft brush, another picture, or everywhere.",
-        choices={"fall-off": "A fall-off", "brush": "Brushed strokes", "file": "Another picture",
-                 "everywhere": "Everywhere"})
+        "fall-off",
+        "Where",
+        "A fall-off with handles, strokes of a soft brush, another picture, or everywhere.",
+        choices={
+            "fall-off": "A fall-off",
+            "brush": "Brushed strokes",
+            "file": "Another picture",
+            "everywhere": "Everywhere",
+        },
+    )
     file: str = setting("", "Picture", "The mask: its alpha if it has one, else its luminance.", widget="file")
-    strokes: tuple[Stroke, ...] = setting((), "Strokes", "Paint in the flat proof; each stroke can be undone.",
-                                          widget="strokes")
+    strokes: tuple[Stroke, ...] = setting(
+        (), "Strokes", "Paint in the flat proof; each stroke can be undone.", widget="strokes"
+    )
 
 
 class Glow(StepParams):
     """Settings of ``glow``."""
 
     step: Literal["glow"] = "glow"
-    amount: float = setting(0.5, "Amount", "How much of the blurred copy is screened over; 0 adds nothing.",
-                            ge=0, le=4, drag=(0, 2))
-    radius: float = setting(12.0, "Radius", "Standard deviation of the blurred copy.", unit="px", ge=0, le=512,
-                            drag=(0, 64))
-    border: Border = setting("clamp", "At the border", "Wrap keeps a repeating texture free of seams.",
-                             choices=BORDER_WORDS)
+    amount: float = setting(
+        0.5, "Amount", "How much of the blurred copy is screened over; 0 adds nothing.", ge=0, le=4, drag=(0, 2)
+    )
+    radius: float = setting(
+        12.0, "Radius", "Standard deviation of the blurred copy.", unit="px", ge=0, le=512, drag=(0, 64)
+    )
+    border: Border = setting(
+        "clamp", "At the border", "Wrap keeps a repeating texture free of seams.", choices=BORDER_WORDS
+    )
 
 
 def run_gradient(surface: Surface, params: GradientMap, context: Context) -> Surface:
@@ -107,8 +125,6 @@ def run_gradient(surface: Surface, params: GradientMap, context: Context) -> Sur
         return surface.but(values=out)
     rgb = surface.rgb_in(params.space)
     return surface.with_colour(surface.rgb_from(rgb + (out[..., :3] - rgb) * np.float32(params.amount), params.space))
-
-
 
 
 def run_tint(surface: Surface, params: Tint, context: Context) -> Surface:
@@ -150,10 +166,17 @@ def run_glow(surface: Surface, params: Glow, context: Context) -> Surface:
 
 
 STEPS = (
-    Step(GradientMap, run_gradient, "Gradient map", "Gives every value a colour out of a ramp; alpha stays apart.",
-         "colour"),
+    Step(
+        GradientMap, run_gradient, "Gradient map", "Gives every value a colour out of a ramp; alpha stays apart.", "colour"
+    ),
     Step(Tint, run_tint, "Tint", "Multiplies all colour by one.", "colour"),
-    Step(AddTint, run_add, "Add a tint", "Adds coloured light where a soft mask says: a fall-off, brushed strokes, "
-         "another picture.", "colour", lambda p: [p.file] if p.mask == "file" and p.file else []),
+    Step(
+        AddTint,
+        run_add,
+        "Add a tint",
+        "Adds coloured light where a soft mask says: a fall-off, brushed strokes, another picture.",
+        "colour",
+        lambda p: [p.file] if p.mask == "file" and p.file else [],
+    ),
     Step(Glow, run_glow, "Glow", "Screens a blurred copy over the colour; alpha stays apart.", "colour"),
 )

@@ -41,8 +41,13 @@ class Curve(StepParams):
 
     step: Literal["curve"] = "curve"
     channel: Channel = setting("alpha", "Channel", "The channel that is reshaped.", choices=CHANNEL_WORDS)
-    points: Points = setting(STRAIGHT, "Curve", "Values from left to right become the height of the curve; click to "
-                             "add a point, drag it out of the frame to remove it.", widget="curve")
+    points: Points = setting(
+        STRAIGHT,
+        "Curve",
+        "Values from left to right become the height of the curve; click to "
+        "add a point, drag it out of the frame to remove it.",
+        widget="curve",
+    )
 
 
 class Threshold(StepParams):
@@ -89,6 +94,7 @@ def run_threshold(surface: Surface, params: Threshold, context: Context) -> Surf
 
 def run_smoothstep(surface: Surface, params: Smoothstep, context: Context) -> Surface:
     """``t²·(3 − 2t)`` with ``t = clip((v − low)/(high − low))``; a hard step where ``high ≤ low``."""
+
     def shape(v: Floats) -> Floats:
         span = params.high - params.low
         if span < 1e-6:

@@ -14,13 +14,19 @@ class Unmatte(StepParams):
     """Settings of ``unmatte``."""
 
     step: Literal["unmatte"] = "unmatte"
-    matte: Rgb = setting((0.0, 0.0, 0.0), "Matte", "The backdrop the picture was cut from; its rim "
-                         "disappears from soft parts.", widget="colour")
-    share: float = setting(1.0, "Share", "How much of the matte is still there: 1 takes all of it out.",
-                           ge=0, le=1)
-    space: Space = setting("display", "Blended in", "How the picture was once laid over its backdrop; paint "
-                           "programs mostly blend display values.",
-                           choices={"display": "Display values", "linear": "Linear light"})
+    matte: Rgb = setting(
+        (0.0, 0.0, 0.0),
+        "Matte",
+        "The backdrop the picture was cut from; its rim disappears from soft parts.",
+        widget="colour",
+    )
+    share: float = setting(1.0, "Share", "How much of the matte is still there: 1 takes all of it out.", ge=0, le=1)
+    space: Space = setting(
+        "display",
+        "Blended in",
+        "How the picture was once laid over its backdrop; paint programs mostly blend display values.",
+        choices={"display": "Display values", "linear": "Linear light"},
+    )
 
 
 def run(surface: Surface, params: Unmatte, context: Context) -> Surface:
@@ -52,5 +58,11 @@ def note(surface: Surface, params: Unmatte) -> str:
     return f"{share:.1%} of the soft texels are clipped: they cannot have lain over this matte." if share > 0.005 else ""
 
 
-STEP = Step(Unmatte, run, "Remove matte", "Clean the dark, bright or coloured rim that a backdrop left in "
-            "soft parts.", "edges", note=note)
+STEP = Step(
+    Unmatte,
+    run,
+    "Remove matte",
+    "Clean the dark, bright or coloured rim that a backdrop left in soft parts.",
+    "edges",
+    note=note,
+)

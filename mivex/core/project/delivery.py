@@ -16,26 +16,73 @@ RECIPE_VERSION = 1
 Lane = Literal["red", "green", "blue", "alpha"]
 LANES: tuple[Lane, ...] = ("red", "green", "blue", "alpha")
 FROM_WORDS: dict[str, str] = {
-    "red": "Red", "green": "Green", "blue": "Blue", "opacity": "Opacity", "grey": "Grey of the colour",
-    "roughness": "Roughness", "metal": "Metal", "occlusion": "Occlusion", "height": "Height",
-    "normal_x": "Normal across", "normal_y": "Normal up", "normal_z": "Normal out",
-    "glow_red": "Glow, red", "glow_green": "Glow, green", "glow_blue": "Glow, blue",
-    "distance": "Distance from the outline", "mask": "A layer's mask", "number": "A number"}
-FromName = Literal["red", "green", "blue", "opacity", "grey", "roughness", "metal", "occlusion", "height", "normal_x",
-                   "normal_y", "normal_z", "glow_red", "glow_green", "glow_blue", "distance", "mask", "number"]
-FORMATS: dict[str, str] = {"own": "As the overlay says", "png": "PNG", "tga": "TGA", "tif": "TIFF", "exr": "OpenEXR",
-                           "webp": "WebP, lossless", "ktx2": "KTX 2, every mip level"}
-DEPTHS: dict[str, tuple[int, ...]] = {"png": (8, 16), "tga": (8,), "tif": (8, 16), "exr": (32,), "webp": (8,),
-                                      "ktx2": (8, 16)}
+    "red": "Red",
+    "green": "Green",
+    "blue": "Blue",
+    "opacity": "Opacity",
+    "grey": "Grey of the colour",
+    "roughness": "Roughness",
+    "metal": "Metal",
+    "occlusion": "Occlusion",
+    "height": "Height",
+    "normal_x": "Normal across",
+    "normal_y": "Normal up",
+    "normal_z": "Normal out",
+    "glow_red": "Glow, red",
+    "glow_green": "Glow, green",
+    "glow_blue": "Glow, blue",
+    "distance": "Distance from the outline",
+    "mask": "A layer's mask",
+    "number": "A number",
+}
+FromName = Literal[
+    "red",
+    "green",
+    "blue",
+    "opacity",
+    "grey",
+    "roughness",
+    "metal",
+    "occlusion",
+    "height",
+    "normal_x",
+    "normal_y",
+    "normal_z",
+    "glow_red",
+    "glow_green",
+    "glow_blue",
+    "distance",
+    "mask",
+    "number",
+]
+FORMATS: dict[str, str] = {
+    "own": "As the overlay says",
+    "png": "PNG",
+    "tga": "TGA",
+    "tif": "TIFF",
+    "exr": "OpenEXR",
+    "webp": "WebP, lossless",
+    "ktx2": "KTX 2, every mip level",
+}
+DEPTHS: dict[str, tuple[int, ...]] = {
+    "png": (8, 16),
+    "tga": (8,),
+    "tif": (8, 16),
+    "exr": (32,),
+    "webp": (8,),
+    "ktx2": (8, 16),
+}
 
 
 class Feed(OmitDefaultsModel):
     """What one channel of a file is filled with."""
 
-    take: FromName = Field("number", title="Takes", description="What fills this channel.",
-                            json_schema_extra={"choices": {**FROM_WORDS}})
-    overlay: str = Field("", title="Overlay", description="Name or id of another overlay whose channel is taken; empty: "
-                         "this one.")
+    take: FromName = Field(
+        "number", title="Takes", description="What fills this channel.", json_schema_extra={"choices": {**FROM_WORDS}}
+    )
+    overlay: str = Field(
+        "", title="Overlay", description="Name or id of another overlay whose channel is taken; empty: this one."
+    )
     layer: int = setting(1, "Layer", "Which layer's mask, from the lowest up.", ge=1, le=64, drag=(1, 8))
     invert: bool = setting(False, "Inverted", "One minus the value: roughness delivered as smoothness, say.")
     value: float = setting(1.0, "Value", "The number.", ge=0, le=1)
@@ -58,15 +105,33 @@ class FilePlan(Frozen):
 
     pattern: str = setting("{name}", "Name", "{name} stands for the overlay's name, {kind} for its kind.")
     format: Literal["own", "png", "tga", "tif", "exr", "webp", "ktx2"] = setting(
-        "own", "File", "KTX 2 and TIFF hold every mip level as it was made.", choices=FORMATS)
-    bits: Literal[0, 8, 16, 32] = setting(0, "Depth", "Finer steps at twice the size.", unit="bit",
-                                          choices={0: "As the overlay says", 8: "8", 16: "16", 32: "32, real numbers"})
-    size: int = setting(0, "Longest side", "Smaller than the overlay's own: filtered down with colour weighed by alpha; 0: "
-                        "its own.", unit="px", ge=0, le=16384, drag=(0, 4096))
-    holds: Literal["colour", "data"] = setting("colour", "Holds", "Colour is encoded and decoded by the receiver; data is "
-                                               "read as it is.", choices={"colour": "Colour", "data": "Data"})
-    green: Literal["up", "down"] = setting("up", "Green points", "Which way a normal map's second channel counts.",
-                                           choices={"up": "Up", "down": "Down"})
+        "own", "File", "KTX 2 and TIFF hold every mip level as it was made.", choices=FORMATS
+    )
+    bits: Literal[0, 8, 16, 32] = setting(
+        0,
+        "Depth",
+        "Finer steps at twice the size.",
+        unit="bit",
+        choices={0: "As the overlay says", 8: "8", 16: "16", 32: "32, real numbers"},
+    )
+    size: int = setting(
+        0,
+        "Longest side",
+        "Smaller than the overlay's own: filtered down with colour weighed by alpha; 0: its own.",
+        unit="px",
+        ge=0,
+        le=16384,
+        drag=(0, 4096),
+    )
+    holds: Literal["colour", "data"] = setting(
+        "colour",
+        "Holds",
+        "Colour is encoded and decoded by the receiver; data is read as it is.",
+        choices={"colour": "Colour", "data": "Data"},
+    )
+    green: Literal["up", "down"] = setting(
+        "up", "Green points", "Which way a normal map's second channel counts.", choices={"up": "Up", "down": "Down"}
+    )
     always: bool = setting(False, "Always", "Written even where nothing but numbers would be in it.")
     channels: dict[Lane, Feed] = Field(default_factory=lambda: dict(COLOUR_ALPHA), description="Feed of each channel.")
 
@@ -83,9 +148,11 @@ class FilePlan(Frozen):
         if have not in (list(LANES[:1]), list(LANES[:3]), list(LANES)):
             raise ValueError("a file has one channel (red), three (red, green, blue), or four with alpha")
         if self.format != "own" and self.bits and self.bits not in DEPTHS[self.format]:
-            raise ValueError(f"{FORMATS[self.format].split(',')[0]} holds {' or '.join(map(str, DEPTHS[self.format]))} "
-                             f"bits "
-                             f"a channel, not {self.bits}")
+            raise ValueError(
+                f"{FORMATS[self.format].split(',')[0]} holds {' or '.join(map(str, DEPTHS[self.format]))} "
+                f"bits "
+                f"a channel, not {self.bits}"
+            )
         return self
 
     @property
@@ -98,8 +165,12 @@ class FilePlan(Frozen):
         return any(f.take in names for f in self.channels.values())
 
 
-COLOUR_ALPHA: dict[Lane, Feed] = {"red": _take("red"), "green": _take("green"), "blue": _take("blue"),
-                                  "alpha": _take("opacity")}
+COLOUR_ALPHA: dict[Lane, Feed] = {
+    "red": _take("red"),
+    "green": _take("green"),
+    "blue": _take("blue"),
+    "alpha": _take("opacity"),
+}
 _COLOUR: dict[Lane, Feed] = {k: v for k, v in COLOUR_ALPHA.items() if k != "alpha"}
 _PACKED: dict[Lane, Feed] = {"red": _take("occlusion"), "green": _take("roughness"), "blue": _take("metal")}
 _NORMAL: dict[Lane, Feed] = {"red": _take("normal_x"), "green": _take("normal_y"), "blue": _take("normal_z")}
@@ -113,8 +184,11 @@ class DeliveryRecipe(Frozen):
     name: str = setting("", "Name", "What the recipe is called.")
     files: tuple[FilePlan, ...] = Field((), description="Pictures that are written.")
     gltf: Literal["none", "glb", "gltf"] = setting(
-        "none", "Geometry", "The placement as glTF 2.0: one file, or with pictures beside it.",
-        choices={"none": "None", "glb": "glTF, one file", "gltf": "glTF, parts beside it"})
+        "none",
+        "Geometry",
+        "The placement as glTF 2.0: one file, or with pictures beside it.",
+        choices={"none": "None", "glb": "glTF, one file", "gltf": "glTF, parts beside it"},
+    )
     motion: bool = setting(True, "Motion", "Effects that show it are written as motion files.")
     proof: bool = setting(False, "Proof sheet", "A page with pictures, settings and findings.")
 
@@ -131,26 +205,49 @@ def _file(pattern: str, channels: dict[Lane, Feed], **more: Any) -> FilePlan:
     return FilePlan(pattern=pattern, channels=channels, **more)
 
 
-_SURFACE = (_file("{name}", COLOUR_ALPHA, always=True), _file("{name}_orm", _PACKED, holds="data"),
-            _file("{name}_normal", _NORMAL, holds="data"), _file("{name}_glow", _GLOW))
+_SURFACE = (
+    _file("{name}", COLOUR_ALPHA, always=True),
+    _file("{name}_orm", _PACKED, holds="data"),
+    _file("{name}_normal", _NORMAL, holds="data"),
+    _file("{name}_glow", _GLOW),
+)
 STOCK: dict[str, DeliveryRecipe] = {
     "surface": DeliveryRecipe(name="Whole surface", files=_SURFACE),
     "colour-alpha": DeliveryRecipe(name="Colour with alpha", files=_SURFACE[:1], motion=False),
-    "opacity-apart": DeliveryRecipe(name="Opacity apart, as grey", files=(
-        _file("{name}", _COLOUR, always=True),
-        _file("{name}_opacity", {"red": _take("opacity")}, holds="data", always=True))),
-    "packed": DeliveryRecipe(name="Surface packed in one file", files=(
-        _SURFACE[0], _file("{name}_orm", _PACKED, holds="data", always=True))),
-    "masks": DeliveryRecipe(name="Four masks packed", files=(
-        _SURFACE[0], _file("{name}_masks", {lane: _take("mask", layer=k) for k, lane in enumerate(LANES, 1)}, holds="data",
-                           always=True))),
-    "distance": DeliveryRecipe(name="Signed distance", files=(
-        _file("{name}_distance", {"red": _take("distance")}, holds="data", always=True),)),
-    "sheet": DeliveryRecipe(name="Sheet with frames", files=(
-        _file("{name}", COLOUR_ALPHA, format="png", always=True),)),
-    "scene": DeliveryRecipe(name="Scene, everything", gltf="glb", proof=True, files=(
-        *_SURFACE, _file("{name}", COLOUR_ALPHA, format="ktx2", bits=8, always=True).model_copy(
-            update={"pattern": "{name}_levels"}))),
+    "opacity-apart": DeliveryRecipe(
+        name="Opacity apart, as grey",
+        files=(
+            _file("{name}", _COLOUR, always=True),
+            _file("{name}_opacity", {"red": _take("opacity")}, holds="data", always=True),
+        ),
+    ),
+    "packed": DeliveryRecipe(
+        name="Surface packed in one file", files=(_SURFACE[0], _file("{name}_orm", _PACKED, holds="data", always=True))
+    ),
+    "masks": DeliveryRecipe(
+        name="Four masks packed",
+        files=(
+            _SURFACE[0],
+            _file(
+                "{name}_masks", {lane: _take("mask", layer=k) for k, lane in enumerate(LANES, 1)}, holds="data", always=True
+            ),
+        ),
+    ),
+    "distance": DeliveryRecipe(
+        name="Signed distance", files=(_file("{name}_distance", {"red": _take("distance")}, holds="data", always=True),)
+    ),
+    "sheet": DeliveryRecipe(name="Sheet with frames", files=(_file("{name}", COLOUR_ALPHA, format="png", always=True),)),
+    "scene": DeliveryRecipe(
+        name="Scene, everything",
+        gltf="glb",
+        proof=True,
+        files=(
+            *_SURFACE,
+            _file("{name}", COLOUR_ALPHA, format="ktx2", bits=8, always=True).model_copy(
+                update={"pattern": "{name}_levels"}
+            ),
+        ),
+    ),
 }
 """Recipes that come with Mivex, by key."""
 USUAL = "surface"
@@ -181,8 +278,11 @@ def parse_delivery(data: Any, what: str) -> DeliveryRecipe:
         made = DeliveryRecipe.model_validate(data)
     except ValidationError as e:
         raise MivexError(explain(e, what)) from None
-    for part, name in [(made, "the recipe"), *((f, f"“{f.pattern}”") for f in made.files),
-                       *((c, f"a channel of “{f.pattern}”") for f in made.files for c in f.channels.values())]:
+    for part, name in [
+        (made, "the recipe"),
+        *((f, f"“{f.pattern}”") for f in made.files),
+        *((c, f"a channel of “{f.pattern}”") for f in made.files for c in f.channels.values()),
+    ]:
         if part.model_extra:
             raise MivexError(f"{what}: {name} has no setting “{sorted(part.model_extra)[0]}”.")
     if not made.files and made.gltf == "none":

@@ -37,24 +37,45 @@ def changed(doc: Document, overlay_id: str, change: Change) -> Document:
         name, number = f"{wish} {number}", number + 1
     new = new.model_copy(update={"name": name})
     delivery = o.delivery.model_copy(update={"recipe": name})
-    return doc.model_copy(update={"deliveries": (*doc.deliveries, new), "overlays": tuple(
-        x.model_copy(update={"delivery": delivery}) if x.id == overlay_id else x for x in doc.overlays)})
+    return doc.model_copy(
+        update={
+            "deliveries": (*doc.deliveries, new),
+            "overlays": tuple(
+                x.model_copy(update={"delivery": delivery}) if x.id == overlay_id else x for x in doc.overlays
+            ),
+        }
+    )
 
 
 def _renamed(doc: Document, old: str, new: str) -> Document:
     if old == new:
         return doc
-    return doc.model_copy(update={"overlays": tuple(
-        o.model_copy(update={"delivery": o.delivery.model_copy(update={"recipe": new})})
-        if o.delivery.recipe == old else o for o in doc.overlays)})
+    return doc.model_copy(
+        update={
+            "overlays": tuple(
+                o.model_copy(update={"delivery": o.delivery.model_copy(update={"recipe": new})})
+                if o.delivery.recipe == old
+                else o
+                for o in doc.overlays
+            )
+        }
+    )
 
 
 def taken(doc: Document, overlay_id: str, recipe: DeliveryRecipe) -> Document:
     """The document with a recipe from a file, used by an overlay; one of the same name is replaced."""
     rows = (*(r for r in doc.deliveries if r.name != recipe.name), recipe)
-    return doc.model_copy(update={"deliveries": rows, "overlays": tuple(
-        o.model_copy(update={"delivery": o.delivery.model_copy(update={"recipe": recipe.name})})
-        if o.id == overlay_id else o for o in doc.overlays)})
+    return doc.model_copy(
+        update={
+            "deliveries": rows,
+            "overlays": tuple(
+                o.model_copy(update={"delivery": o.delivery.model_copy(update={"recipe": recipe.name})})
+                if o.id == overlay_id
+                else o
+                for o in doc.overlays
+            ),
+        }
+    )
 
 
 def with_file(recipe: DeliveryRecipe, index: int, **change: object) -> DeliveryRecipe:
@@ -75,8 +96,11 @@ def with_more(recipe: DeliveryRecipe, count: int) -> DeliveryRecipe:
     pattern, number = "{name}_more", 2
     while pattern in names:
         pattern, number = f"{{name}}_more{number}", number + 1
-    lanes: dict[Lane, Feed] = {"red": Feed(take="opacity")} if count == 1 else {
-        k: v for k, v in COLOUR_ALPHA.items() if count == 4 or k != "alpha"}
+    lanes: dict[Lane, Feed] = (
+        {"red": Feed(take="opacity")}
+        if count == 1
+        else {k: v for k, v in COLOUR_ALPHA.items() if count == 4 or k != "alpha"}
+    )
     plan = FilePlan(pattern=pattern, channels=lanes, holds="data" if count == 1 else "colour", always=True)
     return recipe.model_copy(update={"files": (*recipe.files, plan)})
 

@@ -28,14 +28,22 @@ class Source(Frozen):
 
     path: str = Field("", description="Relative to the project file, or absolute; empty: none yet.")
     meaning: Literal["guess", "colour", "data"] = setting(
-        "guess", "Holds", "Colour is decoded to light before it is filtered; data is filtered as it is.",
-        choices={"guess": "Guess", "colour": "Colour", "data": "Data"})
-    canvas: tuple[int, int] = Field((0, 0), description="Width and height of an empty start, where there is no "
-                                    "picture; text, shapes and noise are drawn on it.")
+        "guess",
+        "Holds",
+        "Colour is decoded to light before it is filtered; data is filtered as it is.",
+        choices={"guess": "Guess", "colour": "Colour", "data": "Data"},
+    )
+    canvas: tuple[int, int] = Field(
+        (0, 0),
+        description="Width and height of an empty start, where there is no "
+        "picture; text, shapes and noise are drawn on it.",
+    )
     alpha_stored: Literal["straight", "premultiplied"] = setting(
-        "straight", "Colour stored", "Premultiplied pictures are divided by their alpha first.",
-        choices={"straight": "Straight", "premultiplied": "Premultiplied"})
-
+        "straight",
+        "Colour stored",
+        "Premultiplied pictures are divided by their alpha first.",
+        choices={"straight": "Straight", "premultiplied": "Premultiplied"},
+    )
 
     @field_validator("canvas")
     @classmethod
@@ -54,18 +62,37 @@ class Delivery(Frozen):
     """How an overlay leaves."""
 
     format: Literal["png", "tga", "tif", "webp", "ktx2", "tga24"] = setting(
-        "png", "File", "All but the last hold straight alpha and the colour beneath it; KTX 2 every mip level, its colour "
+        "png",
+        "File",
+        "All but the last hold straight alpha and the colour beneath it; KTX 2 every mip level, its colour "
         "weighed by alpha; TIFF those that keep coverage. 24 bit has no alpha: for Solid only.",
-        choices={"png": "PNG", "tga": "TGA, 32 bit", "tif": "TIFF", "webp": "WebP, lossless", "ktx2": "KTX 2",
-                 "tga24": "TGA, 24 bit, no alpha"})
-    bits: Literal[8, 16] = setting(8, "Depth", "Finer alpha steps at twice the size; TGA holds 8.",
-                                   unit="bit")
+        choices={
+            "png": "PNG",
+            "tga": "TGA, 32 bit",
+            "tif": "TIFF",
+            "webp": "WebP, lossless",
+            "ktx2": "KTX 2",
+            "tga24": "TGA, 24 bit, no alpha",
+        },
+    )
+    bits: Literal[8, 16] = setting(8, "Depth", "Finer alpha steps at twice the size; TGA holds 8.", unit="bit")
     name: str = setting("", "Name", "Name of the file without ending; empty: the overlay's own name.")
-    recipe: str = Field("", title="Recipe", description="Delivery recipe: key of one that comes with Mivex, or name of "
-                                                        "one of "
-                        "the project's; empty: the whole surface.")
-    budget: int = setting(2048, "Size budget", "Largest side that the receiver wants; larger is a finding. 0: any.",
-                          unit="px", ge=0, le=16384, drag=(0, 4096))
+    recipe: str = Field(
+        "",
+        title="Recipe",
+        description="Delivery recipe: key of one that comes with Mivex, or name of "
+        "one of "
+        "the project's; empty: the whole surface.",
+    )
+    budget: int = setting(
+        2048,
+        "Size budget",
+        "Largest side that the receiver wants; larger is a finding. 0: any.",
+        unit="px",
+        ge=0,
+        le=16384,
+        drag=(0, 4096),
+    )
 
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
@@ -88,8 +115,9 @@ class Overlay(Frozen):
     steps: tuple[AnyStep, ...] = ()
     material: Material = Field(default_factory=Material)
     layers: Stack = Field(default_factory=Stack)
-    reference: str = Field("", description="A picture that is looked at beside it; relative to the project file, or "
-                           "absolute.")
+    reference: str = Field(
+        "", description="A picture that is looked at beside it; relative to the project file, or absolute."
+    )
     places: tuple[Place, ...] = ()
     delivery: Delivery = Field(default_factory=Delivery)
     sheet: Sheet = Field(default_factory=Sheet)
@@ -120,14 +148,24 @@ class Document(Frozen):
     effects: tuple[Effect, ...] = Field((), description="Groups of emitters, whose particles show overlays.")
     air: Air = Field(default_factory=Air)
     deliveries: tuple[DeliveryRecipe, ...] = Field((), description="Delivery recipes of the project's own.")
-    overdraw: float = setting(8.0, "Overdraw budget", "Fragments a pixel that the artist allows; more is a finding.",
-                              unit="a pixel", ge=1, le=256, drag=(1, 32))
+    overdraw: float = setting(
+        8.0,
+        "Overdraw budget",
+        "Fragments a pixel that the artist allows; more is a finding.",
+        unit="a pixel",
+        ge=1,
+        le=256,
+        drag=(1, 32),
+    )
 
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         """Effects, air and budget are written only where there are such, or they are not as usual."""
-        return {k: v for k, v in write(self).items()
-                if (k != "overdraw" or v != 8.0) and (v or k not in ("effects", "air", "deliveries"))}
+        return {
+            k: v
+            for k, v in write(self).items()
+            if (k != "overdraw" or v != 8.0) and (v or k not in ("effects", "air", "deliveries"))
+        }
 
     def effect(self, effect_id: str) -> Effect | None:
         """The effect of that id, or None."""

@@ -63,8 +63,7 @@ FrozenEdit = AddSteps | SetFields | SetPart
 
 def map_overlay(doc: Document, overlay_id: str, change: Callable[[Overlay], Overlay]) -> Document:
     """Replace one overlay by what ``change`` makes of it."""
-    return doc.model_copy(update={"overlays": tuple(
-        change(o) if o.id == overlay_id else o for o in doc.overlays)})
+    return doc.model_copy(update={"overlays": tuple(change(o) if o.id == overlay_id else o for o in doc.overlays)})
 
 
 def set_fields(doc: Document, overlay_id: str, part: str, **values: Any) -> Document:
@@ -72,12 +71,14 @@ def set_fields(doc: Document, overlay_id: str, part: str, **values: Any) -> Docu
 
     Values are validated; a value out of range raises pydantic's ValidationError.
     """
+
     def change(o: Overlay) -> Overlay:
         target: Any = getattr(o, part) if part else o
         if part == "material" and "blend" in values:
             target = with_blend(target, values["blend"])
         fresh = revalidated(target, **values)
         return o.model_copy(update={part: fresh}) if part else fresh
+
     return map_overlay(doc, overlay_id, change)
 
 
@@ -89,8 +90,9 @@ def revalidated(model: Any, **values: Any) -> Any:
 
 def set_effect(doc: Document, effect_id: str, **values: Any) -> Document:
     """Set fields of an effect; a value out of range raises pydantic's ValidationError."""
-    return doc.model_copy(update={"effects": tuple(
-        revalidated(e, **values) if e.id == effect_id else e for e in doc.effects)})
+    return doc.model_copy(
+        update={"effects": tuple(revalidated(e, **values) if e.id == effect_id else e for e in doc.effects)}
+    )
 
 
 def set_part(doc: Document, effect_id: str, index: int, group: str, **values: Any) -> Document:
@@ -100,7 +102,7 @@ def set_part(doc: Document, effect_id: str, index: int, group: str, **values: An
         return doc
     part = found.parts[index]
     fresh = revalidated(part, **({group: revalidated(getattr(part, group), **values)} if group else values))
-    return set_effect(doc, effect_id, parts=(*found.parts[:index], fresh, *found.parts[index + 1:]))
+    return set_effect(doc, effect_id, parts=(*found.parts[:index], fresh, *found.parts[index + 1 :]))
 
 
 def free_name(doc: Document, wish: str) -> str:
@@ -124,15 +126,21 @@ def first_place(kind: Kind, aspect: float, index: int) -> Place:
 
 def add_overlay(doc: Document, name: str, kind: Kind, path: str, aspect: float = 1.0) -> tuple[Document, str]:
     """Add an overlay with the usual settings of its kind and one place on the stage; returns its id."""
-    overlay = Overlay(name=free_name(doc, name), kind=kind, source=Source(path=path),
-                      material=default_material(kind), places=(first_place(kind, aspect, len(doc.overlays)),))
+    overlay = Overlay(
+        name=free_name(doc, name),
+        kind=kind,
+        source=Source(path=path),
+        material=default_material(kind),
+        places=(first_place(kind, aspect, len(doc.overlays)),),
+    )
     return doc.model_copy(update={"overlays": (*doc.overlays, overlay)}), overlay.id
 
 
 def stand(doc: Document, overlay_id: str, put: Callable[[Place], Place]) -> Document:
     """Put an overlay's first placement elsewhere."""
-    return map_overlay(doc, overlay_id, lambda o: o.model_copy(update={"places": (put(o.places[0]), *o.places[1:])})
-                       if o.places else o)
+    return map_overlay(
+        doc, overlay_id, lambda o: o.model_copy(update={"places": (put(o.places[0]), *o.places[1:])}) if o.places else o
+    )
 
 
 def add_blank(doc: Document, name: str, kind: Kind, size: tuple[int, int]) -> tuple[Document, str]:
@@ -150,10 +158,18 @@ def split_channels(doc: Document, overlay_id: str, channels: list[str]) -> Docum
     for channel in channels:
         step = STEPS["take-channel"].params.model_validate({"step": "take-channel", "take": channel})
         full = doc.model_copy(update={"overlays": (*doc.overlays, *made)})
-        made.append(old.model_copy(update={
-            "id": new_id(), "name": free_name(full, f"{old.name}, {channel}"), "steps": (step,), "places": (),
-            "material": old.material.model_copy(update={"blend": "Solid", "group": "Solid", "depth_write": True})}))
-    return doc.model_copy(update={"overlays": (*doc.overlays[:at + 1], *made, *doc.overlays[at + 1:])})
+        made.append(
+            old.model_copy(
+                update={
+                    "id": new_id(),
+                    "name": free_name(full, f"{old.name}, {channel}"),
+                    "steps": (step,),
+                    "places": (),
+                    "material": old.material.model_copy(update={"blend": "Solid", "group": "Solid", "depth_write": True}),
+                }
+            )
+        )
+    return doc.model_copy(update={"overlays": (*doc.overlays[: at + 1], *made, *doc.overlays[at + 1 :])})
 
 
 def remove_overlay(doc: Document, overlay_id: str) -> Document:
@@ -167,7 +183,7 @@ def copy_overlay(doc: Document, overlay_id: str) -> tuple[Document, str]:
     old = doc.overlays[at]
     places = tuple(p.model_copy(update={"id": new_id()}) for p in old.places)
     twin = old.model_copy(update={"id": new_id(), "name": free_name(doc, old.name), "places": places})
-    return doc.model_copy(update={"overlays": (*doc.overlays[:at + 1], twin, *doc.overlays[at + 1:])}), twin.id
+    return doc.model_copy(update={"overlays": (*doc.overlays[: at + 1], twin, *doc.overlays[at + 1 :])}), twin.id
 
 
 def move_overlay(doc: Document, overlay_id: str, by: int) -> Document:
@@ -181,20 +197,24 @@ def move_overlay(doc: Document, overlay_id: str, by: int) -> Document:
 
 def set_kind(doc: Document, overlay_id: str, kind: Kind) -> Document:
     """Change the kind; the material follows where it was never touched."""
+
     def change(o: Overlay) -> Overlay:
         fresh = default_material(kind) if o.material == default_material(o.kind) else o.material
         change: dict[str, Any] = {"kind": kind, "material": fresh}
         if not o.source.path and o.layers.base == base_for(o.kind):
             change["layers"] = o.layers.model_copy(update={"base": base_for(kind)})
         return o.model_copy(update=change)
+
     return map_overlay(doc, overlay_id, change)
 
 
 def add_step(doc: Document, overlay_id: str, step: StepParams, at: int | None = None) -> Document:
     """Put a step into the recipe, at the end or before position ``at``."""
+
     def change(o: Overlay) -> Overlay:
         i = len(o.steps) if at is None else at
         return o.model_copy(update={"steps": (*o.steps[:i], step, *o.steps[i:])})
+
     return map_overlay(doc, overlay_id, change)
 
 
@@ -203,27 +223,30 @@ def set_step(doc: Document, overlay_id: str, index: int, **values: Any) -> Docum
 
     Where another step stands there by now, which has no such setting, nothing is changed.
     """
+
     def change(o: Overlay) -> Overlay:
         if not (0 <= index < len(o.steps) and values.keys() <= type(o.steps[index]).model_fields.keys()):
             return o
         fresh = revalidated(o.steps[index], **values)
-        return o.model_copy(update={"steps": (*o.steps[:index], fresh, *o.steps[index + 1:])})
+        return o.model_copy(update={"steps": (*o.steps[:index], fresh, *o.steps[index + 1 :])})
+
     return map_overlay(doc, overlay_id, change)
 
 
 def remove_step(doc: Document, overlay_id: str, index: int) -> Document:
     """Take a step out of the recipe."""
-    return map_overlay(doc, overlay_id, lambda o: o.model_copy(
-        update={"steps": (*o.steps[:index], *o.steps[index + 1:])}))
+    return map_overlay(doc, overlay_id, lambda o: o.model_copy(update={"steps": (*o.steps[:index], *o.steps[index + 1 :])}))
 
 
 def move_step(doc: Document, overlay_id: str, index: int, by: int) -> Document:
     """Move a step earlier or later."""
+
     def change(o: Overlay) -> Overlay:
         steps = list(o.steps)
         to = min(max(index + by, 0), len(steps) - 1)
         steps.insert(to, steps.pop(index))
         return o.model_copy(update={"steps": tuple(steps)})
+
     return map_overlay(doc, overlay_id, change)
 
 
@@ -239,14 +262,20 @@ def add_place(doc: Document, overlay_id: str, place: Place) -> Document:
 
 def set_place(doc: Document, overlay_id: str, place_id: str, **values: Any) -> Document:
     """Move, turn or scale one placement."""
-    return map_overlay(doc, overlay_id, lambda o: o.model_copy(update={"places": tuple(
-        revalidated(p, **values) if p.id == place_id else p for p in o.places)}))
+    return map_overlay(
+        doc,
+        overlay_id,
+        lambda o: o.model_copy(
+            update={"places": tuple(revalidated(p, **values) if p.id == place_id else p for p in o.places)}
+        ),
+    )
 
 
 def remove_place(doc: Document, overlay_id: str, place_id: str) -> Document:
     """Take one placement off the stage."""
-    return map_overlay(doc, overlay_id, lambda o: o.model_copy(
-        update={"places": tuple(p for p in o.places if p.id != place_id)}))
+    return map_overlay(
+        doc, overlay_id, lambda o: o.model_copy(update={"places": tuple(p for p in o.places if p.id != place_id)})
+    )
 
 
 def set_camera(doc: Document, camera: Camera) -> Document:

@@ -29,8 +29,17 @@ def copied(doc: Document, effect_id: str) -> tuple[Document, str]:
         return doc, ""
     of = found.copy_of or found.id
     x, y, z = found.at
-    made = Effect(name=free_name(doc, f"{found.name} copy"), at=(round(x + 0.6, 4), y, z), yaw=found.yaw, pitch=found.pitch,
-                  roll=found.roll, scale=found.scale, seed=found.seed + 1, copy_of=of, dials=found.dials)
+    made = Effect(
+        name=free_name(doc, f"{found.name} copy"),
+        at=(round(x + 0.6, 4), y, z),
+        yaw=found.yaw,
+        pitch=found.pitch,
+        roll=found.roll,
+        scale=found.scale,
+        seed=found.seed + 1,
+        copy_of=of,
+        dials=found.dials,
+    )
     return doc.model_copy(update={"effects": (*doc.effects, made)}), made.id
 
 
@@ -43,8 +52,15 @@ def removed(doc: Document, effect_id: str) -> Document:
             continue
         if gone is not None and e.copy_of == effect_id:
             own = {k: getattr(e.dials, k) for k in gone.opened}
-            e = e.model_copy(update={"copy_of": "", "parts": gone.parts, "lamp": gone.lamp,  # noqa: PLW2901
-                                     "dials": gone.dials.model_copy(update=own), "opened": gone.opened})
+            e = e.model_copy(  # noqa: PLW2901
+                update={
+                    "copy_of": "",
+                    "parts": gone.parts,
+                    "lamp": gone.lamp,
+                    "dials": gone.dials.model_copy(update=own),
+                    "opened": gone.opened,
+                }
+            )
         rows.append(e)
     return doc.model_copy(update={"effects": tuple(rows)})
 

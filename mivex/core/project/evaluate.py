@@ -85,9 +85,17 @@ class Evaluator:
         picture = self.picture(path)
         return self.prepare(picture, Source(path=path, meaning=meaning), (), 16 if picture.bits > 8 else 8)
 
-    def texture(self, overlay: Overlay, doc: Document | None = None, *, proxy: bool = False,
-                until: int | None = None, bare: bool = False, stop: Callable[[], bool] = lambda: False,
-                tell: Callable[[str], None] = lambda _: None) -> Texture:
+    def texture(
+        self,
+        overlay: Overlay,
+        doc: Document | None = None,
+        *,
+        proxy: bool = False,
+        until: int | None = None,
+        bare: bool = False,
+        stop: Callable[[], bool] = lambda: False,
+        tell: Callable[[str], None] = lambda _: None,
+    ) -> Texture:
         """The prepared texture of an overlay.
 
         Parameters
@@ -116,9 +124,17 @@ class Evaluator:
             return self.prepare(self.start_of(overlay), overlay.source, (), d.bits, proxy=proxy, stop=stop, tell=tell)
         ask = EvaluationRequest(stop, tell, doc, proxy)
         node = self.node_of(overlay, ask, until)
-        return self._textured(node, self.start_of(overlay), d.bits, overlay.layers.relief,
-                              f"{self._slot(overlay, ask)} {until}", levels=d.format in HOLDS_LEVELS,
-                              weighed=d.format == "ktx2", stop=stop, tell=tell)
+        return self._textured(
+            node,
+            self.start_of(overlay),
+            d.bits,
+            overlay.layers.relief,
+            f"{self._slot(overlay, ask)} {until}",
+            levels=d.format in HOLDS_LEVELS,
+            weighed=d.format == "ktx2",
+            stop=stop,
+            tell=tell,
+        )
 
     def node_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK, until: int | None = None) -> Node:
         """The node of an overlay's surface after its layers and its first ``until`` steps; raises MivexError."""
@@ -145,8 +161,12 @@ class Evaluator:
             return [start]
         nodes, empty = self.layer_states(overlay, ask), not overlay.source.path
         stack = overlay.layers
-        key = hashed(nodes[-1].key, stack.guard.model_dump_json(), json.dumps(
-            {k: v.model_dump(mode="json") for k, v in stack.levels.items()}, sort_keys=True), str(empty))
+        key = hashed(
+            nodes[-1].key,
+            stack.guard.model_dump_json(),
+            json.dumps({k: v.model_dump(mode="json") for k, v in stack.levels.items()}, sort_keys=True),
+            str(empty),
+        )
 
         def whole(planes: Planes) -> _StepResult:
             made = finished(planes, stack)
@@ -158,9 +178,15 @@ class Evaluator:
         """Nodes of `Planes`: the start, and the state after every row that is on."""
         picture = self.start_of(overlay)
         size = _size_of(picture, ask)
-        return state_nodes(overlay.layers, self._started(picture, overlay.source, ask),
-                           lambda worked: worked.surface, self.outside(overlay, ask),  # type: ignore[attr-defined]
-                           empty=not overlay.source.path, kept=size[0] * size[1] < LARGE, slot=self._slot(overlay, ask))
+        return state_nodes(
+            overlay.layers,
+            self._started(picture, overlay.source, ask),
+            lambda worked: worked.surface,
+            self.outside(overlay, ask),  # type: ignore[attr-defined]
+            empty=not overlay.source.path,
+            kept=size[0] * size[1] < LARGE,
+            slot=self._slot(overlay, ask),
+        )
 
     @staticmethod
     def _slot(overlay: Overlay, ask: EvaluationRequest) -> str:
@@ -180,9 +206,18 @@ class Evaluator:
         made: Picture = self.graph.value(Node(f"canvas {w} {h}", lambda: _canvas(w, h)))
         return made
 
-    def prepare(self, picture: Picture, source: Source, steps: tuple[StepParams, ...], bits: int = 8, *,
-                proxy: bool = False, levels: bool = False, stop: Callable[[], bool] = lambda: False,
-                tell: Callable[[str], None] = lambda _: None) -> Texture:
+    def prepare(
+        self,
+        picture: Picture,
+        source: Source,
+        steps: tuple[StepParams, ...],
+        bits: int = 8,
+        *,
+        proxy: bool = False,
+        levels: bool = False,
+        stop: Callable[[], bool] = lambda: False,
+        tell: Callable[[str], None] = lambda _: None,
+    ) -> Texture:
         """Run steps on a picture and quantise to ``bits``; see `texture`.
 
         ``levels`` says that the file will hold its own mip levels; otherwise the
@@ -203,14 +238,27 @@ class Evaluator:
             node = self._step(node, step, context, slot and f"{slot} step {k}")
         return node
 
-    def _textured(self, node: Node, picture: Picture, bits: int, relief: Relief, slot: str, *, levels: bool,
-                  weighed: bool = False,
-                  stop: Callable[[], bool], tell: Callable[[str], None]) -> Texture:
-        whole = Node(hashed(node.key, str(bits), f"{levels}{weighed}", relief.model_dump_json(), "texture"),
-                     lambda worked: _finished(worked, picture, bits, (levels, weighed), whole.key, relief), (node,),
-                     # Its mip chain, with its linear texels, will join it: count it in.
-                     size=lambda made: int(made.values.nbytes * 2.4) * (1 + len({id(c) for c in made.channels.values()})),
-                     slot=slot and f"{slot} texture {bits} {levels}")
+    def _textured(
+        self,
+        node: Node,
+        picture: Picture,
+        bits: int,
+        relief: Relief,
+        slot: str,
+        *,
+        levels: bool,
+        weighed: bool = False,
+        stop: Callable[[], bool],
+        tell: Callable[[str], None],
+    ) -> Texture:
+        whole = Node(
+            hashed(node.key, str(bits), f"{levels}{weighed}", relief.model_dump_json(), "texture"),
+            lambda worked: _finished(worked, picture, bits, (levels, weighed), whole.key, relief),
+            (node,),
+            # Its mip chain, with its linear texels, will join it: count it in.
+            size=lambda made: int(made.values.nbytes * 2.4) * (1 + len({id(c) for c in made.channels.values()})),
+            slot=slot and f"{slot} texture {bits} {levels}",
+        )
         done: Texture = self.graph.value(whole, stop, tell)
         return done
 
@@ -289,25 +337,34 @@ def _channels(surface: Surface, relief: Relief, bits: int, key: str) -> dict[str
     solid = np.ones((h, w, 1), np.float32)
     if packed := [n for n in PACKED if n in made]:
         parts = [made[n][..., :1] if n in made else solid for n in PACKED]
-        both = Texture(quantise(np.clip(np.concatenate([*parts, solid], axis=2), 0, 1), bits), "data", bits=bits,
-                       key=hashed(key, "packed"))
+        both = Texture(
+            quantise(np.clip(np.concatenate([*parts, solid], axis=2), 0, 1), bits),
+            "data",
+            bits=bits,
+            key=hashed(key, "packed"),
+        )
         done |= dict.fromkeys(packed, both)
     for name in ("normal", "emissive"):
         if name in made:
             values = np.broadcast_to(made[name], (h, w, 3))
-            done[name] = Texture(quantise(np.clip(np.concatenate([values, solid], axis=2), 0, 1), bits),
-                                 "colour" if name == "emissive" else "data", bits=bits, key=hashed(key, name))
+            done[name] = Texture(
+                quantise(np.clip(np.concatenate([values, solid], axis=2), 0, 1), bits),
+                "colour" if name == "emissive" else "data",
+                bits=bits,
+                key=hashed(key, name),
+            )
     return done
 
 
-def _finished(worked: _StepResult, picture: Picture, bits: int, levels: tuple[bool, bool], key: str, relief: Relief) -> Texture:
+def _finished(
+    worked: _StepResult, picture: Picture, bits: int, levels: tuple[bool, bool], key: str, relief: Relief
+) -> Texture:
     """The texture at the end of a recipe, quantised; ``levels``: the file holds its own, and they are weighed."""
     surface = worked.surface
     check_size(*surface.full_size, "The prepared picture")
     whole = surface.values is picture.values and picture.bits == bits and bits < 32
     values = picture.values if whole else quantise(np.clip(surface.values, 0, 1), bits)
-    traits = surface.traits.but(full=surface.full_size, coverage=surface.coverage if levels[0] else 0.0,
-                                weighed=levels[1])
+    traits = surface.traits.but(full=surface.full_size, coverage=surface.coverage if levels[0] else 0.0, weighed=levels[1])
     channels = _channels(surface, relief, bits, key) if surface.channels else {}
     return Texture(values, traits=traits, bits=bits, key=key, notes=worked.notes, channels=channels)
 

@@ -54,8 +54,9 @@ def loads(data: Any, what: str) -> Document:
     if isinstance(version, bool) or not isinstance(version, int) or version < 1:
         raise MivexError(f"{what} does not say which version it is: “mivex” must be a whole number from 1 on.")
     if version > VERSION:
-        raise MivexError(f"{what} was saved by a newer Mivex (format {version}; this one reads up to "
-                         f"{VERSION}). It was left untouched.")
+        raise MivexError(
+            f"{what} was saved by a newer Mivex (format {version}; this one reads up to {VERSION}). It was left untouched."
+        )
     check_depth(data, what)
     rows = data.get("overlays")
     if isinstance(rows, list):
@@ -139,8 +140,9 @@ def write_project(path: str | Path, doc: Document, seen: Stamp | None = None) ->
     """
     path = check_path(path)
     if seen is not None and Stamp.on_disk(path) not in (seen, Stamp()):
-        raise ChangedOnDisk(f"“{path.name}” was changed on disk by somebody else since it was opened; it was not "
-                            "overwritten.")
+        raise ChangedOnDisk(
+            f"“{path.name}” was changed on disk by somebody else since it was opened; it was not overwritten."
+        )
     data = encoded(dumps(doc), path)
     write_bytes(path, data)
     return Stamp.of(data)
@@ -155,24 +157,39 @@ def _overlay_with_paths(o: Overlay, change: Callable[[str], str]) -> Overlay:
     steps = tuple(with_files(s, change) for s in o.steps)
     places = tuple(p.model_copy(update={"path": change(p.path)}) if isinstance(p, MeshPlace) else p for p in o.places)
     o = with_paths(o.model_copy(update={"places": places, "steps": steps, "reference": change(o.reference)}), change)
-    return o.model_copy(update={"source": o.source.model_copy(update={"path": change(o.source.path)}),
-                                "material": o.material.with_paths(change)})
+    return o.model_copy(
+        update={
+            "source": o.source.model_copy(update={"path": change(o.source.path)}),
+            "material": o.material.with_paths(change),
+        }
+    )
 
 
 def with_all_paths(doc: Document, there: Callable[[str], str]) -> Document:
     """The same document with every path of a file that it names as ``there`` gives it; empty ones stay."""
+
     def change(p: str) -> str:
         return there(p) if p else p
 
     def moved(e: Effect) -> Effect:
-        return e.model_copy(update={"parts": tuple(
-            p.model_copy(update={"emission": p.emission.model_copy(update={"mesh": change(p.emission.mesh)})})
-            if p.emission.mesh else p for p in e.parts)})
+        return e.model_copy(
+            update={
+                "parts": tuple(
+                    p.model_copy(update={"emission": p.emission.model_copy(update={"mesh": change(p.emission.mesh)})})
+                    if p.emission.mesh
+                    else p
+                    for p in e.parts
+                )
+            }
+        )
 
-    return doc.model_copy(update={
-        "overlays": tuple(_overlay_with_paths(o, change) for o in doc.overlays),
-        "effects": tuple(moved(e) for e in doc.effects),
-        "around": doc.around.model_copy(update={"path": change(doc.around.path)})})
+    return doc.model_copy(
+        update={
+            "overlays": tuple(_overlay_with_paths(o, change) for o in doc.overlays),
+            "effects": tuple(moved(e) for e in doc.effects),
+            "around": doc.around.model_copy(update={"path": change(doc.around.path)}),
+        }
+    )
 
 
 def paths_of(doc: Document) -> list[str]:
@@ -224,6 +241,7 @@ def protect_files(doc: Document, project: str | Path) -> None:
 
 def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> Document:
     """The same document with paths rewritten for a project file in another folder."""
+
     def there(p: str) -> str:
         whole = absolute(p, old_folder)
         try:

@@ -25,8 +25,7 @@ def missing(doc: Document, folder: str | Path) -> list[str]:
 def outside(doc: Document, folder: str | Path) -> list[str]:
     """Paths of files that do not lie beside the project or below it."""
     home = os.path.realpath(folder)
-    return [p for p in paths_of(doc)
-            if os.path.commonpath([home, os.path.realpath(absolute(p, folder))]) != home]
+    return [p for p in paths_of(doc) if os.path.commonpath([home, os.path.realpath(absolute(p, folder))]) != home]
 
 
 @dataclass(frozen=True)
@@ -117,8 +116,9 @@ def _looked_through(folders: Iterable[Path], wanted: set[str], stop: Callable[[]
     return found
 
 
-def found_again(doc: Document, folder: str | Path, also: Iterable[str | Path] = (),
-                stop: Callable[[], bool] = lambda: False) -> dict[str, str]:
+def found_again(
+    doc: Document, folder: str | Path, also: Iterable[str | Path] = (), stop: Callable[[], bool] = lambda: False
+) -> dict[str, str]:
     """Where files that are missing lie now: by name, where just one has it, or one lies in a folder of the same name.
 
     Parameters

@@ -153,9 +153,18 @@ def left_behind(project: str = "") -> list[Kept]:
                 kept = json.loads(read_bytes(file))
                 path = str(kept["path"])
                 if not wanted or (path and os.path.realpath(path) == wanted):
-                    rows.append((file.stat().st_mtime, Kept(
-                        file, loads(kept["project"], "The work kept aside"), path, str(kept["folder"]),
-                        Stamp(str(kept.get("stamp", ""))))))
+                    rows.append(
+                        (
+                            file.stat().st_mtime,
+                            Kept(
+                                file,
+                                loads(kept["project"], "The work kept aside"),
+                                path,
+                                str(kept["folder"]),
+                                Stamp(str(kept.get("stamp", ""))),
+                            ),
+                        )
+                    )
             except (OSError, ValueError, KeyError, TypeError, MivexError):
                 continue
             finally:

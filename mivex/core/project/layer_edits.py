@@ -16,9 +16,13 @@ from mivex.core.project.layering import use_each_other
 Row = Layer | Group
 Rows = tuple[Row, ...]
 USUAL_CELLS: dict[str, dict[str, Any]] = {
-    "colour": {"colour": (0.6, 0.58, 0.52)}, "opacity": {"number": 0.8}, "roughness": {"number": 0.8},
-    "metal": {"number": 1.0}, "height": {"number": 0.3, "join": "add"},
-    "emissive": {"colour": (1.0, 0.85, 0.6), "join": "add"}}
+    "colour": {"colour": (0.6, 0.58, 0.52)},
+    "opacity": {"number": 0.8},
+    "roughness": {"number": 0.8},
+    "metal": {"number": 1.0},
+    "height": {"number": 0.3, "join": "add"},
+    "emissive": {"colour": (1.0, 0.85, 0.6), "join": "add"},
+}
 """What a cell starts as when a channel is first touched."""
 
 
@@ -51,8 +55,9 @@ def replaced(rows: Rows, row_id: str, change: Callable[[Row], Rows]) -> Rows:
 
 def change_row(doc: Document, overlay_id: str, row_id: str, change: Callable[[Any], Any]) -> Document:
     """Change one row."""
-    return set_stack(doc, overlay_id, lambda s: s.model_copy(
-        update={"rows": replaced(s.rows, row_id, lambda r: (change(r),))}))
+    return set_stack(
+        doc, overlay_id, lambda s: s.model_copy(update={"rows": replaced(s.rows, row_id, lambda r: (change(r),))})
+    )
 
 
 def set_row(doc: Document, overlay_id: str, row_id: str, **values: Any) -> Document:
@@ -62,10 +67,12 @@ def set_row(doc: Document, overlay_id: str, row_id: str, **values: Any) -> Docum
 
 def add_row(doc: Document, overlay_id: str, row: Row, above: str = "") -> Document:
     """Put a row above another one, or on top."""
+
     def change(s: Stack) -> Stack:
         if above and s.row(above) is not None:
             return s.model_copy(update={"rows": replaced(s.rows, above, lambda r: (r, row))})
         return s.model_copy(update={"rows": (*s.rows, row)})
+
     return set_stack(doc, overlay_id, change)
 
 
@@ -86,6 +93,7 @@ def copy_row(doc: Document, overlay_id: str, row_id: str) -> tuple[Document, str
 
 def move_row(doc: Document, overlay_id: str, row_id: str, by: int) -> Document:
     """Move a row up (above zero) or down among those beside it; at an end of a group it leaves the group."""
+
     def moved(rows: Rows) -> Rows:
         at = next((i for i, r in enumerate(rows) if r.id == row_id), -1)
         if at >= 0:
@@ -96,13 +104,14 @@ def move_row(doc: Document, overlay_id: str, row_id: str, by: int) -> Document:
         for r in rows:
             at = next((i for i, x in enumerate(r.rows) if x.id == row_id), -1) if isinstance(r, Group) else -1
             if isinstance(r, Group) and at >= 0 and not 0 <= at + by < len(r.rows):
-                rest = r.model_copy(update={"rows": r.rows[:at] + r.rows[at + 1:]})
+                rest = r.model_copy(update={"rows": r.rows[:at] + r.rows[at + 1 :]})
                 out += [rest, r.rows[at]] if by > 0 else [r.rows[at], rest]
             elif isinstance(r, Group):
                 out.append(r.model_copy(update={"rows": moved(r.rows)}))
             else:
                 out.append(r)
         return tuple(out)
+
     return set_stack(doc, overlay_id, lambda s: s.model_copy(update={"rows": moved(s.rows)}))
 
 
@@ -125,8 +134,9 @@ def group_rows(doc: Document, overlay_id: str, row_ids: tuple[str, ...], name: s
     if not inside and len(row_ids) == 1 and (row := o.layers.row(row_ids[0])) is not None:
         # Inside another group: a group of its own, where it lies.
         own = Group(id=new_id(), name=name, rows=(row,))
-        return set_stack(doc, overlay_id, lambda s: s.model_copy(update={"rows": replaced(
-            s.rows, row.id, lambda _: (own,))})), own.id
+        return set_stack(
+            doc, overlay_id, lambda s: s.model_copy(update={"rows": replaced(s.rows, row.id, lambda _: (own,))})
+        ), own.id
     if not inside:
         return doc, ""
     group = Group(id=new_id(), name=name, rows=inside)
@@ -141,60 +151,92 @@ def group_rows(doc: Document, overlay_id: str, row_ids: tuple[str, ...], name: s
 
 def ungroup(doc: Document, overlay_id: str, row_id: str) -> Document:
     """Put a group's rows in its place; its mask and strength go."""
-    return set_stack(doc, overlay_id, lambda s: s.model_copy(update={"rows": replaced(
-        s.rows, row_id, lambda r: r.rows if isinstance(r, Group) else (r,))}))
+    return set_stack(
+        doc,
+        overlay_id,
+        lambda s: s.model_copy(
+            update={"rows": replaced(s.rows, row_id, lambda r: r.rows if isinstance(r, Group) else (r,))}
+        ),
+    )
 
 
 def set_cell(doc: Document, overlay_id: str, row_id: str, channel: str, **values: Any) -> Document:
     """Change what a layer makes of a channel; one that it did not touch starts with the usual."""
+
     def change(r: Layer) -> Layer:
         cell = r.cells.get(channel) or ChannelSource.model_validate(USUAL_CELLS[channel])  # type: ignore[call-overload]
         if values.get("source") == "pattern" and cell.pattern is None and "pattern" not in values:
             values["pattern"] = PATTERNS["noise"].params()
         fresh = revalidated(cell, **values)
         return r.model_copy(update={"cells": {**r.cells, channel: fresh}})
+
     return change_row(doc, overlay_id, row_id, change)
 
 
 def drop_cell(doc: Document, overlay_id: str, row_id: str, channel: str) -> Document:
     """A layer no longer touches a channel."""
-    return change_row(doc, overlay_id, row_id, lambda r: r.model_copy(
-        update={"cells": {k: v for k, v in r.cells.items() if k != channel}}))
+    return change_row(
+        doc,
+        overlay_id,
+        row_id,
+        lambda r: r.model_copy(update={"cells": {k: v for k, v in r.cells.items() if k != channel}}),
+    )
 
 
-def set_parts(doc: Document, overlay_id: str, row_id: str, change: Callable[[tuple[MaskPart, ...]], tuple[MaskPart, ...]],
-              ) -> Document:
+def set_parts(
+    doc: Document,
+    overlay_id: str,
+    row_id: str,
+    change: Callable[[tuple[MaskPart, ...]], tuple[MaskPart, ...]],
+) -> Document:
     """Change the parts of a row's mask."""
-    return change_row(doc, overlay_id, row_id, lambda r: r.model_copy(
-        update={"mask": r.mask.model_copy(update={"parts": change(r.mask.parts)})}))
+    return change_row(
+        doc,
+        overlay_id,
+        row_id,
+        lambda r: r.model_copy(update={"mask": r.mask.model_copy(update={"parts": change(r.mask.parts)})}),
+    )
 
 
 def set_part(doc: Document, overlay_id: str, row_id: str, index: int, **values: Any) -> Document:
     """Change one part of a row's mask."""
+
     def change(parts: tuple[MaskPart, ...]) -> tuple[MaskPart, ...]:
         part = parts[index]
         if values.get("source") == "pattern" and part.pattern is None and "pattern" not in values:
             values["pattern"] = PATTERNS["noise"].params()
-        return (*parts[:index], revalidated(part, **values), *parts[index + 1:])
+        return (*parts[:index], revalidated(part, **values), *parts[index + 1 :])
+
     return set_parts(doc, overlay_id, row_id, change)
 
 
 def add_stroke(doc: Document, overlay_id: str, row_id: str, stroke: PaintStroke, part: int = -1) -> Document:
     """Put a stroke on top of a layer's paint, or of a painted part of its mask; channels that it paints are touched."""
+
     def layer(r: Layer) -> Layer:
         cells = dict(r.cells)
         if stroke.does == "paint":
             for channel in stroke.values:
                 if channel not in cells:
-                    cells[channel] = ChannelSource(source="painted",  # type: ignore[index]
-                                          join="add" if stroke.join == "add" and channel in COLOURED else "towards")
+                    cells[channel] = ChannelSource(
+                        source="painted",  # type: ignore[index]
+                        join="add" if stroke.join == "add" and channel in COLOURED else "towards",
+                    )
                 elif cells[channel].source != "painted":  # type: ignore[index]
                     cells[channel] = cells[channel].model_copy(update={"source": "painted"})  # type: ignore[index]
         return r.model_copy(update={"cells": cells, "strokes": (*r.strokes, stroke)})
 
     if part >= 0:
-        return set_parts(doc, overlay_id, row_id, lambda parts: (*parts[:part], parts[part].model_copy(
-            update={"strokes": (*parts[part].strokes, stroke)}), *parts[part + 1:]))
+        return set_parts(
+            doc,
+            overlay_id,
+            row_id,
+            lambda parts: (
+                *parts[:part],
+                parts[part].model_copy(update={"strokes": (*parts[part].strokes, stroke)}),
+                *parts[part + 1 :],
+            ),
+        )
     return change_row(doc, overlay_id, row_id, layer)
 
 
@@ -215,12 +257,25 @@ def put_strokes(doc: Document, overlay_id: str, row_id: str, strokes: Sequence[P
     return doc
 
 
-def set_strokes(doc: Document, overlay_id: str, row_id: str, change: Callable[[tuple[PaintStroke, ...]],
-                tuple[PaintStroke, ...]], part: int = -1) -> Document:
+def set_strokes(
+    doc: Document,
+    overlay_id: str,
+    row_id: str,
+    change: Callable[[tuple[PaintStroke, ...]], tuple[PaintStroke, ...]],
+    part: int = -1,
+) -> Document:
     """Change the strokes of a layer, or of a painted part of its mask."""
     if part >= 0:
-        return set_parts(doc, overlay_id, row_id, lambda parts: (*parts[:part], parts[part].model_copy(
-            update={"strokes": change(parts[part].strokes)}), *parts[part + 1:]))
+        return set_parts(
+            doc,
+            overlay_id,
+            row_id,
+            lambda parts: (
+                *parts[:part],
+                parts[part].model_copy(update={"strokes": change(parts[part].strokes)}),
+                *parts[part + 1 :],
+            ),
+        )
     return change_row(doc, overlay_id, row_id, lambda r: r.model_copy(update={"strokes": change(r.strokes)}))
 
 

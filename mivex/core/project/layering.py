@@ -95,6 +95,7 @@ def made_of(doc: Document, overlay: Overlay) -> tuple[object, ...]:
     Overlays that it reads, directly or through others, stand in one flat row, each once: nested, a few dozen that each read
     two others would take forever to list and to compare.
     """
+
     def own(o: Overlay) -> tuple[object, ...]:
         mesh = mesh_place(o)
         return o.layers, (mesh.path, mesh.second, o.material.mapping.uv_set) if mesh else None
@@ -175,7 +176,9 @@ def with_paths(overlay: Overlay, change: Callable[[str], str]) -> Overlay:
     )
 
 
-def outside_of(evaluator: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int], ask: EvaluationRequest) -> LayerInputs:
+def outside_of(
+    evaluator: EvaluatorProtocol, overlay: Overlay, size: tuple[int, int], ask: EvaluationRequest
+) -> LayerInputs:
     """What the layers of an overlay need, at the size (height, width) of their canvas."""
     mesh = mesh_place(overlay)
     uv_set = overlay.material.mapping.uv_set

@@ -101,7 +101,9 @@ def _small(values: Floats, channel: str) -> NDArray[np.uint8]:
     return np.ascontiguousarray((np.clip(v, 0, 1) * 255 + 0.5).astype(np.uint8))
 
 
-def cell_pictures(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest) -> dict[tuple[str, str], NDArray[np.uint8]]:
+def cell_pictures(
+    evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest
+) -> dict[tuple[str, str], NDArray[np.uint8]]:
     """Small pictures by row and column: ``mask``, channels that are touched, and ``below:`` what lies under a row.
 
     The base stands under the row of no name.

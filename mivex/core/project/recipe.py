@@ -56,8 +56,13 @@ def check_depth(data: Any, what: str) -> None:
         level += 1
         if level > DEEPEST:
             raise MivexError(f"{what} is nested more than {DEEPEST} levels deep.")
-        rows = [v for row in rows if isinstance(row, dict | list)
-                for v in (row.values() if isinstance(row, dict) else row) if isinstance(v, dict | list)]
+        rows = [
+            v
+            for row in rows
+            if isinstance(row, dict | list)
+            for v in (row.values() if isinstance(row, dict) else row)
+            if isinstance(v, dict | list)
+        ]
 
 
 def check_steps(steps: Any, what: str) -> None:

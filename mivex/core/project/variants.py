@@ -40,8 +40,9 @@ def synced(before: Document, after: Document) -> Document:
         was = old.get(o.id)
         own = o.own
         if was is not None and was.variant_of == o.variant_of and was.own == o.own:
-            own += tuple(k for k in Material.model_fields
-                         if k not in own and getattr(was.material, k) != getattr(o.material, k))
+            own += tuple(
+                k for k in Material.model_fields if k not in own and getattr(was.material, k) != getattr(o.material, k)
+            )
         material = _taken(base.material, o.material, own)
         own = tuple(k for k in own if getattr(base.material, k) != getattr(material, k) or k in o.own)
         if material == o.material and own == o.own:
@@ -52,8 +53,11 @@ def synced(before: Document, after: Document) -> Document:
         if o.variant_of:
             made[o.id] = follow(made[o.id], ())
     rows = tuple(made[o.id] for o in after.overlays)
-    return after if all(a is b for a, b in zip(rows, after.overlays, strict=True)) else after.model_copy(
-        update={"overlays": rows})
+    return (
+        after
+        if all(a is b for a, b in zip(rows, after.overlays, strict=True))
+        else after.model_copy(update={"overlays": rows})
+    )
 
 
 def add_variant(doc: Document, overlay_id: str) -> tuple[Document, str]:
@@ -64,10 +68,16 @@ def add_variant(doc: Document, overlay_id: str) -> tuple[Document, str]:
 
 def followed(doc: Document, overlay_id: str, *, keep: tuple[str, ...] = ()) -> Document:
     """A variant takes everything from the one that it follows again, but what ``keep`` names."""
+
     def change(o: Overlay) -> Overlay:
         base = doc.overlay(o.variant_of)
-        return o if base is None else o.model_copy(update={
-            "own": tuple(k for k in o.own if k in keep), "material": _taken(base.material, o.material, keep)})
+        return (
+            o
+            if base is None
+            else o.model_copy(
+                update={"own": tuple(k for k in o.own if k in keep), "material": _taken(base.material, o.material, keep)}
+            )
+        )
 
     return map_overlay(doc, overlay_id, change)
 

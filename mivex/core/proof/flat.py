@@ -26,13 +26,32 @@ Show = Literal["over", "colour", "alpha", "red", "green", "blue", "fringe", "lit
 Layout = Literal["single", "levels", "far", "backdrops", "tiles", "border", "magnify"]
 Backdrop = Literal["black", "grey", "white", "checker", "own"]
 
-SHOWS: dict[str, str] = {"over": "Result", "colour": "Colour alone", "alpha": "Alpha", "red": "Red",
-                         "green": "Green", "blue": "Blue", "fringe": "Fringe", "lit": "Lit as normals"}
-LAYOUTS: dict[str, str] = {"single": "The picture", "levels": "Every mip level", "far": "Far sizes",
-                           "backdrops": "All backdrops", "tiles": "Repeated 3 × 3", "border": "Its border",
-                           "magnify": "Magnified"}
-BACKDROPS: dict[str, str] = {"black": "Black", "grey": "Mid grey", "white": "White", "checker": "Checker",
-                             "own": "A colour"}
+SHOWS: dict[str, str] = {
+    "over": "Result",
+    "colour": "Colour alone",
+    "alpha": "Alpha",
+    "red": "Red",
+    "green": "Green",
+    "blue": "Blue",
+    "fringe": "Fringe",
+    "lit": "Lit as normals",
+}
+LAYOUTS: dict[str, str] = {
+    "single": "The picture",
+    "levels": "Every mip level",
+    "far": "Far sizes",
+    "backdrops": "All backdrops",
+    "tiles": "Repeated 3 × 3",
+    "border": "Its border",
+    "magnify": "Magnified",
+}
+BACKDROPS: dict[str, str] = {
+    "black": "Black",
+    "grey": "Mid grey",
+    "white": "White",
+    "checker": "Checker",
+    "own": "A colour",
+}
 SURROUND = 119
 """Display code of the grey round the picture, near L* 50."""
 FRINGE_GAIN = 4.0
@@ -85,6 +104,7 @@ class FlatView:
     wrap: bool = False
     display: bool = False
 
+
 _SHOW_CODE = {"over": 0, "colour": 1, "alpha": 2, "red": 3, "green": 4, "blue": 5, "fringe": 6}
 
 
@@ -97,14 +117,30 @@ def _backdrop(view: FlatView, encode: bool) -> tuple[Floats, bool, Any, Any]:
     return flat, view.backdrop == "checker", tiles[0], tiles[1]
 
 
-_VIEW = np.dtype([
-    ("x", np.int64), ("y", np.int64), ("width", np.int64), ("height", np.int64), ("level", np.int64),
-    ("left", np.float64), ("top", np.float64), ("zoom", np.float64), ("edge", np.int64),
-    ("show", np.int64), ("blend", np.int64), ("encode", np.int64), ("checker", np.int64),
-    ("display", np.int64),
-    ("opacity", np.float32), ("cutoff", np.float32), ("dark", np.float32), ("bright", np.float32),
-    ("back", np.float32, 3), ("tint", np.float32, 3),
-])
+_VIEW = np.dtype(
+    [
+        ("x", np.int64),
+        ("y", np.int64),
+        ("width", np.int64),
+        ("height", np.int64),
+        ("level", np.int64),
+        ("left", np.float64),
+        ("top", np.float64),
+        ("zoom", np.float64),
+        ("edge", np.int64),
+        ("show", np.int64),
+        ("blend", np.int64),
+        ("encode", np.int64),
+        ("checker", np.int64),
+        ("display", np.int64),
+        ("opacity", np.float32),
+        ("cutoff", np.float32),
+        ("dark", np.float32),
+        ("bright", np.float32),
+        ("back", np.float32, 3),
+        ("tint", np.float32, 3),
+    ]
+)
 """What travels to the kernel: where the drawn piece and the picture lie, what is shown, over what, blended how.
 
 ``edge``: the column from which on this texture is drawn.
@@ -118,8 +154,18 @@ def full_size(texture: Texture) -> tuple[int, int]:
     return texture.full_size if texture.scale < 1 else (texture.width, texture.height)
 
 
-def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, left: float, top: float,  # noqa: PLR0913
-          zoom: float, edge: int = 0, scene: Floats = _NO_SCENE, origin: tuple[int, int] = (0, 0)) -> None:
+def paint(  # noqa: PLR0913
+    out: NDArray[np.uint8],
+    texture: Texture,
+    view: FlatView,
+    level: int,
+    left: float,
+    top: float,
+    zoom: float,
+    edge: int = 0,
+    scene: Floats = _NO_SCENE,
+    origin: tuple[int, int] = (0, 0),
+) -> None:
     """Draw one level of a texture into ``out`` at a place and zoom, from column ``edge`` on.
 
     ``scene``, linear (h, w, 3), is the backdrop where it is larger than one texel; it repeats. ``origin``: x and y of
@@ -128,6 +174,7 @@ def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, 
     w, h = full_size(texture)
     if view.show == "lit":
         from mivex.core.proof.lit import paint_lit
+
         paint_lit(out, texture, view.light, left, top, zoom, edge)
         return
     if view.show == "fringe":
@@ -152,12 +199,25 @@ def paint(out: NDArray[np.uint8], texture: Texture, view: FlatView, level: int, 
     put["checker"] = checker and scene.shape[0] == 1
     tint = np.array(view.tint, np.float32)
     put["tint"] = to_linear(tint) if encode else tint
-    run_bands(y1 - y0, lambda a, b: _kernels.draw_rows(  # type: ignore[call-arg]
-        a, b, part, views, m.texels, m.offsets, m.widths, m.heights, scene, BAYER, SCREEN))
+    run_bands(
+        y1 - y0,
+        lambda a, b: _kernels.draw_rows(  # type: ignore[call-arg]
+            a, b, part, views, m.texels, m.offsets, m.widths, m.heights, scene, BAYER, SCREEN
+        ),
+    )
 
 
-def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: float, top: float, zoom: float,
-                  edge: int, full: tuple[int, int], wrap: bool) -> None:
+def _paint_fringe(
+    out: NDArray[np.uint8],
+    texture: Texture,
+    level: int,
+    left: float,
+    top: float,
+    zoom: float,
+    edge: int,
+    full: tuple[int, int],
+    wrap: bool,
+) -> None:
     level = min(level, texture.mips.levels - 1)
     seen = kept_fringe(texture, level, wrap)
     codes = np.where(seen < 0, 24, np.clip(seen * FRINGE_GAIN, 0, 255) * 0.85 + 38).astype(np.uint8)
@@ -170,7 +230,7 @@ def _paint_fringe(out: NDArray[np.uint8], texture: Texture, level: int, left: fl
     cols = np.flatnonzero((tx >= -shift) & (tx < lw - shift) & (np.arange(out.shape[1]) >= edge))
     if rows.size and cols.size:
         iy, ix = np.clip(ty[rows], 0, lh - 1).astype(int), np.clip(tx[cols], 0, lw - 1).astype(int)
-        out[rows[0]:rows[-1] + 1, cols[0]:cols[-1] + 1] = codes[iy[:, None], ix[None, :], None]
+        out[rows[0] : rows[-1] + 1, cols[0] : cols[-1] + 1] = codes[iy[:, None], ix[None, :], None]
 
 
 def kept_fringe(texture: Texture, level: int, wrap: bool) -> Floats:
@@ -192,5 +252,12 @@ def level_boxes(levels: int, width: int, height: int, aspect: float) -> list[tup
     rows = -(-levels // columns)
     x0 = (width - columns * (w + gap) + gap) / 2
     y0 = max(gap, (height - rows * (h + gap + label) + gap) / 2)
-    return [(round(x0 + (i % columns) * (w + gap)), round(y0 + (i // columns) * (h + gap + label)),
-             max(1, round(w)), max(1, round(h))) for i in range(levels)]
+    return [
+        (
+            round(x0 + (i % columns) * (w + gap)),
+            round(y0 + (i // columns) * (h + gap + label)),
+            max(1, round(w)),
+            max(1, round(h)),
+        )
+        for i in range(levels)
+    ]

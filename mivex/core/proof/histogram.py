@@ -60,6 +60,11 @@ def _counted(values: Floats) -> Histogram:
     run_bands(values.shape[0], band)
     sums = np.stack([s for _, s in parts])
     size = values.shape[0] * values.shape[1]
-    return Histogram(np.sum([c for c, _ in parts], axis=0), float(sums[:, 3].sum() / size),
-                     float(sums[:, 4].sum() / size), float(sums[:, 0].min()), float(sums[:, 1].max()),
-                     float(sums[:, 2].sum() / size))
+    return Histogram(
+        np.sum([c for c, _ in parts], axis=0),
+        float(sums[:, 3].sum() / size),
+        float(sums[:, 4].sum() / size),
+        float(sums[:, 0].min()),
+        float(sums[:, 1].max()),
+        float(sums[:, 2].sum() / size),
+    )

@@ -57,6 +57,7 @@ def levels(texture: Texture, view: FlatView, width: int, height: int, before: Te
 
 def truth(texture: Texture) -> Texture:
     """The texture with the mip chain that premultiplied filtering gives, as straight colour; made once."""
+
     def make() -> Texture:
         chain = texture.true_mips
         texels = chain.texels.copy()
@@ -130,16 +131,16 @@ def far(texture: Texture, view: FlatView, width: int, height: int, before: Textu
         for picture, kind in ((rows[1], texture), (rows[2], right)):
             paint(picture, kind, view, level, x, top, zoom)
     high = round(h * zoom)
-    straight, true = rows[1][top:top + high], rows[2][top:top + high]
+    straight, true = rows[1][top : top + high], rows[2][top : top + high]
     seen = np.abs(straight.astype(np.int16) - true) * DIFFERENCE_GAIN
     inside = np.zeros(width, bool)
     for x in columns:
-        inside[x:x + round(w * zoom)] = True
+        inside[x : x + round(w * zoom)] = True
     gap = np.where(inside[None, :, None], np.clip(seen, 0, 255), SURROUND).astype(np.uint8)
     for i, part in enumerate((straight, true, gap)):
         y = top + i * step
         rows_left = max(0, min(high, height - y))
-        out[y:y + rows_left] = part[:rows_left]
+        out[y : y + rows_left] = part[:rows_left]
     return out
 
 
@@ -150,14 +151,22 @@ def scene_crops(side: int = 256) -> tuple[Floats, Floats]:
     from mivex.core.scene.draw_calls import render
     from mivex.core.stage.camera import Camera, View
 
-    views = (Camera(name="bright", target=(3.4, 3.9, -5.4), yaw=3, pitch=-3, distance=2.0, fov=50),
-             Camera(name="dark", target=(-4.6, 1.4, -3.6), yaw=62, pitch=2, distance=2.4, fov=50))
+    views = (
+        Camera(name="bright", target=(3.4, 3.9, -5.4), yaw=3, pitch=-3, distance=2.0, fov=50),
+        Camera(name="dark", target=(-4.6, 1.4, -3.6), yaw=62, pitch=2, distance=2.4, fov=50),
+    )
     bright, dark = (np.ascontiguousarray(render(Document(), {}, View(c, side, side)).colour[..., :3]) for c in views)
     return bright, dark
 
 
-BACKDROP_ORDER = (("black", "Black"), ("grey", "Mid grey"), ("white", "White"), ("checker", "Checker"),
-                  ("bright", "Bright wall"), ("dark", "Dark wall"))
+BACKDROP_ORDER = (
+    ("black", "Black"),
+    ("grey", "Mid grey"),
+    ("white", "White"),
+    ("checker", "Checker"),
+    ("bright", "Bright wall"),
+    ("dark", "Dark wall"),
+)
 
 
 def _grid(count: int, width: int, height: int, aspect: float) -> list[tuple[int, int, int, int]]:
@@ -170,14 +179,15 @@ def backdrops(texture: Texture, view: FlatView, width: int, height: int, before:
     w, h = full_size(texture)
     bright, dark = scene_crops()
     for (key, _), (x, y, box, high) in zip(BACKDROP_ORDER, _grid(6, width, height, w / h), strict=True):
-        part = out[y:y + high, x:x + box]
+        part = out[y : y + high, x : x + box]
         if not part.size:
             continue
         scene = {"bright": bright, "dark": dark}.get(key)
         flat = replace(view, show="over", backdrop="black" if scene is not None else key)  # type: ignore[arg-type]
         if scene is not None:
-            fitted_scene = np.ascontiguousarray(cv2.resize(scene, (max(2, part.shape[1]), max(2, part.shape[0])),
-                                                           interpolation=cv2.INTER_AREA))
+            fitted_scene = np.ascontiguousarray(
+                cv2.resize(scene, (max(2, part.shape[1]), max(2, part.shape[0])), interpolation=cv2.INTER_AREA)
+            )
             paint(part, texture, flat, 0, 0, 0, box / w, 0, fitted_scene)
         else:
             paint(part, texture, flat, 0, 0, 0, box / w)
@@ -195,7 +205,7 @@ def tiles(texture: Texture, view: FlatView, width: int, height: int, before: Tex
             # Whole pixels, so that no gap of the drawing's own looks like a seam.
             x, y = round(x0 + column * w * zoom), round(y0 + row * h * zoom)
             x2, y2 = round(x0 + (column + 1) * w * zoom), round(y0 + (row + 1) * h * zoom)
-            part = out[max(0, y):max(0, y2), max(0, x):max(0, x2)]
+            part = out[max(0, y) : max(0, y2), max(0, x) : max(0, x2)]
             if part.size:
                 paint(part, texture, view, 0, 0, 0, max(part.shape[1] / w, part.shape[0] / h))
     return out
@@ -221,9 +231,8 @@ def border(texture: Texture, view: FlatView, width: int, height: int, before: Te
     out = _blank(width, height)
     x, y, w, h, thick = border_frame(texture, width, height)
     a = texture.alpha
-    picture = cv2.resize(exaggerated(a), (w, h), interpolation=cv2.INTER_AREA
-                         if a.shape[0] > h else cv2.INTER_NEAREST)
-    out[y:y + h, x:x + w] = picture[..., None][:height - y, :width - x]
+    picture = cv2.resize(exaggerated(a), (w, h), interpolation=cv2.INTER_AREA if a.shape[0] > h else cv2.INTER_NEAREST)
+    out[y : y + h, x : x + w] = picture[..., None][: height - y, : width - x]
     d = min(BORDER_DEPTH, *a.shape)
 
     def strip(part: Floats, outer: int, axis: int) -> Codes:
@@ -245,8 +254,8 @@ def border(texture: Texture, view: FlatView, width: int, height: int, before: Te
             big[seen] = _MARK
         # In a frame too small for it, what sticks out is left out.
         y0, x0 = max(0, -top), max(0, -left)
-        part = out[max(0, top):max(0, top + high), max(0, left):max(0, left + wide)]
-        part[...] = big[y0:y0 + part.shape[0], x0:x0 + part.shape[1]]
+        part = out[max(0, top) : max(0, top + high), max(0, left) : max(0, left + wide)]
+        part[...] = big[y0 : y0 + part.shape[0], x0 : x0 + part.shape[1]]
 
     put(strip(a[:d], 0, 0), x, y - _GAP - thick, w, thick)
     put(strip(a[-d:], d - 1, 0), x, y + h + _GAP, w, thick)
@@ -273,8 +282,9 @@ def magnify_boxes(width: int, height: int) -> list[tuple[int, int, int, int]]:
     """x, y, width, height: two columns (as stored, plain alpha), one row for each magnification."""
     w = (width - 3 * _GAP) // 2
     h = (height - (_GAP + _LABEL) * 3 - _GAP) // 3
-    return [(_GAP + c * (w + _GAP), _GAP + r * (h + _GAP + _LABEL), max(8, w), max(8, h))
-            for r in range(3) for c in range(2)]
+    return [
+        (_GAP + c * (w + _GAP), _GAP + r * (h + _GAP + _LABEL), max(8, w), max(8, h)) for r in range(3) for c in range(2)
+    ]
 
 
 def magnify(texture: Texture, view: FlatView, width: int, height: int, before: Texture | None = None) -> Codes:
@@ -294,7 +304,7 @@ def magnify(texture: Texture, view: FlatView, width: int, height: int, before: T
         else:
             seen = sample(plain, u, v, zero, wrap=view.wrap)[..., 3]
         code = np.where(outside, SURROUND, 30 + seen * 210).astype(np.uint8)
-        out[y:y + h, x:x + w] = code[..., None][:max(0, height - y), :max(0, width - x)]
+        out[y : y + h, x : x + w] = code[..., None][: max(0, height - y), : max(0, width - x)]
     return out
 
 
@@ -312,7 +322,13 @@ def plain_chain(texture: Texture, before: Texture | None) -> MipChain:
 
 
 DRAW: dict[str, Callable[[Texture, FlatView, int, int, Texture | None], Codes]] = {
-    "levels": levels, "far": far, "backdrops": backdrops, "tiles": tiles, "border": border, "magnify": magnify}
+    "levels": levels,
+    "far": far,
+    "backdrops": backdrops,
+    "tiles": tiles,
+    "border": border,
+    "magnify": magnify,
+}
 
 
 def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label]:
@@ -320,19 +336,28 @@ def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label
     m = texture.mips
     w, h = full_size(texture)
     if layout == "levels":
-        return [Label(x, y + bh + 1, bw, f"{i} · {m.widths[i]}×{m.heights[i]}" if bw > 64 else str(i))
-                for i, (x, y, bw, bh) in enumerate(level_boxes(m.levels, width, height, w / h))]
+        return [
+            Label(x, y + bh + 1, bw, f"{i} · {m.widths[i]}×{m.heights[i]}" if bw > 64 else str(i))
+            for i, (x, y, bw, bh) in enumerate(level_boxes(m.levels, width, height, w / h))
+        ]
     if layout == "backdrops":
-        return [Label(x, y + bh + 1, bw, name)
-                for (_, name), (x, y, bw, bh) in zip(BACKDROP_ORDER, _grid(6, width, height, w / h), strict=True)]
+        return [
+            Label(x, y + bh + 1, bw, name)
+            for (_, name), (x, y, bw, bh) in zip(BACKDROP_ORDER, _grid(6, width, height, w / h), strict=True)
+        ]
     if layout == "far":
         _, _, side, _, top = far_boxes(texture, width, height)
         step = side + _GAP + _LABEL
-        words = ("filtered straight, as hardware does", "filtered premultiplied, as it should be",
-                 f"the difference, × {DIFFERENCE_GAIN}")
+        words = (
+            "filtered straight, as hardware does",
+            "filtered premultiplied, as it should be",
+            f"the difference, × {DIFFERENCE_GAIN}",
+        )
         high = round(h * side / max(w, h))
-        rows = [Label(_GAP, top + i * step + high + 1, width - 2 * _GAP, f"Levels 1 to {far_count(texture)}: {text}")
-                for i, text in enumerate(words)]
+        rows = [
+            Label(_GAP, top + i * step + high + 1, width - 2 * _GAP, f"Levels 1 to {far_count(texture)}: {text}")
+            for i, text in enumerate(words)
+        ]
         true_size = "Above: true size, as filtered and as it should be"
         return [Label(_GAP, top - _LABEL - _GAP // 2, width - 2 * _GAP, true_size), *rows]
     if layout == "magnify":
@@ -347,8 +372,15 @@ def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label
     return []
 
 
-def draw_flat(texture: Texture, view: FlatView, width: int, height: int, before: Texture | None = None,
-              divider: float = 0.5, beside: bool = False) -> NDArray[np.uint8]:
+def draw_flat(
+    texture: Texture,
+    view: FlatView,
+    width: int,
+    height: int,
+    before: Texture | None = None,
+    divider: float = 0.5,
+    beside: bool = False,
+) -> NDArray[np.uint8]:
     """Draw the flat proof for a piece of screen.
 
     Parameters

@@ -47,8 +47,9 @@ def lit(normals: Floats, u: Floats, v: Floats, light: tuple[float, float], aspec
     return np.asarray(grey, np.float32)
 
 
-def paint_lit(out: NDArray[np.uint8], texture: Texture, light: tuple[float, float], left: float, top: float,
-              zoom: float, edge: int) -> None:
+def paint_lit(
+    out: NDArray[np.uint8], texture: Texture, light: tuple[float, float], left: float, top: float, zoom: float, edge: int
+) -> None:
     """Draw the texture as a lit surface into ``out``, texel by texel where enlarged."""
     w, h = texture.full_size if texture.scale < 1 else (texture.width, texture.height)
     y0, y1 = max(0, int(top)), min(out.shape[0], int(top + h * zoom) + 1)
@@ -64,5 +65,6 @@ def paint_lit(out: NDArray[np.uint8], texture: Texture, light: tuple[float, floa
     normals = texture.values[rows[:, None], cols[None, :], :3]
     grey = lit(normals, np.broadcast_to(u, (v.size, u.size)), np.broadcast_to(v[:, None], (v.size, u.size)), light, w / h)
     y0, x0 = max(0, int(np.ceil(top - 0.5)), 0), max(0, edge, int(np.ceil(left - 0.5)))
-    out[y0:y0 + v.size, x0:x0 + u.size] = screen_rgb(np.repeat(grey[..., None], 3, axis=2))[:out.shape[0] - y0,
-                                                                                           :out.shape[1] - x0]
+    out[y0 : y0 + v.size, x0 : x0 + u.size] = screen_rgb(np.repeat(grey[..., None], 3, axis=2))[
+        : out.shape[0] - y0, : out.shape[1] - x0
+    ]

@@ -24,22 +24,35 @@ cv2 = Lazy("cv2")
 
 SIDE = 96
 _TELLING: dict[str, dict[str, object]] = {
-    "alpha-from": {"source": "luminance"}, "levels": {"black": 0.25, "white": 0.7}, "curve": {
-        "points": ((0.0, 0.0), (0.35, 0.05), (0.6, 0.95), (1.0, 1.0))}, "smoothstep": {"low": 0.3, "high": 0.75},
-    "combine": {"how": "multiply", "take": "green", "invert": True}, "grow": {"by": 7.0},
-    "feather": {"width": 22.0, "side": "both"}, "blur": {"radius": 5.0}, "offset": {"x": 34, "y": 22},
-    "tint": {"colour": (1.0, 0.55, 0.25)}, "resize": {"to": "size", "width": 16, "height": 16},
-    "clear-border": {"width": 6.0, "soft": 14.0}, "unmatte": {}, "noise": {"cells": 5, "contrast": 3.0},
+    "alpha-from": {"source": "luminance"},
+    "levels": {"black": 0.25, "white": 0.7},
+    "curve": {"points": ((0.0, 0.0), (0.35, 0.05), (0.6, 0.95), (1.0, 1.0))},
+    "smoothstep": {"low": 0.3, "high": 0.75},
+    "combine": {"how": "multiply", "take": "green", "invert": True},
+    "grow": {"by": 7.0},
+    "feather": {"width": 22.0, "side": "both"},
+    "blur": {"radius": 5.0},
+    "offset": {"x": 34, "y": 22},
+    "tint": {"colour": (1.0, 0.55, 0.25)},
+    "resize": {"to": "size", "width": 16, "height": 16},
+    "clear-border": {"width": 6.0, "soft": 14.0},
+    "unmatte": {},
+    "noise": {"cells": 5, "contrast": 3.0},
     "text": {"text": "N4", "size": 0.7, "colour": (0.95, 0.85, 0.5), "outline": 3.0},
     "glow": {"amount": 1.5, "radius": 9.0},
-    "add-tint": {"gain": 3.0, "x": 0.15, "y": 0.15}, "take-channel": {"take": "green", "alpha": "keep"},
-    "normal-from-height": {"strength": 3.0, "blur": 1.0, "take": "alpha"}, "signed-distance": {"spread": 14.0},
-    "clear-specks": {"faint": 0.5}, "drop-loose": {"share": 0.5},
-    "fall-off": {"radius": 0.4}, "pad": {"left": 14, "right": 14, "top": 14, "bottom": 14},
+    "add-tint": {"gain": 3.0, "x": 0.15, "y": 0.15},
+    "take-channel": {"take": "green", "alpha": "keep"},
+    "normal-from-height": {"strength": 3.0, "blur": 1.0, "take": "alpha"},
+    "signed-distance": {"spread": 14.0},
+    "clear-specks": {"faint": 0.5},
+    "drop-loose": {"share": 0.5},
+    "fall-off": {"radius": 0.4},
+    "pad": {"left": 14, "right": 14, "top": 14, "bottom": 14},
     "recolour": {"red": (0.9, 0.4, 0.1), "green": (0.2, 0.6, 0.8), "blue": (0.9, 0.9, 0.6)},
     "key-colour": {"key": (0.16, 0.55, 0.26), "near": 0.05, "far": 0.3},
     "pack": {"red": {"take": "alpha"}, "green": {"take": "red"}, "blue": {"source": "value", "value": 0.2}},
-    "shape": {"file": str(files("mivex.core") / "assets" / "sample.svg")}, "threshold": {"at": 0.55},
+    "shape": {"file": str(files("mivex.core") / "assets" / "sample.svg")},
+    "threshold": {"at": 0.55},
 }
 
 _SHOWN = {"normal-from-height": "colour", "spread": "colour", "premultiply": "colour", "signed-distance": "alpha"}
@@ -107,13 +120,20 @@ def step_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArray
     level = 2 if name == "keep-coverage" else 0
     pictures = []
     for s in (surface, out):
-        t = Texture(np.ascontiguousarray(np.clip(s.values, 0, 1)), data=s.data, premultiplied=s.premultiplied,
-                    coverage=s.coverage)
+        t = Texture(
+            np.ascontiguousarray(np.clip(s.values, 0, 1)), data=s.data, premultiplied=s.premultiplied, coverage=s.coverage
+        )
         zoom = min(side / t.width, side / t.height)
         show = _SHOWN.get(name, "over")
         blend = "Premultiplied" if s.premultiplied else "Cutout" if name == "keep-coverage" else "Translucent"
-        view = FlatView(zoom=zoom, left=(side - t.width * zoom) / 2, top=(side - t.height * zoom) / 2, blend=blend,
-                        show=show, level=level)  # type: ignore[arg-type]
+        view = FlatView(
+            zoom=zoom,
+            left=(side - t.width * zoom) / 2,
+            top=(side - t.height * zoom) / 2,
+            blend=blend,
+            show=show,
+            level=level,
+        )  # type: ignore[arg-type]
         pictures.append(draw_flat(t, view, side, side))
     return pictures[0], pictures[1]
 
@@ -127,8 +147,12 @@ def build_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArra
     evaluator = Evaluator(limit=1 << 26)
     pictures = []
     for rows in ((), (instance(build),)):
-        o = Overlay(name=name, kind=build.kind, source=Source(canvas=(192, 192), meaning="colour"),  # type: ignore[arg-type]
-                    layers=Stack(base=base, rows=rows))
+        o = Overlay(
+            name=name,
+            kind=build.kind,
+            source=Source(canvas=(192, 192), meaning="colour"),  # type: ignore[arg-type]
+            layers=Stack(base=base, rows=rows),
+        )
         t = evaluator.texture(o)
         pictures.append(draw_flat(t, FlatView(zoom=side / t.width), side, side))
     return pictures[0], pictures[1]

@@ -91,8 +91,14 @@ def place_mesh(place: Place, world: World, view: View | None = None) -> Mesh:
     return placing.mesh(place, view or View(CAMERAS[0], 640, 512), world=world)
 
 
-def overlay_draw(overlay: Overlay, place: Place, texture: Texture, view: View,
-                 textures: Mapping[str, Texture] | None = None, world: World | None = None) -> DrawCall:
+def overlay_draw(
+    overlay: Overlay,
+    place: Place,
+    texture: Texture,
+    view: View,
+    textures: Mapping[str, Texture] | None = None,
+    world: World | None = None,
+) -> DrawCall:
     """What one placement of an overlay puts on the stage; ``textures`` are those that its material may read."""
     return _drawn(overlay, place, Pictures(texture, textures or {}), view, world)
 
@@ -146,9 +152,15 @@ def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world
     coat = shading_inputs(m, pictures)
     if texture.traits.cells and not _sliced(place, texture):
         coat = replace(coat, uv_map=into_frame(coat.uv_map, shown.cell))
-    draw = DrawCall(overlay.name, _mesh(overlay, place, texture, view, world, shown), coat, m,
-                order_key(m, _stands(overlay, place, texture, view, world), view.eye), owner=overlay.id,
-                part=str(_number(overlay, place)))
+    draw = DrawCall(
+        overlay.name,
+        _mesh(overlay, place, texture, view, world, shown),
+        coat,
+        m,
+        order_key(m, _stands(overlay, place, texture, view, world), view.eye),
+        owner=overlay.id,
+        part=str(_number(overlay, place)),
+    )
     if not casts(draw) or m.blend == "Solid":
         return draw
     opacity, mask = draw.coat.opacity, draw.coat.mask
@@ -199,8 +211,9 @@ class Scene:
         self._now: set[object] = set()
         self._before: set[object] = set()
 
-    def _keep(self, table: dict[object, tuple[DrawCall, object]], key: object,
-              make: Callable[[], tuple[DrawCall, object]]) -> DrawCall:
+    def _keep(
+        self, table: dict[object, tuple[DrawCall, object]], key: object, make: Callable[[], tuple[DrawCall, object]]
+    ) -> DrawCall:
         if key not in table:
             table[key] = make()
         self._now.add(key)
@@ -212,8 +225,9 @@ class Scene:
                 del table[key]
         self._before, self._now = self._now, set()
 
-    def draws(self, doc: Document, textures: Mapping[str, Texture], view: View,
-              meshes: Mapping[str, Mesh] | None = None) -> list[DrawCall]:
+    def draws(
+        self, doc: Document, textures: Mapping[str, Texture], view: View, meshes: Mapping[str, Mesh] | None = None
+    ) -> list[DrawCall]:
         """Everything to draw, in order. Overlays that are hidden or have no texture or mesh are left out."""
         world = build_environment(doc, meshes)
         rows = list(world.surroundings.solids)
@@ -243,9 +257,13 @@ class Scene:
                     pictures = Pictures(texture, textures)
                     return _drawn(o, p, pictures, view, world), (pictures.used, world)
 
-                def placed(o: Overlay = o, p: Place = p, texture: Texture = texture,
-                           shape: tuple[object, ...] = shape, make: Callable[[], tuple[DrawCall, object]] = make) -> tuple[
-                               DrawCall, object]:
+                def placed(
+                    o: Overlay = o,
+                    p: Place = p,
+                    texture: Texture = texture,
+                    shape: tuple[object, ...] = shape,
+                    make: Callable[[], tuple[DrawCall, object]] = make,
+                ) -> tuple[DrawCall, object]:
                     # Mesh, pictures and mask stay; only when it comes changes with the eye.
                     drawn = self._keep(self._shapes, shape, make)
                     order = order_key(o.material, _stands(o, p, texture, view, world), view.eye)
@@ -268,18 +286,32 @@ class Scene:
 
 def _identical(a: tuple[Any, ...], b: tuple[Any, ...]) -> bool:
     """Whether two pictures are of the same overlays with the same textures, seen alike."""
-    return (a[0] == b[0] and a[1] is b[1] and a[2] is b[2] and a[4] == b[4] and len(a[3]) == len(b[3])
-            and all(x is y for x, y in zip(a[3], b[3], strict=True)))
+    return (
+        a[0] == b[0]
+        and a[1] is b[1]
+        and a[2] is b[2]
+        and a[4] == b[4]
+        and len(a[3]) == len(b[3])
+        and all(x is y for x, y in zip(a[3], b[3], strict=True))
+    )
 
 
-def draw_list(doc: Document, textures: Mapping[str, Texture], view: View,
-              meshes: Mapping[str, Mesh] | None = None) -> list[DrawCall]:
+def draw_list(
+    doc: Document, textures: Mapping[str, Texture], view: View, meshes: Mapping[str, Mesh] | None = None
+) -> list[DrawCall]:
     """Everything to draw, in order; see `Scene.draws`."""
     return Scene().draws(doc, textures, view, meshes)
 
 
-def render(doc: Document, textures: Mapping[str, Texture], view: View, meshes: Mapping[str, Mesh] | None = None,
-           stop: Callable[[], bool] = lambda: False, *, exact: bool = False) -> Buffers:
+def render(
+    doc: Document,
+    textures: Mapping[str, Texture],
+    view: View,
+    meshes: Mapping[str, Mesh] | None = None,
+    stop: Callable[[], bool] = lambda: False,
+    *,
+    exact: bool = False,
+) -> Buffers:
     """Draw the stage of a document.
 
     Parameters
@@ -321,8 +353,16 @@ class StagePainter:
         self._played = [0.0, 0.0]
         """Seconds that a picture takes while the clock runs, sharp and at half its size."""
 
-    def paint(self, doc: Document, textures: Mapping[str, Texture], view: View, *,
-              meshes: Mapping[str, Mesh] | None = None, moving: bool = False, playing: bool = False) -> NDArray[np.uint8]:
+    def paint(
+        self,
+        doc: Document,
+        textures: Mapping[str, Texture],
+        view: View,
+        *,
+        meshes: Mapping[str, Mesh] | None = None,
+        moving: bool = False,
+        playing: bool = False,
+    ) -> NDArray[np.uint8]:
         """Display codes (height, width, 3).
 
         ``moving``: soon enough rather than sharp. ``playing``: sharp as long as that is quick enough for a moving
@@ -339,8 +379,13 @@ class StagePainter:
                 codes = self.painter.paint(draws, view, doc.lighting)
             else:
                 part = View(view.camera, max(1, view.width // (size + 1)), max(1, view.height // (size + 1)), view.time)
-                codes = np.asarray(cv2.resize(self.rough.paint(draws, part, doc.lighting), (view.width, view.height),
-                                              interpolation=cv2.INTER_LINEAR))
+                codes = np.asarray(
+                    cv2.resize(
+                        self.rough.paint(draws, part, doc.lighting),
+                        (view.width, view.height),
+                        interpolation=cv2.INTER_LINEAR,
+                    )
+                )
             if size < len(self._played):
                 took = time.perf_counter() - begun
                 self._played[size] = took if self._played[size] == 0 else 0.7 * self._played[size] + 0.3 * took
@@ -367,8 +412,14 @@ class SurfaceHit:
     front: bool
 
 
-def touched_at(doc: Document, overlay: Overlay, texture: Texture, view: View, at: tuple[float, float],
-               meshes: Mapping[str, Mesh] | None = None) -> SurfaceHit | None:
+def touched_at(
+    doc: Document,
+    overlay: Overlay,
+    texture: Texture,
+    view: View,
+    at: tuple[float, float],
+    meshes: Mapping[str, Mesh] | None = None,
+) -> SurfaceHit | None:
     """The nearest place where an overlay is met under a place on the stage's picture, clear or not; None: nowhere."""
     origin, ray = view.eye, view.ray(*at)
     world = build_environment(doc, meshes)
@@ -423,9 +474,14 @@ def pick(doc: Document, draws: list[DrawCall], view: View, x: float, y: float) -
     if not (0 <= x < view.width and 0 <= y < view.height):
         return None
     moving = {(d.owner, d.part, d.name) for d in draws if d.moving}
-    seen = [r for r in fragments_at(draws, view, int(x), int(y))
-            if r.owner and r.code == DRAWN and (r.owner, r.part, r.name) not in moving
-            and (r.colour[3] > LEAST_SEEN or (r.blend == "Premultiplied" and max(r.colour[:3]) > LEAST_SEEN))]
+    seen = [
+        r
+        for r in fragments_at(draws, view, int(x), int(y))
+        if r.owner
+        and r.code == DRAWN
+        and (r.owner, r.part, r.name) not in moving
+        and (r.colour[3] > LEAST_SEEN or (r.blend == "Premultiplied" and max(r.colour[:3]) > LEAST_SEEN))
+    ]
     for r in sorted(seen, key=lambda r: r.depth):
         o = doc.overlay(r.owner)
         if o is not None and r.part.isdigit() and int(r.part) <= len(o.places):

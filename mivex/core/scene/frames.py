@@ -42,8 +42,9 @@ def reseeded(value: Any, by: int) -> Any:
     return value
 
 
-def by_seeds(evaluator: Evaluator, doc: Document, overlay: Overlay, count: int,
-             stop: Callable[[], bool] = lambda: False) -> list[Floats]:
+def by_seeds(
+    evaluator: Evaluator, doc: Document, overlay: Overlay, count: int, stop: Callable[[], bool] = lambda: False
+) -> list[Floats]:
     """Results of an overlay under so many seeds; raises MivexError where nothing of it has a seed."""
     frames: list[Floats] = []
     for k in range(count):
@@ -75,8 +76,9 @@ class Baking:
     degrees: float = 0.0
 
 
-def baked(overlay: Overlay, texture: Texture, count: int, what: Baking,
-          stop: Callable[[], bool] = lambda: False) -> list[Floats]:
+def baked(
+    overlay: Overlay, texture: Texture, count: int, what: Baking, stop: Callable[[], bool] = lambda: False
+) -> list[Floats]:
     """Frames of an overlay's own animation, as its material shows it flat and unlit; straight RGBA as stored.
 
     Parameters
@@ -93,9 +95,16 @@ def baked(overlay: Overlay, texture: Texture, count: int, what: Baking,
     view = View(Camera(name="bake", target=(0, 0, 0), yaw=0, pitch=0, distance=2, fov=40), w, h)
     # A panel that fills the picture texel for pixel.
     half = np.array([w, h]) / view.focal
-    plain = overlay.material.model_copy(update={
-        "blend": "Translucent", "lit": False, "opacity": 1.0, "depth_write": False, "depth_test": False,
-        "group": "Blended"})
+    plain = overlay.material.model_copy(
+        update={
+            "blend": "Translucent",
+            "lit": False,
+            "opacity": 1.0,
+            "depth_write": False,
+            "depth_test": False,
+            "group": "Blended",
+        }
+    )
     frames = []
     for k in range(count):
         if stop():
@@ -104,8 +113,13 @@ def baked(overlay: Overlay, texture: Texture, count: int, what: Baking,
         m = plain
         if what.wears:
             e = m.erosion
-            m = m.model_copy(update={"erosion": e.model_copy(update={
-                "form": e.form if e.form != "none" else "soft", "by": "slider", "amount": share})})
+            m = m.model_copy(
+                update={
+                    "erosion": e.model_copy(
+                        update={"form": e.form if e.form != "none" else "soft", "by": "slider", "amount": share}
+                    )
+                }
+            )
         if what.seconds and m.flow.strength > 0:
             m = m.model_copy(update={"flow": m.flow.model_copy(update={"time": m.flow.time + what.seconds * k / count})})
         t = np.radians(what.degrees * k / count)

@@ -74,8 +74,11 @@ class Pictures:
         """The texture that a part reads; None: a number, or not there (yet)."""
         if part.source == "own":
             return self.own
-        found = self.textures.get(part.overlay if part.source == "overlay" else file_key(part.path, meaning)) \
-            if part.source != "number" else None
+        found = (
+            self.textures.get(part.overlay if part.source == "overlay" else file_key(part.path, meaning))
+            if part.source != "number"
+            else None
+        )
         if found is not None:
             self.used.append(found)
         return found
@@ -94,8 +97,15 @@ class Pictures:
 def _raised(texture: Texture, relief: float) -> MipChain:
     """Normals of a picture whose alpha stands out of the surface, or lies sunk in it."""
     short = float(min(texture.height, texture.width))
-    return memoized_on(texture, ("raised", relief), lambda: build_chain(np.dstack(
-        [normals_of(np.ascontiguousarray(texture.alpha), short, relief), np.ones(texture.alpha.shape, np.float32)])))
+    return memoized_on(
+        texture,
+        ("raised", relief),
+        lambda: build_chain(
+            np.dstack(
+                [normals_of(np.ascontiguousarray(texture.alpha), short, relief), np.ones(texture.alpha.shape, np.float32)]
+            )
+        ),
+    )
 
 
 Rows = tuple[tuple[float, float, float], tuple[float, float, float]]
@@ -130,9 +140,20 @@ def shading_inputs(material: Material, pictures: Pictures) -> ShadingInputs:
     strength = f.glow.strength or (1.0 if "emissive" in pictures.own.channels else 0.0)
     r, g, b = (float(v) * strength for v in to_linear(np.array(f.glow.colour, np.float32)))
     unmapped = material.mapping == MaterialMapping()
-    return ShadingInputs(colour.mips, texture_limits(colour, material.blend) if own_alpha and unmapped else None,
-                None if own_alpha else pictures.value(f.opacity), pictures.value(f.roughness, "roughness"),
-                pictures.value(f.metal, "metal"), pictures.value(f.occlusion, "occlusion"),
-                pictures.value(material.breakup.mask) if material.breakup.amount > 0 else None,
-                normal.mips if normal else raised, f.normal.strength, f.normal.green == "up", (r, g, b),
-                glow.mips if glow else None, not colour.data, material.mapping.uv_set, material.mapping.rows)
+    return ShadingInputs(
+        colour.mips,
+        texture_limits(colour, material.blend) if own_alpha and unmapped else None,
+        None if own_alpha else pictures.value(f.opacity),
+        pictures.value(f.roughness, "roughness"),
+        pictures.value(f.metal, "metal"),
+        pictures.value(f.occlusion, "occlusion"),
+        pictures.value(material.breakup.mask) if material.breakup.amount > 0 else None,
+        normal.mips if normal else raised,
+        f.normal.strength,
+        f.normal.green == "up",
+        (r, g, b),
+        glow.mips if glow else None,
+        not colour.data,
+        material.mapping.uv_set,
+        material.mapping.rows,
+    )

@@ -64,8 +64,9 @@ def hulls_of(overlay: Overlay, texture: Texture) -> list[Hull] | None:
     s = overlay.sheet
     if s.hull < 4:
         return None
-    alphas = [v[..., 3] for v in frame_values(texture.values, texture.traits.cells)] if texture.traits.cells else \
-        [texture.alpha]
+    alphas = (
+        [v[..., 3] for v in frame_values(texture.values, texture.traits.cells)] if texture.traits.cells else [texture.alpha]
+    )
     return memoized_on(texture, hull_key(s), lambda: hulls(alphas, s.hull, s.hull_limit, each=s.hull_each))
 
 
@@ -102,11 +103,23 @@ class EmitterSimulations:
     def flow(self, doc: Document, effect: Effect, emitter: Emitter, world: World) -> EmitterSimulation:
         """The flow of an emitter of a whole effect."""
         # What does not change where particles are is left out: the lamp, the name.
-        key = (effect.at, effect.yaw, effect.pitch, effect.roll, effect.scale, effect.seed, effect.dials, emitter,
-               doc.air.wind, id(world))
+        key = (
+            effect.at,
+            effect.yaw,
+            effect.pitch,
+            effect.roll,
+            effect.scale,
+            effect.seed,
+            effect.dials,
+            emitter,
+            doc.air.wind,
+            id(world),
+        )
         if key not in self._rows:
             solids = solids_in(world) if emitter.life.solids != "through" else NOTHING
-            self._rows[key] = EmitterSimulation(effect, emitter, doc.air.wind, solids, world.meshes.get(emitter.emission.mesh))
+            self._rows[key] = EmitterSimulation(
+                effect, emitter, doc.air.wind, solids, world.meshes.get(emitter.emission.mesh)
+            )
             if len(self._rows) > MOST_FLOWS:
                 self._rows.pop(next(iter(self._rows)))
         return self._rows[key]
@@ -120,8 +133,9 @@ class EmitterSimulations:
         boxes = [bounds_of(self.flow(doc, effect, p, world)) for p in effect.parts]
         if not boxes:
             return None
-        return Bounds(np.min([b.low for b in boxes], axis=0), np.max([b.high for b in boxes], axis=0),
-                      max(b.margin for b in boxes))
+        return Bounds(
+            np.min([b.low for b in boxes], axis=0), np.max([b.high for b in boxes], axis=0), max(b.margin for b in boxes)
+        )
 
     def draws(self, doc: Document, textures: Mapping[str, Texture], view: View, world: World) -> list[DrawCall]:
         """Everything that effects put on the stage at the view's time; raises MivexError."""
@@ -144,20 +158,46 @@ class EmitterSimulations:
         return rows
 
     @staticmethod
-    def _drawn(effect: Effect, number: int, emitter: Emitter, overlay: Overlay, texture: Texture, found: Particles,
-               textures: Mapping[str, Texture], view: View, lamp: PointLamp | None) -> DrawCall:
+    def _drawn(
+        effect: Effect,
+        number: int,
+        emitter: Emitter,
+        overlay: Overlay,
+        texture: Texture,
+        found: Particles,
+        textures: Mapping[str, Texture],
+        view: View,
+        lamp: PointLamp | None,
+    ) -> DrawCall:
         m = flowing(overlay.material, view.time)
         if emitter.facing.nudge:
             m = m.model_copy(update={"nudge": max(-999, min(999, m.nudge + emitter.facing.nudge))})
         if not m.takes_tint:
             found = replace(found, tint=np.ones_like(found.tint))
-        mesh = mesh_of(found, emitter.facing, view, sheet=overlay.sheet, cells=texture.traits.cells,
-                       hulls=hulls_of(overlay, texture), pivot=texture.pivot, extent=texture.extent)
+        mesh = mesh_of(
+            found,
+            emitter.facing,
+            view,
+            sheet=overlay.sheet,
+            cells=texture.traits.cells,
+            hulls=hulls_of(overlay, texture),
+            pivot=texture.pivot,
+            extent=texture.extent,
+        )
         at = found.position.mean(axis=0) if len(found) else np.array(effect.at)
         if m.distance == "nearest" and len(found):
             at = found.position[np.argmin(np.linalg.norm(found.position - view.eye, axis=1))]
-        return DrawCall(overlay.name, mesh, shading_inputs(m, Pictures(texture, textures)), m, order_key(m, at, view.eye),
-                    owner=overlay.id, part=f"{effect.name} {number}", lamp=lamp, moving=True)
+        return DrawCall(
+            overlay.name,
+            mesh,
+            shading_inputs(m, Pictures(texture, textures)),
+            m,
+            order_key(m, at, view.eye),
+            owner=overlay.id,
+            part=f"{effect.name} {number}",
+            lamp=lamp,
+            moving=True,
+        )
 
 
 def _bare(effect: Effect, lamp: PointLamp) -> DrawCall:
@@ -172,8 +212,9 @@ def _bare(effect: Effect, lamp: PointLamp) -> DrawCall:
     return DrawCall(effect.name, nothing, white, Material(lit=False), (0, 0, -math.inf), lamp=lamp)
 
 
-def particle_rows(doc: Document, effect: Effect, world: World, time: float,
-                  frames: Mapping[str, int]) -> list[dict[str, Any]]:
+def particle_rows(
+    doc: Document, effect: Effect, world: World, time: float, frames: Mapping[str, int]
+) -> list[dict[str, Any]]:
     """The particles of an effect at a time as they are printed, part by part, in the order of their births.
 
     Parameters
@@ -194,9 +235,20 @@ def particle_rows(doc: Document, effect: Effect, world: World, time: float,
         p = flows.particles(doc, found, emitter, world, time)
         shown, _, _ = frame_numbers(p, overlay.sheet if overlay is not None else Sheet(), frames.get(emitter.overlay, 1))
         for i in range(len(p)):
-            rows.append({
-                "emitter": emitter.name, "birth": int(p.number[i]), "age": float(p.age[i]), "life": float(p.life[i]),
-                "position": p.position[i].tolist(), "velocity": p.velocity[i].tolist(), "size": p.size[i].tolist(),
-                "turn": float(p.turn[i]), "tint": p.tint[i].tolist(), "opacity": float(p.opacity[i]),
-                "erosion": float(p.erosion[i]), "frame": int(shown[i])})
+            rows.append(
+                {
+                    "emitter": emitter.name,
+                    "birth": int(p.number[i]),
+                    "age": float(p.age[i]),
+                    "life": float(p.life[i]),
+                    "position": p.position[i].tolist(),
+                    "velocity": p.velocity[i].tolist(),
+                    "size": p.size[i].tolist(),
+                    "turn": float(p.turn[i]),
+                    "tint": p.tint[i].tolist(),
+                    "opacity": float(p.opacity[i]),
+                    "erosion": float(p.erosion[i]),
+                    "frame": int(shown[i]),
+                }
+            )
     return rows

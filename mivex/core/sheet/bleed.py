@@ -98,5 +98,5 @@ def _places(texels: int, level: int) -> Floats:
     n = max(1, texels >> level)
     at = (np.arange(n) + 0.5) / n
     if n > 24:
-        at = np.concatenate([at[:6], at[6:-6:max(1, n // 8)], at[-6:]])
+        at = np.concatenate([at[:6], at[6 : -6 : max(1, n // 8)], at[-6:]])
     return np.concatenate([[0.0], at, [1.0]]).astype(np.float32)

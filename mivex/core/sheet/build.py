@@ -15,8 +15,12 @@ from mivex.core.sheet.model import MOST, Grid
 Fit = Literal["inside", "fill", "none"]
 FITS: dict[str, str] = {"inside": "Whole frame inside", "fill": "Fills the cell", "none": "As large as it is"}
 Align = Literal["frame", "centroid", "box", "foot"]
-ALIGNS: dict[str, str] = {"frame": "The frames' middle", "centroid": "Centre of what is seen", "box": "Middle of its box",
-                          "foot": "Foot of its box"}
+ALIGNS: dict[str, str] = {
+    "frame": "The frames' middle",
+    "centroid": "Centre of what is seen",
+    "box": "Middle of its box",
+    "foot": "Foot of its box",
+}
 
 
 @dataclass(frozen=True)
@@ -63,8 +67,10 @@ def _point(values: Floats, align: Align) -> tuple[float, float]:
         return w / 2, h / 2 if align != "foot" else float(h)
     if align == "centroid":
         total = a.sum()
-        return (float((a.sum(axis=0) * (np.arange(w) + 0.5)).sum() / total),
-                float((a.sum(axis=1) * (np.arange(h) + 0.5)).sum() / total))
+        return (
+            float((a.sum(axis=0) * (np.arange(w) + 0.5)).sum() / total),
+            float((a.sum(axis=1) * (np.arange(h) + 0.5)).sum() / total),
+        )
     y, x = np.nonzero(seen)
     return (x.min() + x.max() + 1) / 2, float(y.max() + 1) if align == "foot" else (y.min() + y.max() + 1) / 2
 
@@ -80,8 +86,8 @@ def _fitted(values: Floats, cell: tuple[int, int], scale: float, align: Align, d
     if scale == 1 and tx == round(tx) and ty == round(ty):
         out = np.zeros((ch, cw, 4), np.float32)
         x, y = round(tx), round(ty)
-        part = values[max(0, -y):max(0, min(h, ch - y)), max(0, -x):max(0, min(w, cw - x))]
-        out[max(0, y):max(0, y) + part.shape[0], max(0, x):max(0, x) + part.shape[1]] = part
+        part = values[max(0, -y) : max(0, min(h, ch - y)), max(0, -x) : max(0, min(w, cw - x))]
+        out[max(0, y) : max(0, y) + part.shape[0], max(0, x) : max(0, x) + part.shape[1]] = part
         return out
     associated = _premultiplied(values, data)
     if scale < 1:
@@ -147,9 +153,17 @@ def build(frames: list[Floats], layout: Layout, *, data: bool = False) -> tuple[
             right = g if k % columns == columns - 1 else g - g // 2
             low = g if k // columns == rows - 1 else g - g // 2
             made = np.pad(made, ((top, low), (left, right), (0, 0)), mode="edge")
-            out[y - top:y + cell[1] + low, x - left:x + cell[0] + right] = made
+            out[y - top : y + cell[1] + low, x - left : x + cell[0] + right] = made
         else:
-            out[y:y + cell[1], x:x + cell[0]] = made
+            out[y : y + cell[1], x : x + cell[0]] = made
     used = len(frames)
-    return out, Grid(columns=columns, rows=rows, left=float(g), top=float(g), width=float(cell[0]), height=float(cell[1]),
-                     gutter=float(g), count=0 if used == columns * rows else used)
+    return out, Grid(
+        columns=columns,
+        rows=rows,
+        left=float(g),
+        top=float(g),
+        width=float(cell[0]),
+        height=float(cell[1]),
+        gutter=float(g),
+        count=0 if used == columns * rows else used,
+    )

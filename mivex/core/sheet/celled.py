@@ -50,24 +50,30 @@ def by_cells(surface: Surface, run: Callable[[Surface], Surface], label: str) ->
         ch, cw = m.alpha.shape
         cells.append((x / size[1], y / size[0], (x + cw) / size[1], (y + ch) / size[0]))
     values = _laid(surface.values, [m.values for m in made], spots, size)
-    channels = {k: _laid(v, [m.channels[k] for m in made], spots, size) for k, v in surface.channels.items()
-                if all(k in m.channels for m in made)}
+    channels = {
+        k: _laid(v, [m.channels[k] for m in made], spots, size)
+        for k, v in surface.channels.items()
+        if all(k in m.channels for m in made)
+    }
     first = made[0].traits
     same = size == (h, w)
     full = surface.traits.full if same else (round(size[1] / first.scale), round(size[0] / first.scale))
-    return Surface(values, traits=first.but(cells=surface.traits.cells if same else tuple(cells), full=full),
-                   channels=channels)
+    return Surface(
+        values, traits=first.but(cells=surface.traits.cells if same else tuple(cells), full=full), channels=channels
+    )
 
 
 def _cut(surface: Surface, box: tuple[int, int, int, int]) -> Surface:
     left, top, right, low = box
     t = surface.traits
     full = (round((right - left) / t.scale), round((low - top) / t.scale))
+
     def part(v: Floats) -> Floats:
         return np.ascontiguousarray(v[top:low, left:right])
 
-    return Surface(part(surface.values), traits=t.but(cells=(), full=full),
-                   channels={k: part(v) for k, v in surface.channels.items()})
+    return Surface(
+        part(surface.values), traits=t.but(cells=(), full=full), channels={k: part(v) for k, v in surface.channels.items()}
+    )
 
 
 def _laid(whole: Floats, parts: list[Floats], spots: list[tuple[int, int]], size: tuple[int, int]) -> Floats:
@@ -78,8 +84,8 @@ def _laid(whole: Floats, parts: list[Floats], spots: list[tuple[int, int]], size
     else:
         out = whole.copy()
     for part, (x, y) in zip(parts, spots, strict=True):
-        room = out[y:y + part.shape[0], x:x + part.shape[1]]
-        room[...] = part[:room.shape[0], :room.shape[1]]
+        room = out[y : y + part.shape[0], x : x + part.shape[1]]
+        room[...] = part[: room.shape[0], : room.shape[1]]
     return out
 
 

@@ -159,8 +159,9 @@ def _by_likeness(ink: Floats, axis: int) -> list[_Axis]:
         # On the lines there is less to be seen than in the cells, as far as frames keep off their border.
         cuts = np.arange(1, count) * size
         low = np.minimum(_least(there, cuts), mean)
-        rows.append(_Axis(count, 0.0, size, 0.0, float(
-            0.62 * (whole - between) + 0.2 * whole + 0.38 * (1 - low.mean() / mean))))
+        rows.append(
+            _Axis(count, 0.0, size, 0.0, float(0.62 * (whole - between) + 0.2 * whole + 0.38 * (1 - low.mean() / mean)))
+        )
     return sorted(rows, key=lambda r: -r.score)
 
 
@@ -179,7 +180,7 @@ def _unused(values: Floats, grid: Grid, scale: float) -> Grid:
     for k in range(grid.columns * grid.rows):
         x = (grid.left + (k % grid.columns) * (cw + grid.gutter)) * scale
         y = (grid.top + (k // grid.columns) * (ch + grid.gutter)) * scale
-        cell = ink[round(y):max(round(y) + 1, round(y + ch * scale)), round(x):max(round(x) + 1, round(x + cw * scale))]
+        cell = ink[round(y) : max(round(y) + 1, round(y + ch * scale)), round(x) : max(round(x) + 1, round(x + cw * scale))]
         if not cell.size or float(cell.max()) < SEEN * 2 or np.ptp(cell) < SEEN:
             empty.append(k)
     last = grid.columns * grid.rows
@@ -207,13 +208,20 @@ def _single(values: Floats, scale: float) -> Guess:
             axes.append(_by_likeness(ink, axis)[:4])
             words.append("frames that look alike")
     # Of close choices, the one with cells nearer to a square.
-    across, down = max(((a, b) for a in axes[0] for b in axes[1]),
-                       key=lambda p: p[0].score + p[1].score - 0.04 * abs(np.log2(max(p[0].size, 1) / max(p[1].size, 1))))
+    across, down = max(
+        ((a, b) for a in axes[0] for b in axes[1]),
+        key=lambda p: p[0].score + p[1].score - 0.04 * abs(np.log2(max(p[0].size, 1) / max(p[1].size, 1))),
+    )
     if across.count * down.count == 1:
         return Guess((), 1 - max(a.score for r in axes for a in r), "It looks like one picture.")
     gutter = max(across.gutter, down.gutter) / scale
-    grid = Grid(columns=across.count, rows=down.count, left=round(across.start / scale, 2),
-                top=round(down.start / scale, 2), gutter=round(gutter, 2))
+    grid = Grid(
+        columns=across.count,
+        rows=down.count,
+        left=round(across.start / scale, 2),
+        top=round(down.start / scale, 2),
+        gutter=round(gutter, 2),
+    )
     if across.lines or down.lines:
         grid = _with(grid, width=round(across.size / scale, 2), height=round(down.size / scale, 2))
     score = [a.score for a in (across, down) if a.count > 1]

@@ -21,10 +21,12 @@ class Grid(OmitDefaultsModel):
     rows: int = setting(1, "Rows", "Cells down.", ge=1, le=64, drag=(1, 16))
     left: float = setting(0.0, "Begins across", "Texels before the first cell.", unit="px", ge=0, le=16384, drag=(0, 256))
     top: float = setting(0.0, "Begins down", "Texels above the first cell.", unit="px", ge=0, le=16384, drag=(0, 256))
-    width: float = setting(0.0, "Cell's width", "Texels; 0: what is left is shared out evenly.", unit="px", ge=0, le=16384,
-                           drag=(0, 512))
-    height: float = setting(0.0, "Cell's height", "Texels; 0: what is left is shared out evenly.", unit="px", ge=0,
-                            le=16384, drag=(0, 512))
+    width: float = setting(
+        0.0, "Cell's width", "Texels; 0: what is left is shared out evenly.", unit="px", ge=0, le=16384, drag=(0, 512)
+    )
+    height: float = setting(
+        0.0, "Cell's height", "Texels; 0: what is left is shared out evenly.", unit="px", ge=0, le=16384, drag=(0, 512)
+    )
     gutter: float = setting(0.0, "Gutter", "Texels between cells.", unit="px", ge=0, le=1024, drag=(0, 16))
     count: int = setting(0, "Frames", "How many of the cells are frames, row by row; 0: all.", ge=0, le=MOST, drag=(0, 64))
     unused: tuple[int, ...] = Field((), description="Cells among them that hold no frame, counted row by row from 0.")
@@ -59,8 +61,13 @@ class Sheet(OmitDefaultsModel):
     play: Play = setting("loop", "Plays", "How its frames follow one another.", choices=PLAYS)
     rate: float = setting(12.0, "Speed", "Frames a second.", unit="/s", ge=0.1, le=240, drag=(1, 60))
     blend: bool = setting(False, "Blends frames", "Fades from each frame to the next instead of stepping.")
-    hull: int = setting(0, "Outline", "Corners of the polygon that is drawn in place of the whole cell: less empty area is "
-                        "filled; 0: the cell.", ge=0, le=8)
+    hull: int = setting(
+        0,
+        "Outline",
+        "Corners of the polygon that is drawn in place of the whole cell: less empty area is filled; 0: the cell.",
+        ge=0,
+        le=8,
+    )
     hull_each: bool = setting(True, "Each its own", "Every frame has an outline of its own; off: one that holds them all.")
     hull_limit: float = setting(0.02, "Outline from", "Alpha that the outline must hold.", ge=0, le=1)
 

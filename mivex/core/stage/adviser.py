@@ -81,14 +81,26 @@ class Fragments:
         """Some pixels, and of these only some fragments; the truth is worked out anew where fragments are left out."""
         lengths = self.starts[pixels + 1] - self.starts[pixels]
         at = np.repeat(self.starts[pixels] - np.concatenate([[0], np.cumsum(lengths)[:-1]]), lengths) + np.arange(
-            lengths.sum())
+            lengths.sum()
+        )
         pixel_of = np.repeat(np.arange(len(pixels)), lengths)
         if which is not None:
             keep = which[at]
             at, pixel_of = at[keep], pixel_of[keep]
         starts = np.searchsorted(pixel_of, np.arange(len(pixels) + 1)).astype(np.int64)
-        made = Fragments(self.colours[at], self.state[at], self.kinds[at], self.draws[at], self.overlays[at], starts,
-                         self.below[pixels], self.truth[pixels], self.solid[pixels], self.gain, self.display)
+        made = Fragments(
+            self.colours[at],
+            self.state[at],
+            self.kinds[at],
+            self.draws[at],
+            self.overlays[at],
+            starts,
+            self.below[pixels],
+            self.truth[pixels],
+            self.solid[pixels],
+            self.gain,
+            self.display,
+        )
         return made if which is None else replace(made, truth=made.exact())
 
     def exact(self) -> Floats:
@@ -100,15 +112,37 @@ class Fragments:
     def errors(self, orders: NDArray[np.int64], who: NDArray[np.int64]) -> NDArray[np.float64]:
         """Error under each order, summed over the pixels."""
         out = np.zeros(len(orders))
-        _orders.errors_of(self.colours, self.state, self.kinds, who, self.starts, self.below, self.solid, self.truth,
-                          orders, self.gain, self.display, out)
+        _orders.errors_of(
+            self.colours,
+            self.state,
+            self.kinds,
+            who,
+            self.starts,
+            self.below,
+            self.solid,
+            self.truth,
+            orders,
+            self.gain,
+            self.display,
+            out,
+        )
         return out
 
     def as_drawn(self) -> Floats:
         """Error of every pixel in the order in which the fragments stand."""
         out = np.zeros(len(self.starts) - 1, np.float32)
-        _orders.as_drawn(self.colours, self.state, self.kinds, self.starts, self.below, self.solid, self.truth, self.gain,
-                         self.display, out)
+        _orders.as_drawn(
+            self.colours,
+            self.state,
+            self.kinds,
+            self.starts,
+            self.below,
+            self.solid,
+            self.truth,
+            self.gain,
+            self.display,
+            out,
+        )
         return out
 
 
@@ -149,16 +183,29 @@ def fragments_of(draws: list[DrawCall], view: View, lighting: Lighting, owners: 
     which = own[order]
     m = [d.material for d in rows]
     number = {o: i for i, o in enumerate(owners)}
-    kind = np.array([(BLENDS[x.blend].code, x.depth_test + 2 * (x.depth_write or (x.depth_first and x.depth_test)))
-                     for x in m] or [(0, 0)], np.int64)
+    kind = np.array(
+        [(BLENDS[x.blend].code, x.depth_test + 2 * (x.depth_write or (x.depth_first and x.depth_test))) for x in m]
+        or [(0, 0)],
+        np.int64,
+    )
     weight = np.array([x.opacity for x in m] or [0], np.float32)
     facts = sink[4][:n][order]
     y, x = np.divmod(there, view.width)
     overlays = np.array([number.get(d.owner, -1) for d in rows] or [0], np.int64)[which]
     starts = np.concatenate([first, [len(order)]]).astype(np.int64)
-    made = Fragments(np.ascontiguousarray(facts[:, :4]), np.stack([facts[:, 7], weight[which]], axis=1), kind[which], which,
-                     overlays, starts, buffers.colour[y, x].copy(), np.zeros((0, 4), np.float32),
-                     buffers.depth[y, x].copy(), np.float32(2.0 ** lighting.exposure), int(lighting.blending == "display"))
+    made = Fragments(
+        np.ascontiguousarray(facts[:, :4]),
+        np.stack([facts[:, 7], weight[which]], axis=1),
+        kind[which],
+        which,
+        overlays,
+        starts,
+        buffers.colour[y, x].copy(),
+        np.zeros((0, 4), np.float32),
+        buffers.depth[y, x].copy(),
+        np.float32(2.0**lighting.exposure),
+        int(lighting.blending == "display"),
+    )
     del held
     return replace(made, truth=made.exact())
 
@@ -213,8 +260,9 @@ class _Tables:
         return total + sum(e for (a, b), e in self.crowded.items() if a in at and b in at and at[a] < at[b])
 
 
-_RANKS: dict[tuple[int, ...], int] = {p: i for n in range(1, TABLE + 1) for i, p in
-                                      enumerate(itertools.permutations(range(n)))}
+_RANKS: dict[tuple[int, ...], int] = {
+    p: i for n in range(1, TABLE + 1) for i, p in enumerate(itertools.permutations(range(n)))
+}
 
 
 def _rank(order: Sequence[int]) -> int:
@@ -315,8 +363,11 @@ def _settles(a: int, b: int, all_of: Sequence[Fragments], materials: Sequence[tu
     for o in (a, b):
         colours = np.concatenate([f.colours[f.overlays == o] for f in all_of])
         colours = colours[colours[:, 3] > 0.02]
-        light &= materials[o][2] and len(colours) > 0 and float(
-            np.average(colours[:, :3].max(axis=1), weights=colours[:, 3])) > BRIGHT
+        light &= (
+            materials[o][2]
+            and len(colours) > 0
+            and float(np.average(colours[:, :3].max(axis=1), weights=colours[:, 3])) > BRIGHT
+        )
         alpha = colours[:, 3] / max(materials[o][1], 1e-3)
         soft[o] = float(((alpha > 0.1) & (alpha < 0.9)).mean()) if alpha.size else 0.0
     if min(soft.values()) < 0.15:
@@ -328,8 +379,13 @@ def _settles(a: int, b: int, all_of: Sequence[Fragments], materials: Sequence[tu
     return "split"
 
 
-def advise(views: Sequence[tuple[list[DrawCall], View]], lighting: Lighting, *, stop: Callable[[], bool] = lambda: False,
-           tell: Callable[[float], object] = lambda _: None) -> Advice:
+def advise(
+    views: Sequence[tuple[list[DrawCall], View]],
+    lighting: Lighting,
+    *,
+    stop: Callable[[], bool] = lambda: False,
+    tell: Callable[[float], object] = lambda _: None,
+) -> Advice:
     """Find the nudges with the least error over some views.
 
     Parameters
@@ -344,8 +400,11 @@ def advise(views: Sequence[tuple[list[DrawCall], View]], lighting: Lighting, *, 
     """
     owners = list(dict.fromkeys(d.owner for rows, _ in views for d in rows if d.owner and _ordered(d)))
     now = {d.owner: d.material.nudge for rows, _ in views for d in rows}
-    facts = {d.owner: (d.material.depth_write, d.material.opacity, not d.lit and d.material.blend == "Translucent")
-             for rows, _ in views for d in rows}
+    facts = {
+        d.owner: (d.material.depth_write, d.material.opacity, not d.lit and d.material.blend == "Translucent")
+        for rows, _ in views
+        for d in rows
+    }
     gathered = []
     for i, (rows, view) in enumerate(views):
         if stop():
@@ -360,8 +419,15 @@ def advise(views: Sequence[tuple[list[DrawCall], View]], lighting: Lighting, *, 
     free: list[str] = []
     chosen: list[tuple[int, ...]] = []
     for members in _components(tables, len(owners)):
-        moves = [m for m in members if any(abs(tables.pairs[m, o] - tables.pairs[o, m]) > slight * 0.1
-                                           or tables.pairs[m, o] > slight * 0.1 for o in members if o != m)]
+        moves = [
+            m
+            for m in members
+            if any(
+                abs(tables.pairs[m, o] - tables.pairs[o, m]) > slight * 0.1 or tables.pairs[m, o] > slight * 0.1
+                for o in members
+                if o != m
+            )
+        ]
         free += [owners[m] for m in members if m not in moves]
         order = _best(tables, members, stop) if len(members) > 1 else tuple(members)
         chosen.append(order)
@@ -378,8 +444,9 @@ def advise(views: Sequence[tuple[list[DrawCall], View]], lighting: Lighting, *, 
 
 
 def _ordered(draw: DrawCall) -> bool:
-    return (BLENDS[draw.material.blend].see_through and draw.material.group not in ("Decal", "Front")) or \
-        draw.order[0] == GROUPS.index("Blended")
+    return (BLENDS[draw.material.blend].see_through and draw.material.group not in ("Decal", "Front")) or draw.order[
+        0
+    ] == GROUPS.index("Blended")
 
 
 def _has(f: Fragments, members: Sequence[int]) -> NDArray[np.bool_]:
@@ -390,8 +457,14 @@ def _has(f: Fragments, members: Sequence[int]) -> NDArray[np.bool_]:
     return out
 
 
-def _unsettled(tables: _Tables, gathered: Sequence[Fragments], orders: Sequence[tuple[int, ...]], owners: Sequence[str],
-               facts: dict[str, tuple[bool, float, bool]], pixels: int) -> tuple[Pair, ...]:
+def _unsettled(
+    tables: _Tables,
+    gathered: Sequence[Fragments],
+    orders: Sequence[tuple[int, ...]],
+    owners: Sequence[str],
+    facts: dict[str, tuple[bool, float, bool]],
+    pixels: int,
+) -> tuple[Pair, ...]:
     """Pairs, and overlays with themselves, that stay wrong in the best order."""
     materials = [facts[o] for o in owners]
     rows = []
@@ -411,8 +484,14 @@ def _unsettled(tables: _Tables, gathered: Sequence[Fragments], orders: Sequence[
                     # Pixel by pixel: the first overlay's fragments, then the other's.
                     pixel_of = np.repeat(np.arange(len(both)), np.diff(part.starts))
                     first = first[np.argsort(pixel_of[first], kind="stable")]
-                    drawn = replace(part, colours=part.colours[first], state=part.state[first], kinds=part.kinds[first],
-                                    draws=part.draws[first], overlays=part.overlays[first])
+                    drawn = replace(
+                        part,
+                        colours=part.colours[first],
+                        state=part.state[first],
+                        kinds=part.kinds[first],
+                        draws=part.draws[first],
+                        overlays=part.overlays[first],
+                    )
                     seen += int((drawn.as_drawn() > SEEN).sum())
                 if seen:
                     rows.append(Pair(owners[a], owners[b], seen, left / pixels, _settles(a, b, gathered, materials)))

@@ -54,8 +54,7 @@ class View:
     def axes(self) -> Doubles:
         """Right, up and forward as rows (3, 3), in world coordinates; y is up."""
         yaw, pitch = math.radians(self.camera.yaw), math.radians(self.camera.pitch)
-        forward = np.array([-math.sin(yaw) * math.cos(pitch), -math.sin(pitch),
-                            -math.cos(yaw) * math.cos(pitch)])
+        forward = np.array([-math.sin(yaw) * math.cos(pitch), -math.sin(pitch), -math.cos(yaw) * math.cos(pitch)])
         right = np.array([math.cos(yaw), 0.0, -math.sin(yaw)])
         return np.stack([right, np.cross(right, forward), forward])
 
@@ -83,8 +82,9 @@ class View:
         """Project world points (n, 3) to (n, 3): x, y in pixels and the distance along the view."""
         p = points @ self.axes.T + self.matrix[:, 3]
         z = np.where(np.abs(p[:, 2]) < 1e-6, 1e-6, p[:, 2])
-        return np.stack([self.width / 2 + self.focal * p[:, 0] / z, self.height / 2 - self.focal * p[:, 1] / z,
-                         p[:, 2]], axis=1)
+        return np.stack(
+            [self.width / 2 + self.focal * p[:, 0] / z, self.height / 2 - self.focal * p[:, 1] / z, p[:, 2]], axis=1
+        )
 
     def metres_per_pixel(self, point: Doubles) -> float:
         """Size of a pixel at the depth of a world point."""

@@ -88,5 +88,10 @@ def projected(meshes: list[Mesh], at: Doubles, axes: Doubles, size: tuple[float,
             count += len(n)
     if not count:
         return _NOTHING
-    return Mesh(np.concatenate(positions), np.concatenate(normals), np.concatenate(uvs), np.array(index, np.int64),
-                tint=np.concatenate(tints))
+    return Mesh(
+        np.concatenate(positions),
+        np.concatenate(normals),
+        np.concatenate(uvs),
+        np.array(index, np.int64),
+        tint=np.concatenate(tints),
+    )

@@ -38,7 +38,6 @@ INTAKE = (0.55, -16.0, 0.55, 0.34)
 """Where the hull has its intake: metres along, degrees around, half width and half height in metres."""
 
 
-
 def _grain(picture: Floats, seed: int, much: float, cell: float = 24) -> Floats:
     h, w = picture.shape[:2]
     return picture * (1 + much * (noise(h, w, cell, seed, tile=True)[..., None] * 2 - 1))
@@ -81,12 +80,15 @@ def normals_of(height: Floats, wraps: bool) -> Floats:
 
 def _codes(skin: Skin) -> dict[str, NDArray[np.uint8]]:
     h, w = skin.rgb.shape[:2]
-    rough, metal, occlusion = (np.broadcast_to(np.asarray(v, np.float32), (h, w))
-                               for v in (skin.rough, skin.metal, skin.occlusion))
+    rough, metal, occlusion = (
+        np.broadcast_to(np.asarray(v, np.float32), (h, w)) for v in (skin.rough, skin.metal, skin.occlusion)
+    )
     height = np.zeros((h, w), np.float32) if skin.height is None else skin.height
     # Two pictures, not four: metal where a solid needs no alpha, roughness behind the normal.
-    found = {"colour": np.dstack([skin.rgb * occlusion[..., None], metal]),
-             "surface": np.dstack([normals_of(height, skin.wraps), rough])}
+    found = {
+        "colour": np.dstack([skin.rgb * occlusion[..., None], metal]),
+        "surface": np.dstack([normals_of(height, skin.wraps), rough]),
+    }
     return {k: np.rint(np.clip(v, 0, 1) * 255).astype(np.uint8) for k, v in found.items()}
 
 
@@ -135,13 +137,14 @@ def _floor() -> Skin:
     worn = np.clip(noise(n, n, 30, 13) * 2.2 - 0.45, 0, 1)
     p = over(p, (0.66, 0.58, 0.30), filled(np.abs(y - 590) - 9, 2) * worn)
     metres = 12.0 / n
+
     def near(d: Floats, half: float) -> Floats:
         return np.maximum(np.abs(d) - half, 0)
 
     wx, wz = x * metres - 6.0, y * metres - 6.0
     under = np.clip(1 - np.hypot(near(wx + 0.6, 2.6), near(wz + 3.0, 0.7)) / 1.8, 0, 1)
     crate = np.clip(1 - np.hypot(near(wx - 1.75, 0.4), near(wz + 0.1, 0.4)) / 0.4, 0, 1)
-    shade = 1 - 0.62 * under ** 2 - 0.45 * crate ** 2
+    shade = 1 - 0.62 * under**2 - 0.45 * crate**2
     # Puddles lie where the ground is low: dark, and smooth as a mirror.
     low = noise(n, n, 210, 17, octaves=3)
     wet = np.clip((low - 0.68) * 14, 0, 1)
@@ -196,7 +199,7 @@ def _port(s: list[Floats], along: Floats, ym: Floats, px: float) -> None:
     cx, around, r = PORTHOLE
     cy = np.radians(around) * HULL_R
     d = circle(ym * px, along * px, cy * px, cx * px, 0)
-    ring = (d - r * px - 12)
+    ring = d - r * px - 12
     _lay(s, (0.13, 0.13, 0.13), filled(np.abs(ring - 2) - 24, 1.5), 0.92, 0.0)
     _lay(s, (0.80, 0.70, 0.50), filled(np.abs(ring - 2) - 14, 1.5), 0.24, 1.0)
     angle = np.arctan2(ym - cy, along - cx)
@@ -296,6 +299,7 @@ _SOLID_TILING = SOLID.model_copy(update={"tiling": True})
 @cache
 def dock() -> Surroundings:
     """The dock. Drawn once, the same each time."""
+
     def at(*rows: tuple[float, float, float]) -> NDArray[np.float64]:
         return np.array(rows, np.float64)
 
@@ -303,13 +307,24 @@ def dock() -> Surroundings:
         return DrawCall(name, mesh, _coat(make), _SOLID_TILING if tiling else SOLID, FIRST)
 
     # Nearest first, as seen from the usual side: what they hide is then never sampled.
-    return Surroundings("dock", (
-        solid("crate", crate_mesh((1.75, 0.41, -0.1), 0.82, 24), _crate),
-        solid("bow", bow_mesh(), _bow),
-        solid("hull", hull_mesh(), _hull),
-        solid("floor", quad(at((-6, 0, -6), (6, 0, -6), (6, 0, 6), (-6, 0, 6))), _floor),
-        solid("dark wall", quad(at((-5.0, 6.5, 6), (-5.0, 6.5, -5.6), (-5.0, 0, -5.6), (-5.0, 0, 6)),
-                                (0, 0, 4.6, 2.6)), _dark_wall, True),
-        solid("bright wall", quad(at((-5.0, 6.5, -5.6), (6, 6.5, -5.6), (6, 0, -5.6), (-5.0, 0, -5.6)),
-                                  (0, 0, 4.4, 2.6)), _bright_wall, True),
-    ))
+    return Surroundings(
+        "dock",
+        (
+            solid("crate", crate_mesh((1.75, 0.41, -0.1), 0.82, 24), _crate),
+            solid("bow", bow_mesh(), _bow),
+            solid("hull", hull_mesh(), _hull),
+            solid("floor", quad(at((-6, 0, -6), (6, 0, -6), (6, 0, 6), (-6, 0, 6))), _floor),
+            solid(
+                "dark wall",
+                quad(at((-5.0, 6.5, 6), (-5.0, 6.5, -5.6), (-5.0, 0, -5.6), (-5.0, 0, 6)), (0, 0, 4.6, 2.6)),
+                _dark_wall,
+                True,
+            ),
+            solid(
+                "bright wall",
+                quad(at((-5.0, 6.5, -5.6), (6, 6.5, -5.6), (6, 0, -5.6), (-5.0, 0, -5.6)), (0, 0, 4.4, 2.6)),
+                _bright_wall,
+                True,
+            ),
+        ),
+    )

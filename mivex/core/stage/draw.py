@@ -148,11 +148,18 @@ def refracts(m: Material) -> bool:
 
 def bits_of(m: Material) -> int:
     """Which effects a material has, as bits."""
-    parts = ((_effect.RECOLOUR, m.recolour.on), (_effect.TONES, m.tones.on), (_effect.EROSION, m.erosion.form != "none"),
-             (_effect.FLOW, m.flow.strength > 0), (_effect.HALO, m.halo.strength > 0), (_effect.GLASS, m.glass.on),
-             (_effect.REFRACTS, refracts(m)), (_effect.BROKEN, m.breakup.amount > 0),
-             (_effect.CONTACT, m.contact.distance > 0 and BLENDS[m.blend].see_through),
-             (_effect.HASHED, m.blend == "Dithered" and m.dither.by == "surface"))
+    parts = (
+        (_effect.RECOLOUR, m.recolour.on),
+        (_effect.TONES, m.tones.on),
+        (_effect.EROSION, m.erosion.form != "none"),
+        (_effect.FLOW, m.flow.strength > 0),
+        (_effect.HALO, m.halo.strength > 0),
+        (_effect.GLASS, m.glass.on),
+        (_effect.REFRACTS, refracts(m)),
+        (_effect.BROKEN, m.breakup.amount > 0),
+        (_effect.CONTACT, m.contact.distance > 0 and BLENDS[m.blend].see_through),
+        (_effect.HASHED, m.blend == "Dithered" and m.dither.by == "surface"),
+    )
     return sum(bit for bit, on in parts if on)
 
 
@@ -204,8 +211,19 @@ def limits_of(seen: NDArray[np.bool_]) -> Floats:
     first = seen[rows].argmax(axis=1)
     last = w - 1 - seen[rows, ::-1].argmax(axis=1)
     left, right, top, low = first / w, (last + 1) / w, rows / h, (rows + 1) / h
-    return np.array([left.min(), right.max(), top.min(), low.max(), (left + top).min(), (right + low).max(),
-                     (left - low).min(), (right - top).max()], np.float32)
+    return np.array(
+        [
+            left.min(),
+            right.max(),
+            top.min(),
+            low.max(),
+            (left + top).min(),
+            (right + low).max(),
+            (left - low).min(),
+            (right - top).max(),
+        ],
+        np.float32,
+    )
 
 
 def shadow_mask(alpha: Floats, material: Material, mask: Input | None = None) -> MipChain:
@@ -252,7 +270,7 @@ class Records:
             if held is None:
                 self._now: dict[int, MipChain] = {}
                 self._fill(self.draws[i], draw)
-                held = memoized_on(draw, "record", lambda i=i: (self.draws[i:i + 1].copy(), self._now))  # type: ignore[misc]
+                held = memoized_on(draw, "record", lambda i=i: (self.draws[i : i + 1].copy(), self._now))  # type: ignore[misc]
             else:
                 self.draws[i] = held[0][0]
             self._chains |= held[1]
@@ -302,4 +320,4 @@ class Records:
             row["trimmed"] = 0
         assert len(slots) <= SLOTS  # one for each name of `PICTURES`
         row["slots"] = len(slots)
-        row["chain"][:len(slots)] = [self._address(c) for c in slots]
+        row["chain"][: len(slots)] = [self._address(c) for c in slots]

@@ -52,7 +52,7 @@ class Environment:
     def level(self, index: int) -> Floats:
         """One level's map, with its border."""
         side = SIZES[index] + 2
-        return self.sky[self.starts[index]:self.starts[index] + side * side].reshape(side, side, 4)
+        return self.sky[self.starts[index] : self.starts[index] + side * side].reshape(side, side, 4)
 
 
 def directions(side: int) -> Doubles:
@@ -102,8 +102,13 @@ def _hall(d: Doubles) -> Doubles:
 
 def _spots(d: Doubles) -> Doubles:
     v = 0.09 + 0.05 * _smooth(-0.2, 0.6, d[..., 1])
-    for yaw, pitch, size, power in ((35, 48, 7, 14), (-60, 30, 5, 16), (150, 55, 6, 12), (-150, 20, 4, 12),
-                                    (80, 14, 3, 14)):
+    for yaw, pitch, size, power in (
+        (35, 48, 7, 14),
+        (-60, 30, 5, 16),
+        (150, 55, 6, 12),
+        (-150, 20, 4, 12),
+        (80, 14, 3, 14),
+    ):
         v = v + power * _glow(d, yaw, pitch, size, size)
     return _grey(v)
 
@@ -119,7 +124,11 @@ def _evening(d: Doubles) -> Doubles:
 
 
 SKIES: dict[str, Callable[[Doubles], Doubles]] = {
-    "overcast": _overcast, "hall": _hall, "spots": _spots, "evening": _evening}
+    "overcast": _overcast,
+    "hall": _hall,
+    "spots": _spots,
+    "evening": _evening,
+}
 
 
 def bordered(inner: Floats) -> Floats:
@@ -195,8 +204,9 @@ def prefiltered(full: Floats) -> Environment:
         maps.append(_gathered(source, rings(i / top, _RINGS_OF[i][0]), _RINGS_OF[i][1], side))
     starts = np.cumsum([0] + [m.shape[0] ** 2 for m in maps])[:-1]
     sky = np.concatenate([m.reshape(-1, 4) for m in maps])
-    return Environment(np.ascontiguousarray(sky), tuple(int(s) for s in starts),
-                       _gathered(pyramid[1], even_rings(), _FINEST[1], EVEN_SIDE))
+    return Environment(
+        np.ascontiguousarray(sky), tuple(int(s) for s in starts), _gathered(pyramid[1], even_rings(), _FINEST[1], EVEN_SIDE)
+    )
 
 
 def _kept(name: str, make: Callable[[], dict[str, Floats]]) -> dict[str, Floats]:
@@ -223,6 +233,7 @@ def _kept(name: str, make: Callable[[], dict[str, Floats]]) -> dict[str, Floats]
 @cache
 def environment(name: str) -> Environment:
     """One of `ENVIRONMENTS`, prefiltered; made once, the same each time."""
+
     def make() -> dict[str, Floats]:
         e = prefiltered(radiance(name, SIZES[0]))
         return {"sky": e.sky, "starts": np.array(e.starts), "even": e.even}
@@ -234,6 +245,7 @@ def environment(name: str) -> Environment:
 @cache
 def reflectance_table() -> Floats:
     """Scale and shift of the reflectance under an even sky: float32 (64, 64, 2), rows by roughness, columns by n·v."""
+
     def make() -> dict[str, Floats]:
         out = np.zeros((TABLE_SIDE, TABLE_SIDE, 2))
         run_bands(TABLE_SIDE, lambda a, b: _kernels.integrate(out, 128, 32, a, b), least=4)

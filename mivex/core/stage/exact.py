@@ -71,8 +71,9 @@ def lay_lists(shot: RenderPlan, buffers: Buffers, lighting: Lighting, shadows: S
     del held
 
 
-def draw_exact(draws: list[DrawCall], view: View, lighting: Lighting | None = None, *,
-               stop: Callable[[], bool] = lambda: False) -> Buffers:
+def draw_exact(
+    draws: list[DrawCall], view: View, lighting: Lighting | None = None, *, stop: Callable[[], bool] = lambda: False
+) -> Buffers:
     """Draw a list in exact order; as `draw_all`."""
     lighting = lighting or Lighting()
     rows = in_lists(draws)

@@ -43,10 +43,12 @@ def bow_mesh() -> Mesh:
     """The bow: half an ellipsoid."""
     around, t = np.meshgrid(np.radians(np.linspace(150, -150, 61)), np.linspace(0, math.pi / 2, 13), indexing="ij")
     r = HULL_R * np.cos(t)
-    p = np.stack([HULL_TO + BOW_LENGTH * np.sin(t), HULL_AT[0] + r * np.sin(around),
-                  HULL_AT[1] + r * np.cos(around)], axis=-1)
-    n = np.stack([np.sin(t) / BOW_LENGTH, np.cos(t) * np.sin(around) / HULL_R,
-                  np.cos(t) * np.cos(around) / HULL_R], axis=-1)
+    p = np.stack(
+        [HULL_TO + BOW_LENGTH * np.sin(t), HULL_AT[0] + r * np.sin(around), HULL_AT[1] + r * np.cos(around)], axis=-1
+    )
+    n = np.stack(
+        [np.sin(t) / BOW_LENGTH, np.cos(t) * np.sin(around) / HULL_R, np.cos(t) * np.cos(around) / HULL_R], axis=-1
+    )
     n /= np.linalg.norm(n, axis=-1, keepdims=True)
     uv = np.stack([t / (math.pi / 2), (np.radians(150) - around) / np.radians(300)], axis=-1)
     return sheet(p, n, uv)
@@ -59,8 +61,9 @@ def crate_mesh(centre: tuple[float, float, float], size: float, yaw: float) -> M
     for k in range(4):
         a = math.radians(yaw + 90 * k)
         out, side = np.array([math.sin(a), 0, math.cos(a)]), np.array([math.cos(a), 0, -math.sin(a)])
-        faces.append(np.array([out - side + [0, 1, 0], out + side + [0, 1, 0], out + side - [0, 1, 0],
-                               out - side - [0, 1, 0]]))
+        faces.append(
+            np.array([out - side + [0, 1, 0], out + side + [0, 1, 0], out + side - [0, 1, 0], out - side - [0, 1, 0]])
+        )
     a = math.radians(yaw)
     out, side = np.array([math.sin(a), 0, math.cos(a)]), np.array([math.cos(a), 0, -math.sin(a)])
     up = np.array([0.0, 1.0, 0.0])

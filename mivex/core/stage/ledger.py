@@ -135,8 +135,15 @@ def _four(v: Floats) -> Rgba:
 class _Pixel:
     """A pixel of a shot, and the machinery to draw into it alone."""
 
-    def __init__(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, x: int, y: int,
-                 behind: Callable[[int], MipChain]) -> None:
+    def __init__(
+        self,
+        shot: RenderPlan,
+        lighting: Lighting,
+        shadows: Shadows | None,
+        x: int,
+        y: int,
+        behind: Callable[[int], MipChain],
+    ) -> None:
         self.shot, self.x, self.y, self._behind = shot, x, y, behind
         self.buffers = Buffers.of(shot.view)  # only one pixel of it is ever touched
         self.scene = np.empty_like(self.buffers.depth)
@@ -146,7 +153,7 @@ class _Pixel:
         self.surfaces = np.empty((1, shot.view.width, 16), np.float32) if shot.lit_surfaces else NO_SURFACES
         _paint.clear(self.frame, self._where(0, 0), self.surfaces)
         self.scene[y, x] = 0
-        p = shot.polys[:shot.count]
+        p = shot.polys[: shot.count]
         self.near = np.flatnonzero((p["top"] <= y + 1) & (p["bottom"] >= y) & (p["left"] <= x + 1) & (p["right"] >= x))
 
     def _where(self, first: int, last: int) -> Floats:
@@ -165,16 +172,24 @@ class _Pixel:
     def probe(self, p: int, mode: int) -> tuple[Floats, int] | None:
         """What polygon ``p`` brings to the pixel: source, u, v, level, 1/w, and its verdict; None: nothing."""
         sink = sink_of(mode, self.y, 1, self.shot.view.width, 1)
-        _paint.paint(self.frame, self.light, self.shot.records.draws, self.shot.polys, self._where(p, p + 1),
-                     NO_SURFACES, sink)
+        _paint.paint(
+            self.frame, self.light, self.shot.records.draws, self.shot.polys, self._where(p, p + 1), NO_SURFACES, sink
+        )
         return (sink[4][0], int(sink[3][0, 2])) if sink[5][0] else None
 
     def draw(self, p: int, *, deferred: bool) -> None:
         """Draw polygon ``p`` as the picture does."""
         where = self._where(p, p + 1)
         deferred = deferred and bool(self.surfaces.size)
-        _paint.paint(self.frame, self.light, self.shot.records.draws, self.shot.polys, where,
-                     self.surfaces if deferred else NO_SURFACES, PICTURE)
+        _paint.paint(
+            self.frame,
+            self.light,
+            self.shot.records.draws,
+            self.shot.polys,
+            where,
+            self.surfaces if deferred else NO_SURFACES,
+            PICTURE,
+        )
         if deferred:
             self.light_up()
 
@@ -188,12 +203,30 @@ class _Pixel:
         self.scene[self.y, self.x] = self.buffers.depth[self.y, self.x]
 
 
-def _line(shot: RenderPlan, draw: DrawCall, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool) -> FragmentRecord:
+def _line(
+    shot: RenderPlan, draw: DrawCall, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool
+) -> FragmentRecord:
     m = draw.material
     iw = max(float(facts[7]), 1e-9)
-    return FragmentRecord(draw.name, draw.owner, draw.part, face, GROUPS[draw.order[0]], m.nudge, m.blend,
-                1 / iw + float(shot.polys[face]["bias"]), (float(facts[4]), float(facts[5])),
-                float(facts[6]), _four(facts[:4]), BLENDS[m.blend].colour_factors, code, by, (), wrote, _four(after))
+    return FragmentRecord(
+        draw.name,
+        draw.owner,
+        draw.part,
+        face,
+        GROUPS[draw.order[0]],
+        m.nudge,
+        m.blend,
+        1 / iw + float(shot.polys[face]["bias"]),
+        (float(facts[4]), float(facts[5])),
+        float(facts[6]),
+        _four(facts[:4]),
+        BLENDS[m.blend].colour_factors,
+        code,
+        by,
+        (),
+        wrote,
+        _four(after),
+    )
 
 
 def _set_lines(pixel: _Pixel, draws: list[DrawCall], off: Collection[int], *, whole: bool = True) -> list[FragmentRecord]:
@@ -237,7 +270,9 @@ def _set_lines(pixel: _Pixel, draws: list[DrawCall], off: Collection[int], *, wh
     return rows
 
 
-def _exact_lines(pixel: _Pixel, draws: list[DrawCall], off: Collection[int], rows: list[FragmentRecord]) -> list[FragmentRecord]:
+def _exact_lines(
+    pixel: _Pixel, draws: list[DrawCall], off: Collection[int], rows: list[FragmentRecord]
+) -> list[FragmentRecord]:
     """Lines after the light in exact order, added to those before it."""
     shot = pixel.shot
     for step in (p for p in shot.plan if p.name in SORTED):
@@ -266,8 +301,15 @@ def _exact_lines(pixel: _Pixel, draws: list[DrawCall], off: Collection[int], row
             below = pixel.colour.copy()
             if facts[k, 8] >= 0:
                 below[:3] = facts[k, 8:11]
-            _merge.merge_one(BLENDS[draw.material.blend].code, np.ascontiguousarray(facts[k, :4]), below,
-                             np.float32(draw.material.opacity), np.float32(0), np.float32(-1), pixel.display)
+            _merge.merge_one(
+                BLENDS[draw.material.blend].code,
+                np.ascontiguousarray(facts[k, :4]),
+                below,
+                np.float32(draw.material.opacity),
+                np.float32(0),
+                np.float32(-1),
+                pixel.display,
+            )
             pixel.colour[:] = below
             rows.append(_line(shot, draw, kept[k][0], facts[k], DRAWN, "", below, wrote=False))
     return rows
@@ -335,7 +377,7 @@ class FragmentQuery:
 def _name_of(draws: list[DrawCall], shot: RenderPlan, face: int) -> tuple[str, str, str, int]:
     """Names a polygon whatever the order of draws: its draw, and which of its polygons."""
     index = int(shot.polys[face]["draw"])
-    first = int(np.searchsorted(shot.polys["draw"][:shot.count], index))
+    first = int(np.searchsorted(shot.polys["draw"][: shot.count], index))
     d = draws[index]
     return d.owner, d.part, d.name, face - first
 

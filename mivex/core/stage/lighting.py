@@ -79,8 +79,12 @@ def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> S
     middle, half = (low + high) / 2, float((high - low)[:2].max()) / 2 * 1.01 + 1e-3
     scale = side / (2 * half)
     view = np.concatenate([axes, np.array([[-middle[0]], [-middle[1]], [0.0]])], axis=1)
-    shown = [DrawCall(d.name, m, ShadingInputs(d.mask or _SOLID, uv_set=d.coat.uv_set, uv_map=d.coat.uv_map), d.material, d.order)
-             for d, m in zip(casters, meshes, strict=True)]
+    shown = [
+        DrawCall(
+            d.name, m, ShadingInputs(d.mask or _SOLID, uv_set=d.coat.uv_set, uv_map=d.coat.uv_map), d.material, d.order
+        )
+        for d, m in zip(casters, meshes, strict=True)
+    ]
     records = Records(shown)
     records.draws["lit"] = [d.mask is not None for d in casters]
     records.draws["both"] = 1
@@ -113,8 +117,7 @@ def shadows_for(draws: list[DrawCall], lighting: Lighting, *, lit: bool = True) 
     if not (lit and lighting.shadows and lighting.lamp > 0):
         return None
     casters = [d for d in draws if casts(d)]
-    key = (lighting.lamp_turn, lighting.lamp_height,
-           *sorted((id(d.mesh), id(d.mask), id(d.transform)) for d in casters))
+    key = (lighting.lamp_turn, lighting.lamp_height, *sorted((id(d.mesh), id(d.mask), id(d.transform)) for d in casters))
     with _lock:
         if key in _recent:
             _recent.move_to_end(key)
@@ -127,8 +130,9 @@ def shadows_for(draws: list[DrawCall], lighting: Lighting, *, lit: bool = True) 
     return made
 
 
-def light_record(light: Lighting, shadows: Shadows | None, lamps: Sequence[PointLamp] = ()) -> tuple[
-        NDArray[Any], tuple[object, ...]]:
+def light_record(
+    light: Lighting, shadows: Shadows | None, lamps: Sequence[PointLamp] = ()
+) -> tuple[NDArray[Any], tuple[object, ...]]:
     """The light for kernels: one `LIGHT`, and what must be held as long as it is used.
 
     Of ``lamps`` the first `POINTS` count.
@@ -137,7 +141,7 @@ def light_record(light: Lighting, shadows: Shadows | None, lamps: Sequence[Point
     out = np.zeros(1, LIGHT)
     out["sky"], out["even"], out["table"] = env.sky.ctypes.data, env.even.ctypes.data, table.ctypes.data
     out["levels"], out["even_size"], out["table_size"] = len(SIZES), EVEN_SIDE, TABLE_SIDE
-    out["sizes"][0, :len(SIZES)], out["starts"][0, :len(SIZES)] = SIZES, env.starts
+    out["sizes"][0, : len(SIZES)], out["starts"][0, : len(SIZES)] = SIZES, env.starts
     t = math.radians(light.turn)
     out["turn"][0] = math.cos(t), math.sin(t)
     out["strength"] = light.strength

@@ -54,26 +54,46 @@ class Lighting(OmitDefaultsModel):
     """What the stage is lit by, and how its light is brought to the screen."""
 
     environment: EnvironmentName = setting(
-        "hall", "Environment", "What is mirrored, and the light from all round.",
-        choices={"overcast": "Overcast", "hall": "Work hall", "spots": "Small lights", "evening": "Evening, coloured"})
+        "hall",
+        "Environment",
+        "What is mirrored, and the light from all round.",
+        choices={"overcast": "Overcast", "hall": "Work hall", "spots": "Small lights", "evening": "Evening, coloured"},
+    )
     turn: float = setting(0.0, "Turned", "Turns the environment round the stage.", unit="°", ge=-180, le=180)
-    strength: float = setting(1.0, "All round", "Brightness of everything that comes from all round.",
-                              unit="×", ge=0, le=8, drag=(0, 2))
-    lamp: float = setting(0.55, "Lamp", "Brightness of the one lamp, far away; 0 puts it out.", unit="×", ge=0, le=16,
-                          drag=(0, 3))
-    lamp_turn: float = setting(33.0, "Lamp from", "Direction round the stage that the lamp shines from.", unit="°",
-                               ge=-180, le=180)
-    lamp_height: float = setting(46.0, "Lamp height", "Height of the lamp over the horizon; low ones cast long shadows.",
-                                 unit="°", ge=2, le=90)
+    strength: float = setting(
+        1.0, "All round", "Brightness of everything that comes from all round.", unit="×", ge=0, le=8, drag=(0, 2)
+    )
+    lamp: float = setting(
+        0.55, "Lamp", "Brightness of the one lamp, far away; 0 puts it out.", unit="×", ge=0, le=16, drag=(0, 3)
+    )
+    lamp_turn: float = setting(
+        33.0, "Lamp from", "Direction round the stage that the lamp shines from.", unit="°", ge=-180, le=180
+    )
+    lamp_height: float = setting(
+        46.0, "Lamp height", "Height of the lamp over the horizon; low ones cast long shadows.", unit="°", ge=2, le=90
+    )
     shadows: bool = setting(True, "Shadows", "What is solid, cut out or dithered keeps the lamp off what lies behind.")
-    exposure: float = setting(0.0, "Exposure", "Brightness of the whole picture in stops; overlays are not changed.",
-                              unit="stops", ge=-6, le=6, drag=(-3, 3))
+    exposure: float = setting(
+        0.0,
+        "Exposure",
+        "Brightness of the whole picture in stops; overlays are not changed.",
+        unit="stops",
+        ge=-6,
+        le=6,
+        drag=(-3, 3),
+    )
     curve: Literal["plain", "soft"] = setting(
-        "plain", "View curve", "Plain cuts off at white; soft bends the brightest fifth over, so that light keeps shape.",
-        choices={"plain": "Plain", "soft": "Soft shoulder"})
+        "plain",
+        "View curve",
+        "Plain cuts off at white; soft bends the brightest fifth over, so that light keeps shape.",
+        choices={"plain": "Plain", "soft": "Soft shoulder"},
+    )
     blending: Literal["linear", "display"] = setting(
-        "linear", "Blends in", "Linear light, or display values, as some receivers do: soft edges and faint layers look "
-        "otherwise there.", choices={"linear": "Linear light", "display": "Display values"})
+        "linear",
+        "Blends in",
+        "Linear light, or display values, as some receivers do: soft edges and faint layers look otherwise there.",
+        choices={"linear": "Linear light", "display": "Display values"},
+    )
 
     @property
     def towards_lamp(self) -> Doubles:
@@ -84,5 +104,13 @@ class Lighting(OmitDefaultsModel):
     @property
     def shading(self) -> tuple[object, ...]:
         """Everything that changes linear light, and nothing that only changes how it is shown."""
-        return (self.environment, self.turn, self.strength, self.lamp, self.lamp_turn, self.lamp_height, self.shadows,
-                self.blending)
+        return (
+            self.environment,
+            self.turn,
+            self.strength,
+            self.lamp,
+            self.lamp_turn,
+            self.lamp_height,
+            self.shadows,
+            self.blending,
+        )

@@ -21,8 +21,13 @@ from mivex.core.stage.passes import Buffers, RenderPlan, Screen, draw_all, run, 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 
 LOOKS: dict[str, str] = {
-    "colour": "Colour", "order": "Order map", "overdraw": "Overdraw", "depth": "Depth", "normals": "Normals",
-    "mip": "Mip level", "alpha": "Alpha",
+    "colour": "Colour",
+    "order": "Order map",
+    "overdraw": "Overdraw",
+    "depth": "Depth",
+    "normals": "Normals",
+    "mip": "Mip level",
+    "alpha": "Alpha",
 }
 HINTS: dict[str, str] = {
     "colour": "What a renderer with these settings draws.",
@@ -115,14 +120,19 @@ def _overdraw(draws: list[DrawCall], view: View, lighting: Lighting, budget: flo
     top = max(budget * 2, 1.0)
     shown = np.clip(counts / top, 0, 1)
     codes = _grey(shown)
-    y, x = np.mgrid[:view.height, :view.width]
+    y, x = np.mgrid[: view.height, : view.width]
     wasted = (counts > 0) & (vain * 2 > counts) & ((x + y) % 6 < 2)
     codes[wasted] = np.where(codes[wasted] > 127, codes[wasted] - 70, codes[wasted] + 70)
     hist = np.bincount(np.minimum(counts.astype(np.int64), 63).ravel(), minlength=8)
     seen = counts > 0
-    figures = {"mean": float(counts.mean()), "max": float(counts.max()),
-               "vain": float(vain.sum() / max(float(counts.sum()), 1.0)), "above": float((counts > budget).mean()),
-               "fragments": float(counts.sum()), "covered": float(seen.mean())}
+    figures = {
+        "mean": float(counts.mean()),
+        "max": float(counts.max()),
+        "vain": float(vain.sum() / max(float(counts.sum()), 1.0)),
+        "above": float((counts > budget).mean()),
+        "fragments": float(counts.sum()),
+        "covered": float(seen.mean()),
+    }
     marks = tuple((_tone(min(n / top, 1)), f"{n:g}") for n in (0, budget / 2, budget, 2 * budget))
     return Look("overdraw", codes, marks, figures, counts, hist)
 
@@ -134,8 +144,11 @@ def _depth(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     low, high = (float(far[seen].min()), float(far[seen].max())) if seen.any() else (0.0, 1.0)
     # Evenly in 1/depth, as the buffer is: near things are told apart best.
     t = np.where(seen, (iw - 1 / high) / max(1 / low - 1 / high, 1e-9), 0) if seen.any() else np.zeros_like(iw)
-    marks = tuple((_tone(s), f"{1 / (1 / high + s * (1 / low - 1 / high)):.2f} m") for s in (0.0, 0.25, 0.5, 1.0)) \
-        if seen.any() else ()
+    marks = (
+        tuple((_tone(s), f"{1 / (1 / high + s * (1 / low - 1 / high)):.2f} m") for s in (0.0, 0.25, 0.5, 1.0))
+        if seen.any()
+        else ()
+    )
     figures = {"near": low, "far": high, "empty": float(1 - seen.mean())}
     return Look("depth", _grey(np.asarray(t, np.float32)), marks, figures, np.asarray(far, np.float32))
 
@@ -165,8 +178,11 @@ def _mip(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     level = np.where(seen, made.colour[..., 2], 0)
     codes = _grey(np.asarray(np.where(seen, 0.15 + 0.85 * np.clip(level / MOST_LEVELS, 0, 1), 0), np.float32))
     found = level[seen]
-    figures = {"mean": float(found.mean()) if found.size else 0.0, "max": float(found.max()) if found.size else 0.0,
-               "finest": float((found < 0.5).mean()) if found.size else 0.0}
+    figures = {
+        "mean": float(found.mean()) if found.size else 0.0,
+        "max": float(found.max()) if found.size else 0.0,
+        "finest": float((found < 0.5).mean()) if found.size else 0.0,
+    }
     marks = tuple((_tone(0.15 + 0.85 * k / MOST_LEVELS), f"{k}") for k in (0, 1, 2, 4, 8))
     return Look("mip", codes, marks, figures, np.asarray(level, np.float32))
 
@@ -178,8 +194,15 @@ def _alpha(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     return Look("alpha", _grey(a), marks, figures, a)
 
 
-def look_at(name: str, draws: list[DrawCall], view: View, lighting: Lighting | None = None, *, budget: float = 8.0,
-            stop: Callable[[], bool] = lambda: False) -> Look:
+def look_at(
+    name: str,
+    draws: list[DrawCall],
+    view: View,
+    lighting: Lighting | None = None,
+    *,
+    budget: float = 8.0,
+    stop: Callable[[], bool] = lambda: False,
+) -> Look:
     """One look of the stage.
 
     Parameters

@@ -62,9 +62,14 @@ class Mesh:
     def arrays(self, which: int) -> tuple[Doubles, Doubles, Doubles, Doubles, NDArray[np.int64], Doubles]:
         """Position, normal, UVs, tint, index and facts as kernels want them: rows one after the other."""
         f = np.ascontiguousarray
-        return (f(self.position, np.float64), f(self.normal, np.float64), f(self.uv(which), np.float64),
-                f(self.tints, np.float64), f(self.index, np.int64),
-                f(_PLAIN if self.facts is None else self.facts, np.float64))
+        return (
+            f(self.position, np.float64),
+            f(self.normal, np.float64),
+            f(self.uv(which), np.float64),
+            f(self.tints, np.float64),
+            f(self.index, np.int64),
+            f(_PLAIN if self.facts is None else self.facts, np.float64),
+        )
 
     @cached_property
     def corners(self) -> Doubles:
@@ -103,8 +108,10 @@ def checked(mesh: Mesh, subject: str) -> Mesh:
         if values is None:
             return
         if values.shape != (n, wide):
-            raise MivexError(f"{subject} has {what} that do not fit its corners: {'x'.join(map(str, values.shape))}, where "
-                             f"{n}x{wide} are due.")
+            raise MivexError(
+                f"{subject} has {what} that do not fit its corners: {'x'.join(map(str, values.shape))}, where "
+                f"{n}x{wide} are due."
+            )
         if not np.isfinite(values).all() or (n and float(np.abs(values).max()) > far):
             raise MivexError(f"{subject} has {what} that are no numbers, or beyond {far:,.0f}.")
 
@@ -125,12 +132,15 @@ def joined(parts: list[Mesh]) -> Mesh:
     second: Any = [p.uv1 for p in parts]
     tints: Any = [p.tint for p in parts]
     facts: Any = [p.facts for p in parts]
-    return Mesh(np.concatenate([p.position for p in parts]), np.concatenate([p.normal for p in parts]),
-                np.concatenate([p.uv0 for p in parts]),
-                np.concatenate([p.index + s for p, s in zip(parts, starts, strict=False)]),
-                np.concatenate(second) if all(s is not None for s in second) else None,
-                np.concatenate(tints) if all(s is not None for s in tints) else None,
-                np.concatenate(facts) if all(s is not None for s in facts) else None)
+    return Mesh(
+        np.concatenate([p.position for p in parts]),
+        np.concatenate([p.normal for p in parts]),
+        np.concatenate([p.uv0 for p in parts]),
+        np.concatenate([p.index + s for p, s in zip(parts, starts, strict=False)]),
+        np.concatenate(second) if all(s is not None for s in second) else None,
+        np.concatenate(tints) if all(s is not None for s in tints) else None,
+        np.concatenate(facts) if all(s is not None for s in facts) else None,
+    )
 
 
 _TWO = np.array([[0, 3, 2], [0, 2, 1]], np.int64)
@@ -147,8 +157,12 @@ def quad(corners: Doubles, uv: tuple[float, float, float, float] = (0, 0, 1, 1))
     n = np.cross(corners[3] - corners[0], corners[1] - corners[0])
     n = n / max(float(np.linalg.norm(n)), 1e-12)
     u0, v0, u1, v1 = uv
-    return Mesh(np.asarray(corners, np.float64), np.repeat(n[None], 4, axis=0),
-                np.array([(u0, v0), (u1, v0), (u1, v1), (u0, v1)]), _TWO)
+    return Mesh(
+        np.asarray(corners, np.float64),
+        np.repeat(n[None], 4, axis=0),
+        np.array([(u0, v0), (u1, v0), (u1, v1), (u0, v1)]),
+        _TWO,
+    )
 
 
 def outlined(mesh: Mesh, corners: Doubles) -> Mesh:
@@ -163,9 +177,13 @@ def outlined(mesh: Mesh, corners: Doubles) -> Mesh:
     p, u = mesh.position, mesh.uv0
     a, b = corners[:, :1], corners[:, 1:]
     index = np.array([(0, i + 1, i) for i in range(len(corners) - 2, 0, -1)], np.int64)
-    return replace(mesh, position=p[0] + a * (p[1] - p[0]) + b * (p[3] - p[0]),
-                   normal=np.repeat(mesh.normal[:1], len(a), axis=0),
-                   uv0=u[0] + a * (u[1] - u[0]) + b * (u[3] - u[0]), index=index)
+    return replace(
+        mesh,
+        position=p[0] + a * (p[1] - p[0]) + b * (p[3] - p[0]),
+        normal=np.repeat(mesh.normal[:1], len(a), axis=0),
+        uv0=u[0] + a * (u[1] - u[0]) + b * (u[3] - u[0]),
+        index=index,
+    )
 
 
 def sheet(points: Doubles, normals: Doubles, uv: Doubles) -> Mesh:
@@ -174,8 +192,12 @@ def sheet(points: Doubles, normals: Doubles, uv: Doubles) -> Mesh:
     at = np.arange(h * w, dtype=np.int64).reshape(h, w)
     a, b, c, d = at[:-1, :-1], at[:-1, 1:], at[1:, 1:], at[1:, :-1]
     index = np.stack([np.stack([a, d, c], 2), np.stack([a, c, b], 2)], 2).reshape(-1, 3)
-    return Mesh(points.reshape(-1, 3).astype(np.float64), normals.reshape(-1, 3).astype(np.float64),
-                uv.reshape(-1, 2).astype(np.float64), np.ascontiguousarray(index))
+    return Mesh(
+        points.reshape(-1, 3).astype(np.float64),
+        normals.reshape(-1, 3).astype(np.float64),
+        uv.reshape(-1, 2).astype(np.float64),
+        np.ascontiguousarray(index),
+    )
 
 
 def crossing(mesh: Mesh, origin: Doubles, ray: Doubles) -> tuple[float, int, Doubles] | None:

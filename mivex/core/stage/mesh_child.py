@@ -37,7 +37,7 @@ def tree_of(data: bytes, binary: bool) -> tuple[dict[str, Any], bytes]:
     length, kind = struct.unpack_from("<II", data, 12)
     if kind != 0x4E4F534A or 20 + length > len(data):
         raise Refused("its first part is cut short")
-    return json.loads(data[20:20 + length]), data[20 + length:]
+    return json.loads(data[20 : 20 + length]), data[20 + length :]
 
 
 def look_through(tree: dict[str, Any]) -> None:
@@ -59,8 +59,12 @@ def look_through(tree: dict[str, Any]) -> None:
     sizes = {}
     for k, mesh in enumerate(tree.get("meshes", [])):
         parts = mesh.get("primitives", [])
-        sizes[k] = sum(tree["accessors"][p["indices"]]["count"] // 3 if "indices" in p else
-                       tree["accessors"][p["attributes"]["POSITION"]]["count"] // 3 for p in parts) + len(parts)
+        sizes[k] = sum(
+            tree["accessors"][p["indices"]]["count"] // 3
+            if "indices" in p
+            else tree["accessors"][p["attributes"]["POSITION"]]["count"] // 3
+            for p in parts
+        ) + len(parts)
         if len(parts) > MOST_NODES:
             raise Refused(f"a mesh has {len(parts):,} parts")
     depth = [0] * len(nodes)
@@ -160,10 +164,19 @@ def read(path: str, data: bytes) -> dict[str, Any]:
     elif suffix == ".obj":
         data = plain_obj(data)
     beside: Any = Beside(folder)
-    found: Any = trimesh.load(io.BytesIO(data), file_type=suffix[1:], process=False, maintain_order=False,
-                              resolver=beside, skip_materials=suffix != ".obj")
-    placed = ([(found.geometry[g], np.array(m)) for m, g in (found.graph[n] for n in found.graph.nodes_geometry)]
-              if isinstance(found, trimesh.Scene) else [(found, np.eye(4))])
+    found: Any = trimesh.load(
+        io.BytesIO(data),
+        file_type=suffix[1:],
+        process=False,
+        maintain_order=False,
+        resolver=beside,
+        skip_materials=suffix != ".obj",
+    )
+    placed = (
+        [(found.geometry[g], np.array(m)) for m, g in (found.graph[n] for n in found.graph.nodes_geometry)]
+        if isinstance(found, trimesh.Scene)
+        else [(found, np.eye(4))]
+    )
     placed = [(p, m) for p, m in placed if isinstance(p, trimesh.Trimesh) and len(p.faces)]
     if sum(len(p.faces) for p, _ in placed) > MOST_TRIANGLES:
         raise Refused(f"it has more than {MOST_TRIANGLES:,} triangles")

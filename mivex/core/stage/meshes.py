@@ -41,13 +41,16 @@ def _parts(path: Path) -> list[dict[str, Doubles]]:
     data = read_bytes(path, MOST_BYTES, "mesh")
     name = shown(path.name)
     # What a mesh takes follows from its file: a small one cannot claim the machine.
-    code, out = run_guarded(_CHILD, {"path": str(path.resolve())}, data, memory=(1100 << 20) + 24 * len(data), seconds=25,
-                            what=name)
+    code, out = run_guarded(
+        _CHILD, {"path": str(path.resolve())}, data, memory=(1100 << 20) + 24 * len(data), seconds=25, what=name
+    )
     if code == BROKEN:
         raise MivexError(f"“{name}” cannot be read as a mesh: {shown(out.decode('utf-8', 'replace'))[:160]}.")
     with np.load(io.BytesIO(out), allow_pickle=False) as rows:
-        return [{k: rows[f"{k}{n}"] for k in ("position", "faces", "place", "normal", "uv0", "uv1") if f"{k}{n}" in rows}
-                for n in range(int(rows["count"]))]
+        return [
+            {k: rows[f"{k}{n}"] for k in ("position", "faces", "place", "normal", "uv0", "uv1") if f"{k}{n}" in rows}
+            for n in range(int(rows["count"]))
+        ]
 
 
 def flat_uvs(position: Doubles, normal: Doubles) -> Doubles:
@@ -138,6 +141,7 @@ def _joined(parts: list[dict[str, Doubles]], path: Path) -> LoadedMesh:
     whole = {k: np.concatenate(v) for k, v in rows.items()}
     if any(seconds) and not all(seconds):
         notes.add("Only a part of it has a second UV set.")
-    made = Mesh(whole["position"], whole["normal"], whole["uv0"], np.concatenate(index),
-                whole["uv1"] if any(seconds) else None)
+    made = Mesh(
+        whole["position"], whole["normal"], whole["uv0"], np.concatenate(index), whole["uv1"] if any(seconds) else None
+    )
     return LoadedMesh(checked(made, f"“{shown(path.name)}”"), tuple(sorted(notes)))

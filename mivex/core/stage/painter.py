@@ -47,10 +47,18 @@ class Painter:
         """Display codes (height, width, 3) of draws in their order."""
         rows = list(draws)
         old_shot, old_draws = self._shot, self._draws
-        shot = old_shot if old_shot is not None and _same(rows, old_draws) and _from(old_shot.view, view) else RenderPlan(
-            rows, view, old_shot)
-        full = (old_shot is None or self._buffers is None or not _from(old_shot.view, view)
-                or self._lighting.shading != lighting.shading or old_shot.lit_surfaces != shot.lit_surfaces)
+        shot = (
+            old_shot
+            if old_shot is not None and _same(rows, old_draws) and _from(old_shot.view, view)
+            else RenderPlan(rows, view, old_shot)
+        )
+        full = (
+            old_shot is None
+            or self._buffers is None
+            or not _from(old_shot.view, view)
+            or self._lighting.shading != lighting.shading
+            or old_shot.lit_surfaces != shot.lit_surfaces
+        )
         shown_otherwise = (self._lighting.exposure, self._lighting.curve) != (lighting.exposure, lighting.curve)
         changed = {id(d) for d in rows} ^ {id(d) for d in old_draws}
         boxes: list[Box] = []
@@ -86,8 +94,9 @@ class Painter:
         self._draws, self._shot, self._lighting, self.drawn = rows, shot, lighting, tuple(boxes)
         return self._codes.copy()
 
-    def _draw(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, box: Box, behind_changed: bool,
-              screen: Screen) -> None:
+    def _draw(
+        self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, box: Box, behind_changed: bool, screen: Screen
+    ) -> None:
         buffers, behind = self._buffers, self._behind
         assert buffers is not None and behind is not None
 
@@ -110,8 +119,8 @@ class Painter:
             buffers.colour[part], buffers.depth[part] = behind.colour[part], behind.depth[part]
             for lamp, where, adds in near:
                 if (b := _both(where, strip)) is not None:
-                    inside = adds[b[0] - where[0]:b[1] - where[0], b[2] - where[2]:b[3] - where[2]]
-                    buffers.colour[b[0]:b[1], b[2]:b[3], :3] += inside * np.float32(lamp.strength)
+                    inside = adds[b[0] - where[0] : b[1] - where[0], b[2] - where[2] : b[3] - where[2]]
+                    buffers.colour[b[0] : b[1], b[2] : b[3], :3] += inside * np.float32(lamp.strength)
 
         run_bands(box[1] - box[0], rows, per_worker=1)
         run(shot, buffers, lighting, shadows, box=box, skip=BEFORE_LIGHT, screen=screen)
@@ -150,8 +159,12 @@ class Painter:
         rows, columns = np.flatnonzero(seen.any(axis=1)), np.flatnonzero(seen.any(axis=0))
         if not rows.size:
             return None
-        return (where[0] + int(rows[0]), where[0] + int(rows[-1]) + 1, where[2] + int(columns[0]),
-                where[2] + int(columns[-1]) + 1)
+        return (
+            where[0] + int(rows[0]),
+            where[0] + int(rows[-1]) + 1,
+            where[2] + int(columns[0]),
+            where[2] + int(columns[-1]) + 1,
+        )
 
     def _lamp_layer(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, lamp: PointLamp, box: Box) -> None:
         """What a lamp adds in a box: the picture with it less the picture without."""
@@ -163,8 +176,9 @@ class Painter:
         lit = Buffers.of(shot.view)
         run(shot, lit, lighting, shadows, box=b, skip=AFTER_LIGHT, lamps=(lamp,))
         part = slice(b[0], b[1]), slice(b[2], b[3])
-        adds[b[0] - where[0]:b[1] - where[0], b[2] - where[2]:b[3] - where[2]] = (
-            lit.colour[part] - self._behind.colour[part])[..., :3]
+        adds[b[0] - where[0] : b[1] - where[0], b[2] - where[2] : b[3] - where[2]] = (
+            lit.colour[part] - self._behind.colour[part]
+        )[..., :3]
 
     def _shadows_for(self, draws: list[DrawCall], lighting: Lighting, lit: bool) -> Shadows | None:
         if not (lit and lighting.shadows and lighting.lamp > 0):
@@ -230,7 +244,8 @@ def apart(boxes: list[Box]) -> list[Box]:
             o = touching[0]
             both = (o[0], low, min(o[2], row[2]), max(o[3], row[3]))
             if _area(both) <= WASTE * (_area(o) + _area(row)) and all(
-                    _both(both, r) is None for r in (*done, *above, *rows) if r is not o and r is not row):
+                _both(both, r) is None for r in (*done, *above, *rows) if r is not o and r is not row
+            ):
                 above.remove(o)
                 rows[k] = both
         done += above
@@ -263,6 +278,10 @@ def _box_of(points: Doubles, view: View) -> Box | None:
     if (on[:, 2] < 0.05).any():
         return 0, view.height, 0, view.width
     margin = 12  # the shadow's own softness
-    box = (max(0, int(on[:, 1].min()) - margin), min(view.height, int(on[:, 1].max()) + margin),
-           max(0, int(on[:, 0].min()) - margin), min(view.width, int(on[:, 0].max()) + margin))
+    box = (
+        max(0, int(on[:, 1].min()) - margin),
+        min(view.height, int(on[:, 1].max()) + margin),
+        max(0, int(on[:, 0].min()) - margin),
+        min(view.width, int(on[:, 0].max()) + margin),
+    )
     return box if box[0] < box[1] and box[2] < box[3] else None

@@ -90,8 +90,14 @@ class Pass:
     reads: bool = False
 
 
-_PASS_OF = {"Backdrop": "solid", "Solid": "solid", "Cutout": "solid", "Decal": "decals", "Blended": "blended",
-            "Front": "front"}
+_PASS_OF = {
+    "Backdrop": "solid",
+    "Solid": "solid",
+    "Cutout": "solid",
+    "Decal": "decals",
+    "Blended": "blended",
+    "Front": "front",
+}
 
 
 def _lays(draw: DrawCall) -> bool:
@@ -112,7 +118,7 @@ def _ranked(polys: NDArray[Any], begun: int, end: int, draw: DrawCall) -> int:
     if not _lays(draw):
         return end
     more = end - begun
-    polys[end:end + more] = rows
+    polys[end : end + more] = rows
     rows["only_depth"] = 1
     return end + more
 
@@ -146,7 +152,7 @@ class RenderPlan:
             while alike < min(len(draws), len(like.draws)) and draws[alike] is like.draws[alike]:
                 alike += 1
             if alike:
-                self.polys[:like.ends[alike - 1]] = like.polys[:like.ends[alike - 1]]
+                self.polys[: like.ends[alike - 1]] = like.polys[: like.ends[alike - 1]]
         for i, d in enumerate(draws):
             count = like.ends[i] if like is not None and i < alike else self._projected(d, i, seen, lens, count)
             self.ends.append(count)
@@ -174,8 +180,9 @@ class RenderPlan:
         rows = held.get(seen)
         if rows is None:
             mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
-            end = _project.project(*mesh.arrays(d.coat.uv_set), self.records.draws, number, self.view.matrix, lens,
-                                   self.polys, begun, False)
+            end = _project.project(
+                *mesh.arrays(d.coat.uv_set), self.records.draws, number, self.view.matrix, lens, self.polys, begun, False
+            )
             end = _ranked(self.polys, begun, end, d)
             held.clear()  # of one view only
             held[seen] = self.polys[begun:end].copy()
@@ -201,13 +208,17 @@ class RenderPlan:
             return None
         top, low, left, right = p["top"].min(), p["bottom"].max(), p["left"].min(), p["right"].max()
         h, w = self.view.height, self.view.width
-        found = (max(0, int(max(top, 0))), min(h, int(np.ceil(min(low, h))) + 1),
-                 max(0, int(max(left, 0))), min(w, int(np.ceil(min(right, w))) + 1))
+        found = (
+            max(0, int(max(top, 0))),
+            min(h, int(np.ceil(min(low, h))) + 1),
+            max(0, int(max(left, 0))),
+            min(w, int(np.ceil(min(right, w))) + 1),
+        )
         return found if found[0] < found[1] and found[2] < found[3] else None
 
     def boxes(self, draws: list[DrawCall], which: set[int]) -> list[Box]:
         """What some of its draws can touch; ``which`` holds their ids."""
-        owner = self.polys["draw"][:self.count]
+        owner = self.polys["draw"][: self.count]
         rows = []
         for i, d in enumerate(draws):
             if id(d) in which:
@@ -238,15 +249,23 @@ class Screen:
 
     def write(self, colour: Floats, box: Box) -> None:
         """Write the codes of a box."""
-        gain = np.float32(2.0 ** self.lighting.exposure)
-        _screen.to_codes(colour, SCREEN, gain, self.lighting.curve == "soft", self.codes,
-                 np.array(box, np.int64))
+        gain = np.float32(2.0**self.lighting.exposure)
+        _screen.to_codes(colour, SCREEN, gain, self.lighting.curve == "soft", self.codes, np.array(box, np.int64))
 
 
-def run(shot: RenderPlan, buffers: Buffers, lighting: Lighting,  # noqa: PLR0913 (by keyword)
-        shadows: Shadows | None, *, box: Box | None = None,
-        skip: tuple[str, ...] = (), after_light: Callable[[Box], None] | None = None,
-        screen: Screen | None = None, sink: Sink = PICTURE, lamps: tuple[PointLamp, ...] | None = None) -> None:
+def run(  # noqa: PLR0913
+    shot: RenderPlan,
+    buffers: Buffers,
+    lighting: Lighting,
+    shadows: Shadows | None,
+    *,
+    box: Box | None = None,
+    skip: tuple[str, ...] = (),
+    after_light: Callable[[Box], None] | None = None,
+    screen: Screen | None = None,
+    sink: Sink = PICTURE,
+    lamps: tuple[PointLamp, ...] | None = None,
+) -> None:
     """Run the plan over a box of the picture.
 
     Parameters
@@ -308,8 +327,7 @@ def run(shot: RenderPlan, buffers: Buffers, lighting: Lighting,  # noqa: PLR0913
                     if after_light is not None:
                         after_light((first, last, left, right))
                 elif p.first < p.last:
-                    _paint.paint(frame, light, r.draws, shot.polys, where, surfaces if before else NO_SURFACES,
-                                 sink)
+                    _paint.paint(frame, light, r.draws, shot.polys, where, surfaces if before else NO_SURFACES, sink)
             if ending and screen is not None:
                 screen.write(buffers.colour, (first, last, left, right))
 
@@ -319,8 +337,14 @@ def run(shot: RenderPlan, buffers: Buffers, lighting: Lighting,  # noqa: PLR0913
     del held
 
 
-def draw_all(draws: list[DrawCall], view: View, lighting: Lighting | None = None, buffers: Buffers | None = None, *,
-             stop: Callable[[], bool] = lambda: False) -> Buffers:
+def draw_all(
+    draws: list[DrawCall],
+    view: View,
+    lighting: Lighting | None = None,
+    buffers: Buffers | None = None,
+    *,
+    stop: Callable[[], bool] = lambda: False,
+) -> Buffers:
     """Draw a list, in its order.
 
     Parameters

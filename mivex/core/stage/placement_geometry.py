@@ -78,10 +78,14 @@ def _held(place: Place, pivot: Pivot) -> Pivot:
 def _formed(place: ShapePlace, pivot: Pivot) -> Mesh:
     """The mesh of a shape, in its place."""
     w, h, d = place.width, place.height, place.depth
-    made = {"crossed": lambda: forms.crossed(place.count, w, h),
-            "stack": lambda: forms.stack(place.count, w, h, d, solid=place.slices == "noise"),
-            "box": lambda: forms.box(w, h, d), "cylinder": lambda: forms.cylinder(w, h),
-            "curved": lambda: forms.curved(w, h, place.bend), "dome": lambda: forms.dome(w, h, d)}[place.form]()
+    made = {
+        "crossed": lambda: forms.crossed(place.count, w, h),
+        "stack": lambda: forms.stack(place.count, w, h, d, solid=place.slices == "noise"),
+        "box": lambda: forms.box(w, h, d),
+        "cylinder": lambda: forms.cylinder(w, h),
+        "curved": lambda: forms.curved(w, h, place.bend),
+        "dome": lambda: forms.dome(w, h, d),
+    }[place.form]()
     n = facing(place)
     right = np.array([math.cos(math.radians(place.yaw)), 0.0, -math.sin(math.radians(place.yaw))])
     up = np.cross(n, right)
@@ -156,13 +160,19 @@ def _thrown(place: ProjectedPlace, pivot: Pivot, view: View, world: World) -> Me
     at, right, up = frame(place, view)
     r, u = right / np.linalg.norm(right), up / np.linalg.norm(up)
     at = at + right * (1 - 2 * pivot[0]) + up * (2 * pivot[1] - 1)
-    return projected(world.surroundings.meshes, at, np.stack([r, u, facing(place)]),
-                     (place.width, place.height, place.depth), place.angle)
+    return projected(
+        world.surroundings.meshes,
+        at,
+        np.stack([r, u, facing(place)]),
+        (place.width, place.height, place.depth),
+        place.angle,
+    )
 
 
 def _laid(place: SurfacePlace, pivot: Pivot, world: World, cells: int) -> tuple[Doubles, Doubles]:
-    return lay(world.surroundings.meshes, np.array(place.at), facing(place), place.roll, (place.width, place.height),
-               pivot, cells)
+    return lay(
+        world.surroundings.meshes, np.array(place.at), facing(place), place.roll, (place.width, place.height), pivot, cells
+    )
 
 
 def given(place: Place) -> str:
@@ -222,8 +232,9 @@ def middle(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None
     return outline(place, view, pivot, world).mean(axis=0)
 
 
-def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float, float],
-          world: World | None = None) -> dict[str, object]:
+def moved(
+    place: Place, view: View, start: tuple[float, float], end: tuple[float, float], world: World | None = None
+) -> dict[str, object]:
     """New position of a placement dragged from one place on the picture to another.
 
     Panels and billboards move in the plane through their centre that faces the
@@ -239,8 +250,11 @@ def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float
             _, at, n = found
             n = n if n @ (view.eye - at) > 0 else -n
             yaw, pitch = angles(n)
-            return {"at": tuple(round(float(v), 4) for v in np.clip(at, -100, 100)), "yaw": round(yaw, 3),
-                    "pitch": round(pitch, 3)}
+            return {
+                "at": tuple(round(float(v), 4) for v in np.clip(at, -100, 100)),
+                "yaw": round(yaw, 3),
+                "pitch": round(pitch, 3),
+            }
     if isinstance(place, HullPlace):
         a, b = on_hull(view, start), on_hull(view, end)
         if a is None or b is None:
@@ -248,15 +262,18 @@ def moved(place: Place, view: View, start: tuple[float, float], end: tuple[float
             da, db = (end[0] - start[0]) * step, -math.degrees((end[1] - start[1]) * step / HULL_R)
         else:
             da, db = b[0] - a[0], b[1] - a[1]
-        return {"along": round(min(max(place.along + da, HULL_FROM), HULL_TO), 4),
-                "around": round(min(max(place.around + db, -120.0), 120.0), 3)}
+        return {
+            "along": round(min(max(place.along + da, HULL_FROM), HULL_TO), 4),
+            "around": round(min(max(place.around + db, -120.0), 120.0), 3),
+        }
     step = view.metres_per_pixel(c)
     to = c + (view.axes[0] * (end[0] - start[0]) - view.axes[1] * (end[1] - start[1])) * step
     return {"at": tuple(round(float(v), 4) for v in np.clip(to, -20, 20))}
 
 
-def pushed(place: PanelPlace | BillboardPlace | SurfacePlace | ShapePlace | MeshPlace | ProjectedPlace, view: View,
-           pixels: float) -> dict[str, object]:
+def pushed(
+    place: PanelPlace | BillboardPlace | SurfacePlace | ShapePlace | MeshPlace | ProjectedPlace, view: View, pixels: float
+) -> dict[str, object]:
     """New position moved along the view, away for positive ``pixels``."""
     c = np.array(place.at)
     to = c + view.axes[2] * pixels * view.metres_per_pixel(c)
@@ -267,7 +284,7 @@ def on_hull(view: View, at: tuple[float, float]) -> tuple[float, float] | None:
     """Where a ray meets the hull's cylinder: along, around in degrees."""
     o, d = view.eye, view.ray(*at)
     oy, oz = o[1] - HULL_AT[0], o[2] - HULL_AT[1]
-    a, b, c = d[1] ** 2 + d[2] ** 2, 2 * (oy * d[1] + oz * d[2]), oy * oy + oz * oz - HULL_R ** 2
+    a, b, c = d[1] ** 2 + d[2] ** 2, 2 * (oy * d[1] + oz * d[2]), oy * oy + oz * oz - HULL_R**2
     root = b * b - 4 * a * c
     if root < 0 or a < 1e-12:
         return None

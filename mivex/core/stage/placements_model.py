@@ -18,9 +18,13 @@ class _Held(Frozen):
 
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
-        return {k: v for k, v in write(self).items()
-                if not (k == "pivot" and self.pivot == (0.5, 0.5)) and not (k == "upright" and not v)
-                and not (k == "slices" and v == "same")}
+        return {
+            k: v
+            for k, v in write(self).items()
+            if not (k == "pivot" and self.pivot == (0.5, 0.5))
+            and not (k == "upright" and not v)
+            and not (k == "slices" and v == "same")
+        }
 
 
 class PanelPlace(_Held):
@@ -89,8 +93,14 @@ class ProjectedPlace(Frozen):
 
 
 Form = Literal["crossed", "stack", "box", "cylinder", "curved", "dome"]
-FORMS: dict[str, str] = {"crossed": "Crossed panels", "stack": "Stack of panels", "box": "Box", "cylinder": "Cylinder",
-                         "curved": "Curved plate", "dome": "Dome"}
+FORMS: dict[str, str] = {
+    "crossed": "Crossed panels",
+    "stack": "Stack of panels",
+    "box": "Box",
+    "cylinder": "Cylinder",
+    "curved": "Curved plate",
+    "dome": "Dome",
+}
 
 
 class ShapePlace(_Held):
@@ -102,8 +112,10 @@ class ShapePlace(_Held):
     count: int = Field(2, ge=1, le=64, description="Panels of crossed ones and of a stack.")
     depth: float = Field(0.5, gt=0, le=100, description="Of a stack, a box and a dome, metres.")
     slices: Literal["same", "noise", "frames"] = Field(
-        "same", description="What the panels of a stack show: each the picture; or all one solid noise through which they "
-        "cut, as far as it is broken up; or each its own frame of a sheet, the farthest the first.")
+        "same",
+        description="What the panels of a stack show: each the picture; or all one solid noise through which they "
+        "cut, as far as it is broken up; or each its own frame of a sheet, the farthest the first.",
+    )
     bend: float = Field(90.0, ge=1, le=360, description="Of a curved plate, degrees.")
     at: Vec3 = (0.0, 0.5, 0.8)
     yaw: float = 0.0
@@ -117,8 +129,11 @@ class SecondSet(OmitDefaultsModel):
     """A second UV set made here, for a logo: chosen faces laid flat along their mean normal, or unwrapped."""
 
     how: Literal["file", "flat", "unwrapped"] = setting(
-        "file", "Second UV set", "The file's own; or chosen faces seen along their mean normal; or unwrapped with little "
-        "stretching.", choices={"file": "As in the file", "flat": "Faces laid flat", "unwrapped": "Faces unwrapped"})
+        "file",
+        "Second UV set",
+        "The file's own; or chosen faces seen along their mean normal; or unwrapped with little stretching.",
+        choices={"file": "As in the file", "flat": "Faces laid flat", "unwrapped": "Faces unwrapped"},
+    )
     faces: str = Field("", description="Numbers of the triangles in it; none: all.")
 
 
@@ -142,16 +157,26 @@ class MeshPlace(Frozen):
     height: float = Field(1.0, gt=0, le=100)
 
 
-Place = Annotated[PanelPlace | HullPlace | BillboardPlace | SurfacePlace | ProjectedPlace | ShapePlace | MeshPlace,
-                  Field(discriminator="mount")]
+Place = Annotated[
+    PanelPlace | HullPlace | BillboardPlace | SurfacePlace | ProjectedPlace | ShapePlace | MeshPlace,
+    Field(discriminator="mount"),
+]
 
 
 class Around(OmitDefaultsModel):
     """What stands round the overlays: the dock, or a mesh of the artist's."""
 
     path: str = Field("", title="Mesh", description="OBJ, PLY or glTF; empty: the dock.")
-    scale: float = setting(1.0, "Size", "Size of the mesh against what its file says, in metres.", unit="×", ge=0.0001,
-                           le=10000, drag=(0.01, 100), log=True)
+    scale: float = setting(
+        1.0,
+        "Size",
+        "Size of the mesh against what its file says, in metres.",
+        unit="×",
+        ge=0.0001,
+        le=10000,
+        drag=(0.01, 100),
+        log=True,
+    )
     turn: float = setting(0.0, "Turned", "Turns the mesh about the upright axis.", unit="°", ge=-180, le=180)
     grey: float = setting(0.5, "Grey", "How bright the mesh is; it has no colour.", ge=0, le=1)
     person: bool = setting(False, "Person", "A plain figure 1.75 m tall, to judge sizes by.")

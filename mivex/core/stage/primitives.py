@@ -43,12 +43,16 @@ def stack(count: int, width: float, height: float, depth: float, *, solid: bool 
 def box(width: float, height: float, depth: float) -> Mesh:
     """Six faces, each with the whole picture, seen from outside."""
     w, h, d = width / 2, height / 2, depth / 2
-    corner = {k: np.array([k[0] * w, k[1] * h, k[2] * d]) for k in
-              [(x, y, z) for x in (-1, 1) for y in (-1, 1) for z in (-1, 1)]}
+    corner = {
+        k: np.array([k[0] * w, k[1] * h, k[2] * d]) for k in [(x, y, z) for x in (-1, 1) for y in (-1, 1) for z in (-1, 1)]
+    }
     faces = (
-        ((-1, 1, 1), (1, 1, 1), (1, -1, 1), (-1, -1, 1)), ((1, 1, -1), (-1, 1, -1), (-1, -1, -1), (1, -1, -1)),
-        ((1, 1, 1), (1, 1, -1), (1, -1, -1), (1, -1, 1)), ((-1, 1, -1), (-1, 1, 1), (-1, -1, 1), (-1, -1, -1)),
-        ((-1, 1, -1), (1, 1, -1), (1, 1, 1), (-1, 1, 1)), ((-1, -1, 1), (1, -1, 1), (1, -1, -1), (-1, -1, -1)),
+        ((-1, 1, 1), (1, 1, 1), (1, -1, 1), (-1, -1, 1)),
+        ((1, 1, -1), (-1, 1, -1), (-1, -1, -1), (1, -1, -1)),
+        ((1, 1, 1), (1, 1, -1), (1, -1, -1), (1, -1, 1)),
+        ((-1, 1, -1), (-1, 1, 1), (-1, -1, 1), (-1, -1, -1)),
+        ((-1, 1, -1), (1, 1, -1), (1, 1, 1), (-1, 1, 1)),
+        ((-1, -1, 1), (1, -1, 1), (1, -1, -1), (-1, -1, -1)),
     )
     return joined([quad(np.stack([corner[k] for k in f])) for f in faces])
 
@@ -61,8 +65,9 @@ def _arc(width: float, height: float, degrees: float) -> Mesh:
     t = (np.linspace(0, 1, n + 1) - 0.5) * turn
     v = np.array([1.0, 0.0])
     normal = np.stack([np.sin(t), np.zeros_like(t), np.cos(t)], axis=-1)
-    points = np.stack([np.stack([radius * np.sin(t), np.full_like(t, (y - 0.5) * height), radius * (np.cos(t) - 1)], -1)
-                       for y in v])
+    points = np.stack(
+        [np.stack([radius * np.sin(t), np.full_like(t, (y - 0.5) * height), radius * (np.cos(t) - 1)], -1) for y in v]
+    )
     u = np.linspace(0, 1, n + 1)
     return sheet(points, np.stack([normal, normal]), np.stack([np.stack([u, np.full_like(u, k)], -1) for k in (0.0, 1.0)]))
 
@@ -96,9 +101,13 @@ def dome(width: float, height: float, depth: float) -> Mesh:
     # The innermost ring is a point: its triangles of no area go.
     area = np.linalg.norm(np.cross(corners[:, 1] - corners[:, 0], corners[:, 2] - corners[:, 0]), axis=1)
     index = made.index[area > 1e-12]
-    facing = np.einsum("ij,ij->i", np.cross(made.position[index[:, 1]] - made.position[index[:, 0]],
-                                            made.position[index[:, 2]] - made.position[index[:, 0]]),
-                       made.normal[index].sum(axis=1))
+    facing = np.einsum(
+        "ij,ij->i",
+        np.cross(
+            made.position[index[:, 1]] - made.position[index[:, 0]], made.position[index[:, 2]] - made.position[index[:, 0]]
+        ),
+        made.normal[index].sum(axis=1),
+    )
     index = np.where(facing[:, None] < 0, index[:, ::-1], index)
     used, compact = np.unique(index, return_inverse=True)
     return Mesh(made.position[used], made.normal[used], made.uv0[used], np.ascontiguousarray(compact.reshape(index.shape)))
@@ -106,18 +115,24 @@ def dome(width: float, height: float, depth: float) -> Mesh:
 
 def person(height: float = 1.75) -> Mesh:
     """A plain figure of a person's height, standing on the origin: a scale to judge sizes by."""
+
     def body(radius: float, low: float, high: float) -> Mesh:
         return cylinder(2 * radius, high - low).transformed(
-            np.array([[1, 0, 0, 0], [0, 1, 0, (low + high) / 2], [0, 0, 0.6, 0]], np.float64))
+            np.array([[1, 0, 0, 0], [0, 1, 0, (low + high) / 2], [0, 0, 0.6, 0]], np.float64)
+        )
 
     k = height / 1.75
     head = dome(0.22, 0.26, 0.11)
     back = head.transformed(np.array([[-1, 0, 0, 0], [0, 1, 0, 0], [0, 0, -1, 0]], np.float64))
     up = np.array([[1, 0, 0, 0], [0, 1, 0, 1.62], [0, 0, 1, 0]], np.float64)
-    legs = [body(0.075, 0.0, 0.86).transformed(np.array([[1, 0, 0, x], [0, 1, 0, 0], [0, 0, 1, 0]], np.float64))
-            for x in (-0.1, 0.1)]
-    arms = [body(0.05, 0.72, 1.42).transformed(np.array([[1, 0, 0, x], [0, 1, 0, 0], [0, 0, 1, 0]], np.float64))
-            for x in (-0.25, 0.25)]
+    legs = [
+        body(0.075, 0.0, 0.86).transformed(np.array([[1, 0, 0, x], [0, 1, 0, 0], [0, 0, 1, 0]], np.float64))
+        for x in (-0.1, 0.1)
+    ]
+    arms = [
+        body(0.05, 0.72, 1.42).transformed(np.array([[1, 0, 0, x], [0, 1, 0, 0], [0, 0, 1, 0]], np.float64))
+        for x in (-0.25, 0.25)
+    ]
     trunk = [body(0.19, 0.84, 1.46), body(0.06, 1.44, 1.53)]
     whole = joined([head.transformed(up), back.transformed(up), *trunk, *legs, *arms])
     return whole.transformed(np.array([[k, 0, 0, 0], [0, k, 0, 0], [0, 0, k, 0]], np.float64))

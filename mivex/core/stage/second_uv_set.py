@@ -62,6 +62,7 @@ def with_second(mesh: Mesh, faces: str, how: str) -> Mesh:
     Mesh
         The same triangles in the same order; corners are kept apart where their second UVs differ.
     """
+
     def make() -> Mesh:
         chosen = faces_of(faces, len(mesh.index))
         if not len(chosen):
@@ -72,8 +73,14 @@ def with_second(mesh: Mesh, faces: str, how: str) -> Mesh:
         keys = np.concatenate([corner[:, None].astype(np.float64), np.round(second.reshape(-1, 2), 9)], axis=1)
         _, first, index = np.unique(keys, axis=0, return_index=True, return_inverse=True)
         at = corner[first]
-        return Mesh(mesh.position[at], mesh.normal[at], mesh.uv0[at], np.ascontiguousarray(index.reshape(-1, 3)),
-                    second.reshape(-1, 2)[first], None if mesh.tint is None else mesh.tint[at])
+        return Mesh(
+            mesh.position[at],
+            mesh.normal[at],
+            mesh.uv0[at],
+            np.ascontiguousarray(index.reshape(-1, 3)),
+            second.reshape(-1, 2)[first],
+            None if mesh.tint is None else mesh.tint[at],
+        )
 
     found: Mesh = memoized_on(mesh, ("second", faces, how), make)
     return found

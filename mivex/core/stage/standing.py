@@ -41,7 +41,7 @@ def seen_spots(view: View, picture: Floats | None, taken: Sequence[tuple[float, 
             h, w = picture.shape[:2]
             r = max(min(h, w) // 8, 1)
             cy, cx = round(v * (h - 1)), round(u * (w - 1))
-            patch = picture[max(cy - r, 0):cy + r + 1, max(cx - r, 0):cx + r + 1]
+            patch = picture[max(cy - r, 0) : cy + r + 1, max(cx - r, 0) : cx + r + 1]
             grey = patch if patch.ndim == 2 else patch @ np.array([0.2126, 0.7152, 0.0722])
             # What is bright within the patch against what is dark: an edge, not grain.
             contrast = float(np.percentile(grey, 85) - np.percentile(grey, 15)) / max(float(picture.max()), 1e-6)

@@ -39,8 +39,9 @@ class Patch:
         return None if best is None else best[1:]
 
 
-def _walk(patch: Patch, place: Doubles, normal: Doubles, along: Doubles, step: float, count: int) -> list[
-        tuple[Doubles, Doubles, Doubles]]:
+def _walk(
+    patch: Patch, place: Doubles, normal: Doubles, along: Doubles, step: float, count: int
+) -> list[tuple[Doubles, Doubles, Doubles]]:
     """Places, normals and directions of ``count`` steps over the surface; beyond its edge straight on."""
     rows = []
     for _ in range(count):
@@ -64,8 +65,15 @@ def _walk(patch: Patch, place: Doubles, normal: Doubles, along: Doubles, step: f
     return rows
 
 
-def lay(meshes: list[Mesh], at: Doubles, facing: Doubles, roll: float, size: tuple[float, float],
-        pivot: tuple[float, float], cells: int = 12) -> tuple[Doubles, Doubles]:
+def lay(
+    meshes: list[Mesh],
+    at: Doubles,
+    facing: Doubles,
+    roll: float,
+    size: tuple[float, float],
+    pivot: tuple[float, float],
+    cells: int = 12,
+) -> tuple[Doubles, Doubles]:
     """Lay a rectangle on surfaces, keeping lengths along its middle lines.
 
     Parameters
@@ -111,8 +119,9 @@ def lay(meshes: list[Mesh], at: Doubles, facing: Doubles, roll: float, size: tup
     return points, normals
 
 
-def _line(patch: Patch, place: Doubles, normal: Doubles, along: Doubles, length: float, pivot: float, cells: int) -> list[
-        tuple[Doubles, Doubles, Doubles]]:
+def _line(
+    patch: Patch, place: Doubles, normal: Doubles, along: Doubles, length: float, pivot: float, cells: int
+) -> list[tuple[Doubles, Doubles, Doubles]]:
     shares: NDArray[np.float64] = np.linspace(0, 1, cells + 1) * length - pivot * length
     before, after = shares[shares < 0][::-1], shares[shares >= 0]
     rows: list[tuple[Doubles, Doubles, Doubles]] = []

@@ -84,4 +84,6 @@ def of_mesh(mesh: Mesh, around: Around) -> Surroundings:
     c, s = math.cos(t) * around.scale, math.sin(t) * around.scale
     placed = mesh.transformed(np.array([[c, 0, s, 0], [0, around.scale, 0, 0], [-s, 0, c, 0]]))
     grey = build_chain(np.array([[[around.grey, around.grey, around.grey, 1.0]]], np.float32))
-    return Surroundings("mesh", (DrawCall("surroundings", placed, ShadingInputs(grey, rough=Input(around.rough)), SOLID, FIRST),))
+    return Surroundings(
+        "mesh", (DrawCall("surroundings", placed, ShadingInputs(grey, rough=Input(around.rough)), SOLID, FIRST),)
+    )

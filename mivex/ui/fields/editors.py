@@ -221,8 +221,11 @@ class RampEdit(Plane):
             s = self._spot(at)
             p.setPen(QPen(QColor(theme.CHOSEN if i == self.chosen else theme.SOFT), 2 if i == self.chosen else 1))
             p.setBrush(QColor.fromRgbF(*c))
-            p.drawPolygon(QPolygonF([s + QPointF(0, -8), s + QPointF(6, -1), s + QPointF(6, 8), s + QPointF(-6, 8),
-                                     s + QPointF(-6, -1)]))
+            p.drawPolygon(
+                QPolygonF(
+                    [s + QPointF(0, -8), s + QPointF(6, -1), s + QPointF(6, 8), s + QPointF(-6, 8), s + QPointF(-6, -1)]
+                )
+            )
 
     def _put(self, rows: list[Stop]) -> None:
         self.stops = tuple(rows)
@@ -271,8 +274,9 @@ class RampEdit(Plane):
     def ask(self) -> None:
         """Choose another colour for the chosen place."""
         at, c = self.stops[self.chosen]
-        fresh = QColorDialog.getColor(QColor.fromRgbF(*c), self, "Colour",
-                                      QColorDialog.ColorDialogOption.DontUseNativeDialog)
+        fresh = QColorDialog.getColor(
+            QColor.fromRgbF(*c), self, "Colour", QColorDialog.ColorDialogOption.DontUseNativeDialog
+        )
         if fresh.isValid():
             rows = list(self.stops)
             rows[self.chosen] = (at, (round(fresh.redF(), 4), round(fresh.greenF(), 4), round(fresh.blueF(), 4)))
@@ -337,8 +341,13 @@ class LevelsEdit(Plane):
         v = self.values
         # The bend stands where the middle of the output comes from.
         middle = v["black"] + (v["white"] - v["black"]) * 0.5 ** v["gamma"]
-        return {"black": (v["black"], False), "white": (v["white"], False), "gamma": (middle, False),
-                "out_black": (v["out_black"], True), "out_white": (v["out_white"], True)}
+        return {
+            "black": (v["black"], False),
+            "white": (v["white"], False),
+            "gamma": (middle, False),
+            "out_black": (v["out_black"], True),
+            "out_white": (v["out_white"], True),
+        }
 
     def _spot(self, key: str) -> QPointF:
         at, above = self._handles()[key]
@@ -404,8 +413,9 @@ class StrokesField(Field):
         row.setSpacing(6)
         self.paint = QPushButton("Paint")
         self.paint.setCheckable(True)
-        self.paint.setToolTip("Paint in the flat proof; with the right button, take away. Ctrl and the wheel change the "
-                              "brush.")
+        self.paint.setToolTip(
+            "Paint in the flat proof; with the right button, take away. Ctrl and the wheel change the brush."
+        )
         self.paint.toggled.connect(self.paint_wanted)
         self.count = QLabel()
         self.count.setObjectName("figure")
@@ -418,6 +428,7 @@ class StrokesField(Field):
 
 
 EDITORS: dict[str, Callable[[str, str, Callable[[], Any], Any], Field]] = {
-    "curve": CurveField, "ramp": RampField, "strokes": StrokesField}
-
-
+    "curve": CurveField,
+    "ramp": RampField,
+    "strokes": StrokesField,
+}

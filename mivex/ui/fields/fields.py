@@ -163,8 +163,9 @@ class Bar(QWidget):
     let_go = Signal()
     _press = Held()
 
-    def __init__(self, low: float, high: float, hard: tuple[float, float], *, whole: bool, unit: str, log: bool,
-                 default: float) -> None:
+    def __init__(
+        self, low: float, high: float, hard: tuple[float, float], *, whole: bool, unit: str, log: bool, default: float
+    ) -> None:
         super().__init__()
         self.low, self.high, self.hard = low, high, hard
         self.whole, self.unit, self.log, self.default = whole, unit, log, default
@@ -287,7 +288,7 @@ class Bar(QWidget):
         key, text = event.key(), event.text()
         if key in (Qt.Key.Key_Left, Qt.Key.Key_Right):
             way = 1 if key == Qt.Key.Key_Right else -1
-            self.put(self.value * 1.05 ** way if self.log else self.value + way * step)
+            self.put(self.value * 1.05**way if self.log else self.value + way * step)
             self.released.emit()
         elif key in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
             self.type_in()
@@ -313,7 +314,7 @@ class Bar(QWidget):
     def _typed(self) -> None:
         text = self._edit.text().replace(",", ".").replace("−", "-").strip()
         if self.unit and text.endswith(self.unit):
-            text = text[:-len(self.unit)].strip()
+            text = text[: -len(self.unit)].strip()
         try:
             value = float(text)
         except ValueError:
@@ -326,8 +327,20 @@ class Bar(QWidget):
 class NumberField(Field):
     """A number with name, unit, default and range."""
 
-    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: float, *, low: float, high: float,  # noqa: PLR0913 (by keyword)
-                 hard: tuple[float, float], whole: bool = False, unit: str = "", log: bool = False) -> None:
+    def __init__(  # noqa: PLR0913
+        self,
+        name: str,
+        hint: str,
+        get: Callable[[], Any],
+        default: float,
+        *,
+        low: float,
+        high: float,
+        hard: tuple[float, float],
+        whole: bool = False,
+        unit: str = "",
+        log: bool = False,
+    ) -> None:
         super().__init__(name, hint, get, default)
         self.bar = Bar(low, high, hard, whole=whole, unit=unit, log=log, default=default)
         self.bar.setAccessibleName(name)
@@ -441,8 +454,9 @@ class ColourField(Field):
             self._tell(colour)
 
     def _typed(self) -> None:
-        colour = QColor(self.line.text().strip() if self.line.text().strip().startswith("#")
-                        else "#" + self.line.text().strip())
+        colour = QColor(
+            self.line.text().strip() if self.line.text().strip().startswith("#") else "#" + self.line.text().strip()
+        )
         if colour.isValid() and hex_of(self.get()) != colour.name():
             self._tell(colour)
         else:

@@ -18,8 +18,9 @@ def _bounds(info: FieldInfo) -> tuple[float, float]:
     return low, high
 
 
-def field_for(model: type[BaseModel], key: str, get: Callable[[], Any],
-              choose_file: Callable[[str], str] = lambda _: "") -> Field:
+def field_for(
+    model: type[BaseModel], key: str, get: Callable[[], Any], choose_file: Callable[[str], str] = lambda _: ""
+) -> Field:
     """The editor for one setting.
 
     Parameters
@@ -51,13 +52,24 @@ def field_for(model: type[BaseModel], key: str, get: Callable[[], Any],
     if kind in (int, float):
         hard = _bounds(info)
         low, high = extra.get("drag") or hard
-        return NumberField(name, hint, get, info.default, low=low, high=high, hard=hard, whole=kind is int,
-                           unit=unit, log=bool(extra.get("log")))
+        return NumberField(
+            name,
+            hint,
+            get,
+            info.default,
+            low=low,
+            high=high,
+            hard=hard,
+            whole=kind is int,
+            unit=unit,
+            log=bool(extra.get("log")),
+        )
     return TextField(name, hint, get, info.default)
 
 
 def shown_keys(model: BaseModel, skip: Iterable[str] = ("step", "on")) -> list[str]:
     """Settings that make a difference with the model's present values."""
     values, when = dict(model), getattr(type(model), "WHEN", {})
-    return [k for k in type(model).model_fields if k not in set(skip)
-            and (k not in when or values[when[k][0]] in when[k][1])]
+    return [
+        k for k in type(model).model_fields if k not in set(skip) and (k not in when or values[when[k][0]] in when[k][1])
+    ]

@@ -93,8 +93,13 @@ class Line(QLineEdit):
         self.installEventFilter(self)  # only now: a filter costs time at every event of every line
 
     def eventFilter(self, watched: QObject, event: QEvent) -> bool:
-        if event.type() == QEvent.Type.ShortcutOverride and not self.typing and isinstance(event, QKeyEvent) \
-                and event.modifiers() & Qt.KeyboardModifier.ControlModifier and event.key() in (Qt.Key.Key_Z, Qt.Key.Key_Y):
+        if (
+            event.type() == QEvent.Type.ShortcutOverride
+            and not self.typing
+            and isinstance(event, QKeyEvent)
+            and event.modifiers() & Qt.KeyboardModifier.ControlModifier
+            and event.key() in (Qt.Key.Key_Z, Qt.Key.Key_Y)
+        ):
             # There is nothing of its own to take back: Undo is the window's.
             event.ignore()
             return True
@@ -148,8 +153,12 @@ class FieldKeys(QObject):
         window.installEventFilter(self)
 
     def eventFilter(self, watched: QObject, event: QEvent) -> bool:
-        if event.type() == QEvent.Type.ShortcutOverride and isinstance(event, QKeyEvent) and is_single(event) \
-                and takes_keys(QApplication.focusWidget()):
+        if (
+            event.type() == QEvent.Type.ShortcutOverride
+            and isinstance(event, QKeyEvent)
+            and is_single(event)
+            and takes_keys(QApplication.focusWidget())
+        ):
             event.accept()
             return True
         return False

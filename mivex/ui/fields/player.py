@@ -16,6 +16,7 @@ from mivex.ui import theme
 
 SIDE = 132
 
+
 class _View(QWidget):
     def __init__(self, player: "FramePlayer") -> None:
         super().__init__()
@@ -32,6 +33,7 @@ class _View(QWidget):
             w, h = image.width() * k, image.height() * k
             p.setOpacity(weight)
             p.drawImage(QRectF((self.width() - w) / 2, (self.height() - h) / 2, w, h), image)
+
 
 class FramePlayer(QWidget):
     """Plays frames as the sheet says.
@@ -64,8 +66,9 @@ class FramePlayer(QWidget):
         self.run.clicked.connect(self.toggle)
         on = theme.tool("onward", "One frame on", theme.SOFT)
         on.clicked.connect(lambda: self.go(1))
-        self.over = theme.tool("both", "Lay the frames before and after over it, to judge the step", theme.SOFT,
-                               checkable=True)
+        self.over = theme.tool(
+            "both", "Lay the frames before and after over it, to judge the step", theme.SOFT, checkable=True
+        )
         self.over.clicked.connect(self.refresh)
         for button in (back, self.run, on, self.over):
             row.addWidget(button)
@@ -142,5 +145,6 @@ class FramePlayer(QWidget):
         self.desk.show_frame(first)
         self.view.setAccessibleDescription(self.words.text())
         self.view.update()
+
 
 _KEEP = Qt.AspectRatioMode.KeepAspectRatio

@@ -26,11 +26,20 @@ class BarsField(Field):
         ``join(values, which) -> tuple``: the value when one of them has changed.
     """
 
-    def __init__(self, name: str,  # noqa: PLR0913 (by keyword)
-                 hint: str, get: Callable[[], Any], default: Any, *, spans: list[tuple[float, float]],
-                 hard: tuple[float, float], unit: str = "", names: list[str],
-                 whole: bool | Sequence[bool] = False,
-                 join: Callable[[list[float], int], tuple[float, ...]] = lambda values, _: tuple(values)) -> None:
+    def __init__(  # noqa: PLR0913
+        self,
+        name: str,
+        hint: str,
+        get: Callable[[], Any],
+        default: Any,
+        *,
+        spans: list[tuple[float, float]],
+        hard: tuple[float, float],
+        unit: str = "",
+        names: list[str],
+        whole: bool | Sequence[bool] = False,
+        join: Callable[[list[float], int], tuple[float, ...]] = lambda values, _: tuple(values),
+    ) -> None:
         super().__init__(name, hint, get, default)
         self.join = join
         editor = QWidget()
@@ -78,13 +87,29 @@ def range_field(model: type, key: str, get: Callable[[], Any]) -> BarsField:
     low, high = extra.get("drag", (0.0, 1.0))
     positive = {"opacity": (0.0, 1.0), "life": (0.001, 1000.0), "width": (0.001, 1000.0), "height": (0.001, 1000.0)}
     hard = (-1e5, 1e5) if low < 0 else positive.get(key, (0.0, 1e4))
-    return BarsField(str(info.title), f"{info.description} Two numbers: chosen between them by "
-                                      f"chance.", get, info.get_default(),
-                     spans=[(low, high), (low, high)], hard=hard, unit=str(extra.get("unit", "")),
-                     names=["least", "greatest"], join=kept_in_order)
+    return BarsField(
+        str(info.title),
+        f"{info.description} Two numbers: chosen between them by chance.",
+        get,
+        info.get_default(),
+        spans=[(low, high), (low, high)],
+        hard=hard,
+        unit=str(extra.get("unit", "")),
+        names=["least", "greatest"],
+        join=kept_in_order,
+    )
 
 
-def vector_field(name: str, hint: str, get: Callable[[], Any], default: Any, *, low: float, high: float,
-                 hard: tuple[float, float], unit: str = "m") -> BarsField:
+def vector_field(
+    name: str,
+    hint: str,
+    get: Callable[[], Any],
+    default: Any,
+    *,
+    low: float,
+    high: float,
+    hard: tuple[float, float],
+    unit: str = "m",
+) -> BarsField:
     """The editor of three numbers along x, y and z."""
     return BarsField(name, hint, get, default, spans=[(low, high)] * 3, hard=hard, unit=unit, names=["x", "y", "z"])

@@ -29,9 +29,18 @@ class SourcedField(Field):
         What it is where nothing is read.
     """
 
-    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any, *, number: str,
-                 overlays: Callable[[], dict[str, str]], choose_file: Callable[[str], str],
-                 bare: str = "A number") -> None:
+    def __init__(
+        self,
+        name: str,
+        hint: str,
+        get: Callable[[], Any],
+        default: Any,
+        *,
+        number: str,
+        overlays: Callable[[], dict[str, str]],
+        choose_file: Callable[[str], str],
+        bare: str = "A number",
+    ) -> None:
         super().__init__(name, hint, get, default)
         self.bare, self.number, self.overlays, self.choose_file = bare, number, overlays, choose_file
         editor = QWidget()
@@ -42,11 +51,20 @@ class SourcedField(Field):
         if number:
             info = type(default).model_fields[number]
             extra = info.json_schema_extra if isinstance(info.json_schema_extra, dict) else {}
-            hard = next((float(m.ge) for m in info.metadata if hasattr(m, "ge")), 0.0), next(
-                (float(m.le) for m in info.metadata if hasattr(m, "le")), 1.0)
+            hard = (
+                next((float(m.ge) for m in info.metadata if hasattr(m, "ge")), 0.0),
+                next((float(m.le) for m in info.metadata if hasattr(m, "le")), 1.0),
+            )
             low, high = extra.get("drag") or hard  # type: ignore[misc]
-            self.bar = Bar(float(low), float(high), hard, whole=False, unit=str(extra.get("unit", "")), log=False,  # type: ignore[arg-type]
-                           default=getattr(default, number))
+            self.bar = Bar(
+                float(low),
+                float(high),
+                hard,
+                whole=False,
+                unit=str(extra.get("unit", "")),
+                log=False,  # type: ignore[arg-type]
+                default=getattr(default, number),
+            )
             self.bar.setAccessibleName(name)
             self.bar.changed.connect(lambda v: self._change(**{number: v}))
             self.bar.released.connect(self.released)
@@ -71,8 +89,11 @@ class SourcedField(Field):
         part: Sourced = self.get()
         if part.source == "number":
             return self.bare.removeprefix("A ").capitalize()
-        name = {"own": "Own", "file": part.path.replace("\\", "/").rsplit("/", 1)[-1],
-                "overlay": self.overlays().get(part.overlay, "gone")}[part.source]
+        name = {
+            "own": "Own",
+            "file": part.path.replace("\\", "/").rsplit("/", 1)[-1],
+            "overlay": self.overlays().get(part.overlay, "gone"),
+        }[part.source]
         if isinstance(part, Channel):
             name += f" · {_LETTER[part.channel]}" + ("′" if part.invert else "")
         return name
@@ -82,8 +103,9 @@ class SourcedField(Field):
             self.bar.value = float(getattr(value, self.number))
             self.bar.update()
         words = self.words()
-        self.source.setText(self.source.fontMetrics().elidedText(words, Qt.TextElideMode.ElideMiddle,
-                                                                 self.source.width() - 16))
+        self.source.setText(
+            self.source.fontMetrics().elidedText(words, Qt.TextElideMode.ElideMiddle, self.source.width() - 16)
+        )
         self.source.setToolTip(f"{self.name} comes from: {words}" + (" (inverted)" if words.endswith("′") else ""))
 
     def open_menu(self) -> None:

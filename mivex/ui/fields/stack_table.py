@@ -154,8 +154,11 @@ class StackTable(QWidget):
             on = self.holding == c or (self._over == f"head:{c}")
             p.setFont(theme.figures_font(10, QFont.Weight.DemiBold if on else QFont.Weight.Normal))
             p.setPen(QColor(theme.TEXT if on else theme.SOFT))
-            p.drawText(QRectF(x - 4, 0, w + 8, HEAD - 3), Qt.AlignmentFlag.AlignCenter,
-                       p.fontMetrics().elidedText(SHORT[c], Qt.TextElideMode.ElideRight, round(w) + 8))
+            p.drawText(
+                QRectF(x - 4, 0, w + 8, HEAD - 3),
+                Qt.AlignmentFlag.AlignCenter,
+                p.fontMetrics().elidedText(SHORT[c], Qt.TextElideMode.ElideRight, round(w) + 8),
+            )
             if self.holding == c:
                 p.setPen(QPen(QColor(theme.CHOSEN), 2))
                 p.drawLine(QPointF(x + 2, HEAD - 2), QPointF(x + w - 2, HEAD - 2))

@@ -74,8 +74,11 @@ class Canvas(QWidget):
         if self.message:
             p.setPen(QColor("#101010"))
             p.setFont(theme.figures_font(13))
-            p.drawText(QRectF(self.rect()).adjusted(24, 24, -24, -24),
-                       Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, self.message)
+            p.drawText(
+                QRectF(self.rect()).adjusted(24, 24, -24, -24),
+                Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
+                self.message,
+            )
             return
         if self.image is not None:
             p.drawImage(0, 0, self.image)

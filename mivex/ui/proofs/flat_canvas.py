@@ -85,8 +85,10 @@ class FlatCanvas(Canvas):
         self.marked: tuple[int, int, int, int] | None = None
         # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
         self._aim: str | tuple[int, int, int, int] = "all"
-        self.hand = ToolDispatcher(self, (TakeColour(), FaceClick(), OnUvs(), FitGrid(), LayerBrush(), Brush(), StepHandles(),
-                                Divider(), PanPicture()))
+        self.hand = ToolDispatcher(
+            self,
+            (TakeColour(), FaceClick(), OnUvs(), FitGrid(), LayerBrush(), Brush(), StepHandles(), Divider(), PanPicture()),
+        )
 
     @property
     def size_full(self) -> tuple[int, int]:
@@ -148,8 +150,9 @@ class FlatCanvas(Canvas):
         w, h = self.size_full
         self._aim = aim
         k = self.devicePixelRatioF()
-        self.set_view(zoom=zoom, left=round((self.width() - w * zoom) / 2 * k) / k,
-                      top=round((self.height() - h * zoom) / 2 * k) / k)
+        self.set_view(
+            zoom=zoom, left=round((self.width() - w * zoom) / 2 * k) / k, top=round((self.height() - h * zoom) / 2 * k) / k
+        )
 
     def actual(self) -> None:
         """One texel to one pixel of the screen."""
@@ -173,8 +176,12 @@ class FlatCanvas(Canvas):
         self._aim = place
         zoom = min(self.width() / max(w * 4, 24), self.height() / max(h * 4, 24), 24.0)
         zoom = max(zoom, min(self.width() / full[0], self.height() / full[1]) * 0.9)
-        self.set_view(layout="single", zoom=zoom, left=self.width() / 2 - (x + w / 2) * zoom,
-                      top=self.height() / 2 - (y + h / 2) * zoom)
+        self.set_view(
+            layout="single",
+            zoom=zoom,
+            left=self.width() / 2 - (x + w / 2) * zoom,
+            top=self.height() / 2 - (y + h / 2) * zoom,
+        )
 
     def set_view(self, **values: object) -> None:
         """Change what is shown."""
@@ -195,8 +202,7 @@ class FlatCanvas(Canvas):
                 t = before
             before = None
         beside = self.mode == "beside"
-        self.draw_later((t.key, view), lambda w, h: draw_flat(t, view, w, h, before, divider, beside),
-                        dense=self.single)
+        self.draw_later((t.key, view), lambda w, h: draw_flat(t, view, w, h, before, divider, beside), dense=self.single)
 
     def resizeEvent(self, event) -> None:  # type: ignore[no-untyped-def]
         if self.texture is not None:
@@ -286,8 +292,12 @@ class FlatCanvas(Canvas):
             elif clears:
                 p.drawLine(at - QPointF(3, 3), at + QPointF(3, 3))
         if b.area and len(self.layer_painter.points) > 1:
-            line = QPolygonF([QPointF(self.view.left + x * w * self.view.zoom, self.view.top + y * h * self.view.zoom)
-                              for x, y, _ in self.layer_painter.points])
+            line = QPolygonF(
+                [
+                    QPointF(self.view.left + x * w * self.view.zoom, self.view.top + y * h * self.view.zoom)
+                    for x, y, _ in self.layer_painter.points
+                ]
+            )
             for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
                 p.setPen(QPen(QColor(colour), width))
                 p.drawPolyline(line)
@@ -316,8 +326,11 @@ class FlatCanvas(Canvas):
             p.drawImage(QPointF(where.topLeft()) / k, image)
             p.end()
             self.patches += 1
-            self.update(QRectF(where.x() / k, where.y() / k, where.width() / k,
-                               where.height() / k).toAlignedRect().adjusted(-2, -2, 2, 2))
+            self.update(
+                QRectF(where.x() / k, where.y() / k, where.width() / k, where.height() / k)
+                .toAlignedRect()
+                .adjusted(-2, -2, 2, 2)
+            )
 
     def face_under(self, at: QPointF) -> int:
         """The mesh's face under a place; −1: none."""
@@ -437,5 +450,4 @@ class FlatCanvas(Canvas):
         zoom = min(max(self.view.zoom * factor, 8 / max(w, h)), 128.0)
         k = zoom / self.view.zoom
         self._aim = ""
-        self.set_view(zoom=zoom, left=at.x() - (at.x() - self.view.left) * k,
-                      top=at.y() - (at.y() - self.view.top) * k)
+        self.set_view(zoom=zoom, left=at.x() - (at.x() - self.view.left) * k, top=at.y() - (at.y() - self.view.top) * k)

@@ -39,7 +39,8 @@ _LAYOUT_WORDS = {
     "backdrops": "A rim that hides over one backdrop shows over another.",
     "tiles": "Repeated: a seam shows as a line, a landmark as a pattern.",
     "border": "Marked: alpha above zero on the outermost texels.",
-    "magnify": "Close up: left cut at one half, right plain alpha of the same size."}
+    "magnify": "Close up: left cut at one half, right plain alpha of the same size.",
+}
 
 
 class Swatch(QToolButton):
@@ -178,8 +179,9 @@ class FlatProof(QWidget):
     def set_backdrop(self, key: str) -> None:
         """Choose the backdrop; choosing the own colour again asks for another one."""
         if key == "own" and self.canvas.view.backdrop == "own":
-            chosen = QColorDialog.getColor(QColor.fromRgbF(*self.canvas.view.own), self, "Backdrop",
-                                           QColorDialog.ColorDialogOption.DontUseNativeDialog)
+            chosen = QColorDialog.getColor(
+                QColor.fromRgbF(*self.canvas.view.own), self, "Backdrop", QColorDialog.ColorDialogOption.DontUseNativeDialog
+            )
             if chosen.isValid():
                 self.canvas.set_view(own=(chosen.redF(), chosen.greenF(), chosen.blueF()))
         self.canvas.set_view(backdrop=key, show="over" if self.canvas.view.show == "fringe" else self.canvas.view.show)
@@ -208,8 +210,12 @@ class FlatProof(QWidget):
         if look.layout not in (None, "single"):
             self.set_layout(str(look.layout))
             return
-        c.set_view(level=look.level, layout=look.layout or c.view.layout, show=look.show or c.view.show,
-                   backdrop=look.backdrop or c.view.backdrop)
+        c.set_view(
+            level=look.level,
+            layout=look.layout or c.view.layout,
+            show=look.show or c.view.show,
+            backdrop=look.backdrop or c.view.backdrop,
+        )
 
     def toggle_layout(self, key: str) -> None:
         """Show a layout, or the picture again."""
@@ -267,8 +273,11 @@ class FlatProof(QWidget):
             if o.reference:
                 rows.append((f"With “{o.reference.rsplit('/', 1)[-1]}”, pinned", ("reference", "")))
             rows += [(f"With before “{STEPS[s.step].label}”", ("step", str(i))) for i, s in enumerate(o.steps) if i]
-            rows += [(f"With “{other.name}”", ("overlay", other.id)) for other in self.session.doc.overlays
-                     if other.id != o.id and self.engine.get(other.id).texture is not None]
+            rows += [
+                (f"With “{other.name}”", ("overlay", other.id))
+                for other in self.session.doc.overlays
+                if other.id != o.id and self.engine.get(other.id).texture is not None
+            ]
         for text, against in rows:
             action = menu.addAction(text, lambda a=against: self.compare_with(*a))
             action.setCheckable(True)
@@ -362,28 +371,45 @@ class FlatProof(QWidget):
         if o is None:
             self.canvas.texture = None
             self._shown = ""
-            self.canvas.say("Drop pictures here to begin.\n\nPNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes "
-                            "an overlay in the rack.")
+            self.canvas.say(
+                "Drop pictures here to begin.\n\nPNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes "
+                "an overlay in the rack."
+            )
             return
         texture = self.engine.get(o.id).texture
         if texture is None:
             self.canvas.texture = None
             self._shown = ""
             why = self.engine.get(o.id).problem
-            self.canvas.say(why or ("Reading …" if o.source.ready else "This overlay has no picture yet.\n\n"
-                                    "Choose one at the station Source."))
+            self.canvas.say(
+                why
+                or (
+                    "Reading …"
+                    if o.source.ready
+                    else "This overlay has no picture yet.\n\nChoose one at the station Source."
+                )
+            )
             return
         texture = self._viewed(o, texture)
         m = o.material
-        look: dict[str, Any] = {"blend": m.blend, "opacity": m.opacity, "cutoff": m.cutoff, "tint": m.tint,
-                                "wrap": m.tiling, "display": self.session.doc.lighting.blending == "display"}
+        look: dict[str, Any] = {
+            "blend": m.blend,
+            "opacity": m.opacity,
+            "cutoff": m.cutoff,
+            "tint": m.tint,
+            "wrap": m.tiling,
+            "display": self.session.doc.lighting.blending == "display",
+        }
         changed = any(getattr(self.canvas.view, k) != v for k, v in look.items())
         if changed:
             self.canvas.view = replace(self.canvas.view, **look)
         before = self._before(o, texture)
-        self.canvas.words = {"reference": ("Reference", "Result"), "below": ("Below it", "Result"),
-                             "upto": ("Up to it", "Result"),
-                             "overlay": ("The other", "This one")}.get(self._against[0], ("Before", "After"))
+        self.canvas.words = {
+            "reference": ("Reference", "Result"),
+            "below": ("Below it", "Result"),
+            "upto": ("Up to it", "Result"),
+            "overlay": ("The other", "This one"),
+        }.get(self._against[0], ("Before", "After"))
         self._follow_step(o)
         if self.canvas.texture is texture and self.canvas.before is before and self._shown == o.id:
             if changed:
@@ -449,8 +475,16 @@ class FlatProof(QWidget):
 
     def _map(self, values: object) -> None:
         key = self.session.overlay_id
-        self.session.apply("Move it on the mesh", lambda d: edits.set_fields(d, key, "material", mapping=edits.revalidated(
-            (d.overlay(key) or self.session.overlay).material.mapping, **values)), f"{key} on uvs")  # type: ignore
+        self.session.apply(
+            "Move it on the mesh",
+            lambda d: edits.set_fields(
+                d,
+                key,
+                "material",
+                mapping=edits.revalidated((d.overlay(key) or self.session.overlay).material.mapping, **values),
+            ),
+            f"{key} on uvs",
+        )  # type: ignore
 
     def _stroke(self, points: object, erase: bool) -> None:
         if len(points) == 1:  # type: ignore[arg-type]

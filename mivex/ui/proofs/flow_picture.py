@@ -19,8 +19,12 @@ ROW, HEAD, GAP, EDGE = 22, 38, 12, 12
 LEFT, RIGHT = 118, 176
 """Widths of the channels at the left and the files at the right, pixels."""
 LANE_WORDS = {"red": "Red", "green": "Green", "blue": "Blue", "alpha": "Alpha"}
-_GROUPS = (("red", "green", "blue", "opacity", "grey", "distance"), ("roughness", "metal", "occlusion", "height"),
-           ("normal_x", "normal_y", "normal_z"), ("glow_red", "glow_green", "glow_blue"))
+_GROUPS = (
+    ("red", "green", "blue", "opacity", "grey", "distance"),
+    ("roughness", "metal", "occlusion", "height"),
+    ("normal_x", "normal_y", "normal_z"),
+    ("glow_red", "glow_green", "glow_blue"),
+)
 DIALOG = "A number from 0 to 1:"
 
 
@@ -71,8 +75,11 @@ class FlowPicture(QWidget):
     def sources(self) -> list[str]:
         """What flows, each once, in the order in which it is used."""
         r = self.recipe
-        return list(dict.fromkeys(f.words.removeprefix("1 − ") for p in (r.files if r else ()) for k in p.lanes
-                                  for f in (p.channels[k],)))
+        return list(
+            dict.fromkeys(
+                f.words.removeprefix("1 − ") for p in (r.files if r else ()) for k in p.lanes for f in (p.channels[k],)
+            )
+        )
 
     def boxes(self) -> dict[Spot, QRectF]:
         """Where every file and every channel of it lies."""
@@ -154,11 +161,17 @@ class FlowPicture(QWidget):
             at, lit = self.source_box(feed.words.removeprefix("1 − ")), self.spot == Spot(k, lane)
             path = QPainterPath(QPointF(at.right(), at.center().y()))
             middle = (at.right() + box.left()) / 2
-            path.cubicTo(QPointF(middle, at.center().y()), QPointF(middle, box.center().y()),
-                         QPointF(box.left(), box.center().y()))
+            path.cubicTo(
+                QPointF(middle, at.center().y()), QPointF(middle, box.center().y()), QPointF(box.left(), box.center().y())
+            )
             p.setBrush(Qt.BrushStyle.NoBrush)
-            p.setPen(QPen(QColor(theme.CHOSEN if lit else theme.FAINT), 2 if lit else 1.2,
-                          Qt.PenStyle.DashLine if feed.invert else Qt.PenStyle.SolidLine))
+            p.setPen(
+                QPen(
+                    QColor(theme.CHOSEN if lit else theme.FAINT),
+                    2 if lit else 1.2,
+                    Qt.PenStyle.DashLine if feed.invert else Qt.PenStyle.SolidLine,
+                )
+            )
             p.drawPath(path)
             if lit:
                 p.fillRect(box.adjusted(1, 0, -1, 0), QColor(theme.EDGE))
@@ -300,12 +313,20 @@ class FlowPicture(QWidget):
         masks = menu.addMenu("A layer's mask")
         masks.setEnabled(bool(rows))
         for number, row in enumerate(rows, 1):
-            self._pick(masks, f"{number}  {row.name}", feed.take == "mask" and feed.layer == number,
-                       lambda n=number: put(take="mask", layer=n))
+            self._pick(
+                masks,
+                f"{number}  {row.name}",
+                feed.take == "mask" and feed.layer == number,
+                lambda n=number: put(take="mask", layer=n),
+            )
         numbers = menu.addMenu("A number")
         for value in (0.0, 0.5, 1.0):
-            self._pick(numbers, f"{value:g}", feed.take == "number" and feed.value == value,
-                       lambda v=value: put(take="number", value=v))
+            self._pick(
+                numbers,
+                f"{value:g}",
+                feed.take == "number" and feed.value == value,
+                lambda v=value: put(take="number", value=v),
+            )
         numbers.addAction("Another …", lambda: self._ask_number(put, feed))
         of = menu.addMenu("Of another overlay")
         self._pick(of, "This one", not feed.overlay, lambda: put(overlay=""))

@@ -63,13 +63,19 @@ class Picture(QWidget):
         image = self.image()
         if image is None:
             s = self.shipping
-            words = s.problem or ("Loading what was delivered …" if s.folder else
-                                  "Nothing has been delivered yet. “Deliver all …” at the right writes the files; what a "
-                                  "receiver makes of them is drawn here.")
+            words = s.problem or (
+                "Loading what was delivered …"
+                if s.folder
+                else "Nothing has been delivered yet. “Deliver all …” at the right writes the files; what a "
+                "receiver makes of them is drawn here."
+            )
             p.setPen(QColor(theme.SOFT))
             p.setFont(theme.figures_font(13))
-            p.drawText(QRectF(self.rect()).adjusted(24, 24, -24, -24),
-                       Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap, words)
+            p.drawText(
+                QRectF(self.rect()).adjusted(24, 24, -24, -24),
+                Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
+                words,
+            )
             return
         k = min(self.width() / image.width(), self.height() / image.height())
         w, h = image.width() * k, image.height() * k
@@ -91,10 +97,11 @@ class IntakeView(QWidget):
         row = QHBoxLayout(top)
         row.setContentsMargins(8, 4, 8, 4)
         self.shows = []
-        for key, words, tip in (("delivered", "Delivered", "What the receiver draws, from the stage's camera"),
-                                ("stage", "Stage", "What was meant: the stage with what was delivered, from the same "
-                                                   "place"),
-                                ("difference", f"Difference × {GAIN}", "Where the two differ")):
+        for key, words, tip in (
+            ("delivered", "Delivered", "What the receiver draws, from the stage's camera"),
+            ("stage", "Stage", "What was meant: the stage with what was delivered, from the same place"),
+            ("difference", f"Difference × {GAIN}", "Where the two differ"),
+        ):
             button = QPushButton(words)
             button.setCheckable(True)
             button.setToolTip(tip)
@@ -169,9 +176,11 @@ class IntakeView(QWidget):
             f = s.off.figures
             lost = sum(len(v) for v in s.received.left_out.values()) if s.received else 0
             more = f" {lost} channel{'' if lost == 1 else 's'} or meshes were not delivered." if lost else ""
-            self.figures.setText(f"{f['within']:.2%} of the pixels are within {SAME} of 255 of the stage; mean "
-                                 f"{f['mean']:.2f}, "
-                                 f"largest {f['largest']:.0f}.{more}")
+            self.figures.setText(
+                f"{f['within']:.2%} of the pixels are within {SAME} of 255 of the stage; mean "
+                f"{f['mean']:.2f}, "
+                f"largest {f['largest']:.0f}.{more}"
+            )
         for key, check in self.boxes.items():
             enable(check, bool(s.folder), "Deliver first, or load a delivery")
             if check.isChecked() != (key in s.switches):

@@ -249,8 +249,11 @@ class LayerPainter(QObject):
         key, row_id, part = self._target
         words = {"paint": "Paint", "clear": "Clear paint", "soften": "Soften", "smudge": "Draw out"}[strokes[0].does]
         # Whatever else has come into the document since the stroke was begun stays in it.
-        self.session.apply(words, lambda doc: layer_edits.put_strokes(doc, key, row_id, strokes, part),
-                           f"{key} {row_id} stroke {strokes[0].seed}")
+        self.session.apply(
+            words,
+            lambda doc: layer_edits.put_strokes(doc, key, row_id, strokes, part),
+            f"{key} {row_id} stroke {strokes[0].seed}",
+        )
 
     def end(self) -> None:
         """The stroke is done: it becomes an edit. A click with an area fills the island or the faces that it stays in."""

@@ -29,11 +29,24 @@ class _Column:
     kind: str
 
 
-FULL = (_Column("", 26, "number"), _Column("Overlay", 128, "name"), _Column("Depth", 54, "depth"),
-        _Column("Level", 40, "level"), _Column("Colour · alpha", 84, "colour"), _Column("Factors", 70, "factors"),
-        _Column("After", 50, "after"), _Column("", 0, "verdict"))
-SHORT = (_Column("", 26, "number"), _Column("Overlay", 128, "name"), _Column("Depth", 54, "depth"),
-         _Column("Colour · alpha", 84, "colour"), _Column("After", 50, "after"), _Column("", 0, "mark"))
+FULL = (
+    _Column("", 26, "number"),
+    _Column("Overlay", 128, "name"),
+    _Column("Depth", 54, "depth"),
+    _Column("Level", 40, "level"),
+    _Column("Colour · alpha", 84, "colour"),
+    _Column("Factors", 70, "factors"),
+    _Column("After", 50, "after"),
+    _Column("", 0, "verdict"),
+)
+SHORT = (
+    _Column("", 26, "number"),
+    _Column("Overlay", 128, "name"),
+    _Column("Depth", 54, "depth"),
+    _Column("Colour · alpha", 84, "colour"),
+    _Column("After", 50, "after"),
+    _Column("", 0, "mark"),
+)
 
 
 class LedgerTable(QWidget):
@@ -70,7 +83,9 @@ class LedgerTable(QWidget):
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setAccessibleName(name)
 
-    def show_lines(self, account: PixelHistory | None, order: str, gone: tuple[tuple[str, str, str], ...], gain: float) -> None:
+    def show_lines(
+        self, account: PixelHistory | None, order: str, gone: tuple[tuple[str, str, str], ...], gain: float
+    ) -> None:
         """Show the lines of an account."""
         self.lines = () if account is None else account.set if order == "set" else account.exact
         self.elsewhere = frozenset() if account is None else account.elsewhere
@@ -120,15 +135,21 @@ class LedgerTable(QWidget):
                 p.setPen(QColor(theme.FAINT))
                 p.drawText(QRectF(spans[0][1], y, 24, ROW), Qt.AlignmentFlag.AlignCenter, "○")
                 name, _, part = self.gone[k - len(self.lines)]
-                p.drawText(QRectF(spans[1][1], y, self.width(), ROW), Qt.AlignmentFlag.AlignVCenter,
-                           f"{name} {part}   switched off: click its ring")
+                p.drawText(
+                    QRectF(spans[1][1], y, self.width(), ROW),
+                    Qt.AlignmentFlag.AlignVCenter,
+                    f"{name} {part}   switched off: click its ring",
+                )
                 continue
             for c, x, w in spans:
                 self._cell(p, self.lines[k], c.kind, QRectF(x, y, w, ROW), k)
         if self.count > self.at + self.room or self.at:
             p.setPen(QColor(theme.FAINT))
-            p.drawText(QRectF(0, 0, self.width() - 8, HEAD), Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter,
-                       f"{self.at + 1}–{min(self.count, self.at + self.room)} of {self.count}")
+            p.drawText(
+                QRectF(0, 0, self.width() - 8, HEAD),
+                Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter,
+                f"{self.at + 1}–{min(self.count, self.at + self.room)} of {self.count}",
+            )
 
     def _cell(self, p: QPainter, line: FragmentRecord, kind: str, box: QRectF, k: int) -> None:
         quiet = line.code != DRAWN
@@ -179,8 +200,12 @@ class LedgerTable(QWidget):
             self.pointed.emit(self.lines[k] if 0 <= k < len(self.lines) else None)
             self.update()
             line = self.lines[k] if 0 <= k < len(self.lines) else None
-            self.setToolTip("" if line is None else f"{line.group}, nudge {line.nudge:+d}, {line.blend}; texel "
-                            f"{line.texel[0]:.3f}, {line.texel[1]:.3f}; {line.verdict}")
+            self.setToolTip(
+                ""
+                if line is None
+                else f"{line.group}, nudge {line.nudge:+d}, {line.blend}; texel "
+                f"{line.texel[0]:.3f}, {line.texel[1]:.3f}; {line.verdict}"
+            )
 
     def leaveEvent(self, _event: object) -> None:
         self.hover = -1
@@ -220,4 +245,3 @@ class LedgerTable(QWidget):
         step = -1 if event.angleDelta().y() > 0 else 1
         self.at = min(max(self.at + step, 0), max(0, self.count - self.room))
         self.update()
-

@@ -134,8 +134,12 @@ class LifeChart(ChartPicture):
         e, key = self.emitter, self.desk.lane
         value = getattr(e.life, key, None) if e is not None else None
         rows = list(self.lane_boxes())
-        steps = {Qt.Key.Key_Left: (-0.01, 0.0), Qt.Key.Key_Right: (0.01, 0.0), Qt.Key.Key_Up: (0.0, 0.02),
-                 Qt.Key.Key_Down: (0.0, -0.02)}
+        steps = {
+            Qt.Key.Key_Left: (-0.01, 0.0),
+            Qt.Key.Key_Right: (0.01, 0.0),
+            Qt.Key.Key_Up: (0.0, 0.02),
+            Qt.Key.Key_Down: (0.0, -0.02),
+        }
         if event.key() in (Qt.Key.Key_PageDown, Qt.Key.Key_PageUp) and rows:
             at = rows.index(key) if key in rows else 0
             self.desk.choose_lane(rows[(at + (1 if event.key() == Qt.Key.Key_PageDown else -1)) % len(rows)])
@@ -160,8 +164,9 @@ class LifeChart(ChartPicture):
     def put(self, group: str, label: str, **values: object) -> None:
         """Set values of a group of the chosen part."""
         key, part = self.desk.own_id, self.desk.part
-        self.session.apply(label, lambda d: edits.set_part(d, key, part, group, **values), f"chart {key} {part} "
-            f"{sorted(values)}")
+        self.session.apply(
+            label, lambda d: edits.set_part(d, key, part, group, **values), f"chart {key} {part} {sorted(values)}"
+        )
 
     def _drag(self, grip: Grip, at: QPointF) -> None:
         e = self.emitter
@@ -213,8 +218,9 @@ class LifeChart(ChartPicture):
         if e is None:
             return
         if grip.kind == "burst":
-            self.put("emission", "Remove a "
-                                 "burst", bursts=tuple(b for k, b in enumerate(e.emission.bursts) if k != grip.index))
+            self.put(
+                "emission", "Remove a burst", bursts=tuple(b for k, b in enumerate(e.emission.bursts) if k != grip.index)
+            )
         elif grip.kind == "rate" and e.emission.rate_curve is not None:
             fewer = without(e.emission.rate_curve, grip.index)
             self.put("emission", "Remove a point of the rate", rate_curve=None if len(fewer.points) < 2 else fewer)
@@ -240,8 +246,9 @@ class LifeChart(ChartPicture):
             return
         colour = (round(found.redF(), 4), round(found.greenF(), 4), round(found.blueF(), 4))
         if grip.kind == "stop" and ramp is not None:
-            stops = tuple(s.model_copy(update={"colour": colour}) if k == grip.index else s
-                          for k, s in enumerate(ramp.stops))
+            stops = tuple(
+                s.model_copy(update={"colour": colour}) if k == grip.index else s for k, s in enumerate(ramp.stops)
+            )
             self.put("life", "Change a colour", tint=ramp.model_copy(update={"stops": stops}))
         else:
             pair = (colour, e.birth.tint[1]) if grip.index == 0 else (e.birth.tint[0], colour)
@@ -269,7 +276,9 @@ class LifeChart(ChartPicture):
 _WORDS = {
     "point": "Drag the point; the right button takes it away. Double click on the lane adds one.",
     "stop": "Drag the colour; double click for another one; the right button takes it away.",
-    "band": "The spread at birth: drag its lower or upper end.", "burst": "Drag the burst; the right button takes it away.",
+    "band": "The spread at birth: drag its lower or upper end.",
+    "burst": "Drag the burst; the right button takes it away.",
     "rate": "Drag the point of the rate; the right button takes it away.",
-    "run": "Double click adds a point to the rate, with Shift a burst.", "lane": "Double click adds a point.",
+    "run": "Double click adds a point to the rate, with Shift a burst.",
+    "lane": "Double click adds a point.",
 }

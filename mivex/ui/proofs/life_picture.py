@@ -118,9 +118,11 @@ class ChartPicture(QWidget):
         if e is None or effect is None:
             p.setPen(QColor(theme.SOFT))
             p.setFont(theme.figures_font(13))
-            p.drawText(QRectF(self.rect()).adjusted(24, 24, -24, -24),
-                       Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
-                       "No effect is chosen. “New effect” at the right begins one with this overlay.")
+            p.drawText(
+                QRectF(self.rect()).adjusted(24, 24, -24, -24),
+                Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
+                "No effect is chosen. “New effect” at the right begins one with this overlay.",
+            )
             return
         self._paint_run(p, e)
         for key, box in self.lane_boxes().items():
@@ -156,18 +158,26 @@ class ChartPicture(QWidget):
         p.setPen(QColor(theme.SOFT))
         times = {"loop": "again and again", "once": "once", "times": f"{m.times} times"}[m.runs]
         delay = f" after {m.delay:g} s" if m.delay else ""
-        p.drawText(QRectF(NAMES, 6, box.width(), 16), Qt.AlignmentFlag.AlignLeft, f"a run of {m.duration:g} s, "
-            f"{times}{delay}")
-        p.drawText(QRectF(10, box.top() + 20, NAMES - 14, 16), Qt.AlignmentFlag.AlignLeft,
-                   f"{m.rate:g} /s" if m.rate else "bursts" if m.bursts else "nothing")
+        p.drawText(
+            QRectF(NAMES, 6, box.width(), 16), Qt.AlignmentFlag.AlignLeft, f"a run of {m.duration:g} s, {times}{delay}"
+        )
+        p.drawText(
+            QRectF(10, box.top() + 20, NAMES - 14, 16),
+            Qt.AlignmentFlag.AlignLeft,
+            f"{m.rate:g} /s" if m.rate else "bursts" if m.bursts else "nothing",
+        )
         p.fillRect(box, QColor(theme.FIELD))
         if m.rate > 0:
             curve = m.rate_curve or Curve()
             shares = np.linspace(0, 1, 121)
             rates = np.clip(curve.at(shares), 0, None)
             top = max(float(rates.max()), 1.0) * 1.15
-            path = QPolygonF([QPointF(box.left() + float(a) * box.width(), box.bottom() - float(b) / top * box.height())
-                              for a, b in zip(shares, rates, strict=True)])
+            path = QPolygonF(
+                [
+                    QPointF(box.left() + float(a) * box.width(), box.bottom() - float(b) / top * box.height())
+                    for a, b in zip(shares, rates, strict=True)
+                ]
+            )
             p.setPen(QPen(QColor(theme.SOFT), 1.6))
             p.drawPolyline(path)
             if m.rate_curve is not None:
@@ -185,8 +195,11 @@ class ChartPicture(QWidget):
                 if j == 0:
                     low, high = burst.count
                     p.setFont(theme.figures_font(11))
-                    p.drawText(QRectF(x + 4, box.top() - 1, 80, 14), Qt.AlignmentFlag.AlignLeft,
-                               f"{low}" if low == high else f"{low}–{high}")
+                    p.drawText(
+                        QRectF(x + 4, box.top() - 1, 80, 14),
+                        Qt.AlignmentFlag.AlignLeft,
+                        f"{low}" if low == high else f"{low}–{high}",
+                    )
                     self._dot(p, QPointF(x, box.top() + 12), chosen=self.held == Grip("", "burst", k))
         time = self.desk.time - m.delay
         if time >= 0:
@@ -201,8 +214,11 @@ class ChartPicture(QWidget):
         chosen = self.desk.lane == lane.key and self.desk.group == "life"
         p.setFont(theme.figures_font(12, QFont.Weight.DemiBold if chosen else QFont.Weight.Normal))
         p.setPen(QColor(theme.TEXT if chosen else theme.SOFT))
-        p.drawText(QRectF(10, box.top(), NAMES - 12, box.height()),
-                   Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap, lane.title)
+        p.drawText(
+            QRectF(10, box.top(), NAMES - 12, box.height()),
+            Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap,
+            lane.title,
+        )
         p.fillRect(box, QColor(theme.FIELD))
         if chosen:
             p.setPen(QPen(QColor(theme.CHOSEN), 1))
@@ -258,8 +274,11 @@ class ChartPicture(QWidget):
             held = self.desk.lane == lane.key and self.point == k
             p.setPen(QPen(QColor("#101010"), 1))
             p.setBrush(QColor(theme.CHOSEN if held else theme.SOFT))
-            p.drawPolygon(QPolygonF([QPointF(x, box.bottom() - 12), QPointF(x + 5, box.bottom() - 1),
-                                     QPointF(x - 5, box.bottom() - 1)]))
+            p.drawPolygon(
+                QPolygonF(
+                    [QPointF(x, box.bottom() - 12), QPointF(x + 5, box.bottom() - 1), QPointF(x - 5, box.bottom() - 1)]
+                )
+            )
 
     def _paint_particle(self, p: QPainter, boxes: list[QRectF]) -> None:
         """The chosen particle runs along the lanes."""
@@ -280,8 +299,11 @@ class ChartPicture(QWidget):
                 p.setBrush(QColor(theme.CHOSEN))
                 p.drawEllipse(self.spot(box, span_of(lane, value), share, float(value.at(share))), 3.5, 3.5)
             p.setPen(QColor(theme.TEXT))
-            p.drawText(QRectF(box.right() + 6, box.top(), RIGHT, box.height()),
-                       Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, lane.now(parts, i))
+            p.drawText(
+                QRectF(box.right() + 6, box.top(), RIGHT, box.height()),
+                Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter,
+                lane.now(parts, i),
+            )
 
     @staticmethod
     def _dot(p: QPainter, at: QPointF, *, chosen: bool) -> None:

@@ -111,8 +111,12 @@ class LightPanel(QFrame):
         column.addWidget(title)
         self.fields: list[Field] = []
         for key in Lighting.model_fields:
-            self._add(column, field_for(Lighting, key, lambda k=key: getattr(self.session.doc.lighting, k)),  # type: ignore[misc]
-                      key, edits.set_lighting)
+            self._add(
+                column,
+                field_for(Lighting, key, lambda k=key: getattr(self.session.doc.lighting, k)),  # type: ignore[misc]
+                key,
+                edits.set_lighting,
+            )
         around = QLabel("Surroundings")
         around.setObjectName("section")
         column.addSpacing(6)
@@ -125,13 +129,18 @@ class LightPanel(QFrame):
         self._add(column, field_for(Around, "person", lambda: self.session.doc.around.person), "person", edits.set_around)
         budget = field_for(Document, "overdraw", lambda: self.session.doc.overdraw)
         self._add(column, budget, "overdraw", edits.set_overdraw)
-        mesh = FileField("Mesh", "OBJ, PLY or glTF in place of the dock; empty: the dock.",
-                         lambda: self.session.doc.around.path, choose)
+        mesh = FileField(
+            "Mesh", "OBJ, PLY or glTF in place of the dock; empty: the dock.", lambda: self.session.doc.around.path, choose
+        )
         mesh.line.setPlaceholderText("The dock")
         self._add(column, mesh, "path", edits.set_around)
         for key in ("scale", "turn", "grey", "rough"):
-            self._add(column, field_for(Around, key, lambda k=key: getattr(self.session.doc.around, k)),  # type: ignore[misc]
-                      key, edits.set_around)
+            self._add(
+                column,
+                field_for(Around, key, lambda k=key: getattr(self.session.doc.around, k)),  # type: ignore[misc]
+                key,
+                edits.set_around,
+            )
         self.says = QLabel()
         self.says.setObjectName("soft")
         self.says.setWordWrap(True)
@@ -142,8 +151,11 @@ class LightPanel(QFrame):
         self.refresh()
 
     def _add(self, column: QVBoxLayout, f: Field, key: str, edit: Callable[..., Document]) -> None:
-        f.edited.connect(lambda v: self.session.apply(f"Change {f.name.lower()}", lambda d: edit(d, **{key: v}),
-                                                      f"{edit.__name__} {key}"))
+        f.edited.connect(
+            lambda v: self.session.apply(
+                f"Change {f.name.lower()}", lambda d: edit(d, **{key: v}), f"{edit.__name__} {key}"
+            )
+        )
         f.released.connect(self.session.end_merge)
         f.installEventFilter(self)
         column.addWidget(f)

@@ -14,9 +14,11 @@ from mivex.ui.proofs.survival_table import ReadBackTable
 from mivex.ui.session.session import Session
 from mivex.ui.session.shipping import Shipping
 
-PAGES = (("files", "Files", "Which channel goes into which file"),
-         ("back", "Read back", "Every file of the last delivery, read again and compared"),
-         ("intake", "Intake", "What a receiver draws that has only the delivered files"))
+PAGES = (
+    ("files", "Files", "Which channel goes into which file"),
+    ("back", "Read back", "Every file of the last delivery, read again and compared"),
+    ("intake", "Intake", "What a receiver draws that has only the delivered files"),
+)
 
 
 class Outgoing(QWidget):
@@ -83,14 +85,18 @@ class Outgoing(QWidget):
         made = self.shipping.made
         rows: Sequence[Compared] = [c for d in made.overlays for c in d.table] if made else ()
         if made is None:
-            self.said.setText("Nothing has been delivered in this session. What is written is read again and compared "
-                              "here, "
-                              "channel by channel.")
+            self.said.setText(
+                "Nothing has been delivered in this session. What is written is read again and compared "
+                "here, "
+                "channel by channel."
+            )
         else:
             names = {c.file for c in rows}
             same = len({c.file for c in rows if not c.back.fresh})
-            words = [f"{len(names)} pictures of {len(made.overlays)} overlay{'' if len(made.overlays) == 1 else 's'} in "
-                     f"“{self.shipping.folder}”, {len(rows)} channels read back."]
+            words = [
+                f"{len(names)} pictures of {len(made.overlays)} overlay{'' if len(made.overlays) == 1 else 's'} in "
+                f"“{self.shipping.folder}”, {len(rows)} channels read back."
+            ]
             if same:
                 words.append(f"{same} were as they should be already and were left alone.")
             if made.motion:

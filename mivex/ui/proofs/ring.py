@@ -21,8 +21,12 @@ def _tone(error: float) -> QColor:
         return QColor("#565656")
     t = min((error / WORST) ** 0.5, 1.0)
     a, b = QColor("#6b6250"), QColor(theme.FINDING)
-    return QColor(*(round(x + (y - x) * t) for x, y in zip((a.red(), a.green(), a.blue()), (b.red(), b.green(), b.blue()),
-                                                           strict=True)))
+    return QColor(
+        *(
+            round(x + (y - x) * t)
+            for x, y in zip((a.red(), a.green(), a.blue()), (b.red(), b.green(), b.blue()), strict=True)
+        )
+    )
 
 
 class Ring(QWidget):
@@ -43,8 +47,9 @@ class Ring(QWidget):
         self.setMinimumSize(170, 150)
         self.setMouseTracking(True)
         self.setAccessibleName("Ring of cameras")
-        self.setToolTip("The scene from above. Inner band: the order as it is; outer band: as proposed. "
-                        "Drag to look from there.")
+        self.setToolTip(
+            "The scene from above. Inner band: the order as it is; outer band: as proposed. Drag to look from there."
+        )
 
     def show_state(self, doc: Document, found: Proposal | None, camera: Camera) -> None:
         """Show another document, proposal or camera."""
@@ -70,8 +75,11 @@ class Ring(QWidget):
             for k, error in ((0, before), (1, after)):
                 far = r - 14 + 8 * k
                 p.setPen(QPen(_tone(error), 6.5, Qt.PenStyle.SolidLine, Qt.PenCapStyle.FlatCap))
-                p.drawArc(QRectF(c.x() - far, c.y() - far, 2 * far, 2 * far), round((middle - span / 2 + 1) * 16),
-                          round((span - 2) * 16))
+                p.drawArc(
+                    QRectF(c.x() - far, c.y() - far, 2 * far, 2 * far),
+                    round((middle - span / 2 + 1) * 16),
+                    round((span - 2) * 16),
+                )
         if self.doc is None or self.camera is None:
             return
         spots = [(q.at[0], q.at[2], o.id) for o in self.doc.overlays if o.shown for q in o.places if hasattr(q, "at")]

@@ -7,10 +7,13 @@ from mivex.core.stage.looks import Look
 from mivex.ui import theme
 
 WORDS: dict[str, dict[str, str]] = {
-    "order": {"mean": "mean error {:.3f} of 255", "max": "largest {:.0f}",
-              "share": "{:.1%} off by more than 2"},
-    "overdraw": {"mean": "{:.2f} fragments a pixel", "max": "at most {:.0f}", "vain": "{:.0%} change nothing",
-                 "above": "{:.1%} above the budget"},
+    "order": {"mean": "mean error {:.3f} of 255", "max": "largest {:.0f}", "share": "{:.1%} off by more than 2"},
+    "overdraw": {
+        "mean": "{:.2f} fragments a pixel",
+        "max": "at most {:.0f}",
+        "vain": "{:.0%} change nothing",
+        "above": "{:.1%} above the budget",
+    },
     "depth": {"near": "nearest {:.2f} m", "far": "farthest {:.2f} m"},
     "normals": {"away": "{:.1%} face away from you"},
     "mip": {"mean": "level {:.2f} in the mean", "max": "coarsest {:.1f}", "finest": "{:.0%} at the finest"},
@@ -30,8 +33,11 @@ def draw_scale(p: QPainter, look: Look, width: int, height: int, budget: float) 
     high = 40 if look.scale else 22
     p.fillRect(QRectF(0, height - high, width, high), QColor(20, 20, 20, 225))
     p.setPen(QColor(theme.TEXT))
-    p.drawText(QRectF(10, height - 20, width - 20, 16), Qt.AlignmentFlag.AlignVCenter,
-               p.fontMetrics().elidedText(words, Qt.TextElideMode.ElideRight, width - 20))
+    p.drawText(
+        QRectF(10, height - 20, width - 20, 16),
+        Qt.AlignmentFlag.AlignVCenter,
+        p.fontMetrics().elidedText(words, Qt.TextElideMode.ElideRight, width - 20),
+    )
     x = 10.0
     for shade, said in look.scale:
         box = QRectF(x, height - 35, 18, 11)
@@ -50,18 +56,23 @@ def _histogram(p: QPainter, look: Look, box: QRectF, budget: float) -> None:
     """Pixels by number of fragments, the budget as a line; pixels without any are left out."""
     p.fillRect(box, QColor(20, 20, 20, 225))
     last = max(int(look.figures["max"]), round(budget) + 1, 4)
-    counts = look.counts[1:last + 1]
+    counts = look.counts[1 : last + 1]
     top = max(float(counts.max()) if counts.size else 0.0, 1.0)
     inner = box.adjusted(6, 6, -6, -16)
     step = inner.width() / last
     for k, n in enumerate(counts, 1):
         tall = inner.height() * (float(n) / top) ** 0.5
         over = k > budget
-        p.fillRect(QRectF(inner.left() + (k - 1) * step + 0.5, inner.bottom() - tall, max(step - 1, 1), tall),
-                   QColor(theme.FINDING if over else theme.LIGHT))
+        p.fillRect(
+            QRectF(inner.left() + (k - 1) * step + 0.5, inner.bottom() - tall, max(step - 1, 1), tall),
+            QColor(theme.FINDING if over else theme.LIGHT),
+        )
     x = inner.left() + min(budget, last) * step
     p.setPen(QPen(QColor(theme.CHOSEN), 1))
     p.drawLine(int(x), int(inner.top()), int(x), int(inner.bottom()))
     p.setPen(QColor(theme.SOFT))
-    p.drawText(QRectF(box.left() + 6, box.bottom() - 15, box.width() - 12, 14), Qt.AlignmentFlag.AlignVCenter,
-               f"1 … {last} a pixel, budget {budget:g}")
+    p.drawText(
+        QRectF(box.left() + 6, box.bottom() - 15, box.width() - 12, 14),
+        Qt.AlignmentFlag.AlignVCenter,
+        f"1 … {last} a pixel, budget {budget:g}",
+    )

@@ -112,9 +112,10 @@ class StageCanvas(Canvas):
         if self.image is not None:
             small = self.image.scaled(96, 72).convertToFormat(QImage.Format.Format_RGB888)
             rows = np.frombuffer(small.constBits(), np.uint8).reshape(small.height(), small.bytesPerLine())
-            picture = rows[:, :small.width() * 3].reshape(small.height(), small.width(), 3).astype(np.float32)
-        seen = [view.on_screen(placing.centre(p, view)[None])[0] for o in self.session.doc.overlays if o.shown
-                for p in o.places]
+            picture = rows[:, : small.width() * 3].reshape(small.height(), small.width(), 3).astype(np.float32)
+        seen = [
+            view.on_screen(placing.centre(p, view)[None])[0] for o in self.session.doc.overlays if o.shown for p in o.places
+        ]
         spots = seen_spots(view, picture, [(float(x), float(y)) for x, y, z in seen if z > 0.05])
 
         def put(place: Place) -> Place:
@@ -134,8 +135,11 @@ class StageCanvas(Canvas):
         size = float(np.linalg.norm(corners.max(axis=0) - corners.min(axis=0)))
         x, y, z = (float(v) for v in corners.mean(axis=0))
         far = self.view.focal * size / (0.62 * min(self.width(), self.height()))
-        self.look(self.camera.model_copy(update={"name": self.camera.name, "target": (x, y, z),
-                                                 "distance": min(max(far, 0.25), 60.0)}))
+        self.look(
+            self.camera.model_copy(
+                update={"name": self.camera.name, "target": (x, y, z), "distance": min(max(far, 0.25), 60.0)}
+            )
+        )
         return True
 
     def redraw(self) -> None:
@@ -147,8 +151,7 @@ class StageCanvas(Canvas):
         seen = tuple((o.id, o.shown, o.material, o.places, o.sheet) for o in doc.overlays)
         moves = time if doc.effects or any(o.sheet.grids or o.material.flow.strength for o in doc.overlays) else 0.0
         size = self.size(), self.devicePixelRatioF()
-        now = (seen, doc.lighting, doc.around, there, camera, size, self.seen_as, doc.overdraw, doc.effects, doc.air,
-               moves)
+        now = (seen, doc.lighting, doc.around, there, camera, size, self.seen_as, doc.overdraw, doc.effects, doc.air, moves)
         moving = self._rest.isActive()
         if not moving and now == self._shown and self.image is not None:
             return  # nothing that is seen has changed
@@ -157,8 +160,12 @@ class StageCanvas(Canvas):
             self.draw_later(camera, lambda w, h: self._look(doc, textures, View(camera, w, h, time), meshes))
             return
         playing = self.desk.playing
-        self.draw_later(camera, lambda w, h: self.painter.paint(doc, textures, View(camera, w, h, time), meshes=meshes,
-                                                                  moving=moving, playing=playing))
+        self.draw_later(
+            camera,
+            lambda w, h: self.painter.paint(
+                doc, textures, View(camera, w, h, time), meshes=meshes, moving=moving, playing=playing
+            ),
+        )
 
     def _look(self, doc: Document, textures: Any, view: View, meshes: Any) -> Any:
         found = look_at(self.seen_as, draw_list(doc, textures, view, meshes), view, doc.lighting, budget=doc.overdraw)
@@ -331,7 +338,9 @@ class StageCanvas(Canvas):
 class StageProof(QWidget):
     """Stage canvas with its header."""
 
-    def __init__(self, session: Session, engine: Engine, desk: PlaybackController, choose_file: Callable[[str], str]) -> None:
+    def __init__(
+        self, session: Session, engine: Engine, desk: PlaybackController, choose_file: Callable[[str], str]
+    ) -> None:
         super().__init__()
         self.session, self.desk = session, desk
         self.canvas = StageCanvas(session, engine, desk)

@@ -11,8 +11,15 @@ from mivex.core.intake.compare import HOLDS, Row
 from mivex.core.intake.switches import SWITCHES
 from mivex.ui import theme
 
-SHORT = {"own-mips": "Mips", "no-encoding": "Flag", "green": "Green", "smaller": "Size", "blocks": "Block",
-         "display": "Displ.", "opaque": "Solid"}
+SHORT = {
+    "own-mips": "Mips",
+    "no-encoding": "Flag",
+    "green": "Green",
+    "smaller": "Size",
+    "blocks": "Block",
+    "display": "Displ.",
+    "opaque": "Solid",
+}
 _STYLE = f"""
 QTableWidget {{ background: {theme.PANEL}; border: none; gridline-color: {theme.LINE}; }}
 QTableWidget::item {{ padding: 0 2px; }}
@@ -43,8 +50,17 @@ class Table(QTableWidget):
         self.horizontalHeader().setMinimumSectionSize(30)
         self.horizontalHeader().setDefaultAlignment(Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter)
 
-    def put(self, row: int, column: int, text: str, *, number: bool = False, bad: bool = False, tip: str = "",
-            head: bool = False) -> None:
+    def put(
+        self,
+        row: int,
+        column: int,
+        text: str,
+        *,
+        number: bool = False,
+        bad: bool = False,
+        tip: str = "",
+        head: bool = False,
+    ) -> None:
         """Fill a cell; ``bad`` marks what is a finding, by weight as well as by hue, ``head`` what stands over others."""
         item = QTableWidgetItem(text)
         item.setToolTip(tip or text)
@@ -83,8 +99,14 @@ class SurvivalTable(Table):
                     continue
                 v = r.figures[s.key]
                 said = "looks as it did" if r.survives(s.key) else f"differs by more than {HOLDS:g}"
-                self.put(k, j, f"{v:.0f}" if r.survives(s.key) else f"{v:.0f} !", number=True, bad=not r.survives(s.key),
-                         tip=f"{s.title}: 99 % of its pixels differ by at most {v:.0f} of 255; it {said}.")
+                self.put(
+                    k,
+                    j,
+                    f"{v:.0f}" if r.survives(s.key) else f"{v:.0f} !",
+                    number=True,
+                    bad=not r.survives(s.key),
+                    tip=f"{s.title}: 99 % of its pixels differ by at most {v:.0f} of 255; it {said}.",
+                )
 
 
 class ReadBackTable(Table):
@@ -107,8 +129,13 @@ class ReadBackTable(Table):
         for c in rows:
             if c.file != last:
                 last = c.file
-                self.put(k, 0, c.file, tip=f"{c.file}, of “{c.overlay}”"
-                         + ("" if c.back.fresh else "; unchanged, it was left alone"), head=True)
+                self.put(
+                    k,
+                    0,
+                    c.file,
+                    tip=f"{c.file}, of “{c.overlay}”" + ("" if c.back.fresh else "; unchanged, it was left alone"),
+                    head=True,
+                )
                 self.setSpan(k, 0, 1, self.columnCount())
                 k += 1
             self.put(k, 0, c.channel.capitalize())

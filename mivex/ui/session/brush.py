@@ -10,10 +10,17 @@ HINTS = {
     "paint": "Paints values: opacity 0 makes a hole, whatever lies below.",
     "clear": "Clears paint: what lies below comes back. It makes no hole.",
     "soften": "Softens what is painted on this layer.",
-    "smudge": "Draws out what is painted on this layer, as with a finger."}
+    "smudge": "Draws out what is painted on this layer, as with a finger.",
+}
 STAYS = {"anywhere": "Anywhere", "island": "In the island where it begins", "region": "In the chosen faces"}
-START: dict[str, Any] = {"colour": (0.25, 0.22, 0.18), "opacity": 0.9, "roughness": 0.9, "metal": 1.0, "height": 0.3,
-                         "emissive": (1.0, 0.8, 0.5)}
+START: dict[str, Any] = {
+    "colour": (0.25, 0.22, 0.18),
+    "opacity": 0.9,
+    "roughness": 0.9,
+    "metal": 1.0,
+    "height": 0.3,
+    "emissive": (1.0, 0.8, 0.5),
+}
 """What each channel is first painted with."""
 
 
@@ -52,14 +59,31 @@ class Brush:
     front: bool = True
     pressure: str = "speed"
 
-    def stroke(self, points: tuple[Point, ...], seed: int, *, mask: bool, clearing: bool = False, faces: str = "",
-               ) -> PaintStroke:
+    def stroke(
+        self,
+        points: tuple[Point, ...],
+        seed: int,
+        *,
+        mask: bool,
+        clearing: bool = False,
+        faces: str = "",
+    ) -> PaintStroke:
         """The stroke of these points. ``mask``: into a mask, where there is one value only."""
         does = "clear" if clearing and self.does == "paint" else self.does
-        values: dict[str, Any] = {"mask": float(self.values.get("mask", 1.0))} if mask else {
-            k: v for k, v in self.values.items() if k != "mask"}
+        values: dict[str, Any] = (
+            {"mask": float(self.values.get("mask", 1.0))} if mask else {k: v for k, v in self.values.items() if k != "mask"}
+        )
         if self.add and not mask:
             values = {k: v for k, v in values.items() if k in ("colour", "emissive")}
-        return PaintStroke(does=does, area=self.area, points=points, values=values if does == "paint" else {},  # type: ignore[arg-type]
-                           join="add" if self.add and not mask else "towards", tip=self.tip, seed=seed, wrap=self.wrap,
-                           mirror=self.mirror, faces=faces)
+        return PaintStroke(
+            does=does,
+            area=self.area,
+            points=points,
+            values=values if does == "paint" else {},  # type: ignore[arg-type]
+            join="add" if self.add and not mask else "towards",
+            tip=self.tip,
+            seed=seed,
+            wrap=self.wrap,
+            mirror=self.mirror,
+            faces=faces,
+        )

@@ -190,12 +190,28 @@ class PlaybackController(QObject):
         parts = []
         for p in full.parts:
             e = p.emission
-            parts.append(p.model_copy(update={"emission": e.model_copy(update={
-                "delay": e.delay + now, "runs": "once" if e.runs == "loop" else e.runs, "warm": False})}))
-        fresh = full.model_copy(update={"id": f"fired {len(self.fired)} "
-                                              f"{now}", "copy_of": "", "parts": tuple(parts), "at": at,
-                                        "yaw": yaw, "pitch": pitch, "seed": full.seed + 1 + len(self.fired), "shown": True,
-                                        "lamp": full.lamp})
+            parts.append(
+                p.model_copy(
+                    update={
+                        "emission": e.model_copy(
+                            update={"delay": e.delay + now, "runs": "once" if e.runs == "loop" else e.runs, "warm": False}
+                        )
+                    }
+                )
+            )
+        fresh = full.model_copy(
+            update={
+                "id": f"fired {len(self.fired)} {now}",
+                "copy_of": "",
+                "parts": tuple(parts),
+                "at": at,
+                "yaw": yaw,
+                "pitch": pitch,
+                "seed": full.seed + 1 + len(self.fired),
+                "shown": True,
+                "lamp": full.lamp,
+            }
+        )
         self.fired = [*self.fired, fresh][-32:]
         if not self.playing:
             self.play(True)
@@ -223,7 +239,9 @@ class PlaybackController(QObject):
                 self.followed.emit()
             return
         meshes = self.meshes()
-        self.worker.ask(None, lambda _r, _s: self._flows.particles(doc, effect, emitter, build_environment(doc, meshes), now))
+        self.worker.ask(
+            None, lambda _r, _s: self._flows.particles(doc, effect, emitter, build_environment(doc, meshes), now)
+        )
 
     def _take(self, _token: object, found: object) -> None:
         assert isinstance(found, Particles)

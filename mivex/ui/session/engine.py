@@ -78,8 +78,11 @@ class Engine(QObject):
 
     def stage_textures(self) -> dict[str, Texture]:
         """What the stage draws with: textures by overlay id, and by `file_key` for pictures that materials read."""
-        return {file_key(t.path, t.meaning) if t.path else t.overlay: x
-                for t, x in self.results.textures().items() if t.finished}
+        return {
+            file_key(t.path, t.meaning) if t.path else t.overlay: x
+            for t, x in self.results.textures().items()
+            if t.finished
+        }
 
     def input_of(self, overlay_id: str, until: int) -> Texture | None:
         """What the step at ``until`` receives; prepared in the background, `inputs_ready` tells when.
@@ -141,7 +144,9 @@ class Engine(QObject):
     def refresh(self) -> None:
         """Ask for whatever the document needs and is not there yet."""
         doc = self.session.doc
-        pictures = dict.fromkeys([*picture_files_read(doc), *((o.reference, "colour") for o in doc.overlays if o.reference)])
+        pictures = dict.fromkeys(
+            [*picture_files_read(doc), *((o.reference, "colour") for o in doc.overlays if o.reference)]
+        )
         files = tuple(Target(path=p, meaning=m) for p, m in pictures)
         files += tuple(Target(path=p, meaning=MESH) for p in meshes_read(doc))
         for lost in self.results.follow(doc, self.session.folder, files):

@@ -143,4 +143,3 @@ class Shipping(QObject):
         if folder == self.folder and isinstance(rows, list):
             self.rows = rows
         self.told.emit()
-

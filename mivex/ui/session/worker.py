@@ -164,8 +164,10 @@ class Worker(QObject):
             try:
                 # Kernels and steps ask between their bands, checks between one another: all of it can be stopped.
                 with stoppable(self._halt.is_set):
-                    value = work(lambda part, t=token, n=number: self._emit("reported", t, part, n),  # type: ignore[misc]
-                                 self._halt.is_set)
+                    value = work(
+                        lambda part, t=token, n=number: self._emit("reported", t, part, n),  # type: ignore[misc]
+                        self._halt.is_set,
+                    )
                 self._emit("done", token, value, number)
             except Stopped:
                 self._emit("stopped", token, None, number)

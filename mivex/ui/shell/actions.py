@@ -124,25 +124,72 @@ ACTIONS: tuple[Action, ...] = (
 GESTURES: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
     ("Rack", (("double click on a card", "frame the overlay on the stage"),)),
     ("Track", (("Alt+1 … Alt+9, Alt+0", ", ".join(s.title for s in STATIONS.values())),)),
-    ("In the picture", (("drag a handle", "place a fall-off, a text, a shape"),
-                        ("right button", "takes away while painting"), ("Ctrl and wheel", "size of the brush"))),
-    ("Layers", (("arrows", "choose a cell"), ("double click on a group", "fold it or open it"),
-                ("Return or double click", "touch it"), ("Space", "switch a layer"),
-                ("Ctrl+Up, Ctrl+Down", "move it"), ("drag a row", "reorder, put into a group"))),
-    ("Painting", (("drag", "paint"), ("right button", "clear: what lay below comes back"), ("Shift", "straight lines"),
-                  ("Alt and click", "take the values there"),
-                  ("Ctrl and wheel", "size of the tip"))),
-    ("Curves, ramps", (("click, drag", "add, move"), ("Space, arrows", "choose, move"), ("Delete", "remove"),
-                       ("Return", "another colour"))),
-    ("Chart of a life", (("drag", "move points, colours, bands, bursts"), ("double click", "add a point; on the run, "
-        "Shift: a burst"),
-                         ("right button", "take away"), ("arrows, Space", "move the point, choose the next"),
-                         ("Page Up, Page Down", "other lanes"))),
-    ("Stage", (("drag, Shift-drag, wheel", "look round, pan, come near"),
-               ("drag an overlay", "move it; Ctrl-drag pushes it away"),
-               ("light dial", "drag the lamp; the rim or the wheel turns what is mirrored"))),
-    ("Numbers", (("drag, Shift-drag", "change, change finely"), ("Return or a digit", "type"), ("Left, Right", "step"),
-                 ("Home", "usual value"), ("double click on a name", "usual value"))),
+    (
+        "In the picture",
+        (
+            ("drag a handle", "place a fall-off, a text, a shape"),
+            ("right button", "takes away while painting"),
+            ("Ctrl and wheel", "size of the brush"),
+        ),
+    ),
+    (
+        "Layers",
+        (
+            ("arrows", "choose a cell"),
+            ("double click on a group", "fold it or open it"),
+            ("Return or double click", "touch it"),
+            ("Space", "switch a layer"),
+            ("Ctrl+Up, Ctrl+Down", "move it"),
+            ("drag a row", "reorder, put into a group"),
+        ),
+    ),
+    (
+        "Painting",
+        (
+            ("drag", "paint"),
+            ("right button", "clear: what lay below comes back"),
+            ("Shift", "straight lines"),
+            ("Alt and click", "take the values there"),
+            ("Ctrl and wheel", "size of the tip"),
+        ),
+    ),
+    (
+        "Curves, ramps",
+        (
+            ("click, drag", "add, move"),
+            ("Space, arrows", "choose, move"),
+            ("Delete", "remove"),
+            ("Return", "another colour"),
+        ),
+    ),
+    (
+        "Chart of a life",
+        (
+            ("drag", "move points, colours, bands, bursts"),
+            ("double click", "add a point; on the run, Shift: a burst"),
+            ("right button", "take away"),
+            ("arrows, Space", "move the point, choose the next"),
+            ("Page Up, Page Down", "other lanes"),
+        ),
+    ),
+    (
+        "Stage",
+        (
+            ("drag, Shift-drag, wheel", "look round, pan, come near"),
+            ("drag an overlay", "move it; Ctrl-drag pushes it away"),
+            ("light dial", "drag the lamp; the rim or the wheel turns what is mirrored"),
+        ),
+    ),
+    (
+        "Numbers",
+        (
+            ("drag, Shift-drag", "change, change finely"),
+            ("Return or a digit", "type"),
+            ("Left, Right", "step"),
+            ("Home", "usual value"),
+            ("double click on a name", "usual value"),
+        ),
+    ),
 )
 """What the mouse does, and keys that belong to a field: the rest of the sheet."""
 
@@ -150,7 +197,8 @@ GESTURES: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
 OWN_MENUS: dict[str, Callable[[Any, QMenu], object]] = {
     "Recent": lambda w, menu: w.fill_recent(menu),
     "Size of words and controls": lambda w, menu: w.fill_sizes(menu),
-    "Language": lambda w, menu: w.fill_languages(menu)}
+    "Language": lambda w, menu: w.fill_languages(menu),
+}
 """Menus within menus, filled when they are opened."""
 
 

@@ -18,27 +18,64 @@ class BuildSheet(QDialog):
         super().__init__(parent)
         self.setWindowTitle("Build a sheet")
         self.how = how
-        self.values: dict[str, Any] = {"count": frames or 16, "width": 0, "height": 0, "columns": 0, "gutter": 0,
-                                       "fit": "inside", "align": "frame", "wears": True, "seconds": 1.0, "degrees": 0.0}
+        self.values: dict[str, Any] = {
+            "count": frames or 16,
+            "width": 0,
+            "height": 0,
+            "columns": 0,
+            "gutter": 0,
+            "fit": "inside",
+            "align": "frame",
+            "wears": True,
+            "seconds": 1.0,
+            "degrees": 0.0,
+        }
         self.column = QVBoxLayout(self)
         self.column.setSpacing(4)
         if how in ("seeds", "baked"):
             self._number("count", "Frames", "How many frames.", 2, 64, (2, 256))
         if how == "baked":
-            self._add(SwitchField("Wears away", "Erosion goes from nothing to everything.", lambda: self.values["wears"],
-                                  default=True), "wears")
-            self._number("seconds", "Flow", "Seconds of the flow's movement; nothing where the material has no flow.", 0, 4,
-                         (0, 60), whole=False, unit="s")
+            self._add(
+                SwitchField(
+                    "Wears away", "Erosion goes from nothing to everything.", lambda: self.values["wears"], default=True
+                ),
+                "wears",
+            )
+            self._number(
+                "seconds",
+                "Flow",
+                "Seconds of the flow's movement; nothing where the material has no flow.",
+                0,
+                4,
+                (0, 60),
+                whole=False,
+                unit="s",
+            )
             self._number("degrees", "Turns", "Degrees that it turns by.", -360, 360, (-3600, 3600), whole=False, unit="°")
         self._number("width", "Cell's width", "Texels; 0: the largest frame's.", 0, 512, (0, 8192), unit="px")
         self._number("height", "Cell's height", "Texels; 0: the largest frame's.", 0, 512, (0, 8192), unit="px")
         self._number("columns", "Columns", "Cells across; 0: as near to a square as goes.", 0, 16, (0, 64))
-        self._number("gutter", "Gutter", "Texels between cells, filled from their borders: frames then do not bleed into "
-                     "each other in the distance.", 0, 32, (0, 256), unit="px")
+        self._number(
+            "gutter",
+            "Gutter",
+            "Texels between cells, filled from their borders: frames then do not bleed into each other in the distance.",
+            0,
+            32,
+            (0, 256),
+            unit="px",
+        )
         fit = ChoiceField("Fit", "How large frames are in their cells.", lambda: self.values["fit"], "inside", FITS)
         self._add(fit, "fit")
-        self._add(ChoiceField("Aligned by", "What of each frame comes to the same place of its cell.",
-                              lambda: self.values["align"], "frame", ALIGNS), "align")
+        self._add(
+            ChoiceField(
+                "Aligned by",
+                "What of each frame comes to the same place of its cell.",
+                lambda: self.values["align"],
+                "frame",
+                ALIGNS,
+            ),
+            "align",
+        )
         note = QLabel("The sheet is written beside the project, and comes into the rack as an overlay of its own.")
         note.setObjectName("figure")
         note.setWordWrap(True)
@@ -54,10 +91,32 @@ class BuildSheet(QDialog):
         field.edited.connect(lambda v: (self.values.__setitem__(key, v), field.refresh()))
         self.column.addWidget(field)
 
-    def _number(self, key: str, name: str, hint: str, low: float, high: float, hard: tuple[float, float], *,
-                whole: bool = True, unit: str = "") -> None:
-        self._add(NumberField(name, hint, lambda: self.values[key], float(self.values[key]), low=low, high=high, hard=hard,
-                              whole=whole, unit=unit), key)
+    def _number(
+        self,
+        key: str,
+        name: str,
+        hint: str,
+        low: float,
+        high: float,
+        hard: tuple[float, float],
+        *,
+        whole: bool = True,
+        unit: str = "",
+    ) -> None:
+        self._add(
+            NumberField(
+                name,
+                hint,
+                lambda: self.values[key],
+                float(self.values[key]),
+                low=low,
+                high=high,
+                hard=hard,
+                whole=whole,
+                unit=unit,
+            ),
+            key,
+        )
 
     @property
     def layout_wanted(self) -> Layout:

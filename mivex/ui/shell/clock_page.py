@@ -57,8 +57,13 @@ class Line(QWidget):
             p.setPen(QColor(theme.EDGE))
             p.drawLine(QPointF(x, foot), QPointF(x, foot + 6))
             p.setPen(QColor(theme.SOFT))
-            side = Qt.AlignmentFlag.AlignLeft if x < 24 else Qt.AlignmentFlag.AlignRight if x > w - 24 else \
-                Qt.AlignmentFlag.AlignHCenter
+            side = (
+                Qt.AlignmentFlag.AlignLeft
+                if x < 24
+                else Qt.AlignmentFlag.AlignRight
+                if x > w - 24
+                else Qt.AlignmentFlag.AlignHCenter
+            )
             box = QRectF(x - (2 if x < 24 else 40 if x <= w - 24 else 78), 2, 80, 14)
             p.drawText(box, side, f"{k * step:g} s")
         p.setPen(QPen(QColor(theme.LINE), 2))
@@ -110,8 +115,11 @@ class Line(QWidget):
         at = self.pointer if self.pointer is not None and born <= self.pointer <= dies else self.desk.time
         share = (at - born) / max(dies - born, 1e-9)
         words = f"particle {int(parts.number[i])}: born {born:.2f} s, lives {float(parts.life[i]):.2f} s"
-        p.drawText(QRectF(LEFT, y + 8, self.width() - 2 * LEFT, 18), Qt.AlignmentFlag.AlignLeft,
-                   words + "   ·   at " + f"{at:.2f} s:  " + values_at(emitter, share))
+        p.drawText(
+            QRectF(LEFT, y + 8, self.width() - 2 * LEFT, 18),
+            Qt.AlignmentFlag.AlignLeft,
+            words + "   ·   at " + f"{at:.2f} s:  " + values_at(emitter, share),
+        )
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         self.desk.play(False)
@@ -171,9 +179,11 @@ class ClockPage(QWidget):
         self.loop = theme.tool("again", "Again and again, or once", checkable=True)
         self.loop.setChecked(True)
         self.loop.clicked.connect(self._loops)
-        self.fire = theme.tool("fire", "A click on the stage fires the chosen effect there, once   (G); before the "
-                                       "camera   (X)",
-                               checkable=True)
+        self.fire = theme.tool(
+            "fire",
+            "A click on the stage fires the chosen effect there, once   (G); before the camera   (X)",
+            checkable=True,
+        )
         self.fire.clicked.connect(self.set_firing)
         for button in (self.start, self.back, self.run, self.on, self.loop, self.fire):
             row.addWidget(button)

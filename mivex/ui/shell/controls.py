@@ -39,7 +39,9 @@ class Controls(Page):
     tour_wanted = Signal()
     canvas_wanted = Signal(str)
 
-    def __init__(self, session: Session, engine: Engine, desk: PlaybackController, choose_file: Callable[[str], str]) -> None:
+    def __init__(
+        self, session: Session, engine: Engine, desk: PlaybackController, choose_file: Callable[[str], str]
+    ) -> None:
         super().__init__(session, engine, desk, choose_file)
         self.station = "source"
         self.setFixedWidth(308)
@@ -209,18 +211,30 @@ class Controls(Page):
 
     def _build_empty(self) -> None:
         self.column.addWidget(label("Begin", "title"))
-        self.column.addWidget(label(
+        self.column.addWidget(
+            label(
                 "An overlay starts from a picture or an empty canvas. Then follow the track from left to right: lay its "
-                "layers, make its alpha, mend its edges, set its blend, place it, deliver it.", "soft", wrap=True))
+                "layers, make its alpha, mend its edges, set its blend, place it, deliver it.",
+                "soft",
+                wrap=True,
+            )
+        )
         self.column.addSpacing(8)
         canvas = QPushButton("Begin on an empty canvas")
         menu = QMenu(canvas)
-        for kind, words in (("glass", "Glass: dark, faint, smooth"), ("decal", "A decal: clear"),
-                            ("cloth", "Cloth or a screen: solid"), ("sprite", "A soft sprite: grey on clear")):
+        for kind, words in (
+            ("glass", "Glass: dark, faint, smooth"),
+            ("decal", "A decal: clear"),
+            ("cloth", "Cloth or a screen: solid"),
+            ("sprite", "A soft sprite: grey on clear"),
+        ):
             menu.addAction(words, lambda k=kind: self.canvas_wanted.emit(k))
         canvas.setMenu(menu)
-        for text, signal, name in (("Add pictures …", self.add_wanted, "main"), ("Open the demo", self.demo_wanted, ""),
-                                   ("A short tour of the demo", self.tour_wanted, "")):
+        for text, signal, name in (
+            ("Add pictures …", self.add_wanted, "main"),
+            ("Open the demo", self.demo_wanted, ""),
+            ("A short tour of the demo", self.tour_wanted, ""),
+        ):
             button = QPushButton(text)
             button.setObjectName(name)
             button.clicked.connect(lambda _=False, s=signal: s.emit())  # type: ignore[misc]

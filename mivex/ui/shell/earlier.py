@@ -17,8 +17,14 @@ class EarlierSaves(QDialog):
         self.resize(420, 340)
         column = QVBoxLayout(self)
         column.setSpacing(8)
-        column.addWidget(label(f"Earlier saves of “{name}”. The one you choose is opened in place of the present one; that "
-                               "stays on disk until you save.", "soft", wrap=True))
+        column.addWidget(
+            label(
+                f"Earlier saves of “{name}”. The one you choose is opened in place of the present one; that "
+                "stays on disk until you save.",
+                "soft",
+                wrap=True,
+            )
+        )
         self.list = QListWidget()
         self.list.setAccessibleName("Earlier saves")
         locale = QLocale()

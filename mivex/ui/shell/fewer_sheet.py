@@ -28,8 +28,16 @@ class FewerSheet(QDialog):
         column = QVBoxLayout(self)
         column.setSpacing(6)
         self.most = max(1, round(desk.count * 0.5)) if desk.count else 20
-        self.field = NumberField("At once", "How many particles may live at once.", lambda: self.most, self.most, low=1,
-                                 high=max(desk.count, 2), hard=(1, 20000), whole=True)
+        self.field = NumberField(
+            "At once",
+            "How many particles may live at once.",
+            lambda: self.most,
+            self.most,
+            low=1,
+            high=max(desk.count, 2),
+            hard=(1, 20000),
+            whole=True,
+        )
         self.field.edited.connect(self._ask_for)
         column.addWidget(self.field)
         row = QHBoxLayout()
@@ -77,9 +85,18 @@ class FewerSheet(QDialog):
         self.found = None
         enable(self.take, False, "Both are still being measured")
         self._say("Measuring what is covered …")
-        doc, textures, meshes, key, most = (self.session.doc, self.engine.stage_textures(), self.engine.results.meshes(),
-                                            self.key, self.most)
-        self.worker.ask(None, lambda _r, stop: reduce_particles(doc, key, most, textures, build_environment(doc, meshes), stop=stop), halt=True)
+        doc, textures, meshes, key, most = (
+            self.session.doc,
+            self.engine.stage_textures(),
+            self.engine.results.meshes(),
+            self.key,
+            self.most,
+        )
+        self.worker.ask(
+            None,
+            lambda _r, stop: reduce_particles(doc, key, most, textures, build_environment(doc, meshes), stop=stop),
+            halt=True,
+        )
 
     def _say(self, words: str) -> None:
         self.note.setText(words)
@@ -91,11 +108,15 @@ class FewerSheet(QDialog):
             self._show(picture, words, c)
         saved = 1 - found.after.fragments / max(found.before.fragments, 1)
         share = found.after.area / found.before.area
-        self._say(f"Rate × {found.rate:.3g} and size × {found.size:.3g} cover {share:.1%} of the present area with "
-                  f"{abs(saved):.0%} {'fewer' if saved >= 0 else 'more'} fragments.")
+        self._say(
+            f"Rate × {found.rate:.3g} and size × {found.size:.3g} cover {share:.1%} of the present area with "
+            f"{abs(saved):.0%} {'fewer' if saved >= 0 else 'more'} fragments."
+        )
         if saved <= 0.01:
-            self._say(f"It gains nothing: {share:.1%} of the present area with {abs(saved):.0%} more fragments. Fewer, "
-                      "larger particles only save where they lie over each other less; try another number.")
+            self._say(
+                f"It gains nothing: {share:.1%} of the present area with {abs(saved):.0%} more fragments. Fewer, "
+                "larger particles only save where they lie over each other less; try another number."
+            )
         enable(self.take, saved > 0.01, "It would cost as much as now, or more")
 
     @staticmethod
@@ -103,8 +124,9 @@ class FewerSheet(QDialog):
         h, w = c.picture.shape[:2]
         image = QImage(c.picture.tobytes(), w, h, 3 * w, QImage.Format.Format_RGB888)
         picture.setPixmap(QPixmap.fromImage(image).scaled(256, 256))
-        words.setText(f"{c.count:.0f} at once · {c.area:.1%} covered · overdraw {c.overdraw:.1f} · "
-                      f"{c.fragments:.0f} fragments")
+        words.setText(
+            f"{c.count:.0f} at once · {c.area:.1%} covered · overdraw {c.overdraw:.1f} · {c.fragments:.0f} fragments"
+        )
 
     def _apply(self) -> None:
         if self.found is None:

@@ -45,8 +45,10 @@ _PICTURES = "Pictures (" + " ".join(f"*{s}" for s in (*READABLE, ".svg")) + ")"
 CANVASES: dict[Kind, str] = {"glass": "Glass", "decal": "Decal", "cloth": "Cloth", "sprite": "Soft sprite"}
 """Kinds that begin on an empty canvas, and what such an overlay is first called."""
 _KIND_WORDS: tuple[tuple[str, Kind], ...] = (
-    (r"glass|pane|window|porthole|lens|visor", "glass"), (r"logo|emblem|badge|crest", "logo"),
-    (r"decal|registration|sign|stripe|chevron|stencil|stain|label|number", "decal"))
+    (r"glass|pane|window|porthole|lens|visor", "glass"),
+    (r"logo|emblem|badge|crest", "logo"),
+    (r"decal|registration|sign|stripe|chevron|stencil|stain|label|number", "decal"),
+)
 
 
 def guess_kind(path: str) -> Kind:
@@ -69,9 +71,10 @@ class FileActions(ProjectActions):
 
     def ask_picture(self, kind: str = "file") -> str:
         """Ask for one picture, for an ``svg`` or for a ``mesh``."""
-        words, kinds = {"svg": ("Choose an SVG file", "SVG files (*.svg)"),
-                        "mesh": ("Choose a mesh", "Meshes (*.obj *.ply *.glb *.gltf)")}.get(
-                            kind, ("Choose a picture", _PICTURES))
+        words, kinds = {
+            "svg": ("Choose an SVG file", "SVG files (*.svg)"),
+            "mesh": ("Choose a mesh", "Meshes (*.obj *.ply *.glb *.gltf)"),
+        }.get(kind, ("Choose a picture", _PICTURES))
         path, _ = QFileDialog.getOpenFileName(self, words, self.session.folder, kinds)
         return path
 
@@ -151,7 +154,7 @@ class FileActions(ProjectActions):
             folder.mkdir(parents=True, exist_ok=True)
             shown = image.convertToFormat(QImage.Format.Format_RGBA8888)
             w, h = shown.width(), shown.height()
-            rows = np.frombuffer(shown.constBits(), np.uint8).reshape(h, shown.bytesPerLine())[:, :w * 4].reshape(h, w, 4)
+            rows = np.frombuffer(shown.constBits(), np.uint8).reshape(h, shown.bytesPerLine())[:, : w * 4].reshape(h, w, 4)
             path, number = folder / "pasted.png", 2
             while path.exists():
                 path, number = folder / f"pasted_{number}.png", number + 1
@@ -246,8 +249,11 @@ class FileActions(ProjectActions):
         if o is None or p is None:
             self.tell("There is no picture to split yet.")
             return
-        channels = [c for c, there in (("red", True), ("green", p.channels >= 3), ("blue", p.channels >= 3),
-                                       ("alpha", p.has_alpha)) if there]
+        channels = [
+            c
+            for c, there in (("red", True), ("green", p.channels >= 3), ("blue", p.channels >= 3), ("alpha", p.has_alpha))
+            if there
+        ]
         self.session.apply("Split channels", lambda d: edits.split_channels(d, o.id, channels))
         self.tell(f"{len(channels)} overlays show the channels of “{o.name}” as greys.")
 
@@ -311,8 +317,9 @@ class FileActions(ProjectActions):
 
                 def read(_report, _stopped):  # type: ignore[no-untyped-def]
                     recipe = read_delivery(path)
-                    return lambda: self.session.apply("Use a delivery recipe",
-                                                      lambda d: delivery_edits.taken(d, key, recipe))
+                    return lambda: self.session.apply(
+                        "Use a delivery recipe", lambda d: delivery_edits.taken(d, key, recipe)
+                    )
 
                 self.jobs.ask(None, lambda: read)
             return

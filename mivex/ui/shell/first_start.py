@@ -20,8 +20,14 @@ class FirstStart(QDialog):
         column.setContentsMargins(20, 18, 20, 16)
         column.setSpacing(10)
         column.addWidget(label("Getting ready, this once", "title"))
-        column.addWidget(label("What draws and measures is compiled for this machine. That takes about a minute; later "
-                               "starts have it at hand.", "soft", wrap=True))
+        column.addWidget(
+            label(
+                "What draws and measures is compiled for this machine. That takes about a minute; later "
+                "starts have it at hand.",
+                "soft",
+                wrap=True,
+            )
+        )
         self.bar = QProgressBar()
         self.bar.setRange(0, 100)
         self.bar.setTextVisible(False)

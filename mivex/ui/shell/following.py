@@ -54,7 +54,9 @@ class Following(FileActions):
         """Say which layer gave each channel its value under the pointer."""
         o, evaluator, doc = self.session.overlay, self.session.evaluator, self.session.doc
         if self.controls.station == "layers" and o is not None and o.layers.rows and not self.layer_painter.points:
-            self.explainer.ask(None, lambda _r, _s: words_of(texel_explained(evaluator, o, EvaluationRequest(doc=doc), x, y)))
+            self.explainer.ask(
+                None, lambda _r, _s: words_of(texel_explained(evaluator, o, EvaluationRequest(doc=doc), x, y))
+            )
 
     def ask_reference(self) -> None:
         """Ask for a picture to be pinned beside the flat proof."""
@@ -80,13 +82,25 @@ class Following(FileActions):
             c.set_painting(False)
         choosing = here and c.region_part >= 0
         row = o.layers.row(self.session.row_id) if here and o is not None else None
-        mesh = c.mesh() if choosing or (here and c.session.column == "mask" and row is not None and any(
-            p.source == "region" for p in row.mask.parts)) else None
+        mesh = (
+            c.mesh()
+            if choosing
+            or (
+                here
+                and c.session.column == "mask"
+                and row is not None
+                and any(p.source == "region" for p in row.mask.parts)
+            )
+            else None
+        )
         flat = self.flat.canvas
         flat.mesh = mesh
         flat.uv_set = o.material.mapping.uv_set if o is not None else 0
-        part = next((p for i, p in enumerate(row.mask.parts) if p.source == "region" and c.region_part in (i, -1)), None) \
-            if row is not None else None
+        part = (
+            next((p for i, p in enumerate(row.mask.parts) if p.source == "region" and c.region_part in (i, -1)), None)
+            if row is not None
+            else None
+        )
         there = faces_of(part.faces, len(mesh.index)).tolist() if part is not None and mesh is not None else ()
         flat.faces = frozenset(there)
         take = c.take_face if choosing and mesh is not None else None
@@ -119,8 +133,12 @@ class Following(FileActions):
         full = (r.picture.width, r.picture.height) if r.picture is not None else r.texture.full_size
         # Steps that give cells of another size have scaled the grid.
         same = r.texture.full_size == full and r.texture.extent == (1.0, 1.0)
-        return Cells(r.texture.traits.cells, outlines if isinstance(outlines, list) else None,  # type: ignore[arg-type]
-                     o.sheet.grids[0] if same else None, full)
+        return Cells(
+            r.texture.traits.cells,
+            outlines if isinstance(outlines, list) else None,  # type: ignore[arg-type]
+            o.sheet.grids[0] if same else None,
+            full,
+        )
 
     def _frame(self, number: int) -> None:
         self.flat.canvas.frame_now = number

@@ -133,7 +133,7 @@ class LedgerPage(QWidget):
 
     def _take(self, _token: object, found: object) -> None:
         self.account, self.other = found  # type: ignore[misc]
-        gain = 2.0 ** self.session.doc.lighting.exposure
+        gain = 2.0**self.session.doc.lighting.exposure
         gone = tuple((name, *key) for key, name in self.off.items())
         self.set.show_lines(self.account, "set", gone, gain)
         if self.compare:
@@ -189,4 +189,3 @@ class LedgerPage(QWidget):
             line = next((r for r in (*self.set.lines, *self.exact.lines) if (r.owner, r.part) == key), None)
             self.off[key] = line.name if line is not None else key[0]
         self._soon.start()
-

@@ -37,8 +37,10 @@ class Measured(QWidget):
             return []
         h = histogram(t)  # counted when it was prepared
         w, high = full_size(t)
-        return [f"{w} × {high}, {t.bits} bit {t.meaning}",
-                f"alpha {h.clear:.0%} clear, {h.soft:.0%} soft, {h.solid:.0%} solid, {h.mean:.2f} in the mean"]
+        return [
+            f"{w} × {high}, {t.bits} bit {t.meaning}",
+            f"alpha {h.clear:.0%} clear, {h.soft:.0%} soft, {h.solid:.0%} solid, {h.mean:.2f} in the mean",
+        ]
 
     def paintEvent(self, _event: QPaintEvent) -> None:
         p = QPainter(self)
@@ -46,8 +48,11 @@ class Measured(QWidget):
         t = self.result.texture if self.result else None
         p.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
         p.setPen(QColor(theme.TEXT))
-        p.drawText(QRectF(0, 0, self.width(), 16), Qt.AlignmentFlag.AlignVCenter,
-                   f"Measured: {self.name}" if self.name else "Nothing selected")
+        p.drawText(
+            QRectF(0, 0, self.width(), 16),
+            Qt.AlignmentFlag.AlignVCenter,
+            f"Measured: {self.name}" if self.name else "Nothing selected",
+        )
         if t is None or self.result is None:
             return
         words = self.words()
@@ -95,5 +100,8 @@ class Measured(QWidget):
         p.drawLine(QPointF(box.left(), y), QPointF(box.left() + step * len(shown), y))
         p.setPen(QColor(theme.SOFT))
         p.setFont(theme.figures_font(11))
-        p.drawText(QRectF(box.left(), box.bottom() + 2, box.width(), 16), Qt.AlignmentFlag.AlignVCenter,
-                   f"Fringe by mip level, up to {max(shown):.1f} of 255 in the mean")
+        p.drawText(
+            QRectF(box.left(), box.bottom() + 2, box.width(), 16),
+            Qt.AlignmentFlag.AlignVCenter,
+            f"Fringe by mip level, up to {max(shown):.1f} of 255 in the mean",
+        )

@@ -90,8 +90,9 @@ class OrderPage(QWidget):
         blended = [o for o in doc.overlays if o.shown and o.places]
         self.go.setText("Stop" if not self.worker.idle else "Ask for advice")
         enable(self.go, not self.worker.idle or (bool(blended) and bool(doc.cameras)), "Nothing is placed on the stage yet")
-        self.take.setVisible(self.found is not None and doc is not self.found.doc
-                             and bool(self.found.nudges or self.found.settings))
+        self.take.setVisible(
+            self.found is not None and doc is not self.found.doc and bool(self.found.nudges or self.found.settings)
+        )
         if self.worker.idle:
             self._say(self._headline())
         self.words.setText(self._list())
@@ -101,8 +102,10 @@ class OrderPage(QWidget):
     def _headline(self) -> str:
         f = self.found
         if f is None:
-            return ("Compares the drawing order that is set with exact order, from every named camera and all round, and "
-                    "finds the nudges that come nearest.")
+            return (
+                "Compares the drawing order that is set with exact order, from every named camera and all round, and "
+                "finds the nudges that come nearest."
+            )
         if f.before < 0.005:
             return "The order holds from everywhere: nothing to change."
         if not (f.nudges or f.settings):
@@ -117,16 +120,32 @@ class OrderPage(QWidget):
         now = {o.id: o.material.nudge for o in self.session.doc.overlays}
         rows = []
         if f.nudges:
-            rows.append("<b>Nudges</b><br>" + "<br>".join(f"{names.get(k, '?')}: {_nudge(now.get(k, 0))} → {_nudge(v)}"
-                                                          for k, v in f.nudges.items()))
+            rows.append(
+                "<b>Nudges</b><br>"
+                + "<br>".join(f"{names.get(k, '?')}: {_nudge(now.get(k, 0))} → {_nudge(v)}" for k, v in f.nudges.items())
+            )
         if f.settings:
-            rows.append("<b>Settings</b><br>" + "<br>".join(
-                f"{names.get(c.overlay, '?')}: {SETTING_WORDS.get(c.setting, c.setting)} {_value(c.before)} → "
-                f"{_value(c.after)}" for c in f.settings))
+            rows.append(
+                "<b>Settings</b><br>"
+                + "<br>".join(
+                    f"{names.get(c.overlay, '?')}: {SETTING_WORDS.get(c.setting, c.setting)} {_value(c.before)} → "
+                    f"{_value(c.after)}"
+                    for c in f.settings
+                )
+            )
         if f.unsettled:
-            rows.append("<b>No order settles</b><br>" + "<br>".join(
-                (f"{names.get(p.a, '?')} and {names.get(p.b, '?')}" if p.a != p.b else f"{names.get(p.a, '?')} with itself")
-                + f": {p.pixels} pixels, {p.error:.3f}; would settle it: {p.settles}" for p in f.unsettled[:8]))
+            rows.append(
+                "<b>No order settles</b><br>"
+                + "<br>".join(
+                    (
+                        f"{names.get(p.a, '?')} and {names.get(p.b, '?')}"
+                        if p.a != p.b
+                        else f"{names.get(p.a, '?')} with itself"
+                    )
+                    + f": {p.pixels} pixels, {p.error:.3f}; would settle it: {p.settles}"
+                    for p in f.unsettled[:8]
+                )
+            )
         if f.free:
             rows.append("<b>In any order</b><br>" + ", ".join(names.get(k, "?") for k in f.free))
         return "<br><br>".join(rows)

@@ -79,8 +79,9 @@ class Card(QFrame):
         """Hide the overlay on the stage, or show it again."""
         o = self.session.doc.overlay(self.overlay_id)
         if o:
-            self.session.apply("Hide" if o.shown else "Show",
-                               lambda d: edits.set_fields(d, self.overlay_id, "", shown=not o.shown))
+            self.session.apply(
+                "Hide" if o.shown else "Show", lambda d: edits.set_fields(d, self.overlay_id, "", shown=not o.shown)
+            )
 
     def update_from(self, o: Overlay, findings: int, problem: str) -> None:
         """Show the overlay as it is now."""
@@ -92,8 +93,13 @@ class Card(QFrame):
         metrics = self.name.fontMetrics()
         self.name.setText(Verbatim(metrics.elidedText(Verbatim(o.name), Qt.TextElideMode.ElideRight, 190)))  # two lines
         self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
-        tail = "no picture" if not o.source.ready else "cannot be read" if problem else (
-            "" if not findings else "1 finding" if findings == 1 else f"{findings} findings")
+        tail = (
+            "no picture"
+            if not o.source.ready
+            else "cannot be read"
+            if problem
+            else ("" if not findings else "1 finding" if findings == 1 else f"{findings} findings")
+        )
         accent = f" · <span style='color:{theme.FINDING}'>{tail}</span>" if tail else ""
         wide = 34 if tail else 96
         what = KINDS[o.kind] if base is None else f"as {metrics.elidedText(base.name, Qt.TextElideMode.ElideRight, wide)}"
@@ -123,8 +129,8 @@ def _longest_run(have: list[str], wanted: list[str]) -> list[str]:
     before: list[int] = []
     for i, key in enumerate(have):
         at = bisect_left(tails, place[key])
-        tails[at:at + 1] = [place[key]]
-        ends[at:at + 1] = [i]
+        tails[at : at + 1] = [place[key]]
+        ends[at : at + 1] = [i]
         before.append(ends[at - 1] if at else -1)
     out, i = [], ends[-1] if ends else -1
     while i >= 0:
@@ -155,11 +161,13 @@ class Rack(QWidget):
         title.setObjectName("title")
         head.addWidget(title)
         head.addStretch()
-        for name, tip, slot in (("up", "Move the card up", lambda: self._move(-1)),
-                                ("down", "Move the card down", lambda: self._move(1)),
-                                ("copy", "Copy the overlay", self.copy_chosen),
-                                ("remove", "Remove the overlay", self.remove_chosen),
-                                ("plus", "Add pictures as overlays", self.add_wanted.emit)):
+        for name, tip, slot in (
+            ("up", "Move the card up", lambda: self._move(-1)),
+            ("down", "Move the card down", lambda: self._move(1)),
+            ("copy", "Copy the overlay", self.copy_chosen),
+            ("remove", "Remove the overlay", self.remove_chosen),
+            ("plus", "Add pictures as overlays", self.add_wanted.emit),
+        ):
             button = theme.tool(name, tip)
             button.clicked.connect(lambda _=False, s=slot: s())  # type: ignore[misc]
             head.addWidget(button)

@@ -72,28 +72,43 @@ class ProjectActions(QMainWindow):
         box = QMessageBox(self)
         box.setText(text)
         roles = QMessageBox.ButtonRole
-        buttons = {key: box.addButton(words, roles.RejectRole if key == "keep" else roles.AcceptRole)
-                   for key, words in answers.items()}
+        buttons = {
+            key: box.addButton(words, roles.RejectRole if key == "keep" else roles.AcceptRole)
+            for key, words in answers.items()
+        }
         box.setDefaultButton(buttons[usual])
         box.exec()
         return next((key for key, b in buttons.items() if b is box.clickedButton()), "keep")
 
     def ask_unsaved(self) -> str:
         """Ask what becomes of unsaved work: ``save``, ``discard`` or ``keep`` working."""
-        return self._ask(f"“{self.session.title.removesuffix(' •')}” has changes that are not saved.",
-                         {"save": "Save", "discard": "Discard", "keep": "Keep working"}, "save")
+        return self._ask(
+            f"“{self.session.title.removesuffix(' •')}” has changes that are not saved.",
+            {"save": "Save", "discard": "Discard", "keep": "Keep working"},
+            "save",
+        )
 
     def ask_changed(self, path: Path) -> str:
         """Ask about a file that somebody else wrote: ``beside``, ``theirs``, ``overwrite`` or ``keep`` working."""
-        return self._ask(f"“{path.name}” was changed on disk since it was opened here. What shall become of your version?",
-                         {"beside": "Keep mine beside it", "theirs": "Take theirs", "overwrite": "Overwrite theirs",
-                          "keep": "Keep working"}, "beside")
+        return self._ask(
+            f"“{path.name}” was changed on disk since it was opened here. What shall become of your version?",
+            {
+                "beside": "Keep mine beside it",
+                "theirs": "Take theirs",
+                "overwrite": "Overwrite theirs",
+                "keep": "Keep working",
+            },
+            "beside",
+        )
 
     def ask_kept(self, kept: Kept) -> str:
         """Ask about work left by a window that did not close: ``restore``, ``lose`` or ``keep`` it for later."""
         name = f"“{Path(kept.path).name}”" if kept.path else "an untitled project"
-        return self._ask(f"Mivex did not close properly. Unsaved work on {name} was kept aside.",
-                         {"restore": "Restore it", "lose": "Throw it away", "keep": "Ask again later"}, "restore")
+        return self._ask(
+            f"Mivex did not close properly. Unsaved work on {name} was kept aside.",
+            {"restore": "Restore it", "lose": "Throw it away", "keep": "Ask again later"},
+            "restore",
+        )
 
     # Leaving -------------------------------------------------------------------------------------
 
@@ -115,8 +130,10 @@ class ProjectActions(QMainWindow):
         self.commit_typing()
         if not self.saver.idle:
             # Saves that were asked for come first; then it is known whether anything is unsaved.
-            self.saver.ask(None, lambda: lambda _report, _stopped: lambda: QTimer.singleShot(
-                0, lambda: self.may_leave(then, stay, waiting)))
+            self.saver.ask(
+                None,
+                lambda: lambda _report, _stopped: lambda: QTimer.singleShot(0, lambda: self.may_leave(then, stay, waiting)),
+            )
             return
         if any(not q.idle for q in waiting) and self.ask_under_way(waiting) != "stop":
             stay()
@@ -154,6 +171,7 @@ class ProjectActions(QMainWindow):
 
     def new(self) -> None:
         """Start an empty project."""
+
         def begin() -> None:
             self.jobs.clear()
             self.recovery.forget()
@@ -173,6 +191,7 @@ class ProjectActions(QMainWindow):
 
         ``offer`` asks about unsaved work on it that a crash left behind; ``then`` is done once it is open.
         """
+
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
             whole = Path(path).resolve()
             doc, stamp = open_project(whole)
@@ -211,6 +230,7 @@ class ProjectActions(QMainWindow):
 
     def offer_kept(self, project: str = "") -> None:
         """Look for work that a crash left behind, and offer it; ``project`` narrows it to one file."""
+
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
             rows = left_behind(project)
             return lambda: self.take_kept(rows)
@@ -264,6 +284,7 @@ class ProjectActions(QMainWindow):
 
     def open_earlier(self, row: Earlier) -> None:
         """Open an earlier save in place of the present one; undo brings that back."""
+
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
             doc = read_project(row.file)
             return lambda: self.session.apply("Open an earlier save", lambda _: doc)
@@ -289,8 +310,9 @@ class ProjectActions(QMainWindow):
                 lost = f" {told(made.missing)} could not be found." if made.missing else ""
                 if not made.copied:
                     return "Every file lies beside the project already." + lost
-                return (f"{made.copied} file{'' if made.copied == 1 else 's'} copied into “{FOLDER}” beside the project."
-                        + lost)
+                return (
+                    f"{made.copied} file{'' if made.copied == 1 else 's'} copied into “{FOLDER}” beside the project." + lost
+                )
 
             return work
 
@@ -314,8 +336,10 @@ class ProjectActions(QMainWindow):
             left = [p for p in gone if p not in moved]
             words = [f"{told(moved)} {'was' if len(moved) == 1 else 'were'} found again."] if moved else []
             if left:
-                words.append(f"{told(left)} {'is' if len(left) == 1 else 'are'} missing; “Find moved files …” looks in a "
-                             "folder of your choice.")
+                words.append(
+                    f"{told(left)} {'is' if len(left) == 1 else 'are'} missing; “Find moved files …” looks in a "
+                    "folder of your choice."
+                )
             return " ".join(words)
 
         self.finder.ask(None, lambda: work)
@@ -411,6 +435,7 @@ class ProjectActions(QMainWindow):
         elif answer == "overwrite":
             self._save(target, then, stay, replace=True)
         elif answer == "theirs":
+
             def work(_report, _stopped):  # type: ignore[no-untyped-def]
                 theirs = open_project(target)
                 return lambda: self.session.take_theirs(*theirs)

@@ -78,47 +78,75 @@ def _deliver(w: Following) -> None:
 
 
 STOPS: tuple[Stop, ...] = (
-    Stop("What there is",
-         "The rack holds every overlay of the project. A mark at the right says how many findings one has. Choose "
-         "one, and everything else shows that one.",
-         lambda w: w.rack, lambda w: _overlay(w, "porthole", "source")),
-    Stop("The texture alone",
-         "The flat proof shows the texture over any backdrop, texel by texel. Rest the pointer on it to read what "
-         "is stored; turn the wheel to come near; B takes the next backdrop.",
-         lambda w: w.flat),
-    Stop("From left to right",
-         "An overlay follows the track: what it is made of, its alpha, its edges, its blend, where it stands, how "
-         "it moves, how it leaves. A ring means touched, a number means findings.",
-         lambda w: w.track),
-    Stop("Settings of one station",
-         "Only what belongs to the station stands here. Hover over a setting, and the line below says what it "
-         "changes in the picture.",
-         lambda w: w.controls, lambda w: _overlay(w, "mote", "alpha")),
-    Stop("A fault, and its repair",
-         "This bubble was cut from black. The tray says how much is wrong, where, and what it does on screen. The "
-         "button mends it; Ctrl+Z takes that back; “More about it …” explains it.",
-         lambda w: w.tray, _fault),
-    Stop("Seen from afar",
-         "The same overlay at every distance, as sampled and as it should be, and the difference of both. Faults "
-         "that only show in the game show here.",
-         lambda w: w.flat, _far),
-    Stop("Layers",
-         "A row is a layer, a column a channel. Patterns, paint and ready builds lie over each other; masks say "
-         "where. Hover over a column to see that channel alone.",
-         lambda w: w.controls, lambda w: _overlay(w, "porthole", "layers")),
-    Stop("Blend, and prove the order",
-         "Bright means drawn in the wrong order. Point anywhere, and the ledger lists every fragment of that "
-         "pixel, why it was drawn or not, and the exact order beside it.",
-         lambda w: w.stage, _order),
-    Stop("A life, drawn",
-         "At Motion the chart shows one particle's life from birth to death, a lane for each thing that changes. "
-         "Drag its points; H plays and rests.",
-         lambda w: w.left, _motion),
-    Stop("Deliver, and take in again",
-         "Channels flow into files; a click feeds one from elsewhere. What is delivered is read back, and the "
-         "intake shows what a receiver will make of it. That is the way. The rest is yours to try: Ctrl+Z takes "
-         "back everything.",
-         lambda w: w.left, _deliver),
+    Stop(
+        "What there is",
+        "The rack holds every overlay of the project. A mark at the right says how many findings one has. Choose "
+        "one, and everything else shows that one.",
+        lambda w: w.rack,
+        lambda w: _overlay(w, "porthole", "source"),
+    ),
+    Stop(
+        "The texture alone",
+        "The flat proof shows the texture over any backdrop, texel by texel. Rest the pointer on it to read what "
+        "is stored; turn the wheel to come near; B takes the next backdrop.",
+        lambda w: w.flat,
+    ),
+    Stop(
+        "From left to right",
+        "An overlay follows the track: what it is made of, its alpha, its edges, its blend, where it stands, how "
+        "it moves, how it leaves. A ring means touched, a number means findings.",
+        lambda w: w.track,
+    ),
+    Stop(
+        "Settings of one station",
+        "Only what belongs to the station stands here. Hover over a setting, and the line below says what it "
+        "changes in the picture.",
+        lambda w: w.controls,
+        lambda w: _overlay(w, "mote", "alpha"),
+    ),
+    Stop(
+        "A fault, and its repair",
+        "This bubble was cut from black. The tray says how much is wrong, where, and what it does on screen. The "
+        "button mends it; Ctrl+Z takes that back; “More about it …” explains it.",
+        lambda w: w.tray,
+        _fault,
+    ),
+    Stop(
+        "Seen from afar",
+        "The same overlay at every distance, as sampled and as it should be, and the difference of both. Faults "
+        "that only show in the game show here.",
+        lambda w: w.flat,
+        _far,
+    ),
+    Stop(
+        "Layers",
+        "A row is a layer, a column a channel. Patterns, paint and ready builds lie over each other; masks say "
+        "where. Hover over a column to see that channel alone.",
+        lambda w: w.controls,
+        lambda w: _overlay(w, "porthole", "layers"),
+    ),
+    Stop(
+        "Blend, and prove the order",
+        "Bright means drawn in the wrong order. Point anywhere, and the ledger lists every fragment of that "
+        "pixel, why it was drawn or not, and the exact order beside it.",
+        lambda w: w.stage,
+        _order,
+    ),
+    Stop(
+        "A life, drawn",
+        "At Motion the chart shows one particle's life from birth to death, a lane for each thing that changes. "
+        "Drag its points; H plays and rests.",
+        lambda w: w.left,
+        _motion,
+    ),
+    Stop(
+        "Deliver, and take in again",
+        "Channels flow into files; a click feeds one from elsewhere. What is delivered is read back, and the "
+        "intake shows what a receiver will make of it. That is the way. The rest is yours to try: Ctrl+Z takes "
+        "back everything.",
+        lambda w: w.left,
+        _deliver,
+    ),
 )
 """The stops, in their order; they need the demo's overlays."""
 
@@ -171,8 +199,11 @@ class Tour(QFrame):
         self.back = QPushButton("Back")
         self.next = QPushButton("Next")
         self.next.setObjectName("main")
-        for button, run in ((self.leave, self.end), (self.back, lambda: self.go(self.number - 1)),
-                            (self.next, lambda: self.go(self.number + 1))):
+        for button, run in (
+            (self.leave, self.end),
+            (self.back, lambda: self.go(self.number - 1)),
+            (self.next, lambda: self.go(self.number + 1)),
+        ):
             button.clicked.connect(lambda _=False, r=run: r())  # type: ignore[misc]
             row.addWidget(button)
         column.addLayout(row)
@@ -217,9 +248,13 @@ class Tour(QFrame):
         high = self.column.totalHeightForWidth(WIDE)
         self.resize(WIDE, high)
         room = self.window_.rect().adjusted(GAP, GAP, -GAP, -GAP)
-        places = (QPoint(box.right() + GAP, box.top() + GAP), QPoint(box.left() - GAP - WIDE, box.top() + GAP),
-                  QPoint(box.left() + GAP, box.bottom() + GAP), QPoint(box.right() - GAP - WIDE, box.top() - GAP - high),
-                  QPoint(box.right() - GAP - WIDE, box.bottom() - GAP - high))
+        places = (
+            QPoint(box.right() + GAP, box.top() + GAP),
+            QPoint(box.left() - GAP - WIDE, box.top() + GAP),
+            QPoint(box.left() + GAP, box.bottom() + GAP),
+            QPoint(box.right() - GAP - WIDE, box.top() - GAP - high),
+            QPoint(box.right() - GAP - WIDE, box.bottom() - GAP - high),
+        )
         at = next((p for p in places if room.contains(QRect(p, self.size()))), places[-1])
         self.move(min(max(at.x(), room.left()), room.right() - WIDE), min(max(at.y(), room.top()), room.bottom() - high))
         self.frame.raise_()

@@ -55,24 +55,30 @@ class FindingLines(QStyledItemDelegate):
         rest = box.width() - sum(COLUMNS) - 10 * len(COLUMNS)
         left = box.left()
         for text, width, font, colour in (
-                (CHECKS[finding.id].title, COLUMNS[0], plain, theme.CHOSEN if chosen else theme.TEXT),
-                (finding.words, COLUMNS[1], bold, theme.FINDING),
-                (Verbatim(finding.subject), rest, plain, theme.SOFT)):
+            (CHECKS[finding.id].title, COLUMNS[0], plain, theme.CHOSEN if chosen else theme.TEXT),
+            (finding.words, COLUMNS[1], bold, theme.FINDING),
+            (Verbatim(finding.subject), rest, plain, theme.SOFT),
+        ):
             painter.setFont(font)
             painter.setPen(QColor(colour))
             shown = QFontMetrics(font).elidedText(text, Qt.TextElideMode.ElideRight, max(width, 0))
-            painter.drawText(QRect(left, box.top(), max(width, 0), box.height()), Qt.AlignmentFlag.AlignVCenter,
-                             Verbatim(shown) if isinstance(text, Verbatim) else shown)
+            painter.drawText(
+                QRect(left, box.top(), max(width, 0), box.height()),
+                Qt.AlignmentFlag.AlignVCenter,
+                Verbatim(shown) if isinstance(text, Verbatim) else shown,
+            )
             left += width + 10
 
 
 FOLDED = 34
 LEAST, USUAL, MOST = 132, 190, 460
 """Heights that the tray may have; its pages share the one that the artist has drawn."""
-PAGES = (("findings", "Findings", "What is wrong, how much, and its repair   (Shift+F1)"),
-         ("ledger", "Ledger", "Every fragment of one pixel of the stage   (Shift+F2)"),
-         ("order", "Order", "How wrong the drawing order is, and what would mend it   (Shift+F3)"),
-         ("clock", "Clock", "Play, step and scrub what moves; the life of one particle   (Shift+F4)"))
+PAGES = (
+    ("findings", "Findings", "What is wrong, how much, and its repair   (Shift+F1)"),
+    ("ledger", "Ledger", "Every fragment of one pixel of the stage   (Shift+F2)"),
+    ("order", "Order", "How wrong the drawing order is, and what would mend it   (Shift+F3)"),
+    ("clock", "Clock", "Play, step and scrub what moves; the life of one particle   (Shift+F4)"),
+)
 """Pages of the tray: name, title, hint."""
 
 
@@ -233,8 +239,11 @@ class Tray(QWidget):
             text = f"{count} so far; measuring …"
         else:
             own = sum(self.session.overlay_id in f.overlays for f in self.found)
-            text = ("None. Everything here composites as it should." if not count else
-                    f"{count} in the project, {own} on this overlay")
+            text = (
+                "None. Everything here composites as it should."
+                if not count
+                else f"{count} in the project, {own} on this overlay"
+            )
         self.state.setText(text)
 
     def _follow(self) -> None:

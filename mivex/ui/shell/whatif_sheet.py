@@ -127,13 +127,17 @@ class WhatIf(QDialog):
 
     def _show(self, now: object, rows: object) -> None:
         self.sheet.show_trials(list(rows), str(now))  # type: ignore[call-overload]
-        self.said.setText("As this camera sees it, over the brightest, a middling and the darkest place behind it. "
-                          "A click takes a blend, with the depth write and the draw group that are usual for it.")
+        self.said.setText(
+            "As this camera sees it, over the brightest, a middling and the darkest place behind it. "
+            "A click takes a blend, with the depth write and the draw group that are usual for it."
+        )
 
     def _take(self, blend: str) -> None:
         key = self.session.overlay_id
-        self.session.apply(f"Take {blend}", lambda d: edits.map_overlay(d, key, lambda o: o.model_copy(
-            update={"material": with_blend(o.material, blend)})))  # type: ignore[arg-type]
+        self.session.apply(
+            f"Take {blend}",
+            lambda d: edits.map_overlay(d, key, lambda o: o.model_copy(update={"material": with_blend(o.material, blend)})),
+        )  # type: ignore[arg-type]
         self.accept()
 
     def done(self, result: int) -> None:

@@ -99,8 +99,11 @@ class Window(Following):
         row.addWidget(self.track)
         row.addStretch()
         self.arrangement = QButtonGroup(self)
-        for key, tip in (("both", "Flat proof and stage   (F2)"), ("flat", "Flat proof alone   (F3)"),
-                         ("stage", "Stage alone   (F4)")):
+        for key, tip in (
+            ("both", "Flat proof and stage   (F2)"),
+            ("flat", "Flat proof alone   (F3)"),
+            ("stage", "Stage alone   (F4)"),
+        ):
             button = theme.tool(key, tip, checkable=True)
             button.setProperty("key", key)
             button.setFocusPolicy(Qt.FocusPolicy.NoFocus)
@@ -187,14 +190,18 @@ class Window(Following):
         self.desk.said.connect(self.tell)
         # Outlines are worked out with the stage's picture.
         self.stage.canvas.worker.done.connect(
-            lambda *_: self._follow_layers() if self.controls.station == "sheet" else None)
+            lambda *_: self._follow_layers() if self.controls.station == "sheet" else None
+        )
         self.desk.framed.connect(self._frame)
         self.desk.fewer_wanted.connect(self.ask_fewer)
         self.controls.sheet_wanted.connect(self.build_sheet)
         self.desk.told.connect(self.session.refresher.later(self._follow_effect))
         self.chart.hint.connect(lambda words: self.controls.hint.say(words) if words else None)
-        for on, said in ((self.engine.busy, self.engine.progress), (self.jobs.busy, self.jobs.said),
-                         (self.shipper.busy, self.shipper.said)):
+        for on, said in (
+            (self.engine.busy, self.engine.progress),
+            (self.jobs.busy, self.jobs.said),
+            (self.shipper.busy, self.shipper.said),
+        ):
             on.connect(self.busy.set_busy)
             said.connect(self.busy.say)
         self.engine.examined.connect(self.session.refresher.later(self._refresh))
@@ -254,7 +261,8 @@ class Window(Following):
     def idle(self) -> bool:
         """Nothing is being computed, nor about to be."""
         return self.session.refresher.idle and not (
-            self.at_work or self.engine.reloading or self.tray.ledger.asking or self.stage.canvas.moving)
+            self.at_work or self.engine.reloading or self.tray.ledger.asking or self.stage.canvas.moving
+        )
 
     def tell(self, sentence: str) -> None:
         """Show one sentence under the proofs for a while."""

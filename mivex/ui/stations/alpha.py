@@ -33,8 +33,7 @@ class Histogram(Plane):
         each = (a.height() - high - 9) / 3
         for i in range(3):
             top = a.top() + high + 3 + i * (each + 3)
-            draw_histogram(p, a.adjusted(0, top - a.top(), 0, top + each - a.bottom()), self.counts[i],
-                           _CHANNEL_COLOURS[i])
+            draw_histogram(p, a.adjusted(0, top - a.top(), 0, top + each - a.bottom()), self.counts[i], _CHANNEL_COLOURS[i])
 
 
 def build_alpha(c: Page, o: Overlay) -> None:

@@ -85,8 +85,14 @@ class Page(QWidget):
     look_wanted = Signal(str)
     sheet_wanted = Signal(str)
 
-    def __init__(self, session: Session, engine: Engine, desk: PlaybackController, choose_file: Callable[[str], str],
-                 parent: QObject | None = None) -> None:
+    def __init__(
+        self,
+        session: Session,
+        engine: Engine,
+        desk: PlaybackController,
+        choose_file: Callable[[str], str],
+        parent: QObject | None = None,
+    ) -> None:
         super().__init__()
         self.session, self.engine, self.desk, self.choose_file = session, engine, desk, choose_file
         self.column = QVBoxLayout()
@@ -127,6 +133,7 @@ class Page(QWidget):
 
     def model_field(self, model: type, key: str, part: str, o: Overlay) -> None:
         """The editor of one setting of an overlay's source, material or delivery."""
+
         def read() -> Any:
             now = self.session.doc.overlay(o.id) or o
             return getattr(getattr(now, part), key)
@@ -136,8 +143,13 @@ class Page(QWidget):
             field.default = getattr(default_material(o.kind), key)
             if isinstance(field, NumberField):
                 field.bar.default = float(field.default)
-        field.edited.connect(self.edit_with(f"Change {field.name.lower()}", f"{o.id} {part} {key}",
-                                        lambda d, v: edits.set_fields(d, o.id, part, **{key: v})))
+        field.edited.connect(
+            self.edit_with(
+                f"Change {field.name.lower()}",
+                f"{o.id} {part} {key}",
+                lambda d, v: edits.set_fields(d, o.id, part, **{key: v}),
+            )
+        )
         self.add_field(field)
 
     def choose_pack(self, channel: str) -> None:
@@ -262,8 +274,9 @@ class Page(QWidget):
         if o is None or mesh is None or row is None:
             return
         text = faces_text(grown(mesh, faces_of(row.mask.parts[part].faces, len(mesh.index)), by))
-        self.session.apply("Grow faces" if by > 0 else "Shrink faces",
-                           lambda d: layer_edits.set_part(d, o.id, row_id, part, faces=text))
+        self.session.apply(
+            "Grow faces" if by > 0 else "Shrink faces", lambda d: layer_edits.set_part(d, o.id, row_id, part, faces=text)
+        )
 
     def _row(self) -> Any:
         o = self.session.overlay
@@ -297,8 +310,9 @@ class Page(QWidget):
         hit = set(picked(mesh, face, self.second_by).tolist())
         text = faces_text(np.array(sorted(now - hit if face in now else now | hit), np.int64))
         how = place.second.how if place.second.how != "file" else "flat"
-        self.session.apply("Choose faces", lambda d: edits.set_place(
-            d, o.id, place.id, second=SecondSet(how=how, faces=text)))
+        self.session.apply(
+            "Choose faces", lambda d: edits.set_place(d, o.id, place.id, second=SecondSet(how=how, faces=text))
+        )
 
     def add_step(self, step: Step) -> None:
         """Put a step where it belongs in the selected overlay's recipe."""

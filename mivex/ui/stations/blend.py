@@ -51,8 +51,10 @@ def build_blend(c: Page, o: Overlay) -> Iterator[None]:
         factors = f"colour ({colour[0]}, {colour[1]})   alpha ({alpha[0]}, {alpha[1]})".replace("-", "−")
         soft = f"<span style='color:{theme.SOFT}'>"
         cost = cost_of(m, c.engine.get(o.id).texture).words()
-        equation.setText(f"<span style='font-weight:600'>{text}</span><br>{soft}factors: {factors}</span><br>"
-                         f"{soft}{blend.why}</span><br>{soft}a fragment: {cost}</span>")
+        equation.setText(
+            f"<span style='font-weight:600'>{text}</span><br>{soft}factors: {factors}</span><br>"
+            f"{soft}{blend.why}</span><br>{soft}a fragment: {cost}</span>"
+        )
 
     c.live.append(live)
     c.column.addSpacing(6)
@@ -137,8 +139,14 @@ def _variant(c: Page, o: Overlay) -> None:
 
 
 EFFECTS: dict[str, tuple[type[OmitDefaultsModel], str]] = {
-    "contact": (Contact, "distance"), "erosion": (Erosion, "form"), "tones": (Tones, "on"), "recolour": (Recolour, "on"),
-    "breakup": (Breakup, "amount"), "halo": (Halo, "strength"), "flow": (UvScroll, "strength"), "glass": (Glass, "on"),
+    "contact": (Contact, "distance"),
+    "erosion": (Erosion, "form"),
+    "tones": (Tones, "on"),
+    "recolour": (Recolour, "on"),
+    "breakup": (Breakup, "amount"),
+    "halo": (Halo, "strength"),
+    "flow": (UvScroll, "strength"),
+    "glass": (Glass, "on"),
 }
 """Effects: the model, and the setting that switches it on; the others are shown while it is."""
 
@@ -175,12 +183,24 @@ def _material(c: Page, o: Overlay) -> Material:
 def input_field(c: Page, o: Overlay, key: str, name: str, hint: str, number: str) -> None:
     """The editor of one input."""
     usual = getattr(default_material(o.kind).finish, key)
-    field = SourcedField(name, hint, lambda: getattr(_material(c, o).finish, key), usual, number=number,
-                         overlays=lambda: {k.id: k.name for k in c.session.doc.overlays if k.id != o.id},
-                         choose_file=c.choose_file)
-    field.edited.connect(c.edit_with(f"Change {name.lower()}", f"{o.id} finish {key}", lambda d, v: edits.set_fields(
-        d, o.id, "material", finish=edits.revalidated(
-            (d.overlay(o.id) or o).material.finish, **{key: v}))))
+    field = SourcedField(
+        name,
+        hint,
+        lambda: getattr(_material(c, o).finish, key),
+        usual,
+        number=number,
+        overlays=lambda: {k.id: k.name for k in c.session.doc.overlays if k.id != o.id},
+        choose_file=c.choose_file,
+    )
+    field.edited.connect(
+        c.edit_with(
+            f"Change {name.lower()}",
+            f"{o.id} finish {key}",
+            lambda d, v: edits.set_fields(
+                d, o.id, "material", finish=edits.revalidated((d.overlay(o.id) or o).material.finish, **{key: v})
+            ),
+        )
+    )
     c.add_field(field)
 
 
@@ -212,12 +232,25 @@ def nested_field(c: Page, o: Overlay, model: type, part: str, key: str) -> None:
 def eaten_by(c: Page, o: Overlay) -> None:
     """What breaks an overlay up: a noise, or a channel of any picture."""
     info = Breakup.model_fields["mask"]
-    field = SourcedField(str(info.title), str(info.description), lambda: _material(c, o).breakup.mask,
-                         Channel(source="number"), number="",
-                         overlays=lambda: {k.id: k.name for k in c.session.doc.overlays if k.id != o.id},
-                         choose_file=c.choose_file, bare="A noise")
-    field.edited.connect(c.edit_with("Change eaten by", f"{o.id} breakup mask", lambda d, v: edits.set_fields(
-        d, o.id, "material", breakup=edits.revalidated((d.overlay(o.id) or o).material.breakup, mask=v))))
+    field = SourcedField(
+        str(info.title),
+        str(info.description),
+        lambda: _material(c, o).breakup.mask,
+        Channel(source="number"),
+        number="",
+        overlays=lambda: {k.id: k.name for k in c.session.doc.overlays if k.id != o.id},
+        choose_file=c.choose_file,
+        bare="A noise",
+    )
+    field.edited.connect(
+        c.edit_with(
+            "Change eaten by",
+            f"{o.id} breakup mask",
+            lambda d, v: edits.set_fields(
+                d, o.id, "material", breakup=edits.revalidated((d.overlay(o.id) or o).material.breakup, mask=v)
+            ),
+        )
+    )
     c.add_field(field)
 
 
@@ -230,8 +263,15 @@ def packed_map(c: Page, o: Overlay) -> None:
     def take(order: tuple[PackedName, ...]) -> None:
         path = c.choose_file("file")
         if path:
-            c.session.apply("Take a packed picture", lambda d: edits.set_fields(d, o.id, "material", finish=packed(
-                (d.overlay(o.id) or o).material.finish, order, source="file", path=path)))
+            c.session.apply(
+                "Take a packed picture",
+                lambda d: edits.set_fields(
+                    d,
+                    o.id,
+                    "material",
+                    finish=packed((d.overlay(o.id) or o).material.finish, order, source="file", path=path),
+                ),
+            )
 
     for words, order in PACKED.items():
         menu.addAction(words).triggered.connect(lambda _=False, k=order: take(k))
@@ -243,11 +283,29 @@ def _shape(c: Page, o: Overlay) -> object:
     """What decides which fields there are."""
     m = o.material
     base = followed_by(c.session.doc, o)
-    return base.name if base is not None else "", o.own, o.kind, m.blend, m.lit, m.finish.normal.source, (
-        m.finish.glow.strength > 0), m.group == "Decal", m.both_faces, m.erosion.by, m.erosion.form == "soft", tuple(
-        getattr(getattr(m, part), head) != getattr(model(), head) for part, (model, head) in EFFECTS.items())
+    return (
+        base.name if base is not None else "",
+        o.own,
+        o.kind,
+        m.blend,
+        m.lit,
+        m.finish.normal.source,
+        (m.finish.glow.strength > 0),
+        m.group == "Decal",
+        m.both_faces,
+        m.erosion.by,
+        m.erosion.form == "soft",
+        tuple(getattr(getattr(m, part), head) != getattr(model(), head) for part, (model, head) in EFFECTS.items()),
+    )
 
 
-STATION = Station("blend", "Blend", "How it meets what lies behind it.", 40,
-                  build_blend, lambda o: o.material != default_material(o.kind), _shape)
+STATION = Station(
+    "blend",
+    "Blend",
+    "How it meets what lies behind it.",
+    40,
+    build_blend,
+    lambda o: o.material != default_material(o.kind),
+    _shape,
+)
 """Registered."""

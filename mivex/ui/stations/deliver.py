@@ -22,22 +22,40 @@ def _recipe(c: Page, o: Overlay) -> None:
 
     hint = "Which files it becomes, and what goes with them. A change makes a recipe of the project's own."
     field = ChoiceField("Recipe", hint, lambda: now().delivery.recipe if now().delivery.recipe in rows else "", "", rows)
-    field.edited.connect(lambda v: c.session.apply("Choose a delivery recipe", lambda d: d.model_copy(update={
-        "overlays": tuple(x.model_copy(update={"delivery": x.delivery.model_copy(update={"recipe": v})})
-                          if x.id == o.id else x for x in d.overlays)})))
+    field.edited.connect(
+        lambda v: c.session.apply(
+            "Choose a delivery recipe",
+            lambda d: d.model_copy(
+                update={
+                    "overlays": tuple(
+                        x.model_copy(update={"delivery": x.delivery.model_copy(update={"recipe": v})})
+                        if x.id == o.id
+                        else x
+                        for x in d.overlays
+                    )
+                }
+            ),
+        )
+    )
     c.add_field(field)
     for key in ("gltf", "motion", "proof"):
+
         def read(key: str = key) -> object:
             return getattr(delivery_edits.recipe_of(c.session.doc, now()), key)
 
         part = field_for(DeliveryRecipe, key, read, c.choose_file)
-        part.edited.connect(lambda v, key=key: c.session.apply(
-            "Change the delivery recipe",
-            lambda d: delivery_edits.changed(d, o.id, lambda r: r.model_copy(update={key: v}))))
+        part.edited.connect(
+            lambda v, key=key: c.session.apply(
+                "Change the delivery recipe",
+                lambda d: delivery_edits.changed(d, o.id, lambda r: r.model_copy(update={key: v})),
+            )
+        )
         c.add_field(part)
     buttons = QHBoxLayout()
-    for words, tip, slot in (("Use a file …", "Take a delivery recipe from a file", "take"),
-                             ("Save as …", "Save this delivery recipe as a file, to share it", "save")):
+    for words, tip, slot in (
+        ("Use a file …", "Take a delivery recipe from a file", "take"),
+        ("Save as …", "Save this delivery recipe as a file, to share it", "save"),
+    ):
         b = QPushButton(words)
         b.setToolTip(tip)
         b.clicked.connect(lambda _=False, s=slot: c.recipe_wanted.emit(s))
@@ -69,23 +87,34 @@ def build_deliver(c: Page, o: Overlay) -> None:
     def live() -> None:
         now = c.session.doc.overlay(o.id) or o
         recipe = delivery_edits.recipe_of(c.session.doc, now)
-        words = ["A blend sheet (JSON: blend, factors, depth, group, nudge, faces) is written beside the pictures. All are "
-                 "read back and compared."]
+        words = [
+            "A blend sheet (JSON: blend, factors, depth, group, nudge, faces) is written beside the pictures. All are "
+            "read back and compared."
+        ]
         if recipe.gltf != "none" and now.places and (lost := unsaid(now, c.session.doc)):
             words.append("glTF cannot say, so that only the sheet does: " + ", ".join(lost) + ".")
         said.setText("\n".join(words))
         ready = c.engine.get(o.id).texture is not None
         enable(one, ready, "There is no picture to deliver yet")
         found = c.engine.results.findings_of(o.id)
-        state.setText("There is no picture to deliver yet." if not ready else
-                      "No findings: it composites as it should." if not found else
-                      f"{len(found)} finding{'s are' if len(found) > 1 else ' is'} still open; it can be delivered "
-                      "all the same.")
+        state.setText(
+            "There is no picture to deliver yet."
+            if not ready
+            else "No findings: it composites as it should."
+            if not found
+            else f"{len(found)} finding{'s are' if len(found) > 1 else ' is'} still open; it can be delivered all the same."
+        )
 
     c.live.append(live)
 
 
-STATION = Station("deliver", "Deliver", "What is written, and in which form.", 60,
-                  build_deliver, lambda o: o.delivery != Delivery(),
-                  lambda c, o: tuple(delivery_edits.choices(c.session.doc)))
+STATION = Station(
+    "deliver",
+    "Deliver",
+    "What is written, and in which form.",
+    60,
+    build_deliver,
+    lambda o: o.delivery != Delivery(),
+    lambda c, o: tuple(delivery_edits.choices(c.session.doc)),
+)
 """Registered."""

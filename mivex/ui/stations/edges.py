@@ -24,8 +24,14 @@ def build_edges(c: Page, o: Overlay) -> None:
         _figures(c, o, "Outline error, in texels", _outline_words)
     c.column.addSpacing(8)
     c.column.addWidget(label("Fringe by mip level", "section"))
-    c.column.addWidget(label(f"99th percentile and maximum on screen, of 255. What shows of it, figure "
-                                 f"times area, is a finding above {LIMIT:.0f}.", "figure", wrap=True))
+    c.column.addWidget(
+        label(
+            f"99th percentile and maximum on screen, of 255. What shows of it, figure "
+            f"times area, is a finding above {LIMIT:.0f}.",
+            "figure",
+            wrap=True,
+        )
+    )
     grid = QGridLayout()
     grid.setContentsMargins(0, 0, 0, 0)
     grid.setHorizontalSpacing(10)
@@ -83,18 +89,30 @@ def _figures(c: Page, o: Overlay, title: str, words: Callable[[TextureMetrics], 
 def _coverage_words(f: TextureMetrics) -> str:
     if not f.coverage:
         return "No cutout."
-    rows = [f"{r.level} · {r.width}×{r.height}:  {r.plain:.1%}, kept {r.kept:.1%}" for r in f.coverage
-            if min(r.width, r.height) >= 4]
+    rows = [
+        f"{r.level} · {r.width}×{r.height}:  {r.plain:.1%}, kept {r.kept:.1%}"
+        for r in f.coverage
+        if min(r.width, r.height) >= 4
+    ]
     return "\n".join([*rows, f"In a file without levels of its own, a cutoff of {f.cutoff:.2f} keeps it best."])
 
 
 def _outline_words(f: TextureMetrics) -> str:
     if f.outline is None or f.plain_outline is None:
         return "The alpha is no distance yet."
-    return (f"signed distance: mean {f.outline[0]:.3f}, largest {f.outline[1]:.2f}\n"
-            f"plain alpha:       mean {f.plain_outline[0]:.3f}, largest {f.plain_outline[1]:.2f}")
+    return (
+        f"signed distance: mean {f.outline[0]:.3f}, largest {f.outline[1]:.2f}\n"
+        f"plain alpha:       mean {f.plain_outline[0]:.3f}, largest {f.plain_outline[1]:.2f}"
+    )
 
 
-STATION = Station("edges", "Edges", "No rim: hidden colour, mattes, border, frame.", 30, build_edges, has_steps("edges"),
-                  lambda c, o: (steps_shape(c, o), o.material.blend == "Cutout"))
+STATION = Station(
+    "edges",
+    "Edges",
+    "No rim: hidden colour, mattes, border, frame.",
+    30,
+    build_edges,
+    has_steps("edges"),
+    lambda c, o: (steps_shape(c, o), o.material.blend == "Cutout"),
+)
 """Registered."""

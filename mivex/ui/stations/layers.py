@@ -307,7 +307,9 @@ def _base(c: Page, o: Overlay) -> None:
     )
     c.column.addSpacing(6)
     c.column.addWidget(label("Border", "section"))
-    _model(c, o, "guard", EdgeFade, ("on", *(("width", "ragged", "features", "seed") if o.layers.guard.on else ())), EdgeFade())
+    _model(
+        c, o, "guard", EdgeFade, ("on", *(("width", "ragged", "features", "seed") if o.layers.guard.on else ())), EdgeFade()
+    )
 
 
 def _row(c: Page, o: Overlay, row: Layer | Group) -> None:

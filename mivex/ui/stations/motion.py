@@ -1,6 +1,5 @@
 """Controls of the station Motion: effects, their parts, and the numbers beside the chart."""
 
-
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QSizePolicy
 
 from mivex.core.motion.curves import Curve
@@ -23,9 +22,15 @@ def build_motion(c: Page, o: Overlay) -> None:
     _effects(c, o)
     effect = c.desk.effect
     if effect is None:
-        c.column.addWidget(label("An effect is a group of emitters, whose particles show overlays. Begin one by its "
-                                 "purpose; "
-                                 "everything in it can be changed.", "figure", wrap=True))
+        c.column.addWidget(
+            label(
+                "An effect is a group of emitters, whose particles show overlays. Begin one by its "
+                "purpose; "
+                "everything in it can be changed.",
+                "figure",
+                wrap=True,
+            )
+        )
         return
     _parts(c, o)
     emitter = c.desk.emitter
@@ -131,14 +136,20 @@ def _parts(c: Page, o: Overlay) -> None:
         row.addWidget(alone)
         eye = theme.tool("unseen" if p.muted else "seen", "Mute it, or let it play", theme.SOFT)
         eye.setAccessibleName(f"Mute {p.name}")
-        eye.clicked.connect(lambda _=False, i=k, on=p.muted: c.session.apply(  # type: ignore[misc]
-            "Mute a part", lambda d: edits.set_part(d, key, i, "", muted=not on)))
+        eye.clicked.connect(
+            lambda _=False, i=k, on=p.muted: c.session.apply(  # type: ignore[misc]
+                "Mute a part", lambda d: edits.set_part(d, key, i, "", muted=not on)
+            )
+        )
         row.addWidget(eye)
         gone = theme.tool("remove", "Remove the part", theme.SOFT)
         gone.setAccessibleName(f"Remove {p.name}")
         enable(gone, len(effect.parts) > 1, "An effect has one part at least")
-        gone.clicked.connect(lambda _=False, i=k: c.session.apply(  # type: ignore[misc]
-            "Remove a part", lambda d: effect_edits.without_part(d, key, i)))
+        gone.clicked.connect(
+            lambda _=False, i=k: c.session.apply(  # type: ignore[misc]
+                "Remove a part", lambda d: effect_edits.without_part(d, key, i)
+            )
+        )
         row.addWidget(gone)
         c.column.addLayout(row)
     c.column.addSpacing(6)
@@ -147,16 +158,39 @@ def _parts(c: Page, o: Overlay) -> None:
 def _shape(c: Page, _o: Overlay) -> object:
     """What decides which controls there are."""
     e, d = c.desk.emitter, c.desk
-    effects = tuple((x.id, x.name, x.shown, x.copy_of, x.opened, x.lamp.on, x.bounds, tuple(
-        (p.name, p.overlay, p.muted) for p in x.parts)) for x in c.session.doc.effects)
+    effects = tuple(
+        (
+            x.id,
+            x.name,
+            x.shown,
+            x.copy_of,
+            x.opened,
+            x.lamp.on,
+            x.bounds,
+            tuple((p.name, p.overlay, p.muted) for p in x.parts),
+        )
+        for x in c.session.doc.effects
+    )
     own: object = None
     if e is not None:
         m, life = e.emission, e.life
         lane = getattr(life, d.lane, None)
-        own = (m.runs, m.form, m.way, len(m.bursts), m.mesh, m.rate_curve is None, e.birth.height is None, e.facing.facing,
-               bool(life.drift), bool(life.wind), life.solids,
-               len(lane.points) if isinstance(lane, Curve) else lane is None,
-               isinstance(lane, Curve) and lane.smooth, acts.frames_of(c, e.overlay))
+        own = (
+            m.runs,
+            m.form,
+            m.way,
+            len(m.bursts),
+            m.mesh,
+            m.rate_curve is None,
+            e.birth.height is None,
+            e.facing.facing,
+            bool(life.drift),
+            bool(life.wind),
+            life.solids,
+            len(lane.points) if isinstance(lane, Curve) else lane is None,
+            isinstance(lane, Curve) and lane.smooth,
+            acts.frames_of(c, e.overlay),
+        )
     names = tuple((o.id, o.name) for o in c.session.doc.overlays)
     return effects, names, d.effect_id, d.part, d.group, d.lane, d.alone, own, c.desk.kept is None
 

@@ -33,22 +33,50 @@ def whole_effect(c: Page) -> None:
     name = TextField("Name", "Name of the effect.", lambda: read().name, found.name)
     name.edited.connect(put("name", name=""))
     c.add_field(name)
-    at = vector_field("Stands at", "Metres across, up, towards the viewer.", lambda: read().at, (0.0, 0.5, 0.8), low=-4.0,
-                      high=4.0, hard=(-100.0, 100.0))
+    at = vector_field(
+        "Stands at",
+        "Metres across, up, towards the viewer.",
+        lambda: read().at,
+        (0.0, 0.5, 0.8),
+        low=-4.0,
+        high=4.0,
+        hard=(-100.0, 100.0),
+    )
     at.edited.connect(put("place", at=""))
     c.add_field(at)
-    turned = BarsField("Axis", "Yaw and pitch of its axis, and a roll about it; pitch 90 points up.",
-                       lambda: (read().yaw, read().pitch, read().roll), (0.0, 90.0, 0.0), spans=[(-180.0, 180.0)] * 3,
-                       hard=(-360.0, 360.0), unit="°", names=["yaw", "pitch", "roll"])
-    turned.edited.connect(c.edit_with("Change axis", f"effect {key} axis", lambda d, v: edits.set_effect(
-        d, key, yaw=v[0], pitch=v[1], roll=v[2])))
+    turned = BarsField(
+        "Axis",
+        "Yaw and pitch of its axis, and a roll about it; pitch 90 points up.",
+        lambda: (read().yaw, read().pitch, read().roll),
+        (0.0, 90.0, 0.0),
+        spans=[(-180.0, 180.0)] * 3,
+        hard=(-360.0, 360.0),
+        unit="°",
+        names=["yaw", "pitch", "roll"],
+    )
+    turned.edited.connect(
+        c.edit_with(
+            "Change axis", f"effect {key} axis", lambda d, v: edits.set_effect(d, key, yaw=v[0], pitch=v[1], roll=v[2])
+        )
+    )
     c.add_field(turned)
-    both = BarsField("Scale, seed", "Of the whole effect; another seed, other "
-                                    "chances.", lambda: (read().scale, read().seed),
-                     (1.0, 1), spans=[(0.1, 4.0), (1.0, 100.0)], hard=(0.001, 2e9), names=["scale", "seed"],
-                     whole=(False, True))
-    both.edited.connect(c.edit_with("Change scale or seed", f"effect {key} scale", lambda d, v: edits.set_effect(
-        d, key, scale=min(v[0], 1000.0), seed=round(v[1]))))
+    both = BarsField(
+        "Scale, seed",
+        "Of the whole effect; another seed, other chances.",
+        lambda: (read().scale, read().seed),
+        (1.0, 1),
+        spans=[(0.1, 4.0), (1.0, 100.0)],
+        hard=(0.001, 2e9),
+        names=["scale", "seed"],
+        whole=(False, True),
+    )
+    both.edited.connect(
+        c.edit_with(
+            "Change scale or seed",
+            f"effect {key} scale",
+            lambda d, v: edits.set_effect(d, key, scale=min(v[0], 1000.0), seed=round(v[1])),
+        )
+    )
     c.add_field(both)
     of = c.session.doc.effect(found.copy_of) if found.copy_of else None
     opened = of.opened if of is not None else DIALS
@@ -58,9 +86,15 @@ def whole_effect(c: Page) -> None:
         c.column.addWidget(label("None. Open some there.", "figure"))
     for dial in opened:
         field = field_for(ExposedParameters, dial, lambda k=dial: getattr(read().dials, k))  # type: ignore[misc]
-        field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"effect {key} dial "
-            f"{dial}", lambda d, v, k=dial:  # type: ignore[misc]
-                                         edits.set_effect(d, key, dials=edits.revalidated(read().dials, **{k: v}))))
+        field.edited.connect(
+            c.edit_with(
+                f"Change {field.name.lower()}",
+                f"effect {key} dial {dial}",
+                lambda d, v, k=dial: (  # type: ignore[misc]
+                    edits.set_effect(d, key, dials=edits.revalidated(read().dials, **{k: v}))
+                ),
+            )
+        )
         c.add_field(field)
     if of is None:
         row = QHBoxLayout()
@@ -79,9 +113,15 @@ def whole_effect(c: Page) -> None:
         c.column.addWidget(label("Lamp", "section"))
         for setting in ("on", *(("colour", "strength", "reach", "flicker", "rate", "above") if found.lamp.on else ())):
             field = field_for(Lamp, setting, lambda k=setting: getattr(read().lamp, k))  # type: ignore[misc]
-            field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"effect {key} lamp "
-                f"{setting}", lambda d, v, k=setting:  # type: ignore[misc]
-                                             edits.set_effect(d, key, lamp=edits.revalidated(read().lamp, **{k: v}))))
+            field.edited.connect(
+                c.edit_with(
+                    f"Change {field.name.lower()}",
+                    f"effect {key} lamp {setting}",
+                    lambda d, v, k=setting: (  # type: ignore[misc]
+                        edits.set_effect(d, key, lamp=edits.revalidated(read().lamp, **{k: v}))
+                    ),
+                )
+            )
             c.add_field(field)
     c.column.addSpacing(6)
     row = QHBoxLayout()

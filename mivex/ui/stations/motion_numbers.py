@@ -26,14 +26,18 @@ def _now(c: Page, group: str) -> Callable[[], Any]:
     def read() -> Any:
         e = c.desk.emitter
         return getattr(e, group) if e is not None else last
+
     return read
 
 
 def _put(c: Page, group: str, key: str, words: str) -> Callable[[object], None]:
     """A slot that sets a setting of a group of the chosen part."""
     own, part = c.desk.own_id, c.desk.part
-    return c.edit_with(f"Change {words.lower()}", f"{own} {part} {group} {key}", lambda d, v: edits.set_part(
-        d, own, part, group, **{key: v}))
+    return c.edit_with(
+        f"Change {words.lower()}",
+        f"{own} {part} {group} {key}",
+        lambda d, v: edits.set_part(d, own, part, group, **{key: v}),
+    )
 
 
 def _fields(c: Page, group: str, model: type, keys: tuple[str, ...]) -> None:
@@ -44,11 +48,22 @@ def _fields(c: Page, group: str, model: type, keys: tuple[str, ...]) -> None:
         if extra.get("widget") == "range":
             field = range_field(model, key, lambda k=key: getattr(now(), k))  # type: ignore[misc]
         elif key in ("size", "along", "acceleration"):
-            spans = {"size": (0.0, 2.0, (0.0, 100.0)), "along": (-1.0, 1.0, (-1.0, 1.0)),
-                     "acceleration": (-5.0, 5.0, (-1000.0, 1000.0))}[key]
+            spans = {
+                "size": (0.0, 2.0, (0.0, 100.0)),
+                "along": (-1.0, 1.0, (-1.0, 1.0)),
+                "acceleration": (-5.0, 5.0, (-1000.0, 1000.0)),
+            }[key]
             unit = {"size": "m", "along": "", "acceleration": "m/s²"}[key]
-            field = vector_field(str(info.title), str(info.description), lambda k=key: getattr(now(), k),  # type: ignore[misc]
-                                 info.default, low=spans[0], high=spans[1], hard=spans[2], unit=unit)
+            field = vector_field(
+                str(info.title),
+                str(info.description),
+                lambda k=key: getattr(now(), k),  # type: ignore[misc]
+                info.default,
+                low=spans[0],
+                high=spans[1],
+                hard=spans[2],
+                unit=unit,
+            )
         else:
             field = field_for(model, key, lambda k=key: getattr(now(), k), c.choose_file)  # type: ignore
         field.edited.connect(_put(c, group, key, field.name))
@@ -59,18 +74,29 @@ def stream(c: Page, e: Emitter) -> None:
     """When and where particles are born, and which way they go."""
     m = e.emission
     times = ("times",) if m.runs == "times" else ()
-    _fields(c, "emission", Emission, ("rate", "runs", *times, "duration", "delay", "most",
-                                      *(("warm",) if m.runs == "loop" else ())))
+    _fields(
+        c,
+        "emission",
+        Emission,
+        ("rate", "runs", *times, "duration", "delay", "most", *(("warm",) if m.runs == "loop" else ())),
+    )
     row = QHBoxLayout()
     if m.rate_curve is not None:
         level = QPushButton("Even rate")
         level.setToolTip("Takes the curve of the rate away")
-        level.clicked.connect(lambda: c.session.apply("Even rate", lambda d: edits.set_part(
-            d, c.desk.own_id, c.desk.part, "emission", rate_curve=None)))
+        level.clicked.connect(
+            lambda: c.session.apply(
+                "Even rate", lambda d: edits.set_part(d, c.desk.own_id, c.desk.part, "emission", rate_curve=None)
+            )
+        )
         row.addWidget(level)
     burst = QPushButton("Add a burst")
-    burst.clicked.connect(lambda: c.session.apply("Add a burst", lambda d: edits.set_part(
-        d, c.desk.own_id, c.desk.part, "emission", bursts=(*m.bursts, Burst(count=(12, 16))))))
+    burst.clicked.connect(
+        lambda: c.session.apply(
+            "Add a burst",
+            lambda d: edits.set_part(d, c.desk.own_id, c.desk.part, "emission", bursts=(*m.bursts, Burst(count=(12, 16)))),
+        )
+    )
     row.addWidget(burst)
     row.addStretch()
     c.column.addLayout(row)
@@ -80,9 +106,19 @@ def stream(c: Page, e: Emitter) -> None:
     c.column.addWidget(label("Where, and which way", "section"))
     sized = {"point": (), "mesh": ()}.get(m.form, ("size",))
     skin = ("skin",) if m.form not in ("point", "line", "mesh") else ()
-    _fields(c, "emission", Emission, ("form", *sized, *skin, "way",
-                                      *(("cone",) if m.way == "cone" else ()),
-                                      *(("along",) if m.way in ("cone", "given") else ())))
+    _fields(
+        c,
+        "emission",
+        Emission,
+        (
+            "form",
+            *sized,
+            *skin,
+            "way",
+            *(("cone",) if m.way == "cone" else ()),
+            *(("along",) if m.way in ("cone", "given") else ()),
+        ),
+    )
     if m.form == "mesh":
         pick = QPushButton(m.mesh.rsplit("/", 1)[-1] or "Choose a mesh …")
         pick.clicked.connect(lambda: acts.choose_mesh(c))
@@ -103,37 +139,71 @@ def _burst(c: Page, k: int, _b: Burst) -> None:
                 return d
             rows[k] = edits.revalidated(rows[k], **values(v))
             return edits.set_part(d, c.desk.own_id, c.desk.part, "emission", bursts=tuple(rows))
+
         return edit
 
     c.column.addWidget(label(f"Burst {k + 1}", "soft"))
-    at = BarsField("At, again", "Seconds into the run; how often; seconds between.",
-                   lambda: (read().time, read().repeats, read().every), (0.0, 1, 0.5),
-                   spans=[(0.0, 4.0), (1.0, 10.0), (0.05, 2.0)], hard=(0.0, 600.0), unit="s",
-                   names=["time", "times", "every"])
-    at.edited.connect(c.edit_with("Change a burst", f"burst {k}", put(lambda v: {
-        "time": v[0], "repeats": max(1, round(v[1])), "every": max(v[2], 0.01)})))
+    at = BarsField(
+        "At, again",
+        "Seconds into the run; how often; seconds between.",
+        lambda: (read().time, read().repeats, read().every),
+        (0.0, 1, 0.5),
+        spans=[(0.0, 4.0), (1.0, 10.0), (0.05, 2.0)],
+        hard=(0.0, 600.0),
+        unit="s",
+        names=["time", "times", "every"],
+    )
+    at.edited.connect(
+        c.edit_with(
+            "Change a burst",
+            f"burst {k}",
+            put(lambda v: {"time": v[0], "repeats": max(1, round(v[1])), "every": max(v[2], 0.01)}),
+        )
+    )
     c.add_field(at)
-    many = BarsField("How many", "Least and greatest number.", lambda: read().count, (10, 10), spans=[(0.0, 100.0)] * 2,
-                     hard=(0.0, 20000.0), whole=True, names=["least", "greatest"])
-    many.edited.connect(c.edit_with("Change a burst", f"burst count {k}", put(lambda v: {
-        "count": (int(min(v)), int(max(v)))})))
+    many = BarsField(
+        "How many",
+        "Least and greatest number.",
+        lambda: read().count,
+        (10, 10),
+        spans=[(0.0, 100.0)] * 2,
+        hard=(0.0, 20000.0),
+        whole=True,
+        names=["least", "greatest"],
+    )
+    many.edited.connect(
+        c.edit_with("Change a burst", f"burst count {k}", put(lambda v: {"count": (int(min(v)), int(max(v)))}))
+    )
     c.add_field(many)
 
 
 def birth(c: Page, e: Emitter) -> None:
     """What particles are like when they are born."""
     _fields(c, "birth", Birth, ("life", "width"))
-    own = SwitchField("Own height", "Its height is not its "
-                                    "width.", lambda: _now(c, "birth")().height is not None, default=False)
-    own.edited.connect(c.edit_with("Change own height", "own height", lambda d, v: edits.set_part(
-        d, c.desk.own_id, c.desk.part, "birth", height=e.birth.width if v else None)))
+    own = SwitchField(
+        "Own height", "Its height is not its width.", lambda: _now(c, "birth")().height is not None, default=False
+    )
+    own.edited.connect(
+        c.edit_with(
+            "Change own height",
+            "own height",
+            lambda d, v: edits.set_part(d, c.desk.own_id, c.desk.part, "birth", height=e.birth.width if v else None),
+        )
+    )
     c.add_field(own)
     if e.birth.height is not None:
         now = _now(c, "birth")
-        field = BarsField("Height", "Metres, least and "
-                                    "greatest.", lambda: now().height, (0.3, 0.3), spans=[(0.01, 2.0)] * 2,
-                          hard=(0.001, 1000.0), unit="m", names=["least", "greatest"],
-                          join=lambda v, i: (v[0], max(v)) if i == 0 else (min(v), v[1]))
+        field = BarsField(
+            "Height",
+            "Metres, least and greatest.",
+            lambda: now().height,
+            (0.3, 0.3),
+            spans=[(0.01, 2.0)] * 2,
+            hard=(0.001, 1000.0),
+            unit="m",
+            names=["least", "greatest"],
+            join=lambda v, i: (v[0], max(v)) if i == 0 else (min(v), v[1]),
+        )
         field.edited.connect(_put(c, "birth", "height", "Height"))
         c.add_field(field)
     _fields(c, "birth", Birth, ("speed", "turn", "spin", "opacity"))
@@ -143,11 +213,16 @@ def birth(c: Page, e: Emitter) -> None:
         c.column.addWidget(label(f"Its overlay is a sheet of {n} frames, 0 to {n - 1}.", "figure", wrap=True))
     now = _now(c, "birth")
     for k, words in enumerate(("Tint from", "Tint to")):
-        tint = ColourField(words, "Any colour between the two, by "
-                                   "chance.", lambda i=k: now().tint[i], (1.0, 1.0, 1.0))  # type: ignore[misc]
-        tint.edited.connect(c.edit_with("Change the tint at birth", f"tint "
-                                                                     f"{k}", lambda d, v, i=k: edits.set_part(  # type: ignore[misc]
-            d, c.desk.own_id, c.desk.part, "birth", tint=tuple(v if j == i else now().tint[j] for j in (0, 1)))))
+        tint = ColourField(words, "Any colour between the two, by chance.", lambda i=k: now().tint[i], (1.0, 1.0, 1.0))  # type: ignore[misc]
+        tint.edited.connect(
+            c.edit_with(
+                "Change the tint at birth",
+                f"tint {k}",
+                lambda d, v, i=k: edits.set_part(  # type: ignore[misc]
+                    d, c.desk.own_id, c.desk.part, "birth", tint=tuple(v if j == i else now().tint[j] for j in (0, 1))
+                ),
+            )
+        )
         c.add_field(tint)
 
 
@@ -167,7 +242,8 @@ def life(c: Page, e: Emitter) -> None:
             menu = QMenu(preset)
             for words, (points, smooth) in PRESETS.items():
                 menu.addAction(words).triggered.connect(
-                    lambda _=False, p=points, s=smooth: acts.put_lane(c, Curve(points=p, smooth=s)))
+                    lambda _=False, p=points, s=smooth: acts.put_lane(c, Curve(points=p, smooth=s))
+                )
             preset.setMenu(menu)
             row.addWidget(preset)
         copy = QPushButton("Copy")
@@ -187,23 +263,43 @@ def life(c: Page, e: Emitter) -> None:
         if isinstance(value, Curve):
             _points(c, value)
         elif isinstance(value, Ramp):
-            c.column.addWidget(label("Double click a colour in the chart for another; double click between adds "
-                                     "one.", "figure",
-                                     wrap=True))
+            c.column.addWidget(
+                label("Double click a colour in the chart for another; double click between adds one.", "figure", wrap=True)
+            )
         c.column.addSpacing(6)
     c.column.addWidget(label("What moves it", "section"))
     life = e.life
-    _fields(c, "life", Life, ("gravity", "drag", "limit", "acceleration", "swirl", "drift",
-                              *(("drift_scale", "drift_rate") if life.drift else ()), "wind", "solids",
-                              *(("bounce", "rub") if life.solids == "bounce" else ())))
+    _fields(
+        c,
+        "life",
+        Life,
+        (
+            "gravity",
+            "drag",
+            "limit",
+            "acceleration",
+            "swirl",
+            "drift",
+            *(("drift_scale", "drift_rate") if life.drift else ()),
+            "wind",
+            "solids",
+            *(("bounce", "rub") if life.solids == "bounce" else ()),
+        ),
+    )
     if life.wind:
         c.column.addSpacing(4)
         c.column.addWidget(label("Wind of the stage", "section"))
         for key in ("wind_x", "wind_y", "wind_z"):
             field = field_for(Air, key, lambda k=key: getattr(c.session.doc.air, k))  # type: ignore[misc]
-            field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"air "
-                f"{key}", lambda d, v, k=key: d.model_copy(  # type: ignore[misc]
-                update={"air": edits.revalidated(d.air, **{k: v})})))
+            field.edited.connect(
+                c.edit_with(
+                    f"Change {field.name.lower()}",
+                    f"air {key}",
+                    lambda d, v, k=key: d.model_copy(  # type: ignore[misc]
+                        update={"air": edits.revalidated(d.air, **{k: v})}
+                    ),
+                )
+            )
             c.add_field(field)
 
 
@@ -230,20 +326,44 @@ def _points(c: Page, curve: Curve) -> None:
         return edits.set_part(d, c.desk.own_id, c.desk.part, "life", **{key: fresh})
 
     for k in range(min(len(curve.points), 12)):
-        field = BarsField(f"Point {k + 1}", "Share of the life; value.", lambda i=k: read(i), read(k),  # type: ignore[misc]
-                          spans=[(0.0, 1.0), (0.0, 2.0)], hard=(-1000.0, 1000.0), names=["when", "value"])
-        field.edited.connect(c.edit_with("Change a point", f"point {key} "
-                                                           f"{k}", lambda d, v, i=k: put(d, i, v)))  # type: ignore[misc]
+        field = BarsField(
+            f"Point {k + 1}",
+            "Share of the life; value.",
+            lambda i=k: read(i),
+            read(k),  # type: ignore[misc]
+            spans=[(0.0, 1.0), (0.0, 2.0)],
+            hard=(-1000.0, 1000.0),
+            names=["when", "value"],
+        )
+        field.edited.connect(c.edit_with("Change a point", f"point {key} {k}", lambda d, v, i=k: put(d, i, v)))  # type: ignore[misc]
         c.add_field(field)
 
 
 def stands(c: Page, e: Emitter) -> None:
     """How particles stand, and in which order they are drawn."""
     f = e.facing
-    _fields(c, "facing", Facing, ("facing", *(("stretch",) if f.facing == "stretched" else ()),
-                                  *(("yaw", "pitch") if f.facing == "fixed" else ()), "order", "nudge", "space"))
+    _fields(
+        c,
+        "facing",
+        Facing,
+        (
+            "facing",
+            *(("stretch",) if f.facing == "stretched" else ()),
+            *(("yaw", "pitch") if f.facing == "fixed" else ()),
+            "order",
+            "nudge",
+            "space",
+        ),
+    )
     now = _now(c, "facing")
-    held = BarsField("Held at", "Point of the picture that stands where the particle is: 0.5, 1 stands on its foot.",
-                     lambda: now().pivot, (0.5, 0.5), spans=[(0.0, 1.0)] * 2, hard=(-4.0, 5.0), names=["across", "down"])
+    held = BarsField(
+        "Held at",
+        "Point of the picture that stands where the particle is: 0.5, 1 stands on its foot.",
+        lambda: now().pivot,
+        (0.5, 0.5),
+        spans=[(0.0, 1.0)] * 2,
+        hard=(-4.0, 5.0),
+        names=["across", "down"],
+    )
     held.edited.connect(_put(c, "facing", "pivot", "Held at"))
     c.add_field(held)

@@ -158,8 +158,16 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
         return min(max(c.stroke_number, 1), len(strokes_now()))
 
     count = len(row.strokes)
-    which = NumberField("Stroke", "Which one; the last is the newest.", chosen, count, low=1, high=max(count, 2),
-                        hard=(1, count), whole=True)
+    which = NumberField(
+        "Stroke",
+        "Which one; the last is the newest.",
+        chosen,
+        count,
+        low=1,
+        high=max(count, 2),
+        hard=(1, count),
+        whole=True,
+    )
     which.edited.connect(c.choose_stroke)
     c.add_field(which)
 
@@ -170,25 +178,41 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
 
     c.live.append(live)
 
-
     def change(strokes: tuple[Any, ...]) -> tuple[Any, ...]:
         i = chosen() - 1
         old = strokes[i]
         fresh = c.session.brush.stroke(old.points, old.seed, mask=False, faces=old.faces)
-        return (*strokes[:i], fresh, *strokes[i + 1:])
+        return (*strokes[:i], fresh, *strokes[i + 1 :])
 
     def take() -> None:
         old = strokes_now()[chosen() - 1]
-        c.session.set_brush(does=old.does, tip=old.tip, area=old.area, wrap=old.wrap, mirror=old.mirror,
-                            add=old.join == "add", values=dict(old.values) or c.session.brush.values)
+        c.session.set_brush(
+            does=old.does,
+            tip=old.tip,
+            area=old.area,
+            wrap=old.wrap,
+            mirror=old.mirror,
+            add=old.join == "add",
+            values=dict(old.values) or c.session.brush.values,
+        )
 
     line = QHBoxLayout()
     for words, tip, do in (
-            ("Take its settings", "What it was painted with becomes what stands above.", take),
-            ("Repaint it", "Its points stay; tip, size and values become those above.", lambda: c.session.apply(
-                "Repaint stroke", lambda d: layer_edits.set_strokes(d, o.id, row.id, change))),
-            ("Remove it", "This stroke alone.", lambda: c.session.apply("Remove stroke", lambda d: layer_edits.set_strokes(
-                d, o.id, row.id, lambda st: st[:chosen() - 1] + st[chosen():])))):
+        ("Take its settings", "What it was painted with becomes what stands above.", take),
+        (
+            "Repaint it",
+            "Its points stay; tip, size and values become those above.",
+            lambda: c.session.apply("Repaint stroke", lambda d: layer_edits.set_strokes(d, o.id, row.id, change)),
+        ),
+        (
+            "Remove it",
+            "This stroke alone.",
+            lambda: c.session.apply(
+                "Remove stroke",
+                lambda d: layer_edits.set_strokes(d, o.id, row.id, lambda st: st[: chosen() - 1] + st[chosen() :]),
+            ),
+        ),
+    ):
         button = QPushButton(words)
         button.setToolTip(tip)
         button.clicked.connect(lambda _=False, f=do: f())  # type: ignore[misc]

@@ -25,12 +25,21 @@ from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
 from mivex.ui.stations.base import Page, Station
 
-_MOUNTS = {"panel": "Panel", "shape": "A simple shape", "hull": "On the hull", "surface": "On any surface",
-           "projected": "Thrown by a box", "billboard": "Faces the camera", "mesh": "On a mesh …"}
+_MOUNTS = {
+    "panel": "Panel",
+    "shape": "A simple shape",
+    "hull": "On the hull",
+    "surface": "On any surface",
+    "projected": "Thrown by a box",
+    "billboard": "Faces the camera",
+    "mesh": "On a mesh …",
+}
 
 
-HELD = (("Held across", "Point of it that stands at the place: 0 its left, 1 its right."),
-        ("Held down", "Point of it that stands at the place: 0 its top, 1 its foot, so that a flame stands on its nozzle."))
+HELD = (
+    ("Held across", "Point of it that stands at the place: 0 its left, 1 its right."),
+    ("Held down", "Point of it that stands at the place: 0 its top, 1 its foot, so that a flame stands on its nozzle."),
+)
 
 
 def build_place(c: Page, o: Overlay) -> None:
@@ -52,14 +61,18 @@ def build_place(c: Page, o: Overlay) -> None:
         row = QHBoxLayout()
         chosen = p.id == c.session.place_id
         button = QPushButton(f"{number}  {_MOUNTS[p.mount]}")
-        button.setStyleSheet("text-align: left;" + (f"border: 1px solid {theme.CHOSEN}; padding: 4px 11px;"
-                                                    if chosen else ""))
+        button.setStyleSheet(
+            "text-align: left;" + (f"border: 1px solid {theme.CHOSEN}; padding: 4px 11px;" if chosen else "")
+        )
         button.clicked.connect(lambda _=False, k=p.id: c.session.choose(o.id, k))  # type: ignore[misc]
         row.addWidget(button, 1)
         gone = theme.tool("remove", "Take it off the stage", theme.SOFT)
         gone.setAccessibleName(f"Remove placement {number}")
-        gone.clicked.connect(lambda _=False, k=p.id: c.session.apply(  # type: ignore[misc]
-            "Remove placement", lambda d: edits.remove_place(d, o.id, k)))
+        gone.clicked.connect(
+            lambda _=False, k=p.id: c.session.apply(  # type: ignore[misc]
+                "Remove placement", lambda d: edits.remove_place(d, o.id, k)
+            )
+        )
         row.addWidget(gone)
         c.column.addLayout(row)
     chosen_place = next((p for p in o.places if p.id == c.session.place_id), None)
@@ -78,12 +91,19 @@ def new_place(c: Page, overlay_id: str, mount: str) -> None:
     aspect = (full[0] / full[1]) ** 0.5
     size = {"width": round(0.8 * aspect, 3), "height": round(0.8 / aspect, 3)}
     shift = 0.3 * (len(o.places) % 5)
-    place: Place = (HullPlace(along=-0.6 + shift, **size) if mount == "hull" else
-                    PanelPlace(at=(-0.6 + shift, 1.1, 0.8), **size) if mount == "panel" else
-                    SurfacePlace(at=(-0.6 + shift, 0.0, 1.2), **size) if mount == "surface" else
-                    ProjectedPlace(at=(-0.6 + shift, 0.0, 1.2), **size) if mount == "projected" else
-                    ShapePlace(at=(-0.6 + shift, size["height"] / 2, 0.9), **size) if mount == "shape" else
-                    BillboardPlace(at=(-0.6 + shift, 1.2, 0.9), **size))
+    place: Place = (
+        HullPlace(along=-0.6 + shift, **size)
+        if mount == "hull"
+        else PanelPlace(at=(-0.6 + shift, 1.1, 0.8), **size)
+        if mount == "panel"
+        else SurfacePlace(at=(-0.6 + shift, 0.0, 1.2), **size)
+        if mount == "surface"
+        else ProjectedPlace(at=(-0.6 + shift, 0.0, 1.2), **size)
+        if mount == "projected"
+        else ShapePlace(at=(-0.6 + shift, size["height"] / 2, 0.9), **size)
+        if mount == "shape"
+        else BillboardPlace(at=(-0.6 + shift, 1.2, 0.9), **size)
+    )
     if mount == "mesh":
         path = c.choose_file("mesh")
         if not path:
@@ -95,12 +115,22 @@ def new_place(c: Page, overlay_id: str, mount: str) -> None:
 
 def place_fields(c: Page, o: Overlay, place: Place) -> None:
     """The numbers of one placement."""
+
     def now() -> Any:
         overlay = c.session.doc.overlay(o.id) or o
         return next((p for p in overlay.places if p.id == place.id), place)
 
-    def number(name: str, hint: str, key: str, low: float, high: float, hard: tuple[float, float], unit: str,
-               default: float = 0.0, axis: int | None = None) -> None:
+    def number(
+        name: str,
+        hint: str,
+        key: str,
+        low: float,
+        high: float,
+        hard: tuple[float, float],
+        unit: str,
+        default: float = 0.0,
+        axis: int | None = None,
+    ) -> None:
         def read() -> float:
             value = getattr(now(), key)
             return float(value if axis is None else value[axis])
@@ -118,14 +148,27 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
         c.add_field(field)
 
     if isinstance(place, HullPlace):
-        number("Along", "Metres along the hull; 0 is its middle, higher is nearer the bow.", "along", -3.6, 1.3,
-               (-10, 10), "m")
-        number("Around", "Degrees round the hull: 0 faces the dock, higher is further up.", "around", -90, 90,
-               (-180, 180), "°", 10.0)
+        number(
+            "Along", "Metres along the hull; 0 is its middle, higher is nearer the bow.", "along", -3.6, 1.3, (-10, 10), "m"
+        )
+        number(
+            "Around",
+            "Degrees round the hull: 0 faces the dock, higher is further up.",
+            "around",
+            -90,
+            90,
+            (-180, 180),
+            "°",
+            10.0,
+        )
     else:
-        for axis, (name, hint, low, high) in enumerate((
+        for axis, (name, hint, low, high) in enumerate(
+            (
                 ("Across", "Metres to the right, seen from the dock.", -4, 4),
-                ("Height", "Metres above the floor.", 0, 4), ("Towards", "Metres towards the viewer.", -4, 4))):
+                ("Height", "Metres above the floor.", 0, 4),
+                ("Towards", "Metres towards the viewer.", -4, 4),
+            )
+        ):
             number(name, hint, "at", low, high, (-20, 20), "m", (0.0, 1.2, 0.8)[axis], axis)
     if isinstance(place, PanelPlace | SurfacePlace | MeshPlace | ShapePlace | ProjectedPlace):
         number("Yaw", "Turns it about the upright axis.", "yaw", -180, 180, (-360, 360), "°")
@@ -134,47 +177,79 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
     if isinstance(place, MeshPlace):
         c.column.addWidget(label(f"Mesh: {place.path.rsplit('/', 1)[-1]}", "figure", wrap=True))
         number("Size", "Metres along its longest side.", "width", 0.05, 10, (0.001, 100), "m", 1.0)
-        c.column.addWidget(label("The frame on the flat proof moves, turns and scales the picture on the UVs.",
-                                 "figure", wrap=True))
+        c.column.addWidget(
+            label("The frame on the flat proof moves, turns and scales the picture on the UVs.", "figure", wrap=True)
+        )
         second_set(c, o, place)
         return
     if isinstance(place, ShapePlace):
         form = ChoiceField("Shape", "What carries the picture.", lambda: now().form, "crossed", FORMS)
-        form.edited.connect(c.edit_with("Change shape", f"{place.id} form", lambda d, v: edits.set_place(
-            d, o.id, place.id, form=v)))
+        form.edited.connect(
+            c.edit_with("Change shape", f"{place.id} form", lambda d, v: edits.set_place(d, o.id, place.id, form=v))
+        )
         c.add_field(form)
         if place.form in ("crossed", "stack"):
             number("Panels", "How many there are.", "count", 1, 12, (1, 64), "", 2.0)
         if place.form == "stack":
-            slices = ChoiceField("Slices", "What the panels show.", lambda: now().slices, "same",
-                                 {"same": "Each the picture", "noise": "Cut a solid noise",
-                                  "frames": "Frames of its sheet"})
-            slices.edited.connect(c.edit_with("Change slices", f"{place.id} slices", lambda d, v: edits.set_place(
-                d, o.id, place.id, slices=v)))
+            slices = ChoiceField(
+                "Slices",
+                "What the panels show.",
+                lambda: now().slices,
+                "same",
+                {"same": "Each the picture", "noise": "Cut a solid noise", "frames": "Frames of its sheet"},
+            )
+            slices.edited.connect(
+                c.edit_with(
+                    "Change slices", f"{place.id} slices", lambda d, v: edits.set_place(d, o.id, place.id, slices=v)
+                )
+            )
             c.add_field(slices)
             if place.slices == "frames" and not o.sheet.grids:
-                c.column.addWidget(label("It is no sheet yet: say at Sheet where its frames lie.", "figure",
-                                         wrap=True))
+                c.column.addWidget(label("It is no sheet yet: say at Sheet where its frames lie.", "figure", wrap=True))
             if place.slices == "noise" and o.material.breakup.amount == 0:
-                c.column.addWidget(label("“Broken up” at Blend says how much of the noise is eaten away: nothing yet.",
-                                         "figure", wrap=True))
+                c.column.addWidget(
+                    label(
+                        "“Broken up” at Blend says how much of the noise is eaten away: nothing yet.", "figure", wrap=True
+                    )
+                )
         if place.form in ("stack", "box", "dome"):
             number("Depth", "Metres from front to back.", "depth", 0.05, 4, (0.001, 100), "m", 0.5)
         if place.form == "curved":
             number("Bend", "Degrees that it is bent through.", "bend", 5, 360, (1, 360), "°", 90.0)
     if isinstance(place, ProjectedPlace):
         number("Depth", "Of the box: nothing beyond takes the picture.", "depth", 0.05, 4, (0.001, 100), "m", 0.6)
-        number("Gone at", "Angle to the box from which nothing is left; it fades from half of it.", "angle", 10,
-               90, (1, 90), "°", 80.0)
+        number(
+            "Gone at",
+            "Angle to the box from which nothing is left; it fades from half of it.",
+            "angle",
+            10,
+            90,
+            (1, 90),
+            "°",
+            80.0,
+        )
     if isinstance(place, BillboardPlace):
-        upright = SwitchField("Upright", "Turns to the camera about the upright axis only: flames stay upright.",
-                              lambda: now().upright, default=False)
-        upright.edited.connect(c.edit_with(
-            "Change upright", f"{place.id} upright", lambda d, v: edits.set_place(d, o.id, place.id, upright=v)))
+        upright = SwitchField(
+            "Upright",
+            "Turns to the camera about the upright axis only: flames stay upright.",
+            lambda: now().upright,
+            default=False,
+        )
+        upright.edited.connect(
+            c.edit_with("Change upright", f"{place.id} upright", lambda d, v: edits.set_place(d, o.id, place.id, upright=v))
+        )
         c.add_field(upright)
     number("Width", "Metres across.", "width", 0.05, 4, (0.001, 100), "m", 1.0)
-    number("Height of it" if not isinstance(place, HullPlace) else "Height", "Metres from top to bottom.",
-           "height", 0.05, 4, (0.001, 100), "m", 1.0)
+    number(
+        "Height of it" if not isinstance(place, HullPlace) else "Height",
+        "Metres from top to bottom.",
+        "height",
+        0.05,
+        4,
+        (0.001, 100),
+        "m",
+        1.0,
+    )
     if hasattr(place, "pivot"):
         for axis, (name, hint) in enumerate(HELD):
             number(name, hint, "pivot", 0, 1, (-4, 5), "", 0.5, axis)
@@ -182,6 +257,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
 
 def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:
     """How the second UV set of a mesh comes about, and which faces lie in it."""
+
     def now() -> SecondSet:
         overlay = c.session.doc.overlay(o.id) or o
         found = next((p for p in overlay.places if p.id == place.id), place)
@@ -189,8 +265,13 @@ def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:
 
     c.column.addSpacing(6)
     how = field_for(SecondSet, "how", lambda: now().how, c.choose_file)
-    how.edited.connect(c.edit_with("Change second UV set", f"{place.id} second", lambda d, v: edits.set_place(
-        d, o.id, place.id, second=now().model_copy(update={"how": v}))))
+    how.edited.connect(
+        c.edit_with(
+            "Change second UV set",
+            f"{place.id} second",
+            lambda d, v: edits.set_place(d, o.id, place.id, second=now().model_copy(update={"how": v})),
+        )
+    )
     c.add_field(how)
     if place.second.how == "file":
         return
@@ -211,10 +292,17 @@ def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:
 
 def _shape(c: Page, o: Overlay) -> object:
     """What decides which controls there are."""
-    places = tuple((p.id, p.mount, getattr(p, "form", ""), getattr(p, "slices", ""), getattr(p, "second", None))
-                   for p in o.places)
-    return c.session.place_id, c.second_by, o.material.mapping.uv_set, places, bool(o.sheet.grids), (
-        o.material.breakup.amount == 0)
+    places = tuple(
+        (p.id, p.mount, getattr(p, "form", ""), getattr(p, "slices", ""), getattr(p, "second", None)) for p in o.places
+    )
+    return (
+        c.session.place_id,
+        c.second_by,
+        o.material.mapping.uv_set,
+        places,
+        bool(o.sheet.grids),
+        (o.material.breakup.amount == 0),
+    )
 
 
 STATION = Station("place", "Place", "Where it stands on the stage.", 50, build_place, lambda o: bool(o.places), _shape)

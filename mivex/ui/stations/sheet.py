@@ -15,8 +15,12 @@ from mivex.ui.fields.labels import label
 from mivex.ui.fields.player import FramePlayer
 from mivex.ui.stations.base import Page, Station
 
-MADE_FROM = {"pictures": "Pictures …", "animated": "An animated picture …", "seeds": "This overlay, under other seeds …",
-             "baked": "This overlay's own animation …"}
+MADE_FROM = {
+    "pictures": "Pictures …",
+    "animated": "An animated picture …",
+    "seeds": "This overlay, under other seeds …",
+    "baked": "This overlay's own animation …",
+}
 
 
 def build_sheet(c: Page, o: Overlay) -> None:
@@ -41,12 +45,13 @@ def build_sheet(c: Page, o: Overlay) -> None:
         c.column.addWidget(label(words, "figure", wrap=True))
     c.column.addSpacing(6)
     if not o.sheet.grids:
-        c.column.addWidget(label("One picture. If it holds several frames, find them, or say by hand where they "
-                                 "lie.", "figure",
-                                 wrap=True))
+        c.column.addWidget(
+            label("One picture. If it holds several frames, find them, or say by hand where they lie.", "figure", wrap=True)
+        )
         hand = QPushButton("By hand: 4 × 4")
-        hand.clicked.connect(lambda: c.session.apply("Cut into "
-                                                     "cells", lambda d: _sheet(d, o.id, grids=(Grid(columns=4, rows=4),))))
+        hand.clicked.connect(
+            lambda: c.session.apply("Cut into cells", lambda d: _sheet(d, o.id, grids=(Grid(columns=4, rows=4),)))
+        )
         c.column.addWidget(hand)
     for k, grid in enumerate(o.sheet.grids):
         _grid(c, o, k, grid)
@@ -54,8 +59,12 @@ def build_sheet(c: Page, o: Overlay) -> None:
         more = QHBoxLayout()
         another = QPushButton("Another grid")
         another.setToolTip("For a picture whose parts have cells of another size")
-        another.clicked.connect(lambda: c.session.apply("Add a grid", lambda d: _sheet(d, o.id, grids=(
-            *((d.overlay(o.id) or o).sheet.grids), Grid(columns=2, rows=2)))))
+        another.clicked.connect(
+            lambda: c.session.apply(
+                "Add a grid",
+                lambda d: _sheet(d, o.id, grids=(*((d.overlay(o.id) or o).sheet.grids), Grid(columns=2, rows=2))),
+            )
+        )
         more.addWidget(another)
         one = QPushButton("One picture again")
         one.clicked.connect(lambda: c.session.apply("One picture again", lambda d: _sheet(d, o.id, grids=())))
@@ -87,8 +96,11 @@ def build_sheet(c: Page, o: Overlay) -> None:
         if saved is not None and now.sheet.hull >= 4:
             parts.append(f"The outline leaves out {saved:.0%} of the area.")
         if safe is not None:
-            parts.append(f"Frames keep apart to mip level {safe}." if safe >= 0 else
-                         "Frames bleed into each other at every mip level.")
+            parts.append(
+                f"Frames keep apart to mip level {safe}."
+                if safe >= 0
+                else "Frames bleed into each other at every mip level."
+            )
         line.setText(" ".join(parts))
 
     c.live.append(live)
@@ -102,11 +114,13 @@ def _field(c: Page, o: Overlay, key: str) -> None:
     field = field_for(Sheet, key, lambda: getattr((c.session.doc.overlay(o.id) or o).sheet, key))
     if key == "hull":
         # Three corners are no outline: 1 to 3 mean 4.
-        field.edited.connect(c.edit_with("Change outline", f"{o.id} hull", lambda d, v: _sheet(
-            d, o.id, hull=0 if v < 1 else max(4, int(v)))))
+        field.edited.connect(
+            c.edit_with("Change outline", f"{o.id} hull", lambda d, v: _sheet(d, o.id, hull=0 if v < 1 else max(4, int(v))))
+        )
     else:
-        field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"{o.id} sheet {key}", lambda d, v: _sheet(
-            d, o.id, **{key: v})))
+        field.edited.connect(
+            c.edit_with(f"Change {field.name.lower()}", f"{o.id} sheet {key}", lambda d, v: _sheet(d, o.id, **{key: v}))
+        )
     c.add_field(field)
 
 
@@ -117,8 +131,14 @@ def _grid(c: Page, o: Overlay, k: int, grid: Grid) -> None:
     if len(o.sheet.grids) > 1:
         gone = theme.tool("remove", "Remove this grid", theme.SOFT)
         gone.setAccessibleName(f"Remove grid {k + 1}")
-        gone.clicked.connect(lambda: c.session.apply("Remove a grid", lambda d: _sheet(d, o.id, grids=tuple(
-            g for i, g in enumerate((d.overlay(o.id) or o).sheet.grids) if i != k))))
+        gone.clicked.connect(
+            lambda: c.session.apply(
+                "Remove a grid",
+                lambda d: _sheet(
+                    d, o.id, grids=tuple(g for i, g in enumerate((d.overlay(o.id) or o).sheet.grids) if i != k)
+                ),
+            )
+        )
         head.addWidget(gone)
     c.column.addLayout(head)
 
@@ -134,8 +154,9 @@ def _grid(c: Page, o: Overlay, k: int, grid: Grid) -> None:
 
     for key in ("columns", "rows", "count", "left", "top", "width", "height", "gutter"):
         field = field_for(Grid, key, lambda i=key: getattr(now(), i))  # type: ignore[misc]
-        field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"{o.id} grid {k} {key}",
-                                         lambda d, v, i=key: write(d, i, v)))  # type: ignore[misc]
+        field.edited.connect(
+            c.edit_with(f"Change {field.name.lower()}", f"{o.id} grid {k} {key}", lambda d, v, i=key: write(d, i, v))
+        )  # type: ignore[misc]
         c.add_field(field)
     if grid.unused:
         none = ", ".join(map(str, grid.unused[:12]))
@@ -170,10 +191,23 @@ def find_frames(c: Page, key: str) -> None:
 
 
 def _shape(c: Page, o: Overlay) -> object:
-    return (len(o.sheet.grids), o.sheet.hull >= 4, tuple(g.unused for g in o.sheet.grids),
-            (o.id, o.source.path) in c.guesses, c.engine.get(o.id).problem, c.engine.get(o.id).picture is None)
+    return (
+        len(o.sheet.grids),
+        o.sheet.hull >= 4,
+        tuple(g.unused for g in o.sheet.grids),
+        (o.id, o.source.path) in c.guesses,
+        c.engine.get(o.id).problem,
+        c.engine.get(o.id).picture is None,
+    )
 
 
-STATION = Station("sheet", "Sheet", "Where its frames lie, and how they play.", 35, build_sheet,
-                  lambda o: bool(o.sheet.grids) or o.sheet.hull > 0, _shape)
+STATION = Station(
+    "sheet",
+    "Sheet",
+    "Where its frames lie, and how they play.",
+    35,
+    build_sheet,
+    lambda o: bool(o.sheet.grids) or o.sheet.hull > 0,
+    _shape,
+)
 """Registered."""

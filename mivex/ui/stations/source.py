@@ -14,33 +14,60 @@ from mivex.ui.stations.steps import build_steps, steps_shape
 
 def build_source(c: Page, o: Overlay) -> None:
     """Name, kind, picture, meaning, what it holds, its steps."""
+
     def now() -> Overlay:
         return c.session.doc.overlay(o.id) or o
 
     name = TextField("Name", "The overlay's name; delivered files are called so.", lambda: now().name, o.name)
-    name.edited.connect(lambda v: v.strip() and c.session.apply(
-        "Rename", lambda d: edits.set_fields(d, o.id, "", name=v.strip())))
+    name.edited.connect(
+        lambda v: v.strip() and c.session.apply("Rename", lambda d: edits.set_fields(d, o.id, "", name=v.strip()))
+    )
     c.add_field(name)
-    kind = ChoiceField("Kind", "Decides the usual settings: glass, decal, logo, sprite, or see-through cloth and "
-                       "screens.", lambda: now().kind, o.kind, KINDS)
+    kind = ChoiceField(
+        "Kind",
+        "Decides the usual settings: glass, decal, logo, sprite, or see-through cloth and screens.",
+        lambda: now().kind,
+        o.kind,
+        KINDS,
+    )
     kind.edited.connect(c.edit_with("Change kind", "", lambda d, v: edits.set_kind(d, o.id, v)))
     c.add_field(kind)
-    path = FileField("Picture", "The file it starts from. It is watched, and read again when it changes.",
-                     lambda: now().source.path, lambda: c.choose_file("file"))
+    path = FileField(
+        "Picture",
+        "The file it starts from. It is watched, and read again when it changes.",
+        lambda: now().source.path,
+        lambda: c.choose_file("file"),
+    )
     path.default = o.source.path
     path.edited.connect(c.edit_with("Change picture", "", lambda d, v: edits.set_fields(d, o.id, "source", path=v)))
     c.add_field(path)
     if not o.source.path:
-        for axis, (words, hint) in enumerate((("Canvas width", "Without a picture it starts from an empty canvas, on which "
-                                               "text, shapes and noise are drawn."),
-                                              ("Canvas height", "Of the empty canvas."))):
+        for axis, (words, hint) in enumerate(
+            (
+                (
+                    "Canvas width",
+                    "Without a picture it starts from an empty canvas, on which text, shapes and noise are drawn.",
+                ),
+                ("Canvas height", "Of the empty canvas."),
+            )
+        ):
+
             def write(d: Document, v: object, axis: int = axis) -> Document:
                 size = list(now().source.canvas if now().source.canvas[0] else (512, 512))
                 size[axis] = int(v)  # type: ignore[call-overload]
                 return edits.set_fields(d, o.id, "source", canvas=tuple(size))
 
-            side = NumberField(words, hint, lambda a=axis: now().source.canvas[a], 512, low=16, high=2048,  # type: ignore[misc]
-                               hard=(1, 8192), whole=True, unit="px")
+            side = NumberField(
+                words,
+                hint,
+                lambda a=axis: now().source.canvas[a],
+                512,
+                low=16,
+                high=2048,  # type: ignore[misc]
+                hard=(1, 8192),
+                whole=True,
+                unit="px",
+            )
             side.edited.connect(c.edit_with(f"Change {words.lower()}", f"{o.id} canvas {axis}", write))
             c.add_field(side)
     c.model_field(Source, "meaning", "source", o)
@@ -64,8 +91,11 @@ def seam_figures(c: Page, o: Overlay) -> None:
     def live() -> None:
         facts = c.engine.get(o.id).figures
         if facts is not None:
-            line.setText("\n".join(f"{s.sides}: step {s.across:.1f} of 255, inside {s.inside:.1f} ({s.ratio:.1f} ×)"
-                                   for s in facts.seams))
+            line.setText(
+                "\n".join(
+                    f"{s.sides}: step {s.across:.1f} of 255, inside {s.inside:.1f} ({s.ratio:.1f} ×)" for s in facts.seams
+                )
+            )
 
     c.live.append(live)
 
@@ -94,8 +124,15 @@ def facts(c: Page, o: Overlay) -> None:
             return
         cells["Size"].setText(f"{p.width} × {p.height}")
         cells["Depth"].setText(f"{p.channels} channels, {p.bits} bit" if p.path else "an empty canvas")
-        cells["Alpha in file"].setText("–" if not p.path else "none" if not p.has_alpha else
-                                       "yes, colour multiplied by it" if p.premultiplied else "yes")
+        cells["Alpha in file"].setText(
+            "–"
+            if not p.path
+            else "none"
+            if not p.has_alpha
+            else "yes, colour multiplied by it"
+            if p.premultiplied
+            else "yes"
+        )
         h = histogram(t)  # counted by the engine; only looked up here
         cells["Alpha now"].setText(f"{h.minimum:.3f} to {h.maximum:.3f}")
         cells["Mean of it"].setText(f"{h.mean:.3f}")
@@ -104,8 +141,18 @@ def facts(c: Page, o: Overlay) -> None:
     c.live.append(live)
 
 
-STATION = Station("source", "Source", "The picture it starts from, and what it holds.", 0,
-                  build_source, lambda o: o.source.ready,
-                  lambda c, o: (steps_shape(c, o), bool(o.source.path), o.material.tiling,
-                                o.source.meaning == "guess" and c.engine.get(o.id).meaning))
+STATION = Station(
+    "source",
+    "Source",
+    "The picture it starts from, and what it holds.",
+    0,
+    build_source,
+    lambda o: o.source.ready,
+    lambda c, o: (
+        steps_shape(c, o),
+        bool(o.source.path),
+        o.material.tiling,
+        o.source.meaning == "guess" and c.engine.get(o.id).meaning,
+    ),
+)
 """Registered."""

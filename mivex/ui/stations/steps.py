@@ -20,10 +20,12 @@ from mivex.ui.stations.base import Page
 
 OPEN_AT_ONCE = 2
 """So many steps of a station are shown open together; of more, only the active one."""
-NONE_YET = {"source": "None: the picture is used at its own size.",
-            "alpha": "None: the picture's own alpha is used as it is.",
-            "colour": "None: the picture's own colours are used.",
-            "edges": "None: colour under the edges is as the picture has it."}
+NONE_YET = {
+    "source": "None: the picture is used at its own size.",
+    "alpha": "None: the picture's own alpha is used as it is.",
+    "colour": "None: the picture's own colours are used.",
+    "edges": "None: colour under the edges is as the picture has it.",
+}
 
 
 def steps_shape(c: Page, o: Overlay) -> object:
@@ -93,9 +95,10 @@ def _card(c: Page, o: Overlay, index: int, is_open: bool, active: bool) -> QWidg
     head.addStretch()
     count = len(o.steps)
     for name, tip, ok, edit in (
-            ("up", "Earlier", index > 0, lambda d: edits.move_step(d, o.id, index, -1)),
-            ("down", "Later", index < count - 1, lambda d: edits.move_step(d, o.id, index, 1)),
-            ("remove", "Remove the step", True, lambda d: edits.remove_step(d, o.id, index))):
+        ("up", "Earlier", index > 0, lambda d: edits.move_step(d, o.id, index, -1)),
+        ("down", "Later", index < count - 1, lambda d: edits.move_step(d, o.id, index, 1)),
+        ("remove", "Remove the step", True, lambda d: edits.remove_step(d, o.id, index)),
+    ):
         button = theme.tool(name, tip, theme.SOFT)
         button.setAccessibleName(f"{tip}: {step.label}")
         enable(button, ok, "It is the first step" if name == "up" else "It is the last step")
@@ -129,6 +132,7 @@ def _card(c: Page, o: Overlay, index: int, is_open: bool, active: bool) -> QWidg
 
 def _setting(c: Page, o: Overlay, index: int, path: tuple[str, ...], model: type, key: str, box: QVBoxLayout) -> None:
     """The editor of one setting, or of a setting of one packed channel."""
+
     def read() -> Any:
         value = _now(c, o, index)
         for part in path:
@@ -146,14 +150,17 @@ def _setting(c: Page, o: Overlay, index: int, path: tuple[str, ...], model: type
     field.edited.connect(c.edit_with(f"Change {field.name.lower()}", merge, write))
     field.released.connect(lambda: c.session.activate(index))
     if isinstance(field, ColourField):
-        field.pick_wanted.connect(lambda: c.pick_wanted.emit(
-            lambda rgb: c.session.apply("Pick colour", lambda d: write(d, rgb))))
+        field.pick_wanted.connect(
+            lambda: c.pick_wanted.emit(lambda rgb: c.session.apply("Pick colour", lambda d: write(d, rgb)))
+        )
     if isinstance(field, CurveField):
+
         def counts() -> None:
             t = c.engine.input_of(o.id, index)
             which = {"red": 0, "green": 1, "blue": 2, "alpha": 3}.get(getattr(_now(c, o, index), "channel", "alpha"), 1)
             field.edit.counts = None if t is None else histogram(t).counts[which]
             field.edit.update()
+
         c.live.append(counts)
     if isinstance(field, StrokesField):
         c.live.append(lambda: field.paint.setChecked(c.painting))
@@ -163,8 +170,11 @@ def _setting(c: Page, o: Overlay, index: int, path: tuple[str, ...], model: type
 
 def _levels(c: Page, o: Overlay, index: int, box: QVBoxLayout) -> None:
     edit = LevelsEdit()
-    edit.changed.connect(lambda key, v: c.session.apply(
-        "Change levels", lambda d: edits.set_step(d, o.id, index, **{key: v}), f"{o.id} step {index} levels {key}"))
+    edit.changed.connect(
+        lambda key, v: c.session.apply(
+            "Change levels", lambda d: edits.set_step(d, o.id, index, **{key: v}), f"{o.id} step {index} levels {key}"
+        )
+    )
     edit.released.connect(c.session.end_merge)
     box.addWidget(edit)
 

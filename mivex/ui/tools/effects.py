@@ -91,8 +91,9 @@ class MoveEffect(Tool):
                 d = now.at - press.at
                 to = was + (view.axes[0] * d.x() - view.axes[1] * d.y()) * view.metres_per_pixel(was)
                 at = tuple(round(float(v), 4) for v in np.clip(to, -100, 100))
-                session.apply("Move an effect", lambda doc, a=at: edits.set_effect(doc, effect.id, at=a),
-                              merge=f"drag {effect.id}")
+                session.apply(
+                    "Move an effect", lambda doc, a=at: edits.set_effect(doc, effect.id, at=a), merge=f"drag {effect.id}"
+                )
         finally:
             session.end_merge()
 

@@ -58,8 +58,9 @@ def paint_cells(p: QPainter, c: Cells, corner: tuple[float, float], size: tuple[
             p.drawRect(box)
         if c.hulls:
             hull = c.hulls[k].corners
-            shape = QPolygonF([QPointF(box.left() + float(x) * box.width(), box.top() + float(y) * box.height())
-                               for x, y in hull])
+            shape = QPolygonF(
+                [QPointF(box.left() + float(x) * box.width(), box.top() + float(y) * box.height()) for x, y in hull]
+            )
             for colour, wide in ((theme.CASING, 3.0), (theme.CHOSEN, 1.2)):
                 p.setPen(QPen(QColor(colour), wide))
                 p.drawPolygon(shape)
@@ -90,8 +91,14 @@ class FitGrid(Tool):
         if canvas.cells is None or not canvas.single:
             return ""
         (left, top), (w, h) = canvas.corner, canvas.on_screen
-        return next((k for k, (x, y) in reversed(grips(canvas.cells).items())
-                     if abs(left + x * w - at.x()) + abs(top + y * h - at.y()) < 2 * REACH), "")
+        return next(
+            (
+                k
+                for k, (x, y) in reversed(grips(canvas.cells).items())
+                if abs(left + x * w - at.x()) + abs(top + y * h - at.y()) < 2 * REACH
+            ),
+            "",
+        )
 
     @staticmethod
     def _drag(canvas: Any, grip: str, was: Grid) -> Drag:

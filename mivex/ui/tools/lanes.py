@@ -51,17 +51,45 @@ def _rgb(p: Particles, i: int) -> str:
 
 LANES: tuple[Lane, ...] = (
     Lane("size", "Size", "width", 0.0, 2.0, _curve((0.0, 0.5), (1.0, 1.5)), lambda p, i: f"{p.size[i, 0]:.3f} m"),
-    Lane("opacity", "Opacity", "opacity", 0.0, 1.0, _curve((0.0, 0.0), (0.15, 1.0), (0.7, 1.0), (1.0, 0.0)),
-         lambda p, i: f"{p.opacity[i]:.2f}"),
+    Lane(
+        "opacity",
+        "Opacity",
+        "opacity",
+        0.0,
+        1.0,
+        _curve((0.0, 0.0), (0.15, 1.0), (0.7, 1.0), (1.0, 0.0)),
+        lambda p, i: f"{p.opacity[i]:.2f}",
+    ),
     Lane("tint", "Tint", "tint", 0.0, 1.0, Ramp(), _rgb),
     Lane("erosion", "Worn", "", 0.0, 1.0, _curve((0.0, 0.0), (0.3, 0.0), (1.0, 1.0)), lambda p, i: f"{p.erosion[i]:.2f}"),
     Lane("spin", "Spin", "spin", -1.0, 2.0, _curve((0.0, 1.0), (1.0, 0.2)), lambda p, i: f"{p.turn[i]:.0f}°"),
-    Lane("speed_x", "Speed across", "speed", -1.0, 2.0, _curve((0.0, 1.0), (1.0, 0.5)),
-         lambda p, i: f"{p.velocity[i, 0]:+.2f} m/s"),
-    Lane("speed_y", "Speed up", "speed", -1.0, 2.0, _curve((0.0, 1.0), (1.0, 0.5)),
-         lambda p, i: f"{p.velocity[i, 1]:+.2f} m/s"),
-    Lane("speed_z", "Speed towards", "speed", -1.0, 2.0, _curve((0.0, 1.0), (1.0, 0.5)),
-         lambda p, i: f"{p.velocity[i, 2]:+.2f} m/s"),
+    Lane(
+        "speed_x",
+        "Speed across",
+        "speed",
+        -1.0,
+        2.0,
+        _curve((0.0, 1.0), (1.0, 0.5)),
+        lambda p, i: f"{p.velocity[i, 0]:+.2f} m/s",
+    ),
+    Lane(
+        "speed_y",
+        "Speed up",
+        "speed",
+        -1.0,
+        2.0,
+        _curve((0.0, 1.0), (1.0, 0.5)),
+        lambda p, i: f"{p.velocity[i, 1]:+.2f} m/s",
+    ),
+    Lane(
+        "speed_z",
+        "Speed towards",
+        "speed",
+        -1.0,
+        2.0,
+        _curve((0.0, 1.0), (1.0, 0.5)),
+        lambda p, i: f"{p.velocity[i, 2]:+.2f} m/s",
+    ),
     Lane("push", "Push", "", 0.0, 2.0, _curve((0.0, 0.0), (1.0, 1.0)), lambda p, i: ""),
     Lane("frame", "Frame", "", 0.0, 1.0, _curve((0.0, 0.0), (1.0, 1.0)), lambda p, i: f"{p.frame[i]:.2f}"),
 )
@@ -80,7 +108,8 @@ def span_of(lane: Lane, curve: Any) -> tuple[float, float]:
         return 0.0, 1.0
     values = [y for _, y in curve.points]
     return min(lane.low if lane.low < 0 and min(values) < 0 else 0.0, *values), max(
-        1.0 if max(values) <= 1.0 else lane.top, *values)
+        1.0 if max(values) <= 1.0 else lane.top, *values
+    )
 
 
 def moved(curve: Curve, index: int, x: float, y: float) -> Curve:

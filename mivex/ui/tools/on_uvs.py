@@ -25,8 +25,12 @@ class OnUvs(Tool):
         return self._drag(canvas, grip, canvas.mapping) if grip else None
 
     def cursor(self, canvas: Any, at: QPointF) -> Qt.CursorShape | None:
-        return {"move": Qt.CursorShape.SizeAllCursor, "size": Qt.CursorShape.SizeFDiagCursor, "wide":
-                Qt.CursorShape.CrossCursor, "high": Qt.CursorShape.CrossCursor}.get(_under(canvas, at))
+        return {
+            "move": Qt.CursorShape.SizeAllCursor,
+            "size": Qt.CursorShape.SizeFDiagCursor,
+            "wide": Qt.CursorShape.CrossCursor,
+            "high": Qt.CursorShape.CrossCursor,
+        }.get(_under(canvas, at))
 
     @staticmethod
     def _drag(canvas: Any, grip: str, was: Mapping) -> Drag:

@@ -80,8 +80,11 @@ class Placement(Tool):
                 travelled = travelled or far(now.at, press.at) >= LEAST
                 if travelled:
                     label, values = change_of(canvas, grip, place, press.at, now.at)
-                    session.apply(f"{label} on the stage", lambda d, v=values: edits.set_place(d, key, place.id, **v),
-                                  merge=f"drag {place.id} {grip}")
+                    session.apply(
+                        f"{label} on the stage",
+                        lambda d, v=values: edits.set_place(d, key, place.id, **v),
+                        merge=f"drag {place.id} {grip}",
+                    )
         finally:
             session.end_merge()
 
@@ -104,5 +107,7 @@ def change_of(canvas: Any, grip: str, was: Place, start: QPointF, at: QPointF) -
         return "Turn", {"roll": round((was.roll + way * math.degrees(a1 - a0) + 180) % 360 - 180, 2)}
     before = math.hypot(start.x() - centre[0], start.y() - centre[1])
     k = math.hypot(at.x() - centre[0], at.y() - centre[1]) / max(before, 1.0)
-    return "Scale", {"width": round(min(max(was.width * k, 0.01), 50.0), 4),
-                     "height": round(min(max(was.height * k, 0.01), 50.0), 4)}
+    return "Scale", {
+        "width": round(min(max(was.width * k, 0.01), 50.0), 4),
+        "height": round(min(max(was.height * k, 0.01), 50.0), 4),
+    }

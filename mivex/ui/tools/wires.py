@@ -51,12 +51,17 @@ def spots(mapping: Mapping) -> dict[str, tuple[float, float]]:
     """Where the handles lie, as shares of the picture: the middle of the UVs, the ends of their half axes, a corner."""
     (a, b, _), (d, e, _) = mapping.rows
     x, y = 0.5 - mapping.right, 0.5 - mapping.low
-    return {"move": (x, y), "wide": (x + a / 2, y + d / 2), "high": (x + b / 2, y + e / 2),
-            "size": (x + (a + b) / 2, y + (d + e) / 2)}
+    return {
+        "move": (x, y),
+        "wide": (x + a / 2, y + d / 2),
+        "high": (x + b / 2, y + e / 2),
+        "size": (x + (a + b) / 2, y + (d + e) / 2),
+    }
 
 
 def moved(was: Mapping, grip: str, at: tuple[float, float]) -> dict[str, float]:
     """Settings of a mapping whose handle was dragged to a place, in shares of the picture."""
+
     def within(v: float) -> float:
         return round(min(max(v, -64.0), 64.0), 4)
 
@@ -78,6 +83,7 @@ def moved(was: Mapping, grip: str, at: tuple[float, float]) -> dict[str, float]:
 
 def paint_frame(p: QPainter, corner: QPointF, size: tuple[float, float], mapping: Mapping) -> None:
     """The frame of the mesh's UVs with its handles; ``corner`` and ``size``: the picture on the screen, pixels."""
+
     def on(at: tuple[float, float]) -> QPointF:
         return QPointF(corner.x() + at[0] * size[0], corner.y() + at[1] * size[1])
 

@@ -52,19 +52,34 @@ def _pop(s: MotionSubject) -> list[Finding]:
         fade = Curve(points=PRESETS["In and out"][0])
         curve = fade if p.life.opacity is None else _closed(p.life.opacity, born, dies)
         edit = (edit_of(effect, i, "life", opacity=curve),)
-        rows.append(found(
-            "motion-pop", effect, p, o, worst, "of 255",
-            f"{words_of(effect, p)}: at {when} opacity is not zero; {worst:.0f} of 255 appear or go from one picture to "
-            f"the next.",
-            "Particles pop.", at=p.emission.delay, repair=Repair("Fade in and out", edit), weight=worst * 0.3,
-            birth=round(born * 255, 2), death=round(dies * 255, 2)))
+        rows.append(
+            found(
+                "motion-pop",
+                effect,
+                p,
+                o,
+                worst,
+                "of 255",
+                f"{words_of(effect, p)}: at {when} opacity is not zero; {worst:.0f} of 255 appear or go from one picture "
+                f"to the next.",
+                "Particles pop.",
+                at=p.emission.delay,
+                repair=Repair("Fade in and out", edit),
+                weight=worst * 0.3,
+                birth=round(born * 255, 2),
+                death=round(dies * 255, 2),
+            )
+        )
     return rows
 
 
 def _closed(curve: Curve, born: float, dies: float) -> Curve:
     """A curve brought to zero where it is not."""
-    points = [(0.05 + 0.9 * x, y) for x, y in curve.points] if len(curve.points) > 1 else [
-        (0.1, curve.points[0][1]), (0.7, curve.points[0][1])]
+    points = (
+        [(0.05 + 0.9 * x, y) for x, y in curve.points]
+        if len(curve.points) > 1
+        else [(0.1, curve.points[0][1]), (0.7, curve.points[0][1])]
+    )
     if born * 255 >= POP or points[0][1] == 0:
         points.insert(0, (0.0, 0.0))
     if dies * 255 >= POP or points[-1][1] == 0:
@@ -75,15 +90,29 @@ def _closed(curve: Curve, born: float, dies: float) -> Curve:
 def _tint(s: MotionSubject) -> list[Finding]:
     rows = []
     for effect, _i, p, o in parts_of(s):
-        colours = (p.life.tint is not None and not p.life.tint.steady) or p.birth.tint[0] != p.birth.tint[1] or \
-            p.birth.tint[0] != (1.0, 1.0, 1.0) or effect.dials.tint != (1.0, 1.0, 1.0)
+        colours = (
+            (p.life.tint is not None and not p.life.tint.steady)
+            or p.birth.tint[0] != p.birth.tint[1]
+            or p.birth.tint[0] != (1.0, 1.0, 1.0)
+            or effect.dials.tint != (1.0, 1.0, 1.0)
+        )
         if colours and not o.material.takes_tint:
-            rows.append(found(
-                "motion-tint", effect, p, o, 1, "material", f"{words_of(effect, p)} tints its particles, and the "
-                f"material of “{o.name}” "
-                "ignores it.", "Colour settings do nothing.",
-                repair=Repair("Let the material take the tint", (SetFields(o.id, "material", (("takes_tint", True),)),)),
-                weight=20.0))
+            rows.append(
+                found(
+                    "motion-tint",
+                    effect,
+                    p,
+                    o,
+                    1,
+                    "material",
+                    f"{words_of(effect, p)} tints its particles, and the material of “{o.name}” ignores it.",
+                    "Colour settings do nothing.",
+                    repair=Repair(
+                        "Let the material take the tint", (SetFields(o.id, "material", (("takes_tint", True),)),)
+                    ),
+                    weight=20.0,
+                )
+            )
     return rows
 
 
@@ -98,20 +127,44 @@ def _erosion(s: MotionSubject) -> list[Finding]:
         if wears:
             form = e.form if e.form != "none" else "soft"
             edit = SetFields(o.id, "material", (("erosion", e.model_copy(update={"form": form, "by": "life"})),))
-            rows.append(found(
-                "motion-erosion", effect, p, o, 1, "lane", f"{words_of(effect, p)} wears its particles away, but the "
-                f"erosion of “{o.name}” "
-                + ("is driven by its slider." if e.form != "none" and e.by == "slider" else "is driven by the tint's alpha."
-                   if e.form != "none" else "is off."), "The lane does nothing.",
-                repair=Repair("Drive erosion by life", (edit,)), weight=18.0))
+            rows.append(
+                found(
+                    "motion-erosion",
+                    effect,
+                    p,
+                    o,
+                    1,
+                    "lane",
+                    f"{words_of(effect, p)} wears its particles away, but the "
+                    f"erosion of “{o.name}” "
+                    + (
+                        "is driven by its slider."
+                        if e.form != "none" and e.by == "slider"
+                        else "is driven by the tint's alpha."
+                        if e.form != "none"
+                        else "is off."
+                    ),
+                    "The lane does nothing.",
+                    repair=Repair("Drive erosion by life", (edit,)),
+                    weight=18.0,
+                )
+            )
         elif effect.dials.worn == 0:
             lane = Curve(points=((0.0, 0.0), (0.3, 0.0), (1.0, 1.0)))
-            rows.append(found(
-                "motion-erosion", effect, p, o, 1, "material", f"Erosion of “{o.name}” is driven by life, and "
-                f"{words_of(effect, p)} has no lane "
-                "for it.", "Nothing ever wears away.", repair=Repair("Add the "
-                "lane", (edit_of(effect, i, "life", erosion=lane),)),
-                weight=18.0))
+            rows.append(
+                found(
+                    "motion-erosion",
+                    effect,
+                    p,
+                    o,
+                    1,
+                    "material",
+                    f"Erosion of “{o.name}” is driven by life, and {words_of(effect, p)} has no lane for it.",
+                    "Nothing ever wears away.",
+                    repair=Repair("Add the lane", (edit_of(effect, i, "life", erosion=lane),)),
+                    weight=18.0,
+                )
+            )
     return rows
 
 
@@ -125,27 +178,56 @@ def _short(s: MotionSubject) -> list[Finding]:
         if p.life.frame is None and p.birth.frame == "play" and o.sheet.play != "loop":
             needs = lasts(n, o.sheet.play, o.sheet.rate)
             if p.birth.life[0] < needs - 1e-6:
-                rows.append(found(
-                    "motion-short", effect, p, o, needs - p.birth.life[0], "s", f"{words_of(effect, p)}: the sheet needs "
-                    f"{needs:.2f} s, and "
-                    f"particles live from {p.birth.life[0]:.2f} s.", "They die in the middle of their animation.",
-                    repair=Repair("Play the sheet over their "
-                                  "life", (edit_of(effect, i, "birth", frame="life"),)), weight=12.0))
+                rows.append(
+                    found(
+                        "motion-short",
+                        effect,
+                        p,
+                        o,
+                        needs - p.birth.life[0],
+                        "s",
+                        f"{words_of(effect, p)}: the sheet needs "
+                        f"{needs:.2f} s, and "
+                        f"particles live from {p.birth.life[0]:.2f} s.",
+                        "They die in the middle of their animation.",
+                        repair=Repair("Play the sheet over their life", (edit_of(effect, i, "birth", frame="life"),)),
+                        weight=12.0,
+                    )
+                )
         if longest * TICKS < n and (p.birth.frame == "life" or p.life.frame is not None):
-            rows.append(found(
-                "motion-frames", effect, p, o, n - longest * TICKS, "frames", f"{words_of(effect, p)}: {n} frames in "
-                f"{longest:.2f} s; at "
-                f"{TICKS} pictures a second {n - int(longest * TICKS)} are never shown.", "Memory for frames that nobody "
-                "sees.",
-                weight=4.0))
+            rows.append(
+                found(
+                    "motion-frames",
+                    effect,
+                    p,
+                    o,
+                    n - longest * TICKS,
+                    "frames",
+                    f"{words_of(effect, p)}: {n} frames in "
+                    f"{longest:.2f} s; at "
+                    f"{TICKS} pictures a second {n - int(longest * TICKS)} are never shown.",
+                    "Memory for frames that nobody sees.",
+                    weight=4.0,
+                )
+            )
         elif p.life.frame is not None or p.birth.frame == "first":
             t = np.zeros(1) if p.life.frame is None else np.clip(p.life.frame.at(np.linspace(0, 1, 4 * n + 1)), 0, 1)
             shown = len(np.unique(np.minimum(np.floor(t * n), n - 1)))
             if shown < n:
-                rows.append(found(
-                    "motion-frames", effect, p, o, n - shown, "frames", f"{words_of(effect, p)} shows {shown} of the {n} "
-                    f"frames of “{o.name}”.",
-                    "Memory for frames that nobody sees.", weight=4.0, shown=shown))
+                rows.append(
+                    found(
+                        "motion-frames",
+                        effect,
+                        p,
+                        o,
+                        n - shown,
+                        "frames",
+                        f"{words_of(effect, p)} shows {shown} of the {n} frames of “{o.name}”.",
+                        "Memory for frames that nobody sees.",
+                        weight=4.0,
+                        shown=shown,
+                    )
+                )
     return rows
 
 
@@ -159,14 +241,30 @@ def _loop(s: MotionSubject) -> list[Finding]:
         most = float(e.rate_curve.table.max())
         if most <= 0 or abs(first - last) <= GAP * most:
             continue
-        points = (*e.rate_curve.points[:-1], (1.0, first)) if e.rate_curve.points[-1][0] == 1 else \
-            (*e.rate_curve.points, (1.0, first))
-        rows.append(found(
-            "motion-loop", effect, p, o, abs(first - last) * e.rate, "/s", f"{words_of(effect, p)}: a run ends with "
-            f"{last * e.rate:.0f} particles a second and the next begins with {first * e.rate:.0f}.",
-            "The stream stutters at every run.", at=e.delay + e.duration,
-            repair=Repair("End as it begins", (edit_of(effect, i, "emission", rate_curve=Curve(
-                points=points, smooth=e.rate_curve.smooth)),)), weight=8.0))
+        points = (
+            (*e.rate_curve.points[:-1], (1.0, first))
+            if e.rate_curve.points[-1][0] == 1
+            else (*e.rate_curve.points, (1.0, first))
+        )
+        rows.append(
+            found(
+                "motion-loop",
+                effect,
+                p,
+                o,
+                abs(first - last) * e.rate,
+                "/s",
+                f"{words_of(effect, p)}: a run ends with "
+                f"{last * e.rate:.0f} particles a second and the next begins with {first * e.rate:.0f}.",
+                "The stream stutters at every run.",
+                at=e.delay + e.duration,
+                repair=Repair(
+                    "End as it begins",
+                    (edit_of(effect, i, "emission", rate_curve=Curve(points=points, smooth=e.rate_curve.smooth)),),
+                ),
+                weight=8.0,
+            )
+        )
     return rows
 
 
@@ -175,20 +273,36 @@ def _alike(s: MotionSubject) -> list[Finding]:
     for effect, i, p, o in parts_of(s):
         b, n = p.birth, len(s.textures[o.id].traits.cells)
         frames = n > 1 and (b.frame == "random" or o.sheet.play == "random")
-        varied = b.width[0] != b.width[1] or b.turn[0] != b.turn[1] or b.spin[0] != b.spin[1] or frames or (
-            b.height is not None and b.height[0] != b.height[1]) or (n > 1 and b.frame in ("life", "play")) or (
-            o.material.flow.strength > 0)
+        varied = (
+            b.width[0] != b.width[1]
+            or b.turn[0] != b.turn[1]
+            or b.spin[0] != b.spin[1]
+            or frames
+            or (b.height is not None and b.height[0] != b.height[1])
+            or (n > 1 and b.frame in ("life", "play"))
+            or (o.material.flow.strength > 0)
+        )
         count = len(s.particles(effect, p))
         if varied or count < ALIKE or p.facing.facing in ("stretched", "crossed"):
             continue
         values: dict[str, object] = {"width": (round(b.width[0] * 0.75, 4), round(b.width[1] * 1.25, 4))}
         if p.facing.facing != "upright":
             values["turn"] = (-180.0, 180.0)
-        rows.append(found(
-            "motion-alike", effect, p, o, count, "particles", f"{words_of(effect, p)}: {count} particles at once have "
-            f"one size, one turn and "
-            "one frame.", "The eye finds the one texture again and again.", at=s.settled(effect),
-            repair=Repair("Spread size and turn", (edit_of(effect, i, "birth", **values),)), weight=10.0))
+        rows.append(
+            found(
+                "motion-alike",
+                effect,
+                p,
+                o,
+                count,
+                "particles",
+                f"{words_of(effect, p)}: {count} particles at once have one size, one turn and one frame.",
+                "The eye finds the one texture again and again.",
+                at=s.settled(effect),
+                repair=Repair("Spread size and turn", (edit_of(effect, i, "birth", **values),)),
+                weight=10.0,
+            )
+        )
     return rows
 
 

@@ -22,16 +22,37 @@ def words_of(effect: Effect, part: Emitter) -> str:
     return f"“{effect.name}”, {part.name}" if len(effect.parts) > 1 else f"“{effect.name}”"
 
 
-def found(check: str,  # noqa: PLR0913 (one call says one finding)
-          effect: Effect, part: Emitter, overlay: Overlay, figure: float, unit: str, message: str, why: str, *,
-          at: float = 0.0, repair: Repair | None = None, weight: float = 1.0, **details: object) -> Finding:
+def found(  # noqa: PLR0913
+    check: str,
+    effect: Effect,
+    part: Emitter,
+    overlay: Overlay,
+    figure: float,
+    unit: str,
+    message: str,
+    why: str,
+    *,
+    at: float = 0.0,
+    repair: Repair | None = None,
+    weight: float = 1.0,
+    **details: object,
+) -> Finding:
     """A finding about a part of an effect, at a time of its clock."""
-    return Finding(check, effect.name, figure, unit, message, why, Moment(effect.name, round(at, 4)), repair,
-                   {"effect": effect.name, "part": part.name, **details}, (overlay.id,), weight)
+    return Finding(
+        check,
+        effect.name,
+        figure,
+        unit,
+        message,
+        why,
+        Moment(effect.name, round(at, 4)),
+        repair,
+        {"effect": effect.name, "part": part.name, **details},
+        (overlay.id,),
+        weight,
+    )
 
 
 def edit_of(effect: Effect, index: int, group: str, **values: object) -> SetPart:
     """An edit of a group of a part; of a copy, on the effect that it is a copy of."""
     return SetPart(effect.copy_of or effect.id, index, group, tuple(values.items()))
-
-

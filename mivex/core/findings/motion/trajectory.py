@@ -33,11 +33,23 @@ def _count(s: MotionSubject) -> list[Finding]:
             continue
         wanted = count + refused
         edit = edit_of(effect, i, "emission", most=min(max(int(e.most * wanted / max(count, 1) * 1.1), e.most + 1), MOST))
-        rows.append(found(
-            "motion-most", effect, p, o, refused, "births", f"{words_of(effect, p)}: of {wanted} births {refused} are "
-            f"refused, since at most "
-            f"{e.most} particles may live at once.", "The stream breaks off and comes back in gusts.", at=s.settled(effect),
-            repair=Repair("Allow more at once", (edit,)), weight=6.0))
+        rows.append(
+            found(
+                "motion-most",
+                effect,
+                p,
+                o,
+                refused,
+                "births",
+                f"{words_of(effect, p)}: of {wanted} births {refused} are "
+                f"refused, since at most "
+                f"{e.most} particles may live at once.",
+                "The stream breaks off and comes back in gusts.",
+                at=s.settled(effect),
+                repair=Repair("Allow more at once", (edit,)),
+                weight=6.0,
+            )
+        )
     return rows
 
 
@@ -47,12 +59,23 @@ def _overdraw(s: MotionSubject) -> list[Finding]:
         most, share = s.overdraw(effect, p)
         if share < CROWDED:
             continue
-        rows.append(found(
-            "motion-overdraw", effect, p, o, most, "fragments", f"{words_of(effect, p)}: up to {most:.0f} particles lie "
-            f"over one another; "
-            f"{share:.0%} of what they cover is above the budget of {s.doc.overdraw:g}.",
-            "Too many sprites cost too much; see “Fewer, larger”.", at=s.settled(effect), weight=min(most, 60.0),
-            share=round(share, 4)))
+        rows.append(
+            found(
+                "motion-overdraw",
+                effect,
+                p,
+                o,
+                most,
+                "fragments",
+                f"{words_of(effect, p)}: up to {most:.0f} particles lie "
+                f"over one another; "
+                f"{share:.0%} of what they cover is above the budget of {s.doc.overdraw:g}.",
+                "Too many sprites cost too much; see “Fewer, larger”.",
+                at=s.settled(effect),
+                weight=min(most, 60.0),
+                share=round(share, 4),
+            )
+        )
     return rows
 
 
@@ -85,12 +108,23 @@ def _contact(s: MotionSubject) -> list[Finding]:
         wide = float(np.mean(p.birth.width))
         fade = m.contact.model_copy(update={"distance": round(max(0.05, wide / 2), 3)})
         edit = SetFields(o.id, "material", (("contact", fade),))
-        rows.append(found(
-            "motion-contact", effect, p, o, share * 100, "% of them", f"{words_of(effect, p)}: {share:.0%} of the "
-            f"particles cut into something "
-            f"solid, {deep * 100:.0f} cm deep in the mean, and “{o.name}” has no contact fade.",
-            "A hard line where smoke meets the ground.", at=s.settled(effect),
-            repair=Repair("Fade before contact", (edit,)), weight=25.0 * share))
+        rows.append(
+            found(
+                "motion-contact",
+                effect,
+                p,
+                o,
+                share * 100,
+                "% of them",
+                f"{words_of(effect, p)}: {share:.0%} of the "
+                f"particles cut into something "
+                f"solid, {deep * 100:.0f} cm deep in the mean, and “{o.name}” has no contact fade.",
+                "A hard line where smoke meets the ground.",
+                at=s.settled(effect),
+                repair=Repair("Fade before contact", (edit,)),
+                weight=25.0 * share,
+            )
+        )
     return rows
 
 
@@ -103,11 +137,21 @@ def _inside(s: MotionSubject) -> list[Finding]:
             continue
         share = inside / len(places)
         up = _lifted(effect, s)
-        rows.append(found(
-            "motion-inside", effect, p, o, share * 100, "% of births", f"{words_of(effect, p)}: {share:.0%} of the "
-            f"particles are born inside "
-            "something solid.", "They are not seen, or break out of a wall.", at=p.emission.delay, repair=up,
-            weight=20.0 * share))
+        rows.append(
+            found(
+                "motion-inside",
+                effect,
+                p,
+                o,
+                share * 100,
+                "% of births",
+                f"{words_of(effect, p)}: {share:.0%} of the particles are born inside something solid.",
+                "They are not seen, or break out of a wall.",
+                at=p.emission.delay,
+                repair=up,
+                weight=20.0 * share,
+            )
+        )
     return rows
 
 
@@ -135,13 +179,23 @@ def _leap(s: MotionSubject) -> list[Finding]:
             usual = float(np.median(steps))
             if steps[at] < LEAP or steps[at] < 6 * max(usual, 0.01):
                 continue
-            rows.append(found(
-                "motion-leap", effect, p, o, float(steps[at]), "×", f"{words_of(effect, p)}: speed changes by "
-                f"{steps[at]:.2f} times from one tick "
-                f"to the next, {at / n:.0%} into the life.", "Particles jerk where the curve's parts meet.",
-                at=p.emission.delay + at / TICKS,
-                repair=Repair("Join the parts "
-                              "smoothly", (edit_of(effect, i, "life", **{name: _joined(curve)}),)), weight=7.0))
+            rows.append(
+                found(
+                    "motion-leap",
+                    effect,
+                    p,
+                    o,
+                    float(steps[at]),
+                    "×",
+                    f"{words_of(effect, p)}: speed changes by "
+                    f"{steps[at]:.2f} times from one tick "
+                    f"to the next, {at / n:.0%} into the life.",
+                    "Particles jerk where the curve's parts meet.",
+                    at=p.emission.delay + at / TICKS,
+                    repair=Repair("Join the parts smoothly", (edit_of(effect, i, "life", **{name: _joined(curve)}),)),
+                    weight=7.0,
+                )
+            )
     return rows
 
 
@@ -167,13 +221,24 @@ def _bounds(s: MotionSubject) -> list[Finding]:
             out = float(np.maximum(low - b.low, b.high - high).max())
             if out <= 0.01:
                 continue
-            wide = (tuple(float(v) for v in np.round(np.minimum(low, b.low), 3)),
-                    tuple(float(v) for v in np.round(np.maximum(high, b.high), 3)))
-            rows.append(found(
-                "motion-bounds", effect, p, o, out, "m", f"{words_of(effect, p)} goes {out:.2f} m beyond the bounds that "
-                f"are set.",
-                "Seen from the side the effect vanishes while some of it is in the picture.",
-                repair=Repair("Widen the bounds", (SetPart(effect.id, -1, "", (("bounds", wide),)),)), weight=9.0))
+            wide = (
+                tuple(float(v) for v in np.round(np.minimum(low, b.low), 3)),
+                tuple(float(v) for v in np.round(np.maximum(high, b.high), 3)),
+            )
+            rows.append(
+                found(
+                    "motion-bounds",
+                    effect,
+                    p,
+                    o,
+                    out,
+                    "m",
+                    f"{words_of(effect, p)} goes {out:.2f} m beyond the bounds that are set.",
+                    "Seen from the side the effect vanishes while some of it is in the picture.",
+                    repair=Repair("Widen the bounds", (SetPart(effect.id, -1, "", (("bounds", wide),)),)),
+                    weight=9.0,
+                )
+            )
             break
     return rows
 
@@ -197,11 +262,20 @@ def _small(s: MotionSubject) -> list[Finding]:
         if most / max(texels, 1) <= COARSE:
             continue
         what = "frame" if t.traits.cells else "picture"
-        rows.append(found(
-            "motion-small", effect, p, o, most / texels, "times its size",
-            f"{words_of(effect, p)}: a {what} of {texels:.0f} texels is drawn {most:.0f} pixels high from camera {at}.",
-            "It is seen blurred: its cells are too small for their size on screen.", at=s.settled(effect),
-            weight=4.0 * most / texels))
+        rows.append(
+            found(
+                "motion-small",
+                effect,
+                p,
+                o,
+                most / texels,
+                "times its size",
+                f"{words_of(effect, p)}: a {what} of {texels:.0f} texels is drawn {most:.0f} pixels high from camera {at}.",
+                "It is seen blurred: its cells are too small for their size on screen.",
+                at=s.settled(effect),
+                weight=4.0 * most / texels,
+            )
+        )
     return rows
 
 

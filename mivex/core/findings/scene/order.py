@@ -68,14 +68,24 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
         share = f"{len(pixels) / TOTAL:.1%} of the picture of camera {shown.camera.name} is off by {mean:.0f} of 255."
         at = max(pixels, key=lambda p: int(shown.error.ravel()[p]))
         edits = [] if both else [e for o in (a, b) if (e := _level(o)) is not None]
-        rows.append(Finding(
-            "order", a.name, len(pixels) / TOTAL * 100, "% of the picture",
-            f"“{a.name}” and “{b.name}” stand through each other or swap with the camera; neither order is right: {share}"
-            if both else f"“{a.name}” is drawn over “{b.name}” though it lies behind it: {share}",
-            "What is farther away seems to lie in front; it flips as the camera moves.", pixel_of(shown, at),
-            Repair("Draw both by their distance", tuple(edits)) if edits else None,
-            {"pair": [a.name, b.name], "pixels": len(pixels), "error": mean, "camera": shown.camera.name, "both": both},
-            (a.id, b.id), mean * len(pixels) / TOTAL * 10))
+        rows.append(
+            Finding(
+                "order",
+                a.name,
+                len(pixels) / TOTAL * 100,
+                "% of the picture",
+                f"“{a.name}” and “{b.name}” stand through each other or swap with the camera; neither order is right: "
+                f"{share}"
+                if both
+                else f"“{a.name}” is drawn over “{b.name}” though it lies behind it: {share}",
+                "What is farther away seems to lie in front; it flips as the camera moves.",
+                pixel_of(shown, at),
+                Repair("Draw both by their distance", tuple(edits)) if edits else None,
+                {"pair": [a.name, b.name], "pixels": len(pixels), "error": mean, "camera": shown.camera.name, "both": both},
+                (a.id, b.id),
+                mean * len(pixels) / TOTAL * 10,
+            )
+        )
     return rows
 
 

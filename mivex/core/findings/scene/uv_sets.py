@@ -17,12 +17,20 @@ def _missing(scene: SceneSubject) -> list[Finding]:
                 continue
             x, y, depth = view.on_screen(middle(p, view)[None])[0]
             usual = o.material.mapping.model_copy(update={"uv_set": 0})
-            rows.append(Finding(
-                "uv-missing", o.name, 1, "UV set", f"“{o.name}” reads the second UV set, and what it lies on has only one.",
-                "Everywhere on the mesh the same texel is read: the picture vanishes, or covers it in one colour.",
-                Pixel(view.camera.name, float(x) / view.width, float(y) / view.height) if depth > 0 else None,
-                Repair("Read the first UV set", (SetFields(o.id, "material", (("mapping", usual),)),)), overlays=(o.id,),
-                weight=60.0))
+            rows.append(
+                Finding(
+                    "uv-missing",
+                    o.name,
+                    1,
+                    "UV set",
+                    f"“{o.name}” reads the second UV set, and what it lies on has only one.",
+                    "Everywhere on the mesh the same texel is read: the picture vanishes, or covers it in one colour.",
+                    Pixel(view.camera.name, float(x) / view.width, float(y) / view.height) if depth > 0 else None,
+                    Repair("Read the first UV set", (SetFields(o.id, "material", (("mapping", usual),)),)),
+                    overlays=(o.id,),
+                    weight=60.0,
+                )
+            )
             break
     return rows
 

@@ -46,20 +46,28 @@ def _border(subject: Subject) -> list[Finding]:
         return []
     worst = int(most.argmax())
     share = float(np.mean([(_rim(f)[:, 3] > SEEN).mean() for f in _frames(t)]))
-    return [Finding("sheet-border", subject.name, most[worst] * 255, "of 255",
-                    f"{bad.size} of {len(most)} frames reach their cell's border, frame {worst} with alpha "
-                    f"{most[worst] * 255:.0f}.",
-                    "Each sprite is cut off in a straight line there, and filtering carries it into the next frame.",
-                    _place(t, worst),
-                    mend(subject, "Clear the border of every cell", (ClearBorder(),)) if subject.overlay else None,
-                    {"frames": [int(i) for i in bad], "share": round(share, 4)},
-                    weight=float(most[worst]) * 255 * min(share * 4, 1.0))]
+    return [
+        Finding(
+            "sheet-border",
+            subject.name,
+            most[worst] * 255,
+            "of 255",
+            f"{bad.size} of {len(most)} frames reach their cell's border, frame {worst} with alpha "
+            f"{most[worst] * 255:.0f}.",
+            "Each sprite is cut off in a straight line there, and filtering carries it into the next frame.",
+            _place(t, worst),
+            mend(subject, "Clear the border of every cell", (ClearBorder(),)) if subject.overlay else None,
+            {"frames": [int(i) for i in bad], "share": round(share, 4)},
+            weight=float(most[worst]) * 255 * min(share * 4, 1.0),
+        )
+    ]
 
 
 def _light(subject: Subject) -> list[Finding]:
     t, m = subject.texture, subject.material
     if m is None or m.blend not in ("Additive", "Premultiplied"):
         return []
+
     def light(v: Floats) -> float:
         rgb = v[..., :3] if m.blend == "Premultiplied" or t.premultiplied else v[..., :3] * v[..., 3:]
         return float(rgb.max())
@@ -69,11 +77,21 @@ def _light(subject: Subject) -> list[Finding]:
     if not bad.size:
         return []
     worst = int(most.argmax())
-    return [Finding("sheet-light", subject.name, most[worst] * 255, "of 255",
-                    f"Light reaches the border of {bad.size} of {len(most)} frames, in frame {worst} "
-                    f"{most[worst] * 255:.0f} of 255.",
-                    "Glow ends in a straight edge; over dark ground the sprite's square shows.", _place(t, worst), None,
-                    {"frames": [int(i) for i in bad]}, weight=float(most[worst]) * 120)]
+    return [
+        Finding(
+            "sheet-light",
+            subject.name,
+            most[worst] * 255,
+            "of 255",
+            f"Light reaches the border of {bad.size} of {len(most)} frames, in frame {worst} "
+            f"{most[worst] * 255:.0f} of 255.",
+            "Glow ends in a straight edge; over dark ground the sprite's square shows.",
+            _place(t, worst),
+            None,
+            {"frames": [int(i) for i in bad]},
+            weight=float(most[worst]) * 120,
+        )
+    ]
 
 
 def bleed_of(texture: Texture) -> Bleed:
@@ -92,23 +110,33 @@ def _bleed(subject: Subject) -> list[Finding]:
     first = bad[0]
     worst = max(bad, key=lambda i: found.levels[i])
     safe = f"It is safe to level {found.safe}." if found.safe >= 0 else "No level is safe."
-    return [Finding("sheet-bleed", subject.name, float(first), "from level",
-                    f"From mip level {first} on a frame shows what is next to it, by up to {found.levels[worst]:.0f} "
-                    f"of 255 at level {worst}. {safe}",
-                    "In the distance a line or ghost of the next frame flickers at the sprite's edge.",
-                    _place(t, found.worst[worst]), None,
-                    {"levels": list(found.levels), "safe": found.safe}, weight=found.levels[worst] / (1 << first))]
+    return [
+        Finding(
+            "sheet-bleed",
+            subject.name,
+            float(first),
+            "from level",
+            f"From mip level {first} on a frame shows what is next to it, by up to {found.levels[worst]:.0f} "
+            f"of 255 at level {worst}. {safe}",
+            "In the distance a line or ghost of the next frame flickers at the sprite's edge.",
+            _place(t, found.worst[worst]),
+            None,
+            {"levels": list(found.levels), "safe": found.safe},
+            weight=found.levels[worst] / (1 << first),
+        )
+    ]
 
 
 def steps_between(texture: Texture) -> Doubles:
     """Mean difference of each frame from the one before, in codes, as seen over middle grey; the first from the last."""
+
     def make() -> Doubles:
         seen = []
         for f in _frames(texture):
             a = f[..., 3:]
             seen.append(f[..., :3] * a + 0.5 * (1 - a))
         size = (min(s.shape[0] for s in seen), min(s.shape[1] for s in seen))
-        cut = np.stack([s[:size[0], :size[1]] for s in seen])
+        cut = np.stack([s[: size[0], : size[1]] for s in seen])
         return np.abs(cut - np.roll(cut, 1, axis=0)).mean(axis=(1, 2, 3)).astype(np.float64) * 255
 
     return memoized_on(texture, "steps", make)
@@ -129,11 +157,20 @@ def _jump(subject: Subject) -> list[Finding]:
     others = np.delete(steps, [k for k in (at - 1, at, at + 1) if 0 <= k < len(steps)])
     if steps[at] < JUMP_LEAST or steps[at] < JUMP * max(usual, 0.3) or (others.size and steps[at] < 1.8 * others.max()):
         return []
-    return [Finding("sheet-jump", subject.name, float(steps[at]), "of 255",
-                    f"From frame {at} to {at + 1} the picture changes by {steps[at]:.1f} of 255 in the mean; usual is "
-                    f"{usual:.1f}.",
-                    "The movement stutters there, at every run.", _place(subject.texture, at + 1), None,
-                    {"frame": at + 1, "usual": round(usual, 3)}, weight=float(steps[at]))]
+    return [
+        Finding(
+            "sheet-jump",
+            subject.name,
+            float(steps[at]),
+            "of 255",
+            f"From frame {at} to {at + 1} the picture changes by {steps[at]:.1f} of 255 in the mean; usual is {usual:.1f}.",
+            "The movement stutters there, at every run.",
+            _place(subject.texture, at + 1),
+            None,
+            {"frame": at + 1, "usual": round(usual, 3)},
+            weight=float(steps[at]),
+        )
+    ]
 
 
 def _loop(subject: Subject) -> list[Finding]:
@@ -145,11 +182,20 @@ def _loop(subject: Subject) -> list[Finding]:
     if back < JUMP_LEAST / 2 or back < 2.5 * max(usual, 0.3) or back < 1.5 * float(inside.max()):
         return []
     once = Repair("Play it once", (SetFields(subject.overlay, "sheet", (("play", "once"),)),)) if subject.overlay else None
-    return [Finding("sheet-loop", subject.name, back, "of 255",
-                    f"From the last frame back to the first the picture changes by {back:.1f} of 255; usual is "
-                    f"{usual:.1f}.",
-                    "Played again and again, it jumps at the end of every run.",
-                    _place(subject.texture, len(all_steps) - 1), once, {"usual": round(usual, 3)}, weight=back)]
+    return [
+        Finding(
+            "sheet-loop",
+            subject.name,
+            back,
+            "of 255",
+            f"From the last frame back to the first the picture changes by {back:.1f} of 255; usual is {usual:.1f}.",
+            "Played again and again, it jumps at the end of every run.",
+            _place(subject.texture, len(all_steps) - 1),
+            once,
+            {"usual": round(usual, 3)},
+            weight=back,
+        )
+    ]
 
 
 def _drift(subject: Subject) -> list[Finding]:
@@ -163,8 +209,12 @@ def _drift(subject: Subject) -> list[Finding]:
         if total < 1e-3:
             continue
         h, w = a.shape
-        rows.append(((a.sum(axis=0) * (np.arange(w) + 0.5)).sum() / total / w,
-                     (a.sum(axis=1) * (np.arange(h) + 0.5)).sum() / total / h))
+        rows.append(
+            (
+                (a.sum(axis=0) * (np.arange(w) + 0.5)).sum() / total / w,
+                (a.sum(axis=1) * (np.arange(h) + 0.5)).sum() / total / h,
+            )
+        )
     if len(rows) < 3:
         return []
     at = np.array(rows)
@@ -178,11 +228,20 @@ def _drift(subject: Subject) -> list[Finding]:
     if subject.sheet.play == "loop" and np.hypot(*(at[0] - at[-1])) <= 1.5 * np.median(steps):
         return []  # it goes round, and its end meets its beginning
     way = "across" if abs(slope[0]) > abs(slope[1]) else "down" if slope[1] > 0 else "up"
-    return [Finding("sheet-drift", subject.name, far * 100, "% of the cell",
-                    f"The middle of what is seen wanders {far:.0%} of the cell {way} from the first frame to the last.",
-                    "The sprite swims away from where it stands, and jumps back when it begins again.",
-                    _place(t, len(at) - 1), None, {"across": round(float(slope[0]), 4), "down": round(float(slope[1]), 4)},
-                    weight=far * 100)]
+    return [
+        Finding(
+            "sheet-drift",
+            subject.name,
+            far * 100,
+            "% of the cell",
+            f"The middle of what is seen wanders {far:.0%} of the cell {way} from the first frame to the last.",
+            "The sprite swims away from where it stands, and jumps back when it begins again.",
+            _place(t, len(at) - 1),
+            None,
+            {"across": round(float(slope[0]), 4), "down": round(float(slope[1]), 4)},
+            weight=far * 100,
+        )
+    ]
 
 
 def _empty(subject: Subject) -> list[Finding]:
@@ -195,18 +254,51 @@ def _empty(subject: Subject) -> list[Finding]:
     after = len(there) - 1 - last
     rows = []
     if inside:
-        rows.append(Finding("sheet-empty", subject.name, float(len(inside)), "frames",
-                            f"{_frames_words(inside)} between others {'is' if len(inside) == 1 else 'are'} empty.",
-                            "The sprite blinks.", _place(t, inside[0]), None, {"frames": inside}, weight=40.0))
+        rows.append(
+            Finding(
+                "sheet-empty",
+                subject.name,
+                float(len(inside)),
+                "frames",
+                f"{_frames_words(inside)} between others {'is' if len(inside) == 1 else 'are'} empty.",
+                "The sprite blinks.",
+                _place(t, inside[0]),
+                None,
+                {"frames": inside},
+                weight=40.0,
+            )
+        )
     if after and len(subject.sheet.grids) == 1:
         g = subject.sheet.grids[0]
-        mend = Repair(f"End after frame {last}", (SetFields(subject.overlay, "sheet", (
-            ("grids", (g.model_copy(update={"count": _cell_of(g.unused, last) + 1}),)),)),)) if subject.overlay else None
-        rows.append(Finding("sheet-past", subject.name, float(after), "frames",
-                            f"The last {after} of {len(there)} frames {'is' if after == 1 else 'are'} empty: the sheet "
-                            f"ends with frame {last}.",
-                            "Each run ends in nothing; with one frame too many it blinks at its end.",
-                            _place(t, last + 1), mend, {"last": last, "count": len(there)}, weight=30.0))
+        mend = (
+            Repair(
+                f"End after frame {last}",
+                (
+                    SetFields(
+                        subject.overlay,
+                        "sheet",
+                        (("grids", (g.model_copy(update={"count": _cell_of(g.unused, last) + 1}),)),),
+                    ),
+                ),
+            )
+            if subject.overlay
+            else None
+        )
+        rows.append(
+            Finding(
+                "sheet-past",
+                subject.name,
+                float(after),
+                "frames",
+                f"The last {after} of {len(there)} frames {'is' if after == 1 else 'are'} empty: the sheet "
+                f"ends with frame {last}.",
+                "Each run ends in nothing; with one frame too many it blinks at its end.",
+                _place(t, last + 1),
+                mend,
+                {"last": last, "count": len(there)},
+                weight=30.0,
+            )
+        )
     return rows
 
 
@@ -221,8 +313,11 @@ def _cell_of(unused: tuple[int, ...], frame: int) -> int:
 
 
 def _frames_words(frames: list[int]) -> str:
-    return f"Frame {frames[0]}" if len(frames) == 1 else f"Frames {', '.join(map(str, frames[:6]))}" + (
-        " …" if len(frames) > 6 else "")
+    return (
+        f"Frame {frames[0]}"
+        if len(frames) == 1
+        else f"Frames {', '.join(map(str, frames[:6]))}" + (" …" if len(frames) > 6 else "")
+    )
 
 
 _FLAT = Look(show="alpha")

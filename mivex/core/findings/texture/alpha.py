@@ -41,9 +41,19 @@ def _no_alpha(subject: Subject) -> list[Finding]:
     t = subject.texture
     if t.has_alpha or not subject.uses_alpha:
         return []
-    return [Finding("no-alpha", subject.name, 0, "channels", "The picture has no alpha channel.",
-                    "Nothing shows through: the whole rectangle covers what lies behind it.",
-                    whole(t), _make_alpha(subject), weight=100.0)]
+    return [
+        Finding(
+            "no-alpha",
+            subject.name,
+            0,
+            "channels",
+            "The picture has no alpha channel.",
+            "Nothing shows through: the whole rectangle covers what lies behind it.",
+            whole(t),
+            _make_alpha(subject),
+            weight=100.0,
+        )
+    ]
 
 
 def _constant(subject: Subject) -> list[Finding]:
@@ -53,17 +63,35 @@ def _constant(subject: Subject) -> list[Finding]:
     value = float(t.alpha.flat[0])
     if value == 1 and subject.material is None:
         # A picture on its own may well be meant to be opaque.
-        return [Finding("constant-alpha", subject.name, value, "alpha",
-                        "Alpha is 1 in every texel: the picture is opaque, and its alpha channel says nothing.",
-                        "It costs a third more memory than three channels, and is taken for a see-through picture.",
-                        whole(t),
-                        mend(subject, "Drop the alpha channel", (DropAlpha(),)), weight=0.02)]
+        return [
+            Finding(
+                "constant-alpha",
+                subject.name,
+                value,
+                "alpha",
+                "Alpha is 1 in every texel: the picture is opaque, and its alpha channel says nothing.",
+                "It costs a third more memory than three channels, and is taken for a see-through picture.",
+                whole(t),
+                mend(subject, "Drop the alpha channel", (DropAlpha(),)),
+                weight=0.02,
+            )
+        ]
     if 0 < value < 1 and subject.glass:
         return []  # a clean pane is meant to be the same all over
-    seen = ("Nothing of it is seen at all." if value == 0 else
-            "The whole rectangle is seen, corners and all.")
-    return [Finding("constant-alpha", subject.name, value, "alpha",
-                    f"Alpha is {value:.3g} in every texel.", seen, whole(t), _make_alpha(subject), weight=100.0)]
+    seen = "Nothing of it is seen at all." if value == 0 else "The whole rectangle is seen, corners and all."
+    return [
+        Finding(
+            "constant-alpha",
+            subject.name,
+            value,
+            "alpha",
+            f"Alpha is {value:.3g} in every texel.",
+            seen,
+            whole(t),
+            _make_alpha(subject),
+            weight=100.0,
+        )
+    ]
 
 
 def _local_variation(rgb: Floats, mask: Mask) -> float:
@@ -88,7 +116,7 @@ def turned_round(t: Texture) -> float:
     h, w = alpha.shape
     if min(h, w) < 8:
         return 0.0
-    rim, middle = border_of(alpha), alpha[h // 3:h - h // 3, w // 3:w - w // 3]
+    rim, middle = border_of(alpha), alpha[h // 3 : h - h // 3, w // 3 : w - w // 3]
     if (rim >= 0.95).mean() < 0.95 or (middle <= 0.05).mean() < 0.3:
         return 0.0
     rgb = t.values[..., :3]
@@ -108,10 +136,20 @@ def _inverted(subject: Subject) -> list[Finding]:
     by = turned_round(t)
     if by <= 0:
         return []
-    return [Finding("inverted", subject.name, by, "alpha", "Alpha looks turned round: the border is solid and the middle "
-                    f"clear, yet the drawing lies under what is clear; the means differ by {by:.2f}.",
-                    "The surroundings cover what lies behind, and the shape itself is a hole.", whole(t),
-                    mend(subject, "Invert the alpha", (InvertAlpha(),)), weight=100 * by)]
+    return [
+        Finding(
+            "inverted",
+            subject.name,
+            by,
+            "alpha",
+            "Alpha looks turned round: the border is solid and the middle "
+            f"clear, yet the drawing lies under what is clear; the means differ by {by:.2f}.",
+            "The surroundings cover what lies behind, and the shape itself is a hole.",
+            whole(t),
+            mend(subject, "Invert the alpha", (InvertAlpha(),)),
+            weight=100 * by,
+        )
+    ]
 
 
 def cut_soft(alpha: Floats) -> tuple[Mask, Mask, Mask, Mask]:
@@ -120,6 +158,7 @@ def cut_soft(alpha: Floats) -> tuple[Mask, Mask, Mask, Mask]:
     A texel counts where it is neither faint nor solid and its alpha goes on inwards about
     as it is: the outline of a hard shape that merely touches the border climbs at once.
     """
+
     def side(rows: Floats) -> Mask:
         a, b, c = rows[0], rows[min(1, len(rows) - 1)], rows[min(2, len(rows) - 1)]
         soft = (a > FAINTEST) & (a < SOLID)
@@ -131,8 +170,12 @@ def cut_soft(alpha: Floats) -> tuple[Mask, Mask, Mask, Mask]:
 def _meets(alpha: Floats, axis: int) -> bool:
     """Whether the two borders of an axis go on into one another, as in a texture that repeats."""
     a, b = (alpha[0], alpha[-1]) if axis == 0 else (alpha[:, 0], alpha[:, -1])
-    return bool(max(a.max(), b.max()) > FAINTEST and (a > 0).mean() > 0.02 and (b > 0).mean() > 0.02
-                and np.abs(a - b).mean() < 0.1 * max(a.mean(), b.mean()) + 0.02)
+    return bool(
+        max(a.max(), b.max()) > FAINTEST
+        and (a > 0).mean() > 0.02
+        and (b > 0).mean() > 0.02
+        and np.abs(a - b).mean() < 0.1 * max(a.mean(), b.mean()) + 0.02
+    )
 
 
 def _border(subject: Subject) -> list[Finding]:
@@ -154,19 +197,32 @@ def _border(subject: Subject) -> list[Finding]:
     if counts[worst] < max(4, LEAST_CUT * sides[worst].size):
         return []
     edges = {"top": a[0], "bottom": a[-1], "left": a[:, 0], "right": a[:, -1]}
-    place = {"top": (0, 0, t.width, 1), "bottom": (0, t.height - 1, t.width, 1),
-             "left": (0, 0, 1, t.height), "right": (t.width - 1, 0, 1, t.height)}[worst]
+    place = {
+        "top": (0, 0, t.width, 1),
+        "bottom": (0, t.height - 1, t.width, 1),
+        "left": (0, 0, 1, t.height),
+        "right": (t.width - 1, 0, 1, t.height),
+    }[worst]
     named = ", ".join(k for k, n in counts.items() if n >= 4)
     share = float((rim > 0).mean())
     largest = float(max(edges[k][v].max() for k, v in sides.items() if v.any()))
     mean = float(np.concatenate([edges[k][v] for k, v in sides.items()]).mean())
-    return [Finding("border", subject.name, share * 100, "% of the border",
-                    f"Soft alpha runs out of the picture ({named}): {share:.1%} of the border is reached, and where it is "
-                    f"cut alpha is up to {largest:.2f}.",
-                    "The shape is cut off in a straight line, and with clamped addressing its border texels "
-                    "are drawn out into streaks.", place,
-                    _keep_in(subject),
-                    {"largest": float(rim.max()), "sides": named}, weight=255 * mean * sum(counts.values()) / rim.size)]
+    return [
+        Finding(
+            "border",
+            subject.name,
+            share * 100,
+            "% of the border",
+            f"Soft alpha runs out of the picture ({named}): {share:.1%} of the border is reached, and where it is "
+            f"cut alpha is up to {largest:.2f}.",
+            "The shape is cut off in a straight line, and with clamped addressing its border texels "
+            "are drawn out into streaks.",
+            place,
+            _keep_in(subject),
+            {"largest": float(rim.max()), "sides": named},
+            weight=255 * mean * sum(counts.values()) / rim.size,
+        )
+    ]
 
 
 def _keep_in(subject: Subject) -> Repair:

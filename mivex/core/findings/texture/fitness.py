@@ -17,13 +17,21 @@ def _size(subject: Subject) -> list[Finding]:
     if not bad:
         return []
     to = (nearest_power(wide), nearest_power(high))
-    return [Finding("size", subject.name, float(bad[0]), "px",
-                    f"{wide} × {high} is not a power of two on "
-                    f"{'both sides' if len(bad) == 2 and wide != high else 'each side'}.",
-                    "Mip levels no longer halve evenly and some block compressions refuse it; a runtime may "
-                    "stretch or reject the picture.", (0, 0, wide, high),
-                    mend(subject, f"Resize to {to[0]} × {to[1]}", (Resize(to="power"),)),
-                    {"width": wide, "height": high}, weight=0.01)]
+    return [
+        Finding(
+            "size",
+            subject.name,
+            float(bad[0]),
+            "px",
+            f"{wide} × {high} is not a power of two on {'both sides' if len(bad) == 2 and wide != high else 'each side'}.",
+            "Mip levels no longer halve evenly and some block compressions refuse it; a runtime may "
+            "stretch or reject the picture.",
+            (0, 0, wide, high),
+            mend(subject, f"Resize to {to[0]} × {to[1]}", (Resize(to="power"),)),
+            {"width": wide, "height": high},
+            weight=0.01,
+        )
+    ]
 
 
 def _budget(subject: Subject) -> list[Finding]:
@@ -33,12 +41,21 @@ def _budget(subject: Subject) -> list[Finding]:
         return []
     k = d.budget / max(wide, high)
     to = (max(1, round(wide * k)), max(1, round(high * k)))
-    return [Finding("budget", subject.name, float(max(wide, high)), "px",
-                    f"{wide} × {high} is larger than the {d.budget} px that the receiver wants.",
-                    f"It takes {(wide * high) / (to[0] * to[1]):.1f} times the memory; the receiver may refuse it or "
-                    "reduce it its own way.", (0, 0, wide, high),
-                    mend(subject, f"Resize to {to[0]} × {to[1]}", (Resize(to="size", width=to[0], height=to[1]),)),
-                    {"budget": d.budget}, weight=0.03)]
+    return [
+        Finding(
+            "budget",
+            subject.name,
+            float(max(wide, high)),
+            "px",
+            f"{wide} × {high} is larger than the {d.budget} px that the receiver wants.",
+            f"It takes {(wide * high) / (to[0] * to[1]):.1f} times the memory; the receiver may refuse it or "
+            "reduce it its own way.",
+            (0, 0, wide, high),
+            mend(subject, f"Resize to {to[0]} × {to[1]}", (Resize(to="size", width=to[0], height=to[1]),)),
+            {"budget": d.budget},
+            weight=0.03,
+        )
+    ]
 
 
 def _alpha_lost(subject: Subject) -> list[Finding]:
@@ -46,11 +63,19 @@ def _alpha_lost(subject: Subject) -> list[Finding]:
     if d is None or d.format != "tga24" or not subject.uses_alpha:
         return []
     share = float((t.alpha < CLEAR_BELOW).mean()) * 100
-    return [Finding("alpha-lost", subject.name, share, "% of the texels", "The chosen file has no alpha channel: "
-                    f"{share:.0f} % of the texels would lose theirs.",
-                    "What was clear arrives solid, with whatever colour lay under it.", whole(t),
-                    mend(subject, "Deliver as PNG", delivery={"format": "png"}),
-                    weight=2.5 * share)]
+    return [
+        Finding(
+            "alpha-lost",
+            subject.name,
+            share,
+            "% of the texels",
+            f"The chosen file has no alpha channel: {share:.0f} % of the texels would lose theirs.",
+            "What was clear arrives solid, with whatever colour lay under it.",
+            whole(t),
+            mend(subject, "Deliver as PNG", delivery={"format": "png"}),
+            weight=2.5 * share,
+        )
+    ]
 
 
 def _depth_write(subject: Subject) -> list[Finding]:
@@ -63,14 +88,25 @@ def _depth_write(subject: Subject) -> list[Finding]:
     share = float(clear.mean())
     if share == 0:
         return []
-    return [Finding("depth-write", subject.name, share * 100, "% of the panel",
-                    f"A {m.blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind it "
-                    "although it can be seen through.",
-                    "Bubbles, smoke or panes behind it vanish, depending on which is drawn first.",
-                    whole(t), mend(subject, "Switch depth write off", material={"depth_write": False}),
-                    weight=100 * share)]
+    return [
+        Finding(
+            "depth-write",
+            subject.name,
+            share * 100,
+            "% of the panel",
+            f"A {m.blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind it "
+            "although it can be seen through.",
+            "Bubbles, smoke or panes behind it vanish, depending on which is drawn first.",
+            whole(t),
+            mend(subject, "Switch depth write off", material={"depth_write": False}),
+            weight=100 * share,
+        )
+    ]
 
 
-CHECKS = (Check("size", "Size", _size, "source"), Check("budget", "Larger than stated", _budget, "source"),
-          Check("alpha-lost", "File without alpha", _alpha_lost, "deliver"),
-          Check("depth-write", "See-through overlay writes depth", _depth_write, "blend"))
+CHECKS = (
+    Check("size", "Size", _size, "source"),
+    Check("budget", "Larger than stated", _budget, "source"),
+    Check("alpha-lost", "File without alpha", _alpha_lost, "deliver"),
+    Check("depth-write", "See-through overlay writes depth", _depth_write, "blend"),
+)

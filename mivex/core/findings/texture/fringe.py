@@ -112,14 +112,31 @@ def _measure(subject: Subject) -> list[Finding]:
     hidden, darker = _leak(t)
     tone = "dark" if darker else "light"
     where = "between texels at full size" if worst.level == 0 else f"at mip level {worst.level}"
-    return [Finding(
-        "fringe", subject.name, worst.p99, "of 255",
-        f"A {tone} rim: hidden {hidden} leaks into the edge {where}; 99 % of texels differ by up to "
-        f"{worst.p99:.1f} of 255, the worst by {worst.maximum:.1f}.",
-        f"Filtering mixes the colour under clear texels into the edge: a {tone} rim that grows with distance.",
-        (max(0, int(x) * size - size), max(0, int(y) * size - size), 3 * size, 3 * size), repair,
-        {"level": worst.level, "maximum": worst.maximum, "p99": worst.p99, "mean": worst.mean, "shows": worst.shows,
-         "after_repair": after, "limit": LIMIT, "rim": tone, "hidden": hidden}, weight=worst.shows)]
+    return [
+        Finding(
+            "fringe",
+            subject.name,
+            worst.p99,
+            "of 255",
+            f"A {tone} rim: hidden {hidden} leaks into the edge {where}; 99 % of texels differ by up to "
+            f"{worst.p99:.1f} of 255, the worst by {worst.maximum:.1f}.",
+            f"Filtering mixes the colour under clear texels into the edge: a {tone} rim that grows with distance.",
+            (max(0, int(x) * size - size), max(0, int(y) * size - size), 3 * size, 3 * size),
+            repair,
+            {
+                "level": worst.level,
+                "maximum": worst.maximum,
+                "p99": worst.p99,
+                "mean": worst.mean,
+                "shows": worst.shows,
+                "after_repair": after,
+                "limit": LIMIT,
+                "rim": tone,
+                "hidden": hidden,
+            },
+            weight=worst.shows,
+        )
+    ]
 
 
 def _look(finding: Finding) -> Look:

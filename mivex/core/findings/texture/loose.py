@@ -38,12 +38,20 @@ def _loose(subject: Subject) -> list[Finding]:
     step = DropLoose(cutoff=m.cutoff, share=LOOSE, repeats=subject.wraps)
     count, area = len(small), int(p.size[small].sum())
     one = count == 1
-    return [Finding("loose", subject.name, count, "piece" if one else "pieces",
-                    f"{count} {'piece hangs' if one else 'pieces hang'} on nothing; the largest has {int(p.size[worst])} "
-                    "texels.",
-                    "In the game bits float beside the shape.", place,
-                    mend(subject, "Drop the loose pieces", (step,)),
-                    {"texels": area}, weight=255 * area / t.alpha.size)]
+    return [
+        Finding(
+            "loose",
+            subject.name,
+            count,
+            "piece" if one else "pieces",
+            f"{count} {'piece hangs' if one else 'pieces hang'} on nothing; the largest has {int(p.size[worst])} texels.",
+            "In the game bits float beside the shape.",
+            place,
+            mend(subject, "Drop the loose pieces", (step,)),
+            {"texels": area},
+            weight=255 * area / t.alpha.size,
+        )
+    ]
 
 
 CHECKS = (Check("loose", "Loose pieces", _loose, "alpha", Look(show="alpha")),)

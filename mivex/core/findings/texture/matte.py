@@ -51,23 +51,43 @@ def _measure(subject: Subject) -> list[Finding]:
     place = (int(cols[0]), int(rows[0]), int(cols[-1] - cols[0] + 1), int(rows[-1] - rows[0] + 1))
     tone = "dark" if light < 0.25 else "bright" if light > 0.75 else "coloured"
     if sure:
-        said = (f"Soft parts still hold {fit.share:.0%} of a {tone} backdrop, {hex_of(fit.matte)}; on screen it shows "
-                f"by up to {fit.error:.0f} of 255.")
+        said = (
+            f"Soft parts still hold {fit.share:.0%} of a {tone} backdrop, {hex_of(fit.matte)}; on screen it shows "
+            f"by up to {fit.error:.0f} of 255."
+        )
         if fit.impossible > 0.005:
             said = said[:-1] + f"; {fit.impossible:.1%} of the soft texels would be clipped when it is taken out."
     else:
-        said = (f"Soft parts may hold some of a {tone} backdrop, {hex_of(fit.matte)}, by up to {fit.error:.0f} of 255; "
-                f"how much cannot be told from the picture's own texture (about {fit.share:.0%}, give or take "
-                f"{fit.unsure:.0%}).")
+        said = (
+            f"Soft parts may hold some of a {tone} backdrop, {hex_of(fit.matte)}, by up to {fit.error:.0f} of 255; "
+            f"how much cannot be told from the picture's own texture (about {fit.share:.0%}, give or take "
+            f"{fit.unsure:.0%})."
+        )
     step = Unmatte(matte=fit.matte, share=fit.share, space=fit.space)
-    return [Finding(
-        "matte", subject.name, fit.error, "of 255", said,
-        f"The picture was cut from a backdrop without taking its colour out: a {tone} rim on anything of "
-        "another colour, even unfiltered.",
-        place, mend(subject, "Remove the matte", (step,)) if sure else None,
-        {"matte": list(fit.matte), "share": fit.share, "unsure": round(fit.unsure, 3), "error": fit.error,
-         "space": fit.space, "explained": fit.explained, "clipped": fit.impossible, "limit": LIMIT},
-        weight=fit.error * float(soft.sum()) / max(int((t.alpha > 0).sum()), 1))]
+    return [
+        Finding(
+            "matte",
+            subject.name,
+            fit.error,
+            "of 255",
+            said,
+            f"The picture was cut from a backdrop without taking its colour out: a {tone} rim on anything of "
+            "another colour, even unfiltered.",
+            place,
+            mend(subject, "Remove the matte", (step,)) if sure else None,
+            {
+                "matte": list(fit.matte),
+                "share": fit.share,
+                "unsure": round(fit.unsure, 3),
+                "error": fit.error,
+                "space": fit.space,
+                "explained": fit.explained,
+                "clipped": fit.impossible,
+                "limit": LIMIT,
+            },
+            weight=fit.error * float(soft.sum()) / max(int((t.alpha > 0).sum()), 1),
+        )
+    ]
 
 
 def _look(finding: Finding) -> Look:

@@ -189,7 +189,7 @@ def _free(x: NDArray, F: NDArray, d: NDArray, w: NDArray) -> tuple[NDArray, floa
     spread = (wx2[:, None] * (F - Fm) ** 2).sum()
     lean = ((w * x)[:, None] * (F - Fm) * d).sum()
     # A faint pull towards a full share decides where all solid colours are alike: the repair is then the same.
-    faint = total * 3 * 0.004 ** 2
+    faint = total * 3 * 0.004**2
     best = float(np.clip((faint - lean) / (spread + faint), 0, 1))
 
     def with_share(s: float) -> tuple[NDArray, float, float]:
@@ -230,8 +230,7 @@ def _explanations(k: _Sample, space: Space, data: bool, narrow: bool) -> list[tu
     return made
 
 
-def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Space, data: bool,
-            narrow: bool) -> MatteFit:
+def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Space, data: bool, narrow: bool) -> MatteFit:
     d = k.C - F
     model = x[:, None] * (q - s * F)
     explained = _explained(d, model, k.w)
@@ -256,11 +255,13 @@ def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Spa
     fixed = colour_under(k.C[None].astype(np.float32), matte, k.a[None].astype(np.float32), s)[0]
     if space == "linear" and not data:
         matte = to_display(matte)
-    error = float(np.percentile(_on_screen(k.C.astype(np.float32), fixed, k.a.astype(np.float32),
-                                           space == "display" and not data, data), 95))
+    error = float(
+        np.percentile(
+            _on_screen(k.C.astype(np.float32), fixed, k.a.astype(np.float32), space == "display" and not data, data), 95
+        )
+    )
     r, g, b = (round(float(v), 3) for v in matte)
-    return MatteFit((r, g, b), round(s, 3), 1.0, explained, plain, own,
-                    agreed, space, error, outline, impossible, narrow)
+    return MatteFit((r, g, b), round(s, 3), 1.0, explained, plain, own, agreed, space, error, outline, impossible, narrow)
 
 
 def _unsure(k: _Sample, x: NDArray, F: NDArray, d: NDArray, B: NDArray | None) -> float:

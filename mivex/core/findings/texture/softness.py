@@ -42,13 +42,21 @@ def _two_valued(subject: Subject) -> list[Finding]:
     # All of it must be nearly clear or nearly solid: even, half-clear glass is soft in its own way.
     if between >= TWO_VALUED or counts[250:].sum() == 0:
         return []
-    return [Finding("two-valued", subject.name, between * 100, "% between",
-                    f"Only {between:.1%} of the texels lie between clear and solid, yet {m.blend} sorts and blends every "
-                    "one of them.",
-                    "It costs sorting and overdraw and can be drawn in the wrong order; Cutout looks the same here and "
-                    "needs neither.", whole(t),
-                    mend(subject, "Blend as Cutout", material={"blend": "Cutout"}),
-                    weight=0.1)]
+    return [
+        Finding(
+            "two-valued",
+            subject.name,
+            between * 100,
+            "% between",
+            f"Only {between:.1%} of the texels lie between clear and solid, yet {m.blend} sorts and blends every "
+            "one of them.",
+            "It costs sorting and overdraw and can be drawn in the wrong order; Cutout looks the same here and "
+            "needs neither.",
+            whole(t),
+            mend(subject, "Blend as Cutout", material={"blend": "Cutout"}),
+            weight=0.1,
+        )
+    ]
 
 
 def _soft_cutout(subject: Subject) -> list[Finding]:
@@ -60,11 +68,19 @@ def _soft_cutout(subject: Subject) -> list[Finding]:
     share = float(counts[26:230].sum() / max(seen, 1))
     if share <= SOFT_CUT:
         return []
-    return [Finding("soft-cutout", subject.name, share * 100, "% between",
-                    f"{share:.0%} of what is seen is half clear, and Cutout makes each texel all or nothing.",
-                    "Soft edges and veils turn into hard, crawling outlines.", whole(t),
-                    mend(subject, "Blend as Translucent", material={"blend": "Translucent"}),
-                    weight=64 * share)]
+    return [
+        Finding(
+            "soft-cutout",
+            subject.name,
+            share * 100,
+            "% between",
+            f"{share:.0%} of what is seen is half clear, and Cutout makes each texel all or nothing.",
+            "Soft edges and veils turn into hard, crawling outlines.",
+            whole(t),
+            mend(subject, "Blend as Translucent", material={"blend": "Translucent"}),
+            weight=64 * share,
+        )
+    ]
 
 
 def plateaus(alpha: Floats) -> tuple[float, list[int], float]:
@@ -95,8 +111,10 @@ def plateaus(alpha: Floats) -> tuple[float, list[int], float]:
     rank[levels] = np.arange(len(levels))
     order = rank[a]
     near = far = 0
-    for p, q, both in ((order[:, 1:], order[:, :-1], soft[:, 1:] & soft[:, :-1]),
-                       (order[1:], order[:-1], soft[1:] & soft[:-1])):
+    for p, q, both in (
+        (order[:, 1:], order[:, :-1], soft[:, 1:] & soft[:, :-1]),
+        (order[1:], order[:-1], soft[1:] & soft[:-1]),
+    ):
         step = np.abs(p - q)[both & (p >= 0) & (q >= 0)]
         near += int((step == 1).sum())
         far += int((step > 1).sum())
@@ -124,12 +142,20 @@ def _banding(subject: Subject) -> list[Finding]:
         return []
     y, x = np.unravel_index(int(jumps.argmax()), jumps.shape)
     soft = float(counts[3:253].sum() / total)
-    return [Finding("banding", subject.name, float(len(levels)), "levels",
-                    f"The soft part of the alpha has only {len(levels)} levels, {step:.0f} of 255 apart.",
-                    "Smoke and glass show contour lines instead of an even fade.",
-                    (max(0, int(x) - 8), max(0, int(y) - 8), 16, 16),
-                    mend(subject, "Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)), {"soft": soft},
-                    weight=step * float(jumps.mean()))]
+    return [
+        Finding(
+            "banding",
+            subject.name,
+            float(len(levels)),
+            "levels",
+            f"The soft part of the alpha has only {len(levels)} levels, {step:.0f} of 255 apart.",
+            "Smoke and glass show contour lines instead of an even fade.",
+            (max(0, int(x) - 8), max(0, int(y) - 8), 16, 16),
+            mend(subject, "Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)),
+            {"soft": soft},
+            weight=step * float(jumps.mean()),
+        )
+    ]
 
 
 def _specks(subject: Subject) -> list[Finding]:
@@ -142,13 +168,21 @@ def _specks(subject: Subject) -> list[Finding]:
         return []
     y, x = np.unravel_index(int(np.where(alone, t.alpha, 0).argmax()), alone.shape)
     mean = float(t.alpha[alone].mean())
-    return [Finding("specks", subject.name, float(count), "texels", f"{count} faint specks stand alone in clear "
-                    f"surroundings, of alpha {mean:.3f} on average.",
-                        "A veil of dust in the game; and they hold the colour of "
-                    "what was cut away, which leaks into the edge with distance.",
-                    (max(0, int(x) - 4), max(0, int(y) - 4), 9, 9),
-                    mend(subject, "Clear those texels", (ClearSpecks(),)), {"mean": mean},
-                    weight=255 * mean * count / alone.size)]
+    return [
+        Finding(
+            "specks",
+            subject.name,
+            float(count),
+            "texels",
+            f"{count} faint specks stand alone in clear surroundings, of alpha {mean:.3f} on average.",
+            "A veil of dust in the game; and they hold the colour of "
+            "what was cut away, which leaks into the edge with distance.",
+            (max(0, int(x) - 4), max(0, int(y) - 4), 9, 9),
+            mend(subject, "Clear those texels", (ClearSpecks(),)),
+            {"mean": mean},
+            weight=255 * mean * count / alone.size,
+        )
+    ]
 
 
 def _margin(subject: Subject) -> list[Finding]:
@@ -162,13 +196,20 @@ def _margin(subject: Subject) -> list[Finding]:
     used = (box[2] - box[0]) * (box[3] - box[1]) / (t.width * t.height)
     if used >= 1 - MOST_EMPTY:
         return []
-    return [Finding("empty-margin", subject.name, (1 - used) * 100, "% empty",
-                    f"{1 - used:.0%} of the picture is empty margin.",
-                    "Memory is spent on nothing, and every clear texel is still drawn.",
-                    (box[0], box[1], box[2] - box[0], box[3] - box[1]),
-                    mend(subject, "Trim to what is seen", (Trim(above=above, margin=4), Resize(to="power"))),
-                    {"box": list(box)},
-                    weight=0.05)]
+    return [
+        Finding(
+            "empty-margin",
+            subject.name,
+            (1 - used) * 100,
+            "% empty",
+            f"{1 - used:.0%} of the picture is empty margin.",
+            "Memory is spent on nothing, and every clear texel is still drawn.",
+            (box[0], box[1], box[2] - box[0], box[3] - box[1]),
+            mend(subject, "Trim to what is seen", (Trim(above=above, margin=4), Resize(to="power"))),
+            {"box": list(box)},
+            weight=0.05,
+        )
+    ]
 
 
 CHECKS = (

@@ -27,6 +27,7 @@ def _twice(values: Floats) -> Floats:
 def filtered_apart(stored: Floats) -> float:
     """Largest mean difference, of 255, between filtering stored values as colour and as data, two levels down."""
     from mivex.core.pixels.colour import to_linear
+
     linear = stored.copy()
     linear[..., :3] = to_linear(stored[..., :3])
     a, b = to_display(_twice(linear)[..., :3]), _twice(stored)[..., :3]
@@ -40,23 +41,40 @@ def _meaning(subject: Subject) -> list[Finding]:
     normals = looks_like_normals(t.values)
     if t.meaning == "colour" and normals:
         apart = filtered_apart(t.values)
-        return [Finding("meaning", subject.name, apart, "of 255", "The texels are unit vectors, as in a normal map, but "
-                        f"are filtered as colour: off by {apart:.1f} of 255 two levels down.",
-                        "Directions are bent towards one side; lit surfaces look inflated or dull.",
-                        whole(t),
-                        mend(subject, "Take it as data", source={"meaning": "data"}) if m else None,
-                        weight=apart)]
+        return [
+            Finding(
+                "meaning",
+                subject.name,
+                apart,
+                "of 255",
+                "The texels are unit vectors, as in a normal map, but "
+                f"are filtered as colour: off by {apart:.1f} of 255 two levels down.",
+                "Directions are bent towards one side; lit surfaces look inflated or dull.",
+                whole(t),
+                mend(subject, "Take it as data", source={"meaning": "data"}) if m else None,
+                weight=apart,
+            )
+        ]
     if t.meaning == "data" and m is not None and not normals:
         rgb = t.values[..., :3]
         tinted = float(np.ptp(rgb, axis=-1).mean() * 255)
         apart = filtered_apart(t.values)
         if tinted < 6 or apart < 0.5:
             return []
-        return [Finding("meaning", subject.name, apart, "of 255", "It is drawn as colour but taken as data: "
-                        f"filtering is off by {apart:.1f} of 255 two levels down, and its light is not decoded.",
-                        "It looks washed out beside everything else, and edges change their brightness with distance.",
-                        whole(t), mend(subject, "Take it as colour", source={"meaning": "colour"}),
-                        weight=apart)]
+        return [
+            Finding(
+                "meaning",
+                subject.name,
+                apart,
+                "of 255",
+                "It is drawn as colour but taken as data: "
+                f"filtering is off by {apart:.1f} of 255 two levels down, and its light is not decoded.",
+                "It looks washed out beside everything else, and edges change their brightness with distance.",
+                whole(t),
+                mend(subject, "Take it as colour", source={"meaning": "colour"}),
+                weight=apart,
+            )
+        ]
     return []
 
 
@@ -70,12 +88,20 @@ def _seam(subject: Subject) -> list[Finding]:
     worst = max(bad, key=lambda s: s.ratio)
     way = "both" if len(bad) == 2 else "across" if bad[0].sides.startswith("left") else "down"
     place = (t.width - 2, 0, 2, t.height) if worst.sides.startswith("left") else (0, t.height - 2, t.width, 2)
-    return [Finding("seam", subject.name, worst.ratio, "times the inner step",
-                    f"Where {worst.sides} meet, the step is {worst.across:.1f} of 255; inside it is {worst.inside:.1f}.",
-                    "The repetition shows as a grid of lines.", place,
-                    mend(subject, "Make it tile", (MakeTile(way=way),)),  # type: ignore[arg-type]
-                    {s.sides.replace(" ", "_"): {"across": s.across, "inside": s.inside} for s in bad},
-                    weight=worst.across * 0.1)]
+    return [
+        Finding(
+            "seam",
+            subject.name,
+            worst.ratio,
+            "times the inner step",
+            f"Where {worst.sides} meet, the step is {worst.across:.1f} of 255; inside it is {worst.inside:.1f}.",
+            "The repetition shows as a grid of lines.",
+            place,
+            mend(subject, "Make it tile", (MakeTile(way=way),)),  # type: ignore[arg-type]
+            {s.sides.replace(" ", "_"): {"across": s.across, "inside": s.inside} for s in bad},
+            weight=worst.across * 0.1,
+        )
+    ]
 
 
 def holes(alpha: Floats, cutoff: float) -> np.ndarray:
@@ -106,13 +132,26 @@ def _holes(subject: Subject) -> list[Finding]:
             continue
         across = float(np.sqrt(np.median(sizes))) / (1 << level)
         now = coverage(a, cutoff)
-        return [Finding("holes", subject.name, float(level), "from level",
-                        f"At mip level {level}, {sizes.size - left} of {sizes.size} holes have closed; the usual hole is "
-                        f"{across:.1f} texels across there, and coverage has gone from {at0:.0%} to {now:.0%}.",
-                        "A screen or mesh turns into a plate, or vanishes, as it moves away.", whole(t),
-                        mend(subject, "Keep coverage in every level", (KeepCoverage(cutoff=min(max(cutoff, 0.01), 0.99)),),
-                               delivery={"format": "tif"}), {"holes": int(sizes.size), "left": left},
-                        weight=255 * abs(now - at0) / (1 << level))]
+        return [
+            Finding(
+                "holes",
+                subject.name,
+                float(level),
+                "from level",
+                f"At mip level {level}, {sizes.size - left} of {sizes.size} holes have closed; the usual hole is "
+                f"{across:.1f} texels across there, and coverage has gone from {at0:.0%} to {now:.0%}.",
+                "A screen or mesh turns into a plate, or vanishes, as it moves away.",
+                whole(t),
+                mend(
+                    subject,
+                    "Keep coverage in every level",
+                    (KeepCoverage(cutoff=min(max(cutoff, 0.01), 0.99)),),
+                    delivery={"format": "tif"},
+                ),
+                {"holes": int(sizes.size), "left": left},
+                weight=255 * abs(now - at0) / (1 << level),
+            )
+        ]
     return []
 
 

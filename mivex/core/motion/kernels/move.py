@@ -11,8 +11,35 @@ import numpy as np
 
 from mivex.core.base.compile import inlined, kernel
 
-(GRAVITY_X, GRAVITY_Y, GRAVITY_Z, PUSH_X, PUSH_Y, PUSH_Z, DRAG, LIMIT, SWIRL, DRIFT, DRIFT_SCALE, DRIFT_RATE, WIND, WIND_X,
- WIND_Y, WIND_Z, SOLIDS, BOUNCE, RUB, AXIS_X, AXIS_Y, AXIS_Z, AT_X, AT_Y, AT_Z, FACTORS, PUSHED) = range(27)
+(
+    GRAVITY_X,
+    GRAVITY_Y,
+    GRAVITY_Z,
+    PUSH_X,
+    PUSH_Y,
+    PUSH_Z,
+    DRAG,
+    LIMIT,
+    SWIRL,
+    DRIFT,
+    DRIFT_SCALE,
+    DRIFT_RATE,
+    WIND,
+    WIND_X,
+    WIND_Y,
+    WIND_Z,
+    SOLIDS,
+    BOUNCE,
+    RUB,
+    AXIS_X,
+    AXIS_Y,
+    AXIS_Z,
+    AT_X,
+    AT_Y,
+    AT_Z,
+    FACTORS,
+    PUSHED,
+) = range(27)
 """Places in the record of forces."""
 SPIN_ROW, SPEED_ROW, PUSH_ROW = 0, 1, 4
 """Rows of the tables: spin, speed along three axes, push."""
@@ -43,8 +70,12 @@ def allowed(born, dies, most):
 @inlined
 def _lattice(x, y, z, seed):
     low = np.uint64(0xFFFFFFFF)
-    h = ((np.uint64(x) * np.uint64(0x9E3779B1) & low) ^ (np.uint64(y) * np.uint64(0x85EBCA77) & low)
-         ^ (np.uint64(z) * np.uint64(0xC2B2AE3D) & low) ^ np.uint64(seed))
+    h = (
+        (np.uint64(x) * np.uint64(0x9E3779B1) & low)
+        ^ (np.uint64(y) * np.uint64(0x85EBCA77) & low)
+        ^ (np.uint64(z) * np.uint64(0xC2B2AE3D) & low)
+        ^ np.uint64(seed)
+    )
     h = ((h ^ (h >> np.uint64(15))) * np.uint64(0x2C1B3C6D)) & low
     h = ((h ^ (h >> np.uint64(12))) * np.uint64(0x297A2D39)) & low
     h = h ^ (h >> np.uint64(15))
@@ -174,8 +205,11 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
             dt = end - t
             share = ((t + end) / 2 - born[i]) / life[i]
             p = _read(tables, PUSH_ROW, share) if force[PUSHED] > 0 else 1.0
-            gx, gy, gz = (force[GRAVITY_X] + p * force[PUSH_X], force[GRAVITY_Y] + p * force[PUSH_Y],
-                          force[GRAVITY_Z] + p * force[PUSH_Z])
+            gx, gy, gz = (
+                force[GRAVITY_X] + p * force[PUSH_X],
+                force[GRAVITY_Y] + p * force[PUSH_Y],
+                force[GRAVITY_Z] + p * force[PUSH_Z],
+            )
             k = force[DRAG] + force[WIND]
             if k > 0:
                 q = force[WIND]
@@ -212,12 +246,18 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
                 c, s = math.cos(w), math.sin(w)
                 rx, ry, rz = x + dx - force[AT_X], y + dy - force[AT_Y], z + dz - force[AT_Z]
                 d = (ax * rx + ay * ry + az * rz) * (1 - c)
-                nx, ny, nz = (rx * c + (ay * rz - az * ry) * s + ax * d, ry * c + (az * rx - ax * rz) * s + ay * d,
-                              rz * c + (ax * ry - ay * rx) * s + az * d)
+                nx, ny, nz = (
+                    rx * c + (ay * rz - az * ry) * s + ax * d,
+                    ry * c + (az * rx - ax * rz) * s + ay * d,
+                    rz * c + (ax * ry - ay * rx) * s + az * d,
+                )
                 dx, dy, dz = nx + force[AT_X] - x, ny + force[AT_Y] - y, nz + force[AT_Z] - z
                 d = (ax * vx + ay * vy + az * vz) * (1 - c)
-                vx, vy, vz = (vx * c + (ay * vz - az * vy) * s + ax * d, vy * c + (az * vx - ax * vz) * s + ay * d,
-                              vz * c + (ax * vy - ay * vx) * s + az * d)
+                vx, vy, vz = (
+                    vx * c + (ay * vz - az * vy) * s + ax * d,
+                    vy * c + (az * vx - ax * vz) * s + ay * d,
+                    vz * c + (ax * vy - ay * vx) * s + az * d,
+                )
             if force[SOLIDS] > 0:
                 a0[0], a0[1], a0[2] = x, y, z
                 b0[0], b0[1], b0[2] = x + dx, y + dy, z + dz
@@ -232,9 +272,11 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
                     d = vx * normal[0] + vy * normal[1] + vz * normal[2]
                     if d < 0:
                         keep = 1 - force[RUB]
-                        vx, vy, vz = ((vx - d * normal[0]) * keep - d * normal[0] * force[BOUNCE],
-                                      (vy - d * normal[1]) * keep - d * normal[1] * force[BOUNCE],
-                                      (vz - d * normal[2]) * keep - d * normal[2] * force[BOUNCE])
+                        vx, vy, vz = (
+                            (vx - d * normal[0]) * keep - d * normal[0] * force[BOUNCE],
+                            (vy - d * normal[1]) * keep - d * normal[1] * force[BOUNCE],
+                            (vz - d * normal[2]) * keep - d * normal[2] * force[BOUNCE],
+                        )
             x, y, z = x + dx, y + dy, z + dz
             now += spin[i] * _read(tables, SPIN_ROW, share) * dt
             t = end

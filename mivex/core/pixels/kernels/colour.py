@@ -25,14 +25,18 @@ def _encode_one(v):
         r = np.float32(1.055) * a ** np.float32(1.0 / 2.4) - np.float32(0.055)
     return r if v >= 0 else -r
 
+
 _STEPS = 4096
 
 
 def _tables() -> tuple[Floats, Floats]:
     v = np.arange(_STEPS + 2, dtype=np.float64) / _STEPS
     root = v * v
-    return (np.where(v <= 0.04045, v / 12.92, ((v + 0.055) / 1.055) ** 2.4).astype(np.float32),
-            np.where(root <= 0.0031308, root * 12.92, 1.055 * root ** (1 / 2.4) - 0.055).astype(np.float32))
+    return (
+        np.where(v <= 0.04045, v / 12.92, ((v + 0.055) / 1.055) ** 2.4).astype(np.float32),
+        np.where(root <= 0.0031308, root * 12.92, 1.055 * root ** (1 / 2.4) - 0.055).astype(np.float32),
+    )
+
 
 # Straight lines between table entries, at most 5e-7 beside the curve, at a fraction of the time of a power.
 # The encoding one is spaced by the square root, since the curve is steep near black. Kernels hold both as constants:

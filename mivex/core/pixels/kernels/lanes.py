@@ -46,48 +46,58 @@ def _pointer(builder, address, kind):
 @intrinsic
 def load4(typingctx, address):
     """Four floats at an address, which need not be aligned."""
+
     def make(context, builder, signature, args):
         found = builder.load(_pointer(builder, args[0], _FOUR))
         found.align = 4
         return found
+
     return four(types.uint64), make
 
 
 @intrinsic
 def store4(typingctx, address, value):
     """Write four floats to an address."""
+
     def make(context, builder, signature, args):
         builder.store(args[1], _pointer(builder, args[0], _FOUR)).align = 4
         return context.get_dummy_value()
+
     return types.void(types.uint64, four), make
 
 
 @intrinsic
 def load1(typingctx, address):
     """One float at an address."""
+
     def make(context, builder, signature, args):
         found = builder.load(_pointer(builder, args[0], _FLOAT))
         found.align = 4
         return found
+
     return types.float32(types.uint64), make
 
 
 @intrinsic
 def store1(typingctx, address, value):
     """Write one float to an address."""
+
     def make(context, builder, signature, args):
         builder.store(args[1], _pointer(builder, args[0], _FLOAT)).align = 4
         return context.get_dummy_value()
+
     return types.void(types.uint64, types.float32), make
 
 
 @intrinsic
 def load8(typingctx, address):
     """One whole number of 64 bits at an address."""
+
     def make(context, builder, signature, args):
         found = builder.load(_pointer(builder, args[0], ir.IntType(64)))
         found.align = 8
         return found
+
     return types.int64(types.uint64), make
 
 
@@ -96,7 +106,9 @@ def _binary(name, words):
     def operate(typingctx, a, b):
         def make(context, builder, signature, args):
             return getattr(builder, name)(*args)
+
         return four(four, four), make
+
     operate.__doc__ = words
     return operate
 
@@ -109,20 +121,24 @@ mul4 = _binary("fmul", "a · b")
 @intrinsic
 def splat4(typingctx, value):
     """The same number four times."""
+
     def make(context, builder, signature, args):
         one = builder.insert_element(ir.Constant(_FOUR, ir.Undefined), args[0], _INT(0))
         return builder.shuffle_vector(one, ir.Constant(_FOUR, ir.Undefined), ir.Constant(ir.VectorType(_INT, 4), [0] * 4))
+
     return four(types.float32), make
 
 
 @intrinsic
 def make4(typingctx, a, b, c, d):
     """Four numbers side by side."""
+
     def make(context, builder, signature, args):
         out = ir.Constant(_FOUR, ir.Undefined)
         for i, v in enumerate(args):
             out = builder.insert_element(out, v, _INT(i))
         return out
+
     return four(*[types.float32] * 4), make
 
 
@@ -131,7 +147,9 @@ def _lane(index):
     def take(typingctx, value):
         def make(context, builder, signature, args):
             return builder.extract_element(args[0], _INT(index))
+
         return types.float32(four), make
+
     take.__doc__ = f"Number {index} of the four."
     return take
 
@@ -142,36 +160,42 @@ red4, green4, blue4, last4 = (_lane(i) for i in range(4))
 @intrinsic
 def spread4(typingctx, value):
     """The last of the four, four times."""
+
     def make(context, builder, signature, args):
         return builder.shuffle_vector(args[0], args[0], ir.Constant(ir.VectorType(_INT, 4), [3] * 4))
+
     return four(four), make
 
 
 @intrinsic
 def with_last4(typingctx, value, last):
     """The first three of the four, and another last one."""
+
     def make(context, builder, signature, args):
         return builder.insert_element(args[0], args[1], _INT(3))
+
     return four(four, types.float32), make
 
 
 @intrinsic
 def fma4(typingctx, a, b, c):
     """a · b + c, in one operation where the machine has it."""
+
     def make(context, builder, signature, args):
-        f = cgutils.get_or_insert_function(
-            builder.module, ir.FunctionType(_FOUR, [_FOUR] * 3), "llvm.fmuladd.v4f32")
+        f = cgutils.get_or_insert_function(builder.module, ir.FunctionType(_FOUR, [_FOUR] * 3), "llvm.fmuladd.v4f32")
         return builder.call(f, args)
+
     return four(four, four, four), make
 
 
 @intrinsic
 def fma1(typingctx, a, b, c):
     """a · b + c of single numbers."""
+
     def make(context, builder, signature, args):
-        f = cgutils.get_or_insert_function(
-            builder.module, ir.FunctionType(_FLOAT, [_FLOAT] * 3), "llvm.fmuladd.f32")
+        f = cgutils.get_or_insert_function(builder.module, ir.FunctionType(_FLOAT, [_FLOAT] * 3), "llvm.fmuladd.f32")
         return builder.call(f, args)
+
     return types.float32(types.float32, types.float32, types.float32), make
 
 

@@ -17,13 +17,21 @@ def halve_rows(src, dst, weigh, first, last):
                     a00, a01 = src[2 * y, 2 * x, 3], src[2 * y, 2 * x + 1, 3]
                     a10, a11 = src[2 * y + 1, 2 * x, 3], src[2 * y + 1, 2 * x + 1, 3]
                     for k in range(3):
-                        dst[y, x, k] = (src[2 * y, 2 * x, k] * a00 + src[2 * y, 2 * x + 1, k] * a01
-                                        + src[2 * y + 1, 2 * x, k] * a10 + src[2 * y + 1, 2 * x + 1, k] * a11) * q
+                        dst[y, x, k] = (
+                            src[2 * y, 2 * x, k] * a00
+                            + src[2 * y, 2 * x + 1, k] * a01
+                            + src[2 * y + 1, 2 * x, k] * a10
+                            + src[2 * y + 1, 2 * x + 1, k] * a11
+                        ) * q
                     dst[y, x, 3] = (a00 + a01 + a10 + a11) * q
                     continue
                 for c in range(4):
-                    dst[y, x, c] = (src[2 * y, 2 * x, c] + src[2 * y, 2 * x + 1, c]
-                                    + src[2 * y + 1, 2 * x, c] + src[2 * y + 1, 2 * x + 1, c]) * q
+                    dst[y, x, c] = (
+                        src[2 * y, 2 * x, c]
+                        + src[2 * y, 2 * x + 1, c]
+                        + src[2 * y + 1, 2 * x, c]
+                        + src[2 * y + 1, 2 * x + 1, c]
+                    ) * q
         return
     sy, sx = sh / dh, sw / dw
     for y in range(first, last):

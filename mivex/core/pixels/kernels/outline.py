@@ -16,7 +16,7 @@ def mark_rows(alpha, at, cells, first, last):
     h, w = alpha.shape
     for y in range(first, min(last, h - 1)):
         for x in range(w - 1):
-            n = ((alpha[y, x] >= at) + (alpha[y, x + 1] >= at) + (alpha[y + 1, x] >= at) + (alpha[y + 1, x + 1] >= at))
+            n = (alpha[y, x] >= at) + (alpha[y, x + 1] >= at) + (alpha[y + 1, x] >= at) + (alpha[y + 1, x + 1] >= at)
             if 0 < n < 4:
                 cells[y, x] = 0
 
@@ -66,6 +66,7 @@ def _to_piece(y, x, y0, x0, y1, x1):
         t = min(max(((y - y0) * ey + (x - x0) * ex) / long, np.float32(0)), np.float32(1))
     dy, dx = y0 + t * ey - y, x0 + t * ex - x
     return dy * dy + dx * dx, dy, dx
+
 
 _LOOK = np.array([[0, 0], [2, 0], [-2, 0], [0, 2], [0, -2], [3, 3], [3, -3], [-3, 3], [-3, -3]])
 

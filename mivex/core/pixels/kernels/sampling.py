@@ -44,8 +44,9 @@ def bilinear4(level, w, h, u, v, wrap):
     else:
         x0, x1 = min(max(x0, 0), w - 1), min(max(x1, 0), w - 1)
         y0, y1 = min(max(y0, 0), h - 1), min(max(y1, 0), h - 1)
-    return mix4(level + np.uint64(y0 * w * 16), level + np.uint64(y1 * w * 16), np.uint64(x0 * 16),
-                np.uint64(x1 * 16), fx, fy)
+    return mix4(
+        level + np.uint64(y0 * w * 16), level + np.uint64(y1 * w * 16), np.uint64(x0 * 16), np.uint64(x1 * 16), fx, fy
+    )
 
 
 @inlined
@@ -60,8 +61,14 @@ def level_of(rho2, top):
     if rho2 <= np.float32(1):
         return level, np.float32(0)
     # Chebyshev fit of ½ log2 on [1, 4].
-    f = np.float32(-1.1470766) + rho2 * (np.float32(1.7582853) + rho2 * (np.float32(-0.8157414) + rho2 * (
-        np.float32(0.24080344) + rho2 * (np.float32(-0.03830964) + rho2 * np.float32(0.00250185)))))
+    f = np.float32(-1.1470766) + rho2 * (
+        np.float32(1.7582853)
+        + rho2
+        * (
+            np.float32(-0.8157414)
+            + rho2 * (np.float32(0.24080344) + rho2 * (np.float32(-0.03830964) + rho2 * np.float32(0.00250185)))
+        )
+    )
     return level, min(max(f, np.float32(0)), np.float32(1))
 
 

@@ -14,6 +14,7 @@ def _hash(x, y, seed):
     h = ((h ^ (h >> np.uint64(12))) * np.uint64(0x297A2D39)) & low
     return h ^ (h >> np.uint64(15))
 
+
 _COS = np.cos(np.arange(16) * np.pi / 8).astype(np.float32)
 
 _SIN = np.sin(np.arange(16) * np.pi / 8).astype(np.float32)
@@ -27,7 +28,7 @@ def noise_rows(cells_x, cells_y, octaves, seed, form, out, first, last):
     begins = np.empty(w + 1, np.int64)
     for o in range(octaves):
         nx, ny = cells_x << o, cells_y << o
-        weight = np.float32(0.5 ** o)
+        weight = np.float32(0.5**o)
         s = seed * 1013 + o * 7919
         for x in range(w):
             u = (np.float32(x) + np.float32(0.5)) / np.float32(w) * np.float32(nx)
@@ -78,7 +79,7 @@ def grain_rows(cells_x, cells_y, octaves, seed, out, first, last):
             for x in range(w):
                 ix = min(int((np.float32(x) + np.float32(0.5)) / np.float32(w) * np.float32(nx)), nx - 1)
                 r = np.float32(_hash(ix, iy, seed * 1013 + o * 7919) & np.uint64(65535))
-                out[y, x] += np.float32(0.5 ** o) * (r / np.float32(32767.5) - np.float32(1)) * np.float32(0.6)
+                out[y, x] += np.float32(0.5**o) * (r / np.float32(32767.5) - np.float32(1)) * np.float32(0.6)
 
 
 @kernel

@@ -50,8 +50,13 @@ def draw_rows(first, last, out, views, texels, offsets, widths, heights, scene, 
                     r0, g0, b0 = scene[j, i2, 0], scene[j, i2, 1], scene[j, i2, 2]
                 threshold = bayer[(y + y_off) & 7, (x + x_off) & 7] if code == 2 else np.float32(0)
                 if passes_alpha_test(code, a * opacity, cutoff, threshold):
-                    c = blend4(view.display, code, make4(r * tint[0], g * tint[1], b * tint[2], a * opacity),
-                               make4(r0, g0, b0, one), opacity)
+                    c = blend4(
+                        view.display,
+                        code,
+                        make4(r * tint[0], g * tint[1], b * tint[2], a * opacity),
+                        make4(r0, g0, b0, one),
+                        opacity,
+                    )
                     r, g, b = red4(c), green4(c), blue4(c)
                 else:
                     r, g, b = r0, g0, b0

@@ -98,9 +98,12 @@ def recoloured(draw, c):
     out = c
     if draw.special & RECOLOUR:
         r = draw.recolour
-        out = make4(red4(c) * r[0, 0] + green4(c) * r[1, 0] + blue4(c) * r[2, 0],
-                    red4(c) * r[0, 1] + green4(c) * r[1, 1] + blue4(c) * r[2, 1],
-                    red4(c) * r[0, 2] + green4(c) * r[1, 2] + blue4(c) * r[2, 2], last4(c))
+        out = make4(
+            red4(c) * r[0, 0] + green4(c) * r[1, 0] + blue4(c) * r[2, 0],
+            red4(c) * r[0, 1] + green4(c) * r[1, 1] + blue4(c) * r[2, 1],
+            red4(c) * r[0, 2] + green4(c) * r[1, 2] + blue4(c) * r[2, 2],
+            last4(c),
+        )
     if draw.special & TONES:
         v = _lane(c, draw.tone_lane)
         if draw.tone_lane < 3 and draw.coded:

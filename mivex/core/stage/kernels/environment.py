@@ -68,13 +68,18 @@ def gather(source, size, cosines, weights, turns, out, side, first, last):
                     # Each ring is turned by another share, so that their places do not line up.
                     t = 2 * math.pi * (k + (r * 0.381966) % 1.0) / turns
                     p, q = s * math.cos(t), s * math.sin(t)
-                    u, v = octahedron(np.float32(x * c + ax * p + bx * q), np.float32(y * c + ay * p + by * q),
-                                      np.float32(z * c + az * p + bz * q))
+                    u, v = octahedron(
+                        np.float32(x * c + ax * p + bx * q),
+                        np.float32(y * c + ay * p + by * q),
+                        np.float32(z * c + az * p + bz * q),
+                    )
                     ring = add4(ring, read_map(at, size, u, v))
                 total = fma4(ring, splat4(np.float32(weights[r] / turns)), total)
             total = mul4(total, make4(np.float32(1), np.float32(1), np.float32(1), np.float32(0)))
-            store4(to + np.uint64(((j + 1) * (side + 2) + i + 1) * 16),
-                   make4(red4(total), green4(total), blue4(total), np.float32(1)))
+            store4(
+                to + np.uint64(((j + 1) * (side + 2) + i + 1) * 16),
+                make4(red4(total), green4(total), blue4(total), np.float32(1)),
+            )
 
 
 @kernel

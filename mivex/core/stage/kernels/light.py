@@ -60,8 +60,9 @@ def read_map(at, size, u, v):
     row = at + np.uint64((y0 * w + x0) * 16)
     low = row + np.uint64(w * 16)
     sx = splat4(fx)
-    return lerp4(lerp4(load4(row), load4(row + np.uint64(16)), sx),
-                 lerp4(load4(low), load4(low + np.uint64(16)), sx), splat4(fy))
+    return lerp4(
+        lerp4(load4(row), load4(row + np.uint64(16)), sx), lerp4(load4(low), load4(low + np.uint64(16)), sx), splat4(fy)
+    )
 
 
 @inlined

@@ -16,8 +16,11 @@ def _code(v, gain):
 @inlined
 def _apart(a, b, gain):
     # Mean difference over the channels, in display codes.
-    return (abs(_code(red4(a), gain) - _code(red4(b), gain)) + abs(_code(green4(a), gain) - _code(green4(b), gain))
-            + abs(_code(blue4(a), gain) - _code(blue4(b), gain))) / np.float32(3)
+    return (
+        abs(_code(red4(a), gain) - _code(red4(b), gain))
+        + abs(_code(green4(a), gain) - _code(green4(b), gain))
+        + abs(_code(blue4(a), gain) - _code(blue4(b), gain))
+    ) / np.float32(3)
 
 
 @inlined

@@ -99,8 +99,7 @@ def row_close(frame, draw, chain, poly, value, y, x0, first, last):
 def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
     """A row of an unlit polygon in perspective, or of a flat one at a coarser level."""
     rw, gw = np.float32(value[0]), np.float32(poly.across[0])
-    ru, gu, rv, gv = (np.float32(value[1]), np.float32(poly.across[1]), np.float32(value[2]),
-                      np.float32(poly.across[2]))
+    ru, gu, rv, gv = (np.float32(value[1]), np.float32(poly.across[1]), np.float32(value[2]), np.float32(poly.across[2]))
     hw, hu, hv = np.float32(poly.down[0]), np.float32(poly.down[1]), np.float32(poly.down[2])
     tint = make4(draw.tint[0], draw.tint[1], draw.tint[2], draw.tint[3])
     row = np.uint64(y * frame.width + x0)
@@ -187,8 +186,17 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         if through:
             behind = behind4(frame, draw, hold, iw, x0 + i, y)
         if mode in (KEPT, ALL):
-            _keep(sink, p, y, x0 + i, biased(iw, poly.bias) if poly.bias > 0 else iw,
-                  1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3, source, behind, hold)
+            _keep(
+                sink,
+                p,
+                y,
+                x0 + i,
+                biased(iw, poly.bias) if poly.bias > 0 else iw,
+                1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3,
+                source,
+                behind,
+                hold,
+            )
             continue
         if surface:
             accumulate_surface(draw, source, hold, surface + np.uint64((x0 + i) * 64))
@@ -245,10 +253,20 @@ def paint(frames, lights, draws, polys, box, surfaces, sink):
             continue
         draw = draws[poly.draw]
         chain = draw.chain[0]
-        plain = (not deferred and not draw.lit and not draw.tinted and draw.slots == 1 and draw.opacity.slot < 0
-                 and sink[0] == PICTURE and not poly.only_depth and not draw.special and not frame.display)
-        for y in range(max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))),
-                       min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))):
+        plain = (
+            not deferred
+            and not draw.lit
+            and not draw.tinted
+            and draw.slots == 1
+            and draw.opacity.slot < 0
+            and sink[0] == PICTURE
+            and not poly.only_depth
+            and not draw.special
+            and not frame.display
+        )
+        for y in range(
+            max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))), min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))
+        ):
             x0, x1 = span(poly, y, frame.width)
             if x0 >= x1 or x0 >= right or x1 <= left:
                 continue
@@ -263,8 +281,21 @@ def paint(frames, lights, draws, polys, box, surfaces, sink):
             if not plain:
                 for k in range(10):
                     narrow[k] = np.float32(value[k])
-                row_full(frame, light, draw, poly, np.uint64(narrow.ctypes.data), y, x0, a, b,
-                         at + step * np.uint64(y - first) if deferred else np.uint64(0), hold, sink, p)
+                row_full(
+                    frame,
+                    light,
+                    draw,
+                    poly,
+                    np.uint64(narrow.ctypes.data),
+                    y,
+                    x0,
+                    a,
+                    b,
+                    at + step * np.uint64(y - first) if deferred else np.uint64(0),
+                    hold,
+                    sink,
+                    p,
+                )
             elif poly.flat and poly.level == 0 and poly.share <= np.float32(0.002):
                 row_close(frame, draw, chain, poly, value, y, x0, a, b)
             else:

@@ -99,8 +99,9 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
             i = index[t, k] if k < 3 else index[t + 1, 2]
             for j in range(3):
                 # Rounded as hardware does: of two faces in one plane chance then decides, pixel by pixel.
-                cam[k, j] = np.float32(view[j, 0] * position[i, 0] + view[j, 1] * position[i, 1]
-                                       + view[j, 2] * position[i, 2] + view[j, 3])
+                cam[k, j] = np.float32(
+                    view[j, 0] * position[i, 0] + view[j, 1] * position[i, 1] + view[j, 2] * position[i, 2] + view[j, 3]
+                )
                 cam[k, 5 + j] = normal[i, j]
             cam[k, 3] = draw.u[0] * uv[i, 0] + draw.u[1] * uv[i, 1] + draw.u[2]
             cam[k, 4] = draw.v[0] * uv[i, 0] + draw.v[1] * uv[i, 1] + draw.v[2]
@@ -135,7 +136,7 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
             o.x[k], o.y[k] = cx + fx * poly[k, 0] * iw, cy - fx * poly[k, 1] * iw
         best, bk = 0.0, 1
         for k in range(1, m - 1):
-            part = ((o.x[k] - o.x[0]) * (o.y[k + 1] - o.y[0]) - (o.y[k] - o.y[0]) * (o.x[k + 1] - o.x[0]))
+            part = (o.x[k] - o.x[0]) * (o.y[k + 1] - o.y[0]) - (o.y[k] - o.y[0]) * (o.x[k + 1] - o.x[0])
             area += part
             if abs(part) > best:
                 best, bk = abs(part), k
@@ -181,8 +182,11 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
             chain = draw.chain[0]
             z = poly[0, 2]
             w0, h0 = wide_of(chain, 0), high_of(chain, 0)
-            rho2 = max((o.across[1] * w0) ** 2 + (o.across[2] * h0) ** 2,
-                       (o.down[1] * w0) ** 2 + (o.down[2] * h0) ** 2) * z * z
+            rho2 = (
+                max((o.across[1] * w0) ** 2 + (o.across[2] * h0) ** 2, (o.down[1] * w0) ** 2 + (o.down[2] * h0) ** 2)
+                * z
+                * z
+            )
             o.level, o.share = level_of(np.float32(rho2 if rho2 > 1.001 else 1.0), levels_of(chain) - 1)
         o.bias = draw.bias
         for k in range(5):

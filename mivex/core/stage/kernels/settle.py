@@ -21,8 +21,10 @@ def room_for(polys, box, width):
         poly = polys[p]
         if poly.bottom <= box[0] or poly.top >= box[1] or poly.right <= box[2] or poly.left >= box[3]:
             continue
-        for y in range(max(box[0], int(np.ceil(max(poly.top, 0.0) - 0.5))),
-                       min(box[1], int(np.ceil(min(poly.bottom, float(box[1])) - 0.5)))):
+        for y in range(
+            max(box[0], int(np.ceil(max(poly.top, 0.0) - 0.5))),
+            min(box[1], int(np.ceil(min(poly.bottom, float(box[1])) - 0.5))),
+        ):
             x0, x1 = span(poly, y, width)
             total += max(0, min(x1, box[3]) - max(x0, box[2]))
     return total

@@ -112,8 +112,9 @@ def surface_of(draw, poly, value, i, iw, hold):
                 level, share = lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv)
         got = trilinear4(chain, u, v, level, share, draw.wrap)
         if draw.special & FRAMES and poly.own[4] > 0:
-            got = lerp4(got, trilinear4(chain, u + poly.own[2], v + poly.own[3], level, share, draw.wrap),
-                        splat4(poly.own[4]))
+            got = lerp4(
+                got, trilinear4(chain, u + poly.own[2], v + poly.own[3], level, share, draw.wrap), splat4(poly.own[4])
+            )
         if k == 0:
             c, own = got, np.float32(level) + share
         store4(at + np.uint64(16 * k), got)
@@ -123,10 +124,15 @@ def surface_of(draw, poly, value, i, iw, hold):
     if draw.opacity.slot >= 0:
         c = with_last4(c, _input(draw.opacity, hold))
     if draw.tinted:
-        tint = mul4(tint, make4(fma1(np.float32(poly.across[6]), f, load1(value + np.uint64(24))) * w,
-                                fma1(np.float32(poly.across[7]), f, load1(value + np.uint64(28))) * w,
-                                fma1(np.float32(poly.across[8]), f, load1(value + np.uint64(32))) * w,
-                                fma1(np.float32(poly.across[9]), f, load1(value + np.uint64(36))) * w))
+        tint = mul4(
+            tint,
+            make4(
+                fma1(np.float32(poly.across[6]), f, load1(value + np.uint64(24))) * w,
+                fma1(np.float32(poly.across[7]), f, load1(value + np.uint64(28))) * w,
+                fma1(np.float32(poly.across[8]), f, load1(value + np.uint64(32))) * w,
+                fma1(np.float32(poly.across[9]), f, load1(value + np.uint64(36))) * w,
+            ),
+        )
     source = worn(draw, c, tint, poly.own[0]) if draw.special & EROSION else mul4(c, tint)
     if draw.special & BROKEN:
         source = broken(draw, source, u, v, poly.own[1], _input(draw.mask, hold))
@@ -159,8 +165,7 @@ def surface_of(draw, poly, value, i, iw, hold):
             bx, by, bz = bx - d * ax, by - d * ay, bz - d * az
             inv = one / math.sqrt(max(bx * bx + by * by + bz * bz, np.float32(1e-12)))
             bx, by, bz = bx * inv, by * inv, bz * inv
-            nx, ny, nz = (ax * tx + bx * ty + nx * tz, ay * tx + by * ty + ny * tz,
-                          az * tx + bz * ty + nz * tz)
+            nx, ny, nz = (ax * tx + bx * ty + nx * tz, ay * tx + by * ty + ny * tz, az * tx + bz * ty + nz * tz)
         inv = one / math.sqrt(max(nx * nx + ny * ny + nz * nz, np.float32(1e-12)))
         if poly.back:
             inv = -inv
@@ -190,8 +195,7 @@ def _eye(frame, iw, x, y):
     dy = frame.ahead[1] + a * frame.right[1] + b * frame.up[1]
     dz = frame.ahead[2] + a * frame.right[2] + b * frame.up[2]
     inv = np.float32(-1) / math.sqrt(dx * dx + dy * dy + dz * dz)
-    return ((frame.eye[0] + dx * z, frame.eye[1] + dy * z, frame.eye[2] + dz * z),
-            (dx * inv, dy * inv, dz * inv))
+    return ((frame.eye[0] + dx * z, frame.eye[1] + dy * z, frame.eye[2] + dz * z), (dx * inv, dy * inv, dz * inv))
 
 
 @kernel

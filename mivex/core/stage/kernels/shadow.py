@@ -34,11 +34,11 @@ def cast(seen, draws, polys, count, first, last):
         draw = draws[poly.draw]
         chain = draw.chain[0]
         w, h = wide_of(chain, 0), high_of(chain, 0)
-        rho2 = max((poly.across[1] * w) ** 2 + (poly.across[2] * h) ** 2,
-                   (poly.down[1] * w) ** 2 + (poly.down[2] * h) ** 2)
+        rho2 = max((poly.across[1] * w) ** 2 + (poly.across[2] * h) ** 2, (poly.down[1] * w) ** 2 + (poly.down[2] * h) ** 2)
         level, share = level_of(np.float32(max(rho2, 1.0)), levels_of(chain) - 1)
-        for y in range(max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))),
-                       min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))):
+        for y in range(
+            max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))), min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))
+        ):
             x0, x1 = span(poly, y, size)
             dy = y + 0.5 - poly.at_y
             for x in range(x0, x1):

@@ -92,5 +92,7 @@ def inside(start, step, last, lo, hi):
     p, q = (low - start) / step, (high - start) / step
     p, q = min(p, q), max(p, q)
     big = np.float32(1 << 20)
-    return (max(lo, int(math.ceil(min(max(p, np.float32(-1)), big)))),
-            min(hi, int(math.floor(min(max(q, np.float32(-1)), big)))))
+    return (
+        max(lo, int(math.ceil(min(max(p, np.float32(-1)), big)))),
+        min(hi, int(math.floor(min(max(q, np.float32(-1)), big)))),
+    )
