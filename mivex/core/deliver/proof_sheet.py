@@ -40,7 +40,7 @@ def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int, *, displ
     zoom = min(width / t.width, height / t.height)
     view = FlatView(
         show="alpha" if layout == "single" else "over",
-        layout=layout,
+        layout=layout,  # type: ignore[arg-type]
         zoom=zoom,  # type: ignore[arg-type]
         left=(width - t.width * zoom) / 2,
         top=(height - t.height * zoom) / 2,

@@ -57,7 +57,7 @@ class UvScroll(OmitDefaultsModel):
     """A noise scrolls over the surface and bends where the picture is read."""
 
     strength: float = setting(
-        0.0, "UvScroll", "How far a scrolling noise bends the picture, as a share of it; 0: not.", ge=0, le=1, drag=(0, 0.3)
+        0.0, "Flow", "How far a scrolling noise bends the picture, as a share of it; 0: not.", ge=0, le=1, drag=(0, 0.3)
     )
     scale: float = setting(
         4.0, "Features", "How often the noise goes into the picture.", unit="×", ge=0.1, le=64, drag=(1, 16)

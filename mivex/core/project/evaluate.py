@@ -181,7 +181,7 @@ class Evaluator:
         return state_nodes(
             overlay.layers,
             self._started(picture, overlay.source, ask),
-            lambda worked: worked.surface,
+            lambda worked: worked.surface,  # type: ignore[attr-defined]
             self.outside(overlay, ask),  # type: ignore[attr-defined]
             empty=not overlay.source.path,
             kept=size[0] * size[1] < LARGE,

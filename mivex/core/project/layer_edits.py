@@ -218,7 +218,7 @@ def add_stroke(doc: Document, overlay_id: str, row_id: str, stroke: PaintStroke,
         if stroke.does == "paint":
             for channel in stroke.values:
                 if channel not in cells:
-                    cells[channel] = ChannelSource(
+                    cells[channel] = ChannelSource(  # type: ignore[index]
                         source="painted",  # type: ignore[index]
                         join="add" if stroke.join == "add" and channel in COLOURED else "towards",
                     )

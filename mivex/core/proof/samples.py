@@ -131,7 +131,7 @@ def step_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArray
             left=(side - t.width * zoom) / 2,
             top=(side - t.height * zoom) / 2,
             blend=blend,
-            show=show,
+            show=show,  # type: ignore[arg-type]
             level=level,
         )  # type: ignore[arg-type]
         pictures.append(draw_flat(t, view, side, side))

@@ -481,7 +481,7 @@ class FlatProof(QWidget):
                 d,
                 key,
                 "material",
-                mapping=edits.revalidated((d.overlay(key) or self.session.overlay).material.mapping, **values),
+                mapping=edits.revalidated((d.overlay(key) or self.session.overlay).material.mapping, **values),  # type: ignore[arg-type, union-attr]
             ),
             f"{key} on uvs",
         )  # type: ignore

@@ -42,7 +42,7 @@ class FewerSheet(QDialog):
         column.addWidget(self.field)
         row = QHBoxLayout()
         self.sides: list[tuple[QLabel, QLabel]] = []
-        for title in ("Now", "ParticleReduction, larger"):
+        for title in ("Now", "Fewer, larger"):
             side = QVBoxLayout()
             head = QLabel(title)
             head.setObjectName("section")

@@ -136,7 +136,7 @@ class WhatIf(QDialog):
         key = self.session.overlay_id
         self.session.apply(
             f"Take {blend}",
-            lambda d: edits.map_overlay(d, key, lambda o: o.model_copy(update={"material": with_blend(o.material, blend)})),
+            lambda d: edits.map_overlay(d, key, lambda o: o.model_copy(update={"material": with_blend(o.material, blend)})),  # type: ignore[arg-type]
         )  # type: ignore[arg-type]
         self.accept()
 

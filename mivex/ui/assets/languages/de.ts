@@ -9412,10 +9412,6 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Jetzt</translation>
   </message>
   <message>
-   <source>ParticleReduction, larger</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
    <source>Take it</source>
    <translation>Nehmen</translation>
   </message>
