@@ -163,7 +163,7 @@ def walk(window):
         look(page)
     window.desk.choose("stirred", 0)
     window.go("motion")
-    for wanted in ("Birth", "Life", "Stands", "Effect"):
+    for wanted in ("Birth", "Life", "Facing", "Effect"):
         # Found anew each time: a click may build the column anew.
         for tab in window.controls.findChildren(QAbstractButton):
             if tab.isVisible() and tab.isCheckable() and words(tab) == wanted:

@@ -318,7 +318,7 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
     assert len(s.overlay.steps[3].ramp) == 4
     window.controls.add_step(STEPS["add-tint"])
     wait_until_idle(window)
-    drive.choose(window, "Where", "Brushed strokes")
+    drive.choose(window, "Mask", "Brushed strokes")
     before = window.engine.get(s.overlay_id).texture.values.copy()
     paint_button = next(f for f in controls_of(window) if f.name == "Strokes").paint
     drive.click(paint_button)
@@ -333,9 +333,9 @@ def test_handles_brush_curve_ramp_and_histogram_edit_the_picture(window, tmp_pat
     s.undo()
     assert len(s.overlay.steps[4].strokes) == 0  # one stroke, one entry
     # Where there is nothing to paint on, painting ends, in the picture and on the button alike.
-    drive.choose(window, "Where", "Everywhere")
+    drive.choose(window, "Mask", "Everywhere")
     assert not c.painting and not window.controls.painting
-    drive.choose(window, "Where", "Brushed strokes")
+    drive.choose(window, "Mask", "Brushed strokes")
     again = next(f for f in controls_of(window) if f.name == "Strokes").paint
     assert not again.isChecked()
     drive.click(again)

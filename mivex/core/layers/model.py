@@ -84,7 +84,7 @@ class Range(OmitDefaultsModel):
 
     low: float = setting(0.0, "Dark end", "From here down it is 0.", ge=-1, le=1, drag=(0, 1))
     high: float = setting(1.0, "Bright end", "From here up it is 1.", ge=-1, le=2, drag=(0, 1))
-    gamma: float = setting(1.0, "Middle", "Above one lifts what lies between.", ge=0.05, le=20, drag=(0.2, 5), log=True)
+    gamma: float = setting(1.0, "Gamma", "Above one lifts what lies between.", ge=0.05, le=20, drag=(0.2, 5), log=True)
 
     @property
     def plain(self) -> bool:
@@ -139,8 +139,8 @@ class Geometry(OmitDefaultsModel):
         "Finds",
         "Where light comes less, hollows, outer edges, how far along an axis, which way it faces, how thin it is.",
         choices={
-            "occlusion": "Shut-in places",
-            "cavity": "Hollows",
+            "occlusion": "Occlusion",
+            "cavity": "Cavities",
             "edges": "Outer edges",
             "position": "Along an axis",
             "facing": "Facing",
@@ -319,7 +319,7 @@ class EdgeFade(OmitDefaultsModel):
 
     on: bool = setting(False, "Border guard", "Fades the layers' opacity near the border, along a ragged line.")
     width: float = setting(0.06, "Width", "As a share of the shorter side.", ge=0, le=0.5, drag=(0, 0.25))
-    ragged: float = setting(0.6, "Ragged", "0 is a straight fade.", ge=0, le=1)
+    ragged: float = setting(0.6, "Raggedness", "0 is a straight fade.", ge=0, le=1)
     features: int = setting(9, "Features", "Bays and tongues along a side.", ge=1, le=128, drag=(1, 40))
     seed: int = setting(1, "Seed", "Another number, another line.", ge=0, le=99999, drag=(0, 100))
 

@@ -23,7 +23,7 @@ class Erosion(OmitDefaultsModel):
     form: ErosionForm = setting(
         "none", "Erosion", "How it wears away: evenly, or its faintest parts first.", choices=EROSIONS
     )
-    amount: float = setting(0.0, "Worn", "How far it has worn away; all of it at 1.", ge=0, le=1)
+    amount: float = setting(0.0, "Erosion amount", "How far it has worn away; all of it at 1.", ge=0, le=1)
     soft: float = setting(0.2, "Softness", "Width of the edge that is left, in alpha.", ge=0.001, le=1)
     by: Literal["slider", "tint", "life"] = setting(
         "slider",
@@ -69,7 +69,7 @@ class UvScroll(OmitDefaultsModel):
     time: float = setting(0.0, "Moment", "Second of the movement that is shown.", unit="s", ge=0, le=3600, drag=(0, 10))
     hold: Literal["none", "top", "bottom"] = setting(
         "none",
-        "Held at",
+        "Fixed edge",
         "An edge where nothing is bent: a flame stays on its nozzle.",
         choices={"none": "Nothing", "top": "Top", "bottom": "Bottom"},
     )
@@ -139,14 +139,14 @@ class Breakup(OmitDefaultsModel):
 
     amount: float = setting(
         0.0,
-        "Broken up",
+        "Break-up",
         "How much of it a noise or a picture eats away: all that lies below this; 0: nothing, 1: all.",
         ge=0,
         le=1,
     )
     mask: Channel = Field(
         default_factory=lambda: Channel(source="number"),
-        title="Eaten by",
+        title="Break-up mask",
         description="A channel of any picture or overlay, its dark parts first; a number: a noise.",
     )
     scale: float = setting(

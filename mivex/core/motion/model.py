@@ -71,7 +71,7 @@ class Emission(OmitDefaultsModel):
         "loop",
         "Runs",
         "How often it goes through its duration.",
-        choices={"loop": "Again and again", "once": "Once", "times": "So many times"},
+        choices={"loop": "Again and again", "once": "Once", "times": "A number of times"},
     )
     times: int = setting(3, "Times", "How many runs.", ge=1, le=1000, drag=(1, 10))
     duration: float = setting(2.0, "Duration", "Seconds of a run.", unit="s", ge=0.02, le=600, drag=(0.1, 10))
@@ -92,11 +92,11 @@ class Emission(OmitDefaultsModel):
         description="Radius of a sphere, half sphere, disc or ring (then its "
         "band's width); sides of a box; length of a line; metres.",
     )
-    skin: bool = setting(False, "Skin only", "Born on its surface, not inside.")
+    skin: bool = setting(False, "Surface only", "Born on its surface, not inside.")
     mesh: str = Field("", title="Mesh", description="OBJ, PLY or glTF on whose surface particles are born.")
     way: Literal["out", "cone", "round", "given"] = setting(
         "cone",
-        "Goes",
+        "Direction",
         "Which way particles set out.",
         choices={"out": "Outwards", "cone": "Along a cone", "round": "All round", "given": "One way"},
     )
@@ -147,7 +147,7 @@ class Life(OmitDefaultsModel):
     tint: Ramp | None = Field(None, title="Tint", description="Multiplies colour.")
     erosion: Curve | None = Field(
         None,
-        title="Worn",
+        title="Erosion",
         description="How far it has worn away, where the material's erosion is driven by a particle's life.",
     )
     spin: Curve | None = Field(None, title="Spin", description="Multiplies the spin.")
@@ -186,7 +186,7 @@ class Life(OmitDefaultsModel):
         choices={"through": "Goes through", "bounce": "Bounces", "die": "Dies"},
     )
     bounce: float = setting(0.5, "Bounce", "Share of its speed that it comes back with.", ge=0, le=1)
-    rub: float = setting(0.2, "Rub", "Share of its speed along the surface that it loses.", ge=0, le=1)
+    rub: float = setting(0.2, "Friction", "Share of its speed along the surface that it loses.", ge=0, le=1)
 
 
 class Facing(OmitDefaultsModel):

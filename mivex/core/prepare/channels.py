@@ -43,7 +43,7 @@ class PackedChannel(BaseModel):
         choices={"this": "This picture", "file": "Another picture", "value": "One value"},
     )
     file: str = setting("", "Picture", "Resized to fit; while there is none, the value stands.", widget="file")
-    take: Take = setting("luminance", "Its", "Which values of the picture.", choices=TAKE_WORDS)
+    take: Take = setting("luminance", "Value read", "Which values of the picture.", choices=TAKE_WORDS)
     invert: bool = setting(False, "Invert", "Turns it round.")
     low: float = setting(0.0, "Low in", "Becomes 0.", ge=0, le=1)
     high: float = setting(1.0, "High in", "Becomes 1.", ge=0, le=1)

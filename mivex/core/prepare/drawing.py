@@ -49,7 +49,7 @@ class Text(StepParams):
         0.0, "Outline", "A band of even width round the letters.", unit="px", ge=0, le=256, drag=(0, 24)
     )
     outline_colour: Rgb = setting((0.08, 0.1, 0.12), "Its colour", "Of the outline.", widget="colour")
-    how: How = setting("over", "Goes", "Over what is there, or out of its alpha.", choices=HOW_WORDS)
+    how: How = setting("over", "Drawn", "Over what is there, or out of its alpha.", choices=HOW_WORDS)
 
 
 class Shape(StepParams):
@@ -75,7 +75,7 @@ class Shape(StepParams):
         choices={"own": "The drawing's own", "one": "One colour"},
     )
     colour: Rgb = setting((1.0, 1.0, 1.0), "Colour", "Of the whole shape.", widget="colour")
-    how: How = setting("over", "Goes", "Over what is there, or out of its alpha.", choices=HOW_WORDS)
+    how: How = setting("over", "Drawn", "Over what is there, or out of its alpha.", choices=HOW_WORDS)
 
 
 def text_cover(p: Text, surface: Surface) -> Floats:

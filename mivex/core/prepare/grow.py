@@ -20,7 +20,7 @@ class Grow(StepParams):
     step: Literal["grow"] = "grow"
     by: float = setting(
         2.0,
-        "By",
+        "Amount",
         "Moves the outline out; below zero, in. The softness of the edge goes along.",
         unit="px",
         ge=-256,

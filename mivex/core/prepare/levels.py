@@ -27,7 +27,7 @@ class Levels(StepParams):
     )
     gamma: float = setting(
         1.0,
-        "Bend",
+        "Gamma",
         "Above 1 lifts the middle and thickens soft parts; below 1 thins them.",
         ge=0.05,
         le=20,

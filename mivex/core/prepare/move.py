@@ -38,7 +38,7 @@ class Centre(StepParams):
     )
     do: Literal["move", "pivot"] = setting(
         "move",
-        "Do",
+        "Action",
         "Move shifts the picture by whole texels; pivot leaves it and places it by that point.",
         choices={"move": "Move the picture", "pivot": "Set the pivot there"},
     )
@@ -61,9 +61,9 @@ class Pad(StepParams):
     step: Literal["pad"] = "pad"
     to: Literal["sides", "square", "power"] = setting(
         "sides",
-        "To",
+        "Pad to",
         "Adds clear texels by side, or evenly up to a square or to powers of two.",
-        choices={"sides": "So much on each side", "square": "A square", "power": "Next powers of two"},
+        choices={"sides": "A margin on each side", "square": "A square", "power": "Next powers of two"},
     )
     left: int = setting(8, "Left", "Texels added.", unit="px", ge=0, le=8192, drag=(0, 256))
     right: int = setting(8, "Right", "Texels added.", unit="px", ge=0, le=8192, drag=(0, 256))

@@ -22,7 +22,7 @@ class Resize(StepParams):
     step: Literal["resize"] = "resize"
     to: Literal["power", "size"] = setting(
         "power",
-        "To",
+        "Resize to",
         "Powers of two suit mip levels and block compression.",
         choices={"power": "Nearest powers of two", "size": "A given size"},
     )

@@ -75,7 +75,7 @@ class AddTint(FallOffFields):
     )
     mask: Literal["fall-off", "brush", "file", "everywhere"] = setting(
         "fall-off",
-        "Where",
+        "Mask",
         "A fall-off with handles, strokes of a soft brush, another picture, or everywhere.",
         choices={
             "fall-off": "A fall-off",

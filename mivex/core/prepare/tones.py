@@ -55,7 +55,7 @@ class Threshold(StepParams):
 
     step: Literal["threshold"] = "threshold"
     channel: Channel = setting("alpha", "Channel", "The channel that is split.", choices=CHANNEL_WORDS)
-    at: float = setting(0.5, "At", "From this value on it becomes 1, below it 0: a hard edge.", ge=0, le=1)
+    at: float = setting(0.5, "Threshold", "From this value on it becomes 1, below it 0: a hard edge.", ge=0, le=1)
 
 
 class Smoothstep(StepParams):

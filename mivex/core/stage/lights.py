@@ -61,13 +61,13 @@ class Lighting(OmitDefaultsModel):
     )
     turn: float = setting(0.0, "Turned", "Turns the environment round the stage.", unit="°", ge=-180, le=180)
     strength: float = setting(
-        1.0, "All round", "Brightness of everything that comes from all round.", unit="×", ge=0, le=8, drag=(0, 2)
+        1.0, "Ambient light", "Brightness of everything that comes from all round.", unit="×", ge=0, le=8, drag=(0, 2)
     )
     lamp: float = setting(
         0.55, "Lamp", "Brightness of the one lamp, far away; 0 puts it out.", unit="×", ge=0, le=16, drag=(0, 3)
     )
     lamp_turn: float = setting(
-        33.0, "Lamp from", "Direction round the stage that the lamp shines from.", unit="°", ge=-180, le=180
+        33.0, "Lamp direction", "Direction round the stage that the lamp shines from.", unit="°", ge=-180, le=180
     )
     lamp_height: float = setting(
         46.0, "Lamp height", "Height of the lamp over the horizon; low ones cast long shadows.", unit="°", ge=2, le=90

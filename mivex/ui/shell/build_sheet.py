@@ -37,7 +37,10 @@ class BuildSheet(QDialog):
         if how == "baked":
             self._add(
                 SwitchField(
-                    "Wears away", "Erosion goes from nothing to everything.", lambda: self.values["wears"], default=True
+                    "Erosion over the frames",
+                    "Erosion goes from nothing to everything.",
+                    lambda: self.values["wears"],
+                    default=True,
                 ),
                 "wears",
             )

@@ -14,7 +14,7 @@ from mivex.ui.stations.base import Page, Station
 from mivex.ui.stations.motion_effect import whole_effect
 from mivex.ui.stations.motion_numbers import birth, life, stands, stream
 
-GROUPS = {"stream": "Stream", "birth": "Birth", "life": "Life", "stands": "Stands", "effect": "Effect"}
+GROUPS = {"stream": "Stream", "birth": "Birth", "life": "Life", "stands": "Facing", "effect": "Effect"}
 
 
 def build_motion(c: Page, o: Overlay) -> None:

@@ -37,8 +37,8 @@ _MOUNTS = {
 
 
 HELD = (
-    ("Held across", "Point of it that stands at the place: 0 its left, 1 its right."),
-    ("Held down", "Point of it that stands at the place: 0 its top, 1 its foot, so that a flame stands on its nozzle."),
+    ("Pivot across", "Point of it that stands at the place: 0 its left, 1 its right."),
+    ("Pivot down", "Point of it that stands at the place: 0 its top, 1 its foot, so that a flame stands on its nozzle."),
 )
 
 
@@ -165,7 +165,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
         for axis, (name, hint, low, high) in enumerate(
             (
                 ("Across", "Metres to the right, seen from the dock.", -4, 4),
-                ("Height", "Metres above the floor.", 0, 4),
+                ("Elevation", "Metres above the floor.", 0, 4),
                 ("Towards", "Metres towards the viewer.", -4, 4),
             )
         ):
@@ -219,7 +219,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
     if isinstance(place, ProjectedPlace):
         number("Depth", "Of the box: nothing beyond takes the picture.", "depth", 0.05, 4, (0.001, 100), "m", 0.6)
         number(
-            "Gone at",
+            "Fade-out angle",
             "Angle to the box from which nothing is left; it fades from half of it.",
             "angle",
             10,
@@ -241,7 +241,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
         c.add_field(upright)
     number("Width", "Metres across.", "width", 0.05, 4, (0.001, 100), "m", 1.0)
     number(
-        "Height of it" if not isinstance(place, HullPlace) else "Height",
+        "Height",
         "Metres from top to bottom.",
         "height",
         0.05,

@@ -61,7 +61,9 @@ LANES: tuple[Lane, ...] = (
         lambda p, i: f"{p.opacity[i]:.2f}",
     ),
     Lane("tint", "Tint", "tint", 0.0, 1.0, Ramp(), _rgb),
-    Lane("erosion", "Worn", "", 0.0, 1.0, _curve((0.0, 0.0), (0.3, 0.0), (1.0, 1.0)), lambda p, i: f"{p.erosion[i]:.2f}"),
+    Lane(
+        "erosion", "Erosion", "", 0.0, 1.0, _curve((0.0, 0.0), (0.3, 0.0), (1.0, 1.0)), lambda p, i: f"{p.erosion[i]:.2f}"
+    ),
     Lane("spin", "Spin", "spin", -1.0, 2.0, _curve((0.0, 1.0), (1.0, 0.2)), lambda p, i: f"{p.turn[i]:.0f}°"),
     Lane(
         "speed_x",

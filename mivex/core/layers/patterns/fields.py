@@ -82,7 +82,7 @@ class Cells(PatternParams):
         choices={"bumps": "Bumps", "cracks": "Cracks", "plates": "Plates"},
     )
     features: int = _features(8)
-    wild: float = setting(1.0, "Wildness", "0 is a lattice.", ge=0, le=1)
+    wild: float = setting(1.0, "Irregularity", "0 is a lattice.", ge=0, le=1)
     width: float = setting(0.12, "Crack width", "Against the size of a cell.", ge=0.005, le=1, drag=(0.02, 0.5))
     seed: int = seed()
     WHEN: ClassVar = {"width": ("form", ("cracks",))}
@@ -129,13 +129,13 @@ class Ramp(PatternParams):
     kind: Literal["ramp"] = "ramp"
     way: Literal["down", "across", "back", "round"] = setting(
         "down",
-        "Way",
+        "Direction",
         "Dark to bright: downwards, to the right, there and back, or from the middle outwards.",
         choices={"down": "Downwards", "across": "To the right", "back": "There and back", "round": "Outwards"},
     )
     low: float = setting(0.0, "From", "Where it begins to rise.", ge=0, le=1)
     high: float = setting(1.0, "To", "Where it is full.", ge=0, le=1)
-    ragged: float = setting(0.0, "Ragged", "Noise moves it to and fro.", ge=0, le=1, drag=(0, 0.4))
+    ragged: float = setting(0.0, "Raggedness", "Noise moves it to and fro.", ge=0, le=1, drag=(0, 0.4))
     seed: int = seed()
 
 
@@ -196,7 +196,7 @@ class Wear(PatternParams):
 
     kind: Literal["wear"] = "wear"
     width: float = setting(0.12, "Width", "How far in from the border, as a share of the shorter side.", ge=0, le=0.5)
-    ragged: float = setting(0.6, "Ragged", "How uneven its edge is.", ge=0, le=1)
+    ragged: float = setting(0.6, "Raggedness", "How uneven its edge is.", ge=0, le=1)
     features: int = _features(9)
     soft: float = setting(0.3, "Softness", "Of the edge, against the width.", ge=0.01, le=1)
     seed: int = seed()
@@ -218,13 +218,13 @@ class Weave(PatternParams):
 
     kind: Literal["weave"] = "weave"
     bond: Literal["plain", "twill"] = setting(
-        "plain", "Bond", "Over one under one, or over two under two.", choices={"plain": "Plain", "twill": "Twill"}
+        "plain", "Weave", "Over one under one, or over two under two.", choices={"plain": "Plain", "twill": "Twill"}
     )
     threads: int = setting(12, "Threads", "Across the shorter side.", ge=2, le=128, drag=(4, 64))
     thick: float = setting(0.8, "Thickness", "Of a thread against its pitch; what is left is open.", ge=0.05, le=1)
     seen: Literal["height", "cover"] = setting(
         "height",
-        "Gives",
+        "Output",
         "How high the threads lie, or only where they are.",
         choices={"height": "Height", "cover": "Cover"},
     )

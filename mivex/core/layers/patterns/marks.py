@@ -133,7 +133,7 @@ class Droplets(PatternParams):
     mist: int = setting(1200, "Condensation", "How many fine beads between them.", ge=0, le=30000, drag=(0, 5000))
     tail: float = setting(0.0, "Tails", "How far drops have run down.", ge=0, le=2, drag=(0, 0.6))
     seen: Literal["height", "cover"] = setting(
-        "height", "Gives", "How high they stand, or only where they are.", choices={"height": "Height", "cover": "Cover"}
+        "height", "Output", "How high they stand, or only where they are.", choices={"height": "Height", "cover": "Cover"}
     )
     seed: int = seed()
 
@@ -167,7 +167,7 @@ class Crystals(PatternParams):
     cover: float = setting(0.4, "Cover", "How much of the picture is crusted.", ge=0, le=1)
     patch: int = setting(3, "Patches", "How many crusts across.", ge=1, le=32)
     seen: Literal["height", "cover"] = setting(
-        "height", "Gives", "How high they stand, or only where they are.", choices={"height": "Height", "cover": "Cover"}
+        "height", "Output", "How high they stand, or only where they are.", choices={"height": "Height", "cover": "Cover"}
     )
     seed: int = seed()
 
@@ -196,7 +196,7 @@ class Streaks(PatternParams):
         0.6, "Length", "Of the longest, as a share of the shorter side.", ge=0.01, le=4, drag=(0.05, 1.5)
     )
     width: float = setting(0.02, "Width", "Of the widest where it begins.", ge=0.0005, le=0.3, drag=(0.002, 0.08))
-    waver: float = setting(0.15, "Waver", "How far they leave the plumb line.", ge=0, le=1, drag=(0, 0.5))
+    waver: float = setting(0.15, "Waviness", "How far they leave the plumb line.", ge=0, le=1, drag=(0, 0.5))
     seed: int = seed()
 
 
@@ -234,7 +234,7 @@ class Stain(PatternParams):
     kind: Literal["stain"] = "stain"
     part: Literal["whole", "rim", "middle"] = setting(
         "whole",
-        "Gives",
+        "Output",
         "All of it, its dried rim, or the wet middle that stands highest in its centre.",
         choices={"whole": "All of it", "rim": "The rim", "middle": "The middle"},
     )
@@ -242,7 +242,7 @@ class Stain(PatternParams):
     size: float = setting(
         0.62, "Size", "Of the largest across, as a share of the shorter side.", ge=0.01, le=1, drag=(0.05, 0.9)
     )
-    ragged: float = setting(0.3, "Ragged", "How uneven its outline is.", ge=0, le=1)
+    ragged: float = setting(0.3, "Raggedness", "How uneven its outline is.", ge=0, le=1)
     features: int = setting(5, "Lobes", "How many bays and tongues.", ge=1, le=64, drag=(1, 20))
     rim: float = setting(0.12, "Rim", "Width of the rim against the size.", ge=0.01, le=0.9, drag=(0.02, 0.5))
     soft: float = setting(0.04, "Softness", "Of the outline, against the size.", ge=0.002, le=1, drag=(0.005, 0.3))
@@ -277,7 +277,7 @@ class Splash(PatternParams):
     size: float = setting(
         0.22, "Size", "Of a hit across, as a share of the shorter side.", ge=0.005, le=1, drag=(0.02, 0.6)
     )
-    flung: int = setting(40, "Flung", "How many drops fly off each.", ge=0, le=400, drag=(0, 120))
+    flung: int = setting(40, "Droplets", "How many drops fly off each.", ge=0, le=400, drag=(0, 120))
     reach: float = setting(2.2, "Reach", "How far they fly, against the size.", unit="×", ge=0.5, le=8)
     drip: float = setting(0.4, "Drips", "How far it runs down.", ge=0, le=2, drag=(0, 1))
     seed: int = seed()

@@ -91,7 +91,7 @@ class Net(PatternParams):
     knots: float = setting(0.5, "Knots", "How much thicker it is where cords cross.", ge=0, le=2)
     seen: Literal["height", "cover"] = setting(
         "cover",
-        "Gives",
+        "Output",
         "How high the cords stand, or only where they are.",
         choices={"height": "Height", "cover": "Cover"},
     )

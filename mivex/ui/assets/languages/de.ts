@@ -2108,8 +2108,8 @@
    <translation>Von hier aufwärts ist es 1.</translation>
   </message>
   <message>
-   <source>Middle</source>
-   <translation>Mitte</translation>
+   <source>Gamma</source>
+   <translation>Gamma</translation>
   </message>
   <message>
    <source>Above one lifts what lies between.</source>
@@ -2356,8 +2356,8 @@
    <translation>Als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
-   <source>Ragged</source>
-   <translation>Zerzaust</translation>
+   <source>Raggedness</source>
+   <translation>Ausfransung</translation>
   </message>
   <message>
    <source>0 is a straight fade.</source>
@@ -2392,12 +2392,8 @@
    <translation>Name des Aufbaus, aus dem es gemacht ist.</translation>
   </message>
   <message>
-   <source>Shut-in places</source>
-   <translation>Enge Stellen</translation>
-  </message>
-  <message>
-   <source>Hollows</source>
-   <translation>Mulden</translation>
+   <source>Cavities</source>
+   <translation>Vertiefungen</translation>
   </message>
   <message>
    <source>Outer edges</source>
@@ -2512,8 +2508,8 @@
    <translation>Runde Beulen, die Risse dazwischen, oder Platten eigener Helligkeit.</translation>
   </message>
   <message>
-   <source>Wildness</source>
-   <translation>Wildheit</translation>
+   <source>Irregularity</source>
+   <translation>Unregelmäßigkeit</translation>
   </message>
   <message>
    <source>0 is a lattice.</source>
@@ -2556,8 +2552,8 @@
    <translation>Wie viel vom Bild verschmiert ist.</translation>
   </message>
   <message>
-   <source>Way</source>
-   <translation>Weg</translation>
+   <source>Direction</source>
+   <translation>Richtung</translation>
   </message>
   <message>
    <source>Dark to bright: downwards, to the right, there and back, or from the middle outwards.</source>
@@ -2612,8 +2608,8 @@
    <translation>Des Randes, gegen die Breite.</translation>
   </message>
   <message>
-   <source>Bond</source>
-   <translation>Bindung</translation>
+   <source>Weave</source>
+   <translation>Gewebe</translation>
   </message>
   <message>
    <source>Over one under one, or over two under two.</source>
@@ -2636,8 +2632,8 @@
    <translation>Eines Fadens gegen seinen Abstand; was bleibt, ist offen.</translation>
   </message>
   <message>
-   <source>Gives</source>
-   <translation>Gibt</translation>
+   <source>Output</source>
+   <translation>Ausgabe</translation>
   </message>
   <message>
    <source>How high the threads lie, or only where they are.</source>
@@ -2698,10 +2694,6 @@
   <message>
    <source>Eats in from the border.</source>
    <translation>Frisst vom Rand hinein.</translation>
-  </message>
-  <message>
-   <source>Weave</source>
-   <translation>Gewebe</translation>
   </message>
   <message>
    <source>Threads over and under each other: cloth, a cargo net's straps.</source>
@@ -2766,10 +2758,6 @@
   <message>
    <source>Of the widest.</source>
    <translation>Der breitesten.</translation>
-  </message>
-  <message>
-   <source>Direction</source>
-   <translation>Richtung</translation>
   </message>
   <message>
    <source>Which way most run; 0 is level.</source>
@@ -2876,8 +2864,8 @@
    <translation>Des breitesten, wo er beginnt.</translation>
   </message>
   <message>
-   <source>Waver</source>
-   <translation>Schwanken</translation>
+   <source>Waviness</source>
+   <translation>Welligkeit</translation>
   </message>
   <message>
    <source>How far they leave the plumb line.</source>
@@ -2924,8 +2912,8 @@
    <translation>Eines Treffers im Durchmesser, als Anteil der kürzeren Seite.</translation>
   </message>
   <message>
-   <source>Flung</source>
-   <translation>Geschleudert</translation>
+   <source>Droplets</source>
+   <translation>Tröpfchen</translation>
   </message>
   <message>
    <source>How many drops fly off each.</source>
@@ -2986,10 +2974,6 @@
   <message>
    <source>Grains, hairs and a film.</source>
    <translation>Körner, Haare und ein Film.</translation>
-  </message>
-  <message>
-   <source>Droplets</source>
-   <translation>Tröpfchen</translation>
   </message>
   <message>
    <source>Drops and the mist between them; with tails where they have run.</source>
@@ -3468,8 +3452,8 @@
    <translation>Wie es sich abträgt: gleichmäßig, oder das Blasseste zuerst.</translation>
   </message>
   <message>
-   <source>Worn</source>
-   <translation>Abgetragen</translation>
+   <source>Erosion amount</source>
+   <translation>Erosionsgrad</translation>
   </message>
   <message>
    <source>How far it has worn away; all of it at 1.</source>
@@ -3600,8 +3584,8 @@
    <translation>Sekunde der Bewegung, die zu sehen ist.</translation>
   </message>
   <message>
-   <source>Held at</source>
-   <translation>Gehalten bei</translation>
+   <source>Fixed edge</source>
+   <translation>Fester Rand</translation>
   </message>
   <message>
    <source>An edge where nothing is bent: a flame stays on its nozzle.</source>
@@ -3712,7 +3696,7 @@
    <translation>Blendet über diese Strecke aus, ehe es Festes trifft: keine harte Linie, wo Rauch den Boden trifft; 0: nicht.</translation>
   </message>
   <message>
-   <source>Broken up</source>
+   <source>Break-up</source>
    <translation>Aufgebrochen</translation>
   </message>
   <message>
@@ -3780,8 +3764,8 @@
    <translation>Eine geordnete Matrix auf dem Schirm oder ein Hash, der an der Fläche haftet.</translation>
   </message>
   <message>
-   <source>Eaten by</source>
-   <translation>Gefressen von</translation>
+   <source>Break-up mask</source>
+   <translation>Maske des Aufbrechens</translation>
   </message>
   <message>
    <source>A channel of any picture or overlay, its dark parts first; a number: a noise.</source>
@@ -4184,16 +4168,12 @@
    <translation>Wo Teilchen geboren werden.</translation>
   </message>
   <message>
-   <source>Skin only</source>
-   <translation>Nur Haut</translation>
+   <source>Surface only</source>
+   <translation>Nur Oberfläche</translation>
   </message>
   <message>
    <source>Born on its surface, not inside.</source>
    <translation>Auf der Oberfläche geboren, nicht innen.</translation>
-  </message>
-  <message>
-   <source>Goes</source>
-   <translation>Geht</translation>
   </message>
   <message>
    <source>Which way particles set out.</source>
@@ -4324,7 +4304,7 @@
    <translation>Anteil des Tempos, mit dem es zurückkommt.</translation>
   </message>
   <message>
-   <source>Rub</source>
+   <source>Friction</source>
    <translation>Reibung</translation>
   </message>
   <message>
@@ -4592,6 +4572,10 @@
    <translation>Meter in der Sekunde, jede Sekunde.</translation>
   </message>
   <message>
+   <source>Held at</source>
+   <translation>Gehalten bei</translation>
+  </message>
+  <message>
    <source>Point of the picture that stands where the particle is: 0.5, 1 stands on its foot.</source>
    <translation>Punkt des Bilds, der steht, wo das Teilchen ist: 0.5, 1 steht auf seinem Fuß.</translation>
   </message>
@@ -4628,8 +4612,8 @@
    <translation>Einmal</translation>
   </message>
   <message>
-   <source>So many times</source>
-   <translation>So viele Male</translation>
+   <source>A number of times</source>
+   <translation>Eine Anzahl von Malen</translation>
   </message>
   <message>
    <source>Along a cone</source>
@@ -5176,8 +5160,8 @@
    <translation>Auf Größe gebracht; solange es keins gibt, gilt der Wert.</translation>
   </message>
   <message>
-   <source>Its</source>
-   <translation>Davon</translation>
+   <source>Value read</source>
+   <translation>Gelesener Wert</translation>
   </message>
   <message>
    <source>Which values of the picture.</source>
@@ -5668,10 +5652,6 @@
    <translation>Glatt</translation>
   </message>
   <message>
-   <source>By</source>
-   <translation>Um</translation>
-  </message>
-  <message>
    <source>Moves the outline out; below zero, in. The softness of the edge goes along.</source>
    <translation>Schiebt den Umriss hinaus; unter null hinein. Die Weichheit der Kante geht mit.</translation>
   </message>
@@ -5884,8 +5864,8 @@
    <translation>Der Schwerpunkt des Alphas oder die Mitte des Kastens darum.</translation>
   </message>
   <message>
-   <source>Do</source>
-   <translation>Tun</translation>
+   <source>Action</source>
+   <translation>Aktion</translation>
   </message>
   <message>
    <source>Move shifts the picture by whole texels; pivot leaves it and places it by that point.</source>
@@ -5910,6 +5890,10 @@
   <message>
    <source>Cuts to a square round the same middle.</source>
    <translation>Schneidet auf ein Quadrat um dieselbe Mitte.</translation>
+  </message>
+  <message>
+   <source>Pad to</source>
+   <translation>Auffüllen auf</translation>
   </message>
   <message>
    <source>Adds clear texels by side, or evenly up to a square or to powers of two.</source>
@@ -5980,8 +5964,8 @@
    <translation>Den Drehpunkt dorthin setzen</translation>
   </message>
   <message>
-   <source>So much on each side</source>
-   <translation>So viel an jeder Seite</translation>
+   <source>A margin on each side</source>
+   <translation>Ein Rand auf jeder Seite</translation>
   </message>
   <message>
    <source>A square</source>
@@ -6042,6 +6026,10 @@
   <message>
    <source>Bring the picture to another size without darkening its edges.</source>
    <translation>Bringt das Bild auf eine andere Größe, ohne seine Kanten zu verdunkeln.</translation>
+  </message>
+  <message>
+   <source>Resize to</source>
+   <translation>Größe ändern auf</translation>
   </message>
   <message>
    <source>Powers of two suit mip levels and block compression.</source>
@@ -6168,6 +6156,10 @@
    <translation>Größte Merkmale quer; es wiederholt sich genau.</translation>
   </message>
   <message>
+   <source>Middle</source>
+   <translation>Mitte</translation>
+  </message>
+  <message>
    <source>Lower gives more holes, higher more body.</source>
    <translation>Kleiner gibt mehr Löcher, größer mehr Körper.</translation>
   </message>
@@ -6284,8 +6276,8 @@
    <translation>Helle Teile nehmen mehr davon, schwarze nichts: tönt eine graue Form, ohne ihre Schatten zu füllen.</translation>
   </message>
   <message>
-   <source>Where</source>
-   <translation>Wo</translation>
+   <source>Mask</source>
+   <translation>Maske</translation>
   </message>
   <message>
    <source>A fall-off with handles, strokes of a soft brush, another picture, or everywhere.</source>
@@ -6366,10 +6358,6 @@
   <message>
    <source>The channel that is split.</source>
    <translation>Der Kanal, der geteilt wird.</translation>
-  </message>
-  <message>
-   <source>At</source>
-   <translation>Bei</translation>
   </message>
   <message>
    <source>From this value on it becomes 1, below it 0: a hard edge.</source>
@@ -7340,6 +7328,10 @@
    <translation>Dreht die Umgebung um die Bühne.</translation>
   </message>
   <message>
+   <source>Ambient light</source>
+   <translation>Umgebungslicht</translation>
+  </message>
+  <message>
    <source>Brightness of everything that comes from all round.</source>
    <translation>Helligkeit von allem, was von ringsum kommt.</translation>
   </message>
@@ -7348,8 +7340,8 @@
    <translation>Helligkeit der einen Lampe, weit fort; 0 löscht sie.</translation>
   </message>
   <message>
-   <source>Lamp from</source>
-   <translation>Lampe von</translation>
+   <source>Lamp direction</source>
+   <translation>Richtung der Lampe</translation>
   </message>
   <message>
    <source>Direction round the stage that the lamp shines from.</source>
@@ -7698,10 +7690,6 @@
   <message>
    <source>A picture …</source>
    <translation>Ein Bild …</translation>
-  </message>
-  <message>
-   <source>Mask</source>
-   <translation>Maske</translation>
   </message>
   <message>
    <source>Rough</source>
@@ -9248,8 +9236,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Bilder, in ihrer Reihenfolge</translation>
   </message>
   <message>
-   <source>Wears away</source>
-   <translation>Trägt sich ab</translation>
+   <source>Erosion over the frames</source>
+   <translation>Erosion über die Bilder</translation>
   </message>
   <message>
    <source>Erosion goes from nothing to everything.</source>
@@ -10960,10 +10948,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Geburt</translation>
   </message>
   <message>
-   <source>Stands</source>
-   <translation>Stand</translation>
-  </message>
-  <message>
    <source>Effect</source>
    <translation>Effekt</translation>
   </message>
@@ -11480,16 +11464,16 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Wo es auf der Bühne steht.</translation>
   </message>
   <message>
-   <source>Held across</source>
-   <translation>Gehalten quer</translation>
+   <source>Pivot across</source>
+   <translation>Drehpunkt quer</translation>
   </message>
   <message>
    <source>Point of it that stands at the place: 0 its left, 1 its right.</source>
    <translation>Sein Punkt, der am Platz steht: 0 links, 1 rechts.</translation>
   </message>
   <message>
-   <source>Held down</source>
-   <translation>Gehalten ab</translation>
+   <source>Pivot down</source>
+   <translation>Drehpunkt hoch</translation>
   </message>
   <message>
    <source>Point of it that stands at the place: 0 its top, 1 its foot, so that a flame stands on its nozzle.</source>
@@ -11580,8 +11564,8 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Des Kastens: nichts jenseits nimmt das Bild an.</translation>
   </message>
   <message>
-   <source>Gone at</source>
-   <translation>Fort bei</translation>
+   <source>Fade-out angle</source>
+   <translation>Ausblendwinkel</translation>
   </message>
   <message>
    <source>Angle to the box from which nothing is left; it fades from half of it.</source>
@@ -11594,10 +11578,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Turns to the camera about the upright axis only: flames stay upright.</source>
    <translation>Dreht sich nur um die aufrechte Achse zur Kamera: Flammen bleiben aufrecht.</translation>
-  </message>
-  <message>
-   <source>Height of it</source>
-   <translation>Seine Höhe</translation>
   </message>
   <message>
    <source>Change second UV set</source>
@@ -11670,6 +11650,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Metres to the right, seen from the dock.</source>
    <translation>Meter nach rechts, vom Dock gesehen.</translation>
+  </message>
+  <message>
+   <source>Elevation</source>
+   <translation>Höhe über dem Boden</translation>
   </message>
   <message>
    <source>Metres above the floor.</source>
