@@ -142,8 +142,9 @@ def layers(
         raise MivexError(f"--size takes 1 to 8192, not {size}.")
     suffix = check_writable(out)
     values, notes = channel_of_overlay(project, doc, named[0], channel, size, steps=not before_steps)
-    bits = {".tga": 8, ".exr": 32}.get(suffix, 16)
-    write_picture(out, values, bits, data=channel not in ("colour", "emissive"))
+    data = channel not in ("colour", "emissive")
+    bits = {".tga": 8, ".webp": 8, ".exr": 32, ".ktx2": 16 if data else 8}.get(suffix, 16)
+    write_picture(out, values, bits, data=data)
     for words in notes:
         say(words)
 

@@ -230,3 +230,12 @@ def test_a_refused_rename_leaves_all_old_and_no_journal(tmp_path, monkeypatch):
         batch.stage(tmp_path / "f0", b"newer")
         batch.commit()
     assert (tmp_path / "f0").read_text() == "newer"
+
+
+@pytest.mark.parametrize("kind", [".png", ".tga", ".tif", ".exr", ".webp", ".ktx2", ".jpg", ".gif", ""])
+def test_a_layer_is_written_in_every_format_or_refused_by_its_name(kind, meet, tmp_path):  # noqa: F811
+    p = made.project(tmp_path)
+    code, _, err, _ = meet(["layers", str(p), "Thing 1", str(tmp_path / f"o{kind}")], tmp_path)
+    good = kind in (".png", ".tga", ".tif", ".exr", ".webp", ".ktx2")
+    assert code == (0 if good else 2) and "inside Mivex" not in err and (tmp_path / f"o{kind}").exists() == good, err
+    assert good or ("written as" in err and err.count("\n") == 1)

@@ -3,11 +3,13 @@
 import re
 from pathlib import Path
 
+import pytest
 from drive import click, drag, go, hover
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtGui import QImage
 from PySide6.QtTest import QTest
 from PySide6.QtWidgets import QApplication, QFileDialog, QPushButton
+from test_project import mivex_run
 
 from mivex.core.findings import CHECKS
 from mivex.ui.shell.app import wait_until_idle
@@ -177,3 +179,29 @@ def test_every_picture_and_page_that_the_documents_name_is_there():
         )
     )
     assert shown == {p.name for p in (HERE / "docs" / "screenshots").iterdir()}
+
+
+def shown_commands():
+    """What the README shows of the command line: verb (two words for sheets), and its options."""
+    text = (HERE / "README.md").read_text(encoding="utf-8")
+    block = text[text.index("## On the command line") :].split("```")[1]
+    found, verb = {}, ""
+    for line in block.strip().split("\n"):
+        if line.startswith("mivex"):
+            words = line.split()[1:]
+            verb = " ".join(words[:2]) if words[:1] == ["sheet"] else words[0] if words and words[0].islower() else ""
+        found.setdefault(verb, set()).update(re.findall(r"--[a-z-]+", line))
+    return {v: o for v, o in found.items() if v and v != "the"}
+
+
+@pytest.mark.parametrize(("verb", "options"), sorted(shown_commands().items()))
+def test_the_readme_names_every_option_of_a_command_and_no_other(verb, options):
+    told = mivex_run(*verb.split(), "--help", env={"COLUMNS": "200", "TERMINAL_WIDTH": "200"}).stdout
+    real = set(re.findall(r"(?<![\w-])--[a-z-]+", told[told.index("Options") :])) - {"--help"}
+    assert options <= real and real == options, real ^ options
+
+
+def test_the_readme_names_every_command():
+    told = mivex_run("--help").stdout
+    named = {v.split()[0] for v in shown_commands()}
+    assert set(re.findall(r"^[│|] (\w+) ", told, re.M)) - {"Show"} == named

@@ -2405,7 +2405,7 @@
   </message>
   <message>
    <source>Facing</source>
-   <translation>Blickrichtung</translation>
+   <translation>Richtung</translation>
   </message>
   <message>
    <source>Thin places</source>
