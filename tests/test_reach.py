@@ -91,6 +91,27 @@ def test_texts_are_found_whole_by_their_template_or_part_by_part():
     assert mirrored.startswith("\u202e") and len(mirrored) > len("Levels") and type(Verbatim("Levels")) is not str
 
 
+@pytest.mark.parametrize("name", ["Dust", "Levels", "Wood", "Blend", "A picture", "None", "Size", "Colour: red, blue"])
+def test_names_of_peoples_things_are_not_translated(name):
+    """Whatever they mean otherwise; what stands round them is."""
+    german = catalogue("de")
+    for template in (
+        "“{0}” changed on disk; it was read again.",
+        "“{0}” has no picture yet.",
+        "Saved as “{0}”.",
+        "“{0}” was changed on disk by somebody else since it was opened; it was not overwritten.",
+        "“{0}” and “{0}” would use each other's result; neither can come first.",
+        "There is no file “{0}”.",
+        "Draw “{0}” later",
+        "A copy of “{0}”",
+    ):
+        told = german.said(template.replace("{0}", name))
+        assert f"„{name}“" in told and told != template.replace("{0}", name), told
+    assert german.said("With before “Levels”") != "With before “Levels”" and "Levels" not in german.said(
+        "With before “Levels”"
+    )
+
+
 def test_the_first_start_compiles_with_progress_or_starts_at_once(monkeypatch):
     application()
     told = []

@@ -51,7 +51,9 @@ _BESIDE = (re.compile(r"([-+\d.,×]+)(\D.*)"), re.compile(r"(.*?)( [\d.]+)"))
 _TAGS = re.compile(r"(<[a-z/][^<>]*>)")
 
 
-Template = tuple[str, re.Pattern[str], list[int], str, int]
+Template = tuple[str, re.Pattern[str], list[int], str, int, frozenset[int]]
+OWN_WORDS = ("With before “{0}”",)
+"""Templates that name a step in quotation marks."""
 FEW = 9
 """Letters of its own up to which a template says little: ``{0} of {1}``."""
 
@@ -86,7 +88,13 @@ class Catalogue:
                 pieces = _HOLE.split(source)
                 plain, numbers = pieces[::2], [int(n) for n in pieces[1::2]]
                 pattern = re.compile(_VALUE.join(map(re.escape, plain)), re.DOTALL)
-                rows.append((max(plain, key=len), pattern, numbers, target, sum(map(len, plain))))
+                # What stands between quotation marks is a name that somebody gave; but for steps, which are ours.
+                named = frozenset(
+                    n
+                    for k, n in enumerate(numbers)
+                    if plain[k].endswith("“") and plain[k + 1].startswith("”") and source not in OWN_WORDS
+                )
+                rows.append((max(plain, key=len), pattern, numbers, target, sum(map(len, plain)), named))
         # Those with most words of their own come first: they leave least to chance. Those with few come last of all.
         rows.sort(key=lambda r: -r[4])
         self.strong, self.weak = [r for r in rows if r[4] > FEW], [r for r in rows if r[4] <= FEW]
@@ -122,10 +130,11 @@ class Catalogue:
 
     def _from(self, rows: list[Template], text: str, depth: int) -> str | None:
         """A text by the template that it was made from; by a weak one only with values that are known or figures."""
-        for longest, pattern, numbers, target, own in rows:
+        for longest, pattern, numbers, target, own, named in rows:
             if longest in text and (m := pattern.fullmatch(text)) is not None:
-                said = {n: self._said(v, depth + 1) for n, v in zip(numbers, m.groups(), strict=True)}
-                if own > FEW or all(said[n] != v or re.search(r"\d", v) for n, v in zip(numbers, m.groups(), strict=True)):
+                values = list(zip(numbers, m.groups(), strict=True))
+                said = {n: v if n in named else self._said(v, depth + 1) for n, v in values}
+                if own > FEW or all(n in named or said[n] != v or re.search(r"\d", v) for n, v in values):
                     return _HOLE.sub(lambda h, v=said: v.get(int(h[1]), ""), target)  # type: ignore[misc]
         return None
 

@@ -92,7 +92,7 @@ class Card(QFrame):
         self._shown = now
         metrics = self.name.fontMetrics()
         self.name.setText(Verbatim(metrics.elidedText(Verbatim(o.name), Qt.TextElideMode.ElideRight, 190)))  # two lines
-        self.setToolTip(o.name + (f"\n{problem}" if problem else ""))
+        self.setToolTip(f"“{o.name}”\n{problem}" if problem else Verbatim(o.name))
         tail = (
             "no picture"
             if not o.source.ready
