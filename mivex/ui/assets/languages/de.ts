@@ -265,7 +265,7 @@
   </message>
   <message>
    <source>“{0}” would be written over a file that the project is made of; choose another name or folder.</source>
-   <translation>„{0}“ würde eine Datei überschreiben, aus der das Projekt besteht; wähle einen anderen Namen oder Ordner.</translation>
+   <translation>„{0}“ würde eine Datei überschreiben, aus der das Projekt besteht; wählen Sie einen anderen Namen oder Ordner.</translation>
   </message>
   <message>
    <source>“{0}” cannot be a file: its name holds a NUL character.</source>
@@ -337,7 +337,7 @@
   </message>
   <message>
    <source>“{0}” is being written at this moment; try again.</source>
-   <translation>„{0}“ wird gerade geschrieben; versuche es noch einmal.</translation>
+   <translation>„{0}“ wird gerade geschrieben; versuchen Sie es noch einmal.</translation>
   </message>
   <message>
    <source>“{0}” cannot be replaced: {1}; nothing was changed.</source>
@@ -9425,7 +9425,7 @@ Wählen Sie eins an der Station Quelle.</translation>
   </message>
   <message>
    <source>It gains nothing: {0} of the present area with {1} more fragments. Fewer, larger particles only save where they lie over each other less; try another number.</source>
-   <translation>Es bringt nichts: {0} der jetzigen Fläche mit {1} mehr Fragmenten. Weniger, größere Teilchen sparen nur, wo sie sich weniger überdecken; versuche eine andere Zahl.</translation>
+   <translation>Es bringt nichts: {0} der jetzigen Fläche mit {1} mehr Fragmenten. Weniger, größere Teilchen sparen nur, wo sie sich weniger überdecken; versuchen Sie eine andere Zahl.</translation>
   </message>
   <message>
    <source>Cloth</source>
