@@ -113,20 +113,28 @@ class Catalogue:
             return "".join(p if _TAGS.fullmatch(p) else self._said(p, depth + 1) for p in _TAGS.split(text))
         if (made := self._from(self.strong, text, depth)) is not None:
             return made
+        if (made := self._in_parts(_PARTS[:2], text, depth)) is not None:
+            return made  # sentences first: a figure at the head of one says nothing of the next
         for pattern in _BESIDE:
             if (m := pattern.fullmatch(text)) is not None:
                 made = "".join(self._said(part, depth + 1) for part in m.groups())
                 if made != text:
                     return made
-        for pattern in _PARTS:
-            parts = pattern.split(text, maxsplit=1)
-            if len(parts) > 1:
-                return self._said(parts[0], depth + 1) + parts[1] + self._said(parts[2], depth)
+        if (made := self._in_parts(_PARTS[2:], text, depth)) is not None:
+            return made
         # Within a sentence a word may begin small.
         found = self.exact.get(text[0].upper() + text[1:])
         if found is None and text.endswith("."):
             found = self.exact.get(text[:-1]) and self.exact[text[:-1]] + "."
         return found or self._from(self.weak, text, depth) or text
+
+    def _in_parts(self, patterns: Iterable[re.Pattern[str]], text: str, depth: int) -> str | None:
+        """A text cut in two at the first of some marks, each said by itself; None where it holds none of them."""
+        for pattern in patterns:
+            parts = pattern.split(text, maxsplit=1)
+            if len(parts) > 1:
+                return self._said(parts[0], depth + 1) + parts[1] + self._said(parts[2], depth)
+        return None
 
     def _from(self, rows: list[Template], text: str, depth: int) -> str | None:
         """A text by the template that it was made from; by a weak one only with values that are known or figures."""
