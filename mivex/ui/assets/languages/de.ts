@@ -11653,7 +11653,7 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   </message>
   <message>
    <source>Elevation</source>
-   <translation>Höhe über dem Boden</translation>
+   <translation>Über dem Boden</translation>
   </message>
   <message>
    <source>Metres above the floor.</source>
