@@ -43,7 +43,7 @@ def _plume(overlay: str) -> tuple[Emitter, ...]:
         Emitter(
             name="Plume",
             overlay=overlay,
-            emission=Emission(rate=6, duration=3, form="disc", size=(0.25, 0.1, 0.1), cone=14, warm=True),
+            emission=Emission(rate=5, duration=3, form="disc", size=(0.3, 0.1, 0.1), cone=16, warm=True),
             birth=Birth(
                 life=(2.0, 2.8), width=(0.26, 0.4), speed=(0.7, 1.0), turn=_TURNED, spin=(-25, 25), opacity=(0.55, 0.8)
             ),

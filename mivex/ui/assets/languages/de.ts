@@ -2405,7 +2405,7 @@
   </message>
   <message>
    <source>Facing</source>
-   <translation>Richtung</translation>
+   <translation>Lage</translation>
   </message>
   <message>
    <source>Thin places</source>
