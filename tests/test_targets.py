@@ -12,6 +12,7 @@ from mivex.core.prepare.blur import Blur
 from mivex.core.prepare.tones import Smoothstep
 from mivex.core.project import edits
 from mivex.core.project.document import Document
+from mivex.core.project.file import write_project
 
 
 def test_a_target_says_before_anything_is_computed_why_it_cannot_be_written(tmp_path):
@@ -119,3 +120,14 @@ def test_a_setting_of_a_step_that_is_another_by_now_changes_nothing():
     swapped = edits.set_steps(doc, key, (Smoothstep(),))
     for index, values in ((0, {"radius": 3.0}), (1, {"low": 0.2}), (-1, {"low": 0.2}), (7, {})):
         assert edits.set_step(swapped, key, index, **values) == swapped
+
+
+def test_a_save_that_changes_nothing_is_a_save(tmp_path):
+    """The bytes are the same, the file is the same one, and it says when it was saved."""
+    doc, _ = edits.add_overlay(Document(), "A", "sprite", "a.png")
+    path = tmp_path / "p.mivex"
+    first = write_project(path, doc)
+    os.utime(path, (1000, 1000))
+    before = path.stat().st_ino, path.read_bytes()
+    assert write_project(path, doc, first) == first
+    assert (path.stat().st_ino, path.read_bytes()) == before and path.stat().st_mtime > 1e9

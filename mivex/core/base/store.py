@@ -459,11 +459,18 @@ def _read(handle: int, size: int) -> bytes:
     return b"".join(parts)
 
 
-def write_bytes(path: str | Path, data: bytes, verify: Callable[[Path], None] | None = None) -> None:
-    """Write one file so that it is either wholly new or untouched; raises as `Batch.stage` does."""
+def write_bytes(path: str | Path, data: bytes, verify: Callable[[Path], None] | None = None) -> bool:
+    """Write one file so that it is either wholly new or untouched; raises as `Batch.stage` does.
+
+    Returns
+    -------
+    bool
+        False where it held exactly these bytes already and was left alone.
+    """
     with Batch() as batch:
-        batch.stage(path, data, verify)
+        fresh = batch.stage(path, data, verify)
         batch.commit()
+    return fresh
 
 
 def write_text(path: str | Path, text: str) -> None:

@@ -1,5 +1,6 @@
 """Reading and writing the project file ``NAME.mivex``."""
 
+import contextlib
 import hashlib
 import json
 import os
@@ -144,7 +145,10 @@ def write_project(path: str | Path, doc: Document, seen: Stamp | None = None) ->
             f"“{path.name}” was changed on disk by somebody else since it was opened; it was not overwritten."
         )
     data = encoded(dumps(doc), path)
-    write_bytes(path, data)
+    if not write_bytes(path, data):
+        # Whoever presses Save finds the time of saving on the file, also where nothing has changed since.
+        with contextlib.suppress(OSError):
+            os.utime(path)
     return Stamp.of(data)
 
 
