@@ -10,7 +10,7 @@ from mivex.core.advice.inspection import Stage
 from mivex.core.advice.order import propose, ring
 from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import examine_scene
-from mivex.core.scene.draw_calls import StagePainter
+from mivex.core.scene.stage_painter import StagePainter
 from mivex.core.stage.camera import View
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.ledger import FragmentQuery

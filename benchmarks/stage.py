@@ -5,7 +5,7 @@ from mivex.core.project import edits
 from mivex.core.project.document import Document
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project
-from mivex.core.scene.draw_calls import StagePainter
+from mivex.core.scene.stage_painter import StagePainter
 from mivex.core.stage.camera import View, orbit
 from mivex.demo import PROJECT
 

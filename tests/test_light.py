@@ -8,8 +8,9 @@ import pytest
 from mivex.core.material.material import Channel, Finish, Mapping, Material, Normals, packed
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene.draw_calls import StagePainter, overlay_draw
+from mivex.core.scene.draw_calls import overlay_draw
 from mivex.core.scene.material_binding import Pictures, file_key, shading_inputs
+from mivex.core.scene.stage_painter import StagePainter
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, Input, Records, ShadingInputs
 from mivex.core.stage.environment import SIZES, SKIES, environment, reflectance_table

@@ -42,8 +42,9 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project import edits, effect_edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, loads, write_project
-from mivex.core.scene.draw_calls import StagePainter, build_environment, render
+from mivex.core.scene.draw_calls import build_environment, render
 from mivex.core.scene.playback import lamp_at
+from mivex.core.scene.stage_painter import StagePainter
 from mivex.core.sheet.model import Grid, Sheet
 from mivex.core.stage.camera import CAMERAS, Camera, View
 from mivex.core.stage.placements_model import Around

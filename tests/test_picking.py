@@ -7,7 +7,8 @@ from mivex.core.material.effects import Erosion
 from mivex.core.material.material import Mapping, Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.scene.draw_calls import draw_list, pick, render, touched_at
+from mivex.core.scene.draw_calls import draw_list, render
+from mivex.core.scene.picking import pick, touched_at
 from mivex.core.sheet.model import Grid, Sheet
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.ledger import DRAWN, account_of

@@ -13,7 +13,8 @@ from mivex.core.pixels.sampling import sample
 from mivex.core.project.document import Document, Overlay
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
-from mivex.core.scene.draw_calls import draw_list, overlay_draw, pick, render
+from mivex.core.scene.draw_calls import draw_list, overlay_draw, render
+from mivex.core.scene.picking import pick
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera, View, orbit, pan
 from mivex.core.stage.draw import DrawCall, ShadingInputs

@@ -68,7 +68,8 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
     def stage() -> None:
         from mivex.core.material.material import Material
         from mivex.core.project.document import Document, Overlay
-        from mivex.core.scene.draw_calls import StagePainter, render
+        from mivex.core.scene.draw_calls import render
+        from mivex.core.scene.stage_painter import StagePainter
         from mivex.core.stage.camera import CAMERAS, View
         from mivex.core.stage.placements_model import BillboardPlace
 
@@ -84,7 +85,8 @@ def _jobs() -> list[tuple[str, Callable[[], object]]]:
         from mivex.core.material.effects import Erosion
         from mivex.core.material.material import Material
         from mivex.core.project.document import Document, Overlay
-        from mivex.core.scene.draw_calls import draw_list, pick, render
+        from mivex.core.scene.draw_calls import draw_list, render
+        from mivex.core.scene.picking import pick
         from mivex.core.stage.camera import CAMERAS, View
         from mivex.core.stage.looks import LOOKS, look_at
         from mivex.core.stage.mesh import crossing

@@ -1,10 +1,8 @@
 """From a document and its evaluated pictures to what the stage draws: the one module that knows both."""
 
-import math
-import time
 from collections import OrderedDict
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from typing import Any
 
 import numpy as np
@@ -32,11 +30,9 @@ from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.draw import DrawCall, shadow_mask
 from mivex.core.stage.exact import draw_exact
-from mivex.core.stage.ledger import DRAWN, fragments_at
 from mivex.core.stage.lighting import casts
 from mivex.core.stage.looks import display_codes
-from mivex.core.stage.mesh import FACTS, Mesh, crossing, nearest_point, outlined
-from mivex.core.stage.painter import Painter
+from mivex.core.stage.mesh import FACTS, Mesh, nearest_point, outlined
 from mivex.core.stage.passes import Buffers, draw_all
 from mivex.core.stage.placements_model import BillboardPlace, MeshPlace, PanelPlace, Place, ShapePlace
 from mivex.core.stage.surroundings import Surroundings, World, of_mesh, with_person
@@ -121,20 +117,20 @@ def frame_at(overlay: Overlay, place: Place, texture: Texture, time: float) -> S
     return shown_frame(overlay.sheet, texture.traits.cells, time, _number(overlay, place) - 1)
 
 
-def _sliced(place: Place, texture: Texture) -> bool:
+def is_sliced(place: Place, texture: Texture) -> bool:
     """Whether every panel of a stack shows a frame of its own."""
     stack = isinstance(place, ShapePlace) and place.form == "stack" and place.slices == "frames"
     return stack and bool(texture.traits.cells)
 
 
-def _mesh(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None, shown: SheetFrame) -> Mesh:
+def mesh_of(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None, shown: SheetFrame) -> Mesh:
     """The mesh of a placement, with its frames where they blend, and cut to its outline where it is flat."""
     mesh = placing.mesh(placing.framed(place, texture.extent), view, texture.pivot, world)
     outlines = hulls_of(overlay, texture) if place.mount in ("panel", "billboard") else None
     if outlines:
         cells = texture.traits.cells
         mesh = outlined(mesh, outlines[cells.index(shown.cell) if cells else 0].corners)
-    if _sliced(place, texture):
+    if is_sliced(place, texture):
         frames = np.array(texture.traits.cells)
         panels = len(mesh.position) // 4
         box = frames[np.minimum(np.arange(panels) * len(frames) // panels, len(frames) - 1)].repeat(4, axis=0)
@@ -150,11 +146,11 @@ def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world
     m, texture = flowing(overlay.material, view.time), pictures.own
     shown = frame_at(overlay, place, texture, view.time)
     coat = shading_inputs(m, pictures)
-    if texture.traits.cells and not _sliced(place, texture):
+    if texture.traits.cells and not is_sliced(place, texture):
         coat = replace(coat, uv_map=into_frame(coat.uv_map, shown.cell))
     draw = DrawCall(
         overlay.name,
-        _mesh(overlay, place, texture, view, world, shown),
+        mesh_of(overlay, place, texture, view, world, shown),
         coat,
         m,
         order_key(m, _stands(overlay, place, texture, view, world), view.eye),
@@ -333,157 +329,3 @@ def render(
     """
     draw = draw_exact if exact else draw_all
     return draw(draw_list(doc, textures, view, meshes), view, doc.lighting, stop=stop)
-
-
-QUICK = 1 / 33
-"""Seconds that a picture may take while the camera moves."""
-COARSEST = 4
-SMOOTH = 1 / 24
-"""Seconds that a picture may take while the clock runs."""
-
-
-class StagePainter:
-    """Draws the stage of a document for the screen, and only what has changed since the last time."""
-
-    def __init__(self) -> None:
-        self.scene, self.painter, self.rough = Scene(), Painter(), Painter()
-        self.seen: tuple[Document, View, list[DrawCall]] | None = None
-        """What the last picture was drawn from: whoever points at it means this."""
-        self._pixel = 150e-9
-        self._played = [0.0, 0.0]
-        """Seconds that a picture takes while the clock runs, sharp and at half its size."""
-
-    def paint(
-        self,
-        doc: Document,
-        textures: Mapping[str, Texture],
-        view: View,
-        *,
-        meshes: Mapping[str, Mesh] | None = None,
-        moving: bool = False,
-        playing: bool = False,
-    ) -> NDArray[np.uint8]:
-        """Display codes (height, width, 3).
-
-        ``moving``: soon enough rather than sharp. ``playing``: sharp as long as that is quick enough for a moving
-        picture; else at half the size, or at a third.
-        """
-        draws = self.scene.draws(doc, textures, view, meshes)
-        self.seen = doc, view, draws
-        if playing and not moving:
-            begun = time.perf_counter()
-            size = next((k for k, took in enumerate(self._played) if took <= SMOOTH), len(self._played))
-            # Now and then it is tried again whether a larger one has become quick enough.
-            self._played[:size] = [took * 0.985 for took in self._played[:size]]
-            if size == 0:
-                codes = self.painter.paint(draws, view, doc.lighting)
-            else:
-                part = View(view.camera, max(1, view.width // (size + 1)), max(1, view.height // (size + 1)), view.time)
-                codes = np.asarray(
-                    cv2.resize(
-                        self.rough.paint(draws, part, doc.lighting),
-                        (view.width, view.height),
-                        interpolation=cv2.INTER_LINEAR,
-                    )
-                )
-            if size < len(self._played):
-                took = time.perf_counter() - begun
-                self._played[size] = took if self._played[size] == 0 else 0.7 * self._played[size] + 0.3 * took
-            return codes
-        if not moving:
-            begun = time.perf_counter()
-            codes = self.painter.paint(draws, view, doc.lighting)
-            if self.painter.drawn == ((0, view.height, 0, view.width),):
-                self._pixel = (time.perf_counter() - begun) / (view.width * view.height)
-            return codes
-        coarse = min(max(math.ceil(math.sqrt(view.width * view.height * self._pixel / QUICK)), 1), COARSEST)
-        small = View(view.camera, max(1, round(view.width / coarse)), max(1, round(view.height / coarse)))
-        codes = self.rough.paint(draws, small, doc.lighting)
-        return np.asarray(cv2.resize(codes, (view.width, view.height), interpolation=cv2.INTER_LINEAR))
-
-
-@dataclass(frozen=True)
-class SurfaceHit:
-    """Where a ray meets an overlay: place in its picture as shares, triangle of the mesh, and whether from the front."""
-
-    u: float
-    v: float
-    face: int
-    front: bool
-
-
-def touched_at(
-    doc: Document,
-    overlay: Overlay,
-    texture: Texture,
-    view: View,
-    at: tuple[float, float],
-    meshes: Mapping[str, Mesh] | None = None,
-) -> SurfaceHit | None:
-    """The nearest place where an overlay is met under a place on the stage's picture, clear or not; None: nowhere."""
-    origin, ray = view.eye, view.ray(*at)
-    world = build_environment(doc, meshes)
-    wall = world.surroundings.meet(origin, ray)
-    limit = (wall[0] if wall else np.inf) + 0.02 + overlay.material.depth_bias / 1000
-    best: tuple[float, SurfaceHit] | None = None
-    for p in overlay.places:
-        if isinstance(p, MeshPlace) and p.path not in world.meshes:
-            continue
-        mesh = placing.mesh(placing.framed(p, texture.extent), view, texture.pivot, world)
-        if _sliced(p, texture):
-            mesh = _mesh(overlay, p, texture, view, world, frame_at(overlay, p, texture, view.time))
-        found = crossing(mesh, origin, ray)
-        if found is None or (overlay.material.depth_test and found[0] > limit) or (best and best[0] <= found[0]):
-            continue
-        t, face, w = found
-        corners = mesh.uv(overlay.material.mapping.uv_set)[mesh.index[face]]
-        (a, b, c), (d, e, f) = overlay.material.mapping.rows
-        placed = corners @ np.array([[a, d], [b, e]]) + (c, f)
-        # Beyond the picture it is read as if it repeated: each face is brought back by whole pictures.
-        u, v = w @ (placed - np.floor(placed.mean(axis=0)))
-        if texture.traits.cells and not _sliced(p, texture):
-            x0, y0, x1, y1 = frame_at(overlay, p, texture, view.time).cell
-            u, v = x0 + u * (x1 - x0), y0 + v * (y1 - y0)
-        a0, b0, c0 = mesh.position[mesh.index[face]]
-        front = float(np.cross(b0 - a0, c0 - a0) @ ray) < 0
-        best = t, SurfaceHit(float(u), float(v), face, front)
-    return best[1] if best else None
-
-
-LEAST_SEEN = 0.01
-"""Alpha, or light that is added, from which on a fragment can be pointed at."""
-
-
-def pick(doc: Document, draws: list[DrawCall], view: View, x: float, y: float) -> tuple[str, str] | None:
-    """Which placement is seen at a place on the picture: overlay id and place id.
-
-    It is read from the pixel's own fragments, as the ledger lists them: mapping, the sheet's frame, cutoff, what eats into
-    an overlay and what hides it count exactly as in the picture. Clear texels do not count; where several lie behind each
-    other the nearest is meant. Particles are no placements.
-
-    Parameters
-    ----------
-    doc : Document
-        What was drawn.
-    draws : list of DrawCall
-        What the picture was drawn from; see `Scene.draws`.
-    view : View
-    x, y : float
-        In pixels from the top left.
-    """
-    if not (0 <= x < view.width and 0 <= y < view.height):
-        return None
-    moving = {(d.owner, d.part, d.name) for d in draws if d.moving}
-    seen = [
-        r
-        for r in fragments_at(draws, view, int(x), int(y))
-        if r.owner
-        and r.code == DRAWN
-        and (r.owner, r.part, r.name) not in moving
-        and (r.colour[3] > LEAST_SEEN or (r.blend == "Premultiplied" and max(r.colour[:3]) > LEAST_SEEN))
-    ]
-    for r in sorted(seen, key=lambda r: r.depth):
-        o = doc.overlay(r.owner)
-        if o is not None and r.part.isdigit() and int(r.part) <= len(o.places):
-            return o.id, o.places[int(r.part) - 1].id
-    return None

@@ -382,7 +382,9 @@ def _name_of(draws: list[DrawCall], shot: RenderPlan, face: int) -> tuple[str, s
     return d.owner, d.part, d.name, face - first
 
 
-def fragments_at(draws: list[DrawCall], view: View, x: int, y: int) -> list[FragmentRecord]:
+def fragments_at(
+    draws: list[DrawCall], view: View, x: int, y: int, lighting: Lighting | None = None
+) -> list[FragmentRecord]:
     """Every fragment of a pixel in the order set, as the ledger lists them, for those who ask what is hit.
 
     No shadow is worked out, and what refracts sees nothing behind it: no verdict, depth, texel or alpha depends on either.
@@ -394,10 +396,12 @@ def fragments_at(draws: list[DrawCall], view: View, x: int, y: int) -> list[Frag
     view : View
     x, y : int
         Inside the picture.
+    lighting : Lighting, optional
+        That of the picture: its environment has been worked out already.
     """
     shot = RenderPlan(draws, view)
     nothing = build_chain(np.zeros((1, 1, 4), np.float32))
-    return _set_lines(_Pixel(shot, Lighting(), None, x, y, lambda _first: nothing), draws, ())
+    return _set_lines(_Pixel(shot, lighting or Lighting(), None, x, y, lambda _first: nothing), draws, ())
 
 
 def account_of(draws: list[DrawCall], view: View, x: int, y: int, lighting: Lighting | None = None) -> PixelHistory:

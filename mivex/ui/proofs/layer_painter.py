@@ -17,7 +17,7 @@ from mivex.core.project.document import Document
 from mivex.core.project.layering import EvaluationRequest, mesh_place
 from mivex.core.project.looking import live_paint, texel_explained
 from mivex.core.proof.flat import FlatView, paint
-from mivex.core.scene.draw_calls import touched_at
+from mivex.core.scene.picking import touched_at
 from mivex.core.stage.face_selection import face_at, faces_text, picked
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session

@@ -15,7 +15,9 @@ from mivex.core.base.types import Doubles
 from mivex.core.findings.base import Moment, Pixel
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene.draw_calls import StagePainter, build_environment, draw_list, pick
+from mivex.core.scene.draw_calls import build_environment, draw_list
+from mivex.core.scene.picking import pick
+from mivex.core.scene.stage_painter import StagePainter
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import CAMERAS, Camera, View, zoom
 from mivex.core.stage.looks import HINTS, LOOKS, Look, look_at

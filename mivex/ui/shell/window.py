@@ -14,7 +14,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from mivex.core.scene.draw_calls import StagePainter
+from mivex.core.scene.stage_painter import StagePainter
 from mivex.demo import PROJECT
 from mivex.ui import languages, theme
 from mivex.ui.fields.line import FieldKeys, commit_typing
