@@ -8,9 +8,11 @@ import pytest
 from mivex.core.base import compiled, store
 from mivex.core.base.errors import MivexError
 from mivex.core.base.store import Batch, check_folder, check_target, protect, unprotect
+from mivex.core.layers.model import Layer
 from mivex.core.prepare.blur import Blur
 from mivex.core.prepare.tones import Smoothstep
-from mivex.core.project import edits
+from mivex.core.project import delivery_edits, edits, effect_edits, layer_edits
+from mivex.core.project.delivery import Feed, recipe_named
 from mivex.core.project.document import Document
 from mivex.core.project.file import write_project
 
@@ -120,6 +122,18 @@ def test_a_setting_of_a_step_that_is_another_by_now_changes_nothing():
     swapped = edits.set_steps(doc, key, (Smoothstep(),))
     for index, values in ((0, {"radius": 3.0}), (1, {"low": 0.2}), (-1, {"low": 0.2}), (7, {})):
         assert edits.set_step(swapped, key, index, **values) == swapped
+    # The same of everything else that is told by its number: steps moved or removed, parts of masks and effects, files.
+    doc = layer_edits.add_row(swapped, key, Layer(id="r", name="R"))
+    doc, effect = effect_edits.begun(doc, "motes", key, (0.0, 1.0, 0.0))
+    recipe = recipe_named("scene", ())
+    for index in (-1, 7):
+        assert edits.move_step(doc, key, index, 1) == doc == edits.remove_step(doc, key, index)
+        assert layer_edits.set_part(doc, key, "r", index, inverted=True) == doc
+        assert edits.set_part(doc, effect, index, "life", drag=2.0) == doc
+        assert effect_edits.without_part(doc, effect, index) == doc
+        assert delivery_edits.with_file(recipe, index, bits=16) == recipe
+        assert delivery_edits.with_feed(recipe, index, "red", Feed(take="opacity")) == recipe
+        assert delivery_edits.without_file(recipe, index) == recipe
 
 
 def test_a_save_that_changes_nothing_is_a_save(tmp_path):

@@ -79,15 +79,18 @@ def taken(doc: Document, overlay_id: str, recipe: DeliveryRecipe) -> Document:
 
 
 def with_file(recipe: DeliveryRecipe, index: int, **change: object) -> DeliveryRecipe:
-    """A recipe with settings of one of its files changed."""
+    """A recipe with settings of one of its files changed; where it is gone by now, the recipe as it is."""
     files = list(recipe.files)
+    if not 0 <= index < len(files):
+        return recipe
     files[index] = FilePlan.model_validate(files[index].model_dump() | change)
     return recipe.model_copy(update={"files": tuple(files)})
 
 
 def with_feed(recipe: DeliveryRecipe, index: int, lane: Lane, feed: Feed) -> DeliveryRecipe:
     """A recipe with another feed of one channel."""
-    return with_file(recipe, index, channels={**recipe.files[index].channels, lane: feed})
+    held = recipe.files[index].channels if 0 <= index < len(recipe.files) else {}
+    return with_file(recipe, index, channels={**held, lane: feed})
 
 
 def with_more(recipe: DeliveryRecipe, count: int) -> DeliveryRecipe:

@@ -234,15 +234,19 @@ def set_step(doc: Document, overlay_id: str, index: int, **values: Any) -> Docum
 
 
 def remove_step(doc: Document, overlay_id: str, index: int) -> Document:
-    """Take a step out of the recipe."""
-    return map_overlay(doc, overlay_id, lambda o: o.model_copy(update={"steps": (*o.steps[:index], *o.steps[index + 1 :])}))
+    """Take a step out of the recipe; where it is gone by now, nothing is changed."""
+    return map_overlay(
+        doc, overlay_id, lambda o: o.model_copy(update={"steps": tuple(s for k, s in enumerate(o.steps) if k != index)})
+    )
 
 
 def move_step(doc: Document, overlay_id: str, index: int, by: int) -> Document:
-    """Move a step earlier or later."""
+    """Move a step earlier or later; where it is gone by now, nothing is changed."""
 
     def change(o: Overlay) -> Overlay:
         steps = list(o.steps)
+        if not 0 <= index < len(steps):
+            return o
         to = min(max(index + by, 0), len(steps) - 1)
         steps.insert(to, steps.pop(index))
         return o.model_copy(update={"steps": tuple(steps)})

@@ -199,9 +199,11 @@ def set_parts(
 
 
 def set_part(doc: Document, overlay_id: str, row_id: str, index: int, **values: Any) -> Document:
-    """Change one part of a row's mask."""
+    """Change one part of a row's mask; where it is gone by now, nothing is changed."""
 
     def change(parts: tuple[MaskPart, ...]) -> tuple[MaskPart, ...]:
+        if not 0 <= index < len(parts):
+            return parts
         part = parts[index]
         if values.get("source") == "pattern" and part.pattern is None and "pattern" not in values:
             values["pattern"] = PATTERNS["noise"].params()
