@@ -15,9 +15,11 @@ import typer
 
 from mivex.cli_delivery import check, deliver, desktop, intake
 from mivex.cli_motion import render_frames, simulate
-from mivex.cli_output import complain, say, say_json, size_of, whole_numbers
+from mivex.cli_output import complain, progress, say, say_json, size_of, whole_numbers
 from mivex.cli_sheets import sheet_app
 from mivex.core.base.errors import MivexError
+from mivex.core.base.languages import chosen, use
+from mivex.core.base.messages import Message, joined, named, term
 from mivex.core.base.store import check_target, reason, shown, unprotect
 
 app = typer.Typer(
@@ -66,7 +68,7 @@ def demo(
     if shots or not _has_display():
         if not shots:
             shots = tempfile.mkdtemp(prefix="mivex-views-")
-            say(f"No display found: drawing offscreen; the main views are written to {shots}")
+            say(Message("No display found: drawing offscreen; the main views are written to {shots}", shots=shots))
             sys.stdout.flush()
         if not _has_display():
             os.environ["QT_QPA_PLATFORM"] = "offscreen"
@@ -95,7 +97,7 @@ def prepare(
     asking = read_parametric(recipe)
     suffix = Path(out).suffix
     if bits not in (0, 8, 16):
-        raise MivexError(f"--bits takes 8 or 16, not {bits}.")
+        raise MivexError(Message("--bits takes 8 or 16, not {bits}.", bits=bits))
     check_format(suffix, bits or 8)
     check_target(out)
     # Pictures that a recipe names lie beside the recipe.
@@ -135,11 +137,19 @@ def layers(
     protect_files(doc, project)
     named = [o for o in doc.overlays if overlay in (o.id, o.name)]
     if not named:
-        raise MivexError(f"The project has no overlay “{overlay}”; it has {', '.join(o.name for o in doc.overlays)}.")
+        raise MivexError(
+            Message(
+                "The project has no overlay “{overlay}”; it has {names}.",
+                overlay=overlay,
+                names=joined(", ", (o.name for o in doc.overlays)),
+            )
+        )
     if channel not in CHANNEL_NAMES:
-        raise MivexError(f"“{channel}” is no channel; there are {', '.join(CHANNEL_NAMES)}.")
+        raise MivexError(
+            Message("“{channel}” is no channel; there are {parts}.", channel=channel, parts=joined(", ", CHANNEL_NAMES))
+        )
     if size and not 1 <= size <= 8192:
-        raise MivexError(f"--size takes 1 to 8192, not {size}.")
+        raise MivexError(Message("--size takes 1 to 8192, not {size}.", size=size))
     suffix = check_writable(out)
     values, notes = channel_of_overlay(project, doc, named[0], channel, size, steps=not before_steps)
     data = channel not in ("colour", "emissive")
@@ -175,11 +185,15 @@ def render(  # noqa: PLR0913
     width, height = size_of(size)
     suffix = Path(out).suffix.lower()
     if suffix not in (".png", ".exr") and not (suffix == ".webp" and frames):
-        raise MivexError(f"“{out}”: the stage is written as .png or .exr" + (", or .webp." if frames else "."))
+        raise MivexError(
+            Message("“{out}”: the stage is written as .png or .exr", out=out) + (", or .webp." if frames else ".")
+        )
     if order not in ("set", "exact"):
-        raise MivexError(f"--order takes set or exact, not “{order}”.")
+        raise MivexError(Message("--order takes set or exact, not “{order}”.", order=order))
     if view not in LOOKS:
-        raise MivexError(f"“{view}” is no view of the stage; there are {', '.join(LOOKS)}.")
+        raise MivexError(
+            Message("“{view}” is no view of the stage; there are {parts}.", view=view, parts=named(", ", LOOKS))
+        )
     if view != "colour" and (suffix == ".exr" or order == "exact" or frames):
         raise MivexError("Views other than colour are written as .png, in the order that is set.")
     if not 0 <= time <= 3600 or not 0.1 <= fps <= 240:
@@ -221,10 +235,12 @@ def ledger(
     width, height = size_of(size)
     pixel = whole_numbers(at, ",", 2)
     if pixel is None:
-        raise MivexError(f"--at takes X,Y in pixels from the top left, not “{at}”.")
+        raise MivexError(Message("--at takes X,Y in pixels from the top left, not “{at}”.", at=at))
     x, y = pixel
     if x >= width or y >= height:
-        raise MivexError(f"Pixel {x},{y} lies outside the picture of {width}x{height}.")
+        raise MivexError(
+            Message("Pixel {x},{y} lies outside the picture of {width}x{height}.", x=x, y=y, width=width, height=height)
+        )
     stage = Stage.read(project, (camera,))
     view = View(stage.camera(camera), width, height)
     found = account_of(stage.draws(view), view, x, y, stage.doc.lighting)
@@ -236,8 +252,21 @@ def ledger(
         for k, r in enumerate(rows, 1):
             shown = " ".join(f"{v:.4f}" for v in r.colour)
             say(
-                f"  {k:2d}  {r.name} {r.part}  {r.group} {r.nudge:+d}  {r.depth:.3f} m  level {r.level:.2f}  [{shown}]  "
-                f"{', '.join(r.factors)}  {r.verdict}  -> {' '.join(f'{v:.4f}' for v in r.after)}"
+                Message(
+                    "  {k:2d}  {name} {part}  {group} {nudge:+d}  {depth:.3f} m  level {level:.2f}  "
+                    "[{shown}]  {parts}  {verdict}  -> {parts2}",
+                    k=k,
+                    name=r.name,
+                    part=r.part,
+                    group=term(r.group),
+                    nudge=r.nudge,
+                    depth=r.depth,
+                    level=r.level,
+                    shown=term(shown),
+                    parts=joined(", ", r.factors),
+                    verdict=term(r.verdict),
+                    parts2=joined(" ", (f"{v:.4f}" for v in r.after)),
+                )
             )
 
 
@@ -256,14 +285,14 @@ def order(
     from mivex.core.project.file import relocated, write_project
 
     if not 0 <= ring <= 360:
-        raise MivexError(f"--ring takes 0 to 360 cameras, not {ring}.")
+        raise MivexError(Message("--ring takes 0 to 360 cameras, not {ring}.", ring=ring))
     stage = Stage.read(project, camera or (), apply)
     cameras = [stage.camera(n) for n in camera or ()] + ring_of(stage.doc, ring)
     on_terminal = sys.stderr.isatty()
 
     def tell(share: float) -> None:
         if on_terminal:
-            print(f"\r{share:.0%}", end="" if share < 1 else "\n", file=sys.stderr, flush=True)
+            progress(Message("{share:.0%}", share=share), share >= 1)
 
     found = propose(stage, cameras or list(stage.doc.cameras), tell=tell)
     words = proposal_words(found)
@@ -273,17 +302,29 @@ def order(
     if as_json:
         say_json(words)
         return
-    say(f"error {words['before']:.4f} now, {words['after']:.4f} as proposed (mean over all pixels, codes of 255)")
+    say(
+        Message(
+            "error {before:.4f} now, {after:.4f} as proposed (mean over all pixels, codes of 255)",
+            before=words["before"],
+            after=words["after"],
+        )
+    )
     for name, n in words["nudges"].items():
-        say(f"  {name}: nudge {n:+d}")
+        say(Message("  {name}: nudge {n:+d}", name=name, n=n))
     for c in words["settings"]:
         say(f"  {c['overlay']}: {c['setting'].replace('_', ' ')} {c['before']} -> {c['after']}")
     if words["free"]:
         say("in any order: " + ", ".join(words["free"]))
     for p in words["unsettled"]:
         say(
-            f"no order settles {p['pair'][0]} and {p['pair'][1]}: {p['pixels']} pixels, {p['error']:.4f}; "
-            f"would settle it: {p['settles']}"
+            Message(
+                "no order settles {pair} and {pair2}: {pixels} pixels, {error:.4f}; would settle it: {settles}",
+                pair=p["pair"][0],
+                pair2=p["pair"][1],
+                pixels=p["pixels"],
+                error=p["error"],
+                settles=term(p["settles"]),
+            )
         )
 
 
@@ -312,7 +353,7 @@ def schema(of: Annotated[str, typer.Option(help="project, recipe, delivery or mo
         "motion": MotionFile,
     }
     if of not in models:
-        raise MivexError(f"There is no schema of “{of}”; there are {', '.join(models)}.")
+        raise MivexError(Message("There is no schema of “{of}”; there are {parts}.", of=of, parts=joined(", ", models)))
     say_json(models[of].model_json_schema())
 
 
@@ -337,7 +378,8 @@ def run() -> int:
         from mivex.core.installation.compilation import needed
 
         if needed():
-            print("mivex: kernels are compiled when they are first needed; this once it takes longer.", file=sys.stderr)
+            complain("Kernels are compiled when they are first needed; this once it takes longer.")
+    use(chosen())
     try:
         if sys.stdout is None:
             raise MivexError("Standard output is closed: there is nowhere to write to.")
@@ -359,7 +401,9 @@ def run() -> int:
     except OSError as e:
         if e.errno == errno.EBADF:
             return _fail("Standard output is closed: there is nowhere to write to.")
-        return _fail(f"“{shown(e.filename or 'A file')}” cannot be used: {reason(e)}.")
+        return _fail(
+            Message("“{filename}” cannot be used: {e}.", filename=shown(e.filename or "A file"), e=term(reason(e)))
+        )
     except BaseException as e:
         usage = getattr(e, "format_message", None)
         if usage:

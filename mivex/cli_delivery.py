@@ -7,9 +7,10 @@ from typing import Annotated, Any
 
 import typer
 
-from mivex.cli_output import say, say_json, size_of
+from mivex.cli_output import progress, say, say_json, size_of
 from mivex.core.base.errors import MivexError
-from mivex.core.base.store import check_target, shown
+from mivex.core.base.messages import Message, joined, named, term
+from mivex.core.base.store import check_target
 
 Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
 
@@ -35,15 +36,32 @@ def _said(reports: list[Any], as_json: bool) -> None:
     for r in reports:
         for f in r.findings:
             if not f.get("allowed"):
-                say(f"{f.get('overlay') or f.get('path')}: {f['id']}: {f['message']}")
+                say(
+                    Message(
+                        "{subject}: {id}: {message}",
+                        subject=f.get("overlay") or f.get("path"),
+                        id=f["id"],
+                        message=f["message"],
+                    )
+                )
         for p in r.pictures:
             if "problem" in p:
-                say(f"{p.get('overlay') or p['path']}: problem: {p['problem']}")
+                say(
+                    Message(
+                        "{subject}: problem: {problem}", subject=p.get("overlay") or p["path"], problem=term(p["problem"])
+                    )
+                )
     allowed = sum(bool(f.get("allowed")) for f in findings)
     count, found = sum("problem" not in p for p in pictures), len(findings) - allowed
     say(
-        f"{count} picture{'' if count == 1 else 's'}, {found} finding{'' if found == 1 else 's'}"
-        + (f", {allowed} allowed" if allowed else "")
+        Message(
+            "{count} picture{ending}, {found} finding{ending2}",
+            count=count,
+            ending=term("" if count == 1 else "s"),
+            found=found,
+            ending2=term("" if found == 1 else "s"),
+        )
+        + (Message(", {allowed} allowed", allowed=allowed) if allowed else "")
     )
 
 
@@ -78,7 +96,7 @@ def check(
 
     def tell(done: int, of: int) -> None:
         if on_terminal:
-            print(f"\r{done} of {of}", end="" if done < of else "\n", file=sys.stderr, flush=True)
+            progress(Message("{done} of {of}", done=done, of=of), done == of)
 
     reports = earlier + list(report_all(fresh, tell))
     if rules is not None:
@@ -89,8 +107,8 @@ def check(
     problems = [p for r in reports for p in r.pictures if "problem" in p]
     if problems:
         whose = problems[0].get("overlay") or problems[0]["path"]
-        more = f" {len(problems) - 1} more could not be examined." if len(problems) > 1 else ""
-        raise MivexError(f"{whose}: {problems[0]['problem']}{more}")
+        more = Message(" {count} more could not be examined.", count=len(problems) - 1) if len(problems) > 1 else ""
+        raise MivexError(Message("{whose}: {problem}{more}", whose=whose, problem=term(problems[0]["problem"]), more=more))
     if counted(reports):
         raise typer.Exit(1)
 
@@ -124,7 +142,13 @@ def deliver(
     for name in overlay or ():
         found = [o.id for o in doc.overlays if name in (o.id, o.name)]
         if not found:
-            raise MivexError(f"The project has no overlay “{name}”; it has {', '.join(o.name for o in doc.overlays)}.")
+            raise MivexError(
+                Message(
+                    "The project has no overlay “{name}”; it has {names}.",
+                    name=name,
+                    names=joined(", ", (o.name for o in doc.overlays)),
+                )
+            )
         only += found
     chosen = None
     if recipe:
@@ -135,7 +159,7 @@ def deliver(
 
     def tell(words: str) -> None:
         if on_terminal:
-            print(f"\r\033[K{shown(words)[:100]}", end="", file=sys.stderr, flush=True)
+            progress(words, last=False)
 
     made = deliver_project(doc, evaluator, folder, only=only, recipe=chosen, tell=tell)
     if on_terminal:
@@ -176,14 +200,19 @@ def deliver(
     for d in made.overlays:
         say("  ".join(str(p) for p in (*d.files, d.sheet, *d.others)))
         for words in d.left_out:
-            say(f"  left out, since no file of its recipe holds it: {words}")
+            say(Message("  left out, since no file of its recipe holds it: {words}", words=term(words)))
     for path in (*made.motion, *([made.proof] if made.proof else [])):
         say(path)
     rows = [c for d in made.overlays for c in d.table]
     same = len({c.file for c in rows if not c.back.fresh})
     say(
-        f"{len({c.file for c in rows})} pictures, {len(rows)} channels read back, largest difference "
-        f"{max((c.difference for c in rows), default=0):g}" + (f"; {same} unchanged" if same else "")
+        Message(
+            "{count} pictures, {count2} channels read back, largest difference {value:g}",
+            count=len({c.file for c in rows}),
+            count2=len(rows),
+            value=max((c.difference for c in rows), default=0),
+        )
+        + (Message("; {same} unchanged", same=same) if same else "")
     )
 
 
@@ -215,10 +244,12 @@ def intake(  # noqa: PLR0913
 
     width, height = size_of(size)
     if out and Path(out).suffix.lower() != ".png":
-        raise MivexError(f"“{out}”: what the receiver draws is written as .png.")
+        raise MivexError(Message("“{out}”: what the receiver draws is written as .png.", out=out))
     keys = frozenset(switch or ())
     if unknown := sorted(keys - BY_KEY.keys()):
-        raise MivexError(f"There is no switch “{unknown[0]}”; there are {', '.join(BY_KEY)}.")
+        raise MivexError(
+            Message("There is no switch “{unknown}”; there are {parts}.", unknown=unknown[0], parts=joined(", ", BY_KEY))
+        )
     if not 1 <= limit <= 16384 or not 0 <= at <= 3600:
         raise MivexError("--limit takes 1 to 16384 texels, --time 0 to 3600 seconds.")
     if out:
@@ -227,7 +258,9 @@ def intake(  # noqa: PLR0913
     received = switched(whole, keys, limit)
     cameras = {c.name: c for c in whole.doc.cameras}
     if camera and camera not in cameras:
-        raise MivexError(f"There is no camera “{camera}”; the delivery has {', '.join(cameras)}.")
+        raise MivexError(
+            Message("There is no camera “{camera}”; the delivery has {parts}.", camera=camera, parts=named(", ", cameras))
+        )
     view = View(cameras[camera] if camera else whole.doc.cameras[0], width, height, at)
     words: dict[str, Any] = {
         "overlays": len(whole.doc.overlays),
@@ -252,22 +285,30 @@ def intake(  # noqa: PLR0913
 
         def tell(share: float) -> None:
             if on_terminal:
-                print(f"\r{share:.0%}", end="" if share < 1 else "\n", file=sys.stderr, flush=True)
+                progress(Message("{share:.0%}", share=share), share >= 1)
 
         words["table"] = [row_words(r) for r in survival(whole, side=limit, tell=tell)]
     if as_json:
         say_json(words)
         return
-    say(f"{words['overlays']} overlays, {words['effects']} effects")
+    say(Message("{overlays} overlays, {effects} effects", overlays=words["overlays"], effects=words["effects"]))
     for name, lost in whole.left_out.items():
-        say(f"{name}: not delivered: {', '.join(lost)}")
+        say(Message("{name}: not delivered: {parts}", name=name, parts=joined(", ", lost)))
     for key in ("switched", "against"):
         if key in words:
             f = words[key]
-            say(f"{key}: {f['within']:.2%} of pixels within 2 of 255, mean {f['mean']:.3f}, largest {f['largest']:.0f}")
+            say(
+                Message(
+                    "{key}: {within:.2%} of pixels within 2 of 255, mean {mean:.3f}, largest {largest:.0f}",
+                    key=key,
+                    within=f["within"],
+                    mean=f["mean"],
+                    largest=f["largest"],
+                )
+            )
     for r in words.get("table", ()):
         shown = "  ".join(f"{k} {v['difference']:g}{'' if v['survives'] else ' !'}" for k, v in r["switches"].items())
-        say(f"{r['overlay']}: {shown or 'no camera sees it'}")
+        say(Message("{overlay}: {cameras}", overlay=r["overlay"], cameras=shown or term("no camera sees it")))
 
 
 def desktop(remove: Annotated[bool, typer.Option("--remove", help="Take them away again.")] = False) -> None:

@@ -5,8 +5,9 @@ from typing import Annotated, Any
 
 import typer
 
-from mivex.cli_output import say, say_json, whole_numbers
+from mivex.cli_output import progress, say, say_json, whole_numbers
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message, term
 from mivex.core.base.store import check_target
 
 MOST_FRAMES = 3600
@@ -26,16 +27,18 @@ def simulate(
     from mivex.core.scene.playback import particle_rows
 
     if not 0 <= time <= 3600:
-        raise MivexError(f"--time takes 0 to 3600 seconds, not {time:g}.")
+        raise MivexError(Message("--time takes 0 to 3600 seconds, not {time:g}.", time=time))
     doc = read_project(project)
     named = [e for e in doc.effects if effect in (e.id, e.name)]
     if not named:
         there = ", ".join(e.name for e in doc.effects)
-        raise MivexError(f"The project has no effect “{effect}”; it has {there or 'none'}.")
+        raise MivexError(
+            Message("The project has no effect “{effect}”; it has {there}.", effect=effect, there=term(there or "none"))
+        )
     chosen = named[0]
     if seed >= 0:
         if seed > 2**31 - 1:
-            raise MivexError(f"--seed takes 0 to {2**31 - 1}, not {seed}.")
+            raise MivexError(Message("--seed takes 0 to {value}, not {seed}.", value=2**31 - 1, seed=seed))
         chosen = chosen.model_copy(update={"seed": seed})
         doc = doc.model_copy(update={"effects": tuple(chosen if e.id == chosen.id else e for e in doc.effects)})
     evaluator = Evaluator(Path(project).resolve().parent)
@@ -49,12 +52,23 @@ def simulate(
     if as_json:
         say_json({"time": time, "particles": rows}, None)
         return
-    say(f"“{chosen.name}” at {time:g} s: {len(rows)} particles")
+    say(Message("“{name}” at {time:g} s: {count} particles", name=chosen.name, time=time, count=len(rows)))
     for r in rows:
         at = " ".join(f"{v:.3f}" for v in r["position"])
         say(
-            f"  {r['emitter']} {r['birth']}  {r['age']:.3f} of {r['life']:.3f} s  [{at}]  {r['size'][0]:.3f} × "
-            f"{r['size'][1]:.3f} m  opacity {r['opacity']:.3f}  frame {r['frame']}"
+            Message(
+                "  {emitter} {birth}  {age:.3f} of {life:.3f} s  [{at}]  {size:.3f} × {size2:.3f} m  "
+                "opacity {opacity:.3f}  frame {frame}",
+                emitter=r["emitter"],
+                birth=r["birth"],
+                age=r["age"],
+                life=r["life"],
+                at=at,
+                size=r["size"][0],
+                size2=r["size"][1],
+                opacity=r["opacity"],
+                frame=r["frame"],
+            )
         )
 
 
@@ -71,10 +85,12 @@ def render_frames(stage: Any, out: str, view: Any, frames: str, fps: float, *, e
 
     numbers = whole_numbers(frames, ":", 2)
     if numbers is None or numbers[0] > numbers[1]:
-        raise MivexError(f"--frames takes A:B, two whole numbers that do not fall, not “{frames}”.")
+        raise MivexError(Message("--frames takes A:B, two whole numbers that do not fall, not “{frames}”.", frames=frames))
     first, last = numbers
     if last - first >= MOST_FRAMES or last / fps > 3600:
-        raise MivexError(f"--frames takes at most {MOST_FRAMES} frames, up to second 3600.")
+        raise MivexError(
+            Message("--frames takes at most {most_frames} frames, up to second 3600.", most_frames=MOST_FRAMES)
+        )
     path, codes = Path(out), []
     digits = max(4, len(str(last)))
     check_target(path)
@@ -91,6 +107,6 @@ def render_frames(stage: Any, out: str, view: Any, frames: str, fps: float, *, e
                 path.with_name(f"{path.stem}-{k:0{digits}d}.png"), (codes_of(drawn, stage.doc) / 255).astype("float32"), 8
             )
         if sys.stderr.isatty():
-            print(f"\r{k - first + 1} of {last - first + 1}", end="" if k < last else "\n", file=sys.stderr, flush=True)
+            progress(Message("{done} of {of}", done=k - first + 1, of=last - first + 1), k == last)
     if codes:
         write_webp(path, codes, fps)

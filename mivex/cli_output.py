@@ -6,6 +6,8 @@ import sys
 from typing import Any
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message
 from mivex.core.base.store import shown
 
 LONGEST = 290
@@ -15,7 +17,7 @@ _UNSEEN = re.compile("[\x7f-\x9f\u200b-\u200f\u2028-\u202e\u2060-\u2069\ufeff]|[
 
 def say(words: object = "") -> None:
     """Write one line; what a terminal would obey (escapes, line breaks, turns of direction) is shown as “�”."""
-    print(_plain(str(words)), flush=False)
+    print(_plain(tr(words) if isinstance(words, str) else str(words)), flush=False)
 
 
 def say_json(tree: Any, indent: int | None = 2) -> None:
@@ -26,8 +28,13 @@ def say_json(tree: Any, indent: int | None = 2) -> None:
 
 def complain(words: str) -> None:
     """Write the one line that says why something cannot be done."""
-    line = _plain(" ".join(words.split()))
+    line = _plain(" ".join(tr(words).split()))
     print("mivex: " + (line if len(line) <= LONGEST else line[: LONGEST - 1].rstrip() + "…"), file=sys.stderr)
+
+
+def progress(words: str, last: bool) -> None:
+    """Write how far long work is over the line before, on standard error."""
+    print(f"\r\033[K{_plain(tr(words))[:100]}", end="\n" if last else "", file=sys.stderr, flush=True)
 
 
 def _plain(words: str) -> str:
@@ -38,7 +45,11 @@ def size_of(text: str, largest: int = 8192) -> tuple[int, int]:
     """Width and height from ``WxH``; raises MivexError."""
     found = re.fullmatch(r"([0-9]{1,5})[xX]([0-9]{1,5})", text)
     if not found or not all(1 <= int(n) <= largest for n in found.groups()):
-        raise MivexError(f"--size takes WIDTHxHEIGHT between 1x1 and {largest}x{largest}, not “{text}”.")
+        raise MivexError(
+            Message(
+                "--size takes WIDTHxHEIGHT between 1x1 and {largest}x{largest}, not “{text}”.", largest=largest, text=text
+            )
+        )
     return int(found[1]), int(found[2])
 
 

@@ -8,6 +8,7 @@ import typer
 
 from mivex.cli_output import say, say_json, whole_numbers
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message, joined, term
 
 sheet_app = typer.Typer(help="Build, slice and check sheets of frames.", no_args_is_help=True, add_completion=False)
 Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
@@ -20,7 +21,7 @@ Count = Annotated[int, typer.Option(help="How many of the cells are frames; 0: a
 def _pair(text: str, name: str) -> tuple[int, int]:
     found = whole_numbers(text.lower(), "x", 2)
     if found is None:
-        raise MivexError(f"{name} takes WIDTHxHEIGHT in texels, not “{text}”.")
+        raise MivexError(Message("{name} takes WIDTHxHEIGHT in texels, not “{text}”.", name=name, text=text))
     return found[0], found[1]
 
 
@@ -64,7 +65,9 @@ def build(
 
     suffix = check_writable(out)
     if fit not in FITS or align not in ALIGNS:
-        raise MivexError(f"--fit takes {', '.join(FITS)}; --align takes {', '.join(ALIGNS)}.")
+        raise MivexError(
+            Message("--fit takes {parts}; --align takes {parts2}.", parts=joined(", ", FITS), parts2=joined(", ", ALIGNS))
+        )
     if not 0 <= columns <= 64 or not 0 <= gutter <= 1024:
         raise MivexError("--columns takes 0 to 64, --gutter 0 to 1024.")
     rows = []
@@ -89,7 +92,16 @@ def build(
     if as_json:
         say_json(words)
     else:
-        say(f"{len(rows)} frames in {grid.columns} × {grid.rows}, {w} × {h}")
+        say(
+            Message(
+                "{count} frames in {columns} × {rows}, {w} × {h}",
+                count=len(rows),
+                columns=grid.columns,
+                rows=grid.rows,
+                w=w,
+                h=h,
+            )
+        )
 
 
 def _grid_of(
@@ -166,7 +178,7 @@ def slice_(  # noqa: PLR0913
     if found is not None:
         words |= {"confidence": round(found.confidence, 4), "why": found.why}
     if (frames or out) and not cells:
-        raise MivexError(f"“{Path(source).name}” does not look like a sheet; say --columns and --rows.")
+        raise MivexError(Message("“{name}” does not look like a sheet; say --columns and --rows.", name=Path(source).name))
     values, bits = picture.values, 16 if picture.bits > 8 else 8
     if recipe:
         # Pictures that a recipe names lie beside the recipe.
@@ -191,13 +203,22 @@ def slice_(  # noqa: PLR0913
     if as_json:
         say_json(words)
     elif not cells:
-        say(f"{source}: no sheet ({found.why if found else ''})")
+        say(Message("{source}: no sheet ({why})", source=source, why=term(found.why if found else "")))
     else:
-        sure = f", {found.confidence:.0%} sure ({found.why})" if found else ""
+        sure = Message(", {confidence:.0%} sure ({why})", confidence=found.confidence, why=term(found.why)) if found else ""
         say(
-            f"{source}: {len(cells)} frames; "
-            + "; ".join(
-                f"{g.columns} × {g.rows} cells of {' × '.join(f'{v:g}' for v in g.size(w, h))}" for g in sheet.grids
+            Message("{source}: {count} frames; ", source=source, count=len(cells))
+            + joined(
+                "; ",
+                (
+                    Message(
+                        "{columns} × {rows} cells of {parts}",
+                        columns=g.columns,
+                        rows=g.rows,
+                        parts=joined(" × ", (Message("{v:g}", v=v) for v in g.size(w, h))),
+                    )
+                    for g in sheet.grids
+                ),
             )
             + sure
         )
@@ -227,12 +248,12 @@ def check(  # noqa: PLR0913
     from mivex.core.sheet.model import PLAYS
 
     if play not in PLAYS:
-        raise MivexError(f"--play takes {', '.join(PLAYS)}, not “{play}”.")
+        raise MivexError(Message("--play takes {parts}, not “{play}”.", parts=joined(", ", PLAYS), play=play))
     picture = read_picture(source)
     sheet, _ = _grid_of(picture.values, columns, rows, left, top, cell, gutter, count)
     cells = sheet.cells(picture.width, picture.height)
     if not cells:
-        raise MivexError(f"“{Path(source).name}” does not look like a sheet; say --columns and --rows.")
+        raise MivexError(Message("“{name}” does not look like a sheet; say --columns and --rows.", name=Path(source).name))
     texture = Texture(
         picture.values,
         guess_meaning(picture)[0],
@@ -256,7 +277,7 @@ def check(  # noqa: PLR0913
             }
         )
     else:
-        say(f"{source}: {len(cells)} frames, safe to level {bleed.safe}")
+        say(Message("{source}: {count} frames, safe to level {safe}", source=source, count=len(cells), safe=bleed.safe))
         for f in found:
-            say(f"  {f.id}: {f.message}")
+            say(Message("  {id}: {message}", id=f.id, message=f.message))
     return 1 if found else 0

@@ -25,7 +25,6 @@ from PySide6.QtWidgets import (
 )
 
 from mivex.ui.fields.labels import Elided
-from mivex.ui.languages import Verbatim
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.window import Window
@@ -47,7 +46,7 @@ def words(w):
 
 def cut(w):
     """Whether a widget is too small for its words."""
-    text = Verbatim(words(w))
+    text = words(w)
     if not text.strip() or isinstance(w, Elided):
         return False  # what is elided is told by its hint
     if isinstance(w, QLabel):
@@ -55,7 +54,7 @@ def cut(w):
         if w.wordWrap():
             need = w.fontMetrics().boundingRect(QRect(0, 0, room.width(), 10000), Qt.TextFlag.TextWordWrap, text)
             return need.height() > room.height() + 2 or need.width() > room.width() + 1
-        return max(w.fontMetrics().horizontalAdvance(Verbatim(line)) for line in text.split("\n")) > room.width() + 1
+        return max(w.fontMetrics().horizontalAdvance(line) for line in text.split("\n")) > room.width() + 1
     if isinstance(w, QComboBox):
         return w.fontMetrics().horizontalAdvance(text) > w.width() - 24
     wide = w.fontMetrics().horizontalAdvance(text)

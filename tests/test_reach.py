@@ -1,8 +1,11 @@
 """Nothing is cut off, unnamed or out of reach: in English, in German, read from right to left; on dense screens."""
 
+import copy
 import json
 import os
+import pickle
 import re
+import string
 import subprocess
 import sys
 import time
@@ -11,9 +14,14 @@ from pathlib import Path
 import pytest
 from PySide6.QtCore import QTimer
 
-from mivex.core.base.errors import Stopped
+from mivex.core.advice.inspection import camera_of as camera_named
+from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.languages import Catalogue, catalogue
+from mivex.core.base.messages import InSentence, Message, joined, named, verbatim
 from mivex.core.installation import compilation as warm
-from mivex.ui.languages import Catalogue, Verbatim, catalogue
+from mivex.core.picture.files import read_picture
+from mivex.core.project.document import Document
+from mivex.core.stage.camera import Camera
 from mivex.ui.shell.app import application
 from mivex.ui.shell.first_start import FirstStart
 from tools import texts
@@ -65,51 +73,74 @@ def test_german_has_words_for_every_text_and_for_no_other():
     assert list(said) == wanted
     for source, target in said.items():
         assert target, source
-        holes, kept = set(re.findall(r"\{\d+\}", source)), set(re.findall(r"\{\d+\}", target))
+        holes, kept = ({n for _, n, _, _ in string.Formatter().parse(t) if n} for t in (source, target))
         # Only the endings of English plurals go.
-        assert kept <= holes and all(re.search(rf"\w{re.escape(h)}", source) for h in holes - kept), source
+        assert kept <= holes and all(re.search(rf"\w\{{{h}\}}", source) for h in holes - kept), source
         assert (source[:1] == " ", source[-1:] == " ") == (target[:1] == " ", target[-1:] == " "), source
 
 
-def test_texts_are_found_whole_by_their_template_or_part_by_part():
+def test_a_message_keeps_its_template_and_values_wherever_it_goes():
+    made = Message("“{name}” holds {count} frames", name="Sparks", count=16)
+    assert made == "“Sparks” holds 16 frames" and json.loads(json.dumps(made)) == made
+    for same in (str(made), str(MivexError(made)), pickle.loads(pickle.dumps(made)), copy.deepcopy(made)):
+        assert same == made and (same.template, same.values) == (made.template, made.values)
     said = Catalogue(
         {
-            "{0} of {1} frames": "von {1} Bildern {0}",
-            "Take back: {0}": "Zurück: {0}",
+            "“{name}” holds {count} frames": "{count} Bilder hält „{name}“",
             "Levels": "Tonwerte",
-            "{0} findings": "{0} Funde",
-            "Sprite": "Sprite!",
-        }
+            " and ": " und ",
+            "{at:.2f} s": "{at} s",
+            "Sparks": "Funken",
+        },
+        comma=True,
     ).said
-    assert said("Levels") == "Tonwerte" and said("  Levels") == "  Tonwerte"
-    assert said("3 of 16 frames") == "von 16 Bildern 3" and said("Take back: Levels") == "Zurück: Tonwerte"
-    assert said("Sprite · 2 findings") == "Sprite! · 2 Funde"
-    assert said("Sprite · <b class='x'>2 findings</b>") == "Sprite! · <b class='x'>2 Funde</b>"
+    assert said(made) == "16 Bilder hält „Sparks“" and said(made + "  Levels") == "16 Bilder hält „Sparks“  Tonwerte"
+    assert said("Levels" + made) == "Tonwerte16 Bilder hält „Sparks“"
+    assert said(joined(" and ", ["Levels", made])) == "Tonwerte und 16 Bilder hält „Sparks“"
+    assert said(named(" and ", ["Levels", "Sparks"])) == "Levels und Sparks"
+    assert said(InSentence("Levels")) == "Tonwerte" and InSentence("Levels") == "levels"
+    assert said(Message("{at:.2f} s", at=1234.5)) == "1234,50 s" and Message("{at:.2f} s", at=1234.5) == "1234.50 s"
+    assert said("Levels") == "Tonwerte" and said("  Levels ") == "  Tonwerte " and said(verbatim("Levels")) == "Levels"
     assert said("Something else") == "Something else" and said("{braces} 3") == "{braces} 3"
+    assert said(Message("{braces} as they stand")) == "{braces} as they stand"
     assert catalogue("en") is None and catalogue("no such") is None
     mirrored = catalogue("mirrored").said("Levels")
-    assert mirrored.startswith("\u202e") and len(mirrored) > len("Levels") and type(Verbatim("Levels")) is not str
+    assert mirrored.startswith("\u202e") and len(mirrored) > len("Levels")
+    assert catalogue("mirrored").said(Message("Saved as “{name}”.", name="Levels")).count("Levels") == 1
 
 
-@pytest.mark.parametrize("name", ["Dust", "Levels", "Wood", "Blend", "A picture", "None", "Size", "Colour: red, blue"])
-def test_names_of_peoples_things_are_not_translated(name):
-    """Whatever they mean otherwise; what stands round them is."""
-    german = catalogue("de")
-    for template in (
-        "“{0}” changed on disk; it was read again.",
-        "“{0}” has no picture yet.",
-        "Saved as “{0}”.",
-        "“{0}” was changed on disk by somebody else since it was opened; it was not overwritten.",
-        "“{0}” and “{0}” would use each other's result; neither can come first.",
-        "There is no file “{0}”.",
-        "Draw “{0}” later",
-        "A copy of “{0}”",
-    ):
-        told = german.said(template.replace("{0}", name))
-        assert f"„{name}“" in told and told != template.replace("{0}", name), told
-    assert german.said("With before “Levels”") != "With before “Levels”" and "Levels" not in german.said(
-        "With before “Levels”"
-    )
+@pytest.mark.parametrize("name", ["Dust", "Levels", "Wood", "Blend", "None", "Colour: red, blue", "{0}", "3.5 s", "A. B."])
+def test_names_of_peoples_things_are_not_translated(name, tmp_path):
+    """Whatever they mean otherwise; what stands round them is, in the window's errors and in findings."""
+    german = catalogue("de").said
+    doc = Document(cameras=(Camera(name=name),))
+    told = []
+    with pytest.raises(MivexError) as failed:
+        read_picture(tmp_path / f"{name}.png".replace("/", "_"))
+    told.append(failed.value)
+    with pytest.raises(MivexError) as failed:
+        camera_named(doc, name + "?")
+    told.append(failed.value)
+    for e in told:
+        words = german(str(e))
+        assert words != str(e) and name in words, words
+
+
+@pytest.mark.parametrize("language", ["de", "en"])
+def test_the_command_line_speaks_the_chosen_language(language, tmp_path):
+    home = tmp_path / "home"
+    (home / "mivex").mkdir(parents=True)
+    (home / "mivex" / "mivex.conf").write_text(f"[General]\nlanguage={language}\n")
+    env = {k: v for k, v in os.environ.items() if k != "MIVEX_LANGUAGE"} | {"XDG_CONFIG_HOME": str(home), "LANG": "fr_FR"}
+
+    def run(*words):
+        return subprocess.run([sys.executable, "-m", "mivex", *words], capture_output=True, text=True, env=env, check=False)
+
+    failed = run("check", str(tmp_path / "Dust.png"))
+    assert (failed.returncode == 2 and "Dust.png”" in failed.stderr) or "Dust.png“" in failed.stderr, failed.stderr
+    assert ("Es gibt keine Datei" in failed.stderr) == (language == "de")
+    schema = run("schema", "--of", "nothing")
+    assert ("kein Schema" in schema.stderr) == (language == "de") and schema.returncode == 2
 
 
 def test_the_first_start_compiles_with_progress_or_starts_at_once(monkeypatch):

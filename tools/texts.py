@@ -14,26 +14,21 @@ from xml.etree import ElementTree
 
 ROOT = Path(__file__).parent.parent
 SOURCES = ROOT / "mivex"
-LANGUAGES = SOURCES / "ui" / "assets" / "languages"
+LANGUAGES = SOURCES / "core" / "assets" / "languages"
 LEFT_OUT = (
     "demo",
     "kernels",
     "__pycache__",
-    "cli.py",
-    "cli_delivery.py",
-    "cli_motion.py",
-    "cli_sheets.py",
-    "cli_output.py",
     "mesh_child.py",
     "compilation.py",
     "desktop_entry.py",
     "theme.py",
     "limit_rules.py",
     "pages.py",
-    "ktx2.py",
     "shots.py",
     "__main__.py",
     "languages.py",
+    "messages.py",
 )
 """Files and folders whose texts no window shows."""
 QUIET = {
@@ -102,6 +97,9 @@ def _quiet(tree: ast.AST) -> set[int]:
             if name in QUIET:
                 for a in node.args:
                     hide(a)
+            for k in node.keywords:
+                if k.arg in ("help", "merge", "metavar"):
+                    hide(k)
         elif isinstance(node, ast.AnnAssign | ast.arg):
             hide(node.annotation)
         elif isinstance(node, ast.FunctionDef | ast.AsyncFunctionDef):
@@ -116,42 +114,24 @@ def _quiet(tree: ast.AST) -> set[int]:
             for part in (node.left, *node.comparators):
                 hide(part)
         elif isinstance(node, ast.JoinedStr):
-            for v in node.values:
-                if isinstance(v, ast.Constant):
-                    found.add(id(v))
-                elif isinstance(v, ast.FormattedValue):
-                    hide(v.format_spec)
+            hide(node)  # what is shown is a Message
     return found
 
 
 def worded(text: str) -> bool:
     """Whether a text is words that a person reads, and no name that a program does."""
-    plain = re.sub(r"\{\d+\}", "", text)
+    plain = re.sub(r"\{[^{}]*\}", "", text)
     if not re.search(r"[A-Za-z]{2}", plain) or re.search(NO_WORDS, plain):
         return False
-    if "{0}" in text and " " in text:
+    if plain != text and " " in text:
         return bool(re.search(r"[A-Za-z]{3}|\b[a-z]{2} ", plain))
     if " " in plain.strip():
         return not re.fullmatch(r"[\w.,:;=+*/()\[\]{}<>|-]+ [=<>|+*/&]+ .*", plain) and "{ " not in plain
     return bool(re.fullmatch(r"[“(]?[A-Z][a-zé-]+[.…”):?]?", plain.strip()))
 
 
-def template(node: ast.JoinedStr) -> str:
-    """A text with values as a template: ``{0}``, ``{1}`` and so on."""
-    count, made = 0, ""
-    for v in node.values:
-        if isinstance(v, ast.Constant):
-            made += str(v.value)
-        else:
-            made += f"{{{count}}}"
-            count += 1
-    return made
-
-
-def numbered(text: str) -> str:
-    """A text for ``str.format`` with its holes numbered like those of other templates: ``{:.1f} m`` as ``{0} m``."""
-    count = iter(range(100))
-    return re.sub(r"\{:[^{}]*\}", lambda _: f"{{{next(count)}}}", text)
+WORDED = {"term", "joined", "named", "InSentence"}
+"""Calls whose texts are words however short they are."""
 
 
 def found_in(path: Path) -> Iterator[str]:
@@ -164,16 +144,11 @@ def found_in(path: Path) -> Iterator[str]:
             name = getattr(node.func, "id", "")
             units = [k.value for k in node.keywords if k.arg == "unit"] + (node.args[3:4] if name == "Finding" else [])
             yield from (str(u.value) for u in units if isinstance(u, ast.Constant) and len(str(u.value)) > 2)
-        if id(node) in quiet and not isinstance(node, ast.JoinedStr):
-            continue
-        if isinstance(node, ast.JoinedStr):
-            text = template(node)
-        elif isinstance(node, ast.Constant) and isinstance(node.value, str):
-            text = node.value
-        else:
-            continue
-        if worded(text):
-            yield numbered(text)
+        if isinstance(node, ast.Call) and getattr(node.func, "id", "") in WORDED and node.args:
+            said = [n.value for n in ast.walk(node.args[0]) if isinstance(n, ast.Constant) and id(n) not in quiet]
+            yield from (s for s in said if isinstance(s, str) and re.search(r"[A-Za-z]{2}", s))
+        if id(node) not in quiet and isinstance(node, ast.Constant) and isinstance(node.value, str) and worded(node.value):
+            yield node.value
 
 
 SMALL = (
@@ -219,6 +194,23 @@ SMALL = (
     "lit",
     "written",
     "tested",
+    "top",
+    "bottom",
+    "left",
+    "right",
+    "yaw",
+    "pitch",
+    "dock",
+    "crate",
+    "bow",
+    "hull",
+    "floor",
+    "dark wall",
+    "bright wall",
+    "Metal, roughness",
+    "Metal, occlusion, –, smoothness",
+    "Occlusion, roughness, metal",
+    "Roughness, metal, occlusion",
 )
 """Single words that the window puts together itself."""
 

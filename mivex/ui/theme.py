@@ -11,7 +11,9 @@ from importlib.resources import files
 from PySide6.QtCore import QByteArray, QRectF, QSettings, QSize, Qt
 from PySide6.QtGui import QColor, QFont, QFontDatabase, QIcon, QImage, QPainter, QPalette, QPixmap
 from PySide6.QtSvg import QSvgRenderer
-from PySide6.QtWidgets import QApplication, QToolButton
+from PySide6.QtWidgets import QApplication, QToolButton, QWidget
+
+from mivex.core.base.languages import tr
 
 GROUND = "#2b2b2b"
 PANEL = "#323232"
@@ -211,7 +213,14 @@ def tool(name: str, tip: str, colour: str = TEXT, *, checkable: bool = False) ->
     """A button with an icon. ``tip`` may end in three spaces and the key; what stands before is its spoken name."""
     button = QToolButton()
     button.setIcon(icon(name, colour))
-    button.setToolTip(tip)
-    button.setAccessibleName(tip.split("   ", maxsplit=1)[0])
+    button.setToolTip(tr(tip))
+    button.setAccessibleName(tr(tip).split("   ", maxsplit=1)[0])
     button.setCheckable(checkable)
     return button
+
+
+def painter(widget: QWidget) -> QPainter:
+    """A painter of a widget. Charts and proofs run from left to right in every language, as pictures do."""
+    made = QPainter(widget)
+    made.setLayoutDirection(Qt.LayoutDirection.LeftToRight)
+    return made

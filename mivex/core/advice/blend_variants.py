@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import Stopped
+from mivex.core.base.messages import Message, joined
 from mivex.core.material.material import Material, with_blend
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS, BlendName
@@ -65,7 +66,9 @@ class Cost:
     def words(self) -> str:
         """For the artist."""
         more = [w for w, on in (("blends", self.reads_frame), ("sorted", self.sorts)) if on]
-        return f"{self.reads} reads · {self.arithmetic} ops" + (f" · {', '.join(more)}" if more else "")
+        return Message("{reads} reads · {arithmetic} ops", reads=self.reads, arithmetic=self.arithmetic) + (
+            Message(" · {parts}", parts=joined(", ", more)) if more else ""
+        )
 
 
 LIT_OPS, LIT_READS = 160, 36

@@ -6,6 +6,7 @@ from pathlib import Path
 from typing import Any
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message, named
 from mivex.core.base.store import check_target
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
@@ -59,7 +60,7 @@ class Stage:
         if not doc.cameras:
             raise MivexError("The project has no camera.")
         for name in cameras:
-            _camera_of(doc, name)
+            camera_of(doc, name)
         if out:
             check_target(out)
         evaluator = Evaluator(Path(path).resolve().parent)
@@ -68,17 +69,20 @@ class Stage:
 
     def camera(self, name: str = "") -> Camera:
         """A camera by its name; the first where none is given; raises MivexError."""
-        return _camera_of(self.doc, name)
+        return camera_of(self.doc, name)
 
     def draws(self, view: View, doc: Document | None = None) -> list[DrawCall]:
         """Everything to draw for a view, in order."""
         return self.scene.draws(doc or self.doc, self.textures, view, self.meshes)
 
 
-def _camera_of(doc: Document, name: str) -> Camera:
+def camera_of(doc: Document, name: str) -> Camera:
+    """The camera of that name, the first where no name is given; raises MivexError where there is none."""
     cameras = {c.name: c for c in doc.cameras}
     if name and name not in cameras:
-        raise MivexError(f"There is no camera “{name}”; the project has {', '.join(cameras)}.")
+        raise MivexError(
+            Message("There is no camera “{name}”; the project has {parts}.", name=name, parts=named(", ", cameras))
+        )
     return cameras[name] if name else doc.cameras[0]
 
 

@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.advice.inspection import Stage
+from mivex.core.base.messages import Message
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.variants import synced
@@ -74,7 +75,7 @@ def ring(doc: Document, count: int, like: Camera | None = None) -> list[Camera]:
     return [
         like.model_copy(
             update={
-                "name": f"Ring {round(360 * k / count)}°",
+                "name": Message("Ring {value}°", value=round(360 * k / count)),
                 "target": (x, y, z),
                 "yaw": (like.yaw + 360 * k / count + 180) % 360 - 180,
             }

@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.messages import Message
 from mivex.core.motion.model import Effect, whole
 from mivex.core.motion.simulate import gone_at
 from mivex.core.picture.texture import Texture
@@ -74,7 +75,7 @@ def _camera(doc: Document, effect: Effect, flows: EmitterSimulations, world: Wor
         if len(p)
     ]
     if not spots:
-        raise MivexError(f"“{effect.name}” has no particles to judge.")
+        raise MivexError(Message("“{name}” has no particles to judge.", name=effect.name))
     at = np.concatenate(spots)
     low, high = at.min(axis=0), at.max(axis=0)
     wide = max(float((high - low).max()), 0.05) + 2 * max(part.birth.width[1] for part in effect.parts) * effect.scale
@@ -197,11 +198,11 @@ def reduce_particles(
         camera = closer
         before = covering(doc, effect, textures, world, camera, times, flows)
     if before.count < 1 or before.area == 0:
-        raise MivexError(f"“{effect.name}” covers nothing that could be judged.")
+        raise MivexError(Message("“{name}” covers nothing that could be judged.", name=effect.name))
     if most < 1:
         raise MivexError("At least one particle has to live.")
     if most >= before.count:
-        raise MivexError(f"There are only {before.count:.0f} at once already.")
+        raise MivexError(Message("There are only {count:.0f} at once already.", count=before.count))
 
     def tried(rate: float, size: float) -> Covering:
         if stop():
@@ -216,7 +217,7 @@ def reduce_particles(
         low, high = high, high * 1.6
         after = tried(rate, high)
     if after.area < before.area * (1 - CLOSE):
-        raise MivexError(f"{most} particles cannot cover as much at any size.")
+        raise MivexError(Message("{most} particles cannot cover as much at any size.", most=most))
     best = (high, after)
     for _ in range(14):
         size = (low + high) / 2

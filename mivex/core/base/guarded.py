@@ -12,6 +12,7 @@ from pathlib import Path
 from typing import Any
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message, term
 from mivex.core.base.store import reason
 
 BROKEN = 3
@@ -68,11 +69,18 @@ def run_guarded(
             env=env,
         )
     except subprocess.TimeoutExpired:
-        raise MivexError(f"“{what}” takes more than {seconds} s of work; Mivex gave it up.") from None
+        raise MivexError(
+            Message("“{what}” takes more than {seconds} s of work; Mivex gave it up.", what=what, seconds=seconds)
+        ) from None
     except OSError as e:
-        raise MivexError(f"“{what}” could not be looked at: {reason(e)}.") from None
+        raise MivexError(Message("“{what}” could not be looked at: {e}.", what=what, e=term(reason(e)))) from None
     if done.returncode not in (0, BROKEN):
         raise MivexError(
-            f"“{what}” asks for more memory or time than Mivex gives one file ({memory >> 20} MB, {seconds} s of work)."
+            Message(
+                "“{what}” asks for more memory or time than Mivex gives one file ({memory} MB, {seconds} s of work).",
+                what=what,
+                memory=memory >> 20,
+                seconds=seconds,
+            )
         )
     return done.returncode, done.stdout

@@ -12,6 +12,8 @@ from functools import cache
 from logging.handlers import RotatingFileHandler
 from pathlib import Path
 
+from mivex.core.base.messages import Message, term
+
 
 def state_folder() -> Path:
     """Where logs, locks and kept work lie; made when first asked for.
@@ -62,7 +64,13 @@ def failure(error: BaseException, where: str) -> str:
     except OSError:
         pass
     words = " ".join(str(error).split())[:200]
-    return f"Something went wrong inside Mivex ({type(error).__name__}{': ' if words else ''}{words}); {hint}."
+    return Message(
+        "Something went wrong inside Mivex ({name}{ending}{words}); {hint}.",
+        name=type(error).__name__,
+        ending=term(": " if words else ""),
+        words=term(words),
+        hint=term(hint),
+    )
 
 
 def sentence(error: BaseException, where: str) -> str:

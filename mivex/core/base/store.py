@@ -18,6 +18,7 @@ from pathlib import Path
 from types import TracebackType
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message, term
 
 PREFIX = ".mivex-"
 """Unfinished files begin with this; those of a killed run are cleared by the next one that writes there."""
@@ -37,11 +38,13 @@ def check_path(path: str | Path) -> Path:
     """A path that the system and every library can take; raises MivexError with the reason if it is not."""
     text = str(path)
     if "\0" in text:
-        raise MivexError(f"“{shown(text)}” cannot be a file: its name holds a NUL character.")
+        raise MivexError(Message("“{text}” cannot be a file: its name holds a NUL character.", text=shown(text)))
     try:
         text.encode("utf-8")
     except UnicodeEncodeError:
-        raise MivexError(f"“{shown(text)}” has a name that is not UTF-8 text; rename the file first.") from None
+        raise MivexError(
+            Message("“{text}” has a name that is not UTF-8 text; rename the file first.", text=shown(text))
+        ) from None
     return Path(text)
 
 
@@ -62,7 +65,7 @@ def check_regular(path: str | Path, limit: int, what: str = "file") -> Path:
     try:
         _judge(os.stat(path), path, limit, what)
         if not os.access(path, os.R_OK):
-            raise MivexError(f"“{path.name}” cannot be read: permission is denied.")
+            raise MivexError(Message("“{name}” cannot be read: permission is denied.", name=path.name))
     except OSError as e:
         raise _unreadable(path, e) from None
     return path
@@ -84,21 +87,28 @@ def read_bytes(path: str | Path, limit: int = TEXT_LIMIT, what: str = "file") ->
 def _judge(seen: os.stat_result, path: Path, limit: int, what: str) -> None:
     name = path.name or str(path)
     if stat.S_ISDIR(seen.st_mode):
-        raise MivexError(f"“{name}” is a folder, not a {what}.")
+        raise MivexError(Message("“{name}” is a folder, not a {what}.", name=name, what=term(what)))
     if not stat.S_ISREG(seen.st_mode):
-        raise MivexError(f"“{name}” is a device, pipe or socket, not a {what}.")
+        raise MivexError(Message("“{name}” is a device, pipe or socket, not a {what}.", name=name, what=term(what)))
     if seen.st_size == 0:
-        raise MivexError(f"“{name}” is empty (0 bytes).")
+        raise MivexError(Message("“{name}” is empty (0 bytes).", name=name))
     if seen.st_size > limit:
-        raise MivexError(f"“{name}” is larger than the {limit >> 20} MB that Mivex reads of a {what}.")
+        raise MivexError(
+            Message(
+                "“{name}” is larger than the {limit} MB that Mivex reads of a {what}.",
+                name=name,
+                limit=limit >> 20,
+                what=term(what),
+            )
+        )
 
 
 def _unreadable(path: Path, e: OSError) -> MivexError:
     if isinstance(e, FileNotFoundError | NotADirectoryError):
-        return MivexError(f"There is no file “{path}”.")
+        return MivexError(Message("There is no file “{path}”.", path=path))
     if isinstance(e, PermissionError):
-        return MivexError(f"“{path.name}” cannot be read: permission is denied.")
-    return MivexError(f"“{path.name[:80]}” cannot be read: {reason(e)}.")
+        return MivexError(Message("“{name}” cannot be read: permission is denied.", name=path.name))
+    return MivexError(Message("“{name}” cannot be read: {e}.", name=path.name[:80], e=term(reason(e))))
 
 
 def sweep(folder: str | Path) -> int:
@@ -161,13 +171,15 @@ def finish(folder: str | Path, patience: float = 10.0) -> bool:
         except FileNotFoundError:
             return False
         except OSError as e:
-            raise MivexError(f"“{folder}” is half written, and cannot be finished: {reason(e)}.") from None
+            raise MivexError(
+                Message("“{folder}” is half written, and cannot be finished: {e}.", folder=folder, e=term(reason(e)))
+            ) from None
         try:
             fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
         except OSError:
             os.close(handle)
             if time.monotonic() > end:
-                raise MivexError(f"“{folder}” is being written at this moment; try again.") from None
+                raise MivexError(Message("“{folder}” is being written at this moment; try again.", folder=folder)) from None
             time.sleep(0.02)
             continue
         try:
@@ -181,7 +193,9 @@ def finish(folder: str | Path, patience: float = 10.0) -> bool:
             os.unlink(path)
             return True
         except OSError as e:
-            raise MivexError(f"“{folder}” is half written, and cannot be finished: {reason(e)}.") from None
+            raise MivexError(
+                Message("“{folder}” is half written, and cannot be finished: {e}.", folder=folder, e=term(reason(e)))
+            ) from None
         except (ValueError, TypeError):
             # Killed while the journal itself was written: nothing had been renamed yet.
             with contextlib.suppress(OSError):
@@ -214,7 +228,7 @@ def check_target(path: str | Path) -> None:
         if not os.access(real.parent, os.W_OK | os.X_OK):
             raise PermissionError(13, os.strerror(13))
     except OSError as e:
-        raise MivexError(f"“{shown(path)}” cannot be written: {reason(e)}.") from None
+        raise MivexError(Message("“{path}” cannot be written: {e}.", path=shown(path), e=term(reason(e)))) from None
 
 
 def check_folder(folder: str | Path) -> None:
@@ -223,14 +237,17 @@ def check_folder(folder: str | Path) -> None:
     while not there.exists() and there != there.parent:
         there = there.parent
     if not there.is_dir():
-        raise MivexError(f"“{shown(there)}” is a file; what is written goes into a folder.")
+        raise MivexError(Message("“{there}” is a file; what is written goes into a folder.", there=shown(there)))
     if not os.access(there, os.W_OK | os.X_OK):
-        raise MivexError(f"“{shown(folder)}” cannot be written: permission is denied.")
+        raise MivexError(Message("“{folder}” cannot be written: permission is denied.", folder=shown(folder)))
 
 
 def _written_over(path: Path) -> MivexError:
     return MivexError(
-        f"“{shown(path.name)}” would be written over a file that the project is made of; choose another name or folder."
+        Message(
+            "“{name}” would be written over a file that the project is made of; choose another name or folder.",
+            name=shown(path.name),
+        )
     )
 
 
@@ -284,7 +301,9 @@ class Batch:
         """
         path = check_path(path)
         if not self._follow and path.is_symlink():
-            raise MivexError(f"“{shown(path.name)}” is a link; Mivex does not write through it into another place.")
+            raise MivexError(
+                Message("“{name}” is a link; Mivex does not write through it into another place.", name=shown(path.name))
+            )
         path = Path(os.path.realpath(path))
         if str(path) in _protected or path in self._avoid:
             raise _written_over(path)
@@ -304,11 +323,14 @@ class Batch:
             _write(handle, data)
             if _read(handle, len(data)) != data:
                 raise MivexError(
-                    f"“{path}” was written, but reading it back gave something else; the old file, if "
-                    "there was one, is untouched."
+                    Message(
+                        "“{path}” was written, but reading it back gave something else; the old file, if "
+                        "there was one, is untouched.",
+                        path=path,
+                    )
                 )
         except OSError as e:
-            raise MivexError(f"“{shown(path)}” cannot be written: {reason(e)}.") from None
+            raise MivexError(Message("“{path}” cannot be written: {e}.", path=shown(path), e=term(reason(e)))) from None
         if verify is not None:
             verify(beside)
         return True
@@ -344,7 +366,11 @@ class Batch:
                         aside.append(old)
                     os.replace(beside, path)
                 except OSError as e:
-                    raise MivexError(f"“{shown(path)}” cannot be replaced: {reason(e)}; nothing was changed.") from None
+                    raise MivexError(
+                        Message(
+                            "“{path}” cannot be replaced: {e}; nothing was changed.", path=shown(path), e=term(reason(e))
+                        )
+                    ) from None
                 undo.append((path, old))
                 self._rows.pop(0)
                 os.close(handle)
@@ -373,7 +399,7 @@ class Batch:
                 fcntl.flock(handle, fcntl.LOCK_EX)
             _write(handle, json.dumps(rows).encode())
         except OSError as e:
-            raise MivexError(f"“{folder}” cannot be written: {reason(e)}.") from None
+            raise MivexError(Message("“{folder}” cannot be written: {e}.", folder=folder, e=term(reason(e)))) from None
         _sync(folder)
         return path, handle
 
@@ -417,11 +443,11 @@ def _mode(path: Path) -> int:
         os.umask(mask)
         return 0o666 & ~mask
     if stat.S_ISDIR(seen.st_mode):
-        raise MivexError(f"“{path}” cannot be written: a folder has that name.")
+        raise MivexError(Message("“{path}” cannot be written: a folder has that name.", path=path))
     if not stat.S_ISREG(seen.st_mode):
-        raise MivexError(f"“{path}” cannot be written: it is a device, pipe or socket.")
+        raise MivexError(Message("“{path}” cannot be written: it is a device, pipe or socket.", path=path))
     if not os.access(path, os.W_OK):
-        raise MivexError(f"“{path}” cannot be written: permission is denied.")
+        raise MivexError(Message("“{path}” cannot be written: permission is denied.", path=path))
     return seen.st_mode & 0o777
 
 
@@ -484,4 +510,6 @@ def encoded(text: str, path: str | Path) -> bytes:
         return text.encode("utf-8")
     except UnicodeEncodeError as e:
         lone = f"U+{ord(text[e.start]):04X}"
-        raise MivexError(f"“{Path(path).name}” cannot be written: {lone} in it is no character.") from None
+        raise MivexError(
+            Message("“{name}” cannot be written: {lone} in it is no character.", name=Path(path).name, lone=lone)
+        ) from None

@@ -12,6 +12,7 @@ from xml.etree import ElementTree
 from pydantic import Field, ValidationError
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message
 from mivex.core.base.settings import Frozen
 from mivex.core.base.store import read_bytes, shown, write_bytes
 from mivex.core.checking.batch import Report
@@ -78,17 +79,23 @@ def read_limits(path: str | Path) -> Limits:
     try:
         tree = tomllib.loads(read_bytes(path).decode("utf-8-sig"))
     except (ValueError, RecursionError):
-        raise MivexError(f"“{shown(path.name)}” is not a TOML text.") from None
+        raise MivexError(Message("“{name}” is not a TOML text.", name=shown(path.name))) from None
     try:
         made = Limits.model_validate(tree)
     except ValidationError as e:
         raise MivexError(explain(e, f"“{path.name}”")) from None
     for rule in (made, *made.where):
         if rule.model_extra:
-            raise MivexError(f"“{path.name}”: limits have no setting “{sorted(rule.model_extra)[0]}”.")
+            raise MivexError(
+                Message(
+                    "“{name}”: limits have no setting “{model_extra}”.",
+                    name=path.name,
+                    model_extra=sorted(rule.model_extra)[0],
+                )
+            )
         for name in (*rule.allow, *rule.at_most):
             if not fnmatch.filter(list(CHECKS), name):
-                raise MivexError(f"“{path.name}”: there is no finding “{name}”.")
+                raise MivexError(Message("“{name}”: there is no finding “{name2}”.", name=path.name, name2=name))
     return made
 
 
@@ -110,7 +117,12 @@ def judged(reports: Sequence[Report], limits: Limits) -> list[Report]:
                         "figure": max(p["width"], p["height"]),
                         "unit": "px",
                         "weight": 1.0,
-                        "message": f"It is {p['width']} × {p['height']}; the limits allow {side}.",
+                        "message": Message(
+                            "It is {width} × {height}; the limits allow {side}.",
+                            width=p["width"],
+                            height=p["height"],
+                            side=side,
+                        ),
                         "why": "Larger pictures than the limits allow were not planned for.",
                         "place": None,
                         "repair": None,
@@ -130,7 +142,7 @@ def share_of(paths: Sequence[str], text: str) -> list[str]:
     """The paths of one shard of several: ``I/N``; raises MivexError."""
     found = re.fullmatch(r"(\d{1,6})/(\d{1,6})", text)
     if not found or not 1 <= int(found[1]) <= int(found[2]):
-        raise MivexError(f"--shard takes I/N, from 1/N to N/N, not “{text}”.")
+        raise MivexError(Message("--shard takes I/N, from 1/N to N/N, not “{text}”.", text=text))
     return list(paths[int(found[1]) - 1 :: int(found[2])])
 
 
@@ -158,7 +170,7 @@ def read_result(path: str) -> list[Report]:
             report(dict(f)).findings.append(dict(f))
         return list(rows.values())
     except (ValueError, KeyError, TypeError, AttributeError, RecursionError):
-        raise MivexError(f"“{name}” is no result of “mivex check --json”.") from None
+        raise MivexError(Message("“{name}” is no result of “mivex check --json”.", name=name)) from None
 
 
 def _text(value: object) -> str:

@@ -12,6 +12,7 @@ from typing import Any
 import numpy as np
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message
 from mivex.core.findings.texture.matte import holds
 from mivex.core.findings.texture.matte_fit import fit_matte
 from mivex.core.picture.texture import Texture
@@ -116,7 +117,16 @@ def _key(texture: Texture, step: KeyColour, asked: Parameter) -> ResolvedParamet
     made = found.model_copy(update=own)
     r, g, b = (round(v * 255) for v in made.key)
     return ResolvedParameter(
-        asked, made, f"The border's colour is {r}, {g}, {b} of 255; clear up to {made.near:g}, solid from {made.far:g}."
+        asked,
+        made,
+        Message(
+            "The border's colour is {r}, {g}, {b} of 255; clear up to {near:g}, solid from {far:g}.",
+            r=r,
+            g=g,
+            b=b,
+            near=made.near,
+            far=made.far,
+        ),
     )
 
 
@@ -127,7 +137,9 @@ def _matte(texture: Texture, step: StepParams, asked: Parameter) -> ResolvedPara
         matte = tuple(float(v) for v in key)
         r, g, b = (round(v * 255) for v in matte)
         return ResolvedParameter(
-            asked, step.model_copy(update={"matte": matte}), f"The border's colour is {r}, {g}, {b} of 255."
+            asked,
+            step.model_copy(update={"matte": matte}),
+            Message("The border's colour is {r}, {g}, {b} of 255.", r=r, g=g, b=b),
         )
     fit = fit_matte(texture) if soft and not texture.premultiplied else None
     if fit is None or not holds(fit):
@@ -142,7 +154,7 @@ def _matte(texture: Texture, step: StepParams, asked: Parameter) -> ResolvedPara
     return ResolvedParameter(
         asked,
         step.model_copy(update={"matte": fit.matte, **own}),
-        f"The matte is {r}, {g}, {b} of 255; {fit.share:.0%} of it is still there.",
+        Message("The matte is {r}, {g}, {b} of 255; {share:.0%} of it is still there.", r=r, g=g, b=b, share=fit.share),
     )
 
 

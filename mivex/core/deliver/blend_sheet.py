@@ -7,6 +7,7 @@ from typing import Any
 import numpy as np
 
 from mivex import __version__
+from mivex.core.base.messages import Message
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS
@@ -175,7 +176,7 @@ def blend_sheet(
         lost.append("the mesh that it stands on")
     return {
         "blend_sheet": SHEET_VERSION,
-        "written_by": f"Mivex {__version__}",
+        "written_by": Message("Mivex {version}", version=__version__),
         "name": o.name,
         "kind": o.kind,
         "texture": {

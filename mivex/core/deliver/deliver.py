@@ -17,6 +17,7 @@ import numpy as np
 
 from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.messages import Message, term
 from mivex.core.base.store import NAME_BYTES, Batch, check_folder, check_path, encoded, reason
 from mivex.core.base.types import Floats
 from mivex.core.deliver.blend_sheet import Written, blend_sheet
@@ -115,7 +116,7 @@ class Bench:
     def mask(self, overlay: Overlay, number: int) -> Floats:
         """The mask of a layer; raises MivexError."""
         if self.mask_of is None:
-            raise MivexError(f"“{overlay.name}” has no layers whose masks could be delivered.")
+            raise MivexError(Message("“{name}” has no layers whose masks could be delivered.", name=overlay.name))
         return self.mask_of(overlay, number)
 
 
@@ -123,16 +124,21 @@ def check_format(suffix: str, bits: int, *, uses_alpha: bool = True) -> None:
     """Refuse a format that would lose alpha or depth; raises MivexError with the reason."""
     kind = suffix.lower().lstrip(".")
     if kind not in WRITABLE:
-        raise MivexError(_REFUSED.get(kind, f"Mivex does not deliver “.{kind}” files; choose PNG, TGA or TIFF."))
+        raise MivexError(
+            _REFUSED.get(kind, Message("Mivex does not deliver “.{kind}” files; choose PNG, TGA or TIFF.", kind=term(kind)))
+        )
     if kind in NO_ALPHA and uses_alpha:
         raise MivexError(
             "A TGA of 24 bit has no alpha channel, and this blend needs one; choose PNG, TGA of 32 bit or TIFF."
         )
     if bits not in WRITABLE[kind]:
         raise MivexError(
-            f"{kind.upper().removesuffix('24')} holds {WRITABLE[kind][0]} bits a channel, not {bits}; "
-            f"choose PNG "
-            f"or TIFF for {bits} bits."
+            Message(
+                "{kind} holds {writable} bits a channel, not {bits}; choose PNG or TIFF for {bits} bits.",
+                kind=kind.upper().removesuffix("24"),
+                writable=term(WRITABLE[kind][0]),
+                bits=bits,
+            )
         )
 
 
@@ -261,8 +267,11 @@ def plan(
         name = file_name(o)
         if len(f"{name}.blend.json") > NAME_BYTES:
             raise MivexError(
-                f"“{o.name[:40]}…” would be written under a name of {len(name)} letters, which is too long; "
-                "give it a shorter one."
+                Message(
+                    "“{name}…” would be written under a name of {count} letters, which is too long; give it a shorter one.",
+                    name=o.name[:40],
+                    count=len(name),
+                )
             )
         files = []
         for f in r.files:
@@ -287,17 +296,26 @@ def _claim(path: Path, o: Overlay, seen: dict[str, str], bench: Bench | None) ->
     key = path.name.lower()
     if key in seen:
         if seen[key] == o.name:
-            raise MivexError(f"Two files of “{o.name}” would both be written as “{path.name}”.")
+            raise MivexError(
+                Message("Two files of “{name}” would both be written as “{name2}”.", name=o.name, name2=path.name)
+            )
         raise MivexError(
-            f"“{seen[key]}” and “{o.name}” would both be written as “{path.name.split('.')[0]}”; "
-            "give one of them another name."
+            Message(
+                "“{seen}” and “{name}” would both be written as “{split}”; give one of them another name.",
+                seen=seen[key],
+                name=o.name,
+                split=path.name.split(".")[0],
+            )
         )
     seen[key] = o.name
     if path.exists() and not path.is_file():
-        raise MivexError(f"“{path}” cannot be written: a folder has that name.")
+        raise MivexError(Message("“{path}” cannot be written: a folder has that name.", path=path))
     if bench is not None and path.resolve() in bench.avoid:
         raise MivexError(
-            f"“{path.name}” would be written over a picture that the project is made of; deliver into another folder."
+            Message(
+                "“{name}” would be written over a picture that the project is made of; deliver into another folder.",
+                name=path.name,
+            )
         )
 
 
@@ -341,7 +359,7 @@ def deliver(
     try:
         Path(folder).mkdir(parents=True, exist_ok=True)
     except OSError as e:
-        raise MivexError(f"The folder “{folder}” cannot be made: {reason(e)}.") from None
+        raise MivexError(Message("The folder “{folder}” cannot be made: {e}.", folder=folder, e=term(reason(e)))) from None
     kept: dict[str, Texture] = {}
     lock = threading.Lock()
 
@@ -359,7 +377,7 @@ def deliver(
         def one(row: Planned) -> Delivered:
             if bench.stop() or failed.is_set():
                 raise Stopped
-            tell(f"Delivering “{row.overlay.name}”")
+            tell(Message("Delivering “{name}”", name=row.overlay.name))
             try:
                 return _one(row, texture, surfaces, batch, bench)
             except BaseException:
@@ -387,14 +405,16 @@ def _one(
     o = row.overlay
     texture = texture_of(o)
     if texture.scale < 1:
-        raise MivexError(f"“{o.name}” is still being computed at full size.")
+        raise MivexError(Message("“{name}” is still being computed at full size.", name=o.name))
     written: list[tuple[Written, Path]] = []
     for f, path, bits in row.files:
         made = surfaces.file(o, f, bits)
         if made is not None:
             written.append((Written(f, path.name, made, bits), path))
     if not written:
-        raise MivexError(f"“{o.name}”: nothing of its recipe “{row.recipe.name}” can be filled from it.")
+        raise MivexError(
+            Message("“{name}”: nothing of its recipe “{name2}” can be filled from it.", name=o.name, name2=row.recipe.name)
+        )
     sheet = blend_sheet(
         o,
         texture,

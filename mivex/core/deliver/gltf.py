@@ -15,6 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex import __version__
+from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.deliver.sources import Surfaces
 from mivex.core.material.material import Material
@@ -41,15 +42,16 @@ _REPEAT, _CLAMP, _LINEAR, _TRILINEAR = 10497, 33071, 9729, 9987
 
 def unsaid(o: Overlay, doc: Document) -> list[str]:
     """What of an overlay glTF cannot say, each in a few words; it stands in ``extras`` and in the blend sheet."""
-    m, rows = o.material, []
+    m = o.material
+    rows: list[str] = []
     if m.blend in ("Additive", "Multiply", "Premultiplied"):
-        rows.append(f"blend {m.blend} (written as BLEND)")
+        rows.append(Message("blend {blend} (written as BLEND)", blend=term(m.blend)))
     if m.blend == "Dithered":
         rows.append("dots in place of blending (written as BLEND)")
     if m.nudge:
-        rows.append(f"order nudge {m.nudge:+d}")
+        rows.append(Message("order nudge {nudge:+d}", nudge=m.nudge))
     if m.group not in ("Blended", "Solid", "Cutout"):
-        rows.append(f"draw group {m.group}")
+        rows.append(Message("draw group {group}", group=term(m.group)))
     if m.depth_bias or m.slope_bias:
         rows.append("depth bias")
     if m.depth_write != (m.blend in ("Solid", "Cutout")) or not m.depth_test:
@@ -390,7 +392,7 @@ def overlay_gltf(
 
 def _tree(build: _Builder, variants: Sequence[str]) -> dict[str, Any]:
     tree: dict[str, Any] = {
-        "asset": {"version": "2.0", "generator": f"Mivex {__version__}"},
+        "asset": {"version": "2.0", "generator": Message("Mivex {version}", version=__version__)},
         "scene": 0,
         "scenes": [{"nodes": list(range(len(build.nodes)))}],
         "nodes": build.nodes,

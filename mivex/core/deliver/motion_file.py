@@ -5,6 +5,7 @@ from collections.abc import Mapping
 from pydantic import Field
 
 from mivex import __version__
+from mivex.core.base.messages import Message
 from mivex.core.base.settings import Frozen
 from mivex.core.motion.model import TICKS, Effect, Vec3, whole
 from mivex.core.project.document import Document
@@ -48,7 +49,7 @@ def motion_file(doc: Document, effect: Effect, sheets: Mapping[str, str], world:
     low, high = ((float(v[0]), float(v[1]), float(v[2])) for v in (box.low, box.high)) if box else (effect.at, effect.at)
     shown = {p.overlay: sheets[p.overlay] for p in found.parts if p.overlay in sheets}
     return MotionFile(
-        written_by=f"Mivex {__version__}",
+        written_by=Message("Mivex {version}", version=__version__),
         name=effect.name,
         wind=doc.air.wind,
         effect=found,

@@ -12,6 +12,7 @@ import numpy as np
 from mivex import __version__
 from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.messages import Message
 from mivex.core.base.store import Batch, encoded, finish, read_bytes
 from mivex.core.base.types import Floats
 from mivex.core.deliver.deliver import Bench, Delivered, Planned, deliver, file_name, stage_json
@@ -71,7 +72,14 @@ def bench_of(doc: Document, evaluator: Evaluator, stop: Callable[[], bool] = lam
     def mask_of(o: Overlay, number: int) -> Floats:
         rows = [r for r in o.layers.walk()]
         if number > len(rows):
-            raise MivexError(f"“{o.name}” has {len(rows)} layers; its delivery asks for the mask of layer {number}.")
+            raise MivexError(
+                Message(
+                    "“{name}” has {count} layers; its delivery asks for the mask of layer {number}.",
+                    name=o.name,
+                    count=len(rows),
+                    number=number,
+                )
+            )
         ask = EvaluationRequest(stop, doc=doc)
         start = evaluator.start_of(o)
         found = Values(o.layers, evaluator.outside(o, ask)).mask(rows[number - 1])
@@ -143,7 +151,7 @@ def deliver_project(
         surfaces = Surfaces(doc, texture, bench.others, bench.mask, bench.height_of)
 
         def shape(row: Planned) -> None:
-            tell(f"Writing the geometry of “{row.overlay.name}”")
+            tell(Message("Writing the geometry of “{name}”", name=row.overlay.name))
             _stage_geometry(batch, row, doc, texture(row.overlay), surfaces, world)
 
         with_geometry = [r for r in rows if r.geometry is not None]
@@ -159,12 +167,15 @@ def deliver_project(
             stem = file_name(Overlay(id=e.id, name=e.name))
             if stem.lower() in names:
                 raise MivexError(
-                    f"“{names[stem.lower()]}” and “{e.name}” would both be written as “{stem}”; give one of "
-                    f"them "
-                    "another name."
+                    Message(
+                        "“{names}” and “{name}” would both be written as “{stem}”; give one of them another name.",
+                        names=names[stem.lower()],
+                        name=e.name,
+                        stem=stem,
+                    )
                 )
             names[stem.lower()] = e.name
-            tell(f"Writing the motion of “{e.name}”")
+            tell(Message("Writing the motion of “{name}”", name=e.name))
             path = where / f"{stem}.motion.json"
             stage_json(batch, path, motion_file(doc, e, sheets, world).model_dump(mode="json"))
             motion.append(path)
@@ -198,9 +209,11 @@ def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture,
     placed = [(k, m) for k, m in placed if len(m.index)]
     if not placed:
         raise MivexError(
-            f"“{o.name}” lies on no surface, so that there is no geometry to deliver; place it first, or "
-            f"choose "
-            "a recipe without geometry."
+            Message(
+                "“{name}” lies on no surface, so that there is no geometry to deliver; place it "
+                "first, or choose a recipe without geometry.",
+                name=o.name,
+            )
         )
     if row.recipe.gltf == "glb":
         batch.stage(row.geometry, overlay_gltf(o, doc, texture, surfaces, placed)[0])
@@ -270,7 +283,7 @@ def _listing(
     order = [o.name for o in doc.overlays]
     return {
         "delivery_list": LIST_VERSION,
-        "written_by": f"Mivex {__version__}",
+        "written_by": Message("Mivex {version}", version=__version__),
         "overlays": [overlays[n] for n in order if n in overlays],
         "motion": [effects[k] for k in sorted(effects)],
         "proof": proof[0].name if proof else None,
@@ -282,15 +295,22 @@ def listing_of(folder: str | Path) -> dict[str, Any]:
     """The list of a delivery; raises MivexError where it is none, or was written by a newer Mivex."""
     path = Path(folder) / LIST
     if not Path(folder).is_dir():
-        raise MivexError(f"There is no folder “{folder}”.")
+        raise MivexError(Message("There is no folder “{folder}”.", folder=folder))
     finish(folder)  # a run that was killed in the middle of it
     if not path.exists():
-        raise MivexError(f"“{folder}” holds no delivery: there is no “{LIST}” in it.")
+        raise MivexError(Message("“{folder}” holds no delivery: there is no “{list}” in it.", folder=folder, list=LIST))
     try:
         tree = json.loads(read_bytes(path))
         version = tree["delivery_list"]
         if version > LIST_VERSION:
-            raise MivexError(f"“{path}” was written by a newer Mivex (list {version}; this one reads {LIST_VERSION}).")
+            raise MivexError(
+                Message(
+                    "“{path}” was written by a newer Mivex (list {version}; this one reads {list_version}).",
+                    path=path,
+                    version=version,
+                    list_version=LIST_VERSION,
+                )
+            )
         for row in tree["overlays"]:
             _plain(row["sheet"])
             str(row["name"])
@@ -298,7 +318,7 @@ def listing_of(folder: str | Path) -> dict[str, Any]:
             _plain(row["file"])
         return dict(tree)
     except (ValueError, KeyError, TypeError, RecursionError):
-        raise MivexError(f"“{path}” is not the list of a delivery, or is cut short.") from None
+        raise MivexError(Message("“{path}” is not the list of a delivery, or is cut short.", path=path)) from None
 
 
 def _plain(name: Any) -> None:

@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex import __version__
+from mivex.core.base.messages import Message, term
 from mivex.core.deliver.deliver import Delivered, Planned
 from mivex.core.findings import Subject, examine
 from mivex.core.picture.encode import picture_bytes
@@ -66,16 +67,16 @@ def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int, *, displ
 def _settings(o: Overlay) -> list[tuple[str, str]]:
     m = o.material
     rows = [
-        ("Blend", m.blend + (f", cutoff {m.cutoff:g}" if m.blend == "Cutout" else "")),
+        ("Blend", m.blend + (Message(", cutoff {cutoff:g}", cutoff=m.cutoff) if m.blend == "Cutout" else "")),
         ("Opacity", f"{m.opacity:g}"),
         ("Light", "lit" if m.lit else "shines by itself"),
         (
             "Depth",
             f"{'tested' if m.depth_test else 'not tested'}, {'written' if m.depth_write else 'not written'}"
-            + (f", bias {m.depth_bias:g} mm" if m.depth_bias else ""),
+            + (Message(", bias {depth_bias:g} mm", depth_bias=m.depth_bias) if m.depth_bias else ""),
         ),
         ("Faces", "both" if m.both_faces else "front only"),
-        ("Draw group", f"{m.group}, nudge {m.nudge:+d}"),
+        ("Draw group", Message("{group}, nudge {nudge:+d}", group=term(m.group), nudge=m.nudge)),
     ]
     if o.steps:
         rows.append(("Steps", ", ".join(s.step for s in o.steps if s.on)))
@@ -112,12 +113,22 @@ def proof_sheet(
         names: dict[str, list[str]] = {}
         for c in done.table:
             names.setdefault(c.file, []).append(f"{c.channel}: {c.source}")
-        figures = [("Alpha", f"{t.alpha.min():.3f} to {t.alpha.max():.3f}, mean {t.alpha.mean():.3f}")]
+        figures: list[tuple[str, str]] = [
+            (
+                "Alpha",
+                Message(
+                    "{min:.3f} to {max:.3f}, mean {mean:.3f}", min=t.alpha.min(), max=t.alpha.max(), mean=t.alpha.mean()
+                ),
+            )
+        ]
         if fringes:
             worst = max(fringes, key=lambda f: f.mean)
             figures += [
-                ("Fringe, largest", f"{max(f.maximum for f in fringes):.1f} of 255"),
-                ("Fringe, mean at its worst level", f"{worst.mean:.2f} (level {worst.level})"),
+                ("Fringe, largest", Message("{value:.1f} of 255", value=max(f.maximum for f in fringes))),
+                (
+                    "Fringe, mean at its worst level",
+                    Message("{mean:.2f} (level {level})", mean=worst.mean, level=worst.level),
+                ),
             ]
         if t.traits.cells:
             figures.append(("Frames", str(len(t.traits.cells))))
@@ -161,7 +172,7 @@ def proof_sheet(
             stage=stage,
             files=len({c.file for c in table}),
             largest=max((c.difference for c in table), default=0.0),
-            written_by=f"Mivex {__version__}",
+            written_by=Message("Mivex {version}", version=__version__),
         )
         + "\n"
     )

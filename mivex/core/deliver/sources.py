@@ -7,6 +7,7 @@ import numpy as np
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
 from mivex.core.material.sourced import CHANNEL_NAMES
 from mivex.core.picture.picture import quantise
@@ -79,7 +80,13 @@ class Surfaces:
             return overlay
         found = [o for o in self.doc.overlays if feed.overlay in (o.id, o.name)]
         if not found:
-            raise MivexError(f"“{overlay.name}”: its delivery reads the overlay “{feed.overlay}”, which is not there.")
+            raise MivexError(
+                Message(
+                    "“{name}”: its delivery reads the overlay “{overlay}”, which is not there.",
+                    name=overlay.name,
+                    overlay=feed.overlay,
+                )
+            )
         return found[0]
 
     def plane(self, overlay: Overlay, feed: Feed, *, green_down: bool = False) -> Plane:

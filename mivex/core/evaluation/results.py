@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
+from mivex.core.base.messages import Message, term
 from mivex.core.findings import Finding, MotionSubject, SceneSubject, Subject, examine, examine_motion, examine_scene
 from mivex.core.findings.facts import TextureMetrics, facts_of
 from mivex.core.picture.picture import Picture, guess_meaning
@@ -301,7 +302,9 @@ class Results:
                 if stop():
                     raise Stopped
                 time.sleep(0.012)
-        full = evaluator.texture(o, doc, stop=stop, tell=lambda step: tell(f"“{o.name}”: {step}"))
+        full = evaluator.texture(
+            o, doc, stop=stop, tell=lambda step: tell(Message("“{name}”: {step}", name=o.name, step=term(step)))
+        )
         before = evaluator.texture(o, bare=True, stop=stop)
         if before.values is full.values and before.traits == full.traits:
             before = full

@@ -8,6 +8,7 @@ from typing import Any, Literal, NamedTuple
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.messages import Message, term
 from mivex.core.findings.seen import VisibleDraws
 from mivex.core.material.material import Material
 from mivex.core.motion.model import Effect, Emitter
@@ -182,10 +183,19 @@ class Finding:
     @property
     def words(self) -> str:
         """The figure with its unit, as one reads it out."""
-        figure = f"{self.figure:.0f}" if self.figure >= 100 or self.figure == int(self.figure) else f"{self.figure:.3g}"
+        figure = (
+            Message("{figure:.0f}", figure=self.figure)
+            if self.figure >= 100 or self.figure == int(self.figure)
+            else Message("{figure:.3g}", figure=self.figure)
+        )
         if self.unit.startswith("from "):
-            return f"{self.unit} {figure}"
-        return f"{figure}{'' if self.unit.startswith('%') else ' '}{self.unit}"
+            return Message("{unit} {figure}", unit=term(self.unit), figure=term(figure))
+        return Message(
+            "{figure}{ending}{unit}",
+            figure=term(figure),
+            ending=term("" if self.unit.startswith("%") else " "),
+            unit=term(self.unit),
+        )
 
 
 @dataclass(frozen=True, eq=False)

@@ -14,6 +14,7 @@ from pathlib import Path
 
 from mivex.core.base import compiled
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.messages import Message
 
 CORE = compiled.CORE
 MODULE = "mivex.core.installation.compilation"
@@ -267,10 +268,15 @@ def main() -> None:
     print("Compiling kernels …", end=end, flush=True)
     warm(
         lambda share, name: (
-            print(f"Compiling kernels … {share:.0%}{'':<20}", end=end, flush=True) if sys.stdout.isatty() else None
+            print(Message("Compiling kernels … {share:.0%}{value:<20}", share=share, value=""), end=end, flush=True)
+            if sys.stdout.isatty()
+            else None
         )
     )
-    print(f"Kernels are ready ({time.perf_counter() - begun:.0f} s).{'':<30}", flush=True)
+    print(
+        Message("Kernels are ready ({perf_counter:.0f} s).{value:<30}", perf_counter=time.perf_counter() - begun, value=""),
+        flush=True,
+    )
 
 
 if __name__ == "__main__":

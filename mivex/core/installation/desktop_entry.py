@@ -8,6 +8,7 @@ import sys
 from pathlib import Path
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message, term
 from mivex.core.base.store import reason, write_bytes
 
 ASSETS = Path(__file__).parent.parent / "assets" / "desktop"
@@ -58,7 +59,9 @@ def install() -> list[Path]:
         try:
             path.parent.mkdir(parents=True, exist_ok=True)
         except OSError as e:
-            raise MivexError(f"The folder “{path.parent}” cannot be made: {reason(e)}.") from None
+            raise MivexError(
+                Message("The folder “{parent}” cannot be made: {e}.", parent=path.parent, e=term(reason(e)))
+            ) from None
         write_bytes(
             path,
             (ASSETS / name)
@@ -80,7 +83,7 @@ def remove() -> list[Path]:
             try:
                 path.unlink()
             except OSError as e:
-                raise MivexError(f"“{path}” cannot be removed: {reason(e)}.") from None
+                raise MivexError(Message("“{path}” cannot be removed: {e}.", path=path, e=term(reason(e)))) from None
             gone.append(path)
     _update(home)
     return gone

@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message
 from mivex.core.base.store import read_bytes, shown
 from mivex.core.stage.mesh import Mesh, checked
 
@@ -70,4 +71,6 @@ def placed_meshes(path: str | Path) -> dict[int, Mesh]:
             )
         return found
     except (ValueError, KeyError, TypeError, IndexError, AttributeError, struct.error, RecursionError, OverflowError):
-        raise MivexError(f"“{shown(path.name)}” is no geometry that Mivex has delivered, or is cut short.") from None
+        raise MivexError(
+            Message("“{name}” is no geometry that Mivex has delivered, or is cut short.", name=shown(path.name))
+        ) from None

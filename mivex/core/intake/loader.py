@@ -12,6 +12,7 @@ from pydantic import TypeAdapter, ValidationError
 
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.kept import memoized_on
+from mivex.core.base.messages import Message
 from mivex.core.base.store import read_bytes, shown
 from mivex.core.deliver.blend_sheet import EFFECTS, SHEET_VERSION
 from mivex.core.deliver.motion_file import MOTION_VERSION, MotionFile
@@ -248,9 +249,12 @@ class _Loading:
         tree = json.loads(read_bytes(path))
         if tree["blend_sheet"] > SHEET_VERSION:
             raise MivexError(
-                f"“{path.name}” was written by a newer Mivex (blend sheet {tree['blend_sheet']}; this one "
-                f"reads "
-                f"{SHEET_VERSION})."
+                Message(
+                    "“{name}” was written by a newer Mivex (blend sheet {blend_sheet}; this one reads {sheet_version}).",
+                    name=path.name,
+                    blend_sheet=tree["blend_sheet"],
+                    sheet_version=SHEET_VERSION,
+                )
             )
         material = material_of(tree, self.folder)
         t = tree["texture"]
@@ -270,7 +274,7 @@ class _Loading:
             if self.stop():
                 raise Stopped
             if not (self.folder / _inside(f["file"])).is_file():
-                raise MivexError(f"“{f['file']}” is missing from the delivery.")
+                raise MivexError(Message("“{file}” is missing from the delivery.", file=f["file"]))
             if f["file"] not in wanted:
                 continue
             main = f["file"] == t["file"]
@@ -320,7 +324,12 @@ class _Loading:
         tree = json.loads(read_bytes(path))
         if tree["motion"] > MOTION_VERSION:
             raise MivexError(
-                f"“{path.name}” was written by a newer Mivex (motion {tree['motion']}; this one reads {MOTION_VERSION})."
+                Message(
+                    "“{name}” was written by a newer Mivex (motion {motion}; this one reads {motion_version}).",
+                    name=path.name,
+                    motion=tree["motion"],
+                    motion_version=MOTION_VERSION,
+                )
             )
         try:
             return MotionFile.model_validate(tree)
@@ -376,7 +385,7 @@ def load(folder: str | Path, stop: Callable[[], bool] = lambda: False) -> Receiv
     except ValidationError as e:
         raise MivexError(explain(e, f"“{shown(now)}”")) from None
     except (ValueError, KeyError, TypeError, IndexError, AttributeError, RecursionError, OverflowError):
-        raise MivexError(f"“{shown(now)}” is not what Mivex delivers, or is cut short.") from None
+        raise MivexError(Message("“{now}” is not what Mivex delivers, or is cut short.", now=shown(now))) from None
     if not doc.cameras:
         raise MivexError("The delivery names no camera.")
     return Received(folder, doc, loading.textures, loading.meshes, loading.files, loading.left_out)

@@ -13,7 +13,8 @@ from typing import Any
 
 from pydantic import Field, ValidationError
 
-from mivex.core.base.errors import MivexError
+from mivex.core.base.errors import MivexError, what_is_invalid
+from mivex.core.base.messages import InSentence, Message, named, term
 from mivex.core.base.settings import OmitDefaultsModel, new_id
 from mivex.core.base.store import read_bytes, shown, write_text
 from mivex.core.layers.model import Group, Layer
@@ -55,18 +56,32 @@ def read_build(path: Path) -> Build:
     try:
         data = json.loads(raw.decode("utf-8-sig"))
     except (ValueError, RecursionError):
-        raise MivexError(f"{what} is not a JSON text, or is cut short.") from None
+        raise MivexError(Message("{what} is not a JSON text, or is cut short.", what=term(what))) from None
     if not isinstance(data, dict) or "build" not in data:
-        raise MivexError(f"{what} is not a build.")
+        raise MivexError(Message("{what} is not a build.", what=term(what)))
     version = data.get("version", 1)
     if isinstance(version, int) and version > VERSION:
-        raise MivexError(f"{what} was saved by a newer Mivex (build {version}; this one reads up to {VERSION}).")
+        raise MivexError(
+            Message(
+                "{what} was saved by a newer Mivex (build {version}; this one reads up to {version2}).",
+                what=term(what),
+                version=version,
+                version2=VERSION,
+            )
+        )
     try:
         return Build.model_validate(data)
     except ValidationError as e:
         first = e.errors()[0]
         where = ".".join(str(p) for p in first["loc"] if p not in ("layer", "group"))
-        raise MivexError(f"{what}: {where}: {first['msg'][:1].lower()}{first['msg'][1:]}.") from None
+        raise MivexError(
+            Message(
+                "{what}: {where}: {text}.",
+                what=term(what),
+                where=term(where),
+                text=what_is_invalid(first),
+            )
+        ) from None
 
 
 def all_builds() -> tuple[dict[str, Build], list[str]]:
@@ -81,7 +96,7 @@ def all_builds() -> tuple[dict[str, Build], list[str]]:
             except MivexError as e:
                 wrong.append(str(e))
             except OSError as e:
-                wrong.append(f"“{shown(path.name)}” cannot be read: {e}.")
+                wrong.append(Message("“{name}” cannot be read: {e}.", name=shown(path.name), e=term(e)))
     return found, wrong
 
 
@@ -100,7 +115,14 @@ def build_named(name: str) -> Build:
         if re.sub(r"[^a-z0-9]+", " ", b.build.lower()).strip() == word:
             return b
     more = f" {wrong[0]}" if wrong else ""
-    raise MivexError(f"There is no build “{shown(name)}” (there are {', '.join(sorted(found))}).{more}")
+    raise MivexError(
+        Message(
+            "There is no build “{name}” (there are {parts}).{more}",
+            name=shown(name),
+            parts=named(", ", sorted(found)),
+            more=term(more),
+        )
+    )
 
 
 def save_build(build: Build, folder: Path | None = None) -> Path:
@@ -110,7 +132,9 @@ def save_build(build: Build, folder: Path | None = None) -> Path:
     try:
         path.parent.mkdir(parents=True, exist_ok=True)
     except OSError as e:
-        raise MivexError(f"The build cannot be kept in “{path.parent}”: {e.strerror or e}.") from None
+        raise MivexError(
+            Message("The build cannot be kept in “{parent}”: {strerror}.", parent=path.parent, strerror=e.strerror or e)
+        ) from None
     tree = build.model_dump(mode="json")
     write_text(path, json.dumps({"build": build.build, "version": VERSION, **tree}, indent=1, ensure_ascii=False) + "\n")
     return path
@@ -198,16 +222,24 @@ def settings_of(group: Group) -> list[Knob]:
     """Every setting of a group that could be left open, in words."""
     rows: list[Knob] = []
     for i, r in enumerate(group.rows):
-        name = r.name or f"Layer {i + 1}"
-        rows.append(Knob(name=f"{name}: strength", at=f"rows.{i}.strength"))
+        name = r.name or Message("Layer {i}", i=i + 1)
+        rows.append(Knob(name=Message("{name}: strength", name=name), at=f"rows.{i}.strength"))
         for j, p in enumerate(r.mask.parts):
             if p.pattern is not None:
                 for key, info in type(p.pattern).model_fields.items():
                     if key != "kind":
                         rows.append(
-                            Knob(name=f"{name}: {(info.title or key).lower()}", at=f"rows.{i}.mask.parts.{j}.pattern.{key}")
+                            Knob(
+                                name=Message("{name}: {title}", name=name, title=InSentence(info.title or key)),
+                                at=Message("rows.{i}.mask.parts.{j}.pattern.{key}", i=i, j=j, key=key),
+                            )
                         )
         for channel in r.cells if isinstance(r, Layer) else ():
             key = "colour" if channel in ("colour", "emissive") else "number"
-            rows.append(Knob(name=f"{name}: {channel}", at=f"rows.{i}.cells.{channel}.{key}"))
+            rows.append(
+                Knob(
+                    name=Message("{name}: {channel}", name=name, channel=term(channel)),
+                    at=Message("rows.{i}.cells.{channel}.{key}", i=i, channel=term(channel), key=key),
+                )
+            )
     return rows

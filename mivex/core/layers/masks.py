@@ -8,6 +8,7 @@ import numpy as np
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.model import (
@@ -174,7 +175,7 @@ class Values:
             try:
                 m = self.shaped(row, part, heights)
             except MivexError as e:
-                self.note(f"Layer “{row.name}”: {e}")
+                self.note(Message("Layer “{name}”: {e}", name=row.name, e=term(e)))
                 continue
             out = m if first else join_masks(out, m, part.join)
             first = False
@@ -217,14 +218,14 @@ class Values:
         if other is None:
             raise MivexError("the layer that its mask reads is gone.")
         if part.layer in self._asked or other.id == row.id:
-            raise MivexError(f"its mask and that of “{other.name}” use each other.")
+            raise MivexError(Message("its mask and that of “{name}” use each other.", name=other.name))
         self._asked.append(part.layer)
         try:
             if part.of == "mask":
                 return self.mask(other)
             cell = other.cells.get(part.of) if isinstance(other, Layer) else None
             if cell is None:
-                raise MivexError(f"“{other.name}” makes nothing of that channel.")
+                raise MivexError(Message("“{name}” makes nothing of that channel.", name=other.name))
             assert isinstance(other, Layer)
             value, weight = self.cell(other, part.of, cell)
             grey = value @ LUMINANCE if value.ndim == 3 else value

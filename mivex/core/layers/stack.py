@@ -11,6 +11,7 @@ from mivex.core.base.bands import WORKERS, run_bands
 from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Node, hashed
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import join, join_light, levelled
 from mivex.core.layers.masks import LayerInputs, Values, pattern_laid
@@ -89,7 +90,9 @@ def applied(planes: Planes, row: Layer | Group, values: Values) -> Planes:
         try:
             value, own = values.cell(row, channel, cell)
         except MivexError as e:
-            values.note(f"Layer “{row.name}”, {CHANNELS[channel].lower()}: {e}")
+            values.note(
+                Message("Layer “{name}”, {channels}: {e}", name=row.name, channels=InSentence(CHANNELS[channel]), e=term(e))
+            )
             continue
         found[channel] = value, np.ascontiguousarray(weight * own), row.strength * cell.strength
     made: dict[str, Floats] = {}
@@ -150,7 +153,7 @@ def _laid_over(planes: Planes, row: Layer, weight: Floats, values: Values) -> Pl
     try:
         s = values.outside.overlay(row.laid_over)
     except MivexError as e:
-        values.note(f"Layer “{row.name}”: {e}")
+        values.note(Message("Layer “{name}”: {e}", name=row.name, e=term(e)))
         return planes
     h, w = values.outside.size
     v = s.values
@@ -374,7 +377,7 @@ def state_nodes(
                 one,
                 (before,),
                 Planes.size,
-                f"layer “{r.name}”",
+                Message("layer “{name}”", name=r.name),
                 slot and f"{slot} {r.id}",
             )
         )

@@ -7,6 +7,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message
 from mivex.core.base.types import Doubles
 from mivex.core.motion.model import Emission, Emitter
 from mivex.core.motion.rng import PROPERTIES, chances
@@ -103,7 +104,13 @@ def _check(count: int) -> None:
     from mivex.core.base.errors import MivexError
 
     if count > FURTHEST:
-        raise MivexError(f"Until then {count:,} particles would be born; {FURTHEST:,} are followed at most.")
+        raise MivexError(
+            Message(
+                "Until then {count:,} particles would be born; {furthest:,} are followed at most.",
+                count=count,
+                furthest=FURTHEST,
+            )
+        )
 
 
 def burst_times(e: Emission, seed: int, stream: int, until: float) -> list[tuple[Doubles, Ints]]:

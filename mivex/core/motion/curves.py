@@ -10,6 +10,7 @@ from typing import Annotated
 import numpy as np
 from pydantic import AfterValidator, Field, model_validator
 
+from mivex.core.base.messages import Message
 from mivex.core.base.settings import Frozen, Rgb
 from mivex.core.base.types import Doubles
 
@@ -24,11 +25,11 @@ LARGEST = 10000.0
 
 def _rising(points: tuple[tuple[float, float], ...]) -> tuple[tuple[float, float], ...]:
     if not 1 <= len(points) <= MOST_POINTS:
-        raise ValueError(f"a curve has 1 to {MOST_POINTS} points")
+        raise ValueError(Message("a curve has 1 to {most_points} points", most_points=MOST_POINTS))
     if any(b[0] < a[0] for a, b in pairwise(points)) or not all(0 <= x <= 1 for x, _ in points):
         raise ValueError("the points of a curve must rise from 0 to 1")
     if not all(abs(y) <= LARGEST for _, y in points):
-        raise ValueError(f"the values of a curve lie between −{LARGEST:g} and {LARGEST:g}")
+        raise ValueError(Message("the values of a curve lie between −{largest:g} and {largest:g}", largest=LARGEST))
     return points
 
 
@@ -106,7 +107,7 @@ class Ramp(Frozen):
     @model_validator(mode="after")
     def _rising(self) -> "Ramp":
         if not 1 <= len(self.stops) <= MOST_POINTS:
-            raise ValueError(f"a ramp has 1 to {MOST_POINTS} stops")
+            raise ValueError(Message("a ramp has 1 to {most_points} stops", most_points=MOST_POINTS))
         if any(b.at < a.at for a, b in pairwise(self.stops)):
             raise ValueError("the stops of a ramp must rise")
         return self

@@ -4,6 +4,7 @@ from typing import Annotated, Any, Literal
 
 from pydantic import AfterValidator, Field, SerializerFunctionWrapHandler, field_validator, model_serializer
 
+from mivex.core.base.messages import Message, named
 from mivex.core.base.settings import Frozen, OmitDefaultsModel, Rgb, new_id, setting
 from mivex.core.motion.curves import Curve, Ramp
 
@@ -43,7 +44,7 @@ class Burst(Frozen):
     @classmethod
     def _counted(cls, count: tuple[int, int]) -> tuple[int, int]:
         if not 0 <= count[0] <= count[1] <= MOST:
-            raise ValueError(f"a burst has 0 to {MOST} particles, the first number not above the second")
+            raise ValueError(Message("a burst has 0 to {most} particles, the first number not above the second", most=MOST))
         return count
 
 
@@ -303,7 +304,7 @@ class Effect(Frozen):
     @classmethod
     def _known(cls, opened: tuple[str, ...]) -> tuple[str, ...]:
         if unknown := [k for k in opened if k not in DIALS]:
-            raise ValueError(f"“{unknown[0]}” is none of {', '.join(DIALS)}")
+            raise ValueError(Message("“{unknown}” is none of {parts}", unknown=unknown[0], parts=named(", ", DIALS)))
         return opened
 
     @model_serializer(mode="wrap")

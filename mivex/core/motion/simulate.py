@@ -14,6 +14,7 @@ from numpy.typing import NDArray
 from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message
 from mivex.core.base.types import Doubles
 from mivex.core.motion.births import Births, births, ends_at, warm_time
 from mivex.core.motion.curves import SAMPLES
@@ -246,7 +247,7 @@ class EmitterSimulation:
         Between ticks they are brought on from the tick before by part of a step.
         """
         if not 0 <= time <= LATEST:
-            raise MivexError(f"Times run from 0 to {LATEST:.0f} seconds.")
+            raise MivexError(Message("Times run from 0 to {latest:.0f} seconds.", latest=LATEST))
         rows = self.alive(time)
         if self.still or not len(rows):
             return _none()

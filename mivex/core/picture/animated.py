@@ -8,6 +8,7 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import MAX_TEXELS, check_size
+from mivex.core.base.messages import Message
 from mivex.core.base.store import read_bytes, shown, write_bytes
 from mivex.core.base.types import Floats
 
@@ -32,18 +33,26 @@ def read_frames(path: str | Path) -> tuple[list[Floats], list[float]]:
     path = Path(path)
     data = read_bytes(path, LARGEST, "picture")
     if not any(data.startswith(s) for s in _STARTS):
-        raise MivexError(f"“{shown(path.name)}” is no WebP, GIF or PNG file.")
+        raise MivexError(Message("“{name}” is no WebP, GIF or PNG file.", name=shown(path.name)))
     try:
         good, found = cv2.imdecodeanimation(np.frombuffer(data, np.uint8))
         frames, durations = (list(found.frames), [float(d) / 1000 for d in found.durations]) if good else ([], [])
     except Exception:  # a broken stream, whatever the library makes of it
         frames, durations = [], []
     if not frames:
-        raise MivexError(f"“{shown(path.name)}” is broken, or holds no frames.")
+        raise MivexError(Message("“{name}” is broken, or holds no frames.", name=shown(path.name)))
     h, w = frames[0].shape[:2]
-    check_size(w, h, f"A frame of “{shown(path.name)}”")
+    check_size(w, h, Message("A frame of “{name}”", name=shown(path.name)))
     if len(frames) > MOST_FRAMES or len(frames) * w * h > 4 * MAX_TEXELS:
-        raise MivexError(f"“{shown(path.name)}” has {len(frames)} frames of {w} × {h}, which is more than Mivex takes.")
+        raise MivexError(
+            Message(
+                "“{name}” has {count} frames of {w} × {h}, which is more than Mivex takes.",
+                name=shown(path.name),
+                count=len(frames),
+                w=w,
+                h=h,
+            )
+        )
     return [_straight(f) for f in frames], durations
 
 
@@ -65,7 +74,7 @@ def write_webp(path: str | Path, frames: list[NDArray[np.uint8]], fps: float) ->
     """
     h, w = frames[0].shape[:2]
     if max(h, w) > 16383:
-        raise MivexError(f"A WebP has sides to 16383; these frames are {w} × {h}.")
+        raise MivexError(Message("A WebP has sides to 16383; these frames are {w} × {h}.", w=w, h=h))
     made = cv2.Animation()
     made.frames = [np.ascontiguousarray(f[..., [2, 1, 0, 3] if f.shape[2] == 4 else [2, 1, 0]]) for f in frames]
     ends = np.round(np.arange(1, len(frames) + 1) * 1000 / fps).astype(np.int32)
@@ -73,5 +82,5 @@ def write_webp(path: str | Path, frames: list[NDArray[np.uint8]], fps: float) ->
     made.loop_count = 0
     good, data = cv2.imencodeanimation(".webp", made, [cv2.IMWRITE_WEBP_QUALITY, 101])
     if not good:
-        raise MivexError(f"“{shown(Path(path).name)}” could not be encoded.")
+        raise MivexError(Message("“{name}” could not be encoded.", name=shown(Path(path).name)))
     write_bytes(path, bytes(data))

@@ -19,6 +19,7 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
+from mivex.core.base.messages import InSentence, Message, named, term
 from mivex.core.base.store import Batch, check_target
 from mivex.core.base.types import Floats
 from mivex.core.picture import ktx2
@@ -34,7 +35,9 @@ def check_writable(path: str | Path) -> str:
     """The ending of a picture file that can be written there, in small letters; raises MivexError."""
     suffix = Path(path).suffix.lower()
     if suffix not in WRITABLE:
-        raise MivexError(f"“{Path(path).name}”: pictures are written as {', '.join(WRITABLE)}.")
+        raise MivexError(
+            Message("“{name}”: pictures are written as {parts}.", name=Path(path).name, parts=named(", ", WRITABLE))
+        )
     check_target(path)
     return suffix
 
@@ -122,7 +125,12 @@ def _exr(pages: Sequence[NDArray], _data: bool, _premultiplied: bool) -> bytes:
             why = out.geterror().strip().splitlines()
             good = out.close() and good
         if not good:
-            raise MivexError(f"The picture could not be stored as OpenEXR: {why[0] if why else 'the disk may be full'}.")
+            raise MivexError(
+                Message(
+                    "The picture could not be stored as OpenEXR: {why}.",
+                    why=term(why[0] if why else "the disk may be full"),
+                )
+            )
         return Path(path).read_bytes()
 
 
@@ -216,13 +224,15 @@ def stage_picture(
     path = Path(path)
     kind = path.suffix.lower()
     if kind not in _ENCODERS:
-        raise MivexError(f"“{path.name}”: Mivex does not write this kind of file.")
+        raise MivexError(Message("“{name}”: Mivex does not write this kind of file.", name=path.name))
     check_size(values.shape[1], values.shape[0], f"“{path.name}”")
     pages = [np.ascontiguousarray(v, np.float32) if bits == 32 else _whole(v, bits) for v in (values, *levels)]
     try:
         made = _ENCODERS[kind](pages, data, premultiplied)
     except OSError as e:
-        raise MivexError(f"“{path}” cannot be written: {(e.strerror or str(e)).lower()}.") from None
+        raise MivexError(
+            Message("“{path}” cannot be written: {strerror}.", path=path, strerror=InSentence(e.strerror or str(e)))
+        ) from None
     found: list[tuple[float, ...]] = []
 
     def verify(beside: Path) -> None:
@@ -231,8 +241,11 @@ def stage_picture(
             back = _differences(beside, pages, bits, premultiplied and kind not in (".png", ".webp"))
         if back is None or any(back):
             raise MivexError(
-                f"“{path}” was written, but reading it back gave other texels; it was not put in place, and "
-                "what was there before is untouched."
+                Message(
+                    "“{path}” was written, but reading it back gave other texels; it was not put in "
+                    "place, and what was there before is untouched.",
+                    path=path,
+                )
             )
         found.append(back)
 

@@ -19,6 +19,7 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, WORDS
+from mivex.core.base.messages import Message, term
 from mivex.core.base.store import check_regular, read_bytes
 from mivex.core.picture import ktx2, targa
 from mivex.core.picture.picture import Picture
@@ -77,7 +78,10 @@ def _check_file(path: str | Path) -> Path:
     path = check_regular(path, LARGEST_FILE, "picture")
     if path.suffix.lower() not in READABLE:
         raise MivexError(
-            f"“{path.name}” is not a kind of picture Mivex reads (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2)."
+            Message(
+                "“{name}” is not a kind of picture Mivex reads (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).",
+                name=path.name,
+            )
         )
     return path
 
@@ -91,7 +95,9 @@ def _open(path: Path) -> Any:
         source = oiio.ImageInput.open(str(path), config)
     if source is None:
         _said(oiio)
-        raise MivexError(f"“{path.name}” is broken or not really a {KINDS[path.suffix.lower()]} file.")
+        raise MivexError(
+            Message("“{name}” is broken or not really a {kinds} file.", name=path.name, kinds=KINDS[path.suffix.lower()])
+        )
     return source
 
 
@@ -105,15 +111,29 @@ def _said(where: Any) -> str:
 
 def _check_spec(spec: Any, kind: str, path: Path) -> None:
     if spec.width < 1 or spec.height < 1 or spec.nchannels < 1:
-        raise MivexError(f"“{path.name}” holds no texels ({spec.width} × {spec.height}).")
+        raise MivexError(
+            Message("“{name}” holds no texels ({width} × {height}).", name=path.name, width=spec.width, height=spec.height)
+        )
     if spec.width * spec.height > MAX_TEXELS or max(spec.width, spec.height) > MAX_SIDE:
-        raise MivexError(f"“{path.name}” is {spec.width} × {spec.height}; Mivex takes {WORDS}.")
+        raise MivexError(
+            Message(
+                "“{name}” is {width} × {height}; Mivex takes {words}.",
+                name=path.name,
+                width=spec.width,
+                height=spec.height,
+                words=WORDS,
+            )
+        )
     if spec.deep:
-        raise MivexError(f"“{path.name}” is a deep OpenEXR, with several samples a texel, which Mivex does not read.")
+        raise MivexError(
+            Message("“{name}” is a deep OpenEXR, with several samples a texel, which Mivex does not read.", name=path.name)
+        )
     if spec.depth > 1:
-        raise MivexError(f"“{path.name}” is a volume, not a picture.")
+        raise MivexError(Message("“{name}” is a volume, not a picture.", name=path.name))
     if kind not in _OIIO_NAMES:
-        raise MivexError(f"“{path.name}” is really a {kind} file, which Mivex does not read.")
+        raise MivexError(
+            Message("“{name}” is really a {kind} file, which Mivex does not read.", name=path.name, kind=term(kind))
+        )
 
 
 def _associated(path: Path, spec: Any, kind: str) -> bool:
@@ -177,12 +197,12 @@ def read_picture(path: str | Path) -> Picture:
         except MivexError:
             raise
         except Exception:
-            raise MivexError(f"“{path.name}” is broken and cannot be read.") from None
+            raise MivexError(Message("“{name}” is broken and cannot be read.", name=path.name)) from None
         finally:
             with contextlib.suppress(Exception):
                 source.close()
     if failed:
-        raise MivexError(f"“{path.name}” is cut short or damaged; its texels cannot be read.")
+        raise MivexError(Message("“{name}” is cut short or damaged; its texels cannot be read.", name=path.name))
     texels = np.asarray(raw)
     if kind == "targa":
         alpha, associated = targa.extras(path, LARGEST_FILE)
@@ -229,7 +249,9 @@ def read_levels(path: str | Path) -> list[NDArray[np.float32]]:
                 kind = "uint16" if str(spec.format) == "uint16" else "uint8"
                 raw = source.read_image(len(pages), 0, 0, spec.nchannels, kind)
                 if raw is None:
-                    raise MivexError(f"“{path.name}” is cut short or damaged; its texels cannot be read.")
+                    raise MivexError(
+                        Message("“{name}” is cut short or damaged; its texels cannot be read.", name=path.name)
+                    )
                 pages.append(np.asarray(raw, np.float32) / np.float32(255 if kind == "uint8" else 65535))
             _said(source)
         finally:

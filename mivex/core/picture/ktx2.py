@@ -13,6 +13,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.limits import fits
+from mivex.core.base.messages import Message
 
 MAGIC = bytes([0xAB, 0x4B, 0x54, 0x58, 0x20, 0x32, 0x30, 0xBB, 0x0D, 0x0A, 0x1A, 0x0A])
 _HEAD = struct.Struct("<12s9I4I2Q")
@@ -147,25 +148,35 @@ def decode(data: bytes, name: str = "the file") -> Ktx:
         No KTX 2 file, cut short, or of a kind that Mivex does not read: compressed, an array, a volume, a cube.
     """
     if len(data) < _HEAD.size or data[:12] != MAGIC:
-        raise MivexError(f"“{name}” is broken or not really a KTX 2 file.")
+        raise MivexError(Message("“{name}” is broken or not really a KTX 2 file.", name=name))
     (_, number, _, wide, high, deep, layers, faces, count, packed, at_descriptor, size_descriptor, *_) = _HEAD.unpack_from(
         data
     )
     if number not in _KINDS or deep or layers or faces != 1 or packed:
-        raise MivexError(f"“{name}” is a KTX 2 file of a kind that Mivex does not read: only flat, uncompressed ones.")
+        raise MivexError(
+            Message("“{name}” is a KTX 2 file of a kind that Mivex does not read: only flat, uncompressed ones.", name=name)
+        )
     if not fits(wide, high) or not 1 <= count <= max(wide, high).bit_length():
-        raise MivexError(f"“{name}” is broken: {wide} × {high} texels in {count} levels cannot be.")
+        raise MivexError(
+            Message(
+                "“{name}” is broken: {wide} × {high} texels in {count} levels cannot be.",
+                name=name,
+                wide=wide,
+                high=high,
+                count=count,
+            )
+        )
     kind, channels, srgb = _KINDS[number]
     whole = _HEAD.size + _LEVEL.size * count
     if len(data) < whole or at_descriptor + size_descriptor > len(data) or size_descriptor < 28:
-        raise MivexError(f"“{name}” is cut short or damaged; its texels cannot be read.")
+        raise MivexError(Message("“{name}” is cut short or damaged; its texels cannot be read.", name=name))
     levels = []
     for k in range(count):
         at, size, _ = _LEVEL.unpack_from(data, _HEAD.size + _LEVEL.size * k)
         w, h = max(1, wide >> k), max(1, high >> k)
         wanted = w * h * channels * np.dtype(kind).itemsize
         if size != wanted or at + size > len(data):
-            raise MivexError(f"“{name}” is cut short or damaged; its texels cannot be read.")
+            raise MivexError(Message("“{name}” is cut short or damaged; its texels cannot be read.", name=name))
         levels.append(np.frombuffer(data, f"<{np.dtype(kind).str[1:]}", w * h * channels, at).reshape(h, w, channels))
     flags = data[at_descriptor + 15]
     return Ktx(levels, srgb, bool(flags & 1))

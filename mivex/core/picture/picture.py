@@ -9,6 +9,7 @@ from typing import Literal
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.messages import Message
 from mivex.core.picture.traits import ImageMetadata
 
 Meaning = Literal["colour", "data"]
@@ -171,9 +172,11 @@ def guess_meaning(picture: Picture) -> tuple[Meaning, str]:
     words = {w.lower() for w in re.split(r"[^A-Za-z0-9]+|(?<=[a-z])(?=[A-Z])", stem) if w}
     hit = sorted(words & _DATA_WORDS)
     if hit and not _contradicts(picture, hit[0]):
-        return "data", f"its name says “{hit[0]}”"
+        return "data", Message("its name says “{hit}”", hit=hit[0])
     if picture.channels == 1:
         return "data", "it has a single channel"
     if not picture.linear and looks_like_normals(picture.values):
         return "data", "its texels are unit vectors, as in a normal map"
-    return "colour", f"its name says “{hit[0]}”, but its texels do not" if hit else "nothing marks it as data"
+    return "colour", Message(
+        "its name says “{hit}”, but its texels do not", hit=hit[0]
+    ) if hit else "nothing marks it as data"

@@ -21,6 +21,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.guarded import BROKEN, run_guarded
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import fits
+from mivex.core.base.messages import Message, term
 from mivex.core.base.store import read_bytes, shown
 from mivex.core.base.types import Floats
 from mivex.core.picture.lettering import FONT_FOLDER, FONTS
@@ -83,7 +84,7 @@ class _Reader:
     root: dict[str, str] = field(default_factory=dict)
 
     def refuse(self, why: str) -> MivexError:
-        return MivexError(f"“{self.name}” {why}.")
+        return MivexError(Message("“{name}” {why}.", name=self.name, why=term(why)))
 
     def begin(self, tag: str, attributes: dict[str, str]) -> None:
         local = tag.rsplit(":", 1)[-1]
@@ -94,9 +95,13 @@ class _Reader:
                 raise self.refuse("is broken or not really an SVG file")
             self.root = attributes
         if self.depth > DEEPEST:
-            raise self.refuse(f"nests its groups more than {DEEPEST} deep, which Mivex does not draw")
+            raise self.refuse(
+                Message("nests its groups more than {deepest} deep, which Mivex does not draw", deepest=DEEPEST)
+            )
         if self.elements > MOST_ELEMENTS:
-            raise self.refuse(f"has more than {MOST_ELEMENTS} parts, which Mivex does not draw")
+            raise self.refuse(
+                Message("has more than {most_elements} parts, which Mivex does not draw", most_elements=MOST_ELEMENTS)
+            )
         self.texts += local in ("text", "tspan", "textPath")
         for key, value in attributes.items():
             self.judge(local, key.rsplit(":", 1)[-1], value)
@@ -105,11 +110,22 @@ class _Reader:
         if key == "href" and tag != "a":
             self.reference(value.strip())
         if key == "numOctaves" and any(v > MOST_OCTAVES for v in numbers(value, self)):
-            raise self.refuse(f"asks for noise of more than {MOST_OCTAVES} octaves, which Mivex does not draw")
+            raise self.refuse(
+                Message(
+                    "asks for noise of more than {most_octaves} octaves, which Mivex does not draw",
+                    most_octaves=MOST_OCTAVES,
+                )
+            )
         if key in _GEOMETRY:
             found = numbers(value, self)
             if tag in _INNER and key in ("width", "height") and any(abs(v) > LARGEST_INNER for v in found):
-                raise self.refuse(f"has a {tag} of more than {LARGEST_INNER} units a side, which Mivex does not draw")
+                raise self.refuse(
+                    Message(
+                        "has a {tag} of more than {largest_inner} units a side, which Mivex does not draw",
+                        tag=tag,
+                        largest_inner=LARGEST_INNER,
+                    )
+                )
 
     def reference(self, value: str) -> None:
         if value.startswith("#") or not value:
@@ -124,7 +140,14 @@ class _Reader:
         if raw[:4] == b"\x89PNG" and len(raw) >= 24:
             w, h = struct.unpack(">II", raw[16:24])
             if not fits(w, h) or max(w, h) > LARGEST_INNER:
-                raise self.refuse(f"holds a picture of {w} × {h}; inside a drawing Mivex takes {LARGEST_INNER} a side")
+                raise self.refuse(
+                    Message(
+                        "holds a picture of {w} × {h}; inside a drawing Mivex takes {largest_inner} a side",
+                        w=w,
+                        h=h,
+                        largest_inner=LARGEST_INNER,
+                    )
+                )
 
     def end(self, _tag: str) -> None:
         self.depth -= 1
@@ -133,7 +156,9 @@ class _Reader:
         if self.texts:
             self.letters += len(words)
             if self.letters > MOST_LETTERS:
-                raise self.refuse(f"has more than {MOST_LETTERS} letters, which Mivex does not draw")
+                raise self.refuse(
+                    Message("has more than {most_letters} letters, which Mivex does not draw", most_letters=MOST_LETTERS)
+                )
 
     def entity(self, *_: object) -> None:
         raise self.refuse("declares entities, which Mivex does not follow")
@@ -149,7 +174,9 @@ def numbers(text: str, reader: _Reader) -> list[float]:
     """Every number in an attribute; refuses those beyond what a drawing can need."""
     found = [float(v) for v in _NUMBER.findall(text)]
     if any(not abs(v) <= LARGEST_NUMBER for v in found):
-        raise reader.refuse(f"holds a number beyond {LARGEST_NUMBER:.0e}, which Mivex does not draw")
+        raise reader.refuse(
+            Message("holds a number beyond {largest_number:.0e}, which Mivex does not draw", largest_number=LARGEST_NUMBER)
+        )
     return found
 
 
@@ -214,7 +241,7 @@ def look_through(data: bytes, name: str) -> Drawing:
     def side(key: str) -> float:
         found = re.fullmatch(rf"\s*({_NUMBER.pattern})\s*(%|[a-zA-Z]*)\s*", reader.root.get(key, "") or "0")
         if found is None:
-            raise reader.refuse(f"is broken: its {key} is no number")
+            raise reader.refuse(Message("is broken: its {key} is no number", key=key))
         if found.group(2) == "%":
             return 0.0
         return max(0.0, numbers(found.group(1), reader)[0] * _UNITS.get(found.group(2), 1.0))
@@ -274,10 +301,10 @@ def _drawn(text: bytes, size: tuple[int, int], name: str) -> NDArray[np.uint8]:
     }
     code, out = run_guarded(_CHILD, settings, text, memory=MEMORY, seconds=SECONDS, what=name)
     if code == BROKEN:
-        raise MivexError(f"“{name}” is broken or not really an SVG file.")
+        raise MivexError(Message("“{name}” is broken or not really an SVG file.", name=name))
     raw = cv2.imdecode(np.frombuffer(out, np.uint8), cv2.IMREAD_UNCHANGED) if out else None
     if raw is None or raw.shape != (size[1], size[0], 4):
-        raise MivexError(f"“{name}” could not be drawn.")
+        raise MivexError(Message("“{name}” could not be drawn.", name=name))
     return np.asarray(raw, np.uint8)
 
 

@@ -12,6 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message
 from mivex.core.base.store import read_bytes
 
 _FOOTER = b"TRUEVISION-XFILE.\x00"
@@ -42,7 +43,7 @@ def extras(path: Path, limit: int) -> tuple[NDArray[np.uint8] | None, bool]:
     """
     data = read_bytes(path, limit, "picture")
     if len(data) < 18:
-        raise MivexError(f"“{path.name}” is cut short or damaged; its texels cannot be read.")
+        raise MivexError(Message("“{name}” is cut short or damaged; its texels cannot be read.", name=path.name))
     id_size, mapped, kind, first, entries, entry_bits, _, _, w, h, bits, flags = struct.unpack("<BBBHHBHHHHBB", data[:18])
     premultiplied = False
     if data[-18:] == _FOOTER and len(data) >= 26:
@@ -58,14 +59,16 @@ def extras(path: Path, limit: int) -> tuple[NDArray[np.uint8] | None, bool]:
     size = bits // 8
     raw = _unpacked(data, at, w * h, size) if kind & 8 else data[at : at + w * h * size]
     if len(raw) < w * h * size:
-        raise MivexError(f"“{path.name}” is cut short or damaged; its texels cannot be read.")
+        raise MivexError(Message("“{name}” is cut short or damaged; its texels cannot be read.", name=path.name))
     values = np.frombuffer(raw, np.uint8 if size == 1 else "<u2", w * h).reshape(h, w)
     if table is None:
         alpha = ((values >> 15) * 255).astype(np.uint8)
     else:
         places = values.astype(np.int64) - first
         if places.size and not 0 <= int(places.min()) <= int(places.max()) < len(table):
-            raise MivexError(f"“{path.name}” is damaged: its texels name colours that its colour map lacks.")
+            raise MivexError(
+                Message("“{name}” is damaged: its texels name colours that its colour map lacks.", name=path.name)
+            )
         alpha = table[places]
     if not flags & 0x20:
         alpha = alpha[::-1]

@@ -4,6 +4,7 @@ from typing import Literal
 
 import numpy as np
 
+from mivex.core.base.messages import Message
 from mivex.core.base.settings import Rgb, setting
 from mivex.core.pixels.colour import to_linear
 from mivex.core.prepare.base import Context, Space, Step, StepParams, Surface, colour_in
@@ -55,7 +56,11 @@ def clipped(surface: Surface, params: Unmatte) -> float:
 def note(surface: Surface, params: Unmatte) -> str:
     """Say so where good colour is clipped."""
     share = clipped(surface, params)
-    return f"{share:.1%} of the soft texels are clipped: they cannot have lain over this matte." if share > 0.005 else ""
+    return (
+        Message("{share:.1%} of the soft texels are clipped: they cannot have lain over this matte.", share=share)
+        if share > 0.005
+        else ""
+    )
 
 
 STEP = Step(

@@ -8,6 +8,7 @@ from typing import Any, Literal
 from pydantic import Field, ValidationError, field_validator, model_validator
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import InSentence, Message, named, term
 from mivex.core.base.settings import Frozen, OmitDefaultsModel, setting
 from mivex.core.base.store import write_text
 from mivex.core.project.recipe import explain, read_json
@@ -88,12 +89,19 @@ class Feed(OmitDefaultsModel):
     value: float = setting(1.0, "Value", "The number.", ge=0, le=1)
 
     @property
-    def words(self) -> str:
-        """In a few words, as it stands beside a channel."""
-        made = f"{self.value:g}" if self.take == "number" else FROM_WORDS[self.take].lower()
+    def source_words(self) -> Message:
+        """Where the value comes from, in a few words, before it is inverted."""
+        made: Message = (
+            Message("{value:g}", value=self.value) if self.take == "number" else InSentence(FROM_WORDS[self.take])
+        )
         if self.take == "mask":
-            made = f"mask of layer {self.layer}"
-        return ("1 − " if self.invert else "") + made + (f" of {self.overlay}" if self.overlay else "")
+            made = Message("mask of layer {layer}", layer=self.layer)
+        return made + (Message(" of {overlay}", overlay=self.overlay) if self.overlay else "")
+
+    @property
+    def words(self) -> Message:
+        """In a few words, as it stands beside a channel."""
+        return Message("1 − {source}", source=self.source_words) if self.invert else self.source_words
 
 
 def _take(name: str, **more: Any) -> Feed:
@@ -149,9 +157,12 @@ class FilePlan(Frozen):
             raise ValueError("a file has one channel (red), three (red, green, blue), or four with alpha")
         if self.format != "own" and self.bits and self.bits not in DEPTHS[self.format]:
             raise ValueError(
-                f"{FORMATS[self.format].split(',')[0]} holds {' or '.join(map(str, DEPTHS[self.format]))} "
-                f"bits "
-                f"a channel, not {self.bits}"
+                Message(
+                    "{split} holds {parts} bits a channel, not {bits}",
+                    split=term(FORMATS[self.format].split(",")[0]),
+                    parts=named(" or ", map(str, DEPTHS[self.format])),
+                    bits=self.bits,
+                )
             )
         return self
 
@@ -264,16 +275,23 @@ def recipe_named(key: str, own: tuple[DeliveryRecipe, ...] = ()) -> DeliveryReci
         if r.name == key:
             return r
     known = [*STOCK, *(f"“{r.name}”" for r in own)]
-    raise MivexError(f"There is no delivery recipe “{key}”; there are {', '.join(known)}.")
+    raise MivexError(Message("There is no delivery recipe “{key}”; there are {parts}.", key=key, parts=named(", ", known)))
 
 
 def parse_delivery(data: Any, what: str) -> DeliveryRecipe:
     """A recipe from the objects of a file; raises MivexError with one sentence."""
     if not isinstance(data, dict) or "files" not in data:
-        raise MivexError(f"{what} is not a delivery recipe.")
+        raise MivexError(Message("{what} is not a delivery recipe.", what=term(what)))
     version = data.get("delivery", RECIPE_VERSION)
     if isinstance(version, int) and version > RECIPE_VERSION:
-        raise MivexError(f"{what} was made for a newer Mivex (delivery recipe {version}; this one reads {RECIPE_VERSION}).")
+        raise MivexError(
+            Message(
+                "{what} was made for a newer Mivex (delivery recipe {version}; this one reads {recipe_version}).",
+                what=term(what),
+                version=version,
+                recipe_version=RECIPE_VERSION,
+            )
+        )
     try:
         made = DeliveryRecipe.model_validate(data)
     except ValidationError as e:
@@ -281,12 +299,19 @@ def parse_delivery(data: Any, what: str) -> DeliveryRecipe:
     for part, name in [
         (made, "the recipe"),
         *((f, f"“{f.pattern}”") for f in made.files),
-        *((c, f"a channel of “{f.pattern}”") for f in made.files for c in f.channels.values()),
+        *((c, Message("a channel of “{pattern}”", pattern=f.pattern)) for f in made.files for c in f.channels.values()),
     ]:
         if part.model_extra:
-            raise MivexError(f"{what}: {name} has no setting “{sorted(part.model_extra)[0]}”.")
+            raise MivexError(
+                Message(
+                    "{what}: {name} has no setting “{model_extra}”.",
+                    what=term(what),
+                    name=name,
+                    model_extra=sorted(part.model_extra)[0],
+                )
+            )
     if not made.files and made.gltf == "none":
-        raise MivexError(f"{what}: it writes nothing.")
+        raise MivexError(Message("{what}: it writes nothing.", what=term(what)))
     return made
 
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable
 
+from mivex.core.base.messages import Message
 from mivex.core.project.delivery import COLOUR_ALPHA, STOCK, USUAL, DeliveryRecipe, Feed, FilePlan, Lane, recipe_named
 from mivex.core.project.document import Document, Overlay
 
@@ -30,7 +31,7 @@ def changed(doc: Document, overlay_id: str, change: Change) -> Document:
     if any(r.name == old.name for r in doc.deliveries):
         rows = tuple(new if r.name == old.name else r for r in doc.deliveries)
         return _renamed(doc.model_copy(update={"deliveries": rows}), old.name, new.name)
-    wish = new.name if new.name != old.name else f"{old.name}, changed"
+    wish = new.name if new.name != old.name else Message("{name}, changed", name=old.name)
     taken = {r.name for r in doc.deliveries} | set(STOCK) | {r.name for r in STOCK.values()}
     name, number = wish, 2
     while name in taken:

@@ -8,6 +8,7 @@ from typing import Any, Literal
 from pydantic import Field, SerializerFunctionWrapHandler, field_validator, model_serializer
 
 from mivex.core.base.limits import WORDS, fits
+from mivex.core.base.messages import Message
 from mivex.core.base.settings import Frozen, new_id, setting
 from mivex.core.layers.model import Stack
 from mivex.core.material.material import Kind, Material
@@ -49,7 +50,7 @@ class Source(Frozen):
     @classmethod
     def _possible(cls, size: tuple[int, int]) -> tuple[int, int]:
         if size != (0, 0) and not fits(*size):
-            raise ValueError(f"width and height must both be 0, or {WORDS}")
+            raise ValueError(Message("width and height must both be 0, or {words}", words=WORDS))
         return size
 
     @property
@@ -128,7 +129,7 @@ class Overlay(Frozen):
     @classmethod
     def _there(cls, own: tuple[str, ...]) -> tuple[str, ...]:
         if unknown := [k for k in own if k not in Material.model_fields]:
-            raise ValueError(f"“{unknown[0]}” is no setting of a material")
+            raise ValueError(Message("“{unknown}” is no setting of a material", unknown=unknown[0]))
         return own
 
     @model_serializer(mode="wrap")

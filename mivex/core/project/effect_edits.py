@@ -1,5 +1,6 @@
 """Edits of effects: begun, copied, given parts, removed."""
 
+from mivex.core.base.messages import Message
 from mivex.core.base.settings import new_id
 from mivex.core.motion.model import Effect, Emitter
 from mivex.core.motion.starters import STARTERS, started
@@ -30,7 +31,7 @@ def copied(doc: Document, effect_id: str) -> tuple[Document, str]:
     of = found.copy_of or found.id
     x, y, z = found.at
     made = Effect(
-        name=free_name(doc, f"{found.name} copy"),
+        name=free_name(doc, Message("{name} copy", name=found.name)),
         at=(round(x + 0.6, 4), y, z),
         yaw=found.yaw,
         pitch=found.pitch,
@@ -73,7 +74,7 @@ def with_part(doc: Document, effect_id: str, overlay_id: str, like: Emitter | No
     names = {p.name for p in found.parts}
     name, number = "Part", 2
     while name in names:
-        name, number = f"Part {number}", number + 1
+        name, number = Message("Part {number}", number=number), number + 1
     part = (like or Emitter()).model_copy(update={"id": new_id(), "name": name, "overlay": overlay_id})
     return set_effect(doc, effect_id, parts=(*found.parts, part))
 

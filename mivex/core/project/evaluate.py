@@ -15,6 +15,7 @@ from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.memory import kept_bytes
+from mivex.core.base.messages import Message, term
 from mivex.core.base.store import read_bytes
 from mivex.core.base.types import Floats
 from mivex.core.layers.heights import normals_of, occlusion_of
@@ -172,7 +173,10 @@ class Evaluator:
             made = finished(planes, stack)
             return _StepResult(surface_of(made), made.notes)
 
-        return [start, Node(key, whole, (nodes[-1],), _StepResult.size, slot=f"{self._slot(overlay, ask)} layers")]
+        return [
+            start,
+            Node(key, whole, (nodes[-1],), _StepResult.size, slot=Message("{slot} layers", slot=self._slot(overlay, ask))),
+        ]
 
     def layer_states(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> list[Node]:
         """Nodes of `Planes`: the start, and the state after every row that is on."""
@@ -201,9 +205,9 @@ class Evaluator:
         if overlay.source.path:
             return self.picture(overlay.source.path)
         if overlay.source.canvas[0] < 1:
-            raise MivexError(f"“{overlay.name}” has no picture yet.")
+            raise MivexError(Message("“{name}” has no picture yet.", name=overlay.name))
         w, h = overlay.source.canvas
-        made: Picture = self.graph.value(Node(f"canvas {w} {h}", lambda: _canvas(w, h)))
+        made: Picture = self.graph.value(Node(Message("canvas {w} {h}", w=w, h=h), lambda: _canvas(w, h)))
         return made
 
     def prepare(
@@ -268,7 +272,7 @@ class Evaluator:
         def make(worked: _StepResult) -> _StepResult:
             notes = worked.notes
             if (words := step.note(worked.surface, params)) and worked.surface.scale == 1:
-                notes = (*notes, f"{step.label}: {words}")
+                notes = (*notes, Message("{label}: {words}", label=term(step.label), words=term(words)))
             if worked.surface.traits.cells:
                 made = by_cells(worked.surface, lambda s: step.apply(s, params, context), step.label)
                 return _StepResult(made, notes)

@@ -12,6 +12,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message, term
 from mivex.core.base.store import check_path, encoded, protect, read_bytes, shown, write_bytes
 from mivex.core.motion.model import Effect
 from mivex.core.project.document import VERSION, Document, Overlay
@@ -50,19 +51,34 @@ def loads(data: Any, what: str) -> Document:
         Not a project, of a newer version, or with a value that cannot be.
     """
     if not isinstance(data, dict) or "mivex" not in data:
-        raise MivexError(f"{what} is not a Mivex project.")
+        raise MivexError(Message("{what} is not a Mivex project.", what=term(what)))
     version = data["mivex"]
     if isinstance(version, bool) or not isinstance(version, int) or version < 1:
-        raise MivexError(f"{what} does not say which version it is: “mivex” must be a whole number from 1 on.")
+        raise MivexError(
+            Message("{what} does not say which version it is: “mivex” must be a whole number from 1 on.", what=term(what))
+        )
     if version > VERSION:
         raise MivexError(
-            f"{what} was saved by a newer Mivex (format {version}; this one reads up to {VERSION}). It was left untouched."
+            Message(
+                "{what} was saved by a newer Mivex (format {version}; this one reads up to "
+                "{version2}). It was left untouched.",
+                what=term(what),
+                version=version,
+                version2=VERSION,
+            )
         )
     check_depth(data, what)
     rows = data.get("overlays")
     if isinstance(rows, list):
         if len(rows) > MOST_OVERLAYS:
-            raise MivexError(f"{what} has {len(rows):,} overlays; Mivex takes {MOST_OVERLAYS:,}.")
+            raise MivexError(
+                Message(
+                    "{what} has {count:,} overlays; Mivex takes {most_overlays:,}.",
+                    what=term(what),
+                    count=len(rows),
+                    most_overlays=MOST_OVERLAYS,
+                )
+            )
         for row in rows:
             if isinstance(row, dict):
                 check_steps(row.get("steps"), f"{what}: “{str(row.get('name', ''))[:60]}”")
@@ -71,13 +87,13 @@ def loads(data: Any, what: str) -> Document:
     except ValidationError as e:
         raise MivexError(explain(e, what)) from None
     except RecursionError:
-        raise MivexError(f"{what} is nested too deeply.") from None
+        raise MivexError(Message("{what} is nested too deeply.", what=term(what))) from None
     ids = [o.id for o in doc.overlays]
     if len(set(ids)) != len(ids):
-        raise MivexError(f"{what}: two overlays have the same id.")
+        raise MivexError(Message("{what}: two overlays have the same id.", what=term(what)))
     for o in doc.overlays:
         if wrong := use_each_other(doc, o.id):
-            raise MivexError(f"{what}: {wrong}")
+            raise MivexError(Message("{what}: {wrong}", what=term(what), wrong=term(wrong)))
     return synced(doc, doc)
 
 
@@ -142,7 +158,9 @@ def write_project(path: str | Path, doc: Document, seen: Stamp | None = None) ->
     path = check_path(path)
     if seen is not None and Stamp.on_disk(path) not in (seen, Stamp()):
         raise ChangedOnDisk(
-            f"“{path.name}” was changed on disk by somebody else since it was opened; it was not overwritten."
+            Message(
+                "“{name}” was changed on disk by somebody else since it was opened; it was not overwritten.", name=path.name
+            )
         )
     data = encoded(dumps(doc), path)
     if not write_bytes(path, data):

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from pathlib import Path
 
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.messages import Message, named, term
 from mivex.core.base.store import Batch, read_bytes, reason, shown
 from mivex.core.project.document import Document
 from mivex.core.project.file import absolute, paths_of, with_all_paths
@@ -72,7 +73,9 @@ def collected(doc: Document, folder: str | Path, stop: Callable[[], bool] = lamb
                 try:
                     target.mkdir(exist_ok=True)
                 except OSError as e:
-                    raise MivexError(f"The folder “{target}” cannot be made: {reason(e)}.") from None
+                    raise MivexError(
+                        Message("The folder “{target}” cannot be made: {e}.", target=target, e=term(reason(e)))
+                    ) from None
                 batch.stage(target / name, data)
                 contents[name] = data
             moved[p] = f"{FOLDER}/{name}"
@@ -165,4 +168,6 @@ def with_found(doc: Document, moved: dict[str, str]) -> Document:
 def told(paths: Iterable[str]) -> str:
     """A few names for a sentence."""
     names = [shown(Path(p).name) for p in paths]
-    return ", ".join(f"“{n}”" for n in names[:3]) + (f" and {len(names) - 3} more" if len(names) > 3 else "")
+    return named(", ", (f"“{n}”" for n in names[:3])) + (
+        Message(" and {count} more", count=len(names) - 3) if len(names) > 3 else ""
+    )

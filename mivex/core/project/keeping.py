@@ -16,6 +16,7 @@ from pathlib import Path
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.log import state_folder
+from mivex.core.base.messages import InSentence, Message
 from mivex.core.base.store import Batch, encoded, read_bytes
 from mivex.core.project.document import Document
 from mivex.core.project.file import Stamp, loads
@@ -105,7 +106,11 @@ class Keeper:
         try:
             self.file.parent.mkdir(parents=True, exist_ok=True)
         except OSError as e:
-            raise MivexError(f"The folder for unsaved work cannot be made: {(e.strerror or str(e)).lower()}.") from None
+            raise MivexError(
+                Message(
+                    "The folder for unsaved work cannot be made: {strerror}.", strerror=InSentence(e.strerror or str(e))
+                )
+            ) from None
         text = json.dumps({"folder": folder, "path": path, "stamp": stamp.content, "project": doc.model_dump(mode="json")})
         with Batch() as batch:
             batch.stage(self.file, encoded(text, self.file))

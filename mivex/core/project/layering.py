@@ -10,6 +10,7 @@ import numpy as np
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
+from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.masks import LayerInputs
 from mivex.core.layers.model import Geometry, Group, Layer
@@ -136,8 +137,10 @@ def use_each_other(doc: Document, overlay_id: str) -> str:
     if not names:
         return ""
     if len(set(way)) == 1:
-        return f"“{names[0]}” cannot use its own result."
-    return f"“{names[0]}” and “{names[1]}” would use each other's result; neither can come first."
+        return Message("“{names}” cannot use its own result.", names=names[0])
+    return Message(
+        "“{names}” and “{names2}” would use each other's result; neither can come first.", names=names[0], names2=names[1]
+    )
 
 
 def files_read(overlay: Overlay) -> list[str]:
@@ -189,9 +192,9 @@ def outside_of(
         if found is None:
             raise MivexError("the overlay that it reads is gone.")
         if overlay_id in (overlay.id, *ask.seen):
-            raise MivexError(f"“{found.name}” and “{overlay.name}” use each other.")
+            raise MivexError(Message("“{name}” and “{name2}” use each other.", name=found.name, name2=overlay.name))
         if not found.source.ready:
-            raise MivexError(f"“{found.name}” has no picture yet.")
+            raise MivexError(Message("“{name}” has no picture yet.", name=found.name))
         return found
 
     def inner() -> EvaluationRequest:
@@ -233,10 +236,12 @@ def outside_of(
             if kept is not None and kept.is_file():
                 with contextlib.suppress(MivexError):
                     return np.ascontiguousarray(read_picture(kept).values[..., 0])
-            title = f"“{overlay.name}”: {g.kind} from the mesh"
+            title = Message("“{name}”: {kind} from the mesh", name=overlay.name, kind=term(g.kind))
             ask.tell(title)
             probe = Probe(g.kind, g.reach, rays, g.axis, g.low, g.high, g.size, uv_set)
-            made = geometry_mask(loaded, probe, small, ask.stop, lambda t: ask.tell(f"{title}, {t:.0%}"))
+            made = geometry_mask(
+                loaded, probe, small, ask.stop, lambda t: ask.tell(Message("{title}, {t:.0%}", title=term(title), t=t))
+            )
             made = quantise(np.clip(made, 0, 1), 16)
             if kept is not None:
                 with contextlib.suppress(OSError, MivexError):  # a bake that cannot be kept is made again

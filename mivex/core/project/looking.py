@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import hashed
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.live import LivePaint
 from mivex.core.layers.masks import Values
@@ -165,6 +166,10 @@ def words_of(found: list[Explained]) -> str:
     """What `texel_explained` has found, in one line: channels by the layer that gave them."""
     by: dict[str, list[str]] = {}
     for e in found:
-        value = " ".join(f"{v:.2f}" for v in e.value)
-        by.setdefault(e.name or "a layer", []).append(f"{CHANNELS[e.channel].lower()} {value}")
-    return ".  ".join(f"{name}: {', '.join(what)}" for name, what in by.items()) + "."
+        value = joined(" ", (Message("{v:.2f}", v=v) for v in e.value))
+        by.setdefault(e.name or term("a layer"), []).append(
+            Message("{channels} {value}", channels=InSentence(CHANNELS[e.channel]), value=value)
+        )
+    return (
+        joined(".  ", (Message("{name}: {parts}", name=name, parts=joined(", ", what)) for name, what in by.items())) + "."
+    )

@@ -9,7 +9,8 @@ from typing import TYPE_CHECKING, Annotated, Any
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
-from mivex.core.base.errors import MivexError
+from mivex.core.base.errors import MivexError, what_is_invalid
+from mivex.core.base.messages import Message, named, term
 from mivex.core.base.store import read_bytes, write_text
 from mivex.core.layers import step as _layers_step  # noqa: F401 (registers its step)
 from mivex.core.prepare import STEPS
@@ -36,11 +37,17 @@ def explain(error: ValidationError, what: str) -> str:
     where = ".".join(place)
     tag = first.get("ctx", {}).get("tag")
     if first["type"] == "union_tag_invalid":
-        return f"{what}: “{tag}” is not a step Mivex knows ({', '.join(sorted(STEPS))})."
+        return Message(
+            "{what}: “{tag}” is not a step Mivex knows ({parts}).",
+            what=term(what),
+            tag=tag,
+            parts=named(", ", sorted(STEPS)),
+        )
     if first["type"] == "union_tag_not_found":
-        return f"{what}: {where or 'an entry'} does not say which step it is."
-    text = first["msg"][:1].lower() + first["msg"][1:]
-    return f"{what}: {where or 'the file'}: {text}."
+        return Message("{what}: {where} does not say which step it is.", what=term(what), where=term(where or "an entry"))
+    return Message(
+        "{what}: {where}: {text}.", what=term(what), where=term(where or "the file"), text=what_is_invalid(first)
+    )
 
 
 MOST_STEPS = 200
@@ -55,7 +62,7 @@ def check_depth(data: Any, what: str) -> None:
     while rows:
         level += 1
         if level > DEEPEST:
-            raise MivexError(f"{what} is nested more than {DEEPEST} levels deep.")
+            raise MivexError(Message("{what} is nested more than {deepest} levels deep.", what=term(what), deepest=DEEPEST))
         rows = [
             v
             for row in rows
@@ -68,7 +75,14 @@ def check_depth(data: Any, what: str) -> None:
 def check_steps(steps: Any, what: str) -> None:
     """Refuse more steps than `MOST_STEPS`; raises MivexError."""
     if isinstance(steps, list) and len(steps) > MOST_STEPS:
-        raise MivexError(f"{what} has {len(steps):,} steps; Mivex takes {MOST_STEPS}.")
+        raise MivexError(
+            Message(
+                "{what} has {count:,} steps; Mivex takes {most_steps}.",
+                what=term(what),
+                count=len(steps),
+                most_steps=MOST_STEPS,
+            )
+        )
 
 
 def parse_recipe(data: Any, what: str) -> Recipe:
@@ -87,12 +101,21 @@ def parse_recipe(data: Any, what: str) -> Recipe:
         raise MivexError(explain(e, what)) from None
     for number, step in enumerate(recipe.steps, 1):
         parts: list[tuple[str, BaseModel]] = [(f"“{step.step}”", step)]
-        parts += [(f"“{step.step}”, {k}", v) for k, v in step if isinstance(v, BaseModel)]
+        parts += [(Message("“{step}”, {k}", step=step.step, k=k), v) for k, v in step if isinstance(v, BaseModel)]
         for name, part in parts:
             if part.model_extra:
                 word = sorted(part.model_extra)[0]
                 known = ", ".join(k for k in type(part).model_fields if k != "step")
-                raise MivexError(f"{what}: step {number}, {name}, has no setting “{word}” (it has {known}).")
+                raise MivexError(
+                    Message(
+                        "{what}: step {number}, {name}, has no setting “{word}” (it has {known}).",
+                        what=term(what),
+                        number=number,
+                        name=name,
+                        word=word,
+                        known=known,
+                    )
+                )
     return recipe
 
 
@@ -125,10 +148,12 @@ def parse_json(raw: bytes, path: Path) -> Any:
         # A lone half of a character would be read here, and could never be saved again.
         json.dumps(data, ensure_ascii=False).encode("utf-8")
     except UnicodeEncodeError:
-        raise MivexError(f"“{path.name}” holds half a character (a lone surrogate), which is no text.") from None
+        raise MivexError(
+            Message("“{name}” holds half a character (a lone surrogate), which is no text.", name=path.name)
+        ) from None
     except (ValueError, RecursionError):
         # ValueError: also a number of thousands of digits.
-        raise MivexError(f"“{path.name}” is not a JSON text, or is cut short.") from None
+        raise MivexError(Message("“{name}” is not a JSON text, or is cut short.", name=path.name)) from None
     return data
 
 

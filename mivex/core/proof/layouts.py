@@ -13,6 +13,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import MipChain
@@ -337,7 +338,12 @@ def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label
     w, h = full_size(texture)
     if layout == "levels":
         return [
-            Label(x, y + bh + 1, bw, f"{i} · {m.widths[i]}×{m.heights[i]}" if bw > 64 else str(i))
+            Label(
+                x,
+                y + bh + 1,
+                bw,
+                Message("{i} · {widths}×{heights}", i=i, widths=m.widths[i], heights=m.heights[i]) if bw > 64 else str(i),
+            )
             for i, (x, y, bw, bh) in enumerate(level_boxes(m.levels, width, height, w / h))
         ]
     if layout == "backdrops":
@@ -351,11 +357,16 @@ def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label
         words = (
             "filtered straight, as hardware does",
             "filtered premultiplied, as it should be",
-            f"the difference, × {DIFFERENCE_GAIN}",
+            Message("the difference, × {difference_gain}", difference_gain=DIFFERENCE_GAIN),
         )
         high = round(h * side / max(w, h))
         rows = [
-            Label(_GAP, top + i * step + high + 1, width - 2 * _GAP, f"Levels 1 to {far_count(texture)}: {text}")
+            Label(
+                _GAP,
+                top + i * step + high + 1,
+                width - 2 * _GAP,
+                Message("Levels 1 to {far_count}: {text}", far_count=far_count(texture), text=term(text)),
+            )
             for i, text in enumerate(words)
         ]
         true_size = "Above: true size, as filtered and as it should be"
@@ -364,11 +375,25 @@ def labels(texture: Texture, layout: str, width: int, height: int) -> list[Label
         rows = []
         for i, (x, y, bw, bh) in enumerate(magnify_boxes(width, height)):
             text = "cut at one half" if i % 2 == 0 else "plain alpha"
-            rows.append(Label(x, y + bh + 1, bw, f"{MAGNIFICATIONS[i // 2]} ×, {text}"))
+            rows.append(
+                Label(
+                    x,
+                    y + bh + 1,
+                    bw,
+                    Message("{magnifications} ×, {text}", magnifications=MAGNIFICATIONS[i // 2], text=term(text)),
+                )
+            )
         return rows
     if layout == "border":
         x, y, bw, bh, thick = border_frame(texture, width, height)
-        return [Label(x, y + bh + _GAP + thick + 2, bw, f"outermost {BORDER_DEPTH} texels of each side, enlarged")]
+        return [
+            Label(
+                x,
+                y + bh + _GAP + thick + 2,
+                bw,
+                Message("outermost {border_depth} texels of each side, enlarged", border_depth=BORDER_DEPTH),
+            )
+        ]
     return []
 
 

@@ -8,6 +8,7 @@ import numpy as np
 from pydantic import BaseModel
 
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display
@@ -53,7 +54,9 @@ def by_seeds(
         other = overlay.model_copy(update={"layers": reseeded(overlay.layers, k), "steps": reseeded(overlay.steps, k)})
         frames.append(evaluator.texture(other, doc, stop=stop).values.copy())
         if k == 1 and np.array_equal(frames[0], frames[1]):
-            raise MivexError(f"Nothing that is seen of “{overlay.name}” has a seed: no noise, no seeded pattern.")
+            raise MivexError(
+                Message("Nothing that is seen of “{name}” has a seed: no noise, no seeded pattern.", name=overlay.name)
+            )
     return frames
 
 

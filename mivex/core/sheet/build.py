@@ -8,6 +8,7 @@ import numpy as np
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.limits import check_size
+from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.sheet.model import MOST, Grid
@@ -130,7 +131,7 @@ def build(frames: list[Floats], layout: Layout, *, data: bool = False) -> tuple[
     if not frames:
         raise MivexError("There are no frames to build a sheet from.")
     if len(frames) > MOST:
-        raise MivexError(f"{len(frames)} frames are more than a sheet may have ({MOST}).")
+        raise MivexError(Message("{count} frames are more than a sheet may have ({most}).", count=len(frames), most=MOST))
     widest, highest = max(f.shape[1] for f in frames), max(f.shape[0] for f in frames)
     cell = (layout.cell[0] or widest, layout.cell[1] or highest)
     columns = min(layout.columns or columns_for(len(frames), cell), len(frames))
@@ -140,7 +141,9 @@ def build(frames: list[Floats], layout: Layout, *, data: bool = False) -> tuple[
     w, h = columns * (cell[0] + g) + g if g else columns * cell[0], rows * (cell[1] + g) + g if g else rows * cell[1]
     check_size(w, h, "The sheet")
     if columns > 64 or rows > 64:
-        raise MivexError(f"{columns} × {rows} cells are more than 64 in a row or a column.")
+        raise MivexError(
+            Message("{columns} × {rows} cells are more than 64 in a row or a column.", columns=columns, rows=rows)
+        )
     ratio = [(cell[0] / f.shape[1], cell[1] / f.shape[0]) for f in frames]
     scale = {"none": 1.0, "inside": min(min(r) for r in ratio), "fill": max(min(max(r) for r in ratio), 1e-6)}[layout.fit]
     out = np.zeros((h, w, 4), np.float32)

@@ -5,6 +5,7 @@ from collections.abc import Callable
 import numpy as np
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
 from mivex.core.picture.traits import FrameRect
 from mivex.core.prepare.base import Surface
@@ -39,7 +40,9 @@ def by_cells(surface: Surface, run: Callable[[Surface], Surface], label: str) ->
     before = {(b[3] - b[1], b[2] - b[0]) for b in boxes}
     after = {m.alpha.shape for m in made}
     if len(after) > len(before):
-        raise MivexError(f"“{label}” would give the cells of the sheet different sizes; they keep one size.")
+        raise MivexError(
+            Message("“{label}” would give the cells of the sheet different sizes; they keep one size.", label=label)
+        )
     grown = [(m.alpha.shape[0] / (b[3] - b[1]), m.alpha.shape[1] / (b[2] - b[0])) for m, b in zip(made, boxes, strict=True)]
     gy, gx = grown[0]
     size = (max(1, round(h * gy)), max(1, round(w * gx)))

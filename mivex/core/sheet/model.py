@@ -5,6 +5,7 @@ from typing import Literal
 from pydantic import Field
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message
 from mivex.core.base.settings import OmitDefaultsModel, setting
 from mivex.core.picture.traits import FrameRect
 
@@ -43,7 +44,17 @@ class Grid(OmitDefaultsModel):
         right = self.left + self.columns * w + self.gutter * (self.columns - 1)
         low = self.top + self.rows * h + self.gutter * (self.rows - 1)
         if w < 1 or h < 1 or right > width + 0.5 or low > height + 0.5:
-            raise MivexError(f"{self.columns} × {self.rows} cells of {w:.4g} × {h:.4g} do not fit into {width} × {height}.")
+            raise MivexError(
+                Message(
+                    "{columns} × {rows} cells of {w:.4g} × {h:.4g} do not fit into {width} × {height}.",
+                    columns=self.columns,
+                    rows=self.rows,
+                    w=w,
+                    h=h,
+                    width=width,
+                    height=height,
+                )
+            )
         rows = []
         for k in range(min(self.columns * self.rows, self.count or MOST)):
             if k in self.unused:

@@ -6,6 +6,7 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
 from mivex.core.stage.baking import Ints, spots_of, spread_out, welded
 from mivex.core.stage.mesh import Mesh
@@ -25,7 +26,7 @@ def faces_of(text: str, count: int) -> Ints:
     for part in filter(None, (p.strip() for p in text.split(","))):
         first, dash, last = part.partition("-")
         if not first.isdigit() or (dash and not last.isdigit()):
-            raise MivexError(f"“{part[:20]}” is no range of faces.")
+            raise MivexError(Message("“{part}” is no range of faces.", part=part[:20]))
         a, b = int(first), int(last) if dash else int(first)
         if a < count:
             rows.append(np.arange(a, min(b, count - 1) + 1, dtype=np.int64))

@@ -11,6 +11,7 @@ from functools import partial
 import numpy as np
 
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message, joined
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import MipChain, build_chain
@@ -89,11 +90,11 @@ class FragmentRecord:
     def verdict(self) -> str:
         """In words."""
         if self.code == HIDDEN:
-            return f"hidden by {self.by}"
+            return Message("hidden by {by}", by=self.by)
         if self.code != DRAWN:
             return {CUT: "discarded by cutoff", DOTTED: "discarded by the matrix", LAYS: "lays its depth"}[self.code]
         if self.hides:
-            return f"drawn, wrote depth and so hid {', '.join(dict.fromkeys(self.hides))}"
+            return Message("drawn, wrote depth and so hid {parts}", parts=joined(", ", dict.fromkeys(self.hides)))
         return "drawn, wrote depth" if self.wrote else "drawn"
 
 

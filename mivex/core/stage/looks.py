@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message, named
 from mivex.core.base.types import Floats
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall
@@ -133,7 +134,7 @@ def _overdraw(draws: list[DrawCall], view: View, lighting: Lighting, budget: flo
         "fragments": float(counts.sum()),
         "covered": float(seen.mean()),
     }
-    marks = tuple((_tone(min(n / top, 1)), f"{n:g}") for n in (0, budget / 2, budget, 2 * budget))
+    marks = tuple((_tone(min(n / top, 1)), Message("{n:g}", n=n)) for n in (0, budget / 2, budget, 2 * budget))
     return Look("overdraw", codes, marks, figures, counts, hist)
 
 
@@ -145,7 +146,10 @@ def _depth(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     # Evenly in 1/depth, as the buffer is: near things are told apart best.
     t = np.where(seen, (iw - 1 / high) / max(1 / low - 1 / high, 1e-9), 0) if seen.any() else np.zeros_like(iw)
     marks = (
-        tuple((_tone(s), f"{1 / (1 / high + s * (1 / low - 1 / high)):.2f} m") for s in (0.0, 0.25, 0.5, 1.0))
+        tuple(
+            (_tone(s), Message("{value:.2f} m", value=1 / (1 / high + s * (1 / low - 1 / high))))
+            for s in (0.0, 0.25, 0.5, 1.0)
+        )
         if seen.any()
         else ()
     )
@@ -190,7 +194,7 @@ def _mip(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
 def _alpha(draws: list[DrawCall], view: View, lighting: Lighting) -> Look:
     a = np.clip(draw_all(draws, view, lighting).colour[..., 3], 0, 1)
     figures = {"clear": float((a <= 0).mean()), "solid": float((a >= 1).mean())}
-    marks = tuple((_tone(s), f"{s:g}") for s in (0.0, 0.5, 1.0))
+    marks = tuple((_tone(s), Message("{s:g}", s=s)) for s in (0.0, 0.5, 1.0))
     return Look("alpha", _grey(a), marks, figures, a)
 
 
@@ -233,5 +237,7 @@ def look_at(
         return _overdraw(draws, view, lighting, budget)
     makers = {"order": _order, "depth": _depth, "normals": _normals, "mip": _mip, "alpha": _alpha}
     if name not in makers:
-        raise MivexError(f"“{name}” is no view of the stage; there are {', '.join(LOOKS)}.")
+        raise MivexError(
+            Message("“{name}” is no view of the stage; there are {parts}.", name=name, parts=named(", ", LOOKS))
+        )
     return makers[name](draws, view, lighting)

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message, named, term
 from mivex.core.base.types import Doubles
 
 _kernels = Lazy("mivex.core.stage.kernels.meet")
@@ -109,11 +110,24 @@ def checked(mesh: Mesh, subject: str) -> Mesh:
             return
         if values.shape != (n, wide):
             raise MivexError(
-                f"{subject} has {what} that do not fit its corners: {'x'.join(map(str, values.shape))}, where "
-                f"{n}x{wide} are due."
+                Message(
+                    "{subject} has {what} that do not fit its corners: {parts}, where {n}x{wide} are due.",
+                    subject=term(subject),
+                    what=term(what),
+                    parts=named("x", map(str, values.shape)),
+                    n=n,
+                    wide=wide,
+                )
             )
         if not np.isfinite(values).all() or (n and float(np.abs(values).max()) > far):
-            raise MivexError(f"{subject} has {what} that are no numbers, or beyond {far:,.0f}.")
+            raise MivexError(
+                Message(
+                    "{subject} has {what} that are no numbers, or beyond {far:,.0f}.",
+                    subject=term(subject),
+                    what=term(what),
+                    far=far,
+                )
+            )
 
     rows(mesh.position, 3, "corners", FARTHEST)
     rows(mesh.normal, 3, "normals", FARTHEST)
@@ -122,7 +136,7 @@ def checked(mesh: Mesh, subject: str) -> Mesh:
     rows(mesh.tint, 4, "colours of corners", FARTHEST)
     index = mesh.index
     if index.ndim != 2 or index.shape[1] != 3 or (len(index) and (index.min() < 0 or index.max() >= n)):
-        raise MivexError(f"{subject} has triangles of corners that are not there.")
+        raise MivexError(Message("{subject} has triangles of corners that are not there.", subject=term(subject)))
     return mesh
 
 

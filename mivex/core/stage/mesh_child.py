@@ -14,6 +14,8 @@ import struct
 import sys
 from typing import Any
 
+from mivex.core.base.messages import Message
+
 MOST_TRIANGLES = 2_000_000
 MOST_NODES = 20_000
 MOST_GROUPS = 2_000
@@ -51,10 +53,10 @@ def look_through(tree: dict[str, Any]) -> None:
             raise Refused("an accessor has no data")
         count += n
     if count > 16 * MOST_TRIANGLES:
-        raise Refused(f"its accessors declare {count:,} values")
+        raise Refused(Message("its accessors declare {count:,} values", count=count))
     nodes = tree.get("nodes", [])
     if len(nodes) > MOST_NODES:
-        raise Refused(f"it has {len(nodes):,} nodes")
+        raise Refused(Message("it has {count:,} nodes", count=len(nodes)))
     triangles = 0
     sizes = {}
     for k, mesh in enumerate(tree.get("meshes", [])):
@@ -66,7 +68,7 @@ def look_through(tree: dict[str, Any]) -> None:
             for p in parts
         ) + len(parts)
         if len(parts) > MOST_NODES:
-            raise Refused(f"a mesh has {len(parts):,} parts")
+            raise Refused(Message("a mesh has {count:,} parts", count=len(parts)))
     depth = [0] * len(nodes)
     parents = [0] * len(nodes)
     for node in nodes:
@@ -74,7 +76,7 @@ def look_through(tree: dict[str, Any]) -> None:
             parents[child] += 1
         triangles += sizes.get(node.get("mesh"), 0)
     if triangles > MOST_TRIANGLES + MOST_NODES:
-        raise Refused(f"it has more than {MOST_TRIANGLES:,} triangles")
+        raise Refused(Message("it has more than {most_triangles:,} triangles", most_triangles=MOST_TRIANGLES))
     ready = [k for k, n in enumerate(parents) if n == 0]
     seen = 0
     while ready:
@@ -88,7 +90,7 @@ def look_through(tree: dict[str, Any]) -> None:
     if seen < len(nodes):
         raise Refused("its nodes go round in a circle")
     if max(depth, default=0) > DEEPEST:
-        raise Refused(f"its nodes are nested more than {DEEPEST} deep")
+        raise Refused(Message("its nodes are nested more than {deepest} deep", deepest=DEEPEST))
 
 
 def named_uvs(data: bytes, binary: bool, folder: str) -> bytes:
@@ -123,9 +125,9 @@ def regular(folder: str, name: object) -> str:
     try:
         seen = os.stat(path)
     except OSError:
-        raise Refused(f"“{name[:60]}” beside it is missing") from None
+        raise Refused(Message("“{name}” beside it is missing", name=name[:60])) from None
     if not stat.S_ISREG(seen.st_mode) or seen.st_size > 1 << 30:
-        raise Refused(f"“{name[:60]}” beside it is no file of a mesh")
+        raise Refused(Message("“{name}” beside it is no file of a mesh", name=name[:60]))
     return path
 
 
@@ -133,7 +135,7 @@ def plain_obj(data: bytes) -> bytes:
     """An OBJ without its materials, which nothing here reads, and without groups where there are thousands."""
     for face in re.finditer(rb"(?m)^[ \t]*f[ \t][^\n]{%d,}" % (2 * MOST_CORNERS), data):
         if (count := len(face.group().split()) - 1) > MOST_CORNERS:
-            raise Refused(f"a face of it has {count:,} corners")
+            raise Refused(Message("a face of it has {count:,} corners", count=count))
     data = re.sub(rb"(?m)^[ \t]*mtllib\b[^\n]*", b"", data)
     if len(re.findall(rb"(?m)^[ \t]*(?:[og]|usemtl)\b", data)) > MOST_GROUPS:
         data = re.sub(rb"(?m)^[ \t]*(?:[og]|usemtl)\b[^\n]*", b"", data)
@@ -179,7 +181,7 @@ def read(path: str, data: bytes) -> dict[str, Any]:
     )
     placed = [(p, m) for p, m in placed if isinstance(p, trimesh.Trimesh) and len(p.faces)]
     if sum(len(p.faces) for p, _ in placed) > MOST_TRIANGLES:
-        raise Refused(f"it has more than {MOST_TRIANGLES:,} triangles")
+        raise Refused(Message("it has more than {most_triangles:,} triangles", most_triangles=MOST_TRIANGLES))
     rows: dict[str, Any] = {"count": np.array(len(placed))}
     for k, (p, m) in enumerate(placed):
         rows[f"position{k}"] = np.array(p.vertices, np.float64)

@@ -12,6 +12,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.guarded import BROKEN, run_guarded
+from mivex.core.base.messages import Message
 from mivex.core.base.store import check_regular, read_bytes, shown
 from mivex.core.base.types import Doubles
 from mivex.core.stage.mesh import Mesh, checked
@@ -45,7 +46,13 @@ def _parts(path: Path) -> list[dict[str, Doubles]]:
         _CHILD, {"path": str(path.resolve())}, data, memory=(1100 << 20) + 24 * len(data), seconds=25, what=name
     )
     if code == BROKEN:
-        raise MivexError(f"“{name}” cannot be read as a mesh: {shown(out.decode('utf-8', 'replace'))[:160]}.")
+        raise MivexError(
+            Message(
+                "“{name}” cannot be read as a mesh: {decode}.",
+                name=name,
+                decode=shown(out.decode("utf-8", "replace"))[:160],
+            )
+        )
     with np.load(io.BytesIO(out), allow_pickle=False) as rows:
         return [
             {k: rows[f"{k}{n}"] for k in ("position", "faces", "place", "normal", "uv0", "uv1") if f"{k}{n}" in rows}
@@ -89,11 +96,13 @@ def read_mesh(path: str | Path) -> LoadedMesh:
     """
     whole = Path(path)
     if whole.suffix.lower() not in READABLE_MESHES:
-        raise MivexError(f"“{shown(whole.name)}” is no mesh that can be read here; OBJ, PLY and glTF can.")
+        raise MivexError(
+            Message("“{name}” is no mesh that can be read here; OBJ, PLY and glTF can.", name=shown(whole.name))
+        )
     check_regular(whole, MOST_BYTES, "mesh")
     parts = _parts(whole)
     if not parts:
-        raise MivexError(f"“{shown(whole.name)}” holds no triangles.")
+        raise MivexError(Message("“{name}” holds no triangles.", name=shown(whole.name)))
     return _joined(parts, whole)
 
 
@@ -104,7 +113,7 @@ def _joined(parts: list[dict[str, Doubles]], path: Path) -> LoadedMesh:
     for p in parts:
         position, faces, matrix, given = p["position"], p["faces"].astype(np.int64), p["place"], p.get("normal")
         if not np.isfinite(position).all() or faces.min() < 0 or faces.max() >= len(position):
-            raise MivexError(f"“{shown(path.name)}” has corners that are nowhere.")
+            raise MivexError(Message("“{name}” has corners that are nowhere.", name=shown(path.name)))
         if given is None or len(given) != len(position) or not np.isfinite(given).all():
             normal = _normals(position, faces)
             notes.add("It has no normals; they were made from its faces.")
@@ -137,7 +146,7 @@ def _joined(parts: list[dict[str, Doubles]], path: Path) -> LoadedMesh:
         index.append(faces + start)
         start += len(position)
     if not index:
-        raise MivexError(f"“{shown(path.name)}” holds no triangles.")
+        raise MivexError(Message("“{name}” holds no triangles.", name=shown(path.name)))
     whole = {k: np.concatenate(v) for k, v in rows.items()}
     if any(seconds) and not all(seconds):
         notes.add("Only a part of it has a second UV set.")

@@ -9,6 +9,8 @@ from PySide6.QtCore import QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QBrush, QColor, QKeyEvent, QLinearGradient, QMouseEvent, QPainter, QPaintEvent, QPen, QPolygonF
 from PySide6.QtWidgets import QColorDialog, QHBoxLayout, QLabel, QPushButton, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message
 from mivex.core.prepare.tinting import Stop
 from mivex.core.prepare.tones import STRAIGHT, through
 from mivex.ui import theme
@@ -89,7 +91,7 @@ class CurveEdit(Plane):
         self._held = False
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         self.ground(p)
         draw_histogram(p, self.area, self.counts, "#484848")
         p.setPen(QPen(QColor(theme.LINE), 1))
@@ -179,7 +181,7 @@ class CurveField(Field):
     def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any) -> None:
         super().__init__(name, hint, get, default, tall=True)
         self.edit = CurveEdit()
-        self.edit.setAccessibleName(name)
+        self.edit.setAccessibleName(tr(name))
         self.edit.changed.connect(self.edited)
         self.edit.released.connect(self.released)
         self.finish_tall(self.edit, 136)
@@ -209,7 +211,7 @@ class RampEdit(Plane):
         return QPointF(self._bar.left() + self._bar.width() * at, self._bar.bottom() + 11)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         self.ground(p)
         fill = QLinearGradient(self._bar.topLeft(), self._bar.topRight())
         for at, c in self.stops:
@@ -275,7 +277,7 @@ class RampEdit(Plane):
         """Choose another colour for the chosen place."""
         at, c = self.stops[self.chosen]
         fresh = QColorDialog.getColor(
-            QColor.fromRgbF(*c), self, "Colour", QColorDialog.ColorDialogOption.DontUseNativeDialog
+            QColor.fromRgbF(*c), self, tr("Colour"), QColorDialog.ColorDialogOption.DontUseNativeDialog
         )
         if fresh.isValid():
             rows = list(self.stops)
@@ -308,7 +310,7 @@ class RampField(Field):
     def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any) -> None:
         super().__init__(name, hint, get, default, tall=True)
         self.edit = RampEdit()
-        self.edit.setAccessibleName(name)
+        self.edit.setAccessibleName(tr(name))
         self.edit.changed.connect(self.edited)
         self.edit.released.connect(self.released)
         self.finish_tall(self.edit, 58)
@@ -330,8 +332,8 @@ class LevelsEdit(Plane):
         self.counts: Counts | None = None
         self.values = {"black": 0.0, "white": 1.0, "gamma": 1.0, "out_black": 0.0, "out_white": 1.0}
         self._held = ""
-        self.setAccessibleName("Histogram with the handles of the levels")
-        self.setToolTip("Drag the handles: below, what becomes low and high, and the bend; above, what they become.")
+        self.setAccessibleName(tr("Histogram with the handles of the levels"))
+        self.setToolTip(tr("Drag the handles: below, what becomes low and high, and the bend; above, what they become."))
 
     @property
     def area(self) -> QRectF:
@@ -355,7 +357,7 @@ class LevelsEdit(Plane):
         return QPointF(a.left() + a.width() * at, a.top() - 5 if above else a.bottom() + 7)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         self.ground(p)
         draw_histogram(p, self.area, self.counts)
         a = self.area
@@ -411,10 +413,10 @@ class StrokesField(Field):
         row = QHBoxLayout(editor)
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(6)
-        self.paint = QPushButton("Paint")
+        self.paint = QPushButton(tr("Paint"))
         self.paint.setCheckable(True)
         self.paint.setToolTip(
-            "Paint in the flat proof; with the right button, take away. Ctrl and the wheel change the brush."
+            tr("Paint in the flat proof; with the right button, take away. Ctrl and the wheel change the brush.")
         )
         self.paint.toggled.connect(self.paint_wanted)
         self.count = QLabel()
@@ -424,7 +426,7 @@ class StrokesField(Field):
         self.finish(editor)
 
     def show_value(self, value: Any) -> None:
-        self.count.setText(f"{len(value)} stroke{'' if len(value) == 1 else 's'}")
+        self.count.setText(tr(Message("{count} stroke{ending}", count=len(value), ending="" if len(value) == 1 else "s")))
 
 
 EDITORS: dict[str, Callable[[str, str, Callable[[], Any], Any], Field]] = {

@@ -29,6 +29,8 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from mivex.core.base.languages import figure, tr
+from mivex.core.base.messages import Message, term
 from mivex.core.pixels.colour import hex_of
 from mivex.ui import theme
 from mivex.ui.fields.line import FOR_A_WHILE, Held, Line
@@ -43,11 +45,11 @@ class Name(QLabel):
     usual_wanted = Signal()
 
     def __init__(self, name: str) -> None:
-        super().__init__(name)
+        super().__init__(tr(name))
         self.setFixedWidth(NAME_WIDTH)
         self.setContentsMargins(9, 0, 0, 0)
         # A long name takes two lines of smaller letters.
-        long = QFontMetrics(theme.figures_font()).horizontalAdvance(name) > NAME_WIDTH - 9
+        long = QFontMetrics(theme.figures_font()).horizontalAdvance(tr(name)) > NAME_WIDTH - 9
         self.setObjectName("small" if long else "soft")
         self.setWordWrap(long)
         self.changed = False
@@ -56,13 +58,13 @@ class Name(QLabel):
         """Show or hide the dot."""
         if on != self.changed:
             self.changed = on
-            self.setAccessibleDescription("changed" if on else "")
+            self.setAccessibleDescription(tr("changed" if on else ""))
             self.update()
 
     def paintEvent(self, event: QPaintEvent) -> None:
         super().paintEvent(event)
         if self.changed:
-            p = QPainter(self)
+            p = theme.painter(self)
             p.setRenderHint(QPainter.RenderHint.Antialiasing)
             p.setPen(Qt.PenStyle.NoPen)
             p.setBrush(QColor(theme.CHOSEN))
@@ -88,8 +90,8 @@ class Field(QWidget):
         super().__init__()
         self.name, self.hint, self.get, self.default = name, hint, get, default
         self.setFixedHeight(ROW)
-        self.setToolTip(hint)
-        self.setAccessibleName(name)
+        self.setToolTip(tr(hint))
+        self.setAccessibleName(tr(name))
         self.row = QHBoxLayout() if tall else QHBoxLayout(self)
         self.row.setContentsMargins(0, 1, 0, 1)
         self.row.setSpacing(6)
@@ -200,10 +202,10 @@ class Bar(QWidget):
 
     def text(self) -> str:
         """The number with its unit."""
-        shown = f"{self.value:.{self.digits}f}"
+        shown = format(self.value, f".{self.digits}f")
         if not self.whole and abs(float(shown)) == 0:
-            shown = f"{0:.{self.digits}f}"
-        return shown.replace("-", "−") + (f" {self.unit}" if self.unit else "")
+            shown = format(0.0, f".{self.digits}f")
+        return figure(shown).replace("-", "−") + (f" {tr(self.unit)}" if self.unit else "")
 
     def _at(self, value: float) -> float:
         if self.log:
@@ -228,7 +230,7 @@ class Bar(QWidget):
                 self.changed.emit(value)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         w, y = float(self.width()), self.height() - 4.5
         on, held = self.isEnabled(), self.hasFocus() or self._press is not None
@@ -238,7 +240,7 @@ class Bar(QWidget):
         if self.mark:
             p.setPen(QColor(theme.SOFT))
             p.setFont(theme.figures_font(11))
-            p.drawText(QRectF(2, 0, w, y - 2), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignLeft, self.mark)
+            p.drawText(QRectF(2, 0, w, y - 2), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignLeft, tr(self.mark))
         p.setPen(QPen(QColor(theme.LINE), 2))
         p.drawLine(QPointF(1, y), QPointF(w - 1, y))
         # The usual value is a notch under the gauge; from nought, or from the left, runs what is set.
@@ -303,7 +305,7 @@ class Bar(QWidget):
     def type_in(self, begin: str = "") -> None:
         """Open the line in which the number is typed."""
         self._edit.setGeometry(self.rect())
-        self._edit.put(f"{self.value:.{self.digits}f}")
+        self._edit.put(figure(f"{self.value:.{self.digits}f}"))
         if begin:
             self._edit.begin(begin)
         self._edit.show()
@@ -343,7 +345,7 @@ class NumberField(Field):
     ) -> None:
         super().__init__(name, hint, get, default)
         self.bar = Bar(low, high, hard, whole=whole, unit=unit, log=log, default=default)
-        self.bar.setAccessibleName(name)
+        self.bar.setAccessibleName(tr(name))
         self.bar.changed.connect(lambda v: self.edited.emit(int(v) if whole else v))
         self.bar.released.connect(self.released)
         self.bar.let_go.connect(self.let_go)
@@ -368,8 +370,8 @@ class ChoiceField(Field):
         super().__init__(name, hint, get, default)
         self.words = list(choices)
         self.box = QuietCombo()
-        self.box.setAccessibleName(name)
-        self.box.addItems(list(choices.values()))
+        self.box.setAccessibleName(tr(name))
+        self.box.addItems([tr(w) for w in choices.values()])
         self.box.setSizeAdjustPolicy(QComboBox.SizeAdjustPolicy.AdjustToMinimumContentsLengthWithIcon)
         self.box.activated.connect(lambda i: (self.edited.emit(self.words[i]), self.released.emit(), self.let_go.emit()))
         self.finish(self.box)
@@ -384,7 +386,7 @@ class SwitchField(Field):
     def __init__(self, name: str, hint: str, get: Callable[[], Any], default: bool) -> None:
         super().__init__(name, hint, get, default)
         self.check = QCheckBox()
-        self.check.setAccessibleName(name)
+        self.check.setAccessibleName(tr(name))
         self.check.clicked.connect(lambda on: (self.edited.emit(on), self.released.emit()))
         self.finish(self.check)
 
@@ -398,8 +400,8 @@ class TextField(Field):
     def __init__(self, name: str, hint: str, get: Callable[[], Any], default: str, empty: str = "") -> None:
         super().__init__(name, hint, get, default)
         self.line = Line()
-        self.line.setAccessibleName(name)
-        self.line.setPlaceholderText(empty)
+        self.line.setAccessibleName(tr(name))
+        self.line.setPlaceholderText(tr(empty))
         self.line.typed.connect(self._finished)
         self.line.let_go.connect(self.let_go)
         self.finish(self.line)
@@ -426,17 +428,17 @@ class ColourField(Field):
         row.setSpacing(6)
         self.swatch = QPushButton()
         self.swatch.setFixedSize(26, 20)
-        self.swatch.setAccessibleName(f"{name}: choose")
+        self.swatch.setAccessibleName(tr(Message("{name}: choose", name=term(name))))
         self.swatch.clicked.connect(self._choose)
         self.line = Line()
-        self.line.setAccessibleName(name)
+        self.line.setAccessibleName(tr(name))
         self.line.typed.connect(self._typed)
         self.line.let_go.connect(self.let_go)
         row.addWidget(self.swatch)
         row.addWidget(self.line, 1)
         if pick:
             self.picker = theme.tool("pick", "Take a colour from the flat proof: click here, then on the picture")
-            self.picker.setAccessibleName(f"{name}: pick from the picture")
+            self.picker.setAccessibleName(tr(Message("{name}: pick from the picture", name=term(name))))
             self.picker.clicked.connect(self.pick_wanted)
             row.addWidget(self.picker)
         self.finish(editor)
@@ -449,7 +451,7 @@ class ColourField(Field):
     def _choose(self) -> None:
         now = QColor.fromRgbF(*self.get())
         options = QColorDialog.ColorDialogOption.DontUseNativeDialog
-        colour = QColorDialog.getColor(now, self, self.name, options)
+        colour = QColorDialog.getColor(now, self, tr(self.name), options)
         if colour.isValid():
             self._tell(colour)
 
@@ -477,8 +479,8 @@ class FileField(Field):
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(6)
         self.line = Line()
-        self.line.setAccessibleName(name)
-        self.line.setPlaceholderText("None yet")
+        self.line.setAccessibleName(tr(name))
+        self.line.setPlaceholderText(tr("None yet"))
         self.line.typed.connect(self._typed)
         self.line.let_go.connect(self.let_go)
         button = theme.tool("folder", "Choose a picture")

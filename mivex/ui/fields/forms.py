@@ -6,6 +6,7 @@ from typing import Any, Literal, get_args, get_origin
 from pydantic import BaseModel
 from pydantic.fields import FieldInfo
 
+from mivex.core.base.messages import Message, term
 from mivex.ui.fields.editors import EDITORS
 from mivex.ui.fields.fields import ChoiceField, ColourField, Field, FileField, NumberField, SwitchField, TextField
 
@@ -45,7 +46,9 @@ def field_for(
         return EDITORS[str(extra["widget"])](name, hint, get, info.get_default())
     if get_origin(kind) is Literal:
         words = get_args(kind)
-        labels = extra.get("choices") or {w: f"{w} {unit}".strip() for w in words}
+        labels = extra.get("choices") or {
+            w: Message("{w} {unit}", w=term(w), unit=term(unit)) if unit else w for w in words
+        }
         return ChoiceField(name, hint, get, info.default, {w: labels[w] for w in words})
     if kind is bool:
         return SwitchField(name, hint, get, info.default)

@@ -7,6 +7,8 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QImage, QPixmap
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QLabel
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.prepare import STEPS
 from mivex.core.proof.samples import build_pictures, step_pictures
 from mivex.ui.session.worker import Workers
@@ -43,7 +45,7 @@ class Hint(QFrame):
     def say(self, words: str) -> None:
         """Show a sentence."""
         self._step = ""
-        self.words.setText(words)
+        self.words.setText(tr(words))
         for picture in self.pictures:
             picture.hide()
 
@@ -57,11 +59,13 @@ class Hint(QFrame):
 
     def _show(self, key: str, words: str, make: Callable[[], Any]) -> None:
         self._step = key
-        self.words.setText(words)
+        self.words.setText(tr(words))
         for i, picture in enumerate(self.pictures):
             picture.setVisible(True)
             picture.setPixmap(self._drawn[key][i] if key in self._drawn else QPixmap())
-            picture.setAccessibleName(f"{words}: {'after' if i else 'before'}")
+            picture.setAccessibleName(
+                tr(Message("{words}: {word}", words=term(words), word=term("after" if i else "before")))
+            )
         if key not in self._drawn:
             self.worker.ask(key, lambda _report, _stopped: make())
 

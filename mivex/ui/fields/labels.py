@@ -4,10 +4,12 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QAction, QResizeEvent
 from PySide6.QtWidgets import QLabel, QSizePolicy, QWidget
 
+from mivex.core.base.languages import tr
+
 
 def label(text: str, name: str = "", *, wrap: bool = False) -> QLabel:
     """A line of text; ``name`` chooses its style (title, section, soft, figure, equation)."""
-    made = QLabel(text)
+    made = QLabel(tr(text))
     if name:
         made.setObjectName(name)
     made.setWordWrap(wrap)
@@ -19,7 +21,7 @@ def enable(control: QWidget | QAction, on: bool, why: str) -> None:
     if control.property("hint") is None:
         control.setProperty("hint", control.toolTip())
     control.setEnabled(on)
-    control.setToolTip(control.property("hint") if on else why)
+    control.setToolTip(tr(control.property("hint") if on else why))
 
 
 class Elided(QLabel):
@@ -33,7 +35,7 @@ class Elided(QLabel):
 
     def setText(self, text: str) -> None:
         """Say something else."""
-        self.whole = text
+        self.whole = tr(text)
         self._fit()
 
     def text(self) -> str:

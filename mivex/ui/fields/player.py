@@ -8,6 +8,8 @@ from PySide6.QtCore import QRectF, Qt, QTimer
 from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message
 from mivex.core.picture.texture import Texture
 from mivex.core.sheet.bleed import cell_texels
 from mivex.core.sheet.model import Sheet
@@ -22,10 +24,10 @@ class _View(QWidget):
         super().__init__()
         self.player = player
         self.setFixedHeight(SIDE)
-        self.setAccessibleName("Frames, playing")
+        self.setAccessibleName(tr("Frames, playing"))
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.fillRect(self.rect(), QColor(theme.SURROUND))
         p.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
         for image, weight in self.player.pictures():
@@ -141,9 +143,9 @@ class FramePlayer(QWidget):
         """Show the present frame."""
         first = self.frame[0]
         self.run.setIcon(theme.icon("rest" if self._timer.isActive() else "run", theme.SOFT))
-        self.words.setText(f"frame {first} of 0 to {self.count - 1}")
+        self.words.setText(tr(Message("frame {first} of 0 to {count}", first=first, count=self.count - 1)))
         self.desk.show_frame(first)
-        self.view.setAccessibleDescription(self.words.text())
+        self.view.setAccessibleDescription(tr(self.words.text()))
         self.view.update()
 
 

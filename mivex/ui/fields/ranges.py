@@ -5,6 +5,8 @@ from typing import Any
 
 from PySide6.QtWidgets import QHBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.ui.fields.fields import Bar, Field
 
 
@@ -54,9 +56,9 @@ class BarsField(Field):
             bar = Bar(low, high, hard, whole=counted, unit=shown, log=False, default=float(usual))
             if len(spans) > 2:  # of two, the order says which is which
                 bar.mark = names[k][:1] if len(names[k]) > 2 else names[k]
-            bar.setToolTip(f"{name}, {names[k]}. {hint}")
+            bar.setToolTip(tr(Message("{name}, {names}. {hint}", name=term(name), names=term(names[k]), hint=term(hint))))
             bar.setMinimumWidth(44)
-            bar.setAccessibleName(f"{name}, {names[k]}")
+            bar.setAccessibleName(tr(Message("{name}, {names}", name=term(name), names=term(names[k]))))
             bar.changed.connect(lambda _v, i=k: self._changed(i))
             bar.released.connect(self.released)
             bar.let_go.connect(self.let_go)
@@ -89,7 +91,7 @@ def range_field(model: type, key: str, get: Callable[[], Any]) -> BarsField:
     hard = (-1e5, 1e5) if low < 0 else positive.get(key, (0.0, 1e4))
     return BarsField(
         str(info.title),
-        f"{info.description} Two numbers: chosen between them by chance.",
+        Message("{description} Two numbers: chosen between them by chance.", description=term(info.description)),
         get,
         info.get_default(),
         spans=[(low, high), (low, high)],

@@ -6,6 +6,8 @@ from typing import Any
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.material.sourced import CHANNEL_NAMES, Channel, Sourced
 from mivex.ui.fields.fields import Bar, Field
 
@@ -65,14 +67,14 @@ class SourcedField(Field):
                 log=False,  # type: ignore[arg-type]
                 default=getattr(default, number),
             )
-            self.bar.setAccessibleName(name)
+            self.bar.setAccessibleName(tr(name))
             self.bar.changed.connect(lambda v: self._change(**{number: v}))
             self.bar.released.connect(self.released)
             self.bar.let_go.connect(self.let_go)
             row.addWidget(self.bar, 1)
         self.source = QPushButton()
         self.source.setObjectName("source")
-        self.source.setAccessibleName(f"{name}: where it comes from")
+        self.source.setAccessibleName(tr(Message("{name}: where it comes from", name=term(name))))
         self.source.setFixedWidth(86 if number else 178)
         self.source.clicked.connect(self.open_menu)
         row.addWidget(self.source)
@@ -95,7 +97,7 @@ class SourcedField(Field):
             "overlay": self.overlays().get(part.overlay, "gone"),
         }[part.source]
         if isinstance(part, Channel):
-            name += f" · {_LETTER[part.channel]}" + ("′" if part.invert else "")
+            name += Message(" · {letter}", letter=term(_LETTER[part.channel])) + ("′" if part.invert else "")
         return name
 
     def show_value(self, value: Any) -> None:
@@ -104,9 +106,14 @@ class SourcedField(Field):
             self.bar.update()
         words = self.words()
         self.source.setText(
-            self.source.fontMetrics().elidedText(words, Qt.TextElideMode.ElideMiddle, self.source.width() - 16)
+            self.source.fontMetrics().elidedText(tr(words), Qt.TextElideMode.ElideMiddle, self.source.width() - 16)
         )
-        self.source.setToolTip(f"{self.name} comes from: {words}" + (" (inverted)" if words.endswith("′") else ""))
+        self.source.setToolTip(
+            tr(
+                Message("{name} comes from: {words}", name=term(self.name), words=term(words))
+                + (" (inverted)" if words.endswith("′") else "")
+            )
+        )
 
     def open_menu(self) -> None:
         """Offer everything that the value can be read from."""
@@ -122,12 +129,12 @@ class SourcedField(Field):
         for key, name in others.items():
             self._source(menu, name, channels, source="overlay", overlay=key)
         menu.addSeparator()
-        menu.addAction("A picture …").triggered.connect(lambda: self._ask(channels))
+        menu.addAction(tr("A picture …")).triggered.connect(lambda: self._ask(channels))
         if channels and part.source == "file" and part.path:
             self._source(menu, part.path.rsplit("/", 1)[-1], True, source="file", path=part.path)
         if isinstance(part, Channel) and part.source != "number":
             menu.addSeparator()
-            flip = menu.addAction("Inverted")
+            flip = menu.addAction(tr("Inverted"))
             flip.setCheckable(True)
             flip.setChecked(part.invert)
             flip.triggered.connect(lambda on: (self._change(invert=on), self.released.emit()))
@@ -137,12 +144,12 @@ class SourcedField(Field):
         if not channels:
             self._entry(menu, name, **values)
             return
-        sub = menu.addMenu(name)
+        sub = menu.addMenu(tr(name))
         for key, word in CHANNEL_NAMES.items():
             self._entry(sub, word, **values, channel=key)
 
     def _entry(self, menu: QMenu, words: str, **values: str) -> None:
-        action = menu.addAction(words)
+        action = menu.addAction(tr(words))
         action.setCheckable(True)
         now = self.get()
         action.setChecked(all(getattr(now, k) == v for k, v in values.items()))

@@ -10,10 +10,11 @@ from PySide6.QtCore import QEvent, QPointF, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QImage, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QToolTip, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.layers.model import CHANNELS, JOINS, MARKS, Group, Layer, Stack, walk
 from mivex.ui import theme
 from mivex.ui.fields.line import Held
-from mivex.ui.languages import Verbatim
 
 HEAD, CELL, ROW = 20, 26, 32
 NAME, MASK, GAP, WIDE = 112, 36, 4, 35
@@ -106,7 +107,7 @@ class StackTable(QWidget):
         self._over = ""
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setAccessibleName("Layers: a row for each, a column for each channel")
+        self.setAccessibleName(tr("Layers: a row for each, a column for each channel"))
         self.put(self.stack)
 
     def put(self, stack: Stack) -> None:
@@ -146,7 +147,7 @@ class StackTable(QWidget):
     # Painting ----------------------------------------------------------------------------------------------------------
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         p.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
         columns = self._columns()
@@ -157,7 +158,7 @@ class StackTable(QWidget):
             p.drawText(
                 QRectF(x - 4, 0, w + 8, HEAD - 3),
                 Qt.AlignmentFlag.AlignCenter,
-                p.fontMetrics().elidedText(SHORT[c], Qt.TextElideMode.ElideRight, round(w) + 8),
+                p.fontMetrics().elidedText(tr(SHORT[c]), Qt.TextElideMode.ElideRight, round(w) + 8),
             )
             if self.holding == c:
                 p.setPen(QPen(QColor(theme.CHOSEN), 2))
@@ -186,11 +187,13 @@ class StackTable(QWidget):
             p.setPen(QPen(QColor(theme.SOFT), 1.3))
             p.setBrush(QColor(theme.SOFT) if row.on else Qt.BrushStyle.NoBrush)
             p.drawEllipse(QPointF(x - 1, y + ROW / 2), 3.6, 3.6)
-        name = "Base" if row is None else row.name or ("Group" if isinstance(row, Group) else "Layer")
+        name = (row.name if row is not None else "") or tr(
+            "Base" if row is None else "Group" if isinstance(row, Group) else "Layer"
+        )
         on = row is None or row.on
         p.setFont(theme.figures_font(12, QFont.Weight.DemiBold if isinstance(row, Group) else QFont.Weight.Normal))
         p.setPen(QColor(theme.TEXT if on else theme.FAINT))
-        words = f"{row.strength:.0%}" if row is not None and row.strength < 1 else ""
+        words = Message("{strength:.0%}", strength=row.strength) if row is not None and row.strength < 1 else ""
         if not words and isinstance(row, Group) and not any(x.row is r for x in self.lines for r in row.rows):
             words = f"+{len(row.rows)}"
         room = columns[0][1] - x - 13 - (30 if words else 0)
@@ -201,12 +204,12 @@ class StackTable(QWidget):
             p.setFont(theme.figures_font(10))
             shown = p.fontMetrics().elidedText(name, Qt.TextElideMode.ElideRight, int(room * 2 - 14))
             wrapped = Qt.TextFlag.TextWordWrap if " " in name else Qt.TextFlag.TextWrapAnywhere
-            p.drawText(box, int(middle) | int(wrapped), Verbatim(shown))
+            p.drawText(box, int(middle) | int(wrapped), shown)
         if words:
             p.setFont(theme.figures_font(11))
             p.setPen(QColor(theme.SOFT))
             where = QRectF(columns[0][1] - 38, y, 32, ROW - 1)
-            p.drawText(where, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, words)
+            p.drawText(where, Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, tr(words))
         for c, cx, w in columns:
             self._paint_cell(p, row, c, QRectF(cx, y + 3, w, CELL), on)
 
@@ -236,14 +239,14 @@ class StackTable(QWidget):
                     p.fillRect(tag, QColor(theme.CASING))
                     p.setPen(QColor(theme.TEXT))
                     p.setFont(theme.figures_font(10, QFont.Weight.DemiBold))
-                    p.drawText(tag, Qt.AlignmentFlag.AlignCenter, MARKS[cell.join])
+                    p.drawText(tag, Qt.AlignmentFlag.AlignCenter, tr(MARKS[cell.join]))
         elif column != "mask" and picture is not None:
             p.setOpacity(0.22)
             p.drawImage(box.adjusted(6, 5, -6, -5), picture)
         elif column == "mask":
             p.setPen(QColor(theme.FAINT))
             p.setFont(theme.figures_font(10))
-            p.drawText(box, Qt.AlignmentFlag.AlignCenter, "all")
+            p.drawText(box, Qt.AlignmentFlag.AlignCenter, tr("all"))
         p.setOpacity(1.0)
         if key == self.row_id and column == self.column and row is not None:
             p.setBrush(Qt.BrushStyle.NoBrush)
@@ -295,14 +298,18 @@ class StackTable(QWidget):
             self._over = over
             self.looked.emit(over[5:] if over and over != "head:row" else "")
             self.update()
-        self.setToolTip(self._words(line, column))
+        self.setToolTip(tr(self._words(line, column)))
 
     def _words(self, line: Line | None, column: str) -> str:
         if column.startswith("head:"):
             name = column[5:]
             if name == "mask":
                 return "The chosen layer's mask in the flat proof; press to keep it there."
-            return f"{CHANNELS[name]} alone in the flat proof; press to keep it there." if name in CHANNELS else ""
+            return (
+                Message("{channels} alone in the flat proof; press to keep it there.", channels=term(CHANNELS[name]))
+                if name in CHANNELS
+                else ""
+            )
         if line is None or line.row is None:
             return "What lies below every layer." if line is not None else ""
         row = line.row
@@ -310,17 +317,23 @@ class StackTable(QWidget):
             return "Switch it off." if row.on else "Switch it on."
         if column == "mask":
             return (
-                f"Its mask: {len(row.mask.parts)} part{'' if len(row.mask.parts) == 1 else 's'}."
+                Message(
+                    "Its mask: {count} part{ending}.",
+                    count=len(row.mask.parts),
+                    ending=term("" if len(row.mask.parts) == 1 else "s"),
+                )
                 if row.mask.parts
                 else "No mask: it acts everywhere. Double-click to give it one."
             )
         if column in CHANNELS:
             if isinstance(row, Layer) and column in row.cells:
-                return f"{CHANNELS[column]}: {JOINS[row.cells[column].join].lower()}."  # type: ignore[index]
+                return Message(
+                    "{channels}: {joins}.", channels=term(CHANNELS[column]), joins=InSentence(JOINS[row.cells[column].join])
+                )  # type: ignore[index]
             if column in row.channels:
-                return f"{CHANNELS[column]}: touched by what is inside."
-            return f"{CHANNELS[column]} is left alone. Double-click to touch it."
-        name = f"{row.name}. " if row.name else ""
+                return Message("{channels}: touched by what is inside.", channels=term(CHANNELS[column]))
+            return Message("{channels} is left alone. Double-click to touch it.", channels=term(CHANNELS[column]))
+        name = Message("{name}. ", name=row.name) if row.name else ""
         return name + ("Double-click folds or opens it; drag to reorder." if isinstance(row, Group) else "Drag to reorder.")
 
     def mouseReleaseEvent(self, event: QMouseEvent) -> None:

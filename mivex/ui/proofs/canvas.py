@@ -8,6 +8,7 @@ from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QWidget
 
+from mivex.core.base.languages import tr
 from mivex.ui import theme
 from mivex.ui.session.worker import Workers
 
@@ -22,7 +23,7 @@ class Canvas(QWidget):
         self.setMinimumSize(160, 120)
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setAccessibleName(name)
+        self.setAccessibleName(tr(name))
         self.image: QImage | None = None
         self.token: object = None
         self.message = ""
@@ -69,7 +70,7 @@ class Canvas(QWidget):
         """Draw handles and labels over the picture; subclasses may."""
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.fillRect(self.rect(), QColor(theme.SURROUND))
         if self.message:
             p.setPen(QColor("#101010"))
@@ -77,7 +78,7 @@ class Canvas(QWidget):
             p.drawText(
                 QRectF(self.rect()).adjusted(24, 24, -24, -24),
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
-                self.message,
+                tr(self.message),
             )
             return
         if self.image is not None:

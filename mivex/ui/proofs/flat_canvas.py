@@ -17,6 +17,8 @@ from PySide6.QtGui import (
     QWheelEvent,
 )
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message
 from mivex.core.material.material import Mapping
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
@@ -40,7 +42,7 @@ from mivex.ui.tools.wires import Wires, paint_frame
 class FlatCanvas(Canvas):
     """The picture itself: pan, zoom, divider, values under the pointer."""
 
-    hovered = Signal(str)
+    hovered = Signal(object)  # a Message; as str it would lose its template
     zoomed = Signal()
     picked = Signal(object)
     handle_moved = Signal(object)
@@ -217,7 +219,7 @@ class FlatCanvas(Canvas):
         if not self.single and self.texture is not None:
             p.setPen(QColor("#101010"))
             for note in labels(self.texture, self.view.layout, self.width(), self.height()):
-                p.drawText(QRectF(note.x - 4, note.y, note.width + 8, 16), Qt.AlignmentFlag.AlignCenter, note.text)
+                p.drawText(QRectF(note.x - 4, note.y, note.width + 8, 16), Qt.AlignmentFlag.AlignCenter, tr(note.text))
             return
         z, left, top = self.view.zoom, self.view.left, self.view.top
         if self.marked:
@@ -343,13 +345,13 @@ class FlatCanvas(Canvas):
         event.ignore()  # the mouse event that follows draws
 
     def _tag(self, p: QPainter, text: str, x: float, *, left_of: bool = False) -> None:
-        wide = p.fontMetrics().horizontalAdvance(text) + 12
+        wide = p.fontMetrics().horizontalAdvance(tr(text)) + 12
         tag = QRectF(x - wide if left_of else x, 8, wide, 18)
         p.setPen(Qt.PenStyle.NoPen)
         p.setBrush(QColor(theme.GROUND))
         p.drawRoundedRect(tag, 3, 3)
         p.setPen(QColor(theme.TEXT))
-        p.drawText(tag, Qt.AlignmentFlag.AlignCenter, text)
+        p.drawText(tag, Qt.AlignmentFlag.AlignCenter, tr(text))
 
     def _paint_compare(self, p: QPainter) -> None:
         if self.mode == "flicker":
@@ -420,7 +422,18 @@ class FlatCanvas(Canvas):
             return
         (x, y), v = found
         codes = " ".join(f"{round(c * 255):>3}" for c in v)
-        self.hovered.emit(f"{x}, {y}    R {v[0]:.3f}  G {v[1]:.3f}  B {v[2]:.3f}  A {v[3]:.3f}    {codes}")
+        self.hovered.emit(
+            Message(
+                "{x}, {y}    R {v:.3f}  G {v2:.3f}  B {v3:.3f}  A {v4:.3f}    {codes}",
+                x=x,
+                y=y,
+                v=v[0],
+                v2=v[1],
+                v3=v[2],
+                v4=v[3],
+                codes=codes,
+            )
+        )
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
         self.hand.release()

@@ -4,7 +4,7 @@ from dataclasses import replace
 from typing import Any
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtGui import QActionGroup, QColor, QPainter, QPen
+from PySide6.QtGui import QActionGroup, QColor, QPen
 from PySide6.QtWidgets import (
     QButtonGroup,
     QColorDialog,
@@ -17,6 +17,8 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.findings import Look
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import hex_of
@@ -51,11 +53,11 @@ class Swatch(QToolButton):
         self.key, self.colour = key, {"black": "#000000", "white": "#ffffff", "grey": "#808080"}.get(key, "")
         self.setCheckable(True)
         self.setFixedSize(24, 24)
-        self.setToolTip(f"Backdrop: {BACKDROPS[key].lower()}")
-        self.setAccessibleName(self.toolTip())
+        self.setToolTip(tr(Message("Backdrop: {backdrops}", backdrops=InSentence(BACKDROPS[key]))))
+        self.setAccessibleName(tr(self.toolTip()))
 
     def paintEvent(self, _event) -> None:  # type: ignore[no-untyped-def]
-        p = QPainter(self)
+        p = theme.painter(self)
         box = self.rect().adjusted(4, 4, -4, -4)
         if self.key == "checker":
             for i in range(4):
@@ -122,8 +124,8 @@ class FlatProof(QWidget):
             row.setSpacing(2)
             column.addLayout(row)
         self.show_box = QuietCombo()
-        self.show_box.setAccessibleName("What the flat proof shows")
-        self.show_box.addItems(list(SHOWS.values()))
+        self.show_box.setAccessibleName(tr("What the flat proof shows"))
+        self.show_box.addItems([tr(w) for w in SHOWS.values()])
         self.show_box.setMinimumWidth(100)
         self.show_box.setMaximumWidth(126)
         self.show_box.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Fixed)
@@ -150,8 +152,8 @@ class FlatProof(QWidget):
         for b in (self.compare, fit, actual):
             top.addWidget(b)
         self.layout_box = QuietCombo()
-        self.layout_box.setAccessibleName("How the flat proof is laid out")
-        self.layout_box.addItems(list(LAYOUTS.values()))
+        self.layout_box.setAccessibleName(tr("How the flat proof is laid out"))
+        self.layout_box.addItems([tr(w) for w in LAYOUTS.values()])
         self.layout_box.setMinimumWidth(100)
         self.layout_box.setMaximumWidth(126)
         self.layout_box.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Fixed)
@@ -165,7 +167,7 @@ class FlatProof(QWidget):
         self.level = QLabel("0")
         self.level.setFont(theme.figures_font())
         self.level.setFixedWidth(100)
-        self.level.setToolTip("Mip level and its size")
+        self.level.setToolTip(tr("Mip level and its size"))
         self.level.setAlignment(Qt.AlignmentFlag.AlignCenter)
         for w in (self.finer, self.level, self.coarser):
             low.addWidget(w)
@@ -180,7 +182,10 @@ class FlatProof(QWidget):
         """Choose the backdrop; choosing the own colour again asks for another one."""
         if key == "own" and self.canvas.view.backdrop == "own":
             chosen = QColorDialog.getColor(
-                QColor.fromRgbF(*self.canvas.view.own), self, "Backdrop", QColorDialog.ColorDialogOption.DontUseNativeDialog
+                QColor.fromRgbF(*self.canvas.view.own),
+                self,
+                tr("Backdrop"),
+                QColorDialog.ColorDialogOption.DontUseNativeDialog,
             )
             if chosen.isValid():
                 self.canvas.set_view(own=(chosen.redF(), chosen.greenF(), chosen.blueF()))
@@ -268,29 +273,33 @@ class FlatProof(QWidget):
         if o is not None:
             row = o.layers.row(self.session.row_id)
             if row is not None:
-                rows.append((f"With what lies below “{row.name}”", ("below", "")))
-                rows.append((f"With the layers up to “{row.name}”", ("upto", "")))
+                rows.append((Message("With what lies below “{name}”", name=row.name), ("below", "")))
+                rows.append((Message("With the layers up to “{name}”", name=row.name), ("upto", "")))
             if o.reference:
-                rows.append((f"With “{o.reference.rsplit('/', 1)[-1]}”, pinned", ("reference", "")))
-            rows += [(f"With before “{STEPS[s.step].label}”", ("step", str(i))) for i, s in enumerate(o.steps) if i]
+                rows.append((Message("With “{rsplit}”, pinned", rsplit=o.reference.rsplit("/", 1)[-1]), ("reference", "")))
             rows += [
-                (f"With “{other.name}”", ("overlay", other.id))
+                (Message("With before “{label}”", label=term(STEPS[s.step].label)), ("step", str(i)))
+                for i, s in enumerate(o.steps)
+                if i
+            ]
+            rows += [
+                (Message("With “{name}”", name=other.name), ("overlay", other.id))
                 for other in self.session.doc.overlays
                 if other.id != o.id and self.engine.get(other.id).texture is not None
             ]
         for text, against in rows:
-            action = menu.addAction(text, lambda a=against: self.compare_with(*a))
+            action = menu.addAction(tr(text), lambda a=against: self.compare_with(*a))
             action.setCheckable(True)
             action.setChecked(against == self._against)
             group.addAction(action)
         menu.addSeparator()
-        menu.addAction("Pin a reference picture …", self.reference_wanted.emit)
+        menu.addAction(tr("Pin a reference picture …"), self.reference_wanted.emit)
         if o is not None and o.reference:
-            menu.addAction("Unpin it", lambda: self.pin(""))
+            menu.addAction(tr("Unpin it"), lambda: self.pin(""))
         menu.addSeparator()
         ways = QActionGroup(menu)
         for key, text in (("divider", "Divider"), ("beside", "Side by side"), ("flicker", "Flicker")):
-            action = menu.addAction(text, lambda k=key: self.compare_by(k))
+            action = menu.addAction(tr(text), lambda k=key: self.compare_by(k))
             action.setCheckable(True)
             action.setChecked(key == self.canvas.mode)
             ways.addAction(action)
@@ -346,7 +355,7 @@ class FlatProof(QWidget):
         enable(self.coarser, False, "Only a single picture has a level that is chosen")
         if t is not None:
             level = min(v.level, t.mips.levels - 1)
-            self.level.setText(f"{level} · {t.mips.widths[level]}×{t.mips.heights[level]}")
+            self.level.setText(tr(f"{level} · {t.mips.widths[level]}×{t.mips.heights[level]}"))
             enable(self.finer, level > 0, "This is the finest level")
             enable(self.coarser, level < t.mips.levels - 1, "This is the coarsest level")
         # In a layout that has its own way of showing, what would change nothing is not offered.
@@ -358,12 +367,12 @@ class FlatProof(QWidget):
         single = v.layout == "single"
         for w in (self.finer, self.coarser, self.level, self.zoom):
             w.setVisible(single)
-        self.zoom.setText(f"{v.zoom * self.canvas.devicePixelRatioF() * 100:.0f} %")
-        self.values.setText(self._hovered or self._idle_text())
+        self.zoom.setText(tr(Message("{zoom:.0f} %", zoom=v.zoom * self.canvas.devicePixelRatioF() * 100)))
+        self.values.setText(tr(self._hovered or self._idle_text()))
 
     def _take_hover(self, text: str) -> None:
         self._hovered = text
-        self.values.setText(text or self._idle_text())
+        self.values.setText(tr(text or self._idle_text()))
 
     def refresh(self) -> None:
         """Show the selected overlay's texture, or say why there is none."""
@@ -471,7 +480,9 @@ class FlatProof(QWidget):
             return
         key, grids = o.id, o.sheet.grids
         fresh = (edits.revalidated(grids[0], **values), *grids[1:])
-        self.session.apply("Fit the grid", lambda d: edits.set_fields(d, key, "sheet", grids=fresh), f"{key} fit grid")
+        self.session.apply(
+            "Fit the grid", lambda d: edits.set_fields(d, key, "sheet", grids=fresh), Message("{key} fit grid", key=key)
+        )
 
     def _map(self, values: object) -> None:
         key = self.session.overlay_id
@@ -483,7 +494,7 @@ class FlatProof(QWidget):
                 "material",
                 mapping=edits.revalidated((d.overlay(key) or self.session.overlay).material.mapping, **values),  # type: ignore[arg-type, union-attr]
             ),
-            f"{key} on uvs",
+            Message("{key} on uvs", key=key),
         )  # type: ignore
 
     def _stroke(self, points: object, erase: bool) -> None:

@@ -2,11 +2,14 @@
 
 from dataclasses import dataclass
 
+from pydantic import ValidationError
 from PySide6.QtCore import QEvent, QPointF, QRectF, Qt, Signal
 from PySide6.QtGui import QAction, QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPainterPath, QPaintEvent, QPen
 from PySide6.QtWidgets import QInputDialog, QMenu, QWidget
 
-from mivex.core.base.errors import MivexError
+from mivex.core.base.errors import MivexError, what_is_invalid
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.deliver.deliver import file_name
 from mivex.core.project import delivery_edits as edits
 from mivex.core.project.delivery import DEPTHS, FORMATS, FROM_WORDS, DeliveryRecipe, Feed, FilePlan, Lane
@@ -45,7 +48,7 @@ class FlowPicture(QWidget):
         Something that cannot be done.
     """
 
-    said = Signal(str)
+    said = Signal(object)  # a Message; as str it would lose its template
 
     def __init__(self, session: Session) -> None:
         super().__init__()
@@ -53,7 +56,7 @@ class FlowPicture(QWidget):
         self.spot: Spot | None = None
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setAccessibleName("Channels into files")
+        self.setAccessibleName(tr("Channels into files"))
         for signal in (session.changed, session.chosen):
             signal.connect(self._follow)
         self._follow()
@@ -76,9 +79,7 @@ class FlowPicture(QWidget):
         """What flows, each once, in the order in which it is used."""
         r = self.recipe
         return list(
-            dict.fromkeys(
-                f.words.removeprefix("1 − ") for p in (r.files if r else ()) for k in p.lanes for f in (p.channels[k],)
-            )
+            dict.fromkeys(f.source_words for p in (r.files if r else ()) for k in p.lanes for f in (p.channels[k],))
         )
 
     def boxes(self) -> dict[Spot, QRectF]:
@@ -105,13 +106,13 @@ class FlowPicture(QWidget):
     # Drawing ---------------------------------------------------------------------------------------
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         p.fillRect(self.rect(), QColor(theme.PANEL))
         o, r = self.session.overlay, self.recipe
         if o is None or r is None:
             p.setPen(QColor(theme.SOFT))
-            p.drawText(QRectF(self.rect()), Qt.AlignmentFlag.AlignCenter, "Choose an overlay to deliver.")
+            p.drawText(QRectF(self.rect()), Qt.AlignmentFlag.AlignCenter, tr("Choose an overlay to deliver."))
             return
         boxes = self.boxes()
         p.setFont(theme.figures_font(12))
@@ -121,8 +122,10 @@ class FlowPicture(QWidget):
             p.setBrush(QColor(theme.RAISED))
             p.drawRoundedRect(box, 3, 3)
             p.setPen(QColor(theme.TEXT))
-            said = words[:1].upper() + words[1:]
-            text = p.fontMetrics().elidedText(said, Qt.TextElideMode.ElideRight, int(box.width() - 16))
+            said = tr(words)
+            text = p.fontMetrics().elidedText(
+                said[:1].upper() + said[1:], Qt.TextElideMode.ElideRight, int(box.width() - 16)
+            )
             p.drawText(box.adjusted(8, 0, -8, 0), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignLeft, text)
         for k, plan in enumerate(r.files):
             self._paint_file(p, o, plan, k, boxes)
@@ -131,7 +134,7 @@ class FlowPicture(QWidget):
         p.setPen(QPen(QColor(theme.CHOSEN if self.spot == Spot(-1) else theme.EDGE), 1))
         p.drawRoundedRect(box, 3, 3)
         p.setPen(QColor(theme.TEXT))
-        p.drawText(box, Qt.AlignmentFlag.AlignCenter, "Add a file …")
+        p.drawText(box, Qt.AlignmentFlag.AlignCenter, tr("Add a file …"))
 
     def _paint_file(self, p: QPainter, o: Overlay, plan: FilePlan, k: int, boxes: dict[Spot, QRectF]) -> None:
         head = boxes[Spot(k)]
@@ -149,16 +152,18 @@ class FlowPicture(QWidget):
         p.setFont(theme.figures_font(11))
         p.setPen(QColor(theme.SOFT))
         bits = plan.bits or (o.delivery.bits if o.delivery.bits in DEPTHS.get(kind, (8, 16)) else DEPTHS[kind][0])
-        words = f"{plan.holds} · {bits} bit" + (f" · {plan.size} px" if plan.size else "")
+        words: str = Message("{holds} · {bits} bit", holds=term(plan.holds), bits=bits) + (
+            Message(" · {size} px", size=plan.size) if plan.size else ""
+        )
         if plan.fed_by("normal_y"):
-            words += f" · green {plan.green}"
+            words += Message(" · green {green}", green=term(plan.green))
         if not plan.always:
             words += " · if varied"
-        words = p.fontMetrics().elidedText(words, Qt.TextElideMode.ElideRight, RIGHT - 12)
+        words = p.fontMetrics().elidedText(tr(words), Qt.TextElideMode.ElideRight, RIGHT - 12)
         p.drawText(head.adjusted(8, 20, -4, 0), Qt.AlignmentFlag.AlignTop, words)
         for lane in plan.lanes:
             box, feed = boxes[Spot(k, lane)], plan.channels[lane]
-            at, lit = self.source_box(feed.words.removeprefix("1 − ")), self.spot == Spot(k, lane)
+            at, lit = self.source_box(feed.source_words), self.spot == Spot(k, lane)
             path = QPainterPath(QPointF(at.right(), at.center().y()))
             middle = (at.right() + box.left()) / 2
             path.cubicTo(
@@ -177,9 +182,9 @@ class FlowPicture(QWidget):
                 p.fillRect(box.adjusted(1, 0, -1, 0), QColor(theme.EDGE))
             p.setFont(theme.figures_font(12))
             p.setPen(QColor(theme.SOFT))
-            p.drawText(box.adjusted(8, 0, 0, 0), Qt.AlignmentFlag.AlignVCenter, LANE_WORDS[lane])
+            p.drawText(box.adjusted(8, 0, 0, 0), Qt.AlignmentFlag.AlignVCenter, tr(LANE_WORDS[lane]))
             p.setPen(QColor(theme.TEXT))
-            said = p.fontMetrics().elidedText(feed.words, Qt.TextElideMode.ElideRight, RIGHT - 70)
+            said = p.fontMetrics().elidedText(tr(feed.words), Qt.TextElideMode.ElideRight, RIGHT - 70)
             p.drawText(box.adjusted(56, 0, -8, 0), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, said)
 
     # Editing ---------------------------------------------------------------------------------------
@@ -229,8 +234,10 @@ class FlowPicture(QWidget):
 
         try:
             self.session.apply(words, edit)
+        except ValidationError as e:
+            self.said.emit(what_is_invalid(e.errors()[0]))
         except (MivexError, ValueError) as e:
-            self.said.emit(str(e).splitlines()[-1].split(" [")[0].replace("Value error, ", "").strip())
+            self.said.emit(str(e))
 
     def menu(self, spot: Spot) -> QMenu:
         """What can be chosen for a file, or for one of its channels."""
@@ -240,7 +247,7 @@ class FlowPicture(QWidget):
             return menu
         if spot.file < 0:
             for count, words in ((4, "Colour with alpha"), (3, "Three channels"), (1, "One channel")):
-                menu.addAction(words, lambda n=count: self.change("Add a file", lambda x: edits.with_more(x, n)))
+                menu.addAction(tr(words), lambda n=count: self.change("Add a file", lambda x: edits.with_more(x, n)))
             return menu
         plan = r.files[spot.file]
         if spot.lane is not None:
@@ -250,7 +257,7 @@ class FlowPicture(QWidget):
         return menu
 
     def _pick(self, menu: QMenu, words: str, chosen: bool, take) -> QAction:  # type: ignore[no-untyped-def]
-        made = menu.addAction(words, take)
+        made = menu.addAction(tr(words), take)
         made.setCheckable(True)
         made.setChecked(chosen)
         return made
@@ -261,38 +268,42 @@ class FlowPicture(QWidget):
         def put(**values: object) -> None:
             self.change("Change a delivered file", lambda x: edits.with_file(x, k, **values))
 
-        menu.addAction("Name …", lambda: self._ask_name(k, plan))
-        forms = menu.addMenu("File")
+        menu.addAction(tr("Name …"), lambda: self._ask_name(k, plan))
+        forms = menu.addMenu(tr("File"))
         for key, words in FORMATS.items():
             bits = plan.bits if not plan.bits or key == "own" or plan.bits in DEPTHS[key] else 0
             self._pick(forms, words, plan.format == key, lambda f=key, b=bits: put(format=f, bits=b))
-        depth = menu.addMenu("Depth")
+        depth = menu.addMenu(tr("Depth"))
         for bits, words in ((0, "As the overlay says"), (8, "8 bit"), (16, "16 bit")):
             self._pick(depth, words, plan.bits == bits, lambda b=bits: put(bits=b))
-        size = menu.addMenu("Longest side")
+        size = menu.addMenu(tr("Longest side"))
         for side in (0, 4096, 2048, 1024, 512, 256, 128):
-            self._pick(size, f"{side} px" if side else "Its own", plan.size == side, lambda v=side: put(size=v))
-        holds = menu.addMenu("Holds")
+            self._pick(
+                size, Message("{side} px", side=side) if side else "Its own", plan.size == side, lambda v=side: put(size=v)
+            )
+        holds = menu.addMenu(tr("Holds"))
         for key, words in (("colour", "Colour"), ("data", "Data")):
             self._pick(holds, words, plan.holds == key, lambda h=key: put(holds=h))
         if plan.fed_by("normal_y"):
-            green = menu.addMenu("Green points")
+            green = menu.addMenu(tr("Green points"))
             for key, words in (("up", "Up"), ("down", "Down")):
                 self._pick(green, words, plan.green == key, lambda g=key: put(green=g))
         self._pick(menu, "Written even if nothing in it varies", plan.always, lambda: put(always=not plan.always))
         menu.addSeparator()
         if "alpha" in plan.channels:
             less = {n: f for n, f in plan.channels.items() if n != "alpha"}
-            menu.addAction("Without alpha", lambda: put(channels=less))
+            menu.addAction(tr("Without alpha"), lambda: put(channels=less))
         elif len(plan.lanes) == 3:
             more = {**plan.channels, "alpha": Feed(take="opacity")}
-            menu.addAction("With alpha", lambda: put(channels=more))
-        gone = menu.addAction("Remove the file", lambda: self.change("Remove a file", lambda x: edits.without_file(x, k)))
+            menu.addAction(tr("With alpha"), lambda: put(channels=more))
+        gone = menu.addAction(
+            tr("Remove the file"), lambda: self.change("Remove a file", lambda x: edits.without_file(x, k))
+        )
         enable(gone, len(r.files) > 1, "A recipe has one file at least")
 
     def _ask_name(self, k: int, plan: FilePlan) -> None:
         words = "Name, where {name} stands for the overlay's name and {kind} for its kind:"
-        text, ok = QInputDialog.getText(self, "Name of the file", words, text=plan.pattern)
+        text, ok = QInputDialog.getText(self, tr("Name of the file"), tr(words), text=plan.pattern)
         if ok and text.strip():
             self.change("Name a delivered file", lambda x: edits.with_file(x, k, pattern=text.strip()))
 
@@ -310,7 +321,7 @@ class FlowPicture(QWidget):
             menu.addSeparator()
         o = self.session.overlay
         rows = list(o.layers.walk()) if o is not None else []
-        masks = menu.addMenu("A layer's mask")
+        masks = menu.addMenu(tr("A layer's mask"))
         masks.setEnabled(bool(rows))
         for number, row in enumerate(rows, 1):
             self._pick(
@@ -319,16 +330,16 @@ class FlowPicture(QWidget):
                 feed.take == "mask" and feed.layer == number,
                 lambda n=number: put(take="mask", layer=n),
             )
-        numbers = menu.addMenu("A number")
+        numbers = menu.addMenu(tr("A number"))
         for value in (0.0, 0.5, 1.0):
             self._pick(
                 numbers,
-                f"{value:g}",
+                Message("{value:g}", value=value),
                 feed.take == "number" and feed.value == value,
                 lambda v=value: put(take="number", value=v),
             )
-        numbers.addAction("Another …", lambda: self._ask_number(put, feed))
-        of = menu.addMenu("Of another overlay")
+        numbers.addAction(tr("Another …"), lambda: self._ask_number(put, feed))
+        of = menu.addMenu(tr("Of another overlay"))
         self._pick(of, "This one", not feed.overlay, lambda: put(overlay=""))
         for other in self.session.doc.overlays:
             if o is not None and other.id != o.id and other.source.ready:
@@ -337,6 +348,6 @@ class FlowPicture(QWidget):
         self._pick(menu, "Inverted", feed.invert, lambda: put(invert=not feed.invert))
 
     def _ask_number(self, put, feed: Feed) -> None:  # type: ignore[no-untyped-def]
-        value, ok = QInputDialog.getDouble(self, "A number", DIALOG, feed.value, 0.0, 1.0, 3)
+        value, ok = QInputDialog.getDouble(self, tr("A number"), tr(DIALOG), feed.value, 0.0, 1.0, 3)
         if ok:
             put(take="number", value=value)

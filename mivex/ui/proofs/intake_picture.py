@@ -5,6 +5,8 @@ from PySide6.QtCore import QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent, QResizeEvent
 from PySide6.QtWidgets import QCheckBox, QComboBox, QGridLayout, QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.intake.compare import SAME
 from mivex.core.intake.switches import SWITCHES
 from mivex.ui import theme
@@ -33,7 +35,7 @@ class Picture(QWidget):
         self.shipping = shipping
         self.shows = "delivered"
         self.setMinimumHeight(150)
-        self.setAccessibleName("Intake")
+        self.setAccessibleName(tr("Intake"))
         shipping.told.connect(self.update)
 
     def resizeEvent(self, event: QResizeEvent) -> None:
@@ -57,7 +59,7 @@ class Picture(QWidget):
         return QImage(codes.data, w, h, 3 * w, QImage.Format.Format_RGB888).copy()
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.SmoothPixmapTransform)
         p.fillRect(self.rect(), QColor(theme.SURROUND if self.shipping.codes is not None else theme.PANEL))
         image = self.image()
@@ -74,7 +76,7 @@ class Picture(QWidget):
             p.drawText(
                 QRectF(self.rect()).adjusted(24, 24, -24, -24),
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
-                words,
+                tr(words),
             )
             return
         k = min(self.width() / image.width(), self.height() / image.height())
@@ -100,11 +102,11 @@ class IntakeView(QWidget):
         for key, words, tip in (
             ("delivered", "Delivered", "What the receiver draws, from the stage's camera"),
             ("stage", "Stage", "What was meant: the stage with what was delivered, from the same place"),
-            ("difference", f"Difference × {GAIN}", "Where the two differ"),
+            ("difference", Message("Difference × {gain}", gain=GAIN), "Where the two differ"),
         ):
-            button = QPushButton(words)
+            button = QPushButton(tr(words))
             button.setCheckable(True)
-            button.setToolTip(tip)
+            button.setToolTip(tr(tip))
             button.setProperty("key", key)
             button.clicked.connect(lambda _=False, v=key: self.show_as(v))  # type: ignore[misc]
             row.addWidget(button)
@@ -129,20 +131,20 @@ class IntakeView(QWidget):
         grid.setContentsMargins(8, 2, 8, 6)
         grid.setHorizontalSpacing(10)
         grid.setVerticalSpacing(3)
-        head = QLabel("The receiver …")
+        head = QLabel(tr("The receiver …"))
         head.setObjectName("section")
         grid.addWidget(head, 0, 0, 1, 2)
         self.boxes: dict[str, QCheckBox] = {}
         self.side = QComboBox()
         for side in SIDES:
-            self.side.addItem(f"{side} px", side)
+            self.side.addItem(tr(f"{side} px"), side)
         self.side.setCurrentIndex(SIDES.index(self.shipping.side))
         self.side.setFixedWidth(76)
-        self.side.setAccessibleName("Size limit")
+        self.side.setAccessibleName(tr("Size limit"))
         self.side.currentIndexChanged.connect(lambda i: self.shipping.limit(SIDES[i]))
         for k, s in enumerate(SWITCHES):
-            check = QCheckBox(s.title)
-            check.setToolTip(s.hint)
+            check = QCheckBox(tr(s.title))
+            check.setToolTip(tr(s.hint))
             check.toggled.connect(lambda on, key=s.key: self.shipping.switch(key, on))
             self.boxes[s.key] = check
             cell = QWidget()
@@ -154,8 +156,8 @@ class IntakeView(QWidget):
                 inner.addWidget(self.side)
             inner.addStretch()
             grid.addWidget(cell, 1 + k // 2, k % 2)
-        self.all = QPushButton("Try every one")
-        self.all.setToolTip("Each switch on each overlay alone: a table of what survives")
+        self.all = QPushButton(tr("Try every one"))
+        self.all.setToolTip(tr("Each switch on each overlay alone: a table of what survives"))
         self.all.clicked.connect(self.shipping.try_all)
         grid.addWidget(self.all, 1 + len(SWITCHES) // 2, len(SWITCHES) % 2)
         return box
@@ -175,11 +177,27 @@ class IntakeView(QWidget):
         else:
             f = s.off.figures
             lost = sum(len(v) for v in s.received.left_out.values()) if s.received else 0
-            more = f" {lost} channel{'' if lost == 1 else 's'} or meshes were not delivered." if lost else ""
+            more = (
+                Message(
+                    " {lost} channel{ending} or meshes were not delivered.",
+                    lost=lost,
+                    ending=term("" if lost == 1 else "s"),
+                )
+                if lost
+                else ""
+            )
             self.figures.setText(
-                f"{f['within']:.2%} of the pixels are within {SAME} of 255 of the stage; mean "
-                f"{f['mean']:.2f}, "
-                f"largest {f['largest']:.0f}.{more}"
+                tr(
+                    Message(
+                        "{within:.2%} of the pixels are within {same} of 255 of the stage; mean {mean:.2f}, "
+                        "largest {largest:.0f}.{more}",
+                        within=f["within"],
+                        same=SAME,
+                        mean=f["mean"],
+                        largest=f["largest"],
+                        more=term(more),
+                    )
+                )
             )
         for key, check in self.boxes.items():
             enable(check, bool(s.folder), "Deliver first, or load a delivery")
@@ -188,6 +206,6 @@ class IntakeView(QWidget):
                 check.setChecked(key in s.switches)
                 check.blockSignals(False)
         enable(self.all, s.received is not None, "Nothing has been delivered or loaded yet")
-        self.all.setText(f"Stop  ({s.share:.0%})" if s.share >= 0 else "Try every one")
+        self.all.setText(tr(Message("Stop  ({share:.0%})", share=s.share) if s.share >= 0 else "Try every one"))
         self.table.show_rows(s.rows)
         self.table.setVisible(bool(s.rows))

@@ -9,6 +9,7 @@ from PySide6.QtCore import QObject, QPointF, QRect, Signal
 from PySide6.QtGui import QImage
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message
 from mivex.core.layers.live import LivePaint
 from mivex.core.layers.strokes import PaintStroke, Point
 from mivex.core.picture.texture import Texture
@@ -252,7 +253,7 @@ class LayerPainter(QObject):
         self.session.apply(
             words,
             lambda doc: layer_edits.put_strokes(doc, key, row_id, strokes, part),
-            f"{key} {row_id} stroke {strokes[0].seed}",
+            Message("{key} {row_id} stroke {seed}", key=key, row_id=row_id, seed=strokes[0].seed),
         )
 
     def end(self) -> None:

@@ -7,6 +7,8 @@ from PySide6.QtCore import QRectF, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, term
 from mivex.core.pixels.colour import to_display
 from mivex.core.stage.ledger import DRAWN, FragmentRecord, PixelHistory, Rgba
 from mivex.ui import theme
@@ -18,6 +20,11 @@ def shade(rgba: Rgba, gain: float = 1.0) -> QColor:
     """A linear colour as it is displayed."""
     codes = to_display(np.clip(np.array(rgba[:3], np.float32) * np.float32(gain), 0, 1)) * 255 + 0.5
     return QColor(*(int(min(max(v, 0), 255)) for v in codes))
+
+
+def spoken_name(line: FragmentRecord) -> str:
+    """What a line is called: an overlay by its name, a part of the surroundings in the language in use."""
+    return line.name if line.owner else tr(line.name)
 
 
 @dataclass(frozen=True)
@@ -81,7 +88,7 @@ class LedgerTable(QWidget):
         self.gain = 1.0
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setAccessibleName(name)
+        self.setAccessibleName(tr(name))
 
     def show_lines(
         self, account: PixelHistory | None, order: str, gone: tuple[tuple[str, str, str], ...], gain: float
@@ -91,7 +98,13 @@ class LedgerTable(QWidget):
         self.elsewhere = frozenset() if account is None else account.elsewhere
         self.gone, self.gain = gone, gain
         self.at = min(self.at, max(0, self.count - self.room))
-        self.setAccessibleDescription("; ".join(f"{r.name}: {r.verdict}" for r in self.lines))
+        self.setAccessibleDescription(
+            tr(
+                joined(
+                    "; ", (Message("{name}: {verdict}", name=spoken_name(r), verdict=term(r.verdict)) for r in self.lines)
+                )
+            )
+        )
         self.update()
 
     @property
@@ -119,14 +132,14 @@ class LedgerTable(QWidget):
         return rows
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         small = theme.figures_font(11)
         p.setFont(small)
         spans = self._spans()
         for c, x, w in spans:
             p.setPen(QColor(theme.FAINT))
-            p.drawText(QRectF(x, 0, w, HEAD), Qt.AlignmentFlag.AlignVCenter, c.title)
+            p.drawText(QRectF(x, 0, w, HEAD), Qt.AlignmentFlag.AlignVCenter, tr(c.title))
         for k in range(self.at, min(self.count, self.at + self.room)):
             y = HEAD + (k - self.at) * ROW
             if k == self.hover or (k == self.current and self.hasFocus()):
@@ -138,7 +151,7 @@ class LedgerTable(QWidget):
                 p.drawText(
                     QRectF(spans[1][1], y, self.width(), ROW),
                     Qt.AlignmentFlag.AlignVCenter,
-                    f"{name} {part}   switched off: click its ring",
+                    tr(Message("{name} {part}   switched off: click its ring", name=name, part=term(part))),
                 )
                 continue
             for c, x, w in spans:
@@ -148,7 +161,14 @@ class LedgerTable(QWidget):
             p.drawText(
                 QRectF(0, 0, self.width() - 8, HEAD),
                 Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter,
-                f"{self.at + 1}–{min(self.count, self.at + self.room)} of {self.count}",
+                tr(
+                    Message(
+                        "{at}–{count} of {count2}",
+                        at=self.at + 1,
+                        count=min(self.count, self.at + self.room),
+                        count2=self.count,
+                    )
+                ),
             )
 
     def _cell(self, p: QPainter, line: FragmentRecord, kind: str, box: QRectF, k: int) -> None:
@@ -160,27 +180,32 @@ class LedgerTable(QWidget):
             p.drawText(box.adjusted(0, 0, -2, 0), Qt.AlignmentFlag.AlignCenter, str(k + 1))
         elif kind == "name":
             part = f" {line.part}" if line.part not in ("", "1") else ""
+            whose = spoken_name(line)
             font = p.font()
             if line.owner:
                 p.setFont(theme.figures_font(11, QFont.Weight.DemiBold))
-            words = p.fontMetrics().elidedText(line.name + part, Qt.TextElideMode.ElideRight, int(box.width()) - 6)
+            words = p.fontMetrics().elidedText(whose + part, Qt.TextElideMode.ElideRight, int(box.width()) - 6)
             p.drawText(box, left, words)
             p.setFont(font)
         elif kind == "depth":
-            p.drawText(box, left, f"{line.depth:.2f} m")
+            p.drawText(box, left, tr(Message("{depth:.2f} m", depth=line.depth)))
         elif kind == "level":
-            p.drawText(box, left, f"{line.level:.1f}")
+            p.drawText(box, left, tr(Message("{level:.1f}", level=line.level)))
         elif kind == "colour":
             self._swatch(p, box, line.colour)
-            p.drawText(box.adjusted(38, 0, 0, 0), left, f"{line.colour[3]:.2f}" if line.blend != "Solid" else "–")
+            p.drawText(
+                box.adjusted(38, 0, 0, 0),
+                left,
+                tr(Message("{colour:.2f}", colour=line.colour[3]) if line.blend != "Solid" else "–"),
+            )
         elif kind == "factors":
             p.drawText(box, left, ", ".join(line.factors).replace("-", "−"))
         elif kind == "after" and not quiet:
             self._swatch(p, box, line.after)
         elif kind == "verdict":
-            words = line.verdict + ("   stands elsewhere in exact order" if moved else "")
+            words = term(line.verdict) + ("   stands elsewhere in exact order" if moved else "")
             p.setPen(QColor(theme.FINDING if moved else theme.FAINT if quiet else theme.SOFT))
-            p.drawText(box, left, p.fontMetrics().elidedText(words, Qt.TextElideMode.ElideRight, int(box.width())))
+            p.drawText(box, left, p.fontMetrics().elidedText(tr(words), Qt.TextElideMode.ElideRight, int(box.width())))
         elif kind == "mark" and moved:
             p.setPen(QColor(theme.FINDING))
             p.drawText(box, left, "←")
@@ -201,10 +226,19 @@ class LedgerTable(QWidget):
             self.update()
             line = self.lines[k] if 0 <= k < len(self.lines) else None
             self.setToolTip(
-                ""
-                if line is None
-                else f"{line.group}, nudge {line.nudge:+d}, {line.blend}; texel "
-                f"{line.texel[0]:.3f}, {line.texel[1]:.3f}; {line.verdict}"
+                tr(
+                    ""
+                    if line is None
+                    else Message(
+                        "{group}, nudge {nudge:+d}, {blend}; texel {texel:.3f}, {texel2:.3f}; {verdict}",
+                        group=term(line.group),
+                        nudge=line.nudge,
+                        blend=term(line.blend),
+                        texel=line.texel[0],
+                        texel2=line.texel[1],
+                        verdict=term(line.verdict),
+                    )
+                )
             )
 
     def leaveEvent(self, _event: object) -> None:

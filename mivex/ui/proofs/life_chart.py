@@ -9,6 +9,8 @@ from PySide6.QtCore import QPoint, QPointF, Qt, Signal
 from PySide6.QtGui import QColor, QKeyEvent, QMouseEvent
 from PySide6.QtWidgets import QColorDialog, QMenu
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.motion.curves import Curve, Ramp, Stop
 from mivex.core.motion.model import Burst
 from mivex.core.pixels.colour import to_display
@@ -20,7 +22,7 @@ from mivex.ui.tools.lanes import BY_KEY, LANES, added, moved, span_of, without
 class LifeChart(ChartPicture):
     """The chart of the chosen part."""
 
-    hint = Signal(str)
+    hint = Signal(object)  # a Message; as str it would lose its template
 
     # The mouse -------------------------------------------------------------------------------------
 
@@ -154,7 +156,11 @@ class LifeChart(ChartPicture):
         elif event.key() in steps and isinstance(value, Curve) and self.point < len(value.points):
             dx, dy = steps[Qt.Key(event.key())]
             x, y = value.points[self.point]
-            self.put("life", f"Change {BY_KEY[key].title.lower()}", **{key: moved(value, self.point, x + dx, y + dy)})
+            self.put(
+                "life",
+                Message("Change {title}", title=InSentence(BY_KEY[key].title)),
+                **{key: moved(value, self.point, x + dx, y + dy)},
+            )
             self.session.end_merge()
         else:
             super().keyPressEvent(event)
@@ -165,7 +171,9 @@ class LifeChart(ChartPicture):
         """Set values of a group of the chosen part."""
         key, part = self.desk.own_id, self.desk.part
         self.session.apply(
-            label, lambda d: edits.set_part(d, key, part, group, **values), f"chart {key} {part} {sorted(values)}"
+            label,
+            lambda d: edits.set_part(d, key, part, group, **values),
+            Message("chart {key} {part} {values}", key=key, part=term(part), values=sorted(values)),
         )
 
     def _drag(self, grip: Grip, at: QPointF) -> None:
@@ -198,12 +206,16 @@ class LifeChart(ChartPicture):
             y = max(y, 0.001 if lane.born == "width" else span[0])
             y = round(min(y, 1.0 if lane.born == "opacity" else 1e4), 4)
             pair = (min(y, high), high) if grip.index == 0 else (low, max(y, low))
-            self.put("birth", f"Change the spread of {lane.title.lower()}", **{lane.born: pair})
+            self.put("birth", Message("Change the spread of {title}", title=InSentence(lane.title)), **{lane.born: pair})
         elif grip.kind == "point" and isinstance(value, Curve):
             x, y = self.value_at(box, span_of(lane, value), at)
             if lane.key in ("opacity", "erosion", "frame"):
                 y = min(max(y, 0.0), 1.0)
-            self.put("life", f"Change {lane.title.lower()}", **{lane.key: moved(value, grip.index, x, y)})
+            self.put(
+                "life",
+                Message("Change {title}", title=InSentence(lane.title)),
+                **{lane.key: moved(value, grip.index, x, y)},
+            )
         elif grip.kind == "stop" and isinstance(value, Ramp):
             x = min(max((at.x() - box.left()) / box.width(), 0.0), 1.0)
             stops = list(value.stops)
@@ -241,7 +253,7 @@ class LifeChart(ChartPicture):
             return
         ramp = e.life.tint
         now = ramp.stops[grip.index].colour if grip.kind == "stop" and ramp is not None else e.birth.tint[grip.index]
-        found = QColorDialog.getColor(QColor.fromRgbF(*now), self, "Colour")
+        found = QColorDialog.getColor(QColor.fromRgbF(*now), self, tr("Colour"))
         if not found.isValid():
             return
         colour = (round(found.redF(), 4), round(found.greenF(), 4), round(found.blueF(), 4))
@@ -263,12 +275,12 @@ class LifeChart(ChartPicture):
         self.menu = QMenu(self)
         for lane in LANES:
             if getattr(e.life, lane.key) is None:
-                self.menu.addAction(lane.title).triggered.connect(lambda _=False, k=lane.key: self.add_lane(k))
+                self.menu.addAction(tr(lane.title)).triggered.connect(lambda _=False, k=lane.key: self.add_lane(k))
         self.menu.popup(self.mapToGlobal(QPoint(int(self.adder().left()), int(self.adder().bottom()))))
 
     def add_lane(self, key: str) -> None:
         """Add a lane by its name."""
-        self.put("life", f"Add the lane {BY_KEY[key].title.lower()}", **{key: BY_KEY[key].usual})
+        self.put("life", Message("Add the lane {title}", title=InSentence(BY_KEY[key].title)), **{key: BY_KEY[key].usual})
         self.session.end_merge()
         self.desk.choose_lane(key)
 

@@ -17,6 +17,8 @@ from PySide6.QtGui import (
 )
 from PySide6.QtWidgets import QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.model import Emitter
 from mivex.core.pixels.colour import to_display
@@ -47,7 +49,7 @@ class ChartPicture(QWidget):
     def __init__(self, session: Session, desk: PlaybackController) -> None:
         super().__init__()
         self.session, self.desk = session, desk
-        self.setAccessibleName("Chart of a life")
+        self.setAccessibleName(tr("Chart of a life"))
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMinimumSize(260, 200)
@@ -111,7 +113,7 @@ class ChartPicture(QWidget):
     # Drawing ---------------------------------------------------------------------------------------
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.fillRect(self.rect(), QColor(theme.PANEL))
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         e, effect = self.emitter, self.desk.effect
@@ -121,7 +123,7 @@ class ChartPicture(QWidget):
             p.drawText(
                 QRectF(self.rect()).adjusted(24, 24, -24, -24),
                 Qt.AlignmentFlag.AlignCenter | Qt.TextFlag.TextWordWrap,
-                "No effect is chosen. “New effect” at the right begins one with this overlay.",
+                tr("No effect is chosen. “New effect” at the right begins one with this overlay."),
             )
             return
         self._paint_run(p, e)
@@ -132,11 +134,15 @@ class ChartPicture(QWidget):
         p.setPen(QColor(theme.SOFT))
         top = boxes[0].top() if boxes else RUN + 34.0
         left, wide = NAMES + BAND, max(self.width() - NAMES - BAND - RIGHT - 8, 40)
-        p.drawText(QRectF(left, top - 20, 80, 16), Qt.AlignmentFlag.AlignLeft, "birth")
-        p.drawText(QRectF(left + wide - 80, top - 20, 80, 16), Qt.AlignmentFlag.AlignRight, "death")
+        p.drawText(QRectF(left, top - 20, 80, 16), Qt.AlignmentFlag.AlignLeft, tr("birth"))
+        p.drawText(QRectF(left + wide - 80, top - 20, 80, 16), Qt.AlignmentFlag.AlignRight, tr("death"))
         low, high = e.birth.life
-        words = f"{low:g} s" if low == high else f"{low:g} to {high:g} s"
-        p.drawText(QRectF(10, top - 20, NAMES + BAND - 14, 16), Qt.AlignmentFlag.AlignLeft, f"life {words}")
+        words = Message("{low:g} s", low=low) if low == high else Message("{low:g} to {high:g} s", low=low, high=high)
+        p.drawText(
+            QRectF(10, top - 20, NAMES + BAND - 14, 16),
+            Qt.AlignmentFlag.AlignLeft,
+            tr(Message("life {words}", words=term(words))),
+        )
         self._paint_particle(p, boxes)
         box = self.adder()
         free = [lane for lane in LANES if getattr(e.life, lane.key) is None]
@@ -146,25 +152,27 @@ class ChartPicture(QWidget):
             p.drawRoundedRect(box, 3, 3)
             p.setPen(QColor(theme.TEXT))
             p.setFont(theme.figures_font(12))
-            p.drawText(box, Qt.AlignmentFlag.AlignCenter, "Add a lane …")
+            p.drawText(box, Qt.AlignmentFlag.AlignCenter, tr("Add a lane …"))
 
     def _paint_run(self, p: QPainter, e: Emitter) -> None:
         box = self.run_box()
         m = e.emission
         p.setFont(theme.figures_font(12, QFont.Weight.DemiBold if self.desk.group == "stream" else QFont.Weight.Normal))
         p.setPen(QColor(theme.TEXT))
-        p.drawText(QRectF(10, box.top(), NAMES - 14, 20), Qt.AlignmentFlag.AlignLeft, "Stream")
+        p.drawText(QRectF(10, box.top(), NAMES - 14, 20), Qt.AlignmentFlag.AlignLeft, tr("Stream"))
         p.setFont(theme.figures_font(11))
         p.setPen(QColor(theme.SOFT))
-        times = {"loop": "again and again", "once": "once", "times": f"{m.times} times"}[m.runs]
-        delay = f" after {m.delay:g} s" if m.delay else ""
+        times = {"loop": "again and again", "once": "once", "times": Message("{times} times", times=m.times)}[m.runs]
+        delay = Message(" after {delay:g} s", delay=m.delay) if m.delay else ""
         p.drawText(
-            QRectF(NAMES, 6, box.width(), 16), Qt.AlignmentFlag.AlignLeft, f"a run of {m.duration:g} s, {times}{delay}"
+            QRectF(NAMES, 6, box.width(), 16),
+            Qt.AlignmentFlag.AlignLeft,
+            tr(Message("a run of {duration:g} s, {times}{delay}", duration=m.duration, times=term(times), delay=delay)),
         )
         p.drawText(
             QRectF(10, box.top() + 20, NAMES - 14, 16),
             Qt.AlignmentFlag.AlignLeft,
-            f"{m.rate:g} /s" if m.rate else "bursts" if m.bursts else "nothing",
+            tr(Message("{rate:g} /s", rate=m.rate) if m.rate else "bursts" if m.bursts else "nothing"),
         )
         p.fillRect(box, QColor(theme.FIELD))
         if m.rate > 0:
@@ -198,7 +206,7 @@ class ChartPicture(QWidget):
                     p.drawText(
                         QRectF(x + 4, box.top() - 1, 80, 14),
                         Qt.AlignmentFlag.AlignLeft,
-                        f"{low}" if low == high else f"{low}–{high}",
+                        tr(f"{low}" if low == high else f"{low}–{high}"),
                     )
                     self._dot(p, QPointF(x, box.top() + 12), chosen=self.held == Grip("", "burst", k))
         time = self.desk.time - m.delay
@@ -217,7 +225,7 @@ class ChartPicture(QWidget):
         p.drawText(
             QRectF(10, box.top(), NAMES - 12, box.height()),
             Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap,
-            lane.title,
+            tr(lane.title),
         )
         p.fillRect(box, QColor(theme.FIELD))
         if chosen:
@@ -244,7 +252,9 @@ class ChartPicture(QWidget):
             self._dot(p, self.spot(box, span, a, b), chosen=chosen and self.point == k)
         p.setPen(QColor(theme.FAINT))
         p.setFont(theme.figures_font(10))
-        p.drawText(QRectF(box.left() + 3, box.top() + 1, 42, 12), Qt.AlignmentFlag.AlignLeft, f"{span[1]:g}")
+        p.drawText(
+            QRectF(box.left() + 3, box.top() + 1, 42, 12), Qt.AlignmentFlag.AlignLeft, tr(Message("{span:g}", span=span[1]))
+        )
 
     def _paint_band(self, p: QPainter, e: Emitter, lane: Lane, box: QRectF) -> None:
         band = self.band_box(box)
@@ -302,7 +312,7 @@ class ChartPicture(QWidget):
             p.drawText(
                 QRectF(box.right() + 6, box.top(), RIGHT, box.height()),
                 Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter,
-                lane.now(parts, i),
+                tr(lane.now(parts, i)),
             )
 
     @staticmethod

@@ -7,6 +7,8 @@ from PySide6.QtCore import QEvent, QObject, QPoint, QPointF, Qt
 from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPaintEvent, QPen, QWheelEvent
 from PySide6.QtWidgets import QFrame, QLabel, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message
 from mivex.core.project import edits
 from mivex.core.project.document import Document
 from mivex.core.stage.lights import ENVIRONMENTS, Lighting
@@ -29,8 +31,8 @@ class LightDial(QWidget):
         super().__init__()
         self.session = session
         self.setFixedSize(SIDE, SIDE)
-        self.setToolTip("Light: drag the dot to move the lamp, the rim or the wheel to turn what is mirrored.")
-        self.setAccessibleName("Light dial")
+        self.setToolTip(tr("Light: drag the dot to move the lamp, the rim or the wheel to turn what is mirrored."))
+        self.setAccessibleName(tr("Light dial"))
         self._turning: tuple[float, float] | None = None
         session.changed.connect(self.update)
 
@@ -46,7 +48,7 @@ class LightDial(QWidget):
         return QPointF(SIDE / 2 + r * math.sin(t), SIDE / 2 + r * math.cos(t))
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         c, r = QPointF(SIDE / 2, SIDE / 2), SIDE / 2 - 3
         p.setPen(QPen(QColor(theme.SOFT), 1))
@@ -106,7 +108,7 @@ class LightPanel(QFrame):
         column = QVBoxLayout(self)
         column.setContentsMargins(12, 10, 10, 12)
         column.setSpacing(4)
-        title = QLabel("Light and surroundings")
+        title = QLabel(tr("Light and surroundings"))
         title.setObjectName("title")
         column.addWidget(title)
         self.fields: list[Field] = []
@@ -117,7 +119,7 @@ class LightPanel(QFrame):
                 key,
                 edits.set_lighting,
             )
-        around = QLabel("Surroundings")
+        around = QLabel(tr("Surroundings"))
         around.setObjectName("section")
         column.addSpacing(6)
         column.addWidget(around)
@@ -132,7 +134,7 @@ class LightPanel(QFrame):
         mesh = FileField(
             "Mesh", "OBJ, PLY or glTF in place of the dock; empty: the dock.", lambda: self.session.doc.around.path, choose
         )
-        mesh.line.setPlaceholderText("The dock")
+        mesh.line.setPlaceholderText(tr("The dock"))
         self._add(column, mesh, "path", edits.set_around)
         for key in ("scale", "turn", "grey", "rough"):
             self._add(
@@ -153,7 +155,7 @@ class LightPanel(QFrame):
     def _add(self, column: QVBoxLayout, f: Field, key: str, edit: Callable[..., Document]) -> None:
         f.edited.connect(
             lambda v: self.session.apply(
-                f"Change {f.name.lower()}", lambda d: edit(d, **{key: v}), f"{edit.__name__} {key}"
+                Message("Change {name}", name=InSentence(f.name)), lambda d: edit(d, **{key: v}), f"{edit.__name__} {key}"
             )
         )
         f.released.connect(self.session.end_merge)
@@ -163,7 +165,7 @@ class LightPanel(QFrame):
 
     def eventFilter(self, watched: QObject, event: QEvent) -> bool:
         if event.type() == QEvent.Type.Enter and isinstance(watched, Field):
-            self.says.setText(watched.hint)
+            self.says.setText(tr(watched.hint))
         return super().eventFilter(watched, event)
 
     def refresh(self) -> None:
@@ -174,7 +176,7 @@ class LightPanel(QFrame):
         for f in self.fields[-4:]:
             f.setVisible(not dock)
         self.adjustSize()
-        self.says.setText(ENVIRONMENTS[self.session.doc.lighting.environment][1])
+        self.says.setText(tr(ENVIRONMENTS[self.session.doc.lighting.environment][1]))
 
     def open_under(self, button: QWidget) -> None:
         """Show it below a button, inside the screen."""

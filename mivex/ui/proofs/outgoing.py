@@ -5,6 +5,8 @@ from collections.abc import Sequence
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton, QScrollArea, QStackedWidget, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, term
 from mivex.core.deliver.deliver import Compared
 from mivex.ui import theme
 from mivex.ui.fields.labels import label
@@ -50,10 +52,10 @@ class Outgoing(QWidget):
         row.setContentsMargins(4, 0, 8, 0)
         self.tabs = QButtonGroup(self)
         for k, (key, words, tip) in enumerate(PAGES):
-            button = QPushButton(words)
+            button = QPushButton(tr(words))
             button.setObjectName("tab")
             button.setCheckable(True)
-            button.setToolTip(tip)
+            button.setToolTip(tr(tip))
             button.setProperty("key", key)
             button.clicked.connect(lambda _=False, i=key: self.show_page(i))  # type: ignore[misc]
             self.tabs.addButton(button, k)
@@ -86,26 +88,44 @@ class Outgoing(QWidget):
         rows: Sequence[Compared] = [c for d in made.overlays for c in d.table] if made else ()
         if made is None:
             self.said.setText(
-                "Nothing has been delivered in this session. What is written is read again and compared "
-                "here, "
-                "channel by channel."
+                tr(
+                    "Nothing has been delivered in this session. What is written is read again and compared "
+                    "here, "
+                    "channel by channel."
+                )
             )
         else:
             names = {c.file for c in rows}
             same = len({c.file for c in rows if not c.back.fresh})
-            words = [
-                f"{len(names)} pictures of {len(made.overlays)} overlay{'' if len(made.overlays) == 1 else 's'} in "
-                f"“{self.shipping.folder}”, {len(rows)} channels read back."
+            words: list[str] = [
+                Message(
+                    "{count} pictures of {count2} overlay{ending} in “{folder}”, {count3} channels read back.",
+                    count=len(names),
+                    count2=len(made.overlays),
+                    ending=term("" if len(made.overlays) == 1 else "s"),
+                    folder=self.shipping.folder,
+                    count3=len(rows),
+                )
             ]
             if same:
-                words.append(f"{same} were as they should be already and were left alone.")
+                words.append(Message("{same} were as they should be already and were left alone.", same=same))
             if made.motion:
-                words.append(f"{len(made.motion)} motion file{'' if len(made.motion) == 1 else 's'}.")
+                words.append(
+                    Message(
+                        "{count} motion file{ending}.",
+                        count=len(made.motion),
+                        ending=term("" if len(made.motion) == 1 else "s"),
+                    )
+                )
             if made.proof:
                 words.append("“proof.html” shows it all.")
-            lost = [f"{d.overlay}: {', '.join(d.left_out)}" for d in made.overlays if d.left_out]
+            lost = [
+                Message("{overlay}: {parts}", overlay=d.overlay, parts=joined(", ", d.left_out))
+                for d in made.overlays
+                if d.left_out
+            ]
             if lost:
-                words.append("Left out, since no file holds it: " + "; ".join(lost) + ".")
-            self.said.setText(" ".join(words))
+                words.append(Message("Left out, since no file holds it: {parts}.", parts=joined("; ", lost)))
+            self.said.setText(tr(joined(" ", words)))
         if not made or rows != list(self.table._rows):
             self.table.show_rows(rows)

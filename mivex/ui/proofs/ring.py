@@ -7,6 +7,7 @@ from PySide6.QtGui import QColor, QMouseEvent, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QWidget
 
 from mivex.core.advice.order import Proposal
+from mivex.core.base.languages import tr
 from mivex.core.project.document import Document
 from mivex.core.stage.camera import Camera
 from mivex.ui import theme
@@ -46,9 +47,9 @@ class Ring(QWidget):
         self.camera: Camera | None = None
         self.setMinimumSize(170, 150)
         self.setMouseTracking(True)
-        self.setAccessibleName("Ring of cameras")
+        self.setAccessibleName(tr("Ring of cameras"))
         self.setToolTip(
-            "The scene from above. Inner band: the order as it is; outer band: as proposed. Drag to look from there."
+            tr("The scene from above. Inner band: the order as it is; outer band: as proposed. Drag to look from there.")
         )
 
     def show_state(self, doc: Document, found: Proposal | None, camera: Camera) -> None:
@@ -61,7 +62,7 @@ class Ring(QWidget):
         return QPointF(self.width() / 2, self.height() / 2), side / 2 - 6
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         c, r = self._frame()
         p.setBrush(QColor("#262626"))

@@ -3,27 +3,36 @@
 from PySide6.QtCore import QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined
 from mivex.core.stage.looks import Look
 from mivex.ui import theme
 
 WORDS: dict[str, dict[str, str]] = {
-    "order": {"mean": "mean error {:.3f} of 255", "max": "largest {:.0f}", "share": "{:.1%} off by more than 2"},
-    "overdraw": {
-        "mean": "{:.2f} fragments a pixel",
-        "max": "at most {:.0f}",
-        "vain": "{:.0%} change nothing",
-        "above": "{:.1%} above the budget",
+    "order": {
+        "mean": "mean error {value:.3f} of 255",
+        "max": "largest {value:.0f}",
+        "share": "{value:.1%} off by more than 2",
     },
-    "depth": {"near": "nearest {:.2f} m", "far": "farthest {:.2f} m"},
-    "normals": {"away": "{:.1%} face away from you"},
-    "mip": {"mean": "level {:.2f} in the mean", "max": "coarsest {:.1f}", "finest": "{:.0%} at the finest"},
-    "alpha": {"clear": "{:.0%} clear", "solid": "{:.0%} solid"},
+    "overdraw": {
+        "mean": "{value:.2f} fragments a pixel",
+        "max": "at most {value:.0f}",
+        "vain": "{value:.0%} change nothing",
+        "above": "{value:.1%} above the budget",
+    },
+    "depth": {"near": "nearest {value:.2f} m", "far": "farthest {value:.2f} m"},
+    "normals": {"away": "{value:.1%} face away from you"},
+    "mip": {"mean": "level {value:.2f} in the mean", "max": "coarsest {value:.1f}", "finest": "{value:.0%} at the finest"},
+    "alpha": {"clear": "{value:.0%} clear", "solid": "{value:.0%} solid"},
 }
 
 
 def figures(look: Look) -> str:
     """The figures of a look in words."""
-    return "   ·   ".join(form.format(look.figures[k]) for k, form in WORDS.get(look.name, {}).items() if k in look.figures)
+    return joined(
+        "   ·   ",
+        (Message(form, value=look.figures[k]) for k, form in WORDS.get(look.name, {}).items() if k in look.figures),
+    )
 
 
 def draw_scale(p: QPainter, look: Look, width: int, height: int, budget: float) -> None:
@@ -36,7 +45,7 @@ def draw_scale(p: QPainter, look: Look, width: int, height: int, budget: float) 
     p.drawText(
         QRectF(10, height - 20, width - 20, 16),
         Qt.AlignmentFlag.AlignVCenter,
-        p.fontMetrics().elidedText(words, Qt.TextElideMode.ElideRight, width - 20),
+        p.fontMetrics().elidedText(tr(words), Qt.TextElideMode.ElideRight, width - 20),
     )
     x = 10.0
     for shade, said in look.scale:
@@ -45,8 +54,8 @@ def draw_scale(p: QPainter, look: Look, width: int, height: int, budget: float) 
         p.setPen(QPen(QColor(theme.EDGE), 1))
         p.drawRect(box)
         p.setPen(QColor(theme.SOFT))
-        w = p.fontMetrics().horizontalAdvance(said)
-        p.drawText(QRectF(x + 23, height - 38, w + 4, 16), Qt.AlignmentFlag.AlignVCenter, said)
+        w = p.fontMetrics().horizontalAdvance(tr(said))
+        p.drawText(QRectF(x + 23, height - 38, w + 4, 16), Qt.AlignmentFlag.AlignVCenter, tr(said))
         x += 34 + w
     if look.name == "overdraw" and look.counts.size:
         _histogram(p, look, QRectF(width - 150, height - high - 66, 140, 58), budget)
@@ -74,5 +83,5 @@ def _histogram(p: QPainter, look: Look, box: QRectF, budget: float) -> None:
     p.drawText(
         QRectF(box.left() + 6, box.bottom() - 15, box.width() - 12, 14),
         Qt.AlignmentFlag.AlignVCenter,
-        f"1 … {last} a pixel, budget {budget:g}",
+        tr(Message("1 … {last} a pixel, budget {budget:g}", last=last, budget=budget)),
     )

@@ -11,6 +11,8 @@ from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QImage, QMouseEvent, QPainter, QPen, QPolygonF, QTabletEvent, QWheelEvent
 from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QLabel, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Doubles
 from mivex.core.findings.base import Moment, Pixel
 from mivex.core.project import edits
@@ -27,7 +29,6 @@ from mivex.core.stage.surroundings import World
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.fields.labels import Elided
-from mivex.ui.languages import Verbatim
 from mivex.ui.proofs.canvas import Canvas
 from mivex.ui.proofs.light import LightDial, LightPanel
 from mivex.ui.proofs.scale import draw_scale
@@ -365,8 +366,8 @@ class StageProof(QWidget):
         rows.addLayout(top)
         rows.addLayout(low)
         self.cameras = QuietCombo()
-        self.cameras.setAccessibleName("Camera")
-        self.cameras.setToolTip("Camera   (C)")
+        self.cameras.setAccessibleName(tr("Camera"))
+        self.cameras.setToolTip(tr("Camera   (C)"))
         self.cameras.setMinimumWidth(70)
         self.cameras.setMaximumWidth(116)
         self.cameras.activated.connect(self._look)
@@ -376,13 +377,13 @@ class StageProof(QWidget):
         top.addSpacing(2)
         top.addWidget(keep)
         self.looks = QuietCombo()
-        self.looks.setAccessibleName("Seen as")
+        self.looks.setAccessibleName(tr("Seen as"))
         self.looks.setMinimumWidth(84)
         self.looks.setMaximumWidth(104)
         for key, words in LOOKS.items():
-            self.looks.addItem(words, key)
-            self.looks.setItemData(self.looks.count() - 1, HINTS[key], Qt.ItemDataRole.ToolTipRole)
-        self.looks.setToolTip("What the stage shows: colour, or why it is so   (N)")
+            self.looks.addItem(tr(words), key)
+            self.looks.setItemData(self.looks.count() - 1, tr(HINTS[key]), Qt.ItemDataRole.ToolTipRole)
+        self.looks.setToolTip(tr("What the stage shows: colour, or why it is so   (N)"))
         self.looks.activated.connect(lambda row: self.see_as(list(LOOKS)[row]))
         top.addWidget(self.looks)
         top.addStretch()
@@ -401,7 +402,7 @@ class StageProof(QWidget):
         column.addWidget(head)
         column.addWidget(self.canvas, 1)
         self.tip = Elided("figure")
-        self.tip.setText(TIP)
+        self.tip.setText(tr(TIP))
         self.tip.setContentsMargins(10, 3, 10, 3)
         column.addWidget(self.tip)
         session.changed.connect(self.refresh)
@@ -426,30 +427,39 @@ class StageProof(QWidget):
         names = [c.name for c in self.session.doc.cameras]
         if [self.cameras.itemText(i) for i in range(len(names))] != names or self.cameras.count() > len(names) + 1:
             self.cameras.clear()
-            self.cameras.addItems([Verbatim(n) for n in names])
+            self.cameras.addItems(names)
         here = next((i for i, c in enumerate(self.session.doc.cameras) if c == self.canvas.camera), -1)
         self.cameras.setCurrentIndex(here)
-        self.cameras.setPlaceholderText("Free view")
+        self.cameras.setPlaceholderText(tr("Free view"))
         o, p = self.session.overlay, self.canvas.place
         if o is None:
-            self.order.setText("Nothing placed yet")
+            self.order.setText(tr("Nothing placed yet"))
             self.place.setText("")
             return
         nudge = f" {o.material.nudge:+d}" if o.material.nudge else ""
-        self.order.setText(f"{o.material.blend} · group {o.material.group}{nudge}")
+        self.order.setText(
+            tr(
+                Message(
+                    "{blend} · group {group}{nudge}",
+                    blend=term(o.material.blend),
+                    group=term(o.material.group),
+                    nudge=term(nudge),
+                )
+            )
+        )
         if not o.shown:
-            self.place.setText("hidden")
+            self.place.setText(tr("hidden"))
         elif p is None:
-            self.place.setText("not placed")
+            self.place.setText(tr("not placed"))
         else:
-            self.place.setText(f"{p.width:.2f} × {p.height:.2f} m")
+            self.place.setText(tr(Message("{width:.2f} × {height:.2f} m", width=p.width, height=p.height)))
 
     def see_as(self, look: str) -> None:
         """Show colour, or one of the other looks, with its scale."""
         self.looks.setCurrentIndex(list(LOOKS).index(look))
-        self.looks.setToolTip(HINTS[look])
+        self.looks.setToolTip(tr(HINTS[look]))
         self.canvas.see_as(look)
-        self.tip.setText(HINTS[look] if look != "colour" else TIP)
+        self.tip.setText(tr(HINTS[look] if look != "colour" else TIP))
 
     def next_look(self) -> None:
         """Go on to the next look."""
@@ -475,7 +485,7 @@ class StageProof(QWidget):
         self.canvas.look(self.session.doc.cameras[row])
 
     def _keep(self) -> None:
-        name, ok = QInputDialog.getText(self, "Keep this view", "Name of the camera:")
+        name, ok = QInputDialog.getText(self, tr("Keep this view"), tr("Name of the camera:"))
         if ok and name.strip():
             camera = self.canvas.camera.model_copy(update={"name": name.strip()})
             self.session.apply("Keep view", lambda d: edits.set_camera(d, camera))

@@ -6,6 +6,8 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QColor, QFont
 from PySide6.QtWidgets import QAbstractItemView, QHeaderView, QTableWidget, QTableWidgetItem
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.deliver.deliver import Compared
 from mivex.core.intake.compare import HOLDS, Row
 from mivex.core.intake.switches import SWITCHES
@@ -36,7 +38,7 @@ class Table(QTableWidget):
     def __init__(self, heads: Sequence[str], name: str) -> None:
         super().__init__(0, len(heads))
         self.setHorizontalHeaderLabels(list(heads))
-        self.setAccessibleName(name)
+        self.setAccessibleName(tr(name))
         self.setStyleSheet(_STYLE)
         self.verticalHeader().hide()
         self.verticalHeader().setDefaultSectionSize(22)
@@ -62,8 +64,8 @@ class Table(QTableWidget):
         head: bool = False,
     ) -> None:
         """Fill a cell; ``bad`` marks what is a finding, by weight as well as by hue, ``head`` what stands over others."""
-        item = QTableWidgetItem(text)
-        item.setToolTip(tip or text)
+        item = QTableWidgetItem(tr(text))
+        item.setToolTip(tr(tip or text))
         if number:
             item.setTextAlignment(Qt.AlignmentFlag.AlignRight | Qt.AlignmentFlag.AlignVCenter)
             item.setFont(theme.figures_font(12, QFont.Weight.DemiBold if bad else QFont.Weight.Normal))
@@ -82,7 +84,7 @@ class SurvivalTable(Table):
         for k, s in enumerate(SWITCHES, 1):
             head = self.horizontalHeaderItem(k)
             if head is not None:
-                head.setToolTip(f"{s.title}: {s.hint}")
+                head.setToolTip(tr(Message("{title}: {hint}", title=term(s.title), hint=term(s.hint))))
         self._rows: Sequence[Row] = ()
 
     def show_rows(self, rows: Sequence[Row]) -> None:
@@ -98,14 +100,19 @@ class SurvivalTable(Table):
                     self.put(k, j, "–", number=True, tip="No camera sees it.")
                     continue
                 v = r.figures[s.key]
-                said = "looks as it did" if r.survives(s.key) else f"differs by more than {HOLDS:g}"
+                said = "looks as it did" if r.survives(s.key) else Message("differs by more than {holds:g}", holds=HOLDS)
                 self.put(
                     k,
                     j,
                     f"{v:.0f}" if r.survives(s.key) else f"{v:.0f} !",
                     number=True,
                     bad=not r.survives(s.key),
-                    tip=f"{s.title}: 99 % of its pixels differ by at most {v:.0f} of 255; it {said}.",
+                    tip=Message(
+                        "{title}: 99 % of its pixels differ by at most {v:.0f} of 255; it {said}.",
+                        title=term(s.title),
+                        v=v,
+                        said=term(said),
+                    ),
                 )
 
 
@@ -133,14 +140,15 @@ class ReadBackTable(Table):
                     k,
                     0,
                     c.file,
-                    tip=f"{c.file}, of “{c.overlay}”" + ("" if c.back.fresh else "; unchanged, it was left alone"),
+                    tip=Message("{file}, of “{overlay}”", file=c.file, overlay=c.overlay)
+                    + ("" if c.back.fresh else "; unchanged, it was left alone"),
                     head=True,
                 )
                 self.setSpan(k, 0, 1, self.columnCount())
                 k += 1
             self.put(k, 0, c.channel.capitalize())
             self.put(k, 1, c.source)
-            self.put(k, 2, f"{c.low:.2f}–{c.high:.2f}", number=True)
+            self.put(k, 2, Message("{low:.2f}–{high:.2f}", low=c.low, high=c.high), number=True)
             self.put(k, 3, str(c.back.levels), number=True)
-            self.put(k, 4, f"{c.difference:g}", number=True, bad=c.difference > 0)
+            self.put(k, 4, Message("{difference:g}", difference=c.difference), number=True, bad=c.difference > 0)
             k += 1

@@ -5,6 +5,7 @@ from typing import Any
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
+from mivex.core.base.messages import Message
 from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.model import Effect, Emitter, whole
 from mivex.core.motion.simulate import LATEST, gone_at
@@ -38,7 +39,7 @@ class PlaybackController(QObject):
 
     ticked = Signal()
     told = Signal()
-    said = Signal(str)
+    said = Signal(object)  # a Message; as str it would lose its template
     followed = Signal()
     fewer_wanted = Signal()
     framed = Signal(int)
@@ -171,7 +172,7 @@ class PlaybackController(QObject):
         gone = [e for e in self.fired if self.time >= gone_at(e)]
         if gone:
             self.fired = [e for e in self.fired if e not in gone]
-            self.said.emit(f"“{gone[-1].name}” is gone: its last particle has died.")
+            self.said.emit(Message("“{name}” is gone: its last particle has died.", name=gone[-1].name))
         self.ticked.emit()
 
     def step(self, frames: int) -> None:
@@ -201,7 +202,7 @@ class PlaybackController(QObject):
             )
         fresh = full.model_copy(
             update={
-                "id": f"fired {len(self.fired)} {now}",
+                "id": Message("fired {count} {now}", count=len(self.fired), now=now),
                 "copy_of": "",
                 "parts": tuple(parts),
                 "at": at,

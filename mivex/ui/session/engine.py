@@ -7,6 +7,7 @@ from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
+from mivex.core.base.messages import Message, joined
 from mivex.core.evaluation.results import MESH, Result, Results, Target
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
@@ -45,9 +46,9 @@ class Engine(QObject):
 
     prepared = Signal(str)
     examined = Signal()
-    notice = Signal(str)
+    notice = Signal(object)  # a Message; as str it would lose its template
     busy = Signal(bool)
-    progress = Signal(str)
+    progress = Signal(object)  # a Message; as str it would lose its template
     inputs_ready = Signal()
 
     def __init__(self, session: Session, parent: QObject | None = None) -> None:
@@ -169,7 +170,9 @@ class Engine(QObject):
         if result.target.path and result.problem:
             self.notice.emit(result.problem)
         if result.mesh is not None and result.mesh.notes:
-            self.notice.emit(f"“{Path(result.target.path).name}”: {' '.join(result.mesh.notes)}")
+            self.notice.emit(
+                Message("“{name}”: {parts}", name=Path(result.target.path).name, parts=joined(" ", result.mesh.notes))
+            )
         self.prepared.emit(result.target.overlay)
         if result.target.overlay or result.mesh is not None:
             if result.texture is None:
@@ -226,5 +229,5 @@ class Engine(QObject):
 
     def _reload(self) -> None:
         self.results.read_again()
-        self.notice.emit(f"“{self._changed_name}” changed on disk; it was read again.")
+        self.notice.emit(Message("“{changed_name}” changed on disk; it was read again.", changed_name=self._changed_name))
         self.refresh()

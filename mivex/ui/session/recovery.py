@@ -2,6 +2,7 @@
 
 from PySide6.QtCore import QObject, QTimer, Signal
 
+from mivex.core.base.messages import Message, term
 from mivex.core.project.document import Document
 from mivex.core.project.keeping import Keeper
 from mivex.ui.session.session import Session
@@ -18,7 +19,7 @@ class Recovery(QObject):
         It could not be written; it is tried again at the next turn.
     """
 
-    failed = Signal(str)
+    failed = Signal(object)  # a Message; as str it would lose its template
 
     def __init__(self, session: Session, parent: QObject) -> None:
         super().__init__(parent)
@@ -41,7 +42,7 @@ class Recovery(QObject):
 
     def _failed(self, why: str) -> None:
         self._kept = None
-        self.failed.emit(f"Unsaved work could not be kept aside and will be tried again: {why}")
+        self.failed.emit(Message("Unsaved work could not be kept aside and will be tried again: {why}", why=term(why)))
 
     def forget(self) -> None:
         """The work is saved or was given up."""

@@ -26,7 +26,7 @@ class Shipping(QObject):
     """
 
     told = Signal()
-    said = Signal(str)
+    said = Signal(object)  # a Message; as str it would lose its template
 
     def __init__(self, session: Session, parent: QObject | None = None) -> None:
         super().__init__(parent)

@@ -52,9 +52,9 @@ class Worker(QObject):
 
     reported = Signal(object, object)
     done = Signal(object, object)
-    failed = Signal(object, str)
+    failed = Signal(object, object)
     busy = Signal(bool)
-    said = Signal(str)
+    said = Signal(object)  # a Message; as str it would lose its template
     _came = Signal(str, object, object, int)
 
     def __init__(self, name: str, parent: QObject, *, finishes: bool = False) -> None:
@@ -275,7 +275,7 @@ class Workers(QObject):
         A worker without a failure of its own could not do something.
     """
 
-    failed = Signal(str)
+    failed = Signal(object)  # a Message; as str it would lose its template
 
     def __init__(self, parent: QObject | None = None) -> None:
         super().__init__(parent)

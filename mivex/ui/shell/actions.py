@@ -7,6 +7,7 @@ from typing import Any
 from PySide6.QtGui import QAction, QKeySequence
 from PySide6.QtWidgets import QMenu
 
+from mivex.core.base.languages import tr
 from mivex.ui.stations import STATIONS
 
 
@@ -215,14 +216,14 @@ def build_menus(window: Any) -> dict[str, QAction]:
     for a in ACTIONS:
         menu = menus.get(a.menu)
         if menu is None:
-            menu = menus[a.menu] = window.menuBar().addMenu(a.menu)
+            menu = menus[a.menu] = window.menuBar().addMenu(tr(a.menu))
         if not a.words:
             menu.addSeparator()
         elif a.words in OWN_MENUS:
-            own = menu.addMenu(a.words)
+            own = menu.addMenu(tr(a.words))
             own.aboutToShow.connect(lambda m=own, fill=OWN_MENUS[a.words]: fill(window, m))
         else:
-            action = made[a.words] = menu.addAction(a.words)
+            action = made[a.words] = menu.addAction(tr(a.words))
             if a.keys:
                 action.setShortcut(QKeySequence(a.keys))
             action.triggered.connect(lambda _=False, run=a.run: _do(window, run))

@@ -8,6 +8,7 @@ from PySide6.QtCore import QTimer
 from PySide6.QtGui import QIcon
 from PySide6.QtWidgets import QApplication
 
+from mivex.core.base.messages import Message
 from mivex.core.installation.compilation import needed
 from mivex.core.installation.desktop_entry import ASSETS
 from mivex.ui import languages, theme
@@ -27,7 +28,7 @@ def application() -> QApplication:
     app.setDesktopFileName("mivex")
     app.setWindowIcon(QIcon(str(ASSETS / "mivex.svg")))
     theme.apply(app)
-    languages.install_translator(app, languages.wanted())
+    languages.use_language(app, languages.wanted())
     # What was imported stays for good: collections need not look through it again and again.
     gc.freeze()
     return app
@@ -50,7 +51,9 @@ def wait_until_idle(window: Window, seconds: float = 300.0) -> None:
         quiet = quiet + 1 if window.idle else 0
         if time.monotonic() > end:
             names = ", ".join(window.at_work) or "its timers"
-            raise TimeoutError(f"The window is still at work after {seconds:.0f} s: {names}.")
+            raise TimeoutError(
+                Message("The window is still at work after {seconds:.0f} s: {names}.", seconds=seconds, names=names)
+            )
         time.sleep(0.01 if quiet else 0.003)
 
 

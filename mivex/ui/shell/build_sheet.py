@@ -4,6 +4,7 @@ from typing import Any
 
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QFileDialog, QLabel, QVBoxLayout
 
+from mivex.core.base.languages import tr
 from mivex.core.sheet.build import ALIGNS, FITS, Layout
 from mivex.ui.fields.fields import ChoiceField, Field, NumberField, SwitchField
 
@@ -16,7 +17,7 @@ class BuildSheet(QDialog):
 
     def __init__(self, how: str, parent: Any, *, frames: int = 0) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Build a sheet")
+        self.setWindowTitle(tr("Build a sheet"))
         self.how = how
         self.values: dict[str, Any] = {
             "count": frames or 16,
@@ -79,12 +80,12 @@ class BuildSheet(QDialog):
             ),
             "align",
         )
-        note = QLabel("The sheet is written beside the project, and comes into the rack as an overlay of its own.")
+        note = QLabel(tr("The sheet is written beside the project, and comes into the rack as an overlay of its own."))
         note.setObjectName("figure")
         note.setWordWrap(True)
         self.column.addWidget(note)
         buttons = QDialogButtonBox(QDialogButtonBox.StandardButton.Ok | QDialogButtonBox.StandardButton.Cancel)
-        buttons.button(QDialogButtonBox.StandardButton.Ok).setText("Build")
+        buttons.button(QDialogButtonBox.StandardButton.Ok).setText(tr("Build"))
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         self.column.addWidget(buttons)
@@ -131,6 +132,6 @@ class BuildSheet(QDialog):
 def ask_pictures(parent: Any, folder: str, how: str) -> list[str]:
     """Ask for the pictures that frames come from; none where nothing is chosen."""
     if how == "pictures":
-        return QFileDialog.getOpenFileNames(parent, "Frames, in their order", folder, PICTURES)[0]
-    found = QFileDialog.getOpenFileName(parent, "Animated picture", folder, ANIMATED)[0]
+        return QFileDialog.getOpenFileNames(parent, tr("Frames, in their order"), folder, tr(PICTURES))[0]
+    found = QFileDialog.getOpenFileName(parent, tr("Animated picture"), folder, tr(ANIMATED))[0]
     return [found] if found else []

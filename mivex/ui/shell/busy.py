@@ -3,6 +3,8 @@
 from PySide6.QtCore import QTimer, Signal
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QProgressBar, QPushButton, QWidget
 
+from mivex.core.base.languages import tr
+
 PATIENCE = 900
 """Milliseconds of work before the strip appears; most work is over by then."""
 
@@ -22,8 +24,8 @@ class Busy(QWidget):
         bar.setRange(0, 0)  # how long a step takes is not known beforehand
         bar.setFixedWidth(72)
         bar.setTextVisible(False)
-        self.words = QLabel("Working")
-        stop = QPushButton("Stop")
+        self.words = QLabel(tr("Working"))
+        stop = QPushButton(tr("Stop"))
         stop.clicked.connect(self.stop_wanted)
         row.addWidget(bar)
         row.addWidget(self.words, 1)
@@ -43,4 +45,4 @@ class Busy(QWidget):
 
     def say(self, words: str) -> None:
         """Name what is being done."""
-        self.words.setText(words)
+        self.words.setText(tr(words))

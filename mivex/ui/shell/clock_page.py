@@ -7,6 +7,8 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QKeyEvent, QMouseEvent, QPainter, QPaintEvent, QPen, QPolygonF
 from PySide6.QtWidgets import QComboBox, QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.motion.model import Emitter
 from mivex.core.motion.simulate import gone_at
 from mivex.core.project import edits
@@ -27,7 +29,7 @@ class Line(QWidget):
     def __init__(self, session: Session, desk: PlaybackController) -> None:
         super().__init__()
         self.session, self.desk = session, desk
-        self.setAccessibleName("Clock")
+        self.setAccessibleName(tr("Clock"))
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setMouseTracking(True)
         self.setMinimumHeight(96)
@@ -46,7 +48,7 @@ class Line(QWidget):
         return min(max(low + (x - LEFT) / max(self.width() - 2 * LEFT, 1) * (high - low), low), high)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         low, high = self.desk.span
         w, foot = self.width(), 20.0
@@ -65,7 +67,7 @@ class Line(QWidget):
                 else Qt.AlignmentFlag.AlignHCenter
             )
             box = QRectF(x - (2 if x < 24 else 40 if x <= w - 24 else 78), 2, 80, 14)
-            p.drawText(box, side, f"{k * step:g} s")
+            p.drawText(box, side, tr(Message("{k:g} s", k=k * step)))
         p.setPen(QPen(QColor(theme.LINE), 2))
         p.drawLine(QPointF(LEFT, foot), QPointF(w - LEFT, foot))
         self._runs(p, foot)
@@ -114,11 +116,16 @@ class Line(QWidget):
         p.setPen(QColor(theme.SOFT))
         at = self.pointer if self.pointer is not None and born <= self.pointer <= dies else self.desk.time
         share = (at - born) / max(dies - born, 1e-9)
-        words = f"particle {int(parts.number[i])}: born {born:.2f} s, lives {float(parts.life[i]):.2f} s"
+        words = Message(
+            "particle {number}: born {born:.2f} s, lives {life:.2f} s",
+            number=int(parts.number[i]),
+            born=born,
+            life=float(parts.life[i]),
+        )
         p.drawText(
             QRectF(LEFT, y + 8, self.width() - 2 * LEFT, 18),
             Qt.AlignmentFlag.AlignLeft,
-            words + "   ·   at " + f"{at:.2f} s:  " + values_at(emitter, share),
+            tr(words + Message("   ·   at {at:.2f} s:  ", at=at) + values_at(emitter, share)),
         )
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
@@ -153,8 +160,10 @@ def values_at(emitter: Emitter, share: float) -> str:
     for lane in lanes_of(emitter):
         value = getattr(emitter.life, lane.key)
         if lane.key != "tint":
-            rows.append(f"{lane.title.lower()} {float(value.at(min(max(share, 0.0), 1.0))):.2f}")
-    return ", ".join(rows) or "nothing changes over its life"
+            rows.append(
+                Message("{title} {at:.2f}", title=InSentence(lane.title), at=float(value.at(min(max(share, 0.0), 1.0))))
+            )
+    return joined(", ", rows or ["nothing changes over its life"])
 
 
 class ClockPage(QWidget):
@@ -193,21 +202,21 @@ class ClockPage(QWidget):
         row.addSpacing(6)
         row.addWidget(self.time)
         self.speed: QComboBox = QuietCombo()
-        self.speed.setAccessibleName("Speed of the clock")
-        self.speed.addItems(list(SPEEDS))
+        self.speed.setAccessibleName(tr("Speed of the clock"))
+        self.speed.addItems([tr(w) for w in SPEEDS])
         self.speed.activated.connect(lambda i: setattr(desk, "speed", list(SPEEDS.values())[i]))
         row.addWidget(self.speed)
         row.addSpacing(8)
         row.addWidget(self._words("to"))
         self.end_bar = Bar(0.5, 30.0, (0.1, 3600.0), whole=False, unit="s", log=True, default=6.0)
-        self.end_bar.setAccessibleName("Clock runs to")
+        self.end_bar.setAccessibleName(tr("Clock runs to"))
         self.end_bar.setFixedWidth(84)
         self.end_bar.changed.connect(lambda v: desk.set_span(0.0, v))
         row.addWidget(self.end_bar)
         row.addSpacing(8)
         row.addWidget(self._words("seed"))
         self.seed = Bar(1, 100, (0, 2**31 - 1), whole=True, unit="", log=False, default=1)
-        self.seed.setAccessibleName("Seed of the effect")
+        self.seed.setAccessibleName(tr("Seed of the effect"))
         self.seed.setFixedWidth(64)
         self.seed.changed.connect(self._seeded)
         self.seed.released.connect(session.end_merge)
@@ -225,7 +234,7 @@ class ClockPage(QWidget):
 
     @staticmethod
     def _words(text: str) -> QLabel:
-        made = QLabel(text)
+        made = QLabel(tr(text))
         made.setObjectName("soft")
         return made
 
@@ -245,14 +254,16 @@ class ClockPage(QWidget):
     def _seeded(self, value: float) -> None:
         key = self.desk.effect_id
         if self.session.doc.effect(key) is not None:
-            self.session.apply("Change the seed", lambda d: edits.set_effect(d, key, seed=int(value)), f"seed {key}")
+            self.session.apply(
+                "Change the seed", lambda d: edits.set_effect(d, key, seed=int(value)), Message("seed {key}", key=key)
+            )
 
     def refresh(self) -> None:
         """Show the clock as it is."""
         d = self.desk
         self.fire.setChecked(d.firing)
         self.run.setIcon(theme.icon("rest" if d.playing else "run"))
-        self.time.setText(f"{d.time:.2f} s")
+        self.time.setText(tr(Message("{time:.2f} s", time=d.time)))
         self.end_bar.value = d.span[1]
         self.end_bar.update()
         effect = d.effect
@@ -261,9 +272,19 @@ class ClockPage(QWidget):
         self.seed.value = float(found.seed) if found is not None else 1.0
         self.seed.update()
         if effect is None:
-            self.figures.setText("No effect yet: begin one at Motion. Sheets on the stage play as well.")
+            self.figures.setText(tr("No effect yet: begin one at Motion. Sheets on the stage play as well."))
             return
         end = gone_at(effect)
-        lasts = "runs for ever" if np.isinf(end) else f"gone after {end:.2f} s"
-        shot = f" · {len(d.fired)} fired" if d.fired else ""
-        self.figures.setText(f"{effect.name} · {d.count} particles · {lasts}{shot}")
+        lasts = "runs for ever" if np.isinf(end) else Message("gone after {end:.2f} s", end=end)
+        shot = Message(" · {count} fired", count=len(d.fired)) if d.fired else ""
+        self.figures.setText(
+            tr(
+                Message(
+                    "{name} · {count} particles · {lasts}{shot}",
+                    name=effect.name,
+                    count=d.count,
+                    lasts=term(lasts),
+                    shot=term(shot),
+                )
+            )
+        )

@@ -14,6 +14,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from mivex.core.base.languages import tr
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.labels import label
 from mivex.ui.fields.line import Line, commit_typing, is_held
@@ -220,7 +221,7 @@ class Controls(Page):
             )
         )
         self.column.addSpacing(8)
-        canvas = QPushButton("Begin on an empty canvas")
+        canvas = QPushButton(tr("Begin on an empty canvas"))
         menu = QMenu(canvas)
         for kind, words in (
             ("glass", "Glass: dark, faint, smooth"),
@@ -228,14 +229,14 @@ class Controls(Page):
             ("cloth", "Cloth or a screen: solid"),
             ("sprite", "A soft sprite: grey on clear"),
         ):
-            menu.addAction(words, lambda k=kind: self.canvas_wanted.emit(k))
+            menu.addAction(tr(words), lambda k=kind: self.canvas_wanted.emit(k))
         canvas.setMenu(menu)
         for text, signal, name in (
             ("Add pictures …", self.add_wanted, "main"),
             ("Open the demo", self.demo_wanted, ""),
             ("A short tour of the demo", self.tour_wanted, ""),
         ):
-            button = QPushButton(text)
+            button = QPushButton(tr(text))
             button.setObjectName(name)
             button.clicked.connect(lambda _=False, s=signal: s.emit())  # type: ignore[misc]
             self.column.addWidget(button)

@@ -3,6 +3,8 @@
 from PySide6.QtCore import QDateTime, QLocale, Qt
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QListWidget, QListWidgetItem, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.project.backups import Earlier
 from mivex.ui.fields.labels import label
 
@@ -12,32 +14,37 @@ class EarlierSaves(QDialog):
 
     def __init__(self, name: str, rows: list[Earlier], parent: QWidget | None = None) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Earlier saves")
+        self.setWindowTitle(tr("Earlier saves"))
         self.rows = rows
         self.resize(420, 340)
         column = QVBoxLayout(self)
         column.setSpacing(8)
         column.addWidget(
             label(
-                f"Earlier saves of “{name}”. The one you choose is opened in place of the present one; that "
-                "stays on disk until you save.",
+                Message(
+                    "Earlier saves of “{name}”. The one you choose is opened in place of the present "
+                    "one; that stays on disk until you save.",
+                    name=name,
+                ),
                 "soft",
                 wrap=True,
             )
         )
         self.list = QListWidget()
-        self.list.setAccessibleName("Earlier saves")
+        self.list.setAccessibleName(tr("Earlier saves"))
         locale = QLocale()
         for r in rows:
             when = QDateTime.fromSecsSinceEpoch(int(r.saved))
             words = locale.toString(when, QLocale.FormatType.ShortFormat)
-            self.list.addItem(QListWidgetItem(f"{words}    {max(r.size // 1024, 1)} KB"))
+            self.list.addItem(
+                QListWidgetItem(tr(Message("{words}    {size} KB", words=term(words), size=max(r.size // 1024, 1))))
+            )
         self.list.setCurrentRow(0)
         self.list.itemDoubleClicked.connect(lambda _i: self.accept())
         column.addWidget(self.list, 1)
         buttons = QDialogButtonBox()
-        self.choose = buttons.addButton("Open it", QDialogButtonBox.ButtonRole.AcceptRole)
-        buttons.addButton("Cancel", QDialogButtonBox.ButtonRole.RejectRole)
+        self.choose = buttons.addButton(tr("Open it"), QDialogButtonBox.ButtonRole.AcceptRole)
+        buttons.addButton(tr("Cancel"), QDialogButtonBox.ButtonRole.RejectRole)
         buttons.accepted.connect(self.accept)
         buttons.rejected.connect(self.reject)
         column.addWidget(buttons)

@@ -7,6 +7,8 @@ from PySide6.QtGui import QImage, QPixmap
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QLabel, QPushButton, QVBoxLayout
 
 from mivex.core.advice.particle_reduction import Covering, ParticleReduction, reduce_particles
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.project import edits
 from mivex.core.scene.draw_calls import build_environment
 from mivex.ui import theme
@@ -19,7 +21,7 @@ class FewerSheet(QDialog):
 
     def __init__(self, session: Any, engine: Any, desk: Any, parent: Any) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Fewer, larger")
+        self.setWindowTitle(tr("Fewer, larger"))
         self.session, self.engine, self.desk = session, engine, desk
         self.key = desk.effect_id
         self.found: ParticleReduction | None = None
@@ -44,7 +46,7 @@ class FewerSheet(QDialog):
         self.sides: list[tuple[QLabel, QLabel]] = []
         for title in ("Now", "Fewer, larger"):
             side = QVBoxLayout()
-            head = QLabel(title)
+            head = QLabel(tr(title))
             head.setObjectName("section")
             picture, words = QLabel(), QLabel()
             picture.setFixedSize(256, 256)
@@ -64,10 +66,10 @@ class FewerSheet(QDialog):
         self.note.setObjectName("soft")
         column.addWidget(self.note)
         foot = QHBoxLayout()
-        self.take = QPushButton("Take it")
+        self.take = QPushButton(tr("Take it"))
         self.take.setObjectName("main")
         self.take.clicked.connect(self._apply)
-        close = QPushButton("Close")
+        close = QPushButton(tr("Close"))
         close.clicked.connect(self.reject)
         foot.addWidget(self.take)
         foot.addWidget(close)
@@ -99,7 +101,7 @@ class FewerSheet(QDialog):
         )
 
     def _say(self, words: str) -> None:
-        self.note.setText(words)
+        self.note.setText(tr(words))
 
     def _take(self, _token: object, found: object) -> None:
         assert isinstance(found, ParticleReduction)
@@ -109,13 +111,25 @@ class FewerSheet(QDialog):
         saved = 1 - found.after.fragments / max(found.before.fragments, 1)
         share = found.after.area / found.before.area
         self._say(
-            f"Rate × {found.rate:.3g} and size × {found.size:.3g} cover {share:.1%} of the present area with "
-            f"{abs(saved):.0%} {'fewer' if saved >= 0 else 'more'} fragments."
+            Message(
+                "Rate × {rate:.3g} and size × {size:.3g} cover {share:.1%} of the present area with "
+                "{saved:.0%} {word} fragments.",
+                rate=found.rate,
+                size=found.size,
+                share=share,
+                saved=abs(saved),
+                word=term("fewer" if saved >= 0 else "more"),
+            )
         )
         if saved <= 0.01:
             self._say(
-                f"It gains nothing: {share:.1%} of the present area with {abs(saved):.0%} more fragments. Fewer, "
-                "larger particles only save where they lie over each other less; try another number."
+                Message(
+                    "It gains nothing: {share:.1%} of the present area with {saved:.0%} more fragments. "
+                    "Fewer, larger particles only save where they lie over each other less; try another "
+                    "number.",
+                    share=share,
+                    saved=abs(saved),
+                )
             )
         enable(self.take, saved > 0.01, "It would cost as much as now, or more")
 
@@ -125,7 +139,15 @@ class FewerSheet(QDialog):
         image = QImage(c.picture.tobytes(), w, h, 3 * w, QImage.Format.Format_RGB888)
         picture.setPixmap(QPixmap.fromImage(image).scaled(256, 256))
         words.setText(
-            f"{c.count:.0f} at once · {c.area:.1%} covered · overdraw {c.overdraw:.1f} · {c.fragments:.0f} fragments"
+            tr(
+                Message(
+                    "{count:.0f} at once · {area:.1%} covered · overdraw {overdraw:.1f} · {fragments:.0f} fragments",
+                    count=c.count,
+                    area=c.area,
+                    overdraw=c.overdraw,
+                    fragments=c.fragments,
+                )
+            )
         )
 
     def _apply(self) -> None:

@@ -9,7 +9,9 @@ from PySide6.QtGui import QDragEnterEvent, QDropEvent, QGuiApplication, QImage
 from PySide6.QtWidgets import QFileDialog
 
 from mivex.core.base.errors import MivexError, Stopped
+from mivex.core.base.languages import tr
 from mivex.core.base.log import sentence, state_folder
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.checking.parametric_recipes import read_parametric, resolve_parameters
 from mivex.core.deliver.project import LIST, Delivery, deliver_project
 from mivex.core.material.material import Kind
@@ -75,12 +77,12 @@ class FileActions(ProjectActions):
             "svg": ("Choose an SVG file", "SVG files (*.svg)"),
             "mesh": ("Choose a mesh", "Meshes (*.obj *.ply *.glb *.gltf)"),
         }.get(kind, ("Choose a picture", _PICTURES))
-        path, _ = QFileDialog.getOpenFileName(self, words, self.session.folder, kinds)
+        path, _ = QFileDialog.getOpenFileName(self, tr(words), self.session.folder, tr(kinds))
         return path
 
     def ask_add(self) -> None:
         """Ask for pictures and add each as an overlay."""
-        paths, _ = QFileDialog.getOpenFileNames(self, "Add pictures", self.session.folder, _PICTURES)
+        paths, _ = QFileDialog.getOpenFileNames(self, tr("Add pictures"), self.session.folder, tr(_PICTURES))
         self.add_pictures(paths)
 
     def add_pictures(self, paths: list[str]) -> None:
@@ -93,10 +95,16 @@ class FileActions(ProjectActions):
             found: list[tuple[str, float]] = []
             for i, path in enumerate(paths):
                 if stopped():
-                    problems.append(f"Stopped: {len(paths) - i} of {len(paths)} files were not read.")
+                    problems.append(
+                        Message(
+                            "Stopped: {count} of {count2} files were not read.", count=len(paths) - i, count2=len(paths)
+                        )
+                    )
                     break
                 if len(paths) > 1:
-                    self.jobs.tell(f"Reading “{Path(path).name}” ({i + 1} of {len(paths)})")
+                    self.jobs.tell(
+                        Message("Reading “{name}” ({i} of {count})", name=Path(path).name, i=i + 1, count=len(paths))
+                    )
                 try:
                     if path.lower().endswith(".svg"):
                         w, h = svg_size(path)
@@ -110,7 +118,7 @@ class FileActions(ProjectActions):
                 except BaseException as e:
                     problems.append(sentence(e, f"adding {path!r}"))
             report(lambda: self.take_pictures(found))
-            return "  ".join(problems)
+            return joined("  ", problems)
 
         self.jobs.ask(None, lambda: work)
 
@@ -133,7 +141,11 @@ class FileActions(ProjectActions):
                 d = edits.stand(d, made, put)
             return d
 
-        self.session.apply("Add overlay" if len(found) == 1 else f"Add {len(found)} overlays", edit, select=lambda: made)
+        self.session.apply(
+            "Add overlay" if len(found) == 1 else Message("Add {count} overlays", count=len(found)),
+            edit,
+            select=lambda: made,
+        )
         self.go("source")
 
     def paste(self) -> None:
@@ -186,7 +198,7 @@ class FileActions(ProjectActions):
             elif how == "seeds":
                 frames = by_seeds(evaluator, doc, o, int(values["count"]), stopped)
             elif texture is None:
-                return f"“{o.name}” is not ready yet."
+                return Message("“{name}” is not ready yet.", name=o.name)
             else:
                 what = Baking(bool(values["wears"]), float(values["seconds"]), float(values["degrees"]))
                 frames = baked(o, texture, int(values["count"]), what, stopped)
@@ -239,7 +251,7 @@ class FileActions(ProjectActions):
             doc, made = edits.add_blank(d, CANVASES[kind], kind, (1024, 1024))
             return edits.stand(doc, made, put)
 
-        self.session.apply(f"Add {CANVASES[kind].lower()}", edit, select=lambda: made)
+        self.session.apply(Message("Add {canvases}", canvases=InSentence(CANVASES[kind])), edit, select=lambda: made)
         self.go("layers")
 
     def split_channels(self) -> None:
@@ -255,7 +267,7 @@ class FileActions(ProjectActions):
             if there
         ]
         self.session.apply("Split channels", lambda d: edits.split_channels(d, o.id, channels))
-        self.tell(f"{len(channels)} overlays show the channels of “{o.name}” as greys.")
+        self.tell(Message("{count} overlays show the channels of “{name}” as greys.", count=len(channels), name=o.name))
 
     def dragEnterEvent(self, event: QDragEnterEvent) -> None:
         if event.mimeData().hasUrls():
@@ -275,7 +287,7 @@ class FileActions(ProjectActions):
 
     def ask_recipe(self) -> None:
         """Ask for a recipe file and replace the overlay's steps by it."""
-        path, _ = QFileDialog.getOpenFileName(self, "Use a recipe", self.session.folder, "Recipes (*.json)")
+        path, _ = QFileDialog.getOpenFileName(self, tr("Use a recipe"), self.session.folder, tr("Recipes (*.json)"))
         if path and (o := self.session.overlay):
             key, doc, evaluator = o.id, self.session.doc, self.session.evaluator
 
@@ -285,14 +297,14 @@ class FileActions(ProjectActions):
 
                 steps, found = resolve_parameters(read_parametric(path), before)
                 report(lambda: self.session.apply("Use a recipe", lambda d: edits.set_steps(d, key, steps)))
-                return " ".join(f.said for f in found)
+                return joined(" ", (f.said for f in found))
 
             self.jobs.ask(None, lambda: work)
 
     def ask_save_recipe(self) -> None:
         """Ask for a name and save the overlay's steps as a recipe."""
         if o := self.session.overlay:
-            path, _ = QFileDialog.getSaveFileName(self, "Save the recipe", self.session.folder, "Recipes (*.json)")
+            path, _ = QFileDialog.getSaveFileName(self, tr("Save the recipe"), self.session.folder, tr("Recipes (*.json)"))
             if path:
                 path = path if path.endswith(".json") else path + ".json"
                 folder = self.session.folder
@@ -301,7 +313,7 @@ class FileActions(ProjectActions):
 
                 def work(_report, _stopped):  # type: ignore[no-untyped-def]
                     save_recipe(path, steps)
-                    return f"The recipe was saved as “{path}”."
+                    return Message("The recipe was saved as “{path}”.", path=path)
 
                 self.saver.ask(None, lambda: work)
 
@@ -311,7 +323,9 @@ class FileActions(ProjectActions):
         if o is None:
             return
         if what == "take":
-            path, _ = QFileDialog.getOpenFileName(self, "Use a delivery recipe", self.session.folder, "Recipes (*.json)")
+            path, _ = QFileDialog.getOpenFileName(
+                self, tr("Use a delivery recipe"), self.session.folder, tr("Recipes (*.json)")
+            )
             if path:
                 key = o.id
 
@@ -323,20 +337,22 @@ class FileActions(ProjectActions):
 
                 self.jobs.ask(None, lambda: read)
             return
-        path, _ = QFileDialog.getSaveFileName(self, "Save the delivery recipe", self.session.folder, "Recipes (*.json)")
+        path, _ = QFileDialog.getSaveFileName(
+            self, tr("Save the delivery recipe"), self.session.folder, tr("Recipes (*.json)")
+        )
         if path:
             path = path if path.endswith(".json") else path + ".json"
             recipe = delivery_edits.recipe_of(self.session.doc, o)
 
             def work(_report, _stopped):  # type: ignore[no-untyped-def]
                 save_delivery(path, recipe)
-                return f"The delivery recipe was saved as “{path}”."
+                return Message("The delivery recipe was saved as “{path}”.", path=path)
 
             self.saver.ask(None, lambda: work)
 
     def ask_intake(self) -> None:
         """Ask for a delivery and load it into the intake."""
-        folder = QFileDialog.getExistingDirectory(self, "Load a delivery", self.session.folder)
+        folder = QFileDialog.getExistingDirectory(self, tr("Load a delivery"), self.session.folder)
         if folder:
             self.take_in(folder)
 
@@ -349,7 +365,7 @@ class FileActions(ProjectActions):
 
     def ask_deliver(self, everything: bool) -> None:
         """Ask for a folder and deliver into it."""
-        folder = QFileDialog.getExistingDirectory(self, "Deliver into", self.session.folder)
+        folder = QFileDialog.getExistingDirectory(self, tr("Deliver into"), self.session.folder)
         if folder:
             self.deliver(folder, everything)
 
@@ -365,12 +381,20 @@ class FileActions(ProjectActions):
             except Stopped:
                 raise MivexError("Delivering was stopped; nothing was written.") from None
             rows = made.overlays
-            count = f"“{rows[0].overlay}” was" if len(rows) == 1 else f"{len(rows)} overlays were"
+            count = (
+                Message("“{overlay}” was", overlay=rows[0].overlay)
+                if len(rows) == 1
+                else Message("{count} overlays were", count=len(rows))
+            )
             report(lambda: self.take_delivery(made, folder))
-            return f"{count} written to “{folder}”, read back and found the same, texel for texel."
+            return Message(
+                "{count} written to “{folder}”, read back and found the same, texel for texel.", count=count, folder=folder
+            )
 
         self.shipper.ask(None, lambda: work)
-        self.tell(f"Delivering {len(rows)} overlay{'' if len(rows) == 1 else 's'} …")
+        self.tell(
+            Message("Delivering {count} overlay{ending} …", count=len(rows), ending=term("" if len(rows) == 1 else "s"))
+        )
 
     def take_delivery(self, made: Delivery, folder: str) -> None:
         """Show what was delivered, and the intake's picture of it."""

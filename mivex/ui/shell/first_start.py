@@ -4,6 +4,8 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QCloseEvent
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QProgressBar, QPushButton, QVBoxLayout
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message
 from mivex.core.installation import compilation as warm
 from mivex.ui.fields.labels import label
 from mivex.ui.session.worker import Workers
@@ -14,7 +16,7 @@ class FirstStart(QDialog):
 
     def __init__(self) -> None:
         super().__init__()
-        self.setWindowTitle("Mivex")
+        self.setWindowTitle(tr("Mivex"))
         self.setMinimumWidth(420)
         column = QVBoxLayout(self)
         column.setContentsMargins(20, 18, 20, 16)
@@ -31,13 +33,13 @@ class FirstStart(QDialog):
         self.bar = QProgressBar()
         self.bar.setRange(0, 100)
         self.bar.setTextVisible(False)
-        self.bar.setAccessibleName("Progress")
+        self.bar.setAccessibleName(tr("Progress"))
         column.addWidget(self.bar)
         row = QHBoxLayout()
         self.said = label("", "figure")
         row.addWidget(self.said, 1)
-        self.skip = QPushButton("Start at once")
-        self.skip.setToolTip("What is missing is compiled when it is first needed: the first pictures come late")
+        self.skip = QPushButton(tr("Start at once"))
+        self.skip.setToolTip(tr("What is missing is compiled when it is first needed: the first pictures come late"))
         self.skip.clicked.connect(self.accept)
         row.addWidget(self.skip, 0, Qt.AlignmentFlag.AlignRight)
         column.addLayout(row)
@@ -54,7 +56,7 @@ class FirstStart(QDialog):
 
     def _progress(self, _token: object, part: tuple[float, str]) -> None:
         self.bar.setValue(round(100 * part[0]))
-        self.said.setText(f"{part[0]:.0%}")
+        self.said.setText(tr(Message("{part:.0%}", part=part[0])))
 
     def done(self, code: int) -> None:
         self.workers.end()

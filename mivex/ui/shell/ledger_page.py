@@ -5,6 +5,8 @@ from typing import Any
 from PySide6.QtCore import QTimer, Signal
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.scene.draw_calls import draw_list
 from mivex.core.stage.ledger import FragmentQuery, FragmentRecord, PixelHistory
 from mivex.ui import theme
@@ -46,13 +48,13 @@ class LedgerPage(QWidget):
         self.where.setObjectName("soft")
         self.where.setFont(theme.figures_font())
         head.addWidget(self.where, 1)
-        self.pin = QPushButton("Pin this pixel")
+        self.pin = QPushButton(tr("Pin this pixel"))
         self.pin.setCheckable(True)
-        self.pin.setToolTip("The account stays at this pixel while settings change, and the pointer is free   (Y)")
+        self.pin.setToolTip(tr("The account stays at this pixel while settings change, and the pointer is free   (Y)"))
         self.pin.toggled.connect(lambda _on: self._pinned())
-        self.both = QPushButton("Compare with the pointer")
+        self.both = QPushButton(tr("Compare with the pointer"))
         self.both.setCheckable(True)
-        self.both.setToolTip("Beside the pinned pixel stands the one under the pointer, in the order set")
+        self.both.setToolTip(tr("Beside the pinned pixel stands the one under the pointer, in the order set"))
         self.both.toggled.connect(self._compare)
         enable(self.both, False, "Pin a pixel first")
         head.addWidget(self.pin)
@@ -147,17 +149,34 @@ class LedgerPage(QWidget):
         enable(self.pin, self.pinned or a is not None, "Point at a pixel of the stage first")
         enable(self.both, self.pinned, "Pin a pixel first")
         if a is None:
-            self.where.setText("Point at a pixel of the stage: every fragment that reaches it is listed here.")
+            self.where.setText(tr("Point at a pixel of the stage: every fragment that reaches it is listed here."))
             return
         end, other = a.end(), self.other.end() if self.compare and self.other is not None else a.end("exact")
         x, y = shade(end, self.set.gain), shade(other, self.set.gain)
         apart = max(abs(x.red() - y.red()), abs(x.green() - y.green()), abs(x.blue() - y.blue()))
         if self.compare and self.other is not None:
-            beside = f"right: pixel {self.other.pixel[0]}, {self.other.pixel[1]}, differs by {apart} of 255"
+            beside: str = Message(
+                "right: pixel {pixel}, {pixel2}, differs by {apart} of 255",
+                pixel=self.other.pixel[0],
+                pixel2=self.other.pixel[1],
+                apart=apart,
+            )
         else:
-            beside = "right: exact order, " + (f"differs by {apart} of 255" if apart else "the same")
-        less = f"   ·   {len(self.off)} switched off" if self.off else ""
-        self.where.setText(f"pixel {a.pixel[0]}, {a.pixel[1]}   ·   left: order set   ·   {beside}{less}")
+            beside = "right: exact order, " + (
+                Message("differs by {apart} of 255", apart=apart) if apart else term("the same")
+            )
+        less = Message("   ·   {count} switched off", count=len(self.off)) if self.off else ""
+        self.where.setText(
+            tr(
+                Message(
+                    "pixel {pixel}, {pixel2}   ·   left: order set   ·   {beside}{less}",
+                    pixel=a.pixel[0],
+                    pixel2=a.pixel[1],
+                    beside=term(beside),
+                    less=term(less),
+                )
+            )
+        )
 
     def _pinned(self) -> None:
         s = self.stage
@@ -165,7 +184,7 @@ class LedgerPage(QWidget):
             at = self._at
             s.pinned = ((at[0] + 0.5) / s.width(), (at[1] + 0.5) / s.height()) if self.pinned and at is not None else None
             s.update()
-        self.pin.setText("Pinned" if self.pinned else "Pin this pixel")
+        self.pin.setText(tr("Pinned" if self.pinned else "Pin this pixel"))
         if not self.pinned:
             self.both.setChecked(False)
         self._say()

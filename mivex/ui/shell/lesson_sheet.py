@@ -7,6 +7,8 @@ from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QCloseEvent, QImage, QPixmap
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QLabel, QListWidget, QListWidgetItem, QScrollArea, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.findings import CHECKS
 from mivex.core.lessons.model import HIGH, WIDE, Lesson, lessons
 from mivex.ui import theme
@@ -21,7 +23,7 @@ class LessonSheet(QDialog):
 
     def __init__(self, workers: Workers, check: str = "", parent: QWidget | None = None) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Findings, one by one")
+        self.setWindowTitle(tr("Findings, one by one"))
         self.resize(QSize(868, 560))
         self.workers = workers
         self.worker = workers.latest("lessons", self._fail)
@@ -30,7 +32,7 @@ class LessonSheet(QDialog):
         row.setContentsMargins(0, 0, 0, 0)
         row.setSpacing(0)
         self.list = QListWidget()
-        self.list.setAccessibleName("Findings")
+        self.list.setAccessibleName(tr("Findings"))
         self.list.setFixedWidth(236)
         self.list.setSpacing(1)
         self.rows: list[Lesson | None] = []
@@ -38,13 +40,13 @@ class LessonSheet(QDialog):
         for lesson in lessons().values():
             by_scope[CHECKS[lesson.id].scope].append(lesson)
         for scope, found in by_scope.items():
-            head = QListWidgetItem(f"  {SCOPES[scope]}")
+            head = QListWidgetItem(tr(Message("  {scopes}", scopes=term(SCOPES[scope]))))
             head.setFlags(Qt.ItemFlag.NoItemFlags)
             head.setFont(theme.figures_font(11))
             self.list.addItem(head)
             self.rows.append(None)
             for lesson in found:
-                self.list.addItem(QListWidgetItem(f"     {lesson.title}"))
+                self.list.addItem(QListWidgetItem(tr(Message("     {title}", title=term(lesson.title)))))
                 self.rows.append(lesson)
         self.list.currentRowChanged.connect(self._choose)
         row.addWidget(self.list)
@@ -63,7 +65,7 @@ class LessonSheet(QDialog):
             part.setSpacing(4)
             shown = QLabel()
             shown.setFixedSize(WIDE, HIGH)
-            shown.setAccessibleName(words)
+            shown.setAccessibleName(tr(words))
             shown.setAlignment(Qt.AlignmentFlag.AlignCenter)
             shown.setStyleSheet(f"background: {theme.SURROUND}; color: #101010;")
             self.pictures.append(shown)
@@ -95,18 +97,18 @@ class LessonSheet(QDialog):
                 self.list.scrollToItem(self.list.item(k))
 
     def _fail(self, why: str) -> None:
-        self.said.setText(why)
+        self.said.setText(tr(why))
 
     def _choose(self, k: int) -> None:
         lesson = self.rows[k] if 0 <= k < len(self.rows) else None
         if lesson is None:
             return
-        self.title.setText(lesson.title)
-        self.why.setText(lesson.why)
-        self.avoid.setText(lesson.avoid)
-        self.said.setText("Both pictures are being drawn and measured.")
+        self.title.setText(tr(lesson.title))
+        self.why.setText(tr(lesson.why))
+        self.avoid.setText(tr(lesson.avoid))
+        self.said.setText(tr("Both pictures are being drawn and measured."))
         for p, words in zip(self.pictures, ("the case with the fault", "the same without it"), strict=True):
-            p.setText(f"Drawing {words} …")
+            p.setText(tr(Message("Drawing {words} …", words=term(words))))
 
         def work(_report: Any, _stopped: Any) -> object:
             found = lesson.found()
@@ -122,7 +124,7 @@ class LessonSheet(QDialog):
             held = np.ascontiguousarray(codes)
             image = QImage(held.data, WIDE, HIGH, 3 * WIDE, QImage.Format.Format_RGB888)
             shown.setPixmap(QPixmap.fromImage(image.copy()))
-        self.said.setText(str(made[2]) or "The example shows it; this finding measures nothing on a single picture.")
+        self.said.setText(tr(str(made[2]) or "The example shows it; this finding measures nothing on a single picture."))
 
     def closeEvent(self, event: QCloseEvent) -> None:
         self.workers.drop(self.worker)

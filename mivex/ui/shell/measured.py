@@ -4,6 +4,8 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, term
 from mivex.core.evaluation.results import Result
 from mivex.core.findings.texture.fringe import LIMIT, judged
 from mivex.core.proof.flat import full_size
@@ -21,13 +23,13 @@ class Measured(QWidget):
         self.name = ""
         self.result: Result | None = None
         self.setMinimumHeight(96)
-        self.setAccessibleName("Measured")
+        self.setAccessibleName(tr("Measured"))
 
     def show_result(self, name: str, result: Result) -> None:
         """Show another overlay, or other figures of it."""
         if (name, result) != (self.name, self.result):
             self.name, self.result = name, result
-            self.setAccessibleDescription("; ".join(self.words()))
+            self.setAccessibleDescription(tr(joined("; ", self.words())))
             self.update()
 
     def words(self) -> list[str]:
@@ -38,12 +40,18 @@ class Measured(QWidget):
         h = histogram(t)  # counted when it was prepared
         w, high = full_size(t)
         return [
-            f"{w} × {high}, {t.bits} bit {t.meaning}",
-            f"alpha {h.clear:.0%} clear, {h.soft:.0%} soft, {h.solid:.0%} solid, {h.mean:.2f} in the mean",
+            Message("{w} × {high}, {bits} bit {meaning}", w=w, high=high, bits=t.bits, meaning=term(t.meaning)),
+            Message(
+                "alpha {clear:.0%} clear, {soft:.0%} soft, {solid:.0%} solid, {mean:.2f} in the mean",
+                clear=h.clear,
+                soft=h.soft,
+                solid=h.solid,
+                mean=h.mean,
+            ),
         ]
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         t = self.result.texture if self.result else None
         p.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
@@ -51,7 +59,7 @@ class Measured(QWidget):
         p.drawText(
             QRectF(0, 0, self.width(), 16),
             Qt.AlignmentFlag.AlignVCenter,
-            f"Measured: {self.name}" if self.name else "Nothing selected",
+            tr(Message("Measured: {name}", name=self.name) if self.name else "Nothing selected"),
         )
         if t is None or self.result is None:
             return
@@ -59,14 +67,16 @@ class Measured(QWidget):
         small = theme.figures_font(11)
         p.setFont(small)
         p.setPen(QColor(theme.SOFT))
-        p.drawText(QRectF(0, 18, self.width(), 16), Qt.AlignmentFlag.AlignVCenter, words[0])
+        p.drawText(QRectF(0, 18, self.width(), 16), Qt.AlignmentFlag.AlignVCenter, tr(words[0]))
         half = min(self.width() * 0.46, 300.0)
         self._alpha(p, QRectF(0, 44, half, 12))
         p.setFont(small)
         p.setPen(QColor(theme.SOFT))
         h = histogram(t)
-        text = f"Alpha:  {h.clear:.0%} clear   {h.soft:.0%} soft   {h.solid:.0%} solid"
-        p.drawText(QRectF(0, 60, half, 16), Qt.AlignmentFlag.AlignVCenter, text)
+        text = Message(
+            "Alpha:  {clear:.0%} clear   {soft:.0%} soft   {solid:.0%} solid", clear=h.clear, soft=h.soft, solid=h.solid
+        )
+        p.drawText(QRectF(0, 60, half, 16), Qt.AlignmentFlag.AlignVCenter, tr(text))
         figures = self.result.figures
         if figures is not None and figures.fringes:
             found = any(f.id == "fringe" for f in self.result.findings)
@@ -103,5 +113,5 @@ class Measured(QWidget):
         p.drawText(
             QRectF(box.left(), box.bottom() + 2, box.width(), 16),
             Qt.AlignmentFlag.AlignVCenter,
-            f"Fringe by mip level, up to {max(shown):.1f} of 255 in the mean",
+            tr(Message("Fringe by mip level, up to {shown:.1f} of 255 in the mean", shown=max(shown))),
         )

@@ -8,6 +8,8 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QScrollArea, QVB
 
 from mivex.core.advice.inspection import Stage
 from mivex.core.advice.order import Proposal, propose, ring
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, named, term
 from mivex.ui.fields.labels import enable
 from mivex.ui.proofs.ring import Ring
 from mivex.ui.session.engine import Engine
@@ -19,7 +21,7 @@ SETTING_WORDS = {"group": "draw group", "depth_write": "depth write"}
 
 
 def _value(v: Any) -> str:
-    return {True: "on", False: "off"}.get(v, str(v)) if isinstance(v, bool) else str(v)
+    return ("on" if v else "off") if isinstance(v, bool) else str(v)
 
 
 def _nudge(n: int) -> str:
@@ -52,10 +54,10 @@ class OrderPage(QWidget):
         left.addWidget(self.head)
         left.addStretch()
         buttons = QHBoxLayout()
-        self.go = QPushButton("Ask for advice")
-        self.go.setToolTip("Looks through all named cameras and a ring of sixteen round what is placed")
+        self.go = QPushButton(tr("Ask for advice"))
+        self.go.setToolTip(tr("Looks through all named cameras and a ring of sixteen round what is placed"))
         self.go.clicked.connect(self.ask)
-        self.take = QPushButton("Set it so")
+        self.take = QPushButton(tr("Set it so"))
         self.take.setObjectName("main")
         self.take.clicked.connect(self.apply)
         for b in (self.go, self.take):
@@ -80,7 +82,7 @@ class OrderPage(QWidget):
         return self.worker.idle
 
     def _say(self, words: str) -> None:
-        self.head.setText(words)
+        self.head.setText(tr(words))
 
     def refresh(self) -> None:
         """The document or the camera has changed."""
@@ -88,14 +90,14 @@ class OrderPage(QWidget):
         if self.found is not None and doc not in (self.found.doc, self._asked):
             self.found = None
         blended = [o for o in doc.overlays if o.shown and o.places]
-        self.go.setText("Stop" if not self.worker.idle else "Ask for advice")
+        self.go.setText(tr("Stop" if not self.worker.idle else "Ask for advice"))
         enable(self.go, not self.worker.idle or (bool(blended) and bool(doc.cameras)), "Nothing is placed on the stage yet")
         self.take.setVisible(
             self.found is not None and doc is not self.found.doc and bool(self.found.nudges or self.found.settings)
         )
         if self.worker.idle:
             self._say(self._headline())
-        self.words.setText(self._list())
+        self.words.setText(tr(self._list()))
         if self.stage is not None:
             self.ring.show_state(doc, self.found, self.stage.camera)
 
@@ -109,8 +111,10 @@ class OrderPage(QWidget):
         if f.before < 0.005:
             return "The order holds from everywhere: nothing to change."
         if not (f.nudges or f.settings):
-            return f"Error {f.before:.2f} of 255 in the mean; no other order does better."
-        return f"Error {f.before:.2f} of 255 in the mean now, <b>{f.after:.2f}</b> as proposed."
+            return Message("Error {before:.2f} of 255 in the mean; no other order does better.", before=f.before)
+        return Message(
+            "Error {before:.2f} of 255 in the mean now, <b>{after:.2f}</b> as proposed.", before=f.before, after=f.after
+        )
 
     def _list(self) -> str:
         f = self.found
@@ -121,34 +125,63 @@ class OrderPage(QWidget):
         rows = []
         if f.nudges:
             rows.append(
-                "<b>Nudges</b><br>"
-                + "<br>".join(f"{names.get(k, '?')}: {_nudge(now.get(k, 0))} → {_nudge(v)}" for k, v in f.nudges.items())
+                Message("<b>{head}</b><br>", head=term("Nudges"))
+                + joined(
+                    "<br>",
+                    (
+                        Message(
+                            "{get}: {nudge} → {nudge2}",
+                            get=names.get(k, "?"),
+                            nudge=_nudge(now.get(k, 0)),
+                            nudge2=_nudge(v),
+                        )
+                        for k, v in f.nudges.items()
+                    ),
+                )
             )
         if f.settings:
             rows.append(
-                "<b>Settings</b><br>"
-                + "<br>".join(
-                    f"{names.get(c.overlay, '?')}: {SETTING_WORDS.get(c.setting, c.setting)} {_value(c.before)} → "
-                    f"{_value(c.after)}"
-                    for c in f.settings
+                Message("<b>{head}</b><br>", head=term("Settings"))
+                + joined(
+                    "<br>",
+                    (
+                        Message(
+                            "{get}: {get2} {value} → {value2}",
+                            get=names.get(c.overlay, "?"),
+                            get2=term(SETTING_WORDS.get(c.setting, c.setting)),
+                            value=term(_value(c.before)),
+                            value2=term(_value(c.after)),
+                        )
+                        for c in f.settings
+                    ),
                 )
             )
         if f.unsettled:
             rows.append(
-                "<b>No order settles</b><br>"
-                + "<br>".join(
+                Message("<b>{head}</b><br>", head=term("No order settles"))
+                + joined(
+                    "<br>",
                     (
-                        f"{names.get(p.a, '?')} and {names.get(p.b, '?')}"
-                        if p.a != p.b
-                        else f"{names.get(p.a, '?')} with itself"
-                    )
-                    + f": {p.pixels} pixels, {p.error:.3f}; would settle it: {p.settles}"
-                    for p in f.unsettled[:8]
+                        (
+                            Message("{get} and {get2}", get=names.get(p.a, "?"), get2=names.get(p.b, "?"))
+                            if p.a != p.b
+                            else Message("{get} with itself", get=names.get(p.a, "?"))
+                        )
+                        + Message(
+                            ": {pixels} pixels, {error:.3f}; would settle it: {settles}",
+                            pixels=p.pixels,
+                            error=p.error,
+                            settles=term(p.settles),
+                        )
+                        for p in f.unsettled[:8]
+                    ),
                 )
             )
         if f.free:
-            rows.append("<b>In any order</b><br>" + ", ".join(names.get(k, "?") for k in f.free))
-        return "<br><br>".join(rows)
+            rows.append(
+                Message("<b>{head}</b><br>", head=term("In any order")) + named(", ", (names.get(k, "?") for k in f.free))
+            )
+        return joined("<br><br>", rows)
 
     def ask(self) -> None:
         """Ask the adviser, or stop it."""
@@ -166,14 +199,14 @@ class OrderPage(QWidget):
         self.worker.busy.connect(self._busy, Qt.ConnectionType.UniqueConnection)
         self.worker.ask(None, work)
         self._say("Looking from all sides …")
-        self.go.setText("Stop")
+        self.go.setText(tr("Stop"))
 
     def _busy(self, on: bool) -> None:
         if not on:
             self.refresh()
 
     def _tell(self, _token: object, share: object) -> None:
-        self._say(f"Looking from all sides … {float(share):.0%}")  # type: ignore[arg-type]
+        self._say(Message("Looking from all sides … {share:.0%}", share=float(share)))  # type: ignore[arg-type]
 
     def _take(self, _token: object, found: object) -> None:
         assert isinstance(found, Proposal)

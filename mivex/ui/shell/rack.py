@@ -17,6 +17,8 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, term, verbatim
 from mivex.core.picture.texture import Texture
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
@@ -25,7 +27,6 @@ from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat
 from mivex.ui import theme
 from mivex.ui.fields.labels import KINDS
-from mivex.ui.languages import Verbatim
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 
@@ -91,26 +92,33 @@ class Card(QFrame):
             return
         self._shown = now
         metrics = self.name.fontMetrics()
-        self.name.setText(Verbatim(metrics.elidedText(Verbatim(o.name), Qt.TextElideMode.ElideRight, 190)))  # two lines
-        self.setToolTip(f"“{o.name}”\n{problem}" if problem else Verbatim(o.name))
-        tail = (
-            "no picture"
-            if not o.source.ready
-            else "cannot be read"
-            if problem
-            else ("" if not findings else "1 finding" if findings == 1 else f"{findings} findings")
+        self.name.setText(metrics.elidedText(o.name, Qt.TextElideMode.ElideRight, 190))  # two lines
+        tip = Message("“{name}”\n{problem}", name=o.name, problem=term(problem)) if problem else verbatim(o.name)
+        tail: str
+        if not o.source.ready:
+            tail = "no picture"
+        elif problem:
+            tail = "cannot be read"
+        else:
+            tail = ("" if not findings else "1 finding") if findings < 2 else Message("{count} findings", count=findings)
+        accent = (
+            Message(" · <span style='color:{colour}'>{tail}</span>", colour=theme.FINDING, tail=term(tail)) if tail else ""
         )
-        accent = f" · <span style='color:{theme.FINDING}'>{tail}</span>" if tail else ""
         wide = 34 if tail else 96
-        what = KINDS[o.kind] if base is None else f"as {metrics.elidedText(base.name, Qt.TextElideMode.ElideRight, wide)}"
-        self.kind.setText(f"{what}{accent}")
+        what: str = KINDS[o.kind]
         if base is not None:
-            own = ", ".join(differing(o)) or "nothing"
-            self.setToolTip(f"{self.toolTip()}\nTakes its material from “{base.name}”; its own: {own}")
+            what = Message("as {name}", name=metrics.elidedText(base.name, Qt.TextElideMode.ElideRight, wide))
+            tip += Message(
+                "\nTakes its material from “{name}”; its own: {own}",
+                name=base.name,
+                own=joined(", ", differing(o) or ["nothing"]),
+            )
+        self.kind.setText(tr(term(what) + accent))
+        self.setToolTip(tr(tip))
         self.eye.setIcon(theme.icon("seen" if o.shown else "unseen", theme.SOFT if o.shown else theme.FAINT))
         words = "Hide on the stage" if o.shown else "Show on the stage"
-        self.eye.setToolTip(f"{words}   (V)")
-        self.eye.setAccessibleName(words)
+        self.eye.setToolTip(tr(Message("{words}   (V)", words=term(words))))
+        self.eye.setAccessibleName(tr(words))
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         self.session.choose(self.overlay_id)
@@ -157,7 +165,7 @@ class Rack(QWidget):
         head = QHBoxLayout()
         head.setContentsMargins(12, 8, 6, 6)
         head.setSpacing(0)
-        title = QLabel("Rack")
+        title = QLabel(tr("Rack"))
         title.setObjectName("title")
         head.addWidget(title)
         head.addStretch()
@@ -173,7 +181,7 @@ class Rack(QWidget):
             head.addWidget(button)
         column.addLayout(head)
         self.list = QListWidget()
-        self.list.setAccessibleName("Overlays")
+        self.list.setAccessibleName(tr("Overlays"))
         # A click on a card leaves the keys to the proofs; Tab comes here for the arrows.
         self.list.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.list.setVerticalScrollMode(QListWidget.ScrollMode.ScrollPerPixel)
@@ -182,7 +190,7 @@ class Rack(QWidget):
         self.list.setContextMenuPolicy(Qt.ContextMenuPolicy.CustomContextMenu)
         self.list.customContextMenuRequested.connect(self._menu)
         column.addWidget(self.list, 1)
-        self.empty = QLabel("No overlays yet.\n\nDrop pictures anywhere on the window, or press + above.")
+        self.empty = QLabel(tr("No overlays yet.\n\nDrop pictures anywhere on the window, or press + above."))
         self.empty.setObjectName("empty")
         self.empty.setWordWrap(True)
         self.empty.setContentsMargins(14, 10, 14, 10)
@@ -295,11 +303,11 @@ class Rack(QWidget):
 
     def _menu(self, at) -> None:  # type: ignore[no-untyped-def]
         menu = QMenu(self)
-        menu.addAction("Copy the overlay", self.copy_chosen)
-        menu.addAction("Move up", lambda: self._move(-1))
-        menu.addAction("Move down", lambda: self._move(1))
+        menu.addAction(tr("Copy the overlay"), self.copy_chosen)
+        menu.addAction(tr("Move up"), lambda: self._move(-1))
+        menu.addAction(tr("Move down"), lambda: self._move(1))
         menu.addSeparator()
-        menu.addAction("Remove the overlay", self.remove_chosen)
+        menu.addAction(tr("Remove the overlay"), self.remove_chosen)
         menu.exec(self.list.mapToGlobal(at))
 
     def _move(self, by: int) -> None:

@@ -11,6 +11,8 @@ from PySide6.QtCore import QEvent, QSettings, QTimer
 from PySide6.QtGui import QCloseEvent
 from PySide6.QtWidgets import QFileDialog, QMainWindow, QMenu, QMessageBox
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, term
 from mivex.core.project.backups import Earlier, earlier_of, keep_earlier
 from mivex.core.project.document import Document
 from mivex.core.project.file import ChangedOnDisk, Stamp, open_project, read_project, relocated, write_project
@@ -70,10 +72,10 @@ class ProjectActions(QMainWindow):
 
     def _ask(self, text: str, answers: dict[str, str], usual: str) -> str:
         box = QMessageBox(self)
-        box.setText(text)
+        box.setText(tr(text))
         roles = QMessageBox.ButtonRole
         buttons = {
-            key: box.addButton(words, roles.RejectRole if key == "keep" else roles.AcceptRole)
+            key: box.addButton(tr(words), roles.RejectRole if key == "keep" else roles.AcceptRole)
             for key, words in answers.items()
         }
         box.setDefaultButton(buttons[usual])
@@ -83,7 +85,7 @@ class ProjectActions(QMainWindow):
     def ask_unsaved(self) -> str:
         """Ask what becomes of unsaved work: ``save``, ``discard`` or ``keep`` working."""
         return self._ask(
-            f"“{self.session.title.removesuffix(' •')}” has changes that are not saved.",
+            Message("“{title}” has changes that are not saved.", title=self.session.title.removesuffix(" •")),
             {"save": "Save", "discard": "Discard", "keep": "Keep working"},
             "save",
         )
@@ -91,7 +93,9 @@ class ProjectActions(QMainWindow):
     def ask_changed(self, path: Path) -> str:
         """Ask about a file that somebody else wrote: ``beside``, ``theirs``, ``overwrite`` or ``keep`` working."""
         return self._ask(
-            f"“{path.name}” was changed on disk since it was opened here. What shall become of your version?",
+            Message(
+                "“{name}” was changed on disk since it was opened here. What shall become of your version?", name=path.name
+            ),
             {
                 "beside": "Keep mine beside it",
                 "theirs": "Take theirs",
@@ -105,7 +109,7 @@ class ProjectActions(QMainWindow):
         """Ask about work left by a window that did not close: ``restore``, ``lose`` or ``keep`` it for later."""
         name = f"“{Path(kept.path).name}”" if kept.path else "an untitled project"
         return self._ask(
-            f"Mivex did not close properly. Unsaved work on {name} was kept aside.",
+            Message("Mivex did not close properly. Unsaved work on {name} was kept aside.", name=name),
             {"restore": "Restore it", "lose": "Throw it away", "keep": "Ask again later"},
             "restore",
         )
@@ -119,7 +123,7 @@ class ProjectActions(QMainWindow):
             words.append("Files are still being read; what they bring is not in the project yet.")
         if self.shipper in waiting and not self.shipper.idle:
             words.append("A delivery is under way; stopped, it writes nothing.")
-        return self._ask(" ".join(words), {"stop": "Leave without it", "keep": "Keep working"}, "keep")
+        return self._ask(joined(" ", words), {"stop": "Leave without it", "keep": "Keep working"}, "keep")
 
     def may_leave(self, then: Then, stay: Then = lambda: None, waiting: tuple[Queue, ...] = ()) -> None:
         """Do ``then`` once the open project may be left, or ``stay`` where the artist keeps working.
@@ -182,7 +186,7 @@ class ProjectActions(QMainWindow):
 
     def ask_open(self) -> None:
         """Ask for a project and open it."""
-        path, _ = QFileDialog.getOpenFileName(self, "Open a project", self.session.folder, PROJECTS)
+        path, _ = QFileDialog.getOpenFileName(self, tr("Open a project"), self.session.folder, tr(PROJECTS))
         if path:
             self.open(path)
 
@@ -226,7 +230,12 @@ class ProjectActions(QMainWindow):
         self.look_from_first()
         self.find_files(quiet=True)
         if self.session.elsewhere:
-            self.tell(f"“{path.name}” is open in another window of Mivex as well; whoever saves second is asked first.")
+            self.tell(
+                Message(
+                    "“{name}” is open in another window of Mivex as well; whoever saves second is asked first.",
+                    name=path.name,
+                )
+            )
 
     def offer_kept(self, project: str = "") -> None:
         """Look for work that a crash left behind, and offer it; ``project`` narrows it to one file."""
@@ -266,7 +275,7 @@ class ProjectActions(QMainWindow):
         for path in rows:
             menu.addAction(path, lambda p=path: self.open(p))
         if not rows:
-            menu.addAction("None yet").setEnabled(False)
+            menu.addAction(tr("None yet")).setEnabled(False)
 
     def ask_earlier(self) -> None:
         """Ask which earlier save is to be opened."""
@@ -307,11 +316,17 @@ class ProjectActions(QMainWindow):
             def work(report, stopped):  # type: ignore[no-untyped-def]
                 made = collected(doc, folder, stopped)
                 report(lambda: self._name_files("Collect its files", made.moved, project))
-                lost = f" {told(made.missing)} could not be found." if made.missing else ""
+                lost = Message(" {missing} could not be found.", missing=told(made.missing)) if made.missing else ""
                 if not made.copied:
                     return "Every file lies beside the project already." + lost
                 return (
-                    f"{made.copied} file{'' if made.copied == 1 else 's'} copied into “{FOLDER}” beside the project." + lost
+                    Message(
+                        "{copied} file{ending} copied into “{folder}” beside the project.",
+                        copied=made.copied,
+                        ending=term("" if made.copied == 1 else "s"),
+                        folder=FOLDER,
+                    )
+                    + lost
                 )
 
             return work
@@ -334,19 +349,26 @@ class ProjectActions(QMainWindow):
             moved = found_again(doc, folder, [also] if also else (), stopped)
             report(lambda: self._name_files("Find moved files", moved, project))
             left = [p for p in gone if p not in moved]
-            words = [f"{told(moved)} {'was' if len(moved) == 1 else 'were'} found again."] if moved else []
+            words = (
+                [Message("{moved} {word} found again.", moved=told(moved), word=term("was" if len(moved) == 1 else "were"))]
+                if moved
+                else []
+            )
             if left:
                 words.append(
-                    f"{told(left)} {'is' if len(left) == 1 else 'are'} missing; “Find moved files …” looks in a "
-                    "folder of your choice."
+                    Message(
+                        "{left} {ending} missing; “Find moved files …” looks in a folder of your choice.",
+                        left=told(left),
+                        ending=term("is" if len(left) == 1 else "are"),
+                    )
                 )
-            return " ".join(words)
+            return joined(" ", words) if words else ""
 
         self.finder.ask(None, lambda: work)
 
     def ask_find(self) -> None:
         """Ask for a folder and look for missing files in it."""
-        also = QFileDialog.getExistingDirectory(self, "Look for moved files in", self.session.folder)
+        also = QFileDialog.getExistingDirectory(self, tr("Look for moved files in"), self.session.folder)
         if also:
             self.find_files(also)
 
@@ -361,7 +383,10 @@ class ProjectActions(QMainWindow):
             if now in (stamp, Stamp(), self._noticed):
                 return ""
             self._noticed = now
-            return f"“{path.name}” was changed on disk by somebody else; saving will ask before anything is overwritten."
+            return Message(
+                "“{name}” was changed on disk by somebody else; saving will ask before anything is overwritten.",
+                name=path.name,
+            )
 
         self.disk.ask(None, work)
 
@@ -384,7 +409,7 @@ class ProjectActions(QMainWindow):
 
     def save_as(self, then: Then = lambda: None, stay: Then = lambda: None) -> None:
         """Ask for a name and save under it."""
-        path, _ = QFileDialog.getSaveFileName(self, "Save the project", self.session.folder, PROJECTS)
+        path, _ = QFileDialog.getSaveFileName(self, tr("Save the project"), self.session.folder, tr(PROJECTS))
         if path:
             # The dialog has asked already whether a file of that name may be replaced.
             self._save(Path(path if path.endswith(".mivex") else path + ".mivex"), then, stay, replace=True)
@@ -423,7 +448,7 @@ class ProjectActions(QMainWindow):
                     self.recovery.forget()
             elif made.lock is not None:
                 made.lock.free()  # another project is open by now; this one was written all the same
-            self.tell(f"Saved as “{target}”.")
+            self.tell(Message("Saved as “{target}”.", target=target))
             then()
 
         self.saver.ask(stay, begin)

@@ -3,6 +3,7 @@
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QDialog, QGridLayout, QHBoxLayout, QLabel, QLineEdit, QScrollArea, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
 from mivex.ui.shell.actions import sheet_rows
 
 COLUMNS = 3
@@ -15,12 +16,12 @@ class ShortcutSheet(QDialog):
 
     def __init__(self, parent: QWidget) -> None:
         super().__init__(parent)
-        self.setWindowTitle("Keys")
+        self.setWindowTitle(tr("Keys"))
         column = QVBoxLayout(self)
         column.setContentsMargins(20, 14, 12, 14)
         self.search = QLineEdit()
-        self.search.setPlaceholderText("Search: a key, or what it does")
-        self.search.setAccessibleName("Search the keys")
+        self.search.setPlaceholderText(tr("Search: a key, or what it does"))
+        self.search.setAccessibleName(tr("Search the keys"))
         self.search.setClearButtonEnabled(True)
         self.search.textChanged.connect(self._show)
         column.addWidget(self.search)
@@ -52,16 +53,16 @@ class ShortcutSheet(QDialog):
             if used + len(keys) / 2 > total / self.columns * beside.count() and beside.count() < self.columns and used:
                 grid.setRowStretch(row, 1)
                 grid, row = self._column(beside), 0
-            head = QLabel(title)
+            head = QLabel(tr(title))
             head.setObjectName("section")
             grid.addWidget(head, row, 0, 1, 2)
             row += 1
             for key, what in keys:
-                name = QLabel(key)
+                name = QLabel(tr(key))
                 name.setObjectName("key")
                 name.setWordWrap(True)
                 name.setFixedWidth(NAME)
-                said = QLabel(what)
+                said = QLabel(tr(what))
                 said.setWordWrap(True)
                 said.setFixedWidth(WIDE)
                 grid.addWidget(name, row, 0, Qt.AlignmentFlag.AlignTop)
@@ -71,7 +72,7 @@ class ShortcutSheet(QDialog):
             row += 1
             used += len(keys) + 2
         if not sections:
-            grid.addWidget(QLabel("No key is called so."), 0, 0)
+            grid.addWidget(QLabel(tr("No key is called so.")), 0, 0)
         grid.setRowStretch(row + 1, 1)
         beside.addStretch()
         self.area.setWidget(page)

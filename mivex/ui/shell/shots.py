@@ -10,6 +10,7 @@ from PySide6.QtGui import QPainter, QPixmap
 from PySide6.QtWidgets import QApplication
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import InSentence, Message
 from mivex.core.layers.model import Layer
 from mivex.core.layers.strokes import Tip
 from mivex.core.project import layer_edits
@@ -34,7 +35,13 @@ def write_shots(folder: Path) -> Iterator[Path]:
     try:
         folder.mkdir(parents=True, exist_ok=True)
     except OSError as e:
-        raise MivexError(f"The folder “{folder}” cannot be made: {(e.strerror or str(e)).lower()}.") from None
+        raise MivexError(
+            Message(
+                "The folder “{folder}” cannot be made: {strerror}.",
+                folder=folder,
+                strerror=InSentence(e.strerror or str(e)),
+            )
+        ) from None
     application()
     window = Window()
     window.resize(1280, 800)
@@ -199,5 +206,5 @@ def _motion(window: Window, folder: Path) -> Iterator[Path]:
 
 def _saved(picture: QPixmap, path: Path) -> Path:
     if not picture.save(str(path)):
-        raise MivexError(f"“{path}” cannot be written.")
+        raise MivexError(Message("“{path}” cannot be written.", path=path))
     return path

@@ -4,9 +4,11 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 from PySide6.QtCore import QEvent, QObject, QPoint, QRect, QSettings, Qt, QTimer, Signal
-from PySide6.QtGui import QColor, QKeySequence, QPainter, QPaintEvent, QPen, QShortcut
+from PySide6.QtGui import QColor, QKeySequence, QPaintEvent, QPen, QShortcut
 from PySide6.QtWidgets import QFrame, QHBoxLayout, QPushButton, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message
 from mivex.core.stage.camera import Camera
 from mivex.ui import theme
 from mivex.ui.fields.labels import label
@@ -159,7 +161,7 @@ class _Frame(QWidget):
         self.setAttribute(Qt.WidgetAttribute.WA_TransparentForMouseEvents)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         for tone, inset, width in ((theme.CASING, 0, 1), (theme.CHOSEN, 1, 2), (theme.CASING, 3, 1)):
             p.setPen(QPen(QColor(tone), width))
             p.drawRect(self.rect().adjusted(inset, inset, -inset - 1, -inset - 1))
@@ -181,7 +183,7 @@ class Tour(QFrame):
         self.window_, self.number = window, 0
         self.setObjectName("popup")
         self.setFixedWidth(WIDE)
-        self.setAccessibleName("Tour")
+        self.setAccessibleName(tr("Tour"))
         self.frame = _Frame(window)
         self.column = column = QVBoxLayout(self)
         column.setContentsMargins(16, 12, 16, 12)
@@ -195,9 +197,9 @@ class Tour(QFrame):
         self.count = label("", "figure")
         row.addWidget(self.count)
         row.addStretch()
-        self.leave = QPushButton("Leave")
-        self.back = QPushButton("Back")
-        self.next = QPushButton("Next")
+        self.leave = QPushButton(tr("Leave"))
+        self.back = QPushButton(tr("Back"))
+        self.next = QPushButton(tr("Next"))
         self.next.setObjectName("main")
         for button, run in (
             (self.leave, self.end),
@@ -225,12 +227,12 @@ class Tour(QFrame):
         self.number = max(0, number)
         stop = STOPS[self.number]
         stop.show(self.window_)
-        self.title.setText(stop.title)
-        self.words.setText(stop.words)
-        self.count.setText(f"{self.number + 1} of {len(STOPS)}")
+        self.title.setText(tr(stop.title))
+        self.words.setText(tr(stop.words))
+        self.count.setText(tr(Message("{number} of {count}", number=self.number + 1, count=len(STOPS))))
         self.back.setEnabled(self.number > 0)
         last = self.number + 1 == len(STOPS)
-        self.next.setText("Done" if last else "Next")
+        self.next.setText(tr("Done" if last else "Next"))
         self.leave.setVisible(not last)
         self.show()
         self.frame.show()

@@ -4,6 +4,8 @@ from PySide6.QtCore import QPointF, QRectF, QSize, Qt, Signal
 from PySide6.QtGui import QColor, QFont, QPainter, QPaintEvent, QPen
 from PySide6.QtWidgets import QAbstractButton, QButtonGroup, QHBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, term
 from mivex.core.findings import CHECKS, Finding
 from mivex.core.project.document import Overlay
 from mivex.ui import theme
@@ -22,11 +24,11 @@ class Stop(QAbstractButton):
     def __init__(self, key: str, number: int) -> None:
         super().__init__()
         self.key = key
-        self.setText(STATIONS[key].title)
+        self.setText(tr(STATIONS[key].title))
         self.setCheckable(True)
-        self.setAccessibleName(STATIONS[key].title)
+        self.setAccessibleName(tr(STATIONS[key].title))
         # There is no key “10”: the tenth station has 0, as on the keyboard.
-        self.setToolTip(f"{STATIONS[key].title}   (Alt+{number % 10})")
+        self.setToolTip(tr(Message("{title}   (Alt+{number})", title=term(STATIONS[key].title), number=number % 10)))
         self.setShortcut(f"Alt+{number % 10}")
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
         self.setCursor(Qt.CursorShape.PointingHandCursor)
@@ -36,7 +38,7 @@ class Stop(QAbstractButton):
         return QSize(100, 46)
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         y, x = 15.0, self.width() / 2
         on = self.isChecked()
@@ -92,7 +94,7 @@ class Track(QWidget):
             stop.used = overlay is not None and STATIONS[key].touched(overlay)
             stop.count = sum(station_of(f) == key for f in findings)
             words = [STATIONS[key].title, "touched" if stop.used else "untouched"]
-            words += [f"{stop.count} findings"] if stop.count else []
+            words += [Message("{count} findings", count=stop.count)] if stop.count else []
             if before != (stop.isEnabled(), stop.isChecked(), stop.used, stop.count):
-                stop.setAccessibleDescription(", ".join(words))
+                stop.setAccessibleDescription(tr(joined(", ", words)))
                 stop.update()

@@ -19,10 +19,11 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term, verbatim
 from mivex.core.findings import CHECKS, Finding
 from mivex.ui import theme
 from mivex.ui.fields.line import commit_typing
-from mivex.ui.languages import Verbatim
 from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -57,15 +58,15 @@ class FindingLines(QStyledItemDelegate):
         for text, width, font, colour in (
             (CHECKS[finding.id].title, COLUMNS[0], plain, theme.CHOSEN if chosen else theme.TEXT),
             (finding.words, COLUMNS[1], bold, theme.FINDING),
-            (Verbatim(finding.subject), rest, plain, theme.SOFT),
+            (verbatim(finding.subject), rest, plain, theme.SOFT),
         ):
             painter.setFont(font)
             painter.setPen(QColor(colour))
-            shown = QFontMetrics(font).elidedText(text, Qt.TextElideMode.ElideRight, max(width, 0))
+            shown = QFontMetrics(font).elidedText(tr(text), Qt.TextElideMode.ElideRight, max(width, 0))
             painter.drawText(
                 QRect(left, box.top(), max(width, 0), box.height()),
                 Qt.AlignmentFlag.AlignVCenter,
-                Verbatim(shown) if isinstance(text, Verbatim) else shown,
+                shown,
             )
             left += width + 10
 
@@ -91,7 +92,7 @@ class Grip(QWidget):
         self._from: tuple[float, int] | None = None
         self.setFixedHeight(4)
         self.setCursor(Qt.CursorShape.SizeVerCursor)
-        self.setToolTip("Drag to make the tray higher or lower; double click: its usual height")
+        self.setToolTip(tr("Drag to make the tray higher or lower; double click: its usual height"))
 
     def mousePressEvent(self, event: QMouseEvent) -> None:
         if event.button() == Qt.MouseButton.LeftButton and not self.tray.folded:
@@ -131,10 +132,10 @@ class Tray(QWidget):
         head.setContentsMargins(12, 7, 12, 5)
         self.tabs = QButtonGroup(self)
         for key, title, tip in PAGES:
-            tab = QPushButton(title)
+            tab = QPushButton(tr(title))
             tab.setObjectName("tab")
             tab.setCheckable(True)
-            tab.setToolTip(tip)
+            tab.setToolTip(tr(tip))
             tab.setProperty("key", key)
             tab.clicked.connect(lambda _=False, k=key: self.show_page(k))  # type: ignore[misc]
             self.tabs.addButton(tab)
@@ -154,7 +155,7 @@ class Tray(QWidget):
         body.setContentsMargins(0, 0, 0, 0)
         body.setSpacing(0)
         self.list = QListWidget()
-        self.list.setAccessibleName("Findings")
+        self.list.setAccessibleName(tr("Findings"))
         self.list.setItemDelegate(FindingLines(self.list))
         self.list.setUniformItemSizes(True)
         # A click on a finding leaves the keys to the proofs, which it has just gone to.
@@ -171,7 +172,7 @@ class Tray(QWidget):
         rest.setContentsMargins(14, 2, 14, 10)
         rest.setSpacing(4)
         rest.addWidget(self.measured, 1)
-        self.invite = QLabel("Choose a finding to go to its place and see its repair.")
+        self.invite = QLabel(tr("Choose a finding to go to its place and see its repair."))
         self.invite.setObjectName("figure")
         rest.addWidget(self.invite)
         self.side = QStackedWidget()
@@ -187,8 +188,8 @@ class Tray(QWidget):
         self.why.setObjectName("soft")
         self.cost = QLabel()
         self.cost.setAlignment(Qt.AlignmentFlag.AlignTop | Qt.AlignmentFlag.AlignRight)
-        self.cost.setToolTip("What the repair changes at full size: before, after, and where they differ (four times).")
-        self.cost.setAccessibleName("What the repair costs: before, after, difference")
+        self.cost.setToolTip(tr("What the repair changes at full size: before, after, and where they differ (four times)."))
+        self.cost.setAccessibleName(tr("What the repair costs: before, after, difference"))
         words = QHBoxLayout()
         words.setSpacing(10)
         said = QVBoxLayout()
@@ -203,8 +204,8 @@ class Tray(QWidget):
         self.repair.setObjectName("main")
         self.repair.clicked.connect(self.mend)
         foot.addWidget(self.repair)
-        self.learn = QPushButton("More about it …")
-        self.learn.setToolTip("A page with a good and a bad picture: why it matters, and how to avoid it   (Shift+F5)")
+        self.learn = QPushButton(tr("More about it …"))
+        self.learn.setToolTip(tr("A page with a good and a bad picture: why it matters, and how to avoid it   (Shift+F5)"))
         self.learn.clicked.connect(lambda: self.learn_wanted.emit(self.current.id if self.current else ""))
         foot.addWidget(self.learn)
         foot.addStretch()
@@ -236,15 +237,15 @@ class Tray(QWidget):
         elif not shown:
             text = "Every overlay is measured here as soon as there is one."
         elif not self.engine.idle:
-            text = f"{count} so far; measuring …"
+            text = Message("{count} so far; measuring …", count=count)
         else:
             own = sum(self.session.overlay_id in f.overlays for f in self.found)
             text = (
                 "None. Everything here composites as it should."
                 if not count
-                else f"{count} in the project, {own} on this overlay"
+                else Message("{count} in the project, {own} on this overlay", count=count, own=own)
             )
-        self.state.setText(text)
+        self.state.setText(tr(text))
 
     def _follow(self) -> None:
         """A finding of another overlay than the selected one is no longer the chosen one."""
@@ -270,8 +271,16 @@ class Tray(QWidget):
                 if i >= len(shown) or shown[i] != f:
                     item = self.list.item(i)
                     item.setData(FINDING, f)
-                    item.setData(Qt.ItemDataRole.AccessibleTextRole, f"{CHECKS[f.id].title}, {f.words}, {f.subject}")
-                    item.setToolTip(Verbatim(f.subject))
+                    item.setData(
+                        Qt.ItemDataRole.AccessibleTextRole,
+                        Message(
+                            "{title}, {words}, {subject}",
+                            title=term(CHECKS[f.id].title),
+                            words=term(f.words),
+                            subject=f.subject,
+                        ),
+                    )
+                    item.setToolTip(tr(verbatim(f.subject)))
             same = [i for i, f in enumerate(found) if now and (f.id, f.overlay) == (now.id, now.overlay)]
             self.list.setCurrentRow(same[0] if same else -1)
             self.list.blockSignals(False)
@@ -293,8 +302,8 @@ class Tray(QWidget):
         self.invite.setVisible(bool(self.found))
         self.measured.show_result(o.name if o else "", self.engine.get(o.id if o else ""))
         self.repair.setVisible(f is not None and f.repair is not None)
-        self.message.setText(f.message if f else "")
-        self.why.setText(f.why if f else "")
+        self.message.setText(tr(f.message if f else ""))
+        self.why.setText(tr(f.why if f else ""))
         cost = f.repair.cost if f and f.repair else None
         self.cost.setVisible(cost is not None)
         if cost is not None:
@@ -302,7 +311,7 @@ class Tray(QWidget):
             image = QImage(cost.picture.tobytes(), w, h, 3 * w, QImage.Format.Format_RGB888)
             self.cost.setPixmap(QPixmap.fromImage(image))
         if f and f.repair:
-            self.repair.setText(f.repair.label)
+            self.repair.setText(tr(f.repair.label))
 
     def fold(self, on: bool) -> None:
         """Leave only the heading, so that there is more room above; or open the list again."""

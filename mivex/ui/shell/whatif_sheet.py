@@ -7,6 +7,8 @@ from PySide6.QtGui import QColor, QFont, QImage, QKeyEvent, QMouseEvent, QPainte
 from PySide6.QtWidgets import QDialog, QLabel, QVBoxLayout, QWidget
 
 from mivex.core.advice.blend_variants import PLACES, BlendVariant, blend_variants
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, term
 from mivex.core.material.material import with_blend
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import edits
@@ -35,27 +37,46 @@ class Sheet(QWidget):
         self.setFixedSize(LEFT + 7 * (CELL + GAP), TOP + 3 * (CELL + GAP) + 66)
         self.setMouseTracking(True)
         self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setAccessibleName("Seven blends")
+        self.setAccessibleName(tr("Seven blends"))
 
     def show_trials(self, rows: list[BlendVariant], now: str) -> None:
         """Show trials; ``now`` is the present blend."""
         self.rows, self.now = rows, now
         self.current = next((i for i, t in enumerate(rows) if t.blend == now), 0)
-        self.setAccessibleDescription("; ".join(f"{t.blend}: {t.cost.words()}, differs by {t.differs:.1f}" for t in rows))
+        self.setAccessibleDescription(
+            tr(
+                joined(
+                    "; ",
+                    (
+                        Message(
+                            "{blend}: {words}, differs by {differs:.1f}",
+                            blend=term(t.blend),
+                            words=term(t.cost.words()),
+                            differs=t.differs,
+                        )
+                        for t in rows
+                    ),
+                )
+            )
+        )
         self.update()
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         p.setFont(theme.figures_font(12))
         p.setPen(QColor(theme.SOFT))
         for k, place in enumerate(PLACES):
-            p.drawText(QRectF(0, TOP + k * (CELL + GAP), LEFT - 8, CELL), Qt.AlignmentFlag.AlignVCenter, f"over\n{place}")
+            p.drawText(
+                QRectF(0, TOP + k * (CELL + GAP), LEFT - 8, CELL),
+                Qt.AlignmentFlag.AlignVCenter,
+                tr(Message("over\n{place}", place=term(place))),
+            )
         for i, name in enumerate(BLENDS):
             x = LEFT + i * (CELL + GAP)
             p.setFont(theme.figures_font(12, QFont.Weight.DemiBold))
             p.setPen(QColor(theme.TEXT))
-            p.drawText(QRectF(x, 0, CELL, TOP - 6), Qt.AlignmentFlag.AlignVCenter, name)
+            p.drawText(QRectF(x, 0, CELL, TOP - 6), Qt.AlignmentFlag.AlignVCenter, tr(name))
             trial = self.rows[i] if i < len(self.rows) else None
             for k in range(len(PLACES)):
                 box = QRectF(x, TOP + k * (CELL + GAP), CELL, CELL)
@@ -70,11 +91,13 @@ class Sheet(QWidget):
             p.setFont(theme.figures_font(11))
             p.setPen(QColor(theme.SOFT))
             cost = trial.cost
-            more = ", ".join(w for w, on in (("blends", cost.reads_frame), ("sorted", cost.sorts)) if on)
-            more = more or "depth settles it"
-            away = "as it is" if name == self.now else f"{trial.differs:.1f} of 255 away"
-            for k, words in enumerate((f"{cost.reads} reads, {cost.arithmetic} ops", more, away)):
-                p.drawText(QRectF(x, low + 17 * k, CELL, 16), Qt.AlignmentFlag.AlignVCenter, words)
+            needs = [w for w, on in (("blends", cost.reads_frame), ("sorted", cost.sorts)) if on]
+            more = joined(", ", needs or ["depth settles it"])
+            away = "as it is" if name == self.now else Message("{differs:.1f} of 255 away", differs=trial.differs)
+            for k, words in enumerate(
+                (Message("{reads} reads, {arithmetic} ops", reads=cost.reads, arithmetic=cost.arithmetic), more, away)
+            ):
+                p.drawText(QRectF(x, low + 17 * k, CELL, 16), Qt.AlignmentFlag.AlignVCenter, tr(words))
             if name == self.now or (i == self.current and self.hasFocus()):
                 p.setBrush(Qt.BrushStyle.NoBrush)
                 p.setPen(QPen(QColor(theme.CHOSEN if name == self.now else theme.FAINT), 2))
@@ -103,10 +126,10 @@ class WhatIf(QDialog):
         super().__init__(parent)
         self.session = session
         o = session.overlay
-        self.setWindowTitle(f"What if: {o.name if o else ''} under each blend")
+        self.setWindowTitle(tr(Message("What if: {name} under each blend", name=term(o.name if o else ""))))
         column = QVBoxLayout(self)
         column.setContentsMargins(18, 14, 18, 14)
-        self.said = QLabel("Drawing …")
+        self.said = QLabel(tr("Drawing …"))
         self.said.setObjectName("soft")
         column.addWidget(self.said)
         self.sheet = Sheet()
@@ -128,14 +151,16 @@ class WhatIf(QDialog):
     def _show(self, now: object, rows: object) -> None:
         self.sheet.show_trials(list(rows), str(now))  # type: ignore[call-overload]
         self.said.setText(
-            "As this camera sees it, over the brightest, a middling and the darkest place behind it. "
-            "A click takes a blend, with the depth write and the draw group that are usual for it."
+            tr(
+                "As this camera sees it, over the brightest, a middling and the darkest place behind it. "
+                "A click takes a blend, with the depth write and the draw group that are usual for it."
+            )
         )
 
     def _take(self, blend: str) -> None:
         key = self.session.overlay_id
         self.session.apply(
-            f"Take {blend}",
+            Message("Take {blend}", blend=term(blend)),
             lambda d: edits.map_overlay(d, key, lambda o: o.model_copy(update={"material": with_blend(o.material, blend)})),  # type: ignore[arg-type]
         )  # type: ignore[arg-type]
         self.accept()

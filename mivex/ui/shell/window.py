@@ -14,6 +14,8 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, term
 from mivex.core.scene.stage_painter import StagePainter
 from mivex.demo import PROJECT
 from mivex.ui import languages, theme
@@ -217,11 +219,15 @@ class Window(Following):
 
     def _refresh(self) -> None:
         s = self.session
-        self.setWindowTitle(f"{s.title} — Mivex")
+        self.setWindowTitle(tr(Message("{title} — Mivex", title=term(s.title))))
         self.undo_action.setEnabled(bool(s.undo_label))
         self.redo_action.setEnabled(bool(s.redo_label))
-        self.undo_action.setText(f"Undo: {s.undo_label}" if s.undo_label else "Undo")
-        self.redo_action.setText(f"Redo: {s.redo_label}" if s.redo_label else "Redo")
+        self.undo_action.setText(
+            tr(Message("Undo: {undo_label}", undo_label=term(s.undo_label)) if s.undo_label else "Undo")
+        )
+        self.redo_action.setText(
+            tr(Message("Redo: {redo_label}", redo_label=term(s.redo_label)) if s.redo_label else "Redo")
+        )
         self.track.show_state(s.overlay, self.controls.station, self.engine.results.findings_of(s.overlay_id))
 
     def build_sheet(self, how: str) -> None:
@@ -266,7 +272,7 @@ class Window(Following):
 
     def tell(self, sentence: str) -> None:
         """Show one sentence under the proofs for a while."""
-        self.notice.setText(sentence)
+        self.notice.setText(tr(sentence))
         self.notice.show()
         self._notice_timer.start()
 
@@ -349,7 +355,7 @@ class Window(Following):
             take()
             self.tell("Mivex will look so when it is started again.")
 
-        action = menu.addAction(words, run)
+        action = menu.addAction(tr(words), run)
         action.setCheckable(True)
         action.setChecked(chosen)
 

@@ -1,7 +1,9 @@
 """Controls of the station Alpha: its steps, and how the alpha is spread over its values."""
 
-from PySide6.QtGui import QPainter, QPaintEvent
+from PySide6.QtGui import QPaintEvent
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message
 from mivex.core.project.document import Overlay
 from mivex.core.proof.histogram import histogram
 from mivex.ui import theme
@@ -19,11 +21,11 @@ class Histogram(Plane):
     def __init__(self) -> None:
         super().__init__(108)
         self.counts: Counts | None = None
-        self.setAccessibleName("Histogram of alpha and of each channel")
-        self.setToolTip("How often each value occurs: alpha large, then red, green and blue. Low values stand left.")
+        self.setAccessibleName(tr("Histogram of alpha and of each channel"))
+        self.setToolTip(tr("How often each value occurs: alpha large, then red, green and blue. Low values stand left."))
 
     def paintEvent(self, _event: QPaintEvent) -> None:
-        p = QPainter(self)
+        p = theme.painter(self)
         self.ground(p)
         if self.counts is None:
             return
@@ -53,7 +55,16 @@ def build_alpha(c: Page, o: Overlay) -> None:
         picture.update()
         if t is not None:
             h = histogram(t)
-            shares.setText(f"clear {h.clear:.1%}   between {h.soft:.1%}   solid {h.solid:.1%}")
+            shares.setText(
+                tr(
+                    Message(
+                        "clear {clear:.1%}   between {soft:.1%}   solid {solid:.1%}",
+                        clear=h.clear,
+                        soft=h.soft,
+                        solid=h.solid,
+                    )
+                )
+            )
 
     c.live.append(live)
 

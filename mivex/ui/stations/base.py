@@ -10,6 +10,7 @@ from PySide6.QtWidgets import QVBoxLayout, QWidget
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.kept import cached_or_none
+from mivex.core.base.messages import InSentence, Message
 from mivex.core.material.material import default_material
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Step
@@ -145,7 +146,7 @@ class Page(QWidget):
                 field.bar.default = float(field.default)
         field.edited.connect(
             self.edit_with(
-                f"Change {field.name.lower()}",
+                Message("Change {name}", name=InSentence(field.name)),
                 f"{o.id} {part} {key}",
                 lambda d, v: edits.set_fields(d, o.id, part, **{key: v}),
             )
@@ -326,4 +327,6 @@ class Page(QWidget):
             elif step.name == "keep-coverage":
                 fresh = step.params.model_validate({"step": step.name, "cutoff": min(max(o.material.cutoff, 0.01), 0.99)})
             self.session.step_index = at
-            self.session.apply(f"Add {step.label.lower()}", lambda d: edits.add_step(d, key, fresh, at))
+            self.session.apply(
+                Message("Add {label}", label=InSentence(step.label)), lambda d: edits.add_step(d, key, fresh, at)
+            )

@@ -6,6 +6,8 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.advice.blend_variants import cost_of
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.base.settings import OmitDefaultsModel
 from mivex.core.material.effects import (
     Breakup,
@@ -45,15 +47,30 @@ def build_blend(c: Page, o: Overlay) -> Iterator[None]:
     def live() -> None:
         m = (c.session.doc.overlay(o.id) or o).material
         colour, alpha = blend.colour_factors, blend.alpha_factors
-        text = blend.equation.replace("cutoff", f"{m.cutoff:.2f}").replace("-", "−")
+        text = term(blend.equation.replace("cutoff", tr(Message("{cutoff:.2f}", cutoff=m.cutoff))).replace("-", "−"))
         if m.opacity < 1:
-            text += f"<br>As = alpha · {m.opacity:.2f}"
-        factors = f"colour ({colour[0]}, {colour[1]})   alpha ({alpha[0]}, {alpha[1]})".replace("-", "−")
+            text += Message("<br>As = alpha · {opacity:.2f}", opacity=m.opacity)
+        factors = Message(
+            "factors: colour ({colour}, {colour2})   alpha ({alpha}, {alpha2})",
+            colour=colour[0].replace("-", "−"),
+            colour2=colour[1].replace("-", "−"),
+            alpha=alpha[0].replace("-", "−"),
+            alpha2=alpha[1].replace("-", "−"),
+        )
         soft = f"<span style='color:{theme.SOFT}'>"
         cost = cost_of(m, c.engine.get(o.id).texture).words()
         equation.setText(
-            f"<span style='font-weight:600'>{text}</span><br>{soft}factors: {factors}</span><br>"
-            f"{soft}{blend.why}</span><br>{soft}a fragment: {cost}</span>"
+            tr(
+                Message(
+                    "<span style='font-weight:600'>{text}</span><br>{soft}{factors}</span><br>{soft}{why}</span>"
+                    "<br>{soft}{cost}</span>",
+                    text=text,
+                    soft=soft,
+                    factors=factors,
+                    why=term(blend.why),
+                    cost=Message("a fragment: {cost}", cost=cost),
+                )
+            )
         )
 
     c.live.append(live)
@@ -122,15 +139,17 @@ def _variant(c: Page, o: Overlay) -> None:
     base = followed_by(c.session.doc, o)
     if base is None:
         return
-    own = ", ".join(differing(o)) or "nothing yet: what you change here becomes its own"
-    c.column.addWidget(label(f"Takes its material from “{base.name}”. Its own: {own}.", "equation", wrap=True))
+    own = joined(", ", differing(o) or ["nothing yet: what you change here becomes its own"])
+    c.column.addWidget(
+        label(Message("Takes its material from “{name}”. Its own: {own}.", name=base.name, own=own), "equation", wrap=True)
+    )
     row = QHBoxLayout()
     for words, hint, enabled, edit in (
-        ("As that one again", f"Everything as “{base.name}” has it.", bool(o.own), followed),
-        ("On its own", f"It stays as it is and follows “{base.name}” no longer.", True, on_its_own),
+        ("As that one again", Message("Everything as “{name}” has it.", name=base.name), bool(o.own), followed),
+        ("On its own", Message("It stays as it is and follows “{name}” no longer.", name=base.name), True, on_its_own),
     ):
-        button = QPushButton(words)
-        button.setToolTip(hint)
+        button = QPushButton(tr(words))
+        button.setToolTip(tr(hint))
         enable(button, enabled, "It has nothing of its own yet")
         button.clicked.connect(lambda _=False, w=words, e=edit: c.session.apply(w, lambda d: e(d, o.id)))  # type: ignore[misc]
         row.addWidget(button)
@@ -194,7 +213,7 @@ def input_field(c: Page, o: Overlay, key: str, name: str, hint: str, number: str
     )
     field.edited.connect(
         c.edit_with(
-            f"Change {name.lower()}",
+            Message("Change {name}", name=InSentence(name)),
             f"{o.id} finish {key}",
             lambda d, v: edits.set_fields(
                 d, o.id, "material", finish=edits.revalidated((d.overlay(o.id) or o).material.finish, **{key: v})
@@ -213,7 +232,7 @@ def finish_part(c: Page, o: Overlay, part: str, model: type, key: str) -> None:
         fresh = edits.revalidated(getattr(finish, part), **{key: value})
         return edits.set_fields(d, o.id, "material", finish=edits.revalidated(finish, **{part: fresh}))
 
-    field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"{o.id} {part} {key}", write))
+    field.edited.connect(c.edit_with(Message("Change {name}", name=InSentence(field.name)), f"{o.id} {part} {key}", write))
     c.add_field(field)
 
 
@@ -225,7 +244,7 @@ def nested_field(c: Page, o: Overlay, model: type, part: str, key: str) -> None:
         now = getattr((d.overlay(o.id) or o).material, part)
         return edits.set_fields(d, o.id, "material", **{part: edits.revalidated(now, **{key: value})})
 
-    field.edited.connect(c.edit_with(f"Change {field.name.lower()}", f"{o.id} {part} {key}", write))
+    field.edited.connect(c.edit_with(Message("Change {name}", name=InSentence(field.name)), f"{o.id} {part} {key}", write))
     c.add_field(field)
 
 
@@ -256,8 +275,10 @@ def eaten_by(c: Page, o: Overlay) -> None:
 
 def packed_map(c: Page, o: Overlay) -> None:
     """Reads several inputs from one packed picture, in a named order."""
-    button = QPushButton("Packed picture …")
-    button.setToolTip("Reads roughness, metal and occlusion from the channels of one picture, in an order that you choose.")
+    button = QPushButton(tr("Packed picture …"))
+    button.setToolTip(
+        tr("Reads roughness, metal and occlusion from the channels of one picture, in an order that you choose.")
+    )
     menu = QMenu(button)
 
     def take(order: tuple[PackedName, ...]) -> None:
@@ -274,7 +295,7 @@ def packed_map(c: Page, o: Overlay) -> None:
             )
 
     for words, order in PACKED.items():
-        menu.addAction(words).triggered.connect(lambda _=False, k=order: take(k))
+        menu.addAction(tr(words)).triggered.connect(lambda _=False, k=order: take(k))
     button.setMenu(menu)
     c.column.addWidget(button)
 

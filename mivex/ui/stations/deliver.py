@@ -2,6 +2,8 @@
 
 from PySide6.QtWidgets import QHBoxLayout, QPushButton
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined, term
 from mivex.core.deliver.gltf import unsaid
 from mivex.core.project import delivery_edits
 from mivex.core.project.delivery import DeliveryRecipe
@@ -56,8 +58,8 @@ def _recipe(c: Page, o: Overlay) -> None:
         ("Use a file …", "Take a delivery recipe from a file", "take"),
         ("Save as …", "Save this delivery recipe as a file, to share it", "save"),
     ):
-        b = QPushButton(words)
-        b.setToolTip(tip)
+        b = QPushButton(tr(words))
+        b.setToolTip(tr(tip))
         b.clicked.connect(lambda _=False, s=slot: c.recipe_wanted.emit(s))
         buttons.addWidget(b)
     c.column.addLayout(buttons)
@@ -73,10 +75,10 @@ def build_deliver(c: Page, o: Overlay) -> None:
     said = label("", "figure", wrap=True)
     c.column.addWidget(said)
     c.column.addSpacing(6)
-    one = QPushButton("Deliver this overlay …")
+    one = QPushButton(tr("Deliver this overlay …"))
     one.setObjectName("main")
     one.clicked.connect(lambda: c.deliver_wanted.emit(False))
-    every = QPushButton("Deliver all …")
+    every = QPushButton(tr("Deliver all …"))
     every.clicked.connect(lambda: c.deliver_wanted.emit(True))
     c.column.addWidget(one)
     c.column.addWidget(every)
@@ -92,17 +94,23 @@ def build_deliver(c: Page, o: Overlay) -> None:
             "read back and compared."
         ]
         if recipe.gltf != "none" and now.places and (lost := unsaid(now, c.session.doc)):
-            words.append("glTF cannot say, so that only the sheet does: " + ", ".join(lost) + ".")
-        said.setText("\n".join(words))
+            words.append(Message("glTF cannot say, so that only the sheet does: {parts}.", parts=joined(", ", lost)))
+        said.setText(tr(joined("\n", words)))
         ready = c.engine.get(o.id).texture is not None
         enable(one, ready, "There is no picture to deliver yet")
         found = c.engine.results.findings_of(o.id)
         state.setText(
-            "There is no picture to deliver yet."
-            if not ready
-            else "No findings: it composites as it should."
-            if not found
-            else f"{len(found)} finding{'s are' if len(found) > 1 else ' is'} still open; it can be delivered all the same."
+            tr(
+                "There is no picture to deliver yet."
+                if not ready
+                else "No findings: it composites as it should."
+                if not found
+                else Message(
+                    "{count} finding{word} still open; it can be delivered all the same.",
+                    count=len(found),
+                    word=term("s are" if len(found) > 1 else " is"),
+                )
+            )
         )
 
     c.live.append(live)

@@ -5,6 +5,8 @@ from collections.abc import Callable
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QFrame, QGridLayout, QSizePolicy, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, joined
 from mivex.core.findings.facts import TextureMetrics
 from mivex.core.findings.texture.fringe import LIMIT, judged
 from mivex.core.picture.fringes import VISIBLE
@@ -26,8 +28,11 @@ def build_edges(c: Page, o: Overlay) -> None:
     c.column.addWidget(label("Fringe by mip level", "section"))
     c.column.addWidget(
         label(
-            f"99th percentile and maximum on screen, of 255. What shows of it, figure "
-            f"times area, is a finding above {LIMIT:.0f}.",
+            Message(
+                "99th percentile and maximum on screen, of 255. What shows of it, figure times area, "
+                "is a finding above {limit:.0f}.",
+                limit=LIMIT,
+            ),
             "figure",
             wrap=True,
         )
@@ -56,7 +61,9 @@ def build_edges(c: Page, o: Overlay) -> None:
         found = any(f.id == "fringe" for f in c.engine.get(o.id).findings)
         worth = {r.level for r in judged(rows)} if found else set()
         for i, r in enumerate(rows):
-            grid.addWidget(label(f"{r.level} · {r.width}×{r.height}", "figure"), i, 0)
+            grid.addWidget(
+                label(Message("{level} · {width}×{height}", level=r.level, width=r.width, height=r.height), "figure"), i, 0
+            )
             bar = QFrame()
             bar.setFixedHeight(5)
             shade = theme.FAINT if r.p99 <= VISIBLE else theme.FINDING if r.level in worth else theme.LIGHT
@@ -64,7 +71,7 @@ def build_edges(c: Page, o: Overlay) -> None:
             bar.setSizePolicy(QSizePolicy.Policy.Fixed, QSizePolicy.Policy.Fixed)
             bar.setFixedWidth(max(1, round(min(r.p99, 64) / 64 * 96)))
             grid.addWidget(bar, i, 1, Qt.AlignmentFlag.AlignVCenter)
-            figure = label(f"{r.p99:.1f}   {r.maximum:.1f}", "figure")
+            figure = label(Message("{p99:.1f}   {maximum:.1f}", p99=r.p99, maximum=r.maximum), "figure")
             figure.setFont(theme.figures_font(11))
             grid.addWidget(figure, i, 2, Qt.AlignmentFlag.AlignRight)
 
@@ -81,7 +88,7 @@ def _figures(c: Page, o: Overlay, title: str, words: Callable[[TextureMetrics], 
 
     def live() -> None:
         facts = c.engine.get(o.id).figures
-        lines.setText("Measuring …" if facts is None else words(facts))
+        lines.setText(tr("Measuring …" if facts is None else words(facts)))
 
     c.live.append(live)
 
@@ -90,19 +97,33 @@ def _coverage_words(f: TextureMetrics) -> str:
     if not f.coverage:
         return "No cutout."
     rows = [
-        f"{r.level} · {r.width}×{r.height}:  {r.plain:.1%}, kept {r.kept:.1%}"
+        Message(
+            "{level} · {width}×{height}:  {plain:.1%}, kept {kept:.1%}",
+            level=r.level,
+            width=r.width,
+            height=r.height,
+            plain=r.plain,
+            kept=r.kept,
+        )
         for r in f.coverage
         if min(r.width, r.height) >= 4
     ]
-    return "\n".join([*rows, f"In a file without levels of its own, a cutoff of {f.cutoff:.2f} keeps it best."])
+    return joined(
+        "\n",
+        [*rows, Message("In a file without levels of its own, a cutoff of {cutoff:.2f} keeps it best.", cutoff=f.cutoff)],
+    )
 
 
 def _outline_words(f: TextureMetrics) -> str:
     if f.outline is None or f.plain_outline is None:
         return "The alpha is no distance yet."
-    return (
-        f"signed distance: mean {f.outline[0]:.3f}, largest {f.outline[1]:.2f}\n"
-        f"plain alpha:       mean {f.plain_outline[0]:.3f}, largest {f.plain_outline[1]:.2f}"
+    return Message(
+        "signed distance: mean {outline:.3f}, largest {outline2:.2f}\nplain alpha:       mean "
+        "{plain_outline:.3f}, largest {plain_outline2:.2f}",
+        outline=f.outline[0],
+        outline2=f.outline[1],
+        plain_outline=f.plain_outline[0],
+        plain_outline2=f.plain_outline[1],
     )
 
 

@@ -5,6 +5,8 @@ from typing import Any
 from PySide6.QtWidgets import QHBoxLayout, QInputDialog, QPushButton
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.layers.builds import Build, all_builds, knob_value, save_build, settings_of
 from mivex.core.layers.model import Group
 from mivex.core.project import layer_edits
@@ -15,14 +17,20 @@ from mivex.ui.stations.base import Page
 from mivex.ui.stations.layer_parts import build_levels
 
 
+def _spoken(name: str) -> Message:
+    """The name of an open setting, “Smears: cover”, in words that are looked up one by one."""
+    layer, _, setting = name.partition(": ")
+    return joined(": ", [layer, InSentence(setting.capitalize())]) if setting else term(name)
+
+
 def build_group(c: Page, o: Overlay, group: Group) -> None:
     """Open settings of a build, and what can be done with a group."""
     c.column.addSpacing(4)
     build: Build | None = all_builds()[0].get(group.build) if group.build else None
     if build is not None:
-        c.column.addWidget(label(f"From the build “{build.build}”", "section"))
+        c.column.addWidget(label(Message("From the build “{build}”", build=build.build), "section"))
         for knob in build.open:
-            _knob(c, o, group, knob.name, knob.at)
+            _knob(c, o, group, _spoken(knob.name), knob.at)
 
     def levels() -> Any:
         now = (c.session.doc.overlay(o.id) or o).layers.row(group.id)
@@ -36,16 +44,16 @@ def build_group(c: Page, o: Overlay, group: Group) -> None:
     )
     row = QHBoxLayout()
     if build is not None:
-        update = QPushButton("Bring up to date")
-        update.setToolTip("Make it anew from its build; the settings above stay as they are.")
+        update = QPushButton(tr("Bring up to date"))
+        update.setToolTip(tr("Make it anew from its build; the settings above stay as they are."))
         update.clicked.connect(
             lambda: c.session.apply("Bring up to date", lambda d: layer_edits.update_build(d, o.id, group.id, build))
         )
         row.addWidget(update)
-    save = QPushButton("Save as a build …")
+    save = QPushButton(tr("Save as a build …"))
     save.clicked.connect(lambda: ask_save_build(c, o, group.id))
     row.addWidget(save)
-    loose = QPushButton("Ungroup")
+    loose = QPushButton(tr("Ungroup"))
     loose.clicked.connect(lambda: c.session.apply("Ungroup", lambda d: layer_edits.ungroup(d, o.id, group.id)))
     row.addWidget(loose)
     c.column.addLayout(row)
@@ -75,7 +83,9 @@ def _knob(c: Page, o: Overlay, group: Group, name: str, at: str) -> None:
         return
     field.edited.connect(
         c.edit_with(
-            f"Change {name.lower()}", f"{group.id} {at}", lambda d, v: layer_edits.set_knob(d, o.id, group.id, at, v)
+            Message("Change {name}", name=InSentence(name)),
+            f"{group.id} {at}",
+            lambda d, v: layer_edits.set_knob(d, o.id, group.id, at, v),
         )
     )
     c.add_field(field)
@@ -86,7 +96,7 @@ def ask_save_build(c: Page, o: Overlay, group_id: str) -> None:
     group = (c.session.overlay or o).layers.row(group_id)
     if not isinstance(group, Group):
         return
-    name, ok = QInputDialog.getText(c, "Save as a build", "Name of the build:", text=group.name)
+    name, ok = QInputDialog.getText(c, tr("Save as a build"), tr("Name of the build:"), text=group.name)
     if ok and name.strip():
         keep_build(c, o, group_id, name.strip())
 
@@ -102,7 +112,7 @@ def keep_build(c: Page, o: Overlay, group_id: str, name: str) -> None:
             Build(
                 build=name,
                 kind=o.kind,
-                about=f"Made from “{o.name}”.",
+                about=Message("Made from “{name}”.", name=o.name),
                 open=knobs,
                 group=group.model_copy(update={"build": ""}),
             )
@@ -111,4 +121,6 @@ def keep_build(c: Page, o: Overlay, group_id: str, name: str) -> None:
         c.engine.notice.emit(str(e))
         return
     c.session.apply("Name the build", lambda d: layer_edits.set_row(d, o.id, group_id, build=name))
-    c.engine.notice.emit(f"The build was kept in “{path}”; {len(knobs)} of its settings are open.")
+    c.engine.notice.emit(
+        Message("The build was kept in “{path}”; {count} of its settings are open.", path=path, count=len(knobs))
+    )

@@ -5,6 +5,8 @@ from typing import Any
 
 from PySide6.QtWidgets import QCheckBox, QFrame, QHBoxLayout, QMenu, QPushButton, QVBoxLayout
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.layers.model import (
     CHANNELS,
     COLOURED,
@@ -42,7 +44,11 @@ def _fields(
     for key in keys:
         field = field_for(type(model), key, lambda key=key: getattr(read(), key), c.choose_file)
         field.edited.connect(
-            c.edit_with(f"Change {field.name.lower()}", f"{merge} {key}", lambda d, v, key=key: write(d, key, v))
+            c.edit_with(
+                Message("Change {name}", name=InSentence(field.name)),
+                f"{merge} {key}",
+                lambda d, v, key=key: write(d, key, v),
+            )
         )
         c.add_field(field, box)
 
@@ -50,7 +56,9 @@ def _fields(
 def _more(c: Page, key: str, words: str, changed: bool, box: QVBoxLayout) -> bool:
     """A line that opens further settings; whether it is open."""
     on = key in c.opened
-    button = QPushButton(("Less: " if on else "More: ") + words + (" ·" if changed and not on else ""))
+    button = QPushButton(
+        tr(Message("Less: {words}" if on else "More: {words}", words=term(words))) + (" ·" if changed and not on else "")
+    )
     button.setObjectName("source")
     button.clicked.connect(lambda: c.open_part(key))
     box.addWidget(button)
@@ -80,16 +88,17 @@ def _pattern(c: Page, get: Callable[[], Any], put: Callable[[Any, Any], Any], me
 def build_cell(c: Page, o: Overlay, row: Layer, channel: str) -> None:
     """What a layer makes of a channel."""
     c.column.addSpacing(4)
-    c.column.addWidget(label(f"{CHANNELS[channel]} of this layer", "section"))
+    c.column.addWidget(label(Message("{channels} of this layer", channels=term(CHANNELS[channel])), "section"))
     if row.laid_over:
         return
     cell = row.cells.get(channel)  # type: ignore[call-overload]
     if cell is None:
         c.column.addWidget(label("Left alone: what lies below shines through.", "figure", wrap=True))
-        touch = QPushButton(f"Touch {CHANNELS[channel].lower()}")
+        touch = QPushButton(tr(Message("Touch {channels}", channels=InSentence(CHANNELS[channel]))))
         touch.clicked.connect(
             lambda: c.session.apply(
-                f"Touch {CHANNELS[channel].lower()}", lambda d: layer_edits.set_cell(d, o.id, row.id, channel)
+                Message("Touch {channels}", channels=InSentence(CHANNELS[channel])),
+                lambda d: layer_edits.set_cell(d, o.id, row.id, channel),
             )
         )
         c.column.addWidget(touch)
@@ -133,7 +142,7 @@ def build_cell(c: Page, o: Overlay, row: Layer, channel: str) -> None:
         _laid(c, cell.laid, lambda: now().laid, lambda d, v: write(d, "laid", v), merge, box)
     if cell.source != "flat":
         _levels(c, cell.levels, lambda: now().levels, lambda d, v: write(d, "levels", v), merge, box)
-    drop = QPushButton(f"Leave {CHANNELS[channel].lower()} alone")
+    drop = QPushButton(tr(Message("Leave {channels} alone", channels=InSentence(CHANNELS[channel]))))
     drop.clicked.connect(lambda: c.session.apply("Leave alone", lambda d: layer_edits.drop_cell(d, o.id, row.id, channel)))
     c.column.addWidget(drop)
 
@@ -152,7 +161,7 @@ def _laid(c: Page, was: UvTransform, read: Callable[[], Any], put: Write, merge:
 
 
 def _levels(c: Page, was: Range, read: Callable[[], Any], put: Write, merge: str, box: QVBoxLayout) -> None:
-    if _more(c, f"{merge} levels", "levels", not was.plain, box):
+    if _more(c, f"{merge} levels", InSentence("Levels"), not was.plain, box):
         _fields(
             c,
             was,
@@ -199,11 +208,11 @@ def build_mask(c: Page, o: Overlay, row: Layer | Group) -> None:
     head = QHBoxLayout()
     head.addWidget(label("Its mask", "section"))
     head.addStretch()
-    add = QPushButton("Add a part")
+    add = QPushButton(tr("Add a part"))
     add.setIcon(theme.icon("plus"))
     menu = QMenu(add)
     for source, words in PARTS.items():
-        menu.addAction(words, lambda k=source: _add_part(c, o, row, k))
+        menu.addAction(tr(words), lambda k=source: _add_part(c, o, row, k))
     add.setMenu(menu)
     head.addWidget(add)
     c.column.addLayout(head)
@@ -243,10 +252,8 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
     box.setSpacing(2)
     head = QHBoxLayout()
     head.setSpacing(0)
-    title = (
-        PATTERNS[part.pattern.kind].label if part.source == "pattern" and part.pattern else PARTS[part.source].rstrip(" …")
-    )
-    switch = QCheckBox(title)
+    title = PATTERNS[part.pattern.kind].label if part.source == "pattern" and part.pattern else PARTS[part.source]
+    switch = QCheckBox(tr(title).rstrip(" …"))
     switch.setStyleSheet("font-weight: 600;")
     switch.clicked.connect(lambda on: c.session.apply("Switch part", lambda d: write(d, "on", on)))
     c.live.append(lambda: switch.setChecked(now().on))
@@ -336,7 +343,7 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
 
 def _painted(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart, box: QVBoxLayout) -> None:
     line = QHBoxLayout()
-    paint = QPushButton("Paint here")
+    paint = QPushButton(tr("Paint here"))
     paint.setCheckable(True)
     paint.clicked.connect(lambda on: c.paint_part(i if on else -1, on))
     c.live.append(lambda: paint.setChecked(c.painting and c.painted_part == i))
@@ -348,7 +355,7 @@ def _painted(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart, bo
     def live() -> None:
         now = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
         count = len(now.mask.parts[i].strokes) if now is not None and i < len(now.mask.parts) else 0
-        said.setText(f"{count} stroke{'' if count == 1 else 's'}")
+        said.setText(tr(Message("{count} stroke{ending}", count=count, ending="" if count == 1 else "s")))
         enable(gone, count > 0, "There is no stroke yet")
 
     c.live.append(live)
@@ -375,7 +382,11 @@ def _geometry(
     c: Page, o: Overlay, was: Geometry, read: Callable[[], Any], put: Write, merge: str, box: QVBoxLayout
 ) -> None:
     place = mesh_place(o)
-    words = f"On “{place.path.rsplit('/', 1)[-1]}”." if place else "It sits on no mesh: found from the layers' heights."
+    words = (
+        Message("On “{rsplit}”.", rsplit=place.path.rsplit("/", 1)[-1])
+        if place
+        else "It sits on no mesh: found from the layers' heights."
+    )
     box.addWidget(label(words, "figure", wrap=True))
     _fields(c, was, shown_keys(was, ()), read, lambda d, key, v: put(d, edits.revalidated(read(), **{key: v})), merge, box)
 
@@ -393,19 +404,19 @@ def _region(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart, box
         return
     line = QHBoxLayout()
     for what, words in (("island", "Islands"), ("part", "Parts"), ("face", "Faces")):
-        button = QPushButton(words)
+        button = QPushButton(tr(words))
         button.setCheckable(True)
-        button.setToolTip("Click on the stage or in the flat proof; click again to give it back.")
+        button.setToolTip(tr("Click on the stage or in the flat proof; click again to give it back."))
         button.clicked.connect(lambda on, k=what: c.choose_faces(i if on else -1, k))
         c.live.append(lambda b=button, k=what: b.setChecked(c.region_part == i and c.region_by == k))  # type: ignore[misc]
         line.addWidget(button)
     box.addLayout(line)
     line = QHBoxLayout()
     for words, by in (("Grow", 1), ("Shrink", -1)):
-        button = QPushButton(words)
+        button = QPushButton(tr(words))
         button.clicked.connect(lambda _=False, by=by: c.grow_faces(row.id, i, by))  # type: ignore[misc]
         line.addWidget(button)
-    none = QPushButton("Give all back")
+    none = QPushButton(tr("Give all back"))
     none.clicked.connect(
         lambda: c.session.apply("Give faces back", lambda d: layer_edits.set_part(d, o.id, row.id, i, faces=""))
     )
@@ -413,7 +424,9 @@ def _region(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart, box
     box.addLayout(line)
     box.addWidget(
         label(
-            "None chosen yet." if not part.faces else f"Faces {part.faces[:40]}{' …' if len(part.faces) > 40 else ''}",
+            "None chosen yet."
+            if not part.faces
+            else Message("Faces {faces}{ending}", faces=part.faces[:40], ending=term(" …" if len(part.faces) > 40 else "")),
             "figure",
         )
     )

@@ -8,6 +8,8 @@ from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QScrollArea
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.layers.builds import Build, all_builds
 from mivex.core.layers.model import CHANNELS, Base, ChannelSource, EdgeFade, Group, Layer, Mask, MaskPart, Relief, base_for
 from mivex.core.layers.patterns import PATTERNS
@@ -70,7 +72,7 @@ def build_layers(c: Page, o: Overlay) -> Iterator[None]:
     def live() -> None:
         t = c.engine.get(o.id).texture
         words = [n for n in (t.notes if t else ()) if n.startswith("Layer ")]
-        said.setText("\n".join(words[:3]))
+        said.setText(tr(joined("\n", words[:3])))
         said.setVisible(bool(words))
 
     c.live.append(live)
@@ -101,7 +103,7 @@ def _connect(c: Page, o: Overlay, table: StackTable) -> None:
         elif column in CHANNELS and isinstance(row, Layer) and column not in row.channels:
             say(
                 partial(layer_edits.set_cell, overlay_id=o.id, row_id=row_id, channel=column),
-                f"Touch {CHANNELS[column].lower()}",
+                Message("Touch {channels}", channels=InSentence(CHANNELS[column])),
             )
 
     table.chosen.connect(s.choose_row)
@@ -133,7 +135,7 @@ def _connect(c: Page, o: Overlay, table: StackTable) -> None:
             for r in now.layers.walk()
             if isinstance(r, Layer)
             for k in r.cells
-            if f"Layer “{r.name}”, {CHANNELS[k].lower()}:" in notes
+            if Message("Layer “{name}”, {channels}:", name=r.name, channels=InSentence(CHANNELS[k])) in notes
         }
         table.update()
         c.want_cells(now)
@@ -144,7 +146,7 @@ def _connect(c: Page, o: Overlay, table: StackTable) -> None:
 def _toolbar(c: Page, o: Overlay) -> None:
     bar = QHBoxLayout()
     bar.setSpacing(1)
-    add = QPushButton("Add a layer")
+    add = QPushButton(tr("Add a layer"))
     add.setIcon(theme.icon("plus"))
     menu = QMenu(add)
     menu.aboutToShow.connect(lambda: _fill_add(c, o, menu))
@@ -209,14 +211,14 @@ def _fill_add(c: Page, o: Overlay, menu: QMenu) -> None:
     menu.clear()
     count = sum(1 for _ in (c.session.overlay or o).layers.walk()) + 1
     one = Layer(
-        name=f"Layer {count}",
+        name=tr(Message("Layer {count}", count=count)),
         cells={
             "colour": ChannelSource.model_validate(layer_edits.USUAL_CELLS["colour"]),
             "opacity": ChannelSource.model_validate(layer_edits.USUAL_CELLS["opacity"]),
         },
     )
-    menu.addAction("Of plain values", lambda: add_row(c, o, one, "colour"))
-    sub = menu.addMenu("Through a pattern")
+    menu.addAction(tr("Of plain values"), lambda: add_row(c, o, one, "colour"))
+    sub = menu.addMenu(tr("Through a pattern"))
     for p in sorted(PATTERNS.values(), key=lambda p: p.label):
         row = one.model_copy(
             update={
@@ -225,20 +227,20 @@ def _fill_add(c: Page, o: Overlay, menu: QMenu) -> None:
                 "mask": Mask(parts=(MaskPart(source="pattern", pattern=p.params()),)),
             }
         )
-        action = sub.addAction(p.label, lambda r=row: add_row(c, o, r, "mask"))
+        action = sub.addAction(tr(p.label), lambda r=row: add_row(c, o, r, "mask"))
         action.hovered.connect(lambda p=p: c.hint.say(p.hint))
-    paint = Layer(name=f"Paint {count}")
-    menu.addAction("To paint on", lambda: (add_row(c, o, paint), c.set_painting(True)))
-    menu.addAction("A group", lambda: add_row(c, o, Group(name=f"Group {count}")))
-    over = menu.addMenu("Another overlay, laid over")
+    paint = Layer(name=tr(Message("Paint {count}", count=count)))
+    menu.addAction(tr("To paint on"), lambda: (add_row(c, o, paint), c.set_painting(True)))
+    menu.addAction(tr("A group"), lambda: add_row(c, o, Group(name=tr(Message("Group {count}", count=count)))))
+    over = menu.addMenu(tr("Another overlay, laid over"))
     for other in c.session.doc.overlays:
         if other.id != o.id and other.source.ready:
             over.addAction(other.name, lambda k=other: _lay_over(c, o, k))
     over.setEnabled(bool(over.actions()))
-    builds = menu.addMenu("A build")
+    builds = menu.addMenu(tr("A build"))
     found, wrong = all_builds()
     for b in found.values():
-        action = builds.addAction(b.build, lambda b=b: _add_build(c, o, b))
+        action = builds.addAction(tr(b.build), lambda b=b: _add_build(c, o, b))
         action.hovered.connect(lambda b=b: c.hint.show_build(b.build, b.about))
     if wrong:
         c.engine.notice.emit(wrong[0])
@@ -260,7 +262,7 @@ def _add_build(c: Page, o: Overlay, build: Build) -> None:
         d, made = layer_edits.add_build(d, o.id, build, c.session.row_id)
         return d
 
-    c.session.apply(f"Add {build.build.lower()}", edit)
+    c.session.apply(Message("Add {build}", build=InSentence(build.build)), edit)
     c.session.choose_row(made)
 
 
@@ -277,7 +279,7 @@ def _model(c: Page, o: Overlay, part: str, model: type, keys: tuple[str, ...], u
             field.bar.default = float(field.default)
         field.edited.connect(
             c.edit_with(
-                f"Change {field.name.lower()}",
+                Message("Change {name}", name=InSentence(field.name)),
                 f"{o.id} {part} {key}",
                 lambda d, v, key=key: layer_edits.set_part_of(d, o.id, part, **{key: v}),
             )
@@ -330,8 +332,10 @@ def _row(c: Page, o: Overlay, row: Layer | Group) -> None:
         other = c.session.doc.overlay(row.laid_over)
         c.column.addWidget(
             label(
-                f"“{other.name if other else 'An overlay that is gone'}” is laid over with all its channels: "
-                "what is seen of each counts by its opacity.",
+                Message(
+                    "“{name}” is laid over with all its channels: what is seen of each counts by its opacity.",
+                    name=term(other.name if other else "An overlay that is gone"),
+                ),
                 "figure",
                 wrap=True,
             )
@@ -339,9 +343,17 @@ def _row(c: Page, o: Overlay, row: Layer | Group) -> None:
     elif isinstance(row, Layer) and c.session.column == "row":
         left = [CHANNELS[k].lower() for k in CHANNELS if k not in row.channels]
         touched = [CHANNELS[k].lower() for k in row.channels]
-        words = f"Touches {', '.join(touched)}." if touched else "Touches nothing yet: double-click a cell, or paint."
+        words = (
+            Message("Touches {parts}.", parts=joined(", ", touched))
+            if touched
+            else "Touches nothing yet: double-click a cell, or paint."
+        )
         c.column.addWidget(
-            label(words + (f" Left alone: {', '.join(left)}." if touched and left else ""), "figure", wrap=True)
+            label(
+                words + (Message(" Left alone: {parts}.", parts=joined(", ", left)) if touched and left else ""),
+                "figure",
+                wrap=True,
+            )
         )
 
 

@@ -2,6 +2,8 @@
 
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QSizePolicy
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message
 from mivex.core.motion.curves import Curve
 from mivex.core.motion.starters import STARTERS
 from mivex.core.project import edits, effect_edits
@@ -37,7 +39,7 @@ def build_motion(c: Page, o: Overlay) -> None:
     row = QHBoxLayout()
     row.setSpacing(4)
     for key, words in GROUPS.items():
-        button = QPushButton(words)
+        button = QPushButton(tr(words))
         button.setCheckable(True)
         button.setObjectName("chip")
         button.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
@@ -54,7 +56,7 @@ def build_motion(c: Page, o: Overlay) -> None:
 
 
 def _chosen(words: str, on: bool) -> QPushButton:
-    button = QPushButton(words)
+    button = QPushButton(tr(words))
     button.setStyleSheet("text-align: left;" + (f"border: 1px solid {theme.CHOSEN}; padding: 4px 11px;" if on else ""))
     return button
 
@@ -63,18 +65,18 @@ def _effects(c: Page, o: Overlay) -> None:
     head = QHBoxLayout()
     head.addWidget(label("Effects", "section"))
     head.addStretch()
-    new = QPushButton("New effect")
+    new = QPushButton(tr("New effect"))
     new.setIcon(theme.icon("plus"))
     menu = QMenu(new)
     menu.setToolTipsVisible(True)
     for key, starter in STARTERS.items():
-        action = menu.addAction(starter.title)
-        action.setToolTip(starter.what)
+        action = menu.addAction(tr(starter.title))
+        action.setToolTip(tr(starter.what))
         action.triggered.connect(lambda _=False, k=key: acts.begin(c, o.id, k))
     effect = c.desk.effect
     if effect is not None:
         menu.addSeparator()
-        menu.addAction(f"A copy of “{effect.name}”").triggered.connect(lambda: acts.copy(c))
+        menu.addAction(tr(Message("A copy of “{name}”", name=effect.name))).triggered.connect(lambda: acts.copy(c))
     new.setMenu(menu)
     head.addWidget(new)
     c.column.addLayout(head)
@@ -83,23 +85,29 @@ def _effects(c: Page, o: Overlay) -> None:
     row = QHBoxLayout()
     row.setSpacing(4)
     box = QuietCombo()
-    box.setAccessibleName("Effect")
+    box.setAccessibleName(tr("Effect"))
     box.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
     rows = c.session.doc.effects
     for e in rows:
         of = c.session.doc.effect(e.copy_of) if e.copy_of else None
-        box.addItem(e.name + (f", a copy of {of.name}" if of is not None else "") + ("" if e.shown else ", hidden"))
+        box.addItem(
+            tr(
+                e.name
+                + (Message(", a copy of {name}", name=of.name) if of is not None else "")
+                + ("" if e.shown else ", hidden")
+            )
+        )
     at = next((k for k, e in enumerate(rows) if e.id == c.desk.effect_id), 0)
     box.setCurrentIndex(at)
     box.activated.connect(lambda k: c.desk.choose(rows[k].id))
     row.addWidget(box, 1)
     key, on = rows[at].id, rows[at].shown
     eye = theme.tool("seen" if on else "unseen", "Show it on the stage, or hide it", theme.SOFT)
-    eye.setAccessibleName("Show or hide the effect")
+    eye.setAccessibleName(tr("Show or hide the effect"))
     eye.clicked.connect(lambda: c.session.apply("Show or hide an effect", lambda d: edits.set_effect(d, key, shown=not on)))
     row.addWidget(eye)
     gone = theme.tool("remove", "Remove the effect", theme.SOFT)
-    gone.setAccessibleName("Remove the effect")
+    gone.setAccessibleName(tr("Remove the effect"))
     gone.clicked.connect(lambda: c.session.apply("Remove an effect", lambda d: effect_edits.removed(d, key)))
     row.addWidget(gone)
     c.column.addLayout(row)
@@ -113,9 +121,9 @@ def _parts(c: Page, o: Overlay) -> None:
     head = QHBoxLayout()
     head.addWidget(label("Its parts", "section"))
     head.addStretch()
-    add = QPushButton("One more")
+    add = QPushButton(tr("One more"))
     add.setIcon(theme.icon("plus"))
-    add.setToolTip("One more emitter, which shows the overlay that is chosen in the rack")
+    add.setToolTip(tr("One more emitter, which shows the overlay that is chosen in the rack"))
     add.clicked.connect(lambda: acts.add_part(c, o.id))
     head.addWidget(add)
     c.column.addLayout(head)
@@ -131,11 +139,11 @@ def _parts(c: Page, o: Overlay) -> None:
         row.addWidget(button, 1)
         alone = theme.tool("solo", "See it alone", theme.SOFT, checkable=True)
         alone.setChecked(c.desk.alone == k)
-        alone.setAccessibleName(f"See {p.name} alone")
+        alone.setAccessibleName(tr(Message("See {name} alone", name=p.name)))
         alone.clicked.connect(lambda _=False, i=k: c.desk.see_alone(i))  # type: ignore[misc]
         row.addWidget(alone)
         eye = theme.tool("unseen" if p.muted else "seen", "Mute it, or let it play", theme.SOFT)
-        eye.setAccessibleName(f"Mute {p.name}")
+        eye.setAccessibleName(tr(Message("Mute {name}", name=p.name)))
         eye.clicked.connect(
             lambda _=False, i=k, on=p.muted: c.session.apply(  # type: ignore[misc]
                 "Mute a part", lambda d: edits.set_part(d, key, i, "", muted=not on)
@@ -143,7 +151,7 @@ def _parts(c: Page, o: Overlay) -> None:
         )
         row.addWidget(eye)
         gone = theme.tool("remove", "Remove the part", theme.SOFT)
-        gone.setAccessibleName(f"Remove {p.name}")
+        gone.setAccessibleName(tr(Message("Remove {name}", name=p.name)))
         enable(gone, len(effect.parts) > 1, "An effect has one part at least")
         gone.clicked.connect(
             lambda _=False, i=k: c.session.apply(  # type: ignore[misc]

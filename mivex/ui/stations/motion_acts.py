@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from mivex.core.base.messages import InSentence, Message
 from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.starters import STARTERS
 from mivex.core.project import edits, effect_edits
@@ -56,7 +57,11 @@ def add_part(c: Page, overlay_id: str) -> None:
 def put_lane(c: Page, value: Curve | Ramp | None) -> None:
     """Set the chosen lane, or take it away."""
     key, part, lane = c.desk.own_id, c.desk.part, c.desk.lane
-    words = f"Take the lane {BY_KEY[lane].title.lower()} away" if value is None else f"Change {BY_KEY[lane].title.lower()}"
+    words = (
+        Message("Take the lane {title} away", title=InSentence(BY_KEY[lane].title))
+        if value is None
+        else Message("Change {title}", title=InSentence(BY_KEY[lane].title))
+    )
     c.session.apply(words, lambda d: edits.set_part(d, key, part, "life", **{lane: value}))
 
 

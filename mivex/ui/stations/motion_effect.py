@@ -6,6 +6,8 @@ from typing import Any
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.motion.model import DIAL_WORDS, DIALS, ExposedParameters, Lamp
 from mivex.core.project import edits
 from mivex.ui.fields.fields import TextField
@@ -28,7 +30,11 @@ def whole_effect(c: Page) -> None:
 
     def put(words: str, **names: str) -> Callable[[object], None]:
         name = next(iter(names))
-        return c.edit_with(f"Change {words}", f"effect {key} {name}", lambda d, v: edits.set_effect(d, key, **{name: v}))
+        return c.edit_with(
+            Message("Change {words}", words=term(words)),
+            Message("effect {key} {name}", key=key, name=name),
+            lambda d, v: edits.set_effect(d, key, **{name: v}),
+        )
 
     name = TextField("Name", "Name of the effect.", lambda: read().name, found.name)
     name.edited.connect(put("name", name=""))
@@ -56,7 +62,9 @@ def whole_effect(c: Page) -> None:
     )
     turned.edited.connect(
         c.edit_with(
-            "Change axis", f"effect {key} axis", lambda d, v: edits.set_effect(d, key, yaw=v[0], pitch=v[1], roll=v[2])
+            "Change axis",
+            Message("effect {key} axis", key=key),
+            lambda d, v: edits.set_effect(d, key, yaw=v[0], pitch=v[1], roll=v[2]),
         )
     )
     c.add_field(turned)
@@ -73,7 +81,7 @@ def whole_effect(c: Page) -> None:
     both.edited.connect(
         c.edit_with(
             "Change scale or seed",
-            f"effect {key} scale",
+            Message("effect {key} scale", key=key),
             lambda d, v: edits.set_effect(d, key, scale=min(v[0], 1000.0), seed=round(v[1])),
         )
     )
@@ -81,15 +89,17 @@ def whole_effect(c: Page) -> None:
     of = c.session.doc.effect(found.copy_of) if found.copy_of else None
     opened = of.opened if of is not None else DIALS
     c.column.addSpacing(6)
-    c.column.addWidget(label("Dials" if of is None else f"Dials that “{of.name}” leaves open", "section"))
+    c.column.addWidget(
+        label("Dials" if of is None else Message("Dials that “{name}” leaves open", name=of.name), "section")
+    )
     if of is not None and not opened:
         c.column.addWidget(label("None. Open some there.", "figure"))
     for dial in opened:
         field = field_for(ExposedParameters, dial, lambda k=dial: getattr(read().dials, k))  # type: ignore[misc]
         field.edited.connect(
             c.edit_with(
-                f"Change {field.name.lower()}",
-                f"effect {key} dial {dial}",
+                Message("Change {name}", name=InSentence(field.name)),
+                Message("effect {key} dial {dial}", key=key, dial=term(dial)),
                 lambda d, v, k=dial: (  # type: ignore[misc]
                     edits.set_effect(d, key, dials=edits.revalidated(read().dials, **{k: v}))
                 ),
@@ -100,7 +110,7 @@ def whole_effect(c: Page) -> None:
         row = QHBoxLayout()
         c.column.addWidget(label("Left open to copies", "soft"))
         for dial in DIALS:
-            box = QPushButton(DIAL_WORDS[dial])
+            box = QPushButton(tr(DIAL_WORDS[dial]))
             box.setCheckable(True)
             box.setObjectName("chip")
             box.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
@@ -115,8 +125,8 @@ def whole_effect(c: Page) -> None:
             field = field_for(Lamp, setting, lambda k=setting: getattr(read().lamp, k))  # type: ignore[misc]
             field.edited.connect(
                 c.edit_with(
-                    f"Change {field.name.lower()}",
-                    f"effect {key} lamp {setting}",
+                    Message("Change {name}", name=InSentence(field.name)),
+                    Message("effect {key} lamp {setting}", key=key, setting=term(setting)),
                     lambda d, v, k=setting: (  # type: ignore[misc]
                         edits.set_effect(d, key, lamp=edits.revalidated(read().lamp, **{k: v}))
                     ),
@@ -125,19 +135,19 @@ def whole_effect(c: Page) -> None:
             c.add_field(field)
     c.column.addSpacing(6)
     row = QHBoxLayout()
-    fewer = QPushButton("Fewer, larger …")
-    fewer.setToolTip("Finds the rate and size with which fewer particles cover as much")
+    fewer = QPushButton(tr("Fewer, larger …"))
+    fewer.setToolTip(tr("Finds the rate and size with which fewer particles cover as much"))
     fewer.clicked.connect(c.desk.fewer_wanted)
     row.addWidget(fewer)
-    bounds = QPushButton("Set bounds" if found.bounds is None else "No bounds")
-    bounds.setToolTip("The box of its particles, as their motion says; a receiver cuts the effect off by it")
+    bounds = QPushButton(tr("Set bounds" if found.bounds is None else "No bounds"))
+    bounds.setToolTip(tr("The box of its particles, as their motion says; a receiver cuts the effect off by it"))
     bounds.clicked.connect(lambda: acts.set_bounds(c))
     row.addWidget(bounds)
     row.addStretch()
     c.column.addLayout(row)
     if found.bounds is not None:
-        words = "  ".join(f"{a:.2f} to {b:.2f}" for a, b in zip(*found.bounds, strict=True))
-        note = label(f"Bounds: {words} m", "figure", wrap=True)
+        words = joined("  ", (Message("{a:.2f} to {b:.2f}", a=a, b=b) for a, b in zip(*found.bounds, strict=True)))
+        note = label(Message("Bounds: {words} m", words=term(words)), "figure", wrap=True)
         note.setTextInteractionFlags(Qt.TextInteractionFlag.TextSelectableByMouse)
         c.column.addWidget(note)
 

@@ -5,6 +5,8 @@ from typing import Any
 
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.motion.curves import PRESETS, Curve, Ramp
 from mivex.core.motion.model import Air, Birth, Burst, Emission, Emitter, Facing, Life
 from mivex.core.project import edits
@@ -34,7 +36,7 @@ def _put(c: Page, group: str, key: str, words: str) -> Callable[[object], None]:
     """A slot that sets a setting of a group of the chosen part."""
     own, part = c.desk.own_id, c.desk.part
     return c.edit_with(
-        f"Change {words.lower()}",
+        Message("Change {words}", words=InSentence(words)),
         f"{own} {part} {group} {key}",
         lambda d, v: edits.set_part(d, own, part, group, **{key: v}),
     )
@@ -82,15 +84,15 @@ def stream(c: Page, e: Emitter) -> None:
     )
     row = QHBoxLayout()
     if m.rate_curve is not None:
-        level = QPushButton("Even rate")
-        level.setToolTip("Takes the curve of the rate away")
+        level = QPushButton(tr("Even rate"))
+        level.setToolTip(tr("Takes the curve of the rate away"))
         level.clicked.connect(
             lambda: c.session.apply(
                 "Even rate", lambda d: edits.set_part(d, c.desk.own_id, c.desk.part, "emission", rate_curve=None)
             )
         )
         row.addWidget(level)
-    burst = QPushButton("Add a burst")
+    burst = QPushButton(tr("Add a burst"))
     burst.clicked.connect(
         lambda: c.session.apply(
             "Add a burst",
@@ -120,7 +122,7 @@ def stream(c: Page, e: Emitter) -> None:
         ),
     )
     if m.form == "mesh":
-        pick = QPushButton(m.mesh.rsplit("/", 1)[-1] or "Choose a mesh …")
+        pick = QPushButton(tr(m.mesh.rsplit("/", 1)[-1] or "Choose a mesh …"))
         pick.clicked.connect(lambda: acts.choose_mesh(c))
         c.column.addWidget(pick)
 
@@ -142,7 +144,7 @@ def _burst(c: Page, k: int, _b: Burst) -> None:
 
         return edit
 
-    c.column.addWidget(label(f"Burst {k + 1}", "soft"))
+    c.column.addWidget(label(Message("Burst {k}", k=k + 1), "soft"))
     at = BarsField(
         "At, again",
         "Seconds into the run; how often; seconds between.",
@@ -156,7 +158,7 @@ def _burst(c: Page, k: int, _b: Burst) -> None:
     at.edited.connect(
         c.edit_with(
             "Change a burst",
-            f"burst {k}",
+            Message("burst {k}", k=k),
             put(lambda v: {"time": v[0], "repeats": max(1, round(v[1])), "every": max(v[2], 0.01)}),
         )
     )
@@ -172,7 +174,7 @@ def _burst(c: Page, k: int, _b: Burst) -> None:
         names=["least", "greatest"],
     )
     many.edited.connect(
-        c.edit_with("Change a burst", f"burst count {k}", put(lambda v: {"count": (int(min(v)), int(max(v)))}))
+        c.edit_with("Change a burst", Message("burst count {k}", k=k), put(lambda v: {"count": (int(min(v)), int(max(v)))}))
     )
     c.add_field(many)
 
@@ -210,14 +212,16 @@ def birth(c: Page, e: Emitter) -> None:
     n = acts.frames_of(c, e.overlay)
     if n > 1:
         _fields(c, "birth", Birth, ("frame",))
-        c.column.addWidget(label(f"Its overlay is a sheet of {n} frames, 0 to {n - 1}.", "figure", wrap=True))
+        c.column.addWidget(
+            label(Message("Its overlay is a sheet of {n} frames, 0 to {n2}.", n=n, n2=n - 1), "figure", wrap=True)
+        )
     now = _now(c, "birth")
     for k, words in enumerate(("Tint from", "Tint to")):
         tint = ColourField(words, "Any colour between the two, by chance.", lambda i=k: now().tint[i], (1.0, 1.0, 1.0))  # type: ignore[misc]
         tint.edited.connect(
             c.edit_with(
                 "Change the tint at birth",
-                f"tint {k}",
+                Message("tint {k}", k=k),
                 lambda d, v, i=k: edits.set_part(  # type: ignore[misc]
                     d, c.desk.own_id, c.desk.part, "birth", tint=tuple(v if j == i else now().tint[j] for j in (0, 1))
                 ),
@@ -231,32 +235,32 @@ def life(c: Page, e: Emitter) -> None:
     lane = BY_KEY.get(c.desk.lane)
     value = getattr(e.life, c.desk.lane, None) if lane is not None else None
     if lane is not None and value is not None:
-        c.column.addWidget(label(f"Lane: {lane.title}", "section"))
+        c.column.addWidget(label(Message("Lane: {title}", title=term(lane.title)), "section"))
         row = QHBoxLayout()
         if isinstance(value, Curve):
-            shape = QPushButton("Smooth" if value.smooth else "Straight")
-            shape.setToolTip("Smooth or straight between the points")
+            shape = QPushButton(tr("Smooth" if value.smooth else "Straight"))
+            shape.setToolTip(tr("Smooth or straight between the points"))
             shape.clicked.connect(lambda: acts.put_lane(c, value.model_copy(update={"smooth": not value.smooth})))
             row.addWidget(shape)
-            preset = QPushButton("Beginnings")
+            preset = QPushButton(tr("Beginnings"))
             menu = QMenu(preset)
             for words, (points, smooth) in PRESETS.items():
-                menu.addAction(words).triggered.connect(
+                menu.addAction(tr(words)).triggered.connect(
                     lambda _=False, p=points, s=smooth: acts.put_lane(c, Curve(points=p, smooth=s))
                 )
             preset.setMenu(menu)
             row.addWidget(preset)
-        copy = QPushButton("Copy")
-        copy.setToolTip("Keep this curve, to put it into another lane")
+        copy = QPushButton(tr("Copy"))
+        copy.setToolTip(tr("Keep this curve, to put it into another lane"))
         copy.clicked.connect(lambda: acts.keep_lane(c, value))
         row.addWidget(copy)
         if c.desk.kept is not None and type(c.desk.kept) is type(value):
-            paste = QPushButton("Put in")
+            paste = QPushButton(tr("Put in"))
             paste.clicked.connect(lambda: acts.put_lane(c, c.desk.kept))
             row.addWidget(paste)
         row.addStretch()
         gone = theme.tool("remove", "Take the lane away", theme.SOFT)
-        gone.setAccessibleName(f"Take the lane {lane.title} away")
+        gone.setAccessibleName(tr(Message("Take the lane {title} away", title=term(lane.title))))
         gone.clicked.connect(lambda: acts.put_lane(c, None))
         row.addWidget(gone)
         c.column.addLayout(row)
@@ -293,8 +297,8 @@ def life(c: Page, e: Emitter) -> None:
             field = field_for(Air, key, lambda k=key: getattr(c.session.doc.air, k))  # type: ignore[misc]
             field.edited.connect(
                 c.edit_with(
-                    f"Change {field.name.lower()}",
-                    f"air {key}",
+                    Message("Change {name}", name=InSentence(field.name)),
+                    Message("air {key}", key=key),
                     lambda d, v, k=key: d.model_copy(  # type: ignore[misc]
                         update={"air": edits.revalidated(d.air, **{k: v})}
                     ),
@@ -327,7 +331,7 @@ def _points(c: Page, curve: Curve) -> None:
 
     for k in range(min(len(curve.points), 12)):
         field = BarsField(
-            f"Point {k + 1}",
+            Message("Point {k}", k=k + 1),
             "Share of the life; value.",
             lambda i=k: read(i),
             read(k),  # type: ignore[misc]
@@ -335,7 +339,9 @@ def _points(c: Page, curve: Curve) -> None:
             hard=(-1000.0, 1000.0),
             names=["when", "value"],
         )
-        field.edited.connect(c.edit_with("Change a point", f"point {key} {k}", lambda d, v, i=k: put(d, i, v)))  # type: ignore[misc]
+        field.edited.connect(
+            c.edit_with("Change a point", Message("point {key} {k}", key=key, k=k), lambda d, v, i=k: put(d, i, v))
+        )  # type: ignore[misc]
         c.add_field(field)
 
 

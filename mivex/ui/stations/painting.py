@@ -4,6 +4,8 @@ from typing import Any
 
 from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QPushButton
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message
 from mivex.core.layers.model import CHANNELS, COLOURED, Layer
 from mivex.core.layers.strokes import Tip
 from mivex.core.project import edits, layer_edits
@@ -22,9 +24,9 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
     """The switch that begins painting; then what is painted, with what."""
     c.column.addSpacing(6)
     head = QHBoxLayout()
-    paint = QPushButton("Paint on this layer")
+    paint = QPushButton(tr("Paint on this layer"))
     paint.setCheckable(True)
-    paint.setToolTip("Paint in the flat proof or on the stage   (P)")
+    paint.setToolTip(tr("Paint in the flat proof or on the stage   (P)"))
     paint.clicked.connect(lambda on: c.paint_part(-1, on))
     c.live.append(lambda: paint.setChecked(c.painting))
     head.addWidget(paint)
@@ -36,7 +38,7 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
         # Strokes come quickly: what tells of them follows without the controls being built anew.
         now = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
         count = len(now.strokes) if isinstance(now, Layer) else 0
-        said.setText(f"{count} stroke{'' if count == 1 else 's'}")
+        said.setText(tr(Message("{count} stroke{ending}", count=count, ending="" if count == 1 else "s")))
         enable(gone, count > 0, "There is no stroke yet")
 
     c.live.append(live)
@@ -93,8 +95,8 @@ def _values(c: Page) -> None:
         line.setSpacing(4)
         on = QCheckBox()
         on.setFixedWidth(18)
-        on.setAccessibleName(f"Paint {word.lower()}")
-        on.setToolTip(f"Paint {word.lower()}")
+        on.setAccessibleName(tr(Message("Paint {word}", word=InSentence(word))))
+        on.setToolTip(tr(Message("Paint {word}", word=InSentence(word))))
 
         def switch(checked: bool, channel: str = channel) -> None:
             values = {k: v for k, v in s.brush.values.items() if k != channel}
@@ -213,8 +215,8 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
             ),
         ),
     ):
-        button = QPushButton(words)
-        button.setToolTip(tip)
+        button = QPushButton(tr(words))
+        button.setToolTip(tr(tip))
         button.clicked.connect(lambda _=False, f=do: f())  # type: ignore[misc]
         line.addWidget(button)
     c.column.addLayout(line)

@@ -4,6 +4,8 @@ from typing import Any
 
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
 from mivex.core.stage.face_selection import faces_of
@@ -47,11 +49,11 @@ def build_place(c: Page, o: Overlay) -> None:
     head = QHBoxLayout()
     head.addWidget(label("Placements", "section"))
     head.addStretch()
-    add = QPushButton("Place it")
+    add = QPushButton(tr("Place it"))
     add.setIcon(theme.icon("plus"))
     menu = QMenu(add)
     for mount, words in _MOUNTS.items():
-        menu.addAction(words, lambda m=mount: new_place(c, o.id, m))
+        menu.addAction(tr(words), lambda m=mount: new_place(c, o.id, m))
     add.setMenu(menu)
     head.addWidget(add)
     c.column.addLayout(head)
@@ -60,14 +62,14 @@ def build_place(c: Page, o: Overlay) -> None:
     for number, p in enumerate(o.places, 1):
         row = QHBoxLayout()
         chosen = p.id == c.session.place_id
-        button = QPushButton(f"{number}  {_MOUNTS[p.mount]}")
+        button = QPushButton(tr(Message("{number}  {mounts}", number=number, mounts=term(_MOUNTS[p.mount]))))
         button.setStyleSheet(
             "text-align: left;" + (f"border: 1px solid {theme.CHOSEN}; padding: 4px 11px;" if chosen else "")
         )
         button.clicked.connect(lambda _=False, k=p.id: c.session.choose(o.id, k))  # type: ignore[misc]
         row.addWidget(button, 1)
         gone = theme.tool("remove", "Take it off the stage", theme.SOFT)
-        gone.setAccessibleName(f"Remove placement {number}")
+        gone.setAccessibleName(tr(Message("Remove placement {number}", number=number)))
         gone.clicked.connect(
             lambda _=False, k=p.id: c.session.apply(  # type: ignore[misc]
                 "Remove placement", lambda d: edits.remove_place(d, o.id, k)
@@ -144,7 +146,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
             return edits.set_place(d, o.id, place.id, **{key: value})
 
         field = NumberField(name, hint, read, default, low=low, high=high, hard=hard, unit=unit, whole=key == "count")
-        field.edited.connect(c.edit_with(f"Change {name.lower()}", f"{place.id} {name}", write))
+        field.edited.connect(c.edit_with(Message("Change {name}", name=InSentence(name)), f"{place.id} {name}", write))
         c.add_field(field)
 
     if isinstance(place, HullPlace):
@@ -175,7 +177,7 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
         number("Pitch", "Tips it back and forth.", "pitch", -90, 90, (-360, 360), "°")
     number("Roll", "Turns it in its own plane.", "roll", -180, 180, (-360, 360), "°")
     if isinstance(place, MeshPlace):
-        c.column.addWidget(label(f"Mesh: {place.path.rsplit('/', 1)[-1]}", "figure", wrap=True))
+        c.column.addWidget(label(Message("Mesh: {rsplit}", rsplit=place.path.rsplit("/", 1)[-1]), "figure", wrap=True))
         number("Size", "Metres along its longest side.", "width", 0.05, 10, (0.001, 100), "m", 1.0)
         c.column.addWidget(
             label("The frame on the flat proof moves, turns and scales the picture on the UVs.", "figure", wrap=True)
@@ -277,16 +279,16 @@ def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:
         return
     row = QHBoxLayout()
     for words, what in (("Faces", "face"), ("Islands", "island"), ("Parts", "part")):
-        button = QPushButton(words)
+        button = QPushButton(tr(words))
         button.setCheckable(True)
         button.setChecked(c.second_by == what)
-        button.setToolTip("Click on the stage or on the flat proof to choose them, or to give them back")
+        button.setToolTip(tr("Click on the stage or on the flat proof to choose them, or to give them back"))
         button.clicked.connect(lambda on=False, k=what: c.choose_second(k if on else ""))  # type: ignore[misc]
         row.addWidget(button)
     c.column.addLayout(row)
     count = len(faces_of(place.second.faces, 1 << 30)) if place.second.faces else 0
     reads = "" if o.material.mapping.uv_set else " Set “UV set” at Blend to the second, so that the picture reads it."
-    what = f"{count} triangles lie in it." if count else "All faces lie in it until some are chosen."
+    what = Message("{count} triangles lie in it.", count=count) if count else "All faces lie in it until some are chosen."
     c.column.addWidget(label(what + reads, "figure", wrap=True))
 
 

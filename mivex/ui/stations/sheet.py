@@ -5,6 +5,8 @@ from typing import Any
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
 from mivex.core.sheet.guess import guess
@@ -26,29 +28,33 @@ MADE_FROM = {
 def build_sheet(c: Page, o: Overlay) -> None:
     """Grids, playing, outlines, figures."""
     row = QHBoxLayout()
-    find = QPushButton("Find the frames")
+    find = QPushButton(tr("Find the frames"))
     find.setObjectName("main" if not o.sheet.grids else "")
-    find.setToolTip("Looks for rows and columns in the picture: by how alike its parts are, and by drawn lines")
+    find.setToolTip(tr("Looks for rows and columns in the picture: by how alike its parts are, and by drawn lines"))
     find.clicked.connect(lambda: find_frames(c, o.id))
     row.addWidget(find)
-    build = QPushButton("Build a sheet")
+    build = QPushButton(tr("Build a sheet"))
     menu = QMenu(build)
     for key, words in MADE_FROM.items():
-        menu.addAction(words).triggered.connect(lambda _=False, k=key: c.sheet_wanted.emit(k))
+        menu.addAction(tr(words)).triggered.connect(lambda _=False, k=key: c.sheet_wanted.emit(k))
     build.setMenu(menu)
     row.addWidget(build)
     row.addStretch()
     c.column.addLayout(row)
     found = c.guesses.get((o.id, o.source.path))
     if found is not None:
-        words = f"{found.confidence:.0%} sure: {found.why}." if found.grids else f"No frames found. {found.why}"
+        words = (
+            Message("{confidence:.0%} sure: {why}.", confidence=found.confidence, why=term(found.why))
+            if found.grids
+            else Message("No frames found. {why}", why=term(found.why))
+        )
         c.column.addWidget(label(words, "figure", wrap=True))
     c.column.addSpacing(6)
     if not o.sheet.grids:
         c.column.addWidget(
             label("One picture. If it holds several frames, find them, or say by hand where they lie.", "figure", wrap=True)
         )
-        hand = QPushButton("By hand: 4 × 4")
+        hand = QPushButton(tr("By hand: 4 × 4"))
         hand.clicked.connect(
             lambda: c.session.apply("Cut into cells", lambda d: _sheet(d, o.id, grids=(Grid(columns=4, rows=4),)))
         )
@@ -57,8 +63,8 @@ def build_sheet(c: Page, o: Overlay) -> None:
         _grid(c, o, k, grid)
     if o.sheet.grids:
         more = QHBoxLayout()
-        another = QPushButton("Another grid")
-        another.setToolTip("For a picture whose parts have cells of another size")
+        another = QPushButton(tr("Another grid"))
+        another.setToolTip(tr("For a picture whose parts have cells of another size"))
         another.clicked.connect(
             lambda: c.session.apply(
                 "Add a grid",
@@ -66,7 +72,7 @@ def build_sheet(c: Page, o: Overlay) -> None:
             )
         )
         more.addWidget(another)
-        one = QPushButton("One picture again")
+        one = QPushButton(tr("One picture again"))
         one.clicked.connect(lambda: c.session.apply("One picture again", lambda d: _sheet(d, o.id, grids=())))
         more.addWidget(one)
         more.addStretch()
@@ -88,20 +94,20 @@ def build_sheet(c: Page, o: Overlay) -> None:
     def live() -> None:
         r = c.engine.get(o.id)
         now = c.session.doc.overlay(o.id) or o
-        parts = []
+        parts: list[str] = []
         if r.texture is not None and r.texture.traits.cells:
             n = len(r.texture.traits.cells)
-            parts.append(f"{n} frames, index 0 to {n - 1}.")
+            parts.append(Message("{n} frames, index 0 to {n2}.", n=n, n2=n - 1))
         saved, safe = c.sheet_figures(now)
         if saved is not None and now.sheet.hull >= 4:
-            parts.append(f"The outline leaves out {saved:.0%} of the area.")
+            parts.append(Message("The outline leaves out {saved:.0%} of the area.", saved=saved))
         if safe is not None:
             parts.append(
-                f"Frames keep apart to mip level {safe}."
+                Message("Frames keep apart to mip level {safe}.", safe=safe)
                 if safe >= 0
                 else "Frames bleed into each other at every mip level."
             )
-        line.setText(" ".join(parts))
+        line.setText(tr(joined(" ", parts)))
 
     c.live.append(live)
 
@@ -119,18 +125,22 @@ def _field(c: Page, o: Overlay, key: str) -> None:
         )
     else:
         field.edited.connect(
-            c.edit_with(f"Change {field.name.lower()}", f"{o.id} sheet {key}", lambda d, v: _sheet(d, o.id, **{key: v}))
+            c.edit_with(
+                Message("Change {name}", name=InSentence(field.name)),
+                f"{o.id} sheet {key}",
+                lambda d, v: _sheet(d, o.id, **{key: v}),
+            )
         )
     c.add_field(field)
 
 
 def _grid(c: Page, o: Overlay, k: int, grid: Grid) -> None:
     head = QHBoxLayout()
-    head.addWidget(label("Cells" if len(o.sheet.grids) == 1 else f"Cells, grid {k + 1}", "section"))
+    head.addWidget(label("Cells" if len(o.sheet.grids) == 1 else Message("Cells, grid {k}", k=k + 1), "section"))
     head.addStretch()
     if len(o.sheet.grids) > 1:
         gone = theme.tool("remove", "Remove this grid", theme.SOFT)
-        gone.setAccessibleName(f"Remove grid {k + 1}")
+        gone.setAccessibleName(tr(Message("Remove grid {k}", k=k + 1)))
         gone.clicked.connect(
             lambda: c.session.apply(
                 "Remove a grid",
@@ -155,12 +165,16 @@ def _grid(c: Page, o: Overlay, k: int, grid: Grid) -> None:
     for key in ("columns", "rows", "count", "left", "top", "width", "height", "gutter"):
         field = field_for(Grid, key, lambda i=key: getattr(now(), i))  # type: ignore[misc]
         field.edited.connect(
-            c.edit_with(f"Change {field.name.lower()}", f"{o.id} grid {k} {key}", lambda d, v, i=key: write(d, i, v))
+            c.edit_with(
+                Message("Change {name}", name=InSentence(field.name)),
+                f"{o.id} grid {k} {key}",
+                lambda d, v, i=key: write(d, i, v),
+            )
         )  # type: ignore[misc]
         c.add_field(field)
     if grid.unused:
         none = ", ".join(map(str, grid.unused[:12]))
-        c.column.addWidget(label(f"Cells that hold no frame: {none}.", "figure", wrap=True))
+        c.column.addWidget(label(Message("Cells that hold no frame: {none}.", none=none), "figure", wrap=True))
     start = c.engine.get(o.id).picture
     if start is not None:
         try:

@@ -2,6 +2,8 @@
 
 from PySide6.QtWidgets import QGridLayout, QLabel
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.proof.histogram import histogram
@@ -68,11 +70,15 @@ def build_source(c: Page, o: Overlay) -> None:
                 whole=True,
                 unit="px",
             )
-            side.edited.connect(c.edit_with(f"Change {words.lower()}", f"{o.id} canvas {axis}", write))
+            side.edited.connect(
+                c.edit_with(Message("Change {words}", words=InSentence(words)), f"{o.id} canvas {axis}", write)
+            )
             c.add_field(side)
     c.model_field(Source, "meaning", "source", o)
     if now().source.meaning == "guess" and (seen := c.engine.get(o.id).meaning):
-        c.column.addWidget(label(f"Taken as {seen[0]}: {seen[1]}.", "figure", wrap=True))
+        c.column.addWidget(
+            label(Message("Taken as {seen}: {seen2}.", seen=term(seen[0]), seen2=term(seen[1])), "figure", wrap=True)
+        )
     c.model_field(Source, "alpha_stored", "source", o)
     facts(c, o)
     if o.material.tiling:
@@ -91,11 +97,17 @@ def seam_figures(c: Page, o: Overlay) -> None:
     def live() -> None:
         facts = c.engine.get(o.id).figures
         if facts is not None:
-            line.setText(
-                "\n".join(
-                    f"{s.sides}: step {s.across:.1f} of 255, inside {s.inside:.1f} ({s.ratio:.1f} ×)" for s in facts.seams
+            rows = (
+                Message(
+                    "{sides}: step {across:.1f} of 255, inside {inside:.1f} ({ratio:.1f} ×)",
+                    sides=term(s.sides),
+                    across=s.across,
+                    inside=s.inside,
+                    ratio=s.ratio,
                 )
+                for s in facts.seams
             )
+            line.setText(tr(joined("\n", rows)))
 
     c.live.append(live)
 
@@ -122,21 +134,31 @@ def facts(c: Page, o: Overlay) -> None:
             cell.setText("–")
         if t is None or p is None:
             return
-        cells["Size"].setText(f"{p.width} × {p.height}")
-        cells["Depth"].setText(f"{p.channels} channels, {p.bits} bit" if p.path else "an empty canvas")
+        cells["Size"].setText(tr(f"{p.width} × {p.height}"))
+        cells["Depth"].setText(
+            tr(
+                Message("{channels} channels, {bits} bit", channels=p.channels, bits=p.bits)
+                if p.path
+                else "an empty canvas"
+            )
+        )
         cells["Alpha in file"].setText(
-            "–"
-            if not p.path
-            else "none"
-            if not p.has_alpha
-            else "yes, colour multiplied by it"
-            if p.premultiplied
-            else "yes"
+            tr(
+                "–"
+                if not p.path
+                else "none"
+                if not p.has_alpha
+                else "yes, colour multiplied by it"
+                if p.premultiplied
+                else "yes"
+            )
         )
         h = histogram(t)  # counted by the engine; only looked up here
-        cells["Alpha now"].setText(f"{h.minimum:.3f} to {h.maximum:.3f}")
-        cells["Mean of it"].setText(f"{h.mean:.3f}")
-        cells["Clear, soft, solid"].setText(f"{h.clear:.0%} / {h.soft:.0%} / {h.solid:.0%}")
+        cells["Alpha now"].setText(tr(Message("{minimum:.3f} to {maximum:.3f}", minimum=h.minimum, maximum=h.maximum)))
+        cells["Mean of it"].setText(tr(Message("{mean:.3f}", mean=h.mean)))
+        cells["Clear, soft, solid"].setText(
+            tr(Message("{clear:.0%} / {soft:.0%} / {solid:.0%}", clear=h.clear, soft=h.soft, solid=h.solid))
+        )
 
     c.live.append(live)
 

@@ -6,6 +6,8 @@ from typing import Any
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QCheckBox, QFrame, QHBoxLayout, QMenu, QPushButton, QVBoxLayout, QWidget
 
+from mivex.core.base.languages import tr
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.channels import CHANNELS, PackedChannel
 from mivex.core.project import edits
@@ -41,11 +43,11 @@ def build_steps(c: Page, o: Overlay, station: str) -> None:
     head = QHBoxLayout()
     head.addWidget(label("Steps", "section"))
     head.addStretch()
-    add = QPushButton("Add a step")
+    add = QPushButton(tr("Add a step"))
     add.setIcon(theme.icon("plus"))
     menu = QMenu(add)
     for step in sorted((s for s in STEPS.values() if s.station == station), key=lambda s: s.label):
-        action = menu.addAction(step.label, lambda s=step: c.add_step(s))
+        action = menu.addAction(tr(step.label), lambda s=step: c.add_step(s))
         action.hovered.connect(lambda s=step: c.hint.show_step(s.name))
     add.setMenu(menu)
     head.addWidget(add)
@@ -88,7 +90,7 @@ def _card(c: Page, o: Overlay, index: int, is_open: bool, active: bool) -> QWidg
     box.setSpacing(2)
     head = QHBoxLayout()
     head.setSpacing(0)
-    switch = QCheckBox(step.label)
+    switch = QCheckBox(tr(step.label))
     switch.setStyleSheet("font-weight: 600;")
     switch.clicked.connect(lambda on: c.session.apply("Switch step", lambda d: edits.set_step(d, o.id, index, on=on)))
     head.addWidget(switch)
@@ -100,7 +102,7 @@ def _card(c: Page, o: Overlay, index: int, is_open: bool, active: bool) -> QWidg
         ("remove", "Remove the step", True, lambda d: edits.remove_step(d, o.id, index)),
     ):
         button = theme.tool(name, tip, theme.SOFT)
-        button.setAccessibleName(f"{tip}: {step.label}")
+        button.setAccessibleName(tr(Message("{tip}: {label}", tip=term(tip), label=term(step.label))))
         enable(button, ok, "It is the first step" if name == "up" else "It is the last step")
         button.clicked.connect(lambda _=False, t=tip, e=edit: c.session.apply(t, e))  # type: ignore[misc]
         head.addWidget(button)
@@ -114,8 +116,12 @@ def _card(c: Page, o: Overlay, index: int, is_open: bool, active: bool) -> QWidg
 
         def follow() -> None:
             t = c.engine.get(o.id).texture
-            words = [n.partition(": ")[2] for n in (t.notes if t else ()) if n.startswith(f"{step.label}: ")]
-            said.setText(" ".join(words[:1]))
+            words = [
+                n.values["words"]
+                for n in (t.notes if t else ())
+                if isinstance(n, Message) and n.values.get("label") == step.label
+            ]
+            said.setText(tr(joined(" ", words[:1])))
             said.setVisible(bool(words))
 
         c.live.append(follow)
@@ -147,7 +153,7 @@ def _setting(c: Page, o: Overlay, index: int, path: tuple[str, ...], model: type
 
     field = field_for(model, key, read, c.choose_file)
     merge = f"{o.id} step {index} {'.'.join(path)}"
-    field.edited.connect(c.edit_with(f"Change {field.name.lower()}", merge, write))
+    field.edited.connect(c.edit_with(Message("Change {name}", name=InSentence(field.name)), merge, write))
     field.released.connect(lambda: c.session.activate(index))
     if isinstance(field, ColourField):
         field.pick_wanted.connect(
@@ -196,7 +202,7 @@ def _packed(c: Page, o: Overlay, index: int, box: QVBoxLayout) -> None:
     row = QHBoxLayout()
     row.setSpacing(4)
     for channel in CHANNELS:
-        button = QPushButton(channel.capitalize())
+        button = QPushButton(tr(channel.capitalize()))
         button.setCheckable(True)
         button.setChecked(channel == c.pack_tab)
         button.setFocusPolicy(Qt.FocusPolicy.StrongFocus)

@@ -4,6 +4,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
+from mivex.core.base.messages import Message
 from mivex.core.motion.curves import Curve, Ramp
 from mivex.core.motion.model import Emitter
 from mivex.core.motion.simulate import Particles
@@ -50,7 +51,15 @@ def _rgb(p: Particles, i: int) -> str:
 
 
 LANES: tuple[Lane, ...] = (
-    Lane("size", "Size", "width", 0.0, 2.0, _curve((0.0, 0.5), (1.0, 1.5)), lambda p, i: f"{p.size[i, 0]:.3f} m"),
+    Lane(
+        "size",
+        "Size",
+        "width",
+        0.0,
+        2.0,
+        _curve((0.0, 0.5), (1.0, 1.5)),
+        lambda p, i: Message("{size:.3f} m", size=p.size[i, 0]),
+    ),
     Lane(
         "opacity",
         "Opacity",
@@ -58,13 +67,27 @@ LANES: tuple[Lane, ...] = (
         0.0,
         1.0,
         _curve((0.0, 0.0), (0.15, 1.0), (0.7, 1.0), (1.0, 0.0)),
-        lambda p, i: f"{p.opacity[i]:.2f}",
+        lambda p, i: Message("{opacity:.2f}", opacity=p.opacity[i]),
     ),
     Lane("tint", "Tint", "tint", 0.0, 1.0, Ramp(), _rgb),
     Lane(
-        "erosion", "Erosion", "", 0.0, 1.0, _curve((0.0, 0.0), (0.3, 0.0), (1.0, 1.0)), lambda p, i: f"{p.erosion[i]:.2f}"
+        "erosion",
+        "Erosion",
+        "",
+        0.0,
+        1.0,
+        _curve((0.0, 0.0), (0.3, 0.0), (1.0, 1.0)),
+        lambda p, i: Message("{erosion:.2f}", erosion=p.erosion[i]),
     ),
-    Lane("spin", "Spin", "spin", -1.0, 2.0, _curve((0.0, 1.0), (1.0, 0.2)), lambda p, i: f"{p.turn[i]:.0f}°"),
+    Lane(
+        "spin",
+        "Spin",
+        "spin",
+        -1.0,
+        2.0,
+        _curve((0.0, 1.0), (1.0, 0.2)),
+        lambda p, i: Message("{turn:.0f}°", turn=p.turn[i]),
+    ),
     Lane(
         "speed_x",
         "Speed across",
@@ -72,7 +95,7 @@ LANES: tuple[Lane, ...] = (
         -1.0,
         2.0,
         _curve((0.0, 1.0), (1.0, 0.5)),
-        lambda p, i: f"{p.velocity[i, 0]:+.2f} m/s",
+        lambda p, i: Message("{velocity:+.2f} m/s", velocity=p.velocity[i, 0]),
     ),
     Lane(
         "speed_y",
@@ -81,7 +104,7 @@ LANES: tuple[Lane, ...] = (
         -1.0,
         2.0,
         _curve((0.0, 1.0), (1.0, 0.5)),
-        lambda p, i: f"{p.velocity[i, 1]:+.2f} m/s",
+        lambda p, i: Message("{velocity:+.2f} m/s", velocity=p.velocity[i, 1]),
     ),
     Lane(
         "speed_z",
@@ -90,10 +113,18 @@ LANES: tuple[Lane, ...] = (
         -1.0,
         2.0,
         _curve((0.0, 1.0), (1.0, 0.5)),
-        lambda p, i: f"{p.velocity[i, 2]:+.2f} m/s",
+        lambda p, i: Message("{velocity:+.2f} m/s", velocity=p.velocity[i, 2]),
     ),
     Lane("push", "Push", "", 0.0, 2.0, _curve((0.0, 0.0), (1.0, 1.0)), lambda p, i: ""),
-    Lane("frame", "Frame", "", 0.0, 1.0, _curve((0.0, 0.0), (1.0, 1.0)), lambda p, i: f"{p.frame[i]:.2f}"),
+    Lane(
+        "frame",
+        "Frame",
+        "",
+        0.0,
+        1.0,
+        _curve((0.0, 0.0), (1.0, 1.0)),
+        lambda p, i: Message("{frame:.2f}", frame=p.frame[i]),
+    ),
 )
 """Every lane there may be, in their order."""
 BY_KEY = {lane.key: lane for lane in LANES}

@@ -5,6 +5,7 @@ from typing import Any
 
 from PySide6.QtCore import QPointF, Qt
 
+from mivex.core.base.messages import Message, term
 from mivex.core.project import edits
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import View, orbit, pan
@@ -81,7 +82,7 @@ class Placement(Tool):
                 if travelled:
                     label, values = change_of(canvas, grip, place, press.at, now.at)
                     session.apply(
-                        f"{label} on the stage",
+                        Message("{label} on the stage", label=term(label)),
                         lambda d, v=values: edits.set_place(d, key, place.id, **v),
                         merge=f"drag {place.id} {grip}",
                     )

@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, MotionSubject, Repair
 from mivex.core.findings.motion.said import edit_of, found, parts_of, words_of
 from mivex.core.motion.curves import PRESETS, Curve
@@ -60,8 +61,13 @@ def _pop(s: MotionSubject) -> list[Finding]:
                 o,
                 worst,
                 "of 255",
-                f"{words_of(effect, p)}: at {when} opacity is not zero; {worst:.0f} of 255 appear or go from one picture "
-                f"to the next.",
+                Message(
+                    "{words_of}: at {when} opacity is not zero; {worst:.0f} of 255 appear or go from one "
+                    "picture to the next.",
+                    words_of=term(words_of(effect, p)),
+                    when=term(when),
+                    worst=worst,
+                ),
                 "Particles pop.",
                 at=p.emission.delay,
                 repair=Repair("Fade in and out", edit),
@@ -105,7 +111,11 @@ def _tint(s: MotionSubject) -> list[Finding]:
                     o,
                     1,
                     "material",
-                    f"{words_of(effect, p)} tints its particles, and the material of “{o.name}” ignores it.",
+                    Message(
+                        "{words_of} tints its particles, and the material of “{name}” ignores it.",
+                        words_of=term(words_of(effect, p)),
+                        name=o.name,
+                    ),
                     "Colour settings do nothing.",
                     repair=Repair(
                         "Let the material take the tint", (SetFields(o.id, "material", (("takes_tint", True),)),)
@@ -135,8 +145,11 @@ def _erosion(s: MotionSubject) -> list[Finding]:
                     o,
                     1,
                     "lane",
-                    f"{words_of(effect, p)} wears its particles away, but the "
-                    f"erosion of “{o.name}” "
+                    Message(
+                        "{words_of} wears its particles away, but the erosion of “{name}” ",
+                        words_of=term(words_of(effect, p)),
+                        name=o.name,
+                    )
                     + (
                         "is driven by its slider."
                         if e.form != "none" and e.by == "slider"
@@ -159,7 +172,11 @@ def _erosion(s: MotionSubject) -> list[Finding]:
                     o,
                     1,
                     "material",
-                    f"Erosion of “{o.name}” is driven by life, and {words_of(effect, p)} has no lane for it.",
+                    Message(
+                        "Erosion of “{name}” is driven by life, and {words_of} has no lane for it.",
+                        name=o.name,
+                        words_of=term(words_of(effect, p)),
+                    ),
                     "Nothing ever wears away.",
                     repair=Repair("Add the lane", (edit_of(effect, i, "life", erosion=lane),)),
                     weight=18.0,
@@ -186,9 +203,12 @@ def _short(s: MotionSubject) -> list[Finding]:
                         o,
                         needs - p.birth.life[0],
                         "s",
-                        f"{words_of(effect, p)}: the sheet needs "
-                        f"{needs:.2f} s, and "
-                        f"particles live from {p.birth.life[0]:.2f} s.",
+                        Message(
+                            "{words_of}: the sheet needs {needs:.2f} s, and particles live from {life:.2f} s.",
+                            words_of=term(words_of(effect, p)),
+                            needs=needs,
+                            life=p.birth.life[0],
+                        ),
                         "They die in the middle of their animation.",
                         repair=Repair("Play the sheet over their life", (edit_of(effect, i, "birth", frame="life"),)),
                         weight=12.0,
@@ -203,9 +223,14 @@ def _short(s: MotionSubject) -> list[Finding]:
                     o,
                     n - longest * TICKS,
                     "frames",
-                    f"{words_of(effect, p)}: {n} frames in "
-                    f"{longest:.2f} s; at "
-                    f"{TICKS} pictures a second {n - int(longest * TICKS)} are never shown.",
+                    Message(
+                        "{words_of}: {n} frames in {longest:.2f} s; at {ticks} pictures a second {n2} are never shown.",
+                        words_of=term(words_of(effect, p)),
+                        n=n,
+                        longest=longest,
+                        ticks=TICKS,
+                        n2=n - int(longest * TICKS),
+                    ),
                     "Memory for frames that nobody sees.",
                     weight=4.0,
                 )
@@ -222,7 +247,13 @@ def _short(s: MotionSubject) -> list[Finding]:
                         o,
                         n - shown,
                         "frames",
-                        f"{words_of(effect, p)} shows {shown} of the {n} frames of “{o.name}”.",
+                        Message(
+                            "{words_of} shows {shown} of the {n} frames of “{name}”.",
+                            words_of=term(words_of(effect, p)),
+                            shown=term(shown),
+                            n=n,
+                            name=o.name,
+                        ),
                         "Memory for frames that nobody sees.",
                         weight=4.0,
                         shown=shown,
@@ -254,8 +285,12 @@ def _loop(s: MotionSubject) -> list[Finding]:
                 o,
                 abs(first - last) * e.rate,
                 "/s",
-                f"{words_of(effect, p)}: a run ends with "
-                f"{last * e.rate:.0f} particles a second and the next begins with {first * e.rate:.0f}.",
+                Message(
+                    "{words_of}: a run ends with {last:.0f} particles a second and the next begins with {first:.0f}.",
+                    words_of=term(words_of(effect, p)),
+                    last=last * e.rate,
+                    first=first * e.rate,
+                ),
                 "The stream stutters at every run.",
                 at=e.delay + e.duration,
                 repair=Repair(
@@ -296,7 +331,11 @@ def _alike(s: MotionSubject) -> list[Finding]:
                 o,
                 count,
                 "particles",
-                f"{words_of(effect, p)}: {count} particles at once have one size, one turn and one frame.",
+                Message(
+                    "{words_of}: {count} particles at once have one size, one turn and one frame.",
+                    words_of=term(words_of(effect, p)),
+                    count=count,
+                ),
                 "The eye finds the one texture again and again.",
                 at=s.settled(effect),
                 repair=Repair("Spread size and turn", (edit_of(effect, i, "birth", **values),)),

@@ -1,5 +1,6 @@
 """What checks of effects share."""
 
+from mivex.core.base.messages import Message
 from mivex.core.findings.base import Finding, Moment, MotionSubject, Repair
 from mivex.core.motion.model import Effect, Emitter
 from mivex.core.project.document import Overlay
@@ -19,7 +20,11 @@ def parts_of(s: MotionSubject) -> list[tuple[Effect, int, Emitter, Overlay]]:
 
 def words_of(effect: Effect, part: Emitter) -> str:
     """A part's name, as findings say it."""
-    return f"“{effect.name}”, {part.name}" if len(effect.parts) > 1 else f"“{effect.name}”"
+    return (
+        Message("“{name}”, {name2}", name=effect.name, name2=part.name)
+        if len(effect.parts) > 1
+        else Message("“{name}”", name=effect.name)
+    )
 
 
 def found(  # noqa: PLR0913

@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, MotionSubject, Repair
 from mivex.core.findings.motion.said import edit_of, found, parts_of, words_of
 from mivex.core.motion.bounds import bounds_of
@@ -41,9 +42,14 @@ def _count(s: MotionSubject) -> list[Finding]:
                 o,
                 refused,
                 "births",
-                f"{words_of(effect, p)}: of {wanted} births {refused} are "
-                f"refused, since at most "
-                f"{e.most} particles may live at once.",
+                Message(
+                    "{words_of}: of {wanted} births {refused} are refused, since at most {most} "
+                    "particles may live at once.",
+                    words_of=term(words_of(effect, p)),
+                    wanted=wanted,
+                    refused=refused,
+                    most=e.most,
+                ),
                 "The stream breaks off and comes back in gusts.",
                 at=s.settled(effect),
                 repair=Repair("Allow more at once", (edit,)),
@@ -67,9 +73,14 @@ def _overdraw(s: MotionSubject) -> list[Finding]:
                 o,
                 most,
                 "fragments",
-                f"{words_of(effect, p)}: up to {most:.0f} particles lie "
-                f"over one another; "
-                f"{share:.0%} of what they cover is above the budget of {s.doc.overdraw:g}.",
+                Message(
+                    "{words_of}: up to {most:.0f} particles lie over one another; {share:.0%} of what "
+                    "they cover is above the budget of {overdraw:g}.",
+                    words_of=term(words_of(effect, p)),
+                    most=most,
+                    share=share,
+                    overdraw=s.doc.overdraw,
+                ),
                 "Too many sprites cost too much; see “Fewer, larger”.",
                 at=s.settled(effect),
                 weight=min(most, 60.0),
@@ -116,9 +127,14 @@ def _contact(s: MotionSubject) -> list[Finding]:
                 o,
                 share * 100,
                 "% of them",
-                f"{words_of(effect, p)}: {share:.0%} of the "
-                f"particles cut into something "
-                f"solid, {deep * 100:.0f} cm deep in the mean, and “{o.name}” has no contact fade.",
+                Message(
+                    "{words_of}: {share:.0%} of the particles cut into something solid, {deep:.0f} cm "
+                    "deep in the mean, and “{name}” has no contact fade.",
+                    words_of=term(words_of(effect, p)),
+                    share=share,
+                    deep=deep * 100,
+                    name=o.name,
+                ),
                 "A hard line where smoke meets the ground.",
                 at=s.settled(effect),
                 repair=Repair("Fade before contact", (edit,)),
@@ -145,7 +161,11 @@ def _inside(s: MotionSubject) -> list[Finding]:
                 o,
                 share * 100,
                 "% of births",
-                f"{words_of(effect, p)}: {share:.0%} of the particles are born inside something solid.",
+                Message(
+                    "{words_of}: {share:.0%} of the particles are born inside something solid.",
+                    words_of=term(words_of(effect, p)),
+                    share=share,
+                ),
                 "They are not seen, or break out of a wall.",
                 at=p.emission.delay,
                 repair=up,
@@ -161,7 +181,7 @@ def _lifted(effect: Effect, s: MotionSubject) -> Repair | None:
         lift = 0.05 * step
         moved = effect.model_copy(update={"at": (effect.at[0], round(effect.at[1] + lift, 4), effect.at[2])})
         if not any(s.within(at) for p in moved.parts if not p.muted for at in s.born(moved, p)):
-            return Repair(f"Lift it by {lift:.2f} m", (SetPart(effect.id, -1, "", (("at", moved.at),)),))
+            return Repair(Message("Lift it by {lift:.2f} m", lift=lift), (SetPart(effect.id, -1, "", (("at", moved.at),)),))
     return None
 
 
@@ -187,9 +207,12 @@ def _leap(s: MotionSubject) -> list[Finding]:
                     o,
                     float(steps[at]),
                     "×",
-                    f"{words_of(effect, p)}: speed changes by "
-                    f"{steps[at]:.2f} times from one tick "
-                    f"to the next, {at / n:.0%} into the life.",
+                    Message(
+                        "{words_of}: speed changes by {steps:.2f} times from one tick to the next, {at:.0%} into the life.",
+                        words_of=term(words_of(effect, p)),
+                        steps=steps[at],
+                        at=at / n,
+                    ),
                     "Particles jerk where the curve's parts meet.",
                     at=p.emission.delay + at / TICKS,
                     repair=Repair("Join the parts smoothly", (edit_of(effect, i, "life", **{name: _joined(curve)}),)),
@@ -233,7 +256,11 @@ def _bounds(s: MotionSubject) -> list[Finding]:
                     o,
                     out,
                     "m",
-                    f"{words_of(effect, p)} goes {out:.2f} m beyond the bounds that are set.",
+                    Message(
+                        "{words_of} goes {out:.2f} m beyond the bounds that are set.",
+                        words_of=term(words_of(effect, p)),
+                        out=out,
+                    ),
                     "Seen from the side the effect vanishes while some of it is in the picture.",
                     repair=Repair("Widen the bounds", (SetPart(effect.id, -1, "", (("bounds", wide),)),)),
                     weight=9.0,
@@ -270,7 +297,14 @@ def _small(s: MotionSubject) -> list[Finding]:
                 o,
                 most / texels,
                 "times its size",
-                f"{words_of(effect, p)}: a {what} of {texels:.0f} texels is drawn {most:.0f} pixels high from camera {at}.",
+                Message(
+                    "{words_of}: a {what} of {texels:.0f} texels is drawn {most:.0f} pixels high from camera {at}.",
+                    words_of=term(words_of(effect, p)),
+                    what=term(what),
+                    texels=texels,
+                    most=most,
+                    at=at,
+                ),
                 "It is seen blurred: its cells are too small for their size on screen.",
                 at=s.settled(effect),
                 weight=4.0 * most / texels,

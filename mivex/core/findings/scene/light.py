@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
 from mivex.core.findings.scene.order import LEAST, TOTAL, pixel_of
 from mivex.core.findings.seen import SIZE, VisibleDraws, changed, see_through, without
@@ -50,8 +51,12 @@ def _clipped(scene: SceneSubject) -> list[Finding]:
                     o.name,
                     share * 100,
                     "% of it",
-                    f"{share:.0%} of “{o.name}” is clipped to plain white on the bright "
-                    f"ground that camera {shown.camera.name} sees.",
+                    Message(
+                        "{share:.0%} of “{name}” is clipped to plain white on the bright ground that camera {name2} sees.",
+                        share=share,
+                        name=o.name,
+                        name2=shown.camera.name,
+                    ),
                     "Added light has no shape where the ground is bright already: it becomes a white patch.",
                     pixel_of(shown, at),
                     Repair("Make it Premultiplied", (SetFields(o.id, "material", (("blend", "Premultiplied"),)),)),
@@ -85,7 +90,7 @@ def _nothing(scene: SceneSubject) -> list[Finding]:
                 o.name,
                 0,
                 "pixels",
-                f"“{o.name}” changes no pixel of any camera: {why}.",
+                Message("“{name}” changes no pixel of any camera: {why}.", name=o.name, why=term(why)),
                 "It costs and shows nothing.",
                 None,
                 None,
@@ -117,7 +122,7 @@ def _black(scene: SceneSubject) -> list[Finding]:
                     o.name,
                     brightest * 255,
                     "of 255",
-                    f"“{o.name}” is unlit and gives off nothing: it is drawn black.",
+                    Message("“{name}” is unlit and gives off nothing: it is drawn black.", name=o.name),
                     "A black shape where light should fall or shine.",
                     None,
                     Repair("Let light fall on it", (SetFields(o.id, "material", (("lit", True),)),))
@@ -150,7 +155,7 @@ def _lit_flat(scene: SceneSubject) -> list[Finding]:
                 o.name,
                 1,
                 "sprite",
-                f"“{o.name}” is lit without normals: light falls on it as on a flat card.",
+                Message("“{name}” is lit without normals: light falls on it as on a flat card.", name=o.name),
                 "All sprites brighten and darken as one as the camera turns.",
                 None,
                 Repair("Leave it unlit", (SetFields(o.id, "material", (("lit", False),)),)),
@@ -181,9 +186,12 @@ def _back(scene: SceneSubject) -> list[Finding]:
                     o.name,
                     count / TOTAL * 100,
                     "% of the picture",
-                    f"Camera {shown.camera.name} sees “{o.name}” from behind, where it is not drawn: {count / TOTAL:.1%} "
-                    "of "
-                    "the picture.",
+                    Message(
+                        "Camera {name} sees “{name2}” from behind, where it is not drawn: {count:.1%} of the picture.",
+                        name=shown.camera.name,
+                        name2=o.name,
+                        count=count / TOTAL,
+                    ),
                     "It is there from one side and gone from the other.",
                     pixel_of(shown, at),
                     Repair("Draw both faces", (SetFields(o.id, "material", (("both_faces", True),)),)),
@@ -232,8 +240,13 @@ def _contact(scene: SceneSubject) -> list[Finding]:
                     o.name,
                     round(length * scale),
                     "px",
-                    f"“{o.name}” cuts into what is solid along a hard line of about "
-                    f"{length * scale:.0f} pixels, seen from camera {shown.camera.name}.",
+                    Message(
+                        "“{name}” cuts into what is solid along a hard line of about {length:.0f} pixels, "
+                        "seen from camera {name2}.",
+                        name=o.name,
+                        length=length * scale,
+                        name2=shown.camera.name,
+                    ),
                     "The card that smoke is painted on shows as a straight edge where it meets the floor.",
                     pixel_of(shown, at_),
                     Repair(
@@ -272,9 +285,15 @@ def _overdraw(scene: SceneSubject) -> list[Finding]:
             o.name if o else "Stage",
             float(counts.max()),
             "fragments",
-            f"{share:.1%} of the picture of camera {shown.camera.name} takes more than {budget:g} fragments a pixel, "
-            f"{counts.max():.0f} "
-            f"at most; “{o.name if o else '?'}” spends most.",
+            Message(
+                "{share:.1%} of the picture of camera {name} takes more than {budget:g} fragments a "
+                "pixel, {max:.0f} at most; “{name2}” spends most.",
+                share=share,
+                name=shown.camera.name,
+                budget=budget,
+                max=counts.max(),
+                name2=term(o.name if o else "?"),
+            ),
             "Each fragment is read, shaded and blended, seen or not: frames take longer.",
             pixel_of(shown, at),
             None,
@@ -327,7 +346,7 @@ def _mirrored(scene: SceneSubject) -> list[Finding]:
                     o.name,
                     round(100 * max(mirrored, over)),
                     "% of it",
-                    f"“{o.name}” lies {words} on its surface.",
+                    Message("“{name}” lies {words} on its surface.", name=o.name, words=term(words)),
                     "Writing cannot be read, and an emblem is a different one.",
                     _middle(scene, o),
                     Repair(label, (SetFields(o.id, "material", (("mapping", fresh),)),)),

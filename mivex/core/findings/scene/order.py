@@ -7,6 +7,7 @@ from collections import defaultdict
 
 import numpy as np
 
+from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
 from mivex.core.findings.seen import SIZE, Seen, VisibleDraws, see_through
 from mivex.core.pixels.blends import BLENDS
@@ -65,7 +66,12 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
             continue
         shown, pixels = max((worst[late, early], worst.get((early, late), worst[late, early])), key=lambda w: len(w[1]))
         mean = float(shown.error.ravel()[pixels].mean())
-        share = f"{len(pixels) / TOTAL:.1%} of the picture of camera {shown.camera.name} is off by {mean:.0f} of 255."
+        share = Message(
+            "{count:.1%} of the picture of camera {name} is off by {mean:.0f} of 255.",
+            count=len(pixels) / TOTAL,
+            name=shown.camera.name,
+            mean=mean,
+        )
         at = max(pixels, key=lambda p: int(shown.error.ravel()[p]))
         edits = [] if both else [e for o in (a, b) if (e := _level(o)) is not None]
         rows.append(
@@ -74,10 +80,20 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
                 a.name,
                 len(pixels) / TOTAL * 100,
                 "% of the picture",
-                f"“{a.name}” and “{b.name}” stand through each other or swap with the camera; neither order is right: "
-                f"{share}"
+                Message(
+                    "“{name}” and “{name2}” stand through each other or swap with the camera; neither "
+                    "order is right: {share}",
+                    name=a.name,
+                    name2=b.name,
+                    share=share,
+                )
                 if both
-                else f"“{a.name}” is drawn over “{b.name}” though it lies behind it: {share}",
+                else Message(
+                    "“{name}” is drawn over “{name2}” though it lies behind it: {share}",
+                    name=a.name,
+                    name2=b.name,
+                    share=share,
+                ),
                 "What is farther away seems to lie in front; it flips as the camera moves.",
                 pixel_of(shown, at),
                 Repair("Draw both by their distance", tuple(edits)) if edits else None,
@@ -124,9 +140,13 @@ def _through_itself(scene: SceneSubject) -> list[Finding]:
                 o.name,
                 len(pixels) / TOTAL * 100,
                 "% of the picture",
-                f"“{o.name}” shows through itself: its far side is drawn over its near one in "
-                f"{len(pixels) / TOTAL:.1%} of the "
-                f"picture of camera {shown.camera.name}.",
+                Message(
+                    "“{name}” shows through itself: its far side is drawn over its near one in "
+                    "{count:.1%} of the picture of camera {name2}.",
+                    name=o.name,
+                    count=len(pixels) / TOTAL,
+                    name2=shown.camera.name,
+                ),
                 "Parts of a figure flicker through other parts, by the order of its triangles.",
                 pixel_of(shown, pixels[len(pixels) // 2]),
                 Repair("Lay its depth first", (SetFields(o.id, "material", (("depth_first", True),)),)),
@@ -172,11 +192,19 @@ def _fighting(scene: SceneSubject) -> list[Finding]:
                 o.name,
                 hidden / TOTAL * 100,
                 "% of the picture",
-                f"“{o.name}” fights with the surface that it lies on: {hidden / TOTAL:.1%} of the picture of camera "
-                f"{shown.camera.name} is lost in patches.",
+                Message(
+                    "“{name}” fights with the surface that it lies on: {hidden:.1%} of the picture of "
+                    "camera {name2} is lost in patches.",
+                    name=o.name,
+                    hidden=hidden / TOTAL,
+                    name2=shown.camera.name,
+                ),
                 "Both have nearly the same depth, so chance decides pixel by pixel; it flickers as the camera moves.",
                 pixel_of(shown, at),
-                Repair(f"Bring it {bias:g} mm nearer", (SetFields(o.id, "material", (("depth_bias", bias),)),)),
+                Repair(
+                    Message("Bring it {bias:g} mm nearer", bias=bias),
+                    (SetFields(o.id, "material", (("depth_bias", bias),)),),
+                ),
                 {"pixels": hidden, "camera": shown.camera.name},
                 (o.id,),
                 60 * hidden / TOTAL,
@@ -210,12 +238,20 @@ def _hidden_by_writer(scene: SceneSubject) -> list[Finding]:
                 a.name,
                 count / TOTAL * 100,
                 "% of the picture",
-                f"“{a.name}” is hidden by “{b.name}”, which is seen through and yet writes depth: "
-                f"{count / TOTAL:.1%} of the "
-                f"picture of camera {shown.camera.name}.",
+                Message(
+                    "“{name}” is hidden by “{name2}”, which is seen through and yet writes depth: "
+                    "{count:.1%} of the picture of camera {name3}.",
+                    name=a.name,
+                    name2=b.name,
+                    count=count / TOTAL,
+                    name3=shown.camera.name,
+                ),
                 "A hole in the shape of the nearer panel, even where that one is clear.",
                 pixel_of(shown, at),
-                Repair(f"Switch off depth write of “{b.name}”", (SetFields(b.id, "material", (("depth_write", False),)),)),
+                Repair(
+                    Message("Switch off depth write of “{name}”", name=b.name),
+                    (SetFields(b.id, "material", (("depth_write", False),)),),
+                ),
                 {"pair": [a.name, b.name], "pixels": count, "camera": shown.camera.name},
                 (b.id, a.id),
                 120 * count / TOTAL,
@@ -253,13 +289,17 @@ def _by_chance(scene: SceneSubject) -> list[Finding]:
                         second.name,
                         len(both) / TOTAL * 100,
                         "% of the picture",
-                        f"“{first.name}” and “{second.name}” are equally far away from camera {shown.camera.name}: which "
-                        "of them "
-                        "is drawn last is chance.",
+                        Message(
+                            "“{name}” and “{name2}” are equally far away from camera {name3}: which of them is "
+                            "drawn last is chance.",
+                            name=first.name,
+                            name2=second.name,
+                            name3=shown.camera.name,
+                        ),
                         "They swap at the least movement of the camera.",
                         pixel_of(shown, int(both[len(both) // 2])),
                         Repair(
-                            f"Draw “{second.name}” later",
+                            Message("Draw “{name}” later", name=second.name),
                             (SetFields(second.id, "material", (("nudge", min(first.material.nudge + 1, 99)),)),),
                         ),
                         {"pair": [first.name, second.name], "pixels": len(both), "camera": shown.camera.name},
@@ -298,8 +338,12 @@ def _cutout_same(scene: SceneSubject) -> list[Finding]:
                     o.name,
                     apart,
                     "of 255",
-                    f"“{o.name}” looks the same as Cutout, to within {apart} of 255, and as Cutout it needs no sorting.",
-                    f"{BLENDS['Cutout'].why} As Translucent it can be drawn in the wrong order.",
+                    Message(
+                        "“{name}” looks the same as Cutout, to within {apart} of 255, and as Cutout it needs no sorting.",
+                        name=o.name,
+                        apart=apart,
+                    ),
+                    Message("{why} As Translucent it can be drawn in the wrong order.", why=term(BLENDS["Cutout"].why)),
                     None,
                     Repair(
                         "Make it Cutout",

@@ -1,5 +1,6 @@
 """A picture that reads a UV set in which its mesh has nothing."""
 
+from mivex.core.base.messages import Message
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
 from mivex.core.project.edits import SetFields
 from mivex.core.stage.camera import View
@@ -23,7 +24,7 @@ def _missing(scene: SceneSubject) -> list[Finding]:
                     o.name,
                     1,
                     "UV set",
-                    f"“{o.name}” reads the second UV set, and what it lies on has only one.",
+                    Message("“{name}” reads the second UV set, and what it lies on has only one.", name=o.name),
                     "Everywhere on the mesh the same texel is read: the picture vanishes, or covers it in one colour.",
                     Pixel(view.camera.name, float(x) / view.width, float(y) / view.height) if depth > 0 else None,
                     Repair("Read the first UV set", (SetFields(o.id, "material", (("mapping", usual),)),)),

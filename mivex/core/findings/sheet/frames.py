@@ -5,6 +5,7 @@ from functools import partial
 import numpy as np
 
 from mivex.core.base.kept import memoized_on
+from mivex.core.base.messages import Message, named, term
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.findings.base import Check, Finding, Look, Repair, Subject, Texels, mend
 from mivex.core.picture.texture import Texture
@@ -52,8 +53,13 @@ def _border(subject: Subject) -> list[Finding]:
             subject.name,
             most[worst] * 255,
             "of 255",
-            f"{bad.size} of {len(most)} frames reach their cell's border, frame {worst} with alpha "
-            f"{most[worst] * 255:.0f}.",
+            Message(
+                "{size} of {count} frames reach their cell's border, frame {worst} with alpha {most:.0f}.",
+                size=bad.size,
+                count=len(most),
+                worst=worst,
+                most=most[worst] * 255,
+            ),
             "Each sprite is cut off in a straight line there, and filtering carries it into the next frame.",
             _place(t, worst),
             mend(subject, "Clear the border of every cell", (ClearBorder(),)) if subject.overlay else None,
@@ -83,8 +89,13 @@ def _light(subject: Subject) -> list[Finding]:
             subject.name,
             most[worst] * 255,
             "of 255",
-            f"Light reaches the border of {bad.size} of {len(most)} frames, in frame {worst} "
-            f"{most[worst] * 255:.0f} of 255.",
+            Message(
+                "Light reaches the border of {size} of {count} frames, in frame {worst} {most:.0f} of 255.",
+                size=bad.size,
+                count=len(most),
+                worst=worst,
+                most=most[worst] * 255,
+            ),
             "Glow ends in a straight edge; over dark ground the sprite's square shows.",
             _place(t, worst),
             None,
@@ -109,15 +120,21 @@ def _bleed(subject: Subject) -> list[Finding]:
         return []
     first = bad[0]
     worst = max(bad, key=lambda i: found.levels[i])
-    safe = f"It is safe to level {found.safe}." if found.safe >= 0 else "No level is safe."
+    safe = Message("It is safe to level {safe}.", safe=found.safe) if found.safe >= 0 else "No level is safe."
     return [
         Finding(
             "sheet-bleed",
             subject.name,
             float(first),
             "from level",
-            f"From mip level {first} on a frame shows what is next to it, by up to {found.levels[worst]:.0f} "
-            f"of 255 at level {worst}. {safe}",
+            Message(
+                "From mip level {first} on a frame shows what is next to it, by up to {levels:.0f} "
+                "of 255 at level {worst}. {safe}",
+                first=first,
+                levels=found.levels[worst],
+                worst=worst,
+                safe=safe,
+            ),
             "In the distance a line or ghost of the next frame flickers at the sprite's edge.",
             _place(t, found.worst[worst]),
             None,
@@ -163,7 +180,13 @@ def _jump(subject: Subject) -> list[Finding]:
             subject.name,
             float(steps[at]),
             "of 255",
-            f"From frame {at} to {at + 1} the picture changes by {steps[at]:.1f} of 255 in the mean; usual is {usual:.1f}.",
+            Message(
+                "From frame {at} to {at2} the picture changes by {steps:.1f} of 255 in the mean; usual is {usual:.1f}.",
+                at=at,
+                at2=at + 1,
+                steps=steps[at],
+                usual=usual,
+            ),
             "The movement stutters there, at every run.",
             _place(subject.texture, at + 1),
             None,
@@ -188,7 +211,11 @@ def _loop(subject: Subject) -> list[Finding]:
             subject.name,
             back,
             "of 255",
-            f"From the last frame back to the first the picture changes by {back:.1f} of 255; usual is {usual:.1f}.",
+            Message(
+                "From the last frame back to the first the picture changes by {back:.1f} of 255; usual is {usual:.1f}.",
+                back=back,
+                usual=usual,
+            ),
             "Played again and again, it jumps at the end of every run.",
             _place(subject.texture, len(all_steps) - 1),
             once,
@@ -234,7 +261,11 @@ def _drift(subject: Subject) -> list[Finding]:
             subject.name,
             far * 100,
             "% of the cell",
-            f"The middle of what is seen wanders {far:.0%} of the cell {way} from the first frame to the last.",
+            Message(
+                "The middle of what is seen wanders {far:.0%} of the cell {way} from the first frame to the last.",
+                far=far,
+                way=term(way),
+            ),
             "The sprite swims away from where it stands, and jumps back when it begins again.",
             _place(t, len(at) - 1),
             None,
@@ -260,7 +291,11 @@ def _empty(subject: Subject) -> list[Finding]:
                 subject.name,
                 float(len(inside)),
                 "frames",
-                f"{_frames_words(inside)} between others {'is' if len(inside) == 1 else 'are'} empty.",
+                Message(
+                    "{frames_words} between others {ending} empty.",
+                    frames_words=term(_frames_words(inside)),
+                    ending=term("is" if len(inside) == 1 else "are"),
+                ),
                 "The sprite blinks.",
                 _place(t, inside[0]),
                 None,
@@ -272,7 +307,7 @@ def _empty(subject: Subject) -> list[Finding]:
         g = subject.sheet.grids[0]
         mend = (
             Repair(
-                f"End after frame {last}",
+                Message("End after frame {last}", last=last),
                 (
                     SetFields(
                         subject.overlay,
@@ -290,8 +325,13 @@ def _empty(subject: Subject) -> list[Finding]:
                 subject.name,
                 float(after),
                 "frames",
-                f"The last {after} of {len(there)} frames {'is' if after == 1 else 'are'} empty: the sheet "
-                f"ends with frame {last}.",
+                Message(
+                    "The last {after} of {count} frames {ending} empty: the sheet ends with frame {last}.",
+                    after=after,
+                    count=len(there),
+                    ending=term("is" if after == 1 else "are"),
+                    last=last,
+                ),
                 "Each run ends in nothing; with one frame too many it blinks at its end.",
                 _place(t, last + 1),
                 mend,
@@ -314,9 +354,9 @@ def _cell_of(unused: tuple[int, ...], frame: int) -> int:
 
 def _frames_words(frames: list[int]) -> str:
     return (
-        f"Frame {frames[0]}"
+        Message("Frame {frames}", frames=frames[0])
         if len(frames) == 1
-        else f"Frames {', '.join(map(str, frames[:6]))}" + (" …" if len(frames) > 6 else "")
+        else Message("Frames {parts}", parts=named(", ", map(str, frames[:6]))) + (" …" if len(frames) > 6 else "")
     )
 
 

@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from mivex.core.base.messages import Message, joined
 from mivex.core.base.types import Floats, Mask
 from mivex.core.findings.base import Check, Finding, Look, Repair, Subject, mend, whole
 from mivex.core.layers.model import EdgeFade
@@ -85,7 +86,7 @@ def _constant(subject: Subject) -> list[Finding]:
             subject.name,
             value,
             "alpha",
-            f"Alpha is {value:.3g} in every texel.",
+            Message("Alpha is {value:.3g} in every texel.", value=value),
             seen,
             whole(t),
             _make_alpha(subject),
@@ -142,8 +143,11 @@ def _inverted(subject: Subject) -> list[Finding]:
             subject.name,
             by,
             "alpha",
-            "Alpha looks turned round: the border is solid and the middle "
-            f"clear, yet the drawing lies under what is clear; the means differ by {by:.2f}.",
+            Message(
+                "Alpha looks turned round: the border is solid and the middle clear, yet the drawing "
+                "lies under what is clear; the means differ by {by:.2f}.",
+                by=by,
+            ),
             "The surroundings cover what lies behind, and the shape itself is a hole.",
             whole(t),
             mend(subject, "Invert the alpha", (InvertAlpha(),)),
@@ -203,7 +207,7 @@ def _border(subject: Subject) -> list[Finding]:
         "left": (0, 0, 1, t.height),
         "right": (t.width - 1, 0, 1, t.height),
     }[worst]
-    named = ", ".join(k for k, n in counts.items() if n >= 4)
+    named = joined(", ", (k for k, n in counts.items() if n >= 4))
     share = float((rim > 0).mean())
     largest = float(max(edges[k][v].max() for k, v in sides.items() if v.any()))
     mean = float(np.concatenate([edges[k][v] for k, v in sides.items()]).mean())
@@ -213,8 +217,13 @@ def _border(subject: Subject) -> list[Finding]:
             subject.name,
             share * 100,
             "% of the border",
-            f"Soft alpha runs out of the picture ({named}): {share:.1%} of the border is reached, and where it is "
-            f"cut alpha is up to {largest:.2f}.",
+            Message(
+                "Soft alpha runs out of the picture ({named}): {share:.1%} of the border is reached, "
+                "and where it is cut alpha is up to {largest:.2f}.",
+                named=named,
+                share=share,
+                largest=largest,
+            ),
             "The shape is cut off in a straight line, and with clamped addressing its border texels "
             "are drawn out into streaks.",
             place,

@@ -2,6 +2,7 @@
 
 import numpy as np
 
+from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Subject, mend, whole
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.prepare.resize import Resize, nearest_power
@@ -23,11 +24,16 @@ def _size(subject: Subject) -> list[Finding]:
             subject.name,
             float(bad[0]),
             "px",
-            f"{wide} × {high} is not a power of two on {'both sides' if len(bad) == 2 and wide != high else 'each side'}.",
+            Message(
+                "{wide} × {high} is not a power of two on {word}.",
+                wide=wide,
+                high=high,
+                word=term("both sides" if len(bad) == 2 and wide != high else "each side"),
+            ),
             "Mip levels no longer halve evenly and some block compressions refuse it; a runtime may "
             "stretch or reject the picture.",
             (0, 0, wide, high),
-            mend(subject, f"Resize to {to[0]} × {to[1]}", (Resize(to="power"),)),
+            mend(subject, Message("Resize to {to} × {to2}", to=to[0], to2=to[1]), (Resize(to="power"),)),
             {"width": wide, "height": high},
             weight=0.01,
         )
@@ -47,11 +53,22 @@ def _budget(subject: Subject) -> list[Finding]:
             subject.name,
             float(max(wide, high)),
             "px",
-            f"{wide} × {high} is larger than the {d.budget} px that the receiver wants.",
-            f"It takes {(wide * high) / (to[0] * to[1]):.1f} times the memory; the receiver may refuse it or "
-            "reduce it its own way.",
+            Message(
+                "{wide} × {high} is larger than the {budget} px that the receiver wants.",
+                wide=wide,
+                high=high,
+                budget=d.budget,
+            ),
+            Message(
+                "It takes {wide:.1f} times the memory; the receiver may refuse it or reduce it its own way.",
+                wide=wide * high / (to[0] * to[1]),
+            ),
             (0, 0, wide, high),
-            mend(subject, f"Resize to {to[0]} × {to[1]}", (Resize(to="size", width=to[0], height=to[1]),)),
+            mend(
+                subject,
+                Message("Resize to {to} × {to2}", to=to[0], to2=to[1]),
+                (Resize(to="size", width=to[0], height=to[1]),),
+            ),
             {"budget": d.budget},
             weight=0.03,
         )
@@ -69,7 +86,7 @@ def _alpha_lost(subject: Subject) -> list[Finding]:
             subject.name,
             share,
             "% of the texels",
-            f"The chosen file has no alpha channel: {share:.0f} % of the texels would lose theirs.",
+            Message("The chosen file has no alpha channel: {share:.0f} % of the texels would lose theirs.", share=share),
             "What was clear arrives solid, with whatever colour lay under it.",
             whole(t),
             mend(subject, "Deliver as PNG", delivery={"format": "png"}),
@@ -94,8 +111,12 @@ def _depth_write(subject: Subject) -> list[Finding]:
             subject.name,
             share * 100,
             "% of the panel",
-            f"A {m.blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind it "
-            "although it can be seen through.",
+            Message(
+                "A {blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind "
+                "it although it can be seen through.",
+                blend=term(m.blend),
+                share=share,
+            ),
             "Bubbles, smoke or panes behind it vanish, depending on which is drawn first.",
             whole(t),
             mend(subject, "Switch depth write off", material={"depth_write": False}),

@@ -10,6 +10,7 @@ from dataclasses import replace
 import numpy as np
 
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Cost, Finding, Look, Repair, Subject, mend
 from mivex.core.picture.files import read_picture
@@ -89,7 +90,7 @@ def _repair(subject: Subject, worst: LevelFringe) -> tuple[Repair, float] | None
     if worst.shows - cured <= CURED * worst.shows:
         return None
     cost = change_of(t, firm)
-    label = f"Repaint faint edges too (changes what shows by up to {cost.figure:.0f} of 255)"
+    label = Message("Repaint faint edges too (changes what shows by up to {figure:.0f} of 255)", figure=cost.figure)
     step = Spread(method="nearest", solid_from=TRUST)
     return mend(subject, label, (step,), cost=Cost(cost.figure, cost.share, cost.picture)), cured
 
@@ -111,16 +112,26 @@ def _measure(subject: Subject) -> list[Finding]:
     size = 1 << worst.level
     hidden, darker = _leak(t)
     tone = "dark" if darker else "light"
-    where = "between texels at full size" if worst.level == 0 else f"at mip level {worst.level}"
+    where = "between texels at full size" if worst.level == 0 else Message("at mip level {level}", level=worst.level)
     return [
         Finding(
             "fringe",
             subject.name,
             worst.p99,
             "of 255",
-            f"A {tone} rim: hidden {hidden} leaks into the edge {where}; 99 % of texels differ by up to "
-            f"{worst.p99:.1f} of 255, the worst by {worst.maximum:.1f}.",
-            f"Filtering mixes the colour under clear texels into the edge: a {tone} rim that grows with distance.",
+            Message(
+                "A {tone} rim: hidden {hidden} leaks into the edge {where}; 99 % of texels differ by "
+                "up to {p99:.1f} of 255, the worst by {maximum:.1f}.",
+                tone=term(tone),
+                hidden=hidden,
+                where=term(where),
+                p99=worst.p99,
+                maximum=worst.maximum,
+            ),
+            Message(
+                "Filtering mixes the colour under clear texels into the edge: a {tone} rim that grows with distance.",
+                tone=term(tone),
+            ),
             (max(0, int(x) * size - size), max(0, int(y) * size - size), 3 * size, 3 * size),
             repair,
             {

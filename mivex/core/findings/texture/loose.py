@@ -6,6 +6,7 @@ pieces by its nature (letters, leaves, drops) no piece is far larger than the re
 
 import numpy as np
 
+from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, Subject, mend
 from mivex.core.prepare.loose import DropLoose, pieces_of
 
@@ -44,7 +45,12 @@ def _loose(subject: Subject) -> list[Finding]:
             subject.name,
             count,
             "piece" if one else "pieces",
-            f"{count} {'piece hangs' if one else 'pieces hang'} on nothing; the largest has {int(p.size[worst])} texels.",
+            Message(
+                "{count} {word} on nothing; the largest has {size} texels.",
+                count=count,
+                word=term("piece hangs" if one else "pieces hang"),
+                size=int(p.size[worst]),
+            ),
             "In the game bits float beside the shape.",
             place,
             mend(subject, "Drop the loose pieces", (step,)),

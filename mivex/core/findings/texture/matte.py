@@ -4,6 +4,7 @@ from dataclasses import replace
 
 import numpy as np
 
+from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, Subject, mend
 from mivex.core.findings.texture.matte_fit import MatteFit, fit_matte
 from mivex.core.pixels.colour import hex_of
@@ -51,17 +52,28 @@ def _measure(subject: Subject) -> list[Finding]:
     place = (int(cols[0]), int(rows[0]), int(cols[-1] - cols[0] + 1), int(rows[-1] - rows[0] + 1))
     tone = "dark" if light < 0.25 else "bright" if light > 0.75 else "coloured"
     if sure:
-        said = (
-            f"Soft parts still hold {fit.share:.0%} of a {tone} backdrop, {hex_of(fit.matte)}; on screen it shows "
-            f"by up to {fit.error:.0f} of 255."
+        clipped = Message(
+            "; {impossible:.1%} of the soft texels would be clipped when it is taken out", impossible=fit.impossible
         )
-        if fit.impossible > 0.005:
-            said = said[:-1] + f"; {fit.impossible:.1%} of the soft texels would be clipped when it is taken out."
+        said = Message(
+            "Soft parts still hold {share:.0%} of a {tone} backdrop, {hex_of}; on screen it "
+            "shows by up to {error:.0f} of 255{clipped}.",
+            clipped=clipped if fit.impossible > 0.005 else "",
+            share=fit.share,
+            tone=term(tone),
+            hex_of=hex_of(fit.matte),
+            error=fit.error,
+        )
     else:
-        said = (
-            f"Soft parts may hold some of a {tone} backdrop, {hex_of(fit.matte)}, by up to {fit.error:.0f} of 255; "
-            f"how much cannot be told from the picture's own texture (about {fit.share:.0%}, give or take "
-            f"{fit.unsure:.0%})."
+        said = Message(
+            "Soft parts may hold some of a {tone} backdrop, {hex_of}, by up to {error:.0f} of "
+            "255; how much cannot be told from the picture's own texture (about {share:.0%}, "
+            "give or take {unsure:.0%}).",
+            tone=term(tone),
+            hex_of=hex_of(fit.matte),
+            error=fit.error,
+            share=fit.share,
+            unsure=fit.unsure,
         )
     step = Unmatte(matte=fit.matte, share=fit.share, space=fit.space)
     return [
@@ -71,8 +83,11 @@ def _measure(subject: Subject) -> list[Finding]:
             fit.error,
             "of 255",
             said,
-            f"The picture was cut from a backdrop without taking its colour out: a {tone} rim on anything of "
-            "another colour, even unfiltered.",
+            Message(
+                "The picture was cut from a backdrop without taking its colour out: a {tone} rim on "
+                "anything of another colour, even unfiltered.",
+                tone=term(tone),
+            ),
             place,
             mend(subject, "Remove the matte", (step,)) if sure else None,
             {

@@ -3,6 +3,7 @@
 import numpy as np
 
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Finding, Look, Subject, mend, whole
 from mivex.core.prepare.blur import Blur
@@ -48,8 +49,12 @@ def _two_valued(subject: Subject) -> list[Finding]:
             subject.name,
             between * 100,
             "% between",
-            f"Only {between:.1%} of the texels lie between clear and solid, yet {m.blend} sorts and blends every "
-            "one of them.",
+            Message(
+                "Only {between:.1%} of the texels lie between clear and solid, yet {blend} sorts and "
+                "blends every one of them.",
+                between=between,
+                blend=term(m.blend),
+            ),
             "It costs sorting and overdraw and can be drawn in the wrong order; Cutout looks the same here and "
             "needs neither.",
             whole(t),
@@ -74,7 +79,7 @@ def _soft_cutout(subject: Subject) -> list[Finding]:
             subject.name,
             share * 100,
             "% between",
-            f"{share:.0%} of what is seen is half clear, and Cutout makes each texel all or nothing.",
+            Message("{share:.0%} of what is seen is half clear, and Cutout makes each texel all or nothing.", share=share),
             "Soft edges and veils turn into hard, crawling outlines.",
             whole(t),
             mend(subject, "Blend as Translucent", material={"blend": "Translucent"}),
@@ -148,7 +153,9 @@ def _banding(subject: Subject) -> list[Finding]:
             subject.name,
             float(len(levels)),
             "levels",
-            f"The soft part of the alpha has only {len(levels)} levels, {step:.0f} of 255 apart.",
+            Message(
+                "The soft part of the alpha has only {count} levels, {step:.0f} of 255 apart.", count=len(levels), step=step
+            ),
             "Smoke and glass show contour lines instead of an even fade.",
             (max(0, int(x) - 8), max(0, int(y) - 8), 16, 16),
             mend(subject, "Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)),
@@ -174,7 +181,11 @@ def _specks(subject: Subject) -> list[Finding]:
             subject.name,
             float(count),
             "texels",
-            f"{count} faint specks stand alone in clear surroundings, of alpha {mean:.3f} on average.",
+            Message(
+                "{count} faint specks stand alone in clear surroundings, of alpha {mean:.3f} on average.",
+                count=count,
+                mean=mean,
+            ),
             "A veil of dust in the game; and they hold the colour of "
             "what was cut away, which leaks into the edge with distance.",
             (max(0, int(x) - 4), max(0, int(y) - 4), 9, 9),
@@ -202,7 +213,7 @@ def _margin(subject: Subject) -> list[Finding]:
             subject.name,
             (1 - used) * 100,
             "% empty",
-            f"{1 - used:.0%} of the picture is empty margin.",
+            Message("{value:.0%} of the picture is empty margin.", value=1 - used),
             "Memory is spent on nothing, and every clear texel is still drawn.",
             (box[0], box[1], box[2] - box[0], box[3] - box[1]),
             mend(subject, "Trim to what is seen", (Trim(above=above, margin=4), Resize(to="power"))),

@@ -3,6 +3,7 @@
 import numpy as np
 
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Finding, Look, Subject, mend, whole
 from mivex.core.picture.picture import looks_like_normals
@@ -47,8 +48,11 @@ def _meaning(subject: Subject) -> list[Finding]:
                 subject.name,
                 apart,
                 "of 255",
-                "The texels are unit vectors, as in a normal map, but "
-                f"are filtered as colour: off by {apart:.1f} of 255 two levels down.",
+                Message(
+                    "The texels are unit vectors, as in a normal map, but are filtered as colour: off by "
+                    "{apart:.1f} of 255 two levels down.",
+                    apart=apart,
+                ),
                 "Directions are bent towards one side; lit surfaces look inflated or dull.",
                 whole(t),
                 mend(subject, "Take it as data", source={"meaning": "data"}) if m else None,
@@ -67,8 +71,11 @@ def _meaning(subject: Subject) -> list[Finding]:
                 subject.name,
                 apart,
                 "of 255",
-                "It is drawn as colour but taken as data: "
-                f"filtering is off by {apart:.1f} of 255 two levels down, and its light is not decoded.",
+                Message(
+                    "It is drawn as colour but taken as data: filtering is off by {apart:.1f} of 255 two "
+                    "levels down, and its light is not decoded.",
+                    apart=apart,
+                ),
                 "It looks washed out beside everything else, and edges change their brightness with distance.",
                 whole(t),
                 mend(subject, "Take it as colour", source={"meaning": "colour"}),
@@ -94,7 +101,12 @@ def _seam(subject: Subject) -> list[Finding]:
             subject.name,
             worst.ratio,
             "times the inner step",
-            f"Where {worst.sides} meet, the step is {worst.across:.1f} of 255; inside it is {worst.inside:.1f}.",
+            Message(
+                "Where {sides} meet, the step is {across:.1f} of 255; inside it is {inside:.1f}.",
+                sides=worst.sides,
+                across=worst.across,
+                inside=worst.inside,
+            ),
             "The repetition shows as a grid of lines.",
             place,
             mend(subject, "Make it tile", (MakeTile(way=way),)),  # type: ignore[arg-type]
@@ -138,8 +150,16 @@ def _holes(subject: Subject) -> list[Finding]:
                 subject.name,
                 float(level),
                 "from level",
-                f"At mip level {level}, {sizes.size - left} of {sizes.size} holes have closed; the usual hole is "
-                f"{across:.1f} texels across there, and coverage has gone from {at0:.0%} to {now:.0%}.",
+                Message(
+                    "At mip level {level}, {size} of {size2} holes have closed; the usual hole is "
+                    "{across:.1f} texels across there, and coverage has gone from {at0:.0%} to {now:.0%}.",
+                    level=level,
+                    size=sizes.size - left,
+                    size2=sizes.size,
+                    across=across,
+                    at0=at0,
+                    now=now,
+                ),
                 "A screen or mesh turns into a plate, or vanishes, as it moves away.",
                 whole(t),
                 mend(

@@ -172,84 +172,428 @@
    <translation>getestet</translation>
   </message>
   <message>
-   <source>{0} reads · {1} ops</source>
-   <translation>{0} Lesungen · {1} Rechnungen</translation>
+   <source>top</source>
+   <translation>oben</translation>
   </message>
   <message>
-   <source>There is no camera “{0}”; the project has {1}.</source>
-   <translation>Es gibt keine Kamera „{0}“; das Projekt hat {1}.</translation>
+   <source>bottom</source>
+   <translation>unten</translation>
+  </message>
+  <message>
+   <source>left</source>
+   <translation>links</translation>
+  </message>
+  <message>
+   <source>right</source>
+   <translation>rechts</translation>
+  </message>
+  <message>
+   <source>yaw</source>
+   <translation>Gieren</translation>
+  </message>
+  <message>
+   <source>pitch</source>
+   <translation>Nicken</translation>
+  </message>
+  <message>
+   <source>dock</source>
+   <translation>Dock</translation>
+  </message>
+  <message>
+   <source>crate</source>
+   <translation>Kiste</translation>
+  </message>
+  <message>
+   <source>bow</source>
+   <translation>Bug</translation>
+  </message>
+  <message>
+   <source>hull</source>
+   <translation>Rumpf</translation>
+  </message>
+  <message>
+   <source>floor</source>
+   <translation>Boden</translation>
+  </message>
+  <message>
+   <source>dark wall</source>
+   <translation>dunkle Wand</translation>
+  </message>
+  <message>
+   <source>bright wall</source>
+   <translation>helle Wand</translation>
+  </message>
+  <message>
+   <source>Metal, roughness</source>
+   <translation>Metall, Rauheit</translation>
+  </message>
+  <message>
+   <source>Metal, occlusion, –, smoothness</source>
+   <translation>Metall, Verdeckung, –, Glätte</translation>
+  </message>
+  <message>
+   <source>Occlusion, roughness, metal</source>
+   <translation>Verdeckung, Rauheit, Metall</translation>
+  </message>
+  <message>
+   <source>Roughness, metal, occlusion</source>
+   <translation>Rauheit, Metall, Verdeckung</translation>
+  </message>
+  <message>
+   <source>There is no display to open a window on; “mivex demo --shots DIR” draws pictures without one.</source>
+   <translation>Es gibt keinen Bildschirm für ein Fenster; „mivex demo --shots DIR“ zeichnet Bilder ohne ihn.</translation>
+  </message>
+  <message>
+   <source>Views other than colour are written as .png, in the order that is set.</source>
+   <translation>Andere Ansichten als die Farbe werden als .png geschrieben, in der eingestellten Reihenfolge.</translation>
+  </message>
+  <message>
+   <source>--time takes 0 to 3600 seconds, --fps 0.1 to 240.</source>
+   <translation>--time nimmt 0 bis 3600 Sekunden, --fps 0.1 bis 240.</translation>
+  </message>
+  <message>
+   <source>set order</source>
+   <translation>eingestellte Reihenfolge</translation>
+  </message>
+  <message>
+   <source>exact order</source>
+   <translation>genaue Reihenfolge</translation>
+  </message>
+  <message>
+   <source>error {before:.4f} now, {after:.4f} as proposed (mean over all pixels, codes of 255)</source>
+   <translation>Fehler jetzt {before}, wie vorgeschlagen {after} (Mittel über alle Pixel, Stufen von 255)</translation>
+  </message>
+  <message>
+   <source>--bits takes 8 or 16, not {bits}.</source>
+   <translation>--bits nimmt 8 oder 16, nicht {bits}.</translation>
+  </message>
+  <message>
+   <source>The project has no overlay “{overlay}”; it has {names}.</source>
+   <translation>Das Projekt hat kein Overlay „{overlay}“; es hat {names}.</translation>
+  </message>
+  <message>
+   <source>“{channel}” is no channel; there are {parts}.</source>
+   <translation>„{channel}“ ist kein Kanal; es gibt {parts}.</translation>
+  </message>
+  <message>
+   <source>--size takes 1 to 8192, not {size}.</source>
+   <translation>--size nimmt 1 bis 8192, nicht {size}.</translation>
+  </message>
+  <message>
+   <source>--order takes set or exact, not “{order}”.</source>
+   <translation>--order nimmt set oder exact, nicht „{order}“.</translation>
+  </message>
+  <message>
+   <source>“{view}” is no view of the stage; there are {parts}.</source>
+   <translation>„{view}“ ist keine Ansicht der Bühne; es gibt {parts}.</translation>
+  </message>
+  <message>
+   <source>--at takes X,Y in pixels from the top left, not “{at}”.</source>
+   <translation>--at nimmt X,Y in Pixeln von oben links, nicht „{at}“.</translation>
+  </message>
+  <message>
+   <source>Pixel {x},{y} lies outside the picture of {width}x{height}.</source>
+   <translation>Der Pixel {x},{y} liegt außerhalb des Bildes von {width}x{height}.</translation>
+  </message>
+  <message>
+   <source>--ring takes 0 to 360 cameras, not {ring}.</source>
+   <translation>--ring nimmt 0 bis 360 Kameras, nicht {ring}.</translation>
+  </message>
+  <message>
+   <source>  {name}: nudge {n:+d}</source>
+   <translation>  {name}: Versatz {n}</translation>
+  </message>
+  <message>
+   <source>in any order: </source>
+   <translation>in jeder Reihenfolge: </translation>
+  </message>
+  <message>
+   <source>no order settles {pair} and {pair2}: {pixels} pixels, {error:.4f}; would settle it: {settles}</source>
+   <translation>keine Reihenfolge löst {pair} und {pair2}: {pixels} Pixel, {error}; es löste sich durch: {settles}</translation>
+  </message>
+  <message>
+   <source>There is no schema of “{of}”; there are {parts}.</source>
+   <translation>Es gibt kein Schema von „{of}“; es gibt {parts}.</translation>
+  </message>
+  <message>
+   <source>Kernels are compiled when they are first needed; this once it takes longer.</source>
+   <translation>Rechenkerne werden übersetzt, wenn sie zum ersten Mal gebraucht werden; dieses eine Mal dauert es länger.</translation>
+  </message>
+  <message>
+   <source>Standard output is closed: there is nowhere to write to.</source>
+   <translation>Die Standardausgabe ist geschlossen: Es ist nichts da, wohin geschrieben werden kann.</translation>
+  </message>
+  <message>
+   <source>Stopped.</source>
+   <translation>Abgebrochen.</translation>
+  </message>
+  <message>
+   <source>No display found: drawing offscreen; the main views are written to {shots}</source>
+   <translation>Kein Bildschirm gefunden: Es wird ohne ihn gezeichnet; die Hauptansichten werden nach {shots} geschrieben</translation>
+  </message>
+  <message>
+   <source>“{out}”: the stage is written as .png or .exr</source>
+   <translation>„{out}“: Die Bühne wird als .png oder .exr geschrieben</translation>
+  </message>
+  <message>
+   <source>, or .webp.</source>
+   <translation>, oder als .webp.</translation>
+  </message>
+  <message>
+   <source>  {k:2d}  {name} {part}  {group} {nudge:+d}  {depth:.3f} m  level {level:.2f}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</source>
+   <translation>  {k}  {name} {part}  {group} {nudge}  {depth} m  Stufe {level}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</translation>
+  </message>
+  <message>
+   <source>“{filename}” cannot be used: {e}.</source>
+   <translation>„{filename}“ kann nicht benutzt werden: {e}.</translation>
+  </message>
+  <message>
+   <source>on the command line</source>
+   <translation>auf der Befehlszeile</translation>
+  </message>
+  <message>
+   <source>A file</source>
+   <translation>Eine Datei</translation>
+  </message>
+  <message>
+   <source>There is nothing to check: no path was given.</source>
+   <translation>Es gibt nichts zu prüfen: Es wurde kein Pfad angegeben.</translation>
+  </message>
+  <message>
+   <source>--limit takes 1 to 16384 texels, --time 0 to 3600 seconds.</source>
+   <translation>--limit nimmt 1 bis 16384 Texel, --time 0 bis 3600 Sekunden.</translation>
+  </message>
+  <message>
+   <source>{overlays} overlays, {effects} effects</source>
+   <translation>{overlays} Overlays, {effects} Effekte</translation>
+  </message>
+  <message>
+   <source>{count} picture{ending}, {found} finding{ending2}</source>
+   <translation>{count} Bild(er), {found} Befund(e)</translation>
+  </message>
+  <message>
+   <source> {count} more could not be examined.</source>
+   <translation> {count} weitere konnten nicht untersucht werden.</translation>
+  </message>
+  <message>
+   <source>{count} pictures, {count2} channels read back, largest difference {value:g}</source>
+   <translation>{count} Bilder, {count2} Kanäle zurückgelesen, größter Unterschied {value}</translation>
+  </message>
+  <message>
+   <source>“{out}”: what the receiver draws is written as .png.</source>
+   <translation>„{out}“: Was der Empfänger zeichnet, wird als .png geschrieben.</translation>
+  </message>
+  <message>
+   <source>There is no switch “{unknown}”; there are {parts}.</source>
+   <translation>Es gibt keinen Schalter „{unknown}“; es gibt {parts}.</translation>
+  </message>
+  <message>
+   <source>There is no camera “{camera}”; the delivery has {parts}.</source>
+   <translation>Es gibt keine Kamera „{camera}“; die Lieferung hat {parts}.</translation>
+  </message>
+  <message>
+   <source>{name}: not delivered: {parts}</source>
+   <translation>{name}: nicht geliefert: {parts}</translation>
+  </message>
+  <message>
+   <source>, {allowed} allowed</source>
+   <translation>, {allowed} erlaubt</translation>
+  </message>
+  <message>
+   <source>{done} of {of}</source>
+   <translation>{done} von {of}</translation>
+  </message>
+  <message>
+   <source>The project has no overlay “{name}”; it has {names}.</source>
+   <translation>Das Projekt hat kein Overlay „{name}“; es hat {names}.</translation>
+  </message>
+  <message>
+   <source>  left out, since no file of its recipe holds it: {words}</source>
+   <translation>  ausgelassen, da keine Datei des Rezepts es aufnimmt: {words}</translation>
+  </message>
+  <message>
+   <source>; {same} unchanged</source>
+   <translation>; {same} unverändert</translation>
+  </message>
+  <message>
+   <source>{key}: {within:.2%} of pixels within 2 of 255, mean {mean:.3f}, largest {largest:.0f}</source>
+   <translation>{key}: {within} der Pixel innerhalb von 2 von 255, Mittel {mean}, größte {largest}</translation>
+  </message>
+  <message>
+   <source>{subject}: problem: {problem}</source>
+   <translation>{subject}: Fehler: {problem}</translation>
+  </message>
+  <message>
+   <source>no camera sees it</source>
+   <translation>keine Kamera sieht es</translation>
+  </message>
+  <message>
+   <source>“{name}” at {time:g} s: {count} particles</source>
+   <translation>„{name}“ bei {time} s: {count} Partikel</translation>
+  </message>
+  <message>
+   <source>--time takes 0 to 3600 seconds, not {time:g}.</source>
+   <translation>--time nimmt 0 bis 3600 Sekunden, nicht {time}.</translation>
+  </message>
+  <message>
+   <source>The project has no effect “{effect}”; it has {there}.</source>
+   <translation>Das Projekt hat keinen Effekt „{effect}“; es hat {there}.</translation>
+  </message>
+  <message>
+   <source>  {emitter} {birth}  {age:.3f} of {life:.3f} s  [{at}]  {size:.3f} × {size2:.3f} m  opacity {opacity:.3f}  frame {frame}</source>
+   <translation>  {emitter} {birth}  {age} von {life} s  [{at}]  {size} × {size2} m  Deckkraft {opacity}  Bild {frame}</translation>
+  </message>
+  <message>
+   <source>--frames takes A:B, two whole numbers that do not fall, not “{frames}”.</source>
+   <translation>--frames nimmt A:B, zwei ganze Zahlen, die nicht fallen, nicht „{frames}“.</translation>
+  </message>
+  <message>
+   <source>--frames takes at most {most_frames} frames, up to second 3600.</source>
+   <translation>--frames nimmt höchstens {most_frames} Bilder, bis zur Sekunde 3600.</translation>
+  </message>
+  <message>
+   <source>none</source>
+   <translation>keine</translation>
+  </message>
+  <message>
+   <source>--seed takes 0 to {value}, not {seed}.</source>
+   <translation>--seed nimmt 0 bis {value}, nicht {seed}.</translation>
+  </message>
+  <message>
+   <source>--size takes WIDTHxHEIGHT between 1x1 and {largest}x{largest}, not “{text}”.</source>
+   <translation>--size nimmt BREITExHÖHE zwischen 1x1 und {largest}x{largest}, nicht „{text}“.</translation>
+  </message>
+  <message>
+   <source>--columns takes 0 to 64, --gutter 0 to 1024.</source>
+   <translation>--columns nimmt 0 bis 64, --gutter 0 bis 1024.</translation>
+  </message>
+  <message>
+   <source>--recipe needs --out: where the mended sheet goes.</source>
+   <translation>--recipe braucht --out: wohin das ausgebesserte Sheet kommt.</translation>
+  </message>
+  <message>
+   <source>{name} takes WIDTHxHEIGHT in texels, not “{text}”.</source>
+   <translation>{name} nimmt BREITExHÖHE in Texeln, nicht „{text}“.</translation>
+  </message>
+  <message>
+   <source>--fit takes {parts}; --align takes {parts2}.</source>
+   <translation>--fit nimmt {parts}; --align nimmt {parts2}.</translation>
+  </message>
+  <message>
+   <source>{count} frames in {columns} × {rows}, {w} × {h}</source>
+   <translation>{count} Bilder in {columns} × {rows}, {w} × {h}</translation>
+  </message>
+  <message>
+   <source>A grid has 1 to 64 columns and rows, and lies inside the picture.</source>
+   <translation>Ein Raster hat 1 bis 64 Spalten und Zeilen und liegt innerhalb des Bildes.</translation>
+  </message>
+  <message>
+   <source>“{name}” does not look like a sheet; say --columns and --rows.</source>
+   <translation>„{name}“ sieht nicht nach einem Sheet aus; geben Sie --columns und --rows an.</translation>
+  </message>
+  <message>
+   <source>--play takes {parts}, not “{play}”.</source>
+   <translation>--play nimmt {parts}, nicht „{play}“.</translation>
+  </message>
+  <message>
+   <source>{source}: {count} frames, safe to level {safe}</source>
+   <translation>{source}: {count} Bilder, sicher bis Stufe {safe}</translation>
+  </message>
+  <message>
+   <source>{source}: no sheet ({why})</source>
+   <translation>{source}: kein Sheet ({why})</translation>
+  </message>
+  <message>
+   <source>, {confidence:.0%} sure ({why})</source>
+   <translation>, zu {confidence} sicher ({why})</translation>
+  </message>
+  <message>
+   <source>{source}: {count} frames; </source>
+   <translation>{source}: {count} Bilder; </translation>
+  </message>
+  <message>
+   <source>{columns} × {rows} cells of {parts}</source>
+   <translation>{columns} × {rows} Zellen zu {parts}</translation>
+  </message>
+  <message>
+   <source>{reads} reads · {arithmetic} ops</source>
+   <translation>{reads} Lesungen · {arithmetic} Rechnungen</translation>
   </message>
   <message>
    <source>The project has no camera.</source>
    <translation>Das Projekt hat keine Kamera.</translation>
   </message>
   <message>
+   <source>There is no camera “{name}”; the project has {parts}.</source>
+   <translation>Es gibt keine Kamera „{name}“; das Projekt hat {parts}.</translation>
+  </message>
+  <message>
    <source>Blended</source>
    <translation>Gemischt</translation>
   </message>
   <message>
-   <source>Ring {0}°</source>
-   <translation>Ring {0}°</translation>
-  </message>
-  <message>
-   <source>“{0}” has no particles to judge.</source>
-   <translation>„{0}“ hat keine Teilchen, die sich beurteilen ließen.</translation>
+   <source>Ring {value}°</source>
+   <translation>Ring {value}°</translation>
   </message>
   <message>
    <source>There is no such effect.</source>
    <translation>Einen solchen Effekt gibt es nicht.</translation>
   </message>
   <message>
-   <source>“{0}” covers nothing that could be judged.</source>
-   <translation>„{0}“ bedeckt nichts, was sich beurteilen ließe.</translation>
-  </message>
-  <message>
    <source>At least one particle has to live.</source>
    <translation>Wenigstens ein Teilchen muss leben.</translation>
   </message>
   <message>
-   <source>There are only {0} at once already.</source>
-   <translation>Es sind ohnehin nur {0} zugleich.</translation>
+   <source>“{name}” has no particles to judge.</source>
+   <translation>„{name}“ hat keine Teilchen, die sich beurteilen ließen.</translation>
   </message>
   <message>
-   <source>{0} particles cannot cover as much at any size.</source>
-   <translation>{0} Teilchen können bei keiner Größe so viel bedecken.</translation>
+   <source>“{name}” covers nothing that could be judged.</source>
+   <translation>„{name}“ bedeckt nichts, was sich beurteilen ließe.</translation>
   </message>
   <message>
-   <source>“{0}” asks for more memory or time than Mivex gives one file ({1} MB, {2} s of work).</source>
-   <translation>„{0}“ verlangt mehr Speicher oder Zeit, als Mivex einer Datei gibt ({1} MB, {2} s Arbeit).</translation>
+   <source>There are only {count:.0f} at once already.</source>
+   <translation>Es sind ohnehin nur {count} zugleich.</translation>
   </message>
   <message>
-   <source>“{0}” takes more than {1} s of work; Mivex gave it up.</source>
-   <translation>„{0}“ braucht mehr als {1} s Arbeit; Mivex hat es aufgegeben.</translation>
+   <source>{most} particles cannot cover as much at any size.</source>
+   <translation>{most} Teilchen können bei keiner Größe so viel bedecken.</translation>
   </message>
   <message>
-   <source>“{0}” could not be looked at: {1}.</source>
-   <translation>„{0}“ ließ sich nicht ansehen: {1}.</translation>
+   <source>“{what}” asks for more memory or time than Mivex gives one file ({memory} MB, {seconds} s of work).</source>
+   <translation>„{what}“ verlangt mehr Speicher oder Zeit, als Mivex einer Datei gibt ({memory} MB, {seconds} s Arbeit).</translation>
   </message>
   <message>
-   <source>sides to {0} and {1} texels (8192 × 8192) in all</source>
-   <translation>Seiten bis {0} und {1} Texel (8192 × 8192) insgesamt</translation>
+   <source>“{what}” takes more than {seconds} s of work; Mivex gave it up.</source>
+   <translation>„{what}“ braucht mehr als {seconds} s Arbeit; Mivex hat es aufgegeben.</translation>
   </message>
   <message>
-   <source>{0} would be {1} × {2}; Mivex takes {3}.</source>
-   <translation>{0} wäre {1} × {2}; Mivex nimmt {3}.</translation>
+   <source>“{what}” could not be looked at: {e}.</source>
+   <translation>„{what}“ ließ sich nicht ansehen: {e}.</translation>
   </message>
   <message>
-   <source>{0} would be {1} × {2}: it holds no texels.</source>
-   <translation>{0} wäre {1} × {2}: ohne Texel.</translation>
+   <source>sides to {max_side} and {max_texels} texels (8192 × 8192) in all</source>
+   <translation>Seiten bis {max_side} und {max_texels} Texel (8192 × 8192) insgesamt</translation>
+  </message>
+  <message>
+   <source>{subject} would be {width} × {height}; Mivex takes {words}.</source>
+   <translation>{subject} wäre {width} × {height}; Mivex nimmt {words}.</translation>
+  </message>
+  <message>
+   <source>{subject} would be {width} × {height}: it holds no texels.</source>
+   <translation>{subject} wäre {width} × {height}: ohne Texel.</translation>
   </message>
   <message>
    <source>MIVEX_DEBUG=1 shows where</source>
    <translation>MIVEX_DEBUG=1 zeigt, wo</translation>
   </message>
   <message>
-   <source>Something went wrong inside Mivex ({0}{1}{2}); {3}.</source>
-   <translation>In Mivex ging etwas schief ({0}{1}{2}); {3}.</translation>
-  </message>
-  <message>
    <source>the log in Mivex's state folder tells where</source>
    <translation>das Protokoll im Zustandsordner von Mivex sagt, wo</translation>
+  </message>
+  <message>
+   <source>Something went wrong inside Mivex ({name}{ending}{words}); {hint}.</source>
+   <translation>In Mivex ging etwas schief ({name}{ending}{words}); {hint}.</translation>
   </message>
   <message>
    <source>There is not enough memory for this.</source>
@@ -260,120 +604,116 @@
    <translation>Rot, Grün und Blau müssen zwischen 0 und 1 liegen</translation>
   </message>
   <message>
-   <source>“{0}” cannot be read: {1}.</source>
-   <translation>„{0}“ lässt sich nicht lesen: {1}.</translation>
+   <source>“{name}” cannot be read: {e}.</source>
+   <translation>„{name}“ lässt sich nicht lesen: {e}.</translation>
   </message>
   <message>
-   <source>“{0}” would be written over a file that the project is made of; choose another name or folder.</source>
-   <translation>„{0}“ würde eine Datei überschreiben, aus der das Projekt besteht; wählen Sie einen anderen Namen oder Ordner.</translation>
+   <source>“{name}” would be written over a file that the project is made of; choose another name or folder.</source>
+   <translation>„{name}“ würde eine Datei überschreiben, aus der das Projekt besteht; wählen Sie einen anderen Namen oder Ordner.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be a file: its name holds a NUL character.</source>
-   <translation>„{0}“ kann keine Datei sein: der Name enthält ein NUL-Zeichen.</translation>
+   <source>“{text}” cannot be a file: its name holds a NUL character.</source>
+   <translation>„{text}“ kann keine Datei sein: der Name enthält ein NUL-Zeichen.</translation>
   </message>
   <message>
-   <source>“{0}” is a folder, not a {1}.</source>
-   <translation>„{0}“ ist ein Ordner, nicht {1}.</translation>
+   <source>“{name}” is a folder, not a {what}.</source>
+   <translation>„{name}“ ist ein Ordner, nicht {what}.</translation>
   </message>
   <message>
-   <source>“{0}” is a device, pipe or socket, not a {1}.</source>
-   <translation>„{0}“ ist ein Gerät, eine Pipe oder ein Socket, nicht {1}.</translation>
+   <source>“{name}” is a device, pipe or socket, not a {what}.</source>
+   <translation>„{name}“ ist ein Gerät, eine Pipe oder ein Socket, nicht {what}.</translation>
   </message>
   <message>
-   <source>“{0}” is empty (0 bytes).</source>
-   <translation>„{0}“ ist leer (0 Bytes).</translation>
+   <source>“{name}” is empty (0 bytes).</source>
+   <translation>„{name}“ ist leer (0 Bytes).</translation>
   </message>
   <message>
-   <source>“{0}” is larger than the {1} MB that Mivex reads of a {2}.</source>
-   <translation>„{0}“ ist größer als die {1} MB, die Mivex von {2} liest.</translation>
+   <source>“{name}” is larger than the {limit} MB that Mivex reads of a {what}.</source>
+   <translation>„{name}“ ist größer als die {limit} MB, die Mivex von {what} liest.</translation>
   </message>
   <message>
-   <source>There is no file “{0}”.</source>
-   <translation>Es gibt keine Datei „{0}“.</translation>
+   <source>There is no file “{path}”.</source>
+   <translation>Es gibt keine Datei „{path}“.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be read: permission is denied.</source>
-   <translation>„{0}“ lässt sich nicht lesen: keine Berechtigung.</translation>
+   <source>“{name}” cannot be read: permission is denied.</source>
+   <translation>„{name}“ lässt sich nicht lesen: keine Berechtigung.</translation>
   </message>
   <message>
-   <source>“{0}” is a file; what is written goes into a folder.</source>
-   <translation>„{0}“ ist eine Datei; was geschrieben wird, kommt in einen Ordner.</translation>
+   <source>“{there}” is a file; what is written goes into a folder.</source>
+   <translation>„{there}“ ist eine Datei; was geschrieben wird, kommt in einen Ordner.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be written: permission is denied.</source>
-   <translation>„{0}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
+   <source>“{folder}” cannot be written: permission is denied.</source>
+   <translation>„{folder}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be written: a folder has that name.</source>
-   <translation>„{0}“ lässt sich nicht schreiben: ein Ordner heißt so.</translation>
+   <source>“{path}” cannot be written: a folder has that name.</source>
+   <translation>„{path}“ lässt sich nicht schreiben: ein Ordner heißt so.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be written: it is a device, pipe or socket.</source>
-   <translation>„{0}“ lässt sich nicht schreiben: es ist ein Gerät, eine Pipe oder ein Socket.</translation>
+   <source>“{path}” cannot be written: it is a device, pipe or socket.</source>
+   <translation>„{path}“ lässt sich nicht schreiben: es ist ein Gerät, eine Pipe oder ein Socket.</translation>
   </message>
   <message>
-   <source>“{0}” has a name that is not UTF-8 text; rename the file first.</source>
-   <translation>„{0}“ hat einen Namen, der kein UTF-8 ist; benennen Sie die Datei erst um.</translation>
+   <source>“{path}” cannot be written: permission is denied.</source>
+   <translation>„{path}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be written: {1}.</source>
-   <translation>„{0}“ lässt sich nicht schreiben: {1}.</translation>
+   <source>“{text}” has a name that is not UTF-8 text; rename the file first.</source>
+   <translation>„{text}“ hat einen Namen, der kein UTF-8 ist; benennen Sie die Datei erst um.</translation>
   </message>
   <message>
-   <source>“{0}” is a link; Mivex does not write through it into another place.</source>
-   <translation>„{0}“ ist ein Verweis; Mivex schreibt nicht durch ihn hindurch an einen anderen Ort.</translation>
+   <source>“{path}” cannot be written: {e}.</source>
+   <translation>„{path}“ lässt sich nicht schreiben: {e}.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be written: {1} in it is no character.</source>
-   <translation>„{0}“ lässt sich nicht schreiben: {1} darin ist kein Zeichen.</translation>
+   <source>“{name}” is a link; Mivex does not write through it into another place.</source>
+   <translation>„{name}“ ist ein Verweis; Mivex schreibt nicht durch ihn hindurch an einen anderen Ort.</translation>
   </message>
   <message>
-   <source>“{0}” is half written, and cannot be finished: {1}.</source>
-   <translation>„{0}“ ist halb geschrieben und lässt sich nicht zu Ende bringen: {1}.</translation>
+   <source>“{name}” cannot be written: {lone} in it is no character.</source>
+   <translation>„{name}“ lässt sich nicht schreiben: {lone} darin ist kein Zeichen.</translation>
   </message>
   <message>
-   <source>“{0}” was written, but reading it back gave something else; the old file, if there was one, is untouched.</source>
-   <translation>„{0}“ wurde geschrieben, aber das Zurücklesen ergab etwas anderes; die alte Datei, falls es eine gab, ist unberührt.</translation>
+   <source>“{folder}” is half written, and cannot be finished: {e}.</source>
+   <translation>„{folder}“ ist halb geschrieben und lässt sich nicht zu Ende bringen: {e}.</translation>
   </message>
   <message>
-   <source>“{0}” is being written at this moment; try again.</source>
-   <translation>„{0}“ wird gerade geschrieben; versuchen Sie es noch einmal.</translation>
+   <source>“{path}” was written, but reading it back gave something else; the old file, if there was one, is untouched.</source>
+   <translation>„{path}“ wurde geschrieben, aber das Zurücklesen ergab etwas anderes; die alte Datei, falls es eine gab, ist unberührt.</translation>
   </message>
   <message>
-   <source>“{0}” cannot be replaced: {1}; nothing was changed.</source>
-   <translation>„{0}“ lässt sich nicht ersetzen: {1}; nichts wurde geändert.</translation>
+   <source>“{folder}” cannot be written: {e}.</source>
+   <translation>„{folder}“ lässt sich nicht schreiben: {e}.</translation>
+  </message>
+  <message>
+   <source>“{folder}” is being written at this moment; try again.</source>
+   <translation>„{folder}“ wird gerade geschrieben; versuchen Sie es noch einmal.</translation>
+  </message>
+  <message>
+   <source>“{path}” cannot be replaced: {e}; nothing was changed.</source>
+   <translation>„{path}“ lässt sich nicht ersetzen: {e}; nichts wurde geändert.</translation>
   </message>
   <message>
    <source>Examining it ended the process; the file is damaged in a way that no library foresaw.</source>
    <translation>Das Prüfen beendete den Prozess; die Datei ist auf eine Weise beschädigt, die keine Bibliothek vorhersah.</translation>
   </message>
   <message>
-   <source>examining {0}</source>
-   <translation>examining {0}</translation>
-  </message>
-  <message>
-   <source>The border's colour is {0}, {1}, {2} of 255; clear up to {3}, solid from {4}.</source>
-   <translation>Die Randfarbe ist {0}, {1}, {2} von 255; klar bis {3}, deckend ab {4}.</translation>
-  </message>
-  <message>
-   <source>The matte is {0}, {1}, {2} of 255; {3} of it is still there.</source>
-   <translation>Der Hintergrundrest ist {0}, {1}, {2} von 255; {3} davon ist noch da.</translation>
-  </message>
-  <message>
-   <source>The border's colour is {0}, {1}, {2} of 255.</source>
-   <translation>Die Randfarbe ist {0}, {1}, {2} von 255.</translation>
+   <source>The border's colour is {r}, {g}, {b} of 255; clear up to {near:g}, solid from {far:g}.</source>
+   <translation>Die Randfarbe ist {r}, {g}, {b} von 255; klar bis {near}, deckend ab {far}.</translation>
   </message>
   <message>
    <source>No matte was found in its soft parts; the step was left out.</source>
    <translation>In den weichen Teilen wurde kein Hintergrundrest gefunden; der Schritt wurde ausgelassen.</translation>
   </message>
   <message>
-   <source>{0}: step {1}: “{2}” takes a colour, or the word {3}, not “{4}”.</source>
-   <translation>{0}: Schritt {1}: „{2}“ nimmt eine Farbe oder das Wort {3}, nicht „{4}“.</translation>
+   <source>The matte is {r}, {g}, {b} of 255; {share:.0%} of it is still there.</source>
+   <translation>Der Hintergrundrest ist {r}, {g}, {b} von 255; {share} davon ist noch da.</translation>
   </message>
   <message>
-   <source>Mivex {0}</source>
-   <translation>Mivex {0}</translation>
+   <source>The border's colour is {r}, {g}, {b} of 255.</source>
+   <translation>Die Randfarbe ist {r}, {g}, {b} von 255.</translation>
   </message>
   <message>
    <source>the picture that eats into it</source>
@@ -382,6 +722,10 @@
   <message>
    <source>the mesh that it stands on</source>
    <translation>das Netz, auf dem es steht</translation>
+  </message>
+  <message>
+   <source>Mivex {version}</source>
+   <translation>Mivex {version}</translation>
   </message>
   <message>
    <source>JPEG has no alpha channel; choose PNG, TGA or TIFF.</source>
@@ -400,10 +744,6 @@
    <translation>Ein TGA mit 24 Bit hat keinen Alphakanal, und diese Mischung braucht einen; wählen Sie PNG, TGA mit 32 Bit oder TIFF.</translation>
   </message>
   <message>
-   <source>{0} holds {1} bits a channel, not {2}; choose PNG or TIFF for {3} bits.</source>
-   <translation>{0} hält {1} Bit je Kanal, nicht {2}; wählen Sie PNG oder TIFF für {3} Bit.</translation>
-  </message>
-  <message>
    <source>KTX 2 holds encoded colour in 8 bits only; choose 8 bits, or another format.</source>
    <translation>KTX 2 hält kodierte Farbe nur in 8 Bit; wählen Sie 8 Bit oder ein anderes Format.</translation>
   </message>
@@ -412,60 +752,48 @@
    <translation>Es gibt nichts zu liefern: kein Overlay hat ein Bild.</translation>
   </message>
   <message>
-   <source>“{0}” and “{1}” would both be written as “{2}”; give one of them another name.</source>
-   <translation>„{0}“ und „{1}“ würden beide als „{2}“ geschrieben; geben Sie einem einen anderen Namen.</translation>
+   <source>{kind} holds {writable} bits a channel, not {bits}; choose PNG or TIFF for {bits} bits.</source>
+   <translation>{kind} hält {writable} Bit je Kanal, nicht {bits}; wählen Sie PNG oder TIFF für {bits} Bit.</translation>
   </message>
   <message>
-   <source>“{0}” would be written over a picture that the project is made of; deliver into another folder.</source>
-   <translation>„{0}“ würde über ein Bild geschrieben, aus dem das Projekt besteht; liefern Sie in einen anderen Ordner.</translation>
+   <source>“{seen}” and “{name}” would both be written as “{split}”; give one of them another name.</source>
+   <translation>„{seen}“ und „{name}“ würden beide als „{split}“ geschrieben; geben Sie einem einen anderen Namen.</translation>
   </message>
   <message>
-   <source>“{0}” is still being computed at full size.</source>
-   <translation>„{0}“ wird noch in voller Größe gerechnet.</translation>
+   <source>“{name}” would be written over a picture that the project is made of; deliver into another folder.</source>
+   <translation>„{name}“ würde über ein Bild geschrieben, aus dem das Projekt besteht; liefern Sie in einen anderen Ordner.</translation>
   </message>
   <message>
-   <source>“{0}”: nothing of its recipe “{1}” can be filled from it.</source>
-   <translation>„{0}“: nichts aus seinem Rezept „{1}“ lässt sich daraus füllen.</translation>
+   <source>“{name}” is still being computed at full size.</source>
+   <translation>„{name}“ wird noch in voller Größe gerechnet.</translation>
   </message>
   <message>
-   <source>“{0}” has no layers whose masks could be delivered.</source>
-   <translation>„{0}“ hat keine Ebenen, deren Masken geliefert werden könnten.</translation>
+   <source>“{name}”: nothing of its recipe “{name2}” can be filled from it.</source>
+   <translation>„{name}“: nichts aus seinem Rezept „{name2}“ lässt sich daraus füllen.</translation>
   </message>
   <message>
-   <source>Mivex does not deliver “.{0}” files; choose PNG, TGA or TIFF.</source>
-   <translation>Mivex liefert keine „.{0}“-Dateien; wählen Sie PNG, TGA oder TIFF.</translation>
+   <source>“{name}” has no layers whose masks could be delivered.</source>
+   <translation>„{name}“ hat keine Ebenen, deren Masken geliefert werden könnten.</translation>
   </message>
   <message>
-   <source>“{0}…” would be written under a name of {1} letters, which is too long; give it a shorter one.</source>
-   <translation>„{0}…“ würde unter einem Namen von {1} Buchstaben geschrieben, das ist zu lang; geben Sie einen kürzeren.</translation>
+   <source>“{name}…” would be written under a name of {count} letters, which is too long; give it a shorter one.</source>
+   <translation>„{name}…“ würde unter einem Namen von {count} Buchstaben geschrieben, das ist zu lang; geben Sie einen kürzeren.</translation>
   </message>
   <message>
-   <source>Two files of “{0}” would both be written as “{1}”.</source>
-   <translation>Zwei Dateien von „{0}“ würden beide als „{1}“ geschrieben.</translation>
+   <source>Two files of “{name}” would both be written as “{name2}”.</source>
+   <translation>Zwei Dateien von „{name}“ würden beide als „{name2}“ geschrieben.</translation>
   </message>
   <message>
-   <source>The folder “{0}” cannot be made: {1}.</source>
-   <translation>Der Ordner „{0}“ lässt sich nicht anlegen: {1}.</translation>
+   <source>The folder “{folder}” cannot be made: {e}.</source>
+   <translation>Der Ordner „{folder}“ lässt sich nicht anlegen: {e}.</translation>
   </message>
   <message>
-   <source>Delivering “{0}”</source>
-   <translation>„{0}“ wird geliefert</translation>
-  </message>
-  <message>
-   <source>blend {0} (written as BLEND)</source>
-   <translation>Mischung {0} (als BLEND geschrieben)</translation>
+   <source>Delivering “{name}”</source>
+   <translation>„{name}“ wird geliefert</translation>
   </message>
   <message>
    <source>dots in place of blending (written as BLEND)</source>
    <translation>Punkte statt Mischung (als BLEND geschrieben)</translation>
-  </message>
-  <message>
-   <source>order nudge {0}</source>
-   <translation>Rang {0}</translation>
-  </message>
-  <message>
-   <source>draw group {0}</source>
-   <translation>Zeichengruppe {0}</translation>
   </message>
   <message>
    <source>depth bias</source>
@@ -490,6 +818,18 @@
   <message>
    <source>motion (see the motion file)</source>
    <translation>Bewegung (siehe Bewegungsdatei)</translation>
+  </message>
+  <message>
+   <source>blend {blend} (written as BLEND)</source>
+   <translation>Mischung {blend} (als BLEND geschrieben)</translation>
+  </message>
+  <message>
+   <source>order nudge {nudge:+d}</source>
+   <translation>Rang {nudge}</translation>
+  </message>
+  <message>
+   <source>draw group {group}</source>
+   <translation>Zeichengruppe {group}</translation>
   </message>
   <message>
    <source>Philox 4×64-10, key (seed, birth), counter (block, emitter, 0, 0)</source>
@@ -536,40 +876,44 @@
    <translation>Anteil des Quaders, der zum Verfolgten hinzukam; 0: geschlossene Form.</translation>
   </message>
   <message>
-   <source>“{0}” lies on no surface, so that there is no geometry to deliver; place it first, or choose a recipe without geometry.</source>
-   <translation>„{0}“ liegt auf keiner Fläche, also gibt es keine Geometrie zu liefern; setzen Sie es erst, oder wählen Sie ein Rezept ohne Geometrie.</translation>
-  </message>
-  <message>
-   <source>There is no folder “{0}”.</source>
-   <translation>Es gibt keinen Ordner „{0}“.</translation>
-  </message>
-  <message>
-   <source>“{0}” holds no delivery: there is no “{1}” in it.</source>
-   <translation>„{0}“ enthält keine Lieferung: „{1}“ fehlt darin.</translation>
-  </message>
-  <message>
-   <source>“{0}” has {1} layers; its delivery asks for the mask of layer {2}.</source>
-   <translation>„{0}“ hat {1} Ebenen; seine Lieferung verlangt die Maske von Ebene {2}.</translation>
-  </message>
-  <message>
-   <source>Writing the geometry of “{0}”</source>
-   <translation>Geometrie von „{0}“ wird geschrieben</translation>
-  </message>
-  <message>
-   <source>Writing the motion of “{0}”</source>
-   <translation>Bewegung von „{0}“ wird geschrieben</translation>
-  </message>
-  <message>
    <source>Writing the proof sheet</source>
    <translation>Prüfbogen wird geschrieben</translation>
   </message>
   <message>
-   <source>“{0}” was written by a newer Mivex (list {1}; this one reads {2}).</source>
-   <translation>„{0}“ stammt von einem neueren Mivex (Liste {1}; dieses liest {2}).</translation>
+   <source>“{name}” lies on no surface, so that there is no geometry to deliver; place it first, or choose a recipe without geometry.</source>
+   <translation>„{name}“ liegt auf keiner Fläche, also gibt es keine Geometrie zu liefern; setzen Sie es erst, oder wählen Sie ein Rezept ohne Geometrie.</translation>
   </message>
   <message>
-   <source>“{0}” is not the list of a delivery, or is cut short.</source>
-   <translation>„{0}“ ist nicht die Liste einer Lieferung oder ist abgeschnitten.</translation>
+   <source>There is no folder “{folder}”.</source>
+   <translation>Es gibt keinen Ordner „{folder}“.</translation>
+  </message>
+  <message>
+   <source>“{folder}” holds no delivery: there is no “{list}” in it.</source>
+   <translation>„{folder}“ enthält keine Lieferung: „{list}“ fehlt darin.</translation>
+  </message>
+  <message>
+   <source>“{name}” has {count} layers; its delivery asks for the mask of layer {number}.</source>
+   <translation>„{name}“ hat {count} Ebenen; seine Lieferung verlangt die Maske von Ebene {number}.</translation>
+  </message>
+  <message>
+   <source>Writing the geometry of “{name}”</source>
+   <translation>Geometrie von „{name}“ wird geschrieben</translation>
+  </message>
+  <message>
+   <source>Writing the motion of “{name}”</source>
+   <translation>Bewegung von „{name}“ wird geschrieben</translation>
+  </message>
+  <message>
+   <source>“{path}” was written by a newer Mivex (list {version}; this one reads {list_version}).</source>
+   <translation>„{path}“ stammt von einem neueren Mivex (Liste {version}; dieses liest {list_version}).</translation>
+  </message>
+  <message>
+   <source>“{path}” is not the list of a delivery, or is cut short.</source>
+   <translation>„{path}“ ist nicht die Liste einer Lieferung oder ist abgeschnitten.</translation>
+  </message>
+  <message>
+   <source>“{names}” and “{name}” would both be written as “{stem}”; give one of them another name.</source>
+   <translation>„{names}“ und „{name}“ würden beide als „{stem}“ geschrieben; geben Sie einem einen anderen Namen.</translation>
   </message>
   <message>
    <source>over every backdrop</source>
@@ -608,16 +952,16 @@
    <translation>Zeichengruppe</translation>
   </message>
   <message>
-   <source>{0}, nudge {1}</source>
-   <translation>{0}, Rang {1}</translation>
-  </message>
-  <message>
    <source>shines by itself</source>
    <translation>leuchtet von selbst</translation>
   </message>
   <message>
    <source>front only</source>
    <translation>nur vorn</translation>
+  </message>
+  <message>
+   <source>{group}, nudge {nudge:+d}</source>
+   <translation>{group}, Rang {nudge}</translation>
   </message>
   <message>
    <source>Steps</source>
@@ -628,56 +972,44 @@
    <translation>Alpha</translation>
   </message>
   <message>
-   <source>{0} to {1}, mean {2}</source>
-   <translation>{0} bis {1}, im Mittel {2}</translation>
-  </message>
-  <message>
    <source>Proof sheet</source>
    <translation>Prüfbogen</translation>
   </message>
   <message>
-   <source>, cutoff {0}</source>
-   <translation>, Schwelle {0}</translation>
-  </message>
-  <message>
-   <source>, bias {0} mm</source>
-   <translation>, Versatz {0} mm</translation>
+   <source>{min:.3f} to {max:.3f}, mean {mean:.3f}</source>
+   <translation>{min} bis {max}, im Mittel {mean}</translation>
   </message>
   <message>
    <source>Fringe, largest</source>
    <translation>Saum, größter</translation>
   </message>
   <message>
-   <source>{0} of 255</source>
-   <translation>{0} von 255</translation>
-  </message>
-  <message>
    <source>Fringe, mean at its worst level</source>
    <translation>Saum, Mittel in der schlimmsten Stufe</translation>
-  </message>
-  <message>
-   <source>{0} (level {1})</source>
-   <translation>{0} (Stufe {1})</translation>
   </message>
   <message>
    <source>Frames</source>
    <translation>Bilder</translation>
   </message>
   <message>
-   <source>not tested</source>
-   <translation>nicht getestet</translation>
+   <source>, cutoff {cutoff:g}</source>
+   <translation>, Schwelle {cutoff}</translation>
   </message>
   <message>
-   <source>not written</source>
-   <translation>nicht geschrieben</translation>
+   <source>, bias {depth_bias:g} mm</source>
+   <translation>, Versatz {depth_bias} mm</translation>
   </message>
   <message>
-   <source>“{0}”: its delivery reads the overlay “{1}”, which is not there.</source>
-   <translation>„{0}“: seine Lieferung liest das Overlay „{1}“, das es nicht gibt.</translation>
+   <source>{value:.1f} of 255</source>
+   <translation>{value} von 255</translation>
   </message>
   <message>
-   <source>preparing {0}</source>
-   <translation>preparing {0}</translation>
+   <source>{mean:.2f} (level {level})</source>
+   <translation>{mean} (Stufe {level})</translation>
+  </message>
+  <message>
+   <source>“{name}”: its delivery reads the overlay “{overlay}”, which is not there.</source>
+   <translation>„{name}“: seine Lieferung liest das Overlay „{overlay}“, das es nicht gibt.</translation>
   </message>
   <message>
    <source>Check</source>
@@ -736,32 +1068,20 @@
    <translation>von 255</translation>
   </message>
   <message>
-   <source>{0}: at {1} opacity is not zero; {2} of 255 appear or go from one picture to the next.</source>
-   <translation>{0}: bei {1} ist die Deckkraft nicht null; {2} von 255 erscheinen oder gehen von einem Bild zum nächsten.</translation>
-  </message>
-  <message>
    <source>Particles pop.</source>
    <translation>Teilchen ploppen.</translation>
-  </message>
-  <message>
-   <source>{0}: a run ends with {1} particles a second and the next begins with {2}.</source>
-   <translation>{0}: ein Lauf endet mit {1} Teilchen in der Sekunde, und der nächste beginnt mit {2}.</translation>
   </message>
   <message>
    <source>The stream stutters at every run.</source>
    <translation>Der Strom stottert bei jedem Lauf.</translation>
   </message>
   <message>
-   <source>{0}: {1} particles at once have one size, one turn and one frame.</source>
-   <translation>{0}: {1} Teilchen zugleich haben eine Größe, eine Drehung und ein Bild.</translation>
-  </message>
-  <message>
    <source>The eye finds the one texture again and again.</source>
    <translation>Das Auge findet die eine Textur immer wieder.</translation>
   </message>
   <message>
-   <source>{0} tints its particles, and the material of “{1}” ignores it.</source>
-   <translation>{0} tönt seine Teilchen, und das Material von „{1}“ beachtet es nicht.</translation>
+   <source>{words_of}: at {when} opacity is not zero; {worst:.0f} of 255 appear or go from one picture to the next.</source>
+   <translation>{words_of}: bei {when} ist die Deckkraft nicht null; {worst} von 255 erscheinen oder gehen von einem Bild zum nächsten.</translation>
   </message>
   <message>
    <source>Colour settings do nothing.</source>
@@ -772,36 +1092,36 @@
    <translation>Die Spur bewirkt nichts.</translation>
   </message>
   <message>
-   <source>{0}: {1} frames in {2} s; at {3} pictures a second {4} are never shown.</source>
-   <translation>{0}: {1} Bilder in {2} s; bei {3} Bildern in der Sekunde sind {4} nie zu sehen.</translation>
-  </message>
-  <message>
    <source>Memory for frames that nobody sees.</source>
    <translation>Speicher für Bilder, die niemand sieht.</translation>
+  </message>
+  <message>
+   <source>{words_of}: a run ends with {last:.0f} particles a second and the next begins with {first:.0f}.</source>
+   <translation>{words_of}: ein Lauf endet mit {last} Teilchen in der Sekunde, und der nächste beginnt mit {first}.</translation>
+  </message>
+  <message>
+   <source>{words_of}: {count} particles at once have one size, one turn and one frame.</source>
+   <translation>{words_of}: {count} Teilchen zugleich haben eine Größe, eine Drehung und ein Bild.</translation>
   </message>
   <message>
    <source>Fade in and out</source>
    <translation>Ein- und ausblenden</translation>
   </message>
   <message>
-   <source>{0} wears its particles away, but the erosion of “{1}” </source>
-   <translation>{0} trägt seine Teilchen ab, aber die Erosion von „{1}“ </translation>
-  </message>
-  <message>
-   <source>Erosion of “{0}” is driven by life, and {1} has no lane for it.</source>
-   <translation>Die Erosion von „{0}“ folgt dem Leben, und {1} hat keine Spur dafür.</translation>
+   <source>{words_of} tints its particles, and the material of “{name}” ignores it.</source>
+   <translation>{words_of} tönt seine Teilchen, und das Material von „{name}“ beachtet es nicht.</translation>
   </message>
   <message>
    <source>Nothing ever wears away.</source>
    <translation>Nichts wird je abgetragen.</translation>
   </message>
   <message>
-   <source>{0}: the sheet needs {1} s, and particles live from {2} s.</source>
-   <translation>{0}: der Bogen braucht {1} s, und Teilchen leben ab {2} s.</translation>
-  </message>
-  <message>
    <source>They die in the middle of their animation.</source>
    <translation>Sie sterben mitten in ihrer Animation.</translation>
+  </message>
+  <message>
+   <source>{words_of}: {n} frames in {longest:.2f} s; at {ticks} pictures a second {n2} are never shown.</source>
+   <translation>{words_of}: {n} Bilder in {longest} s; bei {ticks} Bildern in der Sekunde sind {n2} nie zu sehen.</translation>
   </message>
   <message>
    <source>End as it begins</source>
@@ -816,6 +1136,10 @@
    <translation>Das Material die Tönung nehmen lassen</translation>
   </message>
   <message>
+   <source>{words_of} wears its particles away, but the erosion of “{name}” </source>
+   <translation>{words_of} trägt seine Teilchen ab, aber die Erosion von „{name}“ </translation>
+  </message>
+  <message>
    <source>is driven by its slider.</source>
    <translation>folgt ihrem Schieber.</translation>
   </message>
@@ -824,8 +1148,12 @@
    <translation>Erosion dem Leben folgen lassen</translation>
   </message>
   <message>
-   <source>{0} shows {1} of the {2} frames of “{3}”.</source>
-   <translation>{0} zeigt {1} der {2} Bilder von „{3}“.</translation>
+   <source>Erosion of “{name}” is driven by life, and {words_of} has no lane for it.</source>
+   <translation>Die Erosion von „{name}“ folgt dem Leben, und {words_of} hat keine Spur dafür.</translation>
+  </message>
+  <message>
+   <source>{words_of}: the sheet needs {needs:.2f} s, and particles live from {life:.2f} s.</source>
+   <translation>{words_of}: der Bogen braucht {needs} s, und Teilchen leben ab {life} s.</translation>
   </message>
   <message>
    <source>is driven by the tint's alpha.</source>
@@ -842,6 +1170,10 @@
   <message>
    <source>Play the sheet over their life</source>
    <translation>Den Bogen über ihr Leben laufen lassen</translation>
+  </message>
+  <message>
+   <source>{words_of} shows {shown} of the {n} frames of “{name}”.</source>
+   <translation>{words_of} zeigt {shown} der {n} Bilder von „{name}“.</translation>
   </message>
   <message>
    <source>Births refused</source>
@@ -872,16 +1204,8 @@
    <translation>Grenzen zu eng</translation>
   </message>
   <message>
-   <source>{0}: of {1} births {2} are refused, since at most {3} particles may live at once.</source>
-   <translation>{0}: von {1} Geburten werden {2} abgelehnt, da höchstens {3} Teilchen leben dürfen.</translation>
-  </message>
-  <message>
    <source>The stream breaks off and comes back in gusts.</source>
    <translation>Der Strom reißt ab und kommt in Stößen wieder.</translation>
-  </message>
-  <message>
-   <source>{0}: up to {1} particles lie over one another; {2} of what they cover is above the budget of {3}.</source>
-   <translation>{0}: bis zu {1} Teilchen liegen übereinander; {2} dessen, was sie bedecken, liegt über dem Budget von {3}.</translation>
   </message>
   <message>
    <source>Too many sprites cost too much; see “Fewer, larger”.</source>
@@ -892,10 +1216,6 @@
    <translation>% davon</translation>
   </message>
   <message>
-   <source>{0}: {1} of the particles cut into something solid, {2} cm deep in the mean, and “{3}” has no contact fade.</source>
-   <translation>{0}: {1} der Teilchen schneiden in Festes, im Mittel {2} cm tief, und „{3}“ hat keinen weichen Kontakt.</translation>
-  </message>
-  <message>
    <source>A hard line where smoke meets the ground.</source>
    <translation>Eine harte Linie, wo Rauch den Boden trifft.</translation>
   </message>
@@ -904,44 +1224,48 @@
    <translation>% der Geburten</translation>
   </message>
   <message>
-   <source>{0}: {1} of the particles are born inside something solid.</source>
-   <translation>{0}: {1} der Teilchen werden in Festem geboren.</translation>
-  </message>
-  <message>
    <source>They are not seen, or break out of a wall.</source>
    <translation>Man sieht sie nicht, oder sie brechen aus einer Wand.</translation>
-  </message>
-  <message>
-   <source>Lift it by {0} m</source>
-   <translation>Um {0} m anheben</translation>
   </message>
   <message>
    <source>times its size</source>
    <translation>mal so groß</translation>
   </message>
   <message>
-   <source>{0}: a {1} of {2} texels is drawn {3} pixels high from camera {4}.</source>
-   <translation>{0}: ein {1} von {2} Texeln wird von Kamera {4} aus {3} Pixel hoch gezeichnet.</translation>
-  </message>
-  <message>
    <source>It is seen blurred: its cells are too small for their size on screen.</source>
    <translation>Es erscheint unscharf: die Zellen sind zu klein für ihre Größe auf dem Schirm.</translation>
   </message>
   <message>
-   <source>{0}: speed changes by {1} times from one tick to the next, {2} into the life.</source>
-   <translation>{0}: das Tempo ändert sich auf das {1}fache von einem Tick zum nächsten, bei {2} des Lebens.</translation>
+   <source>{words_of}: of {wanted} births {refused} are refused, since at most {most} particles may live at once.</source>
+   <translation>{words_of}: von {wanted} Geburten werden {refused} abgelehnt, da höchstens {most} Teilchen leben dürfen.</translation>
+  </message>
+  <message>
+   <source>{words_of}: up to {most:.0f} particles lie over one another; {share:.0%} of what they cover is above the budget of {overdraw:g}.</source>
+   <translation>{words_of}: bis zu {most} Teilchen liegen übereinander; {share} dessen, was sie bedecken, liegt über dem Budget von {overdraw}.</translation>
+  </message>
+  <message>
+   <source>{words_of}: {share:.0%} of the particles cut into something solid, {deep:.0f} cm deep in the mean, and “{name}” has no contact fade.</source>
+   <translation>{words_of}: {share} der Teilchen schneiden in Festes, im Mittel {deep} cm tief, und „{name}“ hat keinen weichen Kontakt.</translation>
+  </message>
+  <message>
+   <source>{words_of}: {share:.0%} of the particles are born inside something solid.</source>
+   <translation>{words_of}: {share} der Teilchen werden in Festem geboren.</translation>
+  </message>
+  <message>
+   <source>Lift it by {lift:.2f} m</source>
+   <translation>Um {lift} m anheben</translation>
   </message>
   <message>
    <source>Particles jerk where the curve's parts meet.</source>
    <translation>Teilchen rucken, wo die Stücke der Kurve zusammentreffen.</translation>
   </message>
   <message>
-   <source>{0} goes {1} m beyond the bounds that are set.</source>
-   <translation>{0} geht {1} m über die gesetzten Grenzen hinaus.</translation>
-  </message>
-  <message>
    <source>Seen from the side the effect vanishes while some of it is in the picture.</source>
    <translation>Von der Seite gesehen verschwindet der Effekt, während noch etwas davon im Bild ist.</translation>
+  </message>
+  <message>
+   <source>{words_of}: a {what} of {texels:.0f} texels is drawn {most:.0f} pixels high from camera {at}.</source>
+   <translation>{words_of}: ein {what} von {texels} Texeln wird von Kamera {at} aus {most} Pixel hoch gezeichnet.</translation>
   </message>
   <message>
    <source>Allow more at once</source>
@@ -950,6 +1274,14 @@
   <message>
    <source>Fade before contact</source>
    <translation>Vor dem Kontakt ausblenden</translation>
+  </message>
+  <message>
+   <source>{words_of}: speed changes by {steps:.2f} times from one tick to the next, {at:.0%} into the life.</source>
+   <translation>{words_of}: das Tempo ändert sich auf das {steps}fache von einem Tick zum nächsten, bei {at} des Lebens.</translation>
+  </message>
+  <message>
+   <source>{words_of} goes {out:.2f} m beyond the bounds that are set.</source>
+   <translation>{words_of} geht {out} m über die gesetzten Grenzen hinaus.</translation>
   </message>
   <message>
    <source>Join the parts smoothly</source>
@@ -1008,10 +1340,6 @@
    <translation>Sprite</translation>
   </message>
   <message>
-   <source>{0} of the picture of camera {1} takes more than {2} fragments a pixel, {3} at most; “{4}” spends most.</source>
-   <translation>{0} des Bildes von Kamera {1} braucht mehr als {2} Fragmente je Pixel, höchstens {3}; „{4}“ verbraucht am meisten.</translation>
-  </message>
-  <message>
    <source>Each fragment is read, shaded and blended, seen or not: frames take longer.</source>
    <translation>Jedes Fragment wird gelesen, schattiert und gemischt, gesehen oder nicht: Bilder dauern länger.</translation>
   </message>
@@ -1020,16 +1348,8 @@
    <translation>% davon</translation>
   </message>
   <message>
-   <source>“{0}” changes no pixel of any camera: {1}.</source>
-   <translation>„{0}“ ändert bei keiner Kamera ein Pixel: {1}.</translation>
-  </message>
-  <message>
    <source>It costs and shows nothing.</source>
    <translation>Es kostet und zeigt nichts.</translation>
-  </message>
-  <message>
-   <source>“{0}” is lit without normals: light falls on it as on a flat card.</source>
-   <translation>„{0}“ ist ohne Normalen beleuchtet: Licht fällt darauf wie auf eine flache Karte.</translation>
   </message>
   <message>
    <source>All sprites brighten and darken as one as the camera turns.</source>
@@ -1044,36 +1364,32 @@
    <translation>Bühne</translation>
   </message>
   <message>
-   <source>{0} of “{1}” is clipped to plain white on the bright ground that camera {2} sees.</source>
-   <translation>{0} von „{1}“ wird auf dem hellen Grund, den Kamera {2} sieht, zu reinem Weiß abgeschnitten.</translation>
+   <source>{share:.1%} of the picture of camera {name} takes more than {budget:g} fragments a pixel, {max:.0f} at most; “{name2}” spends most.</source>
+   <translation>{share} des Bildes von Kamera {name} braucht mehr als {budget} Fragmente je Pixel, höchstens {max}; „{name2}“ verbraucht am meisten.</translation>
   </message>
   <message>
    <source>Added light has no shape where the ground is bright already: it becomes a white patch.</source>
    <translation>Addiertes Licht hat keine Form, wo der Grund schon hell ist: es wird ein weißer Fleck.</translation>
   </message>
   <message>
-   <source>“{0}” is unlit and gives off nothing: it is drawn black.</source>
-   <translation>„{0}“ ist unbeleuchtet und strahlt nichts ab: es wird schwarz gezeichnet.</translation>
+   <source>“{name}” changes no pixel of any camera: {why}.</source>
+   <translation>„{name}“ ändert bei keiner Kamera ein Pixel: {why}.</translation>
   </message>
   <message>
    <source>A black shape where light should fall or shine.</source>
    <translation>Eine schwarze Form, wo Licht fallen oder scheinen sollte.</translation>
   </message>
   <message>
+   <source>“{name}” is lit without normals: light falls on it as on a flat card.</source>
+   <translation>„{name}“ ist ohne Normalen beleuchtet: Licht fällt darauf wie auf eine flache Karte.</translation>
+  </message>
+  <message>
    <source>Leave it unlit</source>
    <translation>Unbeleuchtet lassen</translation>
   </message>
   <message>
-   <source>Camera {0} sees “{1}” from behind, where it is not drawn: {2} of the picture.</source>
-   <translation>Kamera {0} sieht „{1}“ von hinten, wo es nicht gezeichnet wird: {2} des Bildes.</translation>
-  </message>
-  <message>
    <source>It is there from one side and gone from the other.</source>
    <translation>Von einer Seite ist es da und von der anderen fort.</translation>
-  </message>
-  <message>
-   <source>“{0}” cuts into what is solid along a hard line of about {1} pixels, seen from camera {2}.</source>
-   <translation>„{0}“ schneidet in Festes, entlang einer harten Linie von etwa {1} Pixeln, gesehen von Kamera {2}.</translation>
   </message>
   <message>
    <source>The card that smoke is painted on shows as a straight edge where it meets the floor.</source>
@@ -1084,20 +1400,32 @@
    <translation>Zurückspiegeln</translation>
   </message>
   <message>
-   <source>“{0}” lies {1} on its surface.</source>
-   <translation>„{0}“ liegt {1} auf seiner Fläche.</translation>
-  </message>
-  <message>
    <source>Writing cannot be read, and an emblem is a different one.</source>
    <translation>Schrift ist nicht zu lesen, und ein Emblem ist ein anderes.</translation>
+  </message>
+  <message>
+   <source>{share:.0%} of “{name}” is clipped to plain white on the bright ground that camera {name2} sees.</source>
+   <translation>{share} von „{name}“ wird auf dem hellen Grund, den Kamera {name2} sieht, zu reinem Weiß abgeschnitten.</translation>
   </message>
   <message>
    <source>Make it Premultiplied</source>
    <translation>Auf Premultiplied stellen</translation>
   </message>
   <message>
+   <source>“{name}” is unlit and gives off nothing: it is drawn black.</source>
+   <translation>„{name}“ ist unbeleuchtet und strahlt nichts ab: es wird schwarz gezeichnet.</translation>
+  </message>
+  <message>
+   <source>Camera {name} sees “{name2}” from behind, where it is not drawn: {count:.1%} of the picture.</source>
+   <translation>Kamera {name} sieht „{name2}“ von hinten, wo es nicht gezeichnet wird: {count} des Bildes.</translation>
+  </message>
+  <message>
    <source>Draw both faces</source>
    <translation>Beide Seiten zeichnen</translation>
+  </message>
+  <message>
+   <source>“{name}” cuts into what is solid along a hard line of about {length:.0f} pixels, seen from camera {name2}.</source>
+   <translation>„{name}“ schneidet in Festes, entlang einer harten Linie von etwa {length} Pixeln, gesehen von Kamera {name2}.</translation>
   </message>
   <message>
    <source>Fade it over 0.3 m</source>
@@ -1112,16 +1440,16 @@
    <translation>Umdrehen</translation>
   </message>
   <message>
+   <source>“{name}” lies {words} on its surface.</source>
+   <translation>„{name}“ liegt {words} auf seiner Fläche.</translation>
+  </message>
+  <message>
    <source>Let light fall on it</source>
    <translation>Licht darauf fallen lassen</translation>
   </message>
   <message>
    <source>Premultiplied</source>
    <translation>Premultiplied</translation>
-  </message>
-  <message>
-   <source>{0} of the picture of camera {1} is off by {2} of 255.</source>
-   <translation>{0} des Bildes von Kamera {1} liegt um {2} von 255 daneben.</translation>
   </message>
   <message>
    <source>Drawn in the wrong order</source>
@@ -1148,6 +1476,10 @@
    <translation>Cutout würde genügen</translation>
   </message>
   <message>
+   <source>{count:.1%} of the picture of camera {name} is off by {mean:.0f} of 255.</source>
+   <translation>{count} des Bildes von Kamera {name} liegt um {mean} von 255 daneben.</translation>
+  </message>
+  <message>
    <source>Cutout</source>
    <translation>Cutout</translation>
   </message>
@@ -1156,76 +1488,76 @@
    <translation>Was ferner ist, scheint vorn zu liegen; es springt, wenn die Kamera sich bewegt.</translation>
   </message>
   <message>
-   <source>“{0}” shows through itself: its far side is drawn over its near one in {1} of the picture of camera {2}.</source>
-   <translation>„{0}“ scheint durch sich selbst: seine ferne Seite ist in {1} des Bildes von Kamera {2} über die nahe gezeichnet.</translation>
-  </message>
-  <message>
    <source>Parts of a figure flicker through other parts, by the order of its triangles.</source>
    <translation>Teile einer Figur flackern durch andere, je nach Reihenfolge ihrer Dreiecke.</translation>
-  </message>
-  <message>
-   <source>“{0}” fights with the surface that it lies on: {1} of the picture of camera {2} is lost in patches.</source>
-   <translation>„{0}“ kämpft mit der Fläche, auf der es liegt: {1} des Bildes von Kamera {2} geht in Flecken verloren.</translation>
   </message>
   <message>
    <source>Both have nearly the same depth, so chance decides pixel by pixel; it flickers as the camera moves.</source>
    <translation>Beide haben fast dieselbe Tiefe, so entscheidet der Zufall Pixel für Pixel; es flackert, wenn die Kamera sich bewegt.</translation>
   </message>
   <message>
-   <source>“{0}” is hidden by “{1}”, which is seen through and yet writes depth: {2} of the picture of camera {3}.</source>
-   <translation>„{0}“ ist von „{1}“ verdeckt, das durchsichtig ist und doch Tiefe schreibt: {2} des Bildes von Kamera {3}.</translation>
-  </message>
-  <message>
    <source>A hole in the shape of the nearer panel, even where that one is clear.</source>
    <translation>Ein Loch in der Form der näheren Tafel, auch dort, wo sie klar ist.</translation>
   </message>
   <message>
-   <source>“{0}” and “{1}” stand through each other or swap with the camera; neither order is right: {2}</source>
-   <translation>„{0}“ und „{1}“ stehen durcheinander oder tauschen mit der Kamera; keine Reihenfolge stimmt: {2}</translation>
-  </message>
-  <message>
-   <source>“{0}” is drawn over “{1}” though it lies behind it: {2}</source>
-   <translation>„{0}“ wird über „{1}“ gezeichnet, obwohl es dahinter liegt: {2}</translation>
+   <source>“{name}” shows through itself: its far side is drawn over its near one in {count:.1%} of the picture of camera {name2}.</source>
+   <translation>„{name}“ scheint durch sich selbst: seine ferne Seite ist in {count} des Bildes von Kamera {name2} über die nahe gezeichnet.</translation>
   </message>
   <message>
    <source>Lay its depth first</source>
    <translation>Erst seine Tiefe legen</translation>
   </message>
   <message>
-   <source>Bring it {0} mm nearer</source>
-   <translation>Um {0} mm näher holen</translation>
+   <source>“{name}” fights with the surface that it lies on: {hidden:.1%} of the picture of camera {name2} is lost in patches.</source>
+   <translation>„{name}“ kämpft mit der Fläche, auf der es liegt: {hidden} des Bildes von Kamera {name2} geht in Flecken verloren.</translation>
   </message>
   <message>
-   <source>Switch off depth write of “{0}”</source>
-   <translation>Tiefe schreiben von „{0}“ abschalten</translation>
+   <source>“{name}” is hidden by “{name2}”, which is seen through and yet writes depth: {count:.1%} of the picture of camera {name3}.</source>
+   <translation>„{name}“ ist von „{name2}“ verdeckt, das durchsichtig ist und doch Tiefe schreibt: {count} des Bildes von Kamera {name3}.</translation>
   </message>
   <message>
-   <source>“{0}” looks the same as Cutout, to within {1} of 255, and as Cutout it needs no sorting.</source>
-   <translation>„{0}“ sieht als Cutout gleich aus, auf {1} von 255 genau, und muss als Cutout nicht sortiert werden.</translation>
+   <source>“{name}” and “{name2}” stand through each other or swap with the camera; neither order is right: {share}</source>
+   <translation>„{name}“ und „{name2}“ stehen durcheinander oder tauschen mit der Kamera; keine Reihenfolge stimmt: {share}</translation>
   </message>
   <message>
-   <source>{0} As Translucent it can be drawn in the wrong order.</source>
-   <translation>{0} Als Translucent kann es in falscher Reihenfolge gezeichnet werden.</translation>
+   <source>“{name}” is drawn over “{name2}” though it lies behind it: {share}</source>
+   <translation>„{name}“ wird über „{name2}“ gezeichnet, obwohl es dahinter liegt: {share}</translation>
   </message>
   <message>
    <source>Draw both by their distance</source>
    <translation>Beide nach ihrem Abstand zeichnen</translation>
   </message>
   <message>
-   <source>“{0}” and “{1}” are equally far away from camera {2}: which of them is drawn last is chance.</source>
-   <translation>„{0}“ und „{1}“ sind von Kamera {2} gleich weit entfernt: welches zuletzt gezeichnet wird, ist Zufall.</translation>
+   <source>Bring it {bias:g} mm nearer</source>
+   <translation>Um {bias} mm näher holen</translation>
+  </message>
+  <message>
+   <source>Switch off depth write of “{name}”</source>
+   <translation>Tiefe schreiben von „{name}“ abschalten</translation>
   </message>
   <message>
    <source>They swap at the least movement of the camera.</source>
    <translation>Sie tauschen bei der kleinsten Bewegung der Kamera.</translation>
   </message>
   <message>
+   <source>“{name}” looks the same as Cutout, to within {apart} of 255, and as Cutout it needs no sorting.</source>
+   <translation>„{name}“ sieht als Cutout gleich aus, auf {apart} von 255 genau, und muss als Cutout nicht sortiert werden.</translation>
+  </message>
+  <message>
+   <source>{why} As Translucent it can be drawn in the wrong order.</source>
+   <translation>{why} Als Translucent kann es in falscher Reihenfolge gezeichnet werden.</translation>
+  </message>
+  <message>
    <source>Make it Cutout</source>
    <translation>Auf Cutout stellen</translation>
   </message>
   <message>
-   <source>Draw “{0}” later</source>
-   <translation>„{0}“ später zeichnen</translation>
+   <source>“{name}” and “{name2}” are equally far away from camera {name3}: which of them is drawn last is chance.</source>
+   <translation>„{name}“ und „{name2}“ sind von Kamera {name3} gleich weit entfernt: welches zuletzt gezeichnet wird, ist Zufall.</translation>
+  </message>
+  <message>
+   <source>Draw “{name}” later</source>
+   <translation>„{name}“ später zeichnen</translation>
   </message>
   <message>
    <source>Second UV set is empty</source>
@@ -1236,20 +1568,16 @@
    <translation>UV-Set</translation>
   </message>
   <message>
-   <source>“{0}” reads the second UV set, and what it lies on has only one.</source>
-   <translation>„{0}“ liest das zweite UV-Set, und worauf es liegt, hat nur eines.</translation>
-  </message>
-  <message>
    <source>Everywhere on the mesh the same texel is read: the picture vanishes, or covers it in one colour.</source>
    <translation>Überall auf dem Netz wird derselbe Texel gelesen: das Bild verschwindet oder bedeckt es in einer Farbe.</translation>
   </message>
   <message>
-   <source>Read the first UV set</source>
-   <translation>Das erste UV-Set lesen</translation>
+   <source>“{name}” reads the second UV set, and what it lies on has only one.</source>
+   <translation>„{name}“ liest das zweite UV-Set, und worauf es liegt, hat nur eines.</translation>
   </message>
   <message>
-   <source>It is safe to level {0}.</source>
-   <translation>Sicher bis Stufe {0}.</translation>
+   <source>Read the first UV set</source>
+   <translation>Das erste UV-Set lesen</translation>
   </message>
   <message>
    <source>No level is safe.</source>
@@ -1262,10 +1590,6 @@
   <message>
    <source>% of the cell</source>
    <translation>% der Zelle</translation>
-  </message>
-  <message>
-   <source>Frame {0}</source>
-   <translation>Bild {0}</translation>
   </message>
   <message>
    <source>Frames reach their border</source>
@@ -1300,32 +1624,20 @@
    <translation>Bilder nach dem letzten</translation>
   </message>
   <message>
-   <source>{0} of {1} frames reach their cell's border, frame {2} with alpha {3}.</source>
-   <translation>{0} von {1} Bildern reichen an den Rand ihrer Zelle, Bild {2} mit Alpha {3}.</translation>
-  </message>
-  <message>
    <source>Each sprite is cut off in a straight line there, and filtering carries it into the next frame.</source>
    <translation>Jedes Sprite ist dort gerade abgeschnitten, und Filtern trägt es ins nächste Bild.</translation>
-  </message>
-  <message>
-   <source>Light reaches the border of {0} of {1} frames, in frame {2} {3} of 255.</source>
-   <translation>Licht erreicht den Rand von {0} von {1} Bildern, in Bild {2} {3} von 255.</translation>
   </message>
   <message>
    <source>Glow ends in a straight edge; over dark ground the sprite's square shows.</source>
    <translation>Das Leuchten endet in einer geraden Kante; über dunklem Grund zeigt sich das Quadrat des Sprites.</translation>
   </message>
   <message>
-   <source>From mip level {0} on a frame shows what is next to it, by up to {1} of 255 at level {2}. {3}</source>
-   <translation>Ab Mip-Stufe {0} zeigt ein Bild, was daneben liegt, um bis zu {1} von 255 in Stufe {2}. {3}</translation>
+   <source>It is safe to level {safe}.</source>
+   <translation>Sicher bis Stufe {safe}.</translation>
   </message>
   <message>
    <source>In the distance a line or ghost of the next frame flickers at the sprite's edge.</source>
    <translation>In der Ferne flackert eine Linie oder ein Geist des nächsten Bildes am Rand des Sprites.</translation>
-  </message>
-  <message>
-   <source>From frame {0} to {1} the picture changes by {2} of 255 in the mean; usual is {3}.</source>
-   <translation>Von Bild {0} zu {1} ändert sich das Bild im Mittel um {2} von 255; üblich ist {3}.</translation>
   </message>
   <message>
    <source>The movement stutters there, at every run.</source>
@@ -1336,16 +1648,8 @@
    <translation>Einmal spielen</translation>
   </message>
   <message>
-   <source>From the last frame back to the first the picture changes by {0} of 255; usual is {1}.</source>
-   <translation>Vom letzten Bild zum ersten ändert sich das Bild um {0} von 255; üblich ist {1}.</translation>
-  </message>
-  <message>
    <source>Played again and again, it jumps at the end of every run.</source>
    <translation>Immer wieder gespielt, springt es am Ende jedes Laufs.</translation>
-  </message>
-  <message>
-   <source>The middle of what is seen wanders {0} of the cell {1} from the first frame to the last.</source>
-   <translation>Die Mitte dessen, was man sieht, wandert vom ersten Bild zum letzten um {0} der Zelle {1}.</translation>
   </message>
   <message>
    <source>The sprite swims away from where it stands, and jumps back when it begins again.</source>
@@ -1356,32 +1660,68 @@
    <translation>Bilder</translation>
   </message>
   <message>
-   <source>Frames {0}</source>
-   <translation>Bilder {0}</translation>
+   <source>Frame {frames}</source>
+   <translation>Bild {frames}</translation>
   </message>
   <message>
-   <source>{0} between others {1} empty.</source>
-   <translation>{0} zwischen anderen {1} leer.</translation>
+   <source>{size} of {count} frames reach their cell's border, frame {worst} with alpha {most:.0f}.</source>
+   <translation>{size} von {count} Bildern reichen an den Rand ihrer Zelle, Bild {worst} mit Alpha {most}.</translation>
+  </message>
+  <message>
+   <source>Light reaches the border of {size} of {count} frames, in frame {worst} {most:.0f} of 255.</source>
+   <translation>Licht erreicht den Rand von {size} von {count} Bildern, in Bild {worst} {most} von 255.</translation>
+  </message>
+  <message>
+   <source>From mip level {first} on a frame shows what is next to it, by up to {levels:.0f} of 255 at level {worst}. {safe}</source>
+   <translation>Ab Mip-Stufe {first} zeigt ein Bild, was daneben liegt, um bis zu {levels} von 255 in Stufe {worst}. {safe}</translation>
+  </message>
+  <message>
+   <source>From frame {at} to {at2} the picture changes by {steps:.1f} of 255 in the mean; usual is {usual:.1f}.</source>
+   <translation>Von Bild {at} zu {at2} ändert sich das Bild im Mittel um {steps} von 255; üblich ist {usual}.</translation>
+  </message>
+  <message>
+   <source>From the last frame back to the first the picture changes by {back:.1f} of 255; usual is {usual:.1f}.</source>
+   <translation>Vom letzten Bild zum ersten ändert sich das Bild um {back} von 255; üblich ist {usual}.</translation>
+  </message>
+  <message>
+   <source>The middle of what is seen wanders {far:.0%} of the cell {way} from the first frame to the last.</source>
+   <translation>Die Mitte dessen, was man sieht, wandert vom ersten Bild zum letzten um {far} der Zelle {way}.</translation>
   </message>
   <message>
    <source>The sprite blinks.</source>
    <translation>Das Sprite blinkt.</translation>
   </message>
   <message>
-   <source>End after frame {0}</source>
-   <translation>Nach Bild {0} enden</translation>
-  </message>
-  <message>
-   <source>The last {0} of {1} frames {2} empty: the sheet ends with frame {3}.</source>
-   <translation>Die letzten {0} von {1} Bildern {2} leer: der Bogen endet mit Bild {3}.</translation>
-  </message>
-  <message>
    <source>Each run ends in nothing; with one frame too many it blinks at its end.</source>
    <translation>Jeder Lauf endet im Nichts; mit einem Bild zu viel blinkt er am Ende.</translation>
   </message>
   <message>
+   <source>Frames {parts}</source>
+   <translation>Bilder {parts}</translation>
+  </message>
+  <message>
    <source>Clear the border of every cell</source>
    <translation>Den Rand jeder Zelle klären</translation>
+  </message>
+  <message>
+   <source>{frames_words} between others {ending} empty.</source>
+   <translation>{frames_words} zwischen anderen {ending} leer.</translation>
+  </message>
+  <message>
+   <source>End after frame {last}</source>
+   <translation>Nach Bild {last} enden</translation>
+  </message>
+  <message>
+   <source>The last {after} of {count} frames {ending} empty: the sheet ends with frame {last}.</source>
+   <translation>Die letzten {after} von {count} Bildern {ending} leer: der Bogen endet mit Bild {last}.</translation>
+  </message>
+  <message>
+   <source>is</source>
+   <translation>ist</translation>
+  </message>
+  <message>
+   <source>are</source>
+   <translation>sind</translation>
   </message>
   <message>
    <source>Make alpha from luminance</source>
@@ -1444,20 +1784,8 @@
    <translation>Nichts scheint durch: das ganze Rechteck bedeckt, was dahinter liegt.</translation>
   </message>
   <message>
-   <source>Alpha is {0} in every texel.</source>
-   <translation>Alpha ist {0} in jedem Texel.</translation>
-  </message>
-  <message>
-   <source>Alpha looks turned round: the border is solid and the middle clear, yet the drawing lies under what is clear; the means differ by {0}.</source>
-   <translation>Alpha wirkt umgekehrt: der Rand deckt und die Mitte ist klar, doch die Zeichnung liegt unter dem, was klar ist; die Mittel unterscheiden sich um {0}.</translation>
-  </message>
-  <message>
    <source>The surroundings cover what lies behind, and the shape itself is a hole.</source>
    <translation>Die Umgebung bedeckt, was dahinter liegt, und die Form selbst ist ein Loch.</translation>
-  </message>
-  <message>
-   <source>Soft alpha runs out of the picture ({0}): {1} of the border is reached, and where it is cut alpha is up to {2}.</source>
-   <translation>Weiches Alpha läuft aus dem Bild ({0}): {1} des Randes ist erreicht, und wo es abgeschnitten ist, ist Alpha bis zu {2}.</translation>
   </message>
   <message>
    <source>The shape is cut off in a straight line, and with clamped addressing its border texels are drawn out into streaks.</source>
@@ -1476,8 +1804,20 @@
    <translation>Es kostet ein Drittel mehr Speicher als drei Kanäle und wird für durchsichtig gehalten.</translation>
   </message>
   <message>
+   <source>Alpha is {value:.3g} in every texel.</source>
+   <translation>Alpha ist {value} in jedem Texel.</translation>
+  </message>
+  <message>
+   <source>Alpha looks turned round: the border is solid and the middle clear, yet the drawing lies under what is clear; the means differ by {by:.2f}.</source>
+   <translation>Alpha wirkt umgekehrt: der Rand deckt und die Mitte ist klar, doch die Zeichnung liegt unter dem, was klar ist; die Mittel unterscheiden sich um {by}.</translation>
+  </message>
+  <message>
    <source>Invert the alpha</source>
    <translation>Das Alpha umkehren</translation>
+  </message>
+  <message>
+   <source>Soft alpha runs out of the picture ({named}): {share:.1%} of the border is reached, and where it is cut alpha is up to {largest:.2f}.</source>
+   <translation>Weiches Alpha läuft aus dem Bild ({named}): {share} des Randes ist erreicht, und wo es abgeschnitten ist, ist Alpha bis zu {largest}.</translation>
   </message>
   <message>
    <source>Drop the alpha channel</source>
@@ -1508,44 +1848,40 @@
    <translation>Durchsichtiges schreibt Tiefe</translation>
   </message>
   <message>
-   <source>{0} × {1} is not a power of two on {2}.</source>
-   <translation>{0} × {1} ist keine Zweierpotenz auf {2}.</translation>
-  </message>
-  <message>
    <source>Mip levels no longer halve evenly and some block compressions refuse it; a runtime may stretch or reject the picture.</source>
    <translation>Mip-Stufen halbieren sich nicht mehr glatt, und manche Blockkompression weigert sich; eine Laufzeit streckt das Bild vielleicht oder weist es ab.</translation>
-  </message>
-  <message>
-   <source>{0} × {1} is larger than the {2} px that the receiver wants.</source>
-   <translation>{0} × {1} ist größer als die {2} px, die der Empfänger will.</translation>
-  </message>
-  <message>
-   <source>It takes {0} times the memory; the receiver may refuse it or reduce it its own way.</source>
-   <translation>Es braucht das {0}fache an Speicher; der Empfänger kann es abweisen oder auf seine Art verkleinern.</translation>
-  </message>
-  <message>
-   <source>The chosen file has no alpha channel: {0} % of the texels would lose theirs.</source>
-   <translation>Die gewählte Datei hat keinen Alphakanal: {0} % der Texel verlören ihres.</translation>
   </message>
   <message>
    <source>What was clear arrives solid, with whatever colour lay under it.</source>
    <translation>Was klar war, kommt deckend an, mit der Farbe, die eben darunter lag.</translation>
   </message>
   <message>
-   <source>A {0} overlay writes depth: {1} of it hides what is drawn later behind it although it can be seen through.</source>
-   <translation>Ein {0}-Overlay schreibt Tiefe: {1} davon verdeckt, was später dahinter gezeichnet wird, obwohl man hindurchsieht.</translation>
-  </message>
-  <message>
    <source>Bubbles, smoke or panes behind it vanish, depending on which is drawn first.</source>
    <translation>Blasen, Rauch oder Scheiben dahinter verschwinden, je nachdem, was zuerst gezeichnet wird.</translation>
   </message>
   <message>
-   <source>Resize to {0} × {1}</source>
-   <translation>Auf {0} × {1} bringen</translation>
+   <source>{wide} × {high} is not a power of two on {word}.</source>
+   <translation>{wide} × {high} ist keine Zweierpotenz auf {word}.</translation>
+  </message>
+  <message>
+   <source>{wide} × {high} is larger than the {budget} px that the receiver wants.</source>
+   <translation>{wide} × {high} ist größer als die {budget} px, die der Empfänger will.</translation>
+  </message>
+  <message>
+   <source>It takes {wide:.1f} times the memory; the receiver may refuse it or reduce it its own way.</source>
+   <translation>Es braucht das {wide}fache an Speicher; der Empfänger kann es abweisen oder auf seine Art verkleinern.</translation>
+  </message>
+  <message>
+   <source>The chosen file has no alpha channel: {share:.0f} % of the texels would lose theirs.</source>
+   <translation>Die gewählte Datei hat keinen Alphakanal: {share} % der Texel verlören ihres.</translation>
   </message>
   <message>
    <source>Deliver as PNG</source>
    <translation>Als PNG liefern</translation>
+  </message>
+  <message>
+   <source>A {blend} overlay writes depth: {share:.0%} of it hides what is drawn later behind it although it can be seen through.</source>
+   <translation>Ein {blend}-Overlay schreibt Tiefe: {share} davon verdeckt, was später dahinter gezeichnet wird, obwohl man hindurchsieht.</translation>
   </message>
   <message>
    <source>Switch depth write off</source>
@@ -1560,28 +1896,32 @@
    <translation>jeder Seite</translation>
   </message>
   <message>
-   <source>Repaint faint edges too (changes what shows by up to {0} of 255)</source>
-   <translation>Auch blasse Kanten neu färben (ändert, was man sieht, um bis zu {0} von 255)</translation>
+   <source>Resize to {to} × {to2}</source>
+   <translation>Auf {to} × {to2} bringen</translation>
+  </message>
+  <message>
+   <source>Repaint faint edges too (changes what shows by up to {figure:.0f} of 255)</source>
+   <translation>Auch blasse Kanten neu färben (ändert, was man sieht, um bis zu {figure} von 255)</translation>
   </message>
   <message>
    <source>between texels at full size</source>
    <translation>zwischen Texeln in voller Größe</translation>
   </message>
   <message>
-   <source>at mip level {0}</source>
-   <translation>in Mip-Stufe {0}</translation>
-  </message>
-  <message>
    <source>Fringe when filtered</source>
    <translation>Saum beim Filtern</translation>
   </message>
   <message>
-   <source>A {0} rim: hidden {1} leaks into the edge {2}; 99 % of texels differ by up to {3} of 255, the worst by {4}.</source>
-   <translation>Ein {0} Saum: verborgenes {1} sickert in die Kante {2}; 99 % der Texel liegen bis {3} von 255 daneben, der schlimmste um {4}.</translation>
+   <source>at mip level {level}</source>
+   <translation>in Mip-Stufe {level}</translation>
   </message>
   <message>
-   <source>Filtering mixes the colour under clear texels into the edge: a {0} rim that grows with distance.</source>
-   <translation>Filtern mischt die Farbe unter klaren Texeln in die Kante: ein {0} Saum, der mit der Ferne wächst.</translation>
+   <source>A {tone} rim: hidden {hidden} leaks into the edge {where}; 99 % of texels differ by up to {p99:.1f} of 255, the worst by {maximum:.1f}.</source>
+   <translation>Ein {tone} Saum: verborgenes {hidden} sickert in die Kante {where}; 99 % der Texel liegen bis {p99} von 255 daneben, der schlimmste um {maximum}.</translation>
+  </message>
+  <message>
+   <source>Filtering mixes the colour under clear texels into the edge: a {tone} rim that grows with distance.</source>
+   <translation>Filtern mischt die Farbe unter klaren Texeln in die Kante: ein {tone} Saum, der mit der Ferne wächst.</translation>
   </message>
   <message>
    <source>Spread edge colour outwards</source>
@@ -1592,12 +1932,12 @@
    <translation>Lose Stücke</translation>
   </message>
   <message>
-   <source>{0} {1} on nothing; the largest has {2} texels.</source>
-   <translation>{0} {1} an nichts; das größte hat {2} Texel.</translation>
-  </message>
-  <message>
    <source>In the game bits float beside the shape.</source>
    <translation>Im Spiel schweben Stückchen neben der Form.</translation>
+  </message>
+  <message>
+   <source>{count} {word} on nothing; the largest has {size} texels.</source>
+   <translation>{count} {word} an nichts; das größte hat {size} Texel.</translation>
   </message>
   <message>
    <source>Drop the loose pieces</source>
@@ -1612,24 +1952,24 @@
    <translation>Stücke hängen</translation>
   </message>
   <message>
-   <source>Soft parts still hold {0} of a {1} backdrop, {2}; on screen it shows by up to {3} of 255.</source>
-   <translation>Weiche Teile enthalten noch {0} eines {1} Hintergrunds, {2}; auf dem Schirm zeigt er sich um bis zu {3} von 255.</translation>
-  </message>
-  <message>
-   <source>Soft parts may hold some of a {0} backdrop, {1}, by up to {2} of 255; how much cannot be told from the picture's own texture (about {3}, give or take {4}).</source>
-   <translation>Weiche Teile enthalten vielleicht etwas von einem {0} Hintergrund, {1}, um bis zu {2} von 255; wie viel, lässt sich neben der Struktur des Bildes nicht sagen (etwa {3}, plus oder minus {4}).</translation>
-  </message>
-  <message>
    <source>Matte left in soft parts</source>
    <translation>Hintergrundrest in weichen Teilen</translation>
   </message>
   <message>
-   <source>The picture was cut from a backdrop without taking its colour out: a {0} rim on anything of another colour, even unfiltered.</source>
-   <translation>Das Bild wurde aus einem Hintergrund geschnitten, ohne dessen Farbe herauszunehmen: ein {0} Saum auf allem von anderer Farbe, auch ungefiltert.</translation>
+   <source>; {impossible:.1%} of the soft texels would be clipped when it is taken out</source>
+   <translation>; {impossible} der weichen Texel würden beim Herausnehmen abgeschnitten</translation>
   </message>
   <message>
-   <source>; {0} of the soft texels would be clipped when it is taken out.</source>
-   <translation>; {0} der weichen Texel würden beim Herausnehmen abgeschnitten.</translation>
+   <source>Soft parts still hold {share:.0%} of a {tone} backdrop, {hex_of}; on screen it shows by up to {error:.0f} of 255{clipped}.</source>
+   <translation>Weiche Teile enthalten noch {share} eines {tone} Hintergrunds, {hex_of}; auf dem Schirm zeigt er sich um bis zu {error} von 255{clipped}.</translation>
+  </message>
+  <message>
+   <source>Soft parts may hold some of a {tone} backdrop, {hex_of}, by up to {error:.0f} of 255; how much cannot be told from the picture's own texture (about {share:.0%}, give or take {unsure:.0%}).</source>
+   <translation>Weiche Teile enthalten vielleicht etwas von einem {tone} Hintergrund, {hex_of}, um bis zu {error} von 255; wie viel, lässt sich neben der Struktur des Bildes nicht sagen (etwa {share}, plus oder minus {unsure}).</translation>
+  </message>
+  <message>
+   <source>The picture was cut from a backdrop without taking its colour out: a {tone} rim on anything of another colour, even unfiltered.</source>
+   <translation>Das Bild wurde aus einem Hintergrund geschnitten, ohne dessen Farbe herauszunehmen: ein {tone} Saum auf allem von anderer Farbe, auch ungefiltert.</translation>
   </message>
   <message>
    <source>Remove the matte</source>
@@ -1672,60 +2012,60 @@
    <translation>Größtenteils leer</translation>
   </message>
   <message>
-   <source>Only {0} of the texels lie between clear and solid, yet {1} sorts and blends every one of them.</source>
-   <translation>Nur {0} der Texel liegen zwischen klar und deckend, doch {1} sortiert und mischt jeden.</translation>
-  </message>
-  <message>
    <source>It costs sorting and overdraw and can be drawn in the wrong order; Cutout looks the same here and needs neither.</source>
    <translation>Es kostet Sortieren und Übermalen und kann in falscher Reihenfolge gezeichnet werden; Cutout sieht hier gleich aus und braucht beides nicht.</translation>
-  </message>
-  <message>
-   <source>{0} of what is seen is half clear, and Cutout makes each texel all or nothing.</source>
-   <translation>{0} dessen, was man sieht, ist halb klar, und Cutout macht jeden Texel zu alles oder nichts.</translation>
   </message>
   <message>
    <source>Soft edges and veils turn into hard, crawling outlines.</source>
    <translation>Weiche Kanten und Schleier werden zu harten, kriechenden Umrissen.</translation>
   </message>
   <message>
-   <source>The soft part of the alpha has only {0} levels, {1} of 255 apart.</source>
-   <translation>Der weiche Teil des Alphas hat nur {0} Stufen, {1} von 255 auseinander.</translation>
-  </message>
-  <message>
    <source>Smoke and glass show contour lines instead of an even fade.</source>
    <translation>Rauch und Glas zeigen Höhenlinien statt eines glatten Verlaufs.</translation>
-  </message>
-  <message>
-   <source>{0} faint specks stand alone in clear surroundings, of alpha {1} on average.</source>
-   <translation>{0} blasse Sprenkel stehen allein in klarer Umgebung, im Mittel mit Alpha {1}.</translation>
   </message>
   <message>
    <source>A veil of dust in the game; and they hold the colour of what was cut away, which leaks into the edge with distance.</source>
    <translation>Ein Staubschleier im Spiel; und sie tragen die Farbe dessen, was weggeschnitten wurde, die in der Ferne in die Kante sickert.</translation>
   </message>
   <message>
-   <source>{0} of the picture is empty margin.</source>
-   <translation>{0} des Bildes ist leerer Rand.</translation>
-  </message>
-  <message>
    <source>Memory is spent on nothing, and every clear texel is still drawn.</source>
    <translation>Speicher wird für nichts ausgegeben, und jeder klare Texel doch gezeichnet.</translation>
+  </message>
+  <message>
+   <source>Only {between:.1%} of the texels lie between clear and solid, yet {blend} sorts and blends every one of them.</source>
+   <translation>Nur {between} der Texel liegen zwischen klar und deckend, doch {blend} sortiert und mischt jeden.</translation>
   </message>
   <message>
    <source>Blend as Cutout</source>
    <translation>Als Cutout mischen</translation>
   </message>
   <message>
+   <source>{share:.0%} of what is seen is half clear, and Cutout makes each texel all or nothing.</source>
+   <translation>{share} dessen, was man sieht, ist halb klar, und Cutout macht jeden Texel zu alles oder nichts.</translation>
+  </message>
+  <message>
    <source>Blend as Translucent</source>
    <translation>Als Translucent mischen</translation>
+  </message>
+  <message>
+   <source>The soft part of the alpha has only {count} levels, {step:.0f} of 255 apart.</source>
+   <translation>Der weiche Teil des Alphas hat nur {count} Stufen, {step} von 255 auseinander.</translation>
   </message>
   <message>
    <source>Smooth the alpha over 2 px</source>
    <translation>Das Alpha über 2 px glätten</translation>
   </message>
   <message>
+   <source>{count} faint specks stand alone in clear surroundings, of alpha {mean:.3f} on average.</source>
+   <translation>{count} blasse Sprenkel stehen allein in klarer Umgebung, im Mittel mit Alpha {mean}.</translation>
+  </message>
+  <message>
    <source>Clear those texels</source>
    <translation>Diese Texel klären</translation>
+  </message>
+  <message>
+   <source>{value:.0%} of the picture is empty margin.</source>
+   <translation>{value} des Bildes ist leerer Rand.</translation>
   </message>
   <message>
    <source>Trim to what is seen</source>
@@ -1752,44 +2092,44 @@
    <translation>Löcher schließen sich in der Ferne</translation>
   </message>
   <message>
-   <source>Where {0} meet, the step is {1} of 255; inside it is {2}.</source>
-   <translation>Wo {0} zusammentreffen, ist der Schritt {1} von 255; innen ist er {2}.</translation>
-  </message>
-  <message>
    <source>The repetition shows as a grid of lines.</source>
    <translation>Die Wiederholung zeigt sich als Gitter von Linien.</translation>
-  </message>
-  <message>
-   <source>The texels are unit vectors, as in a normal map, but are filtered as colour: off by {0} of 255 two levels down.</source>
-   <translation>Die Texel sind Einheitsvektoren wie in einer Normalenkarte, werden aber als Farbe gefiltert: zwei Stufen tiefer um {0} von 255 daneben.</translation>
   </message>
   <message>
    <source>Directions are bent towards one side; lit surfaces look inflated or dull.</source>
    <translation>Richtungen neigen sich zu einer Seite; beleuchtete Flächen wirken aufgeblasen oder stumpf.</translation>
   </message>
   <message>
-   <source>It is drawn as colour but taken as data: filtering is off by {0} of 255 two levels down, and its light is not decoded.</source>
-   <translation>Es wird als Farbe gezeichnet, aber als Daten genommen: das Filtern liegt zwei Stufen tiefer um {0} von 255 daneben, und sein Licht wird nicht dekodiert.</translation>
-  </message>
-  <message>
    <source>It looks washed out beside everything else, and edges change their brightness with distance.</source>
    <translation>Es wirkt neben allem anderen ausgewaschen, und Kanten ändern in der Ferne ihre Helligkeit.</translation>
+  </message>
+  <message>
+   <source>Where {sides} meet, the step is {across:.1f} of 255; inside it is {inside:.1f}.</source>
+   <translation>Wo {sides} zusammentreffen, ist der Schritt {across} von 255; innen ist er {inside}.</translation>
   </message>
   <message>
    <source>Make it tile</source>
    <translation>Kachelbar machen</translation>
   </message>
   <message>
-   <source>At mip level {0}, {1} of {2} holes have closed; the usual hole is {3} texels across there, and coverage has gone from {4} to {5}.</source>
-   <translation>In Mip-Stufe {0} haben sich {1} von {2} Löchern geschlossen; das übliche Loch ist dort {3} Texel breit, und die Deckung ging von {4} auf {5}.</translation>
-  </message>
-  <message>
    <source>A screen or mesh turns into a plate, or vanishes, as it moves away.</source>
    <translation>Ein Gitter oder Netz wird zur Platte oder verschwindet, wenn es sich entfernt.</translation>
   </message>
   <message>
+   <source>The texels are unit vectors, as in a normal map, but are filtered as colour: off by {apart:.1f} of 255 two levels down.</source>
+   <translation>Die Texel sind Einheitsvektoren wie in einer Normalenkarte, werden aber als Farbe gefiltert: zwei Stufen tiefer um {apart} von 255 daneben.</translation>
+  </message>
+  <message>
+   <source>It is drawn as colour but taken as data: filtering is off by {apart:.1f} of 255 two levels down, and its light is not decoded.</source>
+   <translation>Es wird als Farbe gezeichnet, aber als Daten genommen: das Filtern liegt zwei Stufen tiefer um {apart} von 255 daneben, und sein Licht wird nicht dekodiert.</translation>
+  </message>
+  <message>
    <source>Take it as colour</source>
    <translation>Als Farbe nehmen</translation>
+  </message>
+  <message>
+   <source>At mip level {level}, {size} of {size2} holes have closed; the usual hole is {across:.1f} texels across there, and coverage has gone from {at0:.0%} to {now:.0%}.</source>
+   <translation>In Mip-Stufe {level} haben sich {size} von {size2} Löchern geschlossen; das übliche Loch ist dort {across} Texel breit, und die Deckung ging von {at0} auf {now}.</translation>
   </message>
   <message>
    <source>Keep coverage in every level</source>
@@ -1800,8 +2140,8 @@
    <translation>Als Daten nehmen</translation>
   </message>
   <message>
-   <source>“{0}” is no geometry that Mivex has delivered, or is cut short.</source>
-   <translation>„{0}“ ist keine Geometrie, die Mivex geliefert hat, oder ist abgeschnitten.</translation>
+   <source>“{name}” is no geometry that Mivex has delivered, or is cut short.</source>
+   <translation>„{name}“ ist keine Geometrie, die Mivex geliefert hat, oder ist abgeschnitten.</translation>
   </message>
   <message>
    <source>levels held</source>
@@ -1812,20 +2152,20 @@
    <translation>Die Lieferung nennt keine Kamera.</translation>
   </message>
   <message>
-   <source>“{0}” was written by a newer Mivex (blend sheet {1}; this one reads {2}).</source>
-   <translation>„{0}“ stammt von einem neueren Mivex (Mischblatt {1}; dieses liest {2}).</translation>
+   <source>“{name}” was written by a newer Mivex (blend sheet {blend_sheet}; this one reads {sheet_version}).</source>
+   <translation>„{name}“ stammt von einem neueren Mivex (Mischblatt {blend_sheet}; dieses liest {sheet_version}).</translation>
   </message>
   <message>
-   <source>“{0}” was written by a newer Mivex (motion {1}; this one reads {2}).</source>
-   <translation>„{0}“ stammt von einem neueren Mivex (Bewegung {1}; dieses liest {2}).</translation>
+   <source>“{name}” was written by a newer Mivex (motion {motion}; this one reads {motion_version}).</source>
+   <translation>„{name}“ stammt von einem neueren Mivex (Bewegung {motion}; dieses liest {motion_version}).</translation>
   </message>
   <message>
-   <source>“{0}” is not what Mivex delivers, or is cut short.</source>
-   <translation>„{0}“ ist nicht, was Mivex liefert, oder ist abgeschnitten.</translation>
+   <source>“{now}” is not what Mivex delivers, or is cut short.</source>
+   <translation>„{now}“ ist nicht, was Mivex liefert, oder ist abgeschnitten.</translation>
   </message>
   <message>
-   <source>“{0}” is missing from the delivery.</source>
-   <translation>„{0}“ fehlt in der Lieferung.</translation>
+   <source>“{file}” is missing from the delivery.</source>
+   <translation>„{file}“ fehlt in der Lieferung.</translation>
   </message>
   <message>
    <source>Makes its own mip levels</source>
@@ -1888,32 +2228,32 @@
    <translation>Solid</translation>
   </message>
   <message>
-   <source>There is no build “{0}” (there are {1}).{2}</source>
-   <translation>Es gibt keinen Aufbau „{0}“ (es gibt {1}).{2}</translation>
+   <source>There is no build “{name}” (there are {parts}).{more}</source>
+   <translation>Es gibt keinen Aufbau „{name}“ (es gibt {parts}).{more}</translation>
   </message>
   <message>
-   <source>{0} is not a build.</source>
-   <translation>{0} ist kein Aufbau.</translation>
+   <source>{what} is not a build.</source>
+   <translation>{what} ist kein Aufbau.</translation>
   </message>
   <message>
-   <source>{0} was saved by a newer Mivex (build {1}; this one reads up to {2}).</source>
-   <translation>{0} stammt von einem neueren Mivex (Aufbau {1}; dieses liest bis {2}).</translation>
+   <source>{what} was saved by a newer Mivex (build {version}; this one reads up to {version2}).</source>
+   <translation>{what} stammt von einem neueren Mivex (Aufbau {version}; dieses liest bis {version2}).</translation>
   </message>
   <message>
-   <source>Layer {0}</source>
-   <translation>Ebene {0}</translation>
+   <source>Layer {i}</source>
+   <translation>Ebene {i}</translation>
   </message>
   <message>
-   <source>{0} is not a JSON text, or is cut short.</source>
-   <translation>{0} ist kein JSON-Text oder ist abgeschnitten.</translation>
+   <source>{what} is not a JSON text, or is cut short.</source>
+   <translation>{what} ist kein JSON-Text oder ist abgeschnitten.</translation>
   </message>
   <message>
-   <source>The build cannot be kept in “{0}”: {1}.</source>
-   <translation>Der Aufbau lässt sich nicht in „{0}“ aufheben: {1}.</translation>
+   <source>The build cannot be kept in “{parent}”: {strerror}.</source>
+   <translation>Der Aufbau lässt sich nicht in „{parent}“ aufheben: {strerror}.</translation>
   </message>
   <message>
-   <source>{0}: strength</source>
-   <translation>{0}: Stärke</translation>
+   <source>{name}: strength</source>
+   <translation>{name}: Stärke</translation>
   </message>
   <message>
    <source>the layer that is painted on is gone.</source>
@@ -1924,20 +2264,8 @@
    <translation>das Gemalte wird anderswohin gelegt; es zeigt sich, wenn der Strich endet.</translation>
   </message>
   <message>
-   <source>pattern {0} {1} {2}</source>
-   <translation>pattern {0} {1} {2}</translation>
-  </message>
-  <message>
-   <source>paint {0} {1}</source>
-   <translation>paint {0} {1}</translation>
-  </message>
-  <message>
    <source>the layer that its mask reads is gone.</source>
    <translation>die Ebene, die seine Maske liest, ist fort.</translation>
-  </message>
-  <message>
-   <source>its mask and that of “{0}” use each other.</source>
-   <translation>seine Maske und die von „{0}“ benutzen einander.</translation>
   </message>
   <message>
    <source>no overlay is chosen.</source>
@@ -1952,8 +2280,8 @@
    <translation>seine Flächen gehören zu einem Netz, und das Overlay sitzt auf keinem.</translation>
   </message>
   <message>
-   <source>“{0}” makes nothing of that channel.</source>
-   <translation>„{0}“ macht aus diesem Kanal nichts.</translation>
+   <source>its mask and that of “{name}” use each other.</source>
+   <translation>seine Maske und die von „{name}“ benutzen einander.</translation>
   </message>
   <message>
    <source>no picture is chosen.</source>
@@ -1964,8 +2292,12 @@
    <translation>ein Strich bleibt auf Flächen eines Netzes, und das Overlay sitzt auf keinem.</translation>
   </message>
   <message>
-   <source>Layer “{0}”: {1}</source>
-   <translation>Ebene „{0}“: {1}</translation>
+   <source>“{name}” makes nothing of that channel.</source>
+   <translation>„{name}“ macht aus diesem Kanal nichts.</translation>
+  </message>
+  <message>
+   <source>Layer “{name}”: {e}</source>
+   <translation>Ebene „{name}“: {e}</translation>
   </message>
   <message>
    <source>Colour</source>
@@ -3208,16 +3540,12 @@
    <translation>Auf der Spitze</translation>
   </message>
   <message>
-   <source>layer “{0}”</source>
-   <translation>Ebene „{0}“</translation>
+   <source>layer “{name}”</source>
+   <translation>Ebene „{name}“</translation>
   </message>
   <message>
-   <source>Layer “{0}”, {1}: {2}</source>
-   <translation>Ebene „{0}“, {1}: {2}</translation>
-  </message>
-  <message>
-   <source>{0} all</source>
-   <translation>{0} alle</translation>
+   <source>Layer “{name}”, {channels}: {e}</source>
+   <translation>Ebene „{name}“, {channels}: {e}</translation>
   </message>
   <message>
    <source>Build of layers</source>
@@ -4040,32 +4368,32 @@
    <translation>Relativ zur Projektdatei oder absolut.</translation>
   </message>
   <message>
-   <source>Until then {0} particles would be born; {1} are followed at most.</source>
-   <translation>Bis dahin würden {0} Teilchen geboren; höchstens {1} werden verfolgt.</translation>
-  </message>
-  <message>
-   <source>a curve has 1 to {0} points</source>
-   <translation>eine Kurve hat 1 bis {0} Punkte</translation>
+   <source>Until then {count:,} particles would be born; {furthest:,} are followed at most.</source>
+   <translation>Bis dahin würden {count} Teilchen geboren; höchstens {furthest} werden verfolgt.</translation>
   </message>
   <message>
    <source>the points of a curve must rise from 0 to 1</source>
    <translation>die Punkte einer Kurve müssen von 0 bis 1 steigen</translation>
   </message>
   <message>
-   <source>the values of a curve lie between −{0} and {1}</source>
-   <translation>die Werte einer Kurve liegen zwischen −{0} und {1}</translation>
-  </message>
-  <message>
    <source>Smooth between the points, or straight.</source>
    <translation>Glatt zwischen den Punkten oder gerade.</translation>
   </message>
   <message>
-   <source>a ramp has 1 to {0} stops</source>
-   <translation>ein Verlauf hat 1 bis {0} Stopps</translation>
+   <source>a curve has 1 to {most_points} points</source>
+   <translation>eine Kurve hat 1 bis {most_points} Punkte</translation>
+  </message>
+  <message>
+   <source>the values of a curve lie between −{largest:g} and {largest:g}</source>
+   <translation>die Werte einer Kurve liegen zwischen −{largest} und {largest}</translation>
   </message>
   <message>
    <source>the stops of a ramp must rise</source>
    <translation>die Stopps eines Verlaufs müssen steigen</translation>
+  </message>
+  <message>
+   <source>a ramp has 1 to {most_points} stops</source>
+   <translation>ein Verlauf hat 1 bis {most_points} Stopps</translation>
   </message>
   <message>
    <source>Point</source>
@@ -4600,10 +4928,6 @@
    <translation>Kennung des Effekts, dessen Kopie es ist; eigen sind dann Ort, Seed und offene Regler.</translation>
   </message>
   <message>
-   <source>a burst has 0 to {0} particles, the first number not above the second</source>
-   <translation>ein Schub hat 0 bis {0} Teilchen, die erste Zahl nicht über der zweiten</translation>
-  </message>
-  <message>
    <source>Again and again</source>
    <translation>Immer wieder</translation>
   </message>
@@ -4696,12 +5020,16 @@
    <translation>Jüngste zuerst</translation>
   </message>
   <message>
-   <source>“{0}” is none of {1}</source>
-   <translation>„{0}“ ist keins von {1}</translation>
+   <source>a burst has 0 to {most} particles, the first number not above the second</source>
+   <translation>ein Schub hat 0 bis {most} Teilchen, die erste Zahl nicht über der zweiten</translation>
   </message>
   <message>
-   <source>Times run from 0 to {0} seconds.</source>
-   <translation>Zeiten gehen von 0 bis {0} Sekunden.</translation>
+   <source>“{unknown}” is none of {parts}</source>
+   <translation>„{unknown}“ ist keins von {parts}</translation>
+  </message>
+  <message>
+   <source>Times run from 0 to {latest:.0f} seconds.</source>
+   <translation>Zeiten gehen von 0 bis {latest} Sekunden.</translation>
   </message>
   <message>
    <source>Steady plume</source>
@@ -4784,48 +5112,52 @@
    <translation>Blitz</translation>
   </message>
   <message>
-   <source>A frame of “{0}”</source>
-   <translation>Ein Bild von „{0}“</translation>
+   <source>A frame of “{name}”</source>
+   <translation>Ein Bild von „{name}“</translation>
   </message>
   <message>
-   <source>“{0}” is no WebP, GIF or PNG file.</source>
-   <translation>„{0}“ ist keine WebP-, GIF- oder PNG-Datei.</translation>
+   <source>“{name}” is no WebP, GIF or PNG file.</source>
+   <translation>„{name}“ ist keine WebP-, GIF- oder PNG-Datei.</translation>
   </message>
   <message>
-   <source>“{0}” is broken, or holds no frames.</source>
-   <translation>„{0}“ ist kaputt oder enthält keine Bilder.</translation>
+   <source>“{name}” is broken, or holds no frames.</source>
+   <translation>„{name}“ ist kaputt oder enthält keine Bilder.</translation>
   </message>
   <message>
-   <source>“{0}” has {1} frames of {2} × {3}, which is more than Mivex takes.</source>
-   <translation>„{0}“ hat {1} Bilder von {2} × {3}, mehr als Mivex nimmt.</translation>
+   <source>“{name}” has {count} frames of {w} × {h}, which is more than Mivex takes.</source>
+   <translation>„{name}“ hat {count} Bilder von {w} × {h}, mehr als Mivex nimmt.</translation>
   </message>
   <message>
-   <source>A WebP has sides to 16383; these frames are {0} × {1}.</source>
-   <translation>Ein WebP hat Seiten bis 16383; diese Bilder sind {0} × {1}.</translation>
+   <source>A WebP has sides to 16383; these frames are {w} × {h}.</source>
+   <translation>Ein WebP hat Seiten bis 16383; diese Bilder sind {w} × {h}.</translation>
   </message>
   <message>
-   <source>“{0}” could not be encoded.</source>
-   <translation>„{0}“ ließ sich nicht kodieren.</translation>
-  </message>
-  <message>
-   <source>“{0}”: pictures are written as {1}.</source>
-   <translation>„{0}“: Bilder werden als {1} geschrieben.</translation>
+   <source>“{name}” could not be encoded.</source>
+   <translation>„{name}“ ließ sich nicht kodieren.</translation>
   </message>
   <message>
    <source>The picture could not be stored as PNG.</source>
    <translation>Das Bild ließ sich nicht als PNG speichern.</translation>
   </message>
   <message>
-   <source>“{0}”: Mivex does not write this kind of file.</source>
-   <translation>„{0}“: solche Dateien schreibt Mivex nicht.</translation>
+   <source>“{name}”: pictures are written as {parts}.</source>
+   <translation>„{name}“: Bilder werden als {parts} geschrieben.</translation>
   </message>
   <message>
-   <source>The picture could not be stored as OpenEXR: {0}.</source>
-   <translation>Das Bild ließ sich nicht als OpenEXR speichern: {0}.</translation>
+   <source>“{name}”: Mivex does not write this kind of file.</source>
+   <translation>„{name}“: solche Dateien schreibt Mivex nicht.</translation>
   </message>
   <message>
-   <source>“{0}” was written, but reading it back gave other texels; it was not put in place, and what was there before is untouched.</source>
-   <translation>„{0}“ wurde geschrieben, aber das Zurücklesen ergab andere Texel; es kam nicht an seinen Platz, und was vorher da war, ist unberührt.</translation>
+   <source>The picture could not be stored as OpenEXR: {why}.</source>
+   <translation>Das Bild ließ sich nicht als OpenEXR speichern: {why}.</translation>
+  </message>
+  <message>
+   <source>“{path}” cannot be written: {strerror}.</source>
+   <translation>„{path}“ lässt sich nicht schreiben: {strerror}.</translation>
+  </message>
+  <message>
+   <source>“{path}” was written, but reading it back gave other texels; it was not put in place, and what was there before is untouched.</source>
+   <translation>„{path}“ wurde geschrieben, aber das Zurücklesen ergab andere Texel; es kam nicht an seinen Platz, und was vorher da war, ist unberührt.</translation>
   </message>
   <message>
    <source>the disk may be full</source>
@@ -4836,44 +5168,60 @@
    <translation>KTX 2</translation>
   </message>
   <message>
-   <source>“{0}” is not a kind of picture Mivex reads (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).</source>
-   <translation>„{0}“ ist kein Bild, das Mivex liest (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).</translation>
+   <source>“{name}” is not a kind of picture Mivex reads (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).</source>
+   <translation>„{name}“ ist kein Bild, das Mivex liest (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).</translation>
   </message>
   <message>
-   <source>“{0}” is broken or not really a {1} file.</source>
-   <translation>„{0}“ ist kaputt oder nicht wirklich eine {1}-Datei.</translation>
+   <source>“{name}” is broken or not really a {kinds} file.</source>
+   <translation>„{name}“ ist kaputt oder nicht wirklich eine {kinds}-Datei.</translation>
   </message>
   <message>
-   <source>“{0}” holds no texels ({1} × {2}).</source>
-   <translation>„{0}“ enthält keine Texel ({1} × {2}).</translation>
+   <source>“{name}” holds no texels ({width} × {height}).</source>
+   <translation>„{name}“ enthält keine Texel ({width} × {height}).</translation>
   </message>
   <message>
-   <source>“{0}” is {1} × {2}; Mivex takes {3}.</source>
-   <translation>„{0}“ ist {1} × {2}; Mivex nimmt {3}.</translation>
+   <source>“{name}” is {width} × {height}; Mivex takes {words}.</source>
+   <translation>„{name}“ ist {width} × {height}; Mivex nimmt {words}.</translation>
   </message>
   <message>
-   <source>“{0}” is a deep OpenEXR, with several samples a texel, which Mivex does not read.</source>
-   <translation>„{0}“ ist ein tiefes OpenEXR mit mehreren Proben je Texel, das Mivex nicht liest.</translation>
+   <source>“{name}” is a deep OpenEXR, with several samples a texel, which Mivex does not read.</source>
+   <translation>„{name}“ ist ein tiefes OpenEXR mit mehreren Proben je Texel, das Mivex nicht liest.</translation>
   </message>
   <message>
-   <source>“{0}” is a volume, not a picture.</source>
-   <translation>„{0}“ ist ein Volumen, kein Bild.</translation>
+   <source>“{name}” is a volume, not a picture.</source>
+   <translation>„{name}“ ist ein Volumen, kein Bild.</translation>
   </message>
   <message>
-   <source>“{0}” is really a {1} file, which Mivex does not read.</source>
-   <translation>„{0}“ ist in Wahrheit eine {1}-Datei, die Mivex nicht liest.</translation>
+   <source>“{name}” is really a {kind} file, which Mivex does not read.</source>
+   <translation>„{name}“ ist in Wahrheit eine {kind}-Datei, die Mivex nicht liest.</translation>
   </message>
   <message>
-   <source>“{0}” is cut short or damaged; its texels cannot be read.</source>
-   <translation>„{0}“ ist abgeschnitten oder beschädigt; seine Texel lassen sich nicht lesen.</translation>
+   <source>“{name}” is cut short or damaged; its texels cannot be read.</source>
+   <translation>„{name}“ ist abgeschnitten oder beschädigt; seine Texel lassen sich nicht lesen.</translation>
   </message>
   <message>
-   <source>“{0}” is broken and cannot be read.</source>
-   <translation>„{0}“ ist kaputt und lässt sich nicht lesen.</translation>
+   <source>“{name}” is broken and cannot be read.</source>
+   <translation>„{name}“ ist kaputt und lässt sich nicht lesen.</translation>
   </message>
   <message>
-   <source>its name says “{0}”</source>
-   <translation>der Name sagt „{0}“</translation>
+   <source>the file</source>
+   <translation>die Datei</translation>
+  </message>
+  <message>
+   <source>Mivex</source>
+   <translation>Mivex</translation>
+  </message>
+  <message>
+   <source>“{name}” is broken or not really a KTX 2 file.</source>
+   <translation>„{name}“ ist beschädigt oder gar keine KTX-2-Datei.</translation>
+  </message>
+  <message>
+   <source>“{name}” is a KTX 2 file of a kind that Mivex does not read: only flat, uncompressed ones.</source>
+   <translation>„{name}“ ist eine KTX-2-Datei einer Art, die Mivex nicht liest: nur flache, unkomprimierte.</translation>
+  </message>
+  <message>
+   <source>“{name}” is broken: {wide} × {high} texels in {count} levels cannot be.</source>
+   <translation>„{name}“ ist beschädigt: {wide} × {high} Texel in {count} Stufen kann es nicht geben.</translation>
   </message>
   <message>
    <source>it has a single channel</source>
@@ -4884,12 +5232,16 @@
    <translation>die Texel sind Einheitsvektoren wie in einer Normalenkarte</translation>
   </message>
   <message>
-   <source>its name says “{0}”, but its texels do not</source>
-   <translation>der Name sagt „{0}“, aber die Texel nicht</translation>
-  </message>
-  <message>
    <source>nothing marks it as data</source>
    <translation>nichts weist es als Daten aus</translation>
+  </message>
+  <message>
+   <source>its name says “{hit}”</source>
+   <translation>der Name sagt „{hit}“</translation>
+  </message>
+  <message>
+   <source>its name says “{hit}”, but its texels do not</source>
+   <translation>der Name sagt „{hit}“, aber die Texel nicht</translation>
   </message>
   <message>
    <source>Inter</source>
@@ -4904,10 +5256,6 @@
    <translation>erklärt Entities, denen Mivex nicht folgt</translation>
   </message>
   <message>
-   <source>holds a number beyond {0}, which Mivex does not draw</source>
-   <translation>enthält eine Zahl jenseits von {0}, die Mivex nicht zeichnet</translation>
-  </message>
-  <message>
    <source>is broken: its viewBox does not hold four numbers</source>
    <translation>ist kaputt: die viewBox enthält nicht vier Zahlen</translation>
   </message>
@@ -4916,56 +5264,60 @@
    <translation>ist kaputt oder nicht wirklich eine SVG-Datei</translation>
   </message>
   <message>
-   <source>“{0}” is broken or not really an SVG file.</source>
-   <translation>„{0}“ ist kaputt oder nicht wirklich eine SVG-Datei.</translation>
-  </message>
-  <message>
-   <source>“{0}” could not be drawn.</source>
-   <translation>„{0}“ ließ sich nicht zeichnen.</translation>
-  </message>
-  <message>
-   <source>nests its groups more than {0} deep, which Mivex does not draw</source>
-   <translation>verschachtelt Gruppen tiefer als {0}, das zeichnet Mivex nicht</translation>
-  </message>
-  <message>
-   <source>has more than {0} parts, which Mivex does not draw</source>
-   <translation>hat mehr als {0} Teile, das zeichnet Mivex nicht</translation>
-  </message>
-  <message>
-   <source>asks for noise of more than {0} octaves, which Mivex does not draw</source>
-   <translation>verlangt Rauschen mit mehr als {0} Oktaven, das zeichnet Mivex nicht</translation>
-  </message>
-  <message>
    <source>refers to something outside itself; embed it, Mivex draws nothing from other files</source>
    <translation>verweist auf etwas außerhalb; betten Sie es ein, Mivex zeichnet nichts aus anderen Dateien</translation>
+  </message>
+  <message>
+   <source>holds a number beyond {largest_number:.0e}, which Mivex does not draw</source>
+   <translation>enthält eine Zahl jenseits von {largest_number}, die Mivex nicht zeichnet</translation>
   </message>
   <message>
    <source>cannot be read: it is not text in UTF-8</source>
    <translation>lässt sich nicht lesen: es ist kein Text in UTF-8</translation>
   </message>
   <message>
-   <source>is broken: its {0} is no number</source>
-   <translation>ist kaputt: {0} ist keine Zahl</translation>
+   <source>“{name}” is broken or not really an SVG file.</source>
+   <translation>„{name}“ ist kaputt oder nicht wirklich eine SVG-Datei.</translation>
   </message>
   <message>
-   <source>has a {0} of more than {1} units a side, which Mivex does not draw</source>
-   <translation>hat ein {0} von mehr als {1} Einheiten je Seite, das zeichnet Mivex nicht</translation>
+   <source>“{name}” could not be drawn.</source>
+   <translation>„{name}“ ließ sich nicht zeichnen.</translation>
+  </message>
+  <message>
+   <source>nests its groups more than {deepest} deep, which Mivex does not draw</source>
+   <translation>verschachtelt Gruppen tiefer als {deepest}, das zeichnet Mivex nicht</translation>
+  </message>
+  <message>
+   <source>has more than {most_elements} parts, which Mivex does not draw</source>
+   <translation>hat mehr als {most_elements} Teile, das zeichnet Mivex nicht</translation>
+  </message>
+  <message>
+   <source>asks for noise of more than {most_octaves} octaves, which Mivex does not draw</source>
+   <translation>verlangt Rauschen mit mehr als {most_octaves} Oktaven, das zeichnet Mivex nicht</translation>
   </message>
   <message>
    <source>holds a picture that is broken</source>
    <translation>enthält ein kaputtes Bild</translation>
   </message>
   <message>
-   <source>holds a picture of {0} × {1}; inside a drawing Mivex takes {2} a side</source>
-   <translation>enthält ein Bild von {0} × {1}; in einer Zeichnung nimmt Mivex {2} je Seite</translation>
+   <source>is broken: its {key} is no number</source>
+   <translation>ist kaputt: {key} ist keine Zahl</translation>
   </message>
   <message>
-   <source>has more than {0} letters, which Mivex does not draw</source>
-   <translation>hat mehr als {0} Buchstaben, das zeichnet Mivex nicht</translation>
+   <source>has a {tag} of more than {largest_inner} units a side, which Mivex does not draw</source>
+   <translation>hat ein {tag} von mehr als {largest_inner} Einheiten je Seite, das zeichnet Mivex nicht</translation>
   </message>
   <message>
-   <source>“{0}” is damaged: its texels name colours that its colour map lacks.</source>
-   <translation>„{0}“ ist beschädigt: seine Texel nennen Farben, die in der Farbtabelle fehlen.</translation>
+   <source>holds a picture of {w} × {h}; inside a drawing Mivex takes {largest_inner} a side</source>
+   <translation>enthält ein Bild von {w} × {h}; in einer Zeichnung nimmt Mivex {largest_inner} je Seite</translation>
+  </message>
+  <message>
+   <source>has more than {most_letters} letters, which Mivex does not draw</source>
+   <translation>hat mehr als {most_letters} Buchstaben, das zeichnet Mivex nicht</translation>
+  </message>
+  <message>
+   <source>“{name}” is damaged: its texels name colours that its colour map lacks.</source>
+   <translation>„{name}“ ist beschädigt: seine Texel nennen Farben, die in der Farbtabelle fehlen.</translation>
   </message>
   <message>
    <source>Backdrop</source>
@@ -6424,8 +6776,8 @@
    <translation>Wie viel vom Rest noch da ist: 1 nimmt alles heraus.</translation>
   </message>
   <message>
-   <source>{0} of the soft texels are clipped: they cannot have lain over this matte.</source>
-   <translation>{0} der weichen Texel werden abgeschnitten: sie können nicht über diesem Hintergrund gelegen haben.</translation>
+   <source>{share:.1%} of the soft texels are clipped: they cannot have lain over this matte.</source>
+   <translation>{share} der weichen Texel werden abgeschnitten: sie können nicht über diesem Hintergrund gelegen haben.</translation>
   </message>
   <message>
    <source>Grey of the colour</source>
@@ -6564,10 +6916,6 @@
    <translation>Eine Seite mit Bildern, Einstellungen und Befunden.</translation>
   </message>
   <message>
-   <source>There is no delivery recipe “{0}”; there are {1}.</source>
-   <translation>Es gibt kein Lieferrezept „{0}“; es gibt {1}.</translation>
-  </message>
-  <message>
    <source>Takes</source>
    <translation>Nimmt</translation>
   </message>
@@ -6578,10 +6926,6 @@
   <message>
    <source>Name or id of another overlay whose channel is taken; empty: this one.</source>
    <translation>Name oder Kennung eines anderen Overlays, dessen Kanal genommen wird; leer: dieses.</translation>
-  </message>
-  <message>
-   <source>mask of layer {0}</source>
-   <translation>Maske von Ebene {0}</translation>
   </message>
   <message>
    <source>Feed of each channel.</source>
@@ -6620,24 +6964,16 @@
    <translation>Szene, alles</translation>
   </message>
   <message>
-   <source>{0} is not a delivery recipe.</source>
-   <translation>{0} ist kein Lieferrezept.</translation>
-  </message>
-  <message>
-   <source>{0} was made for a newer Mivex (delivery recipe {1}; this one reads {2}).</source>
-   <translation>{0} ist für ein neueres Mivex gemacht (Lieferrezept {1}; dieses liest {2}).</translation>
+   <source>There is no delivery recipe “{key}”; there are {parts}.</source>
+   <translation>Es gibt kein Lieferrezept „{key}“; es gibt {parts}.</translation>
   </message>
   <message>
    <source>the recipe</source>
    <translation>das Rezept</translation>
   </message>
   <message>
-   <source>{0}: it writes nothing.</source>
-   <translation>{0}: es schreibt nichts.</translation>
-  </message>
-  <message>
-   <source> of {0}</source>
-   <translation> von {0}</translation>
+   <source>mask of layer {layer}</source>
+   <translation>Maske von Ebene {layer}</translation>
   </message>
   <message>
    <source>32, real numbers</source>
@@ -6656,10 +6992,6 @@
    <translation>eine Datei hat einen Kanal (red), drei (red, green, blue) oder vier mit alpha</translation>
   </message>
   <message>
-   <source>{0} holds {1} bits a channel, not {2}</source>
-   <translation>{0} hält {1} Bit je Kanal, nicht {2}</translation>
-  </message>
-  <message>
    <source>glTF, one file</source>
    <translation>glTF, eine Datei</translation>
   </message>
@@ -6672,16 +7004,40 @@
    <translation>zwei Dateien eines Rezepts haben dasselbe Namensmuster</translation>
   </message>
   <message>
-   <source>{0}: {1} has no setting “{2}”.</source>
-   <translation>{0}: {1} hat keine Einstellung „{2}“.</translation>
+   <source>{what} is not a delivery recipe.</source>
+   <translation>{what} ist kein Lieferrezept.</translation>
   </message>
   <message>
-   <source>a channel of “{0}”</source>
-   <translation>ein Kanal von „{0}“</translation>
+   <source>{what} was made for a newer Mivex (delivery recipe {version}; this one reads {recipe_version}).</source>
+   <translation>{what} ist für ein neueres Mivex gemacht (Lieferrezept {version}; dieses liest {recipe_version}).</translation>
   </message>
   <message>
-   <source>{0}, changed</source>
-   <translation>{0}, geändert</translation>
+   <source>{what}: it writes nothing.</source>
+   <translation>{what}: es schreibt nichts.</translation>
+  </message>
+  <message>
+   <source> of {overlay}</source>
+   <translation> von {overlay}</translation>
+  </message>
+  <message>
+   <source>{split} holds {parts} bits a channel, not {bits}</source>
+   <translation>{split} hält {parts} Bit je Kanal, nicht {bits}</translation>
+  </message>
+  <message>
+   <source>{what}: {name} has no setting “{model_extra}”.</source>
+   <translation>{what}: {name} hat keine Einstellung „{model_extra}“.</translation>
+  </message>
+  <message>
+   <source> or </source>
+   <translation> oder </translation>
+  </message>
+  <message>
+   <source>a channel of “{pattern}”</source>
+   <translation>ein Kanal von „{pattern}“</translation>
+  </message>
+  <message>
+   <source>{name}, changed</source>
+   <translation>{name}, geändert</translation>
   </message>
   <message>
    <source>a pixel</source>
@@ -6768,10 +7124,6 @@
    <translation>Raten</translation>
   </message>
   <message>
-   <source>width and height must both be 0, or {0}</source>
-   <translation>Breite und Höhe müssen beide 0 sein oder {0}</translation>
-  </message>
-  <message>
    <source>TGA, 32 bit</source>
    <translation>TGA, 32 Bit</translation>
   </message>
@@ -6780,76 +7132,72 @@
    <translation>TGA, 24 Bit, ohne Alpha</translation>
   </message>
   <message>
-   <source>“{0}” is no setting of a material</source>
-   <translation>„{0}“ ist keine Einstellung eines Materials</translation>
+   <source>width and height must both be 0, or {words}</source>
+   <translation>Breite und Höhe müssen beide 0 sein oder {words}</translation>
   </message>
   <message>
-   <source>Part {0}</source>
-   <translation>Teil {0}</translation>
+   <source>“{unknown}” is no setting of a material</source>
+   <translation>„{unknown}“ ist keine Einstellung eines Materials</translation>
   </message>
   <message>
-   <source>{0} copy</source>
-   <translation>{0} Kopie</translation>
+   <source>Part {number}</source>
+   <translation>Teil {number}</translation>
+  </message>
+  <message>
+   <source>{name} copy</source>
+   <translation>{name} Kopie</translation>
   </message>
   <message>
    <source>The prepared picture</source>
    <translation>Das vorbereitete Bild</translation>
   </message>
   <message>
-   <source>“{0}” has no picture yet.</source>
-   <translation>„{0}“ hat noch kein Bild.</translation>
+   <source>“{name}” has no picture yet.</source>
+   <translation>„{name}“ hat noch kein Bild.</translation>
   </message>
   <message>
-   <source>canvas {0} {1}</source>
-   <translation>canvas {0} {1}</translation>
+   <source>{slot} layers</source>
+   <translation>{slot} Ebenen</translation>
   </message>
   <message>
-   <source>{0} layers</source>
-   <translation>{0} Ebenen</translation>
+   <source>{what} is not a Mivex project.</source>
+   <translation>{what} ist kein Mivex-Projekt.</translation>
   </message>
   <message>
-   <source>{0} step {1}</source>
-   <translation>{0} step {1}</translation>
+   <source>{what} does not say which version it is: “mivex” must be a whole number from 1 on.</source>
+   <translation>{what} sagt nicht, welche Version es ist: „mivex“ muss eine ganze Zahl ab 1 sein.</translation>
   </message>
   <message>
-   <source>{0} texture {1} {2}</source>
-   <translation>{0} texture {1} {2}</translation>
+   <source>{what} was saved by a newer Mivex (format {version}; this one reads up to {version2}). It was left untouched.</source>
+   <translation>{what} stammt von einem neueren Mivex (Format {version}; dieses liest bis {version2}). Es blieb unberührt.</translation>
   </message>
   <message>
-   <source>{0} is not a Mivex project.</source>
-   <translation>{0} ist kein Mivex-Projekt.</translation>
+   <source>{what}: two overlays have the same id.</source>
+   <translation>{what}: zwei Overlays haben dieselbe Kennung.</translation>
   </message>
   <message>
-   <source>{0} does not say which version it is: “mivex” must be a whole number from 1 on.</source>
-   <translation>{0} sagt nicht, welche Version es ist: „mivex“ muss eine ganze Zahl ab 1 sein.</translation>
+   <source>“{name}” was changed on disk by somebody else since it was opened; it was not overwritten.</source>
+   <translation>„{name}“ wurde seit dem Öffnen von jemand anderem geändert; es wurde nicht überschrieben.</translation>
   </message>
   <message>
-   <source>{0} was saved by a newer Mivex (format {1}; this one reads up to {2}). It was left untouched.</source>
-   <translation>{0} stammt von einem neueren Mivex (Format {1}; dieses liest bis {2}). Es blieb unberührt.</translation>
+   <source>{what} has {count:,} overlays; Mivex takes {most_overlays:,}.</source>
+   <translation>{what} hat {count} Overlays; Mivex nimmt {most_overlays}.</translation>
   </message>
   <message>
-   <source>{0}: two overlays have the same id.</source>
-   <translation>{0}: zwei Overlays haben dieselbe Kennung.</translation>
+   <source>{what} is nested too deeply.</source>
+   <translation>{what} ist zu tief verschachtelt.</translation>
   </message>
   <message>
-   <source>“{0}” was changed on disk by somebody else since it was opened; it was not overwritten.</source>
-   <translation>„{0}“ wurde seit dem Öffnen von jemand anderem geändert; es wurde nicht überschrieben.</translation>
+   <source> and {count} more</source>
+   <translation> und {count} mehr</translation>
   </message>
   <message>
-   <source>{0} has {1} overlays; Mivex takes {2}.</source>
-   <translation>{0} hat {1} Overlays; Mivex nimmt {2}.</translation>
+   <source>The folder “{target}” cannot be made: {e}.</source>
+   <translation>Der Ordner „{target}“ lässt sich nicht anlegen: {e}.</translation>
   </message>
   <message>
-   <source>{0} is nested too deeply.</source>
-   <translation>{0} ist zu tief verschachtelt.</translation>
-  </message>
-  <message>
-   <source> and {0} more</source>
-   <translation> und {0} mehr</translation>
-  </message>
-  <message>
-   <source>The folder for unsaved work cannot be made: {0}.</source>
-   <translation>Der Ordner für Ungesichertes lässt sich nicht anlegen: {0}.</translation>
+   <source>The folder for unsaved work cannot be made: {strerror}.</source>
+   <translation>Der Ordner für Ungesichertes lässt sich nicht anlegen: {strerror}.</translation>
   </message>
   <message>
    <source>The work kept aside</source>
@@ -6860,24 +7208,24 @@
    <translation>Gruppe</translation>
   </message>
   <message>
-   <source>“{0}” and “{1}” would use each other's result; neither can come first.</source>
-   <translation>„{0}“ und „{1}“ benutzten das Ergebnis des anderen; keines kann zuerst kommen.</translation>
+   <source>“{names}” and “{names2}” would use each other's result; neither can come first.</source>
+   <translation>„{names}“ und „{names2}“ benutzten das Ergebnis des anderen; keines kann zuerst kommen.</translation>
   </message>
   <message>
-   <source>“{0}” cannot use its own result.</source>
-   <translation>„{0}“ kann nicht sein eigenes Ergebnis benutzen.</translation>
-  </message>
-  <message>
-   <source>“{0}”: {1} from the mesh</source>
-   <translation>„{0}“: {1} vom Netz</translation>
+   <source>“{names}” cannot use its own result.</source>
+   <translation>„{names}“ kann nicht sein eigenes Ergebnis benutzen.</translation>
   </message>
   <message>
    <source>the overlay that it reads is gone.</source>
    <translation>das Overlay, das es liest, ist fort.</translation>
   </message>
   <message>
-   <source>“{0}” and “{1}” use each other.</source>
-   <translation>„{0}“ und „{1}“ benutzen einander.</translation>
+   <source>“{name}”: {kind} from the mesh</source>
+   <translation>„{name}“: {kind} vom Netz</translation>
+  </message>
+  <message>
+   <source>“{name}” and “{name2}” use each other.</source>
+   <translation>„{name}“ und „{name2}“ benutzen einander.</translation>
   </message>
   <message>
    <source>the layer is switched off.</source>
@@ -6892,40 +7240,36 @@
    <translation>eine Ebene</translation>
   </message>
   <message>
-   <source>{0}: “{1}” is not a step Mivex knows ({2}).</source>
-   <translation>{0}: „{1}“ ist kein Schritt, den Mivex kennt ({2}).</translation>
+   <source>{what}: “{tag}” is not a step Mivex knows ({parts}).</source>
+   <translation>{what}: „{tag}“ ist kein Schritt, den Mivex kennt ({parts}).</translation>
   </message>
   <message>
-   <source>{0}: {1} does not say which step it is.</source>
-   <translation>{0}: {1} sagt nicht, welcher Schritt es ist.</translation>
-  </message>
-  <message>
-   <source>{0} has {1} steps; Mivex takes {2}.</source>
-   <translation>{0} hat {1} Schritte; Mivex nimmt {2}.</translation>
-  </message>
-  <message>
-   <source>the file</source>
-   <translation>die Datei</translation>
-  </message>
-  <message>
-   <source>{0} is nested more than {1} levels deep.</source>
-   <translation>{0} ist mehr als {1} Ebenen tief verschachtelt.</translation>
-  </message>
-  <message>
-   <source>“{0}” holds half a character (a lone surrogate), which is no text.</source>
-   <translation>„{0}“ enthält ein halbes Zeichen (ein einzelnes Surrogat), das ist kein Text.</translation>
-  </message>
-  <message>
-   <source>“{0}” is not a JSON text, or is cut short.</source>
-   <translation>„{0}“ ist kein JSON-Text oder ist abgeschnitten.</translation>
+   <source>{what}: {where} does not say which step it is.</source>
+   <translation>{what}: {where} sagt nicht, welcher Schritt es ist.</translation>
   </message>
   <message>
    <source>an entry</source>
    <translation>ein Eintrag</translation>
   </message>
   <message>
-   <source>{0}: step {1}, {2}, has no setting “{3}” (it has {4}).</source>
-   <translation>{0}: Schritt {1}, {2}, hat keine Einstellung „{3}“ (er hat {4}).</translation>
+   <source>{what} has {count:,} steps; Mivex takes {most_steps}.</source>
+   <translation>{what} hat {count} Schritte; Mivex nimmt {most_steps}.</translation>
+  </message>
+  <message>
+   <source>{what} is nested more than {deepest} levels deep.</source>
+   <translation>{what} ist mehr als {deepest} Ebenen tief verschachtelt.</translation>
+  </message>
+  <message>
+   <source>“{name}” holds half a character (a lone surrogate), which is no text.</source>
+   <translation>„{name}“ enthält ein halbes Zeichen (ein einzelnes Surrogat), das ist kein Text.</translation>
+  </message>
+  <message>
+   <source>“{name}” is not a JSON text, or is cut short.</source>
+   <translation>„{name}“ ist kein JSON-Text oder ist abgeschnitten.</translation>
+  </message>
+  <message>
+   <source>{what}: step {number}, {name}, has no setting “{word}” (it has {known}).</source>
+   <translation>{what}: Schritt {number}, {name}, hat keine Einstellung „{word}“ (er hat {known}).</translation>
   </message>
   <message>
    <source>Result</source>
@@ -7012,12 +7356,8 @@
    <translation>vormultipliziert gefiltert, wie es sein sollte</translation>
   </message>
   <message>
-   <source>the difference, × {0}</source>
-   <translation>der Unterschied, × {0}</translation>
-  </message>
-  <message>
-   <source>Levels 1 to {0}: {1}</source>
-   <translation>Stufen 1 bis {0}: {1}</translation>
+   <source>the difference, × {difference_gain}</source>
+   <translation>der Unterschied, × {difference_gain}</translation>
   </message>
   <message>
    <source>cut at one half</source>
@@ -7028,12 +7368,16 @@
    <translation>bloßes Alpha</translation>
   </message>
   <message>
-   <source>outermost {0} texels of each side, enlarged</source>
-   <translation>äußerste {0} Texel jeder Seite, vergrößert</translation>
+   <source>Levels 1 to {far_count}: {text}</source>
+   <translation>Stufen 1 bis {far_count}: {text}</translation>
   </message>
   <message>
-   <source>Nothing that is seen of “{0}” has a seed: no noise, no seeded pattern.</source>
-   <translation>Nichts Sichtbares an „{0}“ hat einen Seed: kein Rauschen, kein Muster mit Seed.</translation>
+   <source>outermost {border_depth} texels of each side, enlarged</source>
+   <translation>äußerste {border_depth} Texel jeder Seite, vergrößert</translation>
+  </message>
+  <message>
+   <source>Nothing that is seen of “{name}” has a seed: no noise, no seeded pattern.</source>
+   <translation>Nichts Sichtbares an „{name}“ hat einen Seed: kein Rauschen, kein Muster mit Seed.</translation>
   </message>
   <message>
    <source>Whole frame inside</source>
@@ -7068,16 +7412,16 @@
    <translation>Es gibt keine Bilder für einen Bogen.</translation>
   </message>
   <message>
-   <source>{0} frames are more than a sheet may have ({1}).</source>
-   <translation>{0} Bilder sind mehr, als ein Bogen haben darf ({1}).</translation>
+   <source>{count} frames are more than a sheet may have ({most}).</source>
+   <translation>{count} Bilder sind mehr, als ein Bogen haben darf ({most}).</translation>
   </message>
   <message>
-   <source>{0} × {1} cells are more than 64 in a row or a column.</source>
-   <translation>{0} × {1} Zellen sind mehr als 64 in einer Zeile oder Spalte.</translation>
+   <source>{columns} × {rows} cells are more than 64 in a row or a column.</source>
+   <translation>{columns} × {rows} Zellen sind mehr als 64 in einer Zeile oder Spalte.</translation>
   </message>
   <message>
-   <source>“{0}” would give the cells of the sheet different sizes; they keep one size.</source>
-   <translation>„{0}“ gäbe den Zellen des Bogens verschiedene Größen; sie behalten eine Größe.</translation>
+   <source>“{label}” would give the cells of the sheet different sizes; they keep one size.</source>
+   <translation>„{label}“ gäbe den Zellen des Bogens verschiedene Größen; sie behalten eine Größe.</translation>
   </message>
   <message>
    <source>It looks like one picture.</source>
@@ -7212,8 +7556,8 @@
    <translation>Eins nach dem anderen; keins: das Bild ist kein Bogen.</translation>
   </message>
   <message>
-   <source>{0} × {1} cells of {2} × {3} do not fit into {4} × {5}.</source>
-   <translation>{0} × {1} Zellen von {2} × {3} passen nicht in {4} × {5}.</translation>
+   <source>{columns} × {rows} cells of {w:.4g} × {h:.4g} do not fit into {width} × {height}.</source>
+   <translation>{columns} × {rows} Zellen von {w} × {h} passen nicht in {width} × {height}.</translation>
   </message>
   <message>
    <source>depth first</source>
@@ -7244,28 +7588,20 @@
    <translation>Fern</translation>
   </message>
   <message>
-   <source>dark wall</source>
-   <translation>dunkle Wand</translation>
-  </message>
-  <message>
-   <source>bright wall</source>
-   <translation>helle Wand</translation>
-  </message>
-  <message>
-   <source>“{0}” is no range of faces.</source>
-   <translation>„{0}“ ist kein Bereich von Flächen.</translation>
-  </message>
-  <message>
-   <source>hidden by {0}</source>
-   <translation>verdeckt von {0}</translation>
-  </message>
-  <message>
-   <source>drawn, wrote depth and so hid {0}</source>
-   <translation>gezeichnet, schrieb Tiefe und verdeckte so {0}</translation>
+   <source>“{part}” is no range of faces.</source>
+   <translation>„{part}“ ist kein Bereich von Flächen.</translation>
   </message>
   <message>
    <source>drawn, wrote depth</source>
    <translation>gezeichnet, schrieb Tiefe</translation>
+  </message>
+  <message>
+   <source>hidden by {by}</source>
+   <translation>verdeckt von {by}</translation>
+  </message>
+  <message>
+   <source>drawn, wrote depth and so hid {parts}</source>
+   <translation>gezeichnet, schrieb Tiefe und verdeckte so {parts}</translation>
   </message>
   <message>
    <source>discarded by cutoff</source>
@@ -7444,8 +7780,8 @@
    <translation>zu Ihnen</translation>
   </message>
   <message>
-   <source>“{0}” is no view of the stage; there are {1}.</source>
-   <translation>„{0}“ ist keine Ansicht der Bühne; es gibt {1}.</translation>
+   <source>“{name}” is no view of the stage; there are {parts}.</source>
+   <translation>„{name}“ ist keine Ansicht der Bühne; es gibt {parts}.</translation>
   </message>
   <message>
    <source>UVs of a second set</source>
@@ -7456,36 +7792,32 @@
    <translation>Eckenfarben</translation>
   </message>
   <message>
-   <source>{0} has triangles of corners that are not there.</source>
-   <translation>{0} hat Dreiecke aus Ecken, die es nicht gibt.</translation>
+   <source>{subject} has triangles of corners that are not there.</source>
+   <translation>{subject} hat Dreiecke aus Ecken, die es nicht gibt.</translation>
   </message>
   <message>
-   <source>{0} has {1} that do not fit its corners: {2}, where {3}x{4} are due.</source>
-   <translation>{0} hat {1}, die nicht zu den Ecken passen: {2}, wo {3}x{4} nötig sind.</translation>
+   <source>{subject} has {what} that do not fit its corners: {parts}, where {n}x{wide} are due.</source>
+   <translation>{subject} hat {what}, die nicht zu den Ecken passen: {parts}, wo {n}x{wide} nötig sind.</translation>
   </message>
   <message>
-   <source>{0} has {1} that are no numbers, or beyond {2}.</source>
-   <translation>{0} hat {1}, die keine Zahlen sind oder jenseits von {2} liegen.</translation>
-  </message>
-  <message>
-   <source>“{0}” cannot be read as a mesh: {1}.</source>
-   <translation>„{0}“ lässt sich nicht als Netz lesen: {1}.</translation>
-  </message>
-  <message>
-   <source>“{0}” is no mesh that can be read here; OBJ, PLY and glTF can.</source>
-   <translation>„{0}“ ist kein Netz, das hier zu lesen ist; OBJ, PLY und glTF sind es.</translation>
-  </message>
-  <message>
-   <source>“{0}” holds no triangles.</source>
-   <translation>„{0}“ enthält keine Dreiecke.</translation>
+   <source>{subject} has {what} that are no numbers, or beyond {far:,.0f}.</source>
+   <translation>{subject} hat {what}, die keine Zahlen sind oder jenseits von {far} liegen.</translation>
   </message>
   <message>
    <source>Only a part of it has a second UV set.</source>
    <translation>Nur ein Teil davon hat ein zweites UV-Set.</translation>
   </message>
   <message>
-   <source>“{0}” has corners that are nowhere.</source>
-   <translation>„{0}“ hat Ecken, die nirgends sind.</translation>
+   <source>“{name}” cannot be read as a mesh: {decode}.</source>
+   <translation>„{name}“ lässt sich nicht als Netz lesen: {decode}.</translation>
+  </message>
+  <message>
+   <source>“{name}” is no mesh that can be read here; OBJ, PLY and glTF can.</source>
+   <translation>„{name}“ ist kein Netz, das hier zu lesen ist; OBJ, PLY und glTF sind es.</translation>
+  </message>
+  <message>
+   <source>“{name}” holds no triangles.</source>
+   <translation>„{name}“ enthält keine Dreiecke.</translation>
   </message>
   <message>
    <source>It has no normals; they were made from its faces.</source>
@@ -7494,6 +7826,10 @@
   <message>
    <source>It has no UVs; they were made by looking at it from its six sides, a metre to a picture.</source>
    <translation>Es hat keine UVs; sie wurden durch Blick von sechs Seiten gemacht, ein Meter je Bild.</translation>
+  </message>
+  <message>
+   <source>“{name}” has corners that are nowhere.</source>
+   <translation>„{name}“ hat Ecken, die nirgends sind.</translation>
   </message>
   <message>
    <source>Crossed panels</source>
@@ -7616,16 +7952,8 @@
    <translation>Malen Sie in der Flachprobe; mit der rechten Taste wegnehmen. Strg und das Rad ändern den Pinsel.</translation>
   </message>
   <message>
-   <source>{0} stroke{1}</source>
-   <translation>{0} Strich(e)</translation>
-  </message>
-  <message>
-   <source>{0}: choose</source>
-   <translation>{0}: wählen</translation>
-  </message>
-  <message>
-   <source>None yet</source>
-   <translation>Noch keins</translation>
+   <source>{count} stroke{ending}</source>
+   <translation>{count} Strich(e)</translation>
   </message>
   <message>
    <source>Choose a picture</source>
@@ -7636,8 +7964,24 @@
    <translation>Eine Farbe aus der Flachprobe nehmen: hier klicken, dann auf das Bild</translation>
   </message>
   <message>
-   <source>{0}: pick from the picture</source>
-   <translation>{0}: aus dem Bild nehmen</translation>
+   <source>None yet</source>
+   <translation>Noch keins</translation>
+  </message>
+  <message>
+   <source>{name}: choose</source>
+   <translation>{name}: wählen</translation>
+  </message>
+  <message>
+   <source>{name}: pick from the picture</source>
+   <translation>{name}: aus dem Bild nehmen</translation>
+  </message>
+  <message>
+   <source>after</source>
+   <translation>nachher</translation>
+  </message>
+  <message>
+   <source>before</source>
+   <translation>vorher</translation>
   </message>
   <message>
    <source>Sprite</source>
@@ -7646,10 +7990,6 @@
   <message>
    <source>Cloth or screen</source>
    <translation>Stoff oder Gitter</translation>
-  </message>
-  <message>
-   <source>Frames, playing</source>
-   <translation>Bilder, laufend</translation>
   </message>
   <message>
    <source>One frame back</source>
@@ -7668,24 +8008,28 @@
    <translation>Die Bilder davor und danach darüberlegen, um den Schritt zu beurteilen</translation>
   </message>
   <message>
-   <source>frame {0} of 0 to {1}</source>
-   <translation>Bild {0} von 0 bis {1}</translation>
+   <source>Frames, playing</source>
+   <translation>Bilder, laufend</translation>
   </message>
   <message>
-   <source>{0} Two numbers: chosen between them by chance.</source>
-   <translation>{0} Zwei Zahlen: dazwischen wählt der Zufall.</translation>
+   <source>frame {first} of 0 to {count}</source>
+   <translation>Bild {first} von 0 bis {count}</translation>
   </message>
   <message>
-   <source>{0}: where it comes from</source>
-   <translation>{0}: woher es kommt</translation>
+   <source>{description} Two numbers: chosen between them by chance.</source>
+   <translation>{description} Zwei Zahlen: dazwischen wählt der Zufall.</translation>
   </message>
   <message>
    <source>Own</source>
    <translation>Eigen</translation>
   </message>
   <message>
-   <source>{0} comes from: {1}</source>
-   <translation>{0} kommt von: {1}</translation>
+   <source>{name}: where it comes from</source>
+   <translation>{name}: woher es kommt</translation>
+  </message>
+  <message>
+   <source>{name} comes from: {words}</source>
+   <translation>{name} kommt von: {words}</translation>
   </message>
   <message>
    <source>A picture …</source>
@@ -7700,16 +8044,8 @@
    <translation>Ebenen: eine Zeile für jede, eine Spalte für jeden Kanal</translation>
   </message>
   <message>
-   <source>{0} is left alone. Double-click to touch it.</source>
-   <translation>{0} bleibt unberührt. Doppelklick zum Berühren.</translation>
-  </message>
-  <message>
    <source>The chosen layer's mask in the flat proof; press to keep it there.</source>
    <translation>Die Maske der gewählten Ebene in der Flachprobe; drücken, um sie dort zu halten.</translation>
-  </message>
-  <message>
-   <source>{0} alone in the flat proof; press to keep it there.</source>
-   <translation>Nur {0} in der Flachprobe; drücken, um es dort zu halten.</translation>
   </message>
   <message>
    <source>What lies below every layer.</source>
@@ -7724,16 +8060,12 @@
    <translation>Einschalten.</translation>
   </message>
   <message>
-   <source>Its mask: {0} part{1}.</source>
-   <translation>Ihre Maske: {0} Teil(e).{1}</translation>
-  </message>
-  <message>
    <source>No mask: it acts everywhere. Double-click to give it one.</source>
    <translation>Keine Maske: sie wirkt überall. Doppelklick gibt ihr eine.</translation>
   </message>
   <message>
-   <source>{0}: touched by what is inside.</source>
-   <translation>{0}: berührt von dem, was darin ist.</translation>
+   <source>{channels} is left alone. Double-click to touch it.</source>
+   <translation>{channels} bleibt unberührt. Doppelklick zum Berühren.</translation>
   </message>
   <message>
    <source>Double-click folds or opens it; drag to reorder.</source>
@@ -7742,6 +8074,18 @@
   <message>
    <source>Drag to reorder.</source>
    <translation>Ziehen ordnet um.</translation>
+  </message>
+  <message>
+   <source>{channels} alone in the flat proof; press to keep it there.</source>
+   <translation>Nur {channels} in der Flachprobe; drücken, um es dort zu halten.</translation>
+  </message>
+  <message>
+   <source>Its mask: {count} part{ending}.</source>
+   <translation>Ihre Maske: {count} Teil(e).</translation>
+  </message>
+  <message>
+   <source>{channels}: touched by what is inside.</source>
+   <translation>{channels}: berührt von dem, was darin ist.</translation>
   </message>
   <message>
    <source>Flat proof</source>
@@ -7784,14 +8128,6 @@
    <translation>Rad zoomt, Ziehen schiebt. Werte stehen unter dem Zeiger.</translation>
   </message>
   <message>
-   <source>Backdrop: {0}</source>
-   <translation>Hintergrund: {0}</translation>
-  </message>
-  <message>
-   <source>What the flat proof shows</source>
-   <translation>Was die Flachprobe zeigt</translation>
-  </message>
-  <message>
    <source>Before and after   (D); hold for what to compare and how</source>
    <translation>Vorher und nachher   (D); halten für was und wie</translation>
   </message>
@@ -7804,10 +8140,6 @@
    <translation>Ein Texel je Pixel   (Shift+F)</translation>
   </message>
   <message>
-   <source>How the flat proof is laid out</source>
-   <translation>Wie die Flachprobe angelegt ist</translation>
-  </message>
-  <message>
    <source>Finer level   ([)</source>
    <translation>Feinere Stufe   ([)</translation>
   </message>
@@ -7816,20 +8148,12 @@
    <translation>Gröbere Stufe   (])</translation>
   </message>
   <message>
-   <source>Mip level and its size</source>
-   <translation>Mip-Stufe und ihre Größe</translation>
-  </message>
-  <message>
    <source>Pin reference</source>
    <translation>Vorbild anheften</translation>
   </message>
   <message>
    <source>Unpin reference</source>
    <translation>Vorbild lösen</translation>
-  </message>
-  <message>
-   <source>Pin a reference picture …</source>
-   <translation>Ein Vorbild anheften …</translation>
   </message>
   <message>
    <source>Brighter: filtering lets more hidden colour through. Black: clear.</source>
@@ -7864,36 +8188,32 @@
    <translation>Griff bewegen</translation>
   </message>
   <message>
-   <source>{0} step {1} handle</source>
-   <translation>{0} step {1} handle</translation>
-  </message>
-  <message>
    <source>Fit the grid</source>
    <translation>Raster anpassen</translation>
-  </message>
-  <message>
-   <source>{0} fit grid</source>
-   <translation>{0} fit grid</translation>
   </message>
   <message>
    <source>Move it on the mesh</source>
    <translation>Auf dem Netz bewegen</translation>
   </message>
   <message>
-   <source>{0} on uvs</source>
-   <translation>{0} on uvs</translation>
+   <source>What the flat proof shows</source>
+   <translation>Was die Flachprobe zeigt</translation>
   </message>
   <message>
-   <source>{0} step {1} paint</source>
-   <translation>{0} step {1} paint</translation>
+   <source>How the flat proof is laid out</source>
+   <translation>Wie die Flachprobe angelegt ist</translation>
+  </message>
+  <message>
+   <source>Mip level and its size</source>
+   <translation>Mip-Stufe und ihre Größe</translation>
   </message>
   <message>
    <source>With the source</source>
    <translation>Mit der Quelle</translation>
   </message>
   <message>
-   <source>Unpin it</source>
-   <translation>Lösen</translation>
+   <source>Pin a reference picture …</source>
+   <translation>Ein Vorbild anheften …</translation>
   </message>
   <message>
    <source>Divider</source>
@@ -7920,24 +8240,28 @@ PNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes an overlay in the rack.</sou
 PNG, TGA, TIFF, OpenEXR, WebP oder JPEG; jedes wird ein Overlay im Gestell.</translation>
   </message>
   <message>
-   <source>With before “{0}”</source>
-   <translation>Mit vor „{0}“</translation>
+   <source>{key} fit grid</source>
+   <translation>{key} fit grid</translation>
   </message>
   <message>
-   <source>With “{0}”</source>
-   <translation>Mit „{0}“</translation>
+   <source>{key} on uvs</source>
+   <translation>{key} on uvs</translation>
   </message>
   <message>
-   <source>With what lies below “{0}”</source>
-   <translation>Mit dem, was unter „{0}“ liegt</translation>
+   <source>Backdrop: {backdrops}</source>
+   <translation>Hintergrund: {backdrops}</translation>
   </message>
   <message>
-   <source>With the layers up to “{0}”</source>
-   <translation>Mit den Ebenen bis „{0}“</translation>
+   <source>Unpin it</source>
+   <translation>Lösen</translation>
   </message>
   <message>
-   <source>With “{0}”, pinned</source>
-   <translation>Mit „{0}“, angeheftet</translation>
+   <source>With before “{label}”</source>
+   <translation>Mit vor „{label}“</translation>
+  </message>
+  <message>
+   <source>With “{name}”</source>
+   <translation>Mit „{name}“</translation>
   </message>
   <message>
    <source>Reading …</source>
@@ -7972,12 +8296,36 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Dieses</translation>
   </message>
   <message>
+   <source>With what lies below “{name}”</source>
+   <translation>Mit dem, was unter „{name}“ liegt</translation>
+  </message>
+  <message>
+   <source>With the layers up to “{name}”</source>
+   <translation>Mit den Ebenen bis „{name}“</translation>
+  </message>
+  <message>
+   <source>With “{rsplit}”, pinned</source>
+   <translation>Mit „{rsplit}“, angeheftet</translation>
+  </message>
+  <message>
    <source>A number from 0 to 1:</source>
    <translation>Eine Zahl von 0 bis 1:</translation>
   </message>
   <message>
    <source>Name, where {name} stands for the overlay's name and {kind} for its kind:</source>
    <translation>Name, wobei {name} für den Namen des Overlays steht und {kind} für seine Art:</translation>
+  </message>
+  <message>
+   <source> · if varied</source>
+   <translation> · falls nötig</translation>
+  </message>
+  <message>
+   <source>Written even if nothing in it varies</source>
+   <translation>Auch schreiben, wenn sich darin nichts ändert</translation>
+  </message>
+  <message>
+   <source>A recipe has one file at least</source>
+   <translation>Ein Rezept hat mindestens eine Datei</translation>
   </message>
   <message>
    <source>Channels into files</source>
@@ -7988,36 +8336,44 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Datei hinzufügen …</translation>
   </message>
   <message>
-   <source>{0} · {1} bit</source>
-   <translation>{0} · {1} Bit</translation>
+   <source>{holds} · {bits} bit</source>
+   <translation>{holds} · {bits} Bit</translation>
   </message>
   <message>
-   <source> · green {0}</source>
-   <translation> · Grün {0}</translation>
+   <source> · green {green}</source>
+   <translation> · Grün {green}</translation>
   </message>
   <message>
-   <source> · if varied</source>
-   <translation> · falls nötig</translation>
+   <source>Change a delivered file</source>
+   <translation>Gelieferte Datei ändern</translation>
   </message>
   <message>
    <source>Name …</source>
    <translation>Name …</translation>
   </message>
   <message>
-   <source>Written even if nothing in it varies</source>
-   <translation>Auch schreiben, wenn sich darin nichts ändert</translation>
+   <source>8 bit</source>
+   <translation>8 Bit</translation>
+  </message>
+  <message>
+   <source>16 bit</source>
+   <translation>16 Bit</translation>
   </message>
   <message>
    <source>Remove the file</source>
    <translation>Die Datei entfernen</translation>
   </message>
   <message>
-   <source>A recipe has one file at least</source>
-   <translation>Ein Rezept hat mindestens eine Datei</translation>
-  </message>
-  <message>
    <source>Name of the file</source>
    <translation>Name der Datei</translation>
+  </message>
+  <message>
+   <source>Name a delivered file</source>
+   <translation>Gelieferte Datei benennen</translation>
+  </message>
+  <message>
+   <source>Feed a channel</source>
+   <translation>Kanal füllen</translation>
   </message>
   <message>
    <source>Another …</source>
@@ -8032,30 +8388,6 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Wählen Sie ein Overlay zum Liefern.</translation>
   </message>
   <message>
-   <source>Change a delivered file</source>
-   <translation>Gelieferte Datei ändern</translation>
-  </message>
-  <message>
-   <source>8 bit</source>
-   <translation>8 Bit</translation>
-  </message>
-  <message>
-   <source>16 bit</source>
-   <translation>16 Bit</translation>
-  </message>
-  <message>
-   <source>Without alpha</source>
-   <translation>Ohne Alpha</translation>
-  </message>
-  <message>
-   <source>Name a delivered file</source>
-   <translation>Gelieferte Datei benennen</translation>
-  </message>
-  <message>
-   <source>Feed a channel</source>
-   <translation>Kanal füllen</translation>
-  </message>
-  <message>
    <source>Three channels</source>
    <translation>Drei Kanäle</translation>
   </message>
@@ -8068,20 +8400,44 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Eigene</translation>
   </message>
   <message>
-   <source>With alpha</source>
-   <translation>Mit Alpha</translation>
+   <source>Without alpha</source>
+   <translation>Ohne Alpha</translation>
   </message>
   <message>
    <source>Remove a file</source>
    <translation>Datei entfernen</translation>
   </message>
   <message>
+   <source>With alpha</source>
+   <translation>Mit Alpha</translation>
+  </message>
+  <message>
    <source>Add a file</source>
    <translation>Datei hinzufügen</translation>
   </message>
   <message>
+   <source>Nothing has been delivered or loaded yet</source>
+   <translation>Es wurde noch nichts geliefert oder geladen</translation>
+  </message>
+  <message>
    <source>Intake</source>
    <translation>Empfang</translation>
+  </message>
+  <message>
+   <source>Delivered</source>
+   <translation>Geliefert</translation>
+  </message>
+  <message>
+   <source>What the receiver draws, from the stage's camera</source>
+   <translation>Was der Empfänger zeichnet, von der Kamera der Bühne</translation>
+  </message>
+  <message>
+   <source>What was meant: the stage with what was delivered, from the same place</source>
+   <translation>Was gemeint war: die Bühne mit dem Gelieferten, vom selben Ort</translation>
+  </message>
+  <message>
+   <source>Where the two differ</source>
+   <translation>Wo die beiden sich unterscheiden</translation>
   </message>
   <message>
    <source>The receiver …</source>
@@ -8100,44 +8456,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Jeden Schalter an jedem Overlay allein: eine Tabelle dessen, was standhält</translation>
   </message>
   <message>
-   <source>Nothing has been delivered or loaded yet</source>
-   <translation>Es wurde noch nichts geliefert oder geladen</translation>
-  </message>
-  <message>
-   <source>Delivered</source>
-   <translation>Geliefert</translation>
-  </message>
-  <message>
-   <source>What the receiver draws, from the stage's camera</source>
-   <translation>Was der Empfänger zeichnet, von der Kamera der Bühne</translation>
-  </message>
-  <message>
-   <source>What was meant: the stage with what was delivered, from the same place</source>
-   <translation>Was gemeint war: die Bühne mit dem Gelieferten, vom selben Ort</translation>
-  </message>
-  <message>
-   <source>Difference × {0}</source>
-   <translation>Unterschied × {0}</translation>
-  </message>
-  <message>
-   <source>Where the two differ</source>
-   <translation>Wo die beiden sich unterscheiden</translation>
-  </message>
-  <message>
-   <source> {0} channel{1} or meshes were not delivered.</source>
-   <translation> {0} Kanal/Kanäle{1} oder Netze wurden nicht geliefert.</translation>
-  </message>
-  <message>
-   <source>{0} of the pixels are within {1} of 255 of the stage; mean {2}, largest {3}.{4}</source>
-   <translation>{0} der Pixel liegen bis {1} von 255 an der Bühne; Mittel {2}, größter {3}.{4}</translation>
-  </message>
-  <message>
    <source>Deliver first, or load a delivery</source>
    <translation>Liefere zuerst, oder lade eine Lieferung</translation>
-  </message>
-  <message>
-   <source>Stop  ({0})</source>
-   <translation>Stopp  ({0})</translation>
   </message>
   <message>
    <source>Loading what was delivered …</source>
@@ -8148,8 +8468,20 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Noch wurde nichts geliefert. „Alles liefern …“ rechts schreibt die Dateien; was ein Empfänger daraus macht, wird hier gezeichnet.</translation>
   </message>
   <message>
-   <source>{0} {1} stroke {2}</source>
-   <translation>{0} {1} stroke {2}</translation>
+   <source>Difference × {gain}</source>
+   <translation>Unterschied × {gain}</translation>
+  </message>
+  <message>
+   <source> {lost} channel{ending} or meshes were not delivered.</source>
+   <translation> {lost} Kanal/Kanäle oder Netze wurden nicht geliefert.</translation>
+  </message>
+  <message>
+   <source>{within:.2%} of the pixels are within {same} of 255 of the stage; mean {mean:.2f}, largest {largest:.0f}.{more}</source>
+   <translation>{within} der Pixel liegen bis {same} von 255 an der Bühne; Mittel {mean}, größter {largest}.{more}</translation>
+  </message>
+  <message>
+   <source>Stop  ({share:.0%})</source>
+   <translation>Stopp  ({share})</translation>
   </message>
   <message>
    <source>Clear paint</source>
@@ -8164,6 +8496,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Ausziehen</translation>
   </message>
   <message>
+   <source>{key} {row_id} stroke {seed}</source>
+   <translation>{key} {row_id} stroke {seed}</translation>
+  </message>
+  <message>
    <source>Level</source>
    <translation>Stufe</translation>
   </message>
@@ -8176,16 +8512,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Faktoren</translation>
   </message>
   <message>
-   <source>{0}–{1} of {2}</source>
-   <translation>{0}–{1} von {2}</translation>
+   <source>{at}–{count} of {count2}</source>
+   <translation>{at}–{count} von {count2}</translation>
   </message>
   <message>
-   <source>{0} {1}   switched off: click its ring</source>
-   <translation>{0} {1}   ausgeschaltet: auf den Ring klicken</translation>
+   <source>{name} {part}   switched off: click its ring</source>
+   <translation>{name} {part}   ausgeschaltet: auf den Ring klicken</translation>
   </message>
   <message>
-   <source>{0}, nudge {1}, {2}; texel {3}, {4}; {5}</source>
-   <translation>{0}, Rang {1}, {2}; Texel {3}, {4}; {5}</translation>
+   <source>{group}, nudge {nudge:+d}, {blend}; texel {texel:.3f}, {texel2:.3f}; {verdict}</source>
+   <translation>{group}, Rang {nudge}, {blend}; Texel {texel}, {texel2}; {verdict}</translation>
   </message>
   <message>
    <source>   stands elsewhere in exact order</source>
@@ -8220,16 +8556,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Doppelklick fügt einen Punkt hinzu.</translation>
   </message>
   <message>
-   <source>chart {0} {1} {2}</source>
-   <translation>chart {0} {1} {2}</translation>
-  </message>
-  <message>
-   <source>Add the lane {0}</source>
-   <translation>Spur {0} hinzufügen</translation>
-  </message>
-  <message>
-   <source>Change the spread of {0}</source>
-   <translation>Streuung von {0} ändern</translation>
+   <source>chart {key} {part} {values}</source>
+   <translation>chart {key} {part} {values}</translation>
   </message>
   <message>
    <source>Remove a burst</source>
@@ -8244,6 +8572,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Tönung bei der Geburt ändern</translation>
   </message>
   <message>
+   <source>Add the lane {title}</source>
+   <translation>Spur {title} hinzufügen</translation>
+  </message>
+  <message>
    <source>Add a burst</source>
    <translation>Schub hinzufügen</translation>
   </message>
@@ -8256,8 +8588,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Schub verschieben</translation>
   </message>
   <message>
-   <source>Change {0}</source>
-   <translation>{0} ändern</translation>
+   <source>Change the spread of {title}</source>
+   <translation>Streuung von {title} ändern</translation>
   </message>
   <message>
    <source>Remove a point of the rate</source>
@@ -8276,6 +8608,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Rate über einen Lauf ändern</translation>
   </message>
   <message>
+   <source>Change {title}</source>
+   <translation>{title} ändern</translation>
+  </message>
+  <message>
    <source>Move a colour</source>
    <translation>Farbe verschieben</translation>
   </message>
@@ -8292,48 +8628,40 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Karte eines Lebens</translation>
   </message>
   <message>
-   <source>{0} to {1} s</source>
-   <translation>{0} bis {1} s</translation>
-  </message>
-  <message>
-   <source>life {0}</source>
-   <translation>Leben {0}</translation>
+   <source>{low:g} to {high:g} s</source>
+   <translation>{low} bis {high} s</translation>
   </message>
   <message>
    <source>Stream</source>
    <translation>Strom</translation>
   </message>
   <message>
-   <source> after {0} s</source>
-   <translation> nach {0} s</translation>
+   <source>again and again</source>
+   <translation>immer wieder</translation>
   </message>
   <message>
-   <source>a run of {0} s, {1}{2}</source>
-   <translation>ein Lauf von {0} s, {1}{2}</translation>
+   <source> after {delay:g} s</source>
+   <translation> nach {delay} s</translation>
   </message>
   <message>
    <source>No effect is chosen. “New effect” at the right begins one with this overlay.</source>
    <translation>Kein Effekt ist gewählt. „Neuer Effekt“ rechts beginnt einen mit diesem Overlay.</translation>
   </message>
   <message>
+   <source>life {words}</source>
+   <translation>Leben {words}</translation>
+  </message>
+  <message>
    <source>Add a lane …</source>
    <translation>Spur hinzufügen …</translation>
   </message>
   <message>
-   <source>again and again</source>
-   <translation>immer wieder</translation>
+   <source>{times} times</source>
+   <translation>{times} Mal</translation>
   </message>
   <message>
-   <source>{0} times</source>
-   <translation>{0} Mal</translation>
-  </message>
-  <message>
-   <source>Light: drag the dot to move the lamp, the rim or the wheel to turn what is mirrored.</source>
-   <translation>Licht: den Punkt ziehen bewegt die Lampe, der Ring oder das Rad dreht, was gespiegelt wird.</translation>
-  </message>
-  <message>
-   <source>Light dial</source>
-   <translation>Lichtscheibe</translation>
+   <source>a run of {duration:g} s, {times}{delay}</source>
+   <translation>ein Lauf von {duration} s, {times}{delay}</translation>
   </message>
   <message>
    <source>Move the lamp</source>
@@ -8344,6 +8672,18 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Umgebung drehen</translation>
   </message>
   <message>
+   <source>OBJ, PLY or glTF in place of the dock; empty: the dock.</source>
+   <translation>OBJ, PLY oder glTF statt des Docks; leer: das Dock.</translation>
+  </message>
+  <message>
+   <source>Light: drag the dot to move the lamp, the rim or the wheel to turn what is mirrored.</source>
+   <translation>Licht: den Punkt ziehen bewegt die Lampe, der Ring oder das Rad dreht, was gespiegelt wird.</translation>
+  </message>
+  <message>
+   <source>Light dial</source>
+   <translation>Lichtscheibe</translation>
+  </message>
+  <message>
    <source>Light and surroundings</source>
    <translation>Licht und Umgebung</translation>
   </message>
@@ -8352,16 +8692,12 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Umgebung</translation>
   </message>
   <message>
-   <source>OBJ, PLY or glTF in place of the dock; empty: the dock.</source>
-   <translation>OBJ, PLY oder glTF statt des Docks; leer: das Dock.</translation>
-  </message>
-  <message>
    <source>The dock</source>
    <translation>Das Dock</translation>
   </message>
   <message>
-   <source>light {0}</source>
-   <translation>light {0}</translation>
+   <source>Change {name}</source>
+   <translation>{name} ändern</translation>
   </message>
   <message>
    <source>Files</source>
@@ -8388,24 +8724,24 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>In dieser Sitzung wurde nichts geliefert. Was geschrieben wird, wird wieder gelesen und hier verglichen, Kanal für Kanal.</translation>
   </message>
   <message>
-   <source>{0} pictures of {1} overlay{2} in “{3}”, {4} channels read back.</source>
-   <translation>{0} Bilder von {1} Overlays{2} in „{3}“, {4} Kanäle zurückgelesen.</translation>
-  </message>
-  <message>
-   <source>{0} were as they should be already and were left alone.</source>
-   <translation>{0} waren schon, wie sie sein sollen, und blieben unberührt.</translation>
-  </message>
-  <message>
-   <source>{0} motion file{1}.</source>
-   <translation>{0} Bewegungsdatei(en){1}.</translation>
+   <source>{count} pictures of {count2} overlay{ending} in “{folder}”, {count3} channels read back.</source>
+   <translation>{count} Bilder von {count2} Overlays in „{folder}“, {count3} Kanäle zurückgelesen.</translation>
   </message>
   <message>
    <source>“proof.html” shows it all.</source>
    <translation>„proof.html“ zeigt alles.</translation>
   </message>
   <message>
-   <source>Left out, since no file holds it: </source>
-   <translation>Ausgelassen, da keine Datei es hält: </translation>
+   <source>{same} were as they should be already and were left alone.</source>
+   <translation>{same} waren schon, wie sie sein sollen, und blieben unberührt.</translation>
+  </message>
+  <message>
+   <source>{count} motion file{ending}.</source>
+   <translation>{count} Bewegungsdatei(en).</translation>
+  </message>
+  <message>
+   <source>Left out, since no file holds it: {parts}.</source>
+   <translation>Ausgelassen, da keine Datei es aufnimmt: {parts}.</translation>
   </message>
   <message>
    <source>Ring of cameras</source>
@@ -8416,72 +8752,80 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Die Szene von oben. Inneres Band: die Reihenfolge, wie sie ist; äußeres: wie vorgeschlagen. Ziehen, um von dort zu sehen.</translation>
   </message>
   <message>
-   <source>mean error {0} of 255</source>
-   <translation>mittlerer Fehler {0} von 255</translation>
+   <source>mean error {value:.3f} of 255</source>
+   <translation>mittlerer Fehler {value} von 255</translation>
   </message>
   <message>
-   <source>largest {0}</source>
-   <translation>größter {0}</translation>
+   <source>largest {value:.0f}</source>
+   <translation>größter {value}</translation>
   </message>
   <message>
-   <source>{0} off by more than 2</source>
-   <translation>{0} um mehr als 2 daneben</translation>
+   <source>{value:.1%} off by more than 2</source>
+   <translation>{value} um mehr als 2 daneben</translation>
   </message>
   <message>
-   <source>{0} fragments a pixel</source>
-   <translation>{0} Fragmente je Pixel</translation>
+   <source>{value:.2f} fragments a pixel</source>
+   <translation>{value} Fragmente je Pixel</translation>
   </message>
   <message>
-   <source>at most {0}</source>
-   <translation>höchstens {0}</translation>
+   <source>at most {value:.0f}</source>
+   <translation>höchstens {value}</translation>
   </message>
   <message>
-   <source>{0} change nothing</source>
-   <translation>{0} ändern nichts</translation>
+   <source>{value:.0%} change nothing</source>
+   <translation>{value} ändern nichts</translation>
   </message>
   <message>
-   <source>{0} above the budget</source>
-   <translation>{0} über dem Budget</translation>
+   <source>{value:.1%} above the budget</source>
+   <translation>{value} über dem Budget</translation>
   </message>
   <message>
-   <source>nearest {0} m</source>
-   <translation>nächstes {0} m</translation>
+   <source>nearest {value:.2f} m</source>
+   <translation>nächstes {value} m</translation>
   </message>
   <message>
-   <source>farthest {0} m</source>
-   <translation>fernstes {0} m</translation>
+   <source>farthest {value:.2f} m</source>
+   <translation>fernstes {value} m</translation>
   </message>
   <message>
-   <source>{0} face away from you</source>
-   <translation>{0} schauen von Ihnen weg</translation>
+   <source>{value:.1%} face away from you</source>
+   <translation>{value} schauen von Ihnen weg</translation>
   </message>
   <message>
-   <source>level {0} in the mean</source>
-   <translation>Stufe {0} im Mittel</translation>
+   <source>level {value:.2f} in the mean</source>
+   <translation>Stufe {value} im Mittel</translation>
   </message>
   <message>
-   <source>coarsest {0}</source>
-   <translation>gröbste {0}</translation>
+   <source>coarsest {value:.1f}</source>
+   <translation>gröbste {value}</translation>
   </message>
   <message>
-   <source>{0} at the finest</source>
-   <translation>{0} in der feinsten</translation>
+   <source>{value:.0%} at the finest</source>
+   <translation>{value} in der feinsten</translation>
   </message>
   <message>
-   <source>{0} clear</source>
-   <translation>{0} klar</translation>
+   <source>{value:.0%} clear</source>
+   <translation>{value} klar</translation>
   </message>
   <message>
-   <source>{0} solid</source>
-   <translation>{0} deckend</translation>
+   <source>{value:.0%} solid</source>
+   <translation>{value} deckend</translation>
   </message>
   <message>
-   <source>1 … {0} a pixel, budget {1}</source>
-   <translation>1 … {0} je Pixel, Budget {1}</translation>
+   <source>1 … {last} a pixel, budget {budget:g}</source>
+   <translation>1 … {last} je Pixel, Budget {budget}</translation>
   </message>
   <message>
    <source>Drag turns, Shift-drag pans, wheel comes near.</source>
    <translation>Ziehen dreht, Umschalt+Ziehen schiebt, Rad holt näher.</translation>
+  </message>
+  <message>
+   <source>Keep this view as a camera</source>
+   <translation>Diese Sicht als Kamera behalten</translation>
+  </message>
+  <message>
+   <source>Light and surroundings   (K)</source>
+   <translation>Licht und Umgebung   (K)</translation>
   </message>
   <message>
    <source>Camera</source>
@@ -8492,10 +8836,6 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Kamera   (C)</translation>
   </message>
   <message>
-   <source>Keep this view as a camera</source>
-   <translation>Diese Sicht als Kamera behalten</translation>
-  </message>
-  <message>
    <source>Seen as</source>
    <translation>Gesehen als</translation>
   </message>
@@ -8504,16 +8844,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Was die Bühne zeigt: Farbe, oder warum sie so ist   (N)</translation>
   </message>
   <message>
-   <source>Light and surroundings   (K)</source>
-   <translation>Licht und Umgebung   (K)</translation>
-  </message>
-  <message>
    <source>Free view</source>
    <translation>Freie Sicht</translation>
-  </message>
-  <message>
-   <source>{0} · group {1}{2}</source>
-   <translation>{0} · Gruppe {1}{2}</translation>
   </message>
   <message>
    <source>Keep this view</source>
@@ -8524,12 +8856,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Name der Kamera:</translation>
   </message>
   <message>
+   <source>Keep view</source>
+   <translation>Sicht behalten</translation>
+  </message>
+  <message>
    <source>Nothing placed yet</source>
    <translation>Noch nichts gesetzt</translation>
   </message>
   <message>
-   <source>Keep view</source>
-   <translation>Sicht behalten</translation>
+   <source>{blend} · group {group}{nudge}</source>
+   <translation>{blend} · Gruppe {group}{nudge}</translation>
   </message>
   <message>
    <source>not placed</source>
@@ -8564,20 +8900,20 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>sieht aus wie zuvor</translation>
   </message>
   <message>
-   <source>differs by more than {0}</source>
-   <translation>weicht um mehr als {0} ab</translation>
-  </message>
-  <message>
-   <source>{0}: 99 % of its pixels differ by at most {1} of 255; it {2}.</source>
-   <translation>{0}: 99 % seiner Pixel weichen um höchstens {1} von 255 ab; es {2}.</translation>
+   <source>differs by more than {holds:g}</source>
+   <translation>weicht um mehr als {holds} ab</translation>
   </message>
   <message>
    <source>No camera sees it.</source>
    <translation>Keine Kamera sieht es.</translation>
   </message>
   <message>
-   <source>{0}, of “{1}”</source>
-   <translation>{0}, von „{1}“</translation>
+   <source>{title}: 99 % of its pixels differ by at most {v:.0f} of 255; it {said}.</source>
+   <translation>{title}: 99 % seiner Pixel weichen um höchstens {v} von 255 ab; es {said}.</translation>
+  </message>
+  <message>
+   <source>{file}, of “{overlay}”</source>
+   <translation>{file}, von „{overlay}“</translation>
   </message>
   <message>
    <source>; unchanged, it was left alone</source>
@@ -8616,24 +8952,24 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>In den gewählten Flächen</translation>
   </message>
   <message>
-   <source>“{0}” is gone: its last particle has died.</source>
-   <translation>„{0}“ ist fort: sein letztes Teilchen ist gestorben.</translation>
+   <source>“{name}” is gone: its last particle has died.</source>
+   <translation>„{name}“ ist fort: sein letztes Teilchen ist gestorben.</translation>
   </message>
   <message>
-   <source>fired {0} {1}</source>
-   <translation>fired {0} {1}</translation>
+   <source>fired {count} {now}</source>
+   <translation>fired {count} {now}</translation>
   </message>
   <message>
    <source>Stopped. What is shown is the last finished result; the next edit computes it again.</source>
    <translation>Gestoppt. Zu sehen ist das letzte fertige Ergebnis; die nächste Änderung rechnet neu.</translation>
   </message>
   <message>
-   <source>“{0}” changed on disk; it was read again.</source>
-   <translation>„{0}“ hat sich auf dem Datenträger geändert; es wurde neu gelesen.</translation>
+   <source>“{changed_name}” changed on disk; it was read again.</source>
+   <translation>„{changed_name}“ hat sich auf dem Datenträger geändert; es wurde neu gelesen.</translation>
   </message>
   <message>
-   <source>Unsaved work could not be kept aside and will be tried again: {0}</source>
-   <translation>Ungesichertes ließ sich nicht beiseitelegen und wird wieder versucht: {0}</translation>
+   <source>Unsaved work could not be kept aside and will be tried again: {why}</source>
+   <translation>Ungesichertes ließ sich nicht beiseitelegen und wird wieder versucht: {why}</translation>
   </message>
   <message>
    <source>Untitled</source>
@@ -8646,14 +8982,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>, open in another window too</source>
    <translation>, auch in einem anderen Fenster offen</translation>
-  </message>
-  <message>
-   <source>beginning {0}</source>
-   <translation>Beginn von {0}</translation>
-  </message>
-  <message>
-   <source>taking what {0} brought</source>
-   <translation>Übernahme von {0}</translation>
   </message>
   <message>
    <source>Project</source>
@@ -9164,8 +9492,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>seine Zeitgeber</translation>
   </message>
   <message>
-   <source>The window is still at work after {0} s: {1}.</source>
-   <translation>Das Fenster arbeitet nach {0} s noch: {1}.</translation>
+   <source>The window is still at work after {seconds:.0f} s: {names}.</source>
+   <translation>Das Fenster arbeitet nach {seconds} s noch: {names}.</translation>
   </message>
   <message>
    <source>Pictures (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)</source>
@@ -9174,10 +9502,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Animated pictures (*.webp *.gif *.png *.apng)</source>
    <translation>Animierte Bilder (*.webp *.gif *.png *.apng)</translation>
-  </message>
-  <message>
-   <source>Build a sheet</source>
-   <translation>Einen Bogen bauen</translation>
   </message>
   <message>
    <source>Texels; 0: the largest frame's.</source>
@@ -9200,12 +9524,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Wie groß Bilder in ihren Zellen sind.</translation>
   </message>
   <message>
-   <source>The sheet is written beside the project, and comes into the rack as an overlay of its own.</source>
-   <translation>Der Bogen wird neben das Projekt geschrieben und kommt als eigenes Overlay ins Gestell.</translation>
-  </message>
-  <message>
-   <source>Animated picture</source>
-   <translation>Animiertes Bild</translation>
+   <source>Build a sheet</source>
+   <translation>Einen Bogen bauen</translation>
   </message>
   <message>
    <source>How many frames.</source>
@@ -9232,8 +9552,12 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Was von jedem Bild an dieselbe Stelle seiner Zelle kommt.</translation>
   </message>
   <message>
-   <source>Frames, in their order</source>
-   <translation>Bilder, in ihrer Reihenfolge</translation>
+   <source>The sheet is written beside the project, and comes into the rack as an overlay of its own.</source>
+   <translation>Der Bogen wird neben das Projekt geschrieben und kommt als eigenes Overlay ins Gestell.</translation>
+  </message>
+  <message>
+   <source>Animated picture</source>
+   <translation>Animiertes Bild</translation>
   </message>
   <message>
    <source>Erosion over the frames</source>
@@ -9244,6 +9568,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Erosion geht von nichts bis alles.</translation>
   </message>
   <message>
+   <source>Frames, in their order</source>
+   <translation>Bilder, in ihrer Reihenfolge</translation>
+  </message>
+  <message>
    <source>Working</source>
    <translation>Rechnet</translation>
   </message>
@@ -9252,12 +9580,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Stopp</translation>
   </message>
   <message>
-   <source>particle {0}: born {1} s, lives {2} s</source>
-   <translation>Teilchen {0}: geboren {1} s, lebt {2} s</translation>
-  </message>
-  <message>
-   <source>nothing changes over its life</source>
-   <translation>nichts ändert sich über sein Leben</translation>
+   <source>particle {number}: born {born:.2f} s, lives {life:.2f} s</source>
+   <translation>Teilchen {number}: geboren {born} s, lebt {life} s</translation>
   </message>
   <message>
    <source>Back to the beginning, and what was fired is gone   (Shift+H)</source>
@@ -9284,6 +9608,18 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Ein Klick auf die Bühne löst den gewählten Effekt dort aus, einmal   (G); vor der Kamera   (X)</translation>
   </message>
   <message>
+   <source>There is no effect yet</source>
+   <translation>Es gibt noch keinen Effekt</translation>
+  </message>
+  <message>
+   <source>runs for ever</source>
+   <translation>läuft für immer</translation>
+  </message>
+  <message>
+   <source>nothing changes over its life</source>
+   <translation>nichts ändert sich über sein Leben</translation>
+  </message>
+  <message>
    <source>Speed of the clock</source>
    <translation>Tempo der Uhr</translation>
   </message>
@@ -9296,40 +9632,32 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Seed des Effekts</translation>
   </message>
   <message>
-   <source>There is no effect yet</source>
-   <translation>Es gibt noch keinen Effekt</translation>
-  </message>
-  <message>
-   <source>runs for ever</source>
-   <translation>läuft für immer</translation>
-  </message>
-  <message>
-   <source>gone after {0} s</source>
-   <translation>fort nach {0} s</translation>
-  </message>
-  <message>
-   <source> · {0} fired</source>
-   <translation> · {0} ausgelöst</translation>
-  </message>
-  <message>
-   <source>{0} · {1} particles · {2}{3}</source>
-   <translation>{0} · {1} Teilchen · {2}{3}</translation>
-  </message>
-  <message>
    <source>Change the seed</source>
    <translation>Den Seed ändern</translation>
   </message>
   <message>
-   <source>seed {0}</source>
-   <translation>Seed {0}</translation>
+   <source>gone after {end:.2f} s</source>
+   <translation>fort nach {end} s</translation>
+  </message>
+  <message>
+   <source> · {count} fired</source>
+   <translation> · {count} ausgelöst</translation>
+  </message>
+  <message>
+   <source>seed {key}</source>
+   <translation>Seed {key}</translation>
   </message>
   <message>
    <source>No effect yet: begin one at Motion. Sheets on the stage play as well.</source>
    <translation>Noch kein Effekt: beginnen Sie einen bei Bewegung. Bögen auf der Bühne laufen auch.</translation>
   </message>
   <message>
-   <source>   ·   at </source>
-   <translation>   ·   bei </translation>
+   <source>{name} · {count} particles · {lasts}{shot}</source>
+   <translation>{name} · {count} Teilchen · {lasts}{shot}</translation>
+  </message>
+  <message>
+   <source>   ·   at {at:.2f} s:  </source>
+   <translation>   ·   bei {at} s:  </translation>
   </message>
   <message>
    <source>Hover over a setting to read what it changes in the picture.</source>
@@ -9340,16 +9668,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>F1 nennt jede Taste.</translation>
   </message>
   <message>
-   <source>Begin on an empty canvas</source>
-   <translation>Auf leerer Fläche beginnen</translation>
-  </message>
-  <message>
    <source>Begin</source>
    <translation>Beginnen</translation>
   </message>
   <message>
    <source>An overlay starts from a picture or an empty canvas. Then follow the track from left to right: lay its layers, make its alpha, mend its edges, set its blend, place it, deliver it.</source>
    <translation>Ein Overlay beginnt mit einem Bild oder einer leeren Fläche. Folgen Sie dann der Strecke von links nach rechts: Ebenen legen, Alpha machen, Kanten bessern, Mischung wählen, setzen, liefern.</translation>
+  </message>
+  <message>
+   <source>Begin on an empty canvas</source>
+   <translation>Auf leerer Fläche beginnen</translation>
   </message>
   <message>
    <source>Glass: dark, faint, smooth</source>
@@ -9380,12 +9708,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Abbrechen</translation>
   </message>
   <message>
-   <source>Earlier saves of “{0}”. The one you choose is opened in place of the present one; that stays on disk until you save.</source>
-   <translation>Frühere Stände von „{0}“. Der gewählte wird anstelle des jetzigen geöffnet; der bleibt gespeichert, bis Sie sichern.</translation>
-  </message>
-  <message>
-   <source>Fewer, larger</source>
-   <translation>Weniger, größere</translation>
+   <source>Earlier saves of “{name}”. The one you choose is opened in place of the present one; that stays on disk until you save.</source>
+   <translation>Frühere Stände von „{name}“. Der gewählte wird anstelle des jetzigen geöffnet; der bleibt gespeichert, bis Sie sichern.</translation>
   </message>
   <message>
    <source>At once</source>
@@ -9400,8 +9724,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Jetzt</translation>
   </message>
   <message>
-   <source>Take it</source>
-   <translation>Nehmen</translation>
+   <source>Fewer, larger</source>
+   <translation>Weniger, größere</translation>
   </message>
   <message>
    <source>Both are still being measured</source>
@@ -9412,20 +9736,32 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Was bedeckt ist, wird gemessen …</translation>
   </message>
   <message>
-   <source>Rate × {0} and size × {1} cover {2} of the present area with {3} {4} fragments.</source>
-   <translation>Rate × {0} und Größe × {1} bedecken {2} der jetzigen Fläche mit {3} {4} Fragmenten.</translation>
-  </message>
-  <message>
    <source>It would cost as much as now, or more</source>
    <translation>Es würde so viel kosten wie jetzt, oder mehr</translation>
   </message>
   <message>
-   <source>{0} at once · {1} covered · overdraw {2} · {3} fragments</source>
-   <translation>{0} zugleich · {1} bedeckt · Übermalen {2} · {3} Fragmente</translation>
+   <source>Take it</source>
+   <translation>Nehmen</translation>
   </message>
   <message>
-   <source>It gains nothing: {0} of the present area with {1} more fragments. Fewer, larger particles only save where they lie over each other less; try another number.</source>
-   <translation>Es bringt nichts: {0} der jetzigen Fläche mit {1} mehr Fragmenten. Weniger, größere Teilchen sparen nur, wo sie sich weniger überdecken; versuchen Sie eine andere Zahl.</translation>
+   <source>Rate × {rate:.3g} and size × {size:.3g} cover {share:.1%} of the present area with {saved:.0%} {word} fragments.</source>
+   <translation>Rate × {rate} und Größe × {size} bedecken {share} der jetzigen Fläche mit {saved} {word} Fragmenten.</translation>
+  </message>
+  <message>
+   <source>fewer</source>
+   <translation>weniger</translation>
+  </message>
+  <message>
+   <source>more</source>
+   <translation>mehr</translation>
+  </message>
+  <message>
+   <source>It gains nothing: {share:.1%} of the present area with {saved:.0%} more fragments. Fewer, larger particles only save where they lie over each other less; try another number.</source>
+   <translation>Es bringt nichts: {share} der jetzigen Fläche mit {saved} mehr Fragmenten. Weniger, größere Teilchen sparen nur, wo sie sich weniger überdecken; versuchen Sie eine andere Zahl.</translation>
+  </message>
+  <message>
+   <source>{count:.0f} at once · {area:.1%} covered · overdraw {overdraw:.1f} · {fragments:.0f} fragments</source>
+   <translation>{count} zugleich · {area} bedeckt · Übermalen {overdraw} · {fragments} Fragmente</translation>
   </message>
   <message>
    <source>Cloth</source>
@@ -9440,24 +9776,40 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Bilder (</translation>
   </message>
   <message>
-   <source>Add pictures</source>
-   <translation>Bilder hinzufügen</translation>
-  </message>
-  <message>
    <source>Add a drawn overlay</source>
    <translation>Gezeichnetes Overlay hinzufügen</translation>
-  </message>
-  <message>
-   <source>Add {0}</source>
-   <translation>{0} hinzufügen</translation>
   </message>
   <message>
    <source>Split channels</source>
    <translation>Kanäle teilen</translation>
   </message>
   <message>
-   <source>{0} overlays show the channels of “{1}” as greys.</source>
-   <translation>{0} Overlays zeigen die Kanäle von „{1}“ als Grau.</translation>
+   <source>Add pictures</source>
+   <translation>Bilder hinzufügen</translation>
+  </message>
+  <message>
+   <source>Add overlay</source>
+   <translation>Overlay hinzufügen</translation>
+  </message>
+  <message>
+   <source>There is no picture on the clipboard.</source>
+   <translation>In der Zwischenablage ist kein Bild.</translation>
+  </message>
+  <message>
+   <source>Choose an overlay that stands on the stage.</source>
+   <translation>Wählen Sie ein Overlay, das auf der Bühne steht.</translation>
+  </message>
+  <message>
+   <source>Add {canvases}</source>
+   <translation>{canvases} hinzufügen</translation>
+  </message>
+  <message>
+   <source>There is no picture to split yet.</source>
+   <translation>Es gibt noch kein Bild zu teilen.</translation>
+  </message>
+  <message>
+   <source>{count} overlays show the channels of “{name}” as greys.</source>
+   <translation>{count} Overlays zeigen die Kanäle von „{name}“ als Grau.</translation>
   </message>
   <message>
    <source>Use a recipe</source>
@@ -9480,32 +9832,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Liefern nach</translation>
   </message>
   <message>
-   <source>{0} written to “{1}”, read back and found the same, texel for texel.</source>
-   <translation>{0} nach „{1}“ geschrieben, zurückgelesen und gleich befunden, Texel für Texel.</translation>
+   <source>{count} written to “{folder}”, read back and found the same, texel for texel.</source>
+   <translation>{count} nach „{folder}“ geschrieben, zurückgelesen und gleich befunden, Texel für Texel.</translation>
   </message>
   <message>
-   <source>Delivering {0} overlay{1} …</source>
-   <translation>{0} Overlay(s){1} werden geliefert …</translation>
+   <source>Delivering {count} overlay{ending} …</source>
+   <translation>{count} Overlay(s) werden geliefert …</translation>
   </message>
   <message>
-   <source>Add overlay</source>
-   <translation>Overlay hinzufügen</translation>
-  </message>
-  <message>
-   <source>Add {0} overlays</source>
-   <translation>{0} Overlays hinzufügen</translation>
-  </message>
-  <message>
-   <source>There is no picture on the clipboard.</source>
-   <translation>In der Zwischenablage ist kein Bild.</translation>
-  </message>
-  <message>
-   <source>Choose an overlay that stands on the stage.</source>
-   <translation>Wählen Sie ein Overlay, das auf der Bühne steht.</translation>
-  </message>
-  <message>
-   <source>There is no picture to split yet.</source>
-   <translation>Es gibt noch kein Bild zu teilen.</translation>
+   <source>Add {count} overlays</source>
+   <translation>{count} Overlays hinzufügen</translation>
   </message>
   <message>
    <source>Save the recipe</source>
@@ -9516,20 +9852,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Ein Lieferrezept benutzen</translation>
   </message>
   <message>
-   <source>The delivery recipe was saved as “{0}”.</source>
-   <translation>Das Lieferrezept wurde als „{0}“ gesichert.</translation>
+   <source>The delivery recipe was saved as “{path}”.</source>
+   <translation>Das Lieferrezept wurde als „{path}“ gesichert.</translation>
   </message>
   <message>
-   <source>“{0}” was</source>
-   <translation>„{0}“ wurde</translation>
+   <source>“{overlay}” was</source>
+   <translation>„{overlay}“ wurde</translation>
   </message>
   <message>
-   <source>{0} overlays were</source>
-   <translation>{0} Overlays wurden</translation>
-  </message>
-  <message>
-   <source>The recipe was saved as “{0}”.</source>
-   <translation>Das Rezept wurde als „{0}“ gesichert.</translation>
+   <source>{count} overlays were</source>
+   <translation>{count} Overlays wurden</translation>
   </message>
   <message>
    <source>Choose an SVG file</source>
@@ -9548,40 +9880,24 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Netze (*.obj *.ply *.glb *.gltf)</translation>
   </message>
   <message>
-   <source>Stopped: {0} of {1} files were not read.</source>
-   <translation>Angehalten: {0} von {1} Dateien wurden nicht gelesen.</translation>
-  </message>
-  <message>
-   <source>Reading “{0}” ({1} of {2})</source>
-   <translation>Liest „{0}“ ({1} von {2})</translation>
+   <source>The recipe was saved as “{path}”.</source>
+   <translation>Das Rezept wurde als „{path}“ gesichert.</translation>
   </message>
   <message>
    <source>Delivering was stopped; nothing was written.</source>
    <translation>Das Liefern wurde gestoppt; nichts wurde geschrieben.</translation>
   </message>
   <message>
-   <source>“{0}” is not ready yet.</source>
-   <translation>„{0}“ ist noch nicht fertig.</translation>
+   <source>Stopped: {count} of {count2} files were not read.</source>
+   <translation>Angehalten: {count} von {count2} Dateien wurden nicht gelesen.</translation>
   </message>
   <message>
-   <source>adding {0}</source>
-   <translation>adding {0}</translation>
+   <source>Reading “{name}” ({i} of {count})</source>
+   <translation>Liest „{name}“ ({i} von {count})</translation>
   </message>
   <message>
-   <source>Mivex</source>
-   <translation>Mivex</translation>
-  </message>
-  <message>
-   <source>Progress</source>
-   <translation>Fortschritt</translation>
-  </message>
-  <message>
-   <source>Start at once</source>
-   <translation>Sofort starten</translation>
-  </message>
-  <message>
-   <source>What is missing is compiled when it is first needed: the first pictures come late</source>
-   <translation>Was fehlt, wird übersetzt, wenn es gebraucht wird: die ersten Bilder kommen spät</translation>
+   <source>“{name}” is not ready yet.</source>
+   <translation>„{name}“ ist noch nicht fertig.</translation>
   </message>
   <message>
    <source>first start</source>
@@ -9596,28 +9912,24 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Was zeichnet und misst, wird für diesen Rechner übersetzt. Das dauert etwa eine Minute; spätere Starts haben es zur Hand.</translation>
   </message>
   <message>
+   <source>Progress</source>
+   <translation>Fortschritt</translation>
+  </message>
+  <message>
+   <source>Start at once</source>
+   <translation>Sofort starten</translation>
+  </message>
+  <message>
+   <source>What is missing is compiled when it is first needed: the first pictures come late</source>
+   <translation>Was fehlt, wird übersetzt, wenn es gebraucht wird: die ersten Bilder kommen spät</translation>
+  </message>
+  <message>
    <source>Click on the flat proof to take the stored colour there.</source>
    <translation>Klicken Sie auf die Flachprobe, um die dort gespeicherte Farbe zu nehmen.</translation>
   </message>
   <message>
    <source>Choose a layer to paint on, or add one.</source>
    <translation>Wählen Sie eine Ebene zum Malen, oder fügen Sie eine hinzu.</translation>
-  </message>
-  <message>
-   <source>Pin this pixel</source>
-   <translation>Dieses Pixel anheften</translation>
-  </message>
-  <message>
-   <source>The account stays at this pixel while settings change, and the pointer is free   (Y)</source>
-   <translation>Das Buch bleibt bei diesem Pixel, während Einstellungen sich ändern, und der Zeiger ist frei   (Y)</translation>
-  </message>
-  <message>
-   <source>Compare with the pointer</source>
-   <translation>Mit dem Zeiger vergleichen</translation>
-  </message>
-  <message>
-   <source>Beside the pinned pixel stands the one under the pointer, in the order set</source>
-   <translation>Neben dem angehefteten Pixel steht das unter dem Zeiger, in gesetzter Reihenfolge</translation>
   </message>
   <message>
    <source>Pin a pixel first</source>
@@ -9636,36 +9948,52 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Zeige zuerst auf ein Pixel der Bühne</translation>
   </message>
   <message>
-   <source>right: pixel {0}, {1}, differs by {2} of 255</source>
-   <translation>rechts: Pixel {0}, {1}, weicht um {2} von 255 ab</translation>
+   <source>Pin this pixel</source>
+   <translation>Dieses Pixel anheften</translation>
   </message>
   <message>
-   <source>   ·   {0} switched off</source>
-   <translation>   ·   {0} ausgeschaltet</translation>
+   <source>The account stays at this pixel while settings change, and the pointer is free   (Y)</source>
+   <translation>Das Buch bleibt bei diesem Pixel, während Einstellungen sich ändern, und der Zeiger ist frei   (Y)</translation>
   </message>
   <message>
-   <source>pixel {0}, {1}   ·   left: order set   ·   {2}{3}</source>
-   <translation>Pixel {0}, {1}   ·   links: gesetzte Reihenfolge   ·   {2}{3}</translation>
+   <source>Compare with the pointer</source>
+   <translation>Mit dem Zeiger vergleichen</translation>
   </message>
   <message>
-   <source>Point at a pixel of the stage: every fragment that reaches it is listed here.</source>
-   <translation>Zeigen Sie auf ein Pixel der Bühne: jedes Fragment, das es erreicht, steht hier.</translation>
+   <source>Beside the pinned pixel stands the one under the pointer, in the order set</source>
+   <translation>Neben dem angehefteten Pixel steht das unter dem Zeiger, in gesetzter Reihenfolge</translation>
+  </message>
+  <message>
+   <source>right: pixel {pixel}, {pixel2}, differs by {apart} of 255</source>
+   <translation>rechts: Pixel {pixel}, {pixel2}, weicht um {apart} von 255 ab</translation>
   </message>
   <message>
    <source>right: exact order, </source>
    <translation>rechts: genaue Reihenfolge, </translation>
   </message>
   <message>
-   <source>Pinned</source>
-   <translation>Angeheftet</translation>
+   <source>   ·   {count} switched off</source>
+   <translation>   ·   {count} ausgeschaltet</translation>
   </message>
   <message>
-   <source>differs by {0} of 255</source>
-   <translation>weicht um {0} von 255 ab</translation>
+   <source>Point at a pixel of the stage: every fragment that reaches it is listed here.</source>
+   <translation>Zeigen Sie auf ein Pixel der Bühne: jedes Fragment, das es erreicht, steht hier.</translation>
   </message>
   <message>
    <source>the same</source>
    <translation>gleich</translation>
+  </message>
+  <message>
+   <source>pixel {pixel}, {pixel2}   ·   left: order set   ·   {beside}{less}</source>
+   <translation>Pixel {pixel}, {pixel2}   ·   links: gesetzte Reihenfolge   ·   {beside}{less}</translation>
+  </message>
+  <message>
+   <source>Pinned</source>
+   <translation>Angeheftet</translation>
+  </message>
+  <message>
+   <source>differs by {apart} of 255</source>
+   <translation>weicht um {apart} von 255 ab</translation>
   </message>
   <message>
    <source>Textures</source>
@@ -9688,16 +10016,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Ohne</translation>
   </message>
   <message>
-   <source>Both pictures are being drawn and measured.</source>
-   <translation>Beide Bilder werden gezeichnet und gemessen.</translation>
-  </message>
-  <message>
    <source>Why it matters</source>
    <translation>Warum es zählt</translation>
   </message>
   <message>
    <source>How to avoid it</source>
    <translation>Wie man es vermeidet</translation>
+  </message>
+  <message>
+   <source>Both pictures are being drawn and measured.</source>
+   <translation>Beide Bilder werden gezeichnet und gemessen.</translation>
   </message>
   <message>
    <source>the case with the fault</source>
@@ -9708,40 +10036,40 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>derselbe ohne ihn</translation>
   </message>
   <message>
-   <source>Drawing {0} …</source>
-   <translation>Zeichnet: {0} …</translation>
-  </message>
-  <message>
    <source>The example shows it; this finding measures nothing on a single picture.</source>
    <translation>Das Beispiel zeigt es; dieser Befund misst an einem einzelnen Bild nichts.</translation>
   </message>
   <message>
-   <source>Alpha:  {0} clear   {1} soft   {2} solid</source>
-   <translation>Alpha:  {0} klar   {1} weich   {2} deckend</translation>
+   <source>Drawing {words} …</source>
+   <translation>Zeichnet: {words} …</translation>
+  </message>
+  <message>
+   <source>Alpha:  {clear:.0%} clear   {soft:.0%} soft   {solid:.0%} solid</source>
+   <translation>Alpha:  {clear} klar   {soft} weich   {solid} deckend</translation>
   </message>
   <message>
    <source>Measured</source>
    <translation>Gemessen</translation>
   </message>
   <message>
-   <source>{0} × {1}, {2} bit {3}</source>
-   <translation>{0} × {1}, {2} Bit {3}</translation>
+   <source>{w} × {high}, {bits} bit {meaning}</source>
+   <translation>{w} × {high}, {bits} Bit {meaning}</translation>
   </message>
   <message>
-   <source>alpha {0} clear, {1} soft, {2} solid, {3} in the mean</source>
-   <translation>Alpha {0} klar, {1} weich, {2} deckend, {3} im Mittel</translation>
-  </message>
-  <message>
-   <source>Fringe by mip level, up to {0} of 255 in the mean</source>
-   <translation>Saum je Mip-Stufe, im Mittel bis {0} von 255</translation>
-  </message>
-  <message>
-   <source>Measured: {0}</source>
-   <translation>Gemessen: {0}</translation>
+   <source>alpha {clear:.0%} clear, {soft:.0%} soft, {solid:.0%} solid, {mean:.2f} in the mean</source>
+   <translation>Alpha {clear} klar, {soft} weich, {solid} deckend, {mean} im Mittel</translation>
   </message>
   <message>
    <source>Nothing selected</source>
    <translation>Nichts gewählt</translation>
+  </message>
+  <message>
+   <source>Fringe by mip level, up to {shown:.1f} of 255 in the mean</source>
+   <translation>Saum je Mip-Stufe, im Mittel bis {shown} von 255</translation>
+  </message>
+  <message>
+   <source>Measured: {name}</source>
+   <translation>Gemessen: {name}</translation>
   </message>
   <message>
    <source>draw group</source>
@@ -9752,20 +10080,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Tiefe schreiben</translation>
   </message>
   <message>
-   <source>Error {0} of 255 in the mean now, &lt;b&gt;{1}&lt;/b&gt; as proposed.</source>
-   <translation>Fehler jetzt im Mittel {0} von 255, &lt;b&gt;{1}&lt;/b&gt; wie vorgeschlagen.</translation>
-  </message>
-  <message>
-   <source>Ask for advice</source>
-   <translation>Um Rat fragen</translation>
-  </message>
-  <message>
-   <source>Looks through all named cameras and a ring of sixteen round what is placed</source>
-   <translation>Schaut durch alle benannten Kameras und einen Ring von sechzehn um das Gesetzte</translation>
-  </message>
-  <message>
-   <source>Set it so</source>
-   <translation>So setzen</translation>
+   <source>&lt;br&gt;&lt;br&gt;</source>
+   <translation>&lt;br&gt;&lt;br&gt;</translation>
   </message>
   <message>
    <source>Nothing is placed on the stage yet</source>
@@ -9780,44 +10096,72 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Die Reihenfolge hält von überall: nichts zu ändern.</translation>
   </message>
   <message>
-   <source>Error {0} of 255 in the mean; no other order does better.</source>
-   <translation>Fehler im Mittel {0} von 255; keine andere Reihenfolge ist besser.</translation>
+   <source>Error {before:.2f} of 255 in the mean now, &lt;b&gt;{after:.2f}&lt;/b&gt; as proposed.</source>
+   <translation>Fehler jetzt im Mittel {before} von 255, &lt;b&gt;{after}&lt;/b&gt; wie vorgeschlagen.</translation>
   </message>
   <message>
    <source>Looking from all sides …</source>
    <translation>Von allen Seiten gesehen …</translation>
   </message>
   <message>
-   <source>Looking from all sides … {0}</source>
-   <translation>Von allen Seiten gesehen … {0}</translation>
+   <source>Ask for advice</source>
+   <translation>Um Rat fragen</translation>
+  </message>
+  <message>
+   <source>Looks through all named cameras and a ring of sixteen round what is placed</source>
+   <translation>Schaut durch alle benannten Kameras und einen Ring von sechzehn um das Gesetzte</translation>
+  </message>
+  <message>
+   <source>Set it so</source>
+   <translation>So setzen</translation>
+  </message>
+  <message>
+   <source>Error {before:.2f} of 255 in the mean; no other order does better.</source>
+   <translation>Fehler im Mittel {before} von 255; keine andere Reihenfolge ist besser.</translation>
+  </message>
+  <message>
+   <source>Looking from all sides … {share:.0%}</source>
+   <translation>Von allen Seiten gesehen … {share}</translation>
   </message>
   <message>
    <source>Set the drawing order</source>
    <translation>Zeichenreihenfolge setzen</translation>
   </message>
   <message>
-   <source>: {0} pixels, {1}; would settle it: {2}</source>
-   <translation>: {0} Pixel, {1}; beilegen würde es: {2}</translation>
+   <source>&lt;br&gt;</source>
+   <translation>&lt;br&gt;</translation>
   </message>
   <message>
-   <source>{0} and {1}</source>
-   <translation>{0} und {1}</translation>
+   <source>Nudges</source>
+   <translation>Versatz</translation>
   </message>
   <message>
-   <source>{0} with itself</source>
-   <translation>{0} mit sich selbst</translation>
+   <source>Settings</source>
+   <translation>Einstellungen</translation>
+  </message>
+  <message>
+   <source>No order settles</source>
+   <translation>Keine Reihenfolge löst</translation>
+  </message>
+  <message>
+   <source>In any order</source>
+   <translation>In jeder Reihenfolge</translation>
+  </message>
+  <message>
+   <source>: {pixels} pixels, {error:.3f}; would settle it: {settles}</source>
+   <translation>: {pixels} Pixel, {error}; beilegen würde es: {settles}</translation>
+  </message>
+  <message>
+   <source>{get} and {get2}</source>
+   <translation>{get} und {get2}</translation>
+  </message>
+  <message>
+   <source>{get} with itself</source>
+   <translation>{get} mit sich selbst</translation>
   </message>
   <message>
    <source>no picture</source>
    <translation>kein Bild</translation>
-  </message>
-  <message>
-   <source> · &lt;span style='color:{0}'&gt;{1}&lt;/span&gt;</source>
-   <translation> · &lt;span style='color:{0}'&gt;{1}&lt;/span&gt;</translation>
-  </message>
-  <message>
-   <source>as {0}</source>
-   <translation>wie {0}</translation>
   </message>
   <message>
    <source>Hide on the stage</source>
@@ -9826,6 +10170,48 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Show on the stage</source>
    <translation>Auf der Bühne zeigen</translation>
+  </message>
+  <message>
+   <source>Add a variant</source>
+   <translation>Variante hinzufügen</translation>
+  </message>
+  <message>
+   <source>cannot be read</source>
+   <translation>nicht lesbar</translation>
+  </message>
+  <message>
+   <source> · &lt;span style='color:{colour}'&gt;{tail}&lt;/span&gt;</source>
+   <translation> · &lt;span style='color:{colour}'&gt;{tail}&lt;/span&gt;</translation>
+  </message>
+  <message>
+   <source>as {name}</source>
+   <translation>wie {name}</translation>
+  </message>
+  <message>
+   <source>
+Takes its material from “{name}”; its own: {own}</source>
+   <translation>
+Nimmt sein Material von „{name}“; eigen: {own}</translation>
+  </message>
+  <message>
+   <source>Move the card up</source>
+   <translation>Die Karte nach oben</translation>
+  </message>
+  <message>
+   <source>Move the card down</source>
+   <translation>Die Karte nach unten</translation>
+  </message>
+  <message>
+   <source>Copy the overlay</source>
+   <translation>Das Overlay kopieren</translation>
+  </message>
+  <message>
+   <source>Remove the overlay</source>
+   <translation>Das Overlay entfernen</translation>
+  </message>
+  <message>
+   <source>Add pictures as overlays</source>
+   <translation>Bilder als Overlays hinzufügen</translation>
   </message>
   <message>
    <source>Overlays</source>
@@ -9840,46 +10226,12 @@ Drop pictures anywhere on the window, or press + above.</source>
 Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   </message>
   <message>
-   <source>Copy the overlay</source>
-   <translation>Das Overlay kopieren</translation>
-  </message>
-  <message>
    <source>Move up</source>
    <translation>Nach oben</translation>
   </message>
   <message>
    <source>Move down</source>
    <translation>Nach unten</translation>
-  </message>
-  <message>
-   <source>Remove the overlay</source>
-   <translation>Das Overlay entfernen</translation>
-  </message>
-  <message>
-   <source>Add a variant</source>
-   <translation>Variante hinzufügen</translation>
-  </message>
-  <message>
-   <source>cannot be read</source>
-   <translation>nicht lesbar</translation>
-  </message>
-  <message>
-   <source>{0}
-Takes its material from “{1}”; its own: {2}</source>
-   <translation>{0}
-Nimmt sein Material von „{1}“; eigen: {2}</translation>
-  </message>
-  <message>
-   <source>Move the card up</source>
-   <translation>Die Karte nach oben</translation>
-  </message>
-  <message>
-   <source>Move the card down</source>
-   <translation>Die Karte nach unten</translation>
-  </message>
-  <message>
-   <source>Add pictures as overlays</source>
-   <translation>Bilder als Overlays hinzufügen</translation>
   </message>
   <message>
    <source>Move in the rack</source>
@@ -9906,44 +10258,20 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>1 Befund</translation>
   </message>
   <message>
-   <source>{0} findings</source>
-   <translation>{0} Befunde</translation>
+   <source>{count} findings</source>
+   <translation>{count} Befunde</translation>
   </message>
   <message>
    <source>Mivex projects (*.mivex)</source>
    <translation>Mivex-Projekte (*.mivex)</translation>
   </message>
   <message>
-   <source>“{0}” has changes that are not saved.</source>
-   <translation>„{0}“ hat ungesicherte Änderungen.</translation>
-  </message>
-  <message>
-   <source>“{0}” was changed on disk since it was opened here. What shall become of your version?</source>
-   <translation>„{0}“ wurde seit dem Öffnen geändert. Was soll aus Ihrer Fassung werden?</translation>
-  </message>
-  <message>
    <source>an untitled project</source>
    <translation>ein Projekt ohne Namen</translation>
   </message>
   <message>
-   <source>Mivex did not close properly. Unsaved work on {0} was kept aside.</source>
-   <translation>Mivex wurde nicht richtig geschlossen. Ungesichertes an {0} wurde beiseitegelegt.</translation>
-  </message>
-  <message>
-   <source>Open a project</source>
-   <translation>Projekt öffnen</translation>
-  </message>
-  <message>
-   <source>Look for moved files in</source>
-   <translation>Verschobene Dateien suchen in</translation>
-  </message>
-  <message>
-   <source>“{0}” was changed on disk by somebody else; saving will ask before anything is overwritten.</source>
-   <translation>„{0}“ wurde von jemand anderem geändert; beim Sichern wird gefragt, ehe etwas überschrieben wird.</translation>
-  </message>
-  <message>
-   <source>Save the project</source>
-   <translation>Das Projekt sichern</translation>
+   <source>“{title}” has changes that are not saved.</source>
+   <translation>„{title}“ hat ungesicherte Änderungen.</translation>
   </message>
   <message>
    <source>Discard</source>
@@ -9952,6 +10280,10 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
   <message>
    <source>Keep working</source>
    <translation>Weiterarbeiten</translation>
+  </message>
+  <message>
+   <source>“{name}” was changed on disk since it was opened here. What shall become of your version?</source>
+   <translation>„{name}“ wurde seit dem Öffnen geändert. Was soll aus Ihrer Fassung werden?</translation>
   </message>
   <message>
    <source>Keep mine beside it</source>
@@ -9964,6 +10296,10 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
   <message>
    <source>Overwrite theirs</source>
    <translation>Das andere überschreiben</translation>
+  </message>
+  <message>
+   <source>Mivex did not close properly. Unsaved work on {name} was kept aside.</source>
+   <translation>Mivex wurde nicht richtig geschlossen. Ungesichertes an {name} wurde beiseitegelegt.</translation>
   </message>
   <message>
    <source>Restore it</source>
@@ -9990,8 +10326,8 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Ohne das gehen</translation>
   </message>
   <message>
-   <source>“{0}” is open in another window of Mivex as well; whoever saves second is asked first.</source>
-   <translation>„{0}“ ist auch in einem anderen Fenster von Mivex offen; wer als zweiter sichert, wird erst gefragt.</translation>
+   <source>Open a project</source>
+   <translation>Projekt öffnen</translation>
   </message>
   <message>
    <source>New here? “A short tour of the demo” in the menu Help goes round in ten stops   (Shift+F6).</source>
@@ -10010,44 +10346,68 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Sichern Sie erst das Projekt; seine Dateien werden daneben gesammelt.</translation>
   </message>
   <message>
-   <source>Saved as “{0}”.</source>
-   <translation>Gesichert als „{0}“.</translation>
+   <source>Look for moved files in</source>
+   <translation>Verschobene Dateien suchen in</translation>
+  </message>
+  <message>
+   <source>“{name}” was changed on disk by somebody else; saving will ask before anything is overwritten.</source>
+   <translation>„{name}“ wurde von jemand anderem geändert; beim Sichern wird gefragt, ehe etwas überschrieben wird.</translation>
+  </message>
+  <message>
+   <source>Save the project</source>
+   <translation>Das Projekt sichern</translation>
+  </message>
+  <message>
+   <source>“{name}” is open in another window of Mivex as well; whoever saves second is asked first.</source>
+   <translation>„{name}“ ist auch in einem anderen Fenster von Mivex offen; wer als zweiter sichert, wird erst gefragt.</translation>
   </message>
   <message>
    <source>Open an earlier save</source>
    <translation>Früheren Stand öffnen</translation>
   </message>
   <message>
-   <source> {0} could not be found.</source>
-   <translation> {0} ließen sich nicht finden.</translation>
-  </message>
-  <message>
-   <source>{0} file{1} copied into “{2}” beside the project.</source>
-   <translation>{0} Datei(en){1} nach „{2}“ neben das Projekt kopiert.</translation>
-  </message>
-  <message>
    <source>No file of this project is missing.</source>
    <translation>Keine Datei dieses Projekts fehlt.</translation>
   </message>
   <message>
-   <source>{0} {1} found again.</source>
-   <translation>{0} {1} wiedergefunden.</translation>
+   <source>Saved as “{target}”.</source>
+   <translation>Gesichert als „{target}“.</translation>
   </message>
   <message>
-   <source>{0} {1} missing; “Find moved files …” looks in a folder of your choice.</source>
-   <translation>{0} {1} fehlen; „Verschobene Dateien finden …“ sucht in einem Ordner Ihrer Wahl.</translation>
+   <source> {missing} could not be found.</source>
+   <translation> {missing} ließen sich nicht finden.</translation>
   </message>
   <message>
    <source>Every file lies beside the project already.</source>
    <translation>Jede Datei liegt schon neben dem Projekt.</translation>
   </message>
   <message>
+   <source>{copied} file{ending} copied into “{folder}” beside the project.</source>
+   <translation>{copied} Datei(en) nach „{folder}“ neben das Projekt kopiert.</translation>
+  </message>
+  <message>
    <source>Find moved files</source>
    <translation>Verschobene Dateien finden</translation>
   </message>
   <message>
+   <source>{moved} {word} found again.</source>
+   <translation>{moved} {word} wiedergefunden.</translation>
+  </message>
+  <message>
+   <source>{left} {ending} missing; “Find moved files …” looks in a folder of your choice.</source>
+   <translation>{left} {ending} nicht zu finden; „Verschobene Dateien finden …“ sucht in einem Ordner Ihrer Wahl.</translation>
+  </message>
+  <message>
    <source>Collect its files</source>
    <translation>Seine Dateien sammeln</translation>
+  </message>
+  <message>
+   <source>was</source>
+   <translation>wurde</translation>
+  </message>
+  <message>
+   <source>were</source>
+   <translation>wurden</translation>
   </message>
   <message>
    <source>Search: a key, or what it does</source>
@@ -10150,20 +10510,20 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Weiter</translation>
   </message>
   <message>
-   <source>{0} of {1}</source>
-   <translation>{0} von {1}</translation>
+   <source>{number} of {count}</source>
+   <translation>{number} von {count}</translation>
   </message>
   <message>
    <source>Done</source>
    <translation>Fertig</translation>
   </message>
   <message>
-   <source>{0}   (Alt+{1})</source>
-   <translation>{0}   (Alt+{1})</translation>
-  </message>
-  <message>
    <source>Add an overlay first</source>
    <translation>Füge zuerst ein Overlay hinzu</translation>
+  </message>
+  <message>
+   <source>{title}   (Alt+{number})</source>
+   <translation>{title}   (Alt+{number})</translation>
   </message>
   <message>
    <source>What is wrong, how much, and its repair   (Shift+F1)</source>
@@ -10186,12 +10546,12 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Spielen, gehen und ziehen, was sich bewegt; das Leben eines Teilchens   (Shift+F4)</translation>
   </message>
   <message>
-   <source>Drag to make the tray higher or lower; double click: its usual height</source>
-   <translation>Ziehen macht die Ablage höher oder niedriger; Doppelklick: übliche Höhe</translation>
-  </message>
-  <message>
    <source>Fold the tray, or open it</source>
    <translation>Die Leiste falten oder öffnen</translation>
+  </message>
+  <message>
+   <source>Drag to make the tray higher or lower; double click: its usual height</source>
+   <translation>Ziehen macht die Ablage höher oder niedriger; Doppelklick: übliche Höhe</translation>
   </message>
   <message>
    <source>Choose a finding to go to its place and see its repair.</source>
@@ -10218,24 +10578,24 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Jedes Overlay wird hier gemessen, sobald es eins gibt.</translation>
   </message>
   <message>
-   <source>{0} so far; measuring …</source>
-   <translation>{0} bisher; wird gemessen …</translation>
+   <source>{count} so far; measuring …</source>
+   <translation>{count} bisher; wird gemessen …</translation>
   </message>
   <message>
    <source>None. Everything here composites as it should.</source>
    <translation>Keine. Alles hier wird zusammengesetzt, wie es soll.</translation>
   </message>
   <message>
-   <source>{0} in the project, {1} on this overlay</source>
-   <translation>{0} im Projekt, {1} an diesem Overlay</translation>
+   <source>{count} in the project, {own} on this overlay</source>
+   <translation>{count} im Projekt, {own} an diesem Overlay</translation>
   </message>
   <message>
    <source>Seven blends</source>
    <translation>Sieben Mischungen</translation>
   </message>
   <message>
-   <source>What if: {0} under each blend</source>
-   <translation>Was wäre, wenn: {0} unter jeder Mischung</translation>
+   <source>as it is</source>
+   <translation>wie es ist</translation>
   </message>
   <message>
    <source>Drawing …</source>
@@ -10246,32 +10606,28 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Wie diese Kamera es sieht, über der hellsten, einer mittleren und der dunkelsten Stelle dahinter. Ein Klick nimmt eine Mischung, mit dem üblichen Tiefeschreiben und der üblichen Zeichengruppe.</translation>
   </message>
   <message>
-   <source>Take {0}</source>
-   <translation>{0} nehmen</translation>
+   <source>Take {blend}</source>
+   <translation>{blend} nehmen</translation>
+  </message>
+  <message>
+   <source>{differs:.1f} of 255 away</source>
+   <translation>{differs} von 255 entfernt</translation>
+  </message>
+  <message>
+   <source>What if: {name} under each blend</source>
+   <translation>Was wäre, wenn: {name} unter jeder Mischung</translation>
   </message>
   <message>
    <source>depth settles it</source>
    <translation>Tiefe regelt es</translation>
   </message>
   <message>
-   <source>as it is</source>
-   <translation>wie es ist</translation>
+   <source>{reads} reads, {arithmetic} ops</source>
+   <translation>{reads} Lesungen, {arithmetic} Rechnungen</translation>
   </message>
   <message>
-   <source>{0} of 255 away</source>
-   <translation>{0} von 255 entfernt</translation>
-  </message>
-  <message>
-   <source>{0}: {1}, differs by {2}</source>
-   <translation>{0}: {1}, weicht um {2} ab</translation>
-  </message>
-  <message>
-   <source>{0} reads, {1} ops</source>
-   <translation>{0} Lesungen, {1} Rechnungen</translation>
-  </message>
-  <message>
-   <source>{0} — Mivex</source>
-   <translation>{0} — Mivex</translation>
+   <source>{blend}: {words}, differs by {differs:.1f}</source>
+   <translation>{blend}: {words}, weicht um {differs} ab</translation>
   </message>
   <message>
    <source>Flat proof and stage   (F2)</source>
@@ -10286,14 +10642,6 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Nur Bühne   (F4)</translation>
   </message>
   <message>
-   <source>Undo: {0}</source>
-   <translation>Zurück: {0}</translation>
-  </message>
-  <message>
-   <source>Redo: {0}</source>
-   <translation>Wieder: {0}</translation>
-  </message>
-  <message>
    <source>Choose an effect at Motion first.</source>
    <translation>Wählen Sie erst einen Effekt bei Bewegung.</translation>
   </message>
@@ -10302,8 +10650,24 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Beim nächsten Start sieht Mivex so aus.</translation>
   </message>
   <message>
+   <source>{title} — Mivex</source>
+   <translation>{title} — Mivex</translation>
+  </message>
+  <message>
+   <source>Undo: {undo_label}</source>
+   <translation>Zurück: {undo_label}</translation>
+  </message>
+  <message>
+   <source>Redo: {redo_label}</source>
+   <translation>Wieder: {redo_label}</translation>
+  </message>
+  <message>
    <source>What is solid and what is clear.</source>
    <translation>Was deckt und was klar ist.</translation>
+  </message>
+  <message>
+   <source>Values now</source>
+   <translation>Werte jetzt</translation>
   </message>
   <message>
    <source>Histogram of alpha and of each channel</source>
@@ -10314,12 +10678,8 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Wie oft jeder Wert vorkommt: Alpha groß, dann Rot, Grün und Blau. Kleine Werte stehen links.</translation>
   </message>
   <message>
-   <source>Values now</source>
-   <translation>Werte jetzt</translation>
-  </message>
-  <message>
-   <source>clear {0}   between {1}   solid {2}</source>
-   <translation>klar {0}   dazwischen {1}   deckend {2}</translation>
+   <source>clear {clear:.1%}   between {soft:.1%}   solid {solid:.1%}</source>
+   <translation>klar {clear}   dazwischen {soft}   deckend {solid}</translation>
   </message>
   <message>
    <source>Choose faces</source>
@@ -10334,12 +10694,12 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Weniger Flächen</translation>
   </message>
   <message>
-   <source>How it meets what lies behind it.</source>
-   <translation>Wie es trifft, was dahinter liegt.</translation>
+   <source>Add {label}</source>
+   <translation>{label} hinzufügen</translation>
   </message>
   <message>
-   <source>nothing yet: what you change here becomes its own</source>
-   <translation>noch nichts: was Sie hier ändern, wird eigen</translation>
+   <source>How it meets what lies behind it.</source>
+   <translation>Wie es trifft, was dahinter liegt.</translation>
   </message>
   <message>
    <source>The picture that colour is read from.</source>
@@ -10366,12 +10726,8 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Licht, das die Fläche selbst abgibt.</translation>
   </message>
   <message>
-   <source>Packed picture …</source>
-   <translation>Gepacktes Bild …</translation>
-  </message>
-  <message>
-   <source>Reads roughness, metal and occlusion from the channels of one picture, in an order that you choose.</source>
-   <translation>Liest Rauheit, Metall und Verdeckung aus den Kanälen eines Bilds, in wählbarer Ordnung.</translation>
+   <source>factors: colour ({colour}, {colour2})   alpha ({alpha}, {alpha2})</source>
+   <translation>Faktoren: Farbe ({colour}, {colour2})   Alpha ({alpha}, {alpha2})</translation>
   </message>
   <message>
    <source>Surface</source>
@@ -10386,32 +10742,16 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Auf dem Netz</translation>
   </message>
   <message>
-   <source>Takes its material from “{0}”. Its own: {1}.</source>
-   <translation>Nimmt sein Material von „{0}“. Eigen: {1}.</translation>
-  </message>
-  <message>
    <source>As that one again</source>
    <translation>Wieder wie jenes</translation>
-  </message>
-  <message>
-   <source>Everything as “{0}” has it.</source>
-   <translation>Alles, wie „{0}“ es hat.</translation>
   </message>
   <message>
    <source>On its own</source>
    <translation>Für sich allein</translation>
   </message>
   <message>
-   <source>It stays as it is and follows “{0}” no longer.</source>
-   <translation>Es bleibt, wie es ist, und folgt „{0}“ nicht mehr.</translation>
-  </message>
-  <message>
    <source>It has nothing of its own yet</source>
    <translation>Es hat noch nichts Eigenes</translation>
-  </message>
-  <message>
-   <source>{0} finish {1}</source>
-   <translation>{0} finish {1}</translation>
   </message>
   <message>
    <source>A noise</source>
@@ -10422,20 +10762,40 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Gefressen-von ändern</translation>
   </message>
   <message>
-   <source>{0} breakup mask</source>
-   <translation>{0} breakup mask</translation>
+   <source>Packed picture …</source>
+   <translation>Gepacktes Bild …</translation>
   </message>
   <message>
-   <source>colour ({0}, {1})   alpha ({2}, {3})</source>
-   <translation>Farbe ({0}, {1})   Alpha ({2}, {3})</translation>
+   <source>Reads roughness, metal and occlusion from the channels of one picture, in an order that you choose.</source>
+   <translation>Liest Rauheit, Metall und Verdeckung aus den Kanälen eines Bilds, in wählbarer Ordnung.</translation>
   </message>
   <message>
    <source>What it changes of its surface</source>
    <translation>Was es an seiner Fläche ändert</translation>
   </message>
   <message>
+   <source>nothing yet: what you change here becomes its own</source>
+   <translation>noch nichts: was Sie hier ändern, wird eigen</translation>
+  </message>
+  <message>
+   <source>Takes its material from “{name}”. Its own: {own}.</source>
+   <translation>Nimmt sein Material von „{name}“. Eigen: {own}.</translation>
+  </message>
+  <message>
+   <source>Everything as “{name}” has it.</source>
+   <translation>Alles, wie „{name}“ es hat.</translation>
+  </message>
+  <message>
+   <source>It stays as it is and follows “{name}” no longer.</source>
+   <translation>Es bleibt, wie es ist, und folgt „{name}“ nicht mehr.</translation>
+  </message>
+  <message>
    <source>Take a packed picture</source>
    <translation>Gepacktes Bild nehmen</translation>
+  </message>
+  <message>
+   <source>a fragment: {cost}</source>
+   <translation>je Fragment: {cost}</translation>
   </message>
   <message>
    <source>What hue its soft parts have; alpha stays apart.</source>
@@ -10454,10 +10814,6 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Was geschrieben wird, und in welcher Form.</translation>
   </message>
   <message>
-   <source>Deliver this overlay …</source>
-   <translation>Dieses Overlay liefern …</translation>
-  </message>
-  <message>
    <source>Use a file …</source>
    <translation>Datei benutzen …</translation>
   </message>
@@ -10468,6 +10824,10 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
   <message>
    <source>Save this delivery recipe as a file, to share it</source>
    <translation>Dieses Lieferrezept als Datei sichern, um es zu teilen</translation>
+  </message>
+  <message>
+   <source>Deliver this overlay …</source>
+   <translation>Dieses Overlay liefern …</translation>
   </message>
   <message>
    <source>A blend sheet (JSON: blend, factors, depth, group, nudge, faces) is written beside the pictures. All are read back and compared.</source>
@@ -10482,34 +10842,32 @@ Nimmt sein Material von „{1}“; eigen: {2}</translation>
    <translation>Lieferrezept wählen</translation>
   </message>
   <message>
-   <source>There is no picture to deliver yet.</source>
-   <translation>Es gibt noch kein Bild zu liefern.</translation>
-  </message>
-  <message>
    <source>Change the delivery recipe</source>
    <translation>Das Lieferrezept ändern</translation>
+  </message>
+  <message>
+   <source>glTF cannot say, so that only the sheet does: {parts}.</source>
+   <translation>glTF kann nicht ausdrücken, sodass es nur im Blatt steht: {parts}.</translation>
+  </message>
+  <message>
+   <source>There is no picture to deliver yet.</source>
+   <translation>Es gibt noch kein Bild zu liefern.</translation>
   </message>
   <message>
    <source>No findings: it composites as it should.</source>
    <translation>Keine Befunde: es wird zusammengesetzt, wie es soll.</translation>
   </message>
   <message>
-   <source>{0} finding{1} still open; it can be delivered all the same.</source>
-   <translation>{0} Befund(e){1} noch offen; liefern geht trotzdem.</translation>
-  </message>
-  <message>
-   <source>glTF cannot say, so that only the sheet does: </source>
-   <translation>glTF kann nicht sagen, sodass nur das Blatt es tut: </translation>
+   <source>{count} finding{word} still open; it can be delivered all the same.</source>
+   <translation>{count} Befund{word} noch offen; liefern geht trotzdem.</translation>
   </message>
   <message>
    <source>s are</source>
-   <translation>en sind</translation>
+   <translation>e sind</translation>
   </message>
   <message>
-   <source>signed distance: mean {0}, largest {1}
-plain alpha:       mean {2}, largest {3}</source>
-   <translation>Distanzfeld: Mittel {0}, größter {1}
-bloßes Alpha: Mittel {2}, größter {3}</translation>
+   <source> is</source>
+   <translation> ist</translation>
   </message>
   <message>
    <source>Edges</source>
@@ -10524,12 +10882,14 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Kein Cutout.</translation>
   </message>
   <message>
-   <source>{0} · {1}×{2}:  {3}, kept {4}</source>
-   <translation>{0} · {1}×{2}:  {3}, gehalten {4}</translation>
-  </message>
-  <message>
    <source>The alpha is no distance yet.</source>
    <translation>Das Alpha ist noch kein Abstand.</translation>
+  </message>
+  <message>
+   <source>signed distance: mean {outline:.3f}, largest {outline2:.2f}
+plain alpha:       mean {plain_outline:.3f}, largest {plain_outline2:.2f}</source>
+   <translation>Distanzfeld: Mittel {outline}, größter {outline2}
+bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   </message>
   <message>
    <source>Coverage by mip level</source>
@@ -10544,16 +10904,24 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Saum je Mip-Stufe</translation>
   </message>
   <message>
-   <source>99th percentile and maximum on screen, of 255. What shows of it, figure times area, is a finding above {0}.</source>
-   <translation>99. Perzentil und Größtes auf dem Schirm, von 255. Was davon zu sehen ist, Zahl mal Fläche, ist über {0} ein Befund.</translation>
+   <source>{level} · {width}×{height}:  {plain:.1%}, kept {kept:.1%}</source>
+   <translation>{level} · {width}×{height}:  {plain}, gehalten {kept}</translation>
   </message>
   <message>
-   <source>In a file without levels of its own, a cutoff of {0} keeps it best.</source>
-   <translation>In einer Datei ohne eigene Stufen hält eine Schwelle von {0} sie am besten.</translation>
+   <source>99th percentile and maximum on screen, of 255. What shows of it, figure times area, is a finding above {limit:.0f}.</source>
+   <translation>99. Perzentil und Größtes auf dem Schirm, von 255. Was davon zu sehen ist, Zahl mal Fläche, ist über {limit} ein Befund.</translation>
+  </message>
+  <message>
+   <source>In a file without levels of its own, a cutoff of {cutoff:.2f} keeps it best.</source>
+   <translation>In einer Datei ohne eigene Stufen hält eine Schwelle von {cutoff} sie am besten.</translation>
   </message>
   <message>
    <source>Measuring …</source>
    <translation>Wird gemessen …</translation>
+  </message>
+  <message>
+   <source>Name the build</source>
+   <translation>Den Aufbau benennen</translation>
   </message>
   <message>
    <source>Save as a build …</source>
@@ -10564,6 +10932,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Gruppe lösen</translation>
   </message>
   <message>
+   <source>Left open by the build.</source>
+   <translation>Vom Aufbau offen gelassen.</translation>
+  </message>
+  <message>
    <source>Save as a build</source>
    <translation>Als Aufbau sichern</translation>
   </message>
@@ -10572,12 +10944,8 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Name des Aufbaus:</translation>
   </message>
   <message>
-   <source>Name the build</source>
-   <translation>Den Aufbau benennen</translation>
-  </message>
-  <message>
-   <source>The build was kept in “{0}”; {1} of its settings are open.</source>
-   <translation>Der Aufbau wurde in „{0}“ aufgehoben; {1} seiner Einstellungen sind offen.</translation>
+   <source>The build was kept in “{path}”; {count} of its settings are open.</source>
+   <translation>Der Aufbau wurde in „{path}“ aufgehoben; {count} seiner Einstellungen sind offen.</translation>
   </message>
   <message>
    <source>Bring up to date</source>
@@ -10588,24 +10956,16 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Neu aus seinem Aufbau machen; die Einstellungen oben bleiben.</translation>
   </message>
   <message>
-   <source>Left open by the build.</source>
-   <translation>Vom Aufbau offen gelassen.</translation>
+   <source>From the build “{build}”</source>
+   <translation>Aus dem Aufbau „{build}“</translation>
   </message>
   <message>
-   <source>From the build “{0}”</source>
-   <translation>Aus dem Aufbau „{0}“</translation>
-  </message>
-  <message>
-   <source>Made from “{0}”.</source>
-   <translation>Gemacht aus „{0}“.</translation>
+   <source>Made from “{name}”.</source>
+   <translation>Gemacht aus „{name}“.</translation>
   </message>
   <message>
    <source>Painted</source>
    <translation>Gemalt</translation>
-  </message>
-  <message>
-   <source>{0} mask {1}</source>
-   <translation>{0} mask {1}</translation>
   </message>
   <message>
    <source>Pattern</source>
@@ -10616,44 +10976,20 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Wie es aussieht.</translation>
   </message>
   <message>
-   <source>Leave {0} alone</source>
-   <translation>{0} unberührt lassen</translation>
-  </message>
-  <message>
-   <source>{0} laid</source>
-   <translation>{0} laid</translation>
-  </message>
-  <message>
    <source>how it lies</source>
    <translation>wie es liegt</translation>
-  </message>
-  <message>
-   <source>{0} levels</source>
-   <translation>{0} Stufen</translation>
   </message>
   <message>
    <source>Whose levels are set.</source>
    <translation>Wessen Tonwerte gesetzt werden.</translation>
   </message>
   <message>
-   <source>Add a part</source>
-   <translation>Teil hinzufügen</translation>
-  </message>
-  <message>
    <source>Add to the mask</source>
    <translation>Zur Maske hinzufügen</translation>
   </message>
   <message>
-   <source>{0} shape</source>
-   <translation>{0} shape</translation>
-  </message>
-  <message>
    <source>contrast, levels</source>
    <translation>Kontrast, Tonwerte</translation>
-  </message>
-  <message>
-   <source>Paint here</source>
-   <translation>Hier malen</translation>
   </message>
   <message>
    <source>Remove the last stroke</source>
@@ -10664,20 +11000,8 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Es sitzt auf keinem Netz: aus den Höhen der Ebenen gefunden.</translation>
   </message>
   <message>
-   <source>Give all back</source>
-   <translation>Alle zurückgeben</translation>
-  </message>
-  <message>
    <source>Change pattern</source>
    <translation>Muster ändern</translation>
-  </message>
-  <message>
-   <source>{0} of this layer</source>
-   <translation>{0} dieser Ebene</translation>
-  </message>
-  <message>
-   <source>Touch {0}</source>
-   <translation>{0} berühren</translation>
   </message>
   <message>
    <source>Whose result is read.</source>
@@ -10686,6 +11010,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>levels by channel</source>
    <translation>Tonwerte je Kanal</translation>
+  </message>
+  <message>
+   <source>Add a part</source>
+   <translation>Teil hinzufügen</translation>
   </message>
   <message>
    <source>Earlier</source>
@@ -10702,6 +11030,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>There is nothing beyond it</source>
    <translation>Dahinter kommt nichts</translation>
+  </message>
+  <message>
+   <source>Paint here</source>
+   <translation>Hier malen</translation>
   </message>
   <message>
    <source>There is no stroke yet</source>
@@ -10724,10 +11056,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Teile</translation>
   </message>
   <message>
-   <source>Click on the stage or in the flat proof; click again to give it back.</source>
-   <translation>Auf die Bühne oder in die Flachprobe klicken; noch einmal gibt zurück.</translation>
-  </message>
-  <message>
    <source>Grow</source>
    <translation>Wachsen</translation>
   </message>
@@ -10736,12 +11064,24 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Schrumpfen</translation>
   </message>
   <message>
+   <source>Give all back</source>
+   <translation>Alle zurückgeben</translation>
+  </message>
+  <message>
+   <source>{channels} of this layer</source>
+   <translation>{channels} dieser Ebene</translation>
+  </message>
+  <message>
    <source>Left alone: what lies below shines through.</source>
    <translation>Unberührt: was darunter liegt, scheint durch.</translation>
   </message>
   <message>
    <source>Below zero it lies deeper than the surface.</source>
    <translation>Unter null liegt es tiefer als die Fläche.</translation>
+  </message>
+  <message>
+   <source>Leave {channels} alone</source>
+   <translation>{channels} unberührt lassen</translation>
   </message>
   <message>
    <source>Leave alone</source>
@@ -10764,6 +11104,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Es sitzt auf keinem Netz. Setzen Sie es an der Station Setzen auf eins; dann lassen sich seine Flächen auf der Bühne oder in der Flachprobe wählen.</translation>
   </message>
   <message>
+   <source>Click on the stage or in the flat proof; click again to give it back.</source>
+   <translation>Auf die Bühne oder in die Flachprobe klicken; noch einmal gibt zurück.</translation>
+  </message>
+  <message>
    <source>Give faces back</source>
    <translation>Flächen zurückgeben</translation>
   </message>
@@ -10772,20 +11116,24 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Noch keine gewählt.</translation>
   </message>
   <message>
-   <source>Faces {0}{1}</source>
-   <translation>Flächen {0}{1}</translation>
-  </message>
-  <message>
-   <source>Less: </source>
-   <translation>Weniger: </translation>
-  </message>
-  <message>
-   <source>More: </source>
-   <translation>Mehr: </translation>
+   <source>Touch {channels}</source>
+   <translation>{channels} berühren</translation>
   </message>
   <message>
    <source>Choose overlay</source>
    <translation>Overlay wählen</translation>
+  </message>
+  <message>
+   <source>Faces {faces}{ending}</source>
+   <translation>Flächen {faces}{ending}</translation>
+  </message>
+  <message>
+   <source>Less: {words}</source>
+   <translation>Weniger: {words}</translation>
+  </message>
+  <message>
+   <source>More: {words}</source>
+   <translation>Mehr: {words}</translation>
   </message>
   <message>
    <source>Whose mask or channel is read.</source>
@@ -10802,34 +11150,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Add a layer</source>
    <translation>Ebene hinzufügen</translation>
-  </message>
-  <message>
-   <source>Of plain values</source>
-   <translation>Aus bloßen Werten</translation>
-  </message>
-  <message>
-   <source>Through a pattern</source>
-   <translation>Durch ein Muster</translation>
-  </message>
-  <message>
-   <source>To paint on</source>
-   <translation>Zum Bemalen</translation>
-  </message>
-  <message>
-   <source>A group</source>
-   <translation>Eine Gruppe</translation>
-  </message>
-  <message>
-   <source>Another overlay, laid over</source>
-   <translation>Ein anderes Overlay, darübergelegt</translation>
-  </message>
-  <message>
-   <source>A build</source>
-   <translation>Ein Aufbau</translation>
-  </message>
-  <message>
-   <source>{0} stack</source>
-   <translation>{0} stack</translation>
   </message>
   <message>
    <source>The layer's name.</source>
@@ -10860,8 +11180,32 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Entfernen   (Delete)</translation>
   </message>
   <message>
-   <source>Paint {0}</source>
-   <translation>{0} malen</translation>
+   <source>Of plain values</source>
+   <translation>Aus bloßen Werten</translation>
+  </message>
+  <message>
+   <source>Through a pattern</source>
+   <translation>Durch ein Muster</translation>
+  </message>
+  <message>
+   <source>To paint on</source>
+   <translation>Zum Bemalen</translation>
+  </message>
+  <message>
+   <source>A group</source>
+   <translation>Eine Gruppe</translation>
+  </message>
+  <message>
+   <source>Another overlay, laid over</source>
+   <translation>Ein anderes Overlay, darübergelegt</translation>
+  </message>
+  <message>
+   <source>A build</source>
+   <translation>Ein Aufbau</translation>
+  </message>
+  <message>
+   <source>Add {build}</source>
+   <translation>{build} hinzufügen</translation>
   </message>
   <message>
    <source>Heights</source>
@@ -10874,10 +11218,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Change strength</source>
    <translation>Stärke ändern</translation>
-  </message>
-  <message>
-   <source>{0} strength</source>
-   <translation>{0} Stärke</translation>
   </message>
   <message>
    <source>Give a mask</source>
@@ -10912,36 +11252,40 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Ebene umbenennen</translation>
   </message>
   <message>
-   <source>“{0}” is laid over with all its channels: what is seen of each counts by its opacity.</source>
-   <translation>„{0}“ wird mit allen Kanälen darübergelegt: was von jedem zu sehen ist, zählt nach seiner Deckkraft.</translation>
-  </message>
-  <message>
-   <source>Touches {0}.</source>
-   <translation>Berührt {0}.</translation>
-  </message>
-  <message>
    <source>Touches nothing yet: double-click a cell, or paint.</source>
    <translation>Berührt noch nichts: Doppelklick auf eine Zelle, oder malen.</translation>
-  </message>
-  <message>
-   <source>Layer “{0}”, {1}:</source>
-   <translation>Ebene „{0}“, {1}:</translation>
   </message>
   <message>
    <source>Choose a layer first</source>
    <translation>Wähle zuerst eine Ebene</translation>
   </message>
   <message>
-   <source>Group {0}</source>
-   <translation>Gruppe {0}</translation>
+   <source>Layer {count}</source>
+   <translation>Ebene {count}</translation>
+  </message>
+  <message>
+   <source>Paint {count}</source>
+   <translation>Malen {count}</translation>
+  </message>
+  <message>
+   <source>“{name}” is laid over with all its channels: what is seen of each counts by its opacity.</source>
+   <translation>„{name}“ wird mit allen Kanälen darübergelegt: was von jedem zu sehen ist, zählt nach seiner Deckkraft.</translation>
+  </message>
+  <message>
+   <source>Touches {parts}.</source>
+   <translation>Berührt {parts}.</translation>
   </message>
   <message>
    <source>An overlay that is gone</source>
    <translation>Ein Overlay, das fort ist</translation>
   </message>
   <message>
-   <source> Left alone: {0}.</source>
-   <translation> Unberührt: {0}.</translation>
+   <source>Group {count}</source>
+   <translation>Gruppe {count}</translation>
+  </message>
+  <message>
+   <source> Left alone: {parts}.</source>
+   <translation> Unberührt: {parts}.</translation>
   </message>
   <message>
    <source>Birth</source>
@@ -10956,20 +11300,24 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Wie seine Teilchen geboren werden, leben und sterben.</translation>
   </message>
   <message>
-   <source>New effect</source>
-   <translation>Neuer Effekt</translation>
-  </message>
-  <message>
    <source>Show it on the stage, or hide it</source>
    <translation>Auf der Bühne zeigen oder verbergen</translation>
+  </message>
+  <message>
+   <source>Remove the effect</source>
+   <translation>Den Effekt entfernen</translation>
+  </message>
+  <message>
+   <source>New effect</source>
+   <translation>Neuer Effekt</translation>
   </message>
   <message>
    <source>Show or hide the effect</source>
    <translation>Den Effekt zeigen oder verbergen</translation>
   </message>
   <message>
-   <source>Remove the effect</source>
-   <translation>Den Effekt entfernen</translation>
+   <source>Its parts</source>
+   <translation>Seine Teile</translation>
   </message>
   <message>
    <source>One more</source>
@@ -10980,10 +11328,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Noch eine Quelle, die das im Gestell gewählte Overlay zeigt</translation>
   </message>
   <message>
-   <source>Its parts</source>
-   <translation>Seine Teile</translation>
-  </message>
-  <message>
    <source>its overlay is gone</source>
    <translation>sein Overlay ist fort</translation>
   </message>
@@ -10992,24 +11336,12 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Allein sehen</translation>
   </message>
   <message>
-   <source>See {0} alone</source>
-   <translation>{0} allein sehen</translation>
-  </message>
-  <message>
    <source>Mute it, or let it play</source>
    <translation>Stumm schalten oder spielen lassen</translation>
   </message>
   <message>
-   <source>Mute {0}</source>
-   <translation>{0} stumm schalten</translation>
-  </message>
-  <message>
    <source>Remove the part</source>
    <translation>Den Teil entfernen</translation>
-  </message>
-  <message>
-   <source>Remove {0}</source>
-   <translation>{0} entfernen</translation>
   </message>
   <message>
    <source>An effect has one part at least</source>
@@ -11028,24 +11360,36 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Effekt entfernen</translation>
   </message>
   <message>
-   <source>, hidden</source>
-   <translation>, verborgen</translation>
+   <source>See {name} alone</source>
+   <translation>{name} allein sehen</translation>
+  </message>
+  <message>
+   <source>Mute {name}</source>
+   <translation>{name} stumm schalten</translation>
   </message>
   <message>
    <source>Mute a part</source>
    <translation>Teil stumm schalten</translation>
   </message>
   <message>
+   <source>Remove {name}</source>
+   <translation>{name} entfernen</translation>
+  </message>
+  <message>
    <source>Remove a part</source>
    <translation>Teil entfernen</translation>
   </message>
   <message>
-   <source>A copy of “{0}”</source>
-   <translation>Eine Kopie von „{0}“</translation>
+   <source>, hidden</source>
+   <translation>, verborgen</translation>
   </message>
   <message>
-   <source>, a copy of {0}</source>
-   <translation>, eine Kopie von {0}</translation>
+   <source>A copy of “{name}”</source>
+   <translation>Eine Kopie von „{name}“</translation>
+  </message>
+  <message>
+   <source>, a copy of {name}</source>
+   <translation>, eine Kopie von {name}</translation>
   </message>
   <message>
    <source>Begin an effect</source>
@@ -11056,8 +11400,8 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Effekt kopieren</translation>
   </message>
   <message>
-   <source>Take the lane {0} away</source>
-   <translation>Spur {0} wegnehmen</translation>
+   <source>Take the lane {title} away</source>
+   <translation>Spur {title} wegnehmen</translation>
   </message>
   <message>
    <source>Take the bounds away</source>
@@ -11088,6 +11432,14 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Des ganzen Effekts; ein anderer Seed, andere Zufälle.</translation>
   </message>
   <message>
+   <source>Change axis</source>
+   <translation>Achse ändern</translation>
+  </message>
+  <message>
+   <source>Change scale or seed</source>
+   <translation>Maßstab oder Seed ändern</translation>
+  </message>
+  <message>
    <source>Fewer, larger …</source>
    <translation>Weniger, größere …</translation>
   </message>
@@ -11100,64 +11452,60 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Der Quader seiner Teilchen, wie die Bewegung sagt; ein Empfänger schneidet daran ab</translation>
   </message>
   <message>
-   <source>effect {0} {1}</source>
-   <translation>effect {0} {1}</translation>
-  </message>
-  <message>
-   <source>Change axis</source>
-   <translation>Achse ändern</translation>
-  </message>
-  <message>
-   <source>effect {0} axis</source>
-   <translation>effect {0} axis</translation>
-  </message>
-  <message>
-   <source>Change scale or seed</source>
-   <translation>Maßstab oder Seed ändern</translation>
-  </message>
-  <message>
-   <source>effect {0} scale</source>
-   <translation>effect {0} scale</translation>
-  </message>
-  <message>
-   <source>No bounds</source>
-   <translation>Keine Grenzen</translation>
-  </message>
-  <message>
-   <source>Bounds: {0} m</source>
-   <translation>Grenzen: {0} m</translation>
-  </message>
-  <message>
    <source>Leave a dial open</source>
    <translation>Einen Regler offen lassen</translation>
+  </message>
+  <message>
+   <source>Change {words}</source>
+   <translation>{words} ändern</translation>
+  </message>
+  <message>
+   <source>effect {key} {name}</source>
+   <translation>effect {key} {name}</translation>
+  </message>
+  <message>
+   <source>effect {key} axis</source>
+   <translation>effect {key} axis</translation>
+  </message>
+  <message>
+   <source>effect {key} scale</source>
+   <translation>effect {key} scale</translation>
   </message>
   <message>
    <source>Dials</source>
    <translation>Regler</translation>
   </message>
   <message>
-   <source>Dials that “{0}” leaves open</source>
-   <translation>Regler, die „{0}“ offen lässt</translation>
-  </message>
-  <message>
    <source>None. Open some there.</source>
    <translation>Keine. Öffnen Sie dort welche.</translation>
-  </message>
-  <message>
-   <source>effect {0} dial {1}</source>
-   <translation>effect {0} dial {1}</translation>
   </message>
   <message>
    <source>Left open to copies</source>
    <translation>Kopien überlassen</translation>
   </message>
   <message>
-   <source>{0} to {1}</source>
-   <translation>{0} bis {1}</translation>
+   <source>No bounds</source>
+   <translation>Keine Grenzen</translation>
   </message>
   <message>
-   <source>effect {0} lamp {1}</source>
-   <translation>effect {0} lamp {1}</translation>
+   <source>Bounds: {words} m</source>
+   <translation>Grenzen: {words} m</translation>
+  </message>
+  <message>
+   <source>Dials that “{name}” leaves open</source>
+   <translation>Regler, die „{name}“ offen lässt</translation>
+  </message>
+  <message>
+   <source>effect {key} dial {dial}</source>
+   <translation>effect {key} dial {dial}</translation>
+  </message>
+  <message>
+   <source>{a:.2f} to {b:.2f}</source>
+   <translation>{a} bis {b}</translation>
+  </message>
+  <message>
+   <source>effect {key} lamp {setting}</source>
+   <translation>effect {key} lamp {setting}</translation>
   </message>
   <message>
    <source>At, again</source>
@@ -11180,32 +11528,12 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Seine Höhe ist nicht seine Breite.</translation>
   </message>
   <message>
-   <source>Even rate</source>
-   <translation>Gleiche Rate</translation>
-  </message>
-  <message>
-   <source>Takes the curve of the rate away</source>
-   <translation>Nimmt die Kurve der Rate weg</translation>
-  </message>
-  <message>
    <source>Where, and which way</source>
    <translation>Wo und wohin</translation>
   </message>
   <message>
-   <source>Burst {0}</source>
-   <translation>Schub {0}</translation>
-  </message>
-  <message>
    <source>Change a burst</source>
    <translation>Schub ändern</translation>
-  </message>
-  <message>
-   <source>burst {0}</source>
-   <translation>Schub {0}</translation>
-  </message>
-  <message>
-   <source>burst count {0}</source>
-   <translation>burst count {0}</translation>
   </message>
   <message>
    <source>Change own height</source>
@@ -11232,10 +11560,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Eine Farbe zwischen beiden, per Zufall.</translation>
   </message>
   <message>
-   <source>Keep this curve, to put it into another lane</source>
-   <translation>Diese Kurve merken, um sie in eine andere Spur zu legen</translation>
-  </message>
-  <message>
    <source>Take the lane away</source>
    <translation>Die Spur wegnehmen</translation>
   </message>
@@ -11244,28 +11568,60 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Was es bewegt</translation>
   </message>
   <message>
-   <source>Point {0}</source>
-   <translation>Punkt {0}</translation>
-  </message>
-  <message>
    <source>Share of the life; value.</source>
    <translation>Anteil des Lebens; Wert.</translation>
+  </message>
+  <message>
+   <source>Even rate</source>
+   <translation>Gleiche Rate</translation>
+  </message>
+  <message>
+   <source>Takes the curve of the rate away</source>
+   <translation>Nimmt die Kurve der Rate weg</translation>
+  </message>
+  <message>
+   <source>Burst {k}</source>
+   <translation>Schub {k}</translation>
+  </message>
+  <message>
+   <source>burst {k}</source>
+   <translation>Schub {k}</translation>
+  </message>
+  <message>
+   <source>burst count {k}</source>
+   <translation>burst count {k}</translation>
+  </message>
+  <message>
+   <source>Keep this curve, to put it into another lane</source>
+   <translation>Diese Kurve merken, um sie in eine andere Spur zu legen</translation>
+  </message>
+  <message>
+   <source>Wind of the stage</source>
+   <translation>Wind der Bühne</translation>
+  </message>
+  <message>
+   <source>Point {k}</source>
+   <translation>Punkt {k}</translation>
+  </message>
+  <message>
+   <source>Change a point</source>
+   <translation>Punkt ändern</translation>
   </message>
   <message>
    <source>Choose a mesh …</source>
    <translation>Netz wählen …</translation>
   </message>
   <message>
-   <source>Its overlay is a sheet of {0} frames, 0 to {1}.</source>
-   <translation>Sein Overlay ist ein Bogen von {0} Bildern, 0 bis {1}.</translation>
+   <source>Its overlay is a sheet of {n} frames, 0 to {n2}.</source>
+   <translation>Sein Overlay ist ein Bogen von {n} Bildern, 0 bis {n2}.</translation>
   </message>
   <message>
-   <source>tint {0}</source>
-   <translation>Tönung {0}</translation>
+   <source>tint {k}</source>
+   <translation>Tönung {k}</translation>
   </message>
   <message>
-   <source>Lane: {0}</source>
-   <translation>Spur: {0}</translation>
+   <source>Lane: {title}</source>
+   <translation>Spur: {title}</translation>
   </message>
   <message>
    <source>Smooth or straight between the points</source>
@@ -11280,24 +11636,16 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Einlegen</translation>
   </message>
   <message>
-   <source>Wind of the stage</source>
-   <translation>Wind der Bühne</translation>
-  </message>
-  <message>
-   <source>Change a point</source>
-   <translation>Punkt ändern</translation>
-  </message>
-  <message>
-   <source>point {0} {1}</source>
-   <translation>point {0} {1}</translation>
-  </message>
-  <message>
-   <source>air {0}</source>
-   <translation>air {0}</translation>
+   <source>point {key} {k}</source>
+   <translation>point {key} {k}</translation>
   </message>
   <message>
    <source>Double click a colour in the chart for another; double click between adds one.</source>
    <translation>Doppelklick auf eine Farbe in der Karte für eine andere; Doppelklick dazwischen fügt eine hinzu.</translation>
+  </message>
+  <message>
+   <source>air {key}</source>
+   <translation>air {key}</translation>
   </message>
   <message>
    <source>By the speed</source>
@@ -11306,14 +11654,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Always full</source>
    <translation>Immer voll</translation>
-  </message>
-  <message>
-   <source>Paint on this layer</source>
-   <translation>Auf diese Ebene malen</translation>
-  </message>
-  <message>
-   <source>Paint in the flat proof or on the stage   (P)</source>
-   <translation>In der Flachprobe oder auf der Bühne malen   (P)</translation>
   </message>
   <message>
    <source>A stroke</source>
@@ -11350,6 +11690,14 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Which one; the last is the newest.</source>
    <translation>Welcher; der letzte ist der neueste.</translation>
+  </message>
+  <message>
+   <source>Paint on this layer</source>
+   <translation>Auf diese Ebene malen</translation>
+  </message>
+  <message>
+   <source>Paint in the flat proof or on the stage   (P)</source>
+   <translation>In der Flachprobe oder auf der Bühne malen   (P)</translation>
   </message>
   <message>
    <source>Fills an area</source>
@@ -11424,6 +11772,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Was der Strich lässt; Deckkraft 0 macht ein Loch.</translation>
   </message>
   <message>
+   <source>Paint {word}</source>
+   <translation>{word} malen</translation>
+  </message>
+  <message>
    <source>Repaint stroke</source>
    <translation>Strich neu malen</translation>
   </message>
@@ -11480,10 +11832,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Sein Punkt, der am Platz steht: 0 oben, 1 sein Fuß, sodass eine Flamme auf ihrer Düse steht.</translation>
   </message>
   <message>
-   <source>Place it</source>
-   <translation>Setzen</translation>
-  </message>
-  <message>
    <source>Roll</source>
    <translation>Rollen</translation>
   </message>
@@ -11504,10 +11852,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation> Stellen Sie „UV-Set“ bei Mischen auf das zweite, damit das Bild es liest.</translation>
   </message>
   <message>
-   <source>{0} triangles lie in it.</source>
-   <translation>{0} Dreiecke liegen darin.</translation>
-  </message>
-  <message>
    <source>All faces lie in it until some are chosen.</source>
    <translation>Alle Flächen liegen darin, bis welche gewählt sind.</translation>
   </message>
@@ -11516,12 +11860,12 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Platzierungen</translation>
   </message>
   <message>
-   <source>Take it off the stage</source>
-   <translation>Von der Bühne nehmen</translation>
+   <source>Place it</source>
+   <translation>Setzen</translation>
   </message>
   <message>
-   <source>Remove placement {0}</source>
-   <translation>Platzierung {0} entfernen</translation>
+   <source>Take it off the stage</source>
+   <translation>Von der Bühne nehmen</translation>
   </message>
   <message>
    <source>Along</source>
@@ -11584,20 +11928,12 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Zweites UV-Set ändern</translation>
   </message>
   <message>
-   <source>{0} second</source>
-   <translation>{0} second</translation>
-  </message>
-  <message>
-   <source>Click on the stage or on the flat proof to choose them, or to give them back</source>
-   <translation>Auf Bühne oder Flachprobe klicken, um sie zu wählen oder zurückzugeben</translation>
+   <source>{count} triangles lie in it.</source>
+   <translation>{count} Dreiecke liegen darin.</translation>
   </message>
   <message>
    <source>Nowhere yet: it is not on the stage.</source>
    <translation>Noch nirgends: es ist nicht auf der Bühne.</translation>
-  </message>
-  <message>
-   <source>Mesh: {0}</source>
-   <translation>Netz: {0}</translation>
   </message>
   <message>
    <source>The frame on the flat proof moves, turns and scales the picture on the UVs.</source>
@@ -11606,10 +11942,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Change shape</source>
    <translation>Form ändern</translation>
-  </message>
-  <message>
-   <source>{0} form</source>
-   <translation>{0} form</translation>
   </message>
   <message>
    <source>Panels</source>
@@ -11640,8 +11972,12 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Aufrecht ändern</translation>
   </message>
   <message>
-   <source>{0} upright</source>
-   <translation>{0} upright</translation>
+   <source>Click on the stage or on the flat proof to choose them, or to give them back</source>
+   <translation>Auf Bühne oder Flachprobe klicken, um sie zu wählen oder zurückzugeben</translation>
+  </message>
+  <message>
+   <source>Remove placement {number}</source>
+   <translation>Platzierung {number} entfernen</translation>
   </message>
   <message>
    <source>Remove placement</source>
@@ -11664,6 +12000,10 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Meter zum Betrachter.</translation>
   </message>
   <message>
+   <source>Mesh: {rsplit}</source>
+   <translation>Netz: {rsplit}</translation>
+  </message>
+  <message>
    <source>Each the picture</source>
    <translation>Jede das Bild</translation>
   </message>
@@ -11678,10 +12018,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>Change slices</source>
    <translation>Scheiben ändern</translation>
-  </message>
-  <message>
-   <source>{0} slices</source>
-   <translation>{0} slices</translation>
   </message>
   <message>
    <source>It is no sheet yet: say at Sheet where its frames lie.</source>
@@ -11724,12 +12060,20 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Sucht Zeilen und Spalten im Bild: danach, wie sehr sich Teile gleichen, und nach gezeichneten Linien</translation>
   </message>
   <message>
-   <source>{0} sure: {1}.</source>
-   <translation>{0} sicher: {1}.</translation>
+   <source>Remove this grid</source>
+   <translation>Dieses Raster entfernen</translation>
   </message>
   <message>
-   <source>No frames found. {0}</source>
-   <translation>Keine Bilder gefunden. {0}</translation>
+   <source>{confidence:.0%} sure: {why}.</source>
+   <translation>{confidence} sicher: {why}.</translation>
+  </message>
+  <message>
+   <source>No frames found. {why}</source>
+   <translation>Keine Bilder gefunden. {why}</translation>
+  </message>
+  <message>
+   <source>One picture. If it holds several frames, find them, or say by hand where they lie.</source>
+   <translation>Ein einziges Bild. Hält es mehrere, finden Sie sie, oder sagen Sie von Hand, wo sie liegen.</translation>
   </message>
   <message>
    <source>By hand: 4 × 4</source>
@@ -11748,52 +12092,12 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Wieder ein Bild</translation>
   </message>
   <message>
-   <source>Remove this grid</source>
-   <translation>Dieses Raster entfernen</translation>
-  </message>
-  <message>
-   <source>Remove grid {0}</source>
-   <translation>Raster {0} entfernen</translation>
-  </message>
-  <message>
-   <source>One picture. If it holds several frames, find them, or say by hand where they lie.</source>
-   <translation>Ein einziges Bild. Hält es mehrere, finden Sie sie, oder sagen Sie von Hand, wo sie liegen.</translation>
-  </message>
-  <message>
    <source>Playing</source>
    <translation>Läuft</translation>
   </message>
   <message>
-   <source>{0} frames, index 0 to {1}.</source>
-   <translation>{0} Bilder, Index 0 bis {1}.</translation>
-  </message>
-  <message>
-   <source>The outline leaves out {0} of the area.</source>
-   <translation>Der Umriss lässt {0} der Fläche aus.</translation>
-  </message>
-  <message>
    <source>Change outline</source>
    <translation>Umriss ändern</translation>
-  </message>
-  <message>
-   <source>{0} hull</source>
-   <translation>{0} hull</translation>
-  </message>
-  <message>
-   <source>{0} sheet {1}</source>
-   <translation>{0} sheet {1}</translation>
-  </message>
-  <message>
-   <source>Cells, grid {0}</source>
-   <translation>Zellen, Raster {0}</translation>
-  </message>
-  <message>
-   <source>{0} grid {1} {2}</source>
-   <translation>{0} grid {1} {2}</translation>
-  </message>
-  <message>
-   <source>Cells that hold no frame: {0}.</source>
-   <translation>Zellen, die kein Bild halten: {0}.</translation>
   </message>
   <message>
    <source>Cut into cells</source>
@@ -11804,16 +12108,36 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Raster hinzufügen</translation>
   </message>
   <message>
-   <source>Frames keep apart to mip level {0}.</source>
-   <translation>Bilder bleiben bis Mip-Stufe {0} getrennt.</translation>
+   <source>{n} frames, index 0 to {n2}.</source>
+   <translation>{n} Bilder, Index 0 bis {n2}.</translation>
+  </message>
+  <message>
+   <source>The outline leaves out {saved:.0%} of the area.</source>
+   <translation>Der Umriss lässt {saved} der Fläche aus.</translation>
   </message>
   <message>
    <source>Frames bleed into each other at every mip level.</source>
    <translation>Bilder laufen in jeder Mip-Stufe ineinander.</translation>
   </message>
   <message>
+   <source>Cells, grid {k}</source>
+   <translation>Zellen, Raster {k}</translation>
+  </message>
+  <message>
+   <source>Remove grid {k}</source>
+   <translation>Raster {k} entfernen</translation>
+  </message>
+  <message>
    <source>Remove a grid</source>
    <translation>Raster entfernen</translation>
+  </message>
+  <message>
+   <source>Cells that hold no frame: {none}.</source>
+   <translation>Zellen, die kein Bild halten: {none}.</translation>
+  </message>
+  <message>
+   <source>Frames keep apart to mip level {safe}.</source>
+   <translation>Bilder bleiben bis Mip-Stufe {safe} getrennt.</translation>
   </message>
   <message>
    <source>Source</source>
@@ -11872,18 +12196,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Klar, weich, deckend</translation>
   </message>
   <message>
-   <source>Taken as {0}: {1}.</source>
-   <translation>Genommen als {0}: {1}.</translation>
-  </message>
-  <message>
-   <source>{0} channels, {1} bit</source>
-   <translation>{0} Kanäle, {1} Bit</translation>
-  </message>
-  <message>
-   <source>an empty canvas</source>
-   <translation>eine leere Fläche</translation>
-  </message>
-  <message>
    <source>Rename</source>
    <translation>Umbenennen</translation>
   </message>
@@ -11904,12 +12216,24 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Der leeren Fläche.</translation>
   </message>
   <message>
-   <source>{0} canvas {1}</source>
-   <translation>{0} canvas {1}</translation>
+   <source>Taken as {seen}: {seen2}.</source>
+   <translation>Genommen als {seen}: {seen2}.</translation>
   </message>
   <message>
-   <source>{0}: step {1} of 255, inside {2} ({3} ×)</source>
-   <translation>{0}: Schritt {1} von 255, innen {2} ({3} ×)</translation>
+   <source>{sides}: step {across:.1f} of 255, inside {inside:.1f} ({ratio:.1f} ×)</source>
+   <translation>{sides}: Sprung {across} von 255, innen {inside} ({ratio} ×)</translation>
+  </message>
+  <message>
+   <source>an empty canvas</source>
+   <translation>eine leere Fläche</translation>
+  </message>
+  <message>
+   <source>{minimum:.3f} to {maximum:.3f}</source>
+   <translation>{minimum} bis {maximum}</translation>
+  </message>
+  <message>
+   <source>{channels} channels, {bits} bit</source>
+   <translation>{channels} Kanäle, {bits} Bit</translation>
   </message>
   <message>
    <source>yes, colour multiplied by it</source>
@@ -11930,10 +12254,6 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
   <message>
    <source>None: colour under the edges is as the picture has it.</source>
    <translation>Keine: die Farbe unter den Kanten ist, wie das Bild sie hat.</translation>
-  </message>
-  <message>
-   <source>{0} step {1} {2}</source>
-   <translation>{0} step {1} {2}</translation>
   </message>
   <message>
    <source>Add a step</source>
@@ -11960,20 +12280,12 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Tonwerte ändern</translation>
   </message>
   <message>
-   <source>{0} step {1} levels {2}</source>
-   <translation>{0} step {1} levels {2}</translation>
-  </message>
-  <message>
    <source>Pick colour</source>
    <translation>Farbe nehmen</translation>
   </message>
   <message>
    <source>Move an effect</source>
    <translation>Effekt bewegen</translation>
-  </message>
-  <message>
-   <source>drag {0}</source>
-   <translation>drag {0}</translation>
   </message>
   <message>
    <source>Scale</source>
@@ -11984,12 +12296,8 @@ bloßes Alpha: Mittel {2}, größter {3}</translation>
    <translation>Bewegen</translation>
   </message>
   <message>
-   <source>{0} on the stage</source>
-   <translation>{0} on the stage</translation>
-  </message>
-  <message>
-   <source>drag {0} {1}</source>
-   <translation>drag {0} {1}</translation>
+   <source>{label} on the stage</source>
+   <translation>{label} on the stage</translation>
   </message>
   <message>
    <source>Block compression works on 4 × 4 texels, and many receivers want sides that are powers of two: others are padded, scaled, or refused, and mip levels of odd sides blur unevenly.</source>
