@@ -3,24 +3,14 @@
 A check is registered by standing in ``CHECKS`` of a module in a package of its scope.
 """
 
-import importlib
-import pkgutil
 from dataclasses import replace
 
 from mivex.core.base.bands import checkpoint
+from mivex.core.base.discovery import found_in
 from mivex.core.base.errors import Stopped
 from mivex.core.findings.base import Check, Finding, Look, MotionSubject, Repair, SceneSubject, Subject, Texels
 
-
-def _discover() -> dict[str, Check]:
-    found: dict[str, Check] = {}
-    for info in sorted(pkgutil.walk_packages(__path__, f"{__name__}."), key=lambda m: m.name):
-        for check in getattr(importlib.import_module(info.name), "CHECKS", ()):
-            found[check.id] = check
-    return found
-
-
-CHECKS: dict[str, Check] = _discover()
+CHECKS: dict[str, Check] = {c.id: c for c in found_in(__name__, __path__, "CHECKS")}
 """Every check by its id."""
 
 

@@ -10,7 +10,6 @@ from mivex.core.layers.masks import LayerInputs, Values
 from mivex.core.layers.model import Base, Stack
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.picture.picture import Picture
-from mivex.core.prepare import register
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
 
 
@@ -55,4 +54,3 @@ STEP = Step(
     "Lays a named build over the picture: glass that is dirty, decals that are worn.",
     "source",
 )
-register(STEP)

@@ -144,7 +144,7 @@ def _files(params: Pack) -> list[str]:
     return [c.file for c in rows if c.source == "file" and c.file]
 
 
-STEPS = (
+STEP = (
     Step(TakeChannel, run_take, "Take one channel", "Keeps one channel as a grey picture.", "source"),
     Step(Pack, run_pack, "Pack channels", "Puts four sources into red, green, blue and alpha.", "source", _files),
     Step(Recolour, run_recolour, "Recolour by channel", "Gives each channel of a masked sprite its own colour.", "colour"),

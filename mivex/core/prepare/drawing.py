@@ -134,7 +134,7 @@ def run_shape(surface: Surface, params: Shape, context: Context) -> Surface:
     return surface.but(values=values, has_alpha=True)
 
 
-STEPS = (
+STEP = (
     Step(Text, run_text, "Text", "Draws letters in the shipped font, at any size with exact edges.", "source"),
     Step(
         Shape,

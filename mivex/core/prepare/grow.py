@@ -103,7 +103,7 @@ def run_feather(surface: Surface, params: Feather, context: Context) -> Surface:
     return surface.with_alpha(out)
 
 
-STEPS = (
+STEP = (
     Step(Grow, run_grow, "Grow or shrink", "Moves the outline outwards or inwards by an exact distance.", "alpha"),
     Step(Feather, run_feather, "Feather", "Softens the outline over a band of an exact width.", "alpha"),
 )

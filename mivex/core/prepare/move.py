@@ -203,7 +203,7 @@ def run_pad(surface: Surface, params: Pad, context: Context) -> Surface:
     return reframed(surface, left, top, right, bottom) if left or top or right or bottom else surface
 
 
-STEPS = (
+STEP = (
     Step(Offset, run_offset, "Offset", "Shifts the picture by whole texels, wrapping round or not.", "source", moves=True),
     Step(
         Centre,

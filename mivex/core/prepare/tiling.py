@@ -172,7 +172,7 @@ def seams(texture: Texture) -> tuple[Seam, Seam]:
     )
 
 
-STEPS = (
+STEP = (
     Step(
         MakeTile,
         run_tile,

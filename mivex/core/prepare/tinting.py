@@ -165,7 +165,7 @@ def run_glow(surface: Surface, params: Glow, context: Context) -> Surface:
     return surface.but(values=relit(surface.values, surface.traits, glow=glow, amount=params.amount))
 
 
-STEPS = (
+STEP = (
     Step(
         GradientMap, run_gradient, "Gradient map", "Gives every value a colour out of a ramp; alpha stays apart.", "colour"
     ),

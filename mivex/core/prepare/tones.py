@@ -105,7 +105,7 @@ def run_smoothstep(surface: Surface, params: Smoothstep, context: Context) -> Su
     return reshaped(surface, params.channel, shape)
 
 
-STEPS = (
+STEP = (
     Step(Curve, run_curve, "Curve", "Bends alpha or colour along a curve drawn by hand.", "alpha"),
     Step(Threshold, run_threshold, "Threshold", "Makes every value 0 or 1: a hard edge.", "alpha"),
     Step(Smoothstep, run_smoothstep, "Smoothstep", "Stretches a range of values with gentle ends.", "alpha"),

@@ -12,9 +12,11 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 from mivex.core.base.errors import MivexError, what_is_invalid
 from mivex.core.base.messages import Message, named, term
 from mivex.core.base.store import read_bytes, write_text
-from mivex.core.layers import step as _layers_step  # noqa: F401 (registers its step)
+from mivex.core.layers.step import STEP as BUILD_STEP
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
+
+STEPS.setdefault(BUILD_STEP.name, BUILD_STEP)  # the one step that stands above the room of steps
 
 if TYPE_CHECKING:
     AnyStep = StepParams

@@ -11,7 +11,24 @@ Pivot = tuple[float, float]
 """A point of a picture, as shares of its width and height from the top left."""
 
 
-class _Held(Frozen):
+class _Sized(Frozen):
+    """What every placement has: an id, a turn in its own plane in degrees, a size in metres."""
+
+    id: str = Field(default_factory=new_id)
+    roll: float = 0.0
+    width: float = Field(1.0, gt=0, le=100)
+    height: float = Field(1.0, gt=0, le=100)
+
+
+class _Aimed(_Sized):
+    """A decal that is thrown from a place along the direction against which it faces."""
+
+    at: Vec3 = (0.0, 0.0, 0.8)
+    yaw: float = 0.0
+    pitch: float = 90.0
+
+
+class _Held(_Sized):
     """A placement that is held at a point of its picture; what is as usual is not written."""
 
     pivot: Pivot = Field((0.5, 0.5), description="Point of the picture that stands at the place.")
@@ -30,64 +47,40 @@ class _Held(Frozen):
 class PanelPlace(_Held):
     """A flat panel standing free in the scene."""
 
-    id: str = Field(default_factory=new_id)
     mount: Literal["panel"] = "panel"
     at: Vec3 = (0.0, 1.2, 0.6)
     yaw: float = 0.0
     pitch: float = 0.0
-    roll: float = 0.0
-    width: float = Field(1.0, gt=0, le=100)
-    height: float = Field(1.0, gt=0, le=100)
 
 
-class HullPlace(Frozen):
+class HullPlace(_Sized):
     """A decal laid on the hull: ``along`` its axis in metres, ``around`` it in degrees, 0 facing the dock."""
 
-    id: str = Field(default_factory=new_id)
     mount: Literal["hull"] = "hull"
     along: float = 0.0
     around: float = 10.0
-    roll: float = 0.0
-    width: float = Field(1.0, gt=0, le=100)
-    height: float = Field(1.0, gt=0, le=100)
 
 
 class BillboardPlace(_Held):
     """A square that always faces the camera, or only turns about the upright axis."""
 
-    id: str = Field(default_factory=new_id)
     mount: Literal["billboard"] = "billboard"
     upright: bool = Field(False, description="It stays upright and turns to the camera only about the upright axis.")
     at: Vec3 = (0.0, 1.2, 0.8)
-    roll: float = 0.0
     width: float = Field(0.5, gt=0, le=100)
     height: float = Field(0.5, gt=0, le=100)
 
 
-class SurfacePlace(Frozen):
+class SurfacePlace(_Aimed):
     """A decal laid on whatever surface lies at a place: found along the direction that it faces."""
 
-    id: str = Field(default_factory=new_id)
     mount: Literal["surface"] = "surface"
-    at: Vec3 = (0.0, 0.0, 0.8)
-    yaw: float = 0.0
-    pitch: float = 90.0
-    roll: float = 0.0
-    width: float = Field(1.0, gt=0, le=100)
-    height: float = Field(1.0, gt=0, le=100)
 
 
-class ProjectedPlace(Frozen):
+class ProjectedPlace(_Aimed):
     """A decal thrown by a box onto whatever surface lies inside: ``at`` is its middle, thrown against where it faces."""
 
-    id: str = Field(default_factory=new_id)
     mount: Literal["projected"] = "projected"
-    at: Vec3 = (0.0, 0.0, 0.8)
-    yaw: float = 0.0
-    pitch: float = 90.0
-    roll: float = 0.0
-    width: float = Field(1.0, gt=0, le=100)
-    height: float = Field(1.0, gt=0, le=100)
     depth: float = Field(0.6, gt=0, le=100, description="Nothing beyond half of it takes the picture.")
     angle: float = Field(80.0, ge=1, le=90, description="Degrees to the box from which nothing is left.")
 
@@ -106,7 +99,6 @@ FORMS: dict[str, str] = {
 class ShapePlace(_Held):
     """A simple shape that carries the overlay: crossed or parallel panels, a box, a cylinder, a curved plate, a dome."""
 
-    id: str = Field(default_factory=new_id)
     mount: Literal["shape"] = "shape"
     form: Form = "crossed"
     count: int = Field(2, ge=1, le=64, description="Panels of crossed ones and of a stack.")
@@ -120,9 +112,6 @@ class ShapePlace(_Held):
     at: Vec3 = (0.0, 0.5, 0.8)
     yaw: float = 0.0
     pitch: float = 0.0
-    roll: float = 0.0
-    width: float = Field(1.0, gt=0, le=100)
-    height: float = Field(1.0, gt=0, le=100)
 
 
 class SecondSet(OmitDefaultsModel):
@@ -137,10 +126,9 @@ class SecondSet(OmitDefaultsModel):
     faces: str = Field("", description="Numbers of the triangles in it; none: all.")
 
 
-class MeshPlace(Frozen):
+class MeshPlace(_Sized):
     """A mesh from a file, which carries the overlay on its own UVs; ``width`` is its longest side."""
 
-    id: str = Field(default_factory=new_id)
     mount: Literal["mesh"] = "mesh"
     path: str = ""
     second: SecondSet = Field(default_factory=SecondSet)
@@ -152,9 +140,6 @@ class MeshPlace(Frozen):
     at: Vec3 = (0.0, 0.5, 0.8)
     yaw: float = 0.0
     pitch: float = 0.0
-    roll: float = 0.0
-    width: float = Field(1.0, gt=0, le=100)
-    height: float = Field(1.0, gt=0, le=100)
 
 
 Place = Annotated[

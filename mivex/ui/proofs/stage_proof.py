@@ -379,7 +379,7 @@ class StageProof(QWidget):
         self.looks = QuietCombo()
         self.looks.setAccessibleName(tr("Seen as"))
         self.looks.setMinimumWidth(84)
-        self.looks.setMaximumWidth(104)
+        self.looks.setMaximumWidth(136)
         for key, words in LOOKS.items():
             self.looks.addItem(tr(words), key)
             self.looks.setItemData(self.looks.count() - 1, tr(HINTS[key]), Qt.ItemDataRole.ToolTipRole)

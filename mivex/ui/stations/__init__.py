@@ -1,16 +1,7 @@
 """One module a station: a page of controls. A station is registered by being here."""
 
-import importlib
-import pkgutil
-
+from mivex.core.base.discovery import found_in
 from mivex.ui.stations.base import Station
 
-
-def _discover() -> dict[str, Station]:
-    modules = [importlib.import_module(f"{__name__}.{m.name}") for m in pkgutil.iter_modules(__path__)]
-    found = [getattr(m, "STATION", None) for m in modules]
-    return {s.key: s for s in sorted((s for s in found if s is not None), key=lambda s: s.place)}
-
-
-STATIONS: dict[str, Station] = _discover()
+STATIONS: dict[str, Station] = {s.key: s for s in sorted(found_in(__name__, __path__, "STATION"), key=lambda s: s.place)}
 """Every station by its key, in the order of the track."""

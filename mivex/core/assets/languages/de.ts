@@ -196,8 +196,40 @@
    <translation>Nicken</translation>
   </message>
   <message>
+   <source>split</source>
+   <translation>Aufteilen</translation>
+  </message>
+  <message>
    <source>dock</source>
    <translation>Dock</translation>
+  </message>
+  <message>
+   <source>picture</source>
+   <translation>Bild</translation>
+  </message>
+  <message>
+   <source>mesh</source>
+   <translation>Netz</translation>
+  </message>
+  <message>
+   <source>build</source>
+   <translation>Aufbau</translation>
+  </message>
+  <message>
+   <source>project</source>
+   <translation>Projekt</translation>
+  </message>
+  <message>
+   <source>result</source>
+   <translation>Ergebnis</translation>
+  </message>
+  <message>
+   <source>file</source>
+   <translation>Datei</translation>
+  </message>
+  <message>
+   <source>recipe</source>
+   <translation>Rezept</translation>
   </message>
   <message>
    <source>crate</source>
@@ -617,11 +649,11 @@
   </message>
   <message>
    <source>“{name}” is a folder, not a {what}.</source>
-   <translation>„{name}“ ist ein Ordner, nicht {what}.</translation>
+   <translation>„{name}“ ist ein Ordner; gebraucht wird: {what}.</translation>
   </message>
   <message>
    <source>“{name}” is a device, pipe or socket, not a {what}.</source>
-   <translation>„{name}“ ist ein Gerät, eine Pipe oder ein Socket, nicht {what}.</translation>
+   <translation>„{name}“ ist ein Gerät, eine Pipe oder ein Socket; gebraucht wird: {what}.</translation>
   </message>
   <message>
    <source>“{name}” is empty (0 bytes).</source>

@@ -1,26 +1,15 @@
 """Patterns. A pattern is registered by standing in ``PATTERNS`` of a module here."""
 
-import importlib
-import pkgutil
 from functools import reduce
 from operator import or_
 from typing import TYPE_CHECKING, Annotated
 
 from pydantic import Field
 
+from mivex.core.base.discovery import found_in
 from mivex.core.layers.patterns.base import Pattern, PatternParams
 
-
-def _discover() -> dict[str, Pattern]:
-    rows = [
-        p
-        for m in pkgutil.iter_modules(__path__)
-        for p in getattr(importlib.import_module(f"{__name__}.{m.name}"), "PATTERNS", ())
-    ]
-    return {p.name: p for p in rows}
-
-
-PATTERNS: dict[str, Pattern] = _discover()
+PATTERNS: dict[str, Pattern] = {p.name: p for p in found_in(__name__, __path__, "PATTERNS")}
 """Every pattern by the word that names it."""
 
 if TYPE_CHECKING:
