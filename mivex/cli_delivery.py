@@ -28,6 +28,8 @@ def _listed(paths: list[str]) -> list[str]:
 
 
 def _said(reports: list[Any], as_json: bool) -> None:
+    from mivex.core.checking.limit_rules import counts
+
     findings = [f for r in reports for f in r.findings]
     pictures = [p for r in reports for p in r.pictures]
     if as_json:
@@ -35,7 +37,7 @@ def _said(reports: list[Any], as_json: bool) -> None:
         return
     for r in reports:
         for f in r.findings:
-            if not f.get("allowed"):
+            if counts(f):
                 say(
                     Message(
                         "{subject}: {id}: {message}",
@@ -52,7 +54,8 @@ def _said(reports: list[Any], as_json: bool) -> None:
                     )
                 )
     allowed = sum(bool(f.get("allowed")) for f in findings)
-    count, found = sum("problem" not in p for p in pictures), len(findings) - allowed
+    count, found = sum("problem" not in p for p in pictures), sum(map(counts, findings))
+    possible = len(findings) - allowed - found
     say(
         Message(
             "{count} picture{ending}, {found} finding{ending2}",
@@ -62,6 +65,7 @@ def _said(reports: list[Any], as_json: bool) -> None:
             ending2=term("" if found == 1 else "s"),
         )
         + (Message(", {allowed} allowed", allowed=allowed) if allowed else "")
+        + (Message(", {possible} possible", possible=possible) if possible else "")
     )
 
 

@@ -444,7 +444,8 @@ def judge(found_in, seed=0):
         for kind in JUDGED:
             if kind in row.either and kind not in row.faults:
                 continue
-            if kind in found and kind in row.faults:
+            # What is there may be said with doubt; what is not there must not be said without.
+            if kind in row.faults and found & {kind, kind + "?"}:
                 table[kind]["right"] += 1
             elif kind in found:
                 table[kind]["wrong"].append(row.name)
@@ -462,7 +463,7 @@ def scores(table):
 
 
 def findings_of(row):
-    """What Mivex finds in a row, taken for a picture file."""
+    """Ids of what Mivex finds in a row, taken for a picture file; what is only possible ends in “?”."""
     from mivex.core.findings import Subject, examine
     from mivex.core.picture.texture import Texture
 
@@ -470,7 +471,8 @@ def findings_of(row):
     alpha = values.shape[2] == 4
     if not alpha:
         values = np.dstack([values, np.ones(values.shape[:2], np.float32)])
-    return [f.id for f in examine(Subject(row.name, Texture(values, has_alpha=alpha)))]
+    found = examine(Subject(row.name, Texture(values, has_alpha=alpha)))
+    return [f.id + ("" if f.certainty == "likely" else "?") for f in found]
 
 
 if __name__ == "__main__":

@@ -107,6 +107,7 @@ def finding_row(finding: Finding, name: dict[str, str]) -> dict[str, Any]:
         "figure": round(finding.figure, 4),
         "unit": finding.unit,
         "weight": round(finding.weight, 4),
+        "certainty": finding.certainty,
         "message": finding.message,
         "why": finding.why,
         "place": list(finding.place) if finding.place else None,

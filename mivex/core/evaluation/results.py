@@ -12,7 +12,16 @@ from dataclasses import dataclass, replace
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
 from mivex.core.base.messages import Message, term
-from mivex.core.findings import Finding, MotionSubject, SceneSubject, Subject, examine, examine_motion, examine_scene
+from mivex.core.findings import (
+    Finding,
+    MotionSubject,
+    SceneSubject,
+    Subject,
+    examine,
+    examine_motion,
+    examine_scene,
+    likely,
+)
 from mivex.core.findings.facts import TextureMetrics, facts_of
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
@@ -393,17 +402,17 @@ class Results:
         return [*self.get(overlay_id).findings, *(f for f in self.get(SCENE).findings if overlay_id in f.overlays)]
 
     def all_findings(self) -> list[Finding]:
-        """Findings of every overlay in its order, and of the scene; those that do most on screen first."""
+        """Findings of every overlay and of the scene: what does most on screen first, what is only possible last."""
         rows = [f for o in self._doc.overlays for f in self.get(o.id).findings]
-        return sorted([*rows, *self.get(SCENE).findings], key=lambda f: -f.weight)
+        return sorted([*rows, *self.get(SCENE).findings], key=lambda f: (f.certainty == "possible", -f.weight))
 
     def finding_counts(self) -> dict[str, int]:
-        """How many findings there are on each overlay that has some, by itself and in the scene."""
+        """How many likely findings there are on each overlay that has some, by itself and in the scene."""
         counts: dict[str, int] = {}
         for target, r in self._rows.items():
             if target.overlay and target.finished and r.findings:
-                counts[target.overlay] = counts.get(target.overlay, 0) + len(r.findings)
-        for f in self.get(SCENE).findings:
+                counts[target.overlay] = counts.get(target.overlay, 0) + len(likely(r.findings))
+        for f in likely(self.get(SCENE).findings):
             for key in f.overlays:
                 counts[key] = counts.get(key, 0) + 1
         return counts

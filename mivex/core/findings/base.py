@@ -1,6 +1,6 @@
 """What a check is, what it looks at, and what it reports."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass, field
 from functools import cached_property
 from typing import Any, Literal, NamedTuple
@@ -110,6 +110,8 @@ class Moment(NamedTuple):
 
 
 Place = Texels | Pixel | Moment
+Certainty = Literal["likely", "possible"]
+"""A fault in all likelihood; or what may as well be meant so."""
 Scope = Literal["texture", "scene", "sheet", "motion", "delivery"]
 
 
@@ -161,6 +163,8 @@ class Finding:
     weight : float
         What it does on screen: difference of 255 times the share of the picture that shows it. Findings are
         ordered by it.
+    certainty : {"likely", "possible"}
+        Whether it was a mistake: shown and counted, or folded away and not counted.
     """
 
     id: str
@@ -174,6 +178,7 @@ class Finding:
     details: dict[str, Any] = field(default_factory=dict)
     overlays: tuple[str, ...] = ()
     weight: float = 0.0
+    certainty: Certainty = "likely"
 
     @property
     def overlay(self) -> str:
@@ -196,6 +201,11 @@ class Finding:
             ending=term("" if self.unit.startswith("%") else " "),
             unit=term(self.unit),
         )
+
+
+def likely(findings: Iterable[Finding]) -> list[Finding]:
+    """Give those that are faults in all likelihood: what is counted."""
+    return [f for f in findings if f.certainty == "likely"]
 
 
 @dataclass(frozen=True, eq=False)

@@ -4,6 +4,7 @@ from PySide6.QtCore import QModelIndex, QPersistentModelIndex, QRect, QSize, Qt,
 from PySide6.QtGui import QColor, QFont, QFontMetrics, QImage, QMouseEvent, QPainter, QPixmap
 from PySide6.QtWidgets import (
     QAbstractButton,
+    QApplication,
     QButtonGroup,
     QFrame,
     QHBoxLayout,
@@ -21,7 +22,7 @@ from PySide6.QtWidgets import (
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term, verbatim
-from mivex.core.findings import CHECKS, Finding
+from mivex.core.findings import CHECKS, Finding, likely
 from mivex.ui import theme
 from mivex.ui.fields.line import commit_typing
 from mivex.ui.session.desk import PlaybackController
@@ -50,6 +51,10 @@ class FindingLines(QStyledItemDelegate):
         if finding is None:
             return
         box: QRect = option.rect.adjusted(12, 0, -12, 0)  # type: ignore[attr-defined]
+        if isinstance(finding, str):  # the line that folds what is only possible
+            painter.setPen(QColor(theme.SOFT))
+            painter.drawText(box, Qt.AlignmentFlag.AlignVCenter, finding)
+            return
         chosen = bool(option.state & QStyle.StateFlag.State_Selected)  # type: ignore[attr-defined]
         bold = theme.figures_font(12, QFont.Weight.DemiBold)
         plain = option.font  # type: ignore[attr-defined]
@@ -57,7 +62,7 @@ class FindingLines(QStyledItemDelegate):
         left = box.left()
         for text, width, font, colour in (
             (CHECKS[finding.id].title, COLUMNS[0], plain, theme.CHOSEN if chosen else theme.TEXT),
-            (finding.words, COLUMNS[1], bold, theme.FINDING),
+            (finding.words, COLUMNS[1], bold, theme.FINDING if finding.certainty == "likely" else theme.SOFT),
             (verbatim(finding.subject), rest, plain, theme.SOFT),
         ):
             painter.setFont(font)
@@ -161,7 +166,8 @@ class Tray(QWidget):
         # A click on a finding leaves the keys to the proofs, which it has just gone to.
         self.list.setFocusPolicy(Qt.FocusPolicy.TabFocus)
         self.list.currentRowChanged.connect(self._choose)
-        self.list.itemClicked.connect(lambda item: self._choose(self.list.row(item)))
+        self.list.itemClicked.connect(self._click)
+        self.list.itemActivated.connect(self._press)
         body.addWidget(self.list, 5)
         self.detail = QFrame()
         self.detail.setObjectName("panel")
@@ -223,6 +229,9 @@ class Tray(QWidget):
         self.page = "findings"
         self.show_page("findings")
         self.found: list[Finding] = []
+        self.lines: list[Finding | None] = []
+        """What stands in the list; None is the line that folds what is only possible."""
+        self.unfolded = False
         for signal in (engine.examined, session.changed):
             signal.connect(session.refresher.later(self.refresh))
         engine.prepared.connect(session.refresher.later(self._show_detail))
@@ -231,7 +240,8 @@ class Tray(QWidget):
         self.refresh()
 
     def _say_state(self) -> None:
-        count, shown = len(self.found), len(self.session.doc.overlays)
+        sure = likely(self.found)
+        count, shown = len(sure), len(self.session.doc.overlays)
         if self.page != "findings":
             text = ""
         elif not shown:
@@ -239,7 +249,7 @@ class Tray(QWidget):
         elif not self.engine.idle:
             text = Message("{count} so far; measuring …", count=count)
         else:
-            own = sum(self.session.overlay_id in f.overlays for f in self.found)
+            own = sum(self.session.overlay_id in f.overlays for f in sure)
             text = (
                 "None. Everything here composites as it should."
                 if not count
@@ -260,38 +270,47 @@ class Tray(QWidget):
         """Show the findings as they are now, keeping the chosen one."""
         found = self.engine.all_findings()
         if found != self.found:
-            now, shown = self.current, self.found
             self.found = found
-            self.list.blockSignals(True)
-            while self.list.count() > len(found):
-                self.list.takeItem(self.list.count() - 1)
-            for i, f in enumerate(found):
-                if i == self.list.count():
-                    self.list.addItem(QListWidgetItem())
-                if i >= len(shown) or shown[i] != f:
-                    item = self.list.item(i)
-                    item.setData(FINDING, f)
-                    item.setData(
-                        Qt.ItemDataRole.AccessibleTextRole,
-                        Message(
-                            "{title}, {words}, {subject}",
-                            title=term(CHECKS[f.id].title),
-                            words=term(f.words),
-                            subject=f.subject,
-                        ),
-                    )
-                    item.setToolTip(tr(verbatim(f.subject)))
-            same = [i for i, f in enumerate(found) if now and (f.id, f.overlay) == (now.id, now.overlay)]
-            self.list.setCurrentRow(same[0] if same else -1)
-            self.list.blockSignals(False)
+            self._fill()
         self._say_state()
         self._show_detail()
+
+    def _fill(self) -> None:
+        """Put the findings into the list: likely ones, then a line that folds those that are only possible."""
+        now = self.current
+        sure = likely(self.found)
+        maybe = self.found[len(sure) :]
+        lines: list[Finding | None] = [*sure, *([None] if maybe else []), *(maybe if self.unfolded else [])]
+        self.list.blockSignals(True)
+        while self.list.count() > len(lines):
+            self.list.takeItem(self.list.count() - 1)
+        for i, f in enumerate(lines):
+            if i == self.list.count():
+                self.list.addItem(QListWidgetItem())
+            if i >= len(self.lines) or self.lines[i] != f or f is None:
+                self._fill_line(self.list.item(i), f, len(maybe))
+        self.lines = lines
+        same = [i for i, f in enumerate(lines) if f and now and (f.id, f.overlay) == (now.id, now.overlay)]
+        self.list.setCurrentRow(same[0] if same else -1)
+        self.list.blockSignals(False)
+
+    def _fill_line(self, item: QListWidgetItem, f: Finding | None, maybe: int) -> None:
+        if f is None:
+            words = tr(Message("{mark} {count} more are possible", mark="▾" if self.unfolded else "▸", count=maybe))
+            tip = tr("They may as well be meant so; they are not counted. Click to see them or to fold them away.")
+        else:
+            title = term(CHECKS[f.id].title)
+            words = tr(Message("{title}, {words}, {subject}", title=title, words=f.words, subject=f.subject))
+            tip = tr(verbatim(f.subject))
+        item.setData(FINDING, words if f is None else f)
+        item.setData(Qt.ItemDataRole.AccessibleTextRole, words)
+        item.setToolTip(tip)
 
     @property
     def current(self) -> Finding | None:
         """The chosen finding."""
         row = self.list.currentRow()
-        return self.found[row] if 0 <= row < len(self.found) else None
+        return self.lines[row] if 0 <= row < len(self.lines) else None
 
     def _show_detail(self) -> None:
         f = self.current
@@ -336,6 +355,22 @@ class Tray(QWidget):
         if hasattr(self, "found"):
             self._say_state()
             self.order.refresh()
+
+    def _click(self, item: QListWidgetItem) -> None:
+        if isinstance(item.data(FINDING), str):
+            self._unfold()
+        else:
+            self._choose(self.list.row(item))
+
+    def _press(self, item: QListWidgetItem) -> None:
+        # Enter; the second click of a double click arrives here, too, and has been answered.
+        if isinstance(item.data(FINDING), str) and QApplication.mouseButtons() == Qt.MouseButton.NoButton:
+            self._unfold()
+
+    def _unfold(self) -> None:
+        """Show what is only possible, or fold it away."""
+        self.unfolded = not self.unfolded
+        self._fill()
 
     def _choose(self, _row: int) -> None:
         self._show_detail()

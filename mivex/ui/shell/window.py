@@ -16,6 +16,7 @@ from PySide6.QtWidgets import (
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term
+from mivex.core.findings import likely
 from mivex.core.scene.stage_painter import StagePainter
 from mivex.demo import PROJECT
 from mivex.ui import languages, theme
@@ -228,7 +229,7 @@ class Window(Following):
         self.redo_action.setText(
             tr(Message("Redo: {redo_label}", redo_label=term(s.redo_label)) if s.redo_label else "Redo")
         )
-        self.track.show_state(s.overlay, self.controls.station, self.engine.results.findings_of(s.overlay_id))
+        self.track.show_state(s.overlay, self.controls.station, likely(self.engine.results.findings_of(s.overlay_id)))
 
     def build_sheet(self, how: str) -> None:
         """Ask how a sheet is to be built, and build it."""

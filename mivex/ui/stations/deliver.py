@@ -5,6 +5,7 @@ from PySide6.QtWidgets import QHBoxLayout, QPushButton
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, joined, term
 from mivex.core.deliver.gltf import unsaid
+from mivex.core.findings import likely
 from mivex.core.project import delivery_edits
 from mivex.core.project.delivery import DeliveryRecipe
 from mivex.core.project.document import Delivery, Overlay
@@ -98,7 +99,7 @@ def build_deliver(c: Page, o: Overlay) -> None:
         said.setText(tr(joined("\n", words)))
         ready = c.engine.get(o.id).texture is not None
         enable(one, ready, "There is no picture to deliver yet")
-        found = c.engine.results.findings_of(o.id)
+        found = likely(c.engine.results.findings_of(o.id))
         state.setText(
             tr(
                 "There is no picture to deliver yet."

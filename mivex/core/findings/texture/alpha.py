@@ -17,8 +17,15 @@ FAINTEST, SOLID, GENTLE = 0.06, 0.94, 0.12
 """Border texels between these are soft; steps inwards below this are gentle."""
 MOST_BORDER = 0.5
 """What reaches half of the border fills its box, or is a tile or a sheet."""
-LEAST_CUT = 0.03
-"""Share of a side that must be cut for it to count."""
+LEAST_CUT, LEAST_FAINT, LEAST_HARD = 0.03, 0.1, 0.12
+"""Share of a side that must be cut for it to count: of soft alpha, of faint alpha, of a hard shape."""
+BARELY = 0.012
+"""Alpha that is seen at all: three codes of 255 over black or white."""
+INSIDE, LEAST_INSIDE, MOSTLY = 0.9, 0.05, 0.9
+"""Alpha below which a texel is not solid; share of the picture that must be so; share of the border of one colour."""
+DRAWN = 45.0
+"""Colours that vary by so much, of 255, under what is not solid are a drawing: of clean drawn frames and sheets none
+has that behind a border of one colour."""
 FLAT, EVEN = 0.03, 0.25
 """A border within this of one colour was painted flat; within that, it is a lit and grainy backdrop."""
 
@@ -130,11 +137,38 @@ def turned_round(t: Texture) -> float:
     return float(rim.mean() - middle.mean())
 
 
+def flat_surround(t: Texture) -> tuple[float, float]:
+    """How far the border is solid and of one colour, while what is not solid holds a drawing.
+
+    What was left clear round a shape has one colour, mostly; turned round, that colour stands solid along the border.
+
+    Returns
+    -------
+    by : float
+        Mean alpha along the border less the mean of what is not solid; 0 where the border is not such a surround.
+    drawn : float
+        Standard deviation of the colour of what is not solid, the largest channel, of 255.
+    """
+    alpha, rgb = t.alpha, t.values[..., :3]
+    rim, inner = border_of(alpha), alpha < INSIDE
+    if min(alpha.shape) < 8 or (rim >= 0.95).mean() < 0.95 or inner.mean() < LEAST_INSIDE:
+        return 0.0, 0.0
+    colours = border_of(rgb)
+    middle = np.median(colours, axis=0)
+    if (np.abs(colours - middle).max(axis=1) < FLAT).mean() < MOSTLY or np.abs(rgb[inner] - middle).max(
+        axis=1
+    ).mean() < FLAT:
+        return 0.0, 0.0
+    return float(rim.mean() - alpha[inner].mean()), float(rgb[inner].std(axis=0, dtype=np.float64).max()) * 255
+
+
 def _inverted(subject: Subject) -> list[Finding]:
     t = subject.texture
     if not subject.uses_alpha or subject.flat_alpha or t.distance > 0:
         return []
-    by = turned_round(t)
+    by, drawn = turned_round(t), DRAWN
+    if by <= 0:
+        by, drawn = flat_surround(t)
     if by <= 0:
         return []
     return [
@@ -144,19 +178,20 @@ def _inverted(subject: Subject) -> list[Finding]:
             by,
             "alpha",
             Message(
-                "Alpha looks turned round: the border is solid and the middle clear, yet the drawing "
-                "lies under what is clear; the means differ by {by:.2f}.",
+                "Alpha looks turned round: the border is solid, yet the drawing lies under what is clear; "
+                "the means differ by {by:.2f}.",
                 by=by,
             ),
             "The surroundings cover what lies behind, and the shape itself is a hole.",
             whole(t),
             mend(subject, "Invert the alpha", (InvertAlpha(),)),
             weight=100 * by,
+            certainty="likely" if drawn >= DRAWN else "possible",
         )
     ]
 
 
-def cut_soft(alpha: Floats) -> tuple[Mask, Mask, Mask, Mask]:
+def cut_soft(alpha: Floats, faintest: float = FAINTEST) -> tuple[Mask, Mask, Mask, Mask]:
     """Border texels (top, bottom, left, right) where soft alpha runs out of the picture.
 
     A texel counts where it is neither faint nor solid and its alpha goes on inwards about
@@ -165,7 +200,7 @@ def cut_soft(alpha: Floats) -> tuple[Mask, Mask, Mask, Mask]:
 
     def side(rows: Floats) -> Mask:
         a, b, c = rows[0], rows[min(1, len(rows) - 1)], rows[min(2, len(rows) - 1)]
-        soft = (a > FAINTEST) & (a < SOLID)
+        soft = (a > faintest) & (a < SOLID)
         return np.asarray(soft & (np.abs(b - a) < GENTLE) & (np.abs(c - b) < GENTLE))
 
     return side(alpha), side(alpha[::-1]), side(alpha.T), side(alpha.T[::-1])
@@ -182,6 +217,28 @@ def _meets(alpha: Floats, axis: int) -> bool:
     )
 
 
+def _cut_sides(alpha: Floats) -> tuple[dict[str, Mask], bool]:
+    """Texels of each side where the shape is cut, and whether that is likely a mistake.
+
+    Likely: soft alpha runs out. Possible: it is so faint that only a bright or a dark backdrop shows it; or a hard shape
+    ends in a straight line at one side, where all other sides are clear.
+    """
+    names = ("top", "bottom", "left", "right")
+    soft = dict(zip(names, cut_soft(alpha), strict=True))
+    if any(v.sum() >= max(4, LEAST_CUT * v.size) for v in soft.values()):
+        return soft, True
+    faint = dict(zip(names, cut_soft(alpha, BARELY), strict=True))
+    if any(v.sum() >= max(4, LEAST_FAINT * v.size) for v in faint.values()):
+        return faint, False
+    sides = {"top": alpha[0], "bottom": alpha[-1], "left": alpha[:, 0], "right": alpha[:, -1]}
+    seen = {k: v > FAINTEST for k, v in sides.items()}
+    touched = [k for k in names if seen[k].mean() >= LEAST_HARD]
+    none = {k: np.zeros(v.shape, bool) for k, v in seen.items()}
+    if len(touched) == 1 and all(seen[k].mean() < LEAST_CUT for k in names if k not in touched):
+        return none | {touched[0]: seen[touched[0]]}, False
+    return none, False
+
+
 def _border(subject: Subject) -> list[Finding]:
     t = subject.texture
     if not subject.uses_alpha or subject.flat_alpha or subject.wraps or t.distance > 0 or min(t.width, t.height) < 8:
@@ -191,14 +248,14 @@ def _border(subject: Subject) -> list[Finding]:
     a = t.alpha
     rim = border_of(a)
     reached = float((rim > FAINTEST).mean())
-    if reached == 0 or reached >= MOST_BORDER or turned_round(t) > 0:
+    if reached >= MOST_BORDER or turned_round(t) > 0 or not (rim > BARELY).any():
         return []
     if all(_meets(a, axis) for axis in (0, 1) if max(np.take(a, (0, -1), axis).max(axis=1)) > FAINTEST):
         return []  # it repeats
-    sides = dict(zip(("top", "bottom", "left", "right"), cut_soft(a), strict=True))
+    sides, sure = _cut_sides(a)
     counts = {k: int(v.sum()) for k, v in sides.items()}
     worst = max(counts, key=lambda k: counts[k])
-    if counts[worst] < max(4, LEAST_CUT * sides[worst].size):
+    if not counts[worst]:
         return []
     edges = {"top": a[0], "bottom": a[-1], "left": a[:, 0], "right": a[:, -1]}
     place = {
@@ -230,6 +287,7 @@ def _border(subject: Subject) -> list[Finding]:
             _keep_in(subject),
             {"largest": float(rim.max()), "sides": named},
             weight=255 * mean * sum(counts.values()) / rim.size,
+            certainty="likely" if sure else "possible",
         )
     ]
 

@@ -257,7 +257,7 @@ def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Spa
         matte = to_display(matte)
     error = float(
         np.percentile(
-            _on_screen(k.C.astype(np.float32), fixed, k.a.astype(np.float32), space == "display" and not data, data), 95
+            on_screen(k.C.astype(np.float32), fixed, k.a.astype(np.float32), space == "display" and not data, data), 95
         )
     )
     r, g, b = (round(float(v), 3) for v in matte)
@@ -279,7 +279,8 @@ def _unsure(k: _Sample, x: NDArray, F: NDArray, d: NDArray, B: NDArray | None) -
     return float(np.sqrt((n - 1) / n * ((np.array(shares) - np.mean(shares)) ** 2).sum()))
 
 
-def _on_screen(before: Floats, after: Floats, a: Floats, decode: bool, data: bool) -> Floats:
+def on_screen(before: Floats, after: Floats, a: Floats, decode: bool, data: bool) -> Floats:
+    """What a change of colour does on screen, the largest over black, middle grey and white, (n,), 0 to 255."""
     if decode:
         before, after = to_linear(before), to_linear(after)
     worst = np.zeros(len(a), np.float32)

@@ -22,6 +22,8 @@ FEWEST, FEW_LEVELS = 4, 32
 """A slope in so many levels shows bands; fewer are even parts of a drawing."""
 LEAST_BANDED, LEAST_SOFT = 64, 1000
 """Texels a side, and soft texels, below which bands cannot be told from an outline."""
+MOST_STEPS, NEARLY_ALL, LEAST_STEP = 20, 0.98, 10
+"""An alpha rounded to few levels: so many at most, with such a share of the soft texels, so many codes apart."""
 MOST_EMPTY = 0.5
 MOST_LONE = 12
 """Fewer specks than this are not worth a word."""
@@ -126,6 +128,32 @@ def plateaus(alpha: Floats) -> tuple[float, list[int], float]:
     return float(even.sum() / count), levels, near / max(near + far, 1)
 
 
+def even_levels(counts: np.ndarray) -> list[int]:
+    """Codes of alpha in even steps that hold nearly all soft texels: an alpha that was rounded to few levels.
+
+    Parameters
+    ----------
+    counts : int array (256,)
+        Texels of each code.
+
+    Returns
+    -------
+    list of int; empty where the soft texels are spread over more codes, or the steps are small or uneven. An alpha drawn
+    at 8 bits, however small, holds codes between.
+    """
+    soft = counts.copy()
+    soft[:3] = soft[253:] = 0
+    whole = max(int(soft.sum()), 1)
+    levels = np.flatnonzero(soft >= 0.004 * whole)
+    if not 2 <= len(levels) <= MOST_STEPS or soft[levels].sum() < NEARLY_ALL * whole:
+        return []
+    apart = np.diff(levels)
+    step = float(np.median(apart))
+    if step < LEAST_STEP or (np.abs(apart - step * np.rint(apart / step)) > 1).any():
+        return []
+    return [int(v) for v in levels]
+
+
 def _banding(subject: Subject) -> list[Finding]:
     t = subject.texture
     if subject.flat_alpha or not subject.uses_alpha or t.distance > 0 or min(t.width, t.height) < LEAST_BANDED:
@@ -136,8 +164,14 @@ def _banding(subject: Subject) -> list[Finding]:
     if int(counts[3:253].sum()) < LEAST_SOFT:
         return []
     share, levels, ramp = plateaus(t.alpha)
-    if share < 0.22 or ramp < 0.8 or not FEWEST <= len(levels) <= FEW_LEVELS:
+    sloped = share >= 0.22 and ramp >= 0.8 and FEWEST <= len(levels) <= FEW_LEVELS
+    steps = even_levels(counts)
+    if not sloped and len(steps) < 2:
         return []
+    # Even parts of a drawing meet at lines; a slope goes from one level to the next.
+    parts = share >= 0.5 and ramp < 0.5
+    sure = sloped or (len(steps) >= FEWEST and not parts)
+    levels = levels if sloped else steps
     step = float(np.median(np.diff(levels)))
     if step < 4:
         return []  # a slope so slight that the file can hold no more
@@ -161,6 +195,7 @@ def _banding(subject: Subject) -> list[Finding]:
             mend(subject, "Smooth the alpha over 2 px", (Blur(what="alpha", radius=2.0),)),
             {"soft": soft},
             weight=step * float(jumps.mean()),
+            certainty="likely" if sure else "possible",
         )
     ]
 
