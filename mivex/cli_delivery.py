@@ -10,7 +10,7 @@ import typer
 from mivex.cli_output import progress, say, say_json, size_of
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, joined, named, term
-from mivex.core.base.store import check_target
+from mivex.core.base.store import check_folder, check_target
 
 Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
 
@@ -27,13 +27,32 @@ def _listed(paths: list[str]) -> list[str]:
     return rows
 
 
-def _said(reports: list[Any], as_json: bool) -> None:
+def _mended(reports: list[Any], folder: str) -> list[dict[str, Any]]:
+    """Write mended copies of what was examined just now; one entry a picture or overlay."""
+    from mivex.core.checking.mending import mend_picture, mend_project
+
+    rows: list[dict[str, Any]] = []
+    for r in reports:
+        if r.problem or not any(map(_repairable, r.findings)):
+            continue
+        if r.path.lower().endswith(".mivex"):
+            rows += mend_project(r.path, Path(folder))
+        elif (row := mend_picture(r.path, Path(folder))) is not None:
+            rows.append(row)
+    return rows
+
+
+def _repairable(finding: dict[str, Any]) -> bool:
+    return bool(finding.get("repair")) and finding.get("certainty") != "possible"
+
+
+def _said(reports: list[Any], as_json: bool, mended: list[dict[str, Any]] | None = None) -> None:
     from mivex.core.checking.limit_rules import counts
 
     findings = [f for r in reports for f in r.findings]
     pictures = [p for r in reports for p in r.pictures]
     if as_json:
-        say_json({"pictures": pictures, "findings": findings})
+        say_json({"pictures": pictures, "findings": findings} | ({} if mended is None else {"mended": mended}))
         return
     for r in reports:
         for f in r.findings:
@@ -53,6 +72,17 @@ def _said(reports: list[Any], as_json: bool) -> None:
                         "{subject}: problem: {problem}", subject=p.get("overlay") or p["path"], problem=term(p["problem"])
                     )
                 )
+    for row in mended or ():
+        for m in row["mended"]:
+            say(
+                Message(
+                    "{subject}: mended: {label} (changes {changed:.1f} of 255) -> {out}",
+                    subject=row.get("overlay") or row["path"],
+                    label=term(m["label"]),
+                    changed=m["changed"],
+                    out=row["out"],
+                )
+            )
     allowed = sum(bool(f.get("allowed")) for f in findings)
     count, found = sum("problem" not in p for p in pictures), sum(map(counts, findings))
     possible = len(findings) - allowed - found
@@ -80,10 +110,15 @@ def check(
     limits: Annotated[str, typer.Option(metavar="FILE", help="Which findings do not count (TOML).")] = "",
     junit: Annotated[str, typer.Option(metavar="OUT.xml", help="Write a JUnit report as well.")] = "",
     shard: Annotated[str, typer.Option(metavar="I/N", help="Only every N-th of the paths, from the I-th on.")] = "",
+    mend: Annotated[
+        str, typer.Option(metavar="DIR", help="Write copies into DIR with every repair that changes nothing seen.")
+    ] = "",
 ) -> None:
     """Measure pictures or projects and list what is wrong."""
     if junit:
         check_target(junit)
+    if mend:
+        check_folder(mend)
     from mivex.core.checking.batch import report_all
     from mivex.core.checking.limit_rules import counted, judged, read_limits, read_result, share_of, write_junit
 
@@ -107,7 +142,8 @@ def check(
         reports = judged(reports, rules)
     if junit:
         write_junit(junit, reports, time.monotonic() - begun)
-    _said(reports, as_json)
+    mended = _mended(reports, mend) if mend else None
+    _said(reports, as_json, mended)
     problems = [p for r in reports for p in r.pictures if "problem" in p]
     if problems:
         whose = problems[0].get("overlay") or problems[0]["path"]

@@ -102,6 +102,14 @@ def _specks(good: bool) -> Case:
     return made(joined(np.ones((64, 64, 3), np.float32) * 0.9, alpha), view=FlatView(backdrop="black"))
 
 
+@case("veil")
+def _veil(good: bool) -> Case:
+    alpha = disc(64, 0.3, 0.25)
+    if not good:
+        alpha = np.maximum(alpha, np.float32(5 / 255) * (disc(64, 0.98, 0.02) > 0.5)).astype(np.float32)
+    return made(joined(paint(64), alpha), view=FlatView(show="alpha"))
+
+
 @case("empty-margin")
 def _empty_margin(good: bool) -> Case:
     small = disc(24, 0.6, 0.25)

@@ -12,6 +12,7 @@ from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.languages import tr
 from mivex.core.base.log import sentence, state_folder
 from mivex.core.base.messages import InSentence, Message, joined, term
+from mivex.core.checking.mending import mend_document
 from mivex.core.checking.parametric_recipes import read_parametric, resolve_parameters
 from mivex.core.deliver.project import LIST, Delivery, deliver_project
 from mivex.core.material.material import Kind
@@ -300,6 +301,45 @@ class FileActions(ProjectActions):
                 return joined(" ", (f.said for f in found))
 
             self.jobs.ask(None, lambda: work)
+
+    def mend_all(self) -> None:
+        """Take every repair that is sure, of all overlays, as one edit; the notice says what was done."""
+        doc, evaluator, project = self.session.doc, self.session.evaluator, self.session.project
+        before = {o.id: o.steps for o in doc.overlays}
+
+        def work(report, stopped):  # type: ignore[no-untyped-def]
+            steps, taken = mend_document(doc, evaluator, stopped)
+            if stopped():
+                return ""
+            if not steps:
+                return "No repair is sure: each would change what is seen, or there is none. Look at them one by one."
+
+            def edit(d: Document) -> Document:
+                for key, rows in steps.items():
+                    o = d.overlay(key)
+                    # An overlay that was changed meanwhile keeps what was done to it.
+                    if o is not None and o.steps == before[key]:
+                        d = edits.set_steps(d, key, rows)
+                return d
+
+            def put() -> None:
+                if self.session.project == project:
+                    self.session.apply("Mend all that is sure", edit)
+
+            report(put)
+            names = {o.id: o.name for o in doc.overlays}
+            return Message(
+                "Mended: {rows}.",
+                rows=joined(
+                    "; ",
+                    (
+                        Message("“{name}”: {labels}", name=names[k], labels=joined(", ", (m.label for m in rows)))
+                        for k, rows in taken.items()
+                    ),
+                ),
+            )
+
+        self.jobs.ask(None, lambda: work)
 
     def ask_save_recipe(self) -> None:
         """Ask for a name and save the overlay's steps as a recipe."""

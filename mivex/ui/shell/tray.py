@@ -120,6 +120,7 @@ class Tray(QWidget):
 
     shown = Signal(object)
     learn_wanted = Signal(str)
+    mend_all_wanted = Signal()
 
     def __init__(self, session: Session, engine: Engine, desk: PlaybackController) -> None:
         super().__init__()
@@ -150,6 +151,12 @@ class Tray(QWidget):
         head.addSpacing(10)
         head.addWidget(self.state)
         head.addStretch()
+        self.mend_all = QPushButton(tr("Mend all that is sure"))
+        self.mend_all.setToolTip(
+            tr("Takes every repair of a likely finding that changes nothing seen at full size; one step to undo")
+        )
+        self.mend_all.clicked.connect(self.mend_all_wanted)
+        head.addWidget(self.mend_all)
         self.folder = theme.tool("down", "Fold the tray, or open it", theme.SOFT)
         self.folder.setFixedSize(24, 18)
         self.folder.clicked.connect(lambda: self.fold(not self.folded))
@@ -256,6 +263,7 @@ class Tray(QWidget):
                 else Message("{count} in the project, {own} on this overlay", count=count, own=own)
             )
         self.state.setText(tr(text))
+        self.mend_all.setVisible(self.page == "findings" and bool(sure))
 
     def _follow(self) -> None:
         """A finding of another overlay than the selected one is no longer the chosen one."""

@@ -162,6 +162,7 @@ class Window(Following):
         self.rack.framed.connect(self.frame_chosen)
         self.tray.shown.connect(self.show_finding)
         self.tray.learn_wanted.connect(self.teach)
+        self.tray.mend_all_wanted.connect(self.mend_all)
         self.stage.canvas.pointed.connect(self._point)
         self.stage.canvas.moved.connect(self.tray.ledger.refresh)
         self.stage.canvas.moved.connect(self.tray.order.refresh)

@@ -400,10 +400,6 @@
    <translation>{overlays} Overlays, {effects} Effekte</translation>
   </message>
   <message>
-   <source>{count} picture{ending}, {found} finding{ending2}</source>
-   <translation>{count} Bild(er), {found} Befund(e)</translation>
-  </message>
-  <message>
    <source> {count} more could not be examined.</source>
    <translation> {count} weitere konnten nicht untersucht werden.</translation>
   </message>
@@ -428,8 +424,16 @@
    <translation>{name}: nicht geliefert: {parts}</translation>
   </message>
   <message>
-   <source>, {allowed} allowed</source>
-   <translation>, {allowed} erlaubt</translation>
+   <source>{subject}: mended: {label} (changes {changed:.1f} of 255) -&gt; {out}</source>
+   <translation>{subject}: ausgebessert: {label} (ändert {changed} von 255) -&gt; {out}</translation>
+  </message>
+  <message>
+   <source>{count} picture{ending}, {found} finding{ending2}</source>
+   <translation>{count} Bild(er), {found} Befund(e)</translation>
+  </message>
+  <message>
+   <source>, {possible} possible</source>
+   <translation>, {possible} möglich</translation>
   </message>
   <message>
    <source>{done} of {of}</source>
@@ -454,6 +458,10 @@
   <message>
    <source>{subject}: problem: {problem}</source>
    <translation>{subject}: Fehler: {problem}</translation>
+  </message>
+  <message>
+   <source>, {allowed} allowed</source>
+   <translation>, {allowed} erlaubt</translation>
   </message>
   <message>
    <source>no camera sees it</source>
@@ -1840,8 +1848,8 @@
    <translation>Alpha ist {value} in jedem Texel.</translation>
   </message>
   <message>
-   <source>Alpha looks turned round: the border is solid and the middle clear, yet the drawing lies under what is clear; the means differ by {by:.2f}.</source>
-   <translation>Alpha wirkt umgekehrt: der Rand deckt und die Mitte ist klar, doch die Zeichnung liegt unter dem, was klar ist; die Mittel unterscheiden sich um {by}.</translation>
+   <source>Alpha looks turned round: the border is solid, yet the drawing lies under what is clear; the means differ by {by:.2f}.</source>
+   <translation>Alpha sieht umgekehrt aus: Der Rand ist deckend, doch die Zeichnung liegt unter dem, was klar ist; die Mittel unterscheiden sich um {by}.</translation>
   </message>
   <message>
    <source>Invert the alpha</source>
@@ -1858,6 +1866,22 @@
   <message>
    <source>% of the texels</source>
    <translation>% der Texel</translation>
+  </message>
+  <message>
+   <source>A veil that nobody sees</source>
+   <translation>Ein Schleier, den niemand sieht</translation>
+  </message>
+  <message>
+   <source>Every one of them is blended, and stands in the way of whatever is sorted with it.</source>
+   <translation>Jedes davon wird gemischt und steht allem im Weg, was mit ihm sortiert wird.</translation>
+  </message>
+  <message>
+   <source>{share:.0%} of the texels have an alpha of 1 to {most} of 255: hardly seen, and drawn all the same. Without them a box smaller by {saved:.0%} holds the rest.</source>
+   <translation>{share} der Texel haben ein Alpha von 1 bis {most} von 255: kaum zu sehen und doch gezeichnet. Ohne sie fasst ein um {saved} kleinerer Kasten den Rest.</translation>
+  </message>
+  <message>
+   <source>Clear the veil</source>
+   <translation>Den Schleier klären</translation>
   </message>
   <message>
    <source>% of the panel</source>
@@ -1984,6 +2008,10 @@
    <translation>Stücke hängen</translation>
   </message>
   <message>
+   <source>  No colour is brighter than its alpha: it may well be premultiplied, and read as straight.</source>
+   <translation>  Keine Farbe ist heller als ihr Alpha: Es mag gut vormultipliziert sein und unvormultipliziert gelesen werden.</translation>
+  </message>
+  <message>
    <source>Matte left in soft parts</source>
    <translation>Hintergrundrest in weichen Teilen</translation>
   </message>
@@ -2000,12 +2028,24 @@
    <translation>Weiche Teile enthalten vielleicht etwas von einem {tone} Hintergrund, {hex_of}, um bis zu {error} von 255; wie viel, lässt sich neben der Struktur des Bildes nicht sagen (etwa {share}, plus oder minus {unsure}).</translation>
   </message>
   <message>
-   <source>The picture was cut from a backdrop without taking its colour out: a {tone} rim on anything of another colour, even unfiltered.</source>
-   <translation>Das Bild wurde aus einem Hintergrund geschnitten, ohne dessen Farbe herauszunehmen: ein {tone} Saum auf allem von anderer Farbe, auch ungefiltert.</translation>
+   <source>Read it as premultiplied</source>
+   <translation>Als vormultipliziert lesen</translation>
+  </message>
+  <message>
+   <source>Divide by alpha</source>
+   <translation>Durch Alpha teilen</translation>
   </message>
   <message>
    <source>Remove the matte</source>
    <translation>Den Hintergrundrest entfernen</translation>
+  </message>
+  <message>
+   <source>Try to remove a matte</source>
+   <translation>Hintergrundrest versuchsweise entfernen</translation>
+  </message>
+  <message>
+   <source>The picture was cut from a backdrop without taking its colour out: a {tone} rim on anything of another colour, even unfiltered.</source>
+   <translation>Das Bild wurde aus einem Hintergrund geschnitten, ohne dessen Farbe herauszunehmen: ein {tone} Saum auf allem von anderer Farbe, auch ungefiltert.</translation>
   </message>
   <message>
    <source>% between</source>
@@ -9852,6 +9892,14 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Rezepte (*.json)</translation>
   </message>
   <message>
+   <source>No repair is sure: each would change what is seen, or there is none. Look at them one by one.</source>
+   <translation>Keine Reparatur ist sicher: Jede änderte, was zu sehen ist, oder es gibt keine. Sehen Sie sie einzeln an.</translation>
+  </message>
+  <message>
+   <source>Mended: {rows}.</source>
+   <translation>Ausgebessert: {rows}.</translation>
+  </message>
+  <message>
    <source>Save the delivery recipe</source>
    <translation>Das Lieferrezept sichern</translation>
   </message>
@@ -9910,6 +9958,10 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Meshes (*.obj *.ply *.glb *.gltf)</source>
    <translation>Netze (*.obj *.ply *.glb *.gltf)</translation>
+  </message>
+  <message>
+   <source>Mend all that is sure</source>
+   <translation>Alles Sichere ausbessern</translation>
   </message>
   <message>
    <source>The recipe was saved as “{path}”.</source>
@@ -10586,6 +10638,10 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
    <translation>Ziehen macht die Ablage höher oder niedriger; Doppelklick: übliche Höhe</translation>
   </message>
   <message>
+   <source>Takes every repair of a likely finding that changes nothing seen at full size; one step to undo</source>
+   <translation>Nimmt jede Reparatur eines wahrscheinlichen Befunds, die in voller Größe nichts Sichtbares ändert; ein Schritt zum Zurücknehmen</translation>
+  </message>
+  <message>
    <source>Choose a finding to go to its place and see its repair.</source>
    <translation>Wählen Sie einen Befund, um zu seinem Ort zu gehen und die Abhilfe zu sehen.</translation>
   </message>
@@ -10608,6 +10664,14 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   <message>
    <source>Every overlay is measured here as soon as there is one.</source>
    <translation>Jedes Overlay wird hier gemessen, sobald es eins gibt.</translation>
+  </message>
+  <message>
+   <source>They may as well be meant so; they are not counted. Click to see them or to fold them away.</source>
+   <translation>Sie können ebenso gut so gemeint sein; sie zählen nicht. Klicken Sie, um sie zu sehen oder einzuklappen.</translation>
+  </message>
+  <message>
+   <source>{mark} {count} more are possible</source>
+   <translation>{mark} {count} weitere sind möglich</translation>
   </message>
   <message>
    <source>{count} so far; measuring …</source>
@@ -12450,6 +12514,14 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Clear what lies below a small alpha, after keying and after every scan.</source>
    <translation>Klären Sie, was unter einem kleinen Alpha liegt, nach dem Stanzen und nach jedem Scan.</translation>
+  </message>
+  <message>
+   <source>Texels of an alpha that nobody sees are fragments all the same: they are fetched, blended and sorted, and a box that could be half as large stays large.</source>
+   <translation>Texel mit einem Alpha, das niemand sieht, sind doch Fragmente: Sie werden geholt, gemischt und sortiert, und ein Kasten, der halb so groß sein könnte, bleibt groß.</translation>
+  </message>
+  <message>
+   <source>Clear what lies below a few codes after painting with soft tips, keying or blurring, then trim.</source>
+   <translation>Klären Sie nach dem Malen mit weichen Spitzen, dem Stanzen oder Weichzeichnen, was unter einigen Stufen liegt, und beschneiden Sie dann.</translation>
   </message>
   <message>
    <source>A shape that is small in its picture wastes texels and fills large clear areas: memory and overdraw for nothing.</source>

@@ -250,7 +250,8 @@ def _border(subject: Subject) -> list[Finding]:
     reached = float((rim > FAINTEST).mean())
     if reached >= MOST_BORDER or turned_round(t) > 0 or not (rim > BARELY).any():
         return []
-    if all(_meets(a, axis) for axis in (0, 1) if max(np.take(a, (0, -1), axis).max(axis=1)) > FAINTEST):
+    reaching = [axis for axis in (0, 1) if max(np.take(a, (0, -1), axis).max(axis=1)) > FAINTEST]
+    if reaching and all(_meets(a, axis) for axis in reaching):
         return []  # it repeats
     sides, sure = _cut_sides(a)
     counts = {k: int(v.sum()) for k, v in sides.items()}

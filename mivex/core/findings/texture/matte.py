@@ -8,7 +8,9 @@ from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, Subject, mend
 from mivex.core.findings.texture.matte_evidence import Evidence, matte_evidence
 from mivex.core.findings.texture.matte_fit import MatteFit, fit_matte
-from mivex.core.pixels.colour import hex_of
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import hex_of, to_linear
+from mivex.core.prepare.base import Space
 from mivex.core.prepare.unmatte import Unmatte
 
 SHOWS, LIMIT = 6.0, 8.0
@@ -62,6 +64,23 @@ def rough_fit(said_by: Evidence) -> MatteFit:
     )
 
 
+def premultiplied_in(t: Texture) -> Space | None:
+    """In which values a picture looks multiplied by its alpha; None where it does not.
+
+    No colour is brighter than its alpha, clear texels are black, and the shape itself is bright. Such a picture looks like
+    one cut from black, and taking the black out divides by alpha: in display values, as paint programs multiply, or in
+    linear light, as Mivex reads what is marked as premultiplied.
+    """
+    most, solid = t.values[..., :3].max(axis=2), t.alpha > 0.95
+    if not solid.any():
+        return None
+    bright = float(np.percentile(most[solid], 75))
+    limit = t.alpha + np.float32(1.5 / 255)
+    if bright > 0.5 and (most <= limit).mean() > 0.999:
+        return "display"
+    return "linear" if bright > 0.65 and (to_linear(most) <= limit + np.float32(2.5 / 255)).mean() > 0.999 else None
+
+
 def _measure(subject: Subject) -> list[Finding]:
     t = subject.texture
     if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.distance > 0 or t.meaning == "data":
@@ -80,7 +99,10 @@ def _measure(subject: Subject) -> list[Finding]:
     if subject.material and subject.material.blend == "Additive" and light > 0.1:
         # A glow whose halo has another colour than its core is how light looks, not a backdrop.
         return []
-    if fit.share > 0.97:
+    associated = premultiplied_in(t) if max(fit.matte) <= 0.02 else None
+    if associated:
+        fit, fits = replace(fit, matte=(0.0, 0.0, 0.0), share=1.0, unsure=0.0, explained=1.0, space=associated), True
+    elif fit.share > 0.97:
         fit = replace(fit, share=1.0)
     count = int(((t.alpha > 0.02) & (t.alpha < 0.96)).sum())
     exact = fits and fit.explained >= EXACT and fit.unsure <= UNSURE and count >= ENOUGH and said_by.odds >= 0
@@ -117,6 +139,13 @@ def _measure(subject: Subject) -> list[Finding]:
             unsure=fit.unsure,
         )
     step = Unmatte(matte=fit.matte, share=fit.share, space=fit.space)
+    if associated:
+        said += "  No colour is brighter than its alpha: it may well be premultiplied, and read as straight."
+    if associated == "linear" and subject.overlay and not subject.steps:
+        repair = mend(subject, "Read it as premultiplied", source={"alpha_stored": "premultiplied"})
+    else:
+        label = "Divide by alpha" if associated else "Remove the matte" if sure else "Try to remove a matte"
+        repair = mend(subject, label, (step,))
     return [
         Finding(
             "matte",
@@ -130,7 +159,7 @@ def _measure(subject: Subject) -> list[Finding]:
                 tone=term(tone),
             ),
             place,
-            mend(subject, "Remove the matte" if sure else "Try to remove a matte", (step,)),
+            repair,
             {
                 "matte": list(fit.matte),
                 "share": fit.share,
@@ -141,6 +170,7 @@ def _measure(subject: Subject) -> list[Finding]:
                 "clipped": fit.impossible,
                 "limit": LIMIT,
                 "odds": round(said_by.odds, 2),
+                "premultiplied": associated or False,
             },
             weight=fit.error * float(soft.sum()) / max(int((t.alpha > 0).sum()), 1),
             certainty="likely" if certain else "possible",
