@@ -44,6 +44,10 @@ def thumbnail(texture: Texture, side: int) -> QImage:
     return QImage(rgb.data, side, side, side * 3, QImage.Format.Format_RGB888).copy()
 
 
+KIND_ROOM = 118
+"""Pixels for the kind of an overlay and how many findings it has."""
+
+
 class Card(QFrame):
     """One overlay: picture, name, kind, findings, and a switch to hide it on the stage; `framed` asks to look at it."""
 
@@ -105,7 +109,9 @@ class Card(QFrame):
             Message(" · <span style='color:{colour}'>{tail}</span>", colour=theme.FINDING, tail=term(tail)) if tail else ""
         )
         wide = 34 if tail else 96
-        what: str = KINDS[o.kind]
+        fm = self.kind.fontMetrics()
+        room = KIND_ROOM - (fm.horizontalAdvance(f" · {tr(tail)}") if tail else 0)
+        what: str = verbatim(fm.elidedText(tr(KINDS[o.kind]), Qt.TextElideMode.ElideRight, room))
         if base is not None:
             what = Message("as {name}", name=metrics.elidedText(base.name, Qt.TextElideMode.ElideRight, wide))
             tip += Message(

@@ -22,6 +22,8 @@ LIKELY, FITTED, POSSIBLE, ASKED = 1.8, 1.5, -1.4, -2.0
 """Odds (natural logarithm) of `matte_evidence` from which a matte is likely, likely where the exact fit agrees, possible,
 and possible where the exact fit agrees. Of drawn pictures without a matte 2, 3, 27 and 36 in a hundred are above; of
 those with one 54, 60, 96 and 99."""
+OTHER, DARK = 2.7, 0.2
+"""Odds from which another colour than black, white or nearly black is likely; what counts as nearly black."""
 EXACT, ENOUGH = 0.9, 100
 """An exact fit that explains so much, of so many soft texels, is likely at even odds."""
 LEAST_SHARE = 0.2
@@ -96,7 +98,7 @@ def _measure(subject: Subject) -> list[Finding]:
         # What the neighbours along the outline say; how much of it there is cannot be told as well.
         fit = rough_fit(said_by)
     light = 0.2126 * fit.matte[0] + 0.7152 * fit.matte[1] + 0.0722 * fit.matte[2]
-    if subject.material and subject.material.blend == "Additive" and light > 0.1:
+    if subject.material and subject.material.blend in ("Additive", "Premultiplied") and light > 0.1:
         # A glow whose halo has another colour than its core is how light looks, not a backdrop.
         return []
     associated = premultiplied_in(t) if max(fit.matte) <= 0.02 else None
@@ -106,9 +108,10 @@ def _measure(subject: Subject) -> list[Finding]:
         fit = replace(fit, share=1.0)
     count = int(((t.alpha > 0.02) & (t.alpha < 0.96)).sum())
     exact = fits and fit.explained >= EXACT and fit.unsure <= UNSURE and count >= ENOUGH and said_by.odds >= 0
-    # A glow may well have a halo of another colour than its core.
-    halo = said_by.wide and not said_by.left_behind and float(np.ptp(fit.matte)) > 0.1
-    certain = exact or (not halo and said_by.error >= SHOWS and said_by.odds >= (FITTED if fits else LIKELY))
+    # A glow may well have a halo of another colour than its core, glass a rim, and a bubble its own shading.
+    halo = said_by.wide and float(np.ptp(fit.matte)) > 0.1
+    least = FITTED if fits else LIKELY if fit.neutral or max(fit.matte) < DARK else OTHER
+    certain = exact or (not halo and said_by.error >= SHOWS and said_by.odds >= least)
     sure = certain and fits and fit.unsure <= UNSURE and (fit.share == 1.0 or fit.explained >= LEAST_EXPLAINED + 0.05)
     soft = (t.alpha > 0.02) & (t.alpha < 0.96)
     rows, cols = np.flatnonzero(soft.any(axis=1)), np.flatnonzero(soft.any(axis=0))
