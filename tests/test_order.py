@@ -11,7 +11,7 @@ from test_project import mivex_run
 
 import mivex.demo
 from mivex.core.advice.inspection import Stage
-from mivex.core.advice.order import OrderEvaluator, propose
+from mivex.core.advice.order import SLIGHT, OrderEvaluator, applied, propose
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
@@ -360,6 +360,57 @@ def test_the_adviser_mends_settings_and_names_what_is_free_and_what_cannot_be_se
     doc = stage.doc.model_copy(update={"overlays": (at(a, light, 0, 0), at(b, light, 0, 0, 1))})
     found = propose(Stage(doc, stage.textures, {}), doc.cameras, size=(64, 40))
     assert set(found.free) == {"o0", "o1"} and found.before == found.after == 0 and not found.nudges
+
+
+@pytest.mark.parametrize("seed", range(6))
+def test_every_proposed_change_gains_something_and_says_how_much(seed):
+    """What is left out makes it worse by what the change is said to gain; and one change does where one can."""
+    size = (48, 32)
+    stage = panels_stage(seed, 5)
+    rows = [
+        o.model_copy(update={"material": o.material.model_copy(update={"nudge": n, "depth_write": k == seed % 5})})
+        for k, (o, n) in enumerate(zip(stage.doc.overlays, (0, 3, -2, 1, 0), strict=True))
+    ]
+    stage = Stage(stage.doc.model_copy(update={"overlays": tuple(rows)}), stage.textures, {})
+    found = propose(stage, stage.doc.cameras, size=size)
+    judge = OrderEvaluator(stage, size)
+
+    def error(nudges, settings):
+        return np.mean([judge.error(applied(stage.doc, nudges, settings), c) for c in stage.doc.cameras])
+
+    assert error(found.nudges, found.settings) == pytest.approx(found.after)
+    assert set(found.gains) == {*found.nudges, *(f"{c.overlay} {c.setting}" for c in found.settings)}
+    last = len(found.nudges) + len(found.settings)
+    for key, gain in found.gains.items():
+        fewer = {k: v for k, v in found.nudges.items() if k != key}
+        kept = [c for c in found.settings if f"{c.overlay} {c.setting}" != key]
+        assert gain > 0 and error(fewer, kept) >= found.after - 1e-9, key
+    if last > 1:
+        level = {o.id: 0 for o in stage.doc.overlays if o.material.nudge}
+        singles = [{k: 0} for k in level] + [{}]
+        assert all(error(s, ()) > found.after + SLIGHT for s in singles)
+
+
+@pytest.mark.parametrize("count", [63, 64, 70])
+def test_the_adviser_takes_any_number_of_overlays(count):
+    stage = panels_stage(1, 6)
+    first = stage.doc.overlays[0]
+    rng = np.random.default_rng(count)
+    rows = tuple(
+        first.model_copy(
+            update={
+                "id": f"s{k}",
+                "name": f"S{k}",
+                "material": Material(lit=False, nudge=int(rng.integers(-2, 3))),
+                "places": (PanelPlace(at=tuple(rng.uniform(-0.9, 0.9, 3)), width=0.5, height=0.5),),
+            }
+        )
+        for k in range(count)
+    )
+    doc = stage.doc.model_copy(update={"overlays": rows, "cameras": stage.doc.cameras[:1]})
+    textures = {o.id: stage.textures[first.id] for o in rows}
+    found = propose(Stage(doc, textures, {}), doc.cameras, size=(64, 40))
+    assert found.after <= found.before and all(g > 0 for g in found.gains.values())
 
 
 def test_order_on_the_command_line(tmp_path):

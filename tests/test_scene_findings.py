@@ -116,6 +116,24 @@ def test_a_flat_thing_on_its_surface_fights_without_bias():
     assert "depth-fight" not in found(*stage(glass("pane", NEAR), floor=True))
 
 
+@pytest.mark.parametrize("yaw", [2.0, 3.0, 12.0, 45.0])
+def test_a_plane_that_cuts_a_wall_is_no_fight(yaw):
+    wall = quad(np.array([(-4, -1, 0), (4, -1, 0), (4, 3, 0), (-4, 3, 0)], float))
+    o, t = glass("pane", (0.0, 1.0, 0.0), yaw=yaw)
+    doc = Document(overlays=(o,), cameras=(CAMERA,), around=Around(path="wall.obj"))
+    assert "depth-fight" not in found(doc, {"pane": t}, {"wall.obj": wall})
+
+
+@pytest.mark.parametrize(("apart", "fights"), [(0.0, True), (0.002, False), (0.05, False)])
+def test_two_solids_in_one_plane_fight_and_those_apart_do_not(apart, fights):
+    solid = {"rgba": (0.8, 0.3, 0.2, 1), "blend": "Solid", "group": "Solid", "depth_write": True}
+    a, b = glass("under", (0.0, 1.0, 0.0), **solid), glass("over", (0.1, 1.0, apart), **solid)
+    rows = found(*stage(a, b))
+    assert ("depth-fight" in rows) == fights
+    if fights:
+        gone("depth-fight", *stage(a, b))
+
+
 def test_equal_distance_is_chance():
     a, b = glass("one", (-0.2, 1.0, 0.0), yaw=20), glass("two", (0.2, 1.0, 0.0), (0.1, 0.4, 0.8, 0.6), yaw=-20)
     assert gone("chance", *stage(a, b)).details["pair"] == ["one", "two"]

@@ -1,5 +1,6 @@
 """Advice on a project's drawing order: what is wrong now, what to change, what is left."""
 
+import itertools
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from typing import Any
@@ -8,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.advice.inspection import Stage
+from mivex.core.base.errors import Stopped
 from mivex.core.base.messages import Message
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
@@ -22,6 +24,8 @@ from mivex.core.stage.passes import draw_all
 
 SIZE = (320, 200)
 """Pixels of a picture that is judged."""
+FEW, VERY_FEW = 8, 4
+"""Of so many overlays one, and two, changes are tried by rendering each."""
 
 
 @dataclass(frozen=True)
@@ -53,6 +57,9 @@ class Proposal:
         With the proposal applied.
     wrong : tuple of (camera, before, after)
         The error of each camera.
+    gains : dict of str to float
+        What each change gains by itself: how much larger the error is without it. Nudges go by the overlay's id,
+        settings by the id and the setting, ``id depth_write``.
     """
 
     before: float
@@ -63,6 +70,7 @@ class Proposal:
     unsettled: tuple[Pair, ...]
     doc: Document
     wrong: tuple[tuple[Camera, float, float], ...]
+    gains: dict[str, float]
 
 
 def ring(doc: Document, count: int, like: Camera | None = None) -> list[Camera]:
@@ -139,6 +147,74 @@ def applied(doc: Document, nudges: dict[str, int], settings: Sequence[Change]) -
     return synced(doc, _with(doc, change))
 
 
+@dataclass(frozen=True)
+class _Tried:
+    """A set of changes that was rendered: its document and the error of each camera."""
+
+    nudges: dict[str, int]
+    settings: tuple[Change, ...]
+    doc: Document
+    errors: list[float]
+
+    @property
+    def error(self) -> float:
+        return float(np.mean(self.errors))
+
+    @property
+    def count(self) -> int:
+        return len(self.nudges) + len(self.settings)
+
+
+def _pruned(
+    chosen: _Tried,
+    judged: Callable[[dict[str, int], Sequence[Change]], _Tried],
+    most: float,
+    tell: Callable[[float], object],
+) -> tuple[_Tried, dict[str, float]]:
+    """Leave out one change after the other while the error stays within ``most``; what each that is left gains."""
+    whole = max(chosen.count, 1)
+    gains: dict[str, float] = {}
+    for k, key in enumerate(list(chosen.nudges)):
+        tell(k / whole)
+        tried = judged({i: v for i, v in chosen.nudges.items() if i != key}, chosen.settings)
+        if tried.error <= most:
+            chosen = tried
+        else:
+            gains[key] = tried.error - chosen.error
+    for k, change in enumerate(list(chosen.settings)):
+        tell((len(chosen.nudges) + k) / whole)
+        tried = judged(chosen.nudges, [c for c in chosen.settings if c is not change])
+        if tried.error <= most:
+            chosen = tried
+        else:
+            gains[f"{change.overlay} {change.setting}"] = tried.error - chosen.error
+    return chosen, gains
+
+
+def _smaller(
+    doc: Document,
+    chosen: _Tried,
+    judged: Callable[[dict[str, int], Sequence[Change]], _Tried],
+    most: float,
+    free: set[str],
+) -> _Tried:
+    """A smaller set of changes that does as well: one overlay before or behind all others; of few overlays also two."""
+    asked = [o for o in doc.overlays if o.shown and o.places and o.id not in free and BLENDS[o.material.blend].see_through]
+    if not 2 <= len(asked) <= FEW:
+        return chosen
+    held = [o.material.nudge for o in asked]
+    ends = [(o.id, v) for o in asked for v in dict.fromkeys((0, min(held) - 1, max(held) + 1)) if v != o.material.nudge]
+    settings = [(c,) for c in chosen.settings]
+    tries = [({k: v}, some) for k, v in ends for some in [(), *settings][: 2 if chosen.count > 2 else 1]]
+    if chosen.count > 2 and len(asked) <= VERY_FEW:
+        tries += [({a: v, b: u}, ()) for (a, v), (b, u) in itertools.combinations(ends, 2) if a != b]
+    best = chosen
+    for nudges, some in tries:
+        if len(nudges) + len(some) < best.count and (tried := judged(nudges, some)).error <= most:
+            best = tried
+    return best
+
+
 def propose(
     stage: Stage,
     cameras: Sequence[Camera],
@@ -174,20 +250,32 @@ def propose(
         return best, advice, first if best == doc else [judge.error(best, c) for c in cameras]
 
     settings = _candidates(doc)
-    best, advice, errors = found(settings, 0.1, 0.6)
-    # Settings that make no difference stay as they are.
-    for change in list(settings):
-        fewer = [c for c in settings if c is not change]
-        tried = applied(doc, advice.nudges, fewer)
-        again = [judge.error(tried, c) for c in cameras]
-        if float(np.mean(again)) <= float(np.mean(errors)) + SLIGHT:
-            settings, best, errors = fewer, tried, again
-    after = float(np.mean(errors))
-    if before <= after + SLIGHT / 2:
-        best, settings, errors, after = doc, [], first, before
-    tell(1.0)
+    best, advice, errors = found(settings, 0.1, 0.5)
+
+    def judged(nudges: dict[str, int], some: Sequence[Change]) -> _Tried:
+        if stop():
+            raise Stopped
+        made = applied(doc, nudges, some)
+        errors = first if made == doc else [judge.error(made, c) for c in cameras]
+        return _Tried(nudges, tuple(some), made, errors)
+
     old = {o.id: o.material.nudge for o in doc.overlays}
-    nudges = {o.id: o.material.nudge for o in best.overlays if o.material.nudge != old[o.id]}
+    changed = {o.id: o.material.nudge for o in best.overlays if o.material.nudge != old[o.id]}
+    level = {k: 0 for k, v in old.items() if v}
+    tries = [_Tried({}, (), doc, first), _Tried(changed, tuple(settings), best, errors)]
+    # What stands, all level, the model's order; and each single change that undoes what was set by hand.
+    tries += [judged(level, ()), judged(level, settings)] if level else []
+    tries += [judged({k: 0}, ()) for k in level] if len(level) > 1 else []
+    tries += [judged({}, (c,)) for c in settings] + ([judged({}, settings)] if len(settings) > 1 else [])
+    least = min(t.error for t in tries) + SLIGHT
+    chosen = min((t for t in tries if t.error <= least), key=lambda t: (t.count, t.error))
+    if before <= chosen.error + SLIGHT / 2:
+        chosen = tries[0]
+    if chosen.count > 1:
+        chosen = _smaller(doc, chosen, judged, max(least, chosen.error), set(advice.free))
+    chosen, gains = _pruned(chosen, judged, max(least, chosen.error), lambda t: tell(0.6 + 0.4 * t))
+    tell(1.0)
+    nudges, settings, best, errors, after = chosen.nudges, list(chosen.settings), chosen.doc, chosen.errors, chosen.error
     return Proposal(
         before,
         after,
@@ -197,6 +285,7 @@ def propose(
         advice.unsettled,
         best,
         tuple(zip(cameras, first, errors, strict=True)),
+        gains,
     )
 
 
@@ -207,6 +296,7 @@ def proposal_words(found: Proposal) -> dict[str, Any]:
         "before": round(found.before, 6),
         "after": round(found.after, 6),
         "nudges": {names[k]: v for k, v in found.nudges.items()},
+        "gains": {names.get(k.split(" ")[0], k): round(v, 6) for k, v in found.gains.items()},
         "settings": [
             {"overlay": names[c.overlay], "setting": c.setting, "before": c.before, "after": c.after}
             for c in found.settings

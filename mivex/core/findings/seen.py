@@ -111,22 +111,26 @@ class VisibleDraws:
         return tallied(self.draws, self.view, self.doc.lighting)
 
     @cached_property
-    def opaque(self) -> frozenset[str]:
-        """Ids of overlays of which something solid is seen."""
-        out = set()
-        solid, view = self.fragments.solid, self.view
-        for owner in {d.owner for d in self.draws if d.owner and not _asked(d)}:
-            own = Buffers.of(view)
+    def solid_depths(self) -> dict[str, Floats]:
+        """1/w of every overlay that has something solid, alone, (height, width), by its id; 0: nothing."""
+        out = {}
+        for owner in dict.fromkeys(d.owner for d in self.draws if d.owner and not _asked(d)):
+            own = Buffers.of(self.view)
             run(
-                RenderPlan([d for d in self.draws if d.owner == owner and not _asked(d)], view),
+                RenderPlan([d for d in self.draws if d.owner == owner and not _asked(d)], self.view),
                 own,
                 self.doc.lighting,
                 None,
                 skip=("decals", "light", *SORTED),
             )
-            if ((own.depth > 0) & (own.depth >= solid)).any():
-                out.add(owner)
-        return frozenset(out)
+            out[owner] = own.depth
+        return out
+
+    @cached_property
+    def opaque(self) -> frozenset[str]:
+        """Ids of overlays of which something solid is seen."""
+        solid = self.fragments.solid
+        return frozenset(k for k, d in self.solid_depths.items() if ((d > 0) & (d >= solid)).any())
 
     @cached_property
     def fragments(self) -> "Seen":

@@ -34,6 +34,8 @@ EVERY = 7
 """Up to so many overlays every order is tried."""
 TABLE = 6
 """Of pixels with more overlays than this, orders are judged by pairs."""
+MANY = 24
+"""From more on orders are judged by pairs alone."""
 BY_PAIRS = 14
 """Up to so many the best order by pairs is found exactly."""
 SEEN = 1.0
@@ -102,6 +104,10 @@ class Fragments:
             self.display,
         )
         return made if which is None else replace(made, truth=made.exact())
+
+    def only(self, *overlays: int) -> "Fragments":
+        """The same pixels with the fragments of some overlays alone."""
+        return self.part(np.arange(len(self.starts) - 1), np.isin(self.overlays, overlays))
 
     def exact(self) -> Floats:
         """What exact order gives, (pixels, 4)."""
@@ -269,37 +275,56 @@ def _rank(order: Sequence[int]) -> int:
     return _RANKS[tuple(order)]
 
 
+def _held(f: Fragments) -> list[tuple[tuple[int, ...], NDArray[np.int64]]]:
+    """Sets of overlays that share pixels, however many there are, each with its pixels."""
+    pixel_of = np.repeat(np.arange(len(f.starts) - 1), np.diff(f.starts))
+    count = int(f.overlays.max()) + 2 if f.overlays.size else 1
+    pairs = np.unique(pixel_of * count + f.overlays + 1)
+    pixel, member = pairs // count, pairs % count - 1
+    pixel, member = pixel[member >= 0], member[member >= 0]
+    # A set is known by the sum of random numbers of its members: two sets meet by chance once in 2^64.
+    marks = np.random.default_rng(1).integers(1, 2**63, count, dtype=np.uint64)
+    total = np.zeros(len(f.starts) - 1, np.uint64)
+    np.add.at(total, pixel, marks[member])
+    _, first, which = np.unique(total, return_index=True, return_inverse=True)
+    at = np.searchsorted(pixel, np.arange(len(f.starts)))
+    order = np.argsort(which, kind="stable")
+    ends = np.cumsum(np.bincount(which, minlength=len(first)))
+    rows = []
+    for k, p in enumerate(first):
+        members = tuple(int(m) for m in member[at[p] : at[p + 1]])
+        if members:
+            rows.append((members, order[ends[k - 1] if k else 0 : ends[k]]))
+    return rows
+
+
 def _tables(all_of: Sequence[Fragments], stop: Callable[[], bool]) -> _Tables:
     made = _Tables()
     for f in all_of:
-        pixel_of = np.repeat(np.arange(len(f.starts) - 1), np.diff(f.starts))
-        mask = np.zeros(len(f.starts) - 1, np.int64)
-        np.bitwise_or.at(mask, pixel_of, np.int64(1) << f.overlays)
-        held = {int(m): tuple(i for i in range(63) if m >> i & 1) for m in np.unique(mask)}
-        crowd = np.isin(mask, [m for m, members in held.items() if len(members) > TABLE])
-        present = sorted({i for members in held.values() for i in members})
-        for a, b in itertools.combinations(present, 2):
-            both = np.flatnonzero((mask >> a & 1) & (mask >> b & 1))
-            if not both.size:
-                continue
-            if stop():
-                raise Stopped
-            which = (f.overlays == a) | (f.overlays == b)
-            for where, into in ((both, made.pairs), (both[crowd[both]], made.crowded)):
-                if where.size:
-                    two = f.part(where, which)
-                    e = two.errors(np.array([[0, 1], [1, 0]]), (two.overlays == b).astype(np.int64))
-                    into[a, b] += float(e[0])
-                    into[b, a] += float(e[1])
-        for m, members in held.items():
+        both: dict[tuple[int, int], list[NDArray[np.int64]]] = defaultdict(list)
+        packed: dict[tuple[int, int], list[NDArray[np.int64]]] = defaultdict(list)
+        for members, pixels in _held(f):
+            for pair in itertools.combinations(members, 2):
+                both[pair].append(pixels)
+                if len(members) > TABLE:
+                    packed[pair].append(pixels)
             if len(members) > TABLE:
                 continue
             if stop():
                 raise Stopped
-            part = f.part(np.flatnonzero(mask == m))
+            part = f.part(pixels)
             orders = np.array(list(itertools.permutations(range(len(members)))), np.int64)
             errors = part.errors(orders, np.searchsorted(members, part.overlays))
             made.sets[members] = made.sets.get(members, 0) + errors
+        for held, into in ((both, made.pairs), (packed, made.crowded)):
+            for (a, b), rows in held.items():
+                if stop():
+                    raise Stopped
+                where = np.sort(np.concatenate(rows))
+                two = f.part(where).only(a, b)
+                e = two.errors(np.array([[0, 1], [1, 0]]), (two.overlays == b).astype(np.int64))
+                into[a, b] += float(e[0])
+                into[b, a] += float(e[1])
     return made
 
 
@@ -317,6 +342,8 @@ def _best(tables: _Tables, members: list[int], stop: Callable[[], bool]) -> tupl
     """The order of least error."""
     if len(members) <= EVERY:
         return min(itertools.permutations(members), key=tables.cost)
+    if len(members) > MANY:
+        return _moved_by_pairs(tables, members, stop)
     order = _by_pairs(tables, members) if len(members) <= BY_PAIRS else tuple(members)
     best, better = tables.cost(order), True
     while better:
@@ -331,6 +358,27 @@ def _best(tables: _Tables, members: list[int], stop: Callable[[], bool]) -> tupl
                 if cost < best - 1e-9:
                     order, best, better = tried, cost, True
     return order
+
+
+def _moved_by_pairs(tables: _Tables, members: list[int], stop: Callable[[], bool]) -> tuple[int, ...]:
+    """An order that no move of one overlay betters, judged by pairs: its cost grows with the square of their number."""
+    n = len(members)
+    w = np.array([[tables.pairs.get((a, b), 0.0) if a != b else 0.0 for b in members] for a in members])
+    # Begin with those first that cost least in front of the others (Borda's count).
+    order = list(np.argsort(w.sum(1) - w.sum(0), kind="stable"))
+    better = True
+    while better:
+        better = False
+        for m in range(n):
+            if stop():
+                raise Stopped
+            rest = [o for o in order if o != m]
+            # Cost of standing before all of them, then behind one after the other.
+            cost = np.concatenate([[w[m, rest].sum()], w[m, rest].sum() + np.cumsum(w[rest, m] - w[m, rest])])
+            at, now = int(cost.argmin()), order.index(m)
+            if cost[at] < cost[now] - 1e-9:
+                order, better = [*rest[:at], m, *rest[at:]], True
+    return tuple(members[k] for k in order)
 
 
 def _by_pairs(tables: _Tables, members: list[int]) -> tuple[int, ...]:
@@ -419,15 +467,7 @@ def advise(
     free: list[str] = []
     chosen: list[tuple[int, ...]] = []
     for members in _components(tables, len(owners)):
-        moves = [
-            m
-            for m in members
-            if any(
-                abs(tables.pairs[m, o] - tables.pairs[o, m]) > slight * 0.1 or tables.pairs[m, o] > slight * 0.1
-                for o in members
-                if o != m
-            )
-        ]
+        moves = [m for m in members if any(_matters(tables, m, o, slight * 0.1) for o in members if o != m)]
         free += [owners[m] for m in members if m not in moves]
         order = _best(tables, members, stop) if len(members) > 1 else tuple(members)
         chosen.append(order)
@@ -441,6 +481,12 @@ def advise(
     unsettled = _unsettled(tables, gathered, chosen, owners, facts, pixels)
     tell(1.0)
     return Advice(nudges, tuple(free), unsettled)
+
+
+def _matters(tables: _Tables, a: int, b: int, least: float) -> bool:
+    """Whether it matters which of two overlays is drawn first, or whether that stays wrong either way."""
+    one, other = tables.pairs.get((a, b), 0.0), tables.pairs.get((b, a), 0.0)
+    return abs(one - other) > least or one > least
 
 
 def _ordered(draw: DrawCall) -> bool:
@@ -471,7 +517,11 @@ def _unsettled(
     for order in orders:
         for i, a in enumerate(order):
             for b in order[i:]:
-                left = sum(errors[0] for m, errors in tables.sets.items() if m == (a,)) if a == b else tables.pairs[a, b]
+                left = (
+                    sum(errors[0] for m, errors in tables.sets.items() if m == (a,))
+                    if a == b
+                    else tables.pairs.get((a, b), 0.0)
+                )
                 if left <= SLIGHT * pixels:
                     continue
                 seen = 0

@@ -111,7 +111,7 @@ class OrderPage(QWidget):
         if f.before < 0.005:
             return "The order holds from everywhere: nothing to change."
         if not (f.nudges or f.settings):
-            return Message("Error {before:.2f} of 255 in the mean; no other order does better.", before=f.before)
+            return Message("Nothing better was found; what is left is an error of {before:.2f} of 255 in the mean.", before=f.before)
         return Message(
             "Error {before:.2f} of 255 in the mean now, <b>{after:.2f}</b> as proposed.", before=f.before, after=f.after
         )
@@ -130,7 +130,8 @@ class OrderPage(QWidget):
                     "<br>",
                     (
                         Message(
-                            "{get}: {nudge} → {nudge2}",
+                            "{get}: {nudge} → {nudge2}, gains {gain:.3f}",
+                            gain=f.gains.get(k, 0.0),
                             get=names.get(k, "?"),
                             nudge=_nudge(now.get(k, 0)),
                             nudge2=_nudge(v),
@@ -146,7 +147,8 @@ class OrderPage(QWidget):
                     "<br>",
                     (
                         Message(
-                            "{get}: {get2} {value} → {value2}",
+                            "{get}: {get2} {value} → {value2}, gains {gain:.3f}",
+                            gain=f.gains.get(f"{c.overlay} {c.setting}", 0.0),
                             get=names.get(c.overlay, "?"),
                             get2=term(SETTING_WORDS.get(c.setting, c.setting)),
                             value=term(_value(c.before)),

@@ -10200,8 +10200,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>So setzen</translation>
   </message>
   <message>
-   <source>Error {before:.2f} of 255 in the mean; no other order does better.</source>
-   <translation>Fehler im Mittel {before} von 255; keine andere Reihenfolge ist besser.</translation>
+   <source>Nothing better was found; what is left is an error of {before:.2f} of 255 in the mean.</source>
+   <translation>Nichts Besseres wurde gefunden; es bleibt ein Fehler von {before} von 255 im Mittel.</translation>
   </message>
   <message>
    <source>Looking from all sides … {share:.0%}</source>
@@ -10230,6 +10230,14 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>In any order</source>
    <translation>In jeder Reihenfolge</translation>
+  </message>
+  <message>
+   <source>{get}: {nudge} → {nudge2}, gains {gain:.3f}</source>
+   <translation>{get}: {nudge} → {nudge2}, bringt {gain}</translation>
+  </message>
+  <message>
+   <source>{get}: {get2} {value} → {value2}, gains {gain:.3f}</source>
+   <translation>{get}: {get2} {value} → {value2}, bringt {gain}</translation>
   </message>
   <message>
    <source>: {pixels} pixels, {error:.3f}; would settle it: {settles}</source>

@@ -3,9 +3,11 @@
 Measured on pictures of 256 by 160 from every camera of the project; figures are of the camera where it is worst.
 """
 
+import itertools
 from collections import defaultdict
 
 import numpy as np
+from numpy.typing import NDArray
 
 from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
@@ -19,6 +21,10 @@ WRONG = 3
 LEAST = 12
 """Pixels of the small picture below which nothing is said: a fault of fewer is a rim."""
 TOTAL = SIZE[0] * SIZE[1]
+
+
+LEVEL, LEAST_LEVEL = 3e-5, 40
+"""Share of the distance by which two solids may differ to be level; pixels from which that is no line of a cut."""
 
 
 def pixel_of(shown: VisibleDraws, at: int) -> Pixel:
@@ -158,6 +164,26 @@ def _through_itself(scene: SceneSubject) -> list[Finding]:
     return rows
 
 
+def _flips_again(state: NDArray[np.int8]) -> int:
+    """Changes between drawn (1) and hidden (2) along the rows, beyond the first of each."""
+    turns = (state[:, 1:] * state[:, :-1]) == 2
+    return int(np.maximum(turns.sum(axis=1) - 1, 0).sum())
+
+
+def _level_solids(shown: VisibleDraws) -> dict[str, NDArray[np.int64]]:
+    """Pixels where a solid overlay lies level with another one, by the one that is drawn later.
+
+    Which of them is seen is chance: our own rasteriser may well settle it by order, another does not.
+    """
+    solid = shown.fragments.solid
+    found: dict[str, NDArray[np.int64]] = {}
+    for (_, one), (key, other) in itertools.combinations(shown.solid_depths.items(), 2):
+        level = (one > 0) & (np.abs(one - other) < LEVEL * one) & (one >= solid * (1 - LEVEL))
+        if level.sum() >= LEAST_LEVEL:
+            found[key] = np.flatnonzero(level)
+    return found
+
+
 def _fighting(scene: SceneSubject) -> list[Finding]:
     worst: dict[str, tuple[VisibleDraws, int, int]] = {}
     for shown in scene.seen:
@@ -172,14 +198,17 @@ def _fighting(scene: SceneSubject) -> list[Finding]:
             if not d.owner or not d.material.depth_test:
                 continue
             mine = near & (s.draw == i)
-            # Drawn here and hidden beside it, again and again: that is no edge.
+            # Drawn here and hidden beside it, again and again along a line: where two planes cut, it turns but once.
             state = np.zeros(SIZE[::-1], np.int8)
             state.ravel()[s.pixel[mine]] = np.where(s.verdict[mine] == 0, 1, 2)
-            flips = ((state[:, 1:] * state[:, :-1]) == 2).sum() + ((state[1:] * state[:-1]) == 2).sum()
+            flips = _flips_again(state) + _flips_again(state.T)
             hidden = int((s.verdict[mine] == 1).sum())
             if hidden >= LEAST and flips >= LEAST and (d.owner not in worst or hidden > worst[d.owner][1]):
                 at = s.pixel[mine & (s.verdict == 1)]
                 worst[d.owner] = shown, hidden, int(at[len(at) // 2])
+        for key, pixels in _level_solids(shown).items():
+            if key not in worst or len(pixels) > worst[key][1]:
+                worst[key] = shown, len(pixels), int(pixels[len(pixels) // 2])
     rows = []
     for key, (shown, hidden, at) in worst.items():
         o = scene.doc.overlay(key)
