@@ -57,6 +57,10 @@ def test_evidence_is_the_same_each_time_and_bears_any_shape(size, rng):
     first, second = matte_evidence(texture), matte_evidence(texture)
     assert first.odds == second.odds and np.isfinite(first.odds) and all(np.isfinite(v) for v in first.figures.values())
     assert matte_evidence(Texture(rgba(paint(32), np.ones((32, 32))).astype(np.float32))) is None
+    bright = values.copy()
+    bright[..., :3] *= 40 * rng.random((h, w, 1))
+    assert np.isfinite(matte_evidence(Texture(bright.astype(np.float32))).odds)
+    assert all(0 <= v <= 1 for f in [found(bright).get("matte")] if f for v in f.details["matte"])
 
 
 def test_what_is_only_possible_is_said_and_fails_no_build(tmp_path):
@@ -128,7 +132,7 @@ def test_a_premultiplied_picture_read_as_straight_is_told_and_read_right(window,
     doc = f.repair(window.session.doc)
     texture = window.session.evaluator.texture(doc.overlays[0], doc)
     assert np.abs(texture.values[..., :3] - rgb)[alpha[..., 0] > 0.2].max() < 0.05
-    assert f.repair.label == ("Read it as premultiplied" if linear else "Divide by alpha")
+    assert f.repair.label == ("Read it as premultiplied" if linear else "Remove the matte")
     bright = found(rgba(rgb, alpha[..., 0]))
     assert "matte" not in bright or not bright["matte"].details["premultiplied"]
 

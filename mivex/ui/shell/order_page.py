@@ -111,7 +111,9 @@ class OrderPage(QWidget):
         if f.before < 0.005:
             return "The order holds from everywhere: nothing to change."
         if not (f.nudges or f.settings):
-            return Message("Nothing better was found; what is left is an error of {before:.2f} of 255 in the mean.", before=f.before)
+            return Message(
+                "Nothing better was found; what is left is an error of {before:.2f} of 255 in the mean.", before=f.before
+            )
         return Message(
             "Error {before:.2f} of 255 in the mean now, <b>{after:.2f}</b> as proposed.", before=f.before, after=f.after
         )

@@ -2032,10 +2032,6 @@
    <translation>Als vormultipliziert lesen</translation>
   </message>
   <message>
-   <source>Divide by alpha</source>
-   <translation>Durch Alpha teilen</translation>
-  </message>
-  <message>
    <source>Remove the matte</source>
    <translation>Den Hintergrundrest entfernen</translation>
   </message>

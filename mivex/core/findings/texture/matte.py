@@ -112,7 +112,11 @@ def _measure(subject: Subject) -> list[Finding]:
     halo = said_by.wide and float(np.ptp(fit.matte)) > 0.1
     least = FITTED if fits else LIKELY if fit.neutral or max(fit.matte) < DARK else OTHER
     certain = exact or (not halo and said_by.error >= SHOWS and said_by.odds >= least)
+    # What layers draw was cut from nothing; their colour and opacity may come from one pattern.
+    certain = certain and (fits or not subject.layered)
     sure = certain and fits and fit.unsure <= UNSURE and (fit.share == 1.0 or fit.explained >= LEAST_EXPLAINED + 0.05)
+    if not certain and subject.has_step("unmatte"):
+        return []  # it has been taken out; what is left is a doubt that the artist has settled
     soft = (t.alpha > 0.02) & (t.alpha < 0.96)
     rows, cols = np.flatnonzero(soft.any(axis=1)), np.flatnonzero(soft.any(axis=0))
     place = (int(cols[0]), int(rows[0]), int(cols[-1] - cols[0] + 1), int(rows[-1] - rows[0] + 1))
@@ -147,7 +151,7 @@ def _measure(subject: Subject) -> list[Finding]:
     if associated == "linear" and subject.overlay and not subject.steps:
         repair = mend(subject, "Read it as premultiplied", source={"alpha_stored": "premultiplied"})
     else:
-        label = "Divide by alpha" if associated else "Remove the matte" if sure else "Try to remove a matte"
+        label = "Remove the matte" if sure or associated else "Try to remove a matte"
         repair = mend(subject, label, (step,))
     return [
         Finding(

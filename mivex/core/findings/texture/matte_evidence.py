@@ -300,6 +300,8 @@ def matte_evidence(texture: Texture) -> Evidence | None:
     """
     alpha = texture.alpha
     rgb = texture.values.reshape(-1, texture.values.shape[2])[:, :3]
+    if float(rgb.max(initial=0.0)) > 1 or float(rgb.min(initial=0.0)) < 0:
+        rgb = np.clip(rgb, 0, 1)  # light beyond the display's, or colour divided by a small alpha
     solid = alpha >= np.float32(min(0.98, 0.9 * float(alpha.max())))
     if not solid.any():
         return None
