@@ -135,13 +135,13 @@ def layers(
 
     doc = read_project(project)
     protect_files(doc, project)
-    named = [o for o in doc.overlays if overlay in (o.id, o.name)]
-    if not named:
+    found = [o for o in doc.overlays if overlay in (o.id, o.name)]
+    if not found:
         raise MivexError(
             Message(
                 "The project has no overlay “{overlay}”; it has {names}.",
                 overlay=overlay,
-                names=joined(", ", (o.name for o in doc.overlays)),
+                names=named(", ", (o.name for o in doc.overlays)),
             )
         )
     if channel not in CHANNEL_NAMES:
@@ -151,7 +151,7 @@ def layers(
     if size and not 1 <= size <= 8192:
         raise MivexError(Message("--size takes 1 to 8192, not {size}.", size=size))
     suffix = check_writable(out)
-    values, notes = channel_of_overlay(project, doc, named[0], channel, size, steps=not before_steps)
+    values, notes = channel_of_overlay(project, doc, found[0], channel, size, steps=not before_steps)
     data = channel not in ("colour", "emissive")
     bits = {".tga": 8, ".webp": 8, ".exr": 32, ".ktx2": 16 if data else 8}.get(suffix, 16)
     write_picture(out, values, bits, data=data)

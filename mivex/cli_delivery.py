@@ -32,12 +32,13 @@ def _mended(reports: list[Any], folder: str) -> list[dict[str, Any]]:
     from mivex.core.checking.mending import mend_picture, mend_project
 
     rows: list[dict[str, Any]] = []
+    names: set[Path] = set()
     for r in reports:
         if r.problem or not any(map(_repairable, r.findings)):
             continue
         if r.path.lower().endswith(".mivex"):
             rows += mend_project(r.path, Path(folder))
-        elif (row := mend_picture(r.path, Path(folder))) is not None:
+        elif (row := mend_picture(r.path, Path(folder), names)) is not None:
             rows.append(row)
     return rows
 
@@ -137,12 +138,13 @@ def check(
         if on_terminal:
             progress(Message("{done} of {of}", done=done, of=of), done == of)
 
-    reports = earlier + list(report_all(fresh, tell))
+    examined = list(report_all(fresh, tell))
+    reports = earlier + examined
     if rules is not None:
         reports = judged(reports, rules)
     if junit:
         write_junit(junit, reports, time.monotonic() - begun)
-    mended = _mended(reports, mend) if mend else None
+    mended = _mended(examined, mend) if mend else None
     _said(reports, as_json, mended)
     problems = [p for r in reports for p in r.pictures if "problem" in p]
     if problems:
@@ -186,7 +188,7 @@ def deliver(
                 Message(
                     "The project has no overlay “{name}”; it has {names}.",
                     name=name,
-                    names=joined(", ", (o.name for o in doc.overlays)),
+                    names=named(", ", (o.name for o in doc.overlays)),
                 )
             )
         only += found

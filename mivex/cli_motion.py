@@ -33,7 +33,7 @@ def simulate(
     if not named:
         there = ", ".join(e.name for e in doc.effects)
         raise MivexError(
-            Message("The project has no effect “{effect}”; it has {there}.", effect=effect, there=term(there or "none"))
+            Message("The project has no effect “{effect}”; it has {there}.", effect=effect, there=there or term("none"))
         )
     chosen = named[0]
     if seed >= 0:

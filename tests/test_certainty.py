@@ -196,3 +196,12 @@ def test_the_command_line_mends_copies_and_leaves_the_originals(tmp_path):
     assert all(m["changed"] <= SEEN for r in rows for m in r["mended"])
     assert mivex_run("check", "out/p.png", cwd=tmp_path).returncode == 0
     assert mivex_run("check", "a/p.png", "--mend", "clean.png", cwd=tmp_path).returncode == 2
+    # Once more gives the same names; into its own folder is refused; results of earlier are not mended.
+    mivex_run("check", "a/p.png", "b/p.png", "--mend", "out", cwd=tmp_path)
+    assert sorted(p.name for p in (tmp_path / "out").iterdir()) == ["p.png", "p_2.png"]
+    told = mivex_run("check", "a/p.png", "--mend", "a", cwd=tmp_path)
+    assert told.returncode == 2 and "written over itself" in told.stderr
+    assert (tmp_path / "a" / "p.png").read_bytes() == bytes_before and len(list((tmp_path / "a").iterdir())) == 1
+    (tmp_path / "r.json").write_text(mivex_run("check", "a/p.png", "--json", cwd=tmp_path).stdout)
+    again = mivex_run("check", "r.json", "--mend", "none", "--json", cwd=tmp_path)
+    assert json.loads(again.stdout)["mended"] == [] and not (tmp_path / "none").exists()

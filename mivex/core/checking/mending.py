@@ -11,6 +11,8 @@ from typing import Any
 
 import numpy as np
 
+from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import Message
 from mivex.core.base.store import check_folder
 from mivex.core.deliver.deliver import write_texture
 from mivex.core.findings import Subject, examine, likely
@@ -138,7 +140,10 @@ def mend_document(
             now = o.model_copy(update={"steps": steps})
             return Subject.of(now, evaluator.texture(now, doc, stop=stop))
 
-        steps, taken = sure_steps(subject_of, o.steps)
+        try:
+            steps, taken = sure_steps(subject_of, o.steps)
+        except MivexError:
+            continue  # it cannot be read; its own finding or notice says so
         if taken:
             made[o.id], done[o.id] = steps, taken
     return made, done
@@ -157,6 +162,7 @@ def mend_project(path: str, folder: Path) -> list[dict[str, Any]]:
     for key, rows in steps.items():
         doc = set_steps(doc, key, rows)
     out = folder / whole.name
+    _refuse_itself(whole, out)
     write_project(out, relocated(doc, whole.parent, folder.resolve()))
     return [
         {"path": path, "overlay": o.name, "out": str(out), "mended": _rows(taken[o.id])}
@@ -169,8 +175,17 @@ def _rows(taken: list[Mended]) -> list[dict[str, Any]]:
     return [{"id": m.id, "label": m.label, "changed": round(m.changed, 3)} for m in taken]
 
 
-def mend_picture(path: str, folder: Path) -> dict[str, Any] | None:
+def _refuse_itself(source: Path, out: Path) -> None:
+    """A copy never replaces what it was made from; raises MivexError."""
+    if out.exists() and out.samefile(source):
+        raise MivexError(Message("“{name}” would be written over itself; choose another folder.", name=source.name))
+
+
+def mend_picture(path: str, folder: Path, taken_names: set[Path]) -> dict[str, Any] | None:
     """Write a mended copy of a picture into a folder; None where nothing is sure.
+
+    ``taken_names`` are the files that this run has written: another picture of the same name gets a number, and the next
+    run writes the same names again.
 
     Returns
     -------
@@ -191,8 +206,10 @@ def mend_picture(path: str, folder: Path) -> dict[str, Any] | None:
     suffix = Path(path).suffix.lower()
     stem, number = Path(path).stem, 2
     out = folder / f"{stem}{suffix if suffix in ('.png', '.tga', '.tif', '.tiff') else '.png'}"
-    while out.exists():
-        out, number = out.with_name(f"{stem}_{number}{out.suffix}"), number + 1
+    while out in taken_names:
+        out, number = folder / f"{stem}_{number}{out.suffix}", number + 1
+    taken_names.add(out)
+    _refuse_itself(Path(path), out)
     texture = subject_of(steps).texture
     write_texture(str(out), texture, alpha=texture.has_alpha)
     return {"path": path, "out": str(out), "mended": _rows(taken)}

@@ -740,6 +740,10 @@
    <translation>Das Prüfen beendete den Prozess; die Datei ist auf eine Weise beschädigt, die keine Bibliothek vorhersah.</translation>
   </message>
   <message>
+   <source>“{name}” would be written over itself; choose another folder.</source>
+   <translation>„{name}“ würde über sich selbst geschrieben; wählen Sie einen anderen Ordner.</translation>
+  </message>
+  <message>
    <source>The border's colour is {r}, {g}, {b} of 255; clear up to {near:g}, solid from {far:g}.</source>
    <translation>Die Randfarbe ist {r}, {g}, {b} von 255; klar bis {near}, deckend ab {far}.</translation>
   </message>
