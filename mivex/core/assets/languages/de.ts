@@ -492,12 +492,12 @@
    <translation>--frames nimmt höchstens {most_frames} Bilder, bis zur Sekunde 3600.</translation>
   </message>
   <message>
-   <source>none</source>
-   <translation>keine</translation>
-  </message>
-  <message>
    <source>--seed takes 0 to {value}, not {seed}.</source>
    <translation>--seed nimmt 0 bis {value}, nicht {seed}.</translation>
+  </message>
+  <message>
+   <source>none</source>
+   <translation>keine</translation>
   </message>
   <message>
    <source>--size takes WIDTHxHEIGHT between 1x1 and {largest}x{largest}, not “{text}”.</source>
