@@ -384,7 +384,7 @@ def test_every_proposed_change_gains_something_and_says_how_much(seed):
     for key, gain in found.gains.items():
         fewer = {k: v for k, v in found.nudges.items() if k != key}
         kept = [c for c in found.settings if f"{c.overlay} {c.setting}" != key]
-        assert gain > 0 and error(fewer, kept) >= found.after - 1e-9, key
+        assert gain > 0 and error(fewer, kept) - found.after == pytest.approx(gain), key
     if last > 1:
         level = {o.id: 0 for o in stage.doc.overlays if o.material.nudge}
         singles = [{k: 0} for k in level] + [{}]

@@ -13,16 +13,20 @@ from pathlib import Path
 
 import pytest
 from PySide6.QtCore import QTimer
+from PySide6.QtWidgets import QComboBox
 
 from mivex.core.advice.inspection import camera_of as camera_named
+from mivex.core.base import languages
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.languages import Catalogue, catalogue
 from mivex.core.base.messages import InSentence, Message, joined, named, verbatim
 from mivex.core.installation import compilation as warm
 from mivex.core.picture.files import read_picture
+from mivex.core.project import edits
 from mivex.core.project.document import Document
 from mivex.core.stage.camera import Camera
-from mivex.ui.shell.app import application
+from mivex.ui.fields.sources import SourcedField
+from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.first_start import FirstStart
 from tools import texts
 
@@ -124,6 +128,34 @@ def test_names_of_peoples_things_are_not_translated(name, tmp_path):
     for e in told:
         words = german(str(e))
         assert words != str(e) and name in words, words
+
+
+@pytest.mark.parametrize("name", ["Levels", "Own", "Dust"])
+def test_the_window_shows_names_as_they_were_given(window, small_demo, name):
+    """In menus of sources and among effects, where names stand beside words of ours."""
+    assert catalogue("de").said("Levels") != "Levels" and catalogue("de").said("Own") != "Own"
+    window.open(str(small_demo()))
+    wait_until_idle(window)
+    languages.use("de")
+    try:
+        doc = window.session.doc
+        for o in doc.overlays:
+            doc = edits.set_fields(doc, o.id, "", name=name)
+        doc = doc.model_copy(update={"effects": tuple(e.model_copy(update={"name": name}) for e in doc.effects)})
+        window.session.apply("Names", lambda d: doc)
+        window.go("blend")
+        wait_until_idle(window)
+        field = next(f for f in window.controls.findChildren(SourcedField) if f.isVisibleTo(window.controls))
+        field.open_menu()
+        told = [a.text() for a in field.menu.actions()]
+        field.menu.close()
+        assert told.count(name) == len(doc.overlays) - 1 and catalogue("de").said("Own picture") in told
+        window.go("motion")
+        wait_until_idle(window)
+        boxes = [b.itemText(k) for b in window.controls.findChildren(QComboBox) for k in range(b.count())]
+        assert not doc.effects or name in boxes
+    finally:
+        languages.use("en")
 
 
 @pytest.mark.parametrize("language", ["de", "en"])

@@ -170,7 +170,7 @@ def _keys(tree: Any, before: str = "") -> Iterator[tuple[str, str]]:
             kind = {dict: "object", list: "list", str: "text", bool: "true or false"}.get(type(value), "number")
             yield f"{before}{key}", "nothing" if value is None else kind
             # What goes by names of overlays is one key.
-            inner = {"NAME": next(iter(value.values()))} if key == "nudges" and value else value
+            inner = {"NAME": next(iter(value.values()))} if key in ("nudges", "gains") and value else value
             yield from _keys(inner, f"{before}{key}.")
     elif isinstance(tree, list):
         for value in tree[:40]:

@@ -172,23 +172,20 @@ def _pruned(
     tell: Callable[[float], object],
 ) -> tuple[_Tried, dict[str, float]]:
     """Leave out one change after the other while the error stays within ``most``; what each that is left gains."""
-    whole = max(chosen.count, 1)
-    gains: dict[str, float] = {}
-    for k, key in enumerate(list(chosen.nudges)):
-        tell(k / whole)
-        tried = judged({i: v for i, v in chosen.nudges.items() if i != key}, chosen.settings)
-        if tried.error <= most:
-            chosen = tried
-        else:
-            gains[key] = tried.error - chosen.error
-    for k, change in enumerate(list(chosen.settings)):
-        tell((len(chosen.nudges) + k) / whole)
-        tried = judged(chosen.nudges, [c for c in chosen.settings if c is not change])
-        if tried.error <= most:
-            chosen = tried
-        else:
-            gains[f"{change.overlay} {change.setting}"] = tried.error - chosen.error
-    return chosen, gains
+    while True:
+        gains, fewer = {}, chosen
+        parts = [(k, None) for k in chosen.nudges] + [(f"{c.overlay} {c.setting}", c) for c in chosen.settings]
+        for k, (key, change) in enumerate(parts):
+            tell(k / len(parts))
+            nudges = {i: v for i, v in fewer.nudges.items() if change is not None or i != key}
+            tried = judged(nudges, [c for c in fewer.settings if c is not change])
+            if tried.error <= most:
+                fewer = tried
+            else:
+                gains[key] = tried.error - fewer.error
+        if fewer is chosen:
+            return chosen, gains
+        chosen = fewer  # what is left may gain something else now
 
 
 def _smaller(
@@ -296,9 +293,15 @@ def proposal_words(found: Proposal) -> dict[str, Any]:
         "before": round(found.before, 6),
         "after": round(found.after, 6),
         "nudges": {names[k]: v for k, v in found.nudges.items()},
-        "gains": {names.get(k.split(" ")[0], k): round(v, 6) for k, v in found.gains.items()},
+        "gains": {names[k]: round(found.gains[k], 6) for k in found.nudges},
         "settings": [
-            {"overlay": names[c.overlay], "setting": c.setting, "before": c.before, "after": c.after}
+            {
+                "overlay": names[c.overlay],
+                "setting": c.setting,
+                "before": c.before,
+                "after": c.after,
+                "gain": round(found.gains[f"{c.overlay} {c.setting}"], 6),
+            }
             for c in found.settings
         ],
         "free": [names[k] for k in found.free],

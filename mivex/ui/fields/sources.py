@@ -7,7 +7,7 @@ from PySide6.QtCore import QPoint, Qt
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QWidget
 
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import Message, term
+from mivex.core.base.messages import Message, term, verbatim
 from mivex.core.material.sourced import CHANNEL_NAMES, Channel, Sourced
 from mivex.ui.fields.fields import Bar, Field
 
@@ -91,10 +91,11 @@ class SourcedField(Field):
         part: Sourced = self.get()
         if part.source == "number":
             return self.bare.removeprefix("A ").capitalize()
+        there = self.overlays().get(part.overlay)
         name = {
-            "own": "Own",
-            "file": part.path.replace("\\", "/").rsplit("/", 1)[-1],
-            "overlay": self.overlays().get(part.overlay, "gone"),
+            "own": term("Own"),
+            "file": verbatim(part.path.replace("\\", "/").rsplit("/", 1)[-1]),
+            "overlay": verbatim(there) if there is not None else term("gone"),
         }[part.source]
         if isinstance(part, Channel):
             name += Message(" · {letter}", letter=term(_LETTER[part.channel])) + ("′" if part.invert else "")
@@ -127,11 +128,11 @@ class SourcedField(Field):
         if others:
             menu.addSeparator()
         for key, name in others.items():
-            self._source(menu, name, channels, source="overlay", overlay=key)
+            self._source(menu, verbatim(name), channels, source="overlay", overlay=key)
         menu.addSeparator()
         menu.addAction(tr("A picture …")).triggered.connect(lambda: self._ask(channels))
         if channels and part.source == "file" and part.path:
-            self._source(menu, part.path.rsplit("/", 1)[-1], True, source="file", path=part.path)
+            self._source(menu, verbatim(part.path.rsplit("/", 1)[-1]), True, source="file", path=part.path)
         if isinstance(part, Channel) and part.source != "number":
             menu.addSeparator()
             flip = menu.addAction(tr("Inverted"))

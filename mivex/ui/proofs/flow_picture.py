@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QInputDialog, QMenu, QWidget
 
 from mivex.core.base.errors import MivexError, what_is_invalid
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import Message, term
+from mivex.core.base.messages import Message, term, verbatim
 from mivex.core.deliver.deliver import file_name
 from mivex.core.project import delivery_edits as edits
 from mivex.core.project.delivery import DEPTHS, FORMATS, FROM_WORDS, DeliveryRecipe, Feed, FilePlan, Lane
@@ -326,7 +326,7 @@ class FlowPicture(QWidget):
         for number, row in enumerate(rows, 1):
             self._pick(
                 masks,
-                f"{number}  {row.name}",
+                Message("{number}  {name}", number=number, name=row.name),
                 feed.take == "mask" and feed.layer == number,
                 lambda n=number: put(take="mask", layer=n),
             )
@@ -343,7 +343,7 @@ class FlowPicture(QWidget):
         self._pick(of, "This one", not feed.overlay, lambda: put(overlay=""))
         for other in self.session.doc.overlays:
             if o is not None and other.id != o.id and other.source.ready:
-                self._pick(of, other.name, feed.overlay == other.name, lambda n=other.name: put(overlay=n))
+                self._pick(of, verbatim(other.name), feed.overlay == other.name, lambda n=other.name: put(overlay=n))
         menu.addSeparator()
         self._pick(menu, "Inverted", feed.invert, lambda: put(invert=not feed.invert))
 

@@ -6,7 +6,7 @@ from typing import Any
 from PySide6.QtWidgets import QCheckBox, QFrame, QHBoxLayout, QMenu, QPushButton, QVBoxLayout
 
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import InSentence, Message, term
+from mivex.core.base.messages import InSentence, Message, term, verbatim
 from mivex.core.layers.model import (
     CHANNELS,
     COLOURED,
@@ -124,7 +124,7 @@ def build_cell(c: Page, o: Overlay, row: Layer, channel: str) -> None:
     if cell.source == "pattern":
         _pattern(c, lambda: now().pattern, lambda d, p: write(d, "pattern", p), merge, box)
     if cell.source == "overlay":
-        others = {k.id: k.name for k in c.session.doc.overlays if k.id != o.id}
+        others = {k.id: verbatim(k.name) for k in c.session.doc.overlays if k.id != o.id}
         which = ChoiceField(
             "Overlay",
             "Whose result is read.",
@@ -286,7 +286,7 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
     elif part.source == "region":
         _region(c, o, row, i, part, box)
     elif part.source == "layer":
-        others = {r.id: r.name or "Layer" for r in o.layers.walk() if r.id != row.id}
+        others = {r.id: verbatim(r.name) if r.name else "Layer" for r in o.layers.walk() if r.id != row.id}
         which = ChoiceField(
             "Layer",
             "Whose mask or channel is read.",

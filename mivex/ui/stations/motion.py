@@ -3,7 +3,7 @@
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QSizePolicy
 
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import Message
+from mivex.core.base.messages import Message, term, verbatim
 from mivex.core.motion.curves import Curve
 from mivex.core.motion.starters import STARTERS
 from mivex.core.project import edits, effect_edits
@@ -92,7 +92,7 @@ def _effects(c: Page, o: Overlay) -> None:
         of = c.session.doc.effect(e.copy_of) if e.copy_of else None
         box.addItem(
             tr(
-                e.name
+                verbatim(e.name)
                 + (Message(", a copy of {name}", name=of.name) if of is not None else "")
                 + ("" if e.shown else ", hidden")
             )
@@ -132,8 +132,8 @@ def _parts(c: Page, o: Overlay) -> None:
         row = QHBoxLayout()
         row.setSpacing(4)
         of = c.session.doc.overlay(p.overlay)
-        shows = of.name if of is not None else "its overlay is gone"
-        button = _chosen(f"{p.name}   {shows}", k == c.desk.part)
+        shows = of.name if of is not None else term("its overlay is gone")
+        button = _chosen(Message("{name}   {shows}", name=p.name, shows=shows), k == c.desk.part)
         button.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
         button.clicked.connect(lambda _=False, i=k: c.desk.choose(c.desk.effect_id, i))  # type: ignore[misc]
         row.addWidget(button, 1)

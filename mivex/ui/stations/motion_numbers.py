@@ -122,7 +122,7 @@ def stream(c: Page, e: Emitter) -> None:
         ),
     )
     if m.form == "mesh":
-        pick = QPushButton(tr(m.mesh.rsplit("/", 1)[-1] or "Choose a mesh …"))
+        pick = QPushButton(m.mesh.rsplit("/", 1)[-1] or tr("Choose a mesh …"))
         pick.clicked.connect(lambda: acts.choose_mesh(c))
         c.column.addWidget(pick)
 

@@ -8100,6 +8100,10 @@
    <translation>{name}: woher es kommt</translation>
   </message>
   <message>
+   <source>gone</source>
+   <translation>fort</translation>
+  </message>
+  <message>
    <source>{name} comes from: {words}</source>
    <translation>{name} kommt von: {words}</translation>
   </message>
