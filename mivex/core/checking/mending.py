@@ -120,9 +120,12 @@ def _first_sure(
 
 
 def mend_document(
-    doc: Document, evaluator: Evaluator, stop: Callable[[], bool] = lambda: False
+    doc: Document,
+    evaluator: Evaluator,
+    stop: Callable[[], bool] = lambda: False,
+    tell: Callable[[str], object] = lambda _: None,
 ) -> tuple[dict[str, tuple[StepParams, ...]], dict[str, list[Mended]]]:
-    """Find what is sure to mend in a project.
+    """Find what is sure to mend in a project; ``stop`` is asked and ``tell`` told before each overlay.
 
     Returns
     -------
@@ -135,6 +138,7 @@ def mend_document(
     for o in doc.overlays:
         if not o.source.ready or stop():
             continue
+        tell(Message("Looking what is sure to mend on “{name}”", name=o.name))
 
         def subject_of(steps: tuple[StepParams, ...], o=o) -> Subject:  # type: ignore[no-untyped-def]
             now = o.model_copy(update={"steps": steps})

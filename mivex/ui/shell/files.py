@@ -308,7 +308,7 @@ class FileActions(ProjectActions):
         before = {o.id: o.steps for o in doc.overlays}
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
-            steps, taken = mend_document(doc, evaluator, stopped)
+            steps, taken = mend_document(doc, evaluator, stopped, self.jobs.tell)
             if stopped():
                 return ""
             if not steps:

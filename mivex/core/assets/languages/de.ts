@@ -740,6 +740,10 @@
    <translation>Das Prüfen beendete den Prozess; die Datei ist auf eine Weise beschädigt, die keine Bibliothek vorhersah.</translation>
   </message>
   <message>
+   <source>Looking what is sure to mend on “{name}”</source>
+   <translation>Sucht, was an „{name}“ sicher auszubessern ist</translation>
+  </message>
+  <message>
    <source>“{name}” would be written over itself; choose another folder.</source>
    <translation>„{name}“ würde über sich selbst geschrieben; wählen Sie einen anderen Ordner.</translation>
   </message>
