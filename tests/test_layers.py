@@ -9,8 +9,9 @@ from test_project import mivex_run
 
 from mivex.core.base.errors import MivexError
 from mivex.core.layers import builds
+from mivex.core.layers.channels import CHANNELS
 from mivex.core.layers.joining import join, join_light
-from mivex.core.layers.model import CHANNELS, ChannelSource, Group, Layer, Mask, MaskPart, Stack
+from mivex.core.layers.model import ChannelSource, Group, Layer, Mask, MaskPart, Stack
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.views import explained
 from mivex.core.picture.encode import write_picture

@@ -155,6 +155,29 @@ def models() -> Iterator[str]:
         yield settings(model, skip)
 
 
+def blends() -> str:
+    """The seven blends: their equations, factors and usual settings."""
+    from mivex.core.pixels.blends import BLENDS
+
+    head = ("blend", "equation", "colour: source, below", "alpha: source, below", "group", "depth write", "glTF")
+    rows = (
+        (
+            f"`{b.name}`",
+            b.equation,
+            ", ".join(b.colour_factors),
+            ", ".join(b.alpha_factors),
+            b.group,
+            "yes" if b.writes_depth else "no",
+            b.gltf + ("" if b.gltf_exact else ", told in `extras`"),
+        )
+        for b in BLENDS.values()
+    )
+    return (
+        "## Blends\n\nCs, As: colour and alpha of the overlay in linear light; Cd: what is below. Groups and depth write "
+        "are what a blend begins with.\n\n" + table(head, rows)
+    )
+
+
 def findings() -> str:
     """Ids of findings, what they look at, where they are mended."""
     from mivex.core.findings import CHECKS
@@ -238,6 +261,7 @@ def page(project: Path) -> str:
         *patterns(),
         "## Other settings\n",
         *models(),
+        blends(),
         "## Findings\n",
         findings(),
         "## Keys of JSON\n",

@@ -5,6 +5,7 @@ python -m tools.texts --update   adds empty entries for what is new, drops what 
 """
 
 import ast
+import json
 import re
 import sys
 import tomllib
@@ -229,8 +230,14 @@ def texts() -> list[str]:
     for path in sorted(SOURCES.rglob("*.py")):
         if not set(path.relative_to(SOURCES).parts) & set(LEFT_OUT):
             found.update(dict.fromkeys(found_in(path)))
-    for part in tomllib.loads((SOURCES / "core" / "assets" / "pages" / "lessons.toml").read_text("utf-8")).values():
-        found.update(dict.fromkeys(str(part[k]) for k in ("why", "avoid")))
+    assets = SOURCES / "core" / "assets"
+    for data, keys in (
+        (tomllib.loads((assets / "pages" / "lessons.toml").read_text("utf-8")), ("why", "avoid")),
+        (json.loads((assets / "effects" / "starters.json").read_text("utf-8")), ("title", "what")),
+        (json.loads((assets / "recipes" / "stock.json").read_text("utf-8")), ("name",)),
+    ):
+        for part in data.values():
+            found.update(dict.fromkeys(str(part[k]) for k in keys))
     return list(found)
 
 

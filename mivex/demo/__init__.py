@@ -1,4 +1,4 @@
-"""The demo: overlays of the research submersible Nerite, all made up, all drawn by `make`."""
+"""The demo: overlays of the research submersible Nerite, all made up, drawn by `tools/demo`."""
 
 from pathlib import Path
 

@@ -14,7 +14,6 @@ from mivex.core.pixels.blends import BLENDS, BlendName
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.draw_calls import draw_list
 from mivex.core.stage.camera import View
-from mivex.core.stage.draw import UNLIT_BLENDS
 from mivex.core.stage.looks import display_codes
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.passes import draw_all
@@ -90,7 +89,7 @@ def cost_of(material: Material, texture: Texture | None) -> Cost:
         The overlay's own; its channels are pictures too.
     """
     m = material
-    lit = m.lit and m.blend not in UNLIT_BLENDS
+    lit = m.lit and BLENDS[m.blend].covers
     own = set(texture.channels) if texture is not None else set()
     pictures: set[tuple[str, str]] = set()
     for name, part in dict(m.finish).items():
@@ -129,7 +128,7 @@ def cost_of(material: Material, texture: Texture | None) -> Cost:
         + sum(EFFECT_OPS[k] for k in on)
     )
     reads = 8 * len(pictures) + (LIT_READS if lit else 0) + ("contact" in on)
-    return Cost(reads, ops, blend.see_through, blend.see_through and m.blend not in ("Additive", "Multiply"))
+    return Cost(reads, ops, blend.see_through, blend.see_through and blend.covers)
 
 
 def _side(covered: NDArray[np.bool_]) -> int:

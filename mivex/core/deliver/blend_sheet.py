@@ -85,7 +85,7 @@ def surface_words(o: Overlay, texture: Texture, rows: Sequence[Written]) -> tupl
             continue
         if name == "opacity":
             made[name] = {"value": 1.0}
-            if texture.has_alpha and o.material.blend != "Solid":
+            if texture.has_alpha and BLENDS[o.material.blend].uses_alpha:
                 lost.append("opacity")
             continue
         made[name] = {"value": part.value}

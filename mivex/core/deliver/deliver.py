@@ -24,6 +24,7 @@ from mivex.core.deliver.blend_sheet import Written, blend_sheet
 from mivex.core.deliver.sources import Surfaces
 from mivex.core.picture.encode import ReadBack, stage_picture
 from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BLENDS
 from mivex.core.project.delivery import DEPTHS, USUAL, DeliveryRecipe, FilePlan, recipe_named
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.playback import hulls_of
@@ -230,7 +231,7 @@ def _form(o: Overlay, plan: FilePlan) -> tuple[str, int]:
     elif kind == "tga24" and not has_alpha:
         kind = "tga"
     else:
-        check_format(kind, depth, uses_alpha=has_alpha and o.material.blend != "Solid")
+        check_format(kind, depth, uses_alpha=has_alpha and BLENDS[o.material.blend].uses_alpha)
     if kind == "ktx2" and plan.holds == "colour" and depth == 16:
         raise MivexError("KTX 2 holds encoded colour in 8 bits only; choose 8 bits, or another format.")
     return kind, depth

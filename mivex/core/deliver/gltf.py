@@ -21,20 +21,12 @@ from mivex.core.deliver.sources import Surfaces
 from mivex.core.material.material import Material
 from mivex.core.picture.encode import picture_bytes
 from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BLENDS
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.project.delivery import COLOUR_ALPHA, STOCK, FilePlan
 from mivex.core.project.document import Document, Overlay
 from mivex.core.stage.mesh import Mesh
 
-ALPHA_MODES = {
-    "Solid": "OPAQUE",
-    "Cutout": "MASK",
-    "Dithered": "BLEND",
-    "Translucent": "BLEND",
-    "Premultiplied": "BLEND",
-    "Additive": "BLEND",
-    "Multiply": "BLEND",
-}
 _FLOAT, _UINT = 5126, 5125
 _ARRAY, _ELEMENTS = 34962, 34963
 _REPEAT, _CLAMP, _LINEAR, _TRILINEAR = 10497, 33071, 9729, 9987
@@ -44,9 +36,10 @@ def unsaid(o: Overlay, doc: Document) -> list[str]:
     """What of an overlay glTF cannot say, each in a few words; it stands in ``extras`` and in the blend sheet."""
     m = o.material
     rows: list[str] = []
-    if m.blend in ("Additive", "Multiply", "Premultiplied"):
+    blend = BLENDS[m.blend]
+    if blend.see_through and not blend.gltf_exact:
         rows.append(Message("blend {blend} (written as BLEND)", blend=term(m.blend)))
-    if m.blend == "Dithered":
+    elif not blend.gltf_exact:
         rows.append("dots in place of blending (written as BLEND)")
     if m.nudge:
         rows.append(Message("order nudge {nudge:+d}", nudge=m.nudge))
@@ -54,7 +47,7 @@ def unsaid(o: Overlay, doc: Document) -> list[str]:
         rows.append(Message("draw group {group}", group=term(m.group)))
     if m.depth_bias or m.slope_bias:
         rows.append("depth bias")
-    if m.depth_write != (m.blend in ("Solid", "Cutout")) or not m.depth_test:
+    if m.depth_write != (blend.gltf != "BLEND") or not m.depth_test:
         rows.append("its own depth test and depth write")
     if m.depth_first or m.back_first:
         rows.append("its own order of faces")
@@ -194,14 +187,14 @@ def _material(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture
     cells = texture.traits.cells
     where = _placed(build, m, cells[0] if cells else None, second)
     tint = [float(v) for v in to_linear(np.array(m.tint, np.float32))]
-    pbr: dict[str, Any] = {"baseColorFactor": [*tint, m.opacity if m.blend != "Solid" else 1.0]}
+    pbr: dict[str, Any] = {"baseColorFactor": [*tint, m.opacity if BLENDS[m.blend].uses_alpha else 1.0]}
     base = pictures.add(o, _BASE)
     if base is not None:
         pbr["baseColorTexture"] = {"index": base, **where}
     made: dict[str, Any] = {
         "name": o.name,
         "pbrMetallicRoughness": pbr,
-        "alphaMode": ALPHA_MODES[m.blend],
+        "alphaMode": BLENDS[m.blend].gltf,
         "doubleSided": m.both_faces,
         "extras": {"mivex": _extras(m)},
     }

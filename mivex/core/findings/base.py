@@ -17,6 +17,7 @@ from mivex.core.motion.simulate import EmitterSimulation, Particles, gone_at, se
 from mivex.core.motion.solids import Solids
 from mivex.core.picture.fringes import LevelFringe, fringe_figures
 from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BLENDS
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Delivery, Document, Overlay
 from mivex.core.project.edits import AddSteps, FrozenEdit, SetFields
@@ -275,7 +276,7 @@ class Subject:
     @property
     def uses_alpha(self) -> bool:
         """False for an overlay drawn solid, whose alpha nothing looks at."""
-        return self.material is None or self.material.blend != "Solid"
+        return self.material is None or BLENDS[self.material.blend].uses_alpha
 
     @cached_property
     def flat_alpha(self) -> bool:

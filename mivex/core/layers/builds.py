@@ -17,6 +17,7 @@ from mivex.core.base.errors import MivexError, what_is_invalid
 from mivex.core.base.messages import InSentence, Message, named, term
 from mivex.core.base.settings import OmitDefaultsModel, new_id
 from mivex.core.base.store import read_bytes, shown, write_text
+from mivex.core.layers.channels import COLOURED
 from mivex.core.layers.model import Group, Layer
 
 VERSION = 1
@@ -235,7 +236,7 @@ def settings_of(group: Group) -> list[Knob]:
                             )
                         )
         for channel in r.cells if isinstance(r, Layer) else ():
-            key = "colour" if channel in ("colour", "emissive") else "number"
+            key = "colour" if channel in COLOURED else "number"
             rows.append(
                 Knob(
                     name=Message("{name}: {channel}", name=name, channel=term(channel)),

@@ -10,18 +10,9 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
+from mivex.core.layers.channels import COLOURED, TABLE
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
-from mivex.core.layers.model import (
-    COLOURED,
-    ChannelSource,
-    Geometry,
-    Layer,
-    MaskPart,
-    PictureChannel,
-    Row,
-    Stack,
-    UvTransform,
-)
+from mivex.core.layers.model import ChannelSource, Geometry, Layer, MaskPart, PictureChannel, Row, Stack, UvTransform
 from mivex.core.layers.painting import Paint, painted
 from mivex.core.layers.patterns import PATTERNS, AnyPattern
 from mivex.core.layers.strokes import PaintStroke
@@ -229,7 +220,8 @@ class Values:
             assert isinstance(other, Layer)
             value, weight = self.cell(other, part.of, cell)
             grey = value @ LUMINANCE if value.ndim == 3 else value
-            return np.asarray(grey * weight, np.float32)
+            # Heights reach below the surface; what lies there is no part of the mask.
+            return np.asarray(np.clip(grey * weight, 0, 1), np.float32)
         finally:
             self._asked.pop()
 
@@ -255,6 +247,9 @@ class Values:
                 else np.full((1, 1), cell.number, np.float32)
             )
             return flat, EVERYWHERE
+        if cell.source == "overlay":
+            row = TABLE[channel]
+            return row.decoded(levelled(row.encoded(values), cell.levels)) if not cell.levels.plain else values, weight
         return self._level(values, cell, coloured), weight
 
     def _level(self, values: Floats, cell: ChannelSource, coloured: bool) -> Floats:
@@ -280,7 +275,8 @@ class Values:
             raise MivexError("no overlay is chosen.")
         s = o.overlay(cell.overlay)
         if channel in s.channels:
-            return laid(np.ascontiguousarray(s.channels[channel]).squeeze(), cell.laid, o.size), EVERYWHERE
+            stored = s.channels[channel] if channel in COLOURED else s.channels[channel][..., 0]
+            return TABLE[channel].decoded(laid(np.ascontiguousarray(stored), cell.laid, o.size)), EVERYWHERE
         v = laid(s.values, cell.laid, o.size)
         if channel == "opacity":
             return np.ascontiguousarray(v[..., 3]), EVERYWHERE

@@ -10,21 +10,10 @@ from typing import Annotated, Any, ClassVar, Literal
 from pydantic import Discriminator, Field, Tag
 
 from mivex.core.base.settings import OmitDefaultsModel, Rgb, new_id, setting
+from mivex.core.layers.channels import CHANNELS, LayerChannel
 from mivex.core.layers.patterns import AnyPattern
 from mivex.core.layers.strokes import PaintStroke
 
-LayerChannel = Literal["colour", "opacity", "roughness", "metal", "height", "emissive"]
-CHANNELS: dict[str, str] = {
-    "colour": "Colour",
-    "opacity": "Opacity",
-    "roughness": "Roughness",
-    "metal": "Metal",
-    "height": "Height",
-    "emissive": "Emissive",
-}
-"""Channels in the order of the table."""
-COLOURED = ("colour", "emissive")
-"""Channels of three values."""
 LayerBlend = Literal["towards", "multiply", "add", "screen", "larger", "smaller"]
 JOINS: dict[str, str] = {
     "towards": "Towards it",
@@ -204,7 +193,7 @@ class MaskPart(OmitDefaultsModel):
     geometry: Geometry = Field(default_factory=Geometry)
     faces: str = Field("", description="Numbers of the mesh's triangles, as in 0-11,40.")
     layer: str = ""
-    of: Literal["mask", "colour", "opacity", "roughness", "metal", "height", "emissive"] = setting(
+    of: Literal["mask"] | LayerChannel = setting(
         "mask", "Read", "Its mask, or what it makes of a channel.", choices={"mask": "Its mask", **CHANNELS}
     )
     laid: UvTransform = Field(default_factory=UvTransform)

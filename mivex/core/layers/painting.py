@@ -14,7 +14,7 @@ import numpy as np
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.layers.model import COLOURED
+from mivex.core.layers.channels import COLOURED
 from mivex.core.layers.strokes import PaintStroke, Point, Tip
 from mivex.core.pixels.colour import to_linear
 

@@ -13,11 +13,12 @@ from mivex.core.base.graph import Node, hashed
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.base.types import Floats
+from mivex.core.layers.channels import CHANNELS, COLOURED, MADE, TABLE
 from mivex.core.layers.joining import join, join_light, levelled
 from mivex.core.layers.masks import LayerInputs, Values, pattern_laid
-from mivex.core.layers.model import CHANNELS, COLOURED, Base, Group, Layer, Stack, UvTransform, walk
+from mivex.core.layers.model import Base, Group, Layer, Stack, UvTransform, walk
 from mivex.core.layers.patterns.fields import Wear, draw_wear
-from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.pixels.colour import to_linear
 from mivex.core.prepare.base import Surface
 
 _kernels = Lazy("mivex.core.layers.kernels.joining")
@@ -168,7 +169,7 @@ def _laid_over(planes: Planes, row: Layer, weight: Floats, values: Values) -> Pl
     whole = o + under
     share = np.ascontiguousarray(np.divide(o, whole, out=np.zeros_like(whole), where=whole > 0), np.float32)
     rgb = np.ascontiguousarray(v[..., :3])
-    made = {
+    made: dict[str, Floats] = {
         "opacity": np.asarray(whole, np.float32),
         "colour": join(planes.get("colour"), rgb if s.data else to_linear(rgb), share, 1.0, "towards"),
     }
@@ -185,24 +186,23 @@ def _laid_over(planes: Planes, row: Layer, weight: Floats, values: Values) -> Pl
             flat = laid(np.ascontiguousarray(flat), UvTransform(), (h, w))
         return np.ascontiguousarray(flat)
 
-    for channel in ("roughness", "metal"):
-        if (x := other(channel)) is not None:
-            made[channel] = join(planes.get(channel), x, share, 1.0, "towards")
     each = np.ascontiguousarray(o, np.float32)
-    if (x := other("height")) is not None:
-        made["height"] = join(planes.get("height"), (x - np.float32(0.5)) * 2, each, 1.0, "add", -1.0)
-    if (x := other("emissive")) is not None:
-        made["emissive"] = join(planes.get("emissive"), to_linear(x), each, 1.0, "add")
+    for channel in MADE:
+        if (x := other(channel)) is not None:
+            # Heights and light add up where they lie over others; what a surface is made of is taken over.
+            traits = TABLE[channel]
+            below, value = planes.get(channel), traits.decoded(x)
+            if traits.cell.get("join") == "add":
+                made[channel] = join(below, value, each, 1.0, "add", traits.low)
+            else:
+                made[channel] = join(below, value, share, 1.0, "towards", traits.low)
     return planes.put(**made)
 
 
 def _level(values: Floats, levels: object, channel: str) -> Floats:
-    if channel in COLOURED:
-        return to_linear(levelled(to_display(values), levels))  # type: ignore[arg-type]
-    if channel == "height":
-        # Heights lie about 0; levels are drawn from 0 to 1.
-        return levelled(values / 2 + np.float32(0.5), levels) * 2 - 1  # type: ignore[arg-type]
-    return levelled(values, levels)  # type: ignore[arg-type]
+    # Levels are drawn from 0 to 1, over values as they are stored.
+    row = TABLE[channel]
+    return row.decoded(levelled(row.encoded(values), levels))  # type: ignore[arg-type]
 
 
 def finished(planes: Planes, stack: Stack) -> Planes:
@@ -238,13 +238,11 @@ def surface_of(planes: Planes) -> Surface:
         encode = own and not s.data
         run_bands(h, lambda a, b: _kernels.surface_rows(rgb, alpha, encode, values, a, b))
     channels: dict[str, Floats] = {}
-    for name in ("roughness", "metal", "height", "emissive"):
+    for name in MADE:
         if name in made or (name in ("roughness", "metal") and planes.base != Base() and (changed or made)):
             v = np.broadcast_to(planes.get(name), (h, w, 3) if name in COLOURED else (h, w))
-            if name == "height":
-                v = v * np.float32(0.5) + np.float32(0.5)
-            v = to_display(np.ascontiguousarray(v)) if name in COLOURED else v[..., None]
-            channels[name] = np.ascontiguousarray(np.clip(v, 0, 1), np.float32)
+            v = TABLE[name].encoded(v)
+            channels[name] = np.ascontiguousarray(np.clip(v if name in COLOURED else v[..., None], 0, 1), np.float32)
     return s.but(values=values, channels={**s.channels, **channels}, has_alpha=True if changed else s.has_alpha)
 
 

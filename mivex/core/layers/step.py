@@ -6,6 +6,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.layers.builds import build_named, instance
+from mivex.core.layers.channels import MADE, TABLE
 from mivex.core.layers.masks import LayerInputs, Values
 from mivex.core.layers.model import Base, Stack
 from mivex.core.layers.stack import Planes, applied, surface_of
@@ -37,10 +38,10 @@ def run(surface: Surface, params: ApplyBuild, context: Context) -> Surface:
 
     values = Values(Stack(rows=(group,)), LayerInputs((h, w), picture, overlay, linear=lambda p: context.load(p).linear))
     start = {}
-    for name in ("roughness", "metal", "height"):
+    for name in MADE:
         if name in surface.channels:
-            v = surface.channels[name][..., 0]
-            start[name] = v * 2 - 1 if name == "height" else v
+            stored = surface.channels[name]
+            start[name] = TABLE[name].decoded(stored if TABLE[name].coloured else stored[..., 0])
     made = surface_of(applied(Planes(surface, Base(), False, start), group, values))
     if values.outside.notes:
         raise MivexError(values.outside.notes[0])

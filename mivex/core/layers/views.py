@@ -6,8 +6,9 @@ import numpy as np
 
 from mivex.core.base.graph import Graph, Node
 from mivex.core.base.types import Floats
+from mivex.core.layers.channels import CHANNELS, COLOURED, TABLE
 from mivex.core.layers.heights import normals_of, occlusion_of
-from mivex.core.layers.model import CHANNELS, COLOURED, Relief, Stack
+from mivex.core.layers.model import Relief, Stack
 from mivex.core.layers.stack import Planes
 from mivex.core.pixels.colour import to_display
 from mivex.core.prepare.base import Surface
@@ -24,7 +25,6 @@ def channel_picture(surface: Surface, channel: str, relief: Relief) -> Floats:
     h, w = surface.alpha.shape
     full = surface.full_size
     short = min(full[0] / surface.extent[0], full[1] / surface.extent[1]) * (surface.scale if surface.scale < 1 else 1.0)
-    usual = {"roughness": 0.6, "metal": 0.0, "height": 0.5, "emissive": 0.0}
     if channel == "colour":
         return np.ascontiguousarray(surface.values[..., :3])
     if channel in ("opacity", "alpha"):
@@ -43,7 +43,7 @@ def channel_picture(surface: Surface, channel: str, relief: Relief) -> Floats:
         return n
     v = surface.channels.get(channel)
     if v is None:
-        return np.full((h, w, 3), usual[channel], np.float32)
+        return np.full((h, w, 3), TABLE[channel].usual, np.float32)
     return np.ascontiguousarray(np.broadcast_to(v, (h, w, 3)))
 
 

@@ -14,6 +14,7 @@ import numpy as np
 
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
+from mivex.core.pixels.kernels import blend_codes as codes
 
 _kernels = Lazy("mivex.core.pixels.kernels.merge")
 
@@ -24,7 +25,7 @@ GROUPS: tuple[GroupName, ...] = ("Backdrop", "Solid", "Cutout", "Decal", "Blende
 
 @dataclass(frozen=True)
 class Blend:
-    """How a fragment meets what is already there.
+    """How a fragment meets what is already there. All that differs from blend to blend stands here or in `merge4`.
 
     Attributes
     ----------
@@ -35,10 +36,12 @@ class Blend:
         In words of the equation: ``0``, ``1``, ``As``, ``1-As``, ``Cd``.
     equation, why : str
         As shown to the artist; what it is for.
-    writes_depth : bool
-        Usual setting.
     group : str
         Usual draw group.
+    gltf : str
+        ``alphaMode`` as which glTF 2.0 holds it.
+    gltf_exact : bool
+        Whether that mode has the same equation.
     """
 
     name: BlendName
@@ -47,83 +50,119 @@ class Blend:
     alpha_factors: tuple[str, str]
     equation: str
     why: str
-    writes_depth: bool
     group: GroupName
+    gltf: Literal["OPAQUE", "MASK", "BLEND"]
+    gltf_exact: bool = True
 
     @property
     def see_through(self) -> bool:
         """What lies behind takes part in the result."""
-        return self.code >= 3
+        return self.code >= codes.TRANSLUCENT
+
+    @property
+    def writes_depth(self) -> bool:
+        """Usual depth write: what nothing is seen through hides what is behind it."""
+        return not self.see_through
+
+    @property
+    def uses_alpha(self) -> bool:
+        """Alpha changes the result."""
+        return self.code != codes.SOLID
+
+    @property
+    def covers(self) -> bool:
+        """It can hide what is below; the others are light or a filter, and no light falls on them."""
+        return self.code < codes.ADDITIVE
 
 
 BLENDS: dict[str, Blend] = {
     b.name: b
     for b in (
         Blend(
-            "Solid", 0, ("1", "0"), ("1", "0"), "result = Cs", "Alpha is not looked at; the panel is opaque.", True, "Solid"
+            "Solid",
+            codes.SOLID,
+            ("1", "0"),
+            ("1", "0"),
+            "result = Cs",
+            "Alpha is not looked at; the panel is opaque.",
+            "Solid",
+            "OPAQUE",
         ),
         Blend(
             "Cutout",
-            1,
+            codes.CUTOUT,
             ("1", "0"),
             ("1", "0"),
             "result = Cs   where As ≥ cutoff, else unchanged",
             "Hard edge, exact depth, no sorting: grilles, nets, foliage.",
-            True,
             "Cutout",
+            "MASK",
         ),
         Blend(
             "Dithered",
-            2,
+            codes.DITHERED,
             ("1", "0"),
             ("1", "0"),
             "result = Cs   where As > matrix[x, y], else unchanged",
             "Softness as a fine screen of dots; exact depth, no sorting.",
-            True,
             "Cutout",
+            "BLEND",
+            False,
         ),
         Blend(
             "Translucent",
-            3,
+            codes.TRANSLUCENT,
             ("As", "1-As"),
             ("1", "1-As"),
             "result = Cs · As + Cd · (1 − As)",
             "Covers by as much as alpha says: glass, smoke, decals.",
-            False,
             "Blended",
+            "BLEND",
         ),
         Blend(
             "Premultiplied",
-            4,
+            codes.PREMULTIPLIED,
             ("1", "1-As"),
             ("1", "1-As"),
             "result = Cs + Cd · (1 − As)",
             "Colour already holds alpha: filters cleanly, may glow and cover at once.",
-            False,
             "Blended",
+            "BLEND",
+            False,
         ),
         Blend(
             "Additive",
-            5,
+            codes.ADDITIVE,
             ("As", "1"),
             ("0", "1"),
             "result = Cs · As + Cd",
             "Only ever brightens: light, sparks, motes. Order does not matter.",
-            False,
             "Blended",
+            "BLEND",
+            False,
         ),
         Blend(
             "Multiply",
-            6,
+            codes.MULTIPLY,
             ("Cd", "0"),
             ("0", "1"),
             "result = Cd · (1 − As + Cs · As)",
             "Only ever darkens: stains, soot, tinted film.",
-            False,
             "Blended",
+            "BLEND",
+            False,
         ),
     )
 }
+
+
+def commute(a: str, b: str) -> bool:
+    """Whether two overlays, blended by these, give the same in either order wherever they meet.
+
+    Sums commute with sums and products with products: ``(Cd + x) + y``, ``(Cd · x) · y``.
+    """
+    return a == b and not BLENDS[a].covers
+
 
 BAYER: Floats = np.array(
     [

@@ -104,10 +104,6 @@ class Feed(OmitDefaultsModel):
         return Message("1 − {source}", source=self.source_words) if self.invert else self.source_words
 
 
-def _take(name: str, **more: Any) -> Feed:
-    return Feed.model_validate({"take": name, **more})
-
-
 class FilePlan(Frozen):
     """One file of a recipe."""
 
@@ -177,15 +173,11 @@ class FilePlan(Frozen):
 
 
 COLOUR_ALPHA: dict[Lane, Feed] = {
-    "red": _take("red"),
-    "green": _take("green"),
-    "blue": _take("blue"),
-    "alpha": _take("opacity"),
+    "red": Feed(take="red"),
+    "green": Feed(take="green"),
+    "blue": Feed(take="blue"),
+    "alpha": Feed(take="opacity"),
 }
-_COLOUR: dict[Lane, Feed] = {k: v for k, v in COLOUR_ALPHA.items() if k != "alpha"}
-_PACKED: dict[Lane, Feed] = {"red": _take("occlusion"), "green": _take("roughness"), "blue": _take("metal")}
-_NORMAL: dict[Lane, Feed] = {"red": _take("normal_x"), "green": _take("normal_y"), "blue": _take("normal_z")}
-_GLOW: dict[Lane, Feed] = {"red": _take("glow_red"), "green": _take("glow_green"), "blue": _take("glow_blue")}
 
 
 class DeliveryRecipe(Frozen):
@@ -212,53 +204,9 @@ class DeliveryRecipe(Frozen):
         return files
 
 
-def _file(pattern: str, channels: dict[Lane, Feed], **more: Any) -> FilePlan:
-    return FilePlan(pattern=pattern, channels=channels, **more)
-
-
-_SURFACE = (
-    _file("{name}", COLOUR_ALPHA, always=True),
-    _file("{name}_orm", _PACKED, holds="data"),
-    _file("{name}_normal", _NORMAL, holds="data"),
-    _file("{name}_glow", _GLOW),
-)
+STOCK_FILE = Path(__file__).parent.parent / "assets" / "recipes" / "stock.json"
 STOCK: dict[str, DeliveryRecipe] = {
-    "surface": DeliveryRecipe(name="Whole surface", files=_SURFACE),
-    "colour-alpha": DeliveryRecipe(name="Colour with alpha", files=_SURFACE[:1], motion=False),
-    "opacity-apart": DeliveryRecipe(
-        name="Opacity apart, as grey",
-        files=(
-            _file("{name}", _COLOUR, always=True),
-            _file("{name}_opacity", {"red": _take("opacity")}, holds="data", always=True),
-        ),
-    ),
-    "packed": DeliveryRecipe(
-        name="Surface packed in one file", files=(_SURFACE[0], _file("{name}_orm", _PACKED, holds="data", always=True))
-    ),
-    "masks": DeliveryRecipe(
-        name="Four masks packed",
-        files=(
-            _SURFACE[0],
-            _file(
-                "{name}_masks", {lane: _take("mask", layer=k) for k, lane in enumerate(LANES, 1)}, holds="data", always=True
-            ),
-        ),
-    ),
-    "distance": DeliveryRecipe(
-        name="Signed distance", files=(_file("{name}_distance", {"red": _take("distance")}, holds="data", always=True),)
-    ),
-    "sheet": DeliveryRecipe(name="Sheet with frames", files=(_file("{name}", COLOUR_ALPHA, format="png", always=True),)),
-    "scene": DeliveryRecipe(
-        name="Scene, everything",
-        gltf="glb",
-        proof=True,
-        files=(
-            *_SURFACE,
-            _file("{name}", COLOUR_ALPHA, format="ktx2", bits=8, always=True).model_copy(
-                update={"pattern": "{name}_levels"}
-            ),
-        ),
-    ),
+    k: DeliveryRecipe.model_validate(v) for k, v in json.loads(STOCK_FILE.read_text(encoding="utf-8")).items()
 }
 """Recipes that come with Mivex, by key."""
 USUAL = "surface"

@@ -6,7 +6,8 @@ from typing import Any
 from mivex.core.base.errors import MivexError
 from mivex.core.base.settings import new_id
 from mivex.core.layers.builds import Build, brought_up_to_date, fresh_ids, instance, with_knob
-from mivex.core.layers.model import COLOURED, ChannelSource, Group, Layer, MaskPart, Stack, walk
+from mivex.core.layers.channels import COLOURED, TABLE
+from mivex.core.layers.model import ChannelSource, Group, Layer, MaskPart, Stack, walk
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.strokes import PaintStroke
 from mivex.core.project.document import Document
@@ -15,15 +16,6 @@ from mivex.core.project.layering import use_each_other
 
 Row = Layer | Group
 Rows = tuple[Row, ...]
-USUAL_CELLS: dict[str, dict[str, Any]] = {
-    "colour": {"colour": (0.6, 0.58, 0.52)},
-    "opacity": {"number": 0.8},
-    "roughness": {"number": 0.8},
-    "metal": {"number": 1.0},
-    "height": {"number": 0.3, "join": "add"},
-    "emissive": {"colour": (1.0, 0.85, 0.6), "join": "add"},
-}
-"""What a cell starts as when a channel is first touched."""
 
 
 def set_stack(doc: Document, overlay_id: str, change: Callable[[Stack], Stack]) -> Document:
@@ -164,7 +156,7 @@ def set_cell(doc: Document, overlay_id: str, row_id: str, channel: str, **values
     """Change what a layer makes of a channel; one that it did not touch starts with the usual."""
 
     def change(r: Layer) -> Layer:
-        cell = r.cells.get(channel) or ChannelSource.model_validate(USUAL_CELLS[channel])  # type: ignore[call-overload]
+        cell = r.cells.get(channel) or ChannelSource.model_validate(TABLE[channel].cell)  # type: ignore[call-overload]
         if values.get("source") == "pattern" and cell.pattern is None and "pattern" not in values:
             values["pattern"] = PATTERNS["noise"].params()
         fresh = revalidated(cell, **values)

@@ -12,9 +12,10 @@ from mivex.core.base.graph import hashed
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.base.types import Floats
+from mivex.core.layers.channels import CHANNELS, COLOURED
 from mivex.core.layers.live import LivePaint
 from mivex.core.layers.masks import Values
-from mivex.core.layers.model import CHANNELS, COLOURED, Group, Layer, Stack
+from mivex.core.layers.model import Group, Layer, Stack
 from mivex.core.layers.stack import Planes, surface_of
 from mivex.core.layers.views import Explained, channel_picture, explained
 from mivex.core.picture.texture import Texture

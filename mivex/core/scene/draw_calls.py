@@ -11,6 +11,7 @@ from numpy.typing import NDArray
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BLENDS
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Evaluator
@@ -157,7 +158,7 @@ def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world
         owner=overlay.id,
         part=str(_number(overlay, place)),
     )
-    if not casts(draw) or m.blend == "Solid":
+    if not casts(draw) or not BLENDS[m.blend].uses_alpha:
         return draw
     opacity, mask = draw.coat.opacity, draw.coat.mask
 

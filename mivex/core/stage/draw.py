@@ -18,8 +18,6 @@ from mivex.core.stage.lights import PointLamp
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.records import DRAW, SLOTS
 
-UNLIT_BLENDS = ("Additive", "Multiply")
-"""Blends that no light falls on: they are light, or a filter."""
 OrderKey = tuple[int, int, float]
 _effect = Lazy("mivex.core.stage.kernels.effects")
 
@@ -133,7 +131,7 @@ class DrawCall:
     @property
     def lit(self) -> bool:
         """Whether light falls on it."""
-        return self.material.lit and self.material.blend not in UNLIT_BLENDS
+        return self.material.lit and BLENDS[self.material.blend].covers
 
     @property
     def before_light(self) -> bool:

@@ -13,6 +13,7 @@ from numpy.typing import NDArray
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
+from mivex.core.pixels.blends import BLENDS
 from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.draw import DrawCall, Records, ShadingInputs
 from mivex.core.stage.environment import (
@@ -53,7 +54,7 @@ class Shadows:
 
 def casts(draw: DrawCall) -> bool:
     """Whether a draw keeps the lamp off what lies behind it."""
-    return draw.material.blend in ("Solid", "Cutout", "Dithered")
+    return not BLENDS[draw.material.blend].see_through
 
 
 def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> Shadows | None:

@@ -12,7 +12,8 @@ from PySide6.QtWidgets import QToolTip, QWidget
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import InSentence, Message, term
-from mivex.core.layers.model import CHANNELS, JOINS, MARKS, Group, Layer, Stack, walk
+from mivex.core.layers.channels import CHANNELS, TABLE
+from mivex.core.layers.model import JOINS, MARKS, Group, Layer, Stack, walk
 from mivex.ui import theme
 from mivex.ui.fields.line import Held
 
@@ -21,15 +22,7 @@ NAME, MASK, GAP, WIDE = 112, 36, 4, 35
 """Width of the names, of a mask, of the gap behind it, and of a channel's column."""
 MOST = 9
 """Lines that are seen at once; of more the table is scrolled."""
-SHORT = {
-    "mask": "Mask",
-    "colour": "Colour",
-    "opacity": "Opacity",
-    "roughness": "Rough",
-    "metal": "Metal",
-    "height": "Height",
-    "emissive": "Glow",
-}
+SHORT = {"mask": "Mask"} | {k: c.head for k, c in TABLE.items()}
 INDENT = 9
 
 

@@ -3,6 +3,7 @@
 from dataclasses import dataclass, field
 from typing import Any
 
+from mivex.core.layers.channels import COLOURED, TABLE
 from mivex.core.layers.strokes import PaintStroke, Point, Tip
 
 DOES = {"paint": "Paint a value", "clear": "Clear paint", "soften": "Soften", "smudge": "Draw out"}
@@ -13,15 +14,6 @@ HINTS = {
     "smudge": "Draws out what is painted on this layer, as with a finger.",
 }
 STAYS = {"anywhere": "Anywhere", "island": "In the island where it begins", "region": "In the chosen faces"}
-START: dict[str, Any] = {
-    "colour": (0.25, 0.22, 0.18),
-    "opacity": 0.9,
-    "roughness": 0.9,
-    "metal": 1.0,
-    "height": 0.3,
-    "emissive": (1.0, 0.8, 0.5),
-}
-"""What each channel is first painted with."""
 
 
 @dataclass(frozen=True)
@@ -51,7 +43,7 @@ class Brush:
     does: str = "paint"
     area: bool = False
     tip: Tip = field(default_factory=Tip)
-    values: dict[str, Any] = field(default_factory=lambda: {"opacity": 0.9, "colour": START["colour"]})
+    values: dict[str, Any] = field(default_factory=lambda: {"opacity": 0.9, "colour": TABLE["colour"].ink})
     add: bool = False
     wrap: bool = False
     mirror: bool = False
@@ -74,7 +66,7 @@ class Brush:
             {"mask": float(self.values.get("mask", 1.0))} if mask else {k: v for k, v in self.values.items() if k != "mask"}
         )
         if self.add and not mask:
-            values = {k: v for k, v in values.items() if k in ("colour", "emissive")}
+            values = {k: v for k, v in values.items() if k in COLOURED}
         return PaintStroke(
             does=does,
             area=self.area,

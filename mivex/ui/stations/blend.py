@@ -27,7 +27,6 @@ from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.variants import differing, followed, followed_by, on_its_own
-from mivex.core.stage.draw import UNLIT_BLENDS
 from mivex.ui import theme
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import enable, label
@@ -78,11 +77,11 @@ def build_blend(c: Page, o: Overlay) -> Iterator[None]:
     keys = ["opacity", "tint", "lit"]
     if blend.name == "Cutout":
         keys.insert(0, "cutoff")
-    if blend.name in ("Additive", "Multiply"):
+    if not blend.covers:
         keys.remove("lit")
     for key in keys:
         c.model_field(Material, key, "material", o)
-    lit = o.material.lit and blend.name not in UNLIT_BLENDS
+    lit = o.material.lit and blend.covers
     c.column.addSpacing(6)
     c.column.addWidget(label("Surface", "section"))
     for key, (name, hint, number, needs_light) in INPUTS.items():

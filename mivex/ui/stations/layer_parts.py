@@ -7,17 +7,8 @@ from PySide6.QtWidgets import QCheckBox, QFrame, QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import InSentence, Message, term, verbatim
-from mivex.core.layers.model import (
-    CHANNELS,
-    COLOURED,
-    ChannelSource,
-    Geometry,
-    Group,
-    Layer,
-    MaskPart,
-    Range,
-    UvTransform,
-)
+from mivex.core.layers.channels import CHANNELS, COLOURED
+from mivex.core.layers.model import ChannelSource, Geometry, Group, Layer, MaskPart, Range, UvTransform
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay

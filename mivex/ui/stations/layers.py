@@ -11,7 +11,8 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.layers.builds import Build, all_builds
-from mivex.core.layers.model import CHANNELS, Base, ChannelSource, EdgeFade, Group, Layer, Mask, MaskPart, Relief, base_for
+from mivex.core.layers.channels import CHANNELS, TABLE
+from mivex.core.layers.model import Base, ChannelSource, EdgeFade, Group, Layer, Mask, MaskPart, Relief, base_for
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.project import layer_edits
 from mivex.core.project.document import Document, Overlay
@@ -213,8 +214,8 @@ def _fill_add(c: Page, o: Overlay, menu: QMenu) -> None:
     one = Layer(
         name=tr(Message("Layer {count}", count=count)),
         cells={
-            "colour": ChannelSource.model_validate(layer_edits.USUAL_CELLS["colour"]),
-            "opacity": ChannelSource.model_validate(layer_edits.USUAL_CELLS["opacity"]),
+            "colour": ChannelSource.model_validate(TABLE["colour"].cell),
+            "opacity": ChannelSource.model_validate(TABLE["opacity"].cell),
         },
     )
     menu.addAction(tr("Of plain values"), lambda: add_row(c, o, one, "colour"))

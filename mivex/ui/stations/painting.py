@@ -6,7 +6,8 @@ from PySide6.QtWidgets import QCheckBox, QHBoxLayout, QPushButton
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import InSentence, Message
-from mivex.core.layers.model import CHANNELS, COLOURED, Layer
+from mivex.core.layers.channels import CHANNELS, COLOURED, TABLE
+from mivex.core.layers.model import Layer
 from mivex.core.layers.strokes import Tip
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
@@ -14,7 +15,7 @@ from mivex.ui import theme
 from mivex.ui.fields.fields import ChoiceField, ColourField, Field, NumberField, SwitchField
 from mivex.ui.fields.forms import field_for, shown_keys
 from mivex.ui.fields.labels import enable, label
-from mivex.ui.session.brush import DOES, HINTS, START, STAYS
+from mivex.ui.session.brush import DOES, HINTS, STAYS
 from mivex.ui.stations.base import Page
 
 PRESSURES = {"speed": "By the speed", "full": "Always full"}
@@ -100,7 +101,7 @@ def _values(c: Page) -> None:
 
         def switch(checked: bool, channel: str = channel) -> None:
             values = {k: v for k, v in s.brush.values.items() if k != channel}
-            s.set_brush(values={**values, channel: START[channel]} if checked else values)
+            s.set_brush(values={**values, channel: TABLE[channel].ink} if checked else values)
 
         on.clicked.connect(switch)
         c.live.append(lambda b=on, k=channel: b.setChecked(k in s.brush.values))  # type: ignore[misc]
@@ -110,8 +111,8 @@ def _values(c: Page) -> None:
             field = ColourField(
                 word,
                 "What the stroke leaves.",
-                lambda k=channel: s.brush.values.get(k, START[k]),
-                START[channel],
+                lambda k=channel: s.brush.values.get(k, TABLE[k].ink),
+                TABLE[channel].ink,
                 pick=True,
             )
             field.pick_wanted.connect(
@@ -122,8 +123,8 @@ def _values(c: Page) -> None:
             field = NumberField(
                 word,
                 "What the stroke leaves; opacity 0 makes a hole.",
-                lambda k=channel: s.brush.values.get(k, START[k]),
-                START[channel],
+                lambda k=channel: s.brush.values.get(k, TABLE[k].ink),
+                TABLE[channel].ink,
                 low=low,
                 high=1,
                 hard=(low, 1),

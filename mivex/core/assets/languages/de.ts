@@ -840,10 +840,6 @@
    <translation>„{name}“ wird geliefert</translation>
   </message>
   <message>
-   <source>dots in place of blending (written as BLEND)</source>
-   <translation>Punkte statt Mischung (als BLEND geschrieben)</translation>
-  </message>
-  <message>
    <source>depth bias</source>
    <translation>Tiefenversatz</translation>
   </message>
@@ -870,6 +866,10 @@
   <message>
    <source>blend {blend} (written as BLEND)</source>
    <translation>Mischung {blend} (als BLEND geschrieben)</translation>
+  </message>
+  <message>
+   <source>dots in place of blending (written as BLEND)</source>
+   <translation>Punkte statt Mischung (als BLEND geschrieben)</translation>
   </message>
   <message>
    <source>order nudge {nudge:+d}</source>
@@ -2332,6 +2332,34 @@
    <translation>{name}: Stärke</translation>
   </message>
   <message>
+   <source>Colour</source>
+   <translation>Farbe</translation>
+  </message>
+  <message>
+   <source>Roughness</source>
+   <translation>Rauheit</translation>
+  </message>
+  <message>
+   <source>Rough</source>
+   <translation>Rau</translation>
+  </message>
+  <message>
+   <source>Metal</source>
+   <translation>Metall</translation>
+  </message>
+  <message>
+   <source>Height</source>
+   <translation>Höhe</translation>
+  </message>
+  <message>
+   <source>Emissive</source>
+   <translation>Leuchten</translation>
+  </message>
+  <message>
+   <source>Glow</source>
+   <translation>Leuchten</translation>
+  </message>
+  <message>
    <source>the layer that is painted on is gone.</source>
    <translation>die Ebene, auf die gemalt wird, ist fort.</translation>
   </message>
@@ -2374,26 +2402,6 @@
   <message>
    <source>Layer “{name}”: {e}</source>
    <translation>Ebene „{name}“: {e}</translation>
-  </message>
-  <message>
-   <source>Colour</source>
-   <translation>Farbe</translation>
-  </message>
-  <message>
-   <source>Roughness</source>
-   <translation>Rauheit</translation>
-  </message>
-  <message>
-   <source>Metal</source>
-   <translation>Metall</translation>
-  </message>
-  <message>
-   <source>Height</source>
-   <translation>Höhe</translation>
-  </message>
-  <message>
-   <source>Emissive</source>
-   <translation>Leuchten</translation>
   </message>
   <message>
    <source>Towards it</source>
@@ -4236,10 +4244,6 @@
    <translation>Wohin der zweite Kanal der Normalenkarte zählt; der falsche macht Beulen zu Dellen.</translation>
   </message>
   <message>
-   <source>Glow</source>
-   <translation>Leuchten</translation>
-  </message>
-  <message>
    <source>Light that the surface gives off by itself, unlike a tint also in the dark.</source>
    <translation>Licht, das die Fläche selbst abgibt, anders als eine Tönung auch im Dunkeln.</translation>
   </message>
@@ -5106,86 +5110,6 @@
   <message>
    <source>Times run from 0 to {latest:.0f} seconds.</source>
    <translation>Zeiten gehen von 0 bis {latest} Sekunden.</translation>
-  </message>
-  <message>
-   <source>Steady plume</source>
-   <translation>Stete Fahne</translation>
-  </message>
-  <message>
-   <source>Smoke, steam, silt: rises, swells, turns with the wind.</source>
-   <translation>Rauch, Dampf, Schlick: steigt, schwillt, dreht mit dem Wind.</translation>
-  </message>
-  <message>
-   <source>One burst</source>
-   <translation>Ein Stoß</translation>
-  </message>
-  <message>
-   <source>A puff that goes out all round and is gone.</source>
-   <translation>Ein Wölkchen, das rundum hinausgeht und fort ist.</translation>
-  </message>
-  <message>
-   <source>Sparks</source>
-   <translation>Funken</translation>
-  </message>
-  <message>
-   <source>Thrown out, they fall, bounce and cool.</source>
-   <translation>Hinausgeworfen fallen, prallen und erkalten sie.</translation>
-  </message>
-  <message>
-   <source>Drifting motes</source>
-   <translation>Treibende Stäubchen</translation>
-  </message>
-  <message>
-   <source>Dust or plankton that hangs in the light.</source>
-   <translation>Staub oder Plankton, das im Licht hängt.</translation>
-  </message>
-  <message>
-   <source>Rising bubbles</source>
-   <translation>Steigende Blasen</translation>
-  </message>
-  <message>
-   <source>Another frame each, upright, wandering upwards.</source>
-   <translation>Jede ein anderes Bild, aufrecht, nach oben taumelnd.</translation>
-  </message>
-  <message>
-   <source>Drops that fall from an edge and end on the floor.</source>
-   <translation>Tropfen, die von einer Kante fallen und am Boden enden.</translation>
-  </message>
-  <message>
-   <source>Flickering flame</source>
-   <translation>Flackernde Flamme</translation>
-  </message>
-  <message>
-   <source>Stands on its nozzle and lights what is round it.</source>
-   <translation>Steht auf ihrer Düse und beleuchtet, was ringsum ist.</translation>
-  </message>
-  <message>
-   <source>Brief flash</source>
-   <translation>Kurzer Blitz</translation>
-  </message>
-  <message>
-   <source>Crossed panels and a lamp, for a moment.</source>
-   <translation>Gekreuzte Tafeln und eine Lampe, für einen Moment.</translation>
-  </message>
-  <message>
-   <source>Burst</source>
-   <translation>Stoß</translation>
-  </message>
-  <message>
-   <source>Motes</source>
-   <translation>Stäubchen</translation>
-  </message>
-  <message>
-   <source>Bubbles</source>
-   <translation>Blasen</translation>
-  </message>
-  <message>
-   <source>Flame</source>
-   <translation>Flamme</translation>
-  </message>
-  <message>
-   <source>Flash</source>
-   <translation>Blitz</translation>
   </message>
   <message>
    <source>A frame of “{name}”</source>
@@ -7012,34 +6936,6 @@
    <translation>Bilder, die geschrieben werden.</translation>
   </message>
   <message>
-   <source>Whole surface</source>
-   <translation>Ganze Oberfläche</translation>
-  </message>
-  <message>
-   <source>Colour with alpha</source>
-   <translation>Farbe mit Alpha</translation>
-  </message>
-  <message>
-   <source>Opacity apart, as grey</source>
-   <translation>Deckkraft getrennt, grau</translation>
-  </message>
-  <message>
-   <source>Surface packed in one file</source>
-   <translation>Oberfläche in einer Datei</translation>
-  </message>
-  <message>
-   <source>Four masks packed</source>
-   <translation>Vier Masken gepackt</translation>
-  </message>
-  <message>
-   <source>Sheet with frames</source>
-   <translation>Bogen mit Bildern</translation>
-  </message>
-  <message>
-   <source>Scene, everything</source>
-   <translation>Szene, alles</translation>
-  </message>
-  <message>
    <source>There is no delivery recipe “{key}”; there are {parts}.</source>
    <translation>Es gibt kein Lieferrezept „{key}“; es gibt {parts}.</translation>
   </message>
@@ -8116,10 +8012,6 @@
    <translation>Ein Bild …</translation>
   </message>
   <message>
-   <source>Rough</source>
-   <translation>Rau</translation>
-  </message>
-  <message>
    <source>Layers: a row for each, a column for each channel</source>
    <translation>Ebenen: eine Zeile für jede, eine Spalte für jeden Kanal</translation>
   </message>
@@ -8466,6 +8358,10 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Choose an overlay to deliver.</source>
    <translation>Wählen Sie ein Overlay zum Liefern.</translation>
+  </message>
+  <message>
+   <source>Colour with alpha</source>
+   <translation>Farbe mit Alpha</translation>
   </message>
   <message>
    <source>Three channels</source>
@@ -12866,6 +12762,90 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Set the bounds as the motion says; do it again when speed or life has changed.</source>
    <translation>Setzen Sie die Grenzen, wie die Bewegung sagt; noch einmal, wenn Tempo oder Leben sich geändert haben.</translation>
+  </message>
+  <message>
+   <source>Steady plume</source>
+   <translation>Stete Fahne</translation>
+  </message>
+  <message>
+   <source>Smoke, steam, silt: rises, swells, turns with the wind.</source>
+   <translation>Rauch, Dampf, Schlick: steigt, schwillt, dreht mit dem Wind.</translation>
+  </message>
+  <message>
+   <source>One burst</source>
+   <translation>Ein Stoß</translation>
+  </message>
+  <message>
+   <source>A puff that goes out all round and is gone.</source>
+   <translation>Ein Wölkchen, das rundum hinausgeht und fort ist.</translation>
+  </message>
+  <message>
+   <source>Sparks</source>
+   <translation>Funken</translation>
+  </message>
+  <message>
+   <source>Thrown out, they fall, bounce and cool.</source>
+   <translation>Hinausgeworfen fallen, prallen und erkalten sie.</translation>
+  </message>
+  <message>
+   <source>Drifting motes</source>
+   <translation>Treibende Stäubchen</translation>
+  </message>
+  <message>
+   <source>Dust or plankton that hangs in the light.</source>
+   <translation>Staub oder Plankton, das im Licht hängt.</translation>
+  </message>
+  <message>
+   <source>Rising bubbles</source>
+   <translation>Steigende Blasen</translation>
+  </message>
+  <message>
+   <source>Another frame each, upright, wandering upwards.</source>
+   <translation>Jede ein anderes Bild, aufrecht, nach oben taumelnd.</translation>
+  </message>
+  <message>
+   <source>Drops that fall from an edge and end on the floor.</source>
+   <translation>Tropfen, die von einer Kante fallen und am Boden enden.</translation>
+  </message>
+  <message>
+   <source>Flickering flame</source>
+   <translation>Flackernde Flamme</translation>
+  </message>
+  <message>
+   <source>Stands on its nozzle and lights what is round it.</source>
+   <translation>Steht auf ihrer Düse und beleuchtet, was ringsum ist.</translation>
+  </message>
+  <message>
+   <source>Brief flash</source>
+   <translation>Kurzer Blitz</translation>
+  </message>
+  <message>
+   <source>Crossed panels and a lamp, for a moment.</source>
+   <translation>Gekreuzte Tafeln und eine Lampe, für einen Moment.</translation>
+  </message>
+  <message>
+   <source>Whole surface</source>
+   <translation>Ganze Oberfläche</translation>
+  </message>
+  <message>
+   <source>Opacity apart, as grey</source>
+   <translation>Deckkraft getrennt, grau</translation>
+  </message>
+  <message>
+   <source>Surface packed in one file</source>
+   <translation>Oberfläche in einer Datei</translation>
+  </message>
+  <message>
+   <source>Four masks packed</source>
+   <translation>Vier Masken gepackt</translation>
+  </message>
+  <message>
+   <source>Sheet with frames</source>
+   <translation>Bogen mit Bildern</translation>
+  </message>
+  <message>
+   <source>Scene, everything</source>
+   <translation>Szene, alles</translation>
   </message>
  </context>
 </TS>

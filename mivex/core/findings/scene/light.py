@@ -6,9 +6,9 @@ from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
 from mivex.core.findings.scene.order import LEAST, TOTAL, pixel_of
 from mivex.core.findings.seen import SIZE, VisibleDraws, changed, see_through, without
+from mivex.core.pixels.blends import BLENDS
 from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields
-from mivex.core.stage.draw import UNLIT_BLENDS
 from mivex.core.stage.placements_model import BillboardPlace
 
 
@@ -126,7 +126,7 @@ def _black(scene: SceneSubject) -> list[Finding]:
                     "A black shape where light should fall or shine.",
                     None,
                     Repair("Let light fall on it", (SetFields(o.id, "material", (("lit", True),)),))
-                    if m.blend not in UNLIT_BLENDS
+                    if BLENDS[m.blend].covers
                     else None,
                     {},
                     (o.id,),
@@ -143,7 +143,7 @@ def _lit_flat(scene: SceneSubject) -> list[Finding]:
         if (
             o.kind != "sprite"
             or not m.lit
-            or m.blend in UNLIT_BLENDS
+            or not BLENDS[m.blend].covers
             or m.finish.normal.source != "number"
             or "normal" in t.channels
             or not any(isinstance(p, BillboardPlace) for p in o.places)

@@ -12,7 +12,7 @@ from numpy.typing import NDArray
 from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
 from mivex.core.findings.seen import SIZE, Seen, VisibleDraws, see_through
-from mivex.core.pixels.blends import BLENDS
+from mivex.core.pixels.blends import BLENDS, commute
 from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields
 
@@ -58,8 +58,8 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
         pairs: dict[tuple[str, str], list[int]] = defaultdict(list)
         for (i, j), pixels in _inverted(shown).items():
             da, db = shown.draws[i], shown.draws[j]
-            commute = {da.material.blend, db.material.blend} <= {"Additive"}
-            if da.owner != db.owner and da.owner and db.owner and not commute and not (da.moving and db.moving):
+            harmless = commute(da.material.blend, db.material.blend)
+            if da.owner != db.owner and da.owner and db.owner and not harmless and not (da.moving and db.moving):
                 pairs[da.owner, db.owner] += pixels
         for pair, pixels in pairs.items():
             if len(pixels) >= LEAST and (pair not in worst or len(pixels) > len(worst[pair][1])):
@@ -302,7 +302,7 @@ def _by_chance(scene: SceneSubject) -> list[Finding]:
                     or pair in said
                     or a.order[:2] != b.order[:2]
                     or abs(a.order[2] - b.order[2]) > 1e-4
-                    or {a.material.blend, b.material.blend} <= {"Additive"}
+                    or commute(a.material.blend, b.material.blend)
                 ):
                     continue
                 both = np.intersect1d(s.pixel[(s.draw == i) & (s.alpha > 0.02)], s.pixel[(s.draw == j) & (s.alpha > 0.02)])

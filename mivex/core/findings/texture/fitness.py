@@ -100,7 +100,7 @@ def _depth_write(subject: Subject) -> list[Finding]:
     if m is None or not m.depth_write or not BLENDS[m.blend].see_through:
         return []
     clear = t.alpha * np.float32(m.opacity) < CLEAR_BELOW
-    if m.blend in ("Additive", "Multiply"):
+    if not BLENDS[m.blend].covers:
         clear = np.ones_like(clear)
     share = float(clear.mean())
     if share == 0:

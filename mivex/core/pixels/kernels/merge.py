@@ -3,6 +3,7 @@
 import numpy as np
 
 from mivex.core.base.compile import inlined, kernel
+from mivex.core.pixels.kernels.blend_codes import ADDITIVE, CUTOUT, DITHERED, PREMULTIPLIED, TRANSLUCENT
 from mivex.core.pixels.kernels.colour import decode_near, encode_near
 from mivex.core.pixels.kernels.lanes import (
     add4,
@@ -24,28 +25,39 @@ from mivex.core.pixels.kernels.lanes import (
 
 @inlined
 def passes_alpha_test(code, alpha, cutoff, threshold):
-    """Whether a fragment is drawn at all: Cutout (1) by its cutoff, Dithered (2) by the matrix."""
-    return not ((code == 1 and alpha < cutoff) or (code == 2 and alpha <= threshold))
+    """Whether a fragment is drawn at all: Cutout by its cutoff, Dithered by the matrix."""
+    return not ((code == CUTOUT and alpha < cutoff) or (code == DITHERED and alpha <= threshold))
+
+
+@inlined
+def contribution4(code, source, opacity):
+    """What a fragment adds, and by what it weighs what is below: the blend is ``add + keep · below``.
+
+    ``source`` holds colour and, last, alpha times opacity; ``opacity`` weighs colour of Premultiplied only. See
+    `mivex.core.pixels.blends.BLENDS` for the equations. Every blend is linear in what is below, which is why a surface
+    that is not lit yet can carry its light and its glow apart: ``glow · keep + add`` and ``share · keep``.
+    """
+    zero, one = np.float32(0), np.float32(1)
+    a = spread4(source)
+    left = sub4(splat4(one), a)
+    if code <= DITHERED:
+        return with_last4(source, one), splat4(zero)
+    if code == TRANSLUCENT:
+        return mul4(with_last4(source, one), a), left
+    if code == PREMULTIPLIED:
+        return with_last4(mul4(source, splat4(opacity)), last4(source)), left
+    if code == ADDITIVE:
+        return mul4(with_last4(source, zero), a), splat4(one)
+    return splat4(zero), with_last4(fma4(source, a, left), one)
 
 
 @inlined
 def merge4(code, source, below, opacity):
-    """What a fragment makes of what is below it; see `mivex.core.pixels.blends.BLENDS` for the equations.
-
-    ``source`` holds colour and, last, alpha times opacity; ``opacity`` weighs colour of Premultiplied only.
-    """
-    one = np.float32(1)
-    if code <= 2:
-        return with_last4(source, one)
-    a = spread4(source)
-    left = sub4(splat4(one), a)
-    if code == 3:
-        return fma4(below, left, mul4(with_last4(source, one), a))
-    if code == 4:
-        return fma4(below, left, with_last4(mul4(source, splat4(opacity)), last4(source)))
-    if code == 5:
-        return fma4(with_last4(source, np.float32(0)), a, below)
-    return mul4(below, with_last4(fma4(source, a, left), one))
+    """What a fragment makes of what is below it, in linear light."""
+    if code <= DITHERED:  # not by a product: what is below may be infinite
+        return with_last4(source, np.float32(1))
+    add, keep = contribution4(code, source, opacity)
+    return fma4(below, keep, add)
 
 
 @inlined
@@ -62,7 +74,7 @@ def _in_display(code, source, below, opacity):
 @inlined
 def blend4(display, code, source, below, opacity):
     """`merge4`, in linear light or, where ``display`` is set, on display values, as some receivers do."""
-    if display and code > 2:
+    if display and code > DITHERED:
         return _in_display(code, source, below, opacity)
     return merge4(code, source, below, opacity)
 
@@ -77,26 +89,6 @@ def merge_one(code, source, below, opacity, cutoff, threshold, display=0):
 
 
 @inlined
-def surface_weights(code, source, opacity):
-    """How a fragment meets a surface that is not lit yet: what it adds, and by what light and glow below are kept.
-
-    The three are such that ``glow · keep + add`` and ``share · keep`` give, once lit, just what `merge4` gives.
-    """
-    one = np.float32(1)
-    a = spread4(source)
-    left = sub4(splat4(one), a)
-    if code <= 2:
-        return with_last4(source, one), splat4(np.float32(0))
-    if code == 3:
-        return mul4(with_last4(source, one), a), left
-    if code == 4:
-        return with_last4(mul4(source, splat4(opacity)), last4(source)), left
-    if code == 5:
-        return mul4(with_last4(source, np.float32(0)), a), splat4(one)
-    return splat4(np.float32(0)), with_last4(fma4(source, a, left), one)
-
-
-@inlined
 def joined4(add, keep, below):
-    """``add + keep · below``."""
+    """``add + keep · below``, rounded twice: parts of a surface, of which either may be nothing."""
     return add4(add, mul4(keep, below))

@@ -3,6 +3,7 @@
 import numpy as np
 
 from mivex.core.base.compile import kernel
+from mivex.core.pixels.kernels.blend_codes import DITHERED
 from mivex.core.pixels.kernels.lanes import blue4, green4, make4, red4
 from mivex.core.pixels.kernels.merge import blend4, passes_alpha_test
 
@@ -48,7 +49,7 @@ def draw_rows(first, last, out, views, texels, offsets, widths, heights, scene, 
                 elif scene.shape[0] > 1:
                     j, i2 = (y + y_off) % scene.shape[0], (x + x_off) % scene.shape[1]
                     r0, g0, b0 = scene[j, i2, 0], scene[j, i2, 1], scene[j, i2, 2]
-                threshold = bayer[(y + y_off) & 7, (x + x_off) & 7] if code == 2 else np.float32(0)
+                threshold = bayer[(y + y_off) & 7, (x + x_off) & 7] if code == DITHERED else np.float32(0)
                 if passes_alpha_test(code, a * opacity, cutoff, threshold):
                     c = blend4(
                         view.display,

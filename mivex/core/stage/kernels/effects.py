@@ -11,6 +11,7 @@ import math
 import numpy as np
 
 from mivex.core.base.compile import inlined, kernel
+from mivex.core.pixels.kernels.blend_codes import PREMULTIPLIED
 from mivex.core.pixels.kernels.colour import encode_near
 from mivex.core.pixels.kernels.lanes import (
     add4,
@@ -137,7 +138,7 @@ def worn(draw, c, tint, own):
         left = _smoothstep(e, e + draw.erosion[2], a) if e < one else zero
     left *= t
     out = mul4(c, tint)
-    if draw.blend == 4:
+    if draw.blend == PREMULTIPLIED:
         out = mul4(out, splat4(left / max(a * t, np.float32(1e-6))))
         # Opacity weighs its colour where it is blended: driven by the tint, that is undone here.
         if draw.erosion[3] == one:
@@ -164,7 +165,7 @@ def broken(draw, source, u, v, through, mask):
     soft = draw.breakup[1] * half
     at = draw.breakup[0] * (one + np.float32(2) * soft) - soft
     share = _smoothstep(at - soft, at + soft, n)
-    if draw.blend == 4:
+    if draw.blend == PREMULTIPLIED:
         return mul4(source, splat4(share))
     return with_last4(source, last4(source) * share)
 
@@ -192,7 +193,7 @@ def faded(draw, source, iw, scene):
         return source
     one = np.float32(1)
     share = min(max((one / scene - one / iw) / draw.contact, np.float32(0)), one)
-    if draw.blend == 4:
+    if draw.blend == PREMULTIPLIED:
         return mul4(source, splat4(share))
     return with_last4(source, last4(source) * share)
 

@@ -7,6 +7,7 @@ same blend as the general one, in the same order of operations, so that all agre
 import numpy as np
 
 from mivex.core.base.compile import inlined, kernel
+from mivex.core.pixels.kernels.blend_codes import DITHERED, TRANSLUCENT
 from mivex.core.pixels.kernels.lanes import (
     blue4,
     fma1,
@@ -46,7 +47,7 @@ PICTURE, KEPT, ALL, TALLY, NORMAL, LEVEL = 0, 1, 2, 3, 4, 5
 def _finish(draw, bias, source, iw, colour, depth, matrix, x):
     """Blend one fragment into the picture."""
     a = last4(source)
-    threshold = load1(matrix + np.uint64((x & 7) * 4)) if draw.blend == 2 else np.float32(0)
+    threshold = load1(matrix + np.uint64((x & 7) * 4)) if draw.blend == DITHERED else np.float32(0)
     if passes_alpha_test(draw.blend, a, draw.cutoff, threshold):
         store4(colour, merge4(draw.blend, source, load4(colour), draw.tint[3]))
         if draw.write:
@@ -72,7 +73,7 @@ def row_close(frame, draw, chain, poly, value, y, x0, first, last):
     colour, depth = frame.colour + row * np.uint64(16), frame.depth + row * np.uint64(4)
     matrix = frame.matrix + np.uint64((y & 7) * 32)
     stride = np.uint64(w * 16)
-    plain = draw.blend == 3 and not draw.write
+    plain = draw.blend == TRANSLUCENT and not draw.write
     test, bias, wrap = draw.test, poly.bias, draw.wrap
     opacity = draw.tint[3]
     mine = biased(iw, bias)
@@ -158,7 +159,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         if draw.special & GLASS:
             source = angled(frame, draw, source, hold, iw, x0 + i, y)
         a = last4(source)
-        threshold = load1(matrix + np.uint64(((x0 + i) & 7) * 4)) if draw.blend == 2 else np.float32(0)
+        threshold = load1(matrix + np.uint64(((x0 + i) & 7) * 4)) if draw.blend == DITHERED else np.float32(0)
         if draw.special & HASHED:
             threshold = surface_threshold(draw, poly, value, i, iw)
         stays = passes_alpha_test(draw.blend, a, draw.cutoff, threshold)

@@ -9,6 +9,7 @@ import math
 import numpy as np
 
 from mivex.core.base.compile import inlined, kernel
+from mivex.core.pixels.kernels.blend_codes import ADDITIVE, DITHERED, PREMULTIPLIED
 from mivex.core.pixels.kernels.lanes import (
     add4,
     blue4,
@@ -26,7 +27,7 @@ from mivex.core.pixels.kernels.lanes import (
     store4,
     with_last4,
 )
-from mivex.core.pixels.kernels.merge import joined4, surface_weights
+from mivex.core.pixels.kernels.merge import contribution4, joined4
 from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.effects import (
     BROKEN,
@@ -282,17 +283,17 @@ def accumulate_surface(draw, source, hold, at):
     it, exactly as its blend does.
     """
     one = np.float32(1)
-    add, keep = surface_weights(draw.blend, source, draw.tint[3])
+    add, keep = contribution4(draw.blend, source, draw.tint[3])
     below = load4(at + np.uint64(48))
-    alpha = last4(add) + (last4(below) if draw.blend >= 5 else last4(below) * last4(keep))
+    alpha = last4(add) + (last4(below) if draw.blend >= ADDITIVE else last4(below) * last4(keep))
     own = load4(hold + np.uint64(112))
-    if not draw.lit or not (draw.decal or draw.blend <= 2):
+    if not draw.lit or not (draw.decal or draw.blend <= DITHERED):
         glow = load4(at + np.uint64(32))
         store4(at + np.uint64(32), with_last4(joined4(add, keep, glow), last4(glow)))
         store4(at + np.uint64(48), with_last4(mul4(below, keep), alpha))
         return
     glow = load4(hold + np.uint64(144))
-    if draw.blend <= 2:
+    if draw.blend <= DITHERED:
         store4(at, with_last4(source, last4(own)))
         store4(at + np.uint64(16), with_last4(own, load1(hold + np.uint64(128))))
         store4(at + np.uint64(32), with_last4(glow, load1(hold + np.uint64(132))))
@@ -300,7 +301,7 @@ def accumulate_surface(draw, source, hold, at):
         return
     a = last4(source)
     colour = source
-    if draw.blend == 4:  # premultiplied: as much cover as holds its colour
+    if draw.blend == PREMULTIPLIED:  # premultiplied: as much cover as holds its colour
         o = draw.tint[3]
         a = min(max(a, red4(source) * o, green4(source) * o, blue4(source) * o), one)
         colour = mul4(source, splat4(o / max(a, np.float32(1e-6))))

@@ -1,31 +1,17 @@
-"""Draws the demo's pictures and writes its project. Seeded: the same each time.
-
-Run as ``python -m mivex.demo.make``; the results are committed.
-"""
+"""Pictures and meshes of the demo's overlays that stand still."""
 
 import cv2
 import numpy as np
 
 from mivex.core.base.store import write_text
 from mivex.core.base.types import Floats
-from mivex.core.picture.encode import write_picture
 from mivex.core.picture.svg import draw_svg
 from mivex.core.pixels.colour import to_display, to_linear
-from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, polygon, segment
-from mivex.core.project.file import write_project
+from mivex.core.pixels.shapes import box, circle, filled, grid, noise, over, segment
 from mivex.core.stage import primitives as forms
 from mivex.core.stage.mesh import Mesh, joined
-from mivex.demo import FOLDER, PROJECT, moving
-from mivex.demo.project import project
-
-
-def _save(name: str, rgb: Floats, alpha: Floats | None = None) -> None:
-    values = rgb if alpha is None else np.dstack([rgb, alpha])
-    write_picture(FOLDER / name, np.clip(values, 0, 1).astype(np.float32), 8)
-
-
-def _flat(h: int, w: int, rgb: tuple[float, float, float]) -> Floats:
-    return np.broadcast_to(np.array(rgb, np.float32), (h, w, 3)).copy()
+from mivex.demo import FOLDER
+from tools.demo.drawn import flat, letters, save
 
 
 def porthole() -> None:
@@ -37,8 +23,8 @@ def porthole() -> None:
     rho = np.hypot(y - c, x - c) / r
     inside = filled(d)
     edge = np.clip((rho - 0.94) / 0.06, 0, 1)[..., None]
-    rgb = _flat(n, n, (0.10, 0.13, 0.14)) * (1 - edge) + np.array((0.42, 0.55, 0.52), np.float32) * edge
-    _save("porthole_pane.png", rgb, (0.26 + 0.3 * edge[..., 0]) * inside)
+    rgb = flat(n, n, (0.10, 0.13, 0.14)) * (1 - edge) + np.array((0.42, 0.55, 0.52), np.float32) * edge
+    save("porthole_pane.png", rgb, (0.26 + 0.3 * edge[..., 0]) * inside)
 
 
 def reference() -> None:
@@ -83,14 +69,14 @@ def reference() -> None:
     alpha = 1 - (1 - base) * (1 - 0.62 * salt) * (1 - 0.8 * specks) * (1 - 0.55 * scratch) * (1 - 0.30 * smear) * (
         1 - 0.75 * gleam
     )
-    glass = _flat(n, n, (0.30, 0.42, 0.42))
+    glass = flat(n, n, (0.30, 0.42, 0.42))
     rgb = over(glass, (0.86, 0.87, 0.84), np.clip(0.9 * salt + specks, 0, 1))
     rgb = over(rgb, (0.80, 0.84, 0.84), scratch)
     rgb = over(rgb, (0.72, 0.74, 0.70), smear * np.float32(0.8))
     rgb = over(rgb, (0.97, 0.98, 0.96), gleam.astype(np.float32))
     inside = filled(d)
     rgb = np.where((inside > 0)[..., None], rgb, np.float32(0.0))
-    _save("pane_reference.png", rgb, alpha * inside)
+    save("pane_reference.png", rgb, alpha * inside)
 
 
 def buoy() -> None:
@@ -137,76 +123,13 @@ def buoy() -> None:
     write_text(FOLDER / "buoy.obj", "\n".join(rows) + "\n")
 
 
-def _letters(y: Floats, x: Floats, h: float, top: float, left: float) -> tuple[Floats, float]:
-    """Distance to the stencilled registration NR-04, and its width; strokes cut by stencil bridges."""
-    s, w = h * 0.19, h * 0.62
-    gap = h * 0.20
-    b, m = top + h, top + h / 2
-
-    def bar(y0: float, x0: float, y1: float, x1: float) -> Floats:
-        return polygon(y, x, [(y0, x0), (y0, x1), (y1, x1), (y1, x0)])
-
-    def bridge(x0: float, at: float) -> Floats:
-        return bar(at - h * 0.028, x0 - 2, at + h * 0.028, x0 + w + 2)
-
-    u = left
-    glyphs = []
-    n = np.minimum(
-        np.minimum(bar(top, u, b, u + s), bar(top, u + w - s, b, u + w)),
-        polygon(y, x, [(top, u), (top, u + s * 1.12), (b, u + w), (b, u + w - s * 1.12)]),
-    )
-    glyphs.append((n, bridge(u, m)))
-    u += w + gap
-    bowl = np.maximum(
-        box(y, x, top + h * 0.28, u + w * 0.42, h * 0.28, w * 0.58, h * 0.2),
-        -box(y, x, top + h * 0.28, u + w * 0.42, h * 0.28 - s, w * 0.58 - s, h * 0.09),
-    )
-    bowl = np.maximum(bowl, u - x)
-    r = np.minimum(
-        np.minimum(bowl, bar(top, u, b, u + s)),
-        polygon(
-            y,
-            x,
-            [(top + h * 0.5, u + w * 0.30), (top + h * 0.5, u + w * 0.30 + s * 1.15), (b, u + w), (b, u + w - s * 1.2)],
-        ),
-    )
-    glyphs.append((r, bridge(u, top + h * 0.28)))
-    u += w + gap
-    glyphs.append((bar(m - s * 0.45, u, m + s * 0.45, u + w * 0.5), np.full(y.shape, 1e3, np.float32)))
-    u += w * 0.5 + gap
-    zero = np.maximum(
-        box(y, x, m, u + w / 2, h / 2, w / 2, h * 0.22), -box(y, x, m, u + w / 2, h / 2 - s, w / 2 - s, h * 0.1)
-    )
-    cut = np.minimum(
-        bar(top - 2, u + w / 2 - h * 0.028, top + s + 2, u + w / 2 + h * 0.028),
-        bar(b - s - 2, u + w / 2 - h * 0.028, b + 2, u + w / 2 + h * 0.028),
-    )
-    glyphs.append((zero, cut))
-    u += w + gap
-    four = np.minimum(
-        np.minimum(
-            bar(top, u + w - s * 1.25, b, u + w - s * 0.25),
-            bar(top + h * 0.60, u, top + h * 0.60 + s * 0.9, u + w + s * 0.1),
-        ),
-        polygon(
-            y, x, [(top, u + w * 0.48), (top, u + w * 0.48 + s * 1.2), (top + h * 0.68, u + s * 1.05), (top + h * 0.68, u)]
-        ),
-    )
-    glyphs.append((four, bar(top + h * 0.46, u - 2, top + h * 0.516, u + w + 2)))
-    u += w
-    out = np.full(y.shape, 1e3, np.float32)
-    for shape, cut_away in glyphs:
-        out = np.minimum(out, np.maximum(shape, -cut_away))
-    return out, u - left
-
-
 def registration(name: str, margin: float) -> None:
     """NR-04 in worn dark paint; ``margin`` in pixels decides whether it clears the border."""
     h, w = 256, 1024
     y, x = grid(h, w)
     size = h - 2 * margin
-    _, width = _letters(y[:2, :2], x[:2, :2], size, margin, 0)
-    d, _ = _letters(y, x, size, margin, (w - width) / 2)
+    _, width = letters(y[:2, :2], x[:2, :2], size, margin, 0)
+    d, _ = letters(y, x, size, margin, (w - width) / 2)
     worn = noise(h, w, 18, 111, 4) * 0.65 + noise(h, w, 110, 112, 3) * 0.45
     paint = filled(d + (worn - 0.5) * 1.5, 1.4)
     chips = np.clip((worn - 0.70) * 12, 0, 1)
@@ -215,9 +138,9 @@ def registration(name: str, margin: float) -> None:
     if margin <= 0:
         # Overspray beyond the stencil, cut off by the picture's side.
         alpha = np.maximum(alpha, 0.22 * np.clip(1 - d / 26, 0, 1) * worn * 1.4)
-    rgb = _flat(h, w, (0.10, 0.16, 0.24)) * (0.85 + 0.3 * noise(h, w, 60, 114)[..., None])
+    rgb = flat(h, w, (0.10, 0.16, 0.24)) * (0.85 + 0.3 * noise(h, w, 60, 114)[..., None])
     rgb = np.where((alpha > 0)[..., None], rgb, np.float32(1.0))
-    _save(name, rgb, alpha)
+    save(name, rgb, alpha)
 
 
 def chevrons() -> None:
@@ -229,7 +152,7 @@ def chevrons() -> None:
     stripes = np.abs((x - fold) % 140 - 70) - 35
     yellow = filled(stripes.astype(np.float32), 1.6)
     worn = noise(h, w, 26, 121, 5)
-    rgb = _flat(h, w, (0.09, 0.09, 0.085))
+    rgb = flat(h, w, (0.09, 0.09, 0.085))
     rgb = over(rgb, (0.82, 0.62, 0.13), yellow)
     rgb = rgb * (0.82 + 0.3 * noise(h, w, 90, 122)[..., None])
     scuff = np.clip(cv2.GaussianBlur(noise(h, w, 7, 123, 3), (41, 1), 0) * 5 - 2.6, 0, 1)
@@ -237,7 +160,7 @@ def chevrons() -> None:
     edge = np.clip(-band / 10, 0, 1)
     alpha = filled(band + (worn - 0.5) * 7, 1.8) * (1 - np.clip((worn - 0.62) * 7, 0, 0.9) * (1 - 0.55 * edge))
     rgb = np.where((alpha > 0)[..., None], rgb, np.float32(1.0))
-    _save("hazard_chevrons.png", rgb, alpha)
+    save("hazard_chevrons.png", rgb, alpha)
 
 
 def _bubble() -> tuple[Floats, Floats]:
@@ -255,7 +178,7 @@ def _bubble() -> tuple[Floats, Floats]:
     inside = np.clip((r - np.hypot(y - c, x - c)) / 5 + 0.2, 0, 1)
     clear = (1 - shell) * (1 - 0.62 * rim) * (1 - 0.97 * key) * (1 - 0.6 * bounce) * (1 - 0.9 * glint)
     alpha = np.clip(1 - clear, 0, 1) * inside * filled(d, 2)
-    rgb = _flat(n, n, (0.52, 0.72, 0.74))
+    rgb = flat(n, n, (0.52, 0.72, 0.74))
     rgb = over(rgb, (0.80, 0.90, 0.90), rim.astype(np.float32))
     rgb = over(rgb, (0.98, 1.0, 0.99), np.clip(key + glint, 0, 1).astype(np.float32))
     rgb = over(rgb, (0.88, 0.96, 0.90), bounce.astype(np.float32))
@@ -265,8 +188,8 @@ def _bubble() -> tuple[Floats, Floats]:
 def bubbles() -> None:
     """A bubble with clean colour, and its faulty twin: cut from a black backdrop without taking it out."""
     rgb, alpha = _bubble()
-    _save("bubble.png", np.where((alpha > 0)[..., None], rgb, np.float32(0)), alpha)
-    _save("bubble_cut_from_black.png", rgb * alpha[..., None], alpha)
+    save("bubble.png", np.where((alpha > 0)[..., None], rgb, np.float32(0)), alpha)
+    save("bubble_cut_from_black.png", rgb * alpha[..., None], alpha)
 
 
 EMBLEM = """<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 512 512">
@@ -305,7 +228,7 @@ def emblem() -> None:
     """The survey's emblem as outlines; and its faulty twin, whose alpha is turned round."""
     write_text(FOLDER / "emblem.svg", EMBLEM)
     drawn = draw_svg(FOLDER / "emblem.svg", 256, 256)
-    _save("emblem_inside_out.png", np.where(drawn[..., 3:] > 0, drawn[..., :3], np.float32(0.09)), 1 - drawn[..., 3])
+    save("emblem_inside_out.png", np.where(drawn[..., 3:] > 0, drawn[..., :3], np.float32(0.09)), 1 - drawn[..., 3])
 
 
 def mote_masks() -> None:
@@ -321,7 +244,7 @@ def mote_masks() -> None:
     rays = np.abs(np.cos(turn * 4 + 0.4)) ** 22 * np.exp(-rho / 0.30) + np.abs(np.cos(turn * 2)) ** 60 * np.exp(-rho / 0.42)
     for name, part in (("core", core), ("halo", halo), ("rays", rays)):
         grey = np.clip(part * fade, 0, 1).astype(np.float32)
-        _save(f"mote_{name}.png", np.repeat(grey[..., None], 3, axis=2))
+        save(f"mote_{name}.png", np.repeat(grey[..., None], 3, axis=2))
 
 
 def silt() -> None:
@@ -332,8 +255,8 @@ def silt() -> None:
     rho = np.hypot(y - c, x - c) / c
     billow = noise(n, n, 70, 151, 5)
     alpha = np.clip((0.92 - rho) * 1.5 - (0.50 - billow) * 1.3, 0, 1) * np.clip((0.97 - rho) * 6, 0, 1) * 0.85
-    rgb = _flat(n, n, (0.46, 0.41, 0.33)) * (0.8 + 0.4 * noise(n, n, 40, 152)[..., None])
-    _save("silt_banded.png", rgb, np.round(alpha * 9) / 9)
+    rgb = flat(n, n, (0.46, 0.41, 0.33)) * (0.8 + 0.4 * noise(n, n, 40, 152)[..., None])
+    save("silt_banded.png", rgb, np.round(alpha * 9) / 9)
 
 
 def plume() -> None:
@@ -346,8 +269,8 @@ def plume() -> None:
     wide = 0.34 + 0.42 * np.clip(0.9 - v, 0, 1.6) / 1.6
     body = np.clip(1.15 - np.abs(u + 0.14 * (billow - 0.5)) / wide, 0, 1) * np.clip((0.94 - np.abs(v)) * 2.4, 0, 1)
     alpha = np.clip(body * 1.2 - (0.55 - billow) * 1.1, 0, 1) * np.clip((0.97 - np.hypot(u, v)) * 5, 0, 1) * 0.8
-    rgb = _flat(n, n, (0.50, 0.45, 0.37)) * (0.75 + 0.5 * noise(n, n, 36, 172)[..., None])
-    _save("silt_plume.png", rgb, alpha)
+    rgb = flat(n, n, (0.50, 0.45, 0.37)) * (0.75 + 0.5 * noise(n, n, 36, 172)[..., None])
+    save("silt_plume.png", rgb, alpha)
 
 
 def kelp() -> None:
@@ -368,9 +291,9 @@ def kelp() -> None:
     stem = np.abs(x - sway) - (3.2 - 1.6 * (1 - y / n))
     leaf = np.minimum(leaf, np.where((y > n * 0.06) & (y < n * 0.985), stem, 1e3)) + 3.0 * (noise(n, n, 14, 181) - 0.5)
     shade = 0.65 + 0.7 * noise(n, n, 30, 182)[..., None]
-    rgb = _flat(n, n, (0.30, 0.34, 0.10)) * shade
+    rgb = flat(n, n, (0.30, 0.34, 0.10)) * shade
     rgb = over(rgb.astype(np.float32), (0.42, 0.32, 0.12), filled(stem, 1.0) * np.float32(0.8))
-    _save("kelp.png", rgb, filled(leaf, 1.2))
+    save("kelp.png", rgb, filled(leaf, 1.2))
 
 
 def boat() -> None:
@@ -405,9 +328,9 @@ def mesh() -> None:
     rim = -box(y, x, n / 2, n / 2, n / 2 - 12, n / 2 - 12, 10)
     plate = box(y, x, n / 2, n / 2, n / 2 - 3, n / 2 - 3, 14)
     hole = filled(1.9 - wire, 0.7) * filled(-rim, 1.0)
-    rgb = _flat(n, n, (0.34, 0.35, 0.36)) * (0.8 + 0.4 * noise(n, n, 30, 161)[..., None])
+    rgb = flat(n, n, (0.34, 0.35, 0.36)) * (0.8 + 0.4 * noise(n, n, 30, 161)[..., None])
     rgb = over(rgb.astype(np.float32), (0.62, 0.62, 0.60), np.clip(1 - wire / 0.9, 0, 1) * np.float32(0.5))
-    _save("guard_mesh.png", rgb, filled(plate, 1.4) * (1 - hole))
+    save("guard_mesh.png", rgb, filled(plate, 1.4) * (1 - hole))
 
 
 def mote() -> None:
@@ -422,12 +345,11 @@ def mote() -> None:
     spokes = np.abs(np.cos(np.arctan2(y - c, x - c) * 3)) ** 24 * np.exp(-rho / 0.22) * 0.30
     light = (core + halo + ring + spokes) * np.clip((0.93 - rho) / 0.25, 0, 1)
     tint = np.stack([np.ones_like(rho), 0.86 - 0.18 * rho, 0.58 - 0.30 * rho], axis=-1)
-    _save("lamp_mote.png", to_display(np.clip(light[..., None] * to_linear(tint.astype(np.float32)), 0, 1)))
+    save("lamp_mote.png", to_display(np.clip(light[..., None] * to_linear(tint.astype(np.float32)), 0, 1)))
 
 
-def main() -> None:
-    """Draw everything."""
-    FOLDER.mkdir(exist_ok=True)
+def draw() -> None:
+    """Draw all of them into the demo's folder."""
     porthole()
     reference()
     buoy()
@@ -443,9 +365,3 @@ def main() -> None:
     kelp()
     boat()
     mesh()
-    moving.draw()
-    write_project(PROJECT, project())
-
-
-if __name__ == "__main__":
-    main()

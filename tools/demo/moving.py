@@ -3,13 +3,8 @@
 import numpy as np
 
 from mivex.core.base.types import Floats
-from mivex.core.picture.encode import write_picture
 from mivex.core.pixels.shapes import grid, noise
-from mivex.demo import FOLDER
-
-
-def _save(name: str, rgb: Floats, alpha: Floats) -> None:
-    write_picture(FOLDER / name, np.clip(np.dstack([rgb, alpha]), 0, 1).astype(np.float32), 8)
+from tools.demo.drawn import save
 
 
 def _bubble(n: int, seed: int, size: float) -> tuple[Floats, Floats]:
@@ -39,7 +34,7 @@ def bubble_sheets() -> None:
             part, a = _bubble(n, 300 + k, size)
             y, x = k // 4 * n, k % 4 * n
             rgb[y : y + n, x : x + n], alpha[y : y + n, x : x + n] = part, np.clip(a + fill * (a > 0.02), 0, 1)
-        _save(name, rgb, alpha)
+        save(name, rgb, alpha)
 
 
 def silt_puff() -> None:
@@ -50,7 +45,7 @@ def silt_puff() -> None:
     billow = noise(n, n, 88, 321, 5)
     alpha = np.clip((0.9 - rho) * 1.35 - (0.5 - billow) * 1.1, 0, 1) * np.clip((0.96 - rho) * 5, 0, 1)
     grey = 0.72 + 0.22 * noise(n, n, 60, 322)
-    _save("silt_puff.png", np.repeat(grey[..., None], 3, axis=2), alpha)
+    save("silt_puff.png", np.repeat(grey[..., None], 3, axis=2), alpha)
 
 
 def pilot_flame() -> None:
@@ -66,7 +61,7 @@ def pilot_flame() -> None:
     low = np.clip(1 - up * 5, 0, 1)[..., None]
     rgb = np.array((1.0, 0.42, 0.08)) * (1 - heat) + np.array((1.0, 0.86, 0.55)) * heat
     rgb = rgb * (1 - low) + np.array((0.25, 0.45, 1.0)) * low
-    _save("pilot_flame.png", rgb, alpha)
+    save("pilot_flame.png", rgb, alpha)
 
 
 def spark_and_arc() -> None:
@@ -74,7 +69,7 @@ def spark_and_arc() -> None:
     n = 32
     y, x = grid(n, n)
     rho = np.hypot((x + 0.5 - n / 2) / (n * 0.34), (y + 0.5 - n / 2) / (n * 0.44))
-    _save("spark.png", np.ones((n, n, 3)), np.clip(1.1 - rho, 0, 1) ** 1.5)
+    save("spark.png", np.ones((n, n, 3)), np.clip(1.1 - rho, 0, 1) ** 1.5)
     n = 256
     y, x = grid(n, n)
     turn, rho = np.arctan2(y - n / 2, x - n / 2), np.hypot(y - n / 2, x - n / 2) / (n / 2)
@@ -87,7 +82,7 @@ def spark_and_arc() -> None:
     core = np.exp(-((rho / 0.16) ** 2))
     alpha = np.clip(ray * 0.9 + core + 0.35 * np.exp(-((rho / 0.4) ** 2)), 0, 1) * np.clip((0.94 - rho) * 6, 0, 1)
     rgb = np.array((0.62, 0.78, 1.0)) + np.clip(core + ray * 0.6, 0, 1)[..., None] * np.array((0.38, 0.22, 0.0))
-    _save("arc_flash.png", rgb, alpha)
+    save("arc_flash.png", rgb, alpha)
 
 
 def draw() -> None:
