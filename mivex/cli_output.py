@@ -8,7 +8,7 @@ from typing import Any
 from mivex.core.base.errors import MivexError
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message
-from mivex.core.base.store import shown
+from mivex.core.base.paths import shown
 
 LONGEST = 290
 """Characters of a sentence on standard error; a name of thousands of letters ends in “…”."""

@@ -15,7 +15,8 @@ from sprites import cut_from, disc, paint, rgba
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.project.file import read_project
-from mivex.ui.fields.fields import ChoiceField, Field, NumberField
+from mivex.ui.fields.fields import ChoiceField, Field
+from mivex.ui.fields.number import NumberField
 from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.window import Window
 

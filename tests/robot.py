@@ -226,7 +226,7 @@ class Robot:
                 QTest.keyClick(line, self.chance.choice([Qt.Key.Key_Return, Qt.Key.Key_Tab, Qt.Key.Key_Escape]))
 
     def number(self):
-        from mivex.ui.fields.fields import Bar
+        from mivex.ui.fields.number import Bar
 
         bar = self._some(Bar)
         if bar is not None:

@@ -24,7 +24,7 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Surface
 from mivex.core.project.document import Delivery, Document, Overlay, Source
 from mivex.core.project.evaluate import Evaluator
-from mivex.core.proof import layouts
+from mivex.core.proof import captions, layouts
 from mivex.core.proof.flat import LAYOUTS, SURROUND, FlatView
 from mivex.core.proof.histogram import histogram
 from mivex.core.proof.layouts import draw_flat
@@ -209,7 +209,7 @@ def test_tiles_border_and_every_layout_at_every_size():
             for area in ((370, 470), (60, 40)):
                 picture = draw_flat(small, FlatView(layout=layout), *area)
                 assert picture.shape == (area[1], area[0], 3) and picture.dtype == np.uint8
-                for note in layouts.labels(small, layout, *area):
+                for note in captions.labels(small, layout, *area):
                     assert note.text
     assert (draw_flat(t, FlatView(left=900), 40, 40) == SURROUND).all()
 

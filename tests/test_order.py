@@ -1,21 +1,15 @@
 """Order: exact order and ledger against brute force written out here, looks, and the adviser against all permutations."""
 
 import itertools
-import json
-from functools import reduce
 from pathlib import Path
 
 import numpy as np
 import pytest
-from test_project import mivex_run
 
 import mivex.demo
 from mivex.core.advice.inspection import Stage
-from mivex.core.advice.order import SLIGHT, OrderEvaluator, applied, propose
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
-from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.project.file import read_project, write_project
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, ShadingInputs
 from mivex.core.stage.exact import draw_exact
@@ -24,7 +18,6 @@ from mivex.core.stage.lights import Lighting
 from mivex.core.stage.looks import look_at, tallied
 from mivex.core.stage.mesh import Mesh, nearest_point, quad
 from mivex.core.stage.passes import GROUND, RenderPlan, draw_all
-from mivex.core.stage.placements_model import Around, PanelPlace
 
 VIEW = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 24, 18)
 BLEND_NAMES = ("Translucent", "Premultiplied", "Additive", "Multiply")
@@ -230,246 +223,6 @@ def test_looks_have_the_figures_of_a_scene_worked_out_by_hand():
     focal = min(18, 24 / 1.25) / 2 / np.tan(np.radians(30))
     rho = max(256 / 6, 256 / 10) * 4 / focal
     assert abs(look_at("mip", [sharp], VIEW).values[5, 5] - np.log2(rho)) < 0.02
-
-
-def panels_stage(seed, count):
-    """Panels that stand about before an empty stage, as a project."""
-    rng = np.random.default_rng(seed)
-    rows, textures = [], {}
-    for k in range(count):
-        name = f"o{k}"
-        blend = str(rng.choice(["Translucent", "Translucent", "Premultiplied", "Additive"]))
-        rgba = rng.random(4) * (0.4 if blend == "Additive" else 1)
-        rgba[3] = rng.uniform(0.3, 0.9)
-        if blend == "Premultiplied":
-            rgba[:3] *= rgba[3]
-        textures[name] = tone(rgba)
-        place = PanelPlace(at=tuple(rng.uniform(-0.8, 0.8, 3)), yaw=float(rng.uniform(-60, 60)), width=1.6, height=1.4)
-        rows.append(
-            Overlay(
-                id=name,
-                name=name,
-                source=Source(canvas=(2, 2)),
-                places=(place,),
-                material=Material(lit=False, blend=blend, nudge=int(rng.integers(-3, 4))),
-            )
-        )
-    cameras = tuple(Camera(name=n, target=(0, 0, 0), yaw=yaw, distance=4) for n, yaw in (("a", 20), ("b", -75)))
-    doc = Document(overlays=tuple(rows), cameras=cameras, around=Around(path="none.obj"))
-    return Stage(doc, textures, {})
-
-
-def seen_by(stage, camera, size):
-    """Of every panel: where it covers the picture (6, h, w), and how far away it lies there; nothing of Mivex is used."""
-    w, h = size
-    t, p = np.radians([camera.yaw, camera.pitch])
-    out = np.array([np.sin(t) * np.cos(p), np.sin(p), np.cos(t) * np.cos(p)])
-    right = np.array([np.cos(t), 0, -np.sin(t)])
-    eye, up = out * camera.distance, np.cross(out, right)
-    focal = min(h, w / 1.25) / 2 / np.tan(np.radians(camera.fov / 2))
-    y, x = np.mgrid[:h, :w] + 0.5
-    rays = ((x - w / 2) / focal)[..., None] * right + ((h / 2 - y) / focal)[..., None] * up - out
-    covers, far = [], []
-    for o in stage.doc.overlays:
-        place, turn = o.places[0], np.radians(o.places[0].yaw)
-        n, along = np.array([np.sin(turn), 0, np.cos(turn)]), np.array([np.cos(turn), 0, -np.sin(turn)])
-        d = ((np.array(place.at) - eye) @ n) / (rays @ n)
-        off = eye + rays * d[..., None] - place.at
-        covers.append((abs(off @ along) < 0.8) & (abs(off[..., 1]) < 0.7) & (d > 0.02))
-        far.append(d)
-    return np.array(covers), np.array(far)
-
-
-def codes(light):
-    light = np.clip(light, 0, 1)
-    return np.round(np.where(light <= 0.0031308, light * 12.92, 1.055 * light ** (1 / 2.4) - 0.055) * 255)
-
-
-def best_of_all(stage, camera, size):
-    """Mean difference from far to near of every order of the overlays, in double precision; by order."""
-    covers, far = seen_by(stage, camera, size)
-    rgba = np.array([held(to_light(stage.textures[o.id].values[0, 0])) for o in stage.doc.overlays])
-    blends = [o.material.blend for o in stage.doc.overlays]
-    there = covers.any(axis=0)
-    covers, far = covers[:, there], far[:, there]
-
-    def laid(k, mask, below):
-        a = rgba[k, 3]
-        s = rgba[k, :3] * (1 if blends[k] == "Premultiplied" else a)
-        return np.where(mask[:, None], s + below * (1 if blends[k] == "Additive" else 1 - a), below)
-
-    start = np.full((far.shape[1], 3), GROUND)
-    truth, rank = start, np.argsort(-far, axis=0)
-    for step in rank:
-        for k in range(len(rgba)):
-            truth = laid(k, covers[k] & (step == k), truth)
-    shown = codes(truth)
-    return {
-        order: np.abs(codes(reduce(lambda below, k: laid(k, covers[k], below), order, start)) - shown).sum()
-        / 3
-        / (size[0] * size[1])
-        for order in itertools.permutations(range(len(rgba)))
-    }
-
-
-def to_light(code):
-    code = code.astype(float)
-    return np.append(np.where(code[:3] <= 0.04045, code[:3] / 12.92, ((code[:3] + 0.055) / 1.055) ** 2.4), code[3])
-
-
-@pytest.mark.parametrize("seeds", [range(k, k + 10) for k in range(0, 50, 10)], ids=str)
-def test_the_adviser_is_as_good_as_the_best_of_all_720_orders(seeds):
-    size = (32, 24)
-    for seed in seeds:
-        stage = panels_stage(seed, 6)
-        found = propose(stage, stage.doc.cameras, size=size)
-        every = [best_of_all(stage, c, size) for c in stage.doc.cameras]
-        best = min(np.mean([e[order] for e in every]) for order in every[0])
-        assert found.after <= best + 0.02, seed  # a pixel at an edge may round otherwise
-        assert found.after <= found.before and abs(found.before - np.mean([b for _, b, _ in found.wrong])) < 1e-9
-        assert (
-            abs(found.after - np.mean([OrderEvaluator(stage, size).error(found.doc, c) for c in stage.doc.cameras])) < 1e-9
-        )
-        assert found.unsettled or found.after <= 0.05
-
-
-def test_the_adviser_mends_settings_and_names_what_is_free_and_what_cannot_be_settled():
-    stage = panels_stage(3, 2)
-    a, b = stage.doc.overlays
-
-    def at(o, material, x, yaw, z=0.0):
-        return o.model_copy(
-            update={
-                "places": (PanelPlace(at=(x, 0.0, z), yaw=yaw, width=1.6, height=1.4),),
-                "material": Material(lit=False, **material),
-            }
-        )
-
-    # One writes depth and is drawn first, though it is nearer.
-    doc = stage.doc.model_copy(update={"overlays": (at(a, {"depth_write": True, "nudge": -2}, 0, 0, 0.4), at(b, {}, 0, 0))})
-    found = propose(Stage(doc, stage.textures, {}), doc.cameras[:1], size=(64, 40))
-    assert found.before > 1 and found.after < 1e-3 and not found.unsettled
-    # Two that cut through each other: no order settles them.
-    doc = stage.doc.model_copy(update={"overlays": (at(a, {}, 0, 40), at(b, {}, 0, -40))})
-    found = propose(Stage(doc, stage.textures, {}), doc.cameras[:1], size=(64, 40))
-    assert [(p.a, p.b, p.settles) for p in found.unsettled] == [("o0", "o1", "split")] or [
-        (p.b, p.a, p.settles) for p in found.unsettled
-    ] == [("o0", "o1", "split")]
-    # Additive ones, and those that share no pixel, may come at any time.
-    light = {"blend": "Additive"}
-    doc = stage.doc.model_copy(update={"overlays": (at(a, light, 0, 0), at(b, light, 0, 0, 1))})
-    found = propose(Stage(doc, stage.textures, {}), doc.cameras, size=(64, 40))
-    assert set(found.free) == {"o0", "o1"} and found.before == found.after == 0 and not found.nudges
-
-
-@pytest.mark.parametrize("seed", range(6))
-def test_every_proposed_change_gains_something_and_says_how_much(seed):
-    """What is left out makes it worse by what the change is said to gain; and one change does where one can."""
-    size = (48, 32)
-    stage = panels_stage(seed, 5)
-    rows = [
-        o.model_copy(update={"material": o.material.model_copy(update={"nudge": n, "depth_write": k == seed % 5})})
-        for k, (o, n) in enumerate(zip(stage.doc.overlays, (0, 3, -2, 1, 0), strict=True))
-    ]
-    stage = Stage(stage.doc.model_copy(update={"overlays": tuple(rows)}), stage.textures, {})
-    found = propose(stage, stage.doc.cameras, size=size)
-    judge = OrderEvaluator(stage, size)
-
-    def error(nudges, settings):
-        return np.mean([judge.error(applied(stage.doc, nudges, settings), c) for c in stage.doc.cameras])
-
-    assert error(found.nudges, found.settings) == pytest.approx(found.after)
-    assert set(found.gains) == {*found.nudges, *(f"{c.overlay} {c.setting}" for c in found.settings)}
-    last = len(found.nudges) + len(found.settings)
-    for key, gain in found.gains.items():
-        fewer = {k: v for k, v in found.nudges.items() if k != key}
-        kept = [c for c in found.settings if f"{c.overlay} {c.setting}" != key]
-        assert gain > 0 and error(fewer, kept) - found.after == pytest.approx(gain), key
-    if last > 1:
-        level = {o.id: 0 for o in stage.doc.overlays if o.material.nudge}
-        singles = [{k: 0} for k in level] + [{}]
-        assert all(error(s, ()) > found.after + SLIGHT for s in singles)
-
-
-@pytest.mark.parametrize("count", [63, 64, 70])
-def test_the_adviser_takes_any_number_of_overlays(count):
-    stage = panels_stage(1, 6)
-    first = stage.doc.overlays[0]
-    rng = np.random.default_rng(count)
-    rows = tuple(
-        first.model_copy(
-            update={
-                "id": f"s{k}",
-                "name": f"S{k}",
-                "material": Material(lit=False, nudge=int(rng.integers(-2, 3))),
-                "places": (PanelPlace(at=tuple(rng.uniform(-0.9, 0.9, 3)), width=0.5, height=0.5),),
-            }
-        )
-        for k in range(count)
-    )
-    doc = stage.doc.model_copy(update={"overlays": rows, "cameras": stage.doc.cameras[:1]})
-    textures = {o.id: stage.textures[first.id] for o in rows}
-    found = propose(Stage(doc, textures, {}), doc.cameras, size=(64, 40))
-    assert found.after <= found.before and all(g > 0 for g in found.gains.values())
-
-
-def test_order_on_the_command_line(tmp_path):
-    from mivex.core.picture.encode import write_picture
-
-    for k, rgba in enumerate(((0.9, 0.2, 0.1, 0.6), (0.1, 0.5, 0.9, 0.6))):
-        write_picture(tmp_path / f"{k}.png", np.tile(np.float32(rgba), (4, 4, 1)), 8)
-    rows = tuple(
-        Overlay(
-            id=f"o{k}",
-            name=f"Pane {k}",
-            source=Source(path=f"{k}.png"),
-            material=Material(lit=False, nudge=-k),
-            places=(PanelPlace(at=(0.0, 1.2, 0.5 + k), width=1.0, height=1.0),),
-        )
-        for k in range(2)
-    )
-    camera = Camera(name="c", target=(0, 1.2, 0.5), distance=3)
-    write_project(tmp_path / "p.mivex", Document(overlays=rows, cameras=(camera,)))
-    done = mivex_run("order", "p.mivex", "--json", "--ring", "2", "--camera", "c", "--apply", "better.mivex", cwd=tmp_path)
-    said = json.loads(done.stdout)
-    assert done.returncode == 0 and said["before"] > said["after"] >= 0 and len(said["cameras"]) == 3
-    better = read_project(tmp_path / "better.mivex")
-    assert {
-        o.name: o.material.nudge for o in better.overlays if o.material.nudge != {"Pane 0": 0, "Pane 1": -1}[o.name]
-    } == said["nudges"]
-    said = json.loads(mivex_run("ledger", "p.mivex", "--at", "32,20", "--size", "64x40", "--json", cwd=tmp_path).stdout)
-    assert set(said) == {"pixel", "background", "set", "exact"} and said["pixel"] == [32, 20]
-    assert [r["overlay"] for r in said["set"]][-2:] == ["Pane 1", "Pane 0"]
-    assert [r["overlay"] for r in said["exact"]][-2:] == ["Pane 0", "Pane 1"]
-    assert set(said["set"][0]) >= {
-        "overlay",
-        "part",
-        "group",
-        "nudge",
-        "depth",
-        "texel",
-        "level",
-        "colour",
-        "verdict",
-        "after",
-    }
-    assert mivex_run("render", "p.mivex", "o.exr", "--order", "exact", "--size", "64x40", cwd=tmp_path).returncode == 0
-    from mivex.core.picture.files import read_picture
-
-    pixel = read_picture(tmp_path / "o.exr").values[20, 32]
-    assert np.allclose(pixel, said["exact"][-1]["after"], atol=1e-6)
-    done = mivex_run("render", "p.mivex", "o.png", "--view", "order", "--json", "--size", "64x40", cwd=tmp_path)
-    assert json.loads(done.stdout)["max"] > 10
-    for bad in (
-        ("ledger", "p.mivex", "--at", "99,99", "--size", "64x40"),
-        ("ledger", "p.mivex", "--at", "x"),
-        ("order", "p.mivex", "--camera", "none"),
-        ("order", "p.mivex", "--ring", "-1"),
-        ("render", "p.mivex", "o.png", "--order", "maybe"),
-        ("render", "p.mivex", "o.exr", "--view", "depth"),
-    ):
-        done = mivex_run(*bad, cwd=tmp_path)
-        assert done.returncode == 2 and done.stderr.count("\n") == 1 and "Traceback" not in done.stderr
 
 
 def test_slope_bias_grows_with_how_much_a_face_leans():

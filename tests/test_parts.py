@@ -10,7 +10,8 @@ from PySide6.QtTest import QTest
 from sprites import disc, paint, rgba
 
 from mivex.core.base.errors import MivexError
-from mivex.core.evaluation.results import Results, Target
+from mivex.core.evaluation.results import Results
+from mivex.core.evaluation.targets import Target
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_levels
 from mivex.core.picture.picture import Picture
@@ -25,9 +26,10 @@ from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import PROXY_SIDE, Evaluator
 from mivex.core.stage.painter import apart
-from mivex.ui.fields.editors import CurveEdit, LevelsEdit, RampEdit
-from mivex.ui.fields.fields import Bar, NumberField
+from mivex.ui.fields.editors import CurveEdit, LevelsEdit
 from mivex.ui.fields.forms import field_for, shown_keys
+from mivex.ui.fields.number import Bar, NumberField
+from mivex.ui.fields.ramp import RampEdit
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.shell.app import application

@@ -11,7 +11,8 @@ from mivex.core.scene.draw_calls import draw_list, render
 from mivex.core.scene.picking import pick, touched_at
 from mivex.core.sheet.model import Grid, Sheet
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.ledger import DRAWN, account_of
+from mivex.core.stage.ledger import account_of
+from mivex.core.stage.pixel_history import DRAWN
 from mivex.core.stage.placements_model import Around, BillboardPlace, PanelPlace, ShapePlace
 
 W, H = 56, 44

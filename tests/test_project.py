@@ -16,7 +16,8 @@ from sprites import cut_from, disc, paint, rgba
 import mivex.core
 from mivex.cli import run
 from mivex.core.base.errors import MivexError
-from mivex.core.deliver.deliver import check_format, write_texture
+from mivex.core.deliver.deliver import write_texture
+from mivex.core.deliver.planning import check_format
 from mivex.core.deliver.project import deliver_project
 from mivex.core.material.material import Material
 from mivex.core.picture.encode import write_picture

@@ -6,7 +6,7 @@ from test_order import tone
 
 from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import CHECKS, examine_scene
-from mivex.core.findings.base import Pixel
+from mivex.core.findings.finding import Pixel
 from mivex.core.material.effects import Contact
 from mivex.core.material.material import Mapping, Material
 from mivex.core.picture.texture import Texture

@@ -12,7 +12,8 @@ from test_keeping import names
 from mivex.core.picture.encode import write_picture
 from mivex.core.project import edits
 from mivex.core.project.file import read_project
-from mivex.ui.fields.fields import ChoiceField, NumberField, TextField
+from mivex.ui.fields.fields import ChoiceField, TextField
+from mivex.ui.fields.number import NumberField
 from mivex.ui.session import engine as engine_module
 from mivex.ui.shell.app import wait_until_idle
 

@@ -16,9 +16,10 @@ from sprites import cut_from, disc, paint, rgba
 
 from mivex.core.picture.encode import write_picture
 from mivex.core.prepare import STEPS
-from mivex.ui.fields.editors import CurveEdit, LevelsEdit, RampEdit
+from mivex.ui.fields.editors import CurveEdit, LevelsEdit
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.forms import shown_keys
+from mivex.ui.fields.ramp import RampEdit
 from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.files import guess_kind
 
@@ -147,7 +148,8 @@ def test_unsaved_work_is_asked_about_and_kept_aside(window, tmp_path, small_demo
 
 def test_every_control_says_what_it_changes_and_does_change_something(window, small_demo):
     """Each setting at each station: a name, a hint, and an edit that reaches the document and can be undone."""
-    from mivex.ui.fields.fields import ChoiceField, Field, NumberField, SwitchField
+    from mivex.ui.fields.fields import ChoiceField, Field, SwitchField
+    from mivex.ui.fields.number import NumberField
 
     window.session.open(small_demo())
     window.session.choose("mote")

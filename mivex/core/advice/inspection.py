@@ -16,8 +16,8 @@ from mivex.core.project.layering import bakes_folder
 from mivex.core.scene.draw_calls import Scene, load_scene_inputs
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall
-from mivex.core.stage.ledger import FragmentRecord, PixelHistory
 from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.pixel_history import FragmentRecord, PixelHistory
 
 
 @dataclass(frozen=True, eq=False)

@@ -13,7 +13,7 @@ from typing import Any
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, term
-from mivex.core.base.store import reason
+from mivex.core.base.paths import reason
 
 BROKEN = 3
 """A child's exit code for a file that is not what it says; what it wrote on standard output tells why."""

@@ -9,9 +9,6 @@ import contextlib
 import fcntl
 import json
 import os
-import shutil
-import stat
-import tempfile
 import time
 from collections.abc import Callable, Iterable
 from pathlib import Path
@@ -19,96 +16,11 @@ from types import TracebackType
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, term
+from mivex.core.base.paths import check_path, reason, shown
+from mivex.core.base.raw_files import PREFIX, claim_name, holds, mode_of, read_all, set_aside, sync_folder, write_all
 
-PREFIX = ".mivex-"
-"""Unfinished files begin with this; those of a killed run are cleared by the next one that writes there."""
-TEXT_LIMIT = 64 << 20
 NAME_BYTES = 255
 """Longest name that Linux file systems take."""
-
-
-def shown(path: str | Path) -> str:
-    """A path as it can be printed anywhere, whatever bytes its name holds."""
-    return "".join(
-        c if c.isprintable() else "\N{REPLACEMENT CHARACTER}" for c in str(path).encode("utf-8", "replace").decode("utf-8")
-    )
-
-
-def check_path(path: str | Path) -> Path:
-    """A path that the system and every library can take; raises MivexError with the reason if it is not."""
-    text = str(path)
-    if "\0" in text:
-        raise MivexError(Message("“{text}” cannot be a file: its name holds a NUL character.", text=shown(text)))
-    try:
-        text.encode("utf-8")
-    except UnicodeEncodeError:
-        raise MivexError(
-            Message("“{text}” has a name that is not UTF-8 text; rename the file first.", text=shown(text))
-        ) from None
-    return Path(text)
-
-
-def reason(error: OSError) -> str:
-    """Why the system refused, as the end of a sentence."""
-    return (error.strerror or str(error)).lower()
-
-
-def check_regular(path: str | Path, limit: int, what: str = "file") -> Path:
-    """Refuse what is not a regular, readable, non-empty file of at most ``limit`` bytes.
-
-    Raises
-    ------
-    MivexError
-        Also for devices, pipes and sockets: reading them might never end.
-    """
-    path = check_path(path)
-    try:
-        _judge(os.stat(path), path, limit, what)
-        if not os.access(path, os.R_OK):
-            raise MivexError(Message("“{name}” cannot be read: permission is denied.", name=path.name))
-    except OSError as e:
-        raise _unreadable(path, e) from None
-    return path
-
-
-def read_bytes(path: str | Path, limit: int = TEXT_LIMIT, what: str = "file") -> bytes:
-    """Read a regular file whole, after a look at its size; raises as `check_regular` does."""
-    path = check_path(path)
-    try:
-        # Not to wait for a pipe's other end, which opening would.
-        handle = os.open(path, os.O_RDONLY | os.O_NONBLOCK | os.O_CLOEXEC)
-        with os.fdopen(handle, "rb") as f:
-            _judge(os.fstat(handle), path, limit, what)
-            return f.read(limit + 1)
-    except OSError as e:
-        raise _unreadable(path, e) from None
-
-
-def _judge(seen: os.stat_result, path: Path, limit: int, what: str) -> None:
-    name = path.name or str(path)
-    if stat.S_ISDIR(seen.st_mode):
-        raise MivexError(Message("“{name}” is a folder, not a {what}.", name=name, what=term(what)))
-    if not stat.S_ISREG(seen.st_mode):
-        raise MivexError(Message("“{name}” is a device, pipe or socket, not a {what}.", name=name, what=term(what)))
-    if seen.st_size == 0:
-        raise MivexError(Message("“{name}” is empty (0 bytes).", name=name))
-    if seen.st_size > limit:
-        raise MivexError(
-            Message(
-                "“{name}” is larger than the {limit} MB that Mivex reads of a {what}.",
-                name=name,
-                limit=limit >> 20,
-                what=term(what),
-            )
-        )
-
-
-def _unreadable(path: Path, e: OSError) -> MivexError:
-    if isinstance(e, FileNotFoundError | NotADirectoryError):
-        return MivexError(Message("There is no file “{path}”.", path=path))
-    if isinstance(e, PermissionError):
-        return MivexError(Message("“{name}” cannot be read: permission is denied.", name=path.name))
-    return MivexError(Message("“{name}” cannot be read: {e}.", name=path.name[:80], e=term(reason(e))))
 
 
 def sweep(folder: str | Path) -> int:
@@ -185,7 +97,7 @@ def finish(folder: str | Path, patience: float = 10.0) -> bool:
         try:
             if os.fstat(handle).st_nlink == 0:
                 return False  # its writer has just come to the end
-            for beside, name in json.loads(_read(handle, os.fstat(handle).st_size)):
+            for beside, name in json.loads(read_all(handle, os.fstat(handle).st_size)):
                 if Path(beside).name == beside and Path(name).name == name and beside.startswith(PREFIX):
                     with contextlib.suppress(FileNotFoundError):
                         os.replace(path.with_name(beside), path.with_name(name))
@@ -222,7 +134,7 @@ def check_target(path: str | Path) -> None:
     if str(real) in _protected:
         raise _written_over(path)
     try:
-        _mode(real)
+        mode_of(real)
         if not real.parent.is_dir():
             raise FileNotFoundError(2, os.strerror(2))
         if not os.access(real.parent, os.W_OK | os.X_OK):
@@ -308,8 +220,8 @@ class Batch:
         if str(path) in _protected or path in self._avoid:
             raise _written_over(path)
         try:
-            mode = _mode(path)
-            if _holds(path, data):
+            mode = mode_of(path)
+            if holds(path, data):
                 if verify is not None:
                     verify(path)
                 return False
@@ -317,11 +229,11 @@ class Batch:
                 finish(path.parent)
                 sweep(path.parent)
                 self._swept.add(path.parent)
-            handle, beside = _claim(path)
+            handle, beside = claim_name(path)
             self._rows.append((beside, path, handle))
             os.fchmod(handle, mode)
-            _write(handle, data)
-            if _read(handle, len(data)) != data:
+            write_all(handle, data)
+            if read_all(handle, len(data)) != data:
                 raise MivexError(
                     Message(
                         "“{path}” was written, but reading it back gave something else; the old file, if "
@@ -345,7 +257,7 @@ class Batch:
                     journals.append(self._journal(f))
             self._rename()
             for folder in folders:
-                _sync(folder)
+                sync_folder(folder)
         finally:
             # Also where a rename was refused: what is not in place by now will not be.
             for path, handle in journals:
@@ -361,7 +273,7 @@ class Batch:
             while self._rows:
                 beside, path, handle = self._rows[0]
                 try:
-                    old = None if single else _set_aside(path, beside)
+                    old = None if single else set_aside(path, beside)
                     if old is not None:
                         aside.append(old)
                     os.replace(beside, path)
@@ -397,92 +309,11 @@ class Batch:
                     finish(folder)  # another writer's, alive or killed
             with contextlib.suppress(OSError):
                 fcntl.flock(handle, fcntl.LOCK_EX)
-            _write(handle, json.dumps(rows).encode())
+            write_all(handle, json.dumps(rows).encode())
         except OSError as e:
             raise MivexError(Message("“{folder}” cannot be written: {e}.", folder=folder, e=term(reason(e)))) from None
-        _sync(folder)
+        sync_folder(folder)
         return path, handle
-
-
-def _set_aside(path: Path, beside: Path) -> Path | None:
-    """A second name for the file that is about to be replaced, so that it can be put back; none if there is no file."""
-    old = beside.with_name(f"{beside.name}.old")
-    try:
-        os.link(path, old)
-    except FileNotFoundError:
-        return None
-    except OSError:
-        shutil.copy2(path, old)  # a file system without links, or a file that belongs to somebody else
-    return old
-
-
-def _sync(folder: Path) -> None:
-    """New names reach the disk too; a file system that cannot do this has no need to."""
-    with contextlib.suppress(OSError):
-        handle = os.open(folder, os.O_RDONLY | os.O_DIRECTORY)
-        try:
-            os.fsync(handle)
-        finally:
-            os.close(handle)
-
-
-def _holds(path: Path, data: bytes) -> bool:
-    """Whether a file holds exactly these bytes."""
-    try:
-        return path.stat().st_size == len(data) and path.read_bytes() == data
-    except OSError:
-        return False
-
-
-def _mode(path: Path) -> int:
-    """Permissions for a file that replaces ``path``; refuses to replace what is no file."""
-    try:
-        seen = path.lstat()
-    except FileNotFoundError:
-        mask = os.umask(0)
-        os.umask(mask)
-        return 0o666 & ~mask
-    if stat.S_ISDIR(seen.st_mode):
-        raise MivexError(Message("“{path}” cannot be written: a folder has that name.", path=path))
-    if not stat.S_ISREG(seen.st_mode):
-        raise MivexError(Message("“{path}” cannot be written: it is a device, pipe or socket.", path=path))
-    if not os.access(path, os.W_OK):
-        raise MivexError(Message("“{path}” cannot be written: permission is denied.", path=path))
-    return seen.st_mode & 0o777
-
-
-def _claim(path: Path) -> tuple[int, Path]:
-    """A new, locked, empty file beside ``path`` with the same ending."""
-    while True:
-        handle, name = tempfile.mkstemp(prefix=PREFIX, suffix=path.suffix, dir=path.parent)
-        try:
-            with contextlib.suppress(OSError):
-                fcntl.flock(handle, fcntl.LOCK_EX)
-            # Another run may have swept it before it was locked.
-            if os.fstat(handle).st_nlink:
-                return handle, Path(name)
-        except BaseException:
-            os.close(handle)
-            raise
-        os.close(handle)
-
-
-def _write(handle: int, data: bytes) -> None:
-    view, at = memoryview(data), 0
-    while at < len(view):
-        at += os.write(handle, view[at : at + (1 << 26)])
-    os.fsync(handle)
-
-
-def _read(handle: int, size: int) -> bytes:
-    parts, at = [], 0
-    while at < size + 1:
-        part = os.pread(handle, min(1 << 26, size + 1 - at), at)
-        if not part:
-            break
-        parts.append(part)
-        at += len(part)
-    return b"".join(parts)
 
 
 def write_bytes(path: str | Path, data: bytes, verify: Callable[[Path], None] | None = None) -> bool:

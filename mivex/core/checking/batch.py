@@ -15,7 +15,7 @@ from pydantic import BaseModel
 
 from mivex.core.base.bands import WORKERS, one_core
 from mivex.core.base.log import sentence
-from mivex.core.base.store import shown
+from mivex.core.base.paths import shown
 from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import Finding, MotionSubject, Repair, Subject, examine, examine_motion, examine_scene
 from mivex.core.picture.files import read_picture

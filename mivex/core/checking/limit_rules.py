@@ -13,8 +13,9 @@ from pydantic import Field, ValidationError
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message
+from mivex.core.base.paths import read_bytes, shown
 from mivex.core.base.settings import Frozen
-from mivex.core.base.store import read_bytes, shown, write_bytes
+from mivex.core.base.store import write_bytes
 from mivex.core.checking.batch import Report
 from mivex.core.findings import CHECKS
 from mivex.core.project.recipe import explain

@@ -16,7 +16,7 @@ from mivex.core.base.messages import Message
 from mivex.core.base.store import check_folder
 from mivex.core.deliver.deliver import write_texture
 from mivex.core.findings import Subject, examine, likely
-from mivex.core.findings.base import Finding
+from mivex.core.findings.finding import Finding
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear

@@ -7,8 +7,7 @@ _emissive_strength, _variants and KHR_texture_transform.
 """
 
 import json
-from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass, field
+from collections.abc import Mapping, Sequence
 from typing import Any
 
 import numpy as np
@@ -16,20 +15,16 @@ from numpy.typing import NDArray
 
 from mivex import __version__
 from mivex.core.base.messages import Message, term
-from mivex.core.base.types import Doubles, Floats
+from mivex.core.base.types import Doubles
+from mivex.core.deliver.gltf_parts import GltfBuilder, GltfPictures, PictureName
 from mivex.core.deliver.sources import Surfaces
 from mivex.core.material.material import Material
-from mivex.core.picture.encode import picture_bytes
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS
-from mivex.core.pixels.colour import to_display, to_linear
-from mivex.core.project.delivery import COLOUR_ALPHA, STOCK, FilePlan
+from mivex.core.pixels.colour import to_linear
+from mivex.core.project.delivery import COLOUR_ALPHA, STOCK
 from mivex.core.project.document import Document, Overlay
 from mivex.core.stage.mesh import Mesh
-
-_FLOAT, _UINT = 5126, 5125
-_ARRAY, _ELEMENTS = 34962, 34963
-_REPEAT, _CLAMP, _LINEAR, _TRILINEAR = 10497, 33071, 9729, 9987
 
 
 def unsaid(o: Overlay, doc: Document) -> list[str]:
@@ -72,103 +67,11 @@ def unsaid(o: Overlay, doc: Document) -> list[str]:
     return rows
 
 
-@dataclass
-class _Builder:
-    """Collects what a file is made of; indices are given as things are added."""
-
-    blob: bytearray = field(default_factory=bytearray)
-    views: list[dict[str, Any]] = field(default_factory=list)
-    accessors: list[dict[str, Any]] = field(default_factory=list)
-    images: list[dict[str, Any]] = field(default_factory=list)
-    textures: list[dict[str, Any]] = field(default_factory=list)
-    samplers: list[dict[str, Any]] = field(default_factory=list)
-    materials: list[dict[str, Any]] = field(default_factory=list)
-    meshes: list[dict[str, Any]] = field(default_factory=list)
-    nodes: list[dict[str, Any]] = field(default_factory=list)
-    used: set[str] = field(default_factory=set)
-
-    def view(self, data: bytes, target: int | None = None) -> int:
-        self.blob += bytes(-len(self.blob) % 4)
-        row: dict[str, Any] = {"buffer": 0, "byteOffset": len(self.blob), "byteLength": len(data)}
-        if target:
-            row["target"] = target
-        self.blob += data
-        self.views.append(row)
-        return len(self.views) - 1
-
-    def floats(self, values: NDArray, *, bounds: bool = False) -> int:
-        v = np.ascontiguousarray(values, np.float32)
-        row: dict[str, Any] = {
-            "bufferView": self.view(v.tobytes(), _ARRAY),
-            "componentType": _FLOAT,
-            "count": len(v),
-            "type": f"VEC{v.shape[1]}",
-        }
-        if bounds:
-            row |= {"min": [float(x) for x in v.min(axis=0)], "max": [float(x) for x in v.max(axis=0)]}
-        self.accessors.append(row)
-        return len(self.accessors) - 1
-
-    def numbers(self, values: NDArray) -> int:
-        v = np.ascontiguousarray(values.reshape(-1), np.uint32)
-        self.accessors.append(
-            {"bufferView": self.view(v.tobytes(), _ELEMENTS), "componentType": _UINT, "count": len(v), "type": "SCALAR"}
-        )
-        return len(self.accessors) - 1
-
-    def use(self, extension: str) -> str:
-        self.used.add(extension)
-        return extension
-
-
-PictureName = Callable[[FilePlan, Texture], str]
-
-
-def _straight(t: Texture) -> Texture:
-    """A texture as glTF wants it: colour not multiplied by alpha, 8 bits."""
-    values: Floats = t.values
-    if t.premultiplied:
-        a = values[..., 3:]
-        light = values[..., :3] if t.data else to_linear(values[..., :3])
-        light = np.divide(light, a, out=light.copy(), where=a > 0)
-        values = np.concatenate([np.clip(light if t.data else to_display(light), 0, 1), a], axis=2)
-    return Texture(values, traits=t.traits.but(premultiplied=False, coverage=0.0, weighed=False), bits=8)
-
-
 _PLANS = {f.pattern: f.model_copy(update={"always": False, "format": "png", "bits": 8}) for f in STOCK["surface"].files}
 _BASE = _PLANS["{name}"].model_copy(update={"channels": dict(COLOUR_ALPHA)})
 
 
-class _Pictures:
-    """Pictures of an overlay's material in a file: embedded, or named beside it."""
-
-    def __init__(self, build: _Builder, surfaces: Surfaces, name: PictureName | None) -> None:
-        self.build, self.surfaces, self.name = build, surfaces, name
-
-    def add(self, o: Overlay, plan: FilePlan) -> int | None:
-        """Index of the texture of a plan; None where nothing varies in it."""
-        made = self.surfaces.file(o, plan, 8)
-        if made is None:
-            return None
-        made = _straight(made)
-        b = self.build
-        if self.name is None:
-            values = made.values if made.has_alpha else np.ascontiguousarray(made.values[..., :3])
-            png = picture_bytes(".png", values, 8, data=made.data)
-            b.images.append(
-                {"bufferView": b.view(png), "mimeType": "image/png", "name": plan.pattern.format(name=o.name, kind=o.kind)}
-            )
-        else:
-            b.images.append({"uri": self.name(plan, made)})
-        wrap = _REPEAT if o.material.tiling else _CLAMP
-        sampler = {"magFilter": _LINEAR, "minFilter": _TRILINEAR, "wrapS": wrap, "wrapT": wrap}
-        if sampler not in b.samplers:
-            b.samplers.append(sampler)
-        b.textures.append({"source": len(b.images) - 1, "sampler": b.samplers.index(sampler)})
-        return len(b.textures) - 1
-
-
-def _placed(build: _Builder, m: Material, cell: Sequence[float] | None, second: bool) -> dict[str, Any]:
+def _placed(build: GltfBuilder, m: Material, cell: Sequence[float] | None, second: bool) -> dict[str, Any]:
     """What every reference to a texture says of where it is read."""
     more: dict[str, Any] = {"texCoord": 1} if second else {}
     (a, _, c), (_, e, f) = m.mapping.rows
@@ -182,7 +85,7 @@ def _placed(build: _Builder, m: Material, cell: Sequence[float] | None, second: 
     return more
 
 
-def _material(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture, second: bool) -> int:
+def _material(build: GltfBuilder, o: Overlay, pictures: GltfPictures, texture: Texture, second: bool) -> int:
     m, f = o.material, o.material.finish
     cells = texture.traits.cells
     where = _placed(build, m, cells[0] if cells else None, second)
@@ -228,7 +131,7 @@ def _material(build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture
 
 
 def _glow(
-    build: _Builder, o: Overlay, pictures: _Pictures, texture: Texture, made: dict[str, Any], where: dict[str, Any]
+    build: GltfBuilder, o: Overlay, pictures: GltfPictures, texture: Texture, made: dict[str, Any], where: dict[str, Any]
 ) -> None:
     f = o.material.finish
     strength = f.glow.strength or (1.0 if "emissive" in texture.channels else 0.0)
@@ -282,7 +185,7 @@ def tangents(position: Doubles, normal: Doubles, uv: Doubles, index: NDArray[np.
     return np.concatenate([along, sign[:, None]], axis=1)
 
 
-def _geometry(build: _Builder, mesh: Mesh, m: Material, bumps: int | None = None) -> dict[str, Any]:
+def _geometry(build: GltfBuilder, mesh: Mesh, m: Material, bumps: int | None = None) -> dict[str, Any]:
     """Attributes and triangles of a mesh; ``bumps``: the UV set that its normal map is read by."""
     # Corners that no triangle uses would be more than is drawn.
     used, index = np.unique(mesh.index, return_inverse=True)
@@ -304,7 +207,7 @@ def _geometry(build: _Builder, mesh: Mesh, m: Material, bumps: int | None = None
 
 def bare_gltf(mesh: Mesh, name: str, grey: float = 0.5, rough: float = 0.6) -> bytes:
     """A mesh of plain grey as one binary file: surroundings of the artist's."""
-    build = _Builder()
+    build = GltfBuilder()
     build.materials.append(
         {
             "name": name,
@@ -354,8 +257,8 @@ def overlay_gltf(
     (bytes, bytes)
         The file, and its binary part where that lies beside it.
     """
-    build = _Builder()
-    pictures = _Pictures(build, surfaces, name)
+    build = GltfBuilder()
+    pictures = GltfPictures(build, surfaces, name)
     second = bool(o.material.mapping.uv_set) and all(m.uv1 is not None for _, m in meshes)
     variants = [v for v in doc.overlays if v.variant_of == o.id and v.source.ready]
     materials = [_material(build, v, pictures, surfaces.texture_of(v), second) for v in (o, *variants)]
@@ -383,7 +286,7 @@ def overlay_gltf(
     return _binary(tree, bytes(build.blob)), b""
 
 
-def _tree(build: _Builder, variants: Sequence[str]) -> dict[str, Any]:
+def _tree(build: GltfBuilder, variants: Sequence[str]) -> dict[str, Any]:
     tree: dict[str, Any] = {
         "asset": {"version": "2.0", "generator": Message("Mivex {version}", version=__version__)},
         "scene": 0,

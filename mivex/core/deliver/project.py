@@ -13,11 +13,13 @@ from mivex import __version__
 from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.messages import Message
-from mivex.core.base.store import Batch, encoded, finish, read_bytes
+from mivex.core.base.paths import read_bytes
+from mivex.core.base.store import Batch, encoded, finish
 from mivex.core.base.types import Floats
-from mivex.core.deliver.deliver import Bench, Delivered, Planned, deliver, file_name, stage_json
+from mivex.core.deliver.deliver import Delivered, deliver, stage_json
 from mivex.core.deliver.gltf import bare_gltf, overlay_gltf, unsaid
 from mivex.core.deliver.motion_file import motion_file
+from mivex.core.deliver.planning import Bench, Planned, file_name
 from mivex.core.deliver.sources import Surfaces
 from mivex.core.layers.masks import Values
 from mivex.core.motion.model import Effect

@@ -10,7 +10,8 @@ from numpy.typing import NDArray
 
 from mivex import __version__
 from mivex.core.base.messages import Message, term
-from mivex.core.deliver.deliver import Delivered, Planned
+from mivex.core.deliver.deliver import Delivered
+from mivex.core.deliver.planning import Planned
 from mivex.core.findings import Subject, examine
 from mivex.core.picture.encode import picture_bytes
 from mivex.core.picture.texture import Texture

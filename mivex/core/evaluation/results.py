@@ -7,11 +7,12 @@ Nothing here knows of a window or of threads.
 
 import time
 from collections.abc import Callable, Hashable, Mapping
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
 from mivex.core.base.messages import Message, term
+from mivex.core.evaluation.targets import Result, Target
 from mivex.core.findings import (
     Finding,
     MotionSubject,
@@ -22,8 +23,8 @@ from mivex.core.findings import (
     examine_scene,
     likely,
 )
-from mivex.core.findings.facts import TextureMetrics, facts_of
-from mivex.core.picture.picture import Picture, guess_meaning
+from mivex.core.findings.facts import facts_of
+from mivex.core.picture.picture import guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import PROXY_SIDE, Evaluator
@@ -32,7 +33,6 @@ from mivex.core.project.looking import view_texture
 from mivex.core.proof.histogram import histogram
 from mivex.core.scene.draw_calls import Scene, build_environment, place_mesh
 from mivex.core.stage.mesh import Mesh
-from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.placement_geometry import with_uvs
 from mivex.core.stage.placements_model import MeshPlace
 
@@ -41,82 +41,6 @@ AT_HAND = 4096 * 4096
 INPUTS = 12
 """Steps' inputs that are kept."""
 Stop = Callable[[], bool]
-
-
-@dataclass(frozen=True)
-class Target:
-    """Something that can be shown.
-
-    Attributes
-    ----------
-    overlay : str
-        Id of an overlay; empty for a picture file.
-    until : int
-        What its step of that number receives; −1: the finished overlay.
-    path, meaning : str
-        A picture file that materials read, and how.
-    look : str
-        A view into its layers; see `mivex.core.project.looking`.
-    """
-
-    overlay: str = ""
-    until: int = -1
-    path: str = ""
-    meaning: str = ""
-    look: str = ""
-
-    def __post_init__(self) -> None:
-        # Targets are looked up hundreds of times an edit: hashed once.
-        object.__setattr__(self, "_hash", hash((self.overlay, self.until, self.path, self.meaning, self.look)))
-
-    def __hash__(self) -> int:
-        return self._hash  # type: ignore[attr-defined, no-any-return]
-
-    @property
-    def finished(self) -> bool:
-        """The overlay or file itself, not something on the way to it."""
-        return self.until < 0 and not self.look
-
-
-@dataclass(frozen=True, eq=False)
-class Result:
-    """What is known of a target.
-
-    Attributes
-    ----------
-    target : Target
-    key : hashable
-        What it was made of; out of date when the document says otherwise.
-    full : bool
-        At full size; otherwise a proxy, and `key` is not to be relied on.
-    picture : Picture, optional
-        What it starts from.
-    meaning : (meaning, reason), optional
-        What that picture was taken for.
-    texture, before : Texture, optional
-        Finished, and before the first step.
-    examined : hashable
-        What `findings` and `figures` were measured for; None: not yet.
-    findings : tuple of Finding
-    figures : TextureMetrics, optional
-    mesh : LoadedMesh, optional
-        Of a mesh file.
-    problem : str
-        Why there is no texture, or no mesh.
-    """
-
-    target: Target
-    key: Hashable = None
-    full: bool = False
-    picture: Picture | None = None
-    meaning: tuple[str, str] | None = None
-    texture: Texture | None = None
-    before: Texture | None = None
-    examined: Hashable = None
-    findings: tuple[Finding, ...] = ()
-    figures: TextureMetrics | None = None
-    mesh: LoadedMesh | None = None
-    problem: str = ""
 
 
 NOTHING = Result(Target())

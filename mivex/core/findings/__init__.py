@@ -8,8 +8,9 @@ from dataclasses import replace
 from mivex.core.base.bands import checkpoint
 from mivex.core.base.discovery import found_in
 from mivex.core.base.errors import Stopped
-from mivex.core.findings.base import Check, Finding, Look, MotionSubject, Repair, SceneSubject, Subject, Texels
-from mivex.core.findings.base import likely as likely
+from mivex.core.findings.base import Check, MotionSubject, SceneSubject, Subject
+from mivex.core.findings.finding import Finding, Look, Repair, Texels
+from mivex.core.findings.finding import likely as likely
 
 CHECKS: dict[str, Check] = {c.id: c for c in found_in(__name__, __path__, "CHECKS")}
 """Every check by its id."""

@@ -9,7 +9,8 @@ from pathlib import Path
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, term
-from mivex.core.base.store import reason, write_bytes
+from mivex.core.base.paths import reason
+from mivex.core.base.store import write_bytes
 
 ASSETS = Path(__file__).parent.parent / "assets" / "desktop"
 PLACES = {

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message
-from mivex.core.base.store import read_bytes, shown
+from mivex.core.base.paths import read_bytes, shown
 from mivex.core.stage.mesh import Mesh, checked
 
 _KINDS = {5121: np.uint8, 5123: np.uint16, 5125: np.uint32, 5126: np.float32}

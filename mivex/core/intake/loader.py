@@ -13,7 +13,7 @@ from pydantic import TypeAdapter, ValidationError
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.messages import Message
-from mivex.core.base.store import read_bytes, shown
+from mivex.core.base.paths import read_bytes, shown
 from mivex.core.deliver.blend_sheet import EFFECTS, SHEET_VERSION
 from mivex.core.deliver.motion_file import MOTION_VERSION, MotionFile
 from mivex.core.deliver.project import listing_of

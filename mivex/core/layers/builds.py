@@ -15,8 +15,9 @@ from pydantic import Field, ValidationError
 
 from mivex.core.base.errors import MivexError, what_is_invalid
 from mivex.core.base.messages import InSentence, Message, named, term
+from mivex.core.base.paths import read_bytes, shown
 from mivex.core.base.settings import OmitDefaultsModel, new_id
-from mivex.core.base.store import read_bytes, shown, write_text
+from mivex.core.base.store import write_text
 from mivex.core.layers.channels import COLOURED
 from mivex.core.layers.model import Group, Layer
 

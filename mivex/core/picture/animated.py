@@ -9,7 +9,8 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import MAX_TEXELS, check_size
 from mivex.core.base.messages import Message
-from mivex.core.base.store import read_bytes, shown, write_bytes
+from mivex.core.base.paths import read_bytes, shown
+from mivex.core.base.store import write_bytes
 from mivex.core.base.types import Floats
 
 cv2 = Lazy("cv2")

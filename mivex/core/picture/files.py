@@ -20,7 +20,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, WORDS
 from mivex.core.base.messages import Message, term
-from mivex.core.base.store import check_regular, read_bytes
+from mivex.core.base.paths import check_regular, read_bytes
 from mivex.core.picture import ktx2, targa
 from mivex.core.picture.picture import Picture
 

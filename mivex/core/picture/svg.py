@@ -22,7 +22,7 @@ from mivex.core.base.guarded import BROKEN, run_guarded
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import fits
 from mivex.core.base.messages import Message, term
-from mivex.core.base.store import read_bytes, shown
+from mivex.core.base.paths import read_bytes, shown
 from mivex.core.base.types import Floats
 from mivex.core.picture.lettering import FONT_FOLDER, FONTS
 from mivex.core.pixels.colour import to_display, to_linear

@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message
-from mivex.core.base.store import read_bytes
+from mivex.core.base.paths import read_bytes
 
 _FOOTER = b"TRUEVISION-XFILE.\x00"
 _PREMULTIPLIED = 4

@@ -9,7 +9,8 @@ from pathlib import Path
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.log import state_folder
-from mivex.core.base.store import TEXT_LIMIT, read_bytes, write_bytes
+from mivex.core.base.paths import TEXT_LIMIT, read_bytes
+from mivex.core.base.store import write_bytes
 
 KEPT = 12
 """Earlier saves of a project that are kept."""

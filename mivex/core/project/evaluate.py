@@ -16,7 +16,7 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.memory import kept_bytes
 from mivex.core.base.messages import Message, term
-from mivex.core.base.store import read_bytes
+from mivex.core.base.paths import read_bytes
 from mivex.core.base.types import Floats
 from mivex.core.layers.heights import normals_of, occlusion_of
 from mivex.core.layers.masks import LayerInputs

@@ -13,7 +13,8 @@ from pydantic import ValidationError
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, term
-from mivex.core.base.store import check_path, encoded, protect, read_bytes, shown, write_bytes
+from mivex.core.base.paths import check_path, read_bytes, shown
+from mivex.core.base.store import encoded, protect, write_bytes
 from mivex.core.motion.model import Effect
 from mivex.core.project.document import VERSION, Document, Overlay
 from mivex.core.project.layering import use_each_other, with_paths

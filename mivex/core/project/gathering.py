@@ -7,7 +7,8 @@ from pathlib import Path
 
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.messages import Message, named, term
-from mivex.core.base.store import Batch, read_bytes, reason, shown
+from mivex.core.base.paths import read_bytes, reason, shown
+from mivex.core.base.store import Batch
 from mivex.core.project.document import Document
 from mivex.core.project.file import absolute, paths_of, with_all_paths
 

@@ -17,7 +17,8 @@ from pathlib import Path
 from mivex.core.base.errors import MivexError
 from mivex.core.base.log import state_folder
 from mivex.core.base.messages import InSentence, Message
-from mivex.core.base.store import Batch, encoded, read_bytes
+from mivex.core.base.paths import read_bytes
+from mivex.core.base.store import Batch, encoded
 from mivex.core.project.document import Document
 from mivex.core.project.file import Stamp, loads
 

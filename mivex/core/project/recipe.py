@@ -11,7 +11,8 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from mivex.core.base.errors import MivexError, what_is_invalid
 from mivex.core.base.messages import Message, named, term
-from mivex.core.base.store import read_bytes, write_text
+from mivex.core.base.paths import read_bytes
+from mivex.core.base.store import write_text
 from mivex.core.layers.step import STEP as BUILD_STEP
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams

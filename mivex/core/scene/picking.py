@@ -11,8 +11,9 @@ from mivex.core.scene.draw_calls import build_environment, frame_at, is_sliced, 
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall
-from mivex.core.stage.ledger import DRAWN, fragments_at
+from mivex.core.stage.ledger import fragments_at
 from mivex.core.stage.mesh import Mesh, crossing
+from mivex.core.stage.pixel_history import DRAWN
 from mivex.core.stage.placements_model import MeshPlace
 
 

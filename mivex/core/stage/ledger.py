@@ -5,13 +5,12 @@ leaves is read off. So the last line is the picture's pixel, bit for bit.
 """
 
 from collections.abc import Callable, Collection
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from functools import partial
 
 import numpy as np
 
 from mivex.core.base.lazy import Lazy
-from mivex.core.base.messages import Message, joined
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import MipChain, build_chain
@@ -21,116 +20,15 @@ from mivex.core.stage.exact import SORTED, in_lists, lay_lists
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, RenderPlan, frame_record, run, sink_of
+from mivex.core.stage.pixel_history import DRAWN, HIDDEN, FragmentRecord, PixelHistory, rgba_of
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _shade = Lazy("mivex.core.stage.kernels.shade")
 _settle = Lazy("mivex.core.stage.kernels.settle")
 _merge = Lazy("mivex.core.pixels.kernels.merge")
 
-Rgba = tuple[float, float, float, float]
 HELD = 8
 """Pictures of what lies behind refracting things that a book keeps."""
-DRAWN, HIDDEN, CUT, DOTTED, LAYS = range(5)
-"""Verdicts: it was drawn; hidden by depth; below the cutoff; not in the dither matrix; it only lays its depth."""
-
-
-@dataclass(frozen=True)
-class FragmentRecord:
-    """One fragment.
-
-    Attributes
-    ----------
-    name : str
-        The overlay's name, or what of the surroundings it is.
-    owner, part : str
-        Id of the overlay and number of its placement; empty for surroundings.
-    face : int
-        Number of the polygon: tells fragments of one placement apart.
-    group, nudge : str, int
-    blend : str
-    depth : float
-        Metres from the eye's plane.
-    texel : (u, v)
-    level : float
-        Mip level that was read.
-    colour : (r, g, b, a)
-        As it meets the picture: linear, lit, tinted, alpha times opacity.
-    factors : (source, destination)
-    code : int
-        The verdict; see `DRAWN`.
-    by : str
-        What hides it.
-    hides : tuple of str
-        What is hidden later because this wrote depth.
-    wrote : bool
-        It wrote depth.
-    after : (r, g, b, a)
-        The pixel after it.
-    """
-
-    name: str
-    owner: str
-    part: str
-    face: int
-    group: str
-    nudge: int
-    blend: str
-    depth: float
-    texel: tuple[float, float]
-    level: float
-    colour: Rgba
-    factors: tuple[str, str]
-    code: int
-    by: str
-    hides: tuple[str, ...]
-    wrote: bool
-    after: Rgba
-
-    @property
-    def verdict(self) -> str:
-        """In words."""
-        if self.code == HIDDEN:
-            return Message("hidden by {by}", by=self.by)
-        if self.code != DRAWN:
-            return {CUT: "discarded by cutoff", DOTTED: "discarded by the matrix", LAYS: "lays its depth"}[self.code]
-        if self.hides:
-            return Message("drawn, wrote depth and so hid {parts}", parts=joined(", ", dict.fromkeys(self.hides)))
-        return "drawn, wrote depth" if self.wrote else "drawn"
-
-
-@dataclass(frozen=True)
-class PixelHistory:
-    """One pixel.
-
-    Attributes
-    ----------
-    pixel : (x, y)
-    background : (r, g, b, a)
-        Where nothing has been drawn.
-    set, exact : tuple of FragmentRecord
-    """
-
-    pixel: tuple[int, int]
-    background: Rgba
-    set: tuple[FragmentRecord, ...]
-    exact: tuple[FragmentRecord, ...]
-
-    def end(self, order: str = "set") -> Rgba:
-        """The pixel's colour at the end."""
-        rows = self.set if order == "set" else self.exact
-        return rows[-1].after if rows else self.background
-
-    @property
-    def elsewhere(self) -> frozenset[int]:
-        """Faces of drawn lines that stand at another place in exact order than in the order set."""
-        a = [r.face for r in self.set if r.code == DRAWN and r.owner]
-        b = [r.face for r in self.exact if r.code == DRAWN and r.owner]
-        return frozenset(f for f, g in zip(a, b, strict=False) if f != g) | (set(a) ^ set(b))
-
-
-def _four(v: Floats) -> Rgba:
-    r, g, b, a = (float(x) for x in v)
-    return r, g, b, a
 
 
 class _Pixel:
@@ -220,13 +118,13 @@ def _line(
         1 / iw + float(shot.polys[face]["bias"]),
         (float(facts[4]), float(facts[5])),
         float(facts[6]),
-        _four(facts[:4]),
+        rgba_of(facts[:4]),
         BLENDS[m.blend].colour_factors,
         code,
         by,
         (),
         wrote,
-        _four(after),
+        rgba_of(after),
     )
 
 
@@ -363,7 +261,7 @@ class FragmentQuery:
         without = set(off)
         gone = [{i for i, d in enumerate(rows) if (d.owner, d.part) in without} for rows in (self.draws, self.sorted)]
         first = _Pixel(self.shot, self.lighting, self.shadows, x, y, partial(self._behind, "set", gone[0]))
-        background = _four(first.colour)
+        background = rgba_of(first.colour)
         lines = _set_lines(first, self.draws, gone[0])
         second = _Pixel(self.exact, self.lighting, self.shadows, x, y, partial(self._behind, "exact", gone[1]))
         exact = _exact_lines(second, self.sorted, gone[1], _set_lines(second, self.sorted, gone[1], whole=False))

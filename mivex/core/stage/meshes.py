@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.guarded import BROKEN, run_guarded
 from mivex.core.base.messages import Message
-from mivex.core.base.store import check_regular, read_bytes, shown
+from mivex.core.base.paths import check_regular, read_bytes, shown
 from mivex.core.base.types import Doubles
 from mivex.core.stage.mesh import Mesh, checked
 

@@ -4,77 +4,17 @@ from collections.abc import Callable
 from typing import Any
 
 import numpy as np
-from numpy.typing import NDArray
 from PySide6.QtCore import QPointF, QRectF, Qt, Signal
-from PySide6.QtGui import QBrush, QColor, QKeyEvent, QLinearGradient, QMouseEvent, QPainter, QPaintEvent, QPen, QPolygonF
-from PySide6.QtWidgets import QColorDialog, QHBoxLayout, QLabel, QPushButton, QWidget
+from PySide6.QtGui import QColor, QKeyEvent, QMouseEvent, QPaintEvent, QPen, QPolygonF
+from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QWidget
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message
-from mivex.core.prepare.tinting import Stop
 from mivex.core.prepare.tones import STRAIGHT, through
 from mivex.ui import theme
 from mivex.ui.fields.fields import Field
-from mivex.ui.fields.line import Held
-
-Counts = NDArray[np.int64]
-_GRIP = 9.0
-
-
-def draw_histogram(p: QPainter, box: QRectF, counts: Counts | None, colour: str = "#6c6c6c") -> None:
-    """Columns of a histogram; the ends, often huge, do not squash the rest."""
-    if counts is None or counts.sum() == 0:
-        return
-    inner = counts[1:-1]
-    top = max(float(np.percentile(inner, 99.5)) if inner.size else 1.0, float(counts.sum()) / 4000, 1.0)
-    heights = np.minimum(counts / top, 1.0) ** 0.5
-    n = len(counts)
-    points = [QPointF(box.left(), box.bottom())]
-    for i, v in enumerate(heights):
-        x0, x1 = box.left() + box.width() * i / n, box.left() + box.width() * (i + 1) / n
-        y = box.bottom() - box.height() * float(v)
-        points += [QPointF(x0, y), QPointF(x1, y)]
-    points.append(QPointF(box.right(), box.bottom()))
-    p.setPen(Qt.PenStyle.NoPen)
-    p.setBrush(QColor(colour))
-    p.setRenderHint(QPainter.RenderHint.Antialiasing, False)  # columns stand upright; smoothing them costs milliseconds
-    p.drawPolygon(QPolygonF(points))
-    p.setRenderHint(QPainter.RenderHint.Antialiasing)
-
-
-class Plane(QWidget):
-    """A framed area with coordinates from 0 to 1, right and up; the base of the editors."""
-
-    takes_keys = True
-    _held = Held()
-
-    def __init__(self, height: int) -> None:
-        super().__init__()
-        self.setFixedHeight(height)
-        self.setFocusPolicy(Qt.FocusPolicy.StrongFocus)
-        self.setMouseTracking(True)
-
-    @property
-    def area(self) -> QRectF:
-        """Where 0 to 1 lies."""
-        return QRectF(self.rect()).adjusted(6.5, 6.5, -6.5, -6.5)
-
-    def spot(self, x: float, y: float) -> QPointF:
-        """Coordinates to pixels."""
-        a = self.area
-        return QPointF(a.left() + a.width() * x, a.bottom() - a.height() * y)
-
-    def at(self, spot: QPointF) -> tuple[float, float]:
-        """Pixels to coordinates, not clipped."""
-        a = self.area
-        return (spot.x() - a.left()) / a.width(), (a.bottom() - spot.y()) / a.height()
-
-    def ground(self, p: QPainter) -> None:
-        """Frame and field."""
-        p.setRenderHint(QPainter.RenderHint.Antialiasing)
-        p.setPen(QPen(QColor(theme.CHOSEN if self.hasFocus() else theme.LINE), 1))
-        p.setBrush(QColor(theme.FIELD))
-        p.drawRoundedRect(QRectF(self.rect()).adjusted(0.5, 0.5, -0.5, -0.5), 3, 3)
+from mivex.ui.fields.plane import GRIP, Counts, Plane, draw_histogram
+from mivex.ui.fields.ramp import RampField
 
 
 class CurveEdit(Plane):
@@ -111,7 +51,7 @@ class CurveEdit(Plane):
     def _near(self, at: QPointF) -> int:
         near = [((self.spot(x, y) - at).manhattanLength(), i) for i, (x, y) in enumerate(self.points)]
         best = min(near)
-        return best[1] if best[0] < 2 * _GRIP else -1
+        return best[1] if best[0] < 2 * GRIP else -1
 
     def _put(self, points: list[tuple[float, float]]) -> None:
         self.points = tuple(points)
@@ -191,136 +131,6 @@ class CurveField(Field):
         self.edit.update()
 
 
-class RampEdit(Plane):
-    """A colour ramp: click below it adds a colour, drag moves it, double click or Return changes it."""
-
-    changed = Signal(object)
-    released = Signal()
-
-    def __init__(self) -> None:
-        super().__init__(58)
-        self.stops: tuple[Stop, ...] = ()
-        self.chosen = 0
-        self._held = False
-
-    @property
-    def _bar(self) -> QRectF:
-        return QRectF(self.rect()).adjusted(10, 6, -10, -24)
-
-    def _spot(self, at: float) -> QPointF:
-        return QPointF(self._bar.left() + self._bar.width() * at, self._bar.bottom() + 11)
-
-    def paintEvent(self, _event: QPaintEvent) -> None:
-        p = theme.painter(self)
-        self.ground(p)
-        fill = QLinearGradient(self._bar.topLeft(), self._bar.topRight())
-        for at, c in self.stops:
-            fill.setColorAt(at, QColor.fromRgbF(*c))
-        p.setPen(QPen(QColor(theme.EDGE), 1))
-        p.setBrush(QBrush(fill))
-        p.drawRect(self._bar)
-        for i, (at, c) in enumerate(self.stops):
-            s = self._spot(at)
-            p.setPen(QPen(QColor(theme.CHOSEN if i == self.chosen else theme.SOFT), 2 if i == self.chosen else 1))
-            p.setBrush(QColor.fromRgbF(*c))
-            p.drawPolygon(
-                QPolygonF(
-                    [s + QPointF(0, -8), s + QPointF(6, -1), s + QPointF(6, 8), s + QPointF(-6, 8), s + QPointF(-6, -1)]
-                )
-            )
-
-    def _put(self, rows: list[Stop]) -> None:
-        self.stops = tuple(rows)
-        self.changed.emit(self.stops)
-        self.update()
-
-    def _place(self, at: QPointF) -> float:
-        return round(min(max((at.x() - self._bar.left()) / self._bar.width(), 0.0), 1.0), 4)
-
-    def mousePressEvent(self, event: QMouseEvent) -> None:
-        self.setFocus()
-        at = event.position()
-        near = min((abs(self._spot(s[0]).x() - at.x()), i) for i, s in enumerate(self.stops))
-        if near[0] < _GRIP:
-            self.chosen = near[1]
-        else:
-            x = self._place(at)
-            table = [np.interp(x, [s[0] for s in self.stops], [s[1][c] for s in self.stops]) for c in range(3)]
-            fresh: Stop = (x, (round(float(table[0]), 4), round(float(table[1]), 4), round(float(table[2]), 4)))
-            rows = sorted([*self.stops, fresh], key=lambda s: s[0])
-            self.chosen = rows.index(fresh)
-            self._put(rows)
-        self._held = True
-        self.update()
-
-    def mouseMoveEvent(self, event: QMouseEvent) -> None:
-        if not self._held:
-            return
-        if event.position().y() > self.height() + 24 and len(self.stops) > 2:
-            self._held = False
-            self._remove()
-            return
-        colour = self.stops[self.chosen][1]
-        moved: Stop = (self._place(event.position()), colour)
-        rows = sorted([s for i, s in enumerate(self.stops) if i != self.chosen] + [moved], key=lambda s: s[0])
-        self.chosen = rows.index(moved)
-        self._put(rows)
-
-    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        self._held = False
-        self.released.emit()
-
-    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
-        self.ask()
-
-    def ask(self) -> None:
-        """Choose another colour for the chosen place."""
-        at, c = self.stops[self.chosen]
-        fresh = QColorDialog.getColor(
-            QColor.fromRgbF(*c), self, tr("Colour"), QColorDialog.ColorDialogOption.DontUseNativeDialog
-        )
-        if fresh.isValid():
-            rows = list(self.stops)
-            rows[self.chosen] = (at, (round(fresh.redF(), 4), round(fresh.greenF(), 4), round(fresh.blueF(), 4)))
-            self._put(rows)
-            self.released.emit()
-
-    def _remove(self) -> None:
-        if len(self.stops) > 2:
-            rows = [s for i, s in enumerate(self.stops) if i != self.chosen]
-            self.chosen = max(0, self.chosen - 1)
-            self._put(rows)
-            self.released.emit()
-
-    def keyPressEvent(self, event: QKeyEvent) -> None:
-        if event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter):
-            self.ask()
-        elif event.key() in (Qt.Key.Key_Delete, Qt.Key.Key_Backspace):
-            self._remove()
-        elif event.key() in (Qt.Key.Key_Left, Qt.Key.Key_Right):
-            self.chosen = (self.chosen + (1 if event.key() == Qt.Key.Key_Right else -1)) % len(self.stops)
-            self.update()
-        else:
-            super().keyPressEvent(event)
-
-
-class RampField(Field):
-    """A colour ramp."""
-
-    def __init__(self, name: str, hint: str, get: Callable[[], Any], default: Any) -> None:
-        super().__init__(name, hint, get, default, tall=True)
-        self.edit = RampEdit()
-        self.edit.setAccessibleName(tr(name))
-        self.edit.changed.connect(self.edited)
-        self.edit.released.connect(self.released)
-        self.finish_tall(self.edit, 58)
-
-    def show_value(self, value: Any) -> None:
-        self.edit.stops = tuple((float(at), (float(c[0]), float(c[1]), float(c[2]))) for at, c in value)
-        self.edit.chosen = min(self.edit.chosen, len(self.edit.stops) - 1)
-        self.edit.update()
-
-
 class LevelsEdit(Plane):
     """Histogram of what comes in, with the handles of ``levels`` on it: in and bend below, out above."""
 
@@ -381,7 +191,7 @@ class LevelsEdit(Plane):
         self.setFocus()
         at = event.position()
         near = min(((self._spot(k) - at).manhattanLength(), k) for k in self._handles())
-        self._held = near[1] if near[0] < 3 * _GRIP else ""
+        self._held = near[1] if near[0] < 3 * GRIP else ""
         self.update()
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:

@@ -8,7 +8,8 @@ from pydantic.fields import FieldInfo
 
 from mivex.core.base.messages import Message, term
 from mivex.ui.fields.editors import EDITORS
-from mivex.ui.fields.fields import ChoiceField, ColourField, Field, FileField, NumberField, SwitchField, TextField
+from mivex.ui.fields.fields import ChoiceField, ColourField, Field, FileField, SwitchField, TextField
+from mivex.ui.fields.number import NumberField
 
 
 def _bounds(info: FieldInfo) -> tuple[float, float]:

@@ -7,7 +7,8 @@ from PySide6.QtWidgets import QHBoxLayout, QWidget
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term
-from mivex.ui.fields.fields import Bar, Field
+from mivex.ui.fields.fields import Field
+from mivex.ui.fields.number import Bar
 
 
 class BarsField(Field):

@@ -9,7 +9,8 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QWidget
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term, verbatim
 from mivex.core.material.sourced import CHANNEL_NAMES, Channel, Sourced
-from mivex.ui.fields.fields import Bar, Field
+from mivex.ui.fields.fields import Field
+from mivex.ui.fields.number import Bar
 
 _LETTER = {"red": "R", "green": "G", "blue": "B", "alpha": "A"}
 

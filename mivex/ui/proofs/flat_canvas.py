@@ -7,39 +7,33 @@ from typing import Any
 
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import (
-    QColor,
     QImage,
     QMouseEvent,
     QPainter,
-    QPen,
-    QPolygonF,
     QTabletEvent,
     QWheelEvent,
 )
 
-from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message
 from mivex.core.material.material import Mapping
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
 from mivex.core.proof.flat import FlatView, full_size
-from mivex.core.proof.layouts import draw_flat, labels
+from mivex.core.proof.layouts import draw_flat
 from mivex.core.stage.face_selection import face_at
 from mivex.core.stage.mesh import Mesh
-from mivex.ui import theme
-from mivex.ui.proofs.canvas import Canvas
+from mivex.ui.proofs.flat_marks import PictureMarks
 from mivex.ui.proofs.layer_painter import shares
 from mivex.ui.session.worker import Workers
 from mivex.ui.tools.base import ToolDispatcher
 from mivex.ui.tools.flat import Brush, Divider, PanPicture, StepHandles, TakeColour
-from mivex.ui.tools.grid import Cells, FitGrid, paint_cells
-from mivex.ui.tools.handles import Frame, draw_handles, draw_pivot, has_handles
+from mivex.ui.tools.grid import Cells, FitGrid
 from mivex.ui.tools.on_uvs import OnUvs
 from mivex.ui.tools.paint import FaceClick, LayerBrush
-from mivex.ui.tools.wires import Wires, paint_frame
+from mivex.ui.tools.wires import Wires
 
 
-class FlatCanvas(Canvas):
+class FlatCanvas(PictureMarks):
     """The picture itself: pan, zoom, divider, values under the pointer."""
 
     hovered = Signal(object)  # a Message; as str it would lose its template
@@ -59,10 +53,10 @@ class FlatCanvas(Canvas):
         self.brush = 0.06
         self.step: StepParams | None = None
         self.step_input: Texture | None = None
-        self._pointer = QPointF(-9999, -9999)
+        self.pointer = QPointF(-9999, -9999)
         self._flick = QTimer(self, interval=550)
         self._flick.timeout.connect(self._flip)
-        self._old_side = False
+        self.old_side = False
         self.texture: Texture | None = None
         self.before: Texture | None = None
         self.view = FlatView()
@@ -76,7 +70,7 @@ class FlatCanvas(Canvas):
         self.mesh: Mesh | None = None
         self.faces: frozenset[int] = frozenset()
         self.uv_set = 0
-        self._wires = Wires()
+        self.wires = Wires()
         self.mapping: Mapping | None = None
         self.cells: Cells | None = None
         self.frame_now = -1
@@ -91,11 +85,6 @@ class FlatCanvas(Canvas):
             self,
             (TakeColour(), FaceClick(), OnUvs(), FitGrid(), LayerBrush(), Brush(), StepHandles(), Divider(), PanPicture()),
         )
-
-    @property
-    def size_full(self) -> tuple[int, int]:
-        """Width and height of the texture at full size."""
-        return (1, 1) if self.texture is None else full_size(self.texture)
 
     def put(self, texture: Texture, before: Texture | None, *, fresh: bool) -> None:
         """Show a texture; ``fresh`` fits it into the window."""
@@ -112,15 +101,10 @@ class FlatCanvas(Canvas):
         """A layer is being painted on."""
         return self.layer_painter is not None and self.layer_painter.on
 
-    @property
-    def single(self) -> bool:
-        """The picture itself is shown, not a layout of several."""
-        return self.view.layout == "single"
-
     def set_compare(self, on: bool, mode: str) -> None:
         """Show before and after: ``divider``, ``beside`` or ``flicker``."""
         self.compare, self.mode = on, mode
-        self._old_side = False
+        self.old_side = False
         if on and mode == "flicker":
             self._flick.start()
         else:
@@ -128,19 +112,12 @@ class FlatCanvas(Canvas):
         self.redraw()
 
     def _rest(self) -> None:
-        if self.texel_at(self._pointer) is not None:
-            self.rested.emit(*shares(self, self._pointer))
+        if self.texel_at(self.pointer) is not None:
+            self.rested.emit(*shares(self, self.pointer))
 
     def _flip(self) -> None:
-        self._old_side = not self._old_side
+        self.old_side = not self.old_side
         self.redraw()
-
-    @property
-    def frame(self) -> Frame | None:
-        """Where the frame of the active step lies, if it can be placed in the picture."""
-        if self.texture is None or self.step_input is None or not self.single:
-            return None
-        return Frame.of(self.step_input, self.texture, self.view.left, self.view.top, self.view.zoom)
 
     def fit(self) -> None:
         """Show the whole picture."""
@@ -199,7 +176,7 @@ class FlatCanvas(Canvas):
         if view.layout != "single":
             before = self.before if view.layout == "magnify" else None
         elif self.mode == "flicker" and before is not None:
-            if self._old_side:
+            if self.old_side:
                 view = replace(view, zoom=view.zoom * self.size_full[0] / full_size(before)[0])
                 t = before
             before = None
@@ -213,96 +190,6 @@ class FlatCanvas(Canvas):
             elif isinstance(self._aim, tuple):
                 self.go_to(self._aim)
         super().resizeEvent(event)
-
-    def paint_over(self, p: QPainter) -> None:
-        p.setFont(theme.figures_font(11))
-        if not self.single and self.texture is not None:
-            p.setPen(QColor("#101010"))
-            for note in labels(self.texture, self.view.layout, self.width(), self.height()):
-                p.drawText(QRectF(note.x - 4, note.y, note.width + 8, 16), Qt.AlignmentFlag.AlignCenter, tr(note.text))
-            return
-        z, left, top = self.view.zoom, self.view.left, self.view.top
-        if self.marked:
-            x, y, mw, mh = self.marked
-            box = QRectF(left + x * z, top + y * z, mw * z, mh * z).adjusted(-2, -2, 2, 2)
-            p.setBrush(Qt.BrushStyle.NoBrush)
-            p.setPen(QPen(QColor("#101010"), 3))
-            p.drawRect(box)
-            p.setPen(QPen(QColor(theme.FINDING), 1.4))
-            p.drawRect(box)
-        frame = self.frame
-        if frame is not None and not self.painting and self.step is not None and has_handles(self.step):
-            draw_handles(p, self.step, frame)
-        if self.texture is not None and self.texture.pivot != (0.5, 0.5):
-            w, h = self.size_full
-            draw_pivot(p, QPointF(left + self.texture.pivot[0] * w * z, top + self.texture.pivot[1] * h * z))
-        if self.painting and frame is not None:
-            p.setRenderHint(QPainter.RenderHint.Antialiasing)
-            for colour, pen in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
-                p.setPen(QPen(QColor(colour), pen))
-                p.drawEllipse(self._pointer, self.brush * frame.short, self.brush * frame.short)
-        if self.mesh is not None:
-            self._paint_wires(p)
-        if self.cells is not None:
-            paint_cells(p, self.cells, self.corner, self.on_screen, self.frame_now)
-        if self.layer_painter is not None and self.layer_painter.on and self.texture is not None:
-            self._paint_tip(p)
-        if self.compare:
-            self._paint_compare(p)
-
-    def _paint_wires(self, p: QPainter) -> None:
-        """Outlines of the mesh's UVs, and the chosen faces; the frame by which the picture is moved on them."""
-        (left, top), (w, h) = self.corner, self.on_screen
-        assert self.mesh is not None
-        p.save()
-        p.setRenderHint(QPainter.RenderHint.Antialiasing)
-        p.translate(left, top)
-        p.scale(w, h)
-        self._wires.paint(p, self.mesh, self.uv_set, self.faces, self.mapping)
-        p.restore()
-        if self.mapping is not None:
-            paint_frame(p, QPointF(left, top), (w, h), self.mapping)
-
-    @property
-    def corner(self) -> tuple[float, float]:
-        """Where the picture begins on the screen."""
-        return self.view.left, self.view.top
-
-    @property
-    def on_screen(self) -> tuple[float, float]:
-        """Pixels that the whole picture takes."""
-        w, h = self.size_full
-        return w * self.view.zoom, h * self.view.zoom
-
-    def _paint_tip(self, p: QPainter) -> None:
-        """The tip under the pointer: a ring paints, a broken ring clears; softening and drawing out have a mark within."""
-        b, (w, h) = self.layer_painter.session.brush, self.size_full
-        r = max(b.tip.size * min(w, h) * self.view.zoom / 2, 2.0)
-        at = self._pointer
-        clears = b.does == "clear" or self.layer_painter.clearing
-        p.setRenderHint(QPainter.RenderHint.Antialiasing)
-        p.setBrush(Qt.BrushStyle.NoBrush)
-        for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
-            dotted = clears and colour == theme.TEXT
-            pen = QPen(QColor(colour), width, Qt.PenStyle.DotLine if dotted else Qt.PenStyle.SolidLine)
-            p.setPen(pen)
-            p.drawEllipse(at, r, r)
-            if b.does == "soften":
-                p.drawEllipse(at, r * 0.4, r * 0.4)
-            elif b.does == "smudge":
-                p.drawLine(at - QPointF(r * 0.5, 0), at + QPointF(r * 0.5, 0))
-            elif clears:
-                p.drawLine(at - QPointF(3, 3), at + QPointF(3, 3))
-        if b.area and len(self.layer_painter.points) > 1:
-            line = QPolygonF(
-                [
-                    QPointF(self.view.left + x * w * self.view.zoom, self.view.top + y * h * self.view.zoom)
-                    for x, y, _ in self.layer_painter.points
-                ]
-            )
-            for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
-                p.setPen(QPen(QColor(colour), width))
-                p.drawPolyline(line)
 
     def on_canvas(self, at: QPointF) -> tuple[float, float] | None:
         """A place as shares of the picture, outside it too; None where it is shown in another way."""
@@ -344,32 +231,6 @@ class FlatCanvas(Canvas):
             self.layer_painter.pen = (float(event.pressure()), time.monotonic())
         event.ignore()  # the mouse event that follows draws
 
-    def _tag(self, p: QPainter, text: str, x: float, *, left_of: bool = False) -> None:
-        wide = p.fontMetrics().horizontalAdvance(tr(text)) + 12
-        tag = QRectF(x - wide if left_of else x, 8, wide, 18)
-        p.setPen(Qt.PenStyle.NoPen)
-        p.setBrush(QColor(theme.GROUND))
-        p.drawRoundedRect(tag, 3, 3)
-        p.setPen(QColor(theme.TEXT))
-        p.drawText(tag, Qt.AlignmentFlag.AlignCenter, tr(text))
-
-    def _paint_compare(self, p: QPainter) -> None:
-        if self.mode == "flicker":
-            self._tag(p, self.words[0] if self._old_side else self.words[1], 10)
-            return
-        x = round(self.width() * self.split)
-        p.setPen(QPen(QColor("#101010"), 3))
-        p.drawLine(x, 0, x, self.height())
-        p.setPen(QPen(QColor(theme.TEXT), 1))
-        p.drawLine(x, 0, x, self.height())
-        self._tag(p, self.words[0], x - 10, left_of=True)
-        self._tag(p, self.words[1], x + 10)
-
-    @property
-    def split(self) -> float:
-        """Where the two sides meet, as a share of the width."""
-        return 0.5 if self.mode == "beside" else self.divider
-
     def texel_at(self, at: QPointF) -> tuple[int, int] | None:
         """The texel of level 0 under a place, or None outside."""
         w, h = self.size_full
@@ -382,7 +243,7 @@ class FlatCanvas(Canvas):
     def values_at(self, at: QPointF, of: Texture | None = None) -> tuple[tuple[int, int], list[float]] | None:
         """Texel and its stored RGBA under a place, from the side of the divider that it lies on."""
         spot = self.texel_at(at)
-        old = self.compare and (self._old_side if self.mode == "flicker" else at.x() < self.width() * self.split)
+        old = self.compare and (self.old_side if self.mode == "flicker" else at.x() < self.width() * self.split)
         t = of or (self.before if old else self.texture)
         if spot is None or t is None:
             return None
@@ -406,7 +267,7 @@ class FlatCanvas(Canvas):
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         at = event.position()
-        self._pointer = at
+        self.pointer = at
         if self.painting or (self.layer_painter is not None and self.layer_painter.on):
             self.update()
         if self.view.show == "lit" and self.single and not self.hand.busy:

@@ -1,10 +1,11 @@
 """The flat proof: the texture on its own, with its instruments."""
 
+from collections.abc import Callable, Mapping
 from dataclasses import replace
 from typing import Any
 
 from PySide6.QtCore import Qt, Signal
-from PySide6.QtGui import QActionGroup, QColor, QPen
+from PySide6.QtGui import QActionGroup, QColor
 from PySide6.QtWidgets import (
     QButtonGroup,
     QColorDialog,
@@ -18,19 +19,20 @@ from PySide6.QtWidgets import (
 )
 
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import InSentence, Message, term
+from mivex.core.base.messages import Message
 from mivex.core.findings import Look
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import hex_of
-from mivex.core.prepare import STEPS
-from mivex.core.prepare.falloff import Stroke
 from mivex.core.project import edits
-from mivex.core.project.document import Document, Overlay
+from mivex.core.project.document import Overlay
 from mivex.core.proof.flat import BACKDROPS, LAYOUTS, SHOWS
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.fields.labels import Elided, enable
+from mivex.ui.proofs.comparison import offered, texture_before
 from mivex.ui.proofs.flat_canvas import FlatCanvas
+from mivex.ui.proofs.flat_edits import FlatEdits
+from mivex.ui.proofs.swatch import Swatch
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.tools.handles import has_handles
@@ -45,28 +47,21 @@ _LAYOUT_WORDS = {
 }
 
 
-class Swatch(QToolButton):
-    """A button that shows a backdrop."""
+_EMPTY = "Drop pictures here to begin.\n\nPNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes an overlay in the rack."
+_BARE = "This overlay has no picture yet.\n\nChoose one at the station Source."
+_READING = "Reading …"
 
-    def __init__(self, key: str) -> None:
-        super().__init__()
-        self.key, self.colour = key, {"black": "#000000", "white": "#ffffff", "grey": "#808080"}.get(key, "")
-        self.setCheckable(True)
-        self.setFixedSize(24, 24)
-        self.setToolTip(tr(Message("Backdrop: {backdrops}", backdrops=InSentence(BACKDROPS[key]))))
-        self.setAccessibleName(tr(self.toolTip()))
 
-    def paintEvent(self, _event) -> None:  # type: ignore[no-untyped-def]
-        p = theme.painter(self)
-        box = self.rect().adjusted(4, 4, -4, -4)
-        if self.key == "checker":
-            for i in range(4):
-                for j in range(4):
-                    p.fillRect(box.x() + i * 4, box.y() + j * 4, 4, 4, QColor("#949494" if (i + j) & 1 else "#6b6b6b"))
-        else:
-            p.fillRect(box, QColor(self.colour))
-        p.setPen(QPen(QColor(theme.CHOSEN if self.isChecked() else theme.EDGE), 2 if self.isChecked() else 1))
-        p.drawRect(box.adjusted(-1, -1, 0, 0))
+def _chooser(name: str, rows: Mapping[str, str], take: Callable[[str], None]) -> QuietCombo:
+    """A small list in the proof's head; ``take`` gets the key of the row that is chosen."""
+    box = QuietCombo()
+    box.setAccessibleName(tr(name))
+    box.addItems([tr(w) for w in rows.values()])
+    box.setMinimumWidth(100)
+    box.setMaximumWidth(126)
+    box.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Fixed)
+    box.activated.connect(lambda i: take(list(rows)[i]))
+    return box
 
 
 class FlatProof(QWidget):
@@ -83,7 +78,7 @@ class FlatProof(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(0)
-        self._against = ("source", "")
+        self.against = ("source", "")
         column.addWidget(self._header())
         column.addWidget(self.canvas, 1)
         self.values = Elided("figure")
@@ -93,13 +88,7 @@ class FlatProof(QWidget):
         self._hovered = ""
         self.canvas.hovered.connect(self._take_hover)
         self.canvas.zoomed.connect(self._update_header)
-        self._stroke_on = "", -1
-        self._stroke_so_far: Stroke | None = None
-        self.canvas.handle_moved.connect(self._move_handle)
-        self.canvas.handle_released.connect(session.end_merge)
-        self.canvas.mapped.connect(self._map)
-        self.canvas.gridded.connect(self._fit_grid)
-        self.canvas.stroked.connect(self._stroke)
+        self._edits = FlatEdits(session, self.canvas)
         self.look = ""
         self.layers_shown = False
         session.stepped.connect(self.refresh)
@@ -123,13 +112,7 @@ class FlatProof(QWidget):
         for row in (top, low):
             row.setSpacing(2)
             column.addLayout(row)
-        self.show_box = QuietCombo()
-        self.show_box.setAccessibleName(tr("What the flat proof shows"))
-        self.show_box.addItems([tr(w) for w in SHOWS.values()])
-        self.show_box.setMinimumWidth(100)
-        self.show_box.setMaximumWidth(126)
-        self.show_box.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Fixed)
-        self.show_box.activated.connect(lambda i: self.canvas.set_view(show=list(SHOWS)[i]))
+        self.show_box = _chooser("What the flat proof shows", SHOWS, lambda key: self.canvas.set_view(show=key))
         top.addWidget(self.show_box)
         top.addSpacing(6)
         self.swatches = QButtonGroup(self)
@@ -151,13 +134,7 @@ class FlatProof(QWidget):
         actual.clicked.connect(self.canvas.actual)
         for b in (self.compare, fit, actual):
             top.addWidget(b)
-        self.layout_box = QuietCombo()
-        self.layout_box.setAccessibleName(tr("How the flat proof is laid out"))
-        self.layout_box.addItems([tr(w) for w in LAYOUTS.values()])
-        self.layout_box.setMinimumWidth(100)
-        self.layout_box.setMaximumWidth(126)
-        self.layout_box.setSizePolicy(QSizePolicy.Policy.Preferred, QSizePolicy.Policy.Fixed)
-        self.layout_box.activated.connect(lambda i: self.set_layout(list(LAYOUTS)[i]))
+        self.layout_box = _chooser("How the flat proof is laid out", LAYOUTS, self.set_layout)
         low.addWidget(self.layout_box)
         low.addStretch()
         self.finer = theme.tool("down", "Finer level   ([)")
@@ -239,7 +216,7 @@ class FlatProof(QWidget):
 
     def compare_with(self, kind: str, value: str = "") -> None:
         """Choose what stands before: ``source``, ``step`` (its number) or ``overlay`` (its id)."""
-        self._against = (kind, value)
+        self.against = (kind, value)
         self.compare.setChecked(True)
         self.refresh()
 
@@ -255,7 +232,7 @@ class FlatProof(QWidget):
             self.canvas.set_compare(True, "beside")
             self.compare_with("reference")
         else:
-            self._against = ("source", "")
+            self.against = ("source", "")
             self.compare.setChecked(False)
             self.refresh()
 
@@ -267,59 +244,21 @@ class FlatProof(QWidget):
     def _fill_compare(self) -> None:
         menu = self.compare_menu
         menu.clear()
-        group = QActionGroup(menu)
-        o = self.session.overlay
-        rows: list[tuple[str, tuple[str, str]]] = [("With the source", ("source", ""))]
-        if o is not None:
-            row = o.layers.row(self.session.row_id)
-            if row is not None:
-                rows.append((Message("With what lies below “{name}”", name=row.name), ("below", "")))
-                rows.append((Message("With the layers up to “{name}”", name=row.name), ("upto", "")))
-            if o.reference:
-                rows.append((Message("With “{rsplit}”, pinned", rsplit=o.reference.rsplit("/", 1)[-1]), ("reference", "")))
-            rows += [
-                (Message("With before “{label}”", label=term(STEPS[s.step].label)), ("step", str(i)))
-                for i, s in enumerate(o.steps)
-                if i
-            ]
-            rows += [
-                (Message("With “{name}”", name=other.name), ("overlay", other.id))
-                for other in self.session.doc.overlays
-                if other.id != o.id and self.engine.get(other.id).texture is not None
-            ]
-        for text, against in rows:
-            action = menu.addAction(tr(text), lambda a=against: self.compare_with(*a))
+        group, ways = QActionGroup(menu), QActionGroup(menu)
+        for text, against in offered(self.session, self.engine):
+            action = group.addAction(menu.addAction(tr(text), lambda a=against: self.compare_with(*a)))
             action.setCheckable(True)
-            action.setChecked(against == self._against)
-            group.addAction(action)
+            action.setChecked(against == self.against)
         menu.addSeparator()
         menu.addAction(tr("Pin a reference picture …"), self.reference_wanted.emit)
+        o = self.session.overlay
         if o is not None and o.reference:
             menu.addAction(tr("Unpin it"), lambda: self.pin(""))
         menu.addSeparator()
-        ways = QActionGroup(menu)
         for key, text in (("divider", "Divider"), ("beside", "Side by side"), ("flicker", "Flicker")):
-            action = menu.addAction(tr(text), lambda k=key: self.compare_by(k))
+            action = ways.addAction(menu.addAction(tr(text), lambda k=key: self.compare_by(k)))
             action.setCheckable(True)
             action.setChecked(key == self.canvas.mode)
-            ways.addAction(action)
-
-    def _before(self, o: Overlay, texture: Texture) -> Texture | None:
-        """What stands on the other side."""
-        if self.canvas.view.layout == "magnify":
-            at = max((i for i, s in enumerate(o.steps) if s.on and s.step == "signed-distance"), default=-1)
-            return self.engine.input_of(o.id, at) if at >= 0 else None
-        kind, value = self._against
-        if kind == "step" and int(value) < len(o.steps):
-            return self.engine.input_of(o.id, int(value))
-        if kind == "reference":
-            return self.engine.reference_of(o) or self.engine.get(o.id).before
-        if kind in ("below", "upto") and o.layers.row(self.session.row_id) is not None:
-            found = self.engine.view_of(o.id, f"{kind}:{self.session.row_id}").texture
-            return found or self.engine.get(o.id).before
-        if kind == "overlay" and value != o.id and self.engine.get(value).texture is not None:
-            return self.engine.get(value).texture
-        return self.engine.get(o.id).before
 
     def _idle_text(self) -> str:
         v = self.canvas.view
@@ -377,26 +316,11 @@ class FlatProof(QWidget):
     def refresh(self) -> None:
         """Show the selected overlay's texture, or say why there is none."""
         o = self.session.overlay
-        if o is None:
-            self.canvas.texture = None
-            self._shown = ""
+        texture = None if o is None else self.engine.get(o.id).texture
+        if o is None or texture is None:
+            self.canvas.texture, self._shown = None, ""
             self.canvas.say(
-                "Drop pictures here to begin.\n\nPNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes "
-                "an overlay in the rack."
-            )
-            return
-        texture = self.engine.get(o.id).texture
-        if texture is None:
-            self.canvas.texture = None
-            self._shown = ""
-            why = self.engine.get(o.id).problem
-            self.canvas.say(
-                why
-                or (
-                    "Reading …"
-                    if o.source.ready
-                    else "This overlay has no picture yet.\n\nChoose one at the station Source."
-                )
+                _EMPTY if o is None else self.engine.get(o.id).problem or (_READING if o.source.ready else _BARE)
             )
             return
         texture = self._viewed(o, texture)
@@ -412,13 +336,13 @@ class FlatProof(QWidget):
         changed = any(getattr(self.canvas.view, k) != v for k, v in look.items())
         if changed:
             self.canvas.view = replace(self.canvas.view, **look)
-        before = self._before(o, texture)
+        before = texture_before(self.session, self.engine, o, self.against, magnified=self.canvas.view.layout == "magnify")
         self.canvas.words = {
             "reference": ("Reference", "Result"),
             "below": ("Below it", "Result"),
             "upto": ("Up to it", "Result"),
             "overlay": ("The other", "This one"),
-        }.get(self._against[0], ("Before", "After"))
+        }.get(self.against[0], ("Before", "After"))
         self._follow_step(o)
         if self.canvas.texture is texture and self.canvas.before is before and self._shown == o.id:
             if changed:
@@ -468,50 +392,3 @@ class FlatProof(QWidget):
         self.canvas.painting = on
         self.canvas.setCursor(Qt.CursorShape.BlankCursor if on else Qt.CursorShape.ArrowCursor)
         self._update_header()
-
-    def _move_handle(self, values: object) -> None:
-        key, i = self.session.overlay_id, self.session.step_index
-        assert isinstance(values, dict)
-        self.session.apply("Move handle", lambda d: edits.set_step(d, key, i, **values), f"{key} step {i} handle")
-
-    def _fit_grid(self, values: object) -> None:
-        o = self.session.overlay
-        if o is None or not o.sheet.grids or not isinstance(values, dict):
-            return
-        key, grids = o.id, o.sheet.grids
-        fresh = (edits.revalidated(grids[0], **values), *grids[1:])
-        self.session.apply(
-            "Fit the grid", lambda d: edits.set_fields(d, key, "sheet", grids=fresh), Message("{key} fit grid", key=key)
-        )
-
-    def _map(self, values: object) -> None:
-        key = self.session.overlay_id
-        self.session.apply(
-            "Move it on the mesh",
-            lambda d: edits.set_fields(
-                d,
-                key,
-                "material",
-                mapping=edits.revalidated((d.overlay(key) or self.session.overlay).material.mapping, **values),  # type: ignore[arg-type, union-attr]
-            ),
-            Message("{key} on uvs", key=key),
-        )  # type: ignore
-
-    def _stroke(self, points: object, erase: bool) -> None:
-        if len(points) == 1:  # type: ignore[arg-type]
-            self._stroke_on = self.session.overlay_id, self.session.step_index
-            self._stroke_so_far = None
-        key, i = self._stroke_on
-        stroke = Stroke(points=points, radius=round(self.canvas.brush, 4), erase=erase)  # type: ignore[arg-type]
-        before, self._stroke_so_far = self._stroke_so_far, stroke
-
-        def edit(d: Document) -> Document:
-            # On the strokes of this moment: the same stroke, shorter, is replaced, and whatever else has come stays.
-            o = d.overlay(key)
-            step = o.steps[i] if o is not None and 0 <= i < len(o.steps) else None
-            held = getattr(step, "strokes", None)
-            if held is None:
-                return d
-            return edits.set_step(d, key, i, strokes=(*(held[:-1] if held and held[-1] == before else held), stroke))
-
-        self.session.apply("Paint", edit, f"{key} step {i} paint")

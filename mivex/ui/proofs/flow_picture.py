@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QInputDialog, QMenu, QWidget
 from mivex.core.base.errors import MivexError, what_is_invalid
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term, verbatim
-from mivex.core.deliver.deliver import file_name
+from mivex.core.deliver.planning import file_name
 from mivex.core.project import delivery_edits as edits
 from mivex.core.project.delivery import DEPTHS, FORMATS, FROM_WORDS, DeliveryRecipe, Feed, FilePlan, Lane
 from mivex.core.project.document import Document, Overlay

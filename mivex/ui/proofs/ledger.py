@@ -10,7 +10,7 @@ from PySide6.QtWidgets import QWidget
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, joined, term
 from mivex.core.pixels.colour import to_display
-from mivex.core.stage.ledger import DRAWN, FragmentRecord, PixelHistory, Rgba
+from mivex.core.stage.pixel_history import DRAWN, FragmentRecord, PixelHistory, Rgba
 from mivex.ui import theme
 
 ROW, HEAD = 22, 20

@@ -8,7 +8,8 @@ from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
 from mivex.core.base.messages import Message, joined
-from mivex.core.evaluation.results import MESH, Result, Results, Target
+from mivex.core.evaluation.results import MESH, Results
+from mivex.core.evaluation.targets import Result, Target
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Overlay

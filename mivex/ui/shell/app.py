@@ -13,6 +13,7 @@ from mivex.core.installation.compilation import needed
 from mivex.core.installation.desktop_entry import ASSETS
 from mivex.ui import languages, theme
 from mivex.ui.shell.window import Window
+from mivex.ui.shell.window_shape import recall
 
 
 def application() -> QApplication:
@@ -65,7 +66,8 @@ def run(project: str | None = None, *, demo: bool = False) -> int:
 
         FirstStart().exec()
     window = Window()
-    window.recall()
+    recall(window, window.proofs, window.tray)
+    window.remembers = True
     window.show()
     if demo:
         QTimer.singleShot(0, window.open_demo)

@@ -6,7 +6,8 @@ from PySide6.QtWidgets import QDialog, QDialogButtonBox, QFileDialog, QLabel, QV
 
 from mivex.core.base.languages import tr
 from mivex.core.sheet.build import ALIGNS, FITS, Layout
-from mivex.ui.fields.fields import ChoiceField, Field, NumberField, SwitchField
+from mivex.ui.fields.fields import ChoiceField, Field, SwitchField
+from mivex.ui.fields.number import NumberField
 
 PICTURES = "Pictures (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)"
 ANIMATED = "Animated pictures (*.webp *.gif *.png *.apng)"

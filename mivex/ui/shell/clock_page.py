@@ -13,8 +13,9 @@ from mivex.core.motion.model import Emitter
 from mivex.core.motion.simulate import gone_at
 from mivex.core.project import edits
 from mivex.ui import theme
-from mivex.ui.fields.fields import Bar, QuietCombo
+from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.fields.labels import enable
+from mivex.ui.fields.number import Bar
 from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.session import Session
 from mivex.ui.tools.lanes import lanes_of

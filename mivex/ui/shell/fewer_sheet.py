@@ -12,8 +12,8 @@ from mivex.core.base.messages import Message, term
 from mivex.core.project import edits
 from mivex.core.scene.draw_calls import build_environment
 from mivex.ui import theme
-from mivex.ui.fields.fields import NumberField
 from mivex.ui.fields.labels import enable
+from mivex.ui.fields.number import NumberField
 
 
 class FewerSheet(QDialog):

@@ -8,7 +8,8 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWi
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term
 from mivex.core.scene.draw_calls import draw_list
-from mivex.core.stage.ledger import FragmentQuery, FragmentRecord, PixelHistory
+from mivex.core.stage.ledger import FragmentQuery
+from mivex.core.stage.pixel_history import FragmentRecord, PixelHistory
 from mivex.ui import theme
 from mivex.ui.fields.labels import enable
 from mivex.ui.proofs.ledger import FULL, SHORT, LedgerTable, shade

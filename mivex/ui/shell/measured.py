@@ -6,7 +6,7 @@ from PySide6.QtWidgets import QWidget
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, joined, term
-from mivex.core.evaluation.results import Result
+from mivex.core.evaluation.targets import Result
 from mivex.core.findings.texture.fringe import LIMIT, judged
 from mivex.core.proof.flat import full_size
 from mivex.core.proof.histogram import histogram

@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 
-from PySide6.QtCore import QByteArray, QSettings, Qt, QTimer
+from PySide6.QtCore import Qt, QTimer
 from PySide6.QtWidgets import (
     QButtonGroup,
     QHBoxLayout,
@@ -44,6 +44,7 @@ from mivex.ui.shell.tour import Tour
 from mivex.ui.shell.track import Track
 from mivex.ui.shell.tray import Tray
 from mivex.ui.shell.whatif_sheet import WhatIf
+from mivex.ui.shell.window_shape import remember
 from mivex.ui.stations import STATIONS
 from mivex.ui.tools.effects import fire_ahead
 
@@ -361,32 +362,10 @@ class Window(Following):
         action.setCheckable(True)
         action.setChecked(chosen)
 
-    def recall(self) -> None:
-        """Take the size, the share of the two proofs and the tray's fold that the last window had."""
-        kept = QSettings("mivex", "mivex")
-        shape, split = kept.value("window/shape"), kept.value("window/proofs")
-        if isinstance(shape, QByteArray):
-            self.restoreGeometry(shape)
-        if isinstance(split, QByteArray):
-            self.proofs.restoreState(split)
-        self.tray.set_height(int(str(kept.value("window/tray", self.tray.tall))))
-        if str(kept.value("window/folded", "false")).lower() == "true":
-            self.tray.fold(on=True)
-        self.remembers = True
-
-    def remember(self) -> None:
-        """Keep the window's shape for the next one."""
-        if self.remembers:
-            kept = QSettings("mivex", "mivex")
-            kept.setValue("window/shape", self.saveGeometry())
-            kept.setValue("window/proofs", self.proofs.saveState())
-            kept.setValue("window/folded", self.tray.folded)
-            kept.setValue("window/tray", self.tray.tall)
-            kept.sync()
-
     def end(self) -> None:
         """Stop every thread."""
-        self.remember()
+        if self.remembers:
+            remember(self, self.proofs, self.tray)
         self.desk.play(False)
         self.session.workers.end()
         self._give_back()

@@ -7,8 +7,8 @@ from mivex.core.base.messages import Message
 from mivex.core.project.document import Overlay
 from mivex.core.proof.histogram import histogram
 from mivex.ui import theme
-from mivex.ui.fields.editors import Counts, Plane, draw_histogram
 from mivex.ui.fields.labels import label
+from mivex.ui.fields.plane import Counts, Plane, draw_histogram
 from mivex.ui.stations.base import Page, Station, has_steps
 from mivex.ui.stations.steps import build_steps, steps_shape
 

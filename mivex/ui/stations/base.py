@@ -22,9 +22,10 @@ from mivex.core.scene.playback import hull_key
 from mivex.core.sheet.bleed import Bleed
 from mivex.core.stage.face_selection import faces_of, faces_text, grown, picked
 from mivex.core.stage.placements_model import MeshPlace, SecondSet
-from mivex.ui.fields.fields import Field, NumberField
+from mivex.ui.fields.fields import Field
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.hint import Hint
+from mivex.ui.fields.number import NumberField
 from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session

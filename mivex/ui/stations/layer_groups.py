@@ -11,8 +11,9 @@ from mivex.core.layers.builds import Build, all_builds, knob_value, save_build, 
 from mivex.core.layers.model import Group
 from mivex.core.project import layer_edits
 from mivex.core.project.document import Overlay
-from mivex.ui.fields.fields import ColourField, Field, NumberField, SwitchField
+from mivex.ui.fields.fields import ColourField, Field, SwitchField
 from mivex.ui.fields.labels import label
+from mivex.ui.fields.number import NumberField
 from mivex.ui.stations.base import Page
 from mivex.ui.stations.layer_parts import build_levels
 

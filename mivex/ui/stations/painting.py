@@ -12,9 +12,10 @@ from mivex.core.layers.strokes import Tip
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
 from mivex.ui import theme
-from mivex.ui.fields.fields import ChoiceField, ColourField, Field, NumberField, SwitchField
+from mivex.ui.fields.fields import ChoiceField, ColourField, Field, SwitchField
 from mivex.ui.fields.forms import field_for, shown_keys
 from mivex.ui.fields.labels import enable, label
+from mivex.ui.fields.number import NumberField
 from mivex.ui.session.brush import DOES, HINTS, STAYS
 from mivex.ui.stations.base import Page
 

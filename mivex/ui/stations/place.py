@@ -22,9 +22,10 @@ from mivex.core.stage.placements_model import (
     SurfacePlace,
 )
 from mivex.ui import theme
-from mivex.ui.fields.fields import ChoiceField, NumberField, SwitchField
+from mivex.ui.fields.fields import ChoiceField, SwitchField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
+from mivex.ui.fields.number import NumberField
 from mivex.ui.stations.base import Page, Station
 
 _MOUNTS = {

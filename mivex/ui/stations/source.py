@@ -8,8 +8,9 @@ from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.proof.histogram import histogram
 from mivex.ui import theme
-from mivex.ui.fields.fields import ChoiceField, FileField, NumberField, TextField
+from mivex.ui.fields.fields import ChoiceField, FileField, TextField
 from mivex.ui.fields.labels import KINDS, label
+from mivex.ui.fields.number import NumberField
 from mivex.ui.stations.base import Page, Station
 from mivex.ui.stations.steps import build_steps, steps_shape
 

@@ -284,18 +284,6 @@
    <translation>--time nimmt 0 bis 3600 Sekunden, --fps 0.1 bis 240.</translation>
   </message>
   <message>
-   <source>set order</source>
-   <translation>eingestellte Reihenfolge</translation>
-  </message>
-  <message>
-   <source>exact order</source>
-   <translation>genaue Reihenfolge</translation>
-  </message>
-  <message>
-   <source>error {before:.4f} now, {after:.4f} as proposed (mean over all pixels, codes of 255)</source>
-   <translation>Fehler jetzt {before}, wie vorgeschlagen {after} (Mittel über alle Pixel, Stufen von 255)</translation>
-  </message>
-  <message>
    <source>--bits takes 8 or 16, not {bits}.</source>
    <translation>--bits nimmt 8 oder 16, nicht {bits}.</translation>
   </message>
@@ -318,30 +306,6 @@
   <message>
    <source>“{view}” is no view of the stage; there are {parts}.</source>
    <translation>„{view}“ ist keine Ansicht der Bühne; es gibt {parts}.</translation>
-  </message>
-  <message>
-   <source>--at takes X,Y in pixels from the top left, not “{at}”.</source>
-   <translation>--at nimmt X,Y in Pixeln von oben links, nicht „{at}“.</translation>
-  </message>
-  <message>
-   <source>Pixel {x},{y} lies outside the picture of {width}x{height}.</source>
-   <translation>Der Pixel {x},{y} liegt außerhalb des Bildes von {width}x{height}.</translation>
-  </message>
-  <message>
-   <source>--ring takes 0 to 360 cameras, not {ring}.</source>
-   <translation>--ring nimmt 0 bis 360 Kameras, nicht {ring}.</translation>
-  </message>
-  <message>
-   <source>  {name}: nudge {n:+d}</source>
-   <translation>  {name}: Versatz {n}</translation>
-  </message>
-  <message>
-   <source>in any order: </source>
-   <translation>in jeder Reihenfolge: </translation>
-  </message>
-  <message>
-   <source>no order settles {pair} and {pair2}: {pixels} pixels, {error:.4f}; would settle it: {settles}</source>
-   <translation>keine Reihenfolge löst {pair} und {pair2}: {pixels} Pixel, {error}; es löste sich durch: {settles}</translation>
   </message>
   <message>
    <source>There is no schema of “{of}”; there are {parts}.</source>
@@ -370,10 +334,6 @@
   <message>
    <source>, or .webp.</source>
    <translation>, oder als .webp.</translation>
-  </message>
-  <message>
-   <source>  {k:2d}  {name} {part}  {group} {nudge:+d}  {depth:.3f} m  level {level:.2f}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</source>
-   <translation>  {k}  {name} {part}  {group} {nudge}  {depth} m  Stufe {level}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</translation>
   </message>
   <message>
    <source>“{filename}” cannot be used: {e}.</source>
@@ -498,6 +458,46 @@
   <message>
    <source>none</source>
    <translation>keine</translation>
+  </message>
+  <message>
+   <source>set order</source>
+   <translation>eingestellte Reihenfolge</translation>
+  </message>
+  <message>
+   <source>exact order</source>
+   <translation>genaue Reihenfolge</translation>
+  </message>
+  <message>
+   <source>error {before:.4f} now, {after:.4f} as proposed (mean over all pixels, codes of 255)</source>
+   <translation>Fehler jetzt {before}, wie vorgeschlagen {after} (Mittel über alle Pixel, Stufen von 255)</translation>
+  </message>
+  <message>
+   <source>--at takes X,Y in pixels from the top left, not “{at}”.</source>
+   <translation>--at nimmt X,Y in Pixeln von oben links, nicht „{at}“.</translation>
+  </message>
+  <message>
+   <source>Pixel {x},{y} lies outside the picture of {width}x{height}.</source>
+   <translation>Der Pixel {x},{y} liegt außerhalb des Bildes von {width}x{height}.</translation>
+  </message>
+  <message>
+   <source>--ring takes 0 to 360 cameras, not {ring}.</source>
+   <translation>--ring nimmt 0 bis 360 Kameras, nicht {ring}.</translation>
+  </message>
+  <message>
+   <source>  {name}: nudge {n:+d}</source>
+   <translation>  {name}: Versatz {n}</translation>
+  </message>
+  <message>
+   <source>in any order: </source>
+   <translation>in jeder Reihenfolge: </translation>
+  </message>
+  <message>
+   <source>no order settles {pair} and {pair2}: {pixels} pixels, {error:.4f}; would settle it: {settles}</source>
+   <translation>keine Reihenfolge löst {pair} und {pair2}: {pixels} Pixel, {error}; es löste sich durch: {settles}</translation>
+  </message>
+  <message>
+   <source>  {k:2d}  {name} {part}  {group} {nudge:+d}  {depth:.3f} m  level {level:.2f}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</source>
+   <translation>  {k}  {name} {part}  {group} {nudge}  {depth} m  Stufe {level}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</translation>
   </message>
   <message>
    <source>--size takes WIDTHxHEIGHT between 1x1 and {largest}x{largest}, not “{text}”.</source>
@@ -640,16 +640,8 @@
    <translation>Dafür reicht der Speicher nicht.</translation>
   </message>
   <message>
-   <source>each of red, green and blue must lie between 0 and 1</source>
-   <translation>Rot, Grün und Blau müssen zwischen 0 und 1 liegen</translation>
-  </message>
-  <message>
    <source>“{name}” cannot be read: {e}.</source>
    <translation>„{name}“ lässt sich nicht lesen: {e}.</translation>
-  </message>
-  <message>
-   <source>“{name}” would be written over a file that the project is made of; choose another name or folder.</source>
-   <translation>„{name}“ würde eine Datei überschreiben, aus der das Projekt besteht; wählen Sie einen anderen Namen oder Ordner.</translation>
   </message>
   <message>
    <source>“{text}” cannot be a file: its name holds a NUL character.</source>
@@ -680,12 +672,8 @@
    <translation>„{name}“ lässt sich nicht lesen: keine Berechtigung.</translation>
   </message>
   <message>
-   <source>“{there}” is a file; what is written goes into a folder.</source>
-   <translation>„{there}“ ist eine Datei; was geschrieben wird, kommt in einen Ordner.</translation>
-  </message>
-  <message>
-   <source>“{folder}” cannot be written: permission is denied.</source>
-   <translation>„{folder}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
+   <source>“{text}” has a name that is not UTF-8 text; rename the file first.</source>
+   <translation>„{text}“ hat einen Namen, der kein UTF-8 ist; benennen Sie die Datei erst um.</translation>
   </message>
   <message>
    <source>“{path}” cannot be written: a folder has that name.</source>
@@ -700,8 +688,20 @@
    <translation>„{path}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
   </message>
   <message>
-   <source>“{text}” has a name that is not UTF-8 text; rename the file first.</source>
-   <translation>„{text}“ hat einen Namen, der kein UTF-8 ist; benennen Sie die Datei erst um.</translation>
+   <source>each of red, green and blue must lie between 0 and 1</source>
+   <translation>Rot, Grün und Blau müssen zwischen 0 und 1 liegen</translation>
+  </message>
+  <message>
+   <source>“{name}” would be written over a file that the project is made of; choose another name or folder.</source>
+   <translation>„{name}“ würde eine Datei überschreiben, aus der das Projekt besteht; wählen Sie einen anderen Namen oder Ordner.</translation>
+  </message>
+  <message>
+   <source>“{there}” is a file; what is written goes into a folder.</source>
+   <translation>„{there}“ ist eine Datei; was geschrieben wird, kommt in einen Ordner.</translation>
+  </message>
+  <message>
+   <source>“{folder}” cannot be written: permission is denied.</source>
+   <translation>„{folder}“ lässt sich nicht schreiben: keine Berechtigung.</translation>
   </message>
   <message>
    <source>“{path}” cannot be written: {e}.</source>
@@ -776,60 +776,12 @@
    <translation>Mivex {version}</translation>
   </message>
   <message>
-   <source>JPEG has no alpha channel; choose PNG, TGA or TIFF.</source>
-   <translation>JPEG hat keinen Alphakanal; wählen Sie PNG, TGA oder TIFF.</translation>
-  </message>
-  <message>
-   <source>OpenEXR stores alpha associated, which loses the colour under clear texels; choose PNG, TGA or TIFF.</source>
-   <translation>OpenEXR speichert Farbe mal Alpha und verliert so die Farbe unter klaren Texeln; wählen Sie PNG, TGA oder TIFF.</translation>
-  </message>
-  <message>
-   <source>BMP has no dependable alpha channel; choose PNG, TGA or TIFF.</source>
-   <translation>BMP hat keinen verlässlichen Alphakanal; wählen Sie PNG, TGA oder TIFF.</translation>
-  </message>
-  <message>
-   <source>A TGA of 24 bit has no alpha channel, and this blend needs one; choose PNG, TGA of 32 bit or TIFF.</source>
-   <translation>Ein TGA mit 24 Bit hat keinen Alphakanal, und diese Mischung braucht einen; wählen Sie PNG, TGA mit 32 Bit oder TIFF.</translation>
-  </message>
-  <message>
-   <source>KTX 2 holds encoded colour in 8 bits only; choose 8 bits, or another format.</source>
-   <translation>KTX 2 hält kodierte Farbe nur in 8 Bit; wählen Sie 8 Bit oder ein anderes Format.</translation>
-  </message>
-  <message>
-   <source>There is nothing to deliver: no overlay has a picture.</source>
-   <translation>Es gibt nichts zu liefern: kein Overlay hat ein Bild.</translation>
-  </message>
-  <message>
-   <source>{kind} holds {writable} bits a channel, not {bits}; choose PNG or TIFF for {bits} bits.</source>
-   <translation>{kind} hält {writable} Bit je Kanal, nicht {bits}; wählen Sie PNG oder TIFF für {bits} Bit.</translation>
-  </message>
-  <message>
-   <source>“{seen}” and “{name}” would both be written as “{split}”; give one of them another name.</source>
-   <translation>„{seen}“ und „{name}“ würden beide als „{split}“ geschrieben; geben Sie einem einen anderen Namen.</translation>
-  </message>
-  <message>
-   <source>“{name}” would be written over a picture that the project is made of; deliver into another folder.</source>
-   <translation>„{name}“ würde über ein Bild geschrieben, aus dem das Projekt besteht; liefern Sie in einen anderen Ordner.</translation>
-  </message>
-  <message>
    <source>“{name}” is still being computed at full size.</source>
    <translation>„{name}“ wird noch in voller Größe gerechnet.</translation>
   </message>
   <message>
    <source>“{name}”: nothing of its recipe “{name2}” can be filled from it.</source>
    <translation>„{name}“: nichts aus seinem Rezept „{name2}“ lässt sich daraus füllen.</translation>
-  </message>
-  <message>
-   <source>“{name}” has no layers whose masks could be delivered.</source>
-   <translation>„{name}“ hat keine Ebenen, deren Masken geliefert werden könnten.</translation>
-  </message>
-  <message>
-   <source>“{name}…” would be written under a name of {count} letters, which is too long; give it a shorter one.</source>
-   <translation>„{name}…“ würde unter einem Namen von {count} Buchstaben geschrieben, das ist zu lang; geben Sie einen kürzeren.</translation>
-  </message>
-  <message>
-   <source>Two files of “{name}” would both be written as “{name2}”.</source>
-   <translation>Zwei Dateien von „{name}“ würden beide als „{name2}“ geschrieben.</translation>
   </message>
   <message>
    <source>The folder “{folder}” cannot be made: {e}.</source>
@@ -922,6 +874,54 @@
   <message>
    <source>Share of the box that was added to what was followed; 0: closed form.</source>
    <translation>Anteil des Quaders, der zum Verfolgten hinzukam; 0: geschlossene Form.</translation>
+  </message>
+  <message>
+   <source>JPEG has no alpha channel; choose PNG, TGA or TIFF.</source>
+   <translation>JPEG hat keinen Alphakanal; wählen Sie PNG, TGA oder TIFF.</translation>
+  </message>
+  <message>
+   <source>OpenEXR stores alpha associated, which loses the colour under clear texels; choose PNG, TGA or TIFF.</source>
+   <translation>OpenEXR speichert Farbe mal Alpha und verliert so die Farbe unter klaren Texeln; wählen Sie PNG, TGA oder TIFF.</translation>
+  </message>
+  <message>
+   <source>BMP has no dependable alpha channel; choose PNG, TGA or TIFF.</source>
+   <translation>BMP hat keinen verlässlichen Alphakanal; wählen Sie PNG, TGA oder TIFF.</translation>
+  </message>
+  <message>
+   <source>A TGA of 24 bit has no alpha channel, and this blend needs one; choose PNG, TGA of 32 bit or TIFF.</source>
+   <translation>Ein TGA mit 24 Bit hat keinen Alphakanal, und diese Mischung braucht einen; wählen Sie PNG, TGA mit 32 Bit oder TIFF.</translation>
+  </message>
+  <message>
+   <source>KTX 2 holds encoded colour in 8 bits only; choose 8 bits, or another format.</source>
+   <translation>KTX 2 hält kodierte Farbe nur in 8 Bit; wählen Sie 8 Bit oder ein anderes Format.</translation>
+  </message>
+  <message>
+   <source>There is nothing to deliver: no overlay has a picture.</source>
+   <translation>Es gibt nichts zu liefern: kein Overlay hat ein Bild.</translation>
+  </message>
+  <message>
+   <source>{kind} holds {writable} bits a channel, not {bits}; choose PNG or TIFF for {bits} bits.</source>
+   <translation>{kind} hält {writable} Bit je Kanal, nicht {bits}; wählen Sie PNG oder TIFF für {bits} Bit.</translation>
+  </message>
+  <message>
+   <source>“{seen}” and “{name}” would both be written as “{split}”; give one of them another name.</source>
+   <translation>„{seen}“ und „{name}“ würden beide als „{split}“ geschrieben; geben Sie einem einen anderen Namen.</translation>
+  </message>
+  <message>
+   <source>“{name}” would be written over a picture that the project is made of; deliver into another folder.</source>
+   <translation>„{name}“ würde über ein Bild geschrieben, aus dem das Projekt besteht; liefern Sie in einen anderen Ordner.</translation>
+  </message>
+  <message>
+   <source>“{name}” has no layers whose masks could be delivered.</source>
+   <translation>„{name}“ hat keine Ebenen, deren Masken geliefert werden könnten.</translation>
+  </message>
+  <message>
+   <source>“{name}…” would be written under a name of {count} letters, which is too long; give it a shorter one.</source>
+   <translation>„{name}…“ würde unter einem Namen von {count} Buchstaben geschrieben, das ist zu lang; geben Sie einen kürzeren.</translation>
+  </message>
+  <message>
+   <source>Two files of “{name}” would both be written as “{name2}”.</source>
+   <translation>Zwei Dateien von „{name}“ würden beide als „{name2}“ geschrieben.</translation>
   </message>
   <message>
    <source>Writing the proof sheet</source>
@@ -1340,6 +1340,22 @@
    <translation>Die Grenzen weiten</translation>
   </message>
   <message>
+   <source>% of the picture</source>
+   <translation>% des Bildes</translation>
+  </message>
+  <message>
+   <source>Both have nearly the same depth, so chance decides pixel by pixel; it flickers as the camera moves.</source>
+   <translation>Beide haben fast dieselbe Tiefe, so entscheidet der Zufall Pixel für Pixel; es flackert, wenn die Kamera sich bewegt.</translation>
+  </message>
+  <message>
+   <source>“{name}” fights with the surface that it lies on: {hidden:.1%} of the picture of camera {name2} is lost in patches.</source>
+   <translation>„{name}“ kämpft mit der Fläche, auf der es liegt: {hidden} des Bildes von Kamera {name2} geht in Flecken verloren.</translation>
+  </message>
+  <message>
+   <source>Bring it {bias:g} mm nearer</source>
+   <translation>Um {bias} mm näher holen</translation>
+  </message>
+  <message>
    <source>fragments</source>
    <translation>Fragmente</translation>
   </message>
@@ -1402,10 +1418,6 @@
   <message>
    <source>All sprites brighten and darken as one as the camera turns.</source>
    <translation>Alle Sprites werden zusammen heller und dunkler, wenn die Kamera sich dreht.</translation>
-  </message>
-  <message>
-   <source>% of the picture</source>
-   <translation>% des Bildes</translation>
   </message>
   <message>
    <source>Stage</source>
@@ -1540,10 +1552,6 @@
    <translation>Teile einer Figur flackern durch andere, je nach Reihenfolge ihrer Dreiecke.</translation>
   </message>
   <message>
-   <source>Both have nearly the same depth, so chance decides pixel by pixel; it flickers as the camera moves.</source>
-   <translation>Beide haben fast dieselbe Tiefe, so entscheidet der Zufall Pixel für Pixel; es flackert, wenn die Kamera sich bewegt.</translation>
-  </message>
-  <message>
    <source>A hole in the shape of the nearer panel, even where that one is clear.</source>
    <translation>Ein Loch in der Form der näheren Tafel, auch dort, wo sie klar ist.</translation>
   </message>
@@ -1554,10 +1562,6 @@
   <message>
    <source>Lay its depth first</source>
    <translation>Erst seine Tiefe legen</translation>
-  </message>
-  <message>
-   <source>“{name}” fights with the surface that it lies on: {hidden:.1%} of the picture of camera {name2} is lost in patches.</source>
-   <translation>„{name}“ kämpft mit der Fläche, auf der es liegt: {hidden} des Bildes von Kamera {name2} geht in Flecken verloren.</translation>
   </message>
   <message>
    <source>“{name}” is hidden by “{name2}”, which is seen through and yet writes depth: {count:.1%} of the picture of camera {name3}.</source>
@@ -1574,10 +1578,6 @@
   <message>
    <source>Draw both by their distance</source>
    <translation>Beide nach ihrem Abstand zeichnen</translation>
-  </message>
-  <message>
-   <source>Bring it {bias:g} mm nearer</source>
-   <translation>Um {bias} mm näher holen</translation>
   </message>
   <message>
    <source>Switch off depth write of “{name}”</source>
@@ -7244,6 +7244,38 @@
    <translation>{what}: Schritt {number}, {name}, hat keine Einstellung „{word}“ (er hat {known}).</translation>
   </message>
   <message>
+   <source>Above: true size, as filtered and as it should be</source>
+   <translation>Oben: wahre Größe, wie gefiltert und wie es sein sollte</translation>
+  </message>
+  <message>
+   <source>filtered straight, as hardware does</source>
+   <translation>gerade gefiltert, wie Hardware es tut</translation>
+  </message>
+  <message>
+   <source>filtered premultiplied, as it should be</source>
+   <translation>vormultipliziert gefiltert, wie es sein sollte</translation>
+  </message>
+  <message>
+   <source>the difference, × {difference_gain}</source>
+   <translation>der Unterschied, × {difference_gain}</translation>
+  </message>
+  <message>
+   <source>cut at one half</source>
+   <translation>bei einer Hälfte geschnitten</translation>
+  </message>
+  <message>
+   <source>plain alpha</source>
+   <translation>bloßes Alpha</translation>
+  </message>
+  <message>
+   <source>Levels 1 to {far_count}: {text}</source>
+   <translation>Stufen 1 bis {far_count}: {text}</translation>
+  </message>
+  <message>
+   <source>outermost {border_depth} texels of each side, enlarged</source>
+   <translation>äußerste {border_depth} Texel jeder Seite, vergrößert</translation>
+  </message>
+  <message>
    <source>Result</source>
    <translation>Ergebnis</translation>
   </message>
@@ -7314,38 +7346,6 @@
   <message>
    <source>Dark wall</source>
    <translation>Dunkle Wand</translation>
-  </message>
-  <message>
-   <source>Above: true size, as filtered and as it should be</source>
-   <translation>Oben: wahre Größe, wie gefiltert und wie es sein sollte</translation>
-  </message>
-  <message>
-   <source>filtered straight, as hardware does</source>
-   <translation>gerade gefiltert, wie Hardware es tut</translation>
-  </message>
-  <message>
-   <source>filtered premultiplied, as it should be</source>
-   <translation>vormultipliziert gefiltert, wie es sein sollte</translation>
-  </message>
-  <message>
-   <source>the difference, × {difference_gain}</source>
-   <translation>der Unterschied, × {difference_gain}</translation>
-  </message>
-  <message>
-   <source>cut at one half</source>
-   <translation>bei einer Hälfte geschnitten</translation>
-  </message>
-  <message>
-   <source>plain alpha</source>
-   <translation>bloßes Alpha</translation>
-  </message>
-  <message>
-   <source>Levels 1 to {far_count}: {text}</source>
-   <translation>Stufen 1 bis {far_count}: {text}</translation>
-  </message>
-  <message>
-   <source>outermost {border_depth} texels of each side, enlarged</source>
-   <translation>äußerste {border_depth} Texel jeder Seite, vergrößert</translation>
   </message>
   <message>
    <source>Nothing that is seen of “{name}” has a seed: no noise, no seeded pattern.</source>
@@ -7564,30 +7564,6 @@
    <translation>„{part}“ ist kein Bereich von Flächen.</translation>
   </message>
   <message>
-   <source>drawn, wrote depth</source>
-   <translation>gezeichnet, schrieb Tiefe</translation>
-  </message>
-  <message>
-   <source>hidden by {by}</source>
-   <translation>verdeckt von {by}</translation>
-  </message>
-  <message>
-   <source>drawn, wrote depth and so hid {parts}</source>
-   <translation>gezeichnet, schrieb Tiefe und verdeckte so {parts}</translation>
-  </message>
-  <message>
-   <source>discarded by cutoff</source>
-   <translation>von der Schwelle verworfen</translation>
-  </message>
-  <message>
-   <source>discarded by the matrix</source>
-   <translation>von der Matrix verworfen</translation>
-  </message>
-  <message>
-   <source>lays its depth</source>
-   <translation>legt seine Tiefe</translation>
-  </message>
-  <message>
    <source>stops</source>
    <translation>Blenden</translation>
   </message>
@@ -7802,6 +7778,30 @@
   <message>
    <source>“{name}” has corners that are nowhere.</source>
    <translation>„{name}“ hat Ecken, die nirgends sind.</translation>
+  </message>
+  <message>
+   <source>drawn, wrote depth</source>
+   <translation>gezeichnet, schrieb Tiefe</translation>
+  </message>
+  <message>
+   <source>hidden by {by}</source>
+   <translation>verdeckt von {by}</translation>
+  </message>
+  <message>
+   <source>drawn, wrote depth and so hid {parts}</source>
+   <translation>gezeichnet, schrieb Tiefe und verdeckte so {parts}</translation>
+  </message>
+  <message>
+   <source>discarded by cutoff</source>
+   <translation>von der Schwelle verworfen</translation>
+  </message>
+  <message>
+   <source>discarded by the matrix</source>
+   <translation>von der Matrix verworfen</translation>
+  </message>
+  <message>
+   <source>lays its depth</source>
+   <translation>legt seine Tiefe</translation>
   </message>
   <message>
    <source>Crossed panels</source>
@@ -8060,6 +8060,30 @@
    <translation>{channels}: berührt von dem, was darin ist.</translation>
   </message>
   <message>
+   <source>With the source</source>
+   <translation>Mit der Quelle</translation>
+  </message>
+  <message>
+   <source>With before “{label}”</source>
+   <translation>Mit vor „{label}“</translation>
+  </message>
+  <message>
+   <source>With “{name}”</source>
+   <translation>Mit „{name}“</translation>
+  </message>
+  <message>
+   <source>With what lies below “{name}”</source>
+   <translation>Mit dem, was unter „{name}“ liegt</translation>
+  </message>
+  <message>
+   <source>With the layers up to “{name}”</source>
+   <translation>Mit den Ebenen bis „{name}“</translation>
+  </message>
+  <message>
+   <source>With “{rsplit}”, pinned</source>
+   <translation>Mit „{rsplit}“, angeheftet</translation>
+  </message>
+  <message>
    <source>Flat proof</source>
    <translation>Flachprobe</translation>
   </message>
@@ -8070,6 +8094,46 @@
   <message>
    <source>After</source>
    <translation>Nachher</translation>
+  </message>
+  <message>
+   <source>Move handle</source>
+   <translation>Griff bewegen</translation>
+  </message>
+  <message>
+   <source>Fit the grid</source>
+   <translation>Raster anpassen</translation>
+  </message>
+  <message>
+   <source>Move it on the mesh</source>
+   <translation>Auf dem Netz bewegen</translation>
+  </message>
+  <message>
+   <source>{key} fit grid</source>
+   <translation>{key} fit grid</translation>
+  </message>
+  <message>
+   <source>{key} on uvs</source>
+   <translation>{key} on uvs</translation>
+  </message>
+  <message>
+   <source>Drop pictures here to begin.
+
+PNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes an overlay in the rack.</source>
+   <translation>Bilder hier ablegen, um zu beginnen.
+
+PNG, TGA, TIFF, OpenEXR, WebP oder JPEG; jedes wird ein Overlay im Gestell.</translation>
+  </message>
+  <message>
+   <source>This overlay has no picture yet.
+
+Choose one at the station Source.</source>
+   <translation>Dieses Overlay hat noch kein Bild.
+
+Wählen Sie eins an der Station Quelle.</translation>
+  </message>
+  <message>
+   <source>Reading …</source>
+   <translation>Wird gelesen …</translation>
   </message>
   <message>
    <source>Every mip level at the size of the first: what distance leaves of it.</source>
@@ -8100,6 +8164,10 @@
    <translation>Rad zoomt, Ziehen schiebt. Werte stehen unter dem Zeiger.</translation>
   </message>
   <message>
+   <source>What the flat proof shows</source>
+   <translation>Was die Flachprobe zeigt</translation>
+  </message>
+  <message>
    <source>Before and after   (D); hold for what to compare and how</source>
    <translation>Vorher und nachher   (D); halten für was und wie</translation>
   </message>
@@ -8110,6 +8178,10 @@
   <message>
    <source>One texel to one pixel   (Shift+F)</source>
    <translation>Ein Texel je Pixel   (Shift+F)</translation>
+  </message>
+  <message>
+   <source>How the flat proof is laid out</source>
+   <translation>Wie die Flachprobe angelegt ist</translation>
   </message>
   <message>
    <source>Finer level   ([)</source>
@@ -8156,32 +8228,8 @@
    <translation>Nur ein einzelnes Bild hat eine gewählte Stufe</translation>
   </message>
   <message>
-   <source>Move handle</source>
-   <translation>Griff bewegen</translation>
-  </message>
-  <message>
-   <source>Fit the grid</source>
-   <translation>Raster anpassen</translation>
-  </message>
-  <message>
-   <source>Move it on the mesh</source>
-   <translation>Auf dem Netz bewegen</translation>
-  </message>
-  <message>
-   <source>What the flat proof shows</source>
-   <translation>Was die Flachprobe zeigt</translation>
-  </message>
-  <message>
-   <source>How the flat proof is laid out</source>
-   <translation>Wie die Flachprobe angelegt ist</translation>
-  </message>
-  <message>
    <source>Mip level and its size</source>
    <translation>Mip-Stufe und ihre Größe</translation>
-  </message>
-  <message>
-   <source>With the source</source>
-   <translation>Mit der Quelle</translation>
   </message>
   <message>
    <source>Pin a reference picture …</source>
@@ -8204,48 +8252,8 @@
    <translation>Das ist die gröbste Stufe</translation>
   </message>
   <message>
-   <source>Drop pictures here to begin.
-
-PNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes an overlay in the rack.</source>
-   <translation>Bilder hier ablegen, um zu beginnen.
-
-PNG, TGA, TIFF, OpenEXR, WebP oder JPEG; jedes wird ein Overlay im Gestell.</translation>
-  </message>
-  <message>
-   <source>{key} fit grid</source>
-   <translation>{key} fit grid</translation>
-  </message>
-  <message>
-   <source>{key} on uvs</source>
-   <translation>{key} on uvs</translation>
-  </message>
-  <message>
-   <source>Backdrop: {backdrops}</source>
-   <translation>Hintergrund: {backdrops}</translation>
-  </message>
-  <message>
    <source>Unpin it</source>
    <translation>Lösen</translation>
-  </message>
-  <message>
-   <source>With before “{label}”</source>
-   <translation>Mit vor „{label}“</translation>
-  </message>
-  <message>
-   <source>With “{name}”</source>
-   <translation>Mit „{name}“</translation>
-  </message>
-  <message>
-   <source>Reading …</source>
-   <translation>Wird gelesen …</translation>
-  </message>
-  <message>
-   <source>This overlay has no picture yet.
-
-Choose one at the station Source.</source>
-   <translation>Dieses Overlay hat noch kein Bild.
-
-Wählen Sie eins an der Station Quelle.</translation>
   </message>
   <message>
    <source>Reference</source>
@@ -8266,18 +8274,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>This one</source>
    <translation>Dieses</translation>
-  </message>
-  <message>
-   <source>With what lies below “{name}”</source>
-   <translation>Mit dem, was unter „{name}“ liegt</translation>
-  </message>
-  <message>
-   <source>With the layers up to “{name}”</source>
-   <translation>Mit den Ebenen bis „{name}“</translation>
-  </message>
-  <message>
-   <source>With “{rsplit}”, pinned</source>
-   <translation>Mit „{rsplit}“, angeheftet</translation>
   </message>
   <message>
    <source>A number from 0 to 1:</source>
@@ -8894,6 +8890,10 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>; unchanged, it was left alone</source>
    <translation>; unverändert, blieb unberührt</translation>
+  </message>
+  <message>
+   <source>Backdrop: {backdrops}</source>
+   <translation>Hintergrund: {backdrops}</translation>
   </message>
   <message>
    <source>Paint a value</source>
@@ -9672,6 +9672,50 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Ein weiches Sprite: grau auf klar</translation>
   </message>
   <message>
+   <source>Save the delivery recipe</source>
+   <translation>Das Lieferrezept sichern</translation>
+  </message>
+  <message>
+   <source>Recipes (*.json)</source>
+   <translation>Rezepte (*.json)</translation>
+  </message>
+  <message>
+   <source>Load a delivery</source>
+   <translation>Eine Lieferung laden</translation>
+  </message>
+  <message>
+   <source>Deliver into</source>
+   <translation>Liefern nach</translation>
+  </message>
+  <message>
+   <source>{count} written to “{folder}”, read back and found the same, texel for texel.</source>
+   <translation>{count} nach „{folder}“ geschrieben, zurückgelesen und gleich befunden, Texel für Texel.</translation>
+  </message>
+  <message>
+   <source>Delivering {count} overlay{ending} …</source>
+   <translation>{count} Overlay(s) werden geliefert …</translation>
+  </message>
+  <message>
+   <source>Use a delivery recipe</source>
+   <translation>Ein Lieferrezept benutzen</translation>
+  </message>
+  <message>
+   <source>The delivery recipe was saved as “{path}”.</source>
+   <translation>Das Lieferrezept wurde als „{path}“ gesichert.</translation>
+  </message>
+  <message>
+   <source>“{overlay}” was</source>
+   <translation>„{overlay}“ wurde</translation>
+  </message>
+  <message>
+   <source>{count} overlays were</source>
+   <translation>{count} Overlays wurden</translation>
+  </message>
+  <message>
+   <source>Delivering was stopped; nothing was written.</source>
+   <translation>Das Liefern wurde gestoppt; nichts wurde geschrieben.</translation>
+  </message>
+  <message>
    <source>Earlier saves</source>
    <translation>Frühere Stände</translation>
   </message>
@@ -9792,10 +9836,6 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Rezept benutzen</translation>
   </message>
   <message>
-   <source>Recipes (*.json)</source>
-   <translation>Rezepte (*.json)</translation>
-  </message>
-  <message>
    <source>No repair is sure: each would change what is seen, or there is none. Look at them one by one.</source>
    <translation>Keine Reparatur ist sicher: Jede änderte, was zu sehen ist, oder es gibt keine. Sehen Sie sie einzeln an.</translation>
   </message>
@@ -9804,48 +9844,12 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Ausgebessert: {rows}.</translation>
   </message>
   <message>
-   <source>Save the delivery recipe</source>
-   <translation>Das Lieferrezept sichern</translation>
-  </message>
-  <message>
-   <source>Load a delivery</source>
-   <translation>Eine Lieferung laden</translation>
-  </message>
-  <message>
-   <source>Deliver into</source>
-   <translation>Liefern nach</translation>
-  </message>
-  <message>
-   <source>{count} written to “{folder}”, read back and found the same, texel for texel.</source>
-   <translation>{count} nach „{folder}“ geschrieben, zurückgelesen und gleich befunden, Texel für Texel.</translation>
-  </message>
-  <message>
-   <source>Delivering {count} overlay{ending} …</source>
-   <translation>{count} Overlay(s) werden geliefert …</translation>
-  </message>
-  <message>
    <source>Add {count} overlays</source>
    <translation>{count} Overlays hinzufügen</translation>
   </message>
   <message>
    <source>Save the recipe</source>
    <translation>Das Rezept sichern</translation>
-  </message>
-  <message>
-   <source>Use a delivery recipe</source>
-   <translation>Ein Lieferrezept benutzen</translation>
-  </message>
-  <message>
-   <source>The delivery recipe was saved as “{path}”.</source>
-   <translation>Das Lieferrezept wurde als „{path}“ gesichert.</translation>
-  </message>
-  <message>
-   <source>“{overlay}” was</source>
-   <translation>„{overlay}“ wurde</translation>
-  </message>
-  <message>
-   <source>{count} overlays were</source>
-   <translation>{count} Overlays wurden</translation>
   </message>
   <message>
    <source>Choose an SVG file</source>
@@ -9870,10 +9874,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>The recipe was saved as “{path}”.</source>
    <translation>Das Rezept wurde als „{path}“ gesichert.</translation>
-  </message>
-  <message>
-   <source>Delivering was stopped; nothing was written.</source>
-   <translation>Das Liefern wurde gestoppt; nichts wurde geschrieben.</translation>
   </message>
   <message>
    <source>Stopped: {count} of {count2} files were not read.</source>
@@ -9918,6 +9918,66 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Choose a layer to paint on, or add one.</source>
    <translation>Wählen Sie eine Ebene zum Malen, oder fügen Sie eine hinzu.</translation>
+  </message>
+  <message>
+   <source>an untitled project</source>
+   <translation>ein Projekt ohne Namen</translation>
+  </message>
+  <message>
+   <source>“{title}” has changes that are not saved.</source>
+   <translation>„{title}“ hat ungesicherte Änderungen.</translation>
+  </message>
+  <message>
+   <source>Discard</source>
+   <translation>Verwerfen</translation>
+  </message>
+  <message>
+   <source>Keep working</source>
+   <translation>Weiterarbeiten</translation>
+  </message>
+  <message>
+   <source>“{name}” was changed on disk since it was opened here. What shall become of your version?</source>
+   <translation>„{name}“ wurde seit dem Öffnen geändert. Was soll aus Ihrer Fassung werden?</translation>
+  </message>
+  <message>
+   <source>Keep mine beside it</source>
+   <translation>Meines daneben behalten</translation>
+  </message>
+  <message>
+   <source>Take theirs</source>
+   <translation>Das andere nehmen</translation>
+  </message>
+  <message>
+   <source>Overwrite theirs</source>
+   <translation>Das andere überschreiben</translation>
+  </message>
+  <message>
+   <source>Mivex did not close properly. Unsaved work on {name} was kept aside.</source>
+   <translation>Mivex wurde nicht richtig geschlossen. Ungesichertes an {name} wurde beiseitegelegt.</translation>
+  </message>
+  <message>
+   <source>Restore it</source>
+   <translation>Wiederherstellen</translation>
+  </message>
+  <message>
+   <source>Throw it away</source>
+   <translation>Wegwerfen</translation>
+  </message>
+  <message>
+   <source>Ask again later</source>
+   <translation>Später fragen</translation>
+  </message>
+  <message>
+   <source>Files are still being read; what they bring is not in the project yet.</source>
+   <translation>Es werden noch Dateien gelesen; was sie bringen, ist noch nicht im Projekt.</translation>
+  </message>
+  <message>
+   <source>A delivery is under way; stopped, it writes nothing.</source>
+   <translation>Eine Lieferung läuft; angehalten schreibt sie nichts.</translation>
+  </message>
+  <message>
+   <source>Leave without it</source>
+   <translation>Ohne das gehen</translation>
   </message>
   <message>
    <source>Pin a pixel first</source>
@@ -10260,66 +10320,6 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   <message>
    <source>Mivex projects (*.mivex)</source>
    <translation>Mivex-Projekte (*.mivex)</translation>
-  </message>
-  <message>
-   <source>an untitled project</source>
-   <translation>ein Projekt ohne Namen</translation>
-  </message>
-  <message>
-   <source>“{title}” has changes that are not saved.</source>
-   <translation>„{title}“ hat ungesicherte Änderungen.</translation>
-  </message>
-  <message>
-   <source>Discard</source>
-   <translation>Verwerfen</translation>
-  </message>
-  <message>
-   <source>Keep working</source>
-   <translation>Weiterarbeiten</translation>
-  </message>
-  <message>
-   <source>“{name}” was changed on disk since it was opened here. What shall become of your version?</source>
-   <translation>„{name}“ wurde seit dem Öffnen geändert. Was soll aus Ihrer Fassung werden?</translation>
-  </message>
-  <message>
-   <source>Keep mine beside it</source>
-   <translation>Meines daneben behalten</translation>
-  </message>
-  <message>
-   <source>Take theirs</source>
-   <translation>Das andere nehmen</translation>
-  </message>
-  <message>
-   <source>Overwrite theirs</source>
-   <translation>Das andere überschreiben</translation>
-  </message>
-  <message>
-   <source>Mivex did not close properly. Unsaved work on {name} was kept aside.</source>
-   <translation>Mivex wurde nicht richtig geschlossen. Ungesichertes an {name} wurde beiseitegelegt.</translation>
-  </message>
-  <message>
-   <source>Restore it</source>
-   <translation>Wiederherstellen</translation>
-  </message>
-  <message>
-   <source>Throw it away</source>
-   <translation>Wegwerfen</translation>
-  </message>
-  <message>
-   <source>Ask again later</source>
-   <translation>Später fragen</translation>
-  </message>
-  <message>
-   <source>Files are still being read; what they bring is not in the project yet.</source>
-   <translation>Es werden noch Dateien gelesen; was sie bringen, ist noch nicht im Projekt.</translation>
-  </message>
-  <message>
-   <source>A delivery is under way; stopped, it writes nothing.</source>
-   <translation>Eine Lieferung läuft; angehalten schreibt sie nichts.</translation>
-  </message>
-  <message>
-   <source>Leave without it</source>
-   <translation>Ohne das gehen</translation>
   </message>
   <message>
    <source>Open a project</source>
@@ -10972,24 +10972,188 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Gemacht aus „{name}“.</translation>
   </message>
   <message>
-   <source>Painted</source>
-   <translation>Gemalt</translation>
-  </message>
-  <message>
-   <source>Pattern</source>
-   <translation>Muster</translation>
-  </message>
-  <message>
-   <source>What it looks like.</source>
-   <translation>Wie es aussieht.</translation>
-  </message>
-  <message>
-   <source>how it lies</source>
-   <translation>wie es liegt</translation>
-  </message>
-  <message>
    <source>Whose levels are set.</source>
    <translation>Wessen Tonwerte gesetzt werden.</translation>
+  </message>
+  <message>
+   <source>Whose result is read.</source>
+   <translation>Wessen Ergebnis gelesen wird.</translation>
+  </message>
+  <message>
+   <source>levels by channel</source>
+   <translation>Tonwerte je Kanal</translation>
+  </message>
+  <message>
+   <source>{channels} of this layer</source>
+   <translation>{channels} dieser Ebene</translation>
+  </message>
+  <message>
+   <source>Left alone: what lies below shines through.</source>
+   <translation>Unberührt: was darunter liegt, scheint durch.</translation>
+  </message>
+  <message>
+   <source>Below zero it lies deeper than the surface.</source>
+   <translation>Unter null liegt es tiefer als die Fläche.</translation>
+  </message>
+  <message>
+   <source>Leave {channels} alone</source>
+   <translation>{channels} unberührt lassen</translation>
+  </message>
+  <message>
+   <source>Leave alone</source>
+   <translation>Unberührt lassen</translation>
+  </message>
+  <message>
+   <source>Touch {channels}</source>
+   <translation>{channels} berühren</translation>
+  </message>
+  <message>
+   <source>Choose overlay</source>
+   <translation>Overlay wählen</translation>
+  </message>
+  <message>
+   <source>The layer's name.</source>
+   <translation>Der Name der Ebene.</translation>
+  </message>
+  <message>
+   <source>Heights</source>
+   <translation>Höhen</translation>
+  </message>
+  <message>
+   <source>Border</source>
+   <translation>Bildrand</translation>
+  </message>
+  <message>
+   <source>Change strength</source>
+   <translation>Stärke ändern</translation>
+  </message>
+  <message>
+   <source>The canvas that the layers lie on.</source>
+   <translation>Die Fläche, auf der die Ebenen liegen.</translation>
+  </message>
+  <message>
+   <source>The source picture lies lowest.</source>
+   <translation>Das Quellbild liegt zuunterst.</translation>
+  </message>
+  <message>
+   <source>Rename layer</source>
+   <translation>Ebene umbenennen</translation>
+  </message>
+  <message>
+   <source>Touches nothing yet: double-click a cell, or paint.</source>
+   <translation>Berührt noch nichts: Doppelklick auf eine Zelle, oder malen.</translation>
+  </message>
+  <message>
+   <source>“{name}” is laid over with all its channels: what is seen of each counts by its opacity.</source>
+   <translation>„{name}“ wird mit allen Kanälen darübergelegt: was von jedem zu sehen ist, zählt nach seiner Deckkraft.</translation>
+  </message>
+  <message>
+   <source>Touches {parts}.</source>
+   <translation>Berührt {parts}.</translation>
+  </message>
+  <message>
+   <source>An overlay that is gone</source>
+   <translation>Ein Overlay, das fort ist</translation>
+  </message>
+  <message>
+   <source> Left alone: {parts}.</source>
+   <translation> Unberührt: {parts}.</translation>
+  </message>
+  <message>
+   <source>Which channels each layer touches, with what, and where.</source>
+   <translation>Welche Kanäle jede Ebene berührt, womit und wo.</translation>
+  </message>
+  <message>
+   <source>Add a layer</source>
+   <translation>Ebene hinzufügen</translation>
+  </message>
+  <message>
+   <source>Copy layer</source>
+   <translation>Ebene kopieren</translation>
+  </message>
+  <message>
+   <source>Up   (Ctrl+Up)</source>
+   <translation>Nach oben   (Ctrl+Up)</translation>
+  </message>
+  <message>
+   <source>Down   (Ctrl+Down)</source>
+   <translation>Nach unten   (Ctrl+Down)</translation>
+  </message>
+  <message>
+   <source>Put it into a group of its own; drag others onto that</source>
+   <translation>In eine eigene Gruppe legen; andere darauf ziehen</translation>
+  </message>
+  <message>
+   <source>Copy it</source>
+   <translation>Kopieren</translation>
+  </message>
+  <message>
+   <source>Remove it   (Delete)</source>
+   <translation>Entfernen   (Delete)</translation>
+  </message>
+  <message>
+   <source>Of plain values</source>
+   <translation>Aus bloßen Werten</translation>
+  </message>
+  <message>
+   <source>Through a pattern</source>
+   <translation>Durch ein Muster</translation>
+  </message>
+  <message>
+   <source>To paint on</source>
+   <translation>Zum Bemalen</translation>
+  </message>
+  <message>
+   <source>A group</source>
+   <translation>Eine Gruppe</translation>
+  </message>
+  <message>
+   <source>Another overlay, laid over</source>
+   <translation>Ein anderes Overlay, darübergelegt</translation>
+  </message>
+  <message>
+   <source>A build</source>
+   <translation>Ein Aufbau</translation>
+  </message>
+  <message>
+   <source>Add {build}</source>
+   <translation>{build} hinzufügen</translation>
+  </message>
+  <message>
+   <source>Give a mask</source>
+   <translation>Maske geben</translation>
+  </message>
+  <message>
+   <source>Switch layer</source>
+   <translation>Ebene schalten</translation>
+  </message>
+  <message>
+   <source>Move layer</source>
+   <translation>Ebene verschieben</translation>
+  </message>
+  <message>
+   <source>Into the group</source>
+   <translation>In die Gruppe</translation>
+  </message>
+  <message>
+   <source>Remove layer</source>
+   <translation>Ebene entfernen</translation>
+  </message>
+  <message>
+   <source>Choose a layer first</source>
+   <translation>Wähle zuerst eine Ebene</translation>
+  </message>
+  <message>
+   <source>Layer {count}</source>
+   <translation>Ebene {count}</translation>
+  </message>
+  <message>
+   <source>Paint {count}</source>
+   <translation>Malen {count}</translation>
+  </message>
+  <message>
+   <source>Group {count}</source>
+   <translation>Gruppe {count}</translation>
   </message>
   <message>
    <source>Add to the mask</source>
@@ -11006,18 +11170,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>It sits on no mesh: found from the layers' heights.</source>
    <translation>Es sitzt auf keinem Netz: aus den Höhen der Ebenen gefunden.</translation>
-  </message>
-  <message>
-   <source>Change pattern</source>
-   <translation>Muster ändern</translation>
-  </message>
-  <message>
-   <source>Whose result is read.</source>
-   <translation>Wessen Ergebnis gelesen wird.</translation>
-  </message>
-  <message>
-   <source>levels by channel</source>
-   <translation>Tonwerte je Kanal</translation>
   </message>
   <message>
    <source>Add a part</source>
@@ -11076,26 +11228,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Alle zurückgeben</translation>
   </message>
   <message>
-   <source>{channels} of this layer</source>
-   <translation>{channels} dieser Ebene</translation>
-  </message>
-  <message>
-   <source>Left alone: what lies below shines through.</source>
-   <translation>Unberührt: was darunter liegt, scheint durch.</translation>
-  </message>
-  <message>
-   <source>Below zero it lies deeper than the surface.</source>
-   <translation>Unter null liegt es tiefer als die Fläche.</translation>
-  </message>
-  <message>
-   <source>Leave {channels} alone</source>
-   <translation>{channels} unberührt lassen</translation>
-  </message>
-  <message>
-   <source>Leave alone</source>
-   <translation>Unberührt lassen</translation>
-  </message>
-  <message>
    <source>None: the layer acts everywhere.</source>
    <translation>Keine: die Ebene wirkt überall.</translation>
   </message>
@@ -11124,24 +11256,8 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Noch keine gewählt.</translation>
   </message>
   <message>
-   <source>Touch {channels}</source>
-   <translation>{channels} berühren</translation>
-  </message>
-  <message>
-   <source>Choose overlay</source>
-   <translation>Overlay wählen</translation>
-  </message>
-  <message>
    <source>Faces {faces}{ending}</source>
    <translation>Flächen {faces}{ending}</translation>
-  </message>
-  <message>
-   <source>Less: {words}</source>
-   <translation>Weniger: {words}</translation>
-  </message>
-  <message>
-   <source>More: {words}</source>
-   <translation>Mehr: {words}</translation>
   </message>
   <message>
    <source>Whose mask or channel is read.</source>
@@ -11150,150 +11266,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Choose layer</source>
    <translation>Ebene wählen</translation>
-  </message>
-  <message>
-   <source>Which channels each layer touches, with what, and where.</source>
-   <translation>Welche Kanäle jede Ebene berührt, womit und wo.</translation>
-  </message>
-  <message>
-   <source>Add a layer</source>
-   <translation>Ebene hinzufügen</translation>
-  </message>
-  <message>
-   <source>The layer's name.</source>
-   <translation>Der Name der Ebene.</translation>
-  </message>
-  <message>
-   <source>Copy layer</source>
-   <translation>Ebene kopieren</translation>
-  </message>
-  <message>
-   <source>Up   (Ctrl+Up)</source>
-   <translation>Nach oben   (Ctrl+Up)</translation>
-  </message>
-  <message>
-   <source>Down   (Ctrl+Down)</source>
-   <translation>Nach unten   (Ctrl+Down)</translation>
-  </message>
-  <message>
-   <source>Put it into a group of its own; drag others onto that</source>
-   <translation>In eine eigene Gruppe legen; andere darauf ziehen</translation>
-  </message>
-  <message>
-   <source>Copy it</source>
-   <translation>Kopieren</translation>
-  </message>
-  <message>
-   <source>Remove it   (Delete)</source>
-   <translation>Entfernen   (Delete)</translation>
-  </message>
-  <message>
-   <source>Of plain values</source>
-   <translation>Aus bloßen Werten</translation>
-  </message>
-  <message>
-   <source>Through a pattern</source>
-   <translation>Durch ein Muster</translation>
-  </message>
-  <message>
-   <source>To paint on</source>
-   <translation>Zum Bemalen</translation>
-  </message>
-  <message>
-   <source>A group</source>
-   <translation>Eine Gruppe</translation>
-  </message>
-  <message>
-   <source>Another overlay, laid over</source>
-   <translation>Ein anderes Overlay, darübergelegt</translation>
-  </message>
-  <message>
-   <source>A build</source>
-   <translation>Ein Aufbau</translation>
-  </message>
-  <message>
-   <source>Add {build}</source>
-   <translation>{build} hinzufügen</translation>
-  </message>
-  <message>
-   <source>Heights</source>
-   <translation>Höhen</translation>
-  </message>
-  <message>
-   <source>Border</source>
-   <translation>Bildrand</translation>
-  </message>
-  <message>
-   <source>Change strength</source>
-   <translation>Stärke ändern</translation>
-  </message>
-  <message>
-   <source>Give a mask</source>
-   <translation>Maske geben</translation>
-  </message>
-  <message>
-   <source>Switch layer</source>
-   <translation>Ebene schalten</translation>
-  </message>
-  <message>
-   <source>Move layer</source>
-   <translation>Ebene verschieben</translation>
-  </message>
-  <message>
-   <source>Into the group</source>
-   <translation>In die Gruppe</translation>
-  </message>
-  <message>
-   <source>Remove layer</source>
-   <translation>Ebene entfernen</translation>
-  </message>
-  <message>
-   <source>The canvas that the layers lie on.</source>
-   <translation>Die Fläche, auf der die Ebenen liegen.</translation>
-  </message>
-  <message>
-   <source>The source picture lies lowest.</source>
-   <translation>Das Quellbild liegt zuunterst.</translation>
-  </message>
-  <message>
-   <source>Rename layer</source>
-   <translation>Ebene umbenennen</translation>
-  </message>
-  <message>
-   <source>Touches nothing yet: double-click a cell, or paint.</source>
-   <translation>Berührt noch nichts: Doppelklick auf eine Zelle, oder malen.</translation>
-  </message>
-  <message>
-   <source>Choose a layer first</source>
-   <translation>Wähle zuerst eine Ebene</translation>
-  </message>
-  <message>
-   <source>Layer {count}</source>
-   <translation>Ebene {count}</translation>
-  </message>
-  <message>
-   <source>Paint {count}</source>
-   <translation>Malen {count}</translation>
-  </message>
-  <message>
-   <source>“{name}” is laid over with all its channels: what is seen of each counts by its opacity.</source>
-   <translation>„{name}“ wird mit allen Kanälen darübergelegt: was von jedem zu sehen ist, zählt nach seiner Deckkraft.</translation>
-  </message>
-  <message>
-   <source>Touches {parts}.</source>
-   <translation>Berührt {parts}.</translation>
-  </message>
-  <message>
-   <source>An overlay that is gone</source>
-   <translation>Ein Overlay, das fort ist</translation>
-  </message>
-  <message>
-   <source>Group {count}</source>
-   <translation>Gruppe {count}</translation>
-  </message>
-  <message>
-   <source> Left alone: {parts}.</source>
-   <translation> Unberührt: {parts}.</translation>
   </message>
   <message>
    <source>Birth</source>
@@ -11786,6 +11758,34 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Repaint stroke</source>
    <translation>Strich neu malen</translation>
+  </message>
+  <message>
+   <source>Painted</source>
+   <translation>Gemalt</translation>
+  </message>
+  <message>
+   <source>Pattern</source>
+   <translation>Muster</translation>
+  </message>
+  <message>
+   <source>What it looks like.</source>
+   <translation>Wie es aussieht.</translation>
+  </message>
+  <message>
+   <source>how it lies</source>
+   <translation>wie es liegt</translation>
+  </message>
+  <message>
+   <source>Change pattern</source>
+   <translation>Muster ändern</translation>
+  </message>
+  <message>
+   <source>Less: {words}</source>
+   <translation>Weniger: {words}</translation>
+  </message>
+  <message>
+   <source>More: {words}</source>
+   <translation>Mehr: {words}</translation>
   </message>
   <message>
    <source>Panel</source>

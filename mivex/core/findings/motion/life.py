@@ -3,7 +3,8 @@
 import numpy as np
 
 from mivex.core.base.messages import Message, term
-from mivex.core.findings.base import Check, Finding, Look, MotionSubject, Repair
+from mivex.core.findings.base import Check, MotionSubject
+from mivex.core.findings.finding import Finding, Look, Repair
 from mivex.core.findings.motion.said import edit_of, found, parts_of, words_of
 from mivex.core.motion.curves import PRESETS, Curve
 from mivex.core.motion.model import TICKS, Emitter

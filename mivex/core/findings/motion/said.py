@@ -1,7 +1,8 @@
 """What checks of effects share."""
 
 from mivex.core.base.messages import Message
-from mivex.core.findings.base import Finding, Moment, MotionSubject, Repair
+from mivex.core.findings.base import MotionSubject
+from mivex.core.findings.finding import Finding, Moment, Repair
 from mivex.core.motion.model import Effect, Emitter
 from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetPart

@@ -3,8 +3,9 @@
 import numpy as np
 
 from mivex.core.base.messages import Message, term
-from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
-from mivex.core.findings.scene.order import LEAST, TOTAL, pixel_of
+from mivex.core.findings.base import Check, SceneSubject
+from mivex.core.findings.finding import Finding, Look, Pixel, Repair
+from mivex.core.findings.scene.common import LEAST, TOTAL, pixel_of
 from mivex.core.findings.seen import SIZE, VisibleDraws, changed, see_through, without
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project.document import Overlay

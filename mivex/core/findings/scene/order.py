@@ -3,34 +3,21 @@
 Measured on pictures of 256 by 160 from every camera of the project; figures are of the camera where it is worst.
 """
 
-import itertools
 from collections import defaultdict
 
 import numpy as np
-from numpy.typing import NDArray
 
 from mivex.core.base.messages import Message, term
-from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
-from mivex.core.findings.seen import SIZE, Seen, VisibleDraws, see_through
+from mivex.core.findings.base import Check, SceneSubject
+from mivex.core.findings.finding import Finding, Look, Repair
+from mivex.core.findings.scene.common import LEAST, TOTAL, pixel_of
+from mivex.core.findings.scene.depth_fight import fighting, level_nudge
+from mivex.core.findings.seen import Seen, VisibleDraws, see_through
 from mivex.core.pixels.blends import BLENDS, commute
-from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields
 
 WRONG = 3
 """Codes of 255 from which a pixel counts as wrong."""
-LEAST = 12
-"""Pixels of the small picture below which nothing is said: a fault of fewer is a rim."""
-TOTAL = SIZE[0] * SIZE[1]
-
-
-LEVEL, LEAST_LEVEL = 3e-5, 40
-"""Share of the distance by which two solids may differ to be level; pixels from which that is no line of a cut."""
-
-
-def pixel_of(shown: VisibleDraws, at: int) -> Pixel:
-    """A pixel by its number, as a place."""
-    y, x = divmod(int(at), SIZE[0])
-    return Pixel(shown.camera.name, (x + 0.5) / SIZE[0], (y + 0.5) / SIZE[1])
 
 
 def _inverted(shown: VisibleDraws) -> dict[tuple[int, int], list[int]]:
@@ -79,7 +66,7 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
             mean=mean,
         )
         at = max(pixels, key=lambda p: int(shown.error.ravel()[p]))
-        edits = [] if both else [e for o in (a, b) if (e := _level(o)) is not None]
+        edits = [] if both else [e for o in (a, b) if (e := level_nudge(o)) is not None]
         rows.append(
             Finding(
                 "order",
@@ -109,16 +96,6 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
             )
         )
     return rows
-
-
-def _level(o: Overlay) -> SetFields | None:
-    """What brings an overlay back to being drawn by its distance."""
-    values: tuple[tuple[str, object], ...] = ()
-    if o.material.group not in ("Blended", "Decal", "Front"):
-        values += (("group", "Blended"),)
-    if o.material.nudge != 0:
-        values += (("nudge", 0),)
-    return SetFields(o.id, "material", values) if values else None
 
 
 def _through_itself(scene: SceneSubject) -> list[Finding]:
@@ -159,84 +136,6 @@ def _through_itself(scene: SceneSubject) -> list[Finding]:
                 {"pixels": len(pixels), "camera": shown.camera.name},
                 (o.id,),
                 mean * len(pixels) / TOTAL * 10,
-            )
-        )
-    return rows
-
-
-def _flips_again(state: NDArray[np.int8]) -> int:
-    """Changes between drawn (1) and hidden (2) along the rows, beyond the first of each."""
-    turns = (state[:, 1:] * state[:, :-1]) == 2
-    return int(np.maximum(turns.sum(axis=1) - 1, 0).sum())
-
-
-def _level_solids(shown: VisibleDraws) -> dict[str, NDArray[np.int64]]:
-    """Pixels where a solid overlay lies level with another one, by the one that is drawn later.
-
-    Which of them is seen is chance: our own rasteriser may well settle it by order, another does not.
-    """
-    solid = shown.fragments.solid
-    found: dict[str, NDArray[np.int64]] = {}
-    for (_, one), (key, other) in itertools.combinations(shown.solid_depths.items(), 2):
-        level = (one > 0) & (np.abs(one - other) < LEVEL * one) & (one >= solid * (1 - LEVEL))
-        if level.sum() >= LEAST_LEVEL:
-            found[key] = np.flatnonzero(level)
-    return found
-
-
-def _fighting(scene: SceneSubject) -> list[Finding]:
-    worst: dict[str, tuple[VisibleDraws, int, int]] = {}
-    for shown in scene.seen:
-        s = shown.fragments
-        behind = s.solid.ravel()[s.pixel]
-        # What is laid on the surroundings may sink into them by the width of their facets; two overlays in one place only
-        # fight where they are level.
-        most = np.where(behind == s.around.ravel()[s.pixel], 2e-3, 3e-5)
-        near = (np.abs(s.iw - behind) < most * behind) & (s.verdict <= 1) & (behind > 0) & (s.alpha > 0.05)
-        for i in np.unique(s.draw[near]):
-            d = shown.draws[i]
-            if not d.owner or not d.material.depth_test:
-                continue
-            mine = near & (s.draw == i)
-            # Drawn here and hidden beside it, again and again along a line: where two planes cut, it turns but once.
-            state = np.zeros(SIZE[::-1], np.int8)
-            state.ravel()[s.pixel[mine]] = np.where(s.verdict[mine] == 0, 1, 2)
-            flips = _flips_again(state) + _flips_again(state.T)
-            hidden = int((s.verdict[mine] == 1).sum())
-            if hidden >= LEAST and flips >= LEAST and (d.owner not in worst or hidden > worst[d.owner][1]):
-                at = s.pixel[mine & (s.verdict == 1)]
-                worst[d.owner] = shown, hidden, int(at[len(at) // 2])
-        for key, pixels in _level_solids(shown).items():
-            if key not in worst or len(pixels) > worst[key][1]:
-                worst[key] = shown, len(pixels), int(pixels[len(pixels) // 2])
-    rows = []
-    for key, (shown, hidden, at) in worst.items():
-        o = scene.doc.overlay(key)
-        if o is None:
-            continue
-        bias = max(o.material.depth_bias * 2, 8.0)
-        rows.append(
-            Finding(
-                "depth-fight",
-                o.name,
-                hidden / TOTAL * 100,
-                "% of the picture",
-                Message(
-                    "“{name}” fights with the surface that it lies on: {hidden:.1%} of the picture of "
-                    "camera {name2} is lost in patches.",
-                    name=o.name,
-                    hidden=hidden / TOTAL,
-                    name2=shown.camera.name,
-                ),
-                "Both have nearly the same depth, so chance decides pixel by pixel; it flickers as the camera moves.",
-                pixel_of(shown, at),
-                Repair(
-                    Message("Bring it {bias:g} mm nearer", bias=bias),
-                    (SetFields(o.id, "material", (("depth_bias", bias),)),),
-                ),
-                {"pixels": hidden, "camera": shown.camera.name},
-                (o.id,),
-                60 * hidden / TOTAL,
             )
         )
     return rows
@@ -393,7 +292,7 @@ def _cutout_same(scene: SceneSubject) -> list[Finding]:
 CHECKS = (
     Check("order", "Drawn in the wrong order", _wrong_order, "blend", Look("stage"), "scene"),
     Check("through-itself", "Shows through itself", _through_itself, "blend", Look("stage"), "scene"),
-    Check("depth-fight", "Fights with its surface", _fighting, "blend", Look("stage"), "scene"),
+    Check("depth-fight", "Fights with its surface", fighting, "blend", Look("stage"), "scene"),
     Check("hidden", "Hidden by what is seen through", _hidden_by_writer, "blend", Look("stage"), "scene"),
     Check("chance", "Order is chance", _by_chance, "blend", Look("stage"), "scene"),
     Check("cutout-does", "Cutout would do", _cutout_same, "blend", Look("stage"), "scene"),

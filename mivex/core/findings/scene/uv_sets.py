@@ -1,7 +1,8 @@
 """A picture that reads a UV set in which its mesh has nothing."""
 
 from mivex.core.base.messages import Message
-from mivex.core.findings.base import Check, Finding, Look, Pixel, Repair, SceneSubject
+from mivex.core.findings.base import Check, SceneSubject
+from mivex.core.findings.finding import Finding, Look, Pixel, Repair
 from mivex.core.project.edits import SetFields
 from mivex.core.stage.camera import View
 from mivex.core.stage.placement_geometry import middle

@@ -7,7 +7,8 @@ import numpy as np
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.messages import Message, named, term
 from mivex.core.base.types import Doubles, Floats
-from mivex.core.findings.base import Check, Finding, Look, Repair, Subject, Texels, mend
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Finding, Look, Repair, Texels
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.clear_border import ClearBorder
 from mivex.core.project.edits import SetFields

@@ -4,7 +4,8 @@ import numpy as np
 
 from mivex.core.base.messages import Message, joined
 from mivex.core.base.types import Floats, Mask
-from mivex.core.findings.base import Check, Finding, Look, Repair, Subject, mend, whole
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Finding, Look, Repair, whole
 from mivex.core.layers.model import EdgeFade
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.alpha_from import AlphaFrom

@@ -3,7 +3,8 @@
 import numpy as np
 
 from mivex.core.base.messages import Message
-from mivex.core.findings.base import Check, Finding, Look, Subject, mend
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Finding, Look
 from mivex.core.prepare.levels import Levels
 from mivex.core.prepare.move import Trim, box_of
 

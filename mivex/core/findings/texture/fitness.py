@@ -3,7 +3,8 @@
 import numpy as np
 
 from mivex.core.base.messages import Message, term
-from mivex.core.findings.base import Check, Finding, Subject, mend, whole
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Finding, whole
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.prepare.resize import Resize, nearest_power
 

@@ -12,7 +12,8 @@ import numpy as np
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
-from mivex.core.findings.base import Check, Cost, Finding, Look, Repair, Subject, mend
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Cost, Finding, Look, Repair
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.fringes import LevelFringe, fringe_figures, fringe_map
 from mivex.core.picture.texture import Texture

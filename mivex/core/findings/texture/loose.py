@@ -7,7 +7,8 @@ pieces by its nature (letters, leaves, drops) no piece is far larger than the re
 import numpy as np
 
 from mivex.core.base.messages import Message, term
-from mivex.core.findings.base import Check, Finding, Look, Subject, mend
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Finding, Look
 from mivex.core.prepare.loose import DropLoose, pieces_of
 
 MAIN = 0.9

@@ -5,7 +5,8 @@ from dataclasses import replace
 import numpy as np
 
 from mivex.core.base.messages import Message, term
-from mivex.core.findings.base import Check, Finding, Look, Subject, mend
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Finding, Look
 from mivex.core.findings.texture.matte_evidence import Evidence, matte_evidence
 from mivex.core.findings.texture.matte_fit import MatteFit, fit_matte
 from mivex.core.picture.texture import Texture

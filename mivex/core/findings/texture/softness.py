@@ -5,7 +5,8 @@ import numpy as np
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
-from mivex.core.findings.base import Check, Finding, Look, Subject, mend, whole
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Finding, Look, whole
 from mivex.core.prepare.blur import Blur
 from mivex.core.prepare.clear_specks import ClearSpecks, lone_specks
 from mivex.core.prepare.move import Trim, box_of

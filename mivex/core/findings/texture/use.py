@@ -5,7 +5,8 @@ import numpy as np
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
-from mivex.core.findings.base import Check, Finding, Look, Subject, mend, whole
+from mivex.core.findings.base import Check, Subject, mend
+from mivex.core.findings.finding import Finding, Look, whole
 from mivex.core.picture.picture import looks_like_normals
 from mivex.core.pixels.colour import to_display
 from mivex.core.pixels.coverage import coverage

@@ -1,0 +1,167 @@
+"""Findings of effects, beginnings, and the command line of motion."""
+
+import json
+
+import numpy as np
+import pytest
+from test_motion import SOUND, effect, puff, puff_doc
+from test_project import mivex_run
+
+from mivex.core.checking.batch import report_on
+from mivex.core.findings import examine_motion
+from mivex.core.findings.base import MotionSubject
+from mivex.core.material.effects import Contact, Erosion
+from mivex.core.motion.curves import Curve
+from mivex.core.motion.simulate import EARTH
+from mivex.core.motion.starters import STARTERS
+from mivex.core.picture.animated import read_frames
+from mivex.core.picture.encode import write_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.texture import Texture
+from mivex.core.project import edits, effect_edits
+from mivex.core.project.document import Document, Source
+from mivex.core.project.file import dumps, write_project
+from mivex.core.scene.draw_calls import build_environment
+from mivex.core.sheet.model import Grid, Sheet
+from mivex.core.stage.placements_model import Around
+from mivex.demo import PROJECT
+
+
+def motion_ids(e, texture=None, sheet=None, doc=None, small=False, **material):
+    doc = doc or puff_doc((e,), sheet=sheet, **material)
+    found = examine_motion(MotionSubject(doc, {"o": texture or puff()}, build_environment(doc)))
+    return {f.id: f for f in found if small or f.id != "motion-small"}  # seen from near, 64 texels are few
+
+
+def test_pictures_too_small_for_the_screen_are_found():
+    near = effect(**SOUND, at=(0.1, 1.2, 2.0))
+    found = motion_ids(near, small=True)["motion-small"]
+    # The largest sprites, 0.2 m high, as large as the nearest camera sees them, over 64 texels.
+    assert 2.5 < found.figure < 8 and "64 texels" in found.message
+    large = Texture(np.ascontiguousarray(np.kron(puff().values, np.ones((8, 8, 1), np.float32))))
+    assert motion_ids(near, large, small=True) == {}
+
+
+@pytest.mark.parametrize(
+    ("name", "change"),
+    [
+        ("motion-pop", {"life": {"opacity": Curve(points=((0, 0.4), (1, 0)))}}),
+        ("motion-pop", {"life": {}}),
+        ("motion-alike", {"birth": {"width": (0.1, 0.1), "speed": (0.5, 1)}}),
+        ("motion-most", {"emission": {"most": 12}}),
+        ("motion-loop", {"emission": {"rate_curve": Curve(points=((0, 0), (1, 1)))}}),
+        ("motion-erosion", {"life": {"opacity": SOUND["life"]["opacity"], "erosion": Curve(points=((0, 0), (1, 1)))}}),
+        (
+            "motion-leap",
+            {
+                "life": {
+                    "opacity": SOUND["life"]["opacity"],
+                    "speed_y": Curve(points=((0, 1), (0.5, 1), (0.5, 0.2), (1, 0.2)), smooth=False),
+                }
+            },
+        ),
+        (
+            "motion-overdraw",
+            {
+                "emission": {"rate": 400, "most": 2000},
+                "birth": {"width": (1, 1.2), "turn": (-180, 180), "speed": (0, 0.01)},
+            },
+        ),
+    ],
+)
+def test_faults_of_motion_are_found_mended_and_not_found_in_what_is_sound(name, change):
+    assert motion_ids(effect(**SOUND)) == {}
+    e = effect(**{**SOUND, **change})
+    found = motion_ids(e)
+    assert set(found) == {name} and found[name].figure > 0
+    if found[name].repair is not None:
+        assert name not in motion_ids(e, doc=found[name].repair(puff_doc((e,))))
+
+
+def test_faults_with_material_sheet_and_solids():
+    tinted = effect(**{**SOUND, "birth": {**SOUND["birth"], "tint": ((1, 0, 0), (1, 0, 0))}})
+    assert motion_ids(tinted) == {} and set(motion_ids(tinted, takes_tint=False)) == {"motion-tint"}
+    driven = motion_ids(effect(**SOUND), erosion=Erosion(form="soft", by="life"))
+    assert set(driven) == {"motion-erosion"}
+    sheet = Sheet(grids=(Grid(columns=4, rows=4),), play="once", rate=4)
+    cells = tuple(sheet.cells(64, 64))
+    texture = Texture(puff().values, cells=cells)
+    short = effect(**{**SOUND, "birth": {**SOUND["birth"], "frame": "play"}})
+    assert set(motion_ids(short, texture, sheet)) == {"motion-short"}
+    first = effect(**{**SOUND, "birth": {**SOUND["birth"], "frame": "first"}})
+    assert set(motion_ids(first, texture, sheet)) == {"motion-frames"}
+    doc = puff_doc((effect(**SOUND, at=(0.6, 0.02, 1.4)),)).model_copy(update={"around": Around()})
+    large = {"width": (0.4, 0.6), "turn": (-180, 180), "speed": (0.05, 0.1)}
+    slow = effect(**{**SOUND, "birth": large}, at=(0.6, 0.02, 1.4))
+    floor = motion_ids(slow, doc=doc.model_copy(update={"effects": (slow,)}))
+    assert set(floor) == {"motion-contact"}
+    mended = floor["motion-contact"].repair(doc.model_copy(update={"effects": (slow,)}))
+    assert mended.overlays[0].material.contact != Contact() and motion_ids(slow, doc=mended) == {}
+    under = effect(**SOUND, at=(0.6, -0.3, 1.4))
+    found = motion_ids(under, doc=doc.model_copy(update={"effects": (under,)}))
+    assert "motion-inside" in found and "motion-inside" not in motion_ids(
+        under, doc=found["motion-inside"].repair(doc.model_copy(update={"effects": (under,)}))
+    )
+    tight = effect(**SOUND, bounds=((0.8, 1.8, 2.8), (1.2, 2.5, 3.2)))
+    found = motion_ids(tight)
+    assert set(found) == {"motion-bounds"} and not motion_ids(tight, doc=found["motion-bounds"].repair(puff_doc((tight,))))
+
+
+def test_motion_on_the_command_line(tmp_path):
+    doc = puff_doc((effect(name="Plume", life={"gravity": 1}, at=(0, 1, 1)),)).model_copy(update={"around": Around()})
+    write_picture(tmp_path / "puff.png", puff().values, 8)
+    doc = doc.model_copy(update={"overlays": (doc.overlays[0].model_copy(update={"source": Source(path="puff.png")}),)})
+    path = tmp_path / "p.mivex"
+    path.write_text(dumps(doc))
+    done = mivex_run("simulate", str(path), "Plume", "--time", "0.5", "--json")
+    words = json.loads(done.stdout)
+    assert done.returncode == 0 and words["time"] == 0.5 and [p["birth"] for p in words["particles"]] == list(range(11))
+    p = words["particles"][2]
+    assert p["emitter"] == "Part" and set(p) == {
+        "emitter",
+        "birth",
+        "age",
+        "life",
+        "position",
+        "velocity",
+        "size",
+        "turn",
+        "tint",
+        "opacity",
+        "erosion",
+        "frame",
+    }
+    assert np.allclose(p["position"], (0, 1 + 3 * 0.4 - EARTH * 0.16 / 2, 1)) and np.isclose(p["age"], 0.4)
+    done = mivex_run("render", str(path), str(tmp_path / "a.webp"), "--size", "64x40", "--frames", "3:6", "--fps", "10")
+    assert done.returncode == 0, done.stderr
+    seen, seconds = read_frames(tmp_path / "a.webp")
+    assert len(seen) == 4 and np.isclose(sum(seconds), 0.4)
+    for out, more in (("n.png", ("--frames", "5:6", "--fps", "10")), ("t.png", ("--time", "0.5"))):
+        assert mivex_run("render", str(path), str(tmp_path / out), "--size", "64x40", *more).returncode == 0
+    five, still = (read_picture(tmp_path / n).values for n in ("n-0005.png", "t.png"))
+    assert np.array_equal(five, still) and np.allclose(seen[2][..., :3], five[..., :3], atol=1e-6)
+    for bad in (
+        ("simulate", str(path), "Nothing", "--time", "1"),
+        ("simulate", str(path), "Plume", "--time", "99999"),
+        ("render", str(path), str(tmp_path / "x.png"), "--frames", "6:2"),
+        ("simulate", str(path), "Plume"),
+    ):
+        done = mivex_run(*bad)
+        assert done.returncode == 2 and "Traceback" not in done.stderr
+    words = json.loads(dumps(doc))
+    words["effects"][0]["parts"][0]["emission"]["rate"] = 1000000
+    path.write_text(json.dumps(words))
+    done = mivex_run("simulate", str(path), "Plume", "--time", "1")
+    assert done.returncode == 2 and done.stderr.count("\n") == 1
+    gone = doc.model_copy(update={"overlays": ()})
+    path.write_text(dumps(gone))
+    assert mivex_run("simulate", str(path), "Plume", "--time", "1").returncode == 0
+    assert mivex_run("render", str(path), str(tmp_path / "g.png"), "--size", "32x20", "--time", "1").returncode == 0
+
+
+@pytest.mark.parametrize("key", STARTERS)
+def test_a_beginning_has_no_fault_of_its_own(tmp_path, key):
+    doc, puff = edits.add_overlay(Document(), "Puff", "sprite", str(PROJECT.parent / "silt_puff.png"))
+    doc, _ = effect_edits.begun(doc, key, puff, (0.2, STARTERS[key].height, 1.0))
+    write_project(tmp_path / "begun.mivex", doc)
+    assert not report_on(str(tmp_path / "begun.mivex")).findings
