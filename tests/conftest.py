@@ -84,3 +84,27 @@ def window(own_home):
     w.close()
     w.deleteLater()
     application().processEvents()
+
+
+@pytest.fixture
+def made(tmp_path, rng):
+    """A folder with a picture, an overlay made of layers on it, and an evaluator."""
+    from mivex.core.layers.model import ChannelSource, Layer, Stack
+    from mivex.core.picture.encode import write_picture
+    from mivex.core.project.document import Overlay, Source
+    from mivex.core.project.evaluate import Evaluator
+
+    # Colour under a soft disc, colour also where it is clear; multiples of 1/255.
+    y, x = np.mgrid[:32, :32] / 31 * 2 - 1
+    v = np.rint(rng.random((32, 32, 4)) * 255)
+    v[..., 3] = np.rint(np.clip(1.2 - np.hypot(x, y), 0, 1) * 255)
+    write_picture(tmp_path / "a.png", (v / 255).astype(np.float32))
+    stack = Stack(
+        rows=(
+            Layer(
+                id="wet", name="Wet", cells={"roughness": ChannelSource(value=(0.2,)), "metal": ChannelSource(value=(0.8,))}
+            ),
+        )
+    )
+    o = Overlay(id="o", name="Tag", source=Source(path="a.png", meaning="colour"), layers=stack)
+    return tmp_path, o, Evaluator(tmp_path)

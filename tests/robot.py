@@ -37,20 +37,10 @@ LEFT, NONE = Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier
 HELD = [NONE] * 4 + [Qt.KeyboardModifier.ShiftModifier, Qt.KeyboardModifier.ControlModifier]
 NONSENSE = [
     "",
-    "0",
-    "-3",
-    "1e9",
-    "nan",
-    "inf",
-    "häß 漢",
     "x" * 1500,
-    "../../x",
+    "häß 漢",
     "%s {0}",
-    "1,25",
-    "−2",
-    ".5",
-    "#12f",
-    "<b>",
+    *["0", "-3", "1e9", "nan", "inf", "../../x", "1,25", "−2", ".5", "#12f", "<b>"],
 ]
 KEYS = [Qt.Key(k) for k in range(Qt.Key.Key_A.value, Qt.Key.Key_Z.value + 1) if k != Qt.Key.Key_Q.value] + [
     Qt.Key.Key_Return,
@@ -67,19 +57,8 @@ KEYS = [Qt.Key(k) for k in range(Qt.Key.Key_A.value, Qt.Key.Key_Z.value + 1) if 
     Qt.Key.Key_Period,
 ]
 SHY = (
-    "Close",
-    "demo",
-    "tour",
-    "Deliver",
-    "Open",
-    "New",
-    "Language",
     "Size of",
-    "intake",
-    "Save",
-    "file",
-    "recipe",
-    "Collect",
+    *["Close", "demo", "tour", "Deliver", "Open", "New", "Language", "intake", "Save", "file", "recipe", "Collect"],
 )
 """Words of menus that lead out of the project, or write files; they are tried by acts of their own."""
 

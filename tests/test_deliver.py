@@ -22,8 +22,7 @@ from mivex.core.pixels.blends import BLENDS
 from mivex.core.project import delivery_edits
 from mivex.core.project.channels import channel_of_overlay
 from mivex.core.project.delivery import STOCK, dump_delivery, parse_delivery, recipe_named
-from mivex.core.project.document import Delivery, Document, Overlay, Source
-from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.document import Delivery, Document, Source
 from mivex.core.project.file import dumps, loads
 from mivex.core.scene.draw_calls import codes_of, load_scene_inputs, render
 from mivex.core.stage.camera import View
@@ -38,32 +37,9 @@ def codes(path):
     return made[..., None] if made.ndim == 2 else made
 
 
-def soft(rng, side=32):
-    """Colour under a soft disc, colour also where it is clear; multiples of 1/255."""
-    y, x = np.mgrid[:side, :side] / (side - 1) * 2 - 1
-    v = np.rint(rng.random((side, side, 4)) * 255)
-    v[..., 3] = np.rint(np.clip(1.2 - np.hypot(x, y), 0, 1) * 255)
-    return (v / 255).astype(np.float32)
-
-
 def panel(o, *, z=1.6, **more):
     """An overlay that faces the first camera on a panel."""
     return o.model_copy(update={"places": (PanelPlace(id=f"p{o.id}", at=(0.0, 1.3, z), width=1.2, height=1.2),)} | more)
-
-
-@pytest.fixture
-def made(tmp_path, rng):
-    """A folder with a picture, an overlay made of layers on it, and a workshop."""
-    write_picture(tmp_path / "a.png", soft(rng))
-    stack = Stack(
-        rows=(
-            Layer(
-                id="wet", name="Wet", cells={"roughness": ChannelSource(value=(0.2,)), "metal": ChannelSource(value=(0.8,))}
-            ),
-        )
-    )
-    o = Overlay(id="o", name="Tag", source=Source(path="a.png", meaning="colour"), layers=stack)
-    return tmp_path, o, Evaluator(tmp_path)
 
 
 def test_every_channel_lies_where_the_recipe_says_and_other_readers_find_it(made):

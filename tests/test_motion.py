@@ -7,7 +7,6 @@ import pytest
 from scipy.interpolate import PchipInterpolator
 from scipy.stats import kstest
 
-from mivex.core.advice.particle_reduction import reduce_particles
 from mivex.core.material.material import Material
 from mivex.core.motion.births import births
 from mivex.core.motion.bounds import bounds_of
@@ -32,7 +31,7 @@ from mivex.core.motion.solids import solids_of
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, loads
-from mivex.core.scene.draw_calls import build_environment, render
+from mivex.core.scene.draw_calls import render
 from mivex.core.scene.playback import lamp_at
 from mivex.core.scene.stage_painter import StagePainter
 from mivex.core.sheet.model import Grid, Sheet
@@ -373,30 +372,6 @@ def test_bounds_in_closed_form_hold_what_is_followed_and_no_more():
     b = bounds_of(flow)
     seen = np.concatenate([flow.at(t).position for t in np.linspace(0, 7, 111)])
     assert b.margin > 0 and (b.low < seen.min(axis=0)).all() and (b.high > seen.max(axis=0)).all()
-
-
-def test_fewer_larger_covers_as_much():
-    e = effect(
-        {"rate": 60, "form": "disc", "size": (0.4, 0, 0), "way": "cone", "warm": True},
-        {"width": (0.15, 0.25), "speed": (0.3, 0.6)},
-        SOUND["life"],
-        at=(0, 0, 0),
-    )
-    doc, textures = puff_doc((e,)), {"o": puff()}
-    found = reduce_particles(doc, "e", 40, textures, build_environment(doc))
-    assert found.before.count > 100 and 34 <= found.after.count <= 46 and found.size > 1.2
-    assert abs(found.after.area / found.before.area - 1) < 0.02 and found.after.fragments > 0
-    # Measured once more, by whole pictures from the front.
-    used = doc.model_copy(
-        update={"effects": (e.model_copy(update={"dials": ExposedParameters(rate=found.rate, size=found.size)}),)}
-    )
-
-    def area(d):
-        c = Camera(name="c", target=(0, 0.6, 0), yaw=0, pitch=0, distance=4)
-        times = np.linspace(2, 4, 5)
-        return np.mean([(render(d, textures, View(c, 200, 200, t)).colour[..., 3] > 0.02).mean() for t in times])
-
-    assert abs(area(used) / area(doc) - 1) < 0.06
 
 
 SOUND = {

@@ -7,11 +7,15 @@ import pytest
 from test_motion import SOUND, effect, puff, puff_doc
 from test_project import mivex_run
 
+from mivex.core.advice.particle_reduction import reduce_particles
 from mivex.core.checking.batch import report_on
 from mivex.core.findings import examine_motion
 from mivex.core.findings.base import MotionSubject
 from mivex.core.material.effects import Contact, Erosion
 from mivex.core.motion.curves import Curve
+from mivex.core.motion.model import (
+    ExposedParameters,
+)
 from mivex.core.motion.simulate import EARTH
 from mivex.core.motion.starters import STARTERS
 from mivex.core.picture.animated import read_frames
@@ -21,10 +25,35 @@ from mivex.core.picture.texture import Texture
 from mivex.core.project import edits, effect_edits
 from mivex.core.project.document import Document, Source
 from mivex.core.project.file import dumps, write_project
-from mivex.core.scene.draw_calls import build_environment
+from mivex.core.scene.draw_calls import build_environment, render
 from mivex.core.sheet.model import Grid, Sheet
+from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.placements_model import Around
 from mivex.demo import PROJECT
+
+
+def test_fewer_larger_covers_as_much():
+    e = effect(
+        {"rate": 60, "form": "disc", "size": (0.4, 0, 0), "way": "cone", "warm": True},
+        {"width": (0.15, 0.25), "speed": (0.3, 0.6)},
+        SOUND["life"],
+        at=(0, 0, 0),
+    )
+    doc, textures = puff_doc((e,)), {"o": puff()}
+    found = reduce_particles(doc, "e", 40, textures, build_environment(doc))
+    assert found.before.count > 100 and 34 <= found.after.count <= 46 and found.size > 1.2
+    assert abs(found.after.area / found.before.area - 1) < 0.02 and found.after.fragments > 0
+    # Measured once more, by whole pictures from the front.
+    used = doc.model_copy(
+        update={"effects": (e.model_copy(update={"dials": ExposedParameters(rate=found.rate, size=found.size)}),)}
+    )
+
+    def area(d):
+        c = Camera(name="c", target=(0, 0.6, 0), yaw=0, pitch=0, distance=4)
+        times = np.linspace(2, 4, 5)
+        return np.mean([(render(d, textures, View(c, 200, 200, t)).colour[..., 3] > 0.02).mean() for t in times])
+
+    assert abs(area(used) / area(doc) - 1) < 0.06
 
 
 def motion_ids(e, texture=None, sheet=None, doc=None, small=False, **material):

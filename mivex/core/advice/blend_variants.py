@@ -63,7 +63,7 @@ class Cost:
     sorts: bool
 
     def words(self) -> str:
-        """For the artist."""
+        """The cost as the artist reads it: texture reads, operations, sorting."""
         more = [w for w, on in (("blends", self.reads_frame), ("sorted", self.sorts)) if on]
         return Message("{reads} reads · {arithmetic} ops", reads=self.reads, arithmetic=self.arithmetic) + (
             Message(" · {parts}", parts=joined(", ", more)) if more else ""

@@ -61,7 +61,7 @@ class Cache:
                 self._used -= gone
 
     def clear(self) -> None:
-        """Give everything back."""
+        """Forget every value that is kept; what is asked for next is computed again."""
         with self._lock:
             self._rows.clear()
             self._slots.clear()

@@ -25,7 +25,7 @@ RESULT_LIMIT = 1 << 30
 
 
 class Rule(Frozen):
-    """Which findings do not count."""
+    """A rule of a limits file: which findings do not count, and how large a picture may be."""
 
     allow: tuple[str, ...] = Field((), description="Ids of findings that never count; * stands for anything.")
     at_most: dict[str, float] = Field(default_factory=dict, description="Ids of findings that do not count up to a figure.")
@@ -46,7 +46,7 @@ class Where(Rule):
 
 
 class Limits(Rule):
-    """What ``limits.toml`` says."""
+    """A limits file (``limits.toml``): a rule for everything, and rules for some pictures or overlays."""
 
     limits: Literal[1] = Field(1, description="Version of the format.")
     where: tuple[Where, ...] = ()

@@ -66,7 +66,7 @@ class ResolvedParameter:
 
     @property
     def row(self) -> dict[str, Any]:
-        """As it is printed."""
+        """What was asked for and what was found, as keys of the printed JSON."""
         return {
             "step": self.asked.index + 1,
             "setting": self.asked.setting,

@@ -76,7 +76,7 @@ class Delivered:
 
     @property
     def picture(self) -> Path:
-        """The main picture."""
+        """The first file of the recipe; as a rule the one of colour with opacity."""
         return self.files[0]
 
 

@@ -124,7 +124,7 @@ class Results:
         return (o.source, o.sheet.grids, steps, made[1], o.delivery.bits, o.delivery.format, self._folder, self._generation)
 
     def clear(self) -> None:
-        """Give everything back."""
+        """Forget all textures, meshes and findings, as when a window closes."""
         self._rows.clear()
         self._wanted.clear()
 

@@ -165,11 +165,11 @@ class MotionSubject:
 
     @cached_property
     def solids(self) -> Solids:
-        """What particles can meet."""
+        """Solid surfaces that particles of effects can meet, built once."""
         return solids_in(self.world)
 
     def flow(self, effect: Effect, part: Emitter) -> EmitterSimulation:
-        """The flow of a part."""
+        """The compiled emission of an emitter (`Flow`), built once for all checks."""
         return self.flows.flow(self.doc, effect, part, self.world)
 
     def settled(self, effect: Effect) -> float:

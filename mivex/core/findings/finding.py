@@ -60,7 +60,7 @@ class Repair:
         return tuple(s for e in self.edits if isinstance(e, AddSteps) for s in e.steps)
 
     def __call__(self, doc: Document) -> Document:
-        """The document, mended."""
+        """The document after the repair's edits."""
         for edit in self.edits:
             doc = edit(doc)
         return doc

@@ -88,7 +88,7 @@ class VisibleDraws:
 
     @cached_property
     def exact(self) -> Codes:
-        """The same in exact order."""
+        """Display codes (h, w, 3), int16, of the same view with fragments sorted by depth."""
         draws, light = in_lists(self.draws), self.doc.lighting
         same = [d for d in draws if d.before_light] == [d for d in self.draws if d.before_light]
         _, buffers, shadows = self._own_behind if same else self._behind(draws)

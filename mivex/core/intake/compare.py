@@ -85,7 +85,7 @@ class Row:
     pixels: int = 0
 
     def survives(self, key: str) -> bool:
-        """Whether it looks as it did."""
+        """Whether a figure is no larger than what still counts as the same (`HOLDS`)."""
         return self.figures.get(key, 0.0) <= HOLDS
 
 

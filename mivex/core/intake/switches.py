@@ -74,12 +74,12 @@ def own_mips(t: Texture) -> Texture:
 
 
 def no_encoding(t: Texture) -> Texture:
-    """Colour read as data."""
+    """The texture of a receiver that reads colour as data, and so filters display values."""
     return own_mips(t) if t.data else _with(t, t.values, data=True, weighed=False, coverage=0.0)
 
 
 def flipped(t: Texture) -> Texture:
-    """Green the other way up."""
+    """The texture with its green channel upside down."""
     values = t.values.copy()
     values[..., 1] = 1 - values[..., 1]
     return _with(t, values)

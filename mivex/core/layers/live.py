@@ -109,7 +109,7 @@ class LivePaint:
             return EVERYWHERE
 
     def begin(self) -> None:
-        """Another stroke begins."""
+        """Begin another stroke: no texel is covered by it yet."""
         self._cover[:] = 0
         self._laid = 0
 

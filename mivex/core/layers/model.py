@@ -77,7 +77,7 @@ class Range(OmitDefaultsModel):
 
     @property
     def plain(self) -> bool:
-        """They change nothing."""
+        """Whether these levels leave every value as it is."""
         return self.low == 0 and self.high == 1 and self.gamma == 1
 
 
@@ -259,7 +259,7 @@ AnyRow = Annotated[Annotated[Layer, Tag("layer")] | Annotated[Group, Tag("group"
 
 
 class Base(OmitDefaultsModel):
-    """What lies below the lowest layer."""
+    """What lies below the lowest layer: the channels of an empty canvas, or those that a picture lacks."""
 
     on: bool = setting(True, "Base", "Off: nothing but the layers, so that stray alpha shows.")
     colour: Rgb = setting((0.5, 0.5, 0.5), "Colour", "Of an empty canvas.", widget="colour")
@@ -324,7 +324,7 @@ class Stack(OmitDefaultsModel):
 
     @property
     def idle(self) -> bool:
-        """It changes nothing of a picture."""
+        """Whether a stack leaves a picture as it is: no rows that count, no levels, no guard."""
         return not any(r.on for r in self.rows) and not self.levels and not self.guard.on
 
     def walk(self) -> "Iterator[Layer | Group]":

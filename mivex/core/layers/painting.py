@@ -45,7 +45,7 @@ Painted = Mapping[str, Paint]
 
 
 def blank(channel: str, h: int, w: int) -> Paint:
-    """Nothing painted yet."""
+    """Paint of weight 0 everywhere, for a channel of a canvas (height, width)."""
     return Paint(np.zeros((h, w, 3 if channel in COLOURED else 1), np.float32), np.zeros((h, w), np.float32))
 
 

@@ -66,7 +66,7 @@ class Planes:
         return np.full((1, 1), value, np.float32)
 
     def put(self, **made: Floats) -> "Planes":
-        """The same with other channels."""
+        """The same planes with some channels replaced; arrays as `get` gives them."""
         return replace(self, made={**self.made, **made})
 
     def size(self) -> int:

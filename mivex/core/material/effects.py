@@ -116,7 +116,7 @@ class Glass(OmitDefaultsModel):
 
     @property
     def reads(self) -> bool:
-        """It reads what is drawn behind it."""
+        """Whether refraction or frost make the glass read the picture drawn behind it."""
         return self.on and (self.thickness > 0 or self.frost > 0)
 
 

@@ -49,7 +49,7 @@ def _stream(emitter: Emitter) -> int:
 
 
 def runs_of(e: Emission) -> float:
-    """How many runs there are."""
+    """Number of runs of an emitter: 1, the number that is set, or infinity."""
     return {"once": 1.0, "times": float(e.times), "loop": np.inf}[e.runs]
 
 

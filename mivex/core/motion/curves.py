@@ -64,7 +64,7 @@ class Curve(Frozen):
 
     @property
     def steady(self) -> bool:
-        """It is the same throughout."""
+        """Whether every point has the same value."""
         return all(y == self.points[0][1] for _, y in self.points)
 
     def integral(self, to: Doubles | float) -> Doubles:
@@ -128,7 +128,7 @@ class Ramp(Frozen):
 
     @property
     def steady(self) -> bool:
-        """It is the same throughout."""
+        """Whether every point has the same value."""
         return all(s.colour == self.stops[0].colour for s in self.stops)
 
 

@@ -33,7 +33,7 @@ def ranged(default: Between, title: str, hint: str, unit: str = "", drag: tuple[
 
 
 class Burst(Frozen):
-    """So many particles at once."""
+    """A burst: a number of particles at one time of the run."""
 
     time: float = Field(0.0, ge=0, le=600, description="Seconds into a run.")
     count: tuple[int, int] = Field((10, 10), description="Least and greatest number.")
@@ -326,7 +326,7 @@ class Air(OmitDefaultsModel):
 
     @property
     def wind(self) -> Vec3:
-        """Metres a second."""
+        """Velocity of the wind along x, y and z, in metres a second."""
         return self.wind_x, self.wind_y, self.wind_z
 
 

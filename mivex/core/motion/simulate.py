@@ -84,7 +84,7 @@ class Particles:
 
 @dataclass(eq=False)
 class _State:
-    """Particles on a tick."""
+    """State of all living particles on one tick: arrays of the same length, one row a particle."""
 
     rows: NDArray[np.int64]
     place: Doubles
@@ -96,7 +96,7 @@ class _State:
     NAMES: ClassVar[tuple[str, ...]] = ("rows", "place", "speed", "turn", "when", "dead", "chance")
 
     def part(self, which: NDArray[np.int64]) -> "_State":
-        """A copy of some of them."""
+        """The particles of a mask or of indices, copied."""
         return _State(*(getattr(self, k)[which] for k in self.NAMES))
 
 
@@ -170,7 +170,7 @@ class EmitterSimulation:
         return rows[b.time[rows] + b.life[rows] > time]
 
     def _born(self, rows: NDArray[np.int64]) -> _State:
-        """Particles as they are born."""
+        """The state with which particles are born, from their drawn properties."""
         b, e = self._known(0), self.emitter
         c = chances(self.effect.seed, b.stream[rows], b.index[rows])
         place, way = origins(e.emission, c, self.mesh)

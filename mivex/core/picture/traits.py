@@ -59,7 +59,7 @@ class ImageMetadata:
     full: tuple[int, int] = (0, 0)
 
     def but(self, **changes: Any) -> "ImageMetadata":
-        """The same but for some of them."""
+        """A copy with some traits changed."""
         return replace(self, **changes) if changes else self
 
 
@@ -91,7 +91,7 @@ class ImageMixin:
 
     @property
     def data(self) -> bool:
-        """Not a colour picture."""
+        """Whether values are data: they are not decoded to light before they are filtered."""
         return self.traits.data
 
     @property

@@ -66,7 +66,7 @@ class Blend:
 
     @property
     def uses_alpha(self) -> bool:
-        """Alpha changes the result."""
+        """Whether alpha changes the result."""
         return self.code != codes.SOLID
 
     @property

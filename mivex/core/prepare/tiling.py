@@ -150,7 +150,7 @@ BLOCK = 256
 
 
 def seams(texture: Texture) -> tuple[Seam, Seam]:
-    """Measure both pairs of sides."""
+    """Differences of opposite borders, in display codes: left to right and top to bottom."""
     v = texture.values
     h, w = v.shape[:2]
 

@@ -55,12 +55,12 @@ class Source(Frozen):
 
     @property
     def ready(self) -> bool:
-        """There is something to start from."""
+        """Whether there is a picture or a canvas to start from."""
         return bool(self.path) or self.canvas[0] > 0
 
 
 class Delivery(Frozen):
-    """How an overlay leaves."""
+    """Settings of an overlay's delivery: recipe, format, depth, size, budget."""
 
     format: Literal["png", "tga", "tif", "webp", "ktx2", "tga24"] = setting(
         "png",
@@ -106,7 +106,7 @@ class Delivery(Frozen):
 
 
 class Overlay(Frozen):
-    """One thing the artist makes."""
+    """One overlay: source, steps, layers, material, placements, sheet and delivery."""
 
     id: str = Field(default_factory=new_id)
     name: str

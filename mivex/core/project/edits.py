@@ -23,7 +23,7 @@ class AddSteps:
     steps: tuple[StepParams, ...]
 
     def __call__(self, doc: Document) -> Document:
-        """The document with them."""
+        """The document after the edit."""
         o = doc.overlay(self.overlay)
         return set_steps(doc, self.overlay, (*(o.steps if o else ()), *self.steps))
 
@@ -37,7 +37,7 @@ class SetFields:
     values: tuple[tuple[str, Any], ...]
 
     def __call__(self, doc: Document) -> Document:
-        """The document with them."""
+        """The document after the edit."""
         return set_fields(doc, self.overlay, self.part, **dict(self.values))
 
 
@@ -51,7 +51,7 @@ class SetPart:
     values: tuple[tuple[str, Any], ...]
 
     def __call__(self, doc: Document) -> Document:
-        """The document with them."""
+        """The document after the edit."""
         if self.part < 0:
             return set_effect(doc, self.effect, **dict(self.values))
         return set_part(doc, self.effect, self.part, self.group, **dict(self.values))

@@ -167,7 +167,7 @@ def with_found(doc: Document, moved: dict[str, str]) -> Document:
 
 
 def told(paths: Iterable[str]) -> str:
-    """A few names for a sentence."""
+    """File names for a sentence: the first three, and how many more there are."""
     names = [shown(Path(p).name) for p in paths]
     return named(", ", (f"“{n}”" for n in names[:3])) + (
         Message(" and {count} more", count=len(names) - 3) if len(names) > 3 else ""

@@ -47,7 +47,7 @@ class Lock:
         return True
 
     def free(self) -> None:
-        """Hold it no longer."""
+        """Give the project's lock back."""
         with contextlib.suppress(OSError):
             self._lock.release()
 

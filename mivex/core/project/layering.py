@@ -51,22 +51,22 @@ NO_ASK = EvaluationRequest()
 
 
 class EvaluatorProtocol(Protocol):
-    """What is needed of a workshop here."""
+    """What layers need of the evaluator; it stands above this module and is handed in."""
 
     graph: Graph
     bakes: Path | None
 
     def picture(self, path: str) -> Picture:
-        """A picture file."""
+        """The picture of a file, read once; raises MivexError."""
 
     def mesh(self, path: str) -> LoadedMesh:
-        """A mesh file."""
+        """The mesh of a file, read once; raises MivexError."""
 
     def file_mark(self, path: str) -> str:
         """Names a file as it is now."""
 
     def node_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK, until: int | None = None) -> Node:
-        """An overlay's surface."""
+        """The graph's node of an overlay's surface: after all its steps, or before step ``until``."""
 
 
 def bakes_folder(project: str | Path) -> Path:

@@ -234,7 +234,7 @@ def _paint_fringe(
 
 
 def kept_fringe(texture: Texture, level: int, wrap: bool) -> Floats:
-    """`fringe_map`, worked out once."""
+    """`fringe_map` of a texture, kept with the texture."""
     return memoized_on(texture, ("fringe", level, wrap), lambda: fringe_map(texture, level, wrap=wrap))
 
 

@@ -191,7 +191,7 @@ def _unused(values: Floats, grid: Grid, scale: float) -> Grid:
 
 
 def _with(grid: Grid, **values: object) -> Grid:
-    """A grid with some settings changed."""
+    """A grid with some of its settings replaced."""
     return grid.model_copy(update=values)
 
 

@@ -207,7 +207,7 @@ def _alike(a: Shadows | None, b: Shadows | None) -> bool:
 
 
 def _both(a: Box, b: Box) -> Box | None:
-    """Where two boxes meet."""
+    """The box that two boxes have in common (rows, then columns); empty where they do not meet."""
     c = max(a[0], b[0]), min(a[1], b[1]), max(a[2], b[2]), min(a[3], b[3])
     return c if c[0] < c[1] and c[2] < c[3] else None
 

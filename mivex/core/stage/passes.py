@@ -67,7 +67,7 @@ class Buffers:
         return Buffers(np.empty((view.height, view.width, 4), np.float32), np.empty((view.height, view.width), np.float32))
 
     def copy(self) -> "Buffers":
-        """The same, apart."""
+        """A copy of the buffers that shares no memory with them."""
         return Buffers(self.colour.copy(), self.depth.copy())
 
 

@@ -66,7 +66,7 @@ class FragmentRecord:
 
     @property
     def verdict(self) -> str:
-        """In words."""
+        """What became of the fragment, in words."""
         if self.code == HIDDEN:
             return Message("hidden by {by}", by=self.by)
         if self.code != DRAWN:

@@ -76,7 +76,7 @@ def _held(place: Place, pivot: Pivot) -> Pivot:
 
 
 def _formed(place: ShapePlace, pivot: Pivot) -> Mesh:
-    """The mesh of a shape, in its place."""
+    """The mesh of a shape placement in world coordinates, metres."""
     w, h, d = place.width, place.height, place.depth
     made = {
         "crossed": lambda: forms.crossed(place.count, w, h),
@@ -156,7 +156,7 @@ def _round(mesh: Mesh, view: View) -> Doubles:
 
 
 def _thrown(place: ProjectedPlace, pivot: Pivot, view: View, world: World) -> Mesh:
-    """What a projected decal covers."""
+    """The faces of the surroundings that a projected decal covers, cut at its box, with its UVs."""
     at, right, up = frame(place, view)
     r, u = right / np.linalg.norm(right), up / np.linalg.norm(up)
     at = at + right * (1 - 2 * pivot[0]) + up * (2 * pivot[1] - 1)

@@ -99,7 +99,7 @@ class Field(QWidget):
         self.entered.emit()
 
     def make_usual(self) -> None:
-        """Back to the usual value."""
+        """Set the default value, as an edit."""
         self.edited.emit(self.default)
         self.released.emit()
 

@@ -34,12 +34,12 @@ class Elided(QLabel):
         self.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
 
     def setText(self, text: str) -> None:
-        """Say something else."""
+        """Replace the text; what does not fit is elided when it is drawn."""
         self.whole = tr(text)
         self._fit()
 
     def text(self) -> str:
-        """All that it says."""
+        """The whole text, also where it is drawn elided."""
         return self.whole
 
     def _fit(self) -> None:

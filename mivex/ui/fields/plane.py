@@ -50,7 +50,7 @@ class Plane(QWidget):
 
     @property
     def area(self) -> QRectF:
-        """Where 0 to 1 lies."""
+        """The rectangle in pixels into which coordinates from 0 to 1 are drawn."""
         return QRectF(self.rect()).adjusted(6.5, 6.5, -6.5, -6.5)
 
     def spot(self, x: float, y: float) -> QPointF:
@@ -64,7 +64,7 @@ class Plane(QWidget):
         return (spot.x() - a.left()) / a.width(), (a.bottom() - spot.y()) / a.height()
 
     def ground(self, p: QPainter) -> None:
-        """Frame and field."""
+        """Draw the field's ground and its frame."""
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         p.setPen(QPen(QColor(theme.CHOSEN if self.hasFocus() else theme.LINE), 1))
         p.setBrush(QColor(theme.FIELD))

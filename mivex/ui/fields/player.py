@@ -84,7 +84,7 @@ class FramePlayer(QWidget):
 
     @property
     def count(self) -> int:
-        """Frames."""
+        """Number of frames of the sheet."""
         t = self.texture()
         return max(1, len(t.traits.cells)) if t is not None else 1
 

@@ -134,7 +134,7 @@ class LayerPainter(QObject):
 
     @property
     def ready(self) -> bool:
-        """There is a layer to paint on."""
+        """Whether a layer, or a painted part of its mask, is chosen to be painted on."""
         return self.on and self._aim() is not None
 
     def _pressure(self, x: float, y: float) -> float:
@@ -183,7 +183,7 @@ class LayerPainter(QObject):
         )
 
     def add(self, x: float, y: float) -> None:
-        """It goes on to a place."""
+        """Add a place (shares of the canvas, pressure) to the stroke under the pointer."""
         if self.points and abs(x - self.points[-1][0]) + abs(y - self.points[-1][1]) < 2e-4:
             return
         self.points.append((round(x, 5), round(y, 5), round(self._pressure(x, y), 3)))

@@ -114,7 +114,7 @@ class LedgerTable(QWidget):
 
     @property
     def room(self) -> int:
-        """Lines that can be seen at once."""
+        """Number of lines that can be seen at once."""
         return max(1, (self.height() - HEAD) // ROW)
 
     def line_at(self, y: float) -> int:

@@ -81,7 +81,7 @@ class ChartPicture(QWidget):
         return {lane.key: QRectF(NAMES + BAND, top + k * (high + GAP), wide, high) for k, lane in enumerate(rows)}
 
     def adder(self) -> QRectF:
-        """Where a lane is added."""
+        """The box of the button that adds a lane."""
         boxes = list(self.lane_boxes().values())
         low = boxes[-1].bottom() + GAP if boxes else RUN + 34.0
         return QRectF(10, min(low + 2, self.height() - 28), 120, 24)

@@ -24,7 +24,7 @@ PAGES = (
 
 
 class Outgoing(QWidget):
-    """Three pages about what leaves."""
+    """Three pages of the station Deliver: the files, what was read back, the intake."""
 
     def __init__(self, session: Session, shipping: Shipping) -> None:
         super().__init__()

@@ -93,7 +93,7 @@ class StageCanvas(Canvas):
         return self._rest.isActive() or self._soon.isActive()
 
     def look(self, camera: Camera) -> None:
-        """Look from another place."""
+        """Look through another camera."""
         self.camera = camera
         self.moved.emit()
         self._rest.start()
@@ -181,7 +181,7 @@ class StageCanvas(Canvas):
 
     @property
     def world(self) -> World:
-        """What stands round the overlays."""
+        """The environment of the stage: surroundings, solids and lights, built for this document."""
         return build_environment(self.session.doc, self.engine.results.meshes())
 
     def outline_of(self, place: Place) -> Doubles:

@@ -50,6 +50,6 @@ class Recovery(QObject):
         self.keeper.forget()
 
     def end(self) -> None:
-        """Stop keeping."""
+        """End the thread that keeps unsaved work."""
         self._timer.stop()
         self.keeper.end()

@@ -93,7 +93,7 @@ class Session(QObject):
 
     @property
     def saved(self) -> bool:
-        """Nothing would be lost by closing."""
+        """Whether the document is the one on disk, so that closing loses nothing."""
         return self.doc is self._saved or self.doc == self._saved
 
     @property

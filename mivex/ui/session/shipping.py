@@ -69,7 +69,7 @@ class Shipping(QObject):
         self.redraw()
 
     def look(self, view: View) -> None:
-        """Draw from here from now on."""
+        """Draw the intake from this camera from now on."""
         if view != self.view or self.session.doc is not self._doc:
             self.view, self._doc = view, self.session.doc
             self.redraw()
@@ -81,7 +81,7 @@ class Shipping(QObject):
         self.redraw()
 
     def limit(self, side: int) -> None:
-        """Another size limit."""
+        """Set the receiver's limit of texture sizes, in texels."""
         self.side, self.rows = side, ()
         self.told.emit()
         self.redraw()

@@ -35,7 +35,7 @@ class Busy(QWidget):
         self._timer.timeout.connect(self.show)
 
     def set_busy(self, on: bool) -> None:
-        """Count work that began or ended."""
+        """Count work that began (``on``) or ended; what takes long is shown."""
         self._count = max(0, self._count + (1 if on else -1))
         if self._count == 0:
             self._timer.stop()

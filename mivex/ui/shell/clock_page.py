@@ -168,7 +168,7 @@ def values_at(emitter: Emitter, share: float) -> str:
 
 
 class ClockPage(QWidget):
-    """Buttons, the line, and figures."""
+    """The tray's page of the clock: buttons, time line, figures of the chosen particle."""
 
     def __init__(self, session: Session, desk: PlaybackController) -> None:
         super().__init__()

@@ -29,7 +29,7 @@ def _nudge(n: int) -> str:
 
 
 class OrderPage(QWidget):
-    """The adviser."""
+    """The page of the tray on which the adviser is asked and its proposal is taken."""
 
     def __init__(self, session: Session, engine: Engine) -> None:
         super().__init__()

@@ -19,7 +19,7 @@ def station_of(finding: Finding) -> str:
 
 
 class Stop(QAbstractButton):
-    """One stop on the track."""
+    """The button of one station on the track."""
 
     def __init__(self, key: str, number: int) -> None:
         super().__init__()

@@ -1,7 +1,7 @@
 """The tray: findings of the whole project, the ledger of a pixel, the adviser on the drawing order, and the clock."""
 
-from PySide6.QtCore import QModelIndex, QPersistentModelIndex, QRect, QSize, Qt, Signal
-from PySide6.QtGui import QColor, QFont, QFontMetrics, QImage, QMouseEvent, QPainter, QPixmap
+from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QImage, QMouseEvent, QPixmap
 from PySide6.QtWidgets import (
     QAbstractButton,
     QApplication,
@@ -13,9 +13,6 @@ from PySide6.QtWidgets import (
     QListWidgetItem,
     QPushButton,
     QStackedWidget,
-    QStyle,
-    QStyledItemDelegate,
-    QStyleOptionViewItem,
     QVBoxLayout,
     QWidget,
 )
@@ -29,52 +26,10 @@ from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.shell.clock_page import ClockPage
+from mivex.ui.shell.finding_lines import FINDING, FindingLines
 from mivex.ui.shell.ledger_page import LedgerPage
 from mivex.ui.shell.measured import Measured
 from mivex.ui.shell.order_page import OrderPage
-
-Index = QModelIndex | QPersistentModelIndex
-FINDING = Qt.ItemDataRole.UserRole
-COLUMNS = (236, 146)
-"""Widths of what a finding is and of its figure; the rest of a line says whose it is."""
-
-
-class FindingLines(QStyledItemDelegate):
-    """Draws a finding's line: what, how much, whose. Only what is in sight costs anything, however many there are."""
-
-    def sizeHint(self, _option: QStyleOptionViewItem, _index: Index) -> QSize:
-        return QSize(100, 24)
-
-    def paint(self, painter: QPainter, option: QStyleOptionViewItem, index: Index) -> None:
-        super().paint(painter, option, index)  # the ground of the chosen line
-        finding = index.data(FINDING)
-        if finding is None:
-            return
-        box: QRect = option.rect.adjusted(12, 0, -12, 0)  # type: ignore[attr-defined]
-        if isinstance(finding, str):  # the line that folds what is only possible
-            painter.setPen(QColor(theme.SOFT))
-            painter.drawText(box, Qt.AlignmentFlag.AlignVCenter, finding)
-            return
-        chosen = bool(option.state & QStyle.StateFlag.State_Selected)  # type: ignore[attr-defined]
-        bold = theme.figures_font(12, QFont.Weight.DemiBold)
-        plain = option.font  # type: ignore[attr-defined]
-        rest = box.width() - sum(COLUMNS) - 10 * len(COLUMNS)
-        left = box.left()
-        for text, width, font, colour in (
-            (CHECKS[finding.id].title, COLUMNS[0], plain, theme.CHOSEN if chosen else theme.TEXT),
-            (finding.words, COLUMNS[1], bold, theme.FINDING if finding.certainty == "likely" else theme.SOFT),
-            (verbatim(finding.subject), rest, plain, theme.SOFT),
-        ):
-            painter.setFont(font)
-            painter.setPen(QColor(colour))
-            shown = QFontMetrics(font).elidedText(tr(text), Qt.TextElideMode.ElideRight, max(width, 0))
-            painter.drawText(
-                QRect(left, box.top(), max(width, 0), box.height()),
-                Qt.AlignmentFlag.AlignVCenter,
-                shown,
-            )
-            left += width + 10
-
 
 FOLDED = 34
 LEAST, USUAL, MOST = 132, 190, 460
@@ -134,6 +89,32 @@ class Tray(QWidget):
         column = QVBoxLayout(self)
         column.setContentsMargins(0, 0, 0, 0)
         column.setSpacing(0)
+        column.addLayout(self._head())
+        self.body = self._findings()
+        self.ledger, self.order = LedgerPage(session, engine), OrderPage(session, engine)
+        self.pages = QStackedWidget()
+        self.clock = ClockPage(session, desk)
+        for page in (self.body, self.ledger, self.order, self.clock):
+            self.pages.addWidget(page)
+        column.addWidget(self.pages, 1)
+        for button in self.body.findChildren(QAbstractButton):
+            # A button that goes away with its finding would hand the focus, and all single keys, to a table.
+            button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
+        self.page = "findings"
+        self.show_page("findings")
+        self.found: list[Finding] = []
+        self.lines: list[Finding | None] = []
+        """What stands in the list; None is the line that folds what is only possible."""
+        self.unfolded = False
+        for signal in (engine.examined, session.changed):
+            signal.connect(session.refresher.later(self.refresh))
+        engine.prepared.connect(session.refresher.later(self._show_detail))
+        engine.busy.connect(session.refresher.later(self._say_state))
+        session.chosen.connect(self._follow)
+        self.refresh()
+
+    def _head(self) -> QHBoxLayout:
+        """Tabs, a word on what is being measured, *Mend all that is sure*, the fold."""
         head = QHBoxLayout()
         head.setContentsMargins(12, 7, 12, 5)
         self.tabs = QButtonGroup(self)
@@ -161,9 +142,12 @@ class Tray(QWidget):
         self.folder.setFixedSize(24, 18)
         self.folder.clicked.connect(lambda: self.fold(not self.folded))
         head.addWidget(self.folder)
-        column.addLayout(head)
-        self.body = QWidget()
-        body = QHBoxLayout(self.body)
+        return head
+
+    def _findings(self) -> QWidget:
+        """The list of findings, and beside it the one that is chosen."""
+        page = QWidget()
+        body = QHBoxLayout(page)
         body.setContentsMargins(0, 0, 0, 0)
         body.setSpacing(0)
         self.list = QListWidget()
@@ -176,8 +160,14 @@ class Tray(QWidget):
         self.list.itemClicked.connect(self._click)
         self.list.itemActivated.connect(self._press)
         body.addWidget(self.list, 5)
-        self.detail = QFrame()
-        self.detail.setObjectName("panel")
+        self.side = QStackedWidget()
+        self.side.addWidget(self._idle())
+        self.side.addWidget(self._chosen())
+        body.addWidget(self.side, 5)
+        return page
+
+    def _idle(self) -> QFrame:
+        """What is measured of the chosen overlay, while no finding is chosen."""
         self.measured = Measured()
         idle = QFrame()
         idle.setObjectName("panel")
@@ -188,9 +178,12 @@ class Tray(QWidget):
         self.invite = QLabel(tr("Choose a finding to go to its place and see its repair."))
         self.invite.setObjectName("figure")
         rest.addWidget(self.invite)
-        self.side = QStackedWidget()
-        self.side.addWidget(idle)
-        self.side.addWidget(self.detail)
+        return idle
+
+    def _chosen(self) -> QFrame:
+        """What the chosen finding says, what its repair costs, and the repair."""
+        self.detail = QFrame()
+        self.detail.setObjectName("panel")
         side = QVBoxLayout(self.detail)
         side.setContentsMargins(14, 2, 14, 10)
         side.setSpacing(4)
@@ -223,28 +216,7 @@ class Tray(QWidget):
         foot.addWidget(self.learn)
         foot.addStretch()
         side.addLayout(foot)
-        body.addWidget(self.side, 5)
-        self.ledger, self.order = LedgerPage(session, engine), OrderPage(session, engine)
-        self.pages = QStackedWidget()
-        self.clock = ClockPage(session, desk)
-        for page in (self.body, self.ledger, self.order, self.clock):
-            self.pages.addWidget(page)
-        column.addWidget(self.pages, 1)
-        for button in self.body.findChildren(QAbstractButton):
-            # A button that goes away with its finding would hand the focus, and all single keys, to a table.
-            button.setFocusPolicy(Qt.FocusPolicy.TabFocus)
-        self.page = "findings"
-        self.show_page("findings")
-        self.found: list[Finding] = []
-        self.lines: list[Finding | None] = []
-        """What stands in the list; None is the line that folds what is only possible."""
-        self.unfolded = False
-        for signal in (engine.examined, session.changed):
-            signal.connect(session.refresher.later(self.refresh))
-        engine.prepared.connect(session.refresher.later(self._show_detail))
-        engine.busy.connect(session.refresher.later(self._say_state))
-        session.chosen.connect(self._follow)
-        self.refresh()
+        return self.detail
 
     def _say_state(self) -> None:
         sure = likely(self.found)

@@ -238,7 +238,7 @@ class Page(QWidget):
         self.scrolled = value
 
     def open_part(self, key: str) -> None:
-        """Open or close further settings."""
+        """Open or close further settings of a part, by its key."""
         self.opened ^= {key}
         self.refresh()
 

@@ -56,19 +56,20 @@ def _add_part(c: Page, o: Overlay, row: Layer | Group, source: str) -> None:
     c.session.apply("Add to the mask", lambda d: layer_edits.set_parts(d, o.id, row.id, lambda parts: (*parts, part)))
 
 
-def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) -> None:
-    def now() -> MaskPart:
-        r = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
-        return r.mask.parts[i] if r is not None and i < len(r.mask.parts) else part
+Set = Callable[[Any, str, Any], Any]
+"""``write(doc, key, value)`` gives the document in which a setting of a part is another."""
 
-    def write(d: Any, key: str, v: Any) -> Any:
-        return layer_edits.set_part(d, o.id, row.id, i, **{key: v})
 
-    card = QFrame()
-    card.setObjectName("card")
-    box = QVBoxLayout(card)
-    box.setContentsMargins(9, 5, 5, 7)
-    box.setSpacing(2)
+def _card_head(
+    c: Page,
+    o: Overlay,
+    row: Layer | Group,
+    i: int,
+    part: MaskPart,
+    now: Callable[[], MaskPart],
+    write: Callable[[Any, str, Any], Any],
+) -> QHBoxLayout:
+    """Title and switch of a part, and the buttons that move and remove it."""
     head = QHBoxLayout()
     head.setSpacing(0)
     title = PATTERNS[part.pattern.kind].label if part.source == "pattern" and part.pattern else PARTS[part.source]
@@ -91,7 +92,23 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
             )
         )
         head.addWidget(button)
-    box.addLayout(head)
+    return head
+
+
+def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) -> None:
+    def now() -> MaskPart:
+        r = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
+        return r.mask.parts[i] if r is not None and i < len(r.mask.parts) else part
+
+    def write(d: Any, key: str, v: Any) -> Any:
+        return layer_edits.set_part(d, o.id, row.id, i, **{key: v})
+
+    card = QFrame()
+    card.setObjectName("card")
+    box = QVBoxLayout(card)
+    box.setContentsMargins(9, 5, 5, 7)
+    box.setSpacing(2)
+    box.addLayout(_card_head(c, o, row, i, part, now, write))
     merge = f"{row.id} mask {i}"
     if i > 0:
         part_fields(c, part, ["join"], now, write, merge, box)

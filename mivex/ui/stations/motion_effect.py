@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import InSentence, Message, joined, term
-from mivex.core.motion.model import DIAL_WORDS, DIALS, ExposedParameters, Lamp
+from mivex.core.motion.model import DIAL_WORDS, DIALS, Effect, ExposedParameters, Lamp
 from mivex.core.project import edits
 from mivex.ui.fields.fields import TextField
 from mivex.ui.fields.forms import field_for
@@ -87,6 +87,20 @@ def whole_effect(c: Page) -> None:
     )
     c.add_field(both)
     of = c.session.doc.effect(found.copy_of) if found.copy_of else None
+    _dials(c, found, of)
+    if of is None:
+        _open_to_copies(c, found)
+        _lamp(c, found)
+    _bounds(c, found)
+
+
+def _dials(c: Page, found: Effect, of: Effect | None) -> None:
+    """What may be changed of an effect as a whole; of a copy: what its original leaves open."""
+    key = found.id
+
+    def read() -> Any:
+        return c.session.doc.effect(key) or found
+
     opened = of.opened if of is not None else DIALS
     c.column.addSpacing(6)
     c.column.addWidget(
@@ -106,33 +120,49 @@ def whole_effect(c: Page) -> None:
             )
         )
         c.add_field(field)
-    if of is None:
-        row = QHBoxLayout()
-        c.column.addWidget(label("Left open to copies", "soft"))
-        for dial in DIALS:
-            box = QPushButton(tr(DIAL_WORDS[dial]))
-            box.setCheckable(True)
-            box.setObjectName("chip")
-            box.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
-            box.setStyleSheet("padding: 4px 2px;")
-            box.setChecked(dial in found.opened)
-            box.clicked.connect(lambda on=False, k=dial: _open(c, key, k, on=on))  # type: ignore[misc]
-            row.addWidget(box)
-        c.column.addLayout(row)
-        c.column.addSpacing(6)
-        c.column.addWidget(label("Lamp", "section"))
-        for setting in ("on", *(("colour", "strength", "reach", "flicker", "rate", "above") if found.lamp.on else ())):
-            field = field_for(Lamp, setting, lambda k=setting: getattr(read().lamp, k))  # type: ignore[misc]
-            field.edited.connect(
-                c.edit_with(
-                    Message("Change {name}", name=InSentence(field.name)),
-                    Message("effect {key} lamp {setting}", key=key, setting=term(setting)),
-                    lambda d, v, k=setting: (  # type: ignore[misc]
-                        edits.set_effect(d, key, lamp=edits.revalidated(read().lamp, **{k: v}))
-                    ),
-                )
+
+
+def _open_to_copies(c: Page, found: Effect) -> None:
+    """Which dials copies of the effect have."""
+    row = QHBoxLayout()
+    c.column.addWidget(label("Left open to copies", "soft"))
+    for dial in DIALS:
+        box = QPushButton(tr(DIAL_WORDS[dial]))
+        box.setCheckable(True)
+        box.setObjectName("chip")
+        box.setSizePolicy(QSizePolicy.Policy.Ignored, QSizePolicy.Policy.Fixed)
+        box.setStyleSheet("padding: 4px 2px;")
+        box.setChecked(dial in found.opened)
+        box.clicked.connect(lambda on=False, k=dial: _open(c, found.id, k, on=on))  # type: ignore[misc]
+        row.addWidget(box)
+    c.column.addLayout(row)
+
+
+def _lamp(c: Page, found: Effect) -> None:
+    """The light that an effect carries."""
+    key = found.id
+
+    def read() -> Any:
+        return c.session.doc.effect(key) or found
+
+    c.column.addSpacing(6)
+    c.column.addWidget(label("Lamp", "section"))
+    for setting in ("on", *(("colour", "strength", "reach", "flicker", "rate", "above") if found.lamp.on else ())):
+        field = field_for(Lamp, setting, lambda k=setting: getattr(read().lamp, k))  # type: ignore[misc]
+        field.edited.connect(
+            c.edit_with(
+                Message("Change {name}", name=InSentence(field.name)),
+                Message("effect {key} lamp {setting}", key=key, setting=term(setting)),
+                lambda d, v, k=setting: (  # type: ignore[misc]
+                    edits.set_effect(d, key, lamp=edits.revalidated(read().lamp, **{k: v}))
+                ),
             )
-            c.add_field(field)
+        )
+        c.add_field(field)
+
+
+def _bounds(c: Page, found: Effect) -> None:
+    """*Fewer, larger*, and the box of its particles."""
     c.column.addSpacing(6)
     row = QHBoxLayout()
     fewer = QPushButton(tr("Fewer, larger …"))

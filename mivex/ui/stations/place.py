@@ -1,5 +1,7 @@
 """Controls of the station Place: the placements and their numbers."""
 
+from dataclasses import dataclass
+from functools import partial
 from typing import Any
 
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
@@ -22,7 +24,7 @@ from mivex.core.stage.placements_model import (
     SurfacePlace,
 )
 from mivex.ui import theme
-from mivex.ui.fields.fields import ChoiceField, SwitchField
+from mivex.ui.fields.fields import ChoiceField, Field, SwitchField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
 from mivex.ui.fields.number import NumberField
@@ -116,146 +118,172 @@ def new_place(c: Page, overlay_id: str, mount: str) -> None:
     c.session.choose(overlay_id, place.id)
 
 
+@dataclass(frozen=True)
+class _Number:
+    """A number of a placement: its words, setting, the bar's span, what may be typed, unit, usual value, axis."""
+
+    name: str
+    hint: str
+    key: str
+    span: tuple[float, float]
+    hard: tuple[float, float]
+    unit: str = "m"
+    usual: float = 0.0
+    axis: int | None = None
+
+
+_METRES = (0.001, 100)
+_TURNS = (-360, 360)
+_WHERE = (
+    _Number("Across", "Metres to the right, seen from the dock.", "at", (-4, 4), (-20, 20), axis=0),
+    _Number("Elevation", "Metres above the floor.", "at", (0, 4), (-20, 20), usual=1.2, axis=1),
+    _Number("Towards", "Metres towards the viewer.", "at", (-4, 4), (-20, 20), usual=0.8, axis=2),
+)
+_ON_HULL = (
+    _Number("Along", "Metres along the hull; 0 is its middle, higher is nearer the bow.", "along", (-3.6, 1.3), (-10, 10)),
+    _Number(
+        "Around",
+        "Degrees round the hull: 0 faces the dock, higher is further up.",
+        "around",
+        (-90, 90),
+        (-180, 180),
+        "°",
+        10,
+    ),
+)
+_AIM = (
+    _Number("Yaw", "Turns it about the upright axis.", "yaw", (-180, 180), _TURNS, "°"),
+    _Number("Pitch", "Tips it back and forth.", "pitch", (-90, 90), _TURNS, "°"),
+)
+_ROLL = _Number("Roll", "Turns it in its own plane.", "roll", (-180, 180), _TURNS, "°")
+_MESH = _Number("Size", "Metres along its longest side.", "width", (0.05, 10), _METRES, usual=1.0)
+_PANELS = _Number("Panels", "How many there are.", "count", (1, 12), (1, 64), "", 2)
+_DEPTH = _Number("Depth", "Metres from front to back.", "depth", (0.05, 4), _METRES, usual=0.5)
+_BEND = _Number("Bend", "Degrees that it is bent through.", "bend", (5, 360), (1, 360), "°", 90)
+_PROJECTED = (
+    _Number("Depth", "Of the box: nothing beyond takes the picture.", "depth", (0.05, 4), _METRES, usual=0.6),
+    _Number(
+        "Fade-out angle",
+        "Angle to the box from which nothing is left; it fades from half of it.",
+        "angle",
+        (10, 90),
+        (1, 90),
+        "°",
+        80,
+    ),
+)
+_SIZE = (
+    _Number("Width", "Metres across.", "width", (0.05, 4), _METRES, usual=1.0),
+    _Number("Height", "Metres from top to bottom.", "height", (0.05, 4), _METRES, usual=1.0),
+)
+_PIVOT = tuple(_Number(name, hint, "pivot", (0, 1), (-4, 5), "", 0.5, axis) for axis, (name, hint) in enumerate(HELD))
+
+
 def place_fields(c: Page, o: Overlay, place: Place) -> None:
     """The numbers of one placement."""
-
-    def now() -> Any:
-        overlay = c.session.doc.overlay(o.id) or o
-        return next((p for p in overlay.places if p.id == place.id), place)
-
-    def number(
-        name: str,
-        hint: str,
-        key: str,
-        low: float,
-        high: float,
-        hard: tuple[float, float],
-        unit: str,
-        default: float = 0.0,
-        axis: int | None = None,
-    ) -> None:
-        def read() -> float:
-            value = getattr(now(), key)
-            return float(value if axis is None else value[axis])
-
-        def write(d: Any, v: float) -> Any:
-            value: object = v
-            if axis is not None:
-                at = list(getattr(now(), key))
-                at[axis] = v
-                value = tuple(at)
-            return edits.set_place(d, o.id, place.id, **{key: value})
-
-        field = NumberField(name, hint, read, default, low=low, high=high, hard=hard, unit=unit, whole=key == "count")
-        field.edited.connect(c.edit_with(Message("Change {name}", name=InSentence(name)), f"{place.id} {name}", write))
-        c.add_field(field)
-
-    if isinstance(place, HullPlace):
-        number(
-            "Along", "Metres along the hull; 0 is its middle, higher is nearer the bow.", "along", -3.6, 1.3, (-10, 10), "m"
-        )
-        number(
-            "Around",
-            "Degrees round the hull: 0 faces the dock, higher is further up.",
-            "around",
-            -90,
-            90,
-            (-180, 180),
-            "°",
-            10.0,
-        )
-    else:
-        for axis, (name, hint, low, high) in enumerate(
-            (
-                ("Across", "Metres to the right, seen from the dock.", -4, 4),
-                ("Elevation", "Metres above the floor.", 0, 4),
-                ("Towards", "Metres towards the viewer.", -4, 4),
-            )
-        ):
-            number(name, hint, "at", low, high, (-20, 20), "m", (0.0, 1.2, 0.8)[axis], axis)
+    number = partial(_number, c, o, place)
+    for spec in _ON_HULL if isinstance(place, HullPlace) else _WHERE:
+        number(spec)
     if isinstance(place, PanelPlace | SurfacePlace | MeshPlace | ShapePlace | ProjectedPlace):
-        number("Yaw", "Turns it about the upright axis.", "yaw", -180, 180, (-360, 360), "°")
-        number("Pitch", "Tips it back and forth.", "pitch", -90, 90, (-360, 360), "°")
-    number("Roll", "Turns it in its own plane.", "roll", -180, 180, (-360, 360), "°")
+        for spec in _AIM:
+            number(spec)
+    number(_ROLL)
     if isinstance(place, MeshPlace):
         c.column.addWidget(label(Message("Mesh: {rsplit}", rsplit=place.path.rsplit("/", 1)[-1]), "figure", wrap=True))
-        number("Size", "Metres along its longest side.", "width", 0.05, 10, (0.001, 100), "m", 1.0)
+        number(_MESH)
         c.column.addWidget(
             label("The frame on the flat proof moves, turns and scales the picture on the UVs.", "figure", wrap=True)
         )
         second_set(c, o, place)
         return
     if isinstance(place, ShapePlace):
-        form = ChoiceField("Shape", "What carries the picture.", lambda: now().form, "crossed", FORMS)
-        form.edited.connect(
-            c.edit_with("Change shape", f"{place.id} form", lambda d, v: edits.set_place(d, o.id, place.id, form=v))
-        )
-        c.add_field(form)
-        if place.form in ("crossed", "stack"):
-            number("Panels", "How many there are.", "count", 1, 12, (1, 64), "", 2.0)
-        if place.form == "stack":
-            slices = ChoiceField(
-                "Slices",
-                "What the panels show.",
-                lambda: now().slices,
-                "same",
-                {"same": "Each the picture", "noise": "Cut a solid noise", "frames": "Frames of its sheet"},
-            )
-            slices.edited.connect(
-                c.edit_with(
-                    "Change slices", f"{place.id} slices", lambda d, v: edits.set_place(d, o.id, place.id, slices=v)
-                )
-            )
-            c.add_field(slices)
-            if place.slices == "frames" and not o.sheet.grids:
-                c.column.addWidget(label("It is no sheet yet: say at Sheet where its frames lie.", "figure", wrap=True))
-            if place.slices == "noise" and o.material.breakup.amount == 0:
-                c.column.addWidget(
-                    label(
-                        "“Broken up” at Blend says how much of the noise is eaten away: nothing yet.", "figure", wrap=True
-                    )
-                )
-        if place.form in ("stack", "box", "dome"):
-            number("Depth", "Metres from front to back.", "depth", 0.05, 4, (0.001, 100), "m", 0.5)
-        if place.form == "curved":
-            number("Bend", "Degrees that it is bent through.", "bend", 5, 360, (1, 360), "°", 90.0)
+        _shape_fields(c, o, place)
     if isinstance(place, ProjectedPlace):
-        number("Depth", "Of the box: nothing beyond takes the picture.", "depth", 0.05, 4, (0.001, 100), "m", 0.6)
-        number(
-            "Fade-out angle",
-            "Angle to the box from which nothing is left; it fades from half of it.",
-            "angle",
-            10,
-            90,
-            (1, 90),
-            "°",
-            80.0,
-        )
+        for spec in _PROJECTED:
+            number(spec)
     if isinstance(place, BillboardPlace):
         upright = SwitchField(
             "Upright",
             "Turns to the camera about the upright axis only: flames stay upright.",
-            lambda: now().upright,
+            lambda: _now(c, o, place).upright,
             default=False,
         )
-        upright.edited.connect(
-            c.edit_with("Change upright", f"{place.id} upright", lambda d, v: edits.set_place(d, o.id, place.id, upright=v))
-        )
-        c.add_field(upright)
-    number("Width", "Metres across.", "width", 0.05, 4, (0.001, 100), "m", 1.0)
-    number(
-        "Height",
-        "Metres from top to bottom.",
-        "height",
-        0.05,
-        4,
-        (0.001, 100),
-        "m",
-        1.0,
+        _edited(c, o, place, upright, "upright")
+    for spec in (*_SIZE, *(_PIVOT if hasattr(place, "pivot") else ())):
+        number(spec)
+
+
+def _now(c: Page, o: Overlay, place: Place) -> Any:
+    """The placement as it is at this moment."""
+    overlay = c.session.doc.overlay(o.id) or o
+    return next((p for p in overlay.places if p.id == place.id), place)
+
+
+def _edited(c: Page, o: Overlay, place: Place, field: Field, key: str) -> None:
+    """Add an editor whose values become one setting of the placement."""
+    words = Message("Change {name}", name=InSentence(field.name))
+    field.edited.connect(
+        c.edit_with(words, f"{place.id} {key}", lambda d, v: edits.set_place(d, o.id, place.id, **{key: v}))
     )
-    if hasattr(place, "pivot"):
-        for axis, (name, hint) in enumerate(HELD):
-            number(name, hint, "pivot", 0, 1, (-4, 5), "", 0.5, axis)
+    c.add_field(field)
+
+
+def _number(c: Page, o: Overlay, place: Place, spec: _Number) -> None:
+    def read() -> float:
+        value = getattr(_now(c, o, place), spec.key)
+        return float(value if spec.axis is None else value[spec.axis])
+
+    def write(d: Any, v: float) -> Any:
+        value: object = v
+        if spec.axis is not None:
+            at = list(getattr(_now(c, o, place), spec.key))
+            at[spec.axis] = v
+            value = tuple(at)
+        return edits.set_place(d, o.id, place.id, **{spec.key: value})
+
+    low, high = spec.span
+    field = NumberField(
+        spec.name,
+        spec.hint,
+        read,
+        spec.usual,
+        low=low,
+        high=high,
+        hard=spec.hard,
+        unit=spec.unit,
+        whole=spec.key == "count",
+    )
+    words = Message("Change {name}", name=InSentence(spec.name))
+    field.edited.connect(c.edit_with(words, f"{place.id} {spec.name}", write))
+    c.add_field(field)
+
+
+def _shape_fields(c: Page, o: Overlay, place: ShapePlace) -> None:
+    """Which shape carries the picture, and what that one has of its own."""
+    number = partial(_number, c, o, place)
+    form = ChoiceField("Shape", "What carries the picture.", lambda: _now(c, o, place).form, "crossed", FORMS)
+    _edited(c, o, place, form, "form")
+    if place.form in ("crossed", "stack"):
+        number(_PANELS)
+    if place.form == "stack":
+        slices = ChoiceField(
+            "Slices",
+            "What the panels show.",
+            lambda: _now(c, o, place).slices,
+            "same",
+            {"same": "Each the picture", "noise": "Cut a solid noise", "frames": "Frames of its sheet"},
+        )
+        _edited(c, o, place, slices, "slices")
+        if place.slices == "frames" and not o.sheet.grids:
+            c.column.addWidget(label("It is no sheet yet: say at Sheet where its frames lie.", "figure", wrap=True))
+        if place.slices == "noise" and o.material.breakup.amount == 0:
+            c.column.addWidget(
+                label("“Broken up” at Blend says how much of the noise is eaten away: nothing yet.", "figure", wrap=True)
+            )
+    if place.form in ("stack", "box", "dome"):
+        number(_DEPTH)
+    if place.form == "curved":
+        number(_BEND)
 
 
 def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:

@@ -31,7 +31,7 @@ class Mouse:
 
     @classmethod
     def of(cls, event: QMouseEvent) -> "Mouse":
-        """From an event."""
+        """What a tool needs of a mouse event."""
         return cls(event.position(), event.button(), event.modifiers())
 
     def holds(self, key: Qt.KeyboardModifier) -> bool:
@@ -69,7 +69,7 @@ class ToolDispatcher:
 
     @property
     def busy(self) -> bool:
-        """A drag is under way."""
+        """Whether a drag is under way."""
         return self._drag is not None
 
     def press(self, event: QMouseEvent) -> None:

@@ -46,7 +46,7 @@ class Frame:
 
     @property
     def short(self) -> float:
-        """Shorter side in pixels."""
+        """Shorter side of the frame in pixels of the screen."""
         return min(self.width, self.height)
 
     def spot(self, x: float, y: float) -> QPointF:

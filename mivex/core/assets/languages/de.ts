@@ -11420,6 +11420,10 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Maßstab oder Seed ändern</translation>
   </message>
   <message>
+   <source>Left open to copies</source>
+   <translation>Kopien überlassen</translation>
+  </message>
+  <message>
    <source>Fewer, larger …</source>
    <translation>Weniger, größere …</translation>
   </message>
@@ -11460,10 +11464,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Keine. Öffnen Sie dort welche.</translation>
   </message>
   <message>
-   <source>Left open to copies</source>
-   <translation>Kopien überlassen</translation>
-  </message>
-  <message>
    <source>No bounds</source>
    <translation>Keine Grenzen</translation>
   </message>
@@ -11480,12 +11480,12 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>effect {key} dial {dial}</translation>
   </message>
   <message>
-   <source>{a:.2f} to {b:.2f}</source>
-   <translation>{a} bis {b}</translation>
-  </message>
-  <message>
    <source>effect {key} lamp {setting}</source>
    <translation>effect {key} lamp {setting}</translation>
+  </message>
+  <message>
+   <source>{a:.2f} to {b:.2f}</source>
+   <translation>{a} bis {b}</translation>
   </message>
   <message>
    <source>At, again</source>
@@ -11816,6 +11816,34 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Auf einem Netz …</translation>
   </message>
   <message>
+   <source>Roll</source>
+   <translation>Rollen</translation>
+  </message>
+  <message>
+   <source>Turns it in its own plane.</source>
+   <translation>Dreht es in seiner eigenen Ebene.</translation>
+  </message>
+  <message>
+   <source>Metres along its longest side.</source>
+   <translation>Meter an der längsten Seite.</translation>
+  </message>
+  <message>
+   <source>Panels</source>
+   <translation>Tafeln</translation>
+  </message>
+  <message>
+   <source>How many there are.</source>
+   <translation>Wie viele es sind.</translation>
+  </message>
+  <message>
+   <source>Metres from front to back.</source>
+   <translation>Meter von vorn nach hinten.</translation>
+  </message>
+  <message>
+   <source>Degrees that it is bent through.</source>
+   <translation>Grad, durch die es gebogen ist.</translation>
+  </message>
+  <message>
    <source>Place</source>
    <translation>Setzen</translation>
   </message>
@@ -11840,40 +11868,20 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Sein Punkt, der am Platz steht: 0 oben, 1 sein Fuß, sodass eine Flamme auf ihrer Düse steht.</translation>
   </message>
   <message>
-   <source>Roll</source>
-   <translation>Rollen</translation>
+   <source>Metres to the right, seen from the dock.</source>
+   <translation>Meter nach rechts, vom Dock gesehen.</translation>
   </message>
   <message>
-   <source>Turns it in its own plane.</source>
-   <translation>Dreht es in seiner eigenen Ebene.</translation>
+   <source>Elevation</source>
+   <translation>Über dem Boden</translation>
   </message>
   <message>
-   <source>Metres across.</source>
-   <translation>Meter quer.</translation>
+   <source>Metres above the floor.</source>
+   <translation>Meter über dem Boden.</translation>
   </message>
   <message>
-   <source>Metres from top to bottom.</source>
-   <translation>Meter von oben bis unten.</translation>
-  </message>
-  <message>
-   <source> Set “UV set” at Blend to the second, so that the picture reads it.</source>
-   <translation> Stellen Sie „UV-Set“ bei Mischen auf das zweite, damit das Bild es liest.</translation>
-  </message>
-  <message>
-   <source>All faces lie in it until some are chosen.</source>
-   <translation>Alle Flächen liegen darin, bis welche gewählt sind.</translation>
-  </message>
-  <message>
-   <source>Placements</source>
-   <translation>Platzierungen</translation>
-  </message>
-  <message>
-   <source>Place it</source>
-   <translation>Setzen</translation>
-  </message>
-  <message>
-   <source>Take it off the stage</source>
-   <translation>Von der Bühne nehmen</translation>
+   <source>Metres towards the viewer.</source>
+   <translation>Meter zum Betrachter.</translation>
   </message>
   <message>
    <source>Along</source>
@@ -11900,18 +11908,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Kippt es vor und zurück.</translation>
   </message>
   <message>
-   <source>Metres along its longest side.</source>
-   <translation>Meter an der längsten Seite.</translation>
-  </message>
-  <message>
-   <source>Shape</source>
-   <translation>Form</translation>
-  </message>
-  <message>
-   <source>What carries the picture.</source>
-   <translation>Was das Bild trägt.</translation>
-  </message>
-  <message>
    <source>Of the box: nothing beyond takes the picture.</source>
    <translation>Des Kastens: nichts jenseits nimmt das Bild an.</translation>
   </message>
@@ -11924,12 +11920,56 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Winkel zum Kasten, ab dem nichts übrig ist; ab der Hälfte verblasst es.</translation>
   </message>
   <message>
+   <source>Metres across.</source>
+   <translation>Meter quer.</translation>
+  </message>
+  <message>
+   <source>Metres from top to bottom.</source>
+   <translation>Meter von oben bis unten.</translation>
+  </message>
+  <message>
+   <source>Shape</source>
+   <translation>Form</translation>
+  </message>
+  <message>
+   <source>What carries the picture.</source>
+   <translation>Was das Bild trägt.</translation>
+  </message>
+  <message>
+   <source> Set “UV set” at Blend to the second, so that the picture reads it.</source>
+   <translation> Stellen Sie „UV-Set“ bei Mischen auf das zweite, damit das Bild es liest.</translation>
+  </message>
+  <message>
+   <source>All faces lie in it until some are chosen.</source>
+   <translation>Alle Flächen liegen darin, bis welche gewählt sind.</translation>
+  </message>
+  <message>
+   <source>Placements</source>
+   <translation>Platzierungen</translation>
+  </message>
+  <message>
+   <source>Place it</source>
+   <translation>Setzen</translation>
+  </message>
+  <message>
+   <source>Take it off the stage</source>
+   <translation>Von der Bühne nehmen</translation>
+  </message>
+  <message>
    <source>Upright</source>
    <translation>Aufrecht</translation>
   </message>
   <message>
    <source>Turns to the camera about the upright axis only: flames stay upright.</source>
    <translation>Dreht sich nur um die aufrechte Achse zur Kamera: Flammen bleiben aufrecht.</translation>
+  </message>
+  <message>
+   <source>Slices</source>
+   <translation>Scheiben</translation>
+  </message>
+  <message>
+   <source>What the panels show.</source>
+   <translation>Was die Tafeln zeigen.</translation>
   </message>
   <message>
    <source>Change second UV set</source>
@@ -11948,36 +11988,16 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Der Rahmen auf der Flachprobe schiebt, dreht und skaliert das Bild auf den UVs.</translation>
   </message>
   <message>
-   <source>Change shape</source>
-   <translation>Form ändern</translation>
+   <source>Each the picture</source>
+   <translation>Jede das Bild</translation>
   </message>
   <message>
-   <source>Panels</source>
-   <translation>Tafeln</translation>
+   <source>Cut a solid noise</source>
+   <translation>Festes Rauschen</translation>
   </message>
   <message>
-   <source>How many there are.</source>
-   <translation>Wie viele es sind.</translation>
-  </message>
-  <message>
-   <source>Slices</source>
-   <translation>Scheiben</translation>
-  </message>
-  <message>
-   <source>What the panels show.</source>
-   <translation>Was die Tafeln zeigen.</translation>
-  </message>
-  <message>
-   <source>Metres from front to back.</source>
-   <translation>Meter von vorn nach hinten.</translation>
-  </message>
-  <message>
-   <source>Degrees that it is bent through.</source>
-   <translation>Grad, durch die es gebogen ist.</translation>
-  </message>
-  <message>
-   <source>Change upright</source>
-   <translation>Aufrecht ändern</translation>
+   <source>Frames of its sheet</source>
+   <translation>Bilder des Bogens</translation>
   </message>
   <message>
    <source>Click on the stage or on the flat proof to choose them, or to give them back</source>
@@ -11992,40 +12012,8 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Platzierung entfernen</translation>
   </message>
   <message>
-   <source>Metres to the right, seen from the dock.</source>
-   <translation>Meter nach rechts, vom Dock gesehen.</translation>
-  </message>
-  <message>
-   <source>Elevation</source>
-   <translation>Über dem Boden</translation>
-  </message>
-  <message>
-   <source>Metres above the floor.</source>
-   <translation>Meter über dem Boden.</translation>
-  </message>
-  <message>
-   <source>Metres towards the viewer.</source>
-   <translation>Meter zum Betrachter.</translation>
-  </message>
-  <message>
    <source>Mesh: {rsplit}</source>
    <translation>Netz: {rsplit}</translation>
-  </message>
-  <message>
-   <source>Each the picture</source>
-   <translation>Jede das Bild</translation>
-  </message>
-  <message>
-   <source>Cut a solid noise</source>
-   <translation>Festes Rauschen</translation>
-  </message>
-  <message>
-   <source>Frames of its sheet</source>
-   <translation>Bilder des Bogens</translation>
-  </message>
-  <message>
-   <source>Change slices</source>
-   <translation>Scheiben ändern</translation>
   </message>
   <message>
    <source>It is no sheet yet: say at Sheet where its frames lie.</source>

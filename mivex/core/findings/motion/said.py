@@ -20,7 +20,7 @@ def parts_of(s: MotionSubject) -> list[tuple[Effect, int, Emitter, Overlay]]:
 
 
 def words_of(effect: Effect, part: Emitter) -> str:
-    """A part's name, as findings say it."""
+    """The name of an emitter as findings write it: of its effect, and its own where there are several."""
     return (
         Message("“{name}”, {name2}", name=effect.name, name2=part.name)
         if len(effect.parts) > 1

@@ -69,6 +69,7 @@ def _around(shape: tuple[int, int], places: NDArray, reach: int) -> NDArray:
 
 
 def _against_solid(rgb: NDArray, alpha: Floats, solid: NDArray) -> _Pairs | None:
+    # Below five codes of 255 the colour is too coarse to say anything; above 0.96 the backdrop's share is within rounding.
     soft = np.flatnonzero((alpha > 0.02) & (alpha < 0.96) & ~solid)
     if soft.size < 24:
         return None
@@ -83,6 +84,7 @@ def _against_solid(rgb: NDArray, alpha: Floats, solid: NDArray) -> _Pairs | None
     own = solid.reshape(-1)[square]
     inside = (rgb[square] * own[..., None]).sum(1) / own.sum(1)[:, None]
     a = alpha.reshape(-1)[soft].astype(np.float64)
+    # What shows counts, and what lies near to the colour that it is compared with.
     weight = a / (1 + far)
     colours = rgb[soft].astype(np.float64), a, inside[back].astype(np.float64)
     return _Pairs(*colours, weight / weight.sum(), np.ones(len(a)), float(close.mean()))
@@ -135,7 +137,7 @@ def _solid_figures(p: _Pairs) -> tuple[dict[str, float], NDArray, float]:
             lean = x[:, None] * (fixed - F)
             s = float(np.clip((w * lean * d).sum() / max(float((w * lean * lean).sum()), 1e-12), 0, 1))
             explained = _ratio(w * (d - s * lean) ** 2, whole)
-            # A black or a white backdrop is by far the likeliest.
+            # A black or a white backdrop is by far the likeliest: another must explain four hundredths more.
             if found is None or explained + 0.04 > found[0]:
                 found = explained + 0.04, explained, np.full(3, fixed), s
     assert found is not None
@@ -154,6 +156,7 @@ def _solid_figures(p: _Pairs) -> tuple[dict[str, float], NDArray, float]:
         for v in (F[low], C[low], C[high] if high.sum() > 8 else F[low])
     ]
     faint = np.average(C[low], axis=0, weights=x[low] ** 2)
+    # The picture's own colour, solved for: C = (1 − s·x)·F + s·x·B. Divided by little, rounding grows with it: `slack`.
     kept = np.maximum(1 - share * x, 0.02)[:, None]
     free = B + (C - B) / kept
     slack = 1.5 / 255 / kept + 0.03

@@ -84,7 +84,7 @@ class MatteFit:
 
     @property
     def neutral(self) -> bool:
-        """Black or white, give or take."""
+        """Whether the matte is nearly black or nearly white in every channel."""
         return max(self.matte) <= NEAR_BLACK_OR_WHITE or min(self.matte) >= 1 - NEAR_BLACK_OR_WHITE
 
 

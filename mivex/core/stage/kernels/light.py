@@ -91,6 +91,7 @@ def read_table(light, nv, rough):
 @inlined
 def facets(a2, nh):
     """Share of the facets that face along the half vector: GGX with ``a2 = α²``."""
+    # In this form nothing cancels at nh near 1, where the highlight is.
     d = nh * nh * (a2 - np.float32(1)) + np.float32(1)
     return a2 / (_PI * d * d)
 
@@ -113,10 +114,13 @@ def lamp_share(light, x, y, z):
     u = m[0, 0] * x + m[0, 1] * y + m[0, 2] * z + m[0, 3] - np.float32(0.5)
     v = m[1, 0] * x + m[1, 1] * y + m[1, 2] * z + m[1, 3] - np.float32(0.5)
     near = m[2, 0] * x + m[2, 1] * y + m[2, 2] * z + m[2, 3]
+    # Written so that NaN, of a place infinitely far, is outside too.
     if not (u >= 0 and v >= 0 and u < np.float32(n - 1) and v < np.float32(n - 1)):
         return np.float32(1)
     x0, y0 = int(u), int(v)
     fx, fy = u - np.float32(x0), v - np.float32(y0)
+    # Each of the four texels is compared, then the answers are mixed: mixed depths would shade what is in full light
+    # (Reeves, Salesin and Cook 1987).
     total = np.float32(0)
     one = np.float32(1)
     for j in range(2):
@@ -164,6 +168,7 @@ def _near4(lamp, n, view, place, f0, matt, rough, nv):
         if nl > zero:
             s = d2 / (reach * reach)
             w = max(one - s * s, zero)
+            # Nearer than ten centimetres a lamp grows no brighter: it has a size, and its square would burn a hole.
             got = w * w / max(d2, np.float32(0.01)) * nl
             part = _share4((lx, ly, lz), n, view, f0, matt, rough, nl, nv)
             out = mul4(part, make4(lamp[4] * got, lamp[5] * got, lamp[6] * got, zero))
@@ -190,6 +195,7 @@ def lit4(light, n, view, place, base, rough, metal, occlusion):
     one, zero = np.float32(1), np.float32(0)
     nx, ny, nz = n
     vx, vy, vz = view
+    # A bumped normal may look away from the eye; a little above zero keeps the masking term finite.
     nv = max(nx * vx + ny * vy + nz * vz, np.float32(1e-4))
     f0 = lerp4(splat4(DIELECTRIC), base, splat4(metal))
     matt = mul4(base, splat4(one - metal))
@@ -201,17 +207,21 @@ def lit4(light, n, view, place, base, rough, metal, occlusion):
     even = read_map(light.even, light.even_size, u, v)
     rx, ry, rz = np.float32(2) * nv * nx - vx, np.float32(2) * nv * ny - vy, np.float32(2) * nv * nz - vz
     u, v = octahedron(c * rx - s * rz, ry, s * rx + c * rz)
+    # One map for each step of roughness, the next two mixed: the lobes widen evenly with it.
     lod = rough * np.float32(light.levels - 1)
     k = min(int(lod), light.levels - 2)
     sharp = read_map(light.sky + np.uint64(light.starts[k] * 16), light.sizes[k], u, v)
     dull = read_map(light.sky + np.uint64(light.starts[k + 1] * 16), light.sizes[k + 1], u, v)
     seen = lerp4(sharp, dull, splat4(lod - np.float32(k)))
+    # What is mirrored is not scattered as well: the two never add up to more than came in.
     out = mul4(matt, mul4(even, sub4(splat4(one), mirrored)))
     out = mul4(fma4(seen, mirrored, out), splat4(occlusion * light.strength))
     # The lamp.
     lx, ly, lz = light.lamp[0], light.lamp[1], light.lamp[2]
     nl = nx * lx + ny * ly + nz * lz
     if nl > zero and light.lamp_colour[0] + light.lamp_colour[1] + light.lamp_colour[2] > zero:
+        # Moved out along the normal by one and a half texels of the shadow map, more where the lamp grazes: a surface
+        # does not shade itself through the map's own steps.
         off = light.shadow_texel * (np.float32(1.5) + np.float32(2) * (one - nl))
         got = lamp_share(light, place[0] + nx * off, place[1] + ny * off, place[2] + nz * off) * nl
         if got > zero:

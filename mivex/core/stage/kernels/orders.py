@@ -6,6 +6,7 @@ from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.colour import encode_near
 from mivex.core.pixels.kernels.lanes import blue4, green4, load4, red4, store4
 from mivex.core.pixels.kernels.merge import blend4
+from mivex.core.stage.kernels.walk import passes_depth
 
 
 @inlined
@@ -28,7 +29,7 @@ def _laid(at, k, c, state, kinds, depth, display):
     # One fragment over a pixel, as depth test and blend have it.
     iw = state[k, 0]
     flags = kinds[k, 1]
-    if flags & 1 and iw < depth:
+    if flags & 1 and not passes_depth(iw, depth):
         return c, depth
     c = blend4(display, kinds[k, 0], load4(at + np.uint64(k * 16)), c, state[k, 1])
     if flags & 2:

@@ -7,7 +7,7 @@ same blend as the general one, in the same order of operations, so that all agre
 import numpy as np
 
 from mivex.core.base.compile import inlined, kernel
-from mivex.core.pixels.kernels.blend_codes import DITHERED, TRANSLUCENT
+from mivex.core.pixels.kernels.blend_codes import CUTOUT, DITHERED, TRANSLUCENT
 from mivex.core.pixels.kernels.lanes import (
     blue4,
     fma1,
@@ -37,7 +37,7 @@ from mivex.core.stage.kernels.shade import (
     surface_of,
     surface_threshold,
 )
-from mivex.core.stage.kernels.walk import biased, inside, nearer, span, trimmed
+from mivex.core.stage.kernels.walk import biased, inside, nearer, passes_depth, span, trimmed
 
 PICTURE, KEPT, ALL, TALLY, NORMAL, LEVEL = 0, 1, 2, 3, 4, 5
 """Where fragments go; see `paint`."""
@@ -66,6 +66,7 @@ def row_close(frame, draw, chain, poly, value, y, x0, first, last):
     vs, dv = np.float32(value[2] * z), np.float32(poly.across[2] * z)
     W, H = np.float32(w), np.float32(h)
     px, dx, py, dy = us * W - half, du * W, vs * H - half, dv * H
+    # Between lo and hi all four texels lie inside the picture: no wrapping, no clamping, and the loop stays straight.
     lo, hi = inside(px, dx, w - 1, first, last)
     lo, hi = inside(py, dy, h - 1, lo, hi)
     tint = make4(draw.tint[0], draw.tint[1], draw.tint[2], draw.tint[3])
@@ -73,12 +74,14 @@ def row_close(frame, draw, chain, poly, value, y, x0, first, last):
     colour, depth = frame.colour + row * np.uint64(16), frame.depth + row * np.uint64(4)
     matrix = frame.matrix + np.uint64((y & 7) * 32)
     stride = np.uint64(w * 16)
+    # Most sprites are of this sort; with the blend known the compiler keeps the loop free of branches.
     plain = draw.blend == TRANSLUCENT and not draw.write
+    # Fields of the record are read once: the compiler cannot know that a store into the picture leaves them alone.
     test, bias, wrap = draw.test, poly.bias, draw.wrap
     opacity = draw.tint[3]
     mine = biased(iw, bias)
     for i in range(first, last):
-        if test and not mine >= load1(depth + np.uint64(i * 4)):
+        if test and not passes_depth(mine, load1(depth + np.uint64(i * 4))):
             continue
         f = np.float32(i)
         if lo <= i < hi:
@@ -91,7 +94,7 @@ def row_close(frame, draw, chain, poly, value, y, x0, first, last):
         s = mul4(c, tint)
         if plain:
             to = colour + np.uint64(i * 16)
-            store4(to, merge4(3, s, load4(to), opacity))
+            store4(to, merge4(TRANSLUCENT, s, load4(to), opacity))
         else:
             _finish(draw, bias, s, iw, colour + np.uint64(i * 16), depth + np.uint64(i * 4), matrix, x0 + i)
 
@@ -112,6 +115,7 @@ def row_plain(frame, draw, chain, poly, value, y, x0, first, last):
         iw = fma1(gw, f, rw)
         if draw.test and not nearer(iw, poly.bias, depth + np.uint64(i * 4)):
             continue
+        # u/w and v/w are straight on screen, u and v are not: one division a pixel (Heckbert and Moreton 1991).
         w = one / iw
         u, v = fma1(gu, f, ru) * w, fma1(gv, f, rv) * w
         if poly.flat:
@@ -153,6 +157,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
     for i in range(first, last):
         iw = fma1(np.float32(poly.across[0]), np.float32(i), load1(value))
         hidden = draw.test and not nearer(iw, poly.bias, depth + np.uint64(i * 4))
+        # The depth test stands before everything that costs: no picture is read for what is hidden.
         if hidden and mode != ALL:
             continue
         source = surface_of(draw, poly, value, i, iw, hold)
@@ -166,6 +171,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         if mode == TALLY and draw.looked and not poly.only_depth:
             sink[2][0, y - sink[1], x0 + i] += 1
             sink[2][1, y - sink[1], x0 + i] += not stays
+        # Depth laid before colour: only where something is seen, so that clear texels do not hide.
         if poly.only_depth:
             if stays and a > np.float32(0) and mode not in (KEPT, ALL):
                 store1(depth + np.uint64(i * 4), biased(iw, poly.bias))
@@ -173,17 +179,18 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
         if not stays and mode != ALL:
             continue
         if mode in (NORMAL, LEVEL):
-            if a > np.float32(0.004) or draw.blend <= 2:
+            # A texel of less than one code of 255 shows nothing; its normal would hide that of what is behind.
+            if a > np.float32(0.004) or draw.blend <= DITHERED:
                 shown = load4(hold + np.uint64(112 if mode == NORMAL else 160))
                 store4(colour + np.uint64(i * 16), with_last4(shown, np.float32(1)))
                 if draw.write:
                     store1(depth + np.uint64(i * 4), biased(iw, poly.bias))
             continue
-        if draw.lit and mode != TALLY and (mode == ALL or not (surface and (draw.decal or draw.blend <= 2))):
+        if draw.lit and mode != TALLY and (mode == ALL or not (surface and (draw.decal or draw.blend <= DITHERED))):
             source = lit_fragment(frame, light, source, hold, iw, x0 + i, y)
         source = contact_fade(frame, draw, source, iw, x0 + i, y)
         through = draw.special & REFRACTS and not surface
-        behind = splat4(np.float32(-1))
+        behind = splat4(np.float32(-1))  # below zero: nothing is bent, what is in the picture counts
         if through:
             behind = behind4(frame, draw, hold, iw, x0 + i, y)
         if mode in (KEPT, ALL):
@@ -193,7 +200,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
                 y,
                 x0 + i,
                 biased(iw, poly.bias) if poly.bias > 0 else iw,
-                1 if hidden else 0 if stays else 2 if draw.blend == 1 else 3,
+                1 if hidden else 0 if stays else 2 if draw.blend == CUTOUT else 3,
                 source,
                 behind,
                 hold,
@@ -210,6 +217,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
             if mode == TALLY and draw.looked:
                 d = sub4(after, before)
                 most = max(abs(red4(d)), abs(green4(d)), abs(blue4(d)))
+                # A fortieth of a display code at mid grey: such a fragment was paid for and changed nothing.
                 sink[2][1, y - sink[1], x0 + i] += most < np.float32(1e-4)
         if draw.write:
             store1(depth + np.uint64(i * 4), biased(iw, poly.bias))
@@ -242,6 +250,7 @@ def paint(frames, lights, draws, polys, box, surfaces, sink):
     frame, light = frames[0], lights[0]
     first, last, left, right = box[0], box[1], box[2], box[3]
     deferred = surfaces.size > 0
+    # Where a row begins is worked out in float64: far from a large polygon's corner float32 is off by whole texels.
     value = np.empty(10)
     narrow = np.empty(10, np.float32)
     scratch = np.zeros((11, 4), np.float32)
@@ -266,11 +275,14 @@ def paint(frames, lights, draws, polys, box, surfaces, sink):
             and not frame.display
         )
         for y in range(
-            max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))), min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5)))
+            # A row belongs to a polygon when its centre, y + 0.5, lies inside: neighbours share no row and leave none out.
+            max(first, int(np.ceil(max(poly.top, 0.0) - 0.5))),
+            min(last, int(np.ceil(min(poly.bottom, float(last)) - 0.5))),
         ):
             x0, x1 = span(poly, y, frame.width)
             if x0 >= x1 or x0 >= right or x1 <= left:
                 continue
+            # From the polygon's own first corner, never from the band: the picture is the same however it is cut up.
             dx, dy = x0 + 0.5 - poly.at_x, y + 0.5 - poly.at_y
             for k in range(10):
                 value[k] = poly.value[k] + poly.across[k] * dx + poly.down[k] * dy

@@ -92,6 +92,7 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
     count = at
     t = 0
     while t < index.shape[0]:
+        # Two triangles of one parallelogram are drawn as one polygon: half the rows to begin, no edge in its middle.
         four = _same_face(position, uv, tint, index, facts, t)
         n = 4 if four else 3
         inside = 0
@@ -134,6 +135,7 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
         for k in range(m):
             iw = 1.0 if ordered else 1.0 / poly[k, 2]
             o.x[k], o.y[k] = cx + fx * poly[k, 0] * iw, cy - fx * poly[k, 1] * iw
+        # Steps per pixel are solved from the largest triangle of the fan: a thin one would blow rounding up.
         best, bk = 0.0, 1
         for k in range(1, m - 1):
             part = (o.x[k] - o.x[0]) * (o.y[k + 1] - o.y[0]) - (o.y[k] - o.y[0]) * (o.x[k + 1] - o.x[0])
@@ -187,6 +189,8 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
                 * z
                 * z
             )
+            # Within a thousandth of one texel a pixel the finest level counts alone: rounding must not blur a panel that
+            # is drawn one to one.
             o.level, o.share = level_of(np.float32(rho2 if rho2 > 1.001 else 1.0), levels_of(chain) - 1)
         o.bias = draw.bias
         for k in range(5):

@@ -50,6 +50,7 @@ def sort_list(head, links, facts, draws, polys, out):
     m = 0
     for i in range(n):
         own = polys[links[out[i], 1]].draw
+        # A draw that lays its depth first shows one surface only: of its fragments the nearest, which comes last.
         again = False
         if draws[own].first:
             for j in range(i + 1, n):
@@ -64,6 +65,7 @@ def sort_list(head, links, facts, draws, polys, out):
 def settle(frames, draws, polys, box, heads, links, facts):
     """Blend what the lists of a box's pixels hold, from far to near, over what is in the picture."""
     frame = frames[0]
+    # The longest list first, so that one scratch array serves every pixel.
     most = 1
     for y in range(box[0], box[1]):
         for x in range(box[2], box[3]):

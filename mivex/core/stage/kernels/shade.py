@@ -65,9 +65,11 @@ def sample_with_lod(chain, u, v, w, gw, gu, gv, hw, hu, hv, wrap):
 @inlined
 def lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv):
     """The level, and the share of the next one, that the screen's derivatives ask for; see `sample_with_lod`."""
+    # The quotient rule: d(u)/dx = (d(u/w) − u · d(1/w)) · w, in texels of level 0.
     W, H = np.float32(wide_of(chain, 0)), np.float32(high_of(chain, 0))
     ux, vx = (gu - u * gw) * w * W, (gv - v * gw) * w * H
     uy, vy = (hu - u * hw) * w * W, (hv - v * hw) * w * H
+    # The larger of the two footprints' lengths, squared: log2 of it needs no root.
     rho2 = max(ux * ux + vx * vx, uy * uy + vy * vy)
     level, share = 0, np.float32(0)
     if rho2 > np.float32(1):
@@ -148,6 +150,7 @@ def surface_of(draw, poly, value, i, iw, hold):
         if draw.normal_slot >= 0:
             k = draw.normal_slot
             two = np.float32(2)
+            # Strength scales the slope and leaves z: steeper bumps, still unit vectors after the division below.
             tx = (load1(hold + np.uint64(16 * k)) * two - one) * draw.normal_strength
             ty = (load1(hold + np.uint64(16 * k + 4)) * two - one) * draw.normal_strength * draw.green
             tz = load1(hold + np.uint64(16 * k + 8)) * two - one
@@ -168,6 +171,7 @@ def surface_of(draw, poly, value, i, iw, hold):
             bx, by, bz = bx * inv, by * inv, bz * inv
             nx, ny, nz = (ax * tx + bx * ty + nx * tz, ay * tx + by * ty + ny * tz, az * tx + bz * ty + nz * tz)
         inv = one / math.sqrt(max(nx * nx + ny * ny + nz * nz, np.float32(1e-12)))
+        # Both faces are lit from their own side.
         if poly.back:
             inv = -inv
         nx, ny, nz = nx * inv, ny * inv, nz * inv
@@ -218,15 +222,18 @@ def behind4(frame, draw, hold, iw, x, y):
     own = load4(hold + np.uint64(112))
     nx, ny, nz = red4(own), green4(own), blue4(own)
     one, zero = np.float32(1), np.float32(0)
+    # Light may enter from either face: the normal is turned to the eye.
     c = nx * view[0] + ny * view[1] + nz * view[2]
     if c < zero:
         nx, ny, nz, c = -nx, -ny, -nz, -c
     eta = one / max(draw.glass[0] + (draw.glass[1] - draw.glass[0]) * (one - c), one)
+    # eta ≤ 1, so that there is no total reflection at the first face; the guard is for rounding at grazing angles.
     s = math.sqrt(max(one - eta * eta * (one - c * c), zero))
     k = eta * c - s
     rx, ry, rz = k * nx - eta * view[0], k * ny - eta * view[1], k * nz - eta * view[2]
     long = draw.bend[0]
     if draw.bend[1] == zero:
+        # Through a pane the way grows with the slant; at 1e-3, a thousand times its thickness, nothing is to be seen.
         long = long / max(s, np.float32(1e-3))
     ex = place[0] + rx * long - frame.eye[0]
     ey = place[1] + ry * long - frame.eye[1]
@@ -307,6 +314,7 @@ def accumulate_surface(draw, source, hold, at):
         colour = mul4(source, splat4(o / max(a, np.float32(1e-6))))
     kept_share = mul4(below, keep)
     share = add4(kept_share, splat4(a))
+    # Where the decal takes over wholly, its share of what is seen is one, however dark the film below: a over the mean.
     mean = (red4(share) + green4(share) + blue4(share)) / np.float32(3)
     m = a / max(mean, np.float32(1e-6))
     w = draw.weights

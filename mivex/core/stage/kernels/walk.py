@@ -77,9 +77,15 @@ def biased(iw, bias):
 
 
 @inlined
+def passes_depth(iw, there):
+    """The depth test, of 1/w with its bias against 1/w of what is there: equal passes, so that what is drawn later wins."""
+    return iw >= there
+
+
+@inlined
 def nearer(iw, bias, depth):
     """Whether a fragment passes the depth test; ``depth`` is the address of what is there."""
-    return (biased(iw, bias) if bias > 0 else iw) >= load1(depth)
+    return passes_depth(biased(iw, bias) if bias > 0 else iw, load1(depth))
 
 
 @inlined
