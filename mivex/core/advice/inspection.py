@@ -1,41 +1,24 @@
 """What the command line and the window ask of a project's stage: accounts of pixels, looks, advice on the order."""
 
-from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, field
+from collections.abc import Sequence
 from pathlib import Path
 from typing import Any
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, named
 from mivex.core.base.store import check_target
-from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import protect_files, read_project
 from mivex.core.project.layering import bakes_folder
-from mivex.core.scene.draw_calls import Scene, load_scene_inputs
-from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.draw import DrawCall
-from mivex.core.stage.mesh import Mesh
+from mivex.core.scene.draw_calls import load_scene_inputs
+from mivex.core.scene.snapshot import SceneSnapshot
+from mivex.core.stage.camera import Camera
 from mivex.core.stage.pixel_history import FragmentRecord, PixelHistory
 
 
-@dataclass(frozen=True, eq=False)
-class Stage:
-    """A project with everything that drawing it needs.
-
-    Attributes
-    ----------
-    doc : Document
-    textures, meshes : mappings
-    scene : Scene
-        Gives the same draws again for what has not changed.
-    """
-
-    doc: Document
-    textures: Mapping[str, Texture]
-    meshes: Mapping[str, Mesh]
-    scene: Scene = field(default_factory=Scene)
+class Stage(SceneSnapshot):
+    """A project with everything that drawing it needs, read from its file or taken from the window."""
 
     @staticmethod
     def read(path: str, cameras: Sequence[str] = (), out: str = "") -> "Stage":
@@ -70,10 +53,6 @@ class Stage:
     def camera(self, name: str = "") -> Camera:
         """A camera by its name; the first where none is given; raises MivexError."""
         return camera_of(self.doc, name)
-
-    def draws(self, view: View, doc: Document | None = None) -> list[DrawCall]:
-        """Everything to draw for a view, in order."""
-        return self.scene.draws(doc or self.doc, self.textures, view, self.meshes)
 
 
 def camera_of(doc: Document, name: str) -> Camera:

@@ -8,13 +8,13 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.advice.inspection import Stage
 from mivex.core.base.errors import Stopped
 from mivex.core.base.messages import Message
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.variants import synced
 from mivex.core.scene.draw_calls import build_environment
+from mivex.core.scene.snapshot import SceneSnapshot
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.adviser import SLIGHT, Advice, Pair, advise
 from mivex.core.stage.camera import Camera, View
@@ -98,7 +98,7 @@ class OrderEvaluator:
     Exact order is drawn once a camera: neither nudges nor what `_candidates` changes touch it.
     """
 
-    def __init__(self, stage: Stage, size: tuple[int, int] = SIZE) -> None:
+    def __init__(self, stage: SceneSnapshot, size: tuple[int, int] = SIZE) -> None:
         self.stage, self.size = stage, size
         self._exact: dict[Camera, NDArray[np.int16]] = {}
 
@@ -213,7 +213,7 @@ def _smaller(
 
 
 def propose(
-    stage: Stage,
+    stage: SceneSnapshot,
     cameras: Sequence[Camera],
     *,
     size: tuple[int, int] = SIZE,
@@ -224,7 +224,7 @@ def propose(
 
     Parameters
     ----------
-    stage : Stage
+    stage : SceneSnapshot
     cameras : sequence of Camera
         Named ones, or a `ring`.
     size : (width, height)

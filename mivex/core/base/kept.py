@@ -2,12 +2,14 @@
 
 import threading
 from collections.abc import Callable, Hashable
+from itertools import count
 from typing import TypeVar
 from weakref import WeakKeyDictionary
 
 T = TypeVar("T")
 _rows: "WeakKeyDictionary[object, dict[Hashable, object]]" = WeakKeyDictionary()
 _lock = threading.Lock()
+_numbers = count(1)
 
 
 def memoized_on(owner: object, name: Hashable, make: Callable[[], T]) -> T:
@@ -34,3 +36,8 @@ def cached_or_none(owner: object, name: Hashable) -> object | None:
     """What is kept for an owner and a name already, or None; nothing is worked out."""
     with _lock:
         return _rows.get(owner, {}).get(name)
+
+
+def serial(of: object) -> int:
+    """A number of an object that no other one has or will have: an address may be given to another when it is gone."""
+    return memoized_on(of, "serial", lambda: next(_numbers))

@@ -10,6 +10,7 @@ from collections.abc import Callable, Hashable, Mapping
 from dataclasses import replace
 
 from mivex.core.base.errors import Stopped
+from mivex.core.base.kept import serial
 from mivex.core.base.log import sentence
 from mivex.core.base.messages import Message, term
 from mivex.core.evaluation.targets import Result, Target
@@ -294,7 +295,7 @@ class Results:
             d.cameras,
             d.lighting,
             d.overdraw,
-            tuple(sorted((k, id(m)) for k, m in self.meshes().items())),
+            tuple(sorted((k, serial(m)) for k, m in self.meshes().items())),
         )
         return None if self.get(SCENE).examined == whole or not self.ready else whole
 

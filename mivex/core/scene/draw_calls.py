@@ -8,7 +8,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.base.kept import memoized_on
+from mivex.core.base.kept import memoized_on, serial
 from mivex.core.base.lazy import Lazy
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS
@@ -67,7 +67,7 @@ def build_environment(doc: Document, meshes: Mapping[str, Mesh] | None = None) -
     Where the mesh of the surroundings is not there (yet), the stage is empty.
     """
     found = meshes or {}
-    key = (doc.around, tuple((k, id(m)) for k, m in sorted(found.items())))
+    key = (doc.around, tuple((k, serial(m)) for k, m in sorted(found.items())))
     if key not in _worlds:
         if not doc.around.path:
             around = dock()
@@ -171,7 +171,7 @@ def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world
     # Kept with the picture that it was made of, so that it goes when that goes.
     owner = texture if opacity is None or opacity.chain is None else opacity.chain
     where = (opacity.lane, opacity.invert, opacity.value) if opacity else None
-    eaten = (m.erosion, m.breakup, id(mask.chain) if mask else 0)
+    eaten = (m.erosion, m.breakup, serial(mask.chain) if mask and mask.chain is not None else 0)
     return replace(draw, mask=memoized_on(owner, ("mask", m.blend, m.cutoff, m.opacity, where, eaten), make))
 
 
@@ -244,11 +244,11 @@ class Scene:
                     continue
                 # The order goes by the distance from the eye; a billboard turns with the camera besides.
                 seen = (view.camera.yaw, view.camera.pitch) if isinstance(p, BillboardPlace) else ()
-                read = tuple(id(textures.get(k)) for k in read_by(o.material))
+                read = tuple(serial(t) if (t := textures.get(k)) is not None else 0 for k in read_by(o.material))
                 others = o.places if o.material.distance == "object" else ()
                 frame = (frame_at(o, p, texture, view.time), o.sheet) if texture.traits.cells or o.sheet.hull else ()
                 flows = view.time if o.material.flow.strength > 0 else 0.0
-                shape = (o.id, o.name, o.material, p, id(texture), read, seen, id(world), others, frame, flows)
+                shape = (o.id, o.name, o.material, p, serial(texture), read, seen, serial(world), others, frame, flows)
 
                 def make(o: Overlay = o, p: Place = p, texture: Texture = texture) -> tuple[DrawCall, object]:
                     pictures = Pictures(texture, textures)

@@ -8,6 +8,7 @@ from PySide6.QtCore import QRectF, Qt, QTimer
 from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
+from mivex.core.base.kept import serial
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message
 from mivex.core.picture.texture import Texture
@@ -99,7 +100,7 @@ class FramePlayer(QWidget):
         t = self.texture()
         if t is None or not t.traits.cells or not 0 <= k < len(t.traits.cells):
             return None
-        key = id(t), k
+        key = serial(t), k
         if key not in self._images:
             if len(self._images) > 512:
                 self._images.clear()

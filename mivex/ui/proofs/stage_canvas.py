@@ -11,9 +11,9 @@ from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import QColor, QImage, QMouseEvent, QPainter, QPen, QPolygonF, QTabletEvent, QWheelEvent
 
 from mivex.core.base.types import Doubles
-from mivex.core.project.document import Document, Overlay
-from mivex.core.scene.draw_calls import build_environment, draw_list
+from mivex.core.project.document import Overlay
 from mivex.core.scene.picking import pick
+from mivex.core.scene.snapshot import SceneSnapshot
 from mivex.core.scene.stage_painter import StagePainter
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import CAMERAS, Camera, View, zoom
@@ -137,32 +137,26 @@ class StageCanvas(Canvas):
         return True
 
     def redraw(self) -> None:
-        doc, textures, camera = self.desk.shown(self.session.doc), self.engine.stage_textures(), self.camera
-        time = self.desk.time
-        meshes = self.engine.results.meshes()
-        there = {k: id(x) for k, x in (*meshes.items(), *textures.items())}
-        # Steps are not looked at: what they make of a texture is, once it is there.
-        seen = tuple((o.id, o.shown, o.material, o.places, o.sheet) for o in doc.overlays)
-        moves = time if doc.effects or any(o.sheet.grids or o.material.flow.strength for o in doc.overlays) else 0.0
+        seen, camera, time = self.engine.snapshot(self.desk.shown(self.session.doc)), self.camera, self.desk.time
         size = self.size(), self.devicePixelRatioF()
-        now = (seen, doc.lighting, doc.around, there, camera, size, self.seen_as, doc.overdraw, doc.effects, doc.air, moves)
+        now = seen.key, camera, size, self.seen_as, time if seen.moves else 0.0
         moving = self._rest.isActive()
         if not moving and now == self._shown and self.image is not None:
             return  # nothing that is seen has changed
         self._shown = None if moving else now
         if self.seen_as != "colour" and not moving:
-            self.draw_later(camera, lambda w, h: self._look(doc, textures, View(camera, w, h, time), meshes))
+            self.draw_later(camera, lambda w, h: self._look(seen, View(camera, w, h, time)))
             return
         playing = self.desk.playing
         self.draw_later(
             camera,
             lambda w, h: self.painter.paint(
-                doc, textures, View(camera, w, h, time), meshes=meshes, moving=moving, playing=playing
+                seen.doc, seen.textures, View(camera, w, h, time), meshes=seen.meshes, moving=moving, playing=playing
             ),
         )
 
-    def _look(self, doc: Document, textures: Any, view: View, meshes: Any) -> Any:
-        found = look_at(self.seen_as, draw_list(doc, textures, view, meshes), view, doc.lighting, budget=doc.overdraw)
+    def _look(self, seen: SceneSnapshot, view: View) -> Any:
+        found = look_at(self.seen_as, seen.draws(view), view, seen.doc.lighting, budget=seen.doc.overdraw)
         self.found = found
         return found.codes
 
@@ -182,7 +176,7 @@ class StageCanvas(Canvas):
     @property
     def world(self) -> World:
         """The environment of the stage: surroundings, solids and lights, built for this document."""
-        return build_environment(self.session.doc, self.engine.results.meshes())
+        return self.engine.snapshot().world
 
     def outline_of(self, place: Place) -> Doubles:
         """Corners of a placement in the world."""
@@ -279,8 +273,7 @@ class StageCanvas(Canvas):
             view = replace(view, time=seen[1].time)
             draws = seen[2]
         else:
-            results = self.engine.results
-            draws = draw_list(doc, results.overlays(), view, results.meshes())
+            draws = self.engine.snapshot().draws(view)
         return pick(doc, draws, view, at.x(), at.y())
 
     def mousePressEvent(self, event: QMouseEvent) -> None:

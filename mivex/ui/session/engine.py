@@ -12,9 +12,10 @@ from mivex.core.evaluation.results import MESH, Results
 from mivex.core.evaluation.targets import Result, Target
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
-from mivex.core.project.document import Overlay
+from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.draw_calls import meshes_read
 from mivex.core.scene.material_binding import file_key, picture_files_read
+from mivex.core.scene.snapshot import SceneSnapshot
 from mivex.ui.session.session import Session
 
 
@@ -85,6 +86,10 @@ class Engine(QObject):
             for t, x in self.results.textures().items()
             if t.finished
         }
+
+    def snapshot(self, doc: Document | None = None) -> SceneSnapshot:
+        """The scene as it is known at this moment; ``doc`` stands in for the document that is open."""
+        return SceneSnapshot(doc or self.session.doc, self.stage_textures(), self.results.meshes())
 
     def input_of(self, overlay_id: str, until: int) -> Texture | None:
         """What the step at ``until`` receives; prepared in the background, `inputs_ready` tells when.

@@ -5,6 +5,7 @@ from typing import Any
 
 from PySide6.QtCore import QObject, Signal
 
+from mivex.core.base.kept import serial
 from mivex.core.deliver.project import Delivery
 from mivex.core.intake.compare import Difference, Row, difference, draw, only_delivered, survival
 from mivex.core.intake.loader import Received, load
@@ -96,7 +97,7 @@ class Shipping(QObject):
 
         def work(_report: Any, stopped: Any) -> object:
             whole = received or load(folder, stopped)
-            mark = (id(whole), keys, side)
+            mark = (serial(whole), keys, side)
             other = kept[1] if kept is not None and kept[0] == mark else switched(whole, keys, side, stopped)
             codes = draw(other, view, stopped)
             # The stage is the project's: it is what was meant.

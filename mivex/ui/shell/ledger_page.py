@@ -7,7 +7,6 @@ from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QVBoxLayout, QWi
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term
-from mivex.core.scene.draw_calls import draw_list
 from mivex.core.stage.ledger import FragmentQuery
 from mivex.core.stage.pixel_history import FragmentRecord, PixelHistory
 from mivex.ui import theme
@@ -118,16 +117,16 @@ class LedgerPage(QWidget):
     def _ask(self) -> None:
         if self.stage is None:
             return
-        doc, textures, meshes = self.session.doc, self.engine.stage_textures(), self.engine.results.meshes()
+        # As the stage shows it: an effect's part alone, and what has been fired.
+        seen = self.engine.snapshot(self.stage.desk.shown(self.session.doc))
         view, off = self.stage.view, tuple(self.off)
-        seen = tuple((o.id, o.name, o.shown, o.material, o.places) for o in doc.overlays)
-        key = (seen, doc.lighting, doc.around, view, tuple((k, id(t)) for k, t in (*textures.items(), *meshes.items())))
+        key = seen.key, view
         first = self._pixel() if self.pinned else self._at
         second = self._at if self.pinned and self.compare else None
 
         def work(_report: object, _stopped: object) -> tuple[PixelHistory | None, PixelHistory | None]:
             if self._book is None or self._book[0] != key:
-                self._book = key, FragmentQuery(draw_list(doc, textures, view, meshes), view, doc.lighting)
+                self._book = key, FragmentQuery(seen.draws(view), view, seen.doc.lighting)
             book = self._book[1]
             one, two = (None if at is None else book.account(*at, off) for at in (first, second))
             return one, two

@@ -6,7 +6,6 @@ from typing import Any
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
-from mivex.core.advice.inspection import Stage
 from mivex.core.advice.order import Proposal, propose, ring
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, joined, named, term
@@ -193,7 +192,7 @@ class OrderPage(QWidget):
             self.worker.halt()
             return
         doc = self.session.doc
-        state = Stage(doc, dict(self.engine.stage_textures()), dict(self.engine.results.meshes()))
+        state = self.engine.snapshot()
         cameras = [*doc.cameras, *ring(doc, ROUND)]
         self._asked = doc
 

@@ -139,12 +139,12 @@ class WhatIf(QDialog):
         self.worker.done.connect(self._show)
         if o is None:
             return
-        doc, textures, meshes, view = session.doc, engine.stage_textures(), engine.results.meshes(), stage.view
+        seen, view = engine.snapshot(), stage.view
         key = o.id
 
         def work(_report: object, stopped: Any) -> list[BlendVariant]:
-            own = doc.overlay(key)
-            return [] if own is None else blend_variants(doc, own, textures, view, meshes, stop=stopped)
+            own = seen.doc.overlay(key)
+            return [] if own is None else blend_variants(seen.doc, own, seen.textures, view, seen.meshes, stop=stopped)
 
         self.worker.ask(o.material.blend, work)
 

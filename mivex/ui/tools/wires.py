@@ -6,6 +6,7 @@ import numpy as np
 from PySide6.QtCore import QPointF, Qt
 from PySide6.QtGui import QColor, QPainter, QPainterPath, QPen, QPolygonF
 
+from mivex.core.base.kept import serial
 from mivex.core.material.material import Mapping
 from mivex.core.stage.mesh import Mesh
 from mivex.ui import theme
@@ -25,7 +26,7 @@ class Wires:
 
     def paint(self, p: QPainter, mesh: Mesh, uv_set: int, faces: frozenset[int], mapping: Mapping | None) -> None:
         """Draw them where the picture has them, into a painter whose unit is the picture; chosen faces are light."""
-        key = (id(mesh), faces, uv_set, mapping)
+        key = (serial(mesh), faces, uv_set, mapping)
         if self._kept is None or self._kept[0] != key:
             uv = mesh.uv(uv_set)[mesh.index]
             if mapping is None:
