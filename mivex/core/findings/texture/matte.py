@@ -19,14 +19,20 @@ SHOWS, LIMIT = 6.0, 8.0
 exact fit says."""
 LEAST_ERROR = 5.0
 """An error below this is not worth a word, however sure."""
-LIKELY, FITTED, POSSIBLE, ASKED = 1.8, 1.5, -1.4, -2.0
+LIKELY, FITTED, POSSIBLE, ASKED = 1.8, 1.5, -1.6, -2.0
 """Odds (natural logarithm) of `matte_evidence` from which a matte is likely, likely where the exact fit agrees, possible,
 and possible where the exact fit agrees. Of drawn pictures without a matte 2, 3, 27 and 36 in a hundred are above; of
 those with one 54, 60, 96 and 99."""
 OTHER, DARK = 2.7, 0.2
 """Odds from which another colour than black, white or nearly black is likely; what counts as nearly black."""
-EXACT, ENOUGH = 0.9, 100
-"""An exact fit that explains so much, of so many soft texels, is likely at even odds."""
+PLAIN_TO_SEE = 25.0
+"""A black or white matte that shows by so much on screen is likely at the odds at which one is that an exact fit agrees with."""
+SCREEN, SCREEN_LIKELY, WIDE_SCREEN = 0.2, 1.0, 2.4
+"""How much more green than red or blue a backdrop is that somebody keyed; odds from which such a one is likely, and where
+the soft part is wide: few rims are of that colour by themselves."""
+EXACT, ENOUGH, WHOLE = 0.9, 100, 0.95
+"""An exact fit that explains so much, of so many soft texels, and of a whole matte, is likely at even odds: less of a
+backdrop than that is how a glow is drawn."""
 LEAST_SHARE = 0.2
 LEAST_EXPLAINED, SURELY = 0.7, 0.9
 MOST_IMPOSSIBLE = 0.13
@@ -89,10 +95,12 @@ def _measure(subject: Subject) -> list[Finding]:
     if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.distance > 0 or t.meaning == "data":
         return []
     said_by = matte_evidence(t)
-    if said_by is None or said_by.odds < ASKED or said_by.error < LEAST_ERROR:
+    if said_by is None or said_by.odds < ASKED or (said_by.error < LEAST_ERROR and said_by.odds < 0):
         return []
     fit = fit_matte(t)
     fits = fit is not None and holds(fit)
+    if said_by.error < LEAST_ERROR and not (fits and fit is not None and fit.explained >= EXACT):
+        return []
     if not fits and said_by.odds < POSSIBLE:
         return []
     if fit is None or not fits:
@@ -108,10 +116,18 @@ def _measure(subject: Subject) -> list[Finding]:
     elif fit.share > 0.97:
         fit = replace(fit, share=1.0)
     count = int(((t.alpha > 0.02) & (t.alpha < 0.96)).sum())
-    exact = fits and fit.explained >= EXACT and fit.unsure <= UNSURE and count >= ENOUGH and said_by.odds >= 0
+    exact = (
+        (fits and fit.explained >= EXACT and fit.unsure <= UNSURE and count >= ENOUGH)
+        and fit.share >= WHOLE
+        and said_by.odds >= 0
+    )
     # A glow may well have a halo of another colour than its core, glass a rim, and a bubble its own shading.
     halo = said_by.wide and float(np.ptp(fit.matte)) > 0.1
     least = FITTED if fits else LIKELY if fit.neutral or max(fit.matte) < DARK else OTHER
+    if not fits and least == LIKELY and said_by.error >= PLAIN_TO_SEE:
+        least = FITTED
+    if fit.matte[1] > 1.5 * max(fit.matte[0], fit.matte[2]) + SCREEN:
+        halo, least = False, WIDE_SCREEN if said_by.wide else SCREEN_LIKELY
     certain = exact or (not halo and said_by.error >= SHOWS and said_by.odds >= least)
     # What layers draw was cut from nothing; their colour and opacity may come from one pattern.
     certain = certain and (fits or not subject.layered)

@@ -23,7 +23,7 @@ FEWEST, FEW_LEVELS = 4, 32
 """A slope in so many levels shows bands; fewer are even parts of a drawing."""
 LEAST_BANDED, LEAST_SOFT = 64, 1000
 """Texels a side, and soft texels, below which bands cannot be told from an outline."""
-MOST_STEPS, NEARLY_ALL, LEAST_STEP = 20, 0.98, 10
+MOST_STEPS, NEARLY_ALL, LEAST_STEP, MANY_STEPS = 20, 0.98, 10, 6
 """An alpha rounded to few levels: so many at most, with such a share of the soft texels, so many codes apart."""
 MOST_EMPTY = 0.5
 MOST_LONE = 12
@@ -169,8 +169,9 @@ def _banding(subject: Subject) -> list[Finding]:
     steps = even_levels(counts)
     if not sloped and len(steps) < 2:
         return []
-    # Even parts of a drawing meet at lines; a slope goes from one level to the next.
-    parts = share >= 0.5 and ramp < 0.5
+    # Even parts of a drawing meet at lines; a slope goes from one level to the next. Nobody paints six even parts, each as
+    # far from the next as the last.
+    parts = share >= 0.5 and ramp < 0.5 and len(steps) < MANY_STEPS
     sure = sloped or (len(steps) >= FEWEST and not parts)
     levels = levels if sloped else steps
     step = float(np.median(np.diff(levels)))
