@@ -10,6 +10,7 @@ display, the largest difference over backdrops and channels, 0 to 255.
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from itertools import islice
 
 import numpy as np
 
@@ -18,6 +19,7 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import MipChain, halve
+from mivex.core.pixels.ranks import percentile
 
 _kernels = Lazy("mivex.core.picture.kernels.fringes")
 
@@ -87,12 +89,13 @@ def _figure(level: int, seen: Floats) -> LevelFringe:
         return LevelFringe(level, w, h, 0.0, 0.0, 0.0, 0.0)
     mean = float(own.mean(dtype=np.float64))
     # Where all of it is alike the percentile is, too; most clean textures end here.
-    p99 = float(np.percentile(own, 99)) if own.max() > 0 else 0.0
-    shows = float(own[own > VISIBLE].sum(dtype=np.float64)) / own.size
-    return LevelFringe(level, w, h, float(own.max()), p99, mean, shows)
+    most = float(own.max())
+    p99 = percentile(own, 99) if most > 0 else 0.0
+    shows = float(own[own > VISIBLE].sum(dtype=np.float64)) / own.size if most > VISIBLE else 0.0
+    return LevelFringe(level, w, h, most, p99, mean, shows)
 
 
-def fringe_figures(texture: Texture, *, wrap: bool = False, straight: MipChain | None = None) -> list[LevelFringe]:
+def fringe_figures(texture: Texture, *, wrap: bool = False) -> list[LevelFringe]:
     """The fringe at every level; see `fringe_map`.
 
     Parameters
@@ -100,18 +103,32 @@ def fringe_figures(texture: Texture, *, wrap: bool = False, straight: MipChain |
     texture : Texture
     wrap : bool
         The texture repeats.
+    """
+    truth = true_levels(texture.mips.level(0)) if not texture.premultiplied else iter(())
+    return [_at_level(texture, texture.mips, i, next(truth, None) if i else None, wrap) for i in range(texture.mips.levels)]
+
+
+def fringe_at(texture: Texture, level: int, *, wrap: bool = False, straight: MipChain | None = None) -> LevelFringe:
+    """The fringe at one level; see `fringe_map`.
+
+    Parameters
+    ----------
+    texture : Texture
+    level : int
+    wrap : bool
+        The texture repeats.
     straight : MipChain, optional
         Judge this chain of straight colour against the texture's own truth: what a repair that leaves seen
         colour and alpha alone would give.
     """
-    chain = straight or texture.mips
+    truth = true_levels(texture.mips.level(0)) if level and not texture.premultiplied else iter(())
+    true = next(islice(truth, level - 1, None), None) if level else None
+    return _at_level(texture, straight or texture.mips, level, true, wrap)
+
+
+def _at_level(texture: Texture, chain: MipChain, level: int, true: Floats | None, wrap: bool) -> LevelFringe:
     grey, encode = (GREY, True) if texture.meaning == "colour" else (np.float32(0.5), False)
-    rows = [_figure(0, _level_map(chain.level(0), None, grey, encode, wrap, texture.premultiplied))]
-    truth = true_levels(texture.mips.level(0)) if not texture.premultiplied else iter(())
-    for i in range(1, chain.levels):
-        true = None if texture.premultiplied else next(truth)
-        rows.append(_figure(i, _level_map(chain.level(i), true, grey, encode, wrap, texture.premultiplied)))
-    return rows
+    return _figure(level, _level_map(chain.level(level), true, grey, encode, wrap, texture.premultiplied))
 
 
 def _level_map(

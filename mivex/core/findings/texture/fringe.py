@@ -15,7 +15,7 @@ from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Subject, mend
 from mivex.core.findings.finding import Cost, Finding, Look, Repair
 from mivex.core.picture.files import read_picture
-from mivex.core.picture.fringes import LevelFringe, fringe_figures, fringe_map
+from mivex.core.picture.fringes import LevelFringe, fringe_at, fringe_map
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import LUMINANCE, hex_of, to_display
 from mivex.core.pixels.mips import MipChain, build_chain
@@ -80,14 +80,14 @@ def _repair(subject: Subject, worst: LevelFringe) -> tuple[Repair, float] | None
     """The repair that takes most of what shows away, and what then still shows; the one that alters nothing seen first."""
     t = subject.texture
     if bool((t.alpha <= 0).any()):
-        cured = fringe_figures(t, wrap=subject.wraps, straight=_spread_chain(t))[worst.level].shows
+        cured = fringe_at(t, worst.level, wrap=subject.wraps, straight=_spread_chain(t)).shows
         if worst.shows - cured > CURED * worst.shows:
             return mend(subject, "Spread edge colour outwards", (Spread(method="nearest"),)), cured
     soft = (t.alpha > 0) & (t.alpha < TRUST)
     if not 0 < int(soft.sum()) < THIN * int((t.alpha > 0).sum()):
         return None
     firm = replace_hidden(t, TRUST)
-    cured = fringe_figures(firm, wrap=subject.wraps)[worst.level].shows
+    cured = fringe_at(firm, worst.level, wrap=subject.wraps).shows
     if worst.shows - cured <= CURED * worst.shows:
         return None
     cost = change_of(t, firm)

@@ -26,7 +26,7 @@ those with one 54, 60, 96 and 99."""
 OTHER, DARK = 2.7, 0.2
 """Odds from which another colour than black, white or nearly black is likely; what counts as nearly black."""
 PLAIN_TO_SEE = 25.0
-"""A black or white matte that shows by so much on screen is likely at the odds at which one is that an exact fit agrees with."""
+"""A black or white matte that shows by so much on screen is likely at the odds of one that the exact fit holds for."""
 SCREEN, SCREEN_LIKELY, WIDE_SCREEN = 0.2, 1.0, 2.4
 """How much more green than red or blue a backdrop is that somebody keyed; odds from which such a one is likely, and where
 the soft part is wide: few rims are of that colour by themselves."""

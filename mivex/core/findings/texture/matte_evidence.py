@@ -20,9 +20,10 @@ from numpy.typing import NDArray
 
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
-from mivex.core.findings.texture.matte_fit import on_screen
+from mivex.core.findings.texture.matte_fit import LEAST_SOFT, around, on_screen
+from mivex.core.findings.texture.outline import Outline, outline_of
 from mivex.core.picture.texture import Texture
-from mivex.core.pixels.nearest import nearest
+from mivex.core.pixels.ranks import percentile
 
 cv2 = Lazy("cv2")
 
@@ -58,29 +59,15 @@ def _some(places: NDArray) -> NDArray:
     return places[at.astype(np.int64)]
 
 
-def _around(shape: tuple[int, int], places: NDArray, reach: int) -> NDArray:
-    """Flat indices of the square round each place, (n, (2 reach + 1)²), held at the border."""
-    h, w = shape
-    y, x = places // w, places % w
-    step = np.arange(-reach, reach + 1)
-    j = np.clip(y[:, None, None] + step[None, :, None], 0, h - 1)
-    i = np.clip(x[:, None, None] + step[None, None, :], 0, w - 1)
-    return np.asarray((j * w + i).reshape(len(places), -1))
-
-
-def _against_solid(rgb: NDArray, alpha: Floats, solid: NDArray) -> _Pairs | None:
-    # Below five codes of 255 the colour is too coarse to say anything; above 0.96 the backdrop's share is within rounding.
-    soft = np.flatnonzero((alpha > 0.02) & (alpha < 0.96) & ~solid)
-    if soft.size < 24:
-        return None
-    index, distance = nearest(solid)
-    soft = _some(soft)
-    far = distance.reshape(-1)[soft]
+def _against_solid(rgb: NDArray, o: Outline) -> _Pairs:
+    alpha, solid = o.alpha, o.solid
+    soft = _some(o.soft)
+    far = o.distance.reshape(-1)[soft]
     close = far <= BAND
     if close.sum() >= 40:
         soft, far = soft[close], far[close]
-    places, back = np.unique(index.reshape(-1)[soft], return_inverse=True)
-    square = _around(alpha.shape, places, 2)
+    places, back = np.unique(o.index.reshape(-1)[soft], return_inverse=True)
+    square = around(alpha.shape, places, 2)
     own = solid.reshape(-1)[square]
     inside = (rgb[square] * own[..., None]).sum(1) / own.sum(1)[:, None]
     a = alpha.reshape(-1)[soft].astype(np.float64)
@@ -96,7 +83,7 @@ def _against_neighbours(rgb: NDArray, alpha: Floats) -> _Pairs | None:
     if soft.size < 20:
         return None
     soft = _some(soft)
-    square = _around(alpha.shape, soft, 2)
+    square = around(alpha.shape, soft, 2)
     near = alpha.reshape(-1)[square]
     best = near.argmax(1)[:, None]
     other = np.take_along_axis(square, best, 1)[:, 0]
@@ -161,7 +148,7 @@ def _solid_figures(p: _Pairs) -> tuple[dict[str, float], NDArray, float]:
     free = B + (C - B) / kept
     slack = 1.5 / 255 / kept + 0.03
     seen = on_screen(C.astype(np.float32), np.clip(free, 0, 1).astype(np.float32), p.alpha.astype(np.float32), True, False)
-    error = float(np.log1p(np.percentile(seen, 95)))
+    error = float(np.log1p(percentile(seen, 95)))
     long = np.linalg.norm(lean, axis=1)
     moved = (d * lean).sum(1) / np.maximum(long, 0.05) ** 2
     thirds = [
@@ -301,16 +288,15 @@ def matte_evidence(texture: Texture) -> Evidence | None:
     -------
     Evidence, or None where there are too few soft or solid texels to tell.
     """
-    alpha = texture.alpha
+    o = outline_of(texture, LEAST_SOFT)
+    if o is None:
+        return None
+    alpha = o.alpha
     rgb = texture.values.reshape(-1, texture.values.shape[2])[:, :3]
-    if float(rgb.max(initial=0.0)) > 1 or float(rgb.min(initial=0.0)) < 0:
+    # Of all channels at once, which lie in one piece; alpha is never beyond.
+    if float(texture.values.max(initial=0.0)) > 1 or float(texture.values.min(initial=0.0)) < 0:
         rgb = np.clip(rgb, 0, 1)  # light beyond the display's, or colour divided by a small alpha
-    solid = alpha >= np.float32(min(0.98, 0.9 * float(alpha.max())))
-    if not solid.any():
-        return None
-    pairs = _against_solid(rgb, alpha, solid)
-    if pairs is None:
-        return None
+    pairs = _against_solid(rgb, o)
     hidden, one = _hidden(rgb, alpha)
     first, back, share = _solid_figures(pairs)
     second, near_back, near_share = _step_figures(_against_neighbours(rgb, alpha), hidden, one, first["error"])

@@ -14,16 +14,18 @@ Porter and Duff (1984), *Compositing Digital Images*, for the model; the jackkni
 over parts (Quenouille 1956) for how sure the share is.
 """
 
-from dataclasses import dataclass, replace
+from collections.abc import Iterator
+from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
+from mivex.core.findings.texture.outline import SOFT, Outline, outline_of
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear
-from mivex.core.pixels.nearest import nearest
+from mivex.core.pixels.ranks import percentile
 from mivex.core.prepare.base import Space
 from mivex.core.prepare.mattes import colour_under
 
@@ -34,6 +36,8 @@ OUTLINE = 3.0
 """Soft texels this near to clear ones, in texels, are the outline."""
 NEAR_BLACK_OR_WHITE = 0.1
 PARTS = 8
+LEAST_SOFT = 24
+"""Soft texels below which an outline says nothing."""
 REACH = 3
 """Solid colour is averaged over so many texels either way."""
 _SAMPLE = 3_000
@@ -85,7 +89,11 @@ class MatteFit:
     @property
     def neutral(self) -> bool:
         """Whether the matte is nearly black or nearly white in every channel."""
-        return max(self.matte) <= NEAR_BLACK_OR_WHITE or min(self.matte) >= 1 - NEAR_BLACK_OR_WHITE
+        return _neutral(self.matte)
+
+
+def _neutral(matte: tuple[float, float, float]) -> bool:
+    return max(matte) <= NEAR_BLACK_OR_WHITE or min(matte) >= 1 - NEAR_BLACK_OR_WHITE
 
 
 @dataclass(frozen=True, eq=False)
@@ -108,65 +116,70 @@ def fit_matte(texture: Texture) -> MatteFit | None:
     -------
     MatteFit, or None where there are too few soft or solid texels to tell, or no departure worth explaining.
     """
-    rgb, alpha = texture.values[..., :3], texture.alpha
-    solid = alpha >= np.float32(min(0.98, 0.9 * float(alpha.max())))
-    soft = np.flatnonzero((alpha > 0.02) & (alpha < 0.96) & ~solid)
-    if soft.size < 24 or not solid.any():
+    o = outline_of(texture, LEAST_SOFT)
+    if o is None:
         return None
-    index, distance = nearest(solid)
+    alpha, soft = o.alpha, o.soft
     if soft.size > _SAMPLE:
         # One from each of as many stretches: spread over the picture, and no column of it is met too often.
         at = (np.arange(_SAMPLE) + np.random.default_rng(7).random(_SAMPLE)) * (soft.size / _SAMPLE)
         soft = soft[at.astype(np.int64)]
-    far = distance.reshape(-1)[soft]
-    near = index.reshape(-1)[soft]
-    del index, distance
+    far = o.distance.reshape(-1)[soft]
+    near = o.index.reshape(-1)[soft]
     a = alpha.reshape(-1)[soft].astype(np.float64)
-    clear = alpha <= np.float32(0.02)
-    rim = np.zeros(len(soft), bool)
-    if clear.any():
-        rim = cv2.distanceTransform((~clear).astype(np.uint8), cv2.DIST_L2, 3).reshape(-1)[soft] <= OUTLINE
+    rim = _beside_clear(alpha, soft)
     # Parts of the picture for the jackknife: sectors round the middle of what is soft.
     y, x = soft // alpha.shape[1], soft % alpha.shape[1]
     turn = np.arctan2(y - y.mean(), x - x.mean())
     part = np.minimum(((turn / np.pi + 1) / 2 * PARTS).astype(int), PARTS - 1)
     w = a / (1 + far / max(alpha.shape))
-    narrow = bool(np.median(far) <= OUTLINE and np.percentile(far, 90) <= 8)
+    narrow = bool(np.median(far) <= OUTLINE and percentile(far, 90) <= 8)
     spaces: tuple[Space, ...] = ("display", "linear") if texture.meaning == "colour" else ("display",)
-    best: tuple[MatteFit, tuple] | None = None
+    best: _Story | None = None
+    kin = _kin(o, near)
     for space in spaces:
-        decode = space == "linear"
-        C = rgb.reshape(-1, 3)[soft]
-        smooth = _smoothed(rgb, alpha, solid, near, decode)
-        C = (to_linear(C) if decode else C).astype(np.float64)
+        colour = (texture.linear if space == "linear" else texture.values).reshape(-1, texture.values.shape[2])
+        C = colour[soft, :3].astype(np.float64)
+        smooth = _smoothed(colour, alpha, *kin)
         sample = _Sample(C, smooth[:, :3], smooth[:, 3], a, w, rim, part)
-        for fit in _explanations(sample, space, texture.meaning == "data", narrow):
-            if best is None or _merit(fit[0]) > _merit(best[0]) + 0.002:
-                best = fit
-    return None if best is None else replace(best[0], unsure=_unsure(*best[1]))
+        for story in _explanations(sample, space, texture.meaning == "data"):
+            if best is None or story.merit > best.merit + 0.002:
+                best = story
+    return None if best is None else _judged(best, texture.meaning == "data", narrow)
 
 
-def _merit(fit: MatteFit) -> float:
-    # A black or a white matte is by far the likeliest: it stands unless another explains clearly more.
-    return fit.explained - fit.impossible + (0.03 if fit.neutral else 0.0)
+def around(shape: tuple[int, int], places: NDArray, reach: int) -> NDArray:
+    """Flat places of the square round each place, (n, (2 reach + 1)²), held at the border."""
+    h, w = shape
+    step = np.arange(-reach, reach + 1)
+    j = np.clip((places // w)[:, None, None] + step[None, :, None], 0, h - 1)
+    i = np.clip((places % w)[:, None, None] + step[None, None, :], 0, w - 1)
+    return np.asarray((j * w + i).reshape(len(places), -1))
 
 
-def _smoothed(rgb: Floats, alpha: Floats, solid: NDArray, near: NDArray, decode: bool) -> NDArray:
-    """Solid colour and its alpha at some texels, smoothed over its own kind, so that grain does not pass for a lean."""
-    h, w = alpha.shape
+def _beside_clear(alpha: Floats, soft: NDArray) -> NDArray[np.bool_]:
+    """Whether soft texels lie within `OUTLINE` texels of a clear one."""
+    reach = int(OUTLINE)
+    step = np.arange(-reach, reach + 1)
+    round_ = (step[:, None] ** 2 + step[None] ** 2 <= OUTLINE**2).reshape(-1)
+    square = around(alpha.shape, soft, reach)[:, round_]
+    return np.asarray((alpha.reshape(-1)[square] <= np.float32(SOFT)).any(axis=1))
+
+
+def _kin(o: Outline, near: NDArray) -> tuple[NDArray, NDArray, NDArray]:
+    """The squares round the solid texels ``near``: flat places, which of them are solid, and the way back to ``near``."""
     places, back = np.unique(near, return_inverse=True)
-    sums = np.zeros((len(places), 4), np.float32)
-    count = np.zeros(len(places), np.float32)
-    y, x = places // w, places % w
-    for dy in range(-REACH, REACH + 1):
-        for dx in range(-REACH, REACH + 1):
-            j, i = np.clip(y + dy, 0, h - 1), np.clip(x + dx, 0, w - 1)
-            own = solid[j, i]
-            colour = rgb[j, i]
-            sums[own, :3] += (to_linear(colour) if decode else colour)[own]
-            sums[own, 3] += alpha[j, i][own]
-            count += own
-    return (sums / np.maximum(count, 1)[:, None]).astype(np.float64)[back]
+    square = around(o.alpha.shape, places, REACH)
+    return square, o.solid.reshape(-1)[square], back
+
+
+def _smoothed(colour: Floats, alpha: Floats, square: NDArray, own: NDArray, back: NDArray) -> NDArray:
+    """Solid colour and its alpha at some texels, smoothed over its own kind, so that grain does not pass for a lean."""
+    share = (own / np.maximum(own.sum(axis=1), 1)[:, None]).astype(np.float32)
+    smooth = np.empty((len(square), 4))
+    smooth[:, :3] = np.einsum("nk,nkc->nc", share, colour[square, :3])
+    smooth[:, 3] = (share * alpha.reshape(-1)[square]).sum(axis=1)
+    return smooth[back]
 
 
 def _explained(d: NDArray, model: NDArray, w: NDArray) -> float:
@@ -205,12 +218,38 @@ def _free(x: NDArray, F: NDArray, d: NDArray, w: NDArray) -> tuple[NDArray, floa
     return chosen[0], chosen[1]
 
 
-def _explanations(k: _Sample, space: Space, data: bool, narrow: bool) -> list[tuple[MatteFit, tuple]]:
+@dataclass(frozen=True, eq=False)
+class _Story:
+    """One explanation of a sample: a backdrop, its share, and what the solid colour then is.
+
+    ``q`` is the share times the backdrop, both in the values of ``space``; ``fixed`` is the backdrop where it was given.
+    """
+
+    sample: _Sample
+    space: Space
+    q: NDArray
+    share: float
+    solid: NDArray
+    fixed: NDArray | None
+    matte: tuple[float, float, float]
+    explained: float
+    impossible: float
+
+    @property
+    def backdrop(self) -> NDArray:
+        return np.clip(self.q / self.share, 0, 1) if self.share > 1e-3 else np.zeros(3)
+
+    @property
+    def merit(self) -> float:
+        # A black or a white matte is by far the likeliest: it stands unless another explains clearly more.
+        return self.explained - self.impossible + (0.03 if _neutral(self.matte) else 0.0)
+
+
+def _explanations(k: _Sample, space: Space, data: bool) -> Iterator[_Story]:
     x = 1 - k.a
     d0 = k.C - k.solid
-    if np.percentile(np.abs(d0).max(axis=1) * k.a, 95) < 2 / 255:
-        return []
-    made = []
+    if percentile(np.abs(d0).max(axis=1) * k.a, 95) < 2 / 255:
+        return
     for name in ("black", "white", "any"):
         q, s, F = np.zeros(3), 0.0, k.solid
         for _ in range(4):
@@ -225,15 +264,32 @@ def _explanations(k: _Sample, space: Space, data: bool, narrow: bool) -> list[tu
             # What counts as solid may itself be a little clear: take the matte out of it too.
             keep = np.maximum(1 - s * (1 - k.solid_alpha), 0.05)[:, None]
             F = np.clip((k.solid - (1 - k.solid_alpha)[:, None] * q) / keep, 0, 1)
-        fixed = None if name == "any" else np.full(3, float(name == "white"))
-        made.append((_judged(k, x, q, s, F, space, data, narrow), (k, x, F, k.C - F, fixed)))
-    return made
+        B = np.clip(q / s, 0, 1) if s > 1e-3 else np.zeros(3)
+        explained = _explained(k.C - F, x[:, None] * (q - s * F), k.w)
+        kept = np.maximum((1 - s * x)[:, None], 1e-3)
+        free = B + (k.C - B) / kept
+        slack = 1 / 255 / kept + 0.03
+        impossible = float(((free < -slack) | (free > 1 + slack)).any(axis=1).mean())
+        seen = B.astype(np.float32)
+        r, g, b = (round(float(v), 3) for v in (to_display(seen) if space == "linear" and not data else seen))
+        yield _Story(
+            k,
+            space,
+            q,
+            s,
+            F,
+            None if name == "any" else np.full(3, float(name == "white")),
+            (r, g, b),
+            explained,
+            impossible,
+        )
 
 
-def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Space, data: bool, narrow: bool) -> MatteFit:
-    d = k.C - F
+def _judged(story: _Story, data: bool, narrow: bool) -> MatteFit:
+    """The figures of the explanation that stands."""
+    k, q, s, F = story.sample, story.q, story.share, story.solid
+    x, d = 1 - k.a, k.C - F
     model = x[:, None] * (q - s * F)
-    explained = _explained(d, model, k.w)
     plain_q, plain_s = _free(np.ones_like(x), F, d, k.w)
     plain = _explained(d, plain_q - plain_s * F, k.w)
     mean = (k.w[:, None] * k.C).sum(0) / k.w.sum()
@@ -243,25 +299,27 @@ def _judged(k: _Sample, x: NDArray, q: NDArray, s: float, F: NDArray, space: Spa
     asked = size * k.a > 2 / 255
     near = off <= np.maximum(6 / 255, 0.35 * size)
     agreed = float((k.w * near)[asked].sum() / max(float(k.w[asked].sum()), 1e-12)) if asked.any() else 0.0
-    outline = explained
+    outline = story.explained
     if k.rim.sum() >= 16:
         outline = _explained(d[k.rim], model[k.rim], k.w[k.rim])
-    B = np.clip(q / s, 0, 1) if s > 1e-3 else np.zeros(3)
-    kept = np.maximum((1 - s * x)[:, None], 1e-3)
-    free = B + (k.C - B) / kept
-    slack = 1 / 255 / kept + 0.03
-    impossible = float(((free < -slack) | (free > 1 + slack)).any(axis=1).mean())
-    matte = B.astype(np.float32)
-    fixed = colour_under(k.C[None].astype(np.float32), matte, k.a[None].astype(np.float32), s)[0]
-    if space == "linear" and not data:
-        matte = to_display(matte)
-    error = float(
-        np.percentile(
-            on_screen(k.C.astype(np.float32), fixed, k.a.astype(np.float32), space == "display" and not data, data), 95
-        )
+    backdrop = story.backdrop.astype(np.float32)
+    fixed = colour_under(k.C[None].astype(np.float32), backdrop, k.a[None].astype(np.float32), s)[0]
+    decode = story.space == "display" and not data
+    seen = on_screen(k.C.astype(np.float32), fixed, k.a.astype(np.float32), decode, data)
+    return MatteFit(
+        story.matte,
+        round(s, 3),
+        _unsure(k, x, F, d, story.fixed),
+        story.explained,
+        plain,
+        own,
+        agreed,
+        story.space,
+        percentile(seen, 95),
+        outline,
+        story.impossible,
+        narrow,
     )
-    r, g, b = (round(float(v), 3) for v in matte)
-    return MatteFit((r, g, b), round(s, 3), 1.0, explained, plain, own, agreed, space, error, outline, impossible, narrow)
 
 
 def _unsure(k: _Sample, x: NDArray, F: NDArray, d: NDArray, B: NDArray | None) -> float:
