@@ -66,6 +66,16 @@ def _said(reports: list[Any], as_json: bool, mended: list[dict[str, Any]] | None
                         message=f["message"],
                     )
                 )
+            elif f.get("under") and not f.get("allowed"):
+                say(
+                    Message(
+                        "{subject}:   with {cause}: {id}: {message}",
+                        subject=f.get("overlay") or f.get("path"),
+                        cause=f["under"],
+                        id=f["id"],
+                        message=f["message"],
+                    )
+                )
         for p in r.pictures:
             if "problem" in p:
                 say(
@@ -86,7 +96,7 @@ def _said(reports: list[Any], as_json: bool, mended: list[dict[str, Any]] | None
             )
     allowed = sum(bool(f.get("allowed")) for f in findings)
     count, found = sum("problem" not in p for p in pictures), sum(map(counts, findings))
-    possible = len(findings) - allowed - found
+    possible = sum(f.get("certainty") == "possible" and not f.get("under") and not f.get("allowed") for f in findings)
     say(
         Message(
             "{count} picture{ending}, {found} finding{ending2}",

@@ -14,12 +14,12 @@ from test_project import mivex_run
 from mivex.core.deliver.gltf import tangents
 from mivex.core.deliver.motion_file import MotionFile
 from mivex.core.deliver.project import deliver_project
-from mivex.core.intake.blocks import compressed
 from mivex.core.intake.loader import load
 from mivex.core.layers.model import Stack
 from mivex.core.material.material import Finish, Material
 from mivex.core.motion.model import Effect, Emitter
 from mivex.core.pixels.blends import BLENDS
+from mivex.core.pixels.blocks import compressed
 from mivex.core.project.delivery import recipe_named
 from mivex.core.project.document import Delivery, Document
 from mivex.core.project.file import write_project

@@ -108,6 +108,7 @@ def finding_row(finding: Finding, name: dict[str, str]) -> dict[str, Any]:
         "unit": finding.unit,
         "weight": round(finding.weight, 4),
         "certainty": finding.certainty,
+        **({"under": finding.under} if finding.under else {}),
         "message": finding.message,
         "why": finding.why,
         "place": list(finding.place) if finding.place else None,
@@ -126,7 +127,7 @@ def _texture_of(picture: Picture) -> Texture:
 
 def _picture(report: Report) -> None:
     picture = read_picture(report.path)
-    subject = Subject(report.path, _texture_of(picture))
+    subject = Subject(report.path, _texture_of(picture), stored_premultiplied=picture.premultiplied)
     name = {"path": report.path}
     report.findings = [finding_row(f, name) for f in examine(subject)]
     report.pictures.append(figures(subject, picture, name))

@@ -109,6 +109,12 @@ def judged(reports: Sequence[Report], limits: Limits) -> list[Report]:
             for f in r.findings
             if f["id"] != "longest-side"
         ]
+        # What another finding causes counts by itself where the limits let that one pass.
+        let = {(f.get("overlay"), f["id"]) for f in findings if f.get("allowed")}
+        findings = [
+            {k: v for k, v in f.items() if k != "under"} if (f.get("overlay"), f.get("under")) in let else f
+            for f in findings
+        ]
         for p in r.pictures:
             if side := limits.too_large(p):
                 findings.append(
@@ -136,8 +142,8 @@ def judged(reports: Sequence[Report], limits: Limits) -> list[Report]:
 
 
 def counts(finding: Mapping[str, Any]) -> bool:
-    """Whether a finding of ``mivex check`` is one that a build fails on."""
-    return not finding.get("allowed") and finding.get("certainty") != "possible"
+    """Whether a finding of ``mivex check`` is one that a build fails on: likely, not allowed, not due to another."""
+    return not finding.get("allowed") and finding.get("certainty") != "possible" and not finding.get("under")
 
 
 def counted(reports: Iterable[Report]) -> list[dict[str, Any]]:

@@ -15,7 +15,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message
 from mivex.core.base.store import check_folder
 from mivex.core.deliver.deliver import write_texture
-from mivex.core.findings import Subject, examine, likely
+from mivex.core.findings import Subject, examine
 from mivex.core.findings.finding import Finding
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
@@ -107,13 +107,14 @@ def sure_steps(
 def _first_sure(
     subject: Subject, subject_of: Callable[[tuple[StepParams, ...]], Subject], steps: tuple[StepParams, ...]
 ) -> tuple[Finding, float] | None:
-    for finding in likely(examine(subject)):
+    # Those that another causes, too: their own repair may be sure where the other's is not.
+    for finding in (f for f in examine(subject) if f.certainty == "likely"):
         repair = finding.repair
         if repair is None or not repair.edits or not all(isinstance(e, AddSteps) for e in repair.edits):
             continue
         after = subject_of((*steps, *repair.steps))
         changed = seen_change(subject.texture, after.texture)
-        cured = all(f.id != finding.id for f in likely(examine(after)))
+        cured = all(f.id != finding.id or f.certainty != "likely" for f in examine(after))
         if changed <= SEEN and cured:
             return finding, changed
     return None

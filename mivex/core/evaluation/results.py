@@ -327,9 +327,20 @@ class Results:
         return [*self.get(overlay_id).findings, *(f for f in self.get(SCENE).findings if overlay_id in f.overlays)]
 
     def all_findings(self) -> list[Finding]:
-        """Findings of every overlay and of the scene: what does most on screen first, what is only possible last."""
+        """Findings of every overlay and of the scene: what does most on screen first, what is only possible last.
+
+        What another finding causes stands right behind that one.
+        """
         rows = [f for o in self._doc.overlays for f in self.get(o.id).findings]
-        return sorted([*rows, *self.get(SCENE).findings], key=lambda f: (f.certainty == "possible", -f.weight))
+        below: dict[tuple[str, str], list[Finding]] = {}
+        for f in rows:
+            if f.under:
+                below.setdefault((f.overlay, f.under), []).append(f)
+        first = sorted(
+            [*(f for f in rows if not f.under), *self.get(SCENE).findings],
+            key=lambda f: (f.certainty == "possible", -f.weight),
+        )
+        return [g for f in first for g in (f, *below.get((f.overlay, f.id), ()))]
 
     def finding_counts(self) -> dict[str, int]:
         """How many likely findings there are on each overlay that has some, by itself and in the scene."""

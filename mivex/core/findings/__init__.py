@@ -9,6 +9,7 @@ from mivex.core.base.bands import checkpoint
 from mivex.core.base.discovery import found_in
 from mivex.core.base.errors import Stopped
 from mivex.core.findings.base import Check, MotionSubject, SceneSubject, Subject
+from mivex.core.findings.causes import gathered
 from mivex.core.findings.finding import Finding, Look, Repair, Texels
 from mivex.core.findings.finding import likely as likely
 
@@ -25,7 +26,7 @@ def examine(subject: Subject) -> list[Finding]:
 
     Returns
     -------
-    list of Finding, those that do most on screen first.
+    list of Finding, those that do most on screen first; what another causes stands right behind it.
     """
     about = (subject.overlay,) if subject.overlay else ()
     rows: list[Finding] = []
@@ -35,7 +36,7 @@ def examine(subject: Subject) -> list[Finding]:
             rows += [
                 replace(f, overlays=about, place=Texels(*f.place) if f.place else None) for f in check.measure(subject)
             ]
-    return sorted(rows, key=lambda f: -f.weight)
+    return gathered(subject, sorted(rows, key=lambda f: -f.weight), CHECKS)
 
 
 def examine_sheet(subject: Subject) -> list[Finding]:

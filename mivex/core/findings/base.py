@@ -57,6 +57,8 @@ class Subject:
         It is a pane.
     sheet : Sheet
         How its frames are played.
+    stored_premultiplied : bool
+        Its source is said to be multiplied by alpha.
     """
 
     name: str
@@ -68,6 +70,7 @@ class Subject:
     layered: bool = False
     glass: bool = False
     sheet: Sheet = field(default_factory=Sheet)
+    stored_premultiplied: bool = False
 
     @classmethod
     def of(cls, overlay: Overlay, texture: Texture) -> "Subject":
@@ -82,6 +85,7 @@ class Subject:
             bool(overlay.layers.rows),
             overlay.kind == "glass",
             overlay.sheet,
+            overlay.source.alpha_stored == "premultiplied",
         )
 
     @property

@@ -148,6 +148,8 @@ class Finding:
         ordered by it.
     certainty : {"likely", "possible"}
         Whether it was a mistake: shown and counted, or folded away and not counted.
+    under : str
+        Id of the finding that causes it and whose repair mends it, too; such a one is shown below that and not counted.
     """
 
     id: str
@@ -162,6 +164,7 @@ class Finding:
     overlays: tuple[str, ...] = ()
     weight: float = 0.0
     certainty: Certainty = "likely"
+    under: str = ""
 
     @property
     def overlay(self) -> str:
@@ -187,5 +190,5 @@ class Finding:
 
 
 def likely(findings: Iterable[Finding]) -> list[Finding]:
-    """Give those that are faults in all likelihood: what is counted."""
-    return [f for f in findings if f.certainty == "likely"]
+    """Give those that are faults in all likelihood and not due to another: what is counted."""
+    return [f for f in findings if f.certainty == "likely" and not f.under]

@@ -8,10 +8,10 @@ import numpy as np
 from mivex.core.base.errors import Stopped
 from mivex.core.base.kept import cached_or_none
 from mivex.core.base.types import Floats
-from mivex.core.intake.blocks import compressed
 from mivex.core.intake.loader import HELD, Received
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS
+from mivex.core.pixels.blocks import compressed
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document

@@ -1,6 +1,7 @@
 """Cases of textures."""
 
 from dataclasses import replace
+from typing import Literal
 
 import numpy as np
 
@@ -48,6 +49,7 @@ def made(
     has_alpha: bool = True,
     data: bool = False,
     delivery: Delivery | None = None,
+    stored: Literal["straight", "premultiplied"] = "straight",
     **material: object,
 ) -> Case:
     """A texture with its material."""
@@ -55,7 +57,7 @@ def made(
         id="o",
         name="Example",
         kind=kind,
-        source=Source(path="example.png", meaning="data" if data else "colour"),
+        source=Source(path="example.png", meaning="data" if data else "colour", alpha_stored=stored),
         material=Material.model_validate({"lit": False} | material),
         delivery=delivery or Delivery(),
     )
@@ -175,6 +177,30 @@ def _matte(good: bool) -> Case:
     alpha = disc(128, 0.6, 0.3)
     rgb = paint(128) if good else paint(128) * alpha[..., None]
     return made(joined(rgb, alpha), view=FlatView(backdrop="white"))
+
+
+@case("not-premultiplied")
+def _not_premultiplied(good: bool) -> Case:
+    alpha = disc(128, 0.3, 0.6)
+    rgb = paint(128) * np.array([1.0, 0.8, 0.6], np.float32)
+    divided = np.clip(np.divide(rgb, alpha[..., None], out=rgb.copy(), where=alpha[..., None] > 0), 0, 1)
+    return made(joined(rgb if good else divided, alpha), stored="premultiplied", view=FlatView(backdrop="grey"))
+
+
+@case("ground-rim")
+def _ground_rim(good: bool) -> Case:
+    alpha = disc(128, 0.72, 0.09)
+    own = paint(128) if good else np.where(alpha[..., None] > 0.6, paint(128), np.float32(0.97))
+    return made(joined(own, alpha), view=FlatView(backdrop="black"))
+
+
+@case("block-smear")
+def _block_smear(good: bool) -> Case:
+    alpha = disc(256, 0.85, 0.06)
+    y, x = np.mgrid[:256, :256]
+    woven = np.where(((x // 2 + y // 3) % 2)[..., None], [0.62, 0.35, 0.3], [0.3, 0.38, 0.62]).astype(np.float32)
+    hidden = woven if good else np.where(alpha[..., None] > 0, woven, np.array([0.2, 0.55, 0.3], np.float32))
+    return made(joined(hidden, alpha), view=FlatView(show="colour"))
 
 
 @case("meaning")

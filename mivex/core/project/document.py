@@ -43,7 +43,7 @@ class Source(Frozen):
         "straight",
         "Colour stored",
         "Premultiplied pictures are divided by their alpha first.",
-        choices={"straight": "Straight", "premultiplied": "Premultiplied"},
+        choices={"straight": "Straight alpha", "premultiplied": "Premultiplied"},
     )
 
     @field_validator("canvas")

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import (
 )
 
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import verbatim
+from mivex.core.base.messages import Message, term, verbatim
 from mivex.core.findings import CHECKS
 from mivex.ui import theme
 
@@ -44,9 +44,13 @@ class FindingLines(QStyledItemDelegate):
         plain = option.font  # type: ignore[attr-defined]
         rest = box.width() - sum(COLUMNS) - 10 * len(COLUMNS)
         left = box.left()
+        counts = finding.certainty == "likely" and not finding.under
+        title: str = CHECKS[finding.id].title
+        if finding.under:
+            title = Message("└ {title}", title=term(title))
         for text, width, font, colour in (
-            (CHECKS[finding.id].title, COLUMNS[0], plain, theme.CHOSEN if chosen else theme.TEXT),
-            (finding.words, COLUMNS[1], bold, theme.FINDING if finding.certainty == "likely" else theme.SOFT),
+            (title, COLUMNS[0], plain, theme.CHOSEN if chosen else theme.TEXT if counts else theme.SOFT),
+            (finding.words, COLUMNS[1], bold, theme.FINDING if counts else theme.SOFT),
             (verbatim(finding.subject), rest, plain, theme.SOFT),
         ):
             painter.setFont(font)

@@ -258,8 +258,8 @@ class Tray(QWidget):
     def _fill(self) -> None:
         """Put the findings into the list: likely ones, then a line that folds those that are only possible."""
         now = self.current
-        sure = likely(self.found)
-        maybe = self.found[len(sure) :]
+        sure = [f for f in self.found if f.certainty == "likely" or f.under]
+        maybe = [f for f in self.found if f.certainty == "possible" and not f.under]
         lines: list[Finding | None] = [*sure, *([None] if maybe else []), *(maybe if self.unfolded else [])]
         self.list.blockSignals(True)
         while self.list.count() > len(lines):
@@ -282,6 +282,9 @@ class Tray(QWidget):
             title = term(CHECKS[f.id].title)
             words = tr(Message("{title}, {words}, {subject}", title=title, words=f.words, subject=f.subject))
             tip = tr(verbatim(f.subject))
+            if f.under:
+                cause = Message("Goes away with the repair of “{title}”.", title=term(CHECKS[f.under].title))
+                tip, words = tr(cause), tr(Message("{words}. {cause}", words=term(words), cause=cause))
         item.setData(FINDING, words if f is None else f)
         item.setData(Qt.ItemDataRole.AccessibleTextRole, words)
         item.setToolTip(tip)

@@ -428,6 +428,10 @@
    <translation>keine Kamera sieht es</translation>
   </message>
   <message>
+   <source>{subject}:   with {cause}: {id}: {message}</source>
+   <translation>{subject}:   mit {cause}: {id}: {message}</translation>
+  </message>
+  <message>
    <source>“{name}” at {time:g} s: {count} particles</source>
    <translation>„{name}“ bei {time} s: {count} Partikel</translation>
   </message>
@@ -1990,6 +1994,50 @@
   <message>
    <source>Spread edge colour outwards</source>
    <translation>Randfarbe nach außen ausbreiten</translation>
+  </message>
+  <message>
+   <source>Read it as straight</source>
+   <translation>Als nicht vormultipliziert lesen</translation>
+  </message>
+  <message>
+   <source>Read as premultiplied</source>
+   <translation>Als vormultipliziert gelesen</translation>
+  </message>
+  <message>
+   <source>A rim of the ground</source>
+   <translation>Ein Rand vom Grund</translation>
+  </message>
+  <message>
+   <source>Smeared by compression</source>
+   <translation>Von der Kompression verschmiert</translation>
+  </message>
+  <message>
+   <source>Read as premultiplied, straight art gets a burnt rim: every soft texel is brighter than it was drawn.</source>
+   <translation>Als vormultipliziert gelesen bekommt nicht vormultipliziertes Bildwerk einen ausgebrannten Rand: Jedes weiche Texel ist heller, als es gezeichnet wurde.</translation>
+  </message>
+  <message>
+   <source>Alpha was resized, grown or smoothed by itself, and colour was not: the shape wears a seam of its old ground.</source>
+   <translation>Alpha wurde für sich skaliert, erweitert oder geglättet, die Farbe nicht: Die Form trägt einen Saum ihres alten Grundes.</translation>
+  </message>
+  <message>
+   <source>Most games compress their textures in such blocks: a rim appears there that no picture here shows.</source>
+   <translation>Die meisten Spiele komprimieren ihre Texturen in solchen Blöcken: Dort erscheint ein Rand, den hier kein Bild zeigt.</translation>
+  </message>
+  <message>
+   <source>{beyond:.0%} of the soft texels are as bright as can be, {inside:.0%} of the solid ones: it looks as if straight art had been divided by its alpha, by up to {error:.0f} of 255 on screen.</source>
+   <translation>{beyond:.0%} der weichen Texel sind so hell, wie es geht, {inside:.0%} der deckenden: Es sieht aus, als wäre nicht vormultipliziertes Bildwerk durch sein Alpha geteilt worden, um bis zu {error:.0f} von 255 auf dem Bildschirm.</translation>
+  </message>
+  <message>
+   <source>{share:.0%} of the soft outline has the very colour that lies under the clear texels, {hex_of}: on screen it shows by up to {error:.0f} of 255.</source>
+   <translation>{share:.0%} des weichen Umrisses haben genau die Farbe, die unter den klaren Texeln liegt, {hex_of}: Auf dem Bildschirm zeigt sich das um bis zu {error:.0f} von 255.</translation>
+  </message>
+  <message>
+   <source>Repaint the outline with the shape's colour</source>
+   <translation>Den Umriss mit der Farbe der Form übermalen</translation>
+  </message>
+  <message>
+   <source>In blocks of 4 × 4 texels the hidden colour shares two colours with the edge: compressed so, it is off by up to {before:.0f} of 255; with the edge's own colour spread outwards, by {after:.0f}.</source>
+   <translation>In Blöcken von 4 × 4 Texeln teilt die verborgene Farbe zwei Farben mit dem Rand: So komprimiert weicht er um bis zu {before:.0f} von 255 ab; ist seine eigene Farbe nach außen ausgebreitet, um {after:.0f}.</translation>
   </message>
   <message>
    <source>Loose pieces</source>
@@ -7096,6 +7144,10 @@
    <translation>Raten</translation>
   </message>
   <message>
+   <source>Straight alpha</source>
+   <translation>Nicht vormultipliziert</translation>
+  </message>
+  <message>
    <source>TGA, 32 bit</source>
    <translation>TGA, 32 Bit</translation>
   </message>
@@ -10586,6 +10638,10 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
    <translation>{mark} {count} weitere sind möglich</translation>
   </message>
   <message>
+   <source>Goes away with the repair of “{title}”.</source>
+   <translation>Verschwindet mit der Ausbesserung von „{title}“.</translation>
+  </message>
+  <message>
    <source>{count} so far; measuring …</source>
    <translation>{count} bisher; wird gemessen …</translation>
   </message>
@@ -12430,6 +12486,30 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Trim to what is seen; Mivex keeps its size on the stage and its pivot.</source>
    <translation>Beschneiden Sie auf das Sichtbare; Mivex behält Größe auf der Bühne und Drehpunkt.</translation>
+  </message>
+  <message>
+   <source>Colour that is read as if it had been multiplied by alpha is divided by it, and every soft texel grows brighter than it was drawn: smoke gets a burnt rim, glass a glaring edge.</source>
+   <translation>Farbe, die gelesen wird, als wäre sie mit Alpha multipliziert, wird durch Alpha geteilt, und jedes weiche Texel wird heller, als es gezeichnet wurde: Rauch bekommt einen ausgebrannten Rand, Glas eine grelle Kante.</translation>
+  </message>
+  <message>
+   <source>Say at Source how the file stores its colour: straight, unless the program that wrote it multiplies.</source>
+   <translation>Sagen Sie bei „Quelle“, wie die Datei ihre Farbe ablegt: nicht vormultipliziert, außer das Programm, das sie schrieb, multipliziert.</translation>
+  </message>
+  <message>
+   <source>Where alpha is resized, grown or smoothed and colour is not, the new soft texels show what lay under the clear ones: a thin seam of the old ground round the whole shape.</source>
+   <translation>Wo Alpha skaliert, erweitert oder geglättet wird und die Farbe nicht, zeigen die neuen weichen Texel, was unter den klaren lag: ein dünner Saum des alten Grundes um die ganze Form.</translation>
+  </message>
+  <message>
+   <source>Spread the shape's colour outwards first, then resize colour and alpha together.</source>
+   <translation>Breiten Sie zuerst die Farbe der Form nach außen aus, und skalieren Sie dann Farbe und Alpha zusammen.</translation>
+  </message>
+  <message>
+   <source>Games keep textures in blocks of 4 × 4 texels that share two colours. Hidden colour in such a block takes one of them, and the texels beside it that are seen pay for it.</source>
+   <translation>Spiele halten Texturen in Blöcken von 4 × 4 Texeln, die sich zwei Farben teilen. Verborgene Farbe in einem solchen Block nimmt eine davon, und die sichtbaren Texel daneben zahlen dafür.</translation>
+  </message>
+  <message>
+   <source>Spread the shape's colour outwards by a few texels, also where filtering alone shows no fringe.</source>
+   <translation>Breiten Sie die Farbe der Form um ein paar Texel nach außen aus, auch wo das Filtern allein keinen Saum zeigt.</translation>
   </message>
   <message>
    <source>A normal map or a mask that is read as colour is decoded, and every value is wrong: bumps flatten, masks shift.</source>
