@@ -144,6 +144,17 @@ def test_the_five_minutes_go_as_they_are_written(window, small_demo, tmp_path, m
     wait_until_idle(window)
     assert stage.view.camera != camera
 
+    said(8, "folder")
+    (tmp_path / "mine").mkdir()
+    mine.save(str(tmp_path / "mine" / "flat.png"))
+    window.look_through(str(tmp_path / "mine"))
+    wait_until_idle(window)
+    window.folder_sheet.take_in()
+    assert [r.name for r in window.folder_sheet.shown] == ["flat.png"]
+    QTest.keyClick(window.folder_sheet, Qt.Key.Key_Escape)
+    window.activateWindow()
+    QTest.qWaitForWindowActive(window)
+
     said(9, "Ctrl+Shift+E", "Read back")
     monkeypatch.setattr(QFileDialog, "getExistingDirectory", staticmethod(lambda *a, **k: str(tmp_path / "out")))
     QTest.keyClick(window, "e", CTRL | SHIFT)

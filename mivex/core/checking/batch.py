@@ -18,6 +18,7 @@ from mivex.core.base.log import sentence
 from mivex.core.base.paths import shown
 from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import Finding, MotionSubject, Repair, Subject, examine, examine_motion, examine_scene
+from mivex.core.findings.ignoring import ignored_in, settled
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
@@ -117,7 +118,8 @@ def finding_row(finding: Finding, name: dict[str, str]) -> dict[str, Any]:
     }
 
 
-def _texture_of(picture: Picture) -> Texture:
+def texture_of(picture: Picture) -> Texture:
+    """A picture on its own as a texture: what it holds is guessed, its depth kept where that can be."""
     meaning = guess_meaning(picture)[0]
     bits = 16 if picture.bits > 8 else 8
     if picture.bits == bits:
@@ -127,7 +129,7 @@ def _texture_of(picture: Picture) -> Texture:
 
 def _picture(report: Report) -> None:
     picture = read_picture(report.path)
-    subject = Subject(report.path, _texture_of(picture), stored_premultiplied=picture.premultiplied)
+    subject = Subject(report.path, texture_of(picture), stored_premultiplied=picture.premultiplied)
     name = {"path": report.path}
     report.findings = [finding_row(f, name) for f in examine(subject)]
     report.pictures.append(figures(subject, picture, name))
@@ -143,7 +145,8 @@ def _project(report: Report) -> None:
         name = {"overlay": o.name}
         try:
             subject = Subject.of(o, evaluator.texture(o, doc))
-            report.findings += [finding_row(f, name) for f in examine(subject)]
+            row = ignored_in(doc, evaluator.folder, o.source.path) if doc.ignored and o.source.path else None
+            report.findings += [finding_row(f, name) for f in settled(examine(subject), row)]
             report.pictures.append({**name, **figures(subject, evaluator.start_of(o), {"path": o.source.path})})
         except Exception as e:
             report.pictures.append({**name, "path": o.source.path, "problem": sentence(e, f"examining {o.name!r}")})

@@ -25,6 +25,7 @@ from mivex.core.findings import (
     likely,
 )
 from mivex.core.findings.facts import facts_of
+from mivex.core.findings.ignoring import ignored_in, settled
 from mivex.core.picture.picture import guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
@@ -275,7 +276,7 @@ class Results:
         for o in self._doc.overlays:
             r = self.get(o.id)
             if r.texture is not None and r.texture.scale >= 1:
-                key = (r.texture.key, o.name, o.material, o.delivery, o.sheet)
+                key = (r.texture.key, o.name, o.material, o.delivery, o.sheet, self._doc.ignored)
                 if r.examined != key:
                     rows.append((o, r, key))
         return sorted(rows, key=lambda row: row[0].id != first)
@@ -361,7 +362,13 @@ class Results:
         if result.texture.distance > 0:
             at = max((i for i, s in enumerate(overlay.steps) if s.on and s.step == "signed-distance"), default=-1)
             plain = evaluator.texture(overlay, self._doc, until=at) if at >= 0 else None
-        return replace(result, examined=key, findings=tuple(examine(subject)), figures=facts_of(subject, plain))
+        row = (
+            ignored_in(self._doc, evaluator.folder, overlay.source.path)
+            if self._doc.ignored and overlay.source.path
+            else None
+        )
+        found = settled(examine(subject), row)
+        return replace(result, examined=key, findings=found, figures=facts_of(subject, plain))
 
     def take_findings(self, result: Result) -> bool:
         """Put in what was measured, next to whatever texture there is by now."""

@@ -138,6 +138,15 @@ class Overlay(Frozen):
         return {k: v for k, v in write(self).items() if v or k not in ("variant_of", "own", "sheet")}
 
 
+class Ignored(Frozen):
+    """Findings of a picture file that somebody let stand."""
+
+    path: str = Field(description="The picture; relative to the project file, or absolute.")
+    findings: tuple[str, ...] = Field(description="Ids of the findings that do not count.")
+    reason: str = Field("", description="Why, in the artist's words.")
+    digest: str = Field("", description="Of the file that was looked at: another picture counts again.")
+
+
 class Document(Frozen):
     """A whole project."""
 
@@ -149,6 +158,7 @@ class Document(Frozen):
     effects: tuple[Effect, ...] = Field((), description="Groups of emitters, whose particles show overlays.")
     air: Air = Field(default_factory=Air)
     deliveries: tuple[DeliveryRecipe, ...] = Field((), description="Delivery recipes of the project's own.")
+    ignored: tuple[Ignored, ...] = Field((), description="Findings of picture files that were looked at and let stand.")
     overdraw: float = setting(
         8.0,
         "Overdraw budget",
@@ -165,7 +175,7 @@ class Document(Frozen):
         return {
             k: v
             for k, v in write(self).items()
-            if (k != "overdraw" or v != 8.0) and (v or k not in ("effects", "air", "deliveries"))
+            if (k != "overdraw" or v != 8.0) and (v or k not in ("effects", "air", "deliveries", "ignored"))
         }
 
     def effect(self, effect_id: str) -> Effect | None:

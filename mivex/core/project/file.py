@@ -273,4 +273,5 @@ def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> 
             return whole
         return whole if rel.startswith(os.path.join("..", "..", "..")) else rel
 
-    return with_all_paths(doc, there)
+    ignored = tuple(r.model_copy(update={"path": there(r.path)}) for r in doc.ignored)
+    return with_all_paths(doc, there).model_copy(update={"ignored": ignored})

@@ -59,6 +59,7 @@ ACTIONS: tuple[Action, ...] = (
     _line("Edit"),
     Action("Edit", "Paste a picture as an overlay", lambda w: w.paste(), "Ctrl+V"),
     Action("Overlay", "Add pictures …", lambda w: w.ask_add(), "Ctrl+I"),
+    Action("Overlay", "Look through a folder …", lambda w: w.ask_folder(), "Ctrl+Shift+L"),
     Action("Overlay", "Add a drawn one", lambda w: w.add_blank(), "Ctrl+Shift+I"),
     Action("Overlay", "Empty canvas for glass", lambda w: w.add_canvas("glass")),
     Action("Overlay", "Empty canvas for a decal", lambda w: w.add_canvas("decal")),

@@ -32,6 +32,7 @@ from mivex.core.sheet.model import Sheet
 from mivex.ui.proofs.stage_proof import StageProof
 from mivex.ui.session.engine import Engine
 from mivex.ui.shell.delivery_actions import DeliveryActions
+from mivex.ui.shell.folder_sheet import FolderSheet
 
 
 def power_size(aspect: float, long: int = 512) -> tuple[int, int]:
@@ -269,13 +270,27 @@ class FileActions(DeliveryActions):
         paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
         projects = [p for p in paths if p.lower().endswith(".mivex")]
         deliveries = [p for p in paths if (Path(p) / LIST).is_file()]
+        folders = [p for p in paths if Path(p).is_dir()]
         if projects:
             self.open(projects[0])
         elif deliveries:
             self.take_in(deliveries[0])
         else:
-            self.add_pictures(paths)
+            for folder in folders:
+                self.look_through(folder)
+            self.add_pictures([p for p in paths if p not in folders])
         event.acceptProposedAction()
+
+    def ask_folder(self) -> None:
+        """Ask for a folder of pictures and look through it."""
+        folder = QFileDialog.getExistingDirectory(self, tr("Look through a folder"), self.session.folder)
+        if folder:
+            self.look_through(folder)
+
+    def look_through(self, folder: str) -> None:
+        """Show what is found in every picture of a folder, as a table of its own."""
+        self.folder_sheet = FolderSheet(folder, self.session, self.add_pictures, self)
+        self.folder_sheet.show()
 
     def ask_recipe(self) -> None:
         """Ask for a recipe file and replace the overlay's steps by it."""

@@ -7,7 +7,7 @@ from functools import partial
 from pathlib import Path
 
 from PySide6.QtGui import QPainter, QPixmap
-from PySide6.QtWidgets import QApplication
+from PySide6.QtWidgets import QApplication, QWidget
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import InSentence, Message
@@ -81,6 +81,7 @@ def write_shots(folder: Path) -> Iterator[Path]:
     yield from _layers(window, folder)
     yield from _order(window, folder)
     yield from _motion(window, folder)
+    yield _pictures(window, folder)
     window.end()
     window.hide()
 
@@ -154,22 +155,37 @@ def _order(window: Window, folder: Path) -> Iterator[Path]:
     window.tray.show_page("order")
     window.tray.order.ask()
     yield _grab(window, folder, "20-order-map-and-adviser")
-    window.stage.see_as("overdraw")
     window.tray.show_page("findings")
-    stage.look(s.doc.cameras[0])
-    yield _grab(window, folder, "21-overdraw")
     window.stage.see_as("colour")
     stage.look(Camera(name="Near", target=(1.9, 1.5, 0.2), yaw=14.0, pitch=9.0, distance=3.0))
     wait_until_idle(window)
     window.what_if()
     wait_until_idle(window)
     assert window.sheet is not None
-    whole, sheet = window.grab(), window.sheet.grab()
-    painter = QPainter(whole)
-    painter.drawPixmap((whole.width() - sheet.width()) // 2, (whole.height() - sheet.height()) // 2, sheet)
-    painter.end()
+    whole = _over(window, window.sheet)
     window.sheet.done(0)
     yield _saved(whole, folder / "22-what-if.png")
+
+
+def _over(window: Window, sheet: QWidget) -> QPixmap:
+    """The window with a dialog in its middle."""
+    whole, part = window.grab(), sheet.grab()
+    painter = QPainter(whole)
+    painter.drawPixmap((whole.width() - part.width()) // 2, (whole.height() - part.height()) // 2, part)
+    painter.end()
+    return whole
+
+
+def _pictures(window: Window, folder: Path) -> Path:
+    """The demo's own pictures as a folder that was dropped."""
+    window.look_through(str(PROJECT.parent))
+    sheet = window.folder_sheet
+    wait_until_idle(window)
+    sheet.take_in()
+    sheet.table.selectRow(1)
+    done = _saved(_over(window, sheet), folder / "21-folder.png")
+    sheet.close()
+    return done
 
 
 def _motion(window: Window, folder: Path) -> Iterator[Path]:
@@ -196,10 +212,7 @@ def _motion(window: Window, folder: Path) -> Iterator[Path]:
     window.ask_fewer()
     wait_until_idle(window)
     assert window.fewer is not None
-    whole, sheet = window.grab(), window.fewer.grab()
-    painter = QPainter(whole)
-    painter.drawPixmap((whole.width() - sheet.width()) // 2, (whole.height() - sheet.height()) // 2, sheet)
-    painter.end()
+    whole = _over(window, window.fewer)
     window.fewer.done(0)
     yield _saved(whole, folder / "25-fewer-larger.png")
 

@@ -126,7 +126,7 @@ class WhatIf(QDialog):
         super().__init__(parent)
         self.session = session
         o = session.overlay
-        self.setWindowTitle(tr(Message("What if: {name} under each blend", name=term(o.name if o else ""))))
+        self.setWindowTitle(tr(Message("What if: {name} under each blend", name=o.name if o else "")))
         column = QVBoxLayout(self)
         column.setContentsMargins(18, 14, 18, 14)
         self.said = QLabel(tr("Drawing …"))

@@ -1088,6 +1088,10 @@
    <translation>Texel</translation>
   </message>
   <message>
+   <source>  Ignored: {reason}</source>
+   <translation>  Nicht beachtet: {reason}</translation>
+  </message>
+  <message>
    <source>Particles pop</source>
    <translation>Teilchen ploppen</translation>
   </message>
@@ -7132,12 +7136,32 @@
    <translation>Einstellungen seines Materials, die eigene sind.</translation>
   </message>
   <message>
+   <source>The picture; relative to the project file, or absolute.</source>
+   <translation>Das Bild; relativ zur Projektdatei oder mit ganzem Pfad.</translation>
+  </message>
+  <message>
+   <source>Ids of the findings that do not count.</source>
+   <translation>Kennungen der Befunde, die nicht zählen.</translation>
+  </message>
+  <message>
+   <source>Why, in the artist's words.</source>
+   <translation>Warum, in eigenen Worten.</translation>
+  </message>
+  <message>
+   <source>Of the file that was looked at: another picture counts again.</source>
+   <translation>Der Datei, die angesehen wurde: Ein anderes Bild zählt wieder.</translation>
+  </message>
+  <message>
    <source>Groups of emitters, whose particles show overlays.</source>
    <translation>Gruppen von Quellen, deren Teilchen Overlays zeigen.</translation>
   </message>
   <message>
    <source>Delivery recipes of the project's own.</source>
    <translation>Eigene Lieferrezepte des Projekts.</translation>
+  </message>
+  <message>
+   <source>Findings of picture files that were looked at and let stand.</source>
+   <translation>Befunde von Bilddateien, die angesehen und so gelassen wurden.</translation>
   </message>
   <message>
    <source>Guess</source>
@@ -9076,6 +9100,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Bilder hinzufügen …</translation>
   </message>
   <message>
+   <source>Look through a folder …</source>
+   <translation>Einen Ordner durchsehen …</translation>
+  </message>
+  <message>
    <source>Add a drawn one</source>
    <translation>Gezeichnetes hinzufügen</translation>
   </message>
@@ -9884,6 +9912,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>{count} Overlays zeigen die Kanäle von „{name}“ als Grau.</translation>
   </message>
   <message>
+   <source>Look through a folder</source>
+   <translation>Einen Ordner durchsehen</translation>
+  </message>
+  <message>
    <source>Use a recipe</source>
    <translation>Rezept benutzen</translation>
   </message>
@@ -9962,6 +9994,122 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>What is missing is compiled when it is first needed: the first pictures come late</source>
    <translation>Was fehlt, wird übersetzt, wenn es gebraucht wird: die ersten Bilder kommen spät</translation>
+  </message>
+  <message>
+   <source>Pictures of the folder</source>
+   <translation>Bilder des Ordners</translation>
+  </message>
+  <message>
+   <source>Choose pictures in the table first</source>
+   <translation>Erst Bilder in der Tabelle wählen</translation>
+  </message>
+  <message>
+   <source>Nothing that counts is found in what is chosen</source>
+   <translation>In den gewählten Bildern ist nichts gefunden, das zählt</translation>
+  </message>
+  <message>
+   <source>Nothing of what is chosen is ignored</source>
+   <translation>Von den gewählten bleibt nichts unbeachtet</translation>
+  </message>
+  <message>
+   <source>Goes away with the repair of “{title}”.</source>
+   <translation>Verschwindet mit der Ausbesserung von „{title}“.</translation>
+  </message>
+  <message>
+   <source>Looking for pictures …</source>
+   <translation>Bilder werden gesucht …</translation>
+  </message>
+  <message>
+   <source>Only those with findings</source>
+   <translation>Nur die mit Befunden</translation>
+  </message>
+  <message>
+   <source>Leaves out pictures in which nothing is found, or only what is ignored</source>
+   <translation>Lässt Bilder weg, in denen nichts gefunden ist oder nur, was nicht beachtet wird</translation>
+  </message>
+  <message>
+   <source>Open as overlays</source>
+   <translation>Als Overlays öffnen</translation>
+  </message>
+  <message>
+   <source>Adds the chosen pictures to the project   (Return)</source>
+   <translation>Nimmt die gewählten Bilder ins Projekt auf   (Eingabe)</translation>
+  </message>
+  <message>
+   <source>Mend copies …</source>
+   <translation>Kopien ausbessern …</translation>
+  </message>
+  <message>
+   <source>Writes copies with every repair that changes nothing seen; the pictures stay as they are</source>
+   <translation>Schreibt Kopien mit jeder Ausbesserung, die nichts Sichtbares ändert; die Bilder bleiben, wie sie sind</translation>
+  </message>
+  <message>
+   <source>Ignore …</source>
+   <translation>Nicht beachten …</translation>
+  </message>
+  <message>
+   <source>Lets findings of the chosen pictures stand; the reason is kept in the project</source>
+   <translation>Lässt Befunde der gewählten Bilder stehen; der Grund bleibt im Projekt</translation>
+  </message>
+  <message>
+   <source>Count again</source>
+   <translation>Wieder zählen</translation>
+  </message>
+  <message>
+   <source>Findings of the chosen pictures that were ignored count again</source>
+   <translation>Nicht beachtete Befunde der gewählten Bilder zählen wieder</translation>
+  </message>
+  <message>
+   <source>{done} of {count} looked at; {bad} have findings</source>
+   <translation>{done} von {count} angesehen; {bad} haben Befunde</translation>
+  </message>
+  <message>
+   <source>; the folder holds more than {most}, which are left out</source>
+   <translation>; der Ordner hält mehr als {most}, die weggelassen werden</translation>
+  </message>
+  <message>
+   <source>Write mended copies into</source>
+   <translation>Ausgebesserte Kopien schreiben nach</translation>
+  </message>
+  <message>
+   <source>{done} of {count} pictures were mended, as copies in “{folder}”; of the others no repair is sure.</source>
+   <translation>{done} von {count} Bildern wurden ausgebessert, als Kopien in „{folder}“; bei den anderen ist keine Ausbesserung sicher.</translation>
+  </message>
+  <message>
+   <source>Ignore</source>
+   <translation>Nicht beachten</translation>
+  </message>
+  <message>
+   <source>Why may they stand? The reason is kept in the project.</source>
+   <translation>Warum dürfen sie stehen bleiben? Der Grund bleibt im Projekt.</translation>
+  </message>
+  <message>
+   <source>Ignore findings</source>
+   <translation>Befunde nicht beachten</translation>
+  </message>
+  <message>
+   <source>Count findings again</source>
+   <translation>Befunde wieder zählen</translation>
+  </message>
+  <message>
+   <source>Pictures in “{name}”</source>
+   <translation>Bilder in „{name}“</translation>
+  </message>
+  <message>
+   <source>There is no picture in this folder that Mivex reads.</source>
+   <translation>In diesem Ordner ist kein Bild, das Mivex liest.</translation>
+  </message>
+  <message>
+   <source>Stopped: {done} of {count} looked at; {bad} have findings</source>
+   <translation>Angehalten: {done} von {count} angesehen; {bad} haben Befunde</translation>
+  </message>
+  <message>
+   <source>{bad} of {count} pictures have findings; the worst stand first</source>
+   <translation>{bad} von {count} Bildern haben Befunde; die schlimmsten stehen zuerst</translation>
+  </message>
+  <message>
+   <source>Ignored: {reason}</source>
+   <translation>Nicht beachtet: {reason}</translation>
   </message>
   <message>
    <source>Click on the flat proof to take the stored colour there.</source>
@@ -10636,10 +10784,6 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   <message>
    <source>{mark} {count} more are possible</source>
    <translation>{mark} {count} weitere sind möglich</translation>
-  </message>
-  <message>
-   <source>Goes away with the repair of “{title}”.</source>
-   <translation>Verschwindet mit der Ausbesserung von „{title}“.</translation>
   </message>
   <message>
    <source>{count} so far; measuring …</source>
