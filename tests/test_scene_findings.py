@@ -1,5 +1,6 @@
 """Findings of the scene: each on a stage that has the fault, none on one that has not, and gone after its repair."""
 
+import drawn_scenes
 import numpy as np
 import pytest
 from test_order import tone
@@ -221,3 +222,19 @@ def test_writing_mirrored_or_upside_down(mapping, how):
         assert "mirrored" not in found(*made)
     lying = logo.model_copy(update={"places": (SurfacePlace(at=(0, 0, 0)),), "material": Material(lit=False)})
     assert "mirrored" not in found(*stage((lying, tone((0.8, 0.2, 0.2, 1))), floor=True))
+
+
+@pytest.mark.parametrize("kind", drawn_scenes.KINDS)
+def test_scenes_by_chance_have_what_they_have_and_no_more(kind):
+    for seed in range(700, 704):
+        for good in (False, True):
+            found = [f for f in drawn_scenes.drawn(kind, good, seed).findings("scene") if f.id == kind]
+            assert bool(found) != good, (seed, good)
+
+
+def test_what_lies_in_the_plane_of_the_ground_fights_wherever_the_camera_stands():
+    for seed in range(800, 830):
+        found = [f for f in drawn_scenes.drawn("depth-fight", False, seed).findings("scene") if f.id == "depth-fight"]
+        assert found and found[0].repair is not None
+        mended = found[0].repair(drawn_scenes.drawn("depth-fight", False, seed).doc)
+        assert mended.overlays[0].material.depth_bias >= 8

@@ -1360,6 +1360,10 @@
    <translation>„{name}“ kämpft mit der Fläche, auf der es liegt: {hidden} des Bildes von Kamera {name2} geht in Flecken verloren.</translation>
   </message>
   <message>
+   <source>“{name}” lies in the very plane of what is behind it, over {hidden:.1%} of the picture of camera {name2}: here one of them is seen, elsewhere the other.</source>
+   <translation>„{name}“ liegt genau in der Ebene dessen, was dahinter ist, auf {hidden:.1%} des Bildes der Kamera {name2}: Hier sieht man das eine, anderswo das andere.</translation>
+  </message>
+  <message>
    <source>Bring it {bias:g} mm nearer</source>
    <translation>Um {bias} mm näher holen</translation>
   </message>

@@ -13,8 +13,13 @@ from mivex.core.findings.seen import SIZE, VisibleDraws
 from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields
 
-LEVEL, LEAST_LEVEL = 3e-5, 40
-"""Share of the distance by which two solids may differ to be level; pixels from which that is no line of a cut."""
+LEVEL, LEAST_LEVEL, MOSTLY = 3e-5, 40, 0.3
+"""Share of the distance by which two surfaces may differ to be level; pixels, and share of what is seen of one, from which
+that is no line of a cut."""
+
+
+SURROUNDED = 2e-3
+"""The same for what is laid on the surroundings, which may sink into them by the width of their facets."""
 
 
 def level_nudge(o: Overlay) -> SetFields | None:
@@ -50,18 +55,26 @@ def _level_solids(shown: VisibleDraws) -> dict[str, NDArray[np.int64]]:
 def fighting(scene: SceneSubject) -> list[Finding]:
     """Surfaces at one depth, of which now one and now the other is seen as the camera moves."""
     worst: dict[str, tuple[VisibleDraws, int, int]] = {}
+    level: dict[str, tuple[VisibleDraws, int, int]] = {}
     for shown in scene.seen:
         s = shown.fragments
         behind = s.solid.ravel()[s.pixel]
-        # What is laid on the surroundings may sink into them by the width of their facets; two overlays in one place only
-        # fight where they are level.
-        most = np.where(behind == s.around.ravel()[s.pixel], 2e-3, 3e-5)
+        # Two overlays in one place fight only where they are level.
+        most = np.where(behind == s.around.ravel()[s.pixel], SURROUNDED, LEVEL)
         near = (np.abs(s.iw - behind) < most * behind) & (s.verdict <= 1) & (behind > 0) & (s.alpha > 0.05)
         for i in np.unique(s.draw[near]):
             d = shown.draws[i]
             if not d.owner or not d.material.depth_test:
                 continue
             mine = near & (s.draw == i)
+            # In the plane of the surroundings: our own rasteriser may settle it, another does not.
+            flat = mine & (most == SURROUNDED) & (np.abs(s.iw - behind) < LEVEL * behind)
+            there = (s.draw == i) & (s.verdict <= 1) & (s.alpha > 0.05)
+            if flat.sum() >= max(LEAST_LEVEL, MOSTLY * there.sum()) and (
+                d.owner not in level or flat.sum() > level[d.owner][1]
+            ):
+                at = s.pixel[flat]
+                level[d.owner] = shown, int(flat.sum()), int(at[len(at) // 2])
             # Drawn here and hidden beside it, again and again along a line: where two planes cut, it turns but once.
             state = np.zeros(SIZE[::-1], np.int8)
             state.ravel()[s.pixel[mine]] = np.where(s.verdict[mine] == 0, 1, 2)
@@ -71,10 +84,10 @@ def fighting(scene: SceneSubject) -> list[Finding]:
                 at = s.pixel[mine & (s.verdict == 1)]
                 worst[d.owner] = shown, hidden, int(at[len(at) // 2])
         for key, pixels in _level_solids(shown).items():
-            if key not in worst or len(pixels) > worst[key][1]:
-                worst[key] = shown, len(pixels), int(pixels[len(pixels) // 2])
+            if key not in level or len(pixels) > level[key][1]:
+                level[key] = shown, len(pixels), int(pixels[len(pixels) // 2])
     rows = []
-    for key, (shown, hidden, at) in worst.items():
+    for key, (shown, hidden, at) in (level | worst).items():
         o = scene.doc.overlay(key)
         if o is None:
             continue
@@ -87,7 +100,10 @@ def fighting(scene: SceneSubject) -> list[Finding]:
                 "% of the picture",
                 Message(
                     "“{name}” fights with the surface that it lies on: {hidden:.1%} of the picture of "
-                    "camera {name2} is lost in patches.",
+                    "camera {name2} is lost in patches."
+                    if key in worst
+                    else "“{name}” lies in the very plane of what is behind it, over {hidden:.1%} of the picture of camera "
+                    "{name2}: here one of them is seen, elsewhere the other.",
                     name=o.name,
                     hidden=hidden / TOTAL,
                     name2=shown.camera.name,
