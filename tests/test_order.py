@@ -1,6 +1,7 @@
 """Order: exact order and ledger against brute force written out here, looks, and the adviser against all permutations."""
 
 import itertools
+from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
@@ -10,6 +11,7 @@ import mivex.demo
 from mivex.core.advice.inspection import Stage
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, ShadingInputs
 from mivex.core.stage.exact import draw_exact
@@ -115,6 +117,62 @@ def test_exact_order_against_brute_force_of_thirty_fragments(seed):
             assert np.allclose(got[y, x], c, rtol=2e-4, atol=2e-4), (y, x)
 
 
+@pytest.mark.parametrize("seed", range(100))
+def test_exact_order_with_front_and_depth_writes_against_brute_force(seed):
+    """Level panels, so that each pixel is the same sum: sorted in Blended, then Front over it, behind what wrote depth."""
+    rng = np.random.default_rng(seed)
+    flat = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
+    places = rng.permutation(np.linspace(-3, 2.4, 9))
+    rows, facts = [], []
+    for k, z in enumerate(places):
+        rgba, blend = rng.random(4), str(rng.choice([b for b in BLEND_NAMES if b not in ("Cutout", "Dithered", "Solid")]))
+        rgba[:3] *= 0.3 if blend in ("Additive", "Premultiplied") else 1
+        group = str(rng.choice(["Blended", "Blended", "Front", "Solid"]))
+        more = {"nudge": int(rng.integers(-3, 4)), "depth_write": bool(rng.random() < 0.35), "group": group}
+        d = panel(k, rgba, flat + np.array([0, 0, z]), blend=blend, **more)
+        order = ({"Solid": 1, "Blended": 4, "Front": 5}[group], d.material.nudge, float(k))
+        rows.append(replace(d, order=order))
+        facts.append((z, group, blend, held(rgba), more["depth_write"]))
+    display = bool(seed % 2)
+    lighting = Lighting(blending="display" if display else "linear")
+    got = draw_exact(sorted(rows, key=lambda d: d.order), VIEW, lighting).colour[9, 12]
+    c = np.append(np.full(3, GROUND), 0.0)
+
+    def over(c, fact):
+        _, _, blend, rgba, _ = fact
+        if not display:
+            return blended(blend, rgba[:3], rgba[3], 1.0, c)
+        codes = [np.append(to_display(np.asarray(v[:3], np.float32)), v[3]) for v in (rgba, c)]
+        out = blended(blend, codes[0][:3], rgba[3], 1.0, codes[1])
+        return np.append(to_linear(out[:3].astype(np.float32)), out[3])
+
+    wrote = -np.inf
+    for fact in sorted((f for f in facts if f[1] != "Front"), key=lambda f: f[0]):
+        c = over(c, fact)
+        wrote = max(wrote, fact[0]) if fact[4] else wrote
+    for fact in sorted((f for f in facts if f[1] == "Front" and f[0] >= wrote), key=lambda f: f[0]):
+        c = over(c, fact)
+    assert np.allclose(got, c, rtol=3e-4, atol=3e-4)
+
+
+def test_a_thousand_fragments_at_a_pixel_are_sorted_in_any_order_of_arrival():
+    flat = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
+    rng = np.random.default_rng(4)
+    z = np.linspace(-3, 2.4, 1000)
+    tones = rng.random((1000, 4)) * (1, 1, 1, 0.05)
+    for arrival in (np.arange(1000), np.arange(1000)[::-1], rng.permutation(1000)):
+        rows = [
+            replace(panel(k, tones[i], flat + np.array([0, 0, z[i]])), order=(4, 0, float(k)))
+            for k, i in enumerate(arrival)
+        ]
+        got = draw_exact(rows, VIEW).colour[9, 12]
+        c = np.append(np.full(3, GROUND), 0.0)
+        for i in range(1000):
+            rgba = held(tones[i])
+            c = blended("Translucent", rgba[:3], rgba[3], 1.0, c)
+        assert np.allclose(got, c, atol=2e-5)
+
+
 def test_what_the_depth_buffer_settles_stays_and_depth_first_shows_one_surface():
     flat = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
     up = np.array([0, 0, 1.0])
@@ -170,6 +228,30 @@ def test_the_ledger_ends_in_the_pixel_of_the_picture_bit_for_bit(demo):
             assert np.array_equal(np.array(found.end("exact"), np.float32), b.colour[y, x])
             for before, row in zip((found.background, *(r.after for r in found.set)), found.set, strict=False):
                 assert row.code == 0 or row.after == before
+
+
+def test_the_ledger_is_the_pixel_of_exact_order_where_sprites_are_drawn_as_they_come():
+    """Magnified sprites and leaning panels under four blends: bit for bit, however exact order was drawn."""
+    rng = np.random.default_rng(3)
+    rows = []
+    for k in range(40):
+        z = float(rng.uniform(-2, 2))
+        at = np.array([*rng.uniform(-0.8, 0.8, 2), z])
+        lean = rng.uniform(-0.6, 0.6) if k % 3 == 0 else 0.0
+        corners = at + np.array([(-0.9, 0.9, -lean), (0.9, 0.9, lean), (0.9, -0.9, lean), (-0.9, -0.9, -lean)])
+        texture = Texture(rng.random((8, 8, 4)).astype(np.float32))
+        blend = ("Translucent", "Additive", "Premultiplied", "Multiply")[k % 4]
+        d = panel(k, (0.5, 0.5, 0.5, 0.5), corners, blend=blend)
+        rows.append(replace(d, coat=ShadingInputs(texture.mips), order=(4, 0, float(rng.random()))))
+    rows.sort(key=lambda d: d.order)
+    view = View(VIEW.camera, 480, 360)
+    got, query = draw_exact(rows, view).colour, FragmentQuery(rows, view)
+    apart = query.apart
+    assert apart.any() and not apart.all()
+    for y, x in itertools.product(range(40, 320, 36), range(60, 420, 44)):
+        account = query.account(x, y)
+        end = account.exact[-1].after if account.exact else account.background
+        assert np.array_equal(np.float32(end), got[y, x]), (y, x)
 
 
 def test_the_ledger_says_why():

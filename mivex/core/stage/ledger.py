@@ -9,6 +9,7 @@ from dataclasses import replace
 from functools import partial
 
 import numpy as np
+from numpy.typing import NDArray
 
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
@@ -16,7 +17,7 @@ from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall
-from mivex.core.stage.exact import SORTED, in_lists, lay_lists
+from mivex.core.stage.exact import SORTED, drawn_apart, in_lists, lay_lists
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, RenderPlan, frame_record, run, sink_of
@@ -170,12 +171,15 @@ def _set_lines(pixel: _Pixel, draws: list[DrawCall], off: Collection[int], *, wh
 
 
 def _exact_lines(
-    pixel: _Pixel, draws: list[DrawCall], off: Collection[int], rows: list[FragmentRecord]
+    pixel: _Pixel, draws: list[DrawCall], off: Collection[int], rows: list[FragmentRecord], apart: NDArray[np.bool_]
 ) -> list[FragmentRecord]:
-    """Lines after the light in exact order, added to those before it."""
+    """Lines after the light in exact order, added to those before it; ``apart`` as `drawn_apart` gives it."""
     shot = pixel.shot
+    written = np.float32(0)
     for step in (p for p in shot.plan if p.name in SORTED):
         kept = []
+        if step.name == "front":
+            pixel.buffers.depth[pixel.y, pixel.x] = max(pixel.buffers.depth[pixel.y, pixel.x], written)
         for p in pixel.near[(pixel.near >= step.first) & (pixel.near < step.last)]:
             if int(shot.polys[p]["draw"]) in off or shot.polys[p]["only_depth"]:
                 continue
@@ -194,23 +198,32 @@ def _exact_lines(
         links = np.array([(i - 1, p, 0) for i, (p, _) in enumerate(kept)], np.int32)
         facts = np.stack([f for _, f in kept])
         order = np.empty(len(kept), np.int64)
-        n = _settle.sort_list(len(kept) - 1, links, facts, shot.records.draws, shot.polys, order)
+        scratch = np.empty(len(kept), np.int64)
+        n = _settle.sort_list(len(kept) - 1, links, facts, shot.records.draws, shot.polys, order, scratch)
         for k in order[:n]:
             draw = draws[int(shot.polys[kept[k][0]]["draw"])]
-            below = pixel.colour.copy()
-            if facts[k, 8] >= 0:
-                below[:3] = facts[k, 8:11]
-            _merge.merge_one(
-                BLENDS[draw.material.blend].code,
-                np.ascontiguousarray(facts[k, :4]),
-                below,
-                np.float32(draw.material.opacity),
-                np.float32(0),
-                np.float32(-1),
-                pixel.display,
-            )
-            pixel.colour[:] = below
-            rows.append(_line(shot, draw, kept[k][0], facts[k], DRAWN, "", below, wrote=False))
+            if apart[kept[k][0]]:
+                # By the very row that the picture is drawn by, whose last bit may differ.
+                pixel.draw(kept[k][0], deferred=False)
+                below = pixel.colour.copy()
+            else:
+                below = pixel.colour.copy()
+                if facts[k, 8] >= 0:
+                    below[:3] = facts[k, 8:11]
+                _merge.merge_one(
+                    BLENDS[draw.material.blend].code,
+                    np.ascontiguousarray(facts[k, :4]),
+                    below,
+                    np.float32(draw.material.opacity),
+                    np.float32(0),
+                    np.float32(-1),
+                    pixel.display,
+                )
+                pixel.colour[:] = below
+            m = draw.material
+            wrote = m.depth_write or (m.depth_first and m.depth_test and facts[k, 3] > 0)
+            written = max(written, facts[k, 7]) if wrote else written
+            rows.append(_line(shot, draw, kept[k][0], facts[k], DRAWN, "", below, wrote=bool(wrote)))
     return rows
 
 
@@ -230,6 +243,7 @@ class FragmentQuery:
         self.draws, self.sorted = draws, in_lists(draws)
         self.shot, self.exact = RenderPlan(draws, view), RenderPlan(self.sorted, view)
         self._kept: dict[tuple[str, frozenset[int], int], MipChain] = {}
+        self.apart = drawn_apart(self.exact)
         self.shadows = shadows_for(draws, self.lighting, lit=self.shot.lit)
 
     def _behind(self, order: str, off: Collection[int], first: int) -> MipChain:
@@ -264,7 +278,8 @@ class FragmentQuery:
         background = rgba_of(first.colour)
         lines = _set_lines(first, self.draws, gone[0])
         second = _Pixel(self.exact, self.lighting, self.shadows, x, y, partial(self._behind, "exact", gone[1]))
-        exact = _exact_lines(second, self.sorted, gone[1], _set_lines(second, self.sorted, gone[1], whole=False))
+        before = _set_lines(second, self.sorted, gone[1], whole=False)
+        exact = _exact_lines(second, self.sorted, gone[1], before, self.apart)
         # One name for a polygon, whichever order it stands in.
         names = {_name_of(self.sorted, self.exact, r.face): r.face for r in exact}
         found = {v: k for k, v in names.items()}

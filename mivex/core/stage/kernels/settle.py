@@ -7,7 +7,7 @@ Carpenter (1984), *The A-buffer, an Antialiased Hidden Surface Method*.
 
 import numpy as np
 
-from mivex.core.base.compile import kernel
+from mivex.core.base.compile import inlined, kernel
 from mivex.core.pixels.kernels.lanes import last4, load4, red4, store4, with_last4
 from mivex.core.pixels.kernels.merge import blend4
 from mivex.core.stage.kernels.walk import span
@@ -30,23 +30,62 @@ def room_for(polys, box, width):
     return total
 
 
+@inlined
+def _behind(facts, a, b):
+    # Whether fragment a is not before b: farther, or as far and drawn no later, which is how they stand already.
+    return facts[a, 7] <= facts[b, 7]
+
+
 @kernel
-def sort_list(head, links, facts, draws, polys, out):
+def _in_order(facts, out, n, scratch):
+    """Sort ``out[:n]`` from far to near; what is level stays as it stands. Runs of eight by insertion, then merged.
+
+    Sprites come in from far to near, or by their nudges, or at random: insertion alone is quick for the first only, and a
+    thousand at a pixel would be a million steps.
+    """
+    for first in range(0, n, 8):
+        for i in range(first + 1, min(first + 8, n)):
+            k, j = out[i], i
+            while j > first and not _behind(facts, out[j - 1], k):
+                out[j] = out[j - 1]
+                j -= 1
+            out[j] = k
+    width = 8
+    while width < n:
+        for first in range(0, n, 2 * width):
+            middle, last = min(first + width, n), min(first + 2 * width, n)
+            if middle >= last or _behind(facts, out[middle - 1], out[middle]):
+                continue  # the two runs are in order already
+            for i in range(first, middle):
+                scratch[i] = out[i]
+            i, j, k = first, middle, first
+            while i < middle:
+                if j >= last or _behind(facts, scratch[i], out[j]):
+                    out[k] = scratch[i]
+                    i += 1
+                else:
+                    out[k] = out[j]
+                    j += 1
+                k += 1
+        width *= 2
+
+
+@kernel
+def sort_list(head, links, facts, draws, polys, out, scratch):
     """Numbers of a pixel's fragments from far to near into ``out``; returns how many count.
 
     At the same depth the one drawn later is the nearer. Of something whose depth is laid before its colour only the
-    nearest fragment counts.
+    nearest fragment counts. ``out`` and ``scratch``: int64 arrays with room for them all.
     """
     n, k = 0, head
     while k >= 0:
-        iw, who = facts[k, 7], links[k, 1]
-        j = n
-        while j > 0 and (facts[out[j - 1], 7] > iw or (facts[out[j - 1], 7] == iw and links[out[j - 1], 1] > who)):
-            out[j] = out[j - 1]
-            j -= 1
-        out[j] = k
+        out[n] = k
         n += 1
         k = links[k, 0]
+    # The list begins with what was drawn last.
+    for i in range(n // 2):
+        out[i], out[n - 1 - i] = out[n - 1 - i], out[i]
+    _in_order(facts, out, n, scratch)
     m = 0
     for i in range(n):
         own = polys[links[out[i], 1]].draw
@@ -62,11 +101,15 @@ def sort_list(head, links, facts, draws, polys, out):
 
 
 @kernel
-def settle(frames, draws, polys, box, heads, links, facts):
-    """Blend what the lists of a box's pixels hold, from far to near, over what is in the picture."""
+def settle(frames, draws, polys, box, heads, links, facts, written):
+    """Blend what the lists of a box's pixels hold, from far to near, over what is in the picture.
+
+    ``written``, float32 (height, width), receives the nearest 1/w of what writes depth: among these it hides nothing, but
+    what is drawn in front of all of them afterwards meets it.
+    """
     frame = frames[0]
-    # The longest list first, so that one scratch array serves every pixel.
     most = 1
+    # The longest list first, so that one scratch array serves every pixel.
     for y in range(box[0], box[1]):
         for x in range(box[2], box[3]):
             n, k = 0, heads[0, y - box[0], x]
@@ -74,22 +117,25 @@ def settle(frames, draws, polys, box, heads, links, facts):
                 n += 1
                 k = links[k, 0]
             most = max(most, n)
-    order = np.empty(most, np.int64)
+    order, scratch = np.empty(most, np.int64), np.empty(most, np.int64)
     at = np.uint64(facts.ctypes.data)
     for y in range(box[0], box[1]):
         for x in range(box[2], box[3]):
             head = heads[0, y - box[0], x]
             if head < 0:
                 continue
-            n = sort_list(head, links, facts, draws, polys, order)
+            n = sort_list(head, links, facts, draws, polys, order, scratch)
             to = frame.colour + np.uint64((y * frame.width + x) * 16)
             c = load4(to)
             for i in range(n):
                 k = order[i]
                 draw = draws[polys[links[k, 1]].draw]
+                source = load4(at + np.uint64(k * 48))
                 behind = load4(at + np.uint64(k * 48 + 32))
                 below = c if red4(behind) < np.float32(0) else with_last4(behind, last4(c))
-                c = blend4(frame.display, draw.blend, load4(at + np.uint64(k * 48)), below, draw.tint[3])
+                c = blend4(frame.display, draw.blend, source, below, draw.tint[3])
+                if draw.write or (draw.first and last4(source) > np.float32(0)):
+                    written[y, x] = max(written[y, x], facts[k, 7])
             store4(to, c)
 
 
