@@ -8,7 +8,7 @@ import typer
 
 from mivex.cli_output import progress, say, say_json, size_of, whole_numbers
 from mivex.core.base.errors import MivexError
-from mivex.core.base.messages import Message, joined, term
+from mivex.core.base.messages import Message, joined, named, term
 
 
 def ledger(
@@ -105,14 +105,44 @@ def order(
         say(f"  {c['overlay']}: {c['setting'].replace('_', ' ')} {c['before']} -> {c['after']}")
     if words["free"]:
         say("in any order: " + ", ".join(words["free"]))
-    for p in words["unsettled"]:
+    for c in words["unsettled"]:
         say(
             Message(
-                "no order settles {pair} and {pair2}: {pixels} pixels, {error:.4f}; would settle it: {settles}",
-                pair=p["pair"][0],
-                pair2=p["pair"][1],
-                pixels=p["pixels"],
-                error=p["error"],
-                settles=term(p["settles"]),
+                "no order settles {overlays}: {pixels} pixels, {error:.4f} (most of it from {camera})",
+                overlays=_circle_words(c["overlays"]),
+                pixels=c["pixels"],
+                error=c["error"],
+                camera=c["camera"],
             )
         )
+        for r in c["remedies"]:
+            say(
+                Message(
+                    "  tried: {remedy} of “{overlay}” gains {gain:.4f} and changes the look by {look:.0f} of 255",
+                    remedy=term(r["remedy"]),
+                    overlay=r["overlay"],
+                    gain=r["gain"],
+                    look=r["look"],
+                )
+            )
+        if c["tried"] and not c["remedies"]:
+            say("  tried: nothing that can be set gains anything here")
+    if ring:
+        for row in words["cameras"]:
+            say(
+                Message(
+                    "  {camera}: {before:.4f} -> {after:.4f}",
+                    camera=row["camera"],
+                    before=row["before"],
+                    after=row["after"],
+                )
+            )
+
+
+def _circle_words(names: list[str]) -> Message:
+    """Overlays of a conflict: one with itself, two with each other, more in a circle."""
+    if len(names) == 1:
+        return Message("“{name}” with itself", name=names[0])
+    if len(names) == 2:
+        return Message("“{name}” and “{name2}”", name=names[0], name2=names[1])
+    return named(" over ", (f"“{n}”" for n in [*names, names[0]]))

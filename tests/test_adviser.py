@@ -139,9 +139,7 @@ def test_the_adviser_mends_settings_and_names_what_is_free_and_what_cannot_be_se
     # Two that cut through each other: no order settles them.
     doc = stage.doc.model_copy(update={"overlays": (at(a, {}, 0, 40), at(b, {}, 0, -40))})
     found = propose(Stage(doc, stage.textures, {}), doc.cameras[:1], size=(64, 40))
-    assert [(p.a, p.b, p.settles) for p in found.unsettled] == [("o0", "o1", "split")] or [
-        (p.b, p.a, p.settles) for p in found.unsettled
-    ] == [("o0", "o1", "split")]
+    assert [set(c.overlays) for c in found.unsettled] == [{"o0", "o1"}] and found.unsettled[0].pixels > 50
     # Additive ones, and those that share no pixel, may come at any time.
     light = {"blend": "Additive"}
     doc = stage.doc.model_copy(update={"overlays": (at(a, light, 0, 0), at(b, light, 0, 0, 1))})

@@ -145,6 +145,41 @@ def test_looks_have_scales_and_the_adviser_mends_the_order(window, tmp_path):
     assert [o.material.nudge for o in s.doc.overlays] == [-1, 0, 2]
 
 
+def test_a_conflict_is_shown_and_a_remedy_tried_from_its_links(window, tmp_path):
+    s, stage = opened(window, tmp_path, {}, {})
+    rows = [
+        o.places[0].model_copy(update={"at": (0.0, 1.2, 1.0), "yaw": yaw})
+        for o, yaw in zip(s.doc.overlays, (35, -35), strict=True)
+    ]
+    for o, place in zip(s.doc.overlays, rows, strict=True):
+        s.apply(
+            "Cross",
+            lambda d, o=o, place=place: d.model_copy(
+                update={
+                    "overlays": tuple(x.model_copy(update={"places": (place,)}) if x.id == o.id else x for x in d.overlays)
+                }
+            ),
+        )
+    wait_until_idle(window)
+    window.tray.show_page("order")
+    page = window.tray.order
+    drive.click(page.go)
+    wait_until_idle(window)
+    (conflict,) = page.found.unsettled
+    assert set(conflict.overlays) == {"o0", "o1"} and conflict.remedies and "show 0" in page.words.text()
+    stage.look(conflict.camera.model_copy(update={"yaw": conflict.camera.yaw + 90}))
+    page.words.linkActivated.emit("show 0")
+    wait_until_idle(window)
+    assert stage.camera == conflict.camera and stage.marked == conflict.at
+    before, best = s.doc, conflict.remedies[0]
+    page.words.linkActivated.emit("try 0 0")
+    wait_until_idle(window)
+    changed = [o.id for o, was in zip(s.doc.overlays, before.overlays, strict=True) if o.material != was.material]
+    assert best.overlay in changed and s.undo_label.startswith("Try ") and best.gain > 0
+    s.undo()
+    assert s.doc == before
+
+
 def test_seven_blends_side_by_side_and_a_scene_finding_is_mended(window, tmp_path):
     s, stage = opened(window, tmp_path, {"depth_write": True, "nudge": -1}, {})
     s.choose("o0")

@@ -12,6 +12,7 @@ from mivex.core.material.material import Material, with_blend
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS, BlendName
 from mivex.core.project.document import Document, Overlay
+from mivex.core.project.variants import synced
 from mivex.core.scene.draw_calls import draw_list
 from mivex.core.stage.camera import View
 from mivex.core.stage.looks import display_codes
@@ -192,7 +193,8 @@ def blend_variants(
             else o
             for o in doc.overlays
         )
-        draws = draw_list(doc.model_copy(update={"overlays": rows}), textures, view, meshes)
+        # Variants that follow the overlay change with it, as they will when the blend is taken.
+        draws = draw_list(synced(doc, doc.model_copy(update={"overlays": rows})), textures, view, meshes)
         return display_codes(draw_all(draws, view, doc.lighting), doc.lighting)
 
     without, now = picture(None), picture(overlay.material)

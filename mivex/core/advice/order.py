@@ -8,6 +8,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.advice.conflicts import Conflict, conflicts
 from mivex.core.base.errors import Stopped
 from mivex.core.base.messages import Message
 from mivex.core.pixels.blends import BLENDS, GroupName
@@ -16,7 +17,7 @@ from mivex.core.project.variants import synced
 from mivex.core.scene.draw_calls import build_environment
 from mivex.core.scene.snapshot import SceneSnapshot
 from mivex.core.stage import placement_geometry as placing
-from mivex.core.stage.adviser import SLIGHT, Advice, Pair, advise
+from mivex.core.stage.adviser import SLIGHT, Advice, advise
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.looks import display_codes
@@ -52,7 +53,8 @@ class Proposal:
         Other settings that change.
     free : tuple of overlay ids
         May be drawn at any time.
-    unsettled : tuple of Pair
+    unsettled : tuple of Conflict
+        What stays wrong in any order, with what was tried against it.
     doc : Document
         With the proposal applied.
     wrong : tuple of (camera, before, after)
@@ -67,7 +69,7 @@ class Proposal:
     nudges: dict[str, int]
     settings: tuple[Change, ...]
     free: tuple[str, ...]
-    unsettled: tuple[Pair, ...]
+    unsettled: tuple[Conflict, ...]
     doc: Document
     wrong: tuple[tuple[Camera, float, float], ...]
     gains: dict[str, float]
@@ -270,7 +272,8 @@ def propose(
         chosen = tries[0]
     if chosen.count > 1:
         chosen = _smaller(doc, chosen, judged, max(least, chosen.error), set(advice.free))
-    chosen, gains = _pruned(chosen, judged, max(least, chosen.error), lambda t: tell(0.6 + 0.4 * t))
+    chosen, gains = _pruned(chosen, judged, max(least, chosen.error), lambda t: tell(0.6 + 0.2 * t))
+    left = conflicts(stage, chosen.doc, cameras, advice.demands, size, stop, lambda t: tell(0.8 + 0.2 * t))
     tell(1.0)
     nudges, settings, best, errors, after = chosen.nudges, list(chosen.settings), chosen.doc, chosen.errors, chosen.error
     return Proposal(
@@ -279,7 +282,7 @@ def propose(
         nudges,
         tuple(settings),
         advice.free,
-        advice.unsettled,
+        left,
         best,
         tuple(zip(cameras, first, errors, strict=True)),
         gains,
@@ -306,8 +309,25 @@ def proposal_words(found: Proposal) -> dict[str, Any]:
         ],
         "free": [names[k] for k in found.free],
         "unsettled": [
-            {"pair": [names[p.a], names[p.b]], "pixels": p.pixels, "error": round(p.error, 6), "settles": p.settles}
-            for p in found.unsettled
+            {
+                "overlays": [names[k] for k in c.overlays],
+                "pixels": c.pixels,
+                "error": round(c.error, 6),
+                "camera": c.camera.name,
+                "at": [round(v, 6) for v in c.at],
+                "tried": c.tried,
+                "remedies": [
+                    {
+                        "remedy": r.name,
+                        "overlay": names[r.overlay],
+                        "gain": round(r.gain, 6),
+                        "look": round(r.look, 2),
+                        "share": round(r.share, 6),
+                    }
+                    for r in c.remedies
+                ],
+            }
+            for c in found.unsettled
         ],
         "cameras": [{"camera": c.name, "before": round(a, 6), "after": round(b, 6)} for c, a, b in found.wrong],
     }

@@ -9,7 +9,7 @@ Held and Karp 1962) and improved by moving one overlay at a time, judged by the 
 import itertools
 from collections import defaultdict
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 
 import numpy as np
 from numpy.typing import NDArray
@@ -31,21 +31,8 @@ BY_PAIRS = 14
 """Up to so many the best order by pairs is found exactly."""
 SEEN = 1.0
 """Display codes from which an error counts as one to be seen."""
-BRIGHT = 0.45
-"""Linear colour, weighed by alpha, from which something that no light falls on is light itself."""
 SLIGHT = 0.002
 """A mean error, in codes over all pixels, that is not worth a change."""
-
-
-@dataclass(frozen=True)
-class Pair:
-    """Two overlays that no order settles (or one, with itself), and what would."""
-
-    a: str
-    b: str
-    pixels: int
-    error: float
-    settles: str
 
 
 @dataclass(frozen=True)
@@ -58,13 +45,13 @@ class Advice:
         What the nudges should be; only those of overlays that share pixels.
     free : tuple of overlay ids
         May be drawn at any time.
-    unsettled : tuple of Pair
-        With the best order.
+    demands : mapping of (overlay id, overlay id) to float
+        Error of drawing the first before the second, summed over the pixels that both are at.
     """
 
     nudges: dict[str, int]
     free: tuple[str, ...]
-    unsettled: tuple[Pair, ...]
+    demands: dict[tuple[str, str], float]
 
 
 @dataclass(eq=False)
@@ -222,32 +209,6 @@ def _by_pairs(tables: _Tables, members: list[int]) -> tuple[int, ...]:
     return tuple(reversed(out))
 
 
-def _settles(a: int, b: int, all_of: Sequence[Fragments], materials: Sequence[tuple[bool, float, bool]]) -> str:
-    """What would settle a pair that no order settles."""
-    if a == b:
-        return "depth first"
-    if materials[a][0] or materials[b][0]:
-        return "depth write off"
-    soft, light = {}, True
-    for o in (a, b):
-        colours = np.concatenate([f.colours[f.overlays == o] for f in all_of])
-        colours = colours[colours[:, 3] > 0.02]
-        light &= (
-            materials[o][2]
-            and len(colours) > 0
-            and float(np.average(colours[:, :3].max(axis=1), weights=colours[:, 3])) > BRIGHT
-        )
-        alpha = colours[:, 3] / max(materials[o][1], 1e-3)
-        soft[o] = float(((alpha > 0.1) & (alpha < 0.9)).mean()) if alpha.size else 0.0
-    if min(soft.values()) < 0.15:
-        return "Cutout"
-    if max(soft.values()) < 0.4:
-        return "Dithered"
-    if light:
-        return "Premultiplied"  # both are light: with less cover in their alpha they add up in either order
-    return "split"
-
-
 def advise(
     views: Sequence[tuple[list[DrawCall], View]],
     lighting: Lighting,
@@ -269,11 +230,6 @@ def advise(
     """
     owners = list(dict.fromkeys(d.owner for rows, _ in views for d in rows if d.owner and _ordered(d)))
     now = {d.owner: d.material.nudge for rows, _ in views for d in rows}
-    facts = {
-        d.owner: (d.material.depth_write, d.material.opacity, not d.lit and d.material.blend == "Translucent")
-        for rows, _ in views
-        for d in rows
-    }
     gathered = []
     for i, (rows, view) in enumerate(views):
         if stop():
@@ -286,12 +242,10 @@ def advise(
     slight = SLIGHT * pixels
     nudges: dict[str, int] = {}
     free: list[str] = []
-    chosen: list[tuple[int, ...]] = []
     for members in _components(tables, len(owners)):
         moves = [m for m in members if any(_matters(tables, m, o, slight * 0.1) for o in members if o != m)]
         free += [owners[m] for m in members if m not in moves]
         order = _best(tables, members, stop) if len(members) > 1 else tuple(members)
-        chosen.append(order)
         best = tables.cost(order)
         level = sum(float(f.as_drawn()[_has(f, members)].sum()) for f in gathered)
         if level <= best + slight * 0.05:
@@ -299,9 +253,8 @@ def advise(
             nudges |= {owners[m]: 0 for m in members if len(members) > 1 or now[owners[m]]}
         else:
             nudges |= {owners[m]: k for k, m in enumerate(order)}
-    unsettled = _unsettled(tables, gathered, chosen, owners, facts, pixels)
     tell(1.0)
-    return Advice(nudges, tuple(free), unsettled)
+    return Advice(nudges, tuple(free), {(owners[a], owners[b]): e for (a, b), e in tables.pairs.items()})
 
 
 def _matters(tables: _Tables, a: int, b: int, least: float) -> bool:
@@ -322,48 +275,3 @@ def _has(f: Fragments, members: Sequence[int]) -> NDArray[np.bool_]:
     out = np.zeros(len(f.starts) - 1, bool)
     out[pixel_of[np.isin(f.overlays, members)]] = True
     return out
-
-
-def _unsettled(
-    tables: _Tables,
-    gathered: Sequence[Fragments],
-    orders: Sequence[tuple[int, ...]],
-    owners: Sequence[str],
-    facts: dict[str, tuple[bool, float, bool]],
-    pixels: int,
-) -> tuple[Pair, ...]:
-    """Pairs, and overlays with themselves, that stay wrong in the best order."""
-    materials = [facts[o] for o in owners]
-    rows = []
-    for order in orders:
-        for i, a in enumerate(order):
-            for b in order[i:]:
-                left = (
-                    sum(errors[0] for m, errors in tables.sets.items() if m == (a,))
-                    if a == b
-                    else tables.pairs.get((a, b), 0.0)
-                )
-                if left <= SLIGHT * pixels:
-                    continue
-                seen = 0
-                for f in gathered:
-                    both = np.flatnonzero(_has(f, (a,)) & _has(f, (b,)))
-                    if not both.size:
-                        continue
-                    part = f.part(both, np.isin(f.overlays, (a, b)))
-                    first = np.argsort(part.overlays == b, kind="stable") if a != b else np.arange(len(part.overlays))
-                    # Pixel by pixel: the first overlay's fragments, then the other's.
-                    pixel_of = np.repeat(np.arange(len(both)), np.diff(part.starts))
-                    first = first[np.argsort(pixel_of[first], kind="stable")]
-                    drawn = replace(
-                        part,
-                        colours=part.colours[first],
-                        state=part.state[first],
-                        kinds=part.kinds[first],
-                        draws=part.draws[first],
-                        overlays=part.overlays[first],
-                    )
-                    seen += int((drawn.as_drawn() > SEEN).sum())
-                if seen:
-                    rows.append(Pair(owners[a], owners[b], seen, left / pixels, _settles(a, b, gathered, materials)))
-    return tuple(sorted(rows, key=lambda p: -p.error))

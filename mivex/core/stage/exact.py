@@ -32,12 +32,15 @@ SORTED = ("blended", "front")
 """Passes whose fragments are kept in lists."""
 
 
-def in_lists(draws: Iterable[DrawCall]) -> list[DrawCall]:
-    """Draws in an order in which all that is seen through, decals apart, comes after what is not."""
+def in_lists(draws: Iterable[DrawCall], *, nudged: bool = False) -> list[DrawCall]:
+    """Draws in an order in which all that is seen through, decals apart, comes after what is not.
+
+    ``nudged``: nudges count even where something refracts, as in the order that is set.
+    """
     blended = GROUPS.index("Blended")
     rows = list(draws)
     # What refracts has to wait for what lies behind it: then the distance decides, not the nudge.
-    level = any(refracts(d.material) for d in rows)
+    level = not nudged and any(refracts(d.material) for d in rows)
     for i, d in enumerate(rows):
         if BLENDS[d.material.blend].see_through and d.order[0] <= blended and d.material.group != "Decal":
             wanted = (blended, 0 if level else d.order[1])

@@ -47,6 +47,8 @@ class Fragments:
     gain : float32
     display : int
         Blends work on display values.
+    at : int64 array (pixels,)
+        Places of the pixels, row by row.
     """
 
     colours: Floats
@@ -60,6 +62,7 @@ class Fragments:
     solid: Floats
     gain: np.float32
     display: int
+    at: NDArray[np.int64]
 
     def part(self, pixels: NDArray[np.int64], which: NDArray[np.bool_] | None = None) -> "Fragments":
         """Some pixels, and of these only some fragments; the truth is worked out anew where fragments are left out."""
@@ -84,6 +87,7 @@ class Fragments:
             self.solid[pixels],
             self.gain,
             self.display,
+            self.at[pixels],
         )
         return made if which is None else replace(made, truth=made.exact())
 
@@ -146,9 +150,14 @@ def _counts(pixel: NDArray[np.int64], own: NDArray[np.int64], iw: Floats, draws:
     return keep
 
 
-def fragments_of(draws: list[DrawCall], view: View, lighting: Lighting, owners: Sequence[str]) -> Fragments:
-    """Gather the fragments of a view; ``owners`` numbers the overlays. Nudges count for nothing here."""
-    rows = in_lists(replace(d, order=(d.order[0], 0, d.order[2])) for d in draws)
+def fragments_of(
+    draws: list[DrawCall], view: View, lighting: Lighting, owners: Sequence[str], *, nudged: bool = False
+) -> Fragments:
+    """Gather the fragments of a view; ``owners`` numbers the overlays. Nudges count only where ``nudged`` is set."""
+    if nudged:
+        rows = in_lists(draws, nudged=True)
+    else:
+        rows = in_lists(replace(d, order=(d.order[0], 0, d.order[2])) for d in draws)
     shot = RenderPlan(rows, view)
     shadows = shadows_for(rows, lighting, lit=shot.lit)
     buffers = Buffers.of(view)
@@ -193,6 +202,7 @@ def fragments_of(draws: list[DrawCall], view: View, lighting: Lighting, owners: 
         buffers.depth[y, x].copy(),
         np.float32(2.0**lighting.exposure),
         int(lighting.blending == "display"),
+        there,
     )
     del held
     return replace(made, truth=made.exact())

@@ -88,7 +88,7 @@ class Ring(QWidget):
         mx, mz = self.camera.target[0], self.camera.target[2]
         reach = max([abs(x - mx) for x, _, _ in spots] + [abs(z - mz) for _, z, _ in spots] + [1.0])
         scale = (r - 26) / reach / 1.15
-        apart = {i for pair in (self.found.unsettled if self.found else ()) for i in (pair.a, pair.b)}
+        apart = {i for c in (self.found.unsettled if self.found else ()) for i in c.overlays}
         for x, z, owner in spots:
             at = QPointF(c.x() + (x - mx) * scale, c.y() + (z - mz) * scale)
             p.setPen(QPen(QColor(theme.FINDING if owner in apart else theme.SOFT), 1.4))

@@ -1,14 +1,17 @@
 """The tray's page for the drawing order: how wrong it is, from where, and what would mend it."""
 
 from collections.abc import Callable
+from html import escape
 from typing import Any
 
 from PySide6.QtCore import Qt
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QPushButton, QScrollArea, QVBoxLayout, QWidget
 
-from mivex.core.advice.order import Proposal, propose, ring
+from mivex.core.advice.conflicts import Conflict
+from mivex.core.advice.order import Proposal, applied, propose, ring
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import Message, joined, named, term
+from mivex.core.base.messages import Message, joined, named, term, verbatim
+from mivex.core.project.document import Document
 from mivex.ui.fields.labels import enable
 from mivex.ui.proofs.ring import Ring
 from mivex.ui.session.engine import Engine
@@ -67,6 +70,7 @@ class OrderPage(QWidget):
         self.words = QLabel()
         self.words.setTextFormat(Qt.TextFormat.RichText)
         self.words.setWordWrap(True)
+        self.words.linkActivated.connect(self._follow)
         self.words.setAlignment(Qt.AlignmentFlag.AlignTop)
         area = QScrollArea()
         area.setWidgetResizable(True)
@@ -121,7 +125,7 @@ class OrderPage(QWidget):
         f = self.found
         if f is None:
             return ""
-        names = {o.id: o.name for o in self.session.doc.overlays}
+        names = {o.id: escape(o.name) for o in self.session.doc.overlays}
         now = {o.id: o.material.nudge for o in self.session.doc.overlays}
         rows = []
         if f.nudges:
@@ -162,29 +166,72 @@ class OrderPage(QWidget):
         if f.unsettled:
             rows.append(
                 Message("<b>{head}</b><br>", head=term("No order settles"))
-                + joined(
-                    "<br>",
-                    (
-                        (
-                            Message("{get} and {get2}", get=names.get(p.a, "?"), get2=names.get(p.b, "?"))
-                            if p.a != p.b
-                            else Message("{get} with itself", get=names.get(p.a, "?"))
-                        )
-                        + Message(
-                            ": {pixels} pixels, {error:.3f}; would settle it: {settles}",
-                            pixels=p.pixels,
-                            error=p.error,
-                            settles=term(p.settles),
-                        )
-                        for p in f.unsettled[:8]
-                    ),
-                )
+                + joined("<br>", (self._conflict(k, c, names) for k, c in enumerate(f.unsettled[:8])))
             )
         if f.free:
             rows.append(
                 Message("<b>{head}</b><br>", head=term("In any order")) + named(", ", (names.get(k, "?") for k in f.free))
             )
         return joined("<br><br>", rows)
+
+    @staticmethod
+    def _conflict(k: int, c: Conflict, names: dict[str, str]) -> Message:
+        """Who conflicts, where, and what was tried, each with a link."""
+        told = [names.get(i, "?") for i in c.overlays]
+        if len(told) == 1:
+            who: Message = Message("“{get}” with itself", get=told[0])
+        elif len(told) == 2:
+            who = Message("“{get}” and “{get2}”", get=told[0], get2=told[1])
+        else:
+            who = joined(term(" › "), (verbatim(f"“{t}”") for t in [*told, told[0]]))
+        rows = [
+            who
+            + Message(
+                ": {pixels} pixels, {error:.3f} · {link}Show{end}",
+                pixels=c.pixels,
+                error=c.error,
+                link=f'<a style="color: #f4f4f4" href="show {k}">',
+                end="</a>",
+            )
+        ]
+        for n, r in enumerate(c.remedies[:5]):
+            rows.append(
+                Message(
+                    "&nbsp;&nbsp;{remedy} of “{get}”: gains {gain:.3f}, changes the look by {look:.0f} · {link}Try{end}",
+                    remedy=term(r.name),
+                    get=names.get(r.overlay, "?"),
+                    gain=r.gain,
+                    look=r.look,
+                    link=f'<a style="color: #f4f4f4" href="try {k} {n}">',
+                    end="</a>",
+                )
+            )
+        if c.tried and not c.remedies:
+            rows.append(Message("&nbsp;&nbsp;Nothing that can be set gains anything here."))
+        return joined("<br>", rows)
+
+    def _follow(self, link: str) -> None:
+        """Go to the pixels of a conflict, or make one of its remedies."""
+        if self.found is None:
+            return
+        does, *which = link.split()
+        conflict = self.found.unsettled[int(which[0])]
+        if does == "show":
+            if self.stage is not None:
+                self.stage.look(conflict.camera)
+                self.stage.marked = conflict.at
+                self.stage.update()
+            return
+        remedy, nudges, settings = conflict.remedies[int(which[1])], self.found.nudges, self.found.settings
+
+        def edit(doc: Document) -> Document:
+            doc = applied(doc, nudges, settings)  # what was proposed, on top of which it was tried
+            for e in remedy.edits:
+                doc = e(doc)
+            return doc
+
+        name = next((o.name for o in self.session.doc.overlays if o.id == remedy.overlay), "?")
+        self.session.apply(Message("Try {remedy} of “{name}”", remedy=term(remedy.name), name=name), edit)
 
     def ask(self) -> None:
         """Ask the adviser, or stop it."""

@@ -464,6 +464,10 @@
    <translation>keine</translation>
   </message>
   <message>
+   <source> over </source>
+   <translation> über </translation>
+  </message>
+  <message>
    <source>set order</source>
    <translation>eingestellte Reihenfolge</translation>
   </message>
@@ -474,6 +478,14 @@
   <message>
    <source>error {before:.4f} now, {after:.4f} as proposed (mean over all pixels, codes of 255)</source>
    <translation>Fehler jetzt {before}, wie vorgeschlagen {after} (Mittel über alle Pixel, Stufen von 255)</translation>
+  </message>
+  <message>
+   <source>“{name}” with itself</source>
+   <translation>„{name}“ mit sich selbst</translation>
+  </message>
+  <message>
+   <source>“{name}” and “{name2}”</source>
+   <translation>„{name}“ und „{name2}“</translation>
   </message>
   <message>
    <source>--at takes X,Y in pixels from the top left, not “{at}”.</source>
@@ -496,12 +508,20 @@
    <translation>in jeder Reihenfolge: </translation>
   </message>
   <message>
-   <source>no order settles {pair} and {pair2}: {pixels} pixels, {error:.4f}; would settle it: {settles}</source>
-   <translation>keine Reihenfolge löst {pair} und {pair2}: {pixels} Pixel, {error}; es löste sich durch: {settles}</translation>
+   <source>no order settles {overlays}: {pixels} pixels, {error:.4f} (most of it from {camera})</source>
+   <translation>keine Reihenfolge löst {overlays}: {pixels} Pixel, {error:.4f} (das meiste von {camera})</translation>
+  </message>
+  <message>
+   <source>  tried: nothing that can be set gains anything here</source>
+   <translation>  versucht: Nichts, das sich einstellen lässt, bringt hier etwas</translation>
   </message>
   <message>
    <source>  {k:2d}  {name} {part}  {group} {nudge:+d}  {depth:.3f} m  level {level:.2f}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</source>
    <translation>  {k}  {name} {part}  {group} {nudge}  {depth} m  Stufe {level}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</translation>
+  </message>
+  <message>
+   <source>  tried: {remedy} of “{overlay}” gains {gain:.4f} and changes the look by {look:.0f} of 255</source>
+   <translation>  versucht: {remedy} von „{overlay}“ bringt {gain:.4f} und ändert das Aussehen um {look:.0f} von 255</translation>
   </message>
   <message>
    <source>--size takes WIDTHxHEIGHT between 1x1 and {largest}x{largest}, not “{text}”.</source>
@@ -562,6 +582,38 @@
   <message>
    <source>{reads} reads · {arithmetic} ops</source>
    <translation>{reads} Lesungen · {arithmetic} Rechnungen</translation>
+  </message>
+  <message>
+   <source>depth write off</source>
+   <translation>Tiefe schreiben aus</translation>
+  </message>
+  <message>
+   <source>depth first</source>
+   <translation>Tiefe zuerst</translation>
+  </message>
+  <message>
+   <source>draw group Front</source>
+   <translation>Zeichengruppe Vorn</translation>
+  </message>
+  <message>
+   <source>distance by {words}</source>
+   <translation>Abstand nach: {words}</translation>
+  </message>
+  <message>
+   <source>Cutout</source>
+   <translation>Cutout</translation>
+  </message>
+  <message>
+   <source>Dithered</source>
+   <translation>Dithered</translation>
+  </message>
+  <message>
+   <source>Additive</source>
+   <translation>Additive</translation>
+  </message>
+  <message>
+   <source>Front</source>
+   <translation>Vorn</translation>
   </message>
   <message>
    <source>The project has no camera.</source>
@@ -1550,10 +1602,6 @@
   <message>
    <source>{count:.1%} of the picture of camera {name} is off by {mean:.0f} of 255.</source>
    <translation>{count} des Bildes von Kamera {name} liegt um {mean} von 255 daneben.</translation>
-  </message>
-  <message>
-   <source>Cutout</source>
-   <translation>Cutout</translation>
   </message>
   <message>
    <source>What is farther away seems to lie in front; it flips as the camera moves.</source>
@@ -2900,10 +2948,6 @@
    <translation>Links</translation>
   </message>
   <message>
-   <source>Front</source>
-   <translation>Vorn</translation>
-  </message>
-  <message>
    <source>Back</source>
    <translation>Hinten</translation>
   </message>
@@ -3882,10 +3926,6 @@
   <message>
    <source>Smoke</source>
    <translation>Rauch</translation>
-  </message>
-  <message>
-   <source>Additive</source>
-   <translation>Additive</translation>
   </message>
   <message>
    <source>Example</source>
@@ -5386,10 +5426,6 @@
   <message>
    <source>Hard edge, exact depth, no sorting: grilles, nets, foliage.</source>
    <translation>Harte Kante, genaue Tiefe, kein Sortieren: Gitter, Netze, Laub.</translation>
-  </message>
-  <message>
-   <source>Dithered</source>
-   <translation>Dithered</translation>
   </message>
   <message>
    <source>Softness as a fine screen of dots; exact depth, no sorting.</source>
@@ -7610,14 +7646,6 @@
   <message>
    <source>{columns} × {rows} cells of {w:.4g} × {h:.4g} do not fit into {width} × {height}.</source>
    <translation>{columns} × {rows} Zellen von {w} × {h} passen nicht in {width} × {height}.</translation>
-  </message>
-  <message>
-   <source>depth first</source>
-   <translation>Tiefe zuerst</translation>
-  </message>
-  <message>
-   <source>depth write off</source>
-   <translation>Tiefe schreiben aus</translation>
   </message>
   <message>
    <source>nothing of the mesh lies within the picture; its UVs are elsewhere.</source>
@@ -10336,6 +10364,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>&lt;br&gt;&lt;br&gt;</translation>
   </message>
   <message>
+   <source>&lt;br&gt;</source>
+   <translation>&lt;br&gt;</translation>
+  </message>
+  <message>
    <source>Nothing is placed on the stage yet</source>
    <translation>Auf der Bühne steht noch nichts</translation>
   </message>
@@ -10372,6 +10404,14 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Nichts Besseres wurde gefunden; es bleibt ein Fehler von {before} von 255 im Mittel.</translation>
   </message>
   <message>
+   <source>“{get}” with itself</source>
+   <translation>„{get}“ mit sich selbst</translation>
+  </message>
+  <message>
+   <source>Try {remedy} of “{name}”</source>
+   <translation>{remedy} von „{name}“ versuchen</translation>
+  </message>
+  <message>
    <source>Looking from all sides … {share:.0%}</source>
    <translation>Von allen Seiten gesehen … {share}</translation>
   </message>
@@ -10380,8 +10420,20 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Zeichenreihenfolge setzen</translation>
   </message>
   <message>
-   <source>&lt;br&gt;</source>
-   <translation>&lt;br&gt;</translation>
+   <source>“{get}” and “{get2}”</source>
+   <translation>„{get}“ und „{get2}“</translation>
+  </message>
+  <message>
+   <source>: {pixels} pixels, {error:.3f} · {link}Show{end}</source>
+   <translation>: {pixels} Pixel, {error:.3f} · {link}Zeigen{end}</translation>
+  </message>
+  <message>
+   <source>&amp;nbsp;&amp;nbsp;{remedy} of “{get}”: gains {gain:.3f}, changes the look by {look:.0f} · {link}Try{end}</source>
+   <translation>&amp;nbsp;&amp;nbsp;{remedy} von „{get}“: bringt {gain:.3f}, ändert das Aussehen um {look:.0f} · {link}Versuchen{end}</translation>
+  </message>
+  <message>
+   <source>&amp;nbsp;&amp;nbsp;Nothing that can be set gains anything here.</source>
+   <translation>&amp;nbsp;&amp;nbsp;Nichts, das sich einstellen lässt, bringt hier etwas.</translation>
   </message>
   <message>
    <source>Nudges</source>
@@ -10406,18 +10458,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>{get}: {get2} {value} → {value2}, gains {gain:.3f}</source>
    <translation>{get}: {get2} {value} → {value2}, bringt {gain}</translation>
-  </message>
-  <message>
-   <source>: {pixels} pixels, {error:.3f}; would settle it: {settles}</source>
-   <translation>: {pixels} Pixel, {error}; beilegen würde es: {settles}</translation>
-  </message>
-  <message>
-   <source>{get} and {get2}</source>
-   <translation>{get} und {get2}</translation>
-  </message>
-  <message>
-   <source>{get} with itself</source>
-   <translation>{get} mit sich selbst</translation>
   </message>
   <message>
    <source>no picture</source>
