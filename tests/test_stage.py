@@ -243,4 +243,12 @@ def test_defaults_by_kind_and_what_follows_a_blend():
     assert with_blend(cut, "Translucent") == default_material("glass")
     by_hand = with_blend(Material(depth_write=True, group="Front"), "Additive")
     assert (by_hand.depth_write, by_hand.group) == (True, "Front")
+    # Through Solid, for which depth write is usual, and back: what was set by hand is there again.
+    for way in (("Solid", "Translucent"), ("Cutout", "Solid", "Additive", "Translucent")):
+        for made in (Material(depth_write=True), Material(depth_write=True, group="Solid"), Material(group="Front")):
+            gone = made
+            for blend in way:
+                gone = Material.model_validate(with_blend(gone, blend).model_dump())
+            assert gone == made
+    assert "by_hand" not in Material(depth_write=True).model_dump()
     assert build_chain(np.zeros((1, 1, 4), np.float32)).levels == 1

@@ -141,6 +141,7 @@ RARE = frozenset(
         "dither",
         "breakup",
         "on_surface",
+        "by_hand",
     }
 )
 """Settings of a material that the file holds only where they are not as usual."""
@@ -222,6 +223,9 @@ class Material(BaseModel):
     dither: Dither = Field(default_factory=Dither)
     breakup: Breakup = Field(default_factory=Breakup)
     on_surface: OnSurface = Field(default_factory=OnSurface)
+    by_hand: tuple[Literal["depth_write", "group"], ...] = Field(
+        (), description="What was set by hand, and is what is usual for the present blend only by the way."
+    )
 
     def sources(self) -> dict[str, Sourced]:
         """Everything that may be read from a picture, by name: inputs of the surface, the ``mask`` that eats into it."""
@@ -263,13 +267,18 @@ def with_blend(material: Material, blend: BlendName) -> Material:
     """Change the blend and carry along what is usual for it.
 
     Depth write and draw group follow only where they stand at what is usual
-    for the present blend; what the artist has set by hand stays. A see-through
-    decal keeps its group.
+    for the present blend; what the artist has set by hand stays, also on the way
+    through blends for which it is usual. A see-through decal keeps its group.
     """
     old, new = BLENDS[material.blend], BLENDS[blend]
     change: dict[str, object] = {"blend": blend}
-    if material.depth_write == old.writes_depth:
-        change["depth_write"] = new.writes_depth
-    if material.group == old.group:
-        change["group"] = new.group
-    return material.model_copy(update=change)
+    by_hand = []
+    for name, was, usual in (
+        ("depth_write", old.writes_depth, new.writes_depth),
+        ("group", old.group, new.group),
+    ):
+        if getattr(material, name) == was and name not in material.by_hand:
+            change[name] = usual
+        elif getattr(material, name) == usual:
+            by_hand.append(name)
+    return material.model_copy(update={**change, "by_hand": tuple(by_hand)})

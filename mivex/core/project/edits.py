@@ -76,6 +76,9 @@ def set_fields(doc: Document, overlay_id: str, part: str, **values: Any) -> Docu
         target: Any = getattr(o, part) if part else o
         if part == "material" and "blend" in values:
             target = with_blend(target, values["blend"])
+        elif part == "material" and values.keys() & set(target.by_hand):
+            # Set anew: from now on it counts by whether it is what is usual.
+            target = target.model_copy(update={"by_hand": tuple(k for k in target.by_hand if k not in values)})
         fresh = revalidated(target, **values)
         return o.model_copy(update={part: fresh}) if part else fresh
 

@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from mivex.core.base.kept import memoized_on, serial
 from mivex.core.base.lazy import Lazy
 from mivex.core.picture.texture import Texture
-from mivex.core.pixels.blends import BLENDS
+from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Evaluator
@@ -43,12 +43,19 @@ cv2 = Lazy("cv2")
 
 def _stands(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None) -> NDArray[np.float64]:
     """The point that an overlay's distance is taken of, as its material says; see `Material.distance`."""
-    by = overlay.material.distance
-    if by == "nearest":
-        mesh = placing.mesh(placing.framed(place, texture.extent), view, texture.pivot, world)
-        return nearest_point(mesh, view.eye)
-    places = overlay.places if by == "object" else (place,)
-    return np.mean([placing.middle(placing.framed(p, texture.extent), view, texture.pivot, world) for p in places], axis=0)
+    if overlay.material.distance == "object":
+        return np.array(_middle_of_all(overlay, texture, view, world))
+    framed = placing.framed(place, texture.extent)
+    if overlay.material.distance == "nearest":
+        return nearest_point(placing.mesh(framed, view, texture.pivot, world), view.eye)
+    return placing.middle(framed, view, texture.pivot, world)
+
+
+def _middle_of_all(overlay: Overlay, texture: Texture, view: View, world: World | None) -> tuple[float, float, float]:
+    """The point that the distance is taken of where it is measured by the whole object: the mean of its placements."""
+    rows = [placing.middle(placing.framed(p, texture.extent), view, texture.pivot, world) for p in overlay.places]
+    x, y, z = np.mean(rows, axis=0).tolist()
+    return x, y, z
 
 
 def meshes_read(doc: Document) -> list[str]:
@@ -97,7 +104,8 @@ def overlay_draw(
     world: World | None = None,
 ) -> DrawCall:
     """What one placement of an overlay puts on the stage; ``textures`` are those that its material may read."""
-    return _drawn(overlay, place, Pictures(texture, textures or {}), view, world)
+    order = order_key(overlay.material, _stands(overlay, place, texture, view, world), view.eye)
+    return replace(_drawn(overlay, place, Pictures(texture, textures or {}), view, world), order=order)
 
 
 def lasting_mesh(overlay: Overlay, place: Place, texture: Texture, world: World) -> Mesh:
@@ -144,6 +152,7 @@ def mesh_of(overlay: Overlay, place: Place, texture: Texture, view: View, world:
 
 
 def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world: World | None) -> DrawCall:
+    """One placement, all but when it comes: that changes with the eye while everything else stays."""
     m, texture = flowing(overlay.material, view.time), pictures.own
     shown = frame_at(overlay, place, texture, view.time)
     coat = shading_inputs(m, pictures)
@@ -154,7 +163,7 @@ def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world
         mesh_of(overlay, place, texture, view, world, shown),
         coat,
         m,
-        order_key(m, _stands(overlay, place, texture, view, world), view.eye),
+        (GROUPS.index(m.group), m.nudge, 0.0),
         owner=overlay.id,
         part=str(_number(overlay, place)),
     )
@@ -239,16 +248,17 @@ class Scene:
             moves = bool(texture.traits.cells or o.material.flow.strength > 0)
             if same and not moves:
                 continue
+            # Once for all placements: for each anew it would grow with the square of their number.
+            whole = _middle_of_all(o, texture, view, world) if o.material.distance == "object" and o.places else None
             for p in o.places:
                 if isinstance(p, MeshPlace) and p.path not in world.meshes:
                     continue
                 # The order goes by the distance from the eye; a billboard turns with the camera besides.
                 seen = (view.camera.yaw, view.camera.pitch) if isinstance(p, BillboardPlace) else ()
                 read = tuple(serial(t) if (t := textures.get(k)) is not None else 0 for k in read_by(o.material))
-                others = o.places if o.material.distance == "object" else ()
                 frame = (frame_at(o, p, texture, view.time), o.sheet) if texture.traits.cells or o.sheet.hull else ()
                 flows = view.time if o.material.flow.strength > 0 else 0.0
-                shape = (o.id, o.name, o.material, p, serial(texture), read, seen, serial(world), others, frame, flows)
+                shape = (o.id, o.name, o.material, p, serial(texture), read, seen, serial(world), frame, flows)
 
                 def make(o: Overlay = o, p: Place = p, texture: Texture = texture) -> tuple[DrawCall, object]:
                     pictures = Pictures(texture, textures)
@@ -260,13 +270,15 @@ class Scene:
                     texture: Texture = texture,
                     shape: tuple[object, ...] = shape,
                     make: Callable[[], tuple[DrawCall, object]] = make,
+                    whole: tuple[float, float, float] | None = whole,
                 ) -> tuple[DrawCall, object]:
                     # Mesh, pictures and mask stay; only when it comes changes with the eye.
                     drawn = self._keep(self._shapes, shape, make)
-                    order = order_key(o.material, _stands(o, p, texture, view, world), view.eye)
+                    at = _stands(o, p, texture, view, world) if whole is None else np.array(whole)
+                    order = order_key(o.material, at, view.eye)
                     return replace(drawn, order=order), self._shapes[shape][1]
 
-                drawn = self._keep(self._kept, (shape, tuple(view.eye)), placed)
+                drawn = self._keep(self._kept, (shape, tuple(view.eye), whole), placed)
                 (rows if moves else found).append(drawn)
         if same and self._still is not None:
             found, marks = self._still[1], self._still[2]

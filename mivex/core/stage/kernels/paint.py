@@ -207,7 +207,7 @@ def row_full(frame, light, draw, poly, value, y, x0, first, last, surface, hold,
             )
             continue
         if surface:
-            accumulate_surface(draw, source, hold, surface + np.uint64((x0 + i) * 64))
+            accumulate_surface(frame, light, draw, source, hold, surface + np.uint64((x0 + i) * 64), x0 + i, y)
         else:
             to = colour + np.uint64(i * 16)
             before = load4(to)

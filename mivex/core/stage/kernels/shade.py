@@ -27,7 +27,7 @@ from mivex.core.pixels.kernels.lanes import (
     store4,
     with_last4,
 )
-from mivex.core.pixels.kernels.merge import contribution4, joined4
+from mivex.core.pixels.kernels.merge import blend4, contribution4, joined4
 from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.effects import (
     BROKEN,
@@ -283,13 +283,34 @@ def lit_fragment(frame, light, source, hold, iw, x, y):
 
 
 @kernel
-def accumulate_surface(draw, source, hold, at):
+def lit_surface(frame, light, at, x, y):
+    """What is seen of the surface at address ``at``, that of pixel ``x, y``: its light, and the picture's alpha."""
+    third, share = load4(at + np.uint64(32)), load4(at + np.uint64(48))
+    out = third
+    if red4(share) + green4(share) + blue4(share) > np.float32(0):
+        iw = load1(frame.depth + np.uint64(y * frame.width + x) * np.uint64(4))
+        place, view = _eye(frame, iw, x, y)
+        first, second = load4(at), load4(at + np.uint64(16))
+        n = (red4(second), green4(second), blue4(second))
+        lit = lit4(light, n, view, place, first, last4(first), last4(second), last4(third))
+        out = fma4(lit, share, third)
+    return with_last4(out, last4(share))
+
+
+@kernel
+def accumulate_surface(frame, light, draw, source, hold, at, x, y):
     """Lay a fragment on a surface that is still to be lit.
 
     A lit one of a decal, or an opaque one, changes what the surface is; anything else adds to its glow, and covers
     it, exactly as its blend does.
     """
     one = np.float32(1)
+    if frame.display and draw.blend > DITHERED and not draw.decal:
+        # On display values light is no sum of its shares: what is below has to be lit before it is covered.
+        seen = blend4(frame.display, draw.blend, source, lit_surface(frame, light, at, x, y), draw.tint[3])
+        store4(at + np.uint64(32), with_last4(seen, load1(at + np.uint64(44))))
+        store4(at + np.uint64(48), with_last4(splat4(np.float32(0)), last4(seen)))
+        return
     add, keep = contribution4(draw.blend, source, draw.tint[3])
     below = load4(at + np.uint64(48))
     alpha = last4(add) + (last4(below) if draw.blend >= ADDITIVE else last4(below) * last4(keep))
@@ -335,19 +356,8 @@ def accumulate_surface(draw, source, hold, at):
 def light_up(frames, lights, box, surfaces):
     """Light the surfaces of a box of the picture, and write what is seen of them."""
     frame, light = frames[0], lights[0]
-    zero = np.float32(0)
     at = np.uint64(surfaces.ctypes.data)
     for y in range(box[0], box[1]):
         for x in range(box[2], box[3]):
-            i = np.uint64(y * frame.width + x)
             s = at + np.uint64(((y - box[0]) * frame.width + x) * 64)
-            third, share = load4(s + np.uint64(32)), load4(s + np.uint64(48))
-            out = third
-            if red4(share) + green4(share) + blue4(share) > zero:
-                iw = load1(frame.depth + i * np.uint64(4))
-                place, view = _eye(frame, iw, x, y)
-                first, second = load4(s), load4(s + np.uint64(16))
-                n = (red4(second), green4(second), blue4(second))
-                lit = lit4(light, n, view, place, first, last4(first), last4(second), last4(third))
-                out = fma4(lit, share, third)
-            store4(frame.colour + i * np.uint64(16), with_last4(out, last4(share)))
+            store4(frame.colour + np.uint64(y * frame.width + x) * np.uint64(16), lit_surface(frame, light, s, x, y))
