@@ -19,6 +19,7 @@ from mivex.core.material.material import DISTANCES, Material, with_blend
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.edits import FrozenEdit, SetFields
 from mivex.core.project.variants import synced
+from mivex.core.scene.draw_calls import Scene
 from mivex.core.scene.snapshot import SceneSnapshot
 from mivex.core.stage.adviser import SEEN, SLIGHT
 from mivex.core.stage.camera import Camera, View
@@ -273,14 +274,14 @@ def _tried(
     stop: Callable[[], bool],
 ) -> tuple[Remedy, ...]:
     """Render each remedy of each overlay; those that gain something."""
-    views = [View(c, *size) for c in cameras]
+    views = [(View(c, *size), Scene()) for c in cameras]
 
     def pictures(d: Document) -> tuple[list[NDArray[np.int16]], float]:
         exact, errors = [], []
-        for v in views:
+        for v, scene in views:
             if stop():
                 raise Stopped
-            draws = stage.draws(v, d)
+            draws = scene.draws(d, stage.textures, v, stage.meshes)
             seen = display_codes(draw_all(draws, v, d.lighting), d.lighting).astype(np.int16)
             exact.append(display_codes(draw_exact(draws, v, d.lighting), d.lighting).astype(np.int16))
             errors.append(float(np.abs(seen - exact[-1]).mean()))

@@ -14,7 +14,7 @@ from mivex.core.base.messages import Message
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.variants import synced
-from mivex.core.scene.draw_calls import build_environment
+from mivex.core.scene.draw_calls import Scene, build_environment
 from mivex.core.scene.snapshot import SceneSnapshot
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.adviser import SLIGHT, Advice, advise
@@ -27,6 +27,8 @@ SIZE = (320, 200)
 """Pixels of a picture that is judged."""
 FEW, VERY_FEW = 8, 4
 """Of so many overlays one, and two, changes are tried by rendering each."""
+MANY, SURE = 16, 4
+"""Of more changes than ``MANY``, one that gained ``SURE`` times what counts as nothing is not tried again."""
 
 
 @dataclass(frozen=True)
@@ -102,12 +104,15 @@ class OrderEvaluator:
 
     def __init__(self, stage: SceneSnapshot, size: tuple[int, int] = SIZE) -> None:
         self.stage, self.size = stage, size
+        # One scene a camera: between two documents all that did not change stands ready as that camera sees it.
+        self._scenes: dict[Camera, Scene] = {}
         self._exact: dict[Camera, NDArray[np.int16]] = {}
 
     def error(self, doc: Document, camera: Camera) -> float:
         """The error of a document's order as a camera sees it."""
         view = View(camera, *self.size)
-        draws = self.stage.draws(view, doc)
+        scene = self._scenes.setdefault(camera, Scene())
+        draws = scene.draws(doc, self.stage.textures, view, self.stage.meshes)
         if camera not in self._exact:
             self._exact[camera] = display_codes(draw_exact(draws, view, doc.lighting), doc.lighting).astype(np.int16)
         seen = display_codes(draw_all(draws, view, doc.lighting), doc.lighting).astype(np.int16)
@@ -174,11 +179,15 @@ def _pruned(
     tell: Callable[[float], object],
 ) -> tuple[_Tried, dict[str, float]]:
     """Leave out one change after the other while the error stays within ``most``; what each that is left gains."""
+    gains: dict[str, float] = {}
     while True:
-        gains, fewer = {}, chosen
+        had, gains, fewer = gains, {}, chosen
         parts = [(k, None) for k in chosen.nudges] + [(f"{c.overlay} {c.setting}", c) for c in chosen.settings]
         for k, (key, change) in enumerate(parts):
             tell(k / len(parts))
+            if len(parts) > MANY and had.get(key, 0.0) > SURE * SLIGHT:
+                gains[key] = had[key]
+                continue
             nudges = {i: v for i, v in fewer.nudges.items() if change is not None or i != key}
             tried = judged(nudges, [c for c in fewer.settings if c is not change])
             if tried.error <= most:
@@ -251,11 +260,17 @@ def propose(
     settings = _candidates(doc)
     best, advice, errors = found(settings, 0.1, 0.5)
 
-    def judged(nudges: dict[str, int], some: Sequence[Change]) -> _Tried:
-        if stop():
-            raise Stopped
+    def judged(nudges: dict[str, int], some: Sequence[Change], most: float = np.inf) -> _Tried:
         made = applied(doc, nudges, some)
-        errors = first if made == doc else [judge.error(made, c) for c in cameras]
+        errors = first if made == doc else []
+        for c in () if made == doc else cameras:
+            if stop():
+                raise Stopped
+            errors.append(judge.error(made, c))
+            # No error is below zero: what is too large already becomes no smaller by the other cameras.
+            if sum(errors) > most * len(cameras):
+                errors = [np.inf]
+                break
         return _Tried(nudges, tuple(some), made, errors)
 
     old = {o.id: o.material.nudge for o in doc.overlays}
@@ -264,7 +279,8 @@ def propose(
     tries = [_Tried({}, (), doc, first), _Tried(changed, tuple(settings), best, errors)]
     # What stands, all level, the model's order; and each single change that undoes what was set by hand.
     tries += [judged(level, ()), judged(level, settings)] if level else []
-    tries += [judged({k: 0}, ()) for k in level] if len(level) > 1 else []
+    for k in level if len(level) > 1 else ():
+        tries.append(judged({k: 0}, (), min(t.error for t in tries) + SLIGHT))
     tries += [judged({}, (c,)) for c in settings] + ([judged({}, settings)] if len(settings) > 1 else [])
     least = min(t.error for t in tries) + SLIGHT
     chosen = min((t for t in tries if t.error <= least), key=lambda t: (t.count, t.error))
