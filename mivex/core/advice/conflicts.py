@@ -274,11 +274,11 @@ def _tried(
     stop: Callable[[], bool],
 ) -> tuple[Remedy, ...]:
     """Render each remedy of each overlay; those that gain something."""
-    views = [(View(c, *size), Scene()) for c in cameras]
+    views, scene = [View(c, *size) for c in cameras], Scene(2 * len(cameras))
 
     def pictures(d: Document) -> tuple[list[NDArray[np.int16]], float]:
         exact, errors = [], []
-        for v, scene in views:
+        for v in views:
             if stop():
                 raise Stopped
             draws = scene.draws(d, stage.textures, v, stage.meshes)

@@ -102,17 +102,16 @@ class OrderEvaluator:
     Exact order is drawn once a camera: neither nudges nor what `_candidates` changes touch it.
     """
 
-    def __init__(self, stage: SceneSnapshot, size: tuple[int, int] = SIZE) -> None:
+    def __init__(self, stage: SceneSnapshot, size: tuple[int, int] = SIZE, cameras: int = 1) -> None:
         self.stage, self.size = stage, size
-        # One scene a camera: between two documents all that did not change stands ready as that camera sees it.
-        self._scenes: dict[Camera, Scene] = {}
+        # All that does not change between two documents stays ready as each of the cameras sees it.
+        self._scene = Scene(2 * cameras)
         self._exact: dict[Camera, NDArray[np.int16]] = {}
 
     def error(self, doc: Document, camera: Camera) -> float:
         """The error of a document's order as a camera sees it."""
         view = View(camera, *self.size)
-        scene = self._scenes.setdefault(camera, Scene())
-        draws = scene.draws(doc, self.stage.textures, view, self.stage.meshes)
+        draws = self._scene.draws(doc, self.stage.textures, view, self.stage.meshes)
         if camera not in self._exact:
             self._exact[camera] = display_codes(draw_exact(draws, view, doc.lighting), doc.lighting).astype(np.int16)
         seen = display_codes(draw_all(draws, view, doc.lighting), doc.lighting).astype(np.int16)
@@ -243,7 +242,7 @@ def propose(
     stop, tell : callable
         Asked between pieces of work; told the share that is done.
     """
-    doc, judge = stage.doc, OrderEvaluator(stage, size)
+    doc, judge = stage.doc, OrderEvaluator(stage, size, len(cameras))
     first = [judge.error(doc, c) for c in cameras]
     before = float(np.mean(first))
 

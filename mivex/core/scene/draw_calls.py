@@ -1,6 +1,6 @@
 """From a document and its evaluated pictures to what the stage draws: the one module that knows both."""
 
-from collections import OrderedDict
+from collections import OrderedDict, deque
 from collections.abc import Callable, Mapping
 from dataclasses import replace
 from typing import Any
@@ -206,16 +206,22 @@ def codes_of(drawn: Buffers, doc: Document) -> NDArray[np.uint8]:
 
 
 class Scene:
-    """Turns documents into draws, and gives the same objects again for whatever has not changed."""
+    """Turns documents into draws, and gives the same objects again for whatever has not changed.
 
-    def __init__(self) -> None:
-        # Only what the last two pictures needed: each entry holds on to textures and meshes.
+    Parameters
+    ----------
+    pictures : int
+        How many pictures back something may have been needed last: more than one camera asks in turn.
+    """
+
+    def __init__(self, pictures: int = 2) -> None:
+        # Only what the last pictures needed: each entry holds on to textures and meshes.
         self._kept: dict[object, tuple[DrawCall, object]] = {}
         self._shapes: dict[object, tuple[DrawCall, object]] = {}
         self._flows = EmitterSimulations()
         self._still: tuple[tuple[Any, ...], list[DrawCall], set[object]] | None = None
         self._now: set[object] = set()
-        self._before: set[object] = set()
+        self._before: deque[set[object]] = deque(maxlen=pictures - 1)
 
     def _keep(
         self, table: dict[object, tuple[DrawCall, object]], key: object, make: Callable[[], tuple[DrawCall, object]]
@@ -227,9 +233,10 @@ class Scene:
 
     def _forget(self) -> None:
         for table in (self._kept, self._shapes):
-            for key in table.keys() - self._now - self._before:
+            for key in table.keys() - self._now.union(*self._before):
                 del table[key]
-        self._before, self._now = self._now, set()
+        self._before.append(self._now)
+        self._now = set()
 
     def draws(
         self, doc: Document, textures: Mapping[str, Texture], view: View, meshes: Mapping[str, Mesh] | None = None
