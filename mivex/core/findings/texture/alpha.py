@@ -195,8 +195,8 @@ def _inverted(subject: Subject) -> list[Finding]:
 def cut_soft(alpha: Floats, faintest: float = FAINTEST) -> tuple[Mask, Mask, Mask, Mask]:
     """Border texels (top, bottom, left, right) where soft alpha runs out of the picture.
 
-    A texel counts where it is neither faint nor solid and its alpha goes on inwards about
-    as it is: the outline of a hard shape that merely touches the border climbs at once.
+    A texel counts where it is neither faint nor solid and the alpha of the next two texels inwards
+    differs little from its own. At the outline of a hard shape that touches the border it rises at once.
     """
 
     def side(rows: Floats) -> Mask:
