@@ -242,7 +242,7 @@ def propose(
     stop, tell : callable
         Asked between pieces of work; told the share that is done.
     """
-    doc, judge = stage.doc, OrderEvaluator(stage, size, len(cameras))
+    doc, judge = stage.doc, OrderEvaluator(stage, size, max(1, len(cameras)))
     first = [judge.error(doc, c) for c in cameras]
     before = float(np.mean(first))
 
