@@ -224,7 +224,7 @@ class Material(BaseModel):
     breakup: Breakup = Field(default_factory=Breakup)
     on_surface: OnSurface = Field(default_factory=OnSurface)
     by_hand: tuple[Literal["depth_write", "group"], ...] = Field(
-        (), description="What was set by hand, and is what is usual for the present blend only by the way."
+        (), description="Settings that the artist set by hand although they are the usual ones of the present blend."
     )
 
     def sources(self) -> dict[str, Sourced]:

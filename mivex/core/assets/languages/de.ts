@@ -4492,6 +4492,10 @@
    <translation>Jenseits des Rands wiederholt sich die Textur; aus hält den Randtexel.</translation>
   </message>
   <message>
+   <source>Settings that the artist set by hand although they are the usual ones of the present blend.</source>
+   <translation>Einstellungen, die von Hand gesetzt wurden, obwohl sie die üblichen der jetzigen Mischung sind.</translation>
+  </message>
+  <message>
    <source>First</source>
    <translation>Erstes</translation>
   </message>
