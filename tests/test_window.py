@@ -20,6 +20,7 @@ from mivex.ui.fields.editors import CurveEdit, LevelsEdit
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.forms import shown_keys
 from mivex.ui.fields.ramp import RampEdit
+from mivex.ui.session.recent import recent_projects
 from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.files import guess_kind
 
@@ -143,7 +144,7 @@ def test_unsaved_work_is_asked_about_and_kept_aside(window, tmp_path, small_demo
     window.new()
     assert not window.recovery.keeper.file.exists()
     assert window.session.doc.overlays == () and window.session.saved
-    assert str(path.resolve()) in window.session.recent()
+    assert str(path.resolve()) in recent_projects()
 
 
 def test_every_control_says_what_it_changes_and_does_change_something(window, small_demo):

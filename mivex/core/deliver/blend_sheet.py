@@ -128,6 +128,24 @@ def frames_words(o: Overlay, texture: Texture, outlines: list[Hull] | None) -> d
     return {"play": o.sheet.play, "rate": o.sheet.rate, "blend": o.sheet.blend, "frames": frames}
 
 
+def _recipe_words(o: Overlay, texture: Texture) -> dict[str, Any]:
+    """What the recipe makes that a receiver has to know: packing, signed distance, coverage held by the mip levels."""
+    on = {s.step: s for s in o.steps if s.on}
+    more: dict[str, Any] = {}
+    if isinstance(pack := on.get("pack"), Pack):
+        more["packing"] = {"name": pack.name} | {c: getattr(pack, c).name for c in CHANNELS}
+    if isinstance(sdf := on.get("signed-distance"), SignedDistance):
+        more["signed_distance"] = {"spread_texels": sdf.spread, "outline": 0.5}
+    if isinstance(kept := on.get("keep-coverage"), KeepCoverage):
+        plain = build_chain(texture.linear)
+        more["mip_coverage"] = {
+            "cutoff": kept.cutoff,
+            "held_by_levels": texture.coverage > 0,
+            "best_single_cutoff": best_cutoff(plain, kept.cutoff),
+        }
+    return more
+
+
 def blend_sheet(
     o: Overlay,
     texture: Texture,
@@ -154,19 +172,7 @@ def blend_sheet(
     """
     m, main = o.material, rows[0]
     b, t = BLENDS[m.blend], main.texture
-    on = {s.step: s for s in o.steps if s.on}
-    more: dict[str, Any] = {}
-    if isinstance(pack := on.get("pack"), Pack):
-        more["packing"] = {"name": pack.name} | {c: getattr(pack, c).name for c in CHANNELS}
-    if isinstance(sdf := on.get("signed-distance"), SignedDistance):
-        more["signed_distance"] = {"spread_texels": sdf.spread, "outline": 0.5}
-    if isinstance(kept := on.get("keep-coverage"), KeepCoverage):
-        plain = build_chain(texture.linear)
-        more["mip_coverage"] = {
-            "cutoff": kept.cutoff,
-            "held_by_levels": texture.coverage > 0,
-            "best_single_cutoff": best_cutoff(plain, kept.cutoff),
-        }
+    more = _recipe_words(o, texture)
     if sheet := frames_words(o, texture, outlines):
         more["sheet"] = sheet
     if geometry:

@@ -62,6 +62,19 @@ def scene_subject(
     )
 
 
+def examine_whole(
+    doc: Document,
+    textures: dict[str, Texture],
+    meshes: dict[str, Mesh],
+    key: Hashable,
+    stop: Stop = lambda: False,
+) -> Result:
+    """Measure the whole scene, what moves in it too; in any thread."""
+    found = examine_scene(scene_subject(doc, textures, meshes, stop))
+    moving = examine_motion(MotionSubject(doc, textures, build_environment(doc, meshes), stop=stop))
+    return Result(SCENE, examined=key, findings=(*found, *moving))
+
+
 class Results:
     """Results by target, and what is due."""
 
@@ -304,19 +317,6 @@ class Results:
     def ready(self) -> bool:
         """Every overlay that can be prepared is there at full size, or is known not to work."""
         return not any(t.overlay for t, _ in self.due())
-
-    def examine_scene(
-        self,
-        doc: Document,
-        textures: dict[str, Texture],
-        meshes: dict[str, Mesh],
-        key: Hashable,
-        stop: Stop = lambda: False,
-    ) -> Result:
-        """Measure the whole scene; in any thread."""
-        found = examine_scene(scene_subject(doc, textures, meshes, stop))
-        moving = examine_motion(MotionSubject(doc, textures, build_environment(doc, meshes), stop=stop))
-        return Result(SCENE, examined=key, findings=(*found, *moving))
 
     def mesh_of(self, place: MeshPlace) -> Mesh | None:
         """The mesh of a placement's file with its UV sets, where it is read already."""

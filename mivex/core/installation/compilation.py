@@ -12,9 +12,12 @@ import time
 from collections.abc import Callable
 from pathlib import Path
 
+import numpy as np
+
 from mivex.core.base import compiled
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.messages import Message
+from mivex.core.base.types import Floats
 
 CORE = compiled.CORE
 MODULE = "mivex.core.installation.compilation"
@@ -58,158 +61,162 @@ def mark_ready() -> None:
     stamp.write_text(compiled.sources_mark())
 
 
-def _jobs() -> list[tuple[str, Callable[[], object]]]:
-    import numpy as np
-
+def _stage(values: Floats) -> None:
+    from mivex.core.material.material import Material
     from mivex.core.picture.texture import Texture
+    from mivex.core.project.document import Document, Overlay
+    from mivex.core.scene.draw_calls import render
+    from mivex.core.scene.stage_painter import StagePainter
+    from mivex.core.stage.camera import CAMERAS, View
+    from mivex.core.stage.placements_model import BillboardPlace
 
-    y, x = np.mgrid[:8, :8].astype(np.float32) / 7
-    values = np.stack([x, y, x * y, np.clip(x + y - 0.5, 0, 1)], axis=-1).astype(np.float32)
+    view = View(CAMERAS[0], 96, 64)
+    o = Overlay(id="a", name="a", material=Material(), places=(BillboardPlace(at=(0.0, 1.2, 1.0)),))
+    doc, textures = Document(overlays=(o,)), {"a": Texture(values)}
+    StagePainter().paint(doc, textures, view)
+    render(doc, textures, view)
 
-    def stage() -> None:
-        from mivex.core.material.material import Material
-        from mivex.core.project.document import Document, Overlay
-        from mivex.core.scene.draw_calls import render
-        from mivex.core.scene.stage_painter import StagePainter
-        from mivex.core.stage.camera import CAMERAS, View
-        from mivex.core.stage.placements_model import BillboardPlace
 
-        view = View(CAMERAS[0], 96, 64)
-        o = Overlay(id="a", name="a", material=Material(), places=(BillboardPlace(at=(0.0, 1.2, 1.0)),))
-        doc, textures = Document(overlays=(o,)), {"a": Texture(values)}
-        StagePainter().paint(doc, textures, view)
-        render(doc, textures, view)
+def _order(values: Floats) -> None:
+    from mivex.core.advice.inspection import Stage
+    from mivex.core.advice.order import propose
+    from mivex.core.material.effects import Erosion
+    from mivex.core.material.material import Material
+    from mivex.core.picture.texture import Texture
+    from mivex.core.project.document import Document, Overlay
+    from mivex.core.scene.draw_calls import draw_list, render
+    from mivex.core.scene.picking import pick
+    from mivex.core.stage.camera import CAMERAS, View
+    from mivex.core.stage.looks import LOOKS, look_at
+    from mivex.core.stage.mesh import crossing
+    from mivex.core.stage.placements_model import PanelPlace
 
-    def order() -> None:
-        from mivex.core.advice.inspection import Stage
-        from mivex.core.advice.order import propose
-        from mivex.core.material.effects import Erosion
-        from mivex.core.material.material import Material
-        from mivex.core.project.document import Document, Overlay
-        from mivex.core.scene.draw_calls import draw_list, render
-        from mivex.core.scene.picking import pick
-        from mivex.core.stage.camera import CAMERAS, View
-        from mivex.core.stage.looks import LOOKS, look_at
-        from mivex.core.stage.mesh import crossing
-        from mivex.core.stage.placements_model import PanelPlace
-
-        view = View(CAMERAS[0], 96, 64)
-        rows = tuple(
-            Overlay(
-                id=k,
-                name=k,
-                material=Material(blend=blend, erosion=Erosion(form="soft", amount=0.2)),
-                places=(PanelPlace(id=k, at=(0.0, 1.2, z), width=1.0, height=1.0),),
-            )
-            for k, z, blend in (("a", 1.0, "Translucent"), ("b", 1.3, "Dithered"), ("c", 1.6, "Premultiplied"))
+    view = View(CAMERAS[0], 96, 64)
+    rows = tuple(
+        Overlay(
+            id=k,
+            name=k,
+            material=Material(blend=blend, erosion=Erosion(form="soft", amount=0.2)),
+            places=(PanelPlace(id=k, at=(0.0, 1.2, z), width=1.0, height=1.0),),
         )
-        doc, textures = Document(overlays=rows), {o.id: Texture(values) for o in rows}
-        render(doc, textures, view, exact=True)
-        draws = draw_list(doc, textures, view)
-        pick(doc, draws, view, 48.0, 32.0)
-        crossing(draws[0].mesh, view.eye, view.ray(48.0, 32.0))
-        for look in LOOKS:
-            look_at(look, draws, view, doc.lighting)
-        propose(Stage(doc, textures, {}), doc.cameras[:1], size=(32, 20))
+        for k, z, blend in (("a", 1.0, "Translucent"), ("b", 1.3, "Dithered"), ("c", 1.6, "Premultiplied"))
+    )
+    doc, textures = Document(overlays=rows), {o.id: Texture(values) for o in rows}
+    render(doc, textures, view, exact=True)
+    draws = draw_list(doc, textures, view)
+    pick(doc, draws, view, 48.0, 32.0)
+    crossing(draws[0].mesh, view.eye, view.ray(48.0, 32.0))
+    for look in LOOKS:
+        look_at(look, draws, view, doc.lighting)
+    propose(Stage(doc, textures, {}), doc.cameras[:1], size=(32, 20))
 
-    def proofs() -> None:
-        from mivex.core.pixels.colour import to_display
-        from mivex.core.proof.flat import FlatView
-        from mivex.core.proof.histogram import histogram
-        from mivex.core.proof.layouts import draw_flat
 
-        draw_flat(Texture(values), FlatView(), 16, 16)
-        histogram(Texture(values))
-        to_display(Texture(values, bits=16).linear)
+def _proofs(values: Floats) -> None:
+    from mivex.core.picture.texture import Texture
+    from mivex.core.pixels.colour import to_display
+    from mivex.core.proof.flat import FlatView
+    from mivex.core.proof.histogram import histogram
+    from mivex.core.proof.layouts import draw_flat
 
-    def figures() -> None:
-        from mivex.core.picture.fringes import fringe_figures
-        from mivex.core.pixels.sampling import sample
+    draw_flat(Texture(values), FlatView(), 16, 16)
+    histogram(Texture(values))
+    to_display(Texture(values, bits=16).linear)
 
-        fringe_figures(Texture(values))
-        fringe_figures(Texture(values[:7]))
-        sample(Texture(values).mips, x, y, x, wrap=True)
 
-    def steps() -> None:
-        from mivex.core.picture.files import read_picture
-        from mivex.core.prepare import STEPS
-        from mivex.core.prepare.base import Context, Surface
-        from mivex.core.prepare.falloff import Stroke, brushed
-        from mivex.core.proof.samples import step_pictures
+def _figures(values: Floats) -> None:
+    from mivex.core.picture.fringes import fringe_figures
+    from mivex.core.picture.texture import Texture
+    from mivex.core.pixels.sampling import sample
 
-        for name in STEPS:
-            step_pictures(name, 16)
-        brushed((Stroke(points=((0.2, 0.2), (0.8, 0.5))),), 8, 8)
-        for params in ({}, {"method": "smooth"}):
-            STEPS["spread"].run(
-                Surface(values), STEPS["spread"].params.model_validate({"step": "spread", **params}), Context(read_picture)
-            )
+    fringe_figures(Texture(values))
+    fringe_figures(Texture(values[:7]))
+    sample(Texture(values).mips, values[..., 0], values[..., 1], values[..., 0], wrap=True)
 
-    def layers() -> None:
-        from mivex.core.layers.builds import all_builds, instance
-        from mivex.core.layers.model import ChannelSource, Layer, Stack, base_for
-        from mivex.core.layers.patterns import PATTERNS
-        from mivex.core.layers.strokes import PaintStroke, Tip
-        from mivex.core.project.document import Document, Overlay, Source
-        from mivex.core.project.evaluate import Evaluator
-        from mivex.core.project.looking import live_paint
-        from mivex.core.stage.baking import Probe, geometry_mask
-        from mivex.core.stage.mesh import quad
 
-        for p in PATTERNS.values():
-            p.draw(p.params(), 16, 16)
-        strokes = tuple(
-            PaintStroke(points=((0.2, 0.2, 1.0), (0.7, 0.6, 1.0)), tip=Tip(form=form), values={"opacity": 1.0})
-            for form in ("hard", "bristle")
+def _steps(values: Floats) -> None:
+    from mivex.core.picture.files import read_picture
+    from mivex.core.prepare import STEPS
+    from mivex.core.prepare.base import Context, Surface
+    from mivex.core.prepare.falloff import Stroke, brushed
+    from mivex.core.proof.samples import step_pictures
+
+    for name in STEPS:
+        step_pictures(name, 16)
+    brushed((Stroke(points=((0.2, 0.2), (0.8, 0.5))),), 8, 8)
+    for params in ({}, {"method": "smooth"}):
+        STEPS["spread"].run(
+            Surface(values), STEPS["spread"].params.model_validate({"step": "spread", **params}), Context(read_picture)
         )
-        row = Layer(id="p", cells={"opacity": ChannelSource(source="painted"), "colour": ChannelSource()}, strokes=strokes)
-        rows = (*(instance(b) for b in all_builds()[0].values()), row)
-        stack = Stack(base=base_for("glass"), rows=rows)
-        o = Overlay(name="o", source=Source(canvas=(24, 24), meaning="colour"), layers=stack)
-        evaluator = Evaluator()
-        evaluator.texture(o)
-        live = live_paint(evaluator, o, Document(overlays=(o,)), "p")
-        live.begin()
-        live.grow(strokes[0])
-        geometry_mask(quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0.0]])), Probe("facing"), (8, 8))
-
-    def motion() -> None:
-        from mivex.core.motion.curves import Curve
-        from mivex.core.motion.model import Effect, Emission, Emitter, Life
-        from mivex.core.project.document import Document, Overlay
-        from mivex.core.scene.playback import EmitterSimulations
-        from mivex.core.sheet.bleed import measure
-        from mivex.core.stage.camera import CAMERAS, View
-        from mivex.core.stage.dock import dock
-        from mivex.core.stage.surroundings import World
-
-        fall = Curve(points=((0.0, 1.0), (1.0, 0.0)))
-        life = Life(spin=fall, push=fall, gravity=1.0, drift=0.1, swirl=10.0, solids="bounce")
-        effect = Effect(name="e", parts=(Emitter(overlay="a", emission=Emission(rate=40.0), life=life),))
-        doc = Document(overlays=(Overlay(id="a", name="a"),), effects=(effect,))
-        EmitterSimulations().draws(doc, {"a": Texture(values)}, View(CAMERAS[0], 96, 64, 1.0), World(dock()))
-        measure(Texture(values, cells=((0.0, 0.0, 0.5, 1.0), (0.5, 0.0, 1.0, 1.0))))
-
-    return [
-        ("the stage", stage),
-        ("order", order),
-        ("motion", motion),
-        ("proofs", proofs),
-        ("figures", figures),
-        ("layers", layers),
-        ("every step", steps),
-    ]
 
 
+def _layers(values: Floats) -> None:
+    from mivex.core.layers.builds import all_builds, instance
+    from mivex.core.layers.model import ChannelSource, Layer, Stack, base_for
+    from mivex.core.layers.patterns import PATTERNS
+    from mivex.core.layers.strokes import PaintStroke, Tip
+    from mivex.core.project.document import Document, Overlay, Source
+    from mivex.core.project.evaluate import Evaluator
+    from mivex.core.project.looking import live_paint
+    from mivex.core.stage.baking import Probe, geometry_mask
+    from mivex.core.stage.mesh import quad
+
+    for p in PATTERNS.values():
+        p.draw(p.params(), 16, 16)
+    strokes = tuple(
+        PaintStroke(points=((0.2, 0.2, 1.0), (0.7, 0.6, 1.0)), tip=Tip(form=form), values={"opacity": 1.0})
+        for form in ("hard", "bristle")
+    )
+    row = Layer(id="p", cells={"opacity": ChannelSource(source="painted"), "colour": ChannelSource()}, strokes=strokes)
+    rows = (*(instance(b) for b in all_builds()[0].values()), row)
+    stack = Stack(base=base_for("glass"), rows=rows)
+    o = Overlay(name="o", source=Source(canvas=(24, 24), meaning="colour"), layers=stack)
+    evaluator = Evaluator()
+    evaluator.texture(o)
+    live = live_paint(evaluator, o, Document(overlays=(o,)), "p")
+    live.begin()
+    live.grow(strokes[0])
+    geometry_mask(quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0.0]])), Probe("facing"), (8, 8))
+
+
+def _motion(values: Floats) -> None:
+    from mivex.core.motion.curves import Curve
+    from mivex.core.motion.model import Effect, Emission, Emitter, Life
+    from mivex.core.picture.texture import Texture
+    from mivex.core.project.document import Document, Overlay
+    from mivex.core.scene.playback import EmitterSimulations
+    from mivex.core.sheet.bleed import measure
+    from mivex.core.stage.camera import CAMERAS, View
+    from mivex.core.stage.dock import dock
+    from mivex.core.stage.surroundings import World
+
+    fall = Curve(points=((0.0, 1.0), (1.0, 0.0)))
+    life = Life(spin=fall, push=fall, gravity=1.0, drift=0.1, swirl=10.0, solids="bounce")
+    effect = Effect(name="e", parts=(Emitter(overlay="a", emission=Emission(rate=40.0), life=life),))
+    doc = Document(overlays=(Overlay(id="a", name="a"),), effects=(effect,))
+    EmitterSimulations().draws(doc, {"a": Texture(values)}, View(CAMERAS[0], 96, 64, 1.0), World(dock()))
+    measure(Texture(values, cells=((0.0, 0.0, 0.5, 1.0), (0.5, 0.0, 1.0, 1.0))))
+
+
+JOBS: dict[str, Callable[[Floats], None]] = {
+    "the stage": _stage,
+    "order": _order,
+    "motion": _motion,
+    "proofs": _proofs,
+    "figures": _figures,
+    "layers": _layers,
+    "every step": _steps,
+}
+"""Each runs some of the kernels once, on a small picture of straight RGBA."""
 SHARES = (("the stage", "order", "layers"), ("proofs", "figures", "every step", "motion"))
 """Which process does what, in order."""
 
 
 def run_share(index: int) -> None:
     """Run one share's kernels once on something small, saying what is done; in a process of its own."""
-    jobs = dict(_jobs())
+    y, x = np.mgrid[:8, :8].astype(np.float32) / 7
+    values = np.stack([x, y, x * y, np.clip(x + y - 0.5, 0, 1)], axis=-1).astype(np.float32)
     for name in SHARES[index]:
-        jobs[name]()
+        JOBS[name](values)
         print(name, flush=True)
 
 

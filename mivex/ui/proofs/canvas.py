@@ -1,16 +1,19 @@
-"""What both proofs share: a picture drawn in the background at the size of the widget."""
+"""What both proofs share: a picture drawn in the background at the size of the widget, and painting on it."""
 
+import time
 from collections.abc import Callable
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
 from PySide6.QtCore import QRectF, Qt
-from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent, QResizeEvent
+from PySide6.QtGui import QColor, QImage, QMouseEvent, QPainter, QPaintEvent, QResizeEvent, QTabletEvent
 from PySide6.QtWidgets import QWidget
 
 from mivex.core.base.languages import tr
 from mivex.ui import theme
 from mivex.ui.session.worker import Workers
+from mivex.ui.tools.base import ToolDispatcher
 
 Pixels = NDArray[np.uint8]
 
@@ -88,3 +91,45 @@ class Canvas(QWidget):
     def resizeEvent(self, event: QResizeEvent) -> None:
         super().resizeEvent(event)
         self.redraw()
+
+
+class PaintableCanvas(Canvas):
+    """A canvas whose tools may paint a layer, or choose faces of a mesh.
+
+    Attributes
+    ----------
+    hand : ToolDispatcher
+        The tools, in the order in which they are asked who takes a press.
+    layer_painter
+        Paints the chosen layer; None before the window has set it.
+    stroke_end : (float, float) or None
+        Where the last stroke ended, as shares of the picture: a straight line begins there.
+    choose_face : callable or None
+        Takes the number of a face that was clicked; None while no faces are chosen.
+    """
+
+    hand: ToolDispatcher
+
+    def __init__(self, name: str, workers: Workers) -> None:
+        super().__init__(name, workers)
+        self.layer_painter: Any = None
+        self.stroke_end: tuple[float, float] | None = None
+        self.choose_face: Callable[[int], None] | None = None
+
+    @property
+    def on_layer(self) -> bool:
+        """A layer is being painted on."""
+        return self.layer_painter is not None and self.layer_painter.on
+
+    @property
+    def at_work(self) -> bool:
+        """A layer is painted on, or faces are chosen."""
+        return self.choose_face is not None or self.on_layer
+
+    def tabletEvent(self, event: QTabletEvent) -> None:
+        if self.layer_painter is not None:
+            self.layer_painter.pen = (float(event.pressure()), time.monotonic())
+        event.ignore()  # the mouse event that follows draws
+
+    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
+        self.hand.release()

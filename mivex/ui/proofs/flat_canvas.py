@@ -1,16 +1,12 @@
 """The picture of the flat proof: pan, zoom, before and after, handles, brush, values under the pointer."""
 
-import time
-from collections.abc import Callable
 from dataclasses import replace
-from typing import Any
 
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import (
     QImage,
     QMouseEvent,
     QPainter,
-    QTabletEvent,
     QWheelEvent,
 )
 
@@ -22,7 +18,7 @@ from mivex.core.proof.flat import FlatView, full_size
 from mivex.core.proof.layouts import draw_flat
 from mivex.core.stage.face_selection import face_at
 from mivex.core.stage.mesh import Mesh
-from mivex.ui.proofs.flat_marks import PictureMarks
+from mivex.ui.proofs.flat_viewport import FlatViewport
 from mivex.ui.proofs.layer_painter import shares
 from mivex.ui.session.worker import Workers
 from mivex.ui.tools.base import ToolDispatcher
@@ -33,11 +29,10 @@ from mivex.ui.tools.paint import FaceClick, LayerBrush
 from mivex.ui.tools.wires import Wires
 
 
-class FlatCanvas(PictureMarks):
+class FlatCanvas(FlatViewport):
     """The picture itself: pan, zoom, divider, values under the pointer."""
 
     hovered = Signal(object)  # a Message; as str it would lose its template
-    zoomed = Signal()
     picked = Signal(object)
     handle_moved = Signal(object)
     handle_released = Signal()
@@ -64,9 +59,6 @@ class FlatCanvas(PictureMarks):
         self.divider = 0.5
         self.picking = False
         self.pick_from: Texture | None = None
-        self.layer_painter: Any = None
-        self.stroke_end: tuple[float, float] | None = None
-        self.choose_face: Callable[[int], None] | None = None
         self.mesh: Mesh | None = None
         self.faces: frozenset[int] = frozenset()
         self.uv_set = 0
@@ -79,8 +71,6 @@ class FlatCanvas(PictureMarks):
         self._resting = QTimer(self, singleShot=True, interval=160)
         self._resting.timeout.connect(self._rest)
         self.marked: tuple[int, int, int, int] | None = None
-        # What the view is aimed at, kept when the widget changes size: everything, a place, or nothing.
-        self._aim: str | tuple[int, int, int, int] = "all"
         self.hand = ToolDispatcher(
             self,
             (TakeColour(), FaceClick(), OnUvs(), FitGrid(), LayerBrush(), Brush(), StepHandles(), Divider(), PanPicture()),
@@ -95,11 +85,6 @@ class FlatCanvas(PictureMarks):
             self.fit()
         else:
             self.redraw()
-
-    @property
-    def on_layer(self) -> bool:
-        """A layer is being painted on."""
-        return self.layer_painter is not None and self.layer_painter.on
 
     def set_compare(self, on: bool, mode: str) -> None:
         """Show before and after: ``divider``, ``beside`` or ``flicker``."""
@@ -119,55 +104,6 @@ class FlatCanvas(PictureMarks):
         self.old_side = not self.old_side
         self.redraw()
 
-    def fit(self) -> None:
-        """Show the whole picture."""
-        w, h = self.size_full
-        zoom = min((self.width() - 24) / w, (self.height() - 24) / h, 32.0)
-        self._zoom_to(max(zoom, 0.01), aim="all")
-
-    def _zoom_to(self, zoom: float, *, aim: str = "") -> None:
-        w, h = self.size_full
-        self._aim = aim
-        k = self.devicePixelRatioF()
-        self.set_view(
-            zoom=zoom, left=round((self.width() - w * zoom) / 2 * k) / k, top=round((self.height() - h * zoom) / 2 * k) / k
-        )
-
-    def actual(self) -> None:
-        """One texel to one pixel of the screen."""
-        self._zoom_to(1.0 / self.devicePixelRatioF())
-
-    @property
-    def screen_view(self) -> FlatView:
-        """The view in the screen's own pixels, in which the picture is drawn."""
-        # Layouts leave room for words; they are drawn in the widget's pixels.
-        k, v = self.devicePixelRatioF() if self.single else 1.0, self.view
-        return v if k == 1 else replace(v, zoom=v.zoom * k, left=v.left * k, top=v.top * k)
-
-    def go_to(self, place: tuple[int, int, int, int]) -> None:
-        """Bring a place in texels into view and mark it."""
-        x, y, w, h = place
-        self.marked = place
-        full = self.size_full
-        if w * h > 0.3 * full[0] * full[1]:
-            self.fit()
-            return
-        self._aim = place
-        zoom = min(self.width() / max(w * 4, 24), self.height() / max(h * 4, 24), 24.0)
-        zoom = max(zoom, min(self.width() / full[0], self.height() / full[1]) * 0.9)
-        self.set_view(
-            layout="single",
-            zoom=zoom,
-            left=self.width() / 2 - (x + w / 2) * zoom,
-            top=self.height() / 2 - (y + h / 2) * zoom,
-        )
-
-    def set_view(self, **values: object) -> None:
-        """Change what is shown."""
-        self.view = replace(self.view, **values)  # type: ignore[arg-type]
-        self.zoomed.emit()
-        self.redraw()
-
     def redraw(self) -> None:
         t = self.texture
         if t is None:
@@ -185,10 +121,7 @@ class FlatCanvas(PictureMarks):
 
     def resizeEvent(self, event) -> None:  # type: ignore[no-untyped-def]
         if self.texture is not None:
-            if self._aim == "all":
-                self.fit()
-            elif isinstance(self._aim, tuple):
-                self.go_to(self._aim)
+            self.aim_again()
         super().resizeEvent(event)
 
     def on_canvas(self, at: QPointF) -> tuple[float, float] | None:
@@ -226,11 +159,6 @@ class FlatCanvas(PictureMarks):
         spot = self.on_canvas(at)
         return -1 if spot is None or self.mesh is None else face_at(self.mesh, *spot, self.uv_set)
 
-    def tabletEvent(self, event: QTabletEvent) -> None:
-        if self.layer_painter is not None:
-            self.layer_painter.pen = (float(event.pressure()), time.monotonic())
-        event.ignore()  # the mouse event that follows draws
-
     def texel_at(self, at: QPointF) -> tuple[int, int] | None:
         """The texel of level 0 under a place, or None outside."""
         w, h = self.size_full
@@ -257,18 +185,13 @@ class FlatCanvas(PictureMarks):
         """Whether a press there takes the line between before and after."""
         return self.compare and self.single and self.mode == "divider" and abs(at.x() - self.width() * self.divider) < 7
 
-    def pan_to(self, left: float, top: float) -> None:
-        """Move the picture; from now on it stays where it is put."""
-        self._aim = ""
-        self.set_view(left=left, top=top)
-
     def mousePressEvent(self, event: QMouseEvent) -> None:
         self.hand.press(event)
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         at = event.position()
         self.pointer = at
-        if self.painting or (self.layer_painter is not None and self.layer_painter.on):
+        if self.painting or self.on_layer:
             self.update()
         if self.view.show == "lit" and self.single and not self.hand.busy:
             w, h = self.size_full
@@ -296,9 +219,6 @@ class FlatCanvas(PictureMarks):
             )
         )
 
-    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        self.hand.release()
-
     def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
         self.fit()
 
@@ -317,11 +237,3 @@ class FlatCanvas(PictureMarks):
             self.update()
             return
         self.zoom_by(factor, event.position())
-
-    def zoom_by(self, factor: float, at: QPointF) -> None:
-        """Zoom about a place on the widget."""
-        w, h = self.size_full
-        zoom = min(max(self.view.zoom * factor, 8 / max(w, h)), 128.0)
-        k = zoom / self.view.zoom
-        self._aim = ""
-        self.set_view(zoom=zoom, left=at.x() - (at.x() - self.view.left) * k, top=at.y() - (at.y() - self.view.top) * k)

@@ -1,7 +1,5 @@
 """What is drawn over the flat proof's picture: words, places, handles, tips, wires, before and after."""
 
-from typing import Any
-
 from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 
@@ -13,13 +11,13 @@ from mivex.core.proof.captions import labels
 from mivex.core.proof.flat import FlatView, full_size
 from mivex.core.stage.mesh import Mesh
 from mivex.ui import theme
-from mivex.ui.proofs.canvas import Canvas
+from mivex.ui.proofs.canvas import PaintableCanvas
 from mivex.ui.tools.grid import Cells, paint_cells
 from mivex.ui.tools.handles import Frame, draw_handles, draw_pivot, has_handles
 from mivex.ui.tools.wires import Wires, paint_frame
 
 
-class PictureMarks(Canvas):
+class PictureMarks(PaintableCanvas):
     """A canvas with a picture and what is marked on it.
 
     Attributes
@@ -46,7 +44,6 @@ class PictureMarks(Canvas):
     painting: bool
     brush: float
     pointer: QPointF
-    layer_painter: Any
     mesh: Mesh | None
     faces: frozenset[int]
     uv_set: int
@@ -128,7 +125,7 @@ class PictureMarks(Canvas):
             self._paint_wires(p)
         if self.cells is not None:
             paint_cells(p, self.cells, self.corner, self.on_screen, self.frame_now)
-        if self.layer_painter is not None and self.layer_painter.on and self.texture is not None:
+        if self.on_layer and self.texture is not None:
             self._paint_tip(p)
         if self.compare:
             self._paint_compare(p)

@@ -270,7 +270,7 @@ class FlatProof(QWidget):
             return _LAYOUT_WORDS[v.layout]
         if v.show == "lit":
             return "Move the pointer: the light follows it."
-        if self.canvas.layer_painter is not None and self.canvas.layer_painter.on:
+        if self.canvas.on_layer:
             return "Drag paints, right button clears, Shift goes straight, Ctrl+wheel: size."
         if self.look:
             return "Press the column's head again to leave this view."

@@ -1,14 +1,13 @@
 """The stage as it is drawn in the window: camera, picking, handles, painting."""
 
 import math
-import time
 from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
 import numpy as np
 from PySide6.QtCore import QPointF, QRectF, Qt, QTimer, Signal
-from PySide6.QtGui import QColor, QImage, QMouseEvent, QPainter, QPen, QPolygonF, QTabletEvent, QWheelEvent
+from PySide6.QtGui import QColor, QImage, QMouseEvent, QPainter, QPen, QPolygonF, QWheelEvent
 
 from mivex.core.base.types import Doubles
 from mivex.core.project.document import Overlay
@@ -22,7 +21,7 @@ from mivex.core.stage.placements_model import Place
 from mivex.core.stage.standing import seen_spots, stood
 from mivex.core.stage.surroundings import World
 from mivex.ui import theme
-from mivex.ui.proofs.canvas import Canvas
+from mivex.ui.proofs.canvas import PaintableCanvas
 from mivex.ui.proofs.scale import draw_scale
 from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
@@ -36,7 +35,7 @@ KNOB = 26.0
 """Distance of the turning knob from the outline, pixels."""
 
 
-class StageCanvas(Canvas):
+class StageCanvas(PaintableCanvas):
     """The picture of the stage and its handles."""
 
     moved = Signal()
@@ -56,9 +55,6 @@ class StageCanvas(Canvas):
         self.session, self.engine = session, engine
         self.camera: Camera = CAMERAS[0]
         self.painter = StagePainter()
-        self.layer_painter: Any = None
-        self.stroke_end: tuple[float, float] | None = None
-        self.choose_face: Callable[[int], None] | None = None
         self._pointer = QPointF(-99, -99)
         self.hand = ToolDispatcher(self, (Pan(), FaceClick(), LayerBrush(), Fire(), MoveEffect(), Placement(), Orbit()))
         self._shown: object = None
@@ -210,14 +206,14 @@ class StageCanvas(Canvas):
                 for dx, dy in ((1, 0), (-1, 0), (0, 1), (0, -1)):
                     p.drawLine(QPointF(x + 4 * dx, y + 4 * dy), QPointF(x + 14 * dx, y + 14 * dy))
         if self.lit and (o := self.session.doc.overlay(self.lit)) is not None:
-            self._light(p, o)
+            _outline_all(p, self, o)
         if self.seen_as != "colour" and self.found is not None:
             draw_scale(p, self.found, self.width(), self.height(), self.session.doc.overdraw)
         if self.choose_face is not None:
             return
         if self.effects_marked:
             paint_mark(p, self)
-        if self.layer_painter is not None and self.layer_painter.on:
+        if self.on_layer:
             p.setBrush(Qt.BrushStyle.NoBrush)
             for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
                 p.setPen(QPen(QColor(colour), width))
@@ -238,23 +234,6 @@ class StageCanvas(Canvas):
         for c in corners:
             p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7))
         p.drawEllipse(knob, 5, 5)
-
-    def _light(self, p: QPainter, o: Overlay) -> None:
-        """Outline the placements of an overlay."""
-        t = self.engine.get(o.id).texture
-        for place in o.places:
-            framed = placing.framed(place, t.extent) if t is not None else place
-            seen = self.view.on_screen(placing.outline(framed, self.view, t.pivot if t else (0.5, 0.5), self.world))
-            if (seen[:, 2] >= 0.05).all():
-                shape = QPolygonF([QPointF(float(x), float(y)) for x, y, _ in (*seen, seen[0])])
-                for colour, width in ((theme.CASING, 4.0), (theme.CHOSEN, 2.0)):
-                    p.setPen(QPen(QColor(colour), width))
-                    p.drawPolyline(shape)
-
-    @property
-    def at_work(self) -> bool:
-        """A layer is painted on, or faces are chosen."""
-        return self.choose_face is not None or (self.layer_painter is not None and self.layer_painter.on)
 
     def grip_at(self, at: QPointF) -> str:
         """Which handle of the selected placement is under a place: ``turn``, ``scale`` or none."""
@@ -302,21 +281,26 @@ class StageCanvas(Canvas):
         found = self.layer_painter.touch(self.view, at.x(), at.y())
         return -1 if found is None else int(found[2])
 
-    def tabletEvent(self, event: QTabletEvent) -> None:
-        if self.layer_painter is not None:
-            self.layer_painter.pen = (float(event.pressure()), time.monotonic())
-        event.ignore()  # the mouse event that follows draws
-
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         self._pointer = event.position()
-        if self.layer_painter is not None and self.layer_painter.on:
+        if self.on_layer:
             self.update()
         self.hand.move(event)
         if not self.hand.busy:
             self.pointed.emit(event.position().x(), event.position().y())
 
-    def mouseReleaseEvent(self, _event: QMouseEvent) -> None:
-        self.hand.release()
-
     def wheelEvent(self, event: QWheelEvent) -> None:
         self.look(zoom(self.camera, 1.12 ** (event.angleDelta().y() / 120)))
+
+
+def _outline_all(p: QPainter, canvas: StageCanvas, o: Overlay) -> None:
+    """Outline the placements of an overlay."""
+    t = canvas.engine.get(o.id).texture
+    for place in o.places:
+        framed = placing.framed(place, t.extent) if t is not None else place
+        seen = canvas.view.on_screen(placing.outline(framed, canvas.view, t.pivot if t else (0.5, 0.5), canvas.world))
+        if (seen[:, 2] >= 0.05).all():
+            shape = QPolygonF([QPointF(float(x), float(y)) for x, y, _ in (*seen, seen[0])])
+            for colour, width in ((theme.CASING, 4.0), (theme.CHOSEN, 2.0)):
+                p.setPen(QPen(QColor(colour), width))
+                p.drawPolyline(shape)

@@ -8,11 +8,12 @@ from PySide6.QtCore import QFileSystemWatcher, QObject, QTimer, Signal
 from mivex.core.base.errors import Stopped
 from mivex.core.base.log import sentence
 from mivex.core.base.messages import Message, joined
-from mivex.core.evaluation.results import MESH, Results
+from mivex.core.evaluation.results import MESH, Results, examine_whole
 from mivex.core.evaluation.targets import Result, Target
 from mivex.core.findings import Finding
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
+from mivex.core.project.file import PathsOf, absolute
 from mivex.core.scene.draw_calls import meshes_read
 from mivex.core.scene.material_binding import file_key, picture_files_read
 from mivex.core.scene.snapshot import SceneSnapshot
@@ -67,6 +68,7 @@ class Engine(QObject):
         self._prepare.busy.connect(self.busy)
         self._prepare.said.connect(self.progress)
         self._watch = QFileSystemWatcher(self)
+        self._paths_of = PathsOf()
         self._watched: set[str] = set()
         self._watch.fileChanged.connect(self._file_changed)
         self._settle = QTimer(self, singleShot=True, interval=250)
@@ -208,7 +210,7 @@ class Engine(QObject):
                     except Exception as e:
                         self._examine.complain(sentence(e, f"examining {overlay.name!r}"))
                 if scene is not None:
-                    report(results.examine_scene(doc, textures, meshes, scene, stopped))
+                    report(examine_whole(doc, textures, meshes, scene, stopped))
 
             self._examine.ask(None, work, halt=True)
 
@@ -219,7 +221,7 @@ class Engine(QObject):
     # Files ---------------------------------------------------------------------------------------
 
     def _watch_sources(self) -> None:
-        wanted = set(self.session.sources())
+        wanted = {absolute(path, self.session.folder) for path in self._paths_of(self.session.doc)}
         if wanted == self._watched:
             return
         have = set(self._watch.files())

@@ -6,15 +6,16 @@ from dataclasses import dataclass, replace
 from pathlib import Path
 from typing import Any
 
-from PySide6.QtCore import QObject, QSettings, Signal
+from PySide6.QtCore import QObject, Signal
 
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Evaluator
-from mivex.core.project.file import PathsOf, Stamp, absolute, open_project, relocated
+from mivex.core.project.file import Stamp, open_project, relocated
 from mivex.core.project.keeping import Lock, project_lock
 from mivex.core.project.layering import bakes_folder
 from mivex.core.project.variants import synced
 from mivex.ui.session.brush import Brush
+from mivex.ui.session.recent import remember_project
 from mivex.ui.session.refresher import Refresher
 from mivex.ui.session.worker import Workers
 
@@ -79,7 +80,6 @@ class Session(QObject):
         self._forward: list[tuple[Document, str]] = []
         self._saved = self.doc
         self._merge = ""
-        self._paths_of = PathsOf()
 
     @property
     def folder(self) -> str:
@@ -95,12 +95,6 @@ class Session(QObject):
     def saved(self) -> bool:
         """Whether the document is the one on disk, so that closing loses nothing."""
         return self.doc is self._saved or self.doc == self._saved
-
-    @property
-    def title(self) -> str:
-        """Name of the project, with a mark while it is unsaved."""
-        name = self.path.stem if self.path else "Untitled"
-        return name + (", open in another window too" if self.elsewhere else "") + ("" if self.saved else " •")
 
     def apply(self, label: str, edit: Edit, merge: str = "", select: Callable[[], str] | None = None) -> None:
         """Make an edit.
@@ -247,7 +241,7 @@ class Session(QObject):
         """
         self._start(doc, path, stamp, self._lock if lock is None and path is not None and path == self.path else lock)
         if path:
-            self._remember(path)
+            remember_project(path)
 
     def restore(self, doc: Document, path: Path | None, stamp: Stamp = UNSEEN, folder: str = "") -> None:
         """Take work that was kept aside; it counts as unsaved."""
@@ -291,22 +285,11 @@ class Session(QObject):
         self.path, self.stamp = made.path, made.stamp
         self.evaluator.folder, self.evaluator.bakes = new, bakes_folder(made.path)
         self._saved = made.written
-        self._remember(made.path)
+        remember_project(made.path)
         self._put(now)
 
-    def sources(self) -> list[str]:
-        """Absolute paths of every picture the project reads."""
-        return sorted({absolute(p, self.folder) for p in self._paths_of(self.doc)})
 
-    @staticmethod
-    def recent() -> list[str]:
-        """Projects opened lately, newest first."""
-        found: Any = QSettings("mivex", "mivex").value("recent", [])
-        rows = [found] if isinstance(found, str) else list(found or [])
-        return [str(r) for r in rows]
-
-    def _remember(self, path: Path) -> None:
-        rows = [str(path)] + [r for r in self.recent() if r != str(path)]
-        settings = QSettings("mivex", "mivex")
-        settings.setValue("recent", rows[:8])
-        settings.sync()
+def title_of(session: Session) -> str:
+    """Name of the open project, with a mark while it is unsaved."""
+    name = session.path.stem if session.path else "Untitled"
+    return name + (", open in another window too" if session.elsewhere else "") + ("" if session.saved else " •")

@@ -8,6 +8,7 @@ from PySide6.QtGui import QAction, QKeySequence
 from PySide6.QtWidgets import QMenu
 
 from mivex.core.base.languages import tr
+from mivex.ui import languages, theme
 from mivex.ui.stations import STATIONS
 
 
@@ -196,10 +197,34 @@ GESTURES: tuple[tuple[str, tuple[tuple[str, str], ...]], ...] = (
 """What the mouse does, and keys that belong to a field: the rest of the sheet."""
 
 
+def fill_languages(window: Any, menu: QMenu) -> None:
+    """Offer the languages; one is used from the next start on."""
+    menu.clear()
+    for key, words in languages.NAMES.items():
+        _offer(window, menu, words, languages.wanted() == key, lambda k=key: languages.choose(k))
+
+
+def fill_sizes(window: Any, menu: QMenu) -> None:
+    """Offer sizes of words and controls; one is used from the next start on."""
+    menu.clear()
+    for percent in theme.SIZES:
+        _offer(window, menu, f"{percent} %", theme.size_wanted() == percent, lambda p=percent: theme.choose_size(p))
+
+
+def _offer(window: Any, menu: QMenu, words: str, chosen: bool, take: Callable[[], None]) -> None:
+    def run() -> None:
+        take()
+        window.tell("Mivex will look so when it is started again.")
+
+    action = menu.addAction(tr(words), run)
+    action.setCheckable(True)
+    action.setChecked(chosen)
+
+
 OWN_MENUS: dict[str, Callable[[Any, QMenu], object]] = {
     "Recent": lambda w, menu: w.fill_recent(menu),
-    "Size of words and controls": lambda w, menu: w.fill_sizes(menu),
-    "Language": lambda w, menu: w.fill_languages(menu),
+    "Size of words and controls": fill_sizes,
+    "Language": fill_languages,
 }
 """Menus within menus, filled when they are opened."""
 

@@ -82,8 +82,8 @@ class Controls(Page):
         self.station = station
         self.setFixedWidth(STATIONS[station].width)
         self.set_painting(False)
-        self.region_part, self.painted_part, self.held_look = -1, -1, ""
-        self.second_by = ""
+        self.painted_part, self.held_look = -1, ""
+        self.faces.rest()
         self.look_wanted.emit("")
         self.refresh()
 

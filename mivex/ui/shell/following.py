@@ -80,10 +80,10 @@ class Following(FileActions):
         here = c.station == "layers" and o is not None
         if self.layer_painter.on and (not here or o is None or o.layers.row(self.session.row_id) is None):
             c.set_painting(False)
-        choosing = here and c.region_part >= 0
+        choosing = here and c.faces.part >= 0
         row = o.layers.row(self.session.row_id) if here and o is not None else None
         mesh = (
-            c.mesh()
+            c.faces.mesh()
             if choosing
             or (
                 here
@@ -97,23 +97,23 @@ class Following(FileActions):
         flat.mesh = mesh
         flat.uv_set = o.material.mapping.uv_set if o is not None else 0
         part = (
-            next((p for i, p in enumerate(row.mask.parts) if p.source == "region" and c.region_part in (i, -1)), None)
+            next((p for i, p in enumerate(row.mask.parts) if p.source == "region" and c.faces.part in (i, -1)), None)
             if row is not None
             else None
         )
         there = faces_of(part.faces, len(mesh.index)).tolist() if part is not None and mesh is not None else ()
         flat.faces = frozenset(there)
-        take = c.take_face if choosing and mesh is not None else None
-        laid = c.laid_place()
-        if c.station == "place" and c.second_by and laid is not None and o is not None:
+        take = c.faces.take if choosing and mesh is not None else None
+        laid = c.faces.laid_place()
+        if c.station == "place" and c.faces.second_by and laid is not None and o is not None:
             # The first set is shown: that is how the file has its faces.
             mesh = self.engine.results.meshes().get(laid.path)
             flat.mesh, flat.uv_set = mesh, 0
             flat.faces = frozenset(faces_of(laid.second.faces, len(mesh.index)).tolist() if mesh is not None else ())
-            take = c.take_second if mesh is not None else None
+            take = c.faces.take_second if mesh is not None else None
         flat.mapping = None
         flat.cells = self._cells() if c.station == "sheet" and o is not None else None
-        if c.station == "place" and not c.second_by and laid is not None and o is not None:
+        if c.station == "place" and not c.faces.second_by and laid is not None and o is not None:
             found = self.engine.results.meshes().get(laid.path)
             # What is unwrapped is drawn here once the stage has done so: the window does not compute.
             if found is not None and (laid.second.how == "file" or self.stage.canvas.image is not None):

@@ -11,7 +11,7 @@ from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, joined
 from mivex.core.project.keeping import Kept
 from mivex.ui.session.recovery import Recovery
-from mivex.ui.session.session import Session
+from mivex.ui.session.session import Session, title_of
 from mivex.ui.session.worker import Queue
 
 Then = Callable[[], object]
@@ -59,7 +59,7 @@ class LeavingActions(QMainWindow):
     def ask_unsaved(self) -> str:
         """Ask what becomes of unsaved work: ``save``, ``discard`` or ``keep`` working."""
         return self._ask(
-            Message("“{title}” has changes that are not saved.", title=self.session.title.removesuffix(" •")),
+            Message("“{title}” has changes that are not saved.", title=title_of(self.session).removesuffix(" •")),
             {"save": "Save", "discard": "Discard", "keep": "Keep working"},
             "save",
         )

@@ -16,6 +16,7 @@ from mivex.core.project.document import Document
 from mivex.core.project.file import ChangedOnDisk, Stamp, open_project, read_project, relocated, write_project
 from mivex.core.project.gathering import FOLDER, collected, found_again, missing, told, with_found
 from mivex.core.project.keeping import Kept, Lock, give_up, left_behind, project_lock
+from mivex.ui.session.recent import recent_projects
 from mivex.ui.session.session import Saving
 from mivex.ui.session.worker import LatestOnlyWorker, Queue, Work
 from mivex.ui.shell.earlier import EarlierSaves
@@ -155,7 +156,7 @@ class ProjectActions(LeavingActions):
     def fill_recent(self, menu: QMenu) -> None:
         """List the projects opened lately in the menu."""
         menu.clear()
-        rows = self.session.recent()
+        rows = recent_projects()
         for path in rows:
             menu.addAction(path, lambda p=path: self.open(p))
         if not rows:

@@ -1,13 +1,10 @@
 """The window: rack, track, proofs, controls, tray."""
 
-from collections.abc import Callable
-
 from PySide6.QtCore import Qt, QTimer
 from PySide6.QtWidgets import (
     QButtonGroup,
     QHBoxLayout,
     QLabel,
-    QMenu,
     QSplitter,
     QStackedWidget,
     QVBoxLayout,
@@ -19,7 +16,7 @@ from mivex.core.base.messages import Message, term
 from mivex.core.findings import likely
 from mivex.core.scene.stage_painter import StagePainter
 from mivex.demo import PROJECT
-from mivex.ui import languages, theme
+from mivex.ui import theme
 from mivex.ui.fields.line import FieldKeys, commit_typing
 from mivex.ui.proofs.flat_proof import FlatProof
 from mivex.ui.proofs.layer_painter import LayerPainter
@@ -29,7 +26,7 @@ from mivex.ui.proofs.stage_proof import StageProof
 from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.recovery import Recovery
-from mivex.ui.session.session import Session
+from mivex.ui.session.session import Session, title_of
 from mivex.ui.session.shipping import Shipping
 from mivex.ui.shell.actions import build_menus
 from mivex.ui.shell.build_sheet import BuildSheet, ask_pictures
@@ -222,7 +219,7 @@ class Window(Following):
 
     def _refresh(self) -> None:
         s = self.session
-        self.setWindowTitle(tr(Message("{title} — Mivex", title=term(s.title))))
+        self.setWindowTitle(tr(Message("{title} — Mivex", title=term(title_of(s)))))
         self.undo_action.setEnabled(bool(s.undo_label))
         self.redo_action.setEnabled(bool(s.redo_label))
         self.undo_action.setText(
@@ -340,27 +337,6 @@ class Window(Following):
         rows = self.session.doc.cameras
         at = next((i for i, c in enumerate(rows) if c == self.stage.canvas.camera), -1)
         self.stage.canvas.look(rows[(at + 1) % len(rows)])
-
-    def fill_languages(self, menu: QMenu) -> None:
-        """Offer the languages; one is used from the next start on."""
-        menu.clear()
-        for key, words in languages.NAMES.items():
-            self._offer(menu, words, languages.wanted() == key, lambda k=key: languages.choose(k))
-
-    def fill_sizes(self, menu: QMenu) -> None:
-        """Offer sizes of words and controls; one is used from the next start on."""
-        menu.clear()
-        for percent in theme.SIZES:
-            self._offer(menu, f"{percent} %", theme.size_wanted() == percent, lambda p=percent: theme.choose_size(p))
-
-    def _offer(self, menu: QMenu, words: str, chosen: bool, take: Callable[[], None]) -> None:
-        def run() -> None:
-            take()
-            self.tell("Mivex will look so when it is started again.")
-
-        action = menu.addAction(tr(words), run)
-        action.setCheckable(True)
-        action.setChecked(chosen)
 
     def end(self) -> None:
         """Stop every thread."""

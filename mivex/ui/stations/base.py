@@ -15,13 +15,10 @@ from mivex.core.material.material import default_material
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Step
 from mivex.core.prepare.key_colour import key_from_border
-from mivex.core.project import edits, layer_edits
+from mivex.core.project import edits
 from mivex.core.project.document import Overlay
-from mivex.core.project.layering import mesh_place
 from mivex.core.scene.playback import hull_key
 from mivex.core.sheet.bleed import Bleed
-from mivex.core.stage.face_selection import faces_of, faces_text, grown, picked
-from mivex.core.stage.placements_model import MeshPlace, SecondSet
 from mivex.ui.fields.fields import Field
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.hint import Hint
@@ -30,6 +27,7 @@ from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 from mivex.ui.stations.cells import cells_of
+from mivex.ui.stations.face_picker import FacePicker
 
 _ORDER = {"source": 0, "alpha": 1, "colour": 2, "edges": 3}
 
@@ -108,8 +106,7 @@ class Page(QWidget):
         self.scrolled = 0
         self.level_channel = "opacity"
         self.stroke_number = 1 << 30
-        self.region_part, self.region_by = -1, "island"
-        self.second_by = ""
+        self.faces = FacePicker(self)
         self.guesses: dict[tuple[str, str], Any] = {}
         self.cell_images: dict[tuple[str, str], Any] = {}
         self._cells_of: object = None
@@ -244,77 +241,11 @@ class Page(QWidget):
 
     def paint_part(self, part: int, on: bool) -> None:
         """Begin or end painting: on the chosen layer (−1), or on a part of its mask."""
-        self.region_part = -1
+        self.faces.part = -1
         self.painted_part = part if on else -1
         self.painting = not on  # told anew, for it may be another part
         self.set_painting(on)
         self.refresh()
-
-    def choose_faces(self, part: int, by: str) -> None:
-        """Let clicks choose faces for a part of the chosen layer's mask; −1: no longer."""
-        self.set_painting(False)
-        self.region_part, self.region_by = part, by
-        self.refresh()
-        self.paint_wanted.emit(False)
-
-    def take_face(self, face: int) -> None:
-        """A face was clicked: what belongs to it is chosen, or given back."""
-        o, row, mesh = self.session.overlay, self._row(), self.mesh()
-        if o is None or row is None or mesh is None or not 0 <= self.region_part < len(row.mask.parts):
-            return
-        count = len(mesh.index)
-        now = set(faces_of(row.mask.parts[self.region_part].faces, count).tolist())
-        hit = set(picked(mesh, face, self.region_by, o.material.mapping.uv_set).tolist())
-        text = faces_text(np.array(sorted(now - hit if face in now else now | hit), np.int64))
-        key, part = o.id, self.region_part
-        self.session.apply("Choose faces", lambda d: layer_edits.set_part(d, key, row.id, part, faces=text))
-
-    def grow_faces(self, row_id: str, part: int, by: int) -> None:
-        """Take the neighbours of the chosen faces as well, or give the outermost back."""
-        o, mesh = self.session.overlay, self.mesh()
-        row = o.layers.row(row_id) if o is not None else None
-        if o is None or mesh is None or row is None:
-            return
-        text = faces_text(grown(mesh, faces_of(row.mask.parts[part].faces, len(mesh.index)), by))
-        self.session.apply(
-            "Grow faces" if by > 0 else "Shrink faces", lambda d: layer_edits.set_part(d, o.id, row_id, part, faces=text)
-        )
-
-    def _row(self) -> Any:
-        o = self.session.overlay
-        return o.layers.row(self.session.row_id) if o is not None else None
-
-    def mesh(self) -> Any:
-        """The mesh that the overlay's masks come from, where it is read already."""
-        o = self.session.overlay
-        place = mesh_place(o) if o is not None else None
-        return self.engine.results.mesh_of(place) if place is not None else None
-
-    def laid_place(self) -> MeshPlace | None:
-        """The chosen placement, where it is on a mesh."""
-        o = self.session.overlay
-        found = next((p for p in o.places if p.id == self.session.place_id), None) if o is not None else None
-        return found if isinstance(found, MeshPlace) else None
-
-    def choose_second(self, by: str) -> None:
-        """Let clicks choose the faces of the second UV set, by island, part or single; empty: no longer."""
-        self.second_by = by
-        self.refresh()
-        self.paint_wanted.emit(False)
-
-    def take_second(self, face: int) -> None:
-        """A face was clicked: what belongs to it goes into the second UV set, or out of it."""
-        o, place = self.session.overlay, self.laid_place()
-        mesh = self.engine.results.meshes().get(place.path) if place is not None else None
-        if o is None or place is None or mesh is None:
-            return
-        now = set(faces_of(place.second.faces, len(mesh.index)).tolist())
-        hit = set(picked(mesh, face, self.second_by).tolist())
-        text = faces_text(np.array(sorted(now - hit if face in now else now | hit), np.int64))
-        how = place.second.how if place.second.how != "file" else "flat"
-        self.session.apply(
-            "Choose faces", lambda d: edits.set_place(d, o.id, place.id, second=SecondSet(how=how, faces=text))
-        )
 
     def add_step(self, step: Step) -> None:
         """Put a step where it belongs in the selected overlay's recipe."""

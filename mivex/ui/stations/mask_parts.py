@@ -247,14 +247,14 @@ def _region(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart, box
         button = QPushButton(tr(words))
         button.setCheckable(True)
         button.setToolTip(tr("Click on the stage or in the flat proof; click again to give it back."))
-        button.clicked.connect(lambda on, k=what: c.choose_faces(i if on else -1, k))
-        c.live.append(lambda b=button, k=what: b.setChecked(c.region_part == i and c.region_by == k))  # type: ignore[misc]
+        button.clicked.connect(lambda on, k=what: c.faces.choose(i if on else -1, k))
+        c.live.append(lambda b=button, k=what: b.setChecked(c.faces.part == i and c.faces.by == k))  # type: ignore[misc]
         line.addWidget(button)
     box.addLayout(line)
     line = QHBoxLayout()
     for words, by in (("Grow", 1), ("Shrink", -1)):
         button = QPushButton(tr(words))
-        button.clicked.connect(lambda _=False, by=by: c.grow_faces(row.id, i, by))  # type: ignore[misc]
+        button.clicked.connect(lambda _=False, by=by: c.faces.grow(row.id, i, by))  # type: ignore[misc]
         line.addWidget(button)
     none = QPushButton(tr("Give all back"))
     none.clicked.connect(

@@ -310,9 +310,9 @@ def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:
     for words, what in (("Faces", "face"), ("Islands", "island"), ("Parts", "part")):
         button = QPushButton(tr(words))
         button.setCheckable(True)
-        button.setChecked(c.second_by == what)
+        button.setChecked(c.faces.second_by == what)
         button.setToolTip(tr("Click on the stage or on the flat proof to choose them, or to give them back"))
-        button.clicked.connect(lambda on=False, k=what: c.choose_second(k if on else ""))  # type: ignore[misc]
+        button.clicked.connect(lambda on=False, k=what: c.faces.choose_second(k if on else ""))  # type: ignore[misc]
         row.addWidget(button)
     c.column.addLayout(row)
     count = len(faces_of(place.second.faces, 1 << 30)) if place.second.faces else 0
@@ -328,7 +328,7 @@ def _shape(c: Page, o: Overlay) -> object:
     )
     return (
         c.session.place_id,
-        c.second_by,
+        c.faces.second_by,
         o.material.mapping.uv_set,
         places,
         bool(o.sheet.grids),
