@@ -69,8 +69,8 @@ def order(
     apply: Annotated[str, typer.Option(metavar="OUT.mivex", help="Write the project with the advice applied.")] = "",
 ) -> None:
     """Say how wrong the drawing order is, and what to change; all cameras of the project where none is named."""
-    from mivex.core.advice.inspection import Stage
-    from mivex.core.advice.order import proposal_words, propose
+    from mivex.core.advice.inspection import Stage, proposal_words
+    from mivex.core.advice.order import propose
     from mivex.core.advice.order import ring as ring_of
     from mivex.core.project.file import relocated, write_project
 
@@ -105,6 +105,13 @@ def order(
         say(f"  {c['overlay']}: {c['setting'].replace('_', ' ')} {c['before']} -> {c['after']}")
     if words["free"]:
         say("in any order: " + ", ".join(words["free"]))
+    if words["by_pairs"]:
+        say(
+            Message(
+                "many overlays meet at {pixels} pixels: the order was looked for by pairs of them there, and rendered",
+                pixels=words["by_pairs"],
+            )
+        )
     for c in words["unsettled"]:
         say(
             Message(

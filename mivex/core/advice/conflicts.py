@@ -19,10 +19,9 @@ from mivex.core.material.material import DISTANCES, Material, with_blend
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.edits import FrozenEdit, SetFields
 from mivex.core.project.variants import synced
-from mivex.core.scene.draw_calls import Scene
-from mivex.core.scene.snapshot import SceneSnapshot
 from mivex.core.stage.adviser import SEEN, SLIGHT
 from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.looks import display_codes
 from mivex.core.stage.overlay_fragments import Fragments, fragments_of
@@ -30,6 +29,7 @@ from mivex.core.stage.passes import draw_all
 
 CAMERAS, MOST = 3, 3
 """Cameras from which a remedy is judged, those that see most of the conflict; conflicts that are looked at so closely."""
+Draws = Callable[[Document, View], list[DrawCall]]
 HARMLESS = 8.0
 """Codes by which a remedy may change the look (99 % of the pixels that it changes) and still be the first to be named."""
 
@@ -104,35 +104,22 @@ class _Wrong:
         return sum(len(p) for p in self.pixels.values())
 
 
-def _inverted(f: Fragments) -> list[tuple[int, int, NDArray[np.int64]]]:
-    """Pairs of overlays, the first drawn before the second though it is nearer, with the pixels where that is so."""
-    counts = np.diff(f.starts)
-    pixel_of = np.repeat(np.arange(len(counts)), counts)
-    found: dict[tuple[int, int], list[NDArray[np.int64]]] = {}
-    for step in range(1, int(counts.max(initial=0))):
-        a, b = np.arange(len(pixel_of) - step), np.arange(step, len(pixel_of))
-        wrong = (pixel_of[a] == pixel_of[b]) & (f.state[a, 0] > f.state[b, 0])
-        for pair in np.unique(np.stack([f.overlays[a[wrong]], f.overlays[b[wrong]]], axis=1), axis=0):
-            one, two = int(pair[0]), int(pair[1])
-            if one >= 0 and two >= 0:
-                at = wrong & (f.overlays[a] == one) & (f.overlays[b] == two)
-                found.setdefault((one, two), []).append(pixel_of[a[at]])
-    return [(one, two, np.unique(np.concatenate(rows))) for (one, two), rows in found.items()]
-
-
 def _wrong(gathered: Sequence[Fragments]) -> dict[tuple[int, int], _Wrong]:
     """Every pair that is seen to be wrong, with the error that it makes by itself at its pixels."""
     rows: dict[tuple[int, int], _Wrong] = {}
     for number, f in enumerate(gathered):
-        bad = f.as_drawn() > SEEN
-        for a, b, inverted in _inverted(f):
-            pixels = inverted[bad[inverted]]
-            if not pixels.size:
-                continue
-            alone = f.part(pixels, np.isin(f.overlays, (a, b))).as_drawn()
-            row = rows.setdefault((a, b), _Wrong(0.0, {}))
-            row.error += float(alone.sum())
-            row.pixels[number] = pixels[alone > SEEN] if (alone > SEEN).any() else pixels
+        found, alone = f.inverted(np.flatnonzero(f.as_drawn() > SEEN))
+        # One pair after the other: sorted by pair, pixels stay in their order.
+        order = np.lexsort((found[:, 1], found[:, 0]))
+        found, alone = found[order], alone[order]
+        ends = np.flatnonzero(np.r_[(np.diff(found[:, :2], axis=0) != 0).any(axis=1), True]) + 1 if len(found) else []
+        begin = 0
+        for end in ends:
+            pixels, errors = found[begin:end, 2], alone[begin:end]
+            row = rows.setdefault((int(found[begin, 0]), int(found[begin, 1])), _Wrong(0.0, {}))
+            row.error += float(errors.sum(dtype=np.float64))
+            row.pixels[number] = pixels[errors > SEEN] if (errors > SEEN).any() else pixels
+            begin = end
     return rows
 
 
@@ -156,7 +143,7 @@ def _circle(start: int, end: int, before: Mapping[int, set[int]]) -> tuple[int, 
 
 
 def conflicts(
-    stage: SceneSnapshot,
+    draws_of: Draws,
     doc: Document,
     cameras: Sequence[Camera],
     demands: Mapping[tuple[str, str], float],
@@ -168,8 +155,8 @@ def conflicts(
 
     Parameters
     ----------
-    stage : SceneSnapshot
-        Its textures and meshes.
+    draws_of : callable
+        ``draws_of(document, view)``: what is drawn of a document.
     doc : Document
         With the proposed order.
     cameras : sequence of Camera
@@ -184,7 +171,7 @@ def conflicts(
     tuple of Conflict, the worst first
     """
     views = [View(c, *size) for c in cameras]
-    rows = [stage.draws(v, doc) for v in views]
+    rows = [draws_of(doc, v) for v in views]
     owners = list(dict.fromkeys(d.owner for draws in rows for d in draws if d.owner))
     gathered = []
     for draws, view in zip(rows, views, strict=True):
@@ -234,7 +221,7 @@ def conflicts(
         )
         if k < MOST:
             asked = [cameras[n] for n in order[:CAMERAS]]
-            conflict = replace(conflict, remedies=_tried(stage, doc, conflict.overlays, asked, size, stop), tried=True)
+            conflict = replace(conflict, remedies=_tried(draws_of, doc, conflict.overlays, asked, size, stop), tried=True)
         made.append(conflict)
     return tuple(made)
 
@@ -266,7 +253,7 @@ def _remedies(o: Overlay, alone: bool) -> list[tuple[str, dict[str, object]]]:
 
 
 def _tried(
-    stage: SceneSnapshot,
+    draws_of: Draws,
     doc: Document,
     members: Sequence[str],
     cameras: Sequence[Camera],
@@ -274,14 +261,14 @@ def _tried(
     stop: Callable[[], bool],
 ) -> tuple[Remedy, ...]:
     """Render each remedy of each overlay; those that gain something."""
-    views, scene = [View(c, *size) for c in cameras], Scene(2 * len(cameras))
+    views = [View(c, *size) for c in cameras]
 
     def pictures(d: Document) -> tuple[list[NDArray[np.int16]], float]:
         exact, errors = [], []
         for v in views:
             if stop():
                 raise Stopped
-            draws = scene.draws(d, stage.textures, v, stage.meshes)
+            draws = draws_of(d, v)
             seen = display_codes(draw_all(draws, v, d.lighting), d.lighting).astype(np.int16)
             exact.append(display_codes(draw_exact(draws, v, d.lighting), d.lighting).astype(np.int16))
             errors.append(float(np.abs(seen - exact[-1]).mean()))

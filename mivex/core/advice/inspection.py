@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from pathlib import Path
 from typing import Any
 
+from mivex.core.advice.order import Proposal
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, named
 from mivex.core.base.store import check_target
@@ -90,4 +91,49 @@ def account_words(account: PixelHistory) -> dict[str, Any]:
         "background": list(account.background),
         "set": [line_words(r) for r in account.set],
         "exact": [line_words(r) for r in account.exact],
+    }
+
+
+def proposal_words(found: Proposal) -> dict[str, Any]:
+    """A proposal as it is printed; overlays by name."""
+    names = {o.id: o.name for o in found.doc.overlays}
+    return {
+        "before": round(found.before, 6),
+        "after": round(found.after, 6),
+        "nudges": {names[k]: v for k, v in found.nudges.items()},
+        "gains": {names[k]: round(found.gains[k], 6) for k in found.nudges},
+        "settings": [
+            {
+                "overlay": names[c.overlay],
+                "setting": c.setting,
+                "before": c.before,
+                "after": c.after,
+                "gain": round(found.gains[f"{c.overlay} {c.setting}"], 6),
+            }
+            for c in found.settings
+        ],
+        "free": [names[k] for k in found.free],
+        "by_pairs": found.by_pairs,
+        "unsettled": [
+            {
+                "overlays": [names[k] for k in c.overlays],
+                "pixels": c.pixels,
+                "error": round(c.error, 6),
+                "camera": c.camera.name,
+                "at": [round(v, 6) for v in c.at],
+                "tried": c.tried,
+                "remedies": [
+                    {
+                        "remedy": r.name,
+                        "overlay": names[r.overlay],
+                        "gain": round(r.gain, 6),
+                        "look": round(r.look, 2),
+                        "share": round(r.share, 6),
+                    }
+                    for r in c.remedies
+                ],
+            }
+            for c in found.unsettled
+        ],
+        "cameras": [{"camera": c.name, "before": round(a, 6), "after": round(b, 6)} for c, a, b in found.wrong],
     }

@@ -1,7 +1,7 @@
 """Advice on a project's drawing order: what is wrong now, what to change, what is left."""
 
 import itertools
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.advice.conflicts import Conflict, conflicts
+from mivex.core.advice.nudge_model import NudgeModel
 from mivex.core.base.errors import Stopped
 from mivex.core.base.messages import Message
 from mivex.core.pixels.blends import BLENDS, GroupName
@@ -19,6 +20,7 @@ from mivex.core.scene.snapshot import SceneSnapshot
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.adviser import SLIGHT, Advice, advise
 from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.looks import display_codes
 from mivex.core.stage.passes import draw_all
@@ -27,8 +29,12 @@ SIZE = (320, 200)
 """Pixels of a picture that is judged."""
 FEW, VERY_FEW = 8, 4
 """Of so many overlays one, and two, changes are tried by rendering each."""
-MANY, SURE = 16, 4
-"""Of more changes than ``MANY``, one that gained ``SURE`` times what counts as nothing is not tried again."""
+MANY = 16
+"""Of more changes than these each is judged by the model of the fragments, and only what it leaves is rendered."""
+
+
+LIKELY = 4
+"""Single changes that the model likes best and that are rendered, where there are many."""
 
 
 @dataclass(frozen=True)
@@ -64,6 +70,9 @@ class Proposal:
     gains : dict of str to float
         What each change gains by itself: how much larger the error is without it. Nudges go by the overlay's id,
         settings by the id and the setting, ``id depth_write``.
+    by_pairs : int
+        Pixels, over all cameras, at which three overlays and more meet and whose order was looked for by pairs of them.
+        What is proposed is rendered there as everywhere.
     """
 
     before: float
@@ -75,6 +84,7 @@ class Proposal:
     doc: Document
     wrong: tuple[tuple[Camera, float, float], ...]
     gains: dict[str, float]
+    by_pairs: int
 
 
 def ring(doc: Document, count: int, like: Camera | None = None) -> list[Camera]:
@@ -108,10 +118,14 @@ class OrderEvaluator:
         self._scene = Scene(2 * cameras)
         self._exact: dict[Camera, NDArray[np.int16]] = {}
 
+    def draws(self, doc: Document, view: View) -> list[DrawCall]:
+        """A document's draws; what stands in an earlier one too is not made anew."""
+        return self._scene.draws(doc, self.stage.textures, view, self.stage.meshes)
+
     def error(self, doc: Document, camera: Camera) -> float:
         """The error of a document's order as a camera sees it."""
         view = View(camera, *self.size)
-        draws = self._scene.draws(doc, self.stage.textures, view, self.stage.meshes)
+        draws = self.draws(doc, view)
         if camera not in self._exact:
             self._exact[camera] = display_codes(draw_exact(draws, view, doc.lighting), doc.lighting).astype(np.int16)
         seen = display_codes(draw_all(draws, view, doc.lighting), doc.lighting).astype(np.int16)
@@ -180,13 +194,10 @@ def _pruned(
     """Leave out one change after the other while the error stays within ``most``; what each that is left gains."""
     gains: dict[str, float] = {}
     while True:
-        had, gains, fewer = gains, {}, chosen
+        gains, fewer = {}, chosen
         parts = [(k, None) for k in chosen.nudges] + [(f"{c.overlay} {c.setting}", c) for c in chosen.settings]
         for k, (key, change) in enumerate(parts):
             tell(k / len(parts))
-            if len(parts) > MANY and had.get(key, 0.0) > SURE * SLIGHT:
-                gains[key] = had[key]
-                continue
             nudges = {i: v for i, v in fewer.nudges.items() if change is not None or i != key}
             tried = judged(nudges, [c for c in fewer.settings if c is not change])
             if tried.error <= most:
@@ -196,6 +207,37 @@ def _pruned(
         if fewer is chosen:
             return chosen, gains
         chosen = fewer  # what is left may gain something else now
+
+
+def _by_model(
+    model: NudgeModel, chosen: _Tried, old: Mapping[str, int], allowed: float
+) -> tuple[dict[str, int], dict[str, float]]:
+    """Nudges that are left when none stays that the model can do without, and what each of them gains.
+
+    Parameters
+    ----------
+    model : NudgeModel
+        Of the scene with the settings that ``chosen`` changes; what is left stands in it afterwards.
+    chosen : _Tried
+    old : mapping of overlay id to int
+        The nudges that stand in the project.
+    allowed : float
+        By how much the error may grow, in codes.
+    """
+    model.take(chosen.nudges)
+    most, left, gains = model.error + allowed, dict(chosen.nudges), dict.fromkeys(chosen.nudges, 0.0)
+    fewer = True
+    while fewer:
+        fewer = False
+        # What gained least goes first: it is the likeliest to be missed by nobody.
+        for key in sorted(left, key=lambda k: gains[k]):
+            without = model.would_be({key: old[key]})
+            gains[key] = without - model.error
+            if without <= most:
+                model.take({key: old[key]})
+                del left[key]
+                fewer = True
+    return left, {k: gains[k] for k in left}
 
 
 def _smaller(
@@ -251,7 +293,7 @@ def propose(
         views = []
         for c in cameras:
             view = View(c, *size)
-            views.append((stage.draws(view, changed), view))
+            views.append((judge.draws(changed, view), view))
         advice = advise(views, doc.lighting, stop=stop, tell=lambda t: tell(from_ + (to - from_) * t))
         best = applied(changed, advice.nudges, ())
         return best, advice, first if best == doc else [judge.error(best, c) for c in cameras]
@@ -278,7 +320,11 @@ def propose(
     tries = [_Tried({}, (), doc, first), _Tried(changed, tuple(settings), best, errors)]
     # What stands, all level, the model's order; and each single change that undoes what was set by hand.
     tries += [judged(level, ()), judged(level, settings)] if level else []
-    for k in level if len(level) > 1 else ():
+    singles = list(level) if len(level) > 1 else []
+    if len(level) > MANY:
+        model = NudgeModel([(judge.draws(doc, View(c, *size)), View(c, *size)) for c in cameras], doc.lighting, stop)
+        singles = sorted(level, key=lambda k: model.would_be({k: 0}))[:LIKELY]
+    for k in singles:
         tries.append(judged({k: 0}, (), min(t.error for t in tries) + SLIGHT))
     tries += [judged({}, (c,)) for c in settings] + ([judged({}, settings)] if len(settings) > 1 else [])
     least = min(t.error for t in tries) + SLIGHT
@@ -287,8 +333,23 @@ def propose(
         chosen = tries[0]
     if chosen.count > 1:
         chosen = _smaller(doc, chosen, judged, max(least, chosen.error), set(advice.free))
-    chosen, gains = _pruned(chosen, judged, max(least, chosen.error), lambda t: tell(0.6 + 0.2 * t))
-    left = conflicts(stage, chosen.doc, cameras, advice.demands, size, stop, lambda t: tell(0.8 + 0.2 * t))
+    most, gains = max(least, chosen.error), {}
+    if chosen.count > MANY:
+        changed_doc = applied(doc, {}, chosen.settings)
+        views = [View(c, *size) for c in cameras]
+        model = NudgeModel([(judge.draws(changed_doc, v), v) for v in views], doc.lighting, stop)
+        fewer, gains = _by_model(model, chosen, old, most - chosen.error)
+        rendered = judged(fewer, chosen.settings)
+        if rendered.error <= most + SLIGHT:
+            chosen = rendered
+            for c in chosen.settings:
+                without = judged(chosen.nudges, [x for x in chosen.settings if x is not c])
+                gains[f"{c.overlay} {c.setting}"] = without.error - chosen.error
+        else:
+            gains = {}  # the model was not to be believed here
+    if chosen.count <= MANY or not gains:
+        chosen, gains = _pruned(chosen, judged, max(most, chosen.error), lambda t: tell(0.6 + 0.2 * t))
+    left = conflicts(judge.draws, chosen.doc, cameras, advice.demands, size, stop, lambda t: tell(0.8 + 0.2 * t))
     tell(1.0)
     nudges, settings, best, errors, after = chosen.nudges, list(chosen.settings), chosen.doc, chosen.errors, chosen.error
     return Proposal(
@@ -301,48 +362,5 @@ def propose(
         best,
         tuple(zip(cameras, first, errors, strict=True)),
         gains,
+        advice.by_pairs,
     )
-
-
-def proposal_words(found: Proposal) -> dict[str, Any]:
-    """A proposal as it is printed; overlays by name."""
-    names = {o.id: o.name for o in found.doc.overlays}
-    return {
-        "before": round(found.before, 6),
-        "after": round(found.after, 6),
-        "nudges": {names[k]: v for k, v in found.nudges.items()},
-        "gains": {names[k]: round(found.gains[k], 6) for k in found.nudges},
-        "settings": [
-            {
-                "overlay": names[c.overlay],
-                "setting": c.setting,
-                "before": c.before,
-                "after": c.after,
-                "gain": round(found.gains[f"{c.overlay} {c.setting}"], 6),
-            }
-            for c in found.settings
-        ],
-        "free": [names[k] for k in found.free],
-        "unsettled": [
-            {
-                "overlays": [names[k] for k in c.overlays],
-                "pixels": c.pixels,
-                "error": round(c.error, 6),
-                "camera": c.camera.name,
-                "at": [round(v, 6) for v in c.at],
-                "tried": c.tried,
-                "remedies": [
-                    {
-                        "remedy": r.name,
-                        "overlay": names[r.overlay],
-                        "gain": round(r.gain, 6),
-                        "look": round(r.look, 2),
-                        "share": round(r.share, 6),
-                    }
-                    for r in c.remedies
-                ],
-            }
-            for c in found.unsettled
-        ],
-        "cameras": [{"camera": c.name, "before": round(a, 6), "after": round(b, 6)} for c, a, b in found.wrong],
-    }

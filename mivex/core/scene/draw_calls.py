@@ -205,6 +205,21 @@ def codes_of(drawn: Buffers, doc: Document) -> NDArray[np.uint8]:
     return display_codes(drawn, doc.lighting)
 
 
+class _Key:
+    """Values by which something is kept; hashed once, which takes longer than all else where a material is among them."""
+
+    __slots__ = ("_hash", "parts")
+
+    def __init__(self, *parts: object) -> None:
+        self.parts, self._hash = parts, hash(parts)
+
+    def __hash__(self) -> int:
+        return self._hash
+
+    def __eq__(self, other: object) -> bool:
+        return isinstance(other, _Key) and self._hash == other._hash and self.parts == other.parts
+
+
 class Scene:
     """Turns documents into draws, and gives the same objects again for whatever has not changed.
 
@@ -265,7 +280,7 @@ class Scene:
                 read = tuple(serial(t) if (t := textures.get(k)) is not None else 0 for k in read_by(o.material))
                 frame = (frame_at(o, p, texture, view.time), o.sheet) if texture.traits.cells or o.sheet.hull else ()
                 flows = view.time if o.material.flow.strength > 0 else 0.0
-                shape = (o.id, o.name, o.material, p, serial(texture), read, seen, serial(world), frame, flows)
+                shape = _Key(o.id, o.name, o.material, p, serial(texture), read, seen, serial(world), frame, flows)
 
                 def make(o: Overlay = o, p: Place = p, texture: Texture = texture) -> tuple[DrawCall, object]:
                     pictures = Pictures(texture, textures)
@@ -275,7 +290,7 @@ class Scene:
                     o: Overlay = o,
                     p: Place = p,
                     texture: Texture = texture,
-                    shape: tuple[object, ...] = shape,
+                    shape: _Key = shape,
                     make: Callable[[], tuple[DrawCall, object]] = make,
                     whole: tuple[float, float, float] | None = whole,
                 ) -> tuple[DrawCall, object]:
@@ -285,7 +300,7 @@ class Scene:
                     order = order_key(o.material, at, view.eye)
                     return replace(drawn, order=order), self._shapes[shape][1]
 
-                drawn = self._keep(self._kept, (shape, tuple(view.eye), whole), placed)
+                drawn = self._keep(self._kept, _Key(shape, tuple(view.eye), whole), placed)
                 (rows if moves else found).append(drawn)
         if same and self._still is not None:
             found, marks = self._still[1], self._still[2]

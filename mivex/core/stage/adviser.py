@@ -3,7 +3,9 @@
 For each pixel the fragments of its overlays are blended in every order of these overlays and compared with exact
 order; pixels that hold the same overlays share one table. Overlays that never share a pixel are looked at apart. Up
 to seven of them every order is tried; above that the best order by pairs is found (exact dynamic programming to 14,
-Held and Karp 1962) and improved by moving one overlay at a time, judged by the tables.
+Held and Karp 1962) and improved by moving one overlay at a time, judged by the tables. Pixels with too many overlays for a
+table are blended in each order that is looked at; where they are very many, and where there are more than 24 overlays,
+pairs are judged, and it is said at how many pixels.
 """
 
 import itertools
@@ -24,9 +26,11 @@ from mivex.core.stage.overlay_fragments import Fragments, fragments_of
 EVERY = 7
 """Up to so many overlays every order is tried."""
 TABLE = 6
-"""Of pixels with more overlays than this, orders are judged by pairs."""
+"""Pixels with more overlays than this have no table of all orders."""
+CROWDED = 4000
+"""Up to so many of these pixels are blended in every order that is looked at; where there are more, pairs are judged."""
 MANY = 24
-"""From more on orders are judged by pairs alone."""
+"""Of more overlays orders are judged by pairs alone."""
 BY_PAIRS = 14
 """Up to so many the best order by pairs is found exactly."""
 SEEN = 1.0
@@ -47,11 +51,14 @@ class Advice:
         May be drawn at any time.
     demands : mapping of (overlay id, overlay id) to float
         Error of drawing the first before the second, summed over the pixels that both are at.
+    by_pairs : int
+        Pixels, over all views, at which three overlays and more meet and only pairs of them were judged.
     """
 
     nudges: dict[str, int]
     free: tuple[str, ...]
     demands: dict[tuple[str, str], float]
+    by_pairs: int
 
 
 @dataclass(eq=False)
@@ -62,7 +69,18 @@ class _Tables:
     pairs: dict[tuple[int, int], float] = field(default_factory=lambda: defaultdict(float))
     """Error of drawing the first before the second, over the pixels that both are at."""
     crowded: dict[tuple[int, int], float] = field(default_factory=lambda: defaultdict(float))
-    """The same, only over pixels with too many overlays for a table."""
+    """The same, only over pixels with too many overlays for a table, where these are many."""
+    few: list[Fragments] = field(default_factory=list)
+    """Such pixels, where they are few."""
+    by_pairs: int = 0
+    """Pixels of three overlays and more that only pairs were judged at."""
+
+    @staticmethod
+    def add(into: dict[tuple[int, int], float], errors: NDArray[np.float64]) -> None:
+        """Count in what was found of every pair; both ways of a pair that meets stand in the table."""
+        either = (errors + errors.T) > 0
+        for a, b in zip(*(i.tolist() for i in np.nonzero(either)), strict=True):
+            into[a, b] += float(errors[a, b])
 
     def cost(self, order: Sequence[int]) -> float:
         """Error of an order, drawn first to last."""
@@ -71,6 +89,8 @@ class _Tables:
         for members, errors in self.sets.items():
             if all(m in at for m in members):
                 total += errors[_rank(sorted(range(len(members)), key=lambda k: at[members[k]]))]
+        for f in self.few:
+            total += float(f.errors(np.array([order], np.int64), f.overlays)[0])
         return total + sum(e for (a, b), e in self.crowded.items() if a in at and b in at and at[a] < at[b])
 
 
@@ -106,17 +126,19 @@ def _held(f: Fragments) -> list[tuple[tuple[int, ...], NDArray[np.int64]]]:
     return rows
 
 
-def _tables(all_of: Sequence[Fragments], stop: Callable[[], bool]) -> _Tables:
+def _tables(all_of: Sequence[Fragments], count: int, stop: Callable[[], bool]) -> _Tables:
     made = _Tables()
     for f in all_of:
-        both: dict[tuple[int, int], list[NDArray[np.int64]]] = defaultdict(list)
-        packed: dict[tuple[int, int], list[NDArray[np.int64]]] = defaultdict(list)
+        if stop():
+            raise Stopped
+        made.add(made.pairs, f.pair_errors(count))
+        if count > MANY:
+            made.by_pairs += sum(len(pixels) for members, pixels in _held(f) if len(members) > 2)
+            continue
+        crowded: list[NDArray[np.int64]] = []
         for members, pixels in _held(f):
-            for pair in itertools.combinations(members, 2):
-                both[pair].append(pixels)
-                if len(members) > TABLE:
-                    packed[pair].append(pixels)
             if len(members) > TABLE:
+                crowded.append(pixels)
                 continue
             if stop():
                 raise Stopped
@@ -124,22 +146,21 @@ def _tables(all_of: Sequence[Fragments], stop: Callable[[], bool]) -> _Tables:
             orders = np.array(list(itertools.permutations(range(len(members)))), np.int64)
             errors = part.errors(orders, np.searchsorted(members, part.overlays))
             made.sets[members] = made.sets.get(members, 0) + errors
-        for held, into in ((both, made.pairs), (packed, made.crowded)):
-            for (a, b), rows in held.items():
-                if stop():
-                    raise Stopped
-                where = np.sort(np.concatenate(rows))
-                two = f.part(where).only(a, b)
-                e = two.errors(np.array([[0, 1], [1, 0]]), (two.overlays == b).astype(np.int64))
-                into[a, b] += float(e[0])
-                into[b, a] += float(e[1])
+        if crowded:
+            made.few.append(f.part(np.sort(np.concatenate(crowded))))
+    if (total := sum(len(f.at) for f in made.few)) > CROWDED:
+        made.by_pairs = total
+        for f in made.few:
+            made.add(made.crowded, f.pair_errors(count))
+        made.few = []
     return made
 
 
 def _components(tables: _Tables, count: int) -> list[list[int]]:
     """Overlays that share pixels, directly or through others."""
     group = list(range(count))
-    for members in [*tables.sets, *tables.crowded]:
+    # Pairs that meet without any error need no order: they do not hold a group together.
+    for members in [*tables.sets, *tables.pairs]:
         for m in members[1:]:
             a, b = group[members[0]], group[m]
             group = [a if g == b else g for g in group]
@@ -237,7 +258,7 @@ def advise(
         gathered.append(fragments_of(rows, view, lighting, owners))
         tell(0.7 * (i + 1) / len(views))
     pixels = max(sum(v.width * v.height for _, v in views), 1)
-    tables = _tables(gathered, stop)
+    tables = _tables(gathered, len(owners), stop)
     tell(0.9)
     slight = SLIGHT * pixels
     nudges: dict[str, int] = {}
@@ -248,13 +269,13 @@ def advise(
         order = _best(tables, members, stop) if len(members) > 1 else tuple(members)
         best = tables.cost(order)
         level = sum(float(f.as_drawn()[_has(f, members)].sum()) for f in gathered)
-        if level <= best + slight * 0.05:
+        if len(owners) <= MANY and level <= best + slight * 0.05:
             # Far to near by distance does as well: no nudges needed.
             nudges |= {owners[m]: 0 for m in members if len(members) > 1 or now[owners[m]]}
         else:
             nudges |= {owners[m]: k for k, m in enumerate(order)}
     tell(1.0)
-    return Advice(nudges, tuple(free), {(owners[a], owners[b]): e for (a, b), e in tables.pairs.items()})
+    return Advice(nudges, tuple(free), {(owners[a], owners[b]): e for (a, b), e in tables.pairs.items()}, tables.by_pairs)
 
 
 def _matters(tables: _Tables, a: int, b: int, least: float) -> bool:

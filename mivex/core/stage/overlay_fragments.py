@@ -28,6 +28,9 @@ _effect = Lazy("mivex.core.stage.kernels.effects")
 _orders = Lazy("mivex.core.stage.kernels.orders")
 
 
+_pairs = Lazy("mivex.core.stage.kernels.pairs")
+
+
 @dataclass(frozen=True, eq=False)
 class Fragments:
     """All fragments of see-through overlays in one view, pixel by pixel, in drawing order.
@@ -119,6 +122,68 @@ class Fragments:
             out,
         )
         return out
+
+    def pair_errors(self, count: int) -> NDArray[np.float64]:
+        """Error of drawing all of one overlay before all of another, summed over the pixels that both are at.
+
+        Parameters
+        ----------
+        count : int
+            How many overlays there are.
+
+        Returns
+        -------
+        float64 array (count, count)
+            First and second; nothing else is drawn at these pixels.
+        """
+        out = np.zeros((count, count))
+        _pairs.pair_errors_of(
+            self.colours,
+            self.state,
+            self.kinds,
+            self.overlays,
+            self.starts,
+            self.below,
+            self.solid,
+            self.gain,
+            self.display,
+            out,
+        )
+        return out
+
+    def inverted(self, bad: NDArray[np.int64]) -> tuple[NDArray[np.int64], Floats]:
+        """Pairs of overlays of which the first is drawn before the second though it is nearer, at some pixels.
+
+        Parameters
+        ----------
+        bad : int64 array
+            The pixels.
+
+        Returns
+        -------
+        int64 array (n, 3), float32 array (n,)
+            First and second overlay and pixel; the error that the two make there by themselves.
+        """
+        room = 2 * len(bad) + 16
+        while True:
+            rows, errors = np.zeros((room, 3), np.int64), np.zeros(room, np.float32)
+            n = _pairs.inverted_of(
+                self.colours,
+                self.state,
+                self.kinds,
+                self.overlays,
+                self.starts,
+                self.below,
+                self.solid,
+                self.gain,
+                self.display,
+                bad,
+                rows,
+                errors,
+            )
+            if n <= room:
+                return rows[:n], errors[:n]
+            room = n
 
     def as_drawn(self) -> Floats:
         """Error of every pixel in the order in which the fragments stand."""

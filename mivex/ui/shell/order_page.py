@@ -172,6 +172,14 @@ class OrderPage(QWidget):
             rows.append(
                 Message("<b>{head}</b><br>", head=term("In any order")) + named(", ", (names.get(k, "?") for k in f.free))
             )
+        if f.by_pairs:
+            rows.append(
+                Message(
+                    "At {pixels} pixels many overlays meet: the order was looked for by pairs of them there. "
+                    "What is proposed was rendered.",
+                    pixels=f.by_pairs,
+                )
+            )
         return joined("<br><br>", rows)
 
     @staticmethod

@@ -508,6 +508,10 @@
    <translation>in jeder Reihenfolge: </translation>
   </message>
   <message>
+   <source>many overlays meet at {pixels} pixels: the order was looked for by pairs of them there, and rendered</source>
+   <translation>an {pixels} Pixeln treffen sich viele Overlays: dort wurde die Reihenfolge paarweise gesucht und dann gerechnet</translation>
+  </message>
+  <message>
    <source>no order settles {overlays}: {pixels} pixels, {error:.4f} (most of it from {camera})</source>
    <translation>keine Reihenfolge löst {overlays}: {pixels} Pixel, {error:.4f} (das meiste von {camera})</translation>
   </message>
@@ -9364,6 +9368,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Zahlen</translation>
   </message>
   <message>
+   <source>Mivex will look so when it is started again.</source>
+   <translation>Beim nächsten Start sieht Mivex so aus.</translation>
+  </message>
+  <message>
    <source>double click on a card</source>
    <translation>Doppelklick auf eine Karte</translation>
   </message>
@@ -10424,6 +10432,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Zeichenreihenfolge setzen</translation>
   </message>
   <message>
+   <source>At {pixels} pixels many overlays meet: the order was looked for by pairs of them there. What is proposed was rendered.</source>
+   <translation>An {pixels} Pixeln treffen sich viele Overlays: dort wurde die Reihenfolge paarweise gesucht. Was vorgeschlagen wird, ist gerechnet.</translation>
+  </message>
+  <message>
    <source>“{get}” and “{get2}”</source>
    <translation>„{get}“ und „{get2}“</translation>
   </message>
@@ -10902,10 +10914,6 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
    <translation>Wählen Sie erst einen Effekt bei Bewegung.</translation>
   </message>
   <message>
-   <source>Mivex will look so when it is started again.</source>
-   <translation>Beim nächsten Start sieht Mivex so aus.</translation>
-  </message>
-  <message>
    <source>{title} — Mivex</source>
    <translation>{title} — Mivex</translation>
   </message>
@@ -10936,18 +10944,6 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   <message>
    <source>clear {clear:.1%}   between {soft:.1%}   solid {solid:.1%}</source>
    <translation>klar {clear}   dazwischen {soft}   deckend {solid}</translation>
-  </message>
-  <message>
-   <source>Choose faces</source>
-   <translation>Flächen wählen</translation>
-  </message>
-  <message>
-   <source>Grow faces</source>
-   <translation>Mehr Flächen</translation>
-  </message>
-  <message>
-   <source>Shrink faces</source>
-   <translation>Weniger Flächen</translation>
   </message>
   <message>
    <source>Add {label}</source>
@@ -11174,6 +11170,18 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Measuring …</source>
    <translation>Wird gemessen …</translation>
+  </message>
+  <message>
+   <source>Choose faces</source>
+   <translation>Flächen wählen</translation>
+  </message>
+  <message>
+   <source>Grow faces</source>
+   <translation>Mehr Flächen</translation>
+  </message>
+  <message>
+   <source>Shrink faces</source>
+   <translation>Weniger Flächen</translation>
   </message>
   <message>
    <source>Name the build</source>
