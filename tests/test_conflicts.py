@@ -10,14 +10,18 @@ from test_order import tone
 from mivex.core.advice.conflicts import Conflict
 from mivex.core.advice.inspection import Stage
 from mivex.core.advice.order import OrderEvaluator, propose
+from mivex.core.advice.remedies import stepped
 from mivex.core.material.material import Material
 from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.edits import AddSteps
+from mivex.core.scene.picking import pick
+from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.looks import display_codes
 from mivex.core.stage.mesh import quad
 from mivex.core.stage.passes import draw_all
-from mivex.core.stage.placements_model import Around, MeshPlace, PanelPlace
+from mivex.core.stage.placements_model import Around, Cut, MeshPlace, PanelPlace
 
 SIZE = (96, 72)
 FRONT = Camera(name="front", target=(0, 0, 0), yaw=0, pitch=0, distance=4)
@@ -128,14 +132,17 @@ def test_every_remedy_gains_and_changes_what_it_says(seed):
                 changed = e(changed)
             # Both cameras see each conflict at most; the remedy is judged from those that see it.
             asked = [k for k in cameras if k == c.camera] if len(c.remedies) == 0 else list(cameras)
-            gains = [judge.error(found.doc, k) - OrderEvaluator(stage, SIZE).error(changed, k) for k in asked]
+            steps = [s for e in r.edits if isinstance(e, AddSteps) for s in e.steps]
+            textures = stage.textures | {r.overlay: stepped(stage.textures[r.overlay], steps)}
+            other = Stage(stage.doc, textures, {})
+            gains = [judge.error(found.doc, k) - OrderEvaluator(other, SIZE).error(changed, k) for k in asked]
             assert any(abs(r.gain - g) < 1e-6 for g in (*gains, np.mean(gains))), r.name
             looks = []
             for k in cameras:
                 view = View(k, *SIZE)
                 a, b = (
-                    display_codes(draw_exact(stage.draws(view, d), view), d.lighting).astype(int)
-                    for d in (found.doc, changed)
+                    display_codes(draw_exact(s.draws(view, d), view), d.lighting).astype(int)
+                    for s, d in ((stage, found.doc), (other, changed))
                 )
                 looks.append(np.abs(a - b).max(axis=2).ravel())
             sets = [*looks, np.concatenate(looks)]
@@ -144,3 +151,51 @@ def test_every_remedy_gains_and_changes_what_it_says(seed):
             assert r.gain > 0
     for c in found.unsettled:
         assert all(a.look <= b.look or a.look <= 8 for a, b in itertools.pairwise(c.remedies))
+
+
+@pytest.mark.parametrize("turns", [(40, -40), (10, -25), (75, -5)])
+def test_two_that_cut_through_each_other_are_settled_by_splitting_one_and_the_look_stays(turns):
+    stage = stage_of([("a", panel(0, turns[0]), {"nudge": 2}), ("b", panel(0.1, turns[1], 0.2), {})], (FRONT,))
+    found = propose(stage, stage.doc.cameras, size=SIZE)
+    (conflict,) = found.unsettled
+    made = [r for r in conflict.remedies if r.name.startswith("split")]
+    # The exact picture stays, and nothing is left of the error; of which one, the middles of the parts decide.
+    assert made and conflict.remedies[0] in made
+    for r in made:
+        assert r.look <= 2 and r.gain > 0.95 * found.after
+        changed = found.doc
+        for e in r.edits:
+            changed = e(changed)
+        parts = changed.overlay(r.overlay).places
+        assert len(parts) == 2 and len({p.id for p in parts}) == 2
+        assert Document.model_validate_json(changed.model_dump_json()) == changed
+        again = propose(Stage(changed, stage.textures, {}), changed.cameras, size=SIZE)
+        assert again.before < 0.05 * found.after + 0.002 and not again.nudges
+    # One that only stands behind the other is not split.
+    stage = stage_of([("a", panel(0, 40), {}), ("b", panel(-2), {})], (FRONT,))
+    assert propose(stage, stage.doc.cameras, size=SIZE).unsettled == ()
+
+
+def test_a_cut_panel_is_drawn_and_picked_as_the_part_that_is_left():
+    place = PanelPlace(at=(0.0, 0.0, 0.0), width=1.6, height=1.2, cuts=(Cut(angle=0, at=0.2), Cut(angle=90, at=-0.3)))
+    stage = stage_of([("a", (place,), {})])
+    view = View(FRONT, *SIZE)
+    seen = display_codes(draw_all(stage.draws(view, stage.doc), view), stage.doc.lighting).astype(int)
+    there = np.abs(seen - seen[0, 0]).max(axis=2) > 2
+    # Closed form: the panel faces the camera four metres away.
+    focal = min(SIZE[1], SIZE[0] / 1.25) / 2 / np.tan(np.radians(FRONT.fov / 2))
+    y, x = np.mgrid[: SIZE[1], : SIZE[0]] + 0.5
+    across, up = (x - SIZE[0] / 2) * 4 / focal, (SIZE[1] / 2 - y) * 4 / focal
+    want = (across > 0.2) & (across < 0.8) & (up > -0.3) & (up < 0.6)
+    assert (there != want).sum() <= 4 and want.sum() > 200
+    left = placing.mesh(place, view)
+    assert np.allclose(left.position[:, 0].min(), 0.2) and np.allclose(left.position[:, 1].min(), -0.3)
+    assert np.allclose(placing.middle(place, view), (0.5, 0.15, 0))
+    ys, xs = np.nonzero(want)
+    inside = float(xs.mean()) + 0.5, float(ys.mean()) + 0.5
+    assert pick(stage.doc, stage.draws(view, stage.doc), view, *inside) == ("a", place.id)
+    assert pick(stage.doc, stage.draws(view, stage.doc), view, float(xs.min()) - 4, inside[1]) is None
+    # Nothing left: nothing is drawn, and nothing breaks.
+    none = place.model_copy(update={"cuts": (Cut(angle=0, at=0.5), Cut(angle=180, at=-0.4))})
+    empty = stage_of([("a", (none,), {})])
+    assert (display_codes(draw_all(empty.draws(view, empty.doc), view), empty.doc.lighting).astype(int) == seen[0, 0]).all()

@@ -13,11 +13,11 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.advice.remedies import attempts, stepped
 from mivex.core.base.errors import Stopped
-from mivex.core.base.messages import InSentence, Message
-from mivex.core.material.material import DISTANCES, Material, with_blend
-from mivex.core.project.document import Document, Overlay
-from mivex.core.project.edits import FrozenEdit, SetFields
+from mivex.core.picture.texture import Texture
+from mivex.core.project.document import Document
+from mivex.core.project.edits import FrozenEdit
 from mivex.core.project.variants import synced
 from mivex.core.stage.adviser import SEEN, SLIGHT
 from mivex.core.stage.camera import Camera, View
@@ -29,7 +29,8 @@ from mivex.core.stage.passes import draw_all
 
 CAMERAS, MOST = 3, 3
 """Cameras from which a remedy is judged, those that see most of the conflict; conflicts that are looked at so closely."""
-Draws = Callable[[Document, View], list[DrawCall]]
+Draws = Callable[[Document, View, Mapping[str, Texture]], list[DrawCall]]
+NOTHING: Mapping[str, Texture] = {}
 HARMLESS = 8.0
 """Codes by which a remedy may change the look (99 % of the pixels that it changes) and still be the first to be named."""
 
@@ -112,9 +113,9 @@ def _wrong(gathered: Sequence[Fragments]) -> dict[tuple[int, int], _Wrong]:
         # One pair after the other: sorted by pair, pixels stay in their order.
         order = np.lexsort((found[:, 1], found[:, 0]))
         found, alone = found[order], alone[order]
-        ends = np.flatnonzero(np.r_[(np.diff(found[:, :2], axis=0) != 0).any(axis=1), True]) + 1 if len(found) else []
+        turns = np.flatnonzero((np.diff(found[:, :2], axis=0) != 0).any(axis=1)) + 1
         begin = 0
-        for end in ends:
+        for end in (*turns.tolist(), len(found)) if len(found) else ():
             pixels, errors = found[begin:end, 2], alone[begin:end]
             row = rows.setdefault((int(found[begin, 0]), int(found[begin, 1])), _Wrong(0.0, {}))
             row.error += float(errors.sum(dtype=np.float64))
@@ -144,6 +145,7 @@ def _circle(start: int, end: int, before: Mapping[int, set[int]]) -> tuple[int, 
 
 def conflicts(
     draws_of: Draws,
+    textures: Mapping[str, Texture],
     doc: Document,
     cameras: Sequence[Camera],
     demands: Mapping[tuple[str, str], float],
@@ -156,7 +158,8 @@ def conflicts(
     Parameters
     ----------
     draws_of : callable
-        ``draws_of(document, view)``: what is drawn of a document.
+        ``draws_of(document, view, textures)``: what is drawn of a document; ``textures`` stand in place of its own.
+    textures : mapping of overlay id to Texture
     doc : Document
         With the proposed order.
     cameras : sequence of Camera
@@ -171,7 +174,7 @@ def conflicts(
     tuple of Conflict, the worst first
     """
     views = [View(c, *size) for c in cameras]
-    rows = [draws_of(doc, v) for v in views]
+    rows = [draws_of(doc, v, NOTHING) for v in views]
     owners = list(dict.fromkeys(d.owner for draws in rows for d in draws if d.owner))
     gathered = []
     for draws, view in zip(rows, views, strict=True):
@@ -221,39 +224,16 @@ def conflicts(
         )
         if k < MOST:
             asked = [cameras[n] for n in order[:CAMERAS]]
-            conflict = replace(conflict, remedies=_tried(draws_of, doc, conflict.overlays, asked, size, stop), tried=True)
+            conflict = replace(
+                conflict, remedies=_tried(draws_of, textures, doc, conflict.overlays, asked, size, stop), tried=True
+            )
         made.append(conflict)
     return tuple(made)
 
 
-def _remedies(o: Overlay, alone: bool) -> list[tuple[str, dict[str, object]]]:
-    """What could be done to one overlay: a name, and the settings of its material that change."""
-    m = o.material
-    rows: list[tuple[str, dict[str, object]]] = []
-
-    def blend(name: str) -> dict[str, object]:
-        made = with_blend(m, name)  # type: ignore[arg-type]
-        return {k: getattr(made, k) for k in Material.model_fields if getattr(made, k) != getattr(m, k)}
-
-    if m.depth_write:
-        rows.append(("depth write off", {"depth_write": False}))
-    if m.blend == "Translucent":
-        rows += [(name, blend(name)) for name in ("Cutout", "Dithered", "Additive")]
-    elif m.blend == "Premultiplied":
-        rows += [(name, blend(name)) for name in ("Cutout", "Dithered")]
-    if alone and not m.depth_first:
-        rows.append(("depth first", {"depth_first": True}))
-    if not alone and m.group == "Blended":
-        rows.append(("draw group Front", {"group": "Front"}))
-    kinds = ("triangle",) if alone else ("place", "object", "nearest")
-    rows += [
-        (Message("distance by {words}", words=InSentence(DISTANCES[k])), {"distance": k}) for k in kinds if k != m.distance
-    ]
-    return rows
-
-
 def _tried(
     draws_of: Draws,
+    textures: Mapping[str, Texture],
     doc: Document,
     members: Sequence[str],
     cameras: Sequence[Camera],
@@ -263,12 +243,12 @@ def _tried(
     """Render each remedy of each overlay; those that gain something."""
     views = [View(c, *size) for c in cameras]
 
-    def pictures(d: Document) -> tuple[list[NDArray[np.int16]], float]:
+    def pictures(d: Document, more: Mapping[str, Texture] = NOTHING) -> tuple[list[NDArray[np.int16]], float]:
         exact, errors = [], []
         for v in views:
             if stop():
                 raise Stopped
-            draws = draws_of(d, v)
+            draws = draws_of(d, v, more)
             seen = display_codes(draw_all(draws, v, d.lighting), d.lighting).astype(np.int16)
             exact.append(display_codes(draw_exact(draws, v, d.lighting), d.lighting).astype(np.int16))
             errors.append(float(np.abs(seen - exact[-1]).mean()))
@@ -277,16 +257,17 @@ def _tried(
     meant, error = pictures(doc)
     rows = []
     for key in members:
-        o = doc.overlay(key)
-        if o is None:
-            continue
-        for name, values in _remedies(o, len(members) == 1):
-            edit = SetFields(key, "material", tuple(values.items()))
-            exact, left = pictures(synced(doc, edit(doc)))
+        texture = textures.get(key)
+        for a in attempts(doc, key, [m for m in members if m != key], texture):
+            made = doc
+            for edit in a.edits:
+                made = edit(made)
+            more = {key: stepped(texture, a.steps)} if a.steps and texture is not None else NOTHING
+            exact, left = pictures(synced(doc, made), more)
             if error - left <= SLIGHT:
                 continue
             apart = np.concatenate([np.abs(a - b).max(axis=2).ravel() for a, b in zip(exact, meant, strict=True)])
             changed = apart[apart >= 1]
             look = float(np.percentile(changed, 99)) if changed.size else 0.0
-            rows.append(Remedy(name, key, (edit,), error - left, look, changed.size / apart.size))
+            rows.append(Remedy(a.name, key, a.edits, error - left, look, changed.size / apart.size))
     return tuple(sorted(rows, key=lambda r: (r.look > HARMLESS, -r.gain if r.look <= HARMLESS else r.look)))

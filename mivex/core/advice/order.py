@@ -8,10 +8,11 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.advice.conflicts import Conflict, conflicts
+from mivex.core.advice.conflicts import NOTHING, Conflict, conflicts
 from mivex.core.advice.nudge_model import NudgeModel
 from mivex.core.base.errors import Stopped
 from mivex.core.base.messages import Message
+from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS, GroupName
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.variants import synced
@@ -118,9 +119,13 @@ class OrderEvaluator:
         self._scene = Scene(2 * cameras)
         self._exact: dict[Camera, NDArray[np.int16]] = {}
 
-    def draws(self, doc: Document, view: View) -> list[DrawCall]:
-        """A document's draws; what stands in an earlier one too is not made anew."""
-        return self._scene.draws(doc, self.stage.textures, view, self.stage.meshes)
+    def draws(self, doc: Document, view: View, more: Mapping[str, Texture] = NOTHING) -> list[DrawCall]:
+        """A document's draws; what stands in an earlier one too is not made anew.
+
+        ``more`` holds textures in place of its own.
+        """
+        textures = {**self.stage.textures, **more} if more else self.stage.textures
+        return self._scene.draws(doc, textures, view, self.stage.meshes)
 
     def error(self, doc: Document, camera: Camera) -> float:
         """The error of a document's order as a camera sees it."""
@@ -333,7 +338,8 @@ def propose(
         chosen = tries[0]
     if chosen.count > 1:
         chosen = _smaller(doc, chosen, judged, max(least, chosen.error), set(advice.free))
-    most, gains = max(least, chosen.error), {}
+    most = max(least, chosen.error)
+    gains: dict[str, float] = {}
     if chosen.count > MANY:
         changed_doc = applied(doc, {}, chosen.settings)
         views = [View(c, *size) for c in cameras]
@@ -349,7 +355,9 @@ def propose(
             gains = {}  # the model was not to be believed here
     if chosen.count <= MANY or not gains:
         chosen, gains = _pruned(chosen, judged, max(most, chosen.error), lambda t: tell(0.6 + 0.2 * t))
-    left = conflicts(judge.draws, chosen.doc, cameras, advice.demands, size, stop, lambda t: tell(0.8 + 0.2 * t))
+    left = conflicts(
+        judge.draws, stage.textures, chosen.doc, cameras, advice.demands, size, stop, lambda t: tell(0.8 + 0.2 * t)
+    )
     tell(1.0)
     nudges, settings, best, errors, after = chosen.nudges, list(chosen.settings), chosen.doc, chosen.errors, chosen.error
     return Proposal(

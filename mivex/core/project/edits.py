@@ -12,7 +12,9 @@ from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import StepParams
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.stage.camera import Camera
-from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace, Place
+from mivex.core.stage.cuts import WHOLE, centroid, clipped, split
+from mivex.core.stage.placement_geometry import held_at
+from mivex.core.stage.placements_model import BillboardPlace, Cut, HullPlace, PanelPlace, Pivot, Place
 
 
 @dataclass(frozen=True)
@@ -276,6 +278,24 @@ def set_place(doc: Document, overlay_id: str, place_id: str, **values: Any) -> D
             update={"places": tuple(revalidated(p, **values) if p.id == place_id else p for p in o.places)}
         ),
     )
+
+
+def split_place(doc: Document, overlay_id: str, place_id: str, pivot: Pivot = (0.5, 0.5)) -> Document:
+    """Make two placements of a panel, cut upright through the middle of what it shows; ``pivot`` is its picture's."""
+
+    def change(o: Overlay) -> Overlay:
+        parts: list[Place] = []
+        for p in o.places:
+            two = None
+            if p.id == place_id and isinstance(p, PanelPlace):
+                held = held_at(p, pivot)
+                left = clipped(WHOLE, p, held)
+                at = (float(centroid(left)[0]) - held[0]) * p.width if len(left) > 2 else 0.0
+                two = split(p, Cut(angle=0.0, at=at), held)
+            parts += two or (p,)
+        return o.model_copy(update={"places": tuple(parts)})
+
+    return map_overlay(doc, overlay_id, change)
 
 
 def remove_place(doc: Document, overlay_id: str, place_id: str) -> Document:

@@ -134,11 +134,18 @@ def is_sliced(place: Place, texture: Texture) -> bool:
 
 def mesh_of(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None, shown: SheetFrame) -> Mesh:
     """The mesh of a placement, with its frames where they blend, and cut to its outline where it is flat."""
-    mesh = placing.mesh(placing.framed(place, texture.extent), view, texture.pivot, world)
+    framed = placing.framed(place, texture.extent)
     outlines = hulls_of(overlay, texture) if place.mount in ("panel", "billboard") else None
     if outlines:
         cells = texture.traits.cells
-        mesh = outlined(mesh, outlines[cells.index(shown.cell) if cells else 0].corners)
+        corners = outlines[cells.index(shown.cell) if cells else 0].corners
+        if isinstance(framed, PanelPlace):
+            whole = placing.mesh(framed.model_copy(update={"cuts": ()}), view, texture.pivot, world)
+            mesh = placing.cut_to(whole, corners, framed, texture.pivot)
+        else:
+            mesh = outlined(placing.mesh(framed, view, texture.pivot, world), corners)
+    else:
+        mesh = placing.mesh(framed, view, texture.pivot, world)
     if is_sliced(place, texture):
         frames = np.array(texture.traits.cells)
         panels = len(mesh.position) // 4

@@ -1,15 +1,17 @@
 """From placements to triangles, and from a drag in the picture back to a placement."""
 
 import math
+from dataclasses import replace
 
 import numpy as np
 
 from mivex.core.base.types import Doubles
 from mivex.core.stage import primitives as forms
 from mivex.core.stage.camera import View
+from mivex.core.stage.cuts import WHOLE, centroid, clipped
 from mivex.core.stage.decal_projection import projected
 from mivex.core.stage.geometry import HULL_AT, HULL_FROM, HULL_R, HULL_TO, hull_point
-from mivex.core.stage.mesh import Mesh, quad, sheet
+from mivex.core.stage.mesh import Mesh, outlined, quad, sheet
 from mivex.core.stage.placements_model import (
     BillboardPlace,
     HullPlace,
@@ -69,7 +71,7 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
 _MIDDLE: Pivot = (0.5, 0.5)
 
 
-def _held(place: Place, pivot: Pivot) -> Pivot:
+def held_at(place: Place, pivot: Pivot) -> Pivot:
     """Where a placement is held: the picture's own pivot, and the placement's."""
     x, y = getattr(place, "pivot", _MIDDLE)
     return pivot[0] + x - 0.5, pivot[1] + y - 0.5
@@ -91,7 +93,7 @@ def _formed(place: ShapePlace, pivot: Pivot) -> Mesh:
     up = np.cross(n, right)
     c, s = math.cos(math.radians(place.roll)), math.sin(math.radians(place.roll))
     turn = np.stack([right * c + up * s, up * c - right * s, n], axis=1)
-    x, y = _held(place, pivot)
+    x, y = held_at(place, pivot)
     off = turn @ np.array([(0.5 - x) * w, (y - 0.5) * h, 0.0])
     return made.transformed(np.concatenate([turn, (np.array(place.at) + off)[:, None]], axis=1))
 
@@ -142,7 +144,7 @@ def outline(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | Non
     if isinstance(place, ShapePlace):
         return _round(_formed(place, pivot), view)
     c, r, u = frame(place, view)
-    pivot = _held(place, pivot)
+    pivot = held_at(place, pivot)
     left, right, top, low = -2 * pivot[0] * r, 2 * (1 - pivot[0]) * r, 2 * pivot[1] * u, 2 * (pivot[1] - 1) * u
     return np.stack([c + left + top, c + right + top, c + right + low, c + left + low])
 
@@ -202,7 +204,14 @@ def mesh(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None =
         p, n = hull_point(along, around)
         v, u = np.meshgrid(np.linspace(0, 1, 13), np.linspace(0, 1, 13), indexing="ij")
         return sheet(p, n, np.stack([u, v], axis=-1))
-    return quad(outline(place, view, pivot))
+    flat = quad(outline(place, view, pivot))
+    return cut_to(flat, WHOLE, place, pivot) if isinstance(place, PanelPlace) and place.cuts else flat
+
+
+def cut_to(flat: Mesh, corners: Doubles, place: PanelPlace, pivot: Pivot) -> Mesh:
+    """A panel's whole face (see `quad`) cut to a convex polygon and by its cuts; no triangles where nothing is left."""
+    left = clipped(corners, place, held_at(place, pivot))
+    return outlined(flat, left) if len(left) > 2 else replace(flat, index=flat.index[:0])
 
 
 def _hull_grid(place: HullPlace, cells: int, pivot: Pivot) -> tuple[Doubles, Doubles]:
@@ -229,7 +238,11 @@ def middle(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None
     if isinstance(place, ShapePlace):
         low, high = _formed(place, pivot).bounds
         return (low + high) / 2
-    return outline(place, view, pivot, world).mean(axis=0)
+    corners = outline(place, view, pivot, world)
+    if isinstance(place, PanelPlace) and place.cuts and len(left := clipped(WHOLE, place, held_at(place, pivot))) > 2:
+        across, down = centroid(left)
+        return corners[0] + across * (corners[1] - corners[0]) + down * (corners[3] - corners[0])
+    return corners.mean(axis=0)
 
 
 def moved(

@@ -41,7 +41,15 @@ class _Held(_Sized):
             if not (k == "pivot" and self.pivot == (0.5, 0.5))
             and not (k == "upright" and not v)
             and not (k == "slices" and v == "same")
+            and not (k == "cuts" and not v)
         }
+
+
+class Cut(Frozen):
+    """A straight line in a panel's plane, of which one side is kept."""
+
+    angle: float = Field(0.0, ge=-360, le=360, description="Degrees of what is kept: 0 lies to the right, 90 above.")
+    at: float = Field(0.0, ge=-200, le=200, description="Metres of the line from the pivot, along that direction.")
 
 
 class PanelPlace(_Held):
@@ -51,6 +59,7 @@ class PanelPlace(_Held):
     at: Vec3 = (0.0, 1.2, 0.6)
     yaw: float = 0.0
     pitch: float = 0.0
+    cuts: tuple[Cut, ...] = Field((), max_length=16, description="Lines, of each of which one side is left.")
 
 
 class HullPlace(_Sized):

@@ -1,13 +1,11 @@
 """Controls of the station Place: the placements and their numbers."""
 
-from dataclasses import dataclass
 from functools import partial
-from typing import Any
 
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import InSentence, Message, term
+from mivex.core.base.messages import Message, term
 from mivex.core.project import edits
 from mivex.core.project.document import Overlay
 from mivex.core.stage.face_selection import faces_of
@@ -24,11 +22,11 @@ from mivex.core.stage.placements_model import (
     SurfacePlace,
 )
 from mivex.ui import theme
-from mivex.ui.fields.fields import ChoiceField, Field, SwitchField
+from mivex.ui.fields.fields import ChoiceField, SwitchField
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
-from mivex.ui.fields.number import NumberField
 from mivex.ui.stations.base import Page, Station
+from mivex.ui.stations.place_numbers import METRES, TURNS, PlaceNumber, add_edited, add_number, cut_fields, placement_now
 
 _MOUNTS = {
     "panel": "Panel",
@@ -118,30 +116,16 @@ def new_place(c: Page, overlay_id: str, mount: str) -> None:
     c.session.choose(overlay_id, place.id)
 
 
-@dataclass(frozen=True)
-class _Number:
-    """A number of a placement: its words, setting, the bar's span, what may be typed, unit, usual value, axis."""
-
-    name: str
-    hint: str
-    key: str
-    span: tuple[float, float]
-    hard: tuple[float, float]
-    unit: str = "m"
-    usual: float = 0.0
-    axis: int | None = None
-
-
-_METRES = (0.001, 100)
-_TURNS = (-360, 360)
 _WHERE = (
-    _Number("Across", "Metres to the right, seen from the dock.", "at", (-4, 4), (-20, 20), axis=0),
-    _Number("Elevation", "Metres above the floor.", "at", (0, 4), (-20, 20), usual=1.2, axis=1),
-    _Number("Towards", "Metres towards the viewer.", "at", (-4, 4), (-20, 20), usual=0.8, axis=2),
+    PlaceNumber("Across", "Metres to the right, seen from the dock.", "at", (-4, 4), (-20, 20), axis=0),
+    PlaceNumber("Elevation", "Metres above the floor.", "at", (0, 4), (-20, 20), usual=1.2, axis=1),
+    PlaceNumber("Towards", "Metres towards the viewer.", "at", (-4, 4), (-20, 20), usual=0.8, axis=2),
 )
 _ON_HULL = (
-    _Number("Along", "Metres along the hull; 0 is its middle, higher is nearer the bow.", "along", (-3.6, 1.3), (-10, 10)),
-    _Number(
+    PlaceNumber(
+        "Along", "Metres along the hull; 0 is its middle, higher is nearer the bow.", "along", (-3.6, 1.3), (-10, 10)
+    ),
+    PlaceNumber(
         "Around",
         "Degrees round the hull: 0 faces the dock, higher is further up.",
         "around",
@@ -152,17 +136,17 @@ _ON_HULL = (
     ),
 )
 _AIM = (
-    _Number("Yaw", "Turns it about the upright axis.", "yaw", (-180, 180), _TURNS, "°"),
-    _Number("Pitch", "Tips it back and forth.", "pitch", (-90, 90), _TURNS, "°"),
+    PlaceNumber("Yaw", "Turns it about the upright axis.", "yaw", (-180, 180), TURNS, "°"),
+    PlaceNumber("Pitch", "Tips it back and forth.", "pitch", (-90, 90), TURNS, "°"),
 )
-_ROLL = _Number("Roll", "Turns it in its own plane.", "roll", (-180, 180), _TURNS, "°")
-_MESH = _Number("Size", "Metres along its longest side.", "width", (0.05, 10), _METRES, usual=1.0)
-_PANELS = _Number("Panels", "How many there are.", "count", (1, 12), (1, 64), "", 2)
-_DEPTH = _Number("Depth", "Metres from front to back.", "depth", (0.05, 4), _METRES, usual=0.5)
-_BEND = _Number("Bend", "Degrees that it is bent through.", "bend", (5, 360), (1, 360), "°", 90)
+_ROLL = PlaceNumber("Roll", "Turns it in its own plane.", "roll", (-180, 180), TURNS, "°")
+_MESH = PlaceNumber("Size", "Metres along its longest side.", "width", (0.05, 10), METRES, usual=1.0)
+_PANELS = PlaceNumber("Panels", "How many there are.", "count", (1, 12), (1, 64), "", 2)
+_DEPTH = PlaceNumber("Depth", "Metres from front to back.", "depth", (0.05, 4), METRES, usual=0.5)
+_BEND = PlaceNumber("Bend", "Degrees that it is bent through.", "bend", (5, 360), (1, 360), "°", 90)
 _PROJECTED = (
-    _Number("Depth", "Of the box: nothing beyond takes the picture.", "depth", (0.05, 4), _METRES, usual=0.6),
-    _Number(
+    PlaceNumber("Depth", "Of the box: nothing beyond takes the picture.", "depth", (0.05, 4), METRES, usual=0.6),
+    PlaceNumber(
         "Fade-out angle",
         "Angle to the box from which nothing is left; it fades from half of it.",
         "angle",
@@ -173,15 +157,15 @@ _PROJECTED = (
     ),
 )
 _SIZE = (
-    _Number("Width", "Metres across.", "width", (0.05, 4), _METRES, usual=1.0),
-    _Number("Height", "Metres from top to bottom.", "height", (0.05, 4), _METRES, usual=1.0),
+    PlaceNumber("Width", "Metres across.", "width", (0.05, 4), METRES, usual=1.0),
+    PlaceNumber("Height", "Metres from top to bottom.", "height", (0.05, 4), METRES, usual=1.0),
 )
-_PIVOT = tuple(_Number(name, hint, "pivot", (0, 1), (-4, 5), "", 0.5, axis) for axis, (name, hint) in enumerate(HELD))
+_PIVOT = tuple(PlaceNumber(name, hint, "pivot", (0, 1), (-4, 5), "", 0.5, axis) for axis, (name, hint) in enumerate(HELD))
 
 
 def place_fields(c: Page, o: Overlay, place: Place) -> None:
     """The numbers of one placement."""
-    number = partial(_number, c, o, place)
+    number = partial(add_number, c, o, place)
     for spec in _ON_HULL if isinstance(place, HullPlace) else _WHERE:
         number(spec)
     if isinstance(place, PanelPlace | SurfacePlace | MeshPlace | ShapePlace | ProjectedPlace):
@@ -205,75 +189,32 @@ def place_fields(c: Page, o: Overlay, place: Place) -> None:
         upright = SwitchField(
             "Upright",
             "Turns to the camera about the upright axis only: flames stay upright.",
-            lambda: _now(c, o, place).upright,
+            lambda: placement_now(c, o, place).upright,
             default=False,
         )
-        _edited(c, o, place, upright, "upright")
+        add_edited(c, o, place, upright, "upright")
     for spec in (*_SIZE, *(_PIVOT if hasattr(place, "pivot") else ())):
         number(spec)
-
-
-def _now(c: Page, o: Overlay, place: Place) -> Any:
-    """The placement as it is at this moment."""
-    overlay = c.session.doc.overlay(o.id) or o
-    return next((p for p in overlay.places if p.id == place.id), place)
-
-
-def _edited(c: Page, o: Overlay, place: Place, field: Field, key: str) -> None:
-    """Add an editor whose values become one setting of the placement."""
-    words = Message("Change {name}", name=InSentence(field.name))
-    field.edited.connect(
-        c.edit_with(words, f"{place.id} {key}", lambda d, v: edits.set_place(d, o.id, place.id, **{key: v}))
-    )
-    c.add_field(field)
-
-
-def _number(c: Page, o: Overlay, place: Place, spec: _Number) -> None:
-    def read() -> float:
-        value = getattr(_now(c, o, place), spec.key)
-        return float(value if spec.axis is None else value[spec.axis])
-
-    def write(d: Any, v: float) -> Any:
-        value: object = v
-        if spec.axis is not None:
-            at = list(getattr(_now(c, o, place), spec.key))
-            at[spec.axis] = v
-            value = tuple(at)
-        return edits.set_place(d, o.id, place.id, **{spec.key: value})
-
-    low, high = spec.span
-    field = NumberField(
-        spec.name,
-        spec.hint,
-        read,
-        spec.usual,
-        low=low,
-        high=high,
-        hard=spec.hard,
-        unit=spec.unit,
-        whole=spec.key == "count",
-    )
-    words = Message("Change {name}", name=InSentence(spec.name))
-    field.edited.connect(c.edit_with(words, f"{place.id} {spec.name}", write))
-    c.add_field(field)
+    if isinstance(place, PanelPlace):
+        cut_fields(c, o, place)
 
 
 def _shape_fields(c: Page, o: Overlay, place: ShapePlace) -> None:
     """Which shape carries the picture, and what that one has of its own."""
-    number = partial(_number, c, o, place)
-    form = ChoiceField("Shape", "What carries the picture.", lambda: _now(c, o, place).form, "crossed", FORMS)
-    _edited(c, o, place, form, "form")
+    number = partial(add_number, c, o, place)
+    form = ChoiceField("Shape", "What carries the picture.", lambda: placement_now(c, o, place).form, "crossed", FORMS)
+    add_edited(c, o, place, form, "form")
     if place.form in ("crossed", "stack"):
         number(_PANELS)
     if place.form == "stack":
         slices = ChoiceField(
             "Slices",
             "What the panels show.",
-            lambda: _now(c, o, place).slices,
+            lambda: placement_now(c, o, place).slices,
             "same",
             {"same": "Each the picture", "noise": "Cut a solid noise", "frames": "Frames of its sheet"},
         )
-        _edited(c, o, place, slices, "slices")
+        add_edited(c, o, place, slices, "slices")
         if place.slices == "frames" and not o.sheet.grids:
             c.column.addWidget(label("It is no sheet yet: say at Sheet where its frames lie.", "figure", wrap=True))
         if place.slices == "noise" and o.material.breakup.amount == 0:
@@ -324,7 +265,15 @@ def second_set(c: Page, o: Overlay, place: MeshPlace) -> None:
 def _shape(c: Page, o: Overlay) -> object:
     """What decides which controls there are."""
     places = tuple(
-        (p.id, p.mount, getattr(p, "form", ""), getattr(p, "slices", ""), getattr(p, "second", None)) for p in o.places
+        (
+            p.id,
+            p.mount,
+            getattr(p, "form", ""),
+            getattr(p, "slices", ""),
+            getattr(p, "second", None),
+            len(getattr(p, "cuts", ())),
+        )
+        for p in o.places
     )
     return (
         c.session.place_id,

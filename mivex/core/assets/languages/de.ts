@@ -588,38 +588,6 @@
    <translation>{reads} Lesungen · {arithmetic} Rechnungen</translation>
   </message>
   <message>
-   <source>depth write off</source>
-   <translation>Tiefe schreiben aus</translation>
-  </message>
-  <message>
-   <source>depth first</source>
-   <translation>Tiefe zuerst</translation>
-  </message>
-  <message>
-   <source>draw group Front</source>
-   <translation>Zeichengruppe Vorn</translation>
-  </message>
-  <message>
-   <source>distance by {words}</source>
-   <translation>Abstand nach: {words}</translation>
-  </message>
-  <message>
-   <source>Cutout</source>
-   <translation>Cutout</translation>
-  </message>
-  <message>
-   <source>Dithered</source>
-   <translation>Dithered</translation>
-  </message>
-  <message>
-   <source>Additive</source>
-   <translation>Additive</translation>
-  </message>
-  <message>
-   <source>Front</source>
-   <translation>Vorn</translation>
-  </message>
-  <message>
    <source>The project has no camera.</source>
    <translation>Das Projekt hat keine Kamera.</translation>
   </message>
@@ -658,6 +626,50 @@
   <message>
    <source>{most} particles cannot cover as much at any size.</source>
    <translation>{most} Teilchen können bei keiner Größe so viel bedecken.</translation>
+  </message>
+  <message>
+   <source>depth write off</source>
+   <translation>Tiefe schreiben aus</translation>
+  </message>
+  <message>
+   <source>Cutout</source>
+   <translation>Cutout</translation>
+  </message>
+  <message>
+   <source>Dithered</source>
+   <translation>Dithered</translation>
+  </message>
+  <message>
+   <source>Additive</source>
+   <translation>Additive</translation>
+  </message>
+  <message>
+   <source>depth first</source>
+   <translation>Tiefe zuerst</translation>
+  </message>
+  <message>
+   <source>draw group Front</source>
+   <translation>Zeichengruppe Vorn</translation>
+  </message>
+  <message>
+   <source>split where it is cut through</source>
+   <translation>geteilt, wo es durchschnitten wird</translation>
+  </message>
+  <message>
+   <source>premultiplied with half the cover</source>
+   <translation>vormultipliziert mit halber Deckung</translation>
+  </message>
+  <message>
+   <source>Front</source>
+   <translation>Vorn</translation>
+  </message>
+  <message>
+   <source>distance by {words}</source>
+   <translation>Abstand nach: {words}</translation>
+  </message>
+  <message>
+   <source>Premultiplied</source>
+   <translation>Premultiplied</translation>
   </message>
   <message>
    <source>“{what}” asks for more memory or time than Mivex gives one file ({memory} MB, {seconds} s of work).</source>
@@ -1574,10 +1586,6 @@
   <message>
    <source>Let light fall on it</source>
    <translation>Licht darauf fallen lassen</translation>
-  </message>
-  <message>
-   <source>Premultiplied</source>
-   <translation>Premultiplied</translation>
   </message>
   <message>
    <source>Drawn in the wrong order</source>
@@ -7976,6 +7984,18 @@
    <translation>Punkt des Bilds, der am Platz steht.</translation>
   </message>
   <message>
+   <source>Degrees of what is kept: 0 lies to the right, 90 above.</source>
+   <translation>Grad, wo das Bleibende liegt: 0 rechts, 90 oben.</translation>
+  </message>
+  <message>
+   <source>Metres of the line from the pivot, along that direction.</source>
+   <translation>Meter der Linie vom Drehpunkt, in dieser Richtung.</translation>
+  </message>
+  <message>
+   <source>Lines, of each of which one side is left.</source>
+   <translation>Linien, von denen jeweils eine Seite bleibt.</translation>
+  </message>
+  <message>
    <source>It stays upright and turns to the camera only about the upright axis.</source>
    <translation>Es bleibt aufrecht und dreht sich nur um die aufrechte Achse zur Kamera.</translation>
   </message>
@@ -12278,6 +12298,46 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>“Broken up” at Blend says how much of the noise is eaten away: nothing yet.</source>
    <translation>„Aufgebrochen“ bei Mischen sagt, wie viel vom Rauschen weggefressen ist: noch nichts.</translation>
+  </message>
+  <message>
+   <source>Cut direction</source>
+   <translation>Schnittrichtung</translation>
+  </message>
+  <message>
+   <source>Where what is kept lies: 0° to the right of the line, 90° above it.</source>
+   <translation>Wo das Bleibende liegt: 0° rechts der Linie, 90° darüber.</translation>
+  </message>
+  <message>
+   <source>Cut distance</source>
+   <translation>Schnittabstand</translation>
+  </message>
+  <message>
+   <source>Metres of the line from the pivot, in that direction.</source>
+   <translation>Meter der Linie vom Drehpunkt, in dieser Richtung.</translation>
+  </message>
+  <message>
+   <source>Split in two</source>
+   <translation>In zwei teilen</translation>
+  </message>
+  <message>
+   <source>Two placements that show the same together; each comes in the order by its own middle.</source>
+   <translation>Zwei Platzierungen, die zusammen dasselbe zeigen; jede wird nach ihrer eigenen Mitte einsortiert.</translation>
+  </message>
+  <message>
+   <source>Split the placement</source>
+   <translation>Platzierung teilen</translation>
+  </message>
+  <message>
+   <source>Make it whole</source>
+   <translation>Ganz machen</translation>
+  </message>
+  <message>
+   <source>Shows the whole panel again; its other parts stay until they are removed.</source>
+   <translation>Zeigt wieder die ganze Tafel; ihre anderen Teile bleiben, bis sie entfernt werden.</translation>
+  </message>
+  <message>
+   <source>Make the placement whole</source>
+   <translation>Platzierung ganz machen</translation>
   </message>
   <message>
    <source>Pictures …</source>
