@@ -4,6 +4,7 @@ import drive
 import numpy as np
 from PySide6.QtCore import QPoint, Qt
 from PySide6.QtTest import QTest
+from PySide6.QtWidgets import QPushButton
 
 from mivex.core.material.material import Material
 from mivex.core.picture.encode import write_picture
@@ -13,6 +14,7 @@ from mivex.core.scene.draw_calls import draw_list
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.ledger import account_of
 from mivex.core.stage.placements_model import PanelPlace
+from mivex.ui.fields.number import NumberField
 from mivex.ui.proofs.ledger import HEAD, ROW
 from mivex.ui.shell.app import wait_until_idle
 from mivex.ui.shell.whatif_sheet import CELL, GAP, LEFT, TOP
@@ -174,10 +176,26 @@ def test_a_conflict_is_shown_and_a_remedy_tried_from_its_links(window, tmp_path)
     before, best = s.doc, conflict.remedies[0]
     page.words.linkActivated.emit("try 0 0")
     wait_until_idle(window)
-    changed = [o.id for o, was in zip(s.doc.overlays, before.overlays, strict=True) if o.material != was.material]
+    changed = [o.id for o, was in zip(s.doc.overlays, before.overlays, strict=True) if o != was]
     assert best.overlay in changed and s.undo_label.startswith("Try ") and best.gain > 0
+    # Two that cut through each other: one is split, and its parts can be moved, made whole and split by hand.
+    assert best.name.startswith("split") and len(s.doc.overlay(best.overlay).places) == 2
     s.undo()
     assert s.doc == before
+    s.choose("o0")
+    window.go("place")
+    wait_until_idle(window)
+    drive.click(next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Split in two"))
+    wait_until_idle(window)
+    parts = s.doc.overlay("o0").places
+    assert len(parts) == 2 and [len(p.cuts) for p in parts] == [1, 1]
+    field = next(f for f in window.controls.findChildren(NumberField) if f.name == "Cut distance")
+    field.edited.emit(0.1)
+    wait_until_idle(window)
+    assert s.doc.overlay("o0").places[0].cuts[0].at == 0.1
+    drive.click(next(b for b in window.controls.findChildren(QPushButton) if b.text() == "Make it whole"))
+    wait_until_idle(window)
+    assert s.doc.overlay("o0").places[0].cuts == ()
 
 
 def test_seven_blends_side_by_side_and_a_scene_finding_is_mended(window, tmp_path):

@@ -71,7 +71,7 @@ def centroid(corners: Doubles) -> Doubles:
 def split(place: PanelPlace, cut: Cut, pivot: Pivot) -> tuple[PanelPlace, PanelPlace] | None:
     """A panel as two, on either side of a line; None where the line leaves less than a hundredth on one side."""
     ahead = place.model_copy(update={"cuts": (*place.cuts, cut)})
-    other = Cut(angle=cut.angle - 180 if cut.angle > 0 else cut.angle + 180, at=-cut.at)
+    other = Cut(angle=cut.angle - 180 if cut.angle > 0 else cut.angle + 180, at=-cut.at or 0.0)
     behind = place.model_copy(update={"cuts": (*place.cuts, other), "id": new_id()})
     shares = [area(clipped(WHOLE, p, pivot)) for p in (place, ahead, behind)]
     return (ahead, behind) if min(shares[1:]) >= LEAST * shares[0] else None
