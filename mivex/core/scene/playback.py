@@ -1,13 +1,13 @@
 """What moves: which frame of a sheet a placement shows, and what effects put on the stage, at the time that is seen."""
 
 import math
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
 from typing import Any
 
 import numpy as np
 
-from mivex.core.base.kept import memoized_on
+from mivex.core.base.kept import memoized_on, serial
 from mivex.core.base.lazy import Lazy
 from mivex.core.motion.bounds import Bounds, bounds_of
 from mivex.core.motion.facing import frames as frame_numbers
@@ -19,7 +19,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import FrameRect
 from mivex.core.pixels.colour import to_linear
 from mivex.core.project.document import Document, Overlay
-from mivex.core.scene.material_binding import Pictures, flowing, order_key, shading_inputs
+from mivex.core.scene.material_binding import Pictures, flowing, order_key, read_by, shading_inputs
 from mivex.core.sheet.celled import frame_values
 from mivex.core.sheet.hull import Hull, hulls
 from mivex.core.sheet.model import Sheet
@@ -99,6 +99,8 @@ class EmitterSimulations:
 
     def __init__(self) -> None:
         self._rows: dict[object, EmitterSimulation] = {}
+        self._drawn_last: dict[tuple[str, int], tuple[tuple[object, ...], DrawCall]] = {}
+        """By effect and part what was drawn last, and from what: the same again is the same object."""
 
     def flow(self, doc: Document, effect: Effect, emitter: Emitter, world: World) -> EmitterSimulation:
         """The flow of an emitter of a whole effect."""
@@ -113,7 +115,7 @@ class EmitterSimulations:
             effect.dials,
             emitter,
             doc.air.wind,
-            id(world),
+            serial(world),
         )
         if key not in self._rows:
             solids = solids_in(world) if emitter.life.solids != "through" else NOTHING
@@ -150,12 +152,36 @@ class EmitterSimulations:
                 texture = textures.get(emitter.overlay)
                 if emitter.muted or overlay is None or texture is None or not overlay.shown:
                     continue
-                found = self.particles(doc, effect, emitter, world, view.time)
-                rows.append(self._drawn(effect, number, emitter, overlay, texture, found, textures, view, lamp))
+                read = tuple(serial(t) if (t := textures.get(k)) is not None else 0 for k in read_by(overlay.material))
+                made_of = effect, emitter, overlay.name, overlay.material, overlay.sheet, serial(texture), read
+                key = (*made_of, view.camera, view.time, doc.air.wind, serial(world), lamp)
+
+                def make(
+                    effect: Effect = effect,
+                    number: int = number,
+                    emitter: Emitter = emitter,
+                    overlay: Overlay = overlay,
+                    texture: Texture = texture,
+                    lamp: PointLamp | None = lamp,
+                ) -> DrawCall:
+                    found = self.particles(doc, effect, emitter, world, view.time)
+                    return self._drawn(effect, number, emitter, overlay, texture, found, textures, view, lamp)
+
+                rows.append(self._again((e.id, number), key, make))
                 lamp = None
             if lamp is not None:
-                rows.append(_bare(effect, lamp))
+                rows.append(self._again((e.id, 0), (effect, lamp), lambda e=effect, lamp=lamp: _bare(e, lamp)))  # type: ignore[misc]
+        there = {e.id for e in doc.effects}
+        for gone in [k for k in self._drawn_last if k[0] not in there]:
+            del self._drawn_last[gone]
         return rows
+
+    def _again(self, which: tuple[str, int], key: tuple[object, ...], make: Callable[[], DrawCall]) -> DrawCall:
+        """What was drawn last, where it was made of the same."""
+        held = self._drawn_last.get(which)
+        if held is None or held[0] != key:
+            held = self._drawn_last[which] = key, make()
+        return held[1]
 
     @staticmethod
     def _drawn(

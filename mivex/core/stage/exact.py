@@ -18,12 +18,12 @@ from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import Stopped
 from mivex.core.base.lazy import Lazy
 from mivex.core.pixels.blends import BLENDS, GROUPS
-from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, Pass, RenderPlan, frame_record, run, sink_of
+from mivex.core.stage.transmission import behind_chain
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _settle = Lazy("mivex.core.stage.kernels.settle")
@@ -150,7 +150,7 @@ def lay_lists(shot: RenderPlan, buffers: Buffers, lighting: Lighting, shadows: S
 
     for leg in legs:
         if leg and leg[0][0].reads:
-            chain = build_chain(buffers.colour)
+            chain = behind_chain(buffers.colour, shot.frosted)
             frame["behind"] = chain.record.ctypes.data
         run_bands(view.height, partial(band, leg=leg), per_worker=24, least=8)
     del held

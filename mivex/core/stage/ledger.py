@@ -22,6 +22,7 @@ from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, RenderPlan, frame_record, run, sink_of
 from mivex.core.stage.pixel_history import DRAWN, HIDDEN, FragmentRecord, PixelHistory, rgba_of
+from mivex.core.stage.transmission import behind_chain
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _shade = Lazy("mivex.core.stage.kernels.shade")
@@ -257,7 +258,7 @@ class FragmentQuery:
             else:
                 run(shot, buffers, self.lighting, self.shadows, skip=SORTED)
                 lay_lists(shot, buffers, self.lighting, self.shadows)
-            self._kept[key] = build_chain(buffers.colour)
+            self._kept[key] = behind_chain(buffers.colour, shot.frosted)
             while len(self._kept) > HELD:
                 self._kept.pop(next(iter(self._kept)))
         return self._kept[key]

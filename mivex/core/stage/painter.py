@@ -13,6 +13,7 @@ from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.lighting import Shadows, casts, shadows_of
 from mivex.core.stage.lights import Lighting, PointLamp
 from mivex.core.stage.passes import Box, Buffers, RenderPlan, Screen, run
+from mivex.core.stage.transmission import reach
 
 BEFORE_LIGHT = ("solid", "decals", "light")
 AFTER_LIGHT = ("blended", "front")
@@ -62,41 +63,45 @@ class Painter:
         shown_otherwise = (self._lighting.exposure, self._lighting.curve) != (lighting.exposure, lighting.curve)
         changed = {id(d) for d in rows} ^ {id(d) for d in old_draws}
         boxes: list[Box] = []
-        behind_changed = full
+        behind: list[Box] = []
+        """Where what is drawn before the light has changed too."""
         if not full and old_shot is not None:
             boxes = shot.boxes(rows, changed) + old_shot.boxes(old_draws, changed)
             those = [d for d in rows + old_draws if id(d) in changed]
-            behind_changed = any(d.before_light for d in those)
+            early = {id(d) for d in those if d.before_light}
+            behind = shot.boxes(rows, early) + old_shot.boxes(old_draws, early)
             if shot.lit and shot.lamps != old_shot.lamps:
                 boxes += [b for lamp in set(shot.lamps) ^ set(old_shot.lamps) if (b := self._seen_of(lamp, view))]
             if shot.lit and lighting.shadows and lighting.lamp > 0:
-                boxes += [b for d in those if casts(d) and (b := _shaded(d, [*rows, d], lighting, view))]
-                behind_changed = behind_changed or any(casts(d) for d in those)
+                behind += [b for d in those if casts(d) and (b := _shaded(d, [*rows, d], lighting, view))]
         old_shadows = self._shadows
         shadows = self._shadows_for(rows, lighting, shot.lit)
         if not full and shadows is not old_shadows and not _alike(shadows, old_shadows):
             # What the lamp sees has another size: every shadow's edge is drawn from other texels.
-            boxes, behind_changed = [(0, view.height, 0, view.width)], True
+            behind = [(0, view.height, 0, view.width)]
         if full or self._buffers is None or self._behind is None:
             self._buffers, self._behind = Buffers.of(view), Buffers.of(view)
             self._codes = np.empty((view.height, view.width, 3), np.uint8)
-            boxes = [(0, view.height, 0, view.width)]
-        if boxes and shot.reads:
-            # What refracts reads from anywhere.
-            boxes = [(0, view.height, 0, view.width)]
-        boxes = apart(boxes)
+            behind = [(0, view.height, 0, view.width)]
+        boxes += behind
+        behind = apart(behind)
+        boxes = _with_readers(shot, boxes) if boxes and shot.reads else apart(boxes)
         self._follow_lamps(shot, lighting, shadows, full)
         screen = Screen(self._codes, lighting)
-        for box in boxes:
-            self._draw(shot, lighting, shadows, box, behind_changed, screen)
+        if full and not self._lamps:
+            self._draw_at_once(shot, lighting, shadows, screen)
+        else:
+            for box in behind:
+                self._draw_behind(shot, lighting, shadows, box)
+            for box in boxes:
+                self._draw_before(shot, lighting, shadows, box, screen)
         if shown_otherwise and not full:
             screen.write(self._buffers.colour, (0, view.height, 0, view.width))
         self._draws, self._shot, self._lighting, self.drawn = rows, shot, lighting, tuple(boxes)
         return self._codes.copy()
 
-    def _draw(
-        self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, box: Box, behind_changed: bool, screen: Screen
-    ) -> None:
+    def _draw_at_once(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, screen: Screen) -> None:
+        """All of the picture in one go; what is there once the light is, is put aside."""
         buffers, behind = self._buffers, self._behind
         assert buffers is not None and behind is not None
 
@@ -104,13 +109,19 @@ class Painter:
             part = slice(b[0], b[1]), slice(b[2], b[3])
             behind.colour[part], behind.depth[part] = buffers.colour[part], buffers.depth[part]
 
-        if behind_changed and not self._lamps:
-            run(shot, buffers, lighting, shadows, box=box, after_light=keep, screen=screen)
-            return
-        if behind_changed:
-            run(shot, behind, lighting, shadows, box=box, skip=AFTER_LIGHT, lamps=())
-            for lamp in self._lamps:
-                self._lamp_layer(shot, lighting, shadows, lamp, box)
+        run(shot, buffers, lighting, shadows, after_light=keep, screen=screen)
+
+    def _draw_behind(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, box: Box) -> None:
+        """What comes before the light, in a box: without the lamps near by, and then what each of these adds."""
+        assert self._behind is not None
+        run(shot, self._behind, lighting, shadows, box=box, skip=AFTER_LIGHT, lamps=())
+        for lamp in self._lamps:
+            self._lamp_layer(shot, lighting, shadows, lamp, box)
+
+    def _draw_before(self, shot: RenderPlan, lighting: Lighting, shadows: Shadows | None, box: Box, screen: Screen) -> None:
+        """What comes after the light, in a box, over what lies behind as it is kept."""
+        buffers, behind = self._buffers, self._behind
+        assert buffers is not None and behind is not None
         near = [(lamp, *self._lamps[lamp.unit]) for lamp in (shot.lamps if shot.lit else ())]
 
         def rows(first: int, last: int) -> None:
@@ -190,6 +201,39 @@ class Painter:
             self._shadows, self._shadow_key = shadows_of(casters, lighting.towards_lamp), key
             self._casters = casters  # held, so that their ids stay theirs
         return self._shadows
+
+
+def _with_readers(shot: RenderPlan, boxes: list[Box]) -> list[Box]:
+    """Boxes that do not meet, each with all that the refracting things in it read: these read from what is drawn anew."""
+    view, waiting = shot.view, []
+    for p in shot.plan:
+        own = shot.box(p.first, p.last) if p.reads else None
+        if own is None:
+            continue
+        far = reach(shot.draws[int(shot.polys["draw"][p.first])], view)
+        wide = round(min(far, view.width + view.height))
+        waiting.append(
+            (max(0, own[0] - wide), min(view.height, own[1] + wide), max(0, own[2] - wide), min(view.width, own[3] + wide))
+        )
+    while True:
+        boxes = _joined(boxes)
+        met = [r for r in waiting if any(_both(r, b) for b in boxes)]
+        if not met:
+            return boxes
+        waiting = [r for r in waiting if r not in met]
+        boxes += met
+
+
+def _joined(boxes: list[Box]) -> list[Box]:
+    """The boxes round those that meet, as few as it takes until none meets another."""
+    done: list[Box] = []
+    for box in boxes:
+        now = box
+        while hit := next((b for b in done if _both(b, now)), None):
+            done.remove(hit)
+            now = min(hit[0], now[0]), max(hit[1], now[1]), min(hit[2], now[2]), max(hit[3], now[3])
+        done.append(now)
+    return done
 
 
 def _from(a: View, b: View) -> bool:

@@ -20,12 +20,12 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.pixels.blends import BAYER, GROUPS
 from mivex.core.pixels.colour import SCREEN
-from mivex.core.pixels.mips import build_chain
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall, Records, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting, PointLamp
 from mivex.core.stage.records import FRAME, LIGHT, POLY
+from mivex.core.stage.transmission import behind_chain, frosted
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _project = Lazy("mivex.core.stage.kernels.project")
@@ -145,6 +145,7 @@ class RenderPlan:
         self.lamps = tuple(d.lamp for d in draws if d.lamp is not None)
         self.lit_surfaces = any(d.lit and d.before_light for d in draws)
         self.lit = any(d.lit for d in draws)
+        self.frosted = frosted(draws)
         self.meets = any(d.material.contact.distance > 0 for d in draws)
         seen = view.camera, view.width, view.height
         alike = 0
@@ -306,7 +307,7 @@ def run(  # noqa: PLR0913
         legs[-1].append(p)
     for number, leg in enumerate(legs):
         if leg and leg[0].reads:
-            chain = build_chain(buffers.colour)
+            chain = behind_chain(buffers.colour, shot.frosted, (top, low, left, right))
             frame["behind"] = chain.record.ctypes.data
 
         def band(first: int, last: int, leg: list[Pass] = leg, ending: bool = number == len(legs) - 1) -> None:

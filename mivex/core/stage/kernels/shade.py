@@ -28,7 +28,7 @@ from mivex.core.pixels.kernels.lanes import (
     with_last4,
 )
 from mivex.core.pixels.kernels.merge import blend4, contribution4, joined4
-from mivex.core.pixels.kernels.sampling import high_of, level_of, levels_of, trilinear4, wide_of
+from mivex.core.pixels.kernels.sampling import high_of, in_level4, level_of, levels_of, trilinear4, wide_of
 from mivex.core.stage.kernels.effects import (
     BROKEN,
     CONTACT,
@@ -50,6 +50,7 @@ from mivex.core.stage.kernels.effects import (
     worn,
 )
 from mivex.core.stage.kernels.light import lit4
+from mivex.core.stage.kernels.transmission import blurred4
 
 
 @inlined
@@ -216,7 +217,7 @@ def behind4(frame, draw, hold, iw, x, y):
     """What is seen through a fragment that refracts: what is drawn already, where its bent ray comes out.
 
     Snell's law at the first face; a thin pane's second face turns the ray back, so that only its place has moved. Frosted
-    by a tenth of the picture's height at most.
+    by a Gaussian: two of its standard deviations are a tenth of the picture's height at most.
     """
     place, view = _eye(frame, iw, x, y)
     own = load4(hold + np.uint64(112))
@@ -244,10 +245,9 @@ def behind4(frame, draw, hold, iw, x, y):
     u = (frame.x + frame.focal * a) / np.float32(frame.width)
     v = (frame.y - frame.focal * b) / np.float32(frame.height)
     blur = draw.bend[2] * last4(own) * np.float32(0.1) * np.float32(frame.height)
-    level, share = 0, zero
-    if blur > one:
-        level, share = level_of(blur * blur, levels_of(frame.behind) - 1)
-    return trilinear4(frame.behind, u, v, level, share, False)
+    if blur > zero:
+        return blurred4(frame.behind, u, v, blur)
+    return in_level4(frame.behind, 0, u, v, False)
 
 
 @inlined
