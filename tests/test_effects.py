@@ -345,3 +345,33 @@ def test_what_refracts_is_drawn_anew_where_what_it_reads_has_changed_and_nowhere
         assert np.array_equal(kept.paint(rows, view, light), Painter().paint(rows, view, light)), k
         small += sum((b[1] - b[0]) * (b[3] - b[2]) for b in kept.drawn) < 0.6 * view.width * view.height
     assert small >= 6
+
+
+def test_parts_of_one_thing_that_refract_see_each_other():
+    """Two panes as one mesh are the picture of two draws; a closed body shows its far side through its near one."""
+    view = View(Camera(name="v", target=(0, 0, 0), yaw=10, pitch=5, distance=5), 120, 90)
+    x = np.kron(np.arange(8) % 2, np.ones(8)).astype(np.float32)
+    stripes = Texture(np.dstack([np.tile(x, (2, 1))] * 3 + [np.ones((2, 64), np.float32)]), "data", bits=32)
+    far = quad(np.array([(-5, 3, -2), (5, 3, -2), (5, -3, -2), (-5, -3, -2)], float))
+    opaque = Material(lit=False, blend="Solid", group="Solid", depth_write=True)
+    wall = DrawCall("wall", far, ShadingInputs(stripes.mips), opaque, (1, 0, 0.0))
+    glass = Glass(on=True, index=1.5, edge_index=1.5, edge_opacity=0.1, thickness=0.2, frost=0.1)
+    corners = FLAT * 0.2
+    one, two = (
+        panel(z, (0.2, 0.5, 0.8, 0.3), corners + np.array([dx, 0, z]), glass=glass) for z, dx in ((-0.5, 0), (0.5, 0.4))
+    )
+    apart = draw_all([wall, one, two], view).colour
+    mesh = replace(
+        two.mesh,
+        position=np.concatenate([two.mesh.position, one.mesh.position]),
+        normal=np.concatenate([two.mesh.normal, one.mesh.normal]),
+        uv0=np.concatenate([two.mesh.uv0, one.mesh.uv0]),
+        index=np.concatenate([two.mesh.index, one.mesh.index + len(two.mesh.position)]),
+    )
+    both = replace(one, mesh=mesh)
+    assert np.array_equal(draw_all([wall, both], view).colour, apart)
+    assert np.abs(apart - draw_all([wall, two], view).colour).max() > 0.05
+    for x, y in ((60, 45), (50, 40), (70, 50)):
+        told = account_of([wall, both], view, x, y)
+        assert np.array_equal(np.array(told.end(), np.float32), apart[y, x])
+        assert np.array_equal(np.array(told.end("exact"), np.float32), draw_exact([wall, both], view).colour[y, x])

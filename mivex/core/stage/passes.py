@@ -24,6 +24,7 @@ from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall, Records, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting, PointLamp
+from mivex.core.stage.polygon_order import back_first, far_to_near, lays, ranked
 from mivex.core.stage.records import FRAME, LIGHT, POLY
 from mivex.core.stage.transmission import behind_chain, frosted
 
@@ -100,29 +101,6 @@ _PASS_OF = {
 }
 
 
-def _lays(draw: DrawCall) -> bool:
-    return draw.material.depth_first and draw.material.depth_test
-
-
-def _ranked(polys: NDArray[Any], begun: int, end: int, draw: DrawCall) -> int:
-    """Bring a draw's own polygons into the order that its material asks for; returns where they end."""
-    m, rows = draw.material, polys[begun:end]
-    if m.distance == "triangle":
-        n = np.maximum(rows["corners"], 1)
-        there = np.arange(rows["x"].shape[1])[None] < n[:, None]
-        x, y = ((np.where(there, rows[k], 0).sum(axis=1) / n) for k in ("x", "y"))
-        near = rows["value"][:, 0] + rows["across"][:, 0] * (x - rows["at_x"]) + rows["down"][:, 0] * (y - rows["at_y"])
-        rows[:] = rows[np.argsort(near, kind="stable")]
-    if m.back_first and m.both_faces:
-        rows[:] = rows[np.argsort(rows["back"] == 0, kind="stable")]
-    if not _lays(draw):
-        return end
-    more = end - begun
-    polys[end : end + more] = rows
-    rows["only_depth"] = 1
-    return end + more
-
-
 class RenderPlan:
     """Draws brought to the screen for one view: polygons in their order, and the plan.
 
@@ -138,8 +116,10 @@ class RenderPlan:
     def __init__(self, draws: list[DrawCall], view: View, like: "RenderPlan | None" = None) -> None:
         self.view, self.draws = view, draws
         self.ends: list[int] = []
+        self._parts: dict[int, tuple[int, ...]] = {}
+        """Of what refracts: where among its polygons another of its parts begins."""
         self.records = Records(draws)
-        self.polys = np.zeros(sum(len(d.mesh.index) * (1 + _lays(d)) for d in draws) + 1, POLY)
+        self.polys = np.zeros(sum(len(d.mesh.index) * (1 + lays(d)) for d in draws) + 1, POLY)
         lens = np.array([view.focal, view.width / 2, view.height / 2, NEAR])
         count, ends = 0, dict.fromkeys(("solid", "decals", "blended", "front"), 0)
         self.lamps = tuple(d.lamp for d in draws if d.lamp is not None)
@@ -153,6 +133,7 @@ class RenderPlan:
             while alike < min(len(draws), len(like.draws)) and draws[alike] is like.draws[alike]:
                 alike += 1
             if alike:
+                self._parts |= {k: v for k, v in like._parts.items() if k < alike}
                 self.polys[: like.ends[alike - 1]] = like.polys[: like.ends[alike - 1]]
         for i, d in enumerate(draws):
             count = like.ends[i] if like is not None and i < alike else self._projected(d, i, seen, lens, count)
@@ -166,9 +147,12 @@ class RenderPlan:
             for i in reading if name in ("blended", "front") else ():
                 first, last = (int(np.searchsorted(owner, i, side)) for side in ("left", "right"))
                 if at <= first < last <= end:
-                    # It reads what is there by then: all that comes before it is finished first.
-                    plan += [Pass(name, at, first), Pass(name, first, last, reads=True)]
-                    at = last
+                    # It reads what is there by then: all that comes before it is finished first, its own parts too.
+                    plan.append(Pass(name, at, first))
+                    ends_of = [first + k for k in self._parts.get(i, ())] + [last]
+                    for at in ends_of:
+                        plan.append(Pass(name, first, at, reads=True))
+                        first = at
             plan.append(Pass(name, at, end))
             at = end
         self.plan = tuple(plan)
@@ -177,17 +161,33 @@ class RenderPlan:
 
     def _projected(self, d: DrawCall, number: int, seen: tuple[object, ...], lens: Doubles, begun: int) -> int:
         """Put a draw's polygons behind those that are there; the same as before where nothing of it has changed."""
-        held: dict[tuple[object, ...], NDArray[Any]] = memoized_on(d, "polygons", dict)
-        rows = held.get(seen)
-        if rows is None:
+        held: dict[tuple[object, ...], tuple[NDArray[Any], tuple[int, ...]]] = memoized_on(d, "polygons", dict)
+        found = held.get(seen)
+        if found is None:
             mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
-            end = _project.project(
-                *mesh.arrays(d.coat.uv_set), self.records.draws, number, self.view.matrix, lens, self.polys, begun, False
-            )
-            end = _ranked(self.polys, begun, end, d)
+            alone = refracts(d.material) and not d.before_light and not lays(d)
+            end, cuts = begun, []
+            for part in far_to_near(mesh, self.view.eye) if alone else (mesh,):
+                start = end
+                end = _project.project(
+                    *part.arrays(d.coat.uv_set),
+                    self.records.draws,
+                    number,
+                    self.view.matrix,
+                    lens,
+                    self.polys,
+                    start,
+                    False,
+                )
+                end = ranked(self.polys, start, end, d)
+                if alone:
+                    cuts += [start, start + back_first(self.polys[start:end])]
+            parts = tuple(sorted({k - begun for k in cuts} - {0, end - begun}))
             held.clear()  # of one view only
-            held[seen] = self.polys[begun:end].copy()
+            held[seen] = self.polys[begun:end].copy(), parts
+            self._parts[number] = parts
             return end
+        rows, self._parts[number] = found
         end = begun + len(rows)
         self.polys[begun:end] = rows
         self.polys["draw"][begun:end] = number
