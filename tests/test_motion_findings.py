@@ -63,7 +63,9 @@ def motion_ids(e, texture=None, sheet=None, doc=None, small=False, **material):
 
 
 def test_pictures_too_small_for_the_screen_are_found():
-    near = effect(**SOUND, at=(0.1, 1.2, 2.0))
+    near = effect(**SOUND, at=(-1.0, 1.5, 1.6))
+    # Beside a camera, but out of its picture: nobody sees them.
+    assert motion_ids(effect(**SOUND, at=(5.0, 0.9, 3.0)), small=True) == {}
     found = motion_ids(near, small=True)["motion-small"]
     # The largest sprites, 0.2 m high, as large as the nearest camera sees them, over 64 texels.
     assert 2.5 < found.figure < 8 and "64 texels" in found.message

@@ -207,6 +207,8 @@ def _pruned(
             tried = judged(nudges, [c for c in fewer.settings if c is not change])
             if tried.error <= most:
                 fewer = tried
+                # Where fewer changes are better, what is gained by that is not given away again.
+                most = min(most, tried.error + SLIGHT)
             else:
                 gains[key] = tried.error - fewer.error
         if fewer is chosen:
@@ -240,6 +242,7 @@ def _by_model(
             gains[key] = without - model.error
             if without <= most:
                 model.take({key: old[key]})
+                most = min(most, without + max(allowed, SLIGHT))
                 del left[key]
                 fewer = True
     return left, {k: gains[k] for k in left}
@@ -347,14 +350,14 @@ def propose(
         fewer, gains = _by_model(model, chosen, old, most - chosen.error)
         rendered = judged(fewer, chosen.settings)
         if rendered.error <= most + SLIGHT:
-            chosen = rendered
+            chosen, most = rendered, min(most, rendered.error + SLIGHT)
             for c in chosen.settings:
                 without = judged(chosen.nudges, [x for x in chosen.settings if x is not c])
                 gains[f"{c.overlay} {c.setting}"] = without.error - chosen.error
         else:
             gains = {}  # the model was not to be believed here
     if chosen.count <= MANY or not gains:
-        chosen, gains = _pruned(chosen, judged, max(most, chosen.error), lambda t: tell(0.6 + 0.2 * t))
+        chosen, gains = _pruned(chosen, judged, most, lambda t: tell(0.6 + 0.2 * t))
     left = conflicts(
         judge.draws, stage.textures, chosen.doc, cameras, advice.demands, size, stop, lambda t: tell(0.8 + 0.2 * t)
     )

@@ -282,9 +282,11 @@ def _small(s: MotionSubject) -> list[Finding]:
         most, at = 0.0, ""
         for camera in s.doc.cameras:
             view = View(camera, 1280, 800)
-            deep = (found_now.position - view.eye) @ view.axes[2]
-            seen = deep > 0.3
-            pixels = found_now.size[seen, 1] * view.focal / deep[seen]
+            x, y, deep = view.on_screen(found_now.position).T
+            pixels = found_now.size[:, 1] * view.focal / np.maximum(deep, 0.3)
+            # What is out of the picture is not seen, however near it is.
+            beyond = np.maximum(np.abs(x - view.width / 2) - view.width / 2, np.abs(y - view.height / 2) - view.height / 2)
+            pixels = pixels[(deep > 0.3) & (beyond < pixels / 2)]
             if pixels.size and float(np.percentile(pixels, 90)) > most:
                 most, at = float(np.percentile(pixels, 90)), camera.name
         if most / max(texels, 1) <= COARSE:
