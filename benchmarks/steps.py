@@ -9,7 +9,7 @@ import numpy as np
 from PIL import Image, ImageChops, ImageDraw, ImageFilter, ImageOps
 from scipy import ndimage
 
-from benchmarks.timing import medians
+from benchmarks.timing import line, medians
 from mivex.core.picture.files import read_picture
 from mivex.core.pixels.coverage import keep_coverage
 from mivex.core.pixels.mips import build_chain
@@ -132,8 +132,4 @@ def main() -> None:
             if name == "keep-coverage":
                 ours = partial(_kept, v)
             mine, theirs = medians(rounds, ours, others[name][1])
-            print(
-                f"    {name:<20}{mine:8.1f} ms; {others[name][0]}: {theirs:.1f} ms; ratio {mine / theirs:.2f}"
-                + (" (aim: 50 ms)" if n == 1024 else ""),
-                flush=True,
-            )
+            line(f"`{name}`, {n}²", mine, others[name][0], theirs, "50 ms" if n == 1024 else "–")

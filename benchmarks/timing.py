@@ -2,7 +2,23 @@
 
 import time
 from collections.abc import Callable
+from dataclasses import dataclass
 from statistics import median
+
+
+@dataclass(frozen=True)
+class Figure:
+    """One comparison of one run, in milliseconds."""
+
+    what: str
+    ours: float
+    baseline: str
+    theirs: float
+    aim: str
+
+
+FIGURES: list[Figure] = []
+"""What has been measured so far in this process."""
 
 
 def medians(rounds: int, *jobs: Callable[[], object]) -> list[float]:
@@ -19,5 +35,6 @@ def medians(rounds: int, *jobs: Callable[[], object]) -> list[float]:
 
 
 def line(what: str, ours: float, baseline: str, theirs: float, aim: str) -> None:
-    """Print one comparison."""
+    """Print one comparison, and keep it for the table."""
+    FIGURES.append(Figure(what, ours, baseline, theirs, aim))
     print(f"  {what}: {ours:.1f} ms; {baseline}: {theirs:.1f} ms; ratio {ours / theirs:.2f} (aim: {aim})", flush=True)
