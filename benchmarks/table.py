@@ -70,12 +70,10 @@ def words(known: dict[str, Any]) -> str:
             "|---|---|---|---|---|---|---|",
         ]
         for what, r in rows.items():
-            ratio = f"{r['ratio']:.2f} ± {r['spread'] / 2:.2f}"
-            mark = " **worse**" if r.get("worse") else ""
+            ratio = f"{r['ratio']:.2f} ± {r['spread'] / 2:.2f}" + (" **worse**" if r.get("worse") else "")
             was = f"{r['before']:.2f}" if "before" in r else "–"
-            out.append(
-                f"| {what} | {r['ours']:g} ms | {r['baseline']}: {r['theirs']:g} ms | {ratio}{mark} | {was} | {r['aim']} | {r['commit']} |"
-            )
+            other = f"{r['baseline']}: {r['theirs']:g} ms"
+            out.append(f"| {what} | {r['ours']:g} ms | {other} | {ratio} | {was} | {r['aim']} | {r['commit']} |")
         out.append("")
     return "\n".join(out)
 
