@@ -60,7 +60,7 @@ def build(
     from mivex.core.picture.animated import ANIMATED, read_frames
     from mivex.core.picture.encode import check_writable, write_picture
     from mivex.core.picture.files import read_picture
-    from mivex.core.sheet.build import ALIGNS, FITS, Layout
+    from mivex.core.sheet.build import ALIGNS, FITS, Layout, meaning_of
     from mivex.core.sheet.build import build as lay
 
     suffix = check_writable(out)
@@ -70,22 +70,31 @@ def build(
         )
     if not 0 <= columns <= 64 or not 0 <= gutter <= 1024:
         raise MivexError("--columns takes 0 to 64, --gutter 0 to 1024.")
-    rows = []
+    rows, pictures, told = [], [], []
     for path in frames:
         if Path(path).suffix.lower() in ANIMATED and Path(path).suffix.lower() != ".png":
             rows += read_frames(path)[0]
         elif Path(path).suffix.lower() == ".png" and len(found := read_frames(path)[0]) > 1:
             rows += found
         else:
-            rows.append(read_picture(path).values)
+            pictures.append(read_picture(path))
+            rows.append(pictures[-1].values)
     size = _pair(cell, "--cell") if cell else (0, 0)
-    values, grid = lay(rows, Layout(size, columns, gutter, fit, align))  # type: ignore[arg-type]
-    write_picture(out, values, 8 if suffix == ".tga" else 32 if suffix == ".exr" else 8)
+    # Animated pictures are colour of 8 bits.
+    meaning = meaning_of(pictures) if len(pictures) == len(rows) else "colour"
+    values, grid = lay(rows, Layout(size, columns, gutter, fit, align), meaning=meaning)  # type: ignore[arg-type]
+    deepest = max((p.bits for p in pictures), default=8)
+    bits = 32 if suffix == ".exr" else 8 if suffix == ".tga" else 16 if deepest > 8 else 8
+    if bits < deepest:
+        told.append(Message("The frames have {deepest} bits a channel, the sheet {bits}.", deepest=deepest, bits=bits))
+    write_picture(out, values, bits, data=meaning != "colour")
     h, w = values.shape[:2]
     words = {
         "sheet": {"grids": [grid.model_dump(mode="json")]},
         "width": w,
         "height": h,
+        "bits": bits,
+        "holds": meaning,
         "frames": frame_rows(tuple(grid.cells(w, h)), w, h),
     }
     _write_list(out, words)
@@ -102,6 +111,8 @@ def build(
                 h=h,
             )
         )
+        for sentence in told:
+            say(sentence)
 
 
 def _grid_of(

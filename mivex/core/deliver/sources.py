@@ -15,7 +15,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import ImageMetadata
 from mivex.core.pixels.colour import luminance, to_display, to_linear
 from mivex.core.pixels.outline import trace
-from mivex.core.prepare.resize import resized
+from mivex.core.prepare.resample import resized
 from mivex.core.prepare.weighing import premultiply, unpremultiply
 from mivex.core.project.delivery import COLOUR_ALPHA, Feed, FilePlan
 from mivex.core.project.document import Document, Overlay

@@ -5,9 +5,9 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 
 import numpy as np
+from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
-from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.channels import COLOURED, TABLE
@@ -17,9 +17,10 @@ from mivex.core.layers.painting import Paint, painted
 from mivex.core.layers.patterns import PATTERNS, AnyPattern
 from mivex.core.layers.strokes import PaintStroke
 from mivex.core.pixels.colour import LUMINANCE, to_linear
+from mivex.core.pixels.mips import MipChain
 from mivex.core.prepare.base import Surface
+from mivex.core.prepare.resample import associated, laid_from, picture_chain, plain_laid, resized, straight
 
-cv2 = Lazy("cv2")
 _PLAIN = UvTransform()
 CHUNK = 8
 """Strokes that are rendered in one go and kept."""
@@ -57,46 +58,69 @@ class LayerInputs:
     notes: list[str] = field(default_factory=list)
 
 
-def laid(values: Floats, how: UvTransform, size: tuple[int, int], *, smooth: bool = True) -> Floats:
-    """A tile laid over a canvas: tiled, turned about the middle, moved; it repeats.
+def _rows(how: UvTransform, size: tuple[int, int]) -> NDArray[np.float64]:
+    """The map from shares of the canvas to shares of the picture, (2, 3): tiled, turned about the middle, moved."""
+    h, w = size
+    c, s = math.cos(math.radians(how.turn)), math.sin(math.radians(how.turn))
+    # Turned as it is seen, whatever the canvas's shape.
+    k = w / h
+    turn = np.array([[how.across * c, how.across * s / k], [-how.down * s * k, how.down * c]])
+    return np.concatenate([turn, (turn @ [-0.5 - how.right, -0.5 - how.low] + 0.5)[:, None]], axis=1)
+
+
+def laid(values: Floats, how: UvTransform, size: tuple[int, int]) -> Floats:
+    """Values that stand for themselves, laid over a canvas: tiled, turned about the middle, moved; they repeat.
 
     Parameters
     ----------
-    values : float32 array (h, w) or (h, w, 4)
+    values : float32 array (h, w) or (h, w, c)
     how : UvTransform
     size : (height, width)
-    smooth : bool
-        The tile is finer than it will be shown: it is averaged, not picked from.
     """
     h, w = size
-    if values.shape[:2] != (h, w) and how == _PLAIN:
-        return np.asarray(
-            cv2.resize(
-                values, (w, h), interpolation=cv2.INTER_AREA if smooth and values.shape[0] >= h else cv2.INTER_LINEAR
-            ),
-            np.float32,
-        )
-    if how == _PLAIN:
+    if how != _PLAIN:
+        return plain_laid(values, _rows(how, size), size)
+    if values.shape[:2] == (h, w):
         return values
-    th, tw = values.shape[:2]
-    c, s = math.cos(math.radians(how.turn)), math.sin(math.radians(how.turn))
-    x = ((np.arange(w, dtype=np.float32) + np.float32(0.5)) / w - np.float32(0.5 + how.right))[None]
-    y = ((np.arange(h, dtype=np.float32) + np.float32(0.5)) / h - np.float32(0.5 + how.low))[:, None]
-    # Turned as it is seen, whatever the canvas's shape.
-    k = np.float32(w / h)
-    u = (x * c + y * (s / k)) * np.float32(how.across) + np.float32(0.5)
-    v = (y * c - x * (s * k)) * np.float32(how.down) + np.float32(0.5)
-    u, v = (u % 1) * np.float32(tw) - np.float32(0.5), (v % 1) * np.float32(th) - np.float32(0.5)
-    pad = [(1, 1), (1, 1)] + [(0, 0)] * (values.ndim - 2)
-    return np.asarray(
-        cv2.remap(
-            np.pad(values, pad, mode="wrap"),
-            np.ascontiguousarray(np.broadcast_to(u, (h, w)) + 1),
-            np.ascontiguousarray(np.broadcast_to(v, (h, w)) + 1),
-            cv2.INTER_LINEAR,
-        ),
-        np.float32,
-    )
+    made = resized(values if values.ndim == 3 else values[..., None], w, h)
+    return made if values.ndim == 3 else made[..., 0]
+
+
+def colour_laid(
+    values: Floats,
+    how: UvTransform,
+    size: tuple[int, int],
+    *,
+    data: bool = False,
+    linear: bool = False,
+    keep: Callable[[Callable[[], object]], object] = lambda make: make(),
+) -> tuple[Floats, Floats]:
+    """A picture laid over a canvas: its colour in linear light (h, w, 3), data as they are, and its alpha (h, w).
+
+    Parameters
+    ----------
+    values : float32 array (h, w, 4)
+        Straight, display values for colour.
+    how : UvTransform
+    size : (height, width)
+    data, linear : bool
+        It is no colour; its colour is in linear light already.
+    keep : callable
+        Makes its mip levels, or gives those that were made before.
+    """
+    h, w = size
+    same = values.shape[:2] == (h, w)
+    if how == _PLAIN and (same or data):
+        v = values if same else resized(values, w, h)
+        rgb = np.ascontiguousarray(v[..., :3])
+        return rgb if data or linear else to_linear(rgb), np.ascontiguousarray(v[..., 3])
+    if how == _PLAIN:
+        sums = associated(values, linear=linear)
+        return straight(resized(sums, w, h))
+    chain = keep(lambda: picture_chain(values, data=data, linear=linear))
+    assert isinstance(chain, MipChain)
+    found = laid_from(chain, _rows(how, size), size)
+    return (np.ascontiguousarray(found[..., :3]), np.ascontiguousarray(found[..., 3])) if data else straight(found)
 
 
 def pattern_laid(
@@ -131,9 +155,7 @@ def stamp_from(picture: Callable[[str], Floats]) -> Callable[[str], Floats]:
         square = np.zeros((side, side), np.float32)
         oy, ox = (side - t.shape[0]) // 2, (side - t.shape[1]) // 2
         square[oy : oy + t.shape[0], ox : ox + t.shape[1]] = t
-        return np.asarray(
-            cv2.resize(square, (256, 256), interpolation=cv2.INTER_AREA) if side > 256 else square, np.float32
-        )
+        return resized(square[..., None], 256, 256)[..., 0] if side > 256 else square
 
     return stamp
 
@@ -266,24 +288,25 @@ class Values:
         if cell.source == "picture":
             if not cell.path:
                 raise MivexError("no picture is chosen.")
-            v = laid(o.picture(cell.path), cell.laid, o.size)
+            v = o.picture(cell.path)
             if channel not in COLOURED:
-                return channel_of(v, cell.channel), EVERYWHERE
-            rgb = np.ascontiguousarray(v[..., :3])
-            return rgb if o.linear(cell.path) else to_linear(rgb), np.ascontiguousarray(v[..., 3])
+                return laid(channel_of(v, cell.channel), cell.laid, o.size), EVERYWHERE
+            linear, mark = o.linear(cell.path), o.mark("picture", cell.path)
+            return colour_laid(
+                v, cell.laid, o.size, linear=linear, keep=lambda make: o.keep(f"levels of {mark} {linear}", make)
+            )
         if not cell.overlay:
             raise MivexError("no overlay is chosen.")
         s = o.overlay(cell.overlay)
         if channel in s.channels:
             stored = s.channels[channel] if channel in COLOURED else s.channels[channel][..., 0]
-            return TABLE[channel].decoded(laid(np.ascontiguousarray(stored), cell.laid, o.size)), EVERYWHERE
-        v = laid(s.values, cell.laid, o.size)
+            # Decoded first: light is averaged as light, a height as a height.
+            return laid(TABLE[channel].decoded(np.ascontiguousarray(stored)), cell.laid, o.size), EVERYWHERE
         if channel == "opacity":
-            return np.ascontiguousarray(v[..., 3]), EVERYWHERE
+            return laid(np.ascontiguousarray(s.values[..., 3]), cell.laid, o.size), EVERYWHERE
         if channel not in COLOURED:
-            return channel_of(v, cell.channel), EVERYWHERE
-        rgb = np.ascontiguousarray(v[..., :3])
-        return rgb if s.data else to_linear(rgb), np.ascontiguousarray(v[..., 3])
+            return laid(channel_of(s.values, cell.channel), cell.laid, o.size), EVERYWHERE
+        return colour_laid(s.values, cell.laid, o.size, data=s.data)
 
     def paint(self, strokes: tuple[PaintStroke, ...], channels: tuple[str, ...]) -> dict[str, Paint]:
         """What strokes have left, by channel; whole chunks of them are kept."""

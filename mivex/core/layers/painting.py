@@ -17,6 +17,7 @@ from mivex.core.base.types import Floats
 from mivex.core.layers.channels import COLOURED
 from mivex.core.layers.strokes import PaintStroke, Point, Tip
 from mivex.core.pixels.colour import to_linear
+from mivex.core.prepare.resample import resized
 
 cv2 = Lazy("cv2")
 _kernels = Lazy("mivex.core.layers.kernels.dabs")
@@ -88,7 +89,7 @@ def tip_of(tip: Tip, number: int, stamp: Callable[[str], Floats], short: int) ->
     picture = stamp(tip.stamp) if tip.form == "stamp" else _rough_tip(tip.form, number % 8)
     side = max(2, round(tip.size * short))
     if side < picture.shape[0]:
-        picture = np.asarray(cv2.resize(picture, (side, side), interpolation=cv2.INTER_AREA), np.float32)
+        picture = resized(picture[..., None], side, side)[..., 0]
     return 2, picture
 
 

@@ -15,7 +15,7 @@ from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.channels import CHANNELS, COLOURED, MADE, TABLE
 from mivex.core.layers.joining import join, join_light, levelled
-from mivex.core.layers.masks import LayerInputs, Values, pattern_laid
+from mivex.core.layers.masks import LayerInputs, Values, colour_laid, laid, pattern_laid
 from mivex.core.layers.model import Base, Group, Layer, Stack, UvTransform, walk
 from mivex.core.layers.patterns.fields import Wear, draw_wear
 from mivex.core.pixels.colour import to_linear
@@ -157,41 +157,30 @@ def _laid_over(planes: Planes, row: Layer, weight: Floats, values: Values) -> Pl
         values.note(Message("Layer “{name}”: {e}", name=row.name, e=term(e)))
         return planes
     h, w = values.outside.size
-    v = s.values
-    if v.shape[:2] != (h, w):
-        from mivex.core.layers.masks import laid
-        from mivex.core.layers.model import UvTransform
-
-        v = laid(v, UvTransform(), (h, w))
-    o = np.broadcast_to(weight * np.float32(row.strength) * v[..., 3], (h, w))
+    rgb, alpha = colour_laid(s.values, UvTransform(), (h, w), data=s.data)
+    o = np.broadcast_to(weight * np.float32(row.strength) * alpha, (h, w))
     a = np.broadcast_to(planes.get("opacity"), (h, w))
     under = a * (1 - o)
     whole = o + under
     share = np.ascontiguousarray(np.divide(o, whole, out=np.zeros_like(whole), where=whole > 0), np.float32)
-    rgb = np.ascontiguousarray(v[..., :3])
     made: dict[str, Floats] = {
         "opacity": np.asarray(whole, np.float32),
-        "colour": join(planes.get("colour"), rgb if s.data else to_linear(rgb), share, 1.0, "towards"),
+        "colour": join(planes.get("colour"), rgb, share, 1.0, "towards"),
     }
 
     def other(channel: str) -> Floats | None:
         found = s.channels.get(channel)
         if found is None:
             return None
-        flat = found if channel in COLOURED else found[..., 0]
-        if flat.shape[:2] != (h, w):
-            from mivex.core.layers.masks import laid
-            from mivex.core.layers.model import UvTransform
-
-            flat = laid(np.ascontiguousarray(flat), UvTransform(), (h, w))
-        return np.ascontiguousarray(flat)
+        flat = np.ascontiguousarray(found if channel in COLOURED else found[..., 0])
+        # Decoded first: light is averaged as light, a height as a height.
+        return laid(TABLE[channel].decoded(flat), UvTransform(), (h, w))
 
     each = np.ascontiguousarray(o, np.float32)
     for channel in MADE:
-        if (x := other(channel)) is not None:
+        if (value := other(channel)) is not None:
             # Heights and light add up where they lie over others; what a surface is made of is taken over.
-            traits = TABLE[channel]
-            below, value = planes.get(channel), traits.decoded(x)
+            traits, below = TABLE[channel], planes.get(channel)
             if traits.cell.get("join") == "add":
                 made[channel] = join(below, value, each, 1.0, "add", traits.low)
             else:

@@ -9,7 +9,7 @@ from mivex.core.base.types import Floats
 from mivex.core.picture.picture import Picture
 from mivex.core.pixels.colour import luminance
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.resize import resized
+from mivex.core.prepare.resample import resized
 
 Take = Literal["auto", "luminance", "largest", "red", "green", "blue", "alpha"]
 Value = Literal["luminance", "largest", "red", "green", "blue", "alpha"]

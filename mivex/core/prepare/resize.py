@@ -7,8 +7,8 @@ import numpy as np
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.settings import setting
-from mivex.core.base.types import Floats
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
+from mivex.core.prepare.resample import resized
 from mivex.core.prepare.weighing import premultiply, unpremultiply
 
 cv2 = Lazy("cv2")
@@ -39,37 +39,6 @@ class Resize(StepParams):
 def nearest_power(side: int) -> int:
     """The power of two nearest to ``side`` by ratio."""
     return int(2 ** round(float(np.log2(side))))
-
-
-def resized(values: Floats, width: int, height: int, kind: str) -> Floats:
-    """Resize an ``(h, w, c)`` array, each axis by itself: one may grow while the other shrinks.
-
-    Area averages where it shrinks and is linear where it grows. Lanczos is OpenCV's kernel, which is not
-    widened when shrinking: what shrinks is averaged down to within twice the size first.
-    """
-
-    def one(v: Floats, w: int, h: int, was: int, to: int) -> Floats:
-        if was == to:
-            return v
-        if kind == "lanczos":
-            if was > 2 * to:
-                v = _cv_resize(v, 2 * w if w != v.shape[1] else w, 2 * h if h != v.shape[0] else h, cv2.INTER_AREA)
-            return _cv_resize(v, w, h, cv2.INTER_LANCZOS4)
-        return _cv_resize(v, w, h, cv2.INTER_AREA if to < was else cv2.INTER_LINEAR)
-
-    h, w = values.shape[:2]
-    if (width < w) == (height < h) and kind == "area":
-        # Both ways alike: in one pass.
-        return _cv_resize(values, width, height, cv2.INTER_AREA if width < w else cv2.INTER_LINEAR)
-    # The axis that shrinks first: less is left to do.
-    if width <= w:
-        return one(one(values, width, h, w, width), width, height, h, height)
-    return one(one(values, w, height, h, height), width, height, w, width)
-
-
-def _cv_resize(values: Floats, width: int, height: int, mode: int) -> Floats:
-    out = cv2.resize(np.ascontiguousarray(values), (width, height), interpolation=mode)
-    return np.asarray(out, np.float32).reshape(height, width, -1)
 
 
 def run(surface: Surface, params: Resize, context: Context) -> Surface:

@@ -14,7 +14,7 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.pixels.outline import trace
 from mivex.core.prepare.base import Context, Step, StepParams, Surface
-from mivex.core.prepare.resize import resized
+from mivex.core.prepare.resample import resized
 from mivex.core.prepare.weighing import premultiply, unpremultiply
 
 cv2 = Lazy("cv2")

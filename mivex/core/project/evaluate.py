@@ -12,7 +12,6 @@ import numpy as np
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
-from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import check_size
 from mivex.core.base.memory import kept_bytes
 from mivex.core.base.messages import Message, term
@@ -28,13 +27,12 @@ from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
+from mivex.core.prepare.resample import picture_resized
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import absolute
 from mivex.core.project.layering import LARGE, NO_ASK, EvaluationRequest, outside_of
 from mivex.core.sheet.celled import by_cells
 from mivex.core.stage.meshes import LoadedMesh, read_mesh
-
-cv2 = Lazy("cv2")
 
 PROXY_SIDE = 512
 HOLDS_LEVELS = ("tif", "ktx2")
@@ -389,5 +387,5 @@ def _start(picture: Picture, meaning: str, stored: str, scale: float) -> Surface
         values[..., :3] = to_display(values[..., :3])
     if scale != 1:
         size = (max(1, round(picture.width * scale)), max(1, round(picture.height * scale)))
-        values = cv2.resize(values, size, interpolation=cv2.INTER_AREA if scale < 1 else cv2.INTER_LINEAR)
+        values = picture_resized(values, *size, data=meaning == "data")
     return Surface(values, meaning == "data", traits=picture.traits, scale=scale)

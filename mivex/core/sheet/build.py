@@ -1,6 +1,7 @@
 """Building a sheet from frames: every frame fitted into its cell, in its place, with its border carried outwards."""
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
@@ -10,9 +11,12 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.limits import check_size
 from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
-from mivex.core.pixels.colour import to_display, to_linear
+from mivex.core.picture.picture import Picture, guess_meaning, looks_like_normals
+from mivex.core.pixels.colour import to_display
+from mivex.core.prepare.resample import associated, resized, straight
 from mivex.core.sheet.model import MOST, Grid
 
+Meaning = Literal["colour", "data", "normal"]
 Fit = Literal["inside", "fill", "none"]
 FITS: dict[str, str] = {"inside": "Whole frame inside", "fill": "Fills the cell", "none": "As large as it is"}
 Align = Literal["frame", "centroid", "box", "foot"]
@@ -54,11 +58,6 @@ def columns_for(count: int, cell: tuple[int, int]) -> int:
     return min(range(1, count + 1), key=lambda c: (abs(math.log2(c * cell[0] / (math.ceil(count / c) * cell[1]))), c))
 
 
-def _premultiplied(values: Floats, data: bool) -> Floats:
-    rgb = values[..., :3] if data else to_linear(values[..., :3])
-    return np.concatenate([rgb * values[..., 3:], values[..., 3:]], axis=2).astype(np.float32)
-
-
 def _point(values: Floats, align: Align) -> tuple[float, float]:
     """The point of a frame, in texels from its top left, that comes to the middle of the cell (or its foot)."""
     h, w = values.shape[:2]
@@ -76,38 +75,59 @@ def _point(values: Floats, align: Align) -> tuple[float, float]:
     return (x.min() + x.max() + 1) / 2, float(y.max() + 1) if align == "foot" else (y.min() + y.max() + 1) / 2
 
 
-def _fitted(values: Floats, cell: tuple[int, int], scale: float, align: Align, data: bool) -> Floats:
-    """A frame in its cell, resampled with premultiplied colour in linear light; moved by whole texels it keeps its own."""
-    import cv2
+def _fitted(values: Floats, cell: tuple[int, int], scale: float, layout: Layout, meaning: Meaning) -> Floats:
+    """A frame in its cell; moved by whole texels it keeps its own.
 
+    Only a centre of what is seen is brought to its place more finely than by whole texels, and only where the frame is
+    filtered anyway.
+    """
     cw, ch = cell
-    px, py = _point(values, align)
-    tx, ty = cw / 2 - px * scale, (ch if align == "foot" else ch / 2) - py * scale
     h, w = values.shape[:2]
-    if scale == 1 and tx == round(tx) and ty == round(ty):
-        out = np.zeros((ch, cw, 4), np.float32)
-        x, y = round(tx), round(ty)
-        part = values[max(0, -y) : max(0, min(h, ch - y)), max(0, -x) : max(0, min(w, cw - x))]
-        out[max(0, y) : max(0, y) + part.shape[0], max(0, x) : max(0, x) + part.shape[1]] = part
-        return out
-    associated = _premultiplied(values, data)
-    if scale < 1:
-        small = (max(1, round(w * scale)), max(1, round(h * scale)))
-        associated = np.asarray(cv2.resize(associated, small, interpolation=cv2.INTER_AREA), np.float32)
-        scale_x, scale_y = small[0] / w, small[1] / h
-        move = np.array([[1, 0, cw / 2 - px * scale_x], [0, 1, (ch if align == "foot" else ch / 2) - py * scale_y]])
-    else:
-        # Texel centres are at halves: the map is said for centres.
-        move = np.array([[scale, 0, tx + (scale - 1) / 2], [0, scale, ty + (scale - 1) / 2]])
-    warped = cv2.warpAffine(associated, move.astype(np.float64), cell, flags=cv2.INTER_LINEAR)
-    out = np.asarray(warped, np.float32)
-    a = out[..., 3:]
-    rgb = np.divide(out[..., :3], a, out=np.zeros_like(out[..., :3]), where=a > 1e-6)
-    rgb = np.clip(rgb, 0, 1)
-    return np.concatenate([rgb if data else to_display(rgb), np.clip(a, 0, 1)], axis=2).astype(np.float32)
+    px, py = _point(values, layout.align)
+    sw, sh = (w, h) if scale == 1 else (max(1, round(w * scale)), max(1, round(h * scale)))
+    tx = cw / 2 - px * sw / w
+    ty = (ch if layout.align == "foot" else ch / 2) - py * sh / h
+    if layout.align != "centroid" or layout.fit == "none" or scale == 1:
+        # Halves go down and to the right, so that frames of odd and even sides move alike.
+        tx, ty = math.floor(tx + 0.5), math.floor(ty + 0.5)
+    if (sw, sh) == (w, h):
+        return _put(values, cell, round(tx), round(ty), meaning)
+    plain = meaning != "colour"
+    weighed = values if plain else associated(values)
+    if meaning == "normal":
+        weighed = np.concatenate([values[..., :3] * 2 - 1, values[..., 3:]], axis=2)
+    small = resized(weighed, sw, sh)
+    whole = math.floor(tx), math.floor(ty)
+    if (tx - whole[0], ty - whole[1]) != (0, 0):
+        import cv2
+
+        # One texel of nothing all round takes what is moved over the border.
+        move = np.array([[1, 0, tx - whole[0]], [0, 1, ty - whole[1]]], np.float64)
+        edge = cv2.BORDER_REPLICATE if plain else cv2.BORDER_CONSTANT
+        small = np.asarray(
+            cv2.warpAffine(small, move, (sw + 1, sh + 1), flags=cv2.INTER_LINEAR, borderMode=edge), np.float32
+        )
+    if meaning == "normal":
+        length = np.linalg.norm(small[..., :3], axis=2, keepdims=True)
+        small = np.concatenate([small[..., :3] / np.maximum(length, 1e-6) * 0.5 + 0.5, small[..., 3:]], axis=2)
+    elif not plain:
+        rgb, alpha = straight(small)
+        small = np.concatenate([to_display(np.clip(rgb, 0, 1)), np.clip(alpha, 0, 1)[..., None]], axis=2)
+    return _put(small.astype(np.float32), cell, *whole, meaning)
 
 
-def build(frames: list[Floats], layout: Layout, *, data: bool = False) -> tuple[Floats, Grid]:
+def _put(values: Floats, cell: tuple[int, int], x: int, y: int, meaning: Meaning) -> Floats:
+    """A frame at a whole place of its cell; beyond it nothing is, or for normals a flat surface."""
+    (cw, ch), (h, w) = cell, values.shape[:2]
+    out = np.zeros((ch, cw, 4), np.float32)
+    if meaning == "normal":
+        out[:] = (0.5, 0.5, 1.0, 0.0)
+    part = values[max(0, -y) : max(0, min(h, ch - y)), max(0, -x) : max(0, min(w, cw - x))]
+    out[max(0, y) : max(0, y) + part.shape[0], max(0, x) : max(0, x) + part.shape[1]] = part
+    return out
+
+
+def build(frames: list[Floats], layout: Layout, *, meaning: Meaning = "colour") -> tuple[Floats, Grid]:
     """Lay frames into a sheet.
 
     Parameters
@@ -115,8 +135,8 @@ def build(frames: list[Floats], layout: Layout, *, data: bool = False) -> tuple[
     frames : list of float32 arrays (height, width, 4)
         Straight RGBA as stored, in their order; index 0 is the first.
     layout : Layout
-    data : bool
-        They are no colours.
+    meaning : str
+        ``colour``: filtered multiplied by alpha, in linear light; ``data``: as they stand; ``normal``: as directions.
 
     Returns
     -------
@@ -148,7 +168,7 @@ def build(frames: list[Floats], layout: Layout, *, data: bool = False) -> tuple[
     scale = {"none": 1.0, "inside": min(min(r) for r in ratio), "fill": max(min(max(r) for r in ratio), 1e-6)}[layout.fit]
     out = np.zeros((h, w, 4), np.float32)
     for k, frame in enumerate(frames):
-        made = _fitted(frame, cell, scale, layout.align, data)
+        made = _fitted(frame, cell, scale, layout, meaning)
         x, y = g + (k % columns) * (cell[0] + g), g + (k // columns) * (cell[1] + g)
         if g:
             # Each cell fills its half of the gutter with what its border holds; the rim takes all of it.
@@ -170,3 +190,10 @@ def build(frames: list[Floats], layout: Layout, *, data: bool = False) -> tuple[
         gutter=float(g),
         count=0 if used == columns * rows else used,
     )
+
+
+def meaning_of(pictures: Sequence[Picture]) -> Meaning:
+    """What pictures that become frames hold: data only where each of them is taken for data."""
+    if not pictures or any(guess_meaning(p)[0] != "data" for p in pictures):
+        return "colour"
+    return "normal" if all(looks_like_normals(p.values) for p in pictures) else "data"

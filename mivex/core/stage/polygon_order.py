@@ -32,7 +32,7 @@ def parts_of(mesh: Mesh) -> list[Mesh]:
         found = [np.flatnonzero(number == k) for k in there]
         return [replace(mesh, index=mesh.index[at], facts=None if mesh.facts is None else mesh.facts[at]) for at in found]
 
-    return memoized_on(mesh, "own parts", make)
+    return memoized_on(mesh, "own_parts", make)
 
 
 def far_to_near(mesh: Mesh, eye: Doubles) -> list[Mesh]:

@@ -27,7 +27,7 @@ from mivex.core.project.document import Document
 from mivex.core.project.file import absolute
 from mivex.core.project.recipe import save_recipe, with_files
 from mivex.core.scene.frames import Baking, baked, by_seeds
-from mivex.core.sheet.build import Layout, build
+from mivex.core.sheet.build import Layout, build, meaning_of
 from mivex.core.sheet.model import Sheet
 from mivex.ui.proofs.stage_proof import StageProof
 from mivex.ui.session.engine import Engine
@@ -184,8 +184,9 @@ class FileActions(DeliveryActions):
         name = (o.name if how in ("seeds", "baked") else Path(paths[0]).stem) + " sheet"
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
+            pictures = [read_picture(p) for p in paths] if how == "pictures" else []
             if how == "pictures":
-                frames = [read_picture(p).values for p in paths]
+                frames = [p.values for p in pictures]
             elif how == "animated":
                 frames = read_frames(paths[0])[0]
             elif how == "seeds":
@@ -195,12 +196,14 @@ class FileActions(DeliveryActions):
             else:
                 what = Baking(bool(values["wears"]), float(values["seconds"]), float(values["degrees"]))
                 frames = baked(o, texture, int(values["count"]), what, stopped)
-            made, grid = build(frames, layout)
+            meaning = meaning_of(pictures)
+            made, grid = build(frames, layout, meaning=meaning)
+            deep = max((p.bits for p in pictures), default=texture.bits if texture is not None else 8) > 8
             stem = "".join(ch if ch.isalnum() else "_" for ch in name.lower())
             path, number = folder / f"{stem}.png", 2
             while path.exists():
                 path, number = folder / f"{stem}_{number}.png", number + 1
-            write_picture(path, made, 8)
+            write_picture(path, made, 16 if deep else 8, data=meaning != "colour")
             sheet = Sheet(grids=(grid,), play="random" if how == "seeds" else "loop")
             wide, high = grid.size(made.shape[1], made.shape[0])
             report(lambda: self.take_sheet(str(path), name, sheet, wide / high))

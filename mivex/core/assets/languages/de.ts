@@ -548,6 +548,10 @@
    <translation>--fit nimmt {parts}; --align nimmt {parts2}.</translation>
   </message>
   <message>
+   <source>The frames have {deepest} bits a channel, the sheet {bits}.</source>
+   <translation>Die Bilder haben {deepest} Bit je Kanal, das Blatt {bits}.</translation>
+  </message>
+  <message>
    <source>{count} frames in {columns} × {rows}, {w} × {h}</source>
    <translation>{count} Bilder in {columns} × {rows}, {w} × {h}</translation>
   </message>
