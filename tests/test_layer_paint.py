@@ -7,6 +7,7 @@ import numpy as np
 import pytest
 from stacks import display, line, linear, stacked, surface
 
+from mivex.core.layers.painting import painted
 from mivex.core.layers.strokes import PaintStroke, Tip
 from mivex.core.project import layer_edits
 from mivex.core.project.file import read_project, write_project
@@ -81,3 +82,102 @@ def test_wrap_mirror_area_soften_smudge_and_strokes_outside():
     drawn = paint(base, line(does="smudge", points=((0.45, 0.5, 1), (0.8, 0.5, 1)), values={}))
     assert drawn[64, 80] > 0.3 > paint(base)[64, 80]
     assert paint(line(points=((5.0, -3.0, 1), (6.0, 2.0, 1)), values={"opacity": 1.0})).max() == 0
+
+
+def cover(strokes, size=(192, 192)):
+    """What strokes leave of a channel, (height, width)."""
+    paint = painted({}, tuple(strokes), size, ("opacity",), lambda _: tip_picture(), lambda _: np.ones(size, np.float32))
+    return paint["opacity"].value[..., 0]
+
+
+def tip_picture():
+    """An L: no turn of it is its mirror image."""
+    v = np.zeros((48, 48, 4), np.float32)
+    v[6:42, 6:14, :] = v[6:14, 6:36, :] = 1
+    return v[..., 0]
+
+
+def stroke(points, **more):
+    tip = Tip(**more.pop("tip", {}))
+    return PaintStroke(points=tuple((x, y, p) for x, y, p in points), tip=tip, **{"values": {"opacity": 1.0}, **more})
+
+
+@pytest.mark.parametrize("form", ["hard", "soft"])
+@pytest.mark.parametrize("size", [0.003, 0.01, 0.05, 0.12, 0.3])
+def test_a_straight_stroke_is_even_at_every_pressure(form, size):
+    for pressure in (0.05, 0.1, 0.35, 0.7, 1.0):
+        v = cover([stroke([(0.05, 0.5, pressure), (0.95, 0.52, pressure)], tip={"form": form, "size": size})], (256, 384))
+        # The sum across it: what it leaves in each column, far from its ends.
+        middle = v[:, 130:260].sum(0)
+        assert np.ptp(middle) < 0.08 * middle.mean(), pressure
+        width = size * 256 * pressure
+        assert abs(middle.mean() / (width * (1 if form == "hard" else 0.5)) - 1) < 0.06, pressure
+
+
+@pytest.mark.parametrize("form", ["hard", "soft", "bristle", "charcoal", "splatter", "stamp"])
+def test_a_stroke_holds_as_much_ink_at_every_size_and_shape_of_the_canvas(form):
+    rng = np.random.default_rng(4)
+    points = [
+        (0.5 + 0.38 * math.sin(t), 0.5 + 0.38 * math.cos(0.8 * t), float(rng.uniform(0.3, 1)))
+        for t in np.linspace(0, 7, 30)
+    ]
+    for size in (0.012, 0.07):
+        s = stroke(points, tip={"form": form, "size": size, "stamp": "x" if form == "stamp" else ""}, seed=5)
+        # At 3:2 and at 1:4 too, and at odd sides.
+        for small, large in (((160, 240), (640, 960)), ((64, 256), (256, 1024)), ((121, 121), (484, 484))):
+            a, b = cover([s], small).mean(), cover([s], large).mean()
+            assert abs(a / b - 1) < 0.06, (size, small)
+
+
+def test_areas_end_at_their_edge():
+    # Along texels, between them, and outside the canvas.
+    for left, top, right, low in ((10, 20, 50, 60), (10.25, 20.5, 50.75, 60.125), (-5, 30.5, 20, 300)):
+        box = [(x / 128, y / 96, 1) for x, y in ((left, top), (right, top), (right, low), (left, low))]
+        got = cover([stroke(box, area=True)], (96, 128))
+        x, y = np.arange(128), np.arange(96)
+        want = (
+            np.clip(np.minimum(x + 1, right) - np.maximum(x, left), 0, 1)[None]
+            * np.clip(np.minimum(y + 1, low) - np.maximum(y, top), 0, 1)[:, None]
+        )
+        assert np.abs(got - want).max() < 0.016
+    # A star that crosses itself: by even and odd its heart is out, as it is while the area is drawn.
+    star = [(0.5 + 0.45 * math.sin(4 * math.pi * k / 5), 0.5 - 0.45 * math.cos(4 * math.pi * k / 5), 1) for k in range(5)]
+    got = cover([stroke(star, area=True)], (128, 128))
+    assert got[64, 64] == 0 and got[20, 64] > 0.9
+
+
+@pytest.mark.parametrize("does", ["paint", "clear", "soften", "smudge"])
+def test_strokes_go_round_and_are_mirrored_whatever_they_do(does):
+    rng = np.random.default_rng(8)
+    under = [
+        stroke([(x, y, 1)], tip={"form": "hard", "size": 0.14}, values={"opacity": float(v)}, wrap=True)
+        for x, y, v in rng.random((40, 3))
+    ]
+    values = {"opacity": 1.0} if does == "paint" else {}
+    line_ = [(0.3, 0.4, 1), (0.62, 0.57, 1)]
+    made = []
+    for off in (0.0, 0.5):
+        moved = [
+            s.model_copy(update={"points": tuple((x + off, y + off, p) for x, y, p in s.points)})
+            for s in (*under, stroke(line_, does=does, values=values, tip={"form": "soft", "size": 0.18}, wrap=True))
+        ]
+        made.append(cover(moved))
+    assert np.abs(made[0] - np.roll(made[1], (-96, -96), (0, 1))).max() < 0.01
+    bars = [
+        stroke(
+            [(k / 12, 0, 1), ((k + 1) / 12, 0, 1), ((k + 1) / 12, 1, 1), (k / 12, 1, 1)], area=True, values={"opacity": v}
+        )
+        for k, v in enumerate([0.3, 0.9, 0.3, 0.9, 0.3, 0.9, 0.9, 0.3, 0.9, 0.3, 0.9, 0.3])
+    ]
+    one = stroke([(0.08, 0.4, 1), (0.33, 0.44, 1)], does=does, values=values, tip={"form": "soft", "size": 0.1})
+    alone, both = cover([*bars, one]), cover([*bars, one.model_copy(update={"mirror": True})])
+    assert np.abs(alone - both)[:, :90].max() < 0.005 and np.abs(alone[:, ::-1] - both)[:, 102:].max() < 0.005
+
+
+def test_a_mirrored_stamp_is_turned_over():
+    for turn in ("fixed", "along", "random"):
+        s = stroke(
+            [(0.2, 0.3, 1), (0.32, 0.6, 1)], tip={"form": "stamp", "stamp": "x", "size": 0.2, "turn": turn}, mirror=True
+        )
+        v = cover([s])
+        assert np.abs(v - v[:, ::-1]).max() < 0.02 and np.abs(v - v[::-1]).max() > 0.5

@@ -10,7 +10,7 @@ from mivex.core.base.types import Floats
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.masks import Values, stamp_from
 from mivex.core.layers.model import ChannelSource, Group, Layer, Row, UvTransform
-from mivex.core.layers.painting import Box, Paint, Painted, apply_cover, blank, box_of, dabs_of, lay
+from mivex.core.layers.painting import Box, Cover, Paint, Painted, apply_cover, blank, box_of, dabs_of
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.layers.strokes import PaintStroke
 
@@ -96,7 +96,7 @@ class LivePaint:
         self.channels = ("mask",) if part >= 0 else tuple(row.channels)
         strokes = self.painted_part.strokes if self.painted_part is not None else getattr(row, "strokes", ())
         self.before = values.paint(strokes, self.channels)
-        self._cover: Floats = np.zeros(values.outside.size, np.float32)
+        self._cover: Cover | None = None
         self._laid = 0
 
     def _shaped(self, row: Row, part: object) -> Floats:
@@ -110,7 +110,7 @@ class LivePaint:
 
     def begin(self) -> None:
         """Begin another stroke: no texel is covered by it yet."""
-        self._cover[:] = 0
+        self._cover = None
         self._laid = 0
 
     def grow(self, stroke: PaintStroke, region: Callable[[str], Floats] | None = None) -> tuple[Box, Floats] | None:
@@ -128,9 +128,11 @@ class LivePaint:
         self._laid = len(dabs)
         if box is None:
             return None
-        lay(self._cover, fresh, stroke, box, stamp_from(self.values.outside.picture))
+        if self._cover is None:
+            self._cover = Cover(stroke, (h, w), stamp_from(self.values.outside.picture))
+        self._cover.lay(fresh, box)
         top, low, left, right = box
-        cover = self._cover[top:low, left:right]
+        cover = self._cover.part(box)
         if stroke.faces and region is not None:
             cover = cover * region(stroke.faces)[top:low, left:right]
         paint: dict[str, Paint] = {}

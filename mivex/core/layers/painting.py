@@ -8,6 +8,7 @@ import math
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import Any
 
 import numpy as np
 
@@ -25,6 +26,12 @@ MOST_DABS = 20_000
 """Of one stroke."""
 MOST_AREA = 400
 """Area of all dabs of one stroke, in squares of the shorter side."""
+CLOSE = 0.25
+"""Spacings up to this are meant as an unbroken line."""
+EVEN = 0.05
+"""Spacing at which the dabs of a soft line are not seen: its middle varies by 3 · 0.05² at most."""
+FINE, LARGEST = 96, 1 << 24
+"""Texels across at which a rough tip is laid, however small it is shown; texels of a canvas made finer for that."""
 Box = tuple[int, int, int, int]
 """Top, bottom, left, right."""
 
@@ -94,9 +101,10 @@ def tip_of(tip: Tip, number: int, stamp: Callable[[str], Floats], short: int) ->
 
 
 def dabs_of(stroke: PaintStroke, h: int, w: int) -> Floats:
-    """Where a stroke's dabs fall, (n, 6) float32: x, y, half size in texels; cosine, sine of the turn; flow.
+    """Where a stroke's dabs fall, (n, 7) float32: x, y, half size in texels; cosine, sine of the turn; flow; turned over.
 
-    They stand at even ways along the line, so that a stroke that grows keeps the dabs that it has.
+    Each stands a share of its drawn size behind the one before, so that a stroke that grows keeps the dabs that it has.
+    The last is −1 where the tip is mirrored, else 1.
     """
     tip, points = stroke.tip, stroke.points
     if not points:
@@ -107,8 +115,12 @@ def dabs_of(stroke: PaintStroke, h: int, w: int) -> Floats:
     way = np.concatenate([[0.0], np.cumsum(steps)])
     # Very large dabs, or very many, would take minutes: they are spaced more widely.
     most = min(MOST_DABS, max(64.0, MOST_AREA / tip.size**2))
-    gap = max(tip.size * tip.spacing * short, 1e-6, way[-1] / most)
-    s = np.arange(int(way[-1] / gap + 1e-9) + 1) * gap
+    spacing = tip.spacing
+    if tip.form == "soft" and not tip.build_up and tip.scatter == 0 and spacing <= CLOSE:
+        spacing = min(spacing, EVEN)
+    gap, least = tip.size * spacing * short, max(1e-6, way[-1] / most, 0.02 * tip.size * spacing * short)
+    pressed = at[:, 2] if tip.presses in ("size", "both") else np.ones(len(at))
+    s = _kernels.ways(way, np.ascontiguousarray(pressed), gap, least, MOST_DABS + 2)
     x, y, p = (np.interp(s, way, at[:, k]) for k in range(3))
     rng = np.random.default_rng(stroke.seed)
     # Three numbers a dab, in order: the first dabs stay when more come.
@@ -124,11 +136,12 @@ def dabs_of(stroke: PaintStroke, h: int, w: int) -> Floats:
     elif tip.turn == "along" and len(s) > 1:
         i = np.clip(np.searchsorted(way, s, side="right") - 1, 0, len(at) - 2)
         turn = np.arctan2(at[i + 1, 1] - at[i, 1], at[i + 1, 0] - at[i, 0])
-    rows = np.stack([x, y, np.maximum(size, 0.05) + 0 * x, np.cos(turn), np.sin(turn), flow + 0 * x], axis=1)
+    one = np.ones(len(s))
+    rows = np.stack([x, y, np.maximum(size, 1e-3) * one, np.cos(turn), np.sin(turn), flow * one, one], axis=1)
     if stroke.mirror:
         other = rows.copy()
-        other[:, 0], other[:, 4] = w - other[:, 0], -other[:, 4]
-        rows = np.stack([rows, other], axis=1).reshape(-1, 6)
+        other[:, 0], other[:, 6] = w - other[:, 0], -1
+        rows = np.stack([rows, other], axis=1).reshape(-1, 7)
     return rows.astype(np.float32)
 
 
@@ -145,29 +158,54 @@ def box_of(dabs: Floats, h: int, w: int, *, wrap: bool = False) -> Box | None:
     return (top, low, left, right) if low > top and right > left else None
 
 
-def lay(cover: Floats, dabs: Floats, stroke: PaintStroke, box: Box, stamp: Callable[[str], Floats]) -> None:
-    """Lay dabs into the coverage of a whole canvas, in place."""
-    h, w = cover.shape
-    form, tip = tip_of(stroke.tip, stroke.seed, stamp, min(h, w))
-    top, low, left, right = box
-    part = cover[top:low, left:right]
-    wrap = (w, h) if stroke.wrap else (0, 0)
-    run_bands(low - top, lambda a, b: _kernels.dabs_rows(part, dabs, tip, form, stroke.tip.build_up, wrap, top, left, a, b))
+class Cover:
+    """The coverage of one stroke on a whole canvas, as it grows.
+
+    Rough tips are laid on a finer canvas and averaged: of what is fine, the largest of means is not the mean of the
+    largest, and a stroke would hold other ink at another size.
+
+    Parameters
+    ----------
+    stroke : PaintStroke
+        Its tip.
+    size : (height, width)
+    stamp : callable
+        A tip's picture by path.
+    """
+
+    def __init__(self, stroke: PaintStroke, size: tuple[int, int], stamp: Callable[[str], Floats]) -> None:
+        h, w = size
+        rough = stroke.tip.form not in ("hard", "soft")
+        side = max(stroke.tip.size * min(h, w), 1.0)
+        self.scale = max(1, min(math.ceil(FINE / side), math.isqrt(LARGEST // (h * w)), 24)) if rough else 1
+        self._fine: Floats = np.zeros((h * self.scale, w * self.scale), np.float32)
+        self._form, self._tip = tip_of(stroke.tip, stroke.seed, stamp, min(h, w) * self.scale)
+        self._wrap = (w * self.scale, h * self.scale) if stroke.wrap else (0, 0)
+        self._builds = stroke.tip.build_up
+
+    def lay(self, dabs: Floats, box: Box) -> None:
+        """Lay dabs, in texels of the canvas, that stay in a box."""
+        k = self.scale
+        top, low, left, right = (v * k for v in box)
+        part = self._fine[top:low, left:right]
+        fine = dabs * np.array([k, k, k, 1, 1, 1, 1], np.float32)
+        args = (part, fine, self._tip, self._form, self._builds, self._wrap, top, left)
+        run_bands(low - top, lambda a, b: _kernels.dabs_rows(*args, a, b))
+
+    def part(self, box: Box) -> Floats:
+        """The coverage in a box of the canvas, (height, width)."""
+        k = self.scale
+        top, low, left, right = box
+        fine = self._fine[top * k : low * k, left * k : right * k]
+        return fine if k == 1 else resized(fine[..., None], right - left, low - top)[..., 0]
 
 
 def area_cover(points: tuple[Point, ...], h: int, w: int) -> Floats:
-    """Coverage by the area that points enclose; sixteen samples a texel."""
+    """Coverage by the area that points enclose: exact along rows, of thirty-two lines a texel; inside by even and odd."""
     out: Floats = np.zeros((h, w), np.float32)
-    if len(points) < 3:
-        return out
-    corners = np.array([(x * w, y * h) for x, y, _ in points])
-    left, top = np.clip(np.floor(corners.min(axis=0)).astype(int), 0, [w, h])
-    right, low = np.clip(np.ceil(corners.max(axis=0)).astype(int) + 1, 0, [w, h])
-    if right <= left or low <= top:
-        return out
-    fine = np.zeros(((low - top) * 4, (right - left) * 4), np.uint8)
-    cv2.fillPoly(fine, [np.round(((corners - [left, top]) * 4 - 0.5) * 16).astype(np.int32)], 255, shift=4)
-    out[top:low, left:right] = cv2.resize(fine, (right - left, low - top), interpolation=cv2.INTER_AREA) / np.float32(255)
+    if len(points) >= 3:
+        corners = np.array([(x * w, y * h) for x, y, _ in points])
+        run_bands(h, lambda a, b: _kernels.area_rows(corners, out, a, b))
     return out
 
 
@@ -180,9 +218,9 @@ def colour_of(channel: str, value: object) -> Floats:
 
 
 def apply_cover(painted: dict[str, Paint], stroke: PaintStroke, cover: Floats, box: Box, channels: tuple[str, ...]) -> None:
-    """Lay a stroke's coverage over paint, in place, in a box. ``channels``: what a clearing stroke clears."""
+    """Lay a stroke's coverage of a box over paint, in place. ``channels``: what a clearing stroke clears."""
     top, low, left, right = box
-    part = cover[top:low, left:right]
+    part = cover
     share = np.float32(stroke.tip.strength)
     for channel in channels if stroke.does == "clear" and not stroke.values else tuple(stroke.values):
         if channel not in painted:
@@ -200,34 +238,62 @@ def _dragged(
 ) -> None:
     """Soften, or smudge: what lies under the tip is blurred, or carried along from dab to dab; in place."""
     names = tuple(stroke.values) or tuple(painted)
+    h, w = next(iter(painted.values())).weight.shape
+    form, tip = tip_of(stroke.tip, stroke.seed, stamp, min(h, w))
+    back = 2 if stroke.mirror else 1  # the two halves take turns
     for k, dab in enumerate(dabs):
-        any_ = next(iter(painted.values()))
-        h, w = any_.weight.shape
-        box = box_of(dab[None], h, w)
-        if box is None or (stroke.does == "smudge" and k == 0):
+        if stroke.does == "smudge" and k < back:
             continue
-        top, low, left, right = box
-        cover: Floats = np.zeros((low - top, right - left), np.float32)
-        form, tip = tip_of(stroke.tip, stroke.seed, stamp, min(h, w))
-        _kernels.dabs_rows(cover, dab[None], tip, form, False, (0, 0), top, left, 0, low - top)
+        there = _rows_and_columns(dab, h, w, wrap=stroke.wrap)
+        if there is None:
+            continue
+        (top, left), at = there
+        cover: Floats = np.zeros((at[0].shape[0], at[1].shape[1]), np.float32)
+        _kernels.dabs_rows(cover, dab[None], tip, form, False, (0, 0), top, left, 0, cover.shape[0])
         cover *= np.float32(stroke.tip.strength)
         if stay is not None:
-            cover *= stay[top:low, left:right]
+            cover *= stay[at]
         for name in names:
             if name not in painted:
                 continue
             p = painted[name]
-            both = np.concatenate([p.value[top:low, left:right], p.weight[top:low, left:right, None]], axis=2)
+            both = np.concatenate([p.value[at], p.weight[at][..., None]], axis=2)
             if stroke.does == "soften":
                 moved = cv2.GaussianBlur(both, (0, 0), max(float(dab[2]) * 0.3, 0.3), borderType=cv2.BORDER_REPLICATE)
             else:
-                dx, dy = (float(v) for v in dabs[k, :2] - dabs[k - 1, :2])
-                shift = np.array([[1, 0, dx], [0, 1, dy]], np.float32)
-                moved = cv2.warpAffine(
-                    both, shift, (right - left, low - top), flags=cv2.INTER_LINEAR, borderMode=cv2.BORDER_REPLICATE
-                )
+                dx, dy = (float(v) for v in dabs[k, :2] - dabs[k - back, :2])
+                moved = _shifted(both, dx, dy)
             both += (moved.reshape(both.shape) - both) * cover[..., None]
-            p.value[top:low, left:right], p.weight[top:low, left:right] = both[..., :-1], both[..., -1]
+            p.value[at], p.weight[at] = both[..., :-1], both[..., -1]
+
+
+def _shifted(values: Floats, dx: float, dy: float) -> Floats:
+    """Values (h, w, k) moved to the right and down, linear between texels; beyond the border stands the border."""
+    # Not OpenCV's warp: it knows thirty-seconds of a texel only, and leans to one side.
+    h, w = values.shape[:2]
+    reach = math.ceil(max(abs(dx), abs(dy))) + 1
+    wide = np.pad(values, ((reach, reach), (reach, reach), (0, 0)), mode="edge")
+    left, top = math.floor(-dx), math.floor(-dy)
+    fx, fy = np.float32(-dx - left), np.float32(-dy - top)
+    out = np.zeros_like(values)
+    for j, sy in ((0, 1 - fy), (1, fy)):
+        for i, sx in ((0, 1 - fx), (1, fx)):
+            y, x = reach + top + j, reach + left + i
+            out += wide[y : y + h, x : x + w] * (sx * sy)
+    return out
+
+
+def _rows_and_columns(dab: Floats, h: int, w: int, *, wrap: bool) -> tuple[tuple[int, int], tuple[Any, ...]] | None:
+    """The piece that a dab touches: where it begins, and its rows and columns, which may go on at the other side."""
+    if not wrap:
+        box = box_of(dab[None], h, w)
+        return None if box is None else ((box[0], box[2]), np.ix_(np.arange(*box[:2]), np.arange(*box[2:])))
+    x, y, reach = float(dab[0]), float(dab[1]), float(dab[2]) * 1.42 + 2
+    top, left = math.floor(y - reach), math.floor(x - reach)
+    # Never a texel twice: of a dab as large as the canvas only one turn counts.
+    rows = np.arange(top, min(math.ceil(y + reach), top + h))
+    columns = np.arange(left, min(math.ceil(x + reach), left + w))
+    return (top, left), np.ix_(rows % h, columns % w)
 
 
 def painted(
@@ -267,9 +333,12 @@ def painted(
             found = box_of(dabs, h, w, wrap=s.wrap)
             if found is None:
                 continue
-            cover, box = np.zeros((h, w), np.float32), found
-            lay(cover, dabs, s, box, stamp)
+            whole = Cover(s, size, stamp)
+            whole.lay(dabs, found)
+            top, low, left, right = box = found
+            cover = whole.part(box)
+            stay = stay if stay is None else stay[top:low, left:right]
         if stay is not None:
-            cover *= stay
-        apply_cover(out, s, cover, box, channels)
+            cover = cover * stay
+        apply_cover(out, s, np.ascontiguousarray(cover), box, channels)
     return out
