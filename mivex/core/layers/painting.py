@@ -177,7 +177,7 @@ class Cover:
         h, w = size
         rough = stroke.tip.form not in ("hard", "soft")
         side = max(stroke.tip.size * min(h, w), 1.0)
-        self.scale = max(1, min(math.ceil(FINE / side), math.isqrt(LARGEST // (h * w)), 24)) if rough else 1
+        self.scale = max(1, min(math.ceil(FINE / side), math.isqrt(LARGEST // (h * w)), 32)) if rough else 1
         self._fine: Floats = np.zeros((h * self.scale, w * self.scale), np.float32)
         self._form, self._tip = tip_of(stroke.tip, stroke.seed, stamp, min(h, w) * self.scale)
         self._wrap = (w * self.scale, h * self.scale) if stroke.wrap else (0, 0)
