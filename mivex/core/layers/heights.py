@@ -6,6 +6,8 @@ Scharr (2000), *Optimal Operators in Digital Image Processing*, for slopes. Heig
 how far the neighbourhood stands above a place, against the reach.
 """
 
+import math
+
 import numpy as np
 
 from mivex.core.base.bands import run_bands
@@ -20,6 +22,10 @@ STEEP = 0.05
 """At strength 1, a height that rises by 1 within so much of the shorter side is a slope of 45°."""
 
 
+SEAM = 2.0
+"""A step over the border of so many mean steps from texel to texel still goes on."""
+
+
 def normals_of(height: Floats, short: float, strength: float) -> Floats:
     """Normals ``(−h_x, h_y, 1)``, normalised, stored as ``(n + 1)/2``, green up; float32 (h, w, 3).
 
@@ -31,11 +37,35 @@ def normals_of(height: Floats, short: float, strength: float) -> Floats:
     strength : float
         Below zero, hills become hollows.
     """
-    flat = np.ascontiguousarray(height, np.float32)
+    flat = _padded(height, 1)
     out: Floats = np.empty((*flat.shape, 3), np.float32)
     k = np.float32(strength * STEEP * short)
     run_bands(flat.shape[0], lambda a, b: _kernels.normal_rows(flat, k, out, a, b))
-    return out
+    return np.ascontiguousarray(out[1:-1, 1:-1])
+
+
+def _padded(height: Floats, by: int) -> Floats:
+    """Heights carried on beyond the border: where they repeat, with what stands at the other side; else with the border.
+
+    They repeat along an axis where they go on over the border about as they do everywhere.
+    """
+    flat = np.asarray(height, np.float32)
+    for axis in (0, 1):
+        inside = float(np.abs(np.diff(flat, axis=axis)).mean()) if flat.shape[axis] > 1 else 0.0
+        first, last = np.take(flat, 0, axis=axis), np.take(flat, -1, axis=axis)
+        repeats = float(np.abs(first - last).mean()) <= SEAM * inside + 1e-6
+        width = [(0, 0), (0, 0)]
+        width[axis] = (by, by)
+        flat = np.pad(flat, width, mode="wrap" if repeats else "edge")
+    return np.ascontiguousarray(flat)
+
+
+def _blurred(height: Floats, sigma: float) -> Floats:
+    """Heights blurred by a Gaussian, going on beyond the border as `_padded` says."""
+    by = min(math.ceil(4 * sigma), max(height.shape))
+    wide = _padded(height, by)
+    soft = cv2.GaussianBlur(wide, (0, 0), sigma, borderType=cv2.BORDER_REPLICATE)
+    return np.ascontiguousarray(soft[by:-by, by:-by])
 
 
 def occlusion_of(height: Floats, short: float, reach: float, strength: float = 1.0) -> Floats:
@@ -43,7 +73,7 @@ def occlusion_of(height: Floats, short: float, reach: float, strength: float = 1
     out: Floats = np.ones(height.shape, np.float32)
     for part in (0.25, 0.5, 1.0):
         sigma = max(reach * short * part / 2, 0.3)
-        around = cv2.GaussianBlur(np.ascontiguousarray(height, np.float32), (0, 0), sigma, borderType=cv2.BORDER_REPLICATE)
+        around = _blurred(height, sigma)
         rise = np.maximum(around - height, 0) * np.float32(abs(strength) * STEEP / max(reach * part, 1e-6) * 2)
         out -= rise / (1 + rise) / np.float32(3)
     return np.clip(out, 0, 1)
@@ -75,8 +105,6 @@ def geometry_of_heights(g: Geometry, heights: Floats, size: tuple[int, int]) -> 
     if g.kind == "thickness":
         return np.asarray(np.clip(0.5 - flat / 2, 0, 1), np.float32)
     # Curvature by the difference from a blurred height: hollows lie below it, edges above.
-    around = cv2.GaussianBlur(
-        flat, (0, 0), max((g.reach if g.kind == "cavity" else g.size) * short / 2, 0.5), borderType=cv2.BORDER_REPLICATE
-    )
+    around = _blurred(flat, max((g.reach if g.kind == "cavity" else g.size) * short / 2, 0.5))
     bent = (around - flat if g.kind == "cavity" else flat - around) * np.float32(6)
     return smooth(bent, 0.0, 0.6)

@@ -22,6 +22,8 @@ from mivex.core.prepare.base import Surface
 from mivex.core.prepare.resample import associated, laid_from, picture_chain, plain_laid, resized, straight
 
 _PLAIN = UvTransform()
+DRAWN = 256
+"""Texels of a pattern's shorter side below which it is drawn finer and averaged."""
 CHUNK = 8
 """Strokes that are rendered in one go and kept."""
 
@@ -133,9 +135,20 @@ def pattern_laid(
     h, w = size
     th, tw = (max(16, math.ceil(h / how.down)), max(16, math.ceil(w / how.across))) if how != _PLAIN else (h, w)
     th, tw = min(th, 2 * h), min(tw, 2 * w)
+    # Small ones are drawn finer and averaged: a line thinner than a texel is fainter, not gone.
+    finer = math.ceil(DRAWN / min(th, tw))
     key = f"pattern {pattern.model_dump_json()} {th} {tw}"
-    tile = keep(key, lambda: PATTERNS[pattern.kind].draw(pattern, th, tw))
-    return laid(np.asarray(tile, np.float32), how, size)
+
+    def draw() -> Floats:
+        return np.asarray(PATTERNS[pattern.kind].draw(pattern, th * finer, tw * finer), np.float32)
+
+    if finer > 1 and (how.across, how.down) == (1, 1):
+        # Once over the canvas: averaged first, so that one that is only moved or turned is the same tile.
+        whole = keep(
+            f"{key} small", lambda: np.round(resized(draw()[..., None], tw, th)[..., 0] * 65535) / np.float32(65535)
+        )
+        return laid(np.asarray(whole, np.float32), how, size)
+    return laid(np.asarray(keep(key, draw), np.float32), how, size)
 
 
 def channel_of(values: Floats, channel: PictureChannel) -> Floats:

@@ -2,7 +2,7 @@
 
 Colour is filtered multiplied by its alpha in linear light and divided again, so that nothing clear darkens an edge and a
 checker of black and white becomes the grey that is as bright; data are filtered as they stand. What is laid smaller than it
-is, is read from mip levels, along the longer side of its footprint several times (as graphics hardware does: Williams 1983;
+is, is read from mip levels at several places of each pixel's footprint, more along its longer side (Williams 1983;
 McCormack and others 1999, *Feline*).
 """
 
@@ -21,7 +21,9 @@ from mivex.core.prepare.weighing import premultiply, unpremultiply
 cv2 = Lazy("cv2")
 
 TAPS = 16
-"""Most readings along the longer side of a footprint."""
+"""Most readings along one side of a footprint."""
+FEW, MANY_TEXELS = 4, 1 << 21
+"""Readings along each side of a square footprint, on canvases of up to so many texels; on larger ones two."""
 
 
 def resized(values: Floats, width: int, height: int, kind: str = "area") -> Floats:
@@ -114,18 +116,30 @@ def laid_from(chain: MipChain, rows: Floats, size: tuple[int, int]) -> Floats:
     # Texels that one step across and one step down the canvas go over.
     across = np.array([rows[0][0] * tw, rows[1][0] * th]) / w
     down = np.array([rows[0][1] * tw, rows[1][1] * th]) / h
-    long, short = sorted((across, down), key=lambda v: -float(np.hypot(*v)))
-    major, minor = float(np.hypot(*long)), max(float(np.hypot(*short)), 1.0)
-    taps = min(max(math.ceil(major / minor - 1e-6), 1), TAPS)
-    lod = np.full((), math.log2(max(major / taps, minor)), np.float32)
-    x, y = (np.arange(w) + 0.5) / w, (np.arange(h)[:, None] + 0.5) / h
+    sides = float(np.hypot(*across)), float(np.hypot(*down))
+    if max(sides) <= 1:
+        return _read(chain, rows, size, (0.0, 0.0), 0.0)
+    # The pixel's footprint is read at places spread evenly over it, each from a level of about its share: one reading
+    # of a level as coarse as the footprint would blur over the pixels beside it as well.
+    fine = FEW if h * w <= MANY_TEXELS else 2
+    least = max(min(sides), 1.0)
+    taps = [max(1, min(math.ceil(fine * s / least), TAPS) if s > 1 else 1) for s in sides]
+    lod = math.log2(max(sides[0] / taps[0], sides[1] / taps[1], 1.0))
+    out = np.zeros((h, w, 4), np.float32)
+    for i in range(taps[0]):
+        for j in range(taps[1]):
+            off = ((i + 0.5) / taps[0] - 0.5) / w, ((j + 0.5) / taps[1] - 0.5) / h
+            out += _read(chain, rows, size, off, lod)
+    return out / np.float32(taps[0] * taps[1])
+
+
+def _read(chain: MipChain, rows: Floats, size: tuple[int, int], off: tuple[float, float], lod: float) -> Floats:
+    """One reading a pixel, moved by shares of the canvas."""
+    h, w = size
+    x, y = (np.arange(w) + 0.5) / w + off[0], (np.arange(h)[:, None] + 0.5) / h + off[1]
     u = rows[0][0] * x + rows[0][1] * y + rows[0][2]
     v = rows[1][0] * x + rows[1][1] * y + rows[1][2]
-    out = np.zeros((h, w, 4), np.float32)
-    for k in range(taps):
-        off = (k + 0.5) / taps - 0.5
-        out += sample(chain, (u + off * long[0] / tw) % 1, (v + off * long[1] / th) % 1, lod, wrap=True)
-    return out / np.float32(taps) if taps > 1 else out
+    return sample(chain, u % 1, v % 1, np.full((), lod, np.float32), wrap=True)
 
 
 def picture_chain(values: Floats, *, data: bool, linear: bool = False) -> MipChain:

@@ -122,13 +122,16 @@ def _frames(normal: Doubles) -> tuple[Doubles, Doubles]:
     return (np.stack([1 + sign * x * x * a, sign * b, -sign * x], axis=1), np.stack([b, sign + y * y * a, -y], axis=1))
 
 
-def _ray_scene(mesh: Mesh) -> Any:
+def _ray_scene(mesh: Mesh) -> tuple[Any, Doubles, float]:
+    """What rays are cast into, about its middle and in units of its longest side; that middle and that side."""
     from embreex.mesh_construction import TriangleMesh
     from embreex.rtcore_scene import EmbreeScene
 
     scene = EmbreeScene()
-    TriangleMesh(scene, mesh.corners.astype(np.float32))
-    return scene
+    low, high = mesh.bounds
+    middle, extent = (low + high) / 2, max(float((high - low).max()), 1e-12)
+    TriangleMesh(scene, ((mesh.corners - middle) / extent).astype(np.float32))
+    return scene, middle, extent
 
 
 def _cast(
@@ -142,7 +145,9 @@ def _cast(
     tell: Callable[[float], object],
 ) -> Doubles:
     """Mean over rays of what they meet: 1 where shut in (inward: where the other side is near), 0 where free."""
-    scene, origin, normal = memoized_on(mesh, "rays", lambda: _ray_scene(mesh)), spots.position, spots.normal
+    scene, middle, extent = memoized_on(mesh, "rays", lambda: _ray_scene(mesh))
+    # Rays are cast about the middle, in units of the mesh: their single precision is of no use far from the origin.
+    origin, normal, reach = (spots.position - middle) / extent, spots.normal, reach / extent
     about = _hemisphere(rays)
     # A turn for every spot that depends on where it lies, not on how many there are.
     turn = np.modf(np.abs(np.sin(origin @ [127.1, 311.7, 74.7]) * 43758.5453))[0] * math.tau
@@ -150,7 +155,6 @@ def _cast(
     way = -normal if inward else normal
     across, along = _frames(way)
     across, along = across * c + along * s, along * c - across * s
-    extent = float(np.ptp(mesh.position, axis=0).max())
     out = np.zeros(len(origin))
     some = max(1, BATCH // rays)
     for i in range(0, len(origin), some):
@@ -162,7 +166,7 @@ def _cast(
             + along[part, None] * about[None, :, 1:2]
             + way[part, None] * about[None, :, 2:]
         )
-        begin = np.repeat((origin[part] + way[part] * extent * 1e-5)[:, None], rays, axis=1)
+        begin = np.repeat((origin[part] + way[part] * 1e-5)[:, None], rays, axis=1)
         n = d.shape[0] * rays
         if inward:
             far = scene.run(
@@ -196,13 +200,74 @@ def welded(mesh: Mesh) -> Ints:
     return memoized_on(mesh, "welded", make)
 
 
+SHARP = math.radians(20)
+"""An edge from this angle on is a crease; what is finely cut from a curve turns less."""
+
+
+def _met(mesh: Mesh) -> tuple[Ints, Ints, Ints, NDArray[np.float64], NDArray[np.bool_]]:
+    """Where two faces meet: both faces, the corner of the first that begins their edge, the angle, whether outwards."""
+
+    def make() -> tuple[Ints, Ints, Ints, NDArray[np.float64], NDArray[np.bool_]]:
+        f = welded(mesh)[mesh.index]
+        a, b, c = (mesh.position[mesh.index[:, k]] for k in range(3))
+        n = np.cross(b - a, c - a)
+        n /= np.maximum(np.linalg.norm(n, axis=1, keepdims=True), 1e-20)
+        middle = (a + b + c) / 3
+        m = len(f)
+        pairs = np.concatenate([np.sort(f[:, [k, (k + 1) % 3]], axis=1) for k in range(3)])
+        order = np.lexsort((pairs[:, 1], pairs[:, 0]))
+        same = (pairs[order][1:] == pairs[order][:-1]).all(axis=1)
+        i, j = order[:-1][same], order[1:][same]
+        ti, tj = i % m, j % m
+        angle = np.arccos(np.clip((n[ti] * n[tj]).sum(1), -1, 1))
+        return ti, tj, i // m, angle, ((middle[tj] - middle[ti]) * n[ti]).sum(1) < 0
+
+    return memoized_on(mesh, "met", make)
+
+
+def _smooth(mesh: Mesh) -> Ints:
+    """A number for every corner of every face (m, 3), the same where faces go on smoothly round a vertex."""
+
+    def make() -> Ints:
+        from scipy.sparse import coo_matrix
+        from scipy.sparse.csgraph import connected_components
+
+        first, second, side, angle, _ = _met(mesh)
+        at, m = welded(mesh)[mesh.index], len(mesh.index)
+        rows, columns = [], []
+        soft = angle <= SHARP
+        i, j, k = first[soft], second[soft], side[soft]
+        for step in (0, 1):
+            mine = (k + step) % 3
+            there = at[i, mine]
+            for other in range(3):
+                hit = at[j, other] == there
+                rows.append(i[hit] * 3 + mine[hit])
+                columns.append(j[hit] * 3 + other)
+        a, b = np.concatenate(rows), np.concatenate(columns)
+        joined = coo_matrix((np.ones(len(a), np.int8), (a, b)), shape=(3 * m, 3 * m))
+        return connected_components(joined, directed=False)[1].astype(np.int64).reshape(m, 3)
+
+    return memoized_on(mesh, "smooth", make)
+
+
 def curvature(mesh: Mesh) -> Doubles:
-    """Mean curvature at every vertex, 1/m, above zero where the mesh bulges: 1/R on a sphere, 1/2R on a cylinder."""
-    at = welded(mesh)
+    """Mean curvature at every corner of every face (m, 3), 1/m: 1/R on a sphere, 1/2R on a cylinder.
+
+    Above zero the surface bulges. It is fitted to what goes on smoothly: a flat face beside a crease is flat up to it.
+    """
+    at = _smooth(mesh)
     n = int(at.max()) + 1
     position, normal = np.zeros((n, 3)), np.zeros((n, 3))
-    position[at] = mesh.position
-    np.add.at(normal, at, mesh.normal)
+    position[at] = mesh.corners
+    a, b, c = (mesh.corners[:, k] for k in range(3))
+    # By the angle of each face there (Thuermer, Wuethrich 1998): a face that is cut in two counts no more.
+    face = np.cross(b - a, c - a)
+    face /= np.maximum(np.linalg.norm(face, axis=1, keepdims=True), 1e-20)
+    for k in range(3):
+        u, v = mesh.corners[:, (k + 1) % 3] - mesh.corners[:, k], mesh.corners[:, (k + 2) % 3] - mesh.corners[:, k]
+        cos = (u * v).sum(1) / np.maximum(np.linalg.norm(u, axis=1) * np.linalg.norm(v, axis=1), 1e-20)
+        np.add.at(normal, at[:, k], face * np.arccos(np.clip(cos, -1, 1))[:, None])
     normal /= np.maximum(np.linalg.norm(normal, axis=1, keepdims=True), 1e-20)
     bent = np.zeros((n, 3, 3))
     count = np.zeros(n)
@@ -210,7 +275,7 @@ def curvature(mesh: Mesh) -> Doubles:
     steps = np.zeros((n, 3, 3))
     for i, j in ((0, 1), (1, 2), (2, 0)):
         for p, q in ((i, j), (j, i)):
-            u, v = at[mesh.index[:, p]], at[mesh.index[:, q]]
+            u, v = at[:, p], at[:, q]
             d, t = position[v] - position[u], normal[v] - normal[u]
             d = d - normal[u] * (d * normal[u]).sum(1, keepdims=True)
             t = t - normal[u] * (t * normal[u]).sum(1, keepdims=True)
@@ -225,36 +290,18 @@ def curvature(mesh: Mesh) -> Doubles:
     return np.where(count > 0, np.trace(shape, axis1=1, axis2=2) / 2, 0.0)[at]
 
 
-SHARP = math.radians(20)
-"""An edge from this angle on is a crease; what is finely cut from a curve turns less."""
-
-
 def _creases(mesh: Mesh) -> tuple[Doubles, Doubles, Doubles]:
     """Edges where the surface turns outwards by more than `SHARP`: both ends (n, 3), and the angle."""
-    at = welded(mesh)
-    f = at[mesh.index]
-    a, b, c = (mesh.position[mesh.index[:, k]] for k in range(3))
-    n = np.cross(b - a, c - a)
-    n /= np.maximum(np.linalg.norm(n, axis=1, keepdims=True), 1e-20)
-    middle = (a + b + c) / 3
-    m = len(f)
-    pairs = np.concatenate([np.sort(f[:, [k, (k + 1) % 3]], axis=1) for k in range(3)])
-    order = np.lexsort((pairs[:, 1], pairs[:, 0]))
-    same = (pairs[order][1:] == pairs[order][:-1]).all(axis=1)
-    i, j = order[:-1][same], order[1:][same]
-    ti, tj = i % m, j % m
-    angle = np.arccos(np.clip((n[ti] * n[tj]).sum(1), -1, 1))
-    sharp = (((middle[tj] - middle[ti]) * n[ti]).sum(1) < 0) & (angle > SHARP)
-    corner = mesh.index[ti[sharp]], i[sharp] // m
-    rows = np.arange(len(corner[0]))
-    first, last = corner[0][rows, corner[1]], corner[0][rows, (corner[1] + 1) % 3]
-    return mesh.position[first], mesh.position[last], angle[sharp]
+    face, _, side, angle, outwards = _met(mesh)
+    sharp = outwards & (angle > SHARP)
+    corners, rows = mesh.corners[face[sharp]], np.arange(int(sharp.sum()))
+    return corners[rows, side[sharp]], corners[rows, (side[sharp] + 1) % 3], angle[sharp]
 
 
 def _edges(mesh: Mesh, spots: Spots, size: float) -> Doubles:
     """How much of an edge lies near each spot: smooth bulges by their radius, creases by their angle and distance."""
-    corner = mesh.index[spots.face[spots.rows, spots.columns]]
-    bulge = np.clip((curvature(mesh)[corner] * spots.weights).sum(axis=1) * size, 0, 1)
+    face = spots.face[spots.rows, spots.columns]
+    bulge = np.clip((curvature(mesh)[face] * spots.weights).sum(axis=1) * size, 0, 1)
     first, last, angle = _creases(mesh)
     if not len(angle):
         return np.asarray(bulge)
@@ -266,9 +313,17 @@ def _edges(mesh: Mesh, spots: Spots, size: float) -> Doubles:
     step = np.arange(len(which)) - np.repeat(np.cumsum(count) - count, count)
     t = (step / np.repeat(count - 1, count))[:, None]
     points = first[which] + (last - first)[which] * t
-    far, near = cKDTree(points).query(spots.position, distance_upper_bound=size, workers=-1)
-    turned = np.append(np.clip(angle / math.radians(60), 0, 1)[which], 0.0)[near]
-    crease = np.where(np.isfinite(far), np.clip(1 - np.where(np.isfinite(far), far, size) / size, 0, 1), 0) * turned
+    _, near = cKDTree(points).query(spots.position, k=min(2, len(points)), distance_upper_bound=1.1 * size, workers=-1)
+    crease = np.zeros(len(spots.position))
+    for some in np.atleast_2d(near.T):
+        there = np.flatnonzero(some < len(points))
+        edge = which[some[there]]
+        # The crease itself, not the point on it that was looked for: else its points would show as beads.
+        a, along = first[edge], (last - first)[edge]
+        step = ((spots.position[there] - a) * along).sum(1) / np.maximum((along * along).sum(1), 1e-20)
+        off = np.linalg.norm(spots.position[there] - a - along * np.clip(step, 0, 1)[:, None], axis=1)
+        found = np.clip(1 - off / size, 0, 1) * np.clip(angle[edge] / math.radians(60), 0, 1)
+        crease[there] = np.maximum(crease[there], found)
     return np.asarray(np.maximum(bulge, crease))
 
 

@@ -139,7 +139,66 @@ def plain_obj(data: bytes) -> bytes:
     data = re.sub(rb"(?m)^[ \t]*mtllib\b[^\n]*", b"", data)
     if len(re.findall(rb"(?m)^[ \t]*(?:[og]|usemtl)\b", data)) > MOST_GROUPS:
         data = re.sub(rb"(?m)^[ \t]*(?:[og]|usemtl)\b[^\n]*", b"", data)
-    return data
+    return without_hollow_faces(data)
+
+
+def without_hollow_faces(data: bytes) -> bytes:
+    """An OBJ whose faces that are not convex are cut into triangles: the reader would fan them out over their notches."""
+    import numpy as np
+
+    points: list[list[float]] = []
+    lines = data.split(b"\n")
+    faces: list[tuple[int, list[int]]] = []
+    for number, line in enumerate(lines):
+        words = line.split()
+        if len(words) > 3 and words[0] == b"v":
+            try:
+                points.append([float(w) for w in words[1:4]])
+            except ValueError:
+                return data  # the reader will say what is wrong
+        elif len(words) > 4 and words[0] == b"f":
+            try:
+                corners = [int(w.split(b"/", 1)[0]) for w in words[1:]]
+            except ValueError:
+                return data
+            faces.append((number, [k - 1 if k > 0 else len(points) + k for k in corners]))
+    if not faces:
+        return data
+    at = np.array(points)
+    for number, corners in faces:
+        if min(corners) < 0 or max(corners) >= len(at):
+            return data
+        if (cut := _cut_in_ears(at[corners])) is not None:
+            words = lines[number].split()[1:]
+            lines[number] = b"\n".join(b"f " + b" ".join(words[k] for k in t) for t in cut)
+    return b"\n".join(lines)
+
+
+def _cut_in_ears(corners: Any) -> Any:
+    """Triangles (n, 3) of a polygon's corners (m, 3) that is not convex; None where it is, or is nothing."""
+    import numpy as np
+
+    after = np.roll(corners, -1, axis=0)
+    way = np.cross(corners, after).sum(axis=0)  # Newell's normal
+    length = float(np.linalg.norm(way))
+    if not length > 0:
+        return None
+    way /= length
+    edges = after - corners
+    turns = np.cross(np.roll(edges, 1, axis=0), edges) @ way
+    if turns.min() >= -1e-9 * np.abs(turns).max():
+        return None
+    import mapbox_earcut
+
+    axis = np.eye(3)[int(np.abs(way).argmin())]
+    across = np.cross(axis, way)
+    across /= np.linalg.norm(across)
+    flat = np.ascontiguousarray((corners - corners[0]) @ np.stack([across, np.cross(way, across)], axis=1))
+    found = mapbox_earcut.triangulate_float64(flat, np.array([len(flat)], np.uint32)).reshape(-1, 3).astype(int)
+    a, b = flat[found[:, 1]] - flat[found[:, 0]], flat[found[:, 2]] - flat[found[:, 0]]
+    turned = a[:, 0] * b[:, 1] - a[:, 1] * b[:, 0] < 0
+    found[turned] = found[turned][:, ::-1]
+    return found if len(found) else None
 
 
 class Beside:

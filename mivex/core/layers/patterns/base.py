@@ -4,8 +4,10 @@ A pattern repeats with the picture, is the same at every size, and says sizes as
 or as how often something goes into it.
 """
 
+import math
 from collections.abc import Callable
 from dataclasses import dataclass
+from fractions import Fraction
 from typing import Any, ClassVar
 
 import numpy as np
@@ -64,9 +66,14 @@ def seed() -> Any:
 
 
 def counts(n: float, h: int, w: int) -> tuple[int, int]:
-    """How often something goes across and down that goes ``n`` times into the shorter side."""
-    short = min(h, w)
-    return max(1, round(n * w / short)), max(1, round(n * h / short))
+    """How often something goes across and down that goes ``n`` times into the shorter side.
+
+    Decided from the canvas's shape, not from its texels: at another size its sides are rounded, and a half would go the
+    other way.
+    """
+    longer = Fraction(max(h, w) / min(h, w)).limit_denominator(16)
+    many, few = max(1, math.floor(n * longer + 0.5)), max(1, math.floor(n + 0.5))
+    return (many, few) if w >= h else (few, many)
 
 
 def smooth(x: Floats, low: float, high: float) -> Floats:
