@@ -13,9 +13,11 @@ from mivex.core.prepare import STEPS
 from mivex.core.project import edits
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.layering import EvaluationRequest
-from mivex.core.stage.baking import Probe, curvature, geometry_mask
+from mivex.core.stage.baking import Probe, geometry_mask, overlap, spots_of
+from mivex.core.stage.creases import curvature
 from mivex.core.stage.face_selection import faces_of, faces_text, grown, islands, picked, region_mask
 from mivex.core.stage.mesh import Mesh, joined, quad, sheet
+from mivex.core.stage.meshes import read_mesh
 from mivex.core.stage.placements_model import MeshPlace
 
 
@@ -40,7 +42,9 @@ def test_geometry_masks_against_closed_forms():
     t, y = np.meshgrid(np.linspace(0, math.tau, 97), np.linspace(3, 0, 40))
     around = np.stack([np.cos(t), 0 * t, -np.sin(t)], axis=2)
     tube = sheet(0.5 * around + y[..., None] * [0, 1, 0], around, np.stack([t / math.tau, 1 - y / 3], axis=2))
-    assert np.allclose(curvature(tube).reshape(t.shape)[4:-4], 1.0, atol=0.01)
+    round_ = np.zeros(t.size)
+    round_[tube.index] = curvature(tube)
+    assert np.allclose(round_.reshape(t.shape)[4:-4], 1.0, atol=0.01)
     # Position runs evenly down the tube, softness takes its ends away; facing is the cosine.
     ramp = geometry_mask(tube, Probe("position", axis="down"), (64, 64))[:, 30]
     assert np.allclose(ramp, (np.arange(64) + 0.5) / 64, atol=0.01)
@@ -162,3 +166,73 @@ def test_faces_as_text_and_back_leave_out_what_is_not_there():
     assert faces_of("123456789012345678901234567890-7,1", 5).tolist() == [1]
     with pytest.raises(MivexError, match="no range of faces"):
         faces_of("1-x", 5)
+
+
+def cube(cells):
+    """A cube of two metres, each side cut into so many cells, its sides apart in the picture."""
+    position, uv, index, normal = [], [], [], []
+    for k in range(6):
+        n, a = np.zeros(3), np.zeros(3)
+        n[k // 2], a[(k // 2 + 1) % 3] = 1 - k % 2 * 2, 1
+        b = np.cross(n, a)
+        for i in range(cells + 1):
+            for j in range(cells + 1):
+                x, y = i / cells, j / cells
+                position.append(n + a * (2 * x - 1) + b * (2 * y - 1))
+                uv.append(((k % 3 + 0.05 + 0.9 * x) / 3, (k // 3 + 0.05 + 0.9 * y) / 2))
+                normal.append(n)
+        at = k * (cells + 1) ** 2
+        for i in range(cells):
+            for j in range(cells):
+                q = at + i * (cells + 1) + j
+                index += [(q, q + cells + 1, q + cells + 2), (q, q + cells + 2, q + 1)]
+    return Mesh(np.array(position), np.array(normal), np.array(uv), np.array(index))
+
+
+@pytest.mark.parametrize("cells", [1, 3, 7])
+def test_edges_do_not_depend_on_how_finely_a_body_is_cut_nor_bead(cells):
+    size = 0.1
+    v = geometry_mask(cube(cells), Probe("edges", edge=size), (300, 450))
+    # Of the first side: distance to its nearest edge, as a share of it.
+    y, x = (np.arange(150) + 0.5) / 150, (np.arange(150) + 0.5) / 150
+    x, y = (x - 0.05) / 0.9, (y - 0.05) / 0.9
+    inside = ((x > 0) & (x < 1))[None] & ((y > 0) & (y < 1))[:, None]
+    far = np.minimum(np.minimum(x, 1 - x)[None], np.minimum(y, 1 - y)[:, None]) * 2  # metres
+    want = np.clip(1 - far / (size * 2), 0, 1)
+    assert np.abs(v[:150, :150] - want)[inside].max() < 0.02
+
+
+@pytest.mark.parametrize("off", [0, 300, 1000])
+@pytest.mark.parametrize("kind", ["occlusion", "thickness"])
+def test_rays_are_as_good_far_from_the_origin(kind, off):
+    probe, size = Probe(kind, reach=0.5, rays=32), (48, 96)
+    ball = trimesh.creation.uv_sphere(radius=0.6, count=[24, 24])
+    v, f = np.array(ball.vertices), np.array(ball.faces)
+    uv = np.stack(
+        [np.arctan2(v[:, 2], v[:, 0]) / math.tau + 0.5, np.arccos(np.clip(v[:, 1] / 0.6, -1, 1)) / math.pi], axis=1
+    )
+    here, there = (Mesh(v + np.array([o, 0, -o]), v / 0.6, uv, f) for o in (0, off))
+    a, b = geometry_mask(here, probe, size), geometry_mask(there, probe, size)
+    assert np.abs(a - b).mean() < 0.004
+    # Nothing shuts a ball in; inwards, chords 2 R u with density 2 u make ∫ 2u (1 − 2u) du from 0 to ½ = 1/12.
+    assert a[4:-4].mean() < 0.01 if kind == "occlusion" else abs(a[4:-4].mean() - 1 / 12) < 0.02
+
+
+def test_hollow_faces_are_cut_in_ears_and_uvs_that_overlap_are_told(tmp_path):
+    # An L of six corners, from both sides, and as a face of negative indices.
+    corners = [(0, 0), (2, 0), (2, 1), (1, 1), (1, 2), (0, 2)]
+    for order in (1, -1):
+        rows = corners[::order]
+        text = "".join(f"v {x} {y} 0\nvt {x / 2} {y / 2}\n" for x, y in rows)
+        (tmp_path / "l.obj").write_text(text + "f " + " ".join(f"{k - 6}/{k - 6}" for k in range(6)) + "\n")
+        mesh = read_mesh(tmp_path / "l.obj").mesh
+        a, b, c = (mesh.corners[:, k] for k in range(3))
+        area = np.cross(b - a, c - a)[:, 2] / 2
+        assert np.isclose(np.abs(area).sum(), 3) and (np.sign(area) == order).all()
+        y, x = np.mgrid[:64, :64]
+        spots = spots_of(mesh, (64, 64))
+        inside = (x < 32) | (y >= 32)  # v runs upwards in the file, downwards in the picture
+        assert (spots.face >= 0)[2:-2, 2:-2].sum() > 0 and ((spots.face >= 0) != inside)[2:30, 34:].mean() < 0.02
+        assert overlap(mesh) < 0.01
+    twice = joined([quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, z]], float)) for z in (0.0, 1.0)])
+    assert abs(overlap(twice) - 1) < 0.02

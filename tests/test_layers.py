@@ -175,7 +175,7 @@ def test_masks_against_values_worked_out_by_hand():
     )
     ramp = {"source": "pattern", "pattern": {"kind": "ramp", "way": "across"}}
     x = (np.arange(64) + 0.5) / 64
-    assert np.allclose(mask_of(ramp)[5], x, atol=1e-6)
+    assert np.allclose(mask_of(ramp)[5], x, atol=1e-5)
     assert np.allclose(mask_of({**ramp, "laid": {"right": 0.25}})[5, 20:60], (x - 0.25)[20:60], atol=1e-3)
     assert np.allclose(mask_of({**ramp, "laid": {"turn": 90.0}})[2:-2, 5], x[2:-2], atol=1e-3)
     twice = mask_of({**ramp, "laid": {"across": 2.0}})[5]

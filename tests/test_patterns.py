@@ -8,6 +8,8 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from mivex.core.layers.masks import pattern_laid
+from mivex.core.layers.model import UvTransform
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.patterns.regular import Perforation
 
@@ -58,3 +60,26 @@ def test_the_holes_take_their_share(hole, lay, spacing, size, corner):
     if b * 2 < rows_apart and a * 2 < pitch:
         assert abs(got - area * nx * ny / (512 * 640)) < 0.01 * max(got, 0.05)
         assert abs(got - p.share(512, 640)) < 0.01 * max(got, 0.05)
+
+
+@pytest.mark.parametrize("kind", ["clouds", "smears", "crystals"])
+def test_cover_is_the_share_that_it_says(kind):
+    """The mean of what is drawn (smears: what is above a quarter), at any seed, shape and size."""
+    extra = {"seen": "cover"} if kind == "crystals" else {}
+    for h, w in ((256, 256), (256, 384), (320, 1280), (301, 433)):
+        for share in (0.0, 0.05, 0.3, 0.62, 0.9, 1.0):
+            p = PATTERNS[kind].params(kind=kind, cover=share, seed=17 + h, **extra)
+            v = PATTERNS[kind].draw(p, h, w)
+            found = float((v > 0.25).mean() if kind == "smears" else v.mean())
+            assert abs(found - share) < 0.03, (h, w, share, found)
+
+
+@pytest.mark.parametrize("kind", sorted(PATTERNS))
+def test_a_pattern_is_the_same_small_at_every_shape(kind):
+    keep = lambda _key, make: make()  # noqa: E731
+    p = PATTERNS[kind].params(kind=kind)
+    sizes = ((600, 900), (200, 300)), ((900, 600), (301, 201)), ((200, 800), (67, 267)), ((510, 340), (255, 170))
+    for (h, w), (sh, sw) in sizes:
+        large, small = (pattern_laid(p, UvTransform(), size, keep) for size in ((h, w), (sh, sw)))
+        want = cv2.resize(large, (sw, sh), interpolation=cv2.INTER_AREA)
+        assert np.abs(small - want).mean() < 0.02, (h, w)

@@ -17,9 +17,10 @@ from mivex.core.layers.model import Geometry, Group, Layer
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, quantise
+from mivex.core.pixels.mips import MipChain
 from mivex.core.prepare.base import Surface
 from mivex.core.project.document import Document, Overlay
-from mivex.core.stage.baking import Probe, geometry_mask
+from mivex.core.stage.baking import Probe, geometry_mask, overlap
 from mivex.core.stage.face_selection import region_mask
 from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.placement_geometry import with_uvs
@@ -28,6 +29,8 @@ from mivex.core.stage.placements_model import MeshPlace
 BAKE_SIDE, PROXY_BAKE = 1024, 256
 """Largest side of a mask from a mesh: of a finished picture, and of a first look."""
 PROXY_RAYS = 8
+OVERLAP = 0.02
+"""Share of what UVs cover from which it is told that they lie over each other."""
 LARGE = 2048 * 2048
 """From so many texels on, states between layers are not kept: they would take gigabytes."""
 
@@ -223,7 +226,15 @@ def outside_of(
 
     def geometry(g: Geometry) -> Floats:
         assert mesh is not None
-        loaded = with_uvs(mesh, evaluator.mesh(mesh.path).mesh)
+        held = evaluator.mesh(mesh.path)
+        loaded = with_uvs(mesh, held.mesh)
+        told = [n for n in held.notes if "UV" in n] if not uv_set else []
+        if (share := overlap(loaded, uv_set)) > OVERLAP:
+            told.append(Message("its UVs lie over each other on {share:.0%} of the picture.", share=share))
+        for words in told:
+            line = Message("“{name}”: {words}", name=Path(mesh.path).name, words=term(words))
+            if line not in notes:
+                notes.append(line)
         side = PROXY_BAKE if ask.proxy else BAKE_SIDE
         k = min(1.0, side / max(size))
         small = max(1, round(size[0] * k)), max(1, round(size[1] * k))
@@ -283,4 +294,4 @@ def outside_of(
 def _bytes(made: Any) -> int:
     if isinstance(made, dict):
         return sum(int(p.value.nbytes) + int(p.weight.nbytes) for p in made.values()) + 1
-    return int(made.nbytes)
+    return int(made.texels.nbytes if isinstance(made, MipChain) else made.nbytes)

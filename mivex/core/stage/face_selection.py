@@ -8,7 +8,8 @@ from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
-from mivex.core.stage.baking import Ints, spots_of, spread_out, welded
+from mivex.core.stage.baking import Ints, spots_of, spread_out
+from mivex.core.stage.creases import welded
 from mivex.core.stage.mesh import Mesh
 
 cv2 = Lazy("cv2")

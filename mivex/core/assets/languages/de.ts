@@ -3024,8 +3024,8 @@
    <translation>Deckung</translation>
   </message>
   <message>
-   <source>How much of the picture they fill.</source>
-   <translation>Wie viel vom Bild sie füllen.</translation>
+   <source>The share of the picture that they fill, in the mean.</source>
+   <translation>Der Anteil des Bildes, den sie im Mittel füllen.</translation>
   </message>
   <message>
    <source>Softness</source>
@@ -3080,8 +3080,8 @@
    <translation>Wie weit sie das Gerade verlassen.</translation>
   </message>
   <message>
-   <source>How much of the picture is smeared.</source>
-   <translation>Wie viel vom Bild verschmiert ist.</translation>
+   <source>The share of the picture that is smeared.</source>
+   <translation>Der Anteil des Bildes, der verschmiert ist.</translation>
   </message>
   <message>
    <source>Direction</source>
@@ -3376,8 +3376,8 @@
    <translation>Kristalle quer zur kürzeren Seite.</translation>
   </message>
   <message>
-   <source>How much of the picture is crusted.</source>
-   <translation>Wie viel vom Bild verkrustet ist.</translation>
+   <source>The share of the picture that is crusted.</source>
+   <translation>Der Anteil des Bildes, der verkrustet ist.</translation>
   </message>
   <message>
    <source>Patches</source>
@@ -7334,6 +7334,10 @@
   <message>
    <source>“{name}” and “{name2}” use each other.</source>
    <translation>„{name}“ und „{name2}“ benutzen einander.</translation>
+  </message>
+  <message>
+   <source>its UVs lie over each other on {share:.0%} of the picture.</source>
+   <translation>seine UVs liegen auf {share:.0%} des Bildes übereinander.</translation>
   </message>
   <message>
    <source>the layer is switched off.</source>

@@ -65,6 +65,24 @@ def seed() -> Any:
     )
 
 
+SEEN = 0.25
+"""Of a pattern that stands in patches, what is above this counts as covered."""
+
+
+def small_size(h: int, w: int) -> tuple[int, int]:
+    """A canvas of the same shape, 160 texels at its shorter side: what is found out on it holds at every size."""
+    longer = round(160 * float(Fraction(max(h, w) / min(h, w)).limit_denominator(16)))
+    return (160, longer) if w >= h else (longer, 160)
+
+
+def level_for(share: float, found: Callable[[float], float], low: float, high: float) -> float:
+    """The level at which ``found(level)``, which grows with it, is the share that is asked for; by halving."""
+    for _ in range(24):
+        middle = (low + high) / 2
+        low, high = (middle, high) if found(middle) < share else (low, middle)
+    return (low + high) / 2
+
+
 def counts(n: float, h: int, w: int) -> tuple[int, int]:
     """How often something goes across and down that goes ``n`` times into the shorter side.
 

@@ -7,6 +7,7 @@ noise read at places that another noise has moved.
 """
 
 import math
+from functools import lru_cache
 from typing import Any, ClassVar, Literal
 
 import numpy as np
@@ -14,13 +15,16 @@ import numpy as np
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
 from mivex.core.layers.patterns.base import (
+    SEEN,
     Pattern,
     PatternParams,
     away,
     cellular,
     counts,
     fractal,
+    level_for,
     seed,
+    small_size,
     smooth,
     warped,
 )
@@ -56,19 +60,31 @@ class Clouds(PatternParams):
     kind: Literal["clouds"] = "clouds"
     features: int = _features(3, 24)
     swirl: float = setting(0.12, "Swirl", "How far another noise drags it about.", ge=0, le=1, drag=(0, 0.4))
-    cover: float = setting(0.5, "Cover", "How much of the picture they fill.", ge=0, le=1)
+    cover: float = setting(0.5, "Cover", "The share of the picture that they fill, in the mean.", ge=0, le=1)
     soft: float = setting(0.5, "Softness", "Width of their edges.", ge=0.02, le=1)
     seed: int = seed()
 
 
-def draw_clouds(p: Clouds, h: int, w: int) -> Floats:
-    """Noise dragged about by noise, cut softly at the level that leaves the cover."""
+def _cloud_field(p: Clouds, h: int, w: int) -> Floats:
     n = fractal(h, w, p.features, 5, p.seed)
     if p.swirl > 0:
         dx, dy = (fractal(h, w, p.features, 2, p.seed + k) * np.float32(p.swirl) for k in (101, 202))
         n = warped(n, dx, dy)
-    middle = (0.5 - p.cover) * 1.3
-    return smooth(n, middle - p.soft * 0.6, middle + p.soft * 0.6)
+    return n
+
+
+@lru_cache(256)
+def _cloud_level(p: Clouds, h: int, w: int) -> float:
+    """Where the noise is cut so that the mean is the cover."""
+    n = _cloud_field(p, h, w)
+    edge = p.soft * 0.6
+    return -level_for(p.cover, lambda t: float(smooth(n, -t - edge, -t + edge).mean()), -3.0, 3.0)
+
+
+def draw_clouds(p: Clouds, h: int, w: int) -> Floats:
+    """Noise dragged about by noise, cut softly at the level that leaves the cover: its mean is the share that is set."""
+    level, edge = _cloud_level(p, *small_size(h, w)), p.soft * 0.6
+    return smooth(_cloud_field(p, h, w), level - edge, level + edge)
 
 
 class Cells(PatternParams):
@@ -108,19 +124,34 @@ class Smears(PatternParams):
     features: int = _features(10, 40)
     stretch: float = setting(8.0, "Length", "Against their width.", unit="×", ge=1, le=32)
     bend: float = setting(0.12, "Bend", "How far they leave the straight.", ge=0, le=1, drag=(0, 0.4))
-    cover: float = setting(0.5, "Cover", "How much of the picture is smeared.", ge=0, le=1)
+    cover: float = setting(0.5, "Cover", "The share of the picture that is smeared.", ge=0, le=1)
     seed: int = seed()
 
 
-def draw_smears(p: Smears, h: int, w: int) -> Floats:
-    """Long noise, bent by a slow one, in patches."""
+def _smeared(p: Smears, h: int, w: int) -> tuple[Floats, Floats]:
+    """The lines, and the noise that says where they are."""
     along = (p.stretch, 1.0) if p.run == "across" else (1.0, p.stretch)
     lines = fractal(h, w, p.features, 3, p.seed, along)
     bend = fractal(h, w, 2, 2, p.seed + 7) * np.float32(p.bend)
     none = np.zeros((1, 1), np.float32)
-    lines = warped(lines, none, bend) if p.run == "across" else warped(lines, bend, none)
-    patch = smooth(fractal(h, w, 2, 3, p.seed + 13), 0.35 - p.cover, 0.95 - p.cover)
-    return np.asarray(smooth(lines, -0.25, 0.75) * patch, np.float32)
+    return warped(lines, none, bend) if p.run == "across" else warped(lines, bend, none), fractal(h, w, 2, 3, p.seed + 13)
+
+
+def _wiped(lines: Floats, patch: Floats, level: float) -> Floats:
+    """First the patches grow; then the lines themselves close."""
+    low = -0.25 - 1.6 * max(level - 0.5, 0.0)
+    return np.asarray(smooth(lines, low, low + 1) * smooth(patch, 1.0 - 3.0 * level, 1.6 - 3.0 * level), np.float32)
+
+
+@lru_cache(256)
+def _smear_level(p: Smears, h: int, w: int) -> float:
+    lines, patch = _smeared(p, h, w)
+    return level_for(p.cover, lambda t: float((_wiped(lines, patch, t) > SEEN).mean()), -0.5, 1.5)
+
+
+def draw_smears(p: Smears, h: int, w: int) -> Floats:
+    """Long noise, bent by a slow one, in patches; what is above `SEEN` of it is the share that is set."""
+    return _wiped(*_smeared(p, h, w), _smear_level(p, *small_size(h, w)))
 
 
 class Ramp(PatternParams):

@@ -5,6 +5,7 @@ larger picture shows the same marks more finely.
 """
 
 import math
+from functools import lru_cache
 from typing import Literal
 
 import numpy as np
@@ -17,9 +18,11 @@ from mivex.core.layers.patterns.base import (
     away,
     cellular,
     fractal,
+    level_for,
     marks,
     scattered,
     seed,
+    small_size,
     smooth,
 )
 
@@ -164,7 +167,7 @@ class Crystals(PatternParams):
 
     kind: Literal["crystals"] = "crystals"
     features: int = setting(36, "Features", "Crystals across the shorter side.", ge=2, le=128, drag=(6, 90))
-    cover: float = setting(0.4, "Cover", "How much of the picture is crusted.", ge=0, le=1)
+    cover: float = setting(0.4, "Cover", "The share of the picture that is crusted.", ge=0, le=1)
     patch: int = setting(3, "Patches", "How many crusts across.", ge=1, le=32)
     seen: Literal["height", "cover"] = setting(
         "height", "Output", "How high they stand, or only where they are.", choices={"height": "Height", "cover": "Cover"}
@@ -172,19 +175,29 @@ class Crystals(PatternParams):
     seed: int = seed()
 
 
-def draw_crystals(p: Crystals, h: int, w: int) -> Floats:
-    """Facets round scattered points, in crusts that thin out towards their rims."""
+def _grown(crust: Floats, which: Floats, second: Floats, near: Floats, level: float) -> Floats:
+    """Where crystals stand: each grows where the crust is denser than its own luck; last of all the gaps close."""
+    gap = max(0.25 * (1 - max(level - 1.0, 0.0)), 0.004)
+    dense = smooth(crust, -level - 0.25, -level + 0.35)
+    return np.asarray(smooth(dense - which * np.float32(0.85), 0.0, 0.12) * smooth(second - near, 0.0, gap), np.float32)
+
+
+@lru_cache(256)
+def _crystal_level(p: Crystals, h: int, w: int) -> float:
     near, second, which = cellular(h, w, p.features, 0.9, p.seed)
     crust = fractal(h, w, p.patch, 5, p.seed + 3)
-    level = (0.5 - p.cover) * 1.5
-    dense = smooth(crust, level - 0.25, level + 0.35)
-    # A crystal grows where the crust is denser than its own luck; flat facets lean by the second distance.
-    grown = smooth(dense - which * np.float32(0.85), 0.0, 0.12)
-    body = smooth(second - near, 0.0, 0.25)
+    return level_for(p.cover, lambda t: float(_grown(crust, which, second, near, t).mean()), -3.0, 3.0)
+
+
+def draw_crystals(p: Crystals, h: int, w: int) -> Floats:
+    """Facets round scattered points, in crusts that thin out towards their rims; their mean is the share that is set."""
+    near, second, which = cellular(h, w, p.features, 0.9, p.seed)
+    level = _crystal_level(p.model_copy(update={"seen": "cover"}), *small_size(h, w))
+    there = _grown(fractal(h, w, p.patch, 5, p.seed + 3), which, second, near, level)
     if p.seen == "cover":
-        return np.asarray(grown * body, np.float32)
+        return there
     facet = np.clip((second - near) * np.float32(0.9) + which * np.float32(0.35), 0, 1)
-    return np.asarray(grown * body * facet, np.float32)
+    return np.asarray(there * facet, np.float32)
 
 
 class Streaks(PatternParams):
