@@ -2,6 +2,7 @@
 
 import json
 
+import cv2
 import drive
 import numpy as np
 import pytest
@@ -17,7 +18,10 @@ from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import dumps, loads
 from mivex.core.scene.draw_calls import render
+from mivex.core.stage.baking import spots_of
 from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.face_selection import islands
+from mivex.core.stage.mesh import Mesh, quad
 from mivex.core.stage.placements_model import Around, MeshPlace, SecondSet
 from mivex.core.stage.primitives import box, cylinder
 from mivex.core.stage.second_uv_set import AWAY, with_second
@@ -166,3 +170,41 @@ def test_the_picture_is_moved_turned_and_scaled_on_the_uvs_by_its_frame(window, 
     assert now() == Mapping(uv_set=1)
     window.go("blend")
     assert flat.mapping is None
+
+
+def uv_cross(mesh):
+    a, b, c = (mesh.uv1[mesh.index[:, k]] for k in range(3))
+    return (b - a)[:, 0] * (c - a)[:, 1] - (b - a)[:, 1] * (c - a)[:, 0]
+
+
+@pytest.mark.parametrize("shape", ["quad", "box", "torus", "cylinder"])
+def test_unwrapped_faces_are_neither_mirrored_nor_stretched_and_stand_apart(shape):
+    if shape == "quad":
+        mesh = quad(np.array([[-1.5, 0.5, 0], [1.5, 0.5, 0], [1.5, -0.5, 0], [-1.5, -0.5, 0]]))
+    else:
+        made = {
+            "box": lambda: trimesh.creation.box(extents=(1, 2, 3)),
+            "torus": lambda: trimesh.creation.torus(1.0, 0.35, major_sections=24, minor_sections=12),
+            "cylinder": lambda: trimesh.creation.cylinder(0.4, 2.0, sections=24),
+        }[shape]()
+        v = np.array(made.vertices)
+        mesh = Mesh(v, np.array(made.vertex_normals), np.zeros((len(v), 2)), np.array(made.faces))
+    found = with_second(mesh, "", "unwrapped")
+    assert (uv_cross(found) < 0).all() and found.uv1.min() >= 0 and found.uv1.max() <= 1
+    # Length for length: the same scale along every edge, up and across.
+    ratio = []
+    for k in range(3):
+        i, j = found.index[:, k], found.index[:, (k + 1) % 3]
+        long, flat = found.position[i] - found.position[j], found.uv1[i] - found.uv1[j]
+        ratio.append(np.linalg.norm(flat, axis=1) / np.linalg.norm(long, axis=1))
+    ratio = np.concatenate(ratio)
+    assert np.percentile(ratio, 98) / np.percentile(ratio, 2) < (1.01 if shape in ("quad", "box") else 1.5)
+    # Islands stand at least some texels apart, at the picture's border too.
+    side = 1024
+    owner = np.full((side, side), -1)
+    spots = spots_of(found, (side, side), 1)
+    piece = islands(found, 1)
+    owner[spots.rows, spots.columns] = piece[spots.face[spots.rows, spots.columns]]
+    for k in np.unique(piece):
+        grown = cv2.dilate((owner == k).astype(np.uint8), np.ones((9, 9), np.uint8)) > 0
+        assert not (grown & (owner >= 0) & (owner != k)).any()

@@ -12,6 +12,10 @@ AWAY = -8.0
 """UVs of faces that were not chosen: far outside the picture, where its border texel is read."""
 
 
+SIDE, PADDING = 1024, 8
+"""Texels of the picture that islands are packed for, and between them: as many as masks are carried outwards."""
+
+
 def _fitted(plane: Doubles) -> Doubles:
     """Places (n, 2), v downwards, brought into the picture as large as fits, keeping their shape, in its middle."""
     low, high = plane.min(axis=0), plane.max(axis=0)
@@ -37,14 +41,38 @@ def _flat(mesh: Mesh, chosen: Ints) -> Doubles:
 
 
 def _unwrapped(mesh: Mesh, chosen: Ints) -> Doubles:
-    """UVs of each chosen triangle's corners by xatlas, packed into the picture."""
+    """UVs of each chosen triangle's corners by xatlas, packed into the picture with `PADDING` between islands.
+
+    Its coordinates are shares of the atlas's width and of its height: what they measure is brought to one scale. It turns
+    islands by exchanging their axes, which mirrors them: those are turned over again in the box that they have.
+    """
     import xatlas
+    from scipy.sparse import coo_matrix
+    from scipy.sparse.csgraph import connected_components
 
     used, index = np.unique(mesh.index[chosen], return_inverse=True)
-    index = index.reshape(-1, 3)
-    _, made, uv = xatlas.parametrize(mesh.position[used].astype(np.float32), index.astype(np.uint32))
-    flipped = np.stack([uv[:, 0], 1 - uv[:, 1]], axis=1).astype(np.float64)
-    return np.asarray(flipped[made.astype(np.int64)])
+    atlas, pack = xatlas.Atlas(), xatlas.PackOptions()
+    pack.resolution, pack.padding, pack.bilinear = SIDE, PADDING, True
+    atlas.add_mesh(mesh.position[used].astype(np.float32), index.reshape(-1, 3).astype(np.uint32))
+    atlas.generate(pack_options=pack)
+    _, made, uv = atlas[0]
+    size = np.array([atlas.width, atlas.height], np.float64)
+    # Half of the padding all round, so that the outermost islands too have room to be carried outwards.
+    place = uv.astype(np.float64) * size + PADDING / 2
+    place /= float(size.max()) + PADDING
+    plane = np.stack([place[:, 0], 1 - place[:, 1]], axis=1)
+    made = made.astype(np.int64)
+    n = len(plane)
+    both = coo_matrix((np.ones(2 * len(made), np.int8), (made[:, [0, 1]].reshape(-1), made[:, [1, 2]].reshape(-1))), (n, n))
+    island = connected_components(both, directed=False)[1]
+    a, b = plane[made[:, 1]] - plane[made[:, 0]], plane[made[:, 2]] - plane[made[:, 0]]
+    # Seen from the front a face goes round against the clock; with v downwards its area is below zero.
+    area = np.bincount(island[made[:, 0]], a[:, 0] * b[:, 1] - a[:, 1] * b[:, 0], int(island.max(initial=0)) + 1)
+    for k in np.flatnonzero(area > 0):
+        mine = island == k
+        u = plane[mine, 0]
+        plane[mine, 0] = u.min() + u.max() - u
+    return np.asarray(plane[made])
 
 
 def with_second(mesh: Mesh, faces: str, how: str) -> Mesh:
