@@ -7,10 +7,13 @@ import numpy as np
 import pytest
 from stacks import display, line, linear, stacked, surface
 
+from mivex.core.layers.model import Mask, MaskPart
 from mivex.core.layers.painting import painted
 from mivex.core.layers.strokes import PaintStroke, Tip
 from mivex.core.project import layer_edits
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project, write_project
+from mivex.core.project.looking import live_paint
 
 
 def test_painting_zero_is_not_clearing():
@@ -181,3 +184,43 @@ def test_a_mirrored_stamp_is_turned_over():
         )
         v = cover([s])
         assert np.abs(v - v[:, ::-1]).max() < 0.02 and np.abs(v - v[::-1]).max() > 0.5
+
+
+@pytest.mark.parametrize("reads", ["heights", "mask", "cell", "nothing"])
+@pytest.mark.parametrize("form", ["soft", "bristle"])
+def test_the_picture_while_painting_is_the_finished_stroke(reads, form):
+    part = {
+        "heights": {"source": "geometry", "geometry": {"kind": "cavity", "reach": 0.1}},
+        "mask": {"source": "layer", "layer": "p", "of": "mask"},
+        "cell": {"source": "layer", "layer": "p", "of": "height"},
+        "nothing": {"value": 0.8},
+    }[reads]
+    above = {
+        "id": "m",
+        "cells": {"colour": {"colour": (0.9, 0.1, 0.1)}, "opacity": {"number": 0.7}},
+        "mask": {"parts": [part]},
+    }
+    doc = stacked([{"id": "p"}, above], side=96, kind="decal")
+    key, way = doc.overlays[0].id, [(0.2 + 0.06 * k, 0.3 + 0.05 * k, 0.4 + 0.06 * k) for k in range(9)]
+    if reads == "mask":
+        doc = layer_edits.set_row(doc, key, "p", mask=Mask(parts=(MaskPart(source="painted"),)))
+    values = {"mask": 0.1} if reads == "mask" else {"height": 0.6, "opacity": 0.9}
+    whole = stroke(way, values=values, tip={"form": form, "size": 0.15})
+    if reads == "mask":
+        done = layer_edits.set_part(doc, key, "p", 0, strokes=(whole,))
+        live = live_paint(Evaluator(), doc.overlays[0], doc, "p", 0)
+    else:
+        done = layer_edits.add_stroke(doc, key, "p", whole)
+        begun = layer_edits.add_stroke(doc, key, "p", whole.model_copy(update={"points": ()}))
+        live = live_paint(Evaluator(), begun.overlays[0], begun, "p")
+    live.begin()
+    picture = None
+    for n in (2, 4, 5, 9):
+        grown = live.grow(whole.model_copy(update={"points": whole.points[:n]}))
+        if grown is not None:
+            (top, low, left, right), v = grown
+            picture = surface(doc).values.copy() if picture is None else picture
+            picture[top:low, left:right] = v
+    want = surface(done).values
+    seen = want[..., 3] > 0.01
+    assert np.abs(picture[..., 3] - want[..., 3]).max() < 2e-3 and np.abs(picture - want)[seen].max() < 0.02

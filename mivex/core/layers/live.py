@@ -9,7 +9,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.masks import Values, stamp_from
-from mivex.core.layers.model import ChannelSource, Group, Layer, Row, UvTransform
+from mivex.core.layers.model import ChannelSource, Group, Layer, MaskPart, Row, UvTransform
 from mivex.core.layers.painting import Box, Cover, Paint, Painted, apply_cover, blank, box_of, dabs_of
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.layers.strokes import PaintStroke
@@ -49,6 +49,42 @@ class _Pieces(Values):
             return self._level(value, cell, p.value.shape[2] == 3), p.weight
         value, weight = self.whole.cells[layer.id, channel]
         return _cut(value, self.box), _cut(weight, self.box)
+
+
+class _Whole(Values):
+    """Masks and values of the whole canvas while a stroke is drawn, worked out anew from what it has left so far."""
+
+    def __init__(self, live: "LivePaint", paint: Painted) -> None:
+        super().__init__(live.values.stack, live.values.outside)
+        self.live, self.painted = live, paint
+
+    def _part(self, row: Row, part: MaskPart, heights: Floats | None) -> Floats:
+        if row.id == self.live.row_id and part is self.live.painted_part:
+            p = self.painted["mask"]
+            return np.asarray(p.value[..., 0] + np.float32(part.value) * (1 - p.weight), np.float32)
+        return super()._part(row, part, heights)
+
+    def cell(self, layer: Layer, channel: str, cell: ChannelSource) -> tuple[Floats, Floats]:
+        if layer.id == self.live.row_id and self.live.part < 0 and cell.source == "painted" and channel in self.painted:
+            p = self.painted[channel]
+            value = p.straight() if p.value.shape[2] == 3 else p.straight()[..., 0]
+            return self._level(value, cell, p.value.shape[2] == 3), p.weight
+        return super().cell(layer, channel, cell)
+
+
+def _reads(rows: tuple[Row, ...], painted: str, flat: bool) -> bool:
+    """Whether a mask looks at the painted layer, or at heights that change with it: then more than its dabs changes."""
+    for k, r in enumerate(rows):
+        for part in r.mask.parts:
+            if not part.on:
+                continue
+            if part.source == "layer" and part.layer == painted:
+                return True
+            if part.source == "geometry" and flat and (k > 0 or r.id != painted):
+                return True
+        if isinstance(r, Group) and _reads(r.rows, painted, flat):
+            return True
+    return False
 
 
 class LivePaint:
@@ -98,10 +134,9 @@ class LivePaint:
         self.before = values.paint(strokes, self.channels)
         self._cover: Cover | None = None
         self._laid = 0
+        self._far = _reads(rows, row_id, values.outside.geometry is None)
 
     def _shaped(self, row: Row, part: object) -> Floats:
-        from mivex.core.layers.model import MaskPart
-
         assert isinstance(part, MaskPart)
         try:
             return self.values.shaped(row, part, self.below.get("height"))
@@ -131,6 +166,9 @@ class LivePaint:
         if self._cover is None:
             self._cover = Cover(stroke, (h, w), stamp_from(self.values.outside.picture))
         self._cover.lay(fresh, box)
+        if self._far:
+            # A mask above reads what is painted here, or the heights that come of it: it may change anywhere.
+            box = 0, h, 0, w
         top, low, left, right = box
         cover = self._cover.part(box)
         if stroke.faces and region is not None:
@@ -140,7 +178,7 @@ class LivePaint:
             old = self.before.get(channel) or blank(channel, h, w)
             paint[channel] = Paint(_cut(old.value, box).copy(), _cut(old.weight, box).copy())
         apply_cover(paint, stroke, np.ascontiguousarray(cover), (0, low - top, 0, right - left), self.channels)
-        pieces = _Pieces(self, box, paint)
+        pieces: Values = _Whole(self, paint) if self._far else _Pieces(self, box, paint)
         start = self.below.start.but(values=_cut(self.below.start.values, box))
         planes = replace(self.below, start=start, made={k: _cut(v, box) for k, v in self.below.made.items()})
         for r in self.rows:
