@@ -248,5 +248,4 @@ def blend_sheet(
 def levels_in(w: Written) -> int:
     """Mip levels that a delivered file holds."""
     suffix = w.file.rsplit(".", 1)[-1]
-    t = w.texture
-    return t.mips.levels if suffix == "ktx2" or (suffix in ("tif", "tiff") and t.coverage > 0) else 1
+    return w.texture.mips.levels if suffix in ("ktx2", "tif", "tiff") else 1

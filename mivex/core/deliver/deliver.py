@@ -88,7 +88,7 @@ def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, lanes: in
     batch : Batch
     path : str or Path
     texture : Texture
-        TIFF holds all its mip levels where it keeps coverage, KTX 2 always.
+        TIFF and KTX 2 hold all its mip levels.
     lanes : int
         Channels that are written: 1, 3 or 4.
     bits : int
@@ -103,13 +103,15 @@ def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, lanes: in
     path = Path(path)
     kind = path.suffix.lower()
     bits = bits or texture.bits
+    if kind == ".ktx2" and lanes == 3:
+        lanes = 4  # few readers know formats of three channels; alpha is 1
     if kind != ".exr" or lanes == 4:
         check_format("tga24" if lanes < 4 and kind == ".tga" else kind, bits, uses_alpha=lanes == 4)
     values = texture.values if lanes == 4 else np.ascontiguousarray(texture.values[..., :lanes])
     if kind == ".exr" and not texture.data:
         # Its standard asks for linear light, and for colour that is multiplied by alpha.
         values = np.ascontiguousarray(texture.linear[..., :lanes])
-    if kind == ".ktx2" or (kind in (".tif", ".tiff") and texture.coverage > 0):
+    if kind in (".ktx2", ".tif", ".tiff"):
         levels = [v if lanes == 4 else np.ascontiguousarray(v[..., :lanes]) for v in texture.stored_levels]
     else:
         levels = []

@@ -73,10 +73,11 @@ _BASE = _PLANS["{name}"].model_copy(update={"channels": dict(COLOUR_ALPHA)})
 
 def _placed(build: GltfBuilder, m: Material, cell: Sequence[float] | None, second: bool) -> dict[str, Any]:
     """What every reference to a texture says of where it is read."""
-    more: dict[str, Any] = {"texCoord": 1} if second else {}
+    # Readers turn either way: turned UVs are written into the mesh, as the set that the sheet does not speak of.
+    more: dict[str, Any] = {"texCoord": 1} if second != bool(m.mapping.turn) else {}
     (a, _, c), (_, e, f) = m.mapping.rows
     if m.mapping.turn:
-        a, e, c, f = 1.0, 1.0, 0.0, 0.0  # turned UVs are written into the mesh
+        a, e, c, f = 1.0, 1.0, 0.0, 0.0
     if cell:
         w, h = cell[2] - cell[0], cell[3] - cell[1]
         a, c, e, f = a * w, c * w + cell[0], e * h, f * h + cell[1]
@@ -194,7 +195,9 @@ def _geometry(build: GltfBuilder, mesh: Mesh, m: Material, bumps: int | None = N
     uvs = [mesh.uv0[used]] + ([mesh.uv1[used]] if mesh.uv1 is not None else [])
     if m.mapping.turn:
         (a, b, c), (d, e, f) = m.mapping.rows
-        uvs = [uv @ np.array([[a, d], [b, e]]) + (c, f) for uv in uvs]
+        own = int(bool(m.mapping.uv_set) and len(uvs) > 1)
+        turned = uvs[own] @ np.array([[a, d], [b, e]]) + (c, f)
+        uvs = [turned, uvs[1]] if own else [uvs[0], turned]
     attributes = {"POSITION": build.floats(mesh.position[used], bounds=True), "NORMAL": build.floats(normal)}
     attributes |= {f"TEXCOORD_{k}": build.floats(uv) for k, uv in enumerate(uvs)}
     if bumps is not None and bumps < len(uvs):
@@ -263,7 +266,8 @@ def overlay_gltf(
     variants = [v for v in doc.overlays if v.variant_of == o.id and v.source.ready]
     materials = [_material(build, v, pictures, surfaces.texture_of(v), second) for v in (o, *variants)]
     names = [o.name, *(v.name for v in variants)]
-    bumps = int(second) if any("normalTexture" in build.materials[k] for k in materials) else None
+    read = int(second != bool(o.material.mapping.turn))
+    bumps = read if any("normalTexture" in build.materials[k] for k in materials) else None
     for number, mesh in meshes:
         part: dict[str, Any] = _geometry(build, mesh, o.material, bumps) | {"material": materials[0]}
         if variants:

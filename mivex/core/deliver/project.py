@@ -62,6 +62,11 @@ class Delivery:
     unsaid: Mapping[str, list[str]]
 
 
+def unrounded(o: Overlay) -> Overlay:
+    """An overlay as it is delivered from: each file rounds once, to the depth that its recipe asks for."""
+    return o.model_copy(update={"delivery": o.delivery.model_copy(update={"bits": 32})})
+
+
 def bench_of(doc: Document, evaluator: Evaluator, stop: Callable[[], bool] = lambda: False) -> Bench:
     """What delivering needs of a project; raises MivexError where something cannot be read."""
     others: dict[str, Texture] = {file_key(p, m): evaluator.file_texture(p, m) for p, m in picture_files_read(doc)}
@@ -69,7 +74,7 @@ def bench_of(doc: Document, evaluator: Evaluator, stop: Callable[[], bool] = lam
         for key in read_by(o.material):
             other = doc.overlay(key)
             if other is not None and other.source.ready and key not in others:
-                others[key] = evaluator.texture(other, doc, stop=stop)
+                others[key] = evaluator.texture(unrounded(other), doc, stop=stop)
 
     def mask_of(o: Overlay, number: int) -> Floats:
         rows = [r for r in o.layers.walk()]
@@ -143,7 +148,7 @@ def deliver_project(
     def texture(o: Overlay) -> Texture:
         if stop():
             raise Stopped
-        return evaluator.texture(o, doc, stop=stop)
+        return evaluator.texture(unrounded(o), doc, stop=stop)
 
     motion: list[Path] = []
     proof: list[Path] = []

@@ -165,8 +165,10 @@ class Surfaces:
             Something that it reads is not there.
         """
         own = self.texture_of(overlay)
-        levels = (plan.format in ("ktx2", "own") and overlay.delivery.format == "ktx2") or plan.format == "ktx2"
-        if self._is_own(overlay, plan) and bits in {own.bits, 32} and not plan.size:
+        # Files that hold their mip levels: these are averaged by what is seen of each texel.
+        levels = (overlay.delivery.format if plan.format == "own" else plan.format) in ("ktx2", "tif")
+        means = (plan.holds == "data") == own.data
+        if self._is_own(overlay, plan) and means and bits in {own.bits, 32} and not plan.size:
             return (
                 Texture(own.values, traits=own.traits.but(weighed=levels), bits=own.bits, key=own.key)
                 if own.traits.weighed != levels

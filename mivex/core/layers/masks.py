@@ -24,6 +24,8 @@ from mivex.core.prepare.resample import associated, laid_from, picture_chain, pl
 _PLAIN = UvTransform()
 DRAWN = 256
 """Texels of a pattern's shorter side below which it is drawn finer and averaged."""
+LARGEST_DRAWN = 1 << 22
+"""Texels that such a finer drawing has at most."""
 CHUNK = 8
 """Strokes that are rendered in one go and kept."""
 
@@ -136,7 +138,7 @@ def pattern_laid(
     th, tw = (max(16, math.ceil(h / how.down)), max(16, math.ceil(w / how.across))) if how != _PLAIN else (h, w)
     th, tw = min(th, 2 * h), min(tw, 2 * w)
     # Small ones are drawn finer and averaged: a line thinner than a texel is fainter, not gone.
-    finer = math.ceil(DRAWN / min(th, tw))
+    finer = max(1, min(math.ceil(DRAWN / min(th, tw)), math.isqrt(LARGEST_DRAWN // (th * tw)), 8192 // max(th, tw)))
     key = f"pattern {pattern.model_dump_json()} {th} {tw}"
 
     def draw() -> Floats:

@@ -23,7 +23,7 @@ from mivex.core.base.messages import InSentence, Message, named, term
 from mivex.core.base.store import Batch, check_target
 from mivex.core.base.types import Floats
 from mivex.core.picture import ktx2
-from mivex.core.picture.files import quiet, read_levels, read_picture
+from mivex.core.picture.files import quiet, read_levels, read_picture, read_stored
 from mivex.core.picture.picture import quantise
 
 cv2 = Lazy("cv2")
@@ -286,17 +286,16 @@ def _differences(path: Path, pages: Sequence[NDArray], bits: int, associated: bo
 
 
 def _light_differences(path: Path, page: NDArray) -> tuple[float, ...] | None:
-    back = read_picture(path)
-    if back.values.shape[:2] != page.shape[:2]:
+    """Light is compared as it is stored: divided by alpha it would lose its last bits, or all where alpha is small."""
+    back = read_stored(path)
+    if back.shape != page.shape:
         return None
-    values = back.values.copy()
-    a = values[..., 3:]
-    values[..., :3] = np.where(a > 0, values[..., :3] * a, values[..., :3])
-    meant = np.nan_to_num(page, nan=0.0, posinf=65504.0, neginf=-65504.0)
-    off = np.abs(values[..., : page.shape[2]] - meant)
-    # Multiplying back what the reader divided costs the last bits.
-    off[off <= 1e-6 + 1e-5 * np.abs(meant)] = 0
+    off = np.where(_same(back, page), 0.0, np.abs(np.nan_to_num(back) - np.nan_to_num(page)) + 1e-30)
     return tuple(float(v) for v in off.reshape(-1, page.shape[2]).max(axis=0))
+
+
+def _same(a: NDArray, b: NDArray) -> NDArray[np.bool_]:
+    return np.asarray((a == b) | (np.isnan(a) & np.isnan(b)))
 
 
 def write_picture(

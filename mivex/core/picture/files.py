@@ -211,6 +211,26 @@ def read_picture(path: str | Path) -> Picture:
     return _arrange(texels, associated, spec.alpha_channel, str(path))
 
 
+def read_stored(path: str | Path) -> NDArray[np.float32]:
+    """The texels of a float picture as they are stored, (height, width, channels): nothing is divided, nothing clipped.
+
+    Raises MivexError where it cannot be read.
+    """
+    path = _check_file(path)
+    with quiet():
+        source = _open(path)
+        try:
+            spec = source.spec()
+            _check_spec(spec, source.format_name(), path)
+            raw = source.read_image(0, 0, 0, spec.nchannels, "float")
+            failed = raw is None or bool(_said(source))
+        finally:
+            source.close()
+    if failed:
+        raise MivexError(Message("“{name}” is cut short or damaged; its texels cannot be read.", name=path.name))
+    return np.asarray(raw, np.float32)
+
+
 def _arrange(raw: NDArray, associated: bool, alpha_at: int, path: str) -> Picture:
     """Bring what the reader gave, 1 to 4 channels of any depth, to straight RGBA."""
     count = raw.shape[2]

@@ -70,8 +70,8 @@ SEEN = 0.25
 
 
 def small_size(h: int, w: int) -> tuple[int, int]:
-    """A canvas of the same shape, 160 texels at its shorter side: what is found out on it holds at every size."""
-    longer = round(160 * float(Fraction(max(h, w) / min(h, w)).limit_denominator(16)))
+    """A canvas of the same shape, 160 texels at its shorter side, to find out on what holds at every size; 16:1 at most."""
+    longer = round(160 * min(float(Fraction(max(h, w) / min(h, w)).limit_denominator(16)), 16.0))
     return (160, longer) if w >= h else (longer, 160)
 
 
