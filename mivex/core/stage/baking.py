@@ -276,4 +276,6 @@ def geometry_mask(
         return spread_out(np.clip((t - probe.low) / max(probe.high - probe.low, 1e-3), 0, 1), spots)
     if probe.kind == "facing":
         return spread_out(np.clip(spots.normal @ way, 0, 1), spots)
-    return spread_out(edges_at(mesh, spots, probe.edge * extent), spots)
+    return spread_out(
+        edges_at(mesh, spots.face[spots.rows, spots.columns], spots.weights, spots.position, probe.edge * extent), spots
+    )

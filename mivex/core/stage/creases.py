@@ -5,7 +5,6 @@ vertex to mean curvature.
 """
 
 import math
-from typing import TYPE_CHECKING
 
 import numpy as np
 from numpy.typing import NDArray
@@ -13,9 +12,6 @@ from numpy.typing import NDArray
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.types import Doubles
 from mivex.core.stage.mesh import Mesh
-
-if TYPE_CHECKING:
-    from mivex.core.stage.baking import Spots
 
 Ints = NDArray[np.int64]
 
@@ -130,10 +126,9 @@ def _creases(mesh: Mesh) -> tuple[Doubles, Doubles, Doubles]:
     return corners[rows, side[sharp]], corners[rows, (side[sharp] + 1) % 3], angle[sharp]
 
 
-def edges_at(mesh: Mesh, spots: "Spots", size: float) -> Doubles:
+def edges_at(mesh: Mesh, face: Ints, weights: Doubles, position: Doubles, size: float) -> Doubles:
     """How much of an edge lies near each spot: smooth bulges by their radius, creases by their angle and distance."""
-    face = spots.face[spots.rows, spots.columns]
-    bulge = np.clip((curvature(mesh)[face] * spots.weights).sum(axis=1) * size, 0, 1)
+    bulge = np.clip((curvature(mesh)[face] * weights).sum(axis=1) * size, 0, 1)
     first, last, angle = _creases(mesh)
     if not len(angle):
         return np.asarray(bulge)
@@ -145,15 +140,15 @@ def edges_at(mesh: Mesh, spots: "Spots", size: float) -> Doubles:
     step = np.arange(len(which)) - np.repeat(np.cumsum(count) - count, count)
     t = (step / np.repeat(count - 1, count))[:, None]
     points = first[which] + (last - first)[which] * t
-    _, near = cKDTree(points).query(spots.position, k=min(4, len(points)), distance_upper_bound=1.1 * size, workers=-1)
-    crease = np.zeros(len(spots.position))
+    _, near = cKDTree(points).query(position, k=min(4, len(points)), distance_upper_bound=1.1 * size, workers=-1)
+    crease = np.zeros(len(position))
     for some in np.atleast_2d(near.T):
         there = np.flatnonzero(some < len(points))
         edge = which[some[there]]
         # The crease itself, not the point on it that was looked for: else its points would show as beads.
         a, along = first[edge], (last - first)[edge]
-        step = ((spots.position[there] - a) * along).sum(1) / np.maximum((along * along).sum(1), 1e-20)
-        off = np.linalg.norm(spots.position[there] - a - along * np.clip(step, 0, 1)[:, None], axis=1)
+        step = ((position[there] - a) * along).sum(1) / np.maximum((along * along).sum(1), 1e-20)
+        off = np.linalg.norm(position[there] - a - along * np.clip(step, 0, 1)[:, None], axis=1)
         found = np.clip(1 - off / size, 0, 1) * np.clip(angle[edge] / math.radians(60), 0, 1)
         crease[there] = np.maximum(crease[there], found)
     return np.asarray(np.maximum(bulge, crease))
