@@ -277,5 +277,6 @@ def geometry_mask(
     if probe.kind == "facing":
         return spread_out(np.clip(spots.normal @ way, 0, 1), spots)
     return spread_out(
-        edges_at(mesh, spots.face[spots.rows, spots.columns], spots.weights, spots.position, probe.edge * extent), spots
+    face = spots.face[spots.rows, spots.columns].astype(np.int64)
+    return spread_out(edges_at(mesh, face, spots.weights, spots.position, probe.edge * extent), spots)
     )
