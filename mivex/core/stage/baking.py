@@ -276,7 +276,5 @@ def geometry_mask(
         return spread_out(np.clip((t - probe.low) / max(probe.high - probe.low, 1e-3), 0, 1), spots)
     if probe.kind == "facing":
         return spread_out(np.clip(spots.normal @ way, 0, 1), spots)
-    return spread_out(
     face = spots.face[spots.rows, spots.columns].astype(np.int64)
     return spread_out(edges_at(mesh, face, spots.weights, spots.position, probe.edge * extent), spots)
-    )
