@@ -260,6 +260,12 @@ class EmitterSimulation:
             state = state.part(np.flatnonzero(~state.dead))
         return self._seen(state, self._known(time), time)
 
+    def _shown(self, state: _State, share: Doubles, time: float) -> Doubles:
+        """How fast particles are seen to go, (n, 3)."""
+        out = np.empty_like(state.speed)
+        _move.shown_speed(state.place, state.speed, share, time, self.force, self.tables, self.effect.seed, out)
+        return out
+
     def _seen(self, state: _State, b: Births, time: float) -> Particles:
         rows, c = state.rows, state.chance
         birth, life, dials = self.emitter.birth, self.emitter.life, self.effect.dials
@@ -291,7 +297,7 @@ class EmitterSimulation:
             age,
             lasting,
             state.place,
-            state.speed,
+            self._shown(state, share, time),
             np.stack([wide * grown, high * grown], axis=1),
             state.turn,
             tint,

@@ -159,14 +159,66 @@ def meets(grid, cells, lists, triangles, a, b, out):
     return best
 
 
+@inlined
+def damped(k, t):
+    """``exp(−k t)``, ``h = (1 − exp(−k t)) / k`` and ``g = (t − h) / k``; by their series where drag is next to nothing."""
+    x = k * t
+    if x < 1e-2:
+        # To x⁶: beyond that nothing is left in double precision.
+        h = t * (1 - x / 2 * (1 - x / 3 * (1 - x / 4 * (1 - x / 5 * (1 - x / 6)))))
+        g = t * t / 2 * (1 - x / 3 * (1 - x / 4 * (1 - x / 5 * (1 - x / 6 * (1 - x / 7)))))
+        return math.exp(-x), h, g
+    h = -math.expm1(-x) / k
+    return math.exp(-x), h, (t - h) / k
+
+
+@kernel
+def shown_speed(place, speed, share, time, force, tables, seed, out):
+    """How fast particles are seen to go at a time: their own speed by its factors, with what carries and turns them.
+
+    Parameters
+    ----------
+    place, speed : float64 arrays (n, 3)
+    share : float64 array (n,)
+        Of each one's life.
+    time : float
+    force, tables, seed :
+        As in `advance`.
+    out : float64 array (n, 3)
+    """
+    for i in range(place.shape[0]):
+        x, y, z = place[i, 0], place[i, 1], place[i, 2]
+        vx, vy, vz = speed[i, 0], speed[i, 1], speed[i, 2]
+        if force[FACTORS] > 0:
+            vx *= _read(tables, SPEED_ROW, share[i])
+            vy *= _read(tables, SPEED_ROW + 1, share[i])
+            vz *= _read(tables, SPEED_ROW + 2, share[i])
+        if force[DRIFT] > 0:
+            c, m = force[DRIFT_SCALE], time * force[DRIFT_RATE]
+            vx += force[DRIFT] * noise(x * c + m, y * c, z * c, seed)
+            vy += force[DRIFT] * noise(x * c, y * c + m, z * c, seed + 7919)
+            vz += force[DRIFT] * noise(x * c, y * c, z * c + m, seed + 104729)
+        if force[LIMIT] > 0:
+            s = math.sqrt(vx * vx + vy * vy + vz * vz)
+            if s > force[LIMIT]:
+                s = force[LIMIT] / s
+                vx, vy, vz = vx * s, vy * s, vz * s
+        if force[SWIRL] != 0:
+            w = math.radians(force[SWIRL])
+            rx, ry, rz = x - force[AT_X], y - force[AT_Y], z - force[AT_Z]
+            ax, ay, az = force[AXIS_X], force[AXIS_Y], force[AXIS_Z]
+            vx, vy, vz = vx + w * (ay * rz - az * ry), vy + w * (az * rx - ax * rz), vz + w * (ax * ry - ay * rx)
+        out[i, 0], out[i, 1], out[i, 2] = vx, vy, vz
+
+
 @kernel
 def advance(place, speed, turn, when, born, life, spin, to, step, force, tables, seed, dead, grid, cells, lists, triangles):
     """Bring particles from where they are to a later time, in steps that end on whole ticks.
 
     Within a step, with drag ``k``, wind ``w`` taken on at a rate ``q`` and acceleration ``a``, all steady,
-    ``dv/dt = a − k v − q (v − w)``. Let ``K = k + q`` and ``e = (a + q w) / K``; then after ``t``
-    ``v = e + (v0 − e) exp(−K t)`` and ``x = x0 + e t + (v0 − e) (1 − exp(−K t)) / K``; without either,
-    ``v = v0 + a t`` and ``x = x0 + v0 t + a t² / 2``.
+    ``dv/dt = a − k v − q (v − w)``. Let ``K = k + q``, ``A = a + q w``, ``h = (1 − exp(−K t)) / K`` and
+    ``g = (t − h) / K``; then after ``t`` ``v = v0 exp(−K t) + A h`` and ``x = x0 + v0 h + A g``: see `damped`.
+    Without either, ``v = v0 + a t`` and ``x = x0 + v0 t + a t² / 2``.
 
     Parameters
     ----------
@@ -213,11 +265,10 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
             k = force[DRAG] + force[WIND]
             if k > 0:
                 q = force[WIND]
-                ex, ey, ez = (gx + q * force[WIND_X]) / k, (gy + q * force[WIND_Y]) / k, (gz + q * force[WIND_Z]) / k
-                f = math.exp(-k * dt)
-                h = (1 - f) / k
-                dx, dy, dz = ex * dt + (vx - ex) * h, ey * dt + (vy - ey) * h, ez * dt + (vz - ez) * h
-                vx, vy, vz = ex + (vx - ex) * f, ey + (vy - ey) * f, ez + (vz - ez) * f
+                hx, hy, hz = gx + q * force[WIND_X], gy + q * force[WIND_Y], gz + q * force[WIND_Z]
+                f, h, g = damped(k, dt)
+                dx, dy, dz = vx * h + hx * g, vy * h + hy * g, vz * h + hz * g
+                vx, vy, vz = vx * f + hx * h, vy * f + hy * h, vz * f + hz * h
             else:
                 dx, dy, dz = vx * dt + gx * dt * dt / 2, vy * dt + gy * dt * dt / 2, vz * dt + gz * dt * dt / 2
                 vx, vy, vz = vx + gx * dt, vy + gy * dt, vz + gz * dt
@@ -226,10 +277,6 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
                 if s > force[LIMIT]:
                     s = force[LIMIT] / s
                     vx, vy, vz = vx * s, vy * s, vz * s
-                s = math.sqrt(dx * dx + dy * dy + dz * dz)
-                if s > force[LIMIT] * dt:
-                    s = force[LIMIT] * dt / s
-                    dx, dy, dz = dx * s, dy * s, dz * s
             if force[FACTORS] > 0:
                 dx *= _read(tables, SPEED_ROW, share)
                 dy *= _read(tables, SPEED_ROW + 1, share)
@@ -240,6 +287,12 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
                 dx += s * noise(x * c + m, y * c, z * c, seed)
                 dy += s * noise(x * c, y * c + m, z * c, seed + 7919)
                 dz += s * noise(x * c, y * c, z * c + m, seed + 104729)
+            if force[LIMIT] > 0:
+                # What is seen to move: factors and the noise that carries it counted in.
+                s = math.sqrt(dx * dx + dy * dy + dz * dz)
+                if s > force[LIMIT] * dt:
+                    s = force[LIMIT] * dt / s
+                    dx, dy, dz = dx * s, dy * s, dz * s
             if force[SWIRL] != 0:
                 # Turned about the axis (Rodrigues 1840): where it is, and which way it goes.
                 w = math.radians(force[SWIRL]) * dt
