@@ -196,3 +196,47 @@ def test_a_beginning_has_no_fault_of_its_own(tmp_path, key):
     doc, _ = effect_edits.begun(doc, key, puff, (0.2, STARTERS[key].height, 1.0))
     write_project(tmp_path / "begun.mivex", doc)
     assert not report_on(str(tmp_path / "begun.mivex")).findings
+
+
+def budget_of_8(effects):
+    return puff_doc(effects).model_copy(update={"overdraw": 8})
+
+
+@pytest.mark.parametrize("runs", ["loop", "once"])
+@pytest.mark.parametrize("time", [0.0, 2.3])
+@pytest.mark.parametrize("kind", ["motion-alike", "motion-most", "motion-overdraw"])
+def test_a_burst_is_judged_at_its_own_time_however_late(kind, time, runs):
+    emission = {"rate": 0.0, "duration": time + 1.2, "runs": runs, "bursts": ({"time": time, "count": (48, 48)},)}
+    birth = {"life": (0.6, 0.7), "width": (0.01, 0.02), "turn": (-180, 180), "speed": (0.0, 0.02)}
+    if kind == "motion-alike":
+        birth |= {"width": (0.02, 0.02), "turn": (0, 0)}
+    elif kind == "motion-most":
+        emission |= {"most": 16}
+    else:
+        birth |= {"width": (0.4, 0.6)}
+    if kind != "motion-overdraw":
+        emission |= {"form": "box", "size": (2.2, 0.8, 0.8)}
+    e = effect(emission, birth, {"opacity": SOUND["life"]["opacity"]}, at=(0, 1.3, 1.2))
+    found = motion_ids(e, doc=budget_of_8((e,)))
+    assert kind in found and time - 0.02 <= found[kind].place.seconds <= time + 0.7
+    # A handful, as late, is nothing.
+    few = {**emission, "bursts": ({"time": time, "count": (3, 3)},), "most": 60}
+    calm = effect(few, birth, {"opacity": SOUND["life"]["opacity"]}, at=(0, 1.3, 1.2))
+    assert kind not in motion_ids(calm, doc=budget_of_8((calm,)))
+
+
+@pytest.mark.parametrize("split", ["parts", "effects"])
+def test_overdraw_is_counted_over_parts_and_effects_together(split):
+    one = effect(
+        {"rate": 3.2},
+        {"life": (2, 2), "width": (0.5, 0.6), "speed": (0, 0.01)},
+        {"opacity": SOUND["life"]["opacity"]},
+        at=(0, 1.3, 1.2),
+    )
+    assert "motion-overdraw" not in motion_ids(one, doc=budget_of_8((one,)))
+    if split == "parts":
+        parts = tuple(one.parts[0].model_copy(update={"id": f"p{k}"}) for k in range(4))
+        doc = budget_of_8((one.model_copy(update={"parts": parts}),))
+    else:
+        doc = budget_of_8(tuple(one.model_copy(update={"id": f"e{k}", "name": f"E{k}", "seed": k}) for k in range(4)))
+    assert "together" in motion_ids(one, doc=doc)["motion-overdraw"].message

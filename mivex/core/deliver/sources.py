@@ -166,9 +166,10 @@ class Surfaces:
         """
         own = self.texture_of(overlay)
         # Files that hold their mip levels: these are averaged by what is seen of each texel.
-        levels = (overlay.delivery.format if plan.format == "own" else plan.format) in ("ktx2", "tif")
-        means = (plan.holds == "data") == own.data
-        if self._is_own(overlay, plan) and means and bits in {own.bits, 32} and not plan.size:
+        levels = (overlay.delivery.format if plan.format == "own" else plan.format) == "ktx2"
+        # Its own picture is data where its source is, whatever the recipe says of others.
+        data = plan.holds == "data" or (own.data and self._is_own(overlay, plan))
+        if self._is_own(overlay, plan) and data == own.data and bits in {own.bits, 32} and not plan.size:
             return (
                 Texture(own.values, traits=own.traits.but(weighed=levels), bits=own.bits, key=own.key)
                 if own.traits.weighed != levels
@@ -186,7 +187,6 @@ class Surfaces:
         if solid:
             lanes.append(np.ones((h, w), np.float32))
         values = np.ascontiguousarray(np.stack(lanes, axis=2), np.float32)
-        data = plan.holds == "data"
         traits = own.traits.but(
             data=data,
             has_alpha=not solid,

@@ -8,6 +8,7 @@ from typing import Any, Literal
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.kept import memoized_on
 from mivex.core.findings.finding import Cost, Finding, Look, Repair
 from mivex.core.findings.seen import VisibleDraws
 from mivex.core.material.material import Material
@@ -142,6 +143,12 @@ class SceneSubject:
         return [VisibleDraws(self.doc, c, self.draws) for c in self.doc.cameras]
 
 
+LOOKED = 600.0
+"""Seconds of an effect in which its fullest moment is looked for."""
+MOMENTS = 8
+"""Moments at which all effects are counted together."""
+
+
 @dataclass(frozen=True, eq=False)
 class MotionSubject:
     """What checks of effects look at.
@@ -183,14 +190,45 @@ class MotionSubject:
         full = max((settled_at(p) for p in parts), default=0.0)
         return full if np.isinf(end) else min(full, 0.5 * end)
 
+    def peak(self, effect: Effect, part: Emitter) -> float:
+        """The middle of the time in which most particles of a part live, over two whole runs at least.
+
+        Where about as many live once it has settled, that time: an even stream has no worst moment.
+        """
+        return memoized_on(self.flow(effect, part), "peak", lambda: self._peak(effect, part))
+
+    def _peak(self, effect: Effect, part: Emitter) -> float:
+        e, longest = part.emission, part.birth.life[1]
+        runs = {"loop": 2, "once": 1, "times": min(e.times, 2)}[e.runs]
+        until = min(e.delay + runs * e.duration + 2 * longest, LOOKED)
+        settled = min(self.settled(effect), 3600.0)
+        flow = self.flow(effect, part)
+        flow.at(max(until, settled))
+        b = flow.births
+        if b is None or not len(b.time):
+            return settled
+        times = np.concatenate([b.time, b.time + b.life])
+        order = np.argsort(times, kind="stable")
+        alive = np.cumsum(np.repeat([1, -1], len(b.time))[order])
+        times = times[order]
+        inside = times <= until
+        if not inside.any():
+            return settled
+        most = int(alive[inside].max())
+        if len(flow.alive(settled)) >= 0.85 * most - 1:
+            return settled
+        # From the last birth of the fullest moment to the first end after it: there they are neither new nor gone.
+        k = int(np.flatnonzero(inside & (alive == most))[0])
+        return float(times[k] + times[min(k + 1, len(times) - 1)]) / 2
+
     def particles(self, effect: Effect, part: Emitter) -> Particles:
-        """Particles of a part at that time."""
-        return self.flow(effect, part).at(min(self.settled(effect), 3600.0))
+        """Particles of a part when most of them live."""
+        return self.flow(effect, part).at(self.peak(effect, part))
 
     def refused(self, effect: Effect, part: Emitter) -> tuple[int, int]:
-        """Of a life's time: births that come to be, and those that the greatest number refuses."""
-        flow, begin = self.flow(effect, part), self.settled(effect)
-        until = begin + part.birth.life[1]
+        """Of a life's time round the fullest moment: births that come to be, and those that the greatest number refuses."""
+        flow, middle = self.flow(effect, part), self.peak(effect, part)
+        begin, until = middle - part.birth.life[1], middle + part.birth.life[1]
         flow.at(min(until, 3600.0))
         b = flow.births
         if b is None or not len(b.number):
@@ -214,11 +252,21 @@ class MotionSubject:
                 "copy_of": "",
             }
         )
-        camera = self.doc.cameras[0] if self.doc.cameras else None
-        if camera is None:
+        if not self.doc.cameras:
             return 0.0, 0.0
-        view = View(camera, 256, 160, min(self.settled(effect), 3600.0))
-        draws = self.flows.draws(self.doc.model_copy(update={"effects": (alone,)}), self.textures, view, self.world)
+        return self._tallied((alone,), self.peak(effect, part))
+
+    def overdraw_of_all(self) -> tuple[float, float, float]:
+        """As `overdraw`, of all parts of all effects together, at the worst of their fullest moments; and that time."""
+        times = {round(self.peak(e, p), 2) for e in self.effects for p in e.parts if not p.muted}
+        shown = tuple(e for e in self.doc.effects if e.shown)
+        rows = [(*self._tallied(shown, t), t) for t in sorted(times)[:MOMENTS]] if self.doc.cameras else []
+        return max(rows, key=lambda r: r[1], default=(0.0, 0.0, 0.0))
+
+    def _tallied(self, effects: tuple[Effect, ...], time: float) -> tuple[float, float]:
+        view = View(self.doc.cameras[0], 256, 160, time)
+        doc = self.doc.model_copy(update={"effects": effects})
+        draws = self.flows.draws(doc, self.textures, view, self.world)
         counts, _ = tallied(draws, view, self.doc.lighting)
         seen = counts > 0
         return float(counts.max()), float((counts[seen] > self.doc.overdraw).mean()) if seen.any() else 0.0

@@ -8,10 +8,10 @@ from mivex.core.base.types import Doubles
 from mivex.core.motion.model import Emitter
 from mivex.core.motion.simulate import EmitterSimulation
 
-SEEDS, TIMES, CLOCK = 12, 24, 300.0
+SEEDS, TIMES, CLOCK = 32, 24, 300.0
 """Seeds, and times of each within so many seconds of clock, at which particles are looked at where there is no closed form:
 what carries them changes with the clock."""
-MARGIN = 0.15
+MARGIN = 0.11
 """Share of the box that is added then on every side."""
 
 

@@ -1168,6 +1168,26 @@
    <translation>Teilchen ploppen</translation>
   </message>
   <message>
+   <source>the end on solids</source>
+   <translation>dem Ende auf Festem</translation>
+  </message>
+  <message>
+   <source>of 255</source>
+   <translation>von 255</translation>
+  </message>
+  <message>
+   <source>Particles pop.</source>
+   <translation>Teilchen ploppen.</translation>
+  </message>
+  <message>
+   <source>{words_of}: at {when} opacity is not zero; {worst:.0f} of 255 appear or go from one picture to the next.</source>
+   <translation>{words_of}: bei {when} ist die Deckkraft nicht null; {worst} von 255 erscheinen oder gehen von einem Bild zum nächsten.</translation>
+  </message>
+  <message>
+   <source>Fade in and out</source>
+   <translation>Ein- und ausblenden</translation>
+  </message>
+  <message>
    <source>Tint that is ignored</source>
    <translation>Tönung ohne Wirkung</translation>
   </message>
@@ -1192,24 +1212,12 @@
    <translation>Ein Aussehen wiederholt sich</translation>
   </message>
   <message>
-   <source>of 255</source>
-   <translation>von 255</translation>
-  </message>
-  <message>
-   <source>Particles pop.</source>
-   <translation>Teilchen ploppen.</translation>
-  </message>
-  <message>
    <source>The stream stutters at every run.</source>
    <translation>Der Strom stottert bei jedem Lauf.</translation>
   </message>
   <message>
    <source>The eye finds the one texture again and again.</source>
    <translation>Das Auge findet die eine Textur immer wieder.</translation>
-  </message>
-  <message>
-   <source>{words_of}: at {when} opacity is not zero; {worst:.0f} of 255 appear or go from one picture to the next.</source>
-   <translation>{words_of}: bei {when} ist die Deckkraft nicht null; {worst} von 255 erscheinen oder gehen von einem Bild zum nächsten.</translation>
   </message>
   <message>
    <source>Colour settings do nothing.</source>
@@ -1230,10 +1238,6 @@
   <message>
    <source>{words_of}: {count} particles at once have one size, one turn and one frame.</source>
    <translation>{words_of}: {count} Teilchen zugleich haben eine Größe, eine Drehung und ein Bild.</translation>
-  </message>
-  <message>
-   <source>Fade in and out</source>
-   <translation>Ein- und ausblenden</translation>
   </message>
   <message>
    <source>{words_of} tints its particles, and the material of “{name}” ignores it.</source>
@@ -1398,6 +1402,10 @@
   <message>
    <source>Allow more at once</source>
    <translation>Mehr zugleich erlauben</translation>
+  </message>
+  <message>
+   <source>All effects together: up to {most:.0f} particles lie over one another at {time:.1f} s; {share:.0%} of what they cover is above the budget of {overdraw:g}. {words_of} brings most.</source>
+   <translation>Alle Effekte zusammen: bis zu {most:.0f} Teilchen liegen bei {time:.1f} s übereinander; {share:.0%} dessen, was sie decken, liegen über dem Budget von {overdraw:g}. {words_of} bringt das meiste.</translation>
   </message>
   <message>
    <source>Fade before contact</source>

@@ -6,17 +6,11 @@ from mivex.core.base.messages import Message, term
 from mivex.core.findings.base import Check, MotionSubject
 from mivex.core.findings.finding import Finding, Look, Repair
 from mivex.core.findings.motion.said import edit_of, found, parts_of, words_of
-from mivex.core.motion.curves import PRESETS, Curve
-from mivex.core.motion.model import TICKS, Emitter
-from mivex.core.pixels.blends import BLENDS
-from mivex.core.project.document import Overlay
+from mivex.core.motion.curves import Curve
+from mivex.core.motion.model import TICKS
 from mivex.core.project.edits import SetFields
 from mivex.core.sheet.playing import lasts
 
-POP = 12.0
-"""Alpha of 255 with which a particle may appear or go without being seen to."""
-SOON = 0.1
-"""Seconds after birth in which an appearance is noticed."""
 FLASH = 0.25
 """Seconds: what lives no longer is meant to flash."""
 ALIKE = 8
@@ -25,80 +19,11 @@ GAP = 0.25
 """Share of the rate by which the end of a run may differ from its beginning."""
 
 
-def _shown(part: Emitter, overlay: Overlay, share: float) -> float:
-    """How much of a particle there is at a share of its life, 0 to 1: opacity, size, erosion."""
-    life = part.life
-    a = part.birth.opacity[1] * (1.0 if life.opacity is None else float(np.clip(life.opacity.at(share), 0, 1)))
-    if life.size is not None and float(life.size.at(share)) <= 0.02:
-        return 0.0
-    if overlay.material.erosion.form != "none" and overlay.material.erosion.by == "life" and life.erosion is not None:
-        a *= 1 - float(np.clip(life.erosion.at(share), 0, 1))
-    return a
-
-
-def _pop(s: MotionSubject) -> list[Finding]:
-    rows = []
-    for effect, i, p, o in parts_of(s):
-        if not BLENDS[o.material.blend].see_through or p.birth.life[1] <= FLASH or o.material.blend == "Multiply":
-            continue
-        # A sheet that fades by itself, in its first or last frame, pops no more than these frames show.
-        seen = s.frame_alpha(o, p)
-        # What shoots out is nowhere long enough to be seen to appear.
-        quick = p.birth.speed[0] * SOON > 3 * p.birth.width[1]
-        born = 0.0 if quick else _shown(p, o, 0.0) * seen[0] * o.material.opacity
-        dies = _shown(p, o, 1.0) * seen[1] * o.material.opacity
-        worst = max(born, dies) * 255
-        if worst < POP:
-            continue
-        when = " and ".join(w for w, v in (("birth", born), ("death", dies)) if v * 255 >= POP)
-        fade = Curve(points=PRESETS["In and out"][0])
-        curve = fade if p.life.opacity is None else _closed(p.life.opacity, born, dies)
-        edit = (edit_of(effect, i, "life", opacity=curve),)
-        rows.append(
-            found(
-                "motion-pop",
-                effect,
-                p,
-                o,
-                worst,
-                "of 255",
-                Message(
-                    "{words_of}: at {when} opacity is not zero; {worst:.0f} of 255 appear or go from one "
-                    "picture to the next.",
-                    words_of=term(words_of(effect, p)),
-                    when=term(when),
-                    worst=worst,
-                ),
-                "Particles pop.",
-                at=p.emission.delay,
-                repair=Repair("Fade in and out", edit),
-                weight=worst * 0.3,
-                birth=round(born * 255, 2),
-                death=round(dies * 255, 2),
-            )
-        )
-    return rows
-
-
-def _closed(curve: Curve, born: float, dies: float) -> Curve:
-    """A curve brought to zero where it is not."""
-    points = (
-        [(0.05 + 0.9 * x, y) for x, y in curve.points]
-        if len(curve.points) > 1
-        else [(0.1, curve.points[0][1]), (0.7, curve.points[0][1])]
-    )
-    if born * 255 >= POP or points[0][1] == 0:
-        points.insert(0, (0.0, 0.0))
-    if dies * 255 >= POP or points[-1][1] == 0:
-        points.append((1.0, 0.0))
-    return Curve(points=tuple(points), smooth=curve.smooth)
-
-
 def _tint(s: MotionSubject) -> list[Finding]:
     rows = []
     for effect, _i, p, o in parts_of(s):
         colours = (
-            (p.life.tint is not None and not p.life.tint.steady)
+            (p.life.tint is not None and not (p.life.tint.steady and p.life.tint.stops[0].colour == (1.0, 1.0, 1.0)))
             or p.birth.tint[0] != p.birth.tint[1]
             or p.birth.tint[0] != (1.0, 1.0, 1.0)
             or effect.dials.tint != (1.0, 1.0, 1.0)
@@ -338,7 +263,7 @@ def _alike(s: MotionSubject) -> list[Finding]:
                     count=count,
                 ),
                 "The eye finds the one texture again and again.",
-                at=s.settled(effect),
+                at=s.peak(effect, p),
                 repair=Repair("Spread size and turn", (edit_of(effect, i, "birth", **values),)),
                 weight=10.0,
             )
@@ -348,7 +273,6 @@ def _alike(s: MotionSubject) -> list[Finding]:
 
 _LOOK = Look("stage")
 CHECKS = (
-    Check("motion-pop", "Particles pop", _pop, "motion", _LOOK, "motion"),
     Check("motion-tint", "Tint that is ignored", _tint, "blend", _LOOK, "motion"),
     Check("motion-erosion", "Erosion driven by nothing", _erosion, "blend", _LOOK, "motion"),
     Check("motion-short", "Life shorter than the sheet", _short, "motion", _LOOK, "motion"),

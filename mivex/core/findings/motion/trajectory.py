@@ -52,7 +52,7 @@ def _count(s: MotionSubject) -> list[Finding]:
                     most=e.most,
                 ),
                 "The stream breaks off and comes back in gusts.",
-                at=s.settled(effect),
+                at=s.peak(effect, p),
                 repair=Repair("Allow more at once", (edit,)),
                 weight=6.0,
             )
@@ -61,9 +61,10 @@ def _count(s: MotionSubject) -> list[Finding]:
 
 
 def _overdraw(s: MotionSubject) -> list[Finding]:
-    rows = []
+    rows, alone = [], []
     for effect, _i, p, o in parts_of(s):
         most, share = s.overdraw(effect, p)
+        alone.append((most, effect, p, o))
         if share < CROWDED:
             continue
         rows.append(
@@ -83,11 +84,39 @@ def _overdraw(s: MotionSubject) -> list[Finding]:
                     overdraw=s.doc.overdraw,
                 ),
                 "Too many sprites cost too much; see “Fewer, larger”.",
-                at=s.settled(effect),
+                at=s.peak(effect, p),
                 weight=min(most, 60.0),
                 share=round(share, 4),
             )
         )
+    if not rows and len(alone) > 1:
+        most, share, time = s.overdraw_of_all()
+        if share >= CROWDED:
+            # None is too much by itself: it is said of the one that brings most.
+            _, effect, p, o = max(alone, key=lambda r: r[0])
+            rows.append(
+                found(
+                    "motion-overdraw",
+                    effect,
+                    p,
+                    o,
+                    most,
+                    "fragments",
+                    Message(
+                        "All effects together: up to {most:.0f} particles lie over one another at {time:.1f} s; "
+                        "{share:.0%} of what they cover is above the budget of {overdraw:g}. {words_of} brings most.",
+                        words_of=term(words_of(effect, p)),
+                        most=most,
+                        time=time,
+                        share=share,
+                        overdraw=s.doc.overdraw,
+                    ),
+                    "Too many sprites cost too much; see “Fewer, larger”.",
+                    at=time,
+                    weight=min(most, 60.0),
+                    share=round(share, 4),
+                )
+            )
     return rows
 
 
@@ -137,7 +166,7 @@ def _contact(s: MotionSubject) -> list[Finding]:
                     name=o.name,
                 ),
                 "A hard line where smoke meets the ground.",
-                at=s.settled(effect),
+                at=s.peak(effect, p),
                 repair=Repair("Fade before contact", (edit,)),
                 weight=25.0 * share,
             )
@@ -309,7 +338,7 @@ def _small(s: MotionSubject) -> list[Finding]:
                     at=at,
                 ),
                 "It is seen blurred: its cells are too small for their size on screen.",
-                at=s.settled(effect),
+                at=s.peak(effect, p),
                 weight=4.0 * most / texels,
             )
         )
