@@ -1,11 +1,14 @@
 """Motion at its edges: drag next to nothing, limits, velocities, and boxes that are never left."""
 
+import time
+
 import numpy as np
 import pytest
 from test_motion import at, effect
 
 from mivex.core.motion.bounds import bounds_of
 from mivex.core.motion.curves import Curve
+from mivex.core.motion.kernels.move import allowed
 from mivex.core.motion.simulate import EARTH, EmitterSimulation
 
 ONE = {"rate": 0.0, "bursts": ({"count": (1, 1)},)}
@@ -87,3 +90,20 @@ def test_boxes_are_never_left_at_any_time_and_seed(seed):
             low, high = np.minimum(low, p.min(axis=0, initial=np.inf)), np.maximum(high, p.max(axis=0, initial=-np.inf))
     assert (low >= box.low).all() and (high <= box.high).all()
     assert np.cbrt(np.prod(box.high - box.low) / np.prod(high - low + 0.1)) < 1.7
+
+
+def test_births_are_refused_as_one_would_count_them_and_soon():
+    rng = np.random.default_rng(3)
+    for most in (0, 1, 7, 40):
+        born = np.sort(rng.uniform(0, 10, 400))
+        dies = born + rng.uniform(0, 2, 400)
+        want, living = [], []
+        for b, d in zip(born, dies, strict=True):
+            living = [t for t in living if t > b]
+            want.append(len(living) < most)
+            living += [d] if want[-1] else []
+        assert np.array_equal(allowed(born, dies, most), want), most
+    born = np.sort(rng.uniform(0, 10, 180_000))
+    begun = time.process_time()
+    kept = allowed(born, born + 5.0, 20_000)
+    assert time.process_time() - begun < 0.5 and 0 < kept.sum() < len(born)

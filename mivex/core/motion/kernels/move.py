@@ -50,18 +50,30 @@ def allowed(born, dies, most):
     """Which births the greatest number of living ones lets through; births in the order of their times."""
     n = born.shape[0]
     keep = np.zeros(n, np.bool_)
-    alive = np.empty(max(most, 1))
+    # A heap of the times at which they die, the earliest on top (Williams 1964): only that one has to be looked at.
+    heap = np.empty(max(most, 1))
     count = 0
     for i in range(n):
-        if count >= most:
-            left = 0
-            for k in range(count):
-                if alive[k] > born[i]:
-                    alive[left] = alive[k]
-                    left += 1
-            count = left
+        while count > 0 and heap[0] <= born[i]:
+            count -= 1
+            last, k = heap[count], 0
+            while True:
+                child = 2 * k + 1
+                if child >= count:
+                    break
+                if child + 1 < count and heap[child + 1] < heap[child]:
+                    child += 1
+                if heap[child] >= last:
+                    break
+                heap[k] = heap[child]
+                k = child
+            heap[k] = last
         if count < most:
-            alive[count] = dies[i]
+            k = count
+            while k > 0 and heap[(k - 1) // 2] > dies[i]:
+                heap[k] = heap[(k - 1) // 2]
+                k = (k - 1) // 2
+            heap[k] = dies[i]
             count += 1
             keep[i] = True
     return keep
