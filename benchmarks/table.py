@@ -40,7 +40,10 @@ def merged(before: dict[str, Any], name: str, runs: Sequence[Sequence[Figure]], 
         The commit.
     """
     rows: dict[str, Any] = {}
+    names = [f.what for f in runs[0]]
     for k, f in enumerate(runs[0]):
+        # What is measured against several baselines has a line for each.
+        what = f.what if names.count(f.what) == 1 else f"{f.what}, {k + 1 - names.index(f.what)}"
         ratios = sorted(run[k].ours / run[k].theirs for run in runs)
         row = {
             "ours": round(median(run[k].ours for run in runs), 1),
@@ -51,11 +54,11 @@ def merged(before: dict[str, Any], name: str, runs: Sequence[Sequence[Figure]], 
             "aim": f.aim,
             "commit": at,
         }
-        old = before.get(name, {}).get(f.what)
+        old = before.get(name, {}).get(what)
         if old is not None and old["baseline"] == f.baseline:
             row["before"] = old["ratio"]
             row["worse"] = row["ratio"] - old["ratio"] > max(row["spread"], old["spread"], 0.005)
-        rows[f.what] = row
+        rows[what] = row
     return before | {name: rows}
 
 
