@@ -23,7 +23,9 @@ def _listed(paths: list[str]) -> list[str]:
             rows.append(p)
             continue
         text = sys.stdin.buffer.read().decode("utf-8", "surrogateescape")
-        rows += [r for r in (text.split("\0") if "\0" in text else text.splitlines()) if r.strip()]
+        # Only line feeds part names: a name may hold every other character that Unicode calls a line's end.
+        parted = text.split("\0") if "\0" in text else (line.removesuffix("\r") for line in text.split("\n"))
+        rows += [r for r in parted if r.strip()]
     return rows
 
 
@@ -47,13 +49,19 @@ def _repairable(finding: dict[str, Any]) -> bool:
     return bool(finding.get("repair")) and finding.get("certainty") != "possible"
 
 
-def _said(reports: list[Any], as_json: bool, mended: list[dict[str, Any]] | None = None) -> None:
+def _said(
+    reports: list[Any], as_json: bool, mended: list[dict[str, Any]] | None = None, shard: dict[str, Any] | None = None
+) -> None:
     from mivex.core.checking.limit_rules import counts
 
     findings = [f for r in reports for f in r.findings]
     pictures = [p for r in reports for p in r.pictures]
     if as_json:
-        say_json({"pictures": pictures, "findings": findings} | ({} if mended is None else {"mended": mended}))
+        say_json(
+            {"pictures": pictures, "findings": findings}
+            | ({} if mended is None else {"mended": mended})
+            | ({} if shard is None else {"shard": shard})
+        )
         return
     for r in reports:
         for f in r.findings:
@@ -131,7 +139,7 @@ def check(
     if mend:
         check_folder(mend)
     from mivex.core.checking.batch import report_all
-    from mivex.core.checking.limit_rules import counted, judged, read_limits, read_result, share_of, write_junit
+    from mivex.core.checking.limit_rules import counted, judged, read_limits, read_result, share_of, together, write_junit
 
     begun = time.monotonic()
     rules = read_limits(limits) if limits else None
@@ -140,22 +148,23 @@ def check(
         raise MivexError("There is nothing to check: no path was given.")
     if shard:
         rows = share_of(rows, shard)
-    earlier = [r for p in rows if p.lower().endswith(".json") for r in read_result(p)]
-    fresh = [p for p in rows if not p.lower().endswith(".json")]
+    earlier = together({at: read_result(p) for at, p in enumerate(rows) if p.lower().endswith(".json")})
+    fresh = {at: p for at, p in enumerate(rows) if not p.lower().endswith(".json")}
     on_terminal = sys.stderr.isatty() and len(fresh) > 1
 
     def tell(done: int, of: int) -> None:
         if on_terminal:
             progress(Message("{done} of {of}", done=done, of=of), done == of)
 
-    examined = list(report_all(fresh, tell))
-    reports = earlier + examined
+    examined = list(report_all(list(fresh.values()), tell))
+    placed = [*earlier, *zip(fresh, examined, strict=True)]
+    reports = [report for _, report in sorted(placed, key=lambda row: row[0])]
     if rules is not None:
         reports = judged(reports, rules)
     if junit:
         write_junit(junit, reports, time.monotonic() - begun)
     mended = _mended(examined, mend) if mend else None
-    _said(reports, as_json, mended)
+    _said(reports, as_json, mended, {"of": shard, "paths": rows} if shard else None)
     problems = [p for r in reports for p in r.pictures if "problem" in p]
     if problems:
         whose = problems[0].get("overlay") or problems[0]["path"]

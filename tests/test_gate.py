@@ -45,7 +45,14 @@ def test_limits_say_what_counts_and_shards_come_together(folder, monkeypatch):
     result = mivex_run("check", "part1.json", "part2.json", "part3.json", "--json", "--junit", "all.xml", cwd=folder)
     merged = json.loads(result.stdout)
     assert result.returncode == 1 and {(f["path"], f["id"]) for f in merged["findings"]} == found
-    assert sorted(p["path"] for p in merged["pictures"]) == sorted(names)
+    assert [p["path"] for p in merged["pictures"]] == names  # as they were given, before they were shared out
+    # Given in another order, one of them twice, and among pictures: the same, where the first of them stands.
+    result = mivex_run("check", "plain.png", "part3.json", "part1.json", "part3.json", "part2.json", "--json", cwd=folder)
+    again = json.loads(result.stdout)
+    assert [p["path"] for p in again["pictures"]] == ["plain.png", *names]
+    assert [f for f in again["findings"] if f["path"] != "plain.png"] == [
+        f for f in merged["findings"] if f["path"] != "plain.png"
+    ]
     suite = ElementTree.parse(folder / "all.xml").getroot()
     assert (suite.get("tests"), suite.get("errors")) == ("4", "0")
     failed = {c.get("name") for c in suite if c.find("failure") is not None}
@@ -69,12 +76,11 @@ def test_limits_say_what_counts_and_shards_come_together(folder, monkeypatch):
 
 
 def test_paths_come_from_standard_input_and_bad_limits_are_one_sentence(folder, monkeypatch):
-    class Stdin:
-        buffer = io.BytesIO(b"good.png\ndark_a.png\n")
-
-    monkeypatch.setattr("sys.stdin", Stdin)
+    (folder / "dark_a.png").rename(folder / "dark\u2028a.png")  # a name that Unicode would part in two
+    monkeypatch.setattr("sys.stdin", io.TextIOWrapper(io.BytesIO("good.png\r\ndark\u2028a.png\n".encode())))
     told = json.loads(mivex_run("check", "-", "--json", cwd=folder).stdout)
-    assert [p["path"] for p in told["pictures"]] == ["good.png", "dark_a.png"]
+    assert [p["path"] for p in told["pictures"]] == ["good.png", "dark\u2028a.png"]
+    assert not any("problem" in p for p in told["pictures"])
     for text, words in (
         ('allow = ["nothing-such"]', "no finding"),
         ("x = ", "TOML"),

@@ -5,6 +5,7 @@ import json
 import re
 import tomllib
 from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Any, Literal
 from xml.etree import ElementTree
@@ -153,17 +154,43 @@ def counted(reports: Iterable[Report]) -> list[dict[str, Any]]:
 
 def share_of(paths: Sequence[str], text: str) -> list[str]:
     """The paths of one shard of several: ``I/N``; raises MivexError."""
+    first, of = _shard(text)
+    return list(paths[first - 1 :: of])
+
+
+def _shard(text: str) -> tuple[int, int]:
+    """Which shard, from 1 on, and of how many; raises MivexError."""
     found = re.fullmatch(r"(\d{1,6})/(\d{1,6})", text)
     if not found or not 1 <= int(found[1]) <= int(found[2]):
         raise MivexError(Message("--shard takes I/N, from 1/N to N/N, not “{text}”.", text=text))
-    return list(paths[int(found[1]) - 1 :: int(found[2])])
+    return int(found[1]), int(found[2])
 
 
-def read_result(path: str) -> list[Report]:
-    """What ``mivex check --json`` printed earlier, as reports again; raises MivexError."""
+@dataclass(frozen=True)
+class Result:
+    """What ``mivex check --json`` printed earlier.
+
+    Attributes
+    ----------
+    reports : list of Report
+        In the order in which they were printed.
+    of : int
+        Of how many shards this is one; 0 if it is none.
+    places : list of int
+        Of each report: its place among the paths of all shards; its place in this result if it is no shard.
+    """
+
+    reports: list[Report]
+    of: int
+    places: list[int]
+
+
+def read_result(path: str) -> Result:
+    """What ``mivex check --json`` printed earlier; raises MivexError."""
     name = shown(Path(path).name)
+    text = read_bytes(path, RESULT_LIMIT, "result")
     try:
-        tree = json.loads(read_bytes(path, RESULT_LIMIT, "result"))
+        tree = json.loads(text)
         rows: dict[str, Report] = {}
 
         def report(row: dict[str, Any]) -> Report:
@@ -181,9 +208,40 @@ def read_result(path: str) -> list[Report]:
                 raise ValueError
             float(f["figure"])
             report(dict(f)).findings.append(dict(f))
-        return list(rows.values())
-    except (ValueError, KeyError, TypeError, AttributeError, RecursionError):
+        if "shard" not in tree:
+            return Result(list(rows.values()), 0, list(range(len(rows))))
+        first, of = _shard(str(tree["shard"]["of"]))
+        # What cannot be read is named as it can be printed.
+        given = {name: at for at, p in enumerate(tree["shard"]["paths"]) for name in (shown(str(p)), str(p))}
+        return Result(list(rows.values()), of, [given.get(p, len(given)) * of + first - 1 for p in rows])
+    except (MivexError, ValueError, KeyError, TypeError, AttributeError, RecursionError):
         raise MivexError(Message("“{name}” is no result of “mivex check --json”.", name=name)) from None
+
+
+def together(results: Mapping[int, Result]) -> list[tuple[int, Report]]:
+    """Reports of many results as one list, each with the place where it belongs.
+
+    Parameters
+    ----------
+    results : mapping of int to Result
+        By their place among what was given.
+
+    Returns
+    -------
+    list of (int, Report)
+        Shards of one run stand where the first of them was given, in the order of the paths that were shared out.
+        What two results tell in the same words is told once: it is one result given twice.
+    """
+    starts: dict[int, int] = {}
+    rows: list[tuple[int, int, Report]] = []
+    told: dict[str, int] = {}
+    for at, result in results.items():
+        start = starts.setdefault(result.of, at) if result.of else at
+        for place, report in zip(result.places, result.reports, strict=True):
+            words = json.dumps([report.path, report.pictures, report.findings], sort_keys=True)
+            if told.setdefault(words, at) == at:
+                rows.append((start, place, report))
+    return [(start, report) for start, _, report in sorted(rows, key=lambda row: row[:2])]
 
 
 def _text(value: object) -> str:
