@@ -313,3 +313,20 @@ def test_the_shadow_of_a_tiled_grille_is_tiled():
     twice = np.tile(np.roll(one, (32, 32), (0, 1)), (2, 2))
     assert np.abs(seen(one, across=2.0, down=2.0) - seen(twice)).mean() < 0.02
     assert np.abs(seen(one) - seen(twice)).mean() > 0.1
+
+
+def test_solid_casters_in_the_same_place_count_once_and_pierced_ones_each():
+    alpha = np.indices((256, 256)).sum(axis=0) % 2  # finer than the lamp's texels: half is let through
+    half = Texture(np.dstack([np.full((256, 256, 3), 0.5), alpha]).astype(np.float32), meaning="data")
+    see = Material(blend="Cutout", group="Cutout")
+    o = Overlay(id="g", name="g", material=see, places=(PanelPlace(at=(0, 1, 0), pitch=-90, width=4, height=4),))
+    pane = overlay_draw(o, o.places[0], half, VIEW)
+    lower = DrawCall("low", quad(PANEL[:, [0, 2, 1]] * 2), ShadingInputs(WHITE), OPAQUE, (1, 0, 0.0))
+    upper = DrawCall("up", quad(PANEL[:, [0, 2, 1]] + (0.3, 0.5, 0)), ShadingInputs(WHITE), OPAQUE, (1, 0, 0.0))
+    seen = [
+        shadows_of(draws, DARK.towards_lamp, side=128).seen
+        for draws in ([lower, upper, pane, pane], [pane, *[lower, upper] * 150, pane], [lower, upper, pane])
+    ]
+    assert len(np.unique(seen[0][..., 0])) > 100  # both are seen, not one
+    assert np.array_equal(seen[0], seen[1])
+    assert seen[0][64, 64, 2] < seen[2][64, 64, 2] < 1

@@ -94,6 +94,8 @@ def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> S
     count = 0
     for i, (d, m) in enumerate(zip(casters, meshes, strict=True)):
         count = _project.project(*m.arrays(d.coat.uv_set), records.draws, i, view, lens, polys, count, True)
+    polys = _once(polys[:count], records.draws["lit"] != 0, side)
+    count = len(polys)
     seen = np.empty((side, side, 3), np.float32)
 
     def band(first: int, last: int) -> None:
@@ -105,6 +107,28 @@ def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> S
     rows[0, 3] += side / 2
     rows[1, 3] += side / 2
     return Shadows(seen, rows, 1 / scale)
+
+
+MANY_FILLS = 64
+"""How often the casters may fill the lamp's view before those that lie in the very same place are looked for."""
+
+
+def _once(polys: NDArray[Any], pierced: NDArray[np.bool_], side: int) -> NDArray[Any]:
+    """Casters without the solid ones that repeat another: the nearest of equals is the same.
+
+    Files that are put together by scripts hold the same surface thousands of times; each would fill the lamp's view
+    again. Looking for them takes longer than drawing, unless they fill it often.
+    """
+    wide = np.clip(polys["right"], 0, side) - np.clip(polys["left"], 0, side)
+    high = np.clip(polys["bottom"], 0, side) - np.clip(polys["top"], 0, side)
+    if float(wide @ high) < MANY_FILLS * side * side:
+        return polys
+    alike = polys.copy()
+    alike["draw"] = np.where(pierced[polys["draw"]], polys["draw"], -1)
+    _, first = np.unique(alike.view(f"V{alike.itemsize}"), return_index=True)
+    stays = pierced[polys["draw"]]
+    stays[first] = True
+    return polys[stays]
 
 
 _recent: "OrderedDict[tuple[object, ...], tuple[Shadows | None, list[DrawCall]]]" = OrderedDict()
