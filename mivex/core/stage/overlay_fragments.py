@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
@@ -137,7 +138,12 @@ class Fragments:
             First and second; nothing else is drawn at these pixels.
         """
         out = np.zeros((count, count))
-        _pairs.pair_errors_of(
+        _pairs.pair_errors_of(*self._arrays(), out)
+        return out
+
+    def _arrays(self) -> tuple[Any, ...]:
+        """What the kernels of pairs take, in their order."""
+        return (
             self.colours,
             self.state,
             self.kinds,
@@ -147,9 +153,7 @@ class Fragments:
             self.solid,
             self.gain,
             self.display,
-            out,
         )
-        return out
 
     def inverted(self, bad: NDArray[np.int64]) -> tuple[NDArray[np.int64], Floats]:
         """Pairs of overlays of which the first is drawn before the second though it is nearer, at some pixels.
@@ -167,20 +171,7 @@ class Fragments:
         room = 2 * len(bad) + 16
         while True:
             rows, errors = np.zeros((room, 3), np.int64), np.zeros(room, np.float32)
-            n = _pairs.inverted_of(
-                self.colours,
-                self.state,
-                self.kinds,
-                self.overlays,
-                self.starts,
-                self.below,
-                self.solid,
-                self.gain,
-                self.display,
-                bad,
-                rows,
-                errors,
-            )
+            n = _pairs.inverted_of(*self._arrays(), bad, rows, errors)
             if n <= room:
                 return rows[:n], errors[:n]
             room = n

@@ -8,9 +8,10 @@ from mivex.core.findings.finding import Finding, Look, Repair
 from mivex.core.findings.motion.said import edit_of, found, parts_of, words_of
 from mivex.core.motion.bounds import bounds_of
 from mivex.core.motion.curves import Curve
-from mivex.core.motion.model import MOST, TICKS, Effect
+from mivex.core.motion.model import MOST, TICKS, Effect, Emitter
 from mivex.core.motion.simulate import Particles
 from mivex.core.pixels.blends import BLENDS
+from mivex.core.project.document import Overlay
 from mivex.core.project.edits import SetFields, SetPart
 from mivex.core.stage.camera import View
 
@@ -61,62 +62,49 @@ def _count(s: MotionSubject) -> list[Finding]:
 
 
 def _overdraw(s: MotionSubject) -> list[Finding]:
+    def said(part: tuple[Effect, Emitter, Overlay], most: float, share: float, message: Message, at: float) -> Finding:
+        return found(
+            "motion-overdraw",
+            *part,
+            most,
+            "fragments",
+            message,
+            "Too many sprites cost too much; see “Fewer, larger”.",
+            at=at,
+            weight=min(most, 60.0),
+            share=round(share, 4),
+        )
+
     rows, alone = [], []
     for effect, _i, p, o in parts_of(s):
         most, share = s.overdraw(effect, p)
-        alone.append((most, effect, p, o))
+        alone.append((most, (effect, p, o)))
         if share < CROWDED:
             continue
-        rows.append(
-            found(
-                "motion-overdraw",
-                effect,
-                p,
-                o,
-                most,
-                "fragments",
-                Message(
-                    "{words_of}: up to {most:.0f} particles lie over one another; {share:.0%} of what "
-                    "they cover is above the budget of {overdraw:g}.",
-                    words_of=term(words_of(effect, p)),
-                    most=most,
-                    share=share,
-                    overdraw=s.doc.overdraw,
-                ),
-                "Too many sprites cost too much; see “Fewer, larger”.",
-                at=s.peak(effect, p),
-                weight=min(most, 60.0),
-                share=round(share, 4),
-            )
+        message = Message(
+            "{words_of}: up to {most:.0f} particles lie over one another; {share:.0%} of what "
+            "they cover is above the budget of {overdraw:g}.",
+            words_of=term(words_of(effect, p)),
+            most=most,
+            share=share,
+            overdraw=s.doc.overdraw,
         )
+        rows.append(said((effect, p, o), most, share, message, s.peak(effect, p)))
     if not rows and len(alone) > 1:
         most, share, time = s.overdraw_of_all()
         if share >= CROWDED:
             # None is too much by itself: it is said of the one that brings most.
-            _, effect, p, o = max(alone, key=lambda r: r[0])
-            rows.append(
-                found(
-                    "motion-overdraw",
-                    effect,
-                    p,
-                    o,
-                    most,
-                    "fragments",
-                    Message(
-                        "All effects together: up to {most:.0f} particles lie over one another at {time:.1f} s; "
-                        "{share:.0%} of what they cover is above the budget of {overdraw:g}. {words_of} brings most.",
-                        words_of=term(words_of(effect, p)),
-                        most=most,
-                        time=time,
-                        share=share,
-                        overdraw=s.doc.overdraw,
-                    ),
-                    "Too many sprites cost too much; see “Fewer, larger”.",
-                    at=time,
-                    weight=min(most, 60.0),
-                    share=round(share, 4),
-                )
+            part = max(alone, key=lambda r: r[0])[1]
+            message = Message(
+                "All effects together: up to {most:.0f} particles lie over one another at {time:.1f} s; "
+                "{share:.0%} of what they cover is above the budget of {overdraw:g}. {words_of} brings most.",
+                words_of=term(words_of(part[0], part[1])),
+                most=most,
+                time=time,
+                share=share,
+                overdraw=s.doc.overdraw,
             )
+            rows.append(said(part, most, share, message, time))
     return rows
 
 
