@@ -16,6 +16,7 @@ bench: warm
 lint: .venv/ready
 	@$(BIN)/ruff check .
 	@$(BIN)/ruff format --check -q . || (echo 'Run .venv/bin/ruff format .'; exit 1)
+	@$(BIN)/python -m tools.texts
 	@$(BIN)/mypy
 	@$(BIN)/lint-imports --no-cache >.lint-imports.txt || (cat .lint-imports.txt; exit 1); tail -2 .lint-imports.txt; rm -f .lint-imports.txt
 

@@ -1,6 +1,6 @@
 """The texts that reach the window, found in the sources; brings a language's file (Qt's .ts) up to date.
 
-python -m tools.texts            says what each language lacks, and what it has too much
+python -m tools.texts            says what each language lacks, and what it has too much; exit 1 if it is behind
 python -m tools.texts --update   adds empty entries for what is new, drops what is gone
 """
 
@@ -264,6 +264,7 @@ def write(path: Path, said: dict[str, str]) -> None:
 
 def main() -> None:
     """Say what each language lacks, or bring its file up to date."""
+    behind = False
     for path in sorted(LANGUAGES.glob("*.ts")):
         said, wanted = read(path), texts()
         lacks = [t for t in wanted if not said.get(t)]
@@ -271,6 +272,10 @@ def main() -> None:
         print(f"{path.stem}: {len(wanted)} texts, {len(lacks)} without words, {len(gone)} no longer used")
         if "--update" in sys.argv:
             write(path, said)
+        elif list(said) != wanted:
+            print(f"{path.stem}: not in the order of the sources; run python -m tools.texts --update")
+        behind |= bool(lacks) or list(read(path)) != wanted
+    sys.exit(behind)
 
 
 if __name__ == "__main__":

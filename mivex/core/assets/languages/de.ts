@@ -1336,12 +1336,20 @@
    <translation>Grenzen zu eng</translation>
   </message>
   <message>
+   <source>Too many sprites cost too much; see “Fewer, larger”.</source>
+   <translation>Zu viele Sprites kosten zu viel; siehe „Weniger, größere“.</translation>
+  </message>
+  <message>
+   <source>{words_of}: up to {most:.0f} particles lie over one another; {share:.0%} of what they cover is above the budget of {overdraw:g}.</source>
+   <translation>{words_of}: bis zu {most} Teilchen liegen übereinander; {share} dessen, was sie bedecken, liegt über dem Budget von {overdraw}.</translation>
+  </message>
+  <message>
    <source>The stream breaks off and comes back in gusts.</source>
    <translation>Der Strom reißt ab und kommt in Stößen wieder.</translation>
   </message>
   <message>
-   <source>Too many sprites cost too much; see “Fewer, larger”.</source>
-   <translation>Zu viele Sprites kosten zu viel; siehe „Weniger, größere“.</translation>
+   <source>All effects together: up to {most:.0f} particles lie over one another at {time:.1f} s; {share:.0%} of what they cover is above the budget of {overdraw:g}. {words_of} brings most.</source>
+   <translation>Alle Effekte zusammen: bis zu {most:.0f} Teilchen liegen bei {time:.1f} s übereinander; {share:.0%} dessen, was sie decken, liegen über dem Budget von {overdraw:g}. {words_of} bringt das meiste.</translation>
   </message>
   <message>
    <source>% of them</source>
@@ -1372,10 +1380,6 @@
    <translation>{words_of}: von {wanted} Geburten werden {refused} abgelehnt, da höchstens {most} Teilchen leben dürfen.</translation>
   </message>
   <message>
-   <source>{words_of}: up to {most:.0f} particles lie over one another; {share:.0%} of what they cover is above the budget of {overdraw:g}.</source>
-   <translation>{words_of}: bis zu {most} Teilchen liegen übereinander; {share} dessen, was sie bedecken, liegt über dem Budget von {overdraw}.</translation>
-  </message>
-  <message>
    <source>{words_of}: {share:.0%} of the particles cut into something solid, {deep:.0f} cm deep in the mean, and “{name}” has no contact fade.</source>
    <translation>{words_of}: {share} der Teilchen schneiden in Festes, im Mittel {deep} cm tief, und „{name}“ hat keinen weichen Kontakt.</translation>
   </message>
@@ -1402,10 +1406,6 @@
   <message>
    <source>Allow more at once</source>
    <translation>Mehr zugleich erlauben</translation>
-  </message>
-  <message>
-   <source>All effects together: up to {most:.0f} particles lie over one another at {time:.1f} s; {share:.0%} of what they cover is above the budget of {overdraw:g}. {words_of} brings most.</source>
-   <translation>Alle Effekte zusammen: bis zu {most:.0f} Teilchen liegen bei {time:.1f} s übereinander; {share:.0%} dessen, was sie decken, liegen über dem Budget von {overdraw:g}. {words_of} bringt das meiste.</translation>
   </message>
   <message>
    <source>Fade before contact</source>
