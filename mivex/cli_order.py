@@ -125,7 +125,8 @@ def order(
         for r in c["remedies"]:
             say(
                 Message(
-                    "  tried: {remedy} of “{overlay}” gains {gain:.4f} and changes the look by {look:.0f} of 255",
+                    "  tried: {remedy} of “{overlay}” gains {gain:.4f} where it is seen "
+                    "and changes the look by {look:.0f} of 255",
                     remedy=term(r["remedy"]),
                     overlay=r["overlay"],
                     gain=r["gain"],

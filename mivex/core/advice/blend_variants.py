@@ -19,7 +19,7 @@ from mivex.core.stage.looks import display_codes
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.passes import draw_all
 
-PLACES = ("bright", "mid", "dark")
+PLACES = ("Over bright", "Over middling", "Over dark")
 
 
 @dataclass(frozen=True, eq=False)

@@ -50,18 +50,21 @@ def unsaid(o: Overlay, doc: Document) -> list[str]:
         rows.append("frames that play (the first is shown)")
     if any(p.mount == "billboard" for p in o.places):
         rows.append("panels that turn to the camera")
-    names = {
-        "erosion": m.erosion.form != "none",
-        "two tones": m.tones.on,
-        "recolouring": m.recolour.on,
-        "flow": m.flow.strength > 0,
-        "halo": m.halo.strength > 0,
-        "contact fade": m.contact.distance > 0,
-        "break-up": m.breakup.amount > 0,
-        "frost": m.glass.on and m.glass.frost > 0,
-        "edges of glass": m.glass.on,
-    }
-    rows += [k for k, there in names.items() if there]
+    rows += [
+        word
+        for word, there in (
+            (term("erosion"), m.erosion.form != "none"),
+            (term("two tones"), m.tones.on),
+            (term("recolouring"), m.recolour.on),
+            (term("flow"), m.flow.strength > 0),
+            (term("halo"), m.halo.strength > 0),
+            (term("contact fade"), m.contact.distance > 0),
+            (term("break-up"), m.breakup.amount > 0),
+            (term("frost"), m.glass.on and m.glass.frost > 0),
+            (term("edges of glass"), m.glass.on),
+        )
+        if there
+    ]
     if any(part.overlay == o.id for e in doc.effects for part in e.parts):
         rows.append("motion (see the motion file)")
     return rows

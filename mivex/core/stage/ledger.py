@@ -12,6 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.lazy import Lazy
+from mivex.core.base.messages import term
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import MipChain, build_chain
@@ -104,6 +105,11 @@ class _Pixel:
         self.scene[self.y, self.x] = self.buffers.depth[self.y, self.x]
 
 
+def _called(what: DrawCall | FragmentRecord) -> str:
+    """A name to be put into a sentence: a part of the surroundings is called in the language in use."""
+    return what.name if what.owner else term(what.name)
+
+
 def _line(
     shot: RenderPlan, draw: DrawCall, face: int, facts: Floats, code: int, by: str, after: Floats, *, wrote: bool
 ) -> FragmentRecord:
@@ -163,7 +169,7 @@ def _set_lines(pixel: _Pixel, draws: list[DrawCall], off: Collection[int], *, wh
         wrote = code == DRAWN and draw.material.depth_write
         rows.append(_line(shot, draw, p, facts, code, owner if code == HIDDEN else "", pixel.colour, wrote=wrote))
         if code == HIDDEN and at >= 0:
-            rows[at] = replace(rows[at], hides=(*rows[at].hides, draw.name))
+            rows[at] = replace(rows[at], hides=(*rows[at].hides, _called(draw)))
         if wrote:
             owner, at = draw.name, len(rows) - 1
     if not lit:
@@ -190,7 +196,7 @@ def _exact_lines(
                 continue
             if got[1] != DRAWN:
                 draw = draws[int(shot.polys[p]["draw"])]
-                by = next((r.name for r in reversed(rows) if r.wrote), "") if got[1] == HIDDEN else ""
+                by = next((_called(r) for r in reversed(rows) if r.wrote), "") if got[1] == HIDDEN else ""
                 rows.append(_line(shot, draw, int(p), got[0], got[1], by, pixel.colour, wrote=False))
             else:
                 kept.append((int(p), got[0]))

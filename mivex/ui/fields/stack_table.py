@@ -146,12 +146,16 @@ class StackTable(QWidget):
         columns = self._columns()
         for c, x, w in columns:
             on = self.holding == c or (self._over == f"head:{c}")
-            p.setFont(theme.figures_font(10, QFont.Weight.DemiBold if on else QFont.Weight.Normal))
             p.setPen(QColor(theme.TEXT if on else theme.SOFT))
+            box, said = QRectF(x - 4, 0, w + 8, HEAD - 3), tr(SHORT[c])
+            for size in (10, 9, 8):  # a longer word is written smaller before it is cut
+                p.setFont(theme.figures_font(size, QFont.Weight.DemiBold if on else QFont.Weight.Normal))
+                if p.fontMetrics().horizontalAdvance(said) <= box.width():
+                    break
             p.drawText(
-                QRectF(x - 4, 0, w + 8, HEAD - 3),
+                box,
                 Qt.AlignmentFlag.AlignCenter,
-                p.fontMetrics().elidedText(tr(SHORT[c]), Qt.TextElideMode.ElideRight, round(w) + 8),
+                p.fontMetrics().elidedText(said, Qt.TextElideMode.ElideRight, round(box.width())),
             )
             if self.holding == c:
                 p.setPen(QPen(QColor(theme.CHOSEN), 2))
@@ -239,7 +243,7 @@ class StackTable(QWidget):
         elif column == "mask":
             p.setPen(QColor(theme.FAINT))
             p.setFont(theme.figures_font(10))
-            p.drawText(box, Qt.AlignmentFlag.AlignCenter, tr("all"))
+            p.drawText(box, Qt.AlignmentFlag.AlignCenter, tr(term("all")))
         p.setOpacity(1.0)
         if key == self.row_id and column == self.column and row is not None:
             p.setBrush(Qt.BrushStyle.NoBrush)

@@ -80,8 +80,9 @@ class Measured(QWidget):
         figures = self.result.figures
         if figures is not None and figures.fringes:
             found = any(f.id == "fringe" for f in self.result.findings)
-            worth = {r.level for r in judged(figures.fringes)} if found else set()
-            self._fringes(p, QRectF(half + 28, 24, self.width() - half - 36, 52), [r.shows for r in figures.fringes], worth)
+            near = {r.level for r in judged(figures.fringes)}
+            shown = [r.shows for r in figures.fringes]
+            self._fringes(p, QRectF(half + 28, 24, self.width() - half - 36, 52), shown, near, found)
 
     def _alpha(self, p: QPainter, box: QRectF) -> None:
         assert self.result is not None and self.result.texture is not None
@@ -96,22 +97,28 @@ class Measured(QWidget):
         p.setBrush(Qt.BrushStyle.NoBrush)
         p.drawRect(box)
 
-    def _fringes(self, p: QPainter, box: QRectF, shown: list[float], worth: set[int]) -> None:
-        """A column a level; the line is where a fringe is worth mending, at the levels that are near enough."""
+    def _fringes(self, p: QPainter, box: QRectF, shown: list[float], near: set[int], found: bool) -> None:
+        """A column a level; the line is where a fringe is worth mending. Levels that no view comes near are hollow."""
         top = max(*shown, LIMIT * 1.6)
         step = min(box.width() / len(shown), 26.0)
         for i, v in enumerate(shown):
             high = max(1.0, box.height() * v / top)
-            p.setPen(Qt.PenStyle.NoPen)
-            p.setBrush(QColor(theme.FINDING if v > LIMIT and i in worth else theme.SOFT))
+            if i in near:
+                p.setPen(Qt.PenStyle.NoPen)
+                p.setBrush(QColor(theme.FINDING if v > LIMIT and found else theme.SOFT))
+            else:
+                p.setPen(QPen(QColor(theme.FAINT), 1))
+                p.setBrush(Qt.BrushStyle.NoBrush)
             p.drawRect(QRectF(box.left() + i * step + 1, box.bottom() - high, max(step - 5, 2), high))
         y = box.bottom() - box.height() * LIMIT / top
         p.setPen(QPen(QColor(theme.FAINT), 1, Qt.PenStyle.DashLine))
         p.drawLine(QPointF(box.left(), y), QPointF(box.left() + step * len(shown), y))
         p.setPen(QColor(theme.SOFT))
         p.setFont(theme.figures_font(11))
-        p.drawText(
-            QRectF(box.left(), box.bottom() + 2, box.width(), 16),
-            Qt.AlignmentFlag.AlignVCenter,
-            tr(Message("Fringe by mip level, up to {shown:.1f} of 255 in the mean", shown=max(shown))),
-        )
+        near_most = max((v for i, v in enumerate(shown) if i in near), default=0.0)
+        lines = [Message("Fringe by mip level, up to {shown:.1f} of 255", shown=near_most)]
+        if any(v > LIMIT for i, v in enumerate(shown) if i not in near):
+            lines.append(term("Hollow: too small to be seen"))
+        for i, says in enumerate(lines):
+            row = QRectF(box.left(), box.bottom() + 2 + 15 * i, box.width(), 16)
+            p.drawText(row, Qt.AlignmentFlag.AlignVCenter, tr(says))

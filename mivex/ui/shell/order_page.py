@@ -205,7 +205,8 @@ class OrderPage(QWidget):
         for n, r in enumerate(c.remedies[:5]):
             rows.append(
                 Message(
-                    "&nbsp;&nbsp;{remedy} of “{get}”: gains {gain:.3f}, changes the look by {look:.0f} · {link}Try{end}",
+                    "&nbsp;&nbsp;{remedy} of “{get}”: gains {gain:.3f} where it is seen, "
+                    "changes the look by {look:.0f} · {link}Try{end}",
                     remedy=term(r.name),
                     get=names.get(r.overlay, "?"),
                     gain=r.gain,

@@ -44,7 +44,7 @@ def thumbnail(texture: Texture, side: int) -> QImage:
     return QImage(rgb.data, side, side, side * 3, QImage.Format.Format_RGB888).copy()
 
 
-KIND_ROOM = 118
+KIND_ROOM = 98
 """Pixels for the kind of an overlay and how many findings it has."""
 
 

@@ -16,7 +16,7 @@ from mivex.ui import theme
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 
-CELL, GAP, LEFT, TOP = 128, 10, 54, 28
+CELL, GAP, LEFT, TOP = 128, 10, 72, 28
 
 
 class Sheet(QWidget):
@@ -69,8 +69,8 @@ class Sheet(QWidget):
         for k, place in enumerate(PLACES):
             p.drawText(
                 QRectF(0, TOP + k * (CELL + GAP), LEFT - 8, CELL),
-                Qt.AlignmentFlag.AlignVCenter,
-                tr(Message("over\n{place}", place=term(place))),
+                Qt.AlignmentFlag.AlignVCenter | Qt.TextFlag.TextWordWrap,
+                tr(place),
             )
         for i, name in enumerate(BLENDS):
             x = LEFT + i * (CELL + GAP)
@@ -149,7 +149,13 @@ class WhatIf(QDialog):
         self.worker.ask(o.material.blend, work)
 
     def _show(self, now: object, rows: object) -> None:
-        self.sheet.show_trials(list(rows), str(now))  # type: ignore[call-overload]
+        trials: list[BlendVariant] = list(rows)  # type: ignore[call-overload]
+        self.sheet.show_trials(trials, str(now))
+        o = self.session.overlay
+        if o is not None and trials and not any(t.differs for t in trials):
+            text = "“{name}” is not seen from here, so that all look alike. Double-click its card to go to where it is."
+            self.said.setText(tr(Message(text, name=o.name)))
+            return
         self.said.setText(
             tr(
                 "As this camera sees it, over the brightest, a middling and the darkest place behind it. "

@@ -72,20 +72,21 @@ def build_deliver(c: Page, o: Overlay) -> None:
     c.column.addSpacing(6)
     for key in ("format", "bits", "name", "budget"):
         c.model_field(Delivery, key, "delivery", o)
-    c.column.addSpacing(4)
-    said = label("", "figure", wrap=True)
-    c.column.addWidget(said)
     c.column.addSpacing(6)
     one = QPushButton(tr("Deliver this overlay …"))
     one.setObjectName("main")
     one.clicked.connect(lambda: c.deliver_wanted.emit(False))
     every = QPushButton(tr("Deliver all …"))
     every.clicked.connect(lambda: c.deliver_wanted.emit(True))
-    c.column.addWidget(one)
-    c.column.addWidget(every)
-    c.column.addSpacing(8)
+    both = QHBoxLayout()
+    both.addWidget(one)
+    both.addWidget(every)
+    c.column.addLayout(both)
+    c.column.addSpacing(4)
     state = label("", "soft", wrap=True)
     c.column.addWidget(state)
+    said = label("", "figure", wrap=True)
+    c.column.addWidget(said)
 
     def live() -> None:
         now = c.session.doc.overlay(o.id) or o

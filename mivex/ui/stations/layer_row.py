@@ -90,8 +90,8 @@ def _row(c: Page, o: Overlay, row: Layer | Group) -> None:
             )
         )
     elif isinstance(row, Layer) and c.session.column == "row":
-        left = [CHANNELS[k].lower() for k in CHANNELS if k not in row.channels]
-        touched = [CHANNELS[k].lower() for k in row.channels]
+        left = [InSentence(CHANNELS[k]) for k in CHANNELS if k not in row.channels]
+        touched = [InSentence(CHANNELS[k]) for k in row.channels]
         words = (
             Message("Touches {parts}.", parts=joined(", ", touched))
             if touched

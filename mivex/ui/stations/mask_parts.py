@@ -221,7 +221,7 @@ def _geometry(
 ) -> None:
     place = mesh_place(o)
     words = (
-        Message("On “{rsplit}”.", rsplit=place.path.rsplit("/", 1)[-1])
+        Message("Found on “{file}”.", file=place.path.rsplit("/", 1)[-1])
         if place
         else "It sits on no mesh: found from the layers' heights."
     )

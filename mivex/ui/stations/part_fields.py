@@ -43,7 +43,7 @@ def more_line(c: Page, key: str, words: str, changed: bool, box: QVBoxLayout) ->
     """A line that opens further settings; whether it is open."""
     on = key in c.opened
     button = QPushButton(
-        tr(Message("Less: {words}" if on else "More: {words}", words=term(words))) + (" ·" if changed and not on else "")
+        ("• " if changed and not on else "") + tr(Message("Less: {words}" if on else "More: {words}", words=term(words)))
     )
     button.setObjectName("source")
     button.clicked.connect(lambda: c.open_part(key))

@@ -524,8 +524,8 @@
    <translation>  {k}  {name} {part}  {group} {nudge}  {depth} m  Stufe {level}  [{shown}]  {parts}  {verdict}  -&gt; {parts2}</translation>
   </message>
   <message>
-   <source>  tried: {remedy} of “{overlay}” gains {gain:.4f} and changes the look by {look:.0f} of 255</source>
-   <translation>  versucht: {remedy} von „{overlay}“ bringt {gain:.4f} und ändert das Aussehen um {look:.0f} von 255</translation>
+   <source>  tried: {remedy} of “{overlay}” gains {gain:.4f} where it is seen and changes the look by {look:.0f} of 255</source>
+   <translation>  versucht: {remedy} von „{overlay}“ bringt {gain:.4f}, wo man es sieht, und ändert das Aussehen um {look:.0f} von 255</translation>
   </message>
   <message>
    <source>--size takes WIDTHxHEIGHT between 1x1 and {largest}x{largest}, not “{text}”.</source>
@@ -586,6 +586,18 @@
   <message>
    <source>{columns} × {rows} cells of {parts}</source>
    <translation>{columns} × {rows} Zellen zu {parts}</translation>
+  </message>
+  <message>
+   <source>Over bright</source>
+   <translation>Über Hellem</translation>
+  </message>
+  <message>
+   <source>Over middling</source>
+   <translation>Über Mittlerem</translation>
+  </message>
+  <message>
+   <source>Over dark</source>
+   <translation>Über Dunklem</translation>
   </message>
   <message>
    <source>{reads} reads · {arithmetic} ops</source>
@@ -906,6 +918,42 @@
   <message>
    <source>draw group {group}</source>
    <translation>Zeichengruppe {group}</translation>
+  </message>
+  <message>
+   <source>erosion</source>
+   <translation>Erosion</translation>
+  </message>
+  <message>
+   <source>two tones</source>
+   <translation>zwei Töne</translation>
+  </message>
+  <message>
+   <source>recolouring</source>
+   <translation>Umfärbung</translation>
+  </message>
+  <message>
+   <source>flow</source>
+   <translation>Fluss</translation>
+  </message>
+  <message>
+   <source>halo</source>
+   <translation>Halo</translation>
+  </message>
+  <message>
+   <source>contact fade</source>
+   <translation>weicher Kontakt</translation>
+  </message>
+  <message>
+   <source>break-up</source>
+   <translation>Aufbrechen</translation>
+  </message>
+  <message>
+   <source>frost</source>
+   <translation>Mattierung</translation>
+  </message>
+  <message>
+   <source>edges of glass</source>
+   <translation>Glaskanten</translation>
   </message>
   <message>
    <source>Philox 4×64-10, key (seed, birth), counter (block, emitter, 0, 0)</source>
@@ -8212,6 +8260,10 @@
    <translation>{channels}: berührt von dem, was darin ist.</translation>
   </message>
   <message>
+   <source>all</source>
+   <translation>alles</translation>
+  </message>
+  <message>
    <source>With the source</source>
    <translation>Mit der Quelle</translation>
   </message>
@@ -8969,7 +9021,7 @@ Wählen Sie eins an der Station Quelle.</translation>
   </message>
   <message>
    <source>Free view</source>
-   <translation>Freie Sicht</translation>
+   <translation>Frei</translation>
   </message>
   <message>
    <source>Keep this view</source>
@@ -10388,12 +10440,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Alpha {clear} klar, {soft} weich, {solid} deckend, {mean} im Mittel</translation>
   </message>
   <message>
-   <source>Nothing selected</source>
-   <translation>Nichts gewählt</translation>
+   <source>Fringe by mip level, up to {shown:.1f} of 255</source>
+   <translation>Saum je Mip-Stufe, bis {shown:.1f} von 255</translation>
   </message>
   <message>
-   <source>Fringe by mip level, up to {shown:.1f} of 255 in the mean</source>
-   <translation>Saum je Mip-Stufe, im Mittel bis {shown} von 255</translation>
+   <source>Hollow: too small to be seen</source>
+   <translation>Hohl: zu klein, um gesehen zu werden</translation>
+  </message>
+  <message>
+   <source>Nothing selected</source>
+   <translation>Nichts gewählt</translation>
   </message>
   <message>
    <source>Measured: {name}</source>
@@ -10480,8 +10536,8 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>: {pixels} Pixel, {error:.3f} · {link}Zeigen{end}</translation>
   </message>
   <message>
-   <source>&amp;nbsp;&amp;nbsp;{remedy} of “{get}”: gains {gain:.3f}, changes the look by {look:.0f} · {link}Try{end}</source>
-   <translation>&amp;nbsp;&amp;nbsp;{remedy} von „{get}“: bringt {gain:.3f}, ändert das Aussehen um {look:.0f} · {link}Versuchen{end}</translation>
+   <source>&amp;nbsp;&amp;nbsp;{remedy} of “{get}”: gains {gain:.3f} where it is seen, changes the look by {look:.0f} · {link}Try{end}</source>
+   <translation>&amp;nbsp;&amp;nbsp;{remedy} von „{get}“: bringt {gain:.3f}, wo man es sieht, ändert das Aussehen um {look:.0f} · {link}Versuchen{end}</translation>
   </message>
   <message>
    <source>&amp;nbsp;&amp;nbsp;Nothing that can be set gains anything here.</source>
@@ -10894,6 +10950,10 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
    <translation>{count} im Projekt, {own} an diesem Overlay</translation>
   </message>
   <message>
+   <source>“{name}” is not seen from here, so that all look alike. Double-click its card to go to where it is.</source>
+   <translation>„{name}“ ist von hier nicht zu sehen, darum sehen alle gleich aus. Ein Doppelklick auf die Karte führt hin.</translation>
+  </message>
+  <message>
    <source>Seven blends</source>
    <translation>Sieben Mischungen</translation>
   </message>
@@ -10927,7 +10987,7 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   </message>
   <message>
    <source>{reads} reads, {arithmetic} ops</source>
-   <translation>{reads} Lesungen, {arithmetic} Rechnungen</translation>
+   <translation>{reads} Lesen, {arithmetic} Rechnen</translation>
   </message>
   <message>
    <source>{blend}: {words}, differs by {differs:.1f}</source>
@@ -11135,7 +11195,7 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   </message>
   <message>
    <source>glTF cannot say, so that only the sheet does: {parts}.</source>
-   <translation>glTF kann nicht ausdrücken, sodass es nur im Blatt steht: {parts}.</translation>
+   <translation>glTF kennt das nicht, nur das Blatt sagt es: {parts}.</translation>
   </message>
   <message>
    <source>There is no picture to deliver yet.</source>
@@ -11500,6 +11560,10 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>1 lässt die Ebene durch, 0 hält sie zurück.</translation>
   </message>
   <message>
+   <source>Found on “{file}”.</source>
+   <translation>Gefunden auf „{file}“.</translation>
+  </message>
+  <message>
    <source>Islands</source>
    <translation>Inseln</translation>
   </message>
@@ -11593,7 +11657,7 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   </message>
   <message>
    <source>One more</source>
-   <translation>Noch eine</translation>
+   <translation>Noch einer</translation>
   </message>
   <message>
    <source>One more emitter, which shows the overlay that is chosen in the rack</source>
