@@ -81,6 +81,7 @@ def test_the_ledger_follows_an_effect_that_is_changed(window, tmp_path):
     )
     wait_until_idle(window)
     window.tray.show_page("ledger")
+    wait_until_idle(window)  # the stage may have become smaller
     x, y, _ = stage.view.on_screen(np.array([[0.0, 1.7, 0.8]]))[0]
     page.point(float(x), float(y))
     wait_until_idle(window)
