@@ -12,9 +12,10 @@ from mivex.core.motion.curves import Curve
 from mivex.core.motion.model import Birth, Effect, Emission, Emitter, Life
 from mivex.core.motion.simulate import EmitterSimulation
 from mivex.core.scene.stage_painter import StagePainter
+from mivex.core.stage.buffers import Buffers
 from mivex.core.stage.camera import View
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import Buffers, RenderPlan, run
+from mivex.core.stage.passes import RenderPlan, run
 from mivex.demo import PROJECT
 
 COUNT = 400

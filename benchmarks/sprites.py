@@ -8,11 +8,12 @@ from PIL import Image
 from benchmarks.timing import line, medians
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
+from mivex.core.stage.buffers import Buffers
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, ShadingInputs, limits_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.mesh import joined, quad
-from mivex.core.stage.passes import Buffers, RenderPlan, run
+from mivex.core.stage.passes import RenderPlan, run
 
 W, H, COUNT, SIDE = 1280, 800, 400, 96
 

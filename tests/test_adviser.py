@@ -15,8 +15,8 @@ from mivex.core.advice.order import SLIGHT, OrderEvaluator, applied, propose
 from mivex.core.material.material import Material
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import read_project, write_project
+from mivex.core.stage.buffers import GROUND
 from mivex.core.stage.camera import Camera, View
-from mivex.core.stage.passes import GROUND
 from mivex.core.stage.placements_model import Around, PanelPlace
 
 

@@ -10,6 +10,7 @@ from test_order import VIEW, held, panel, tone
 from mivex.core.material.effects import Breakup, Contact, Dither, Erosion, Glass, Halo, Recolour, Tones, UvScroll
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
+from mivex.core.stage.buffers import GROUND
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, Input, ShadingInputs, shadow_mask
 from mivex.core.stage.exact import draw_exact
@@ -17,7 +18,7 @@ from mivex.core.stage.ledger import account_of
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.mesh import FACTS, quad
 from mivex.core.stage.painter import Painter
-from mivex.core.stage.passes import GROUND, draw_all
+from mivex.core.stage.passes import draw_all
 from mivex.core.stage.primitives import stack
 
 FLAT = np.array([(-6, 5, 0), (6, 5, 0), (6, -5, 0), (-6, -5, 0)], float)
@@ -86,6 +87,23 @@ def test_contact_fades_over_its_distance_before_what_is_solid():
             assert np.allclose(pixel([wall, film, smoke])[:3], want, atol=1e-5)
     alone = panel(1, RGBA, FLAT, contact=Contact(distance=1.0))
     assert np.allclose(pixel([alone])[:3], over(c, c[3]), atol=1e-5)
+
+
+@pytest.mark.parametrize("blend", ["Solid", "Cutout", "Dithered"])
+def test_contact_meets_a_solid_in_whatever_group_it_stands(blend):
+    """The same as with the wall in group Solid: set, exact and ledger, and before as well as after the smoke."""
+    w, c = held((0.2, 0.2, 0.2, 1)), held(RGBA)
+    want = over(c, c[3] * 0.5, w[:3])
+    smoke = panel(2, RGBA, FLAT, contact=Contact(distance=0.6))
+    rows = [panel(0, (0.2, 0.2, 0.2, 1), FLAT - 0.3 * UP, blend=blend, depth_write=True), smoke]
+    assert np.allclose(pixel(rows)[:3], want, atol=1e-5)
+    for rows_ in (rows, rows[::-1]):
+        assert np.allclose(draw_exact(rows_, VIEW).colour[9, 12, :3], want, atol=1e-5)
+        told = account_of(rows_, VIEW, 12, 9)
+        assert np.allclose(told.exact[-1].after[:3], want, atol=1e-5)
+        assert np.allclose(told.set[-1].after[:3], draw_all(rows_, VIEW).colour[9, 12, :3], atol=1e-6)
+    clear = panel(0, (0.2, 0.2, 0.2, 0), FLAT - 0.3 * UP, blend="Cutout", depth_write=True)  # nothing there to meet
+    assert np.allclose(pixel([clear, smoke])[:3], over(c, c[3]), atol=1e-5)
 
 
 @pytest.mark.parametrize("yaw", [0, 40, 70, 82])

@@ -15,6 +15,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.scene.draw_calls import Scene
+from mivex.core.stage.buffers import GROUND
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, ShadingInputs
 from mivex.core.stage.exact import draw_exact
@@ -23,7 +24,7 @@ from mivex.core.stage.lights import Lighting
 from mivex.core.stage.looks import look_at, tallied
 from mivex.core.stage.mesh import Mesh, nearest_point, quad
 from mivex.core.stage.overlay_fragments import fragments_of
-from mivex.core.stage.passes import GROUND, RenderPlan, draw_all
+from mivex.core.stage.passes import RenderPlan, draw_all
 from mivex.core.stage.placements_model import Around, PanelPlace
 
 VIEW = View(Camera(name="v", target=(0, 0, 0), yaw=0, pitch=0, distance=4, fov=60), 24, 18)

@@ -17,11 +17,12 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.draw_calls import overlay_draw
 from mivex.core.scene.material_binding import texture_limits
 from mivex.core.stage import placement_geometry as placing
+from mivex.core.stage.buffers import GROUND
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, ShadingInputs
 from mivex.core.stage.geometry import HULL_AT, HULL_R
 from mivex.core.stage.mesh import quad
-from mivex.core.stage.passes import GROUND, draw_all
+from mivex.core.stage.passes import draw_all
 from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace
 
 W, H = 120, 90

@@ -16,10 +16,11 @@ from mivex.core.proof.layouts import draw_flat
 from mivex.core.scene.draw_calls import draw_list, overlay_draw, render
 from mivex.core.scene.picking import pick
 from mivex.core.stage import placement_geometry as placing
+from mivex.core.stage.buffers import Buffers
 from mivex.core.stage.camera import Camera, View, orbit, pan
 from mivex.core.stage.draw import DrawCall, ShadingInputs
 from mivex.core.stage.mesh import Mesh, crossing
-from mivex.core.stage.passes import Buffers, draw_all
+from mivex.core.stage.passes import draw_all
 from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace
 
 SOURCE, BELOW = (0.8, 0.4, 0.2, 0.25), (0.1, 0.6, 0.3, 0.5)

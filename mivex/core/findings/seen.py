@@ -11,12 +11,13 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.project.document import Document
+from mivex.core.stage.buffers import NO_SURFACES, Buffers, frame_record, sink_of
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import SORTED, in_lists, lay_lists
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.looks import display_codes, tallied
-from mivex.core.stage.passes import NO_SURFACES, Buffers, RenderPlan, frame_record, run, sink_of
+from mivex.core.stage.passes import RenderPlan, run
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 _effect = Lazy("mivex.core.stage.kernels.effects")

@@ -27,6 +27,7 @@ from mivex.core.scene.material_binding import (
 )
 from mivex.core.scene.playback import EmitterSimulations, SheetFrame, hulls_of, shown_frame
 from mivex.core.stage import placement_geometry as placing
+from mivex.core.stage.buffers import Buffers
 from mivex.core.stage.camera import CAMERAS, View
 from mivex.core.stage.dock import dock
 from mivex.core.stage.draw import DrawCall, shadow_mask
@@ -34,7 +35,7 @@ from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.lighting import casts
 from mivex.core.stage.looks import display_codes
 from mivex.core.stage.mesh import FACTS, Mesh, nearest_point, outlined
-from mivex.core.stage.passes import Buffers, draw_all
+from mivex.core.stage.passes import draw_all
 from mivex.core.stage.placements_model import BillboardPlace, MeshPlace, PanelPlace, Place, ShapePlace
 from mivex.core.stage.surroundings import Surroundings, World, of_mesh, with_person
 

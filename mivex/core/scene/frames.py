@@ -15,10 +15,11 @@ from mivex.core.pixels.colour import to_display
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.scene.material_binding import Pictures, shading_inputs
+from mivex.core.stage.buffers import GROUND
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.mesh import quad
-from mivex.core.stage.passes import GROUND, draw_all
+from mivex.core.stage.passes import draw_all
 
 LARGEST = 1024
 """Texels a side of a baked frame."""

@@ -18,11 +18,12 @@ from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import Stopped
 from mivex.core.base.lazy import Lazy
 from mivex.core.pixels.blends import BLENDS, GROUPS
+from mivex.core.stage.buffers import NO_SURFACES, PICTURE, Buffers, sink_of
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, Pass, RenderPlan, frame_record, run, sink_of
+from mivex.core.stage.passes import Pass, RenderPlan, blended_frame, run
 from mivex.core.stage.transmission import behind_chain
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
@@ -124,7 +125,7 @@ def drawn_apart(shot: RenderPlan) -> NDArray[np.bool_]:
 def lay_lists(shot: RenderPlan, buffers: Buffers, lighting: Lighting, shadows: Shadows | None) -> None:
     """Draw the sorted passes of a shot over what is in the buffers."""
     view = shot.view
-    frame = frame_record(view, buffers, lighting)
+    frame, scene = blended_frame(shot, buffers, lighting)
     written = np.zeros_like(buffers.depth)
     light, held = light_record(lighting, shadows, shot.lamps)
     draws = shot.records.draws
@@ -153,7 +154,7 @@ def lay_lists(shot: RenderPlan, buffers: Buffers, lighting: Lighting, shadows: S
             chain = behind_chain(buffers.colour, shot.frosted)
             frame["behind"] = chain.record.ctypes.data
         run_bands(view.height, partial(band, leg=leg), per_worker=24, least=8)
-    del held
+    del held, scene
 
 
 def draw_exact(

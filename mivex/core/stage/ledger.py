@@ -16,12 +16,13 @@ from mivex.core.base.messages import term
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS, GROUPS
 from mivex.core.pixels.mips import MipChain, build_chain
+from mivex.core.stage.buffers import NO_SURFACES, PICTURE, Buffers, frame_record, sink_of
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import SORTED, drawn_apart, in_lists, lay_lists
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import NO_SURFACES, PICTURE, Buffers, RenderPlan, frame_record, run, sink_of
+from mivex.core.stage.passes import RenderPlan, lay_solids, run
 from mivex.core.stage.pixel_history import DRAWN, HIDDEN, FragmentRecord, PixelHistory, rgba_of
 from mivex.core.stage.transmission import behind_chain
 
@@ -103,6 +104,7 @@ class _Pixel:
         """What is solid is known: it is lit, and see-through things meet it."""
         self.light_up()
         self.scene[self.y, self.x] = self.buffers.depth[self.y, self.x]
+        lay_solids(self.shot, self.shot.later_solids(), self.frame, self.scene, (self.y, self.y + 1, self.x, self.x + 1))
 
 
 def _called(what: DrawCall | FragmentRecord) -> str:

@@ -13,11 +13,12 @@ from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import Message, named
 from mivex.core.base.types import Floats
+from mivex.core.stage.buffers import Buffers, Screen, sink_of
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import draw_exact
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import Buffers, RenderPlan, Screen, draw_all, run, sink_of
+from mivex.core.stage.passes import RenderPlan, draw_all, run
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 

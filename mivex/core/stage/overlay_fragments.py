@@ -10,12 +10,13 @@ from numpy.typing import NDArray
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.pixels.blends import BLENDS
+from mivex.core.stage.buffers import NO_SURFACES, Buffers, sink_of
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.exact import SORTED, in_lists
 from mivex.core.stage.lighting import light_record, shadows_for
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.passes import NO_SURFACES, Buffers, RenderPlan, frame_record, run, sink_of
+from mivex.core.stage.passes import RenderPlan, blended_frame, run
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 
@@ -219,7 +220,7 @@ def fragments_of(
     buffers = Buffers.of(view)
     run(shot, buffers, lighting, shadows, skip=SORTED)
     light, held = light_record(lighting, shadows, shot.lamps)
-    frame = frame_record(view, buffers, lighting)
+    frame, scene = blended_frame(shot, buffers, lighting)
     steps = [p for p in shot.plan if p.name == "blended"]
     shot.records.draws["special"] &= ~_effect.REFRACTS  # judged by what lies straight behind
     where = np.array([0, view.height, 0, view.width, steps[0].first, steps[-1].last], np.int64)
@@ -260,5 +261,5 @@ def fragments_of(
         int(lighting.blending == "display"),
         there,
     )
-    del held
+    del held, scene
     return replace(made, truth=made.exact())

@@ -8,11 +8,12 @@ from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.types import Doubles, Floats
+from mivex.core.stage.buffers import Box, Buffers, Screen
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.lighting import Shadows, casts, shadows_of
 from mivex.core.stage.lights import Lighting, PointLamp
-from mivex.core.stage.passes import Box, Buffers, RenderPlan, Screen, run
+from mivex.core.stage.passes import RenderPlan, run
 from mivex.core.stage.transmission import reach
 
 BEFORE_LIGHT = ("solid", "decals", "light")

@@ -18,14 +18,14 @@ from mivex.core.base.errors import Stopped
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
-from mivex.core.pixels.blends import BAYER, GROUPS
-from mivex.core.pixels.colour import SCREEN
+from mivex.core.pixels.blends import BLENDS, GROUPS
+from mivex.core.stage.buffers import NO_SURFACES, PICTURE, Box, Buffers, Screen, Sink, frame_record
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall, Records, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting, PointLamp
 from mivex.core.stage.polygon_order import back_first, far_to_near, lays, ranked
-from mivex.core.stage.records import FRAME, LIGHT, POLY
+from mivex.core.stage.records import LIGHT, POLY
 from mivex.core.stage.transmission import behind_chain, frosted
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
@@ -35,41 +35,6 @@ _shade = Lazy("mivex.core.stage.kernels.shade")
 
 NEAR = 0.02
 """Nearest drawn distance in metres."""
-GROUND = 0.18
-"""Linear grey where nothing is; close to the window's mid grey."""
-Box = tuple[int, int, int, int]
-"""First row, the one after the last, first column, the one after the last."""
-NO_SURFACES = np.zeros((0, 0, 16), np.float32)
-Sink = tuple[int, int, NDArray[np.int32], NDArray[np.int32], Floats, NDArray[np.int64]]
-"""Where fragments go besides, or instead of, the picture; see `kernels.paint.paint`."""
-
-
-def sink_of(mode: int = 0, row: int = 0, rows: int = 0, width: int = 0, room: int = 0) -> Sink:
-    """A sink for some rows of the picture, with room for so many fragments; its counts are 0, its lists empty."""
-    heads = np.zeros((2, rows, width), np.int32)
-    if room:
-        heads[0] = -1
-    return mode, row, heads, np.empty((room, 3), np.int32), np.empty((room, 12), np.float32), np.zeros(1, np.int64)
-
-
-PICTURE = sink_of()
-
-
-@dataclass(frozen=True, eq=False)
-class Buffers:
-    """What drawing leaves: linear RGBA (height, width, 4), and 1/w (height, width)."""
-
-    colour: Floats
-    depth: Floats
-
-    @staticmethod
-    def of(view: View) -> "Buffers":
-        """Fresh ones for a view, not cleared."""
-        return Buffers(np.empty((view.height, view.width, 4), np.float32), np.empty((view.height, view.width), np.float32))
-
-    def copy(self) -> "Buffers":
-        """A copy of the buffers that shares no memory with them."""
-        return Buffers(self.colour.copy(), self.depth.copy())
 
 
 @dataclass(frozen=True)
@@ -217,6 +182,19 @@ class RenderPlan:
         )
         return found if found[0] < found[1] and found[2] < found[3] else None
 
+    def later_solids(self) -> NDArray[np.void]:
+        """Polygons of group Blended that nothing is seen through and that write depth, as ones that only lay it."""
+        blended = GROUPS.index("Blended")
+        late = [
+            i
+            for i, d in enumerate(self.draws)
+            if d.order[0] == blended and not BLENDS[d.material.blend].see_through and d.material.depth_write
+        ]
+        rows = self.polys[: self.count]
+        rows = rows[np.isin(rows["draw"], late)]
+        rows["only_depth"] = True
+        return rows
+
     def boxes(self, draws: list[DrawCall], which: set[int]) -> list[Box]:
         """What some of its draws can touch; ``which`` holds their ids."""
         owner = self.polys["draw"][: self.count]
@@ -229,29 +207,24 @@ class RenderPlan:
         return rows
 
 
-def frame_record(view: View, buffers: Buffers, lighting: Lighting, scene: Floats | None = None) -> NDArray[Any]:
-    """The picture for kernels: one `FRAME`; ``scene``: 1/w of what is solid, where that is not the depth itself."""
-    out = np.zeros(1, FRAME)
-    out["colour"], out["depth"], out["matrix"] = buffers.colour.ctypes.data, buffers.depth.ctypes.data, BAYER.ctypes.data
-    out["scene"] = (buffers.depth if scene is None else scene).ctypes.data
-    out["display"] = lighting.blending == "display"
-    out["width"], out["height"], out["ground"] = view.width, view.height, GROUND
-    out["eye"][0], out["right"][0], out["up"][0], out["ahead"][0] = view.eye, *view.axes
-    out["focal"], out["x"], out["y"] = view.focal, view.width / 2, view.height / 2
-    return out
+def lay_solids(shot: RenderPlan, later: NDArray[Any], frame: NDArray[Any], scene: Floats, box: Box) -> None:
+    """Lay what is solid in group Blended into the depth that contact fade meets, whatever is drawn first there."""
+    if len(later):
+        laying = frame.copy()
+        laying["depth"] = scene.ctypes.data
+        where = np.array([*box, 0, len(later)], np.int64)
+        _paint.paint(laying, np.zeros(1, LIGHT), shot.records.draws, later, where, NO_SURFACES, PICTURE)
 
 
-@dataclass(frozen=True, eq=False)
-class Screen:
-    """Where display codes go, and how light is brought to them."""
-
-    codes: NDArray[np.uint8]
-    lighting: Lighting
-
-    def write(self, colour: Floats, box: Box) -> None:
-        """Write the codes of a box."""
-        gain = np.float32(2.0**self.lighting.exposure)
-        _screen.to_codes(colour, SCREEN, gain, self.lighting.curve == "soft", self.codes, np.array(box, np.int64))
+def blended_frame(shot: RenderPlan, buffers: Buffers, lighting: Lighting) -> tuple[NDArray[Any], Floats]:
+    """The picture for kernels once all before the light is there, and what contact fade meets, to be held as long."""
+    scene = buffers.depth
+    if shot.meets and len(later := shot.later_solids()):
+        scene = buffers.depth.copy()
+    frame = frame_record(shot.view, buffers, lighting, scene)
+    if scene is not buffers.depth:
+        lay_solids(shot, later, frame, scene, (0, shot.view.height, 0, shot.view.width))
+    return frame, scene
 
 
 def run(  # noqa: PLR0913
@@ -296,6 +269,9 @@ def run(  # noqa: PLR0913
         scene = np.empty_like(buffers.depth)
         scene[top:low, left:right] = buffers.depth[top:low, left:right] if {"clear", "solid"} & set(skip) else 0
     frame = frame_record(view, buffers, lighting, scene)
+    later = shot.later_solids() if scene is not None else shot.polys[:0]
+    if scene is not None and "light" in skip:
+        lay_solids(shot, later, frame, scene, (top, low, left, right))
     near = shot.lamps if lamps is None else lamps
     light, held = light_record(lighting, shadows, near) if shot.lit else (np.zeros(1, LIGHT), ())
     r = shot.records
@@ -325,6 +301,7 @@ def run(  # noqa: PLR0913
                         _shade.light_up(frame, light, where, surfaces)
                     if scene is not None:
                         scene[first:last, left:right] = buffers.depth[first:last, left:right]
+                        lay_solids(shot, later, frame, scene, (first, last, left, right))
                     if after_light is not None:
                         after_light((first, last, left, right))
                 elif p.first < p.last:
