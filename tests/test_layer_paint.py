@@ -89,7 +89,9 @@ def test_wrap_mirror_area_soften_smudge_and_strokes_outside():
 
 def cover(strokes, size=(192, 192)):
     """What strokes leave of a channel, (height, width)."""
-    paint = painted({}, tuple(strokes), size, ("opacity",), lambda _: tip_picture(), lambda _: np.ones(size, np.float32))
+    paint = painted(
+        {}, tuple(strokes), size, ("opacity",), lambda _: tip_picture(), lambda _: np.ones(size, np.float32), lambda: None
+    )
     return paint["opacity"].value[..., 0]
 
 

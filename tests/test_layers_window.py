@@ -354,6 +354,17 @@ def test_a_stroke_over_a_seam_goes_on_in_parts_and_is_undone_as_one(window, tmp_
     middle = QPoint(stage.width() // 2, stage.height() // 2)
     stroke(stage, [middle + QPoint(x, 0) for x in range(-24, 25, 6)])
     wait_until_idle(window)
+    # On the surface it is one stroke, in metres, and arrives on both sides of the seam.
+    (whole,) = s.overlay.layers.row("p").strokes
+    assert not whole.points and len(whole.surface) > 5 and whole.across == pytest.approx(0.08 * 2)
+    on = s.evaluator.texture(s.overlay, s.doc).channels["metal"].values[..., 2]
+    assert on[:, :12].max() > 0.9 and on[:, -12:].max() > 0.9 and on[:, 100:156].max() == 0
+    s.undo()
+    assert not s.overlay.layers.row("p").strokes
+    # In the picture of its UVs it is drawn in two parts.
+    s.set_brush(on_surface=False)
+    stroke(stage, [middle + QPoint(x, 0) for x in range(-24, 25, 6)])
+    wait_until_idle(window)
     strokes = s.overlay.layers.row("p").strokes
     assert len(strokes) == 2
     sides = sorted(np.mean([p[0] for p in x.points]) for x in strokes)

@@ -159,6 +159,7 @@ def _layers(values: Floats) -> None:
     from mivex.core.project.looking import live_paint
     from mivex.core.stage.baking import Probe, geometry_mask
     from mivex.core.stage.mesh import quad
+    from mivex.core.stage.surface_strokes import SurfaceCover
 
     for p in PATTERNS.values():
         p.draw(p.params(), 16, 16)
@@ -175,7 +176,12 @@ def _layers(values: Floats) -> None:
     live = live_paint(evaluator, o, Document(overlays=(o,)), "p")
     live.begin()
     live.grow(strokes[0])
-    geometry_mask(quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0.0]])), Probe("facing"), (8, 8))
+    square = quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0.0]]))
+    geometry_mask(square, Probe("facing"), (8, 8))
+    places = tuple((x, y, 0.0, 0.0, 0.0, 1.0, 1.0) for x, y in ((0.3, 0.3), (0.7, 0.3), (0.5, 0.7)))
+    on = SurfaceCover(square, (8, 8), 0, np.eye(2, 3), lambda _path: np.ones((2, 2), np.float32))
+    on.lay(PaintStroke(surface=places, across=0.3, values={"opacity": 1.0}))
+    on.lay(PaintStroke(surface=places, across=0.3, area=True, values={"opacity": 1.0}))
 
 
 def _motion(values: Floats) -> None:

@@ -10,7 +10,7 @@ from mivex.core.base.types import Floats
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.masks import Values, stamp_from
 from mivex.core.layers.model import ChannelSource, Group, Layer, MaskPart, Row, UvTransform
-from mivex.core.layers.painting import Box, Cover, Paint, Painted, apply_cover, blank, box_of, dabs_of
+from mivex.core.layers.painting import Box, Cover, Paint, Painted, SurfaceCanvas, apply_cover, blank, box_of, dabs_of
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.layers.strokes import PaintStroke
 
@@ -133,6 +133,7 @@ class LivePaint:
         strokes = self.painted_part.strokes if self.painted_part is not None else getattr(row, "strokes", ())
         self.before = values.paint(strokes, self.channels)
         self._cover: Cover | None = None
+        self._surface: SurfaceCanvas | None = None
         self._laid = 0
         self._far = _reads(rows, row_id, values.outside.geometry is None)
 
@@ -145,8 +146,29 @@ class LivePaint:
 
     def begin(self) -> None:
         """Begin another stroke: no texel is covered by it yet."""
-        self._cover = None
+        self._cover, self._surface = None, None
         self._laid = 0
+
+    def _on_canvas(self, stroke: PaintStroke) -> Box | None:
+        """Lay what is new of a stroke on the canvas; the piece that it touches."""
+        h, w = self.values.outside.size
+        dabs = dabs_of(stroke, h, w)
+        fresh = dabs[self._laid :]
+        box = box_of(fresh, h, w, wrap=stroke.wrap)
+        self._laid = len(dabs)
+        if box is not None:
+            if self._cover is None:
+                self._cover = Cover(stroke, (h, w), stamp_from(self.values.outside.picture))
+            self._cover.lay(fresh, box)
+        return box
+
+    def _on_surface(self, stroke: PaintStroke) -> Box | None:
+        """The same on the surface of the mesh."""
+        if self._surface is None:
+            if self.values.outside.surface is None:
+                return None
+            self._surface = self.values.outside.surface()
+        return self._surface.lay(stroke)
 
     def grow(self, stroke: PaintStroke, region: Callable[[str], Floats] | None = None) -> tuple[Box, Floats] | None:
         """Compose what has been added to a stroke since the last call.
@@ -157,20 +179,18 @@ class LivePaint:
             The touched piece of the canvas, and its straight display values (h, w, 4).
         """
         h, w = self.values.outside.size
-        dabs = dabs_of(stroke, h, w)
-        fresh = dabs[self._laid :]
-        box = box_of(fresh, h, w, wrap=stroke.wrap)
-        self._laid = len(dabs)
+        box = self._on_surface(stroke) if stroke.surface else self._on_canvas(stroke)
         if box is None:
             return None
-        if self._cover is None:
-            self._cover = Cover(stroke, (h, w), stamp_from(self.values.outside.picture))
-        self._cover.lay(fresh, box)
         if self._far:
             # A mask above reads what is painted here, or the heights that come of it: it may change anywhere.
             box = 0, h, 0, w
         top, low, left, right = box
-        cover = self._cover.part(box)
+        if self._surface is not None:
+            cover: Floats = self._surface.values[top:low, left:right]
+        else:
+            assert self._cover is not None
+            cover = self._cover.part(box)
         if stroke.faces and region is not None:
             cover = cover * region(stroke.faces)[top:low, left:right]
         paint: dict[str, Paint] = {}

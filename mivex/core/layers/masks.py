@@ -13,7 +13,7 @@ from mivex.core.base.types import Floats
 from mivex.core.layers.channels import COLOURED, TABLE
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.model import ChannelSource, Geometry, Layer, MaskPart, PictureChannel, Row, Stack, UvTransform
-from mivex.core.layers.painting import Paint, painted
+from mivex.core.layers.painting import Paint, SurfaceCanvas, painted
 from mivex.core.layers.patterns import PATTERNS, AnyPattern
 from mivex.core.layers.strokes import PaintStroke
 from mivex.core.pixels.colour import LUMINANCE, to_linear
@@ -45,6 +45,8 @@ class LayerInputs:
         Another overlay's result by id, a Surface.
     geometry, region : callable
         A mask by `Geometry`, or by triangles, from the mesh that the overlay sits on; None where it sits on none.
+    surface : callable
+        A fresh coverage for a stroke on the surface of that mesh.
     mark : callable
         Names what a path, an overlay or the mesh holds: ``mark("picture", path)``.
     keep : callable
@@ -56,6 +58,7 @@ class LayerInputs:
     overlay: Callable[[str], Surface]
     geometry: Callable[[Geometry], Floats] | None = None
     region: Callable[[str], Floats] | None = None
+    surface: Callable[[], SurfaceCanvas] | None = None
     mark: Callable[[str, str], str] = lambda _kind, what: what
     keep: Callable[[str, Callable[[], object]], object] = lambda _key, make: make()
     linear: Callable[[str], bool] = lambda _path: False
@@ -332,6 +335,11 @@ class Values:
                 raise MivexError("a stroke keeps to faces of a mesh, and the overlay sits on none.")
             return o.region(faces)
 
+        def surface() -> SurfaceCanvas:
+            if o.surface is None:
+                raise MivexError("a stroke was painted on the surface of a mesh, and the overlay sits on none.")
+            return o.surface()
+
         done: dict[str, Paint] = {}
         key = f"paint {channels} {o.size}"
         for i in range(0, max(len(strokes), 1), CHUNK):
@@ -339,11 +347,12 @@ class Values:
             words = "".join(s.model_dump_json() for s in part)
             marks = "".join(o.mark("picture", s.tip.stamp) for s in part if s.tip.form == "stamp" and s.tip.stamp)
             marks += "".join(o.mark("mesh", "") for s in part if s.faces)
+            marks += "".join(o.mark("surface", "") for s in part if s.surface)
             key = f"{hash_of(key)} {words} {marks}"
             done = o.keep(
                 key,
                 lambda p=part, d=done: painted(  # type: ignore[misc, assignment]
-                    d, p, o.size, channels, stamp_from(o.picture), region
+                    d, p, o.size, channels, stamp_from(o.picture), region, surface
                 ),
             )
         return done

@@ -8,13 +8,13 @@ import math
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from functools import lru_cache
-from typing import Any
+from typing import Any, Protocol
 
 import numpy as np
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
-from mivex.core.base.types import Floats
+from mivex.core.base.types import Doubles, Floats
 from mivex.core.layers.channels import COLOURED
 from mivex.core.layers.strokes import PaintStroke, Point, Tip
 from mivex.core.pixels.colour import to_linear
@@ -86,18 +86,49 @@ def _rough_tip(form: str, number: int) -> Floats:
     return out
 
 
-def tip_of(tip: Tip, number: int, stamp: Callable[[str], Floats], short: int) -> tuple[int, Floats]:
-    """How a tip is drawn: a code and, for a rough one, its picture, no finer than it is shown."""
+def tip_of(tip: Tip, number: int, stamp: Callable[[str], Floats], side: int) -> tuple[int, Floats]:
+    """How a tip is drawn: a code and, for a rough one, its picture, no finer than it is shown: ``side`` texels across."""
     none: Floats = np.zeros((1, 1), np.float32)
     if tip.form == "hard" or (tip.form == "stamp" and not tip.stamp):
         return 0, none
     if tip.form == "soft":
         return 1, none
     picture = stamp(tip.stamp) if tip.form == "stamp" else _rough_tip(tip.form, number % 8)
-    side = max(2, round(tip.size * short))
     if side < picture.shape[0]:
         picture = resized(picture[..., None], side, side)[..., 0]
     return 2, picture
+
+
+def _shown(tip: Tip, short: int) -> int:
+    """Texels across at which a tip is shown; ``short``: of the canvas' shorter side."""
+    return max(2, round(tip.size * short))
+
+
+def spaced(stroke: PaintStroke, way: Doubles, pressure: Doubles, across: float, share: float) -> tuple[Doubles, Doubles]:
+    """How far along a line its dabs stand, (n,), and three numbers by chance for each, (n, 3).
+
+    Parameters
+    ----------
+    stroke : PaintStroke
+    way, pressure : float64 arrays (k,)
+        How far each of the line's points lies from the first, and the pressure there.
+    across : float
+        The tip's size at full pressure, in the unit of ``way``.
+    share : float
+        The same as a share of what is painted on.
+    """
+    tip = stroke.tip
+    # Very large dabs, or very many, would take minutes: they are spaced more widely.
+    most = min(MOST_DABS, max(64.0, MOST_AREA / share**2))
+    spacing = tip.spacing
+    if tip.form == "soft" and not tip.build_up and tip.scatter == 0 and spacing <= CLOSE:
+        spacing = min(spacing, EVEN)
+    gap = across * spacing
+    least = max(1e-6 * across / share, way[-1] / most, 0.02 * gap)
+    pressed = pressure if tip.presses in ("size", "both") else np.ones(len(pressure))
+    s: Doubles = _kernels.ways(way, np.ascontiguousarray(pressed), gap, least, MOST_DABS + 2)
+    # Three numbers a dab, in order: the first dabs stay when more come.
+    return s, np.random.default_rng(stroke.seed).random((len(s), 3))
 
 
 def dabs_of(stroke: PaintStroke, h: int, w: int) -> Floats:
@@ -113,18 +144,8 @@ def dabs_of(stroke: PaintStroke, h: int, w: int) -> Floats:
     at = np.array(points, np.float64) * [w, h, 1]
     steps = np.hypot(*np.diff(at[:, :2], axis=0).T) if len(at) > 1 else np.zeros(0)
     way = np.concatenate([[0.0], np.cumsum(steps)])
-    # Very large dabs, or very many, would take minutes: they are spaced more widely.
-    most = min(MOST_DABS, max(64.0, MOST_AREA / tip.size**2))
-    spacing = tip.spacing
-    if tip.form == "soft" and not tip.build_up and tip.scatter == 0 and spacing <= CLOSE:
-        spacing = min(spacing, EVEN)
-    gap, least = tip.size * spacing * short, max(1e-6, way[-1] / most, 0.02 * tip.size * spacing * short)
-    pressed = at[:, 2] if tip.presses in ("size", "both") else np.ones(len(at))
-    s = _kernels.ways(way, np.ascontiguousarray(pressed), gap, least, MOST_DABS + 2)
+    s, luck = spaced(stroke, way, at[:, 2], tip.size * short, tip.size)
     x, y, p = (np.interp(s, way, at[:, k]) for k in range(3))
-    rng = np.random.default_rng(stroke.seed)
-    # Three numbers a dab, in order: the first dabs stay when more come.
-    luck = rng.random((len(s), 3))
     size = tip.size * short / 2 * (p if tip.presses in ("size", "both") else 1)
     flow = tip.flow * (p if tip.presses in ("flow", "both") else 1)
     if tip.scatter > 0:
@@ -158,6 +179,15 @@ def box_of(dabs: Floats, h: int, w: int, *, wrap: bool = False) -> Box | None:
     return (top, low, left, right) if low > top and right > left else None
 
 
+class SurfaceCanvas(Protocol):
+    """The coverage of one stroke on the surface of a mesh, as it grows; ``values`` (height, width)."""
+
+    values: Floats
+
+    def lay(self, stroke: PaintStroke) -> Box | None:
+        """Lay what a stroke has got since the last time; the piece that it touches, None: none."""
+
+
 class Cover:
     """The coverage of one stroke on a whole canvas, as it grows.
 
@@ -179,7 +209,7 @@ class Cover:
         side = max(stroke.tip.size * min(h, w), 1.0)
         self.scale = max(1, min(math.ceil(FINE / side), math.isqrt(LARGEST // (h * w)), 32)) if rough else 1
         self._fine: Floats = np.zeros((h * self.scale, w * self.scale), np.float32)
-        self._form, self._tip = tip_of(stroke.tip, stroke.seed, stamp, min(h, w) * self.scale)
+        self._form, self._tip = tip_of(stroke.tip, stroke.seed, stamp, _shown(stroke.tip, min(h, w) * self.scale))
         self._wrap = (w * self.scale, h * self.scale) if stroke.wrap else (0, 0)
         self._builds = stroke.tip.build_up
 
@@ -239,7 +269,7 @@ def _dragged(
     """Soften, or smudge: what lies under the tip is blurred, or carried along from dab to dab; in place."""
     names = tuple(stroke.values) or tuple(painted)
     h, w = next(iter(painted.values())).weight.shape
-    form, tip = tip_of(stroke.tip, stroke.seed, stamp, min(h, w))
+    form, tip = tip_of(stroke.tip, stroke.seed, stamp, _shown(stroke.tip, min(h, w)))
     back = 2 if stroke.mirror else 1  # the two halves take turns
     for k, dab in enumerate(dabs):
         if stroke.does == "smudge" and k < back:
@@ -303,6 +333,7 @@ def painted(
     channels: tuple[str, ...],
     stamp: Callable[[str], Floats],
     region: Callable[[str], Floats],
+    surface: Callable[[], "SurfaceCanvas"],
 ) -> dict[str, Paint]:
     """Paint after more strokes.
 
@@ -315,6 +346,8 @@ def painted(
         Channels that can be painted; a clearing stroke that names none clears them all.
     stamp, region : callable
         A tip's picture by path; the coverage (height, width) of chosen triangles.
+    surface : callable
+        Gives a fresh coverage for a stroke on the surface of the mesh.
     """
     h, w = size
     out = {c: Paint(p.value.copy(), p.weight.copy()) for c, p in before.items()}
@@ -326,7 +359,15 @@ def painted(
         if s.does in ("soften", "smudge"):
             _dragged(out, s, dabs_of(s, h, w), stay, stamp)
             continue
-        if s.area:
+        if s.surface:
+            on = surface()
+            touched = on.lay(s)
+            if touched is None:
+                continue
+            top, low, left, right = box = touched
+            cover = on.values[top:low, left:right]
+            stay = stay if stay is None else stay[top:low, left:right]
+        elif s.area:
             cover, box = area_cover(s.points, h, w), (0, h, 0, w)
         else:
             dabs = dabs_of(s, h, w)

@@ -10,6 +10,16 @@ Point = tuple[float, float, float]
 """Across and down as shares of the canvas, and pressure from 0 to 1."""
 
 
+SurfacePoint = tuple[float, float, float, float, float, float, float]
+"""A place on a mesh and the direction that its surface faces there, in the mesh's own space, and pressure from 0 to 1."""
+
+
+def _there(points: tuple[SurfacePoint, ...]) -> tuple[SurfacePoint, ...]:
+    if not all(all(abs(v) <= 1e6 for v in p[:6]) and 0 <= p[6] <= 1 for p in points):
+        raise ValueError("a point of a stroke lies nowhere")
+    return points
+
+
 def _sane(points: tuple[Point, ...]) -> tuple[Point, ...]:
     if not all(abs(x) <= 64 and abs(y) <= 64 and 0 <= p <= 1 for x, y, p in points):
         raise ValueError("a point of a stroke lies nowhere")
@@ -70,3 +80,7 @@ class PaintStroke(OmitDefaultsModel):
     wrap: bool = Field(False, description="Goes on at the other side.")
     mirror: bool = Field(False, description="Painted on the other half as well.")
     faces: str = Field("", description="It stays on these triangles of the mesh.")
+    surface: Annotated[tuple[SurfacePoint, ...], AfterValidator(_there)] = Field(
+        (), description="Painted on the surface of the mesh: places there instead of points of the picture."
+    )
+    across: float = Field(0.0, ge=0, le=1e6, description="The tip's size on the surface, in units of the mesh.")

@@ -12,7 +12,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
-from mivex.core.layers.masks import LayerInputs
+from mivex.core.layers.masks import LayerInputs, stamp_from
 from mivex.core.layers.model import Geometry, Group, Layer
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
@@ -25,6 +25,7 @@ from mivex.core.stage.face_selection import region_mask
 from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.placement_geometry import with_uvs
 from mivex.core.stage.placements_model import MeshPlace
+from mivex.core.stage.surface_strokes import SurfaceCover
 
 BAKE_SIDE, PROXY_BAKE = 1024, 256
 """Largest side of a mask from a mesh: of a finished picture, and of a first look."""
@@ -102,7 +103,7 @@ def made_of(doc: Document, overlay: Overlay) -> tuple[object, ...]:
 
     def own(o: Overlay) -> tuple[object, ...]:
         mesh = mesh_place(o)
-        return o.layers, (mesh.path, mesh.second, o.material.mapping.uv_set) if mesh else None
+        return o.layers, (mesh.path, mesh.second, o.material.mapping) if mesh else None
 
     read = overlays_read(overlay)
     if not read:
@@ -216,6 +217,8 @@ def outside_of(
                 return node_of_other(what).key
             if kind == "mesh" and mesh is not None:
                 return hashed(evaluator.file_mark(mesh.path), str(uv_set), mesh.second.model_dump_json() if uv_set else "")
+            if kind == "surface" and mesh is not None:
+                return hashed(mark("mesh", ""), str(overlay.material.mapping.rows))
         return "missing"
 
     def overlay_surface(overlay_id: str) -> Surface:
@@ -275,6 +278,12 @@ def outside_of(
         )
         return found
 
+    def surface() -> SurfaceCover:
+        assert mesh is not None
+        loaded = with_uvs(mesh, evaluator.mesh(mesh.path).mesh)
+        rows = np.array(overlay.material.mapping.rows, np.float64)
+        return SurfaceCover(loaded, size, uv_set, rows, stamp_from(lambda p: evaluator.picture(p).values))
+
     def keep(key: str, make: Callable[[], object]) -> object:
         return evaluator.graph.value(Node(hashed("kept", key), make, size=_bytes), ask.stop)
 
@@ -284,6 +293,7 @@ def outside_of(
         overlay_surface,
         geometry if mesh else None,
         region if mesh else None,
+        surface if mesh else None,
         mark,
         keep,
         lambda p: evaluator.picture(p).linear,

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from mivex.core.base.types import Doubles
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.draw_calls import build_environment, frame_at, is_sliced, mesh_of
@@ -18,13 +19,59 @@ from mivex.core.stage.placements_model import MeshPlace
 
 
 @dataclass(frozen=True)
+class MeshSpot:
+    """A place on a mesh, in the mesh's own space.
+
+    Attributes
+    ----------
+    path : str
+        The mesh's file.
+    at, normal : (x, y, z)
+        The place, and the direction that the face under it shows.
+    metre, pixel : float
+        A metre of the stage, and a pixel of the picture at that distance, in units of the mesh.
+    """
+
+    path: str
+    at: tuple[float, float, float]
+    normal: tuple[float, float, float]
+    metre: float
+    pixel: float
+
+
+@dataclass(frozen=True)
 class SurfaceHit:
-    """Where a ray meets an overlay: place in its picture as shares, triangle of the mesh, and whether from the front."""
+    """Where a ray meets an overlay.
+
+    Attributes
+    ----------
+    u, v : float
+        Place in its picture, as shares.
+    face : int
+        Triangle of the mesh.
+    front : bool
+        It is met from the front.
+    spot : MeshSpot, optional
+        The place on the mesh of a file that carries it.
+    """
 
     u: float
     v: float
     face: int
     front: bool
+    spot: MeshSpot | None = None
+
+
+def _spot(place: MeshPlace, loaded: Mesh, face: int, weights: Doubles, view: View, far: float) -> MeshSpot:
+    mesh = placing.with_uvs(place, loaded)
+    a, b, c = mesh.position[mesh.index[face]]
+    at = weights @ np.stack([a, b, c])
+    n = np.cross(b - a, c - a)
+    n = n * (-1.0 if float(n @ mesh.normal[mesh.index[face]].sum(axis=0)) < 0 else 1.0)
+    n = n / max(float(np.linalg.norm(n)), 1e-30)
+    metre = max(float(np.ptp(mesh.position, axis=0).max()), 1e-9) / place.width
+    x, y, z, nx, ny, nz = (round(float(v), 7) for v in (*at, *n))
+    return MeshSpot(place.path, (x, y, z), (nx, ny, nz), metre, far / view.focal * metre)
 
 
 def touched_at(
@@ -61,7 +108,11 @@ def touched_at(
             u, v = x0 + u * (x1 - x0), y0 + v * (y1 - y0)
         a0, b0, c0 = mesh.position[mesh.index[face]]
         front = float(np.cross(b0 - a0, c0 - a0) @ ray) < 0
-        best = t, SurfaceHit(float(u), float(v), face, front)
+        spot = None
+        if isinstance(p, MeshPlace) and not is_sliced(p, texture):
+            far = float((origin + ray * t - view.eye) @ view.axes[2])
+            spot = _spot(p, world.meshes[p.path], face, w, view, max(far, 1e-6))
+        best = t, SurfaceHit(float(u), float(v), face, front, spot)
     return best[1] if best else None
 
 

@@ -56,6 +56,40 @@ class Spots:
     weights: Doubles
 
 
+_AS_IT_IS = np.eye(2, 3)
+
+
+def face_map(
+    mesh: Mesh,
+    size: tuple[int, int],
+    uv_set: int,
+    rows: Doubles = _AS_IT_IS,
+    weights: tuple[Doubles, Doubles] | None = None,
+) -> tuple[NDArray[np.int32], Doubles]:
+    """The triangle over each texel's centre, int32 (h, w), −1: none; and the triangles' corners in texels, (m, 3, 2).
+
+    Parameters
+    ----------
+    mesh : Mesh
+    size : (height, width)
+    uv_set : int
+    rows : float64 array (2, 3)
+        The map that lays the UVs into the picture.
+    weights : (second, third), optional
+        Filled with the weights of the triangle's second and third corner, (h, w).
+    """
+    h, w = size
+    face = np.full((h, w), -1, np.int32)
+    s, t = weights if weights is not None else (np.empty((h, w)), np.empty((h, w)))
+    # UVs beyond the picture read it as if it repeated: each triangle is brought back by whole pictures.
+    corners = (mesh.uv(uv_set) @ rows[:, :2].T + rows[:, 2])[mesh.index]
+    corners = (corners - np.floor(corners.mean(axis=1, keepdims=True))) * [w, h]
+    uv = np.ascontiguousarray(corners.reshape(-1, 2))
+    index = np.arange(len(uv), dtype=np.int64).reshape(-1, 3)
+    run_bands(h, lambda a, b: _kernels.faces_rows(uv, index, face, s, t, a, b))
+    return face, np.ascontiguousarray(corners)
+
+
 def spots_of(mesh: Mesh, size: tuple[int, int], uv_set: int = 0) -> Spots:
     """Lay a picture's texels onto a mesh.
 
@@ -73,14 +107,8 @@ def spots_of(mesh: Mesh, size: tuple[int, int], uv_set: int = 0) -> Spots:
     h, w = size
 
     def make() -> Spots:
-        face = np.full((h, w), -1, np.int32)
         s, t = np.zeros((h, w)), np.zeros((h, w))
-        # UVs beyond the picture read it as if it repeated: each triangle is brought back by whole pictures.
-        corners = mesh.uv(uv_set)[mesh.index]
-        corners = corners - np.floor(corners.mean(axis=1, keepdims=True))
-        uv = np.ascontiguousarray(corners.reshape(-1, 2) * [w, h])
-        index = np.arange(len(uv), dtype=np.int64).reshape(-1, 3)
-        run_bands(h, lambda a, b: _kernels.faces_rows(uv, index, face, s, t, a, b))
+        face, _ = face_map(mesh, size, uv_set, weights=(s, t))
         y, x = np.nonzero(face >= 0)
         if not len(y):
             raise MivexError("nothing of the mesh lies within the picture; its UVs are elsewhere.")
@@ -147,16 +175,20 @@ def _frames(normal: Doubles) -> tuple[Doubles, Doubles]:
     return (np.stack([1 + sign * x * x * a, sign * b, -sign * x], axis=1), np.stack([b, sign + y * y * a, -y], axis=1))
 
 
-def _ray_scene(mesh: Mesh) -> tuple[Any, Doubles, float]:
+def ray_scene(mesh: Mesh) -> tuple[Any, Doubles, float]:
     """What rays are cast into, about its middle and in units of its longest side; that middle and that side."""
-    from embreex.mesh_construction import TriangleMesh
-    from embreex.rtcore_scene import EmbreeScene
 
-    scene = EmbreeScene()
-    low, high = mesh.bounds
-    middle, extent = (low + high) / 2, max(float((high - low).max()), 1e-12)
-    TriangleMesh(scene, ((mesh.corners - middle) / extent).astype(np.float32))
-    return scene, middle, extent
+    def make() -> tuple[Any, Doubles, float]:
+        from embreex.mesh_construction import TriangleMesh
+        from embreex.rtcore_scene import EmbreeScene
+
+        scene = EmbreeScene()
+        low, high = mesh.bounds
+        middle, extent = (low + high) / 2, max(float((high - low).max()), 1e-12)
+        TriangleMesh(scene, ((mesh.corners - middle) / extent).astype(np.float32))
+        return scene, middle, extent
+
+    return memoized_on(mesh, "rays", make)
 
 
 def _cast(
@@ -170,7 +202,7 @@ def _cast(
     tell: Callable[[float], object],
 ) -> Doubles:
     """Mean over rays of what they meet: 1 where shut in (inward: where the other side is near), 0 where free."""
-    scene, middle, extent = memoized_on(mesh, "rays", lambda: _ray_scene(mesh))
+    scene, middle, extent = ray_scene(mesh)
     # Rays are cast about the middle, in units of the mesh: their single precision is of no use far from the origin.
     origin, normal, reach = (spots.position - middle) / extent, spots.normal, reach / extent
     about = _hemisphere(rays)

@@ -147,7 +147,7 @@ class StackTable(QWidget):
         for c, x, w in columns:
             on = self.holding == c or (self._over == f"head:{c}")
             p.setPen(QColor(theme.TEXT if on else theme.SOFT))
-            box, said = QRectF(x - 4, 0, w + 8, HEAD - 3), tr(SHORT[c])
+            box, said = QRectF(x - 2, 0, w + 4, HEAD - 3), tr(SHORT[c])
             for size in (10, 9, 8):  # a longer word is written smaller before it is cut
                 p.setFont(theme.figures_font(size, QFont.Weight.DemiBold if on else QFont.Weight.Normal))
                 if p.fontMetrics().horizontalAdvance(said) <= box.width():

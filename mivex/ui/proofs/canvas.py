@@ -12,6 +12,7 @@ from PySide6.QtWidgets import QWidget
 
 from mivex.core.base.languages import tr
 from mivex.ui import theme
+from mivex.ui.session.brush import Spot
 from mivex.ui.session.worker import Workers
 from mivex.ui.tools.base import ToolDispatcher
 
@@ -102,7 +103,7 @@ class PaintableCanvas(Canvas):
         The tools, in the order in which they are asked who takes a press.
     layer_painter
         Paints the chosen layer; None before the window has set it.
-    stroke_end : (float, float) or None
+    stroke_end : Spot or None
         Where the last stroke ended, as shares of the picture: a straight line begins there.
     choose_face : callable or None
         Takes the number of a face that was clicked; None while no faces are chosen.
@@ -113,7 +114,7 @@ class PaintableCanvas(Canvas):
     def __init__(self, name: str, workers: Workers) -> None:
         super().__init__(name, workers)
         self.layer_painter: Any = None
-        self.stroke_end: tuple[float, float] | None = None
+        self.stroke_end: Spot | None = None
         self.choose_face: Callable[[int], None] | None = None
 
     @property

@@ -20,6 +20,7 @@ from mivex.core.stage.face_selection import face_at
 from mivex.core.stage.mesh import Mesh
 from mivex.ui.proofs.flat_viewport import FlatViewport
 from mivex.ui.proofs.layer_painter import shares
+from mivex.ui.session.brush import Spot
 from mivex.ui.session.worker import Workers
 from mivex.ui.tools.base import ToolDispatcher
 from mivex.ui.tools.flat import Brush, Divider, PanPicture, StepHandles, TakeColour
@@ -98,7 +99,8 @@ class FlatCanvas(FlatViewport):
 
     def _rest(self) -> None:
         if self.texel_at(self.pointer) is not None:
-            self.rested.emit(*shares(self, self.pointer))
+            spot = shares(self, self.pointer)
+            self.rested.emit(spot.x, spot.y)
 
     def _flip(self) -> None:
         self.old_side = not self.old_side
@@ -124,13 +126,13 @@ class FlatCanvas(FlatViewport):
             self.aim_again()
         super().resizeEvent(event)
 
-    def on_canvas(self, at: QPointF) -> tuple[float, float] | None:
+    def on_canvas(self, at: QPointF) -> Spot | None:
         """A place as shares of the picture, outside it too; None where it is shown in another way."""
         return shares(self, at) if self.texture is not None and self.single else None
 
     leaps = False
 
-    def way(self, _before: QPointF, now: QPointF) -> list[tuple[float, float] | None]:
+    def way(self, _before: QPointF, now: QPointF) -> list[Spot | None]:
         """Places that a drag goes through; in the picture itself the last one is enough."""
         return [self.on_canvas(now)]
 
@@ -157,7 +159,7 @@ class FlatCanvas(FlatViewport):
     def face_under(self, at: QPointF) -> int:
         """The mesh's face under a place; −1: none."""
         spot = self.on_canvas(at)
-        return -1 if spot is None or self.mesh is None else face_at(self.mesh, *spot, self.uv_set)
+        return -1 if spot is None or self.mesh is None else face_at(self.mesh, spot.x, spot.y, self.uv_set)
 
     def texel_at(self, at: QPointF) -> tuple[int, int] | None:
         """The texel of level 0 under a place, or None outside."""

@@ -1,5 +1,6 @@
 """Carries a stroke from the pointer to the document: composed live in the background, an edit when it ends."""
 
+import math
 import time
 from collections.abc import Callable
 from typing import Any
@@ -11,7 +12,7 @@ from PySide6.QtGui import QImage
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message
 from mivex.core.layers.live import LivePaint
-from mivex.core.layers.strokes import PaintStroke, Point
+from mivex.core.layers.strokes import PaintStroke, Point, SurfacePoint
 from mivex.core.picture.texture import Texture
 from mivex.core.project import layer_edits
 from mivex.core.project.document import Document
@@ -19,12 +20,17 @@ from mivex.core.project.layering import EvaluationRequest, mesh_place
 from mivex.core.project.looking import live_paint, texel_explained
 from mivex.core.proof.flat import FlatView, paint
 from mivex.core.scene.picking import touched_at
+from mivex.core.stage.camera import View
 from mivex.core.stage.face_selection import face_at, faces_text, picked
+from mivex.ui.session.brush import Spot
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 
 SLOW, FAST = 0.15, 2.2
 """Speeds of the pointer, shares of the canvas a second, that stand for full and for the least pressure."""
+LEAP, LEAP_PIXELS = 0.1, 40.0
+"""A stroke that goes farther than this within a few pixels, as shares of the picture or in pixels of the stage at that
+distance, has crossed a seam, or the rim of what it is drawn on."""
 BETWEEN = 0.15
 """Seconds between edits while a stroke is drawn on the stage."""
 
@@ -46,6 +52,10 @@ class LayerPainter(QObject):
         self.on = False
         self.part = -1
         self.points: list[Point] = []
+        self.surface: list[SurfacePoint] = []
+        """The same on the mesh, where the stroke goes along its surface."""
+        self.across = 0.0
+        self.last: Spot | None = None
         self.done: list[PaintStroke] = []
         """Parts of the stroke that are finished: on a mesh it may leave one island and go on in another."""
         self.clearing = False
@@ -137,7 +147,7 @@ class LayerPainter(QObject):
         """Whether a layer, or a painted part of its mask, is chosen to be painted on."""
         return self.on and self._aim() is not None
 
-    def _pressure(self, x: float, y: float) -> float:
+    def _pressure(self, spot: Spot) -> float:
         now = time.monotonic()
         if self.pen is not None and now - self.pen[1] < 0.5:
             return self.pen[0]
@@ -145,20 +155,42 @@ class LayerPainter(QObject):
             self._last = now
             return 1.0 if self.session.brush.pressure == "full" else 0.7
         px, py, before = self.points[-1]
-        speed = float(np.hypot(x - px, y - py)) / max(now - self._last, 1e-3)
+        way = float(np.hypot(spot.x - px, spot.y - py))
+        if self.surface and spot.on is not None:
+            # In metres: UVs leap where islands end.
+            way = float(np.linalg.norm(np.subtract(spot.on.at, self.surface[-1][:3]))) / spot.on.metre
+        speed = way / max(now - self._last, 1e-3)
         self._last = now
         wanted = 1 - 0.7 * min(max((speed - SLOW) / (FAST - SLOW), 0), 1)
         return before + (wanted - before) * 0.35
 
-    def begin(self, x: float, y: float, *, clearing: bool = False) -> None:
-        """A stroke begins at a place, shares of the canvas."""
-        self.clearing, self.points, self.done, self._begun = clearing, [], [], False
+    def begin(self, spot: Spot, *, clearing: bool = False) -> None:
+        """A stroke begins at a place."""
+        self.clearing, self.points, self.surface, self.done, self._begun = clearing, [], [], [], False
+        b = self.session.brush
+        self.across = 0.0
+        if spot.on is not None and b.on_surface and b.does in ("paint", "clear"):
+            self.across = b.metres * spot.on.metre if b.measure == "metres" else b.pixels * spot.on.pixel
         self._seed = int(time.monotonic() * 1000) % (2**31)
         s = self.session
         self._target = (s.overlay_id, s.row_id, self.part) if s.overlay is not None else None
-        self._faces = self._stay(x, y)
+        self._faces = self._stay(spot.x, spot.y)
         self._committed = time.monotonic()
-        self.add(x, y)
+        self.add(spot)
+
+    def restart(self) -> None:
+        """Only the place where the stroke began is kept."""
+        self.points, self.surface = self.points[:1], self.surface[:1]
+
+    def apart(self, spot: Spot) -> bool:
+        """Whether a place lies so far from the last that the stroke has left what it was drawn on between the two."""
+        if not self.points:
+            return False
+        if self.across > 0:
+            return spot.on is None or bool(
+                np.linalg.norm(np.subtract(spot.on.at, self.surface[-1][:3])) > LEAP_PIXELS * spot.on.pixel
+            )
+        return math.hypot(spot.x - self.points[-1][0], spot.y - self.points[-1][1]) > LEAP
 
     def _stay(self, x: float, y: float) -> str:
         o = self.session.overlay
@@ -178,23 +210,39 @@ class LayerPainter(QObject):
     def stroke(self) -> PaintStroke:
         """The stroke so far."""
         part = self._target[2] if self._target else self.part
+        on = self.across > 0
         return self.session.brush.stroke(
-            tuple(self.points), self._seed, mask=part >= 0, clearing=self.clearing, faces=self._faces
+            () if on else tuple(self.points),
+            self._seed,
+            mask=part >= 0,
+            clearing=self.clearing,
+            faces=self._faces,
+            surface=tuple(self.surface) if on else (),
+            across=round(self.across, 7),
         )
 
-    def add(self, x: float, y: float) -> None:
-        """Add a place (shares of the canvas, pressure) to the stroke under the pointer."""
-        if self.points and abs(x - self.points[-1][0]) + abs(y - self.points[-1][1]) < 2e-4:
+    def add(self, spot: Spot) -> None:
+        """Add a place to the stroke under the pointer."""
+        x, y, on = spot
+        self.last = spot
+        if self.across > 0:
+            if on is None or (self.surface and np.abs(np.subtract(on.at, self.surface[-1][:3])).sum() < 0.02 * self.across):
+                return
+            pressure = round(self._pressure(spot), 3)
+            self.surface.append((*on.at, *on.normal, pressure))
+        elif self.points and abs(x - self.points[-1][0]) + abs(y - self.points[-1][1]) < 2e-4:
             return
-        self.points.append((round(x, 5), round(y, 5), round(self._pressure(x, y), 3)))
+        else:
+            pressure = round(self._pressure(spot), 3)
+        self.points.append((round(x, 5), round(y, 5), pressure))
 
-    def go_on(self, x: float, y: float) -> None:
-        """It goes on elsewhere in the picture: what has been drawn is one part, and another begins."""
+    def go_on(self, spot: Spot) -> None:
+        """It goes on elsewhere: what has been drawn is one part, and another begins."""
         if self.points and not self.session.brush.area:
             self.done.append(self.stroke())
-            self.points, self._seed, self._begun = [], self._seed + 1, False
-            self._faces = self._stay(x, y)
-        self.add(x, y)
+            self.points, self.surface, self._seed, self._begun = [], [], self._seed + 1, False
+            self._faces = self._stay(spot.x, spot.y)
+        self.add(spot)
 
     def draw(self, view: FlatView) -> None:
         """Have what was added composed and drawn as the flat proof shows it."""
@@ -234,8 +282,20 @@ class LayerPainter(QObject):
 
     def grow_tip(self, factor: float) -> None:
         """Make the tip larger or smaller."""
-        tip = self.session.brush.tip
-        self.session.set_brush(tip=tip.model_copy(update={"size": round(min(max(tip.size * factor, 0.001), 2.0), 4)}))
+        b = self.session.brush
+        on_mesh = {
+            "metres": round(min(max(b.metres * factor, 0.0005), 10.0), 4),
+            "pixels": round(min(max(b.pixels * factor, 0.5), 3000.0), 1),
+        }
+        size = round(min(max(b.tip.size * factor, 0.001), 2.0), 4)
+        self.session.set_brush(tip=b.tip.model_copy(update={"size": size}), **on_mesh)
+
+    def tip_on_screen(self, view: View) -> float:
+        """About how many pixels of the stage the tip is across: at the distance that the camera looks at."""
+        b, o = self.session.brush, self.session.overlay
+        if o is None or mesh_place(o) is None or not b.on_surface or b.does not in ("paint", "clear"):
+            return 14.0
+        return b.pixels if b.measure == "screen" else b.metres * view.focal / max(view.camera.distance, 1e-3)
 
     def commit_now(self) -> None:
         """While a stroke is drawn on the stage the document follows every now and then."""
@@ -260,17 +320,18 @@ class LayerPainter(QObject):
         """The stroke is done: it becomes an edit. A click with an area fills the island or the faces that it stays in."""
         if self.session.brush.area and 0 < len(self.points) <= 2 and self._faces:
             self.points = [(0.0, 0.0, 1.0), (1.0, 0.0, 1.0), (1.0, 1.0, 1.0), (0.0, 1.0, 1.0)]
+            self.surface, self.across = [], 0.0  # the whole picture, but for what it stays in
         if self.points and (not self.session.brush.area or len(self.points) > 2):
             self._commit()
         self.session.end_merge()
-        self.points, self.done = [], []
+        self.points, self.surface, self.done = [], [], []
         self._live = None
         self.prepare()
 
     # On the stage --------------------------------------------------------------------------------
 
-    def touch(self, view: Any, x: float, y: float) -> tuple[float, float, int] | None:
-        """Where the chosen overlay is met on the stage: shares of its canvas, and the face; None: nowhere."""
+    def touch(self, view: Any, x: float, y: float) -> tuple[Spot, int] | None:
+        """Where the chosen overlay is met on the stage, and the face there; None: nowhere."""
         o = self.session.overlay
         t = self.engine.get(o.id).texture if o is not None else None
         if o is None or t is None:
@@ -278,7 +339,9 @@ class LayerPainter(QObject):
         found = touched_at(self.session.doc, o, t, view, (x, y), self.engine.results.meshes())
         if found is None or (self.on and self.session.brush.front and not found.front):
             return None
-        return found.u, found.v, found.face
+        place = mesh_place(o)
+        same = place is not None and found.spot is not None and found.spot.path == place.path
+        return Spot(found.u, found.v, found.spot if same else None), found.face
 
 
 def _drawn(box: tuple[int, int, int, int], values: Any, size: tuple[int, int], view: FlatView) -> tuple[QImage, QRect]:
@@ -296,7 +359,7 @@ def _drawn(box: tuple[int, int, int, int], values: Any, size: tuple[int, int], v
     return QImage(out.data, w, h, w * 3, QImage.Format.Format_RGB888).copy(), QRect(x0, y0, w, h)
 
 
-def shares(canvas: Any, at: QPointF) -> tuple[float, float]:
+def shares(canvas: Any, at: QPointF) -> Spot:
     """A place on the flat proof as shares of the picture."""
     w, h = canvas.size_full
-    return (at.x() - canvas.view.left) / canvas.view.zoom / w, (at.y() - canvas.view.top) / canvas.view.zoom / h
+    return Spot((at.x() - canvas.view.left) / canvas.view.zoom / w, (at.y() - canvas.view.top) / canvas.view.zoom / h)

@@ -23,6 +23,7 @@ from mivex.core.stage.surroundings import World
 from mivex.ui import theme
 from mivex.ui.proofs.canvas import PaintableCanvas
 from mivex.ui.proofs.scale import draw_scale
+from mivex.ui.session.brush import Spot
 from mivex.ui.session.desk import PlaybackController
 from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
@@ -215,9 +216,10 @@ class StageCanvas(PaintableCanvas):
             paint_mark(p, self)
         if self.on_layer:
             p.setBrush(Qt.BrushStyle.NoBrush)
+            tip = max(self.layer_painter.tip_on_screen(self.view) / 2, 3.0)
             for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
                 p.setPen(QPen(QColor(colour), width))
-                p.drawEllipse(self._pointer, 7, 7)
+                p.drawEllipse(self._pointer, tip, tip)
             return
         corners = self._corners()
         if corners is None or (self.effects_marked and self.session.doc.effects):
@@ -259,14 +261,14 @@ class StageCanvas(PaintableCanvas):
         self.marked = None
         self.hand.press(event)
 
-    def on_canvas(self, at: QPointF) -> tuple[float, float] | None:
-        """Where the chosen overlay is met under a place, as shares of its canvas; None: nowhere."""
+    def on_canvas(self, at: QPointF) -> Spot | None:
+        """Where the chosen overlay is met under a place; None: nowhere."""
         found = self.layer_painter.touch(self.view, at.x(), at.y())
-        return None if found is None else found[:2]
+        return None if found is None else found[0]
 
     leaps = True
 
-    def way(self, before: QPointF, now: QPointF) -> list[tuple[float, float] | None]:
+    def way(self, before: QPointF, now: QPointF) -> list[Spot | None]:
         """Places that a drag goes through, every few pixels: between them the surface may bend, end, change its island."""
         steps = min(max(1, math.ceil(far(now, before) / 4)), 40)
         return [self.on_canvas(before + (now - before) * (i + 1) / steps) for i in range(steps)]
@@ -279,7 +281,7 @@ class StageCanvas(PaintableCanvas):
     def face_under(self, at: QPointF) -> int:
         """The mesh's face under a place; −1: none."""
         found = self.layer_painter.touch(self.view, at.x(), at.y())
-        return -1 if found is None else int(found[2])
+        return -1 if found is None else int(found[1])
 
     def mouseMoveEvent(self, event: QMouseEvent) -> None:
         self._pointer = event.position()
@@ -290,6 +292,10 @@ class StageCanvas(PaintableCanvas):
             self.pointed.emit(event.position().x(), event.position().y())
 
     def wheelEvent(self, event: QWheelEvent) -> None:
+        if self.on_layer and event.modifiers() & Qt.KeyboardModifier.ControlModifier:
+            self.layer_painter.grow_tip(1.15 ** (event.angleDelta().y() / 120))
+            self.update()
+            return
         self.look(zoom(self.camera, 1.12 ** (event.angleDelta().y() / 120)))
 
 

@@ -21,6 +21,7 @@ from mivex.ui.session.engine import Engine
 from mivex.ui.session.session import Session
 
 TIP = "Drag turns, Shift-drag pans, wheel comes near."
+PAINT_TIP = "Drag paints on it, beside it turns. Ctrl+wheel: size."
 
 
 class StageProof(QWidget):
@@ -109,6 +110,7 @@ class StageProof(QWidget):
 
     def refresh(self) -> None:
         """Show cameras and the selected placement."""
+        self._hint()
         names = [c.name for c in self.session.doc.cameras]
         if [self.cameras.itemText(i) for i in range(len(names))] != names or self.cameras.count() > len(names) + 1:
             self.cameras.clear()
@@ -144,7 +146,13 @@ class StageProof(QWidget):
         self.looks.setCurrentIndex(list(LOOKS).index(look))
         self.looks.setToolTip(tr(HINTS[look]))
         self.canvas.see_as(look)
-        self.tip.setText(tr(HINTS[look] if look != "colour" else TIP))
+        self._hint()
+
+    def _hint(self) -> None:
+        """What the mouse does here."""
+        look = self.canvas.seen_as
+        usual = PAINT_TIP if self.canvas.on_layer else TIP
+        self.tip.setText(tr(HINTS[look] if look != "colour" else usual))
 
     def next_look(self) -> None:
         """Go on to the next look."""

@@ -1,10 +1,11 @@
 """What is painted with: kept by the session, not by the document; strokes carry what they were painted with."""
 
 from dataclasses import dataclass, field
-from typing import Any
+from typing import Any, NamedTuple
 
 from mivex.core.layers.channels import COLOURED, TABLE
-from mivex.core.layers.strokes import PaintStroke, Point, Tip
+from mivex.core.layers.strokes import PaintStroke, Point, SurfacePoint, Tip
+from mivex.core.scene.picking import MeshSpot
 
 DOES = {"paint": "Paint a value", "clear": "Clear paint", "soften": "Soften", "smudge": "Draw out"}
 HINTS = {
@@ -13,7 +14,24 @@ HINTS = {
     "soften": "Softens what is painted on this layer.",
     "smudge": "Draws out what is painted on this layer, as with a finger.",
 }
+MEASURES = {"metres": "Metres", "screen": "Pixels on the screen"}
 STAYS = {"anywhere": "Anywhere", "island": "In the island where it begins", "region": "In the chosen faces"}
+
+
+class Spot(NamedTuple):
+    """A place that a stroke goes through.
+
+    Attributes
+    ----------
+    x, y : float
+        In the picture, as shares.
+    on : MeshSpot, optional
+        On the mesh that carries it.
+    """
+
+    x: float
+    y: float
+    on: MeshSpot | None = None
 
 
 @dataclass(frozen=True)
@@ -38,6 +56,10 @@ class Brush:
         On the stage, faces seen from behind are left alone.
     pressure : str
         ``pen``, ``speed`` (slower is harder) or ``full``; a pen counts where there is one, whatever stands here.
+    on_surface : bool
+        On the stage a mesh is painted along its surface, not in the picture of its UVs.
+    measure : str
+        One of `MEASURES`: what the tip's size is given in there, ``metres`` or ``pixels``.
     """
 
     does: str = "paint"
@@ -50,6 +72,10 @@ class Brush:
     stay: str = "anywhere"
     front: bool = True
     pressure: str = "speed"
+    on_surface: bool = True
+    measure: str = "metres"
+    metres: float = 0.08
+    pixels: float = 40.0
 
     def stroke(
         self,
@@ -59,8 +85,10 @@ class Brush:
         mask: bool,
         clearing: bool = False,
         faces: str = "",
+        surface: tuple[SurfacePoint, ...] = (),
+        across: float = 0.0,
     ) -> PaintStroke:
-        """The stroke of these points. ``mask``: into a mask, where there is one value only."""
+        """The stroke of these points, or of places on a mesh. ``mask``: into a mask, where there is one value only."""
         does = "clear" if clearing and self.does == "paint" else self.does
         values: dict[str, Any] = (
             {"mask": float(self.values.get("mask", 1.0))} if mask else {k: v for k, v in self.values.items() if k != "mask"}
@@ -78,4 +106,6 @@ class Brush:
             wrap=self.wrap,
             mirror=self.mirror,
             faces=faces,
+            surface=surface,
+            across=across,
         )

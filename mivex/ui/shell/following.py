@@ -46,6 +46,7 @@ class Following(FileActions):
         layers = self.controls.station == "layers"
         self.layer_painter.set_on(on and layers, self.controls.painted_part)
         self.flat.set_painting(on and not layers)
+        self.stage.refresh()
         self._follow_layers()
         self.flat.canvas.update()
         self.stage.canvas.update()

@@ -11,12 +11,13 @@ from mivex.core.layers.model import Layer
 from mivex.core.layers.strokes import Tip
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
+from mivex.core.project.layering import mesh_place
 from mivex.ui import theme
 from mivex.ui.fields.fields import ChoiceField, ColourField, Field, SwitchField
 from mivex.ui.fields.forms import field_for, shown_keys
 from mivex.ui.fields.labels import enable, label
 from mivex.ui.fields.number import NumberField
-from mivex.ui.session.brush import DOES, HINTS, STAYS
+from mivex.ui.session.brush import DOES, HINTS, MEASURES, STAYS
 from mivex.ui.stations.base import Page
 
 PRESSURES = {"speed": "By the speed", "full": "Always full"}
@@ -66,6 +67,8 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
         ("Front only", "On the stage, faces seen from behind are left alone.", "front"),
     ):
         _switch(c, name, hint, key)
+    if mesh_place(o) is not None:
+        _on_mesh(c)
     stay = ChoiceField("Stays", "Where on a mesh a stroke may go.", lambda: c.session.brush.stay, "anywhere", STAYS)
     stay.edited.connect(lambda v: c.session.set_brush(stay=v))
     c.add_field(stay)
@@ -82,8 +85,39 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
         _last(c, o, row)
 
 
+def _on_mesh(c: Page) -> None:
+    """Painting on the stage, on the mesh that carries the overlay: along its surface, and how large."""
+    s = c.session
+    _switch(
+        c,
+        "On the surface",
+        "On the stage a stroke goes along the mesh, over edges and seams; without, it is drawn in the picture of the UVs.",
+        "on_surface",
+    )
+    if not s.brush.on_surface:
+        return
+    measure = ChoiceField(
+        "Size in", "What the tip's size on the mesh is given in.", lambda: s.brush.measure, "metres", MEASURES
+    )
+    measure.edited.connect(lambda v: s.set_brush(measure=v))
+    c.add_field(measure)
+    key, low, high, usual = ("metres", 0.002, 1.0, 0.08) if s.brush.measure == "metres" else ("pixels", 2.0, 300.0, 40.0)
+    size = NumberField(
+        "Size on the mesh",
+        "Across, at full pressure.",
+        lambda: getattr(s.brush, key),
+        usual,
+        low=low,
+        high=high,
+        hard=(low / 4, high * 10),
+        unit="m" if key == "metres" else "px",
+    )
+    size.edited.connect(lambda v: s.set_brush(**{key: v}))
+    c.add_field(size)
+
+
 def _switch(c: Page, name: str, hint: str, key: str) -> None:
-    field = SwitchField(name, hint, lambda: getattr(c.session.brush, key), key == "front")
+    field = SwitchField(name, hint, lambda: getattr(c.session.brush, key), key in ("front", "on_surface"))
     field.edited.connect(lambda v: c.session.set_brush(**{key: v}))
     c.add_field(field)
 
@@ -185,7 +219,9 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
     def change(strokes: tuple[Any, ...]) -> tuple[Any, ...]:
         i = chosen() - 1
         old = strokes[i]
-        fresh = c.session.brush.stroke(old.points, old.seed, mask=False, faces=old.faces)
+        fresh = c.session.brush.stroke(
+            old.points, old.seed, mask=False, faces=old.faces, surface=old.surface, across=old.across
+        )
         return (*strokes[:i], fresh, *strokes[i + 1 :])
 
     def take() -> None:

@@ -1,18 +1,11 @@
 """The mouse on layers: painting in the flat proof and on the stage, and choosing faces of a mesh."""
 
-import math
 from typing import Any
 
 from PySide6.QtCore import QPointF, Qt
 
+from mivex.ui.session.brush import Spot
 from mivex.ui.tools.base import Drag, Mouse, Tool
-
-LEAP = 0.1
-"""On a mesh a stroke that goes farther than this, as shares of the picture, within a few pixels has crossed a seam."""
-
-
-def _far(a: tuple[float, float], b: tuple[float, float, float]) -> float:
-    return math.hypot(a[0] - b[0], a[1] - b[1])
 
 
 class LayerBrush(Tool):
@@ -24,7 +17,7 @@ class LayerBrush(Tool):
             return None
         at = canvas.on_canvas(press.at)
         if at is not None and press.holds(Qt.KeyboardModifier.AltModifier):
-            painter.take(*at)
+            painter.take(at.x, at.y)
             return self._nothing()
         return None if at is None else self._drag(canvas, painter, press, at)
 
@@ -34,31 +27,32 @@ class LayerBrush(Tool):
             yield
 
     @staticmethod
-    def _drag(canvas: Any, painter: Any, press: Mouse, at: tuple[float, float]) -> Drag:
+    def _drag(canvas: Any, painter: Any, press: Mouse, at: Spot) -> Drag:
         straight = press.holds(Qt.KeyboardModifier.ShiftModifier) and canvas.stroke_end is not None
-        painter.begin(*(canvas.stroke_end if straight else at), clearing=press.button == Qt.MouseButton.RightButton)
+        painter.begin(canvas.stroke_end if straight else at, clearing=press.button == Qt.MouseButton.RightButton)
         if straight:
-            painter.add(*at)
+            painter.add(at)
         canvas.stroke_grows()
         last, off = press.at, False
         try:
             while True:
                 now = yield
                 if now.holds(Qt.KeyboardModifier.ShiftModifier) and painter.points:
-                    painter.points = painter.points[:1]  # a straight line from where it began
+                    painter.restart()  # a straight line from where it began
+                    last = press.at if painter.across > 0 else last
                 for spot in canvas.way(last, now.at):
                     if spot is None:
                         off = True
-                    elif off or (canvas.leaps and painter.points and _far(spot, painter.points[-1]) > LEAP):
-                        painter.go_on(*spot)
+                    elif off or (canvas.leaps and painter.apart(spot)):
+                        painter.go_on(spot)
                         off = False
                     else:
-                        painter.add(*spot)
+                        painter.add(spot)
                 last = now.at
                 canvas.stroke_grows()
         finally:
             if painter.points:
-                canvas.stroke_end = painter.points[-1][:2]
+                canvas.stroke_end = painter.last
             painter.end()
 
 

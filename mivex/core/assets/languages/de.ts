@@ -2572,6 +2572,10 @@
    <translation>ein Strich bleibt auf Flächen eines Netzes, und das Overlay sitzt auf keinem.</translation>
   </message>
   <message>
+   <source>a stroke was painted on the surface of a mesh, and the overlay sits on none.</source>
+   <translation>ein Strich wurde auf die Oberfläche eines Netzes gemalt, und das Overlay sitzt auf keinem.</translation>
+  </message>
+  <message>
    <source>“{name}” makes nothing of that channel.</source>
    <translation>„{name}“ macht aus diesem Kanal nichts.</translation>
   </message>
@@ -3926,6 +3930,14 @@
   <message>
    <source>It stays on these triangles of the mesh.</source>
    <translation>Es bleibt auf diesen Dreiecken des Netzes.</translation>
+  </message>
+  <message>
+   <source>Painted on the surface of the mesh: places there instead of points of the picture.</source>
+   <translation>Auf die Oberfläche des Netzes gemalt: Orte dort statt Punkten des Bildes.</translation>
+  </message>
+  <message>
+   <source>The tip's size on the surface, in units of the mesh.</source>
+   <translation>Größe der Spitze auf der Oberfläche, in Einheiten des Netzes.</translation>
   </message>
   <message>
    <source>Hard</source>
@@ -8996,6 +9008,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Ziehen dreht, Umschalt+Ziehen schiebt, Rad holt näher.</translation>
   </message>
   <message>
+   <source>Drag paints on it, beside it turns. Ctrl+wheel: size.</source>
+   <translation>Ziehen malt darauf, daneben dreht es. Strg+Rad: Größe.</translation>
+  </message>
+  <message>
    <source>Keep this view as a camera</source>
    <translation>Diese Sicht als Kamera behalten</translation>
   </message>
@@ -9118,6 +9134,14 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Draws out what is painted on this layer, as with a finger.</source>
    <translation>Zieht aus, was auf diese Ebene gemalt ist, wie mit dem Finger.</translation>
+  </message>
+  <message>
+   <source>Metres</source>
+   <translation>Metern</translation>
+  </message>
+  <message>
+   <source>Pixels on the screen</source>
+   <translation>Pixeln auf dem Schirm</translation>
   </message>
   <message>
    <source>Anywhere</source>
@@ -12010,6 +12034,30 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>What stands for pressure when no pen is used.</source>
    <translation>Was für Druck steht, wenn kein Stift benutzt wird.</translation>
+  </message>
+  <message>
+   <source>On the surface</source>
+   <translation>Auf der Oberfläche</translation>
+  </message>
+  <message>
+   <source>On the stage a stroke goes along the mesh, over edges and seams; without, it is drawn in the picture of the UVs.</source>
+   <translation>Auf der Bühne folgt ein Strich dem Netz, über Kanten und Nähte; sonst wird er im Bild der UVs gezogen.</translation>
+  </message>
+  <message>
+   <source>Size in</source>
+   <translation>Größe in</translation>
+  </message>
+  <message>
+   <source>What the tip's size on the mesh is given in.</source>
+   <translation>Worin die Größe der Spitze auf dem Netz angegeben ist.</translation>
+  </message>
+  <message>
+   <source>Size on the mesh</source>
+   <translation>Größe am Netz</translation>
+  </message>
+  <message>
+   <source>Across, at full pressure.</source>
+   <translation>Durchmesser bei vollem Druck.</translation>
   </message>
   <message>
    <source>Adds light</source>
