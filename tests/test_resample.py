@@ -7,7 +7,7 @@ import numpy as np
 import pytest
 from test_project import mivex_run
 
-from mivex.core.layers.masks import colour_laid, laid
+from mivex.core.layers.laying import colour_laid, laid
 from mivex.core.layers.model import ChannelSource, Layer, Stack, UvTransform
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture

@@ -29,6 +29,7 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import absolute, paths_of
 from mivex.core.project.layering import EvaluationRequest
+from mivex.core.project.looking import planes_below
 from mivex.core.scene.draw_calls import build_environment, lasting_mesh, meshes_read
 from mivex.core.scene.material_binding import file_key, picture_files_read, read_by
 from mivex.core.stage.mesh import Mesh
@@ -79,17 +80,11 @@ def bench_of(doc: Document, evaluator: Evaluator, stop: Callable[[], bool] = lam
     def mask_of(o: Overlay, number: int) -> Floats:
         rows = [r for r in o.layers.walk()]
         if number > len(rows):
-            raise MivexError(
-                Message(
-                    "“{name}” has {count} layers; its delivery asks for the mask of layer {number}.",
-                    name=o.name,
-                    count=len(rows),
-                    number=number,
-                )
-            )
+            return np.zeros((1, 1), np.float32)  # overlays of one recipe have layers in different numbers
         ask = EvaluationRequest(stop, doc=doc)
         start = evaluator.start_of(o)
-        found = Values(o.layers, evaluator.outside(o, ask)).mask(rows[number - 1])
+        row = rows[number - 1]
+        found = Values(o.layers, evaluator.outside(o, ask)).mask(row, planes_below(evaluator, o, ask, row.id).get)
         return np.clip(np.broadcast_to(found, (start.height, start.width)), 0, 1)
 
     def height_of(o: Overlay) -> Floats | None:

@@ -118,7 +118,8 @@ class Surfaces:
             found = self._height_of(o)
             return _number(0.5) if found is None else Plane(found)
         if name == "mask":
-            return Plane(self._mask_of(o, feed.layer))
+            found = self._mask_of(o, feed.layer)
+            return Plane(found, found.size > 1)
         which = "xyz" if name.startswith("normal") else ["red", "green", "blue"]
         k = list(which).index(name.split("_")[1])
         if name.startswith("normal"):

@@ -151,8 +151,9 @@ def _steps(values: Floats) -> None:
 
 def _layers(values: Floats) -> None:
     from mivex.core.layers.builds import all_builds, instance
-    from mivex.core.layers.model import ChannelSource, Layer, Stack, base_for
+    from mivex.core.layers.model import ChannelSource, Layer, Shaping, Stack, base_for
     from mivex.core.layers.patterns import PATTERNS
+    from mivex.core.layers.shaping import shaped
     from mivex.core.layers.strokes import PaintStroke, Tip
     from mivex.core.project.document import Document, Overlay, Source
     from mivex.core.project.evaluate import Evaluator
@@ -176,6 +177,7 @@ def _layers(values: Floats) -> None:
     live = live_paint(evaluator, o, Document(overlays=(o,)), "p")
     live.begin()
     live.grow(strokes[0])
+    shaped(np.ones((8, 8), np.float32), Shaping(grow=0.3, distance=0.2), None, (8, 8))
     square = quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0.0]]))
     geometry_mask(square, Probe("facing"), (8, 8))
     places = tuple((x, y, 0.0, 0.0, 0.0, 1.0, 1.0) for x, y in ((0.3, 0.3), (0.7, 0.3), (0.5, 0.7)))

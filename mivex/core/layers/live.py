@@ -8,8 +8,8 @@ import numpy as np
 from mivex.core.base.errors import MivexError
 from mivex.core.base.types import Floats
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
-from mivex.core.layers.masks import Values, stamp_from
-from mivex.core.layers.model import ChannelSource, Group, Layer, MaskPart, Row, UvTransform
+from mivex.core.layers.masks import Below, Values, nothing_below, stamp_from
+from mivex.core.layers.model import ChannelSource, Group, Layer, MaskPart, Row, Shaping, UvTransform
 from mivex.core.layers.painting import Box, Cover, Paint, Painted, SurfaceCanvas, apply_cover, blank, box_of, dabs_of
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.layers.strokes import PaintStroke
@@ -29,7 +29,7 @@ class _Pieces(Values):
         super().__init__(whole.values.stack, whole.values.outside)
         self.whole, self.box, self.live = whole, box, paint
 
-    def mask(self, row: Row, heights: Floats | None = None) -> Floats:
+    def mask(self, row: Row, below: Below = nothing_below) -> Floats:
         if row.id == self.whole.row_id and self.whole.part >= 0:
             out: Floats = EVERYWHERE
             for i, (part, shaped) in enumerate(self.whole.parts):
@@ -58,11 +58,11 @@ class _Whole(Values):
         super().__init__(live.values.stack, live.values.outside)
         self.live, self.painted = live, paint
 
-    def _part(self, row: Row, part: MaskPart, heights: Floats | None) -> Floats:
+    def _part(self, row: Row, part: MaskPart, below: Below) -> Floats:
         if row.id == self.live.row_id and part is self.live.painted_part:
             p = self.painted["mask"]
             return np.asarray(p.value[..., 0] + np.float32(part.value) * (1 - p.weight), np.float32)
-        return super()._part(row, part, heights)
+        return super()._part(row, part, below)
 
     def cell(self, layer: Layer, channel: str, cell: ChannelSource) -> tuple[Floats, Floats]:
         if layer.id == self.live.row_id and self.live.part < 0 and cell.source == "painted" and channel in self.painted:
@@ -70,6 +70,11 @@ class _Whole(Values):
             value = p.straight() if p.value.shape[2] == 3 else p.straight()[..., 0]
             return self._level(value, cell, p.value.shape[2] == 3), p.weight
         return super().cell(layer, channel, cell)
+
+
+def _moved(part: MaskPart) -> bool:
+    """Whether what is painted shows elsewhere than under the pointer."""
+    return part.laid != UvTransform() or part.shape != Shaping()
 
 
 def _reads(rows: tuple[Row, ...], painted: str, flat: bool) -> bool:
@@ -81,6 +86,8 @@ def _reads(rows: tuple[Row, ...], painted: str, flat: bool) -> bool:
             if part.source == "layer" and part.layer == painted:
                 return True
             if part.source == "geometry" and flat and (k > 0 or r.id != painted):
+                return True
+            if part.source == "below" and (k > 0 or r.id != painted):
                 return True
         if isinstance(r, Group) and _reads(r.rows, painted, flat):
             return True
@@ -113,14 +120,13 @@ class LivePaint:
         self.masks: dict[str, Floats] = {}
         self.cells: dict[tuple[str, str], tuple[Floats, Floats]] = {}
         self.painted_part = row.mask.parts[part] if part >= 0 else None
-        if self.painted_part is not None and self.painted_part.laid != UvTransform():
-            raise MivexError("what is painted is laid elsewhere; it shows when the stroke ends.")
+        if self.painted_part is not None and _moved(self.painted_part):
+            raise MivexError("what is painted is laid elsewhere, or shaped; it shows when the stroke ends.")
         self.parts = [(p, self._shaped(row, p)) for p in row.mask.parts if p.on] if part >= 0 else []
-        height = below.get("height")
         todo = list(rows)
         while todo:
             r = todo.pop()
-            self.masks[r.id] = values.mask(r, height)
+            self.masks[r.id] = values.mask(r, below.get)
             if isinstance(r, Group):
                 todo += r.rows
                 continue
@@ -140,7 +146,7 @@ class LivePaint:
     def _shaped(self, row: Row, part: object) -> Floats:
         assert isinstance(part, MaskPart)
         try:
-            return self.values.shaped(row, part, self.below.get("height"))
+            return self.values.shaped(row, part, self.below.get)
         except MivexError:
             return EVERYWHERE
 

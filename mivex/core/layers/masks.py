@@ -5,27 +5,46 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 
 import numpy as np
-from numpy.typing import NDArray
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.channels import COLOURED, TABLE
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
-from mivex.core.layers.model import ChannelSource, Geometry, Layer, MaskPart, PictureChannel, Row, Stack, UvTransform
+from mivex.core.layers.laying import colour_laid, laid
+from mivex.core.layers.model import (
+    ChannelSource,
+    Geometry,
+    Layer,
+    MaskPart,
+    PictureChannel,
+    Row,
+    Shaping,
+    Stack,
+    UvTransform,
+)
 from mivex.core.layers.painting import Paint, SurfaceCanvas, painted
 from mivex.core.layers.patterns import PATTERNS, AnyPattern
+from mivex.core.layers.shaping import shaped
 from mivex.core.layers.strokes import PaintStroke
 from mivex.core.pixels.colour import LUMINANCE, to_linear
-from mivex.core.pixels.mips import MipChain
 from mivex.core.prepare.base import Surface
-from mivex.core.prepare.resample import associated, laid_from, picture_chain, plain_laid, resized, straight
+from mivex.core.prepare.resample import resized
 
 _PLAIN = UvTransform()
 DRAWN = 256
 """Texels of a pattern's shorter side below which it is drawn finer and averaged."""
 LARGEST_DRAWN = 1 << 22
 """Texels that such a finer drawing has at most."""
+Below = Callable[[str], Floats]
+"""Gives a channel of what lies below a row, (h, w[, 3]) or of one texel."""
+
+
+def nothing_below(_channel: str) -> Floats:
+    """Of a mask that is read by itself: nothing."""
+    return np.zeros((1, 1), np.float32)
+
+
 CHUNK = 8
 """Strokes that are rendered in one go and kept."""
 
@@ -63,71 +82,6 @@ class LayerInputs:
     keep: Callable[[str, Callable[[], object]], object] = lambda _key, make: make()
     linear: Callable[[str], bool] = lambda _path: False
     notes: list[str] = field(default_factory=list)
-
-
-def _rows(how: UvTransform, size: tuple[int, int]) -> NDArray[np.float64]:
-    """The map from shares of the canvas to shares of the picture, (2, 3): tiled, turned about the middle, moved."""
-    h, w = size
-    c, s = math.cos(math.radians(how.turn)), math.sin(math.radians(how.turn))
-    # Turned as it is seen, whatever the canvas's shape.
-    k = w / h
-    turn = np.array([[how.across * c, how.across * s / k], [-how.down * s * k, how.down * c]])
-    return np.concatenate([turn, (turn @ [-0.5 - how.right, -0.5 - how.low] + 0.5)[:, None]], axis=1)
-
-
-def laid(values: Floats, how: UvTransform, size: tuple[int, int]) -> Floats:
-    """Values that stand for themselves, laid over a canvas: tiled, turned about the middle, moved; they repeat.
-
-    Parameters
-    ----------
-    values : float32 array (h, w) or (h, w, c)
-    how : UvTransform
-    size : (height, width)
-    """
-    h, w = size
-    if how != _PLAIN:
-        return plain_laid(values, _rows(how, size), size)
-    if values.shape[:2] == (h, w):
-        return values
-    made = resized(values if values.ndim == 3 else values[..., None], w, h)
-    return made if values.ndim == 3 else made[..., 0]
-
-
-def colour_laid(
-    values: Floats,
-    how: UvTransform,
-    size: tuple[int, int],
-    *,
-    data: bool = False,
-    linear: bool = False,
-    keep: Callable[[Callable[[], object]], object] = lambda make: make(),
-) -> tuple[Floats, Floats]:
-    """A picture laid over a canvas: its colour in linear light (h, w, 3), data as they are, and its alpha (h, w).
-
-    Parameters
-    ----------
-    values : float32 array (h, w, 4)
-        Straight, display values for colour.
-    how : UvTransform
-    size : (height, width)
-    data, linear : bool
-        It is no colour; its colour is in linear light already.
-    keep : callable
-        Makes its mip levels, or gives those that were made before.
-    """
-    h, w = size
-    same = values.shape[:2] == (h, w)
-    if how == _PLAIN and (same or data):
-        v = values if same else resized(values, w, h)
-        rgb = np.ascontiguousarray(v[..., :3])
-        return rgb if data or linear else to_linear(rgb), np.ascontiguousarray(v[..., 3])
-    if how == _PLAIN:
-        sums = associated(values, linear=linear)
-        return straight(resized(sums, w, h))
-    chain = keep(lambda: picture_chain(values, data=data, linear=linear))
-    assert isinstance(chain, MipChain)
-    found = laid_from(chain, _rows(how, size), size)
-    return (np.ascontiguousarray(found[..., :3]), np.ascontiguousarray(found[..., 3])) if data else straight(found)
 
 
 def pattern_laid(
@@ -196,15 +150,15 @@ class Values:
         if sentence not in self.outside.notes:
             self.outside.notes.append(sentence)
 
-    def mask(self, row: Row, heights: Floats | None = None) -> Floats:
-        """The mask of a row, (h, w) or (1, 1); ``heights`` below it serve flat overlays for geometry."""
+    def mask(self, row: Row, below: Below = nothing_below) -> Floats:
+        """The mask of a row, (h, w) or (1, 1); ``below`` gives a channel of what lies below it."""
         out: Floats = EVERYWHERE
         first = True
         for part in row.mask.parts:
             if not part.on:
                 continue
             try:
-                m = self.shaped(row, part, heights)
+                m = self.shaped(row, part, below)
             except MivexError as e:
                 self.note(Message("Layer “{name}”: {e}", name=row.name, e=term(e)))
                 continue
@@ -212,14 +166,30 @@ class Values:
             first = False
         return np.ascontiguousarray(out, np.float32)
 
-    def shaped(self, row: Row, part: MaskPart, heights: Floats | None) -> Floats:
+    def shaped(self, row: Row, part: MaskPart, below: Below) -> Floats:
         """One part of a mask as it joins the others: laid, inverted, levelled, pressed; raises MivexError."""
-        m = self._part(row, part, heights)
-        if part.source not in ("pattern", "picture") and part.laid != _PLAIN and m.shape == self.outside.size:
+        m = self._part(row, part, below)
+        if part.source not in ("pattern", "picture", "overlay") and part.laid != _PLAIN and m.shape == self.outside.size:
             m = laid(m, part.laid, self.outside.size)
+        if part.shape != Shaping():
+            m = shaped(np.ascontiguousarray(m, np.float32), part.shape, self._warp(part), self.outside.size)
         return pressed(levelled(1 - m if part.invert else m, part.levels), part.contrast, part.balance)
 
-    def _part(self, row: Row, part: MaskPart, heights: Floats | None) -> Floats:
+    def _warp(self, part: MaskPart) -> Floats | None:
+        """What a part is warped by."""
+        if part.shape.warp <= 0:
+            return None
+        by = part.warp_by if part.warp_by is not None else PATTERNS["noise"].params()
+        return pattern_laid(by, _PLAIN, self.outside.size, self.outside.keep)
+
+    def _below(self, part: MaskPart, below: Below) -> Floats:
+        """A channel of the result below, as a mask: brightness of colours, heights as far as they rise."""
+        if part.of == "mask":
+            raise MivexError("it is not chosen which channel below its mask reads.")
+        value = below(part.of)
+        return np.asarray(np.clip(value @ LUMINANCE if value.ndim == 3 else value, 0, 1), np.float32)
+
+    def _part(self, row: Row, part: MaskPart, below: Below) -> Floats:
         o = self.outside
         if part.source == "flat":
             return np.full((1, 1), part.value, np.float32)
@@ -241,7 +211,13 @@ class Values:
                 return o.geometry(part.geometry)
             from mivex.core.layers.heights import geometry_of_heights
 
-            return geometry_of_heights(part.geometry, np.zeros((1, 1), np.float32) if heights is None else heights, o.size)
+            return geometry_of_heights(part.geometry, below("height"), o.size)
+        if part.source == "below":
+            return self._below(part, below)
+        if part.source == "overlay":
+            if not part.overlay:
+                raise MivexError("no overlay is chosen for its mask.")
+            return laid(channel_of(o.overlay(part.overlay).values, part.channel), part.laid, o.size)
         return self._other(row, part)
 
     def _other(self, row: Row, part: MaskPart) -> Floats:

@@ -159,18 +159,41 @@ class Geometry(OmitDefaultsModel):
     )
 
 
+class Shaping(OmitDefaultsModel):
+    """What is done to a part of a mask once it is there, in this order."""
+
+    WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {}
+
+    warp: float = setting(
+        0.0, "Warp", "How far it is pulled about, as a share of the shorter side.", ge=0, le=0.5, drag=(0, 0.1)
+    )
+    grow: float = setting(
+        0.0, "Grow", "Its outline moves outwards; below zero, inwards.", ge=-0.1, le=0.1, drag=(-0.03, 0.03)
+    )
+    distance: float = setting(
+        0.0,
+        "Distance",
+        "It becomes how far inside or outside its outline a place lies; half at the outline, all and nothing this far off.",
+        ge=0,
+        le=1,
+        drag=(0, 0.2),
+    )
+    blur: float = setting(0.0, "Blur", "Softens it, as a share of the shorter side.", ge=0, le=0.5, drag=(0, 0.05))
+    goes_round: bool = setting(True, "Goes round", "One side is softened into the other: for pictures that repeat.")
+
+
 class MaskPart(OmitDefaultsModel):
     """One part of a mask: where something is, and how it joins the parts before it; the first one begins."""
 
     WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {
         "value": ("source", ("flat", "painted")),
         "path": ("source", ("picture",)),
-        "channel": ("source", ("picture",)),
-        "of": ("source", ("layer",)),
+        "channel": ("source", ("picture", "overlay")),
+        "of": ("source", ("layer", "below")),
     }
 
     on: bool = True
-    source: Literal["flat", "pattern", "picture", "painted", "geometry", "region", "layer"] = setting(
+    source: Literal["flat", "pattern", "picture", "painted", "geometry", "region", "layer", "below", "overlay"] = setting(
         "flat",
         "Part",
         "What this part of the mask is.",
@@ -182,6 +205,8 @@ class MaskPart(OmitDefaultsModel):
             "geometry": "Found on the mesh",
             "region": "Chosen faces",
             "layer": "Another layer",
+            "below": "The result below",
+            "overlay": "Another overlay",
         },
     )
     join: MaskJoin = setting("multiply", "Joins", "How it meets the parts before it.", choices=MASK_JOINS)
@@ -196,7 +221,10 @@ class MaskPart(OmitDefaultsModel):
     of: Literal["mask"] | LayerChannel = setting(
         "mask", "Read", "Its mask, or what it makes of a channel.", choices={"mask": "Its mask", **CHANNELS}
     )
+    overlay: str = Field("", description="Id of the overlay that it reads.")
     laid: UvTransform = Field(default_factory=UvTransform)
+    shape: Shaping = Field(default_factory=Shaping)
+    warp_by: AnyPattern | None = Field(None, description="The pattern that it is warped by; none: layered noise.")
     invert: bool = setting(False, "Inverted", "Where it was not.")
     levels: Range = Field(default_factory=Range)
     contrast: float = setting(0.0, "Contrast", "Towards all or nothing.", ge=0, le=1)

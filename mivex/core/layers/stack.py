@@ -15,7 +15,8 @@ from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.channels import CHANNELS, COLOURED, MADE, TABLE
 from mivex.core.layers.joining import join, join_light, levelled
-from mivex.core.layers.masks import LayerInputs, Values, colour_laid, laid, pattern_laid
+from mivex.core.layers.laying import colour_laid, laid
+from mivex.core.layers.masks import LayerInputs, Values, pattern_laid
 from mivex.core.layers.model import Base, Group, Layer, Stack, UvTransform, walk
 from mivex.core.layers.patterns.fields import Wear, draw_wear
 from mivex.core.pixels.colour import to_linear
@@ -80,7 +81,7 @@ def applied(planes: Planes, row: Layer | Group, values: Values) -> Planes:
         return planes
     if isinstance(row, Group):
         return _group(planes, row, values)
-    weight = values.mask(row, planes.get("height"))
+    weight = values.mask(row, planes.get)
     if row.laid_over:
         return _laid_over(planes, row, weight, values)
     found: dict[str, tuple[Floats, Floats, float]] = {}
@@ -131,7 +132,7 @@ def _group(planes: Planes, group: Group, values: Values) -> Planes:
     plain = not group.mask.parts and group.strength == 1
     if plain:
         return planes.put(**touched)
-    weight = values.mask(group, planes.get("height"))
+    weight = values.mask(group, planes.get)
     made = {}
     if "colour" in touched and "opacity" in touched:
         each = weight, group.strength
@@ -253,7 +254,12 @@ def row_key(row: Layer | Group, outside: LayerInputs) -> str:
                     parts.append(outside.mark("overlay", c.overlay))
             parts += [outside.mark("picture", s.tip.stamp) for s in r.strokes if s.tip.form == "stamp" and s.tip.stamp]
             parts += [outside.mark("mesh", "") for s in r.strokes if s.faces][:1]
+            parts += [outside.mark("surface", "") for s in r.strokes if s.surface][:1]
         for p in r.mask.parts:
+            parts += [outside.mark("mesh", "") for s in p.strokes if s.faces][:1]
+            parts += [outside.mark("surface", "") for s in p.strokes if s.surface][:1]
+            if p.source == "overlay" and p.overlay:
+                parts.append(outside.mark("overlay", p.overlay))
             if p.source == "picture" and p.path:
                 parts.append(outside.mark("picture", p.path))
             if p.source in ("geometry", "region"):

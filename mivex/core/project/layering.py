@@ -12,8 +12,9 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.graph import Graph, Node, hashed
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
+from mivex.core.layers.laying import laid
 from mivex.core.layers.masks import LayerInputs, stamp_from
-from mivex.core.layers.model import Geometry, Group, Layer
+from mivex.core.layers.model import Geometry, Group, Layer, UvTransform
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, quantise
@@ -88,6 +89,7 @@ def overlays_read(overlay: Overlay) -> list[str]:
     """Ids of the overlays whose results an overlay's layers read."""
     rows: list[str] = []
     for r in overlay.layers.walk():
+        rows += [p.overlay for p in r.mask.parts if p.source == "overlay" and p.overlay]
         if isinstance(r, Layer):
             rows += [r.laid_over] if r.laid_over else []
             rows += [c.overlay for c in r.cells.values() if c.source == "overlay" and c.overlay]
@@ -264,9 +266,6 @@ def outside_of(
             return made
 
         baked = evaluator.graph.value(Node(key, make, size=lambda a: int(a.nbytes)), ask.stop)
-        from mivex.core.layers.masks import laid
-        from mivex.core.layers.model import UvTransform
-
         return laid(baked, UvTransform(), size)
 
     def region(faces: str) -> Floats:

@@ -58,9 +58,9 @@ def view_texture(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest,
         row = overlay.layers.row(which)
         if row is None:
             raise MivexError("The layer is gone.")
-        below = _below(evaluator, overlay, ask, which)
+        below = planes_below(evaluator, overlay, ask, which)
         m = np.broadcast_to(
-            Values(overlay.layers, evaluator.outside(overlay, ask)).mask(row, below.get("height")), surface.alpha.shape
+            Values(overlay.layers, evaluator.outside(overlay, ask)).mask(row, below.get), surface.alpha.shape
         )
         values, data = np.dstack([m, m, m, np.ones_like(m)]), True
     elif what in ("upto", "below"):
@@ -84,7 +84,8 @@ def view_texture(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest,
     )
 
 
-def _below(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest, row_id: str) -> Planes:
+def planes_below(evaluator: Evaluator, overlay: Overlay, ask: EvaluationRequest, row_id: str) -> Planes:
+    """The state of a stack below the row that is, or holds, another."""
     nodes = evaluator.layer_states(overlay, ask)
     found: Planes = evaluator.graph.value(nodes[min(max(_at(overlay.layers, row_id), 0), len(nodes) - 1)], ask.stop)
     return found
@@ -120,7 +121,7 @@ def cell_pictures(
         out["", channel] = _small(base.get(channel), channel)
 
     def one(row: Layer | Group, below: Planes, after: Planes) -> None:
-        out[row.id, "mask"] = _small(values.mask(row, below.get("height")), "mask")
+        out[row.id, "mask"] = _small(values.mask(row, below.get), "mask")
         for channel in CHANNELS:
             out[row.id, f"below:{channel}"] = _small(below.get(channel), channel)
         if isinstance(row, Group) or row.laid_over:

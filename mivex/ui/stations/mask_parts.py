@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QCheckBox, QFrame, QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term, verbatim
-from mivex.core.layers.model import Geometry, Group, Layer, MaskPart, Range
+from mivex.core.layers.model import Geometry, Group, Layer, MaskPart, Range, Shaping
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
@@ -50,6 +50,10 @@ def _add_part(c: Page, o: Overlay, row: Layer | Group, source: str) -> None:
         values["path"] = path
     if source == "pattern":
         values["pattern"] = PATTERNS["noise"].params()
+    if source == "below":
+        values["of"] = "opacity"
+    if source == "overlay":
+        values["channel"] = "alpha"
     if source == "painted":
         values["value"] = 0.0 if not row.mask.parts else 1.0
     part = MaskPart.model_validate(values)
@@ -133,6 +137,20 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
         which.edited.connect(c.edit_with("Choose layer", "", lambda d, v: write(d, "layer", v)))
         c.add_field(which, box)
         part_fields(c, part, ["of"], now, write, merge, box)
+    elif part.source == "below":
+        part_fields(c, part, ["of"], now, write, merge, box)
+    elif part.source == "overlay":
+        rest = {x.id: verbatim(x.name) for x in c.session.doc.overlays if x.id != o.id and x.source.ready}
+        other = ChoiceField(
+            "Overlay",
+            "Whose result is read.",
+            lambda: now().overlay if now().overlay in rest else "",
+            "",
+            {"": "None yet", **rest},
+        )
+        other.edited.connect(c.edit_with("Choose overlay", "", lambda d, v: write(d, "overlay", v)))
+        c.add_field(other, box)
+        part_fields(c, part, ["channel"], now, write, merge, box)
     else:
         part_fields(
             c,
@@ -148,6 +166,9 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
                     "geometry",
                     "faces",
                     "layer",
+                    "overlay",
+                    "shape",
+                    "warp_by",
                     "laid",
                     "invert",
                     "levels",
@@ -163,8 +184,9 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
     part_fields(c, part, ["invert"], now, write, merge, box)
     if part.source != "flat":
         laid_fields(c, part.laid, lambda: now().laid, lambda d, v: write(d, "laid", v), merge, box)
+        _shape(c, part, now, write, merge, box)
     if more_line(
-        c, f"{merge} shape", "contrast, levels", bool(part.contrast or part.balance or not part.levels.plain), box
+        c, f"{merge} levels", "contrast, levels", bool(part.contrast or part.balance or not part.levels.plain), box
     ):
         part_fields(c, part, ["contrast", "balance"], now, write, merge, box)
         part_fields(
@@ -177,6 +199,25 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
             box,
         )
     c.column.addWidget(card)
+
+
+def _shape(c: Page, part: MaskPart, now: Callable[[], MaskPart], write: Set, merge: str, box: QVBoxLayout) -> None:
+    """Blurred, grown, turned into a distance, warped; folded until it is asked for."""
+    if not more_line(c, f"{merge} shape", "blurred, grown, warped", part.shape != Shaping(), box):
+        return
+    part_fields(
+        c,
+        part.shape,
+        ["blur", "grow", "distance", "warp", "goes_round"],
+        lambda: now().shape,
+        lambda d, key, v: write(d, "shape", edits.revalidated(now().shape, **{key: v})),
+        f"{merge} shape",
+        box,
+    )
+    if part.shape.warp > 0:
+        box.addWidget(label("Warped by", "section"))
+        usual = PATTERNS["noise"].params()
+        pattern_field(c, lambda: now().warp_by or usual, lambda d, p: write(d, "warp_by", p), f"{merge} warp", box)
 
 
 def _painted(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart, box: QVBoxLayout) -> None:

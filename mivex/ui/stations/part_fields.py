@@ -92,5 +92,7 @@ PARTS = {
     "geometry": "Found on the mesh",
     "region": "Chosen faces",
     "layer": "Another layer",
+    "below": "The result below",
+    "overlay": "Another overlay",
     "flat": "One value",
 }

@@ -1064,10 +1064,6 @@
    <translation>„{folder}“ enthält keine Lieferung: „{list}“ fehlt darin.</translation>
   </message>
   <message>
-   <source>“{name}” has {count} layers; its delivery asks for the mask of layer {number}.</source>
-   <translation>„{name}“ hat {count} Ebenen; seine Lieferung verlangt die Maske von Ebene {number}.</translation>
-  </message>
-  <message>
    <source>Writing the geometry of “{name}”</source>
    <translation>Geometrie von „{name}“ wird geschrieben</translation>
   </message>
@@ -2540,8 +2536,12 @@
    <translation>die Ebene, auf die gemalt wird, ist fort.</translation>
   </message>
   <message>
-   <source>what is painted is laid elsewhere; it shows when the stroke ends.</source>
-   <translation>das Gemalte wird anderswohin gelegt; es zeigt sich, wenn der Strich endet.</translation>
+   <source>what is painted is laid elsewhere, or shaped; it shows when the stroke ends.</source>
+   <translation>was gemalt wird, liegt anderswo oder wird geformt; es zeigt sich, wenn der Strich endet.</translation>
+  </message>
+  <message>
+   <source>it is not chosen which channel below its mask reads.</source>
+   <translation>es ist nicht gewählt, welchen Kanal darunter seine Maske liest.</translation>
   </message>
   <message>
    <source>the layer that its mask reads is gone.</source>
@@ -2558,6 +2558,10 @@
   <message>
    <source>its faces belong to a mesh, and the overlay sits on none.</source>
    <translation>seine Flächen gehören zu einem Netz, und das Overlay sitzt auf keinem.</translation>
+  </message>
+  <message>
+   <source>no overlay is chosen for its mask.</source>
+   <translation>für seine Maske ist kein Overlay gewählt.</translation>
   </message>
   <message>
    <source>its mask and that of “{name}” use each other.</source>
@@ -2832,6 +2836,46 @@
    <translation>Rundungen bis zu diesem Radius zählen, als Anteil der längsten Seite.</translation>
   </message>
   <message>
+   <source>Warp</source>
+   <translation>Verzerren</translation>
+  </message>
+  <message>
+   <source>How far it is pulled about, as a share of the shorter side.</source>
+   <translation>Wie weit sie verzogen wird, als Anteil der kürzeren Seite.</translation>
+  </message>
+  <message>
+   <source>Grow</source>
+   <translation>Wachsen</translation>
+  </message>
+  <message>
+   <source>Its outline moves outwards; below zero, inwards.</source>
+   <translation>Ihr Umriss rückt nach außen; unter null nach innen.</translation>
+  </message>
+  <message>
+   <source>Distance</source>
+   <translation>Abstand</translation>
+  </message>
+  <message>
+   <source>It becomes how far inside or outside its outline a place lies; half at the outline, all and nothing this far off.</source>
+   <translation>Sie wird zum Abstand vom Umriss, innen wie außen: halb am Umriss, ganz und gar nicht in dieser Entfernung.</translation>
+  </message>
+  <message>
+   <source>Blur</source>
+   <translation>Unschärfe</translation>
+  </message>
+  <message>
+   <source>Softens it, as a share of the shorter side.</source>
+   <translation>Macht sie weich, als Anteil der kürzeren Seite.</translation>
+  </message>
+  <message>
+   <source>Goes round</source>
+   <translation>Läuft um</translation>
+  </message>
+  <message>
+   <source>One side is softened into the other: for pictures that repeat.</source>
+   <translation>Eine Seite geht in die andere über: für Bilder, die sich wiederholen.</translation>
+  </message>
+  <message>
    <source>Part</source>
    <translation>Teil</translation>
   </message>
@@ -2980,6 +3024,14 @@
    <translation>Nummern der Dreiecke des Netzes, etwa 0-11,40.</translation>
   </message>
   <message>
+   <source>Id of the overlay that it reads.</source>
+   <translation>Kennung des Overlays, das sie liest.</translation>
+  </message>
+  <message>
+   <source>The pattern that it is warped by; none: layered noise.</source>
+   <translation>Das Muster, von dem sie verzerrt wird; keins: geschichtetes Rauschen.</translation>
+  </message>
+  <message>
    <source>Id of an overlay that is laid over with all its channels.</source>
    <translation>Kennung eines Overlays, das mit allen Kanälen darübergelegt wird.</translation>
   </message>
@@ -3038,6 +3090,14 @@
   <message>
    <source>Another layer</source>
    <translation>Eine andere Ebene</translation>
+  </message>
+  <message>
+   <source>The result below</source>
+   <translation>Das Ergebnis darunter</translation>
+  </message>
+  <message>
+   <source>Another overlay</source>
+   <translation>Ein anderes Overlay</translation>
   </message>
   <message>
    <source>Its mask</source>
@@ -5634,10 +5694,6 @@
   <message>
    <source>Wrap round</source>
    <translation>Umlaufend</translation>
-  </message>
-  <message>
-   <source>Blur</source>
-   <translation>Unschärfe</translation>
   </message>
   <message>
    <source>Softens alpha, colour or both; can wrap round for repeating textures.</source>
@@ -11568,6 +11624,10 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Dahinter kommt nichts</translation>
   </message>
   <message>
+   <source>blurred, grown, warped</source>
+   <translation>weich, gewachsen, verzerrt</translation>
+  </message>
+  <message>
    <source>Paint here</source>
    <translation>Hier malen</translation>
   </message>
@@ -11596,10 +11656,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Teile</translation>
   </message>
   <message>
-   <source>Grow</source>
-   <translation>Wachsen</translation>
-  </message>
-  <message>
    <source>Shrink</source>
    <translation>Schrumpfen</translation>
   </message>
@@ -11614,6 +11670,10 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Switch part</source>
    <translation>Teil schalten</translation>
+  </message>
+  <message>
+   <source>Warped by</source>
+   <translation>Verzerrt von</translation>
   </message>
   <message>
    <source>Remove stroke</source>
@@ -12090,10 +12150,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>A drag encloses an area, which is filled; on a mesh a click fills what it stays in.</source>
    <translation>Ziehen umschließt eine Fläche, die gefüllt wird; auf einem Netz füllt ein Klick, worin er bleibt.</translation>
-  </message>
-  <message>
-   <source>Goes round</source>
-   <translation>Läuft um</translation>
   </message>
   <message>
    <source>What leaves one side comes in at the other: for pictures that repeat.</source>
