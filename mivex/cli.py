@@ -22,7 +22,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.languages import chosen, use
 from mivex.core.base.messages import Message, joined, named, term
 from mivex.core.base.paths import reason, shown
-from mivex.core.base.store import check_target, unprotect
+from mivex.core.base.store import check_target, protect, unprotect
 
 app = typer.Typer(
     add_completion=False,
@@ -123,15 +123,22 @@ def prepare(
 @app.command()
 def layers(
     project: str,
-    overlay: Annotated[str, typer.Argument(help="Its name or id.")],
-    out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif (16 bit), .tga or .exr")],
+    overlay: Annotated[str, typer.Argument(help="Its name or id.")] = "",
+    out: Annotated[str, typer.Argument(metavar="OUT", help=".png, .tif (16 bit), .tga or .exr")] = "",
     channel: Annotated[
         str, typer.Option(help="colour, opacity, roughness, metal, height, normal, occlusion, emissive or alpha.")
     ] = "colour",
     size: Annotated[int, typer.Option(metavar="N", help="Longer side; the overlay's own where not given.")] = 0,
     before_steps: Annotated[bool, typer.Option("--before-steps", help="The layers alone.")] = False,
+    edit: Annotated[str, typer.Option(metavar="FILE", help="Make a list of edits to layers instead.")] = "",
+    into: Annotated[str, typer.Option("--out", metavar="OUT.mivex", help="The project with these edits.")] = "",
 ) -> None:
-    """Write one channel of an overlay: layers, then its steps, computed at any size."""
+    """Write one channel of an overlay: layers, then its steps, computed at any size; or edit layers by a list."""
+    if edit or into:
+        _edit_layers(project, edit, into, overlay)
+        return
+    if not overlay or not out:
+        raise MivexError("“mivex layers” takes a project, an overlay and a picture to write; or --edit and --out.")
     from mivex.core.picture.encode import check_writable, write_picture
     from mivex.core.project.channels import CHANNEL_NAMES, channel_of_overlay
     from mivex.core.project.file import protect_files, read_project
@@ -160,6 +167,22 @@ def layers(
     write_picture(out, values, bits, data=data)
     for words in notes:
         say(words)
+
+
+def _edit_layers(project: str, edit: str, into: str, overlay: str) -> None:
+    """Make a list of edits to a project's layers, and write the project that comes of it."""
+    from mivex.core.project.file import protect_files, read_project, relocated, write_project
+    from mivex.core.project.layer_script import apply_edits, read_edits
+
+    if not edit or not into or overlay:
+        raise MivexError("--edit FILE and --out OUT.mivex go together, and with a project alone.")
+    doc = read_project(project)
+    protect_files(doc, project)
+    protect([project, edit])
+    check_target(into)
+    made, count = apply_edits(doc, read_edits(edit))
+    write_project(into, relocated(made, Path(project).resolve().parent, Path(into).resolve().parent))
+    say(Message("{count} edits made; written: {into}", count=count, into=into))
 
 
 @app.command()

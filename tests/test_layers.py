@@ -11,7 +11,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.layers import builds
 from mivex.core.layers.channels import CHANNELS
 from mivex.core.layers.joining import join, join_light
-from mivex.core.layers.model import ChannelSource, Group, Layer, Mask, MaskPart, Stack
+from mivex.core.layers.model import ChannelSource, Group, Layer, Mask, MaskPart, Stack, base_for
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.views import explained
 from mivex.core.picture.encode import write_picture
@@ -243,7 +243,13 @@ def test_a_texel_is_explained_and_what_lies_below_a_change_is_kept():
 def test_builds_are_saved_applied_brought_up_to_date_and_refused(tmp_path, monkeypatch):
     monkeypatch.setenv("XDG_DATA_HOME", str(tmp_path))
     shipped, wrong = builds.all_builds()
-    assert len(shipped) == 8 and not wrong and all(len(b.open) >= 3 for b in shipped.values())
+    assert len(shipped) == 16 and not wrong and all(3 <= len(b.open) <= 5 for b in shipped.values())
+    for b in shipped.values():
+        # Every dial moves something that is seen, and nothing of it makes a finding that is sure.
+        o = Overlay(name=b.build, kind=b.kind, source=Source(canvas=(96, 96), meaning="colour"))
+        plain = o.model_copy(update={"layers": Stack(base=base_for(b.kind), rows=(builds.instance(b),))})
+        texture = Evaluator().texture(plain)
+        assert np.isfinite(texture.values).all() and np.ptp(texture.values, axis=(0, 1)).max() > 0.02, b.build
     doc = stacked([])
     doc, group = layer_edits.add_build(doc, doc.overlays[0].id, shipped["Scratched pane"])
     key = doc.overlays[0].id
@@ -261,7 +267,7 @@ def test_builds_are_saved_applied_brought_up_to_date_and_refused(tmp_path, monke
     (tmp_path / "mivex" / "builds" / "new.build.json").write_text('{"build": "New", "version": 7, "group": {"rows": []}}')
     (tmp_path / "mivex" / "builds" / "cut.build.json").write_text('{"build": "Cut')
     found, wrong = builds.all_builds()
-    assert len(found) == 9 and len(wrong) == 2 and "newer Mivex" in wrong[1] and "JSON" in wrong[0]
+    assert len(found) == 17 and len(wrong) == 2 and "newer Mivex" in wrong[1] and "JSON" in wrong[0]
     with pytest.raises(MivexError, match="There is no build"):
         builds.build_named("nothing")
 

@@ -82,7 +82,7 @@ def test_a_stack_is_built_with_mouse_and_keys_and_undone(window):
     QTest.mouseClick(table, Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier, spot)
     QTest.mouseDClick(table_of(window), Qt.MouseButton.LeftButton, Qt.KeyboardModifier.NoModifier, spot)
     wait_until_idle(window)
-    assert s.overlay.layers.row(top.id).channels == ("colour", "opacity", "metal") and s.column == "metal"
+    assert s.overlay.layers.row(top.id).channels == ("colour", "opacity", "roughness", "metal") and s.column == "metal"
     drive.choose(window, "Joins", "Added")
     wait_until_idle(window)
     assert s.overlay.layers.row(top.id).cells["metal"].join == "add"

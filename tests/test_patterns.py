@@ -9,7 +9,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from mivex.core.layers.masks import pattern_laid
-from mivex.core.layers.model import UvTransform
+from mivex.core.layers.model import ChannelSource, UvTransform
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.patterns.regular import Perforation
 
@@ -83,3 +83,18 @@ def test_a_pattern_is_the_same_small_at_every_shape(kind):
         large, small = (pattern_laid(p, UvTransform(), size, keep) for size in ((h, w), (sh, sw)))
         want = cv2.resize(large, (sw, sh), interpolation=cv2.INTER_AREA)
         assert np.abs(small - want).mean() < 0.02, (h, w)
+
+
+def test_a_new_layer_through_a_pattern_touches_what_such_a_thing_changes():
+    cells = {k: {c: v.get("number", v.get("colour")) for c, v in p.cells.items()} for k, p in PATTERNS.items()}
+    assert all(cells.values())
+    assert set(cells["droplets"]) == {"roughness", "height"} and cells["droplets"]["roughness"] < 0.1
+    assert set(cells["scratches"]) == {"roughness", "opacity"} and cells["scratches"]["opacity"] < 0.2
+    assert min(cells["dust"]["colour"]) > 0.6 and cells["dust"]["roughness"] > 0.9
+    assert cells["wear"] == cells["perforation"] == {"opacity": 0.0}
+    for p in PATTERNS.values():
+        for channel, cell in p.cells.items():
+            assert set(cell) <= set(ChannelSource.model_fields) and ChannelSource.model_validate(dict(cell)), (
+                p.name,
+                channel,
+            )

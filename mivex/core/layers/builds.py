@@ -188,6 +188,15 @@ def knob_value(group: Group, at: str) -> Any:
         return None
 
 
+def has_knob(group: Group, at: str) -> bool:
+    """Whether a way leads to a setting that there is: what Mivex does not know is kept in files, but cannot be set."""
+    try:
+        owner, key = _walk(group, at)
+    except (KeyError, IndexError, AttributeError, ValueError, TypeError):
+        return False
+    return key in (owner if isinstance(owner, dict) else getattr(type(owner), "model_fields", ()))
+
+
 def with_knob(group: Group, at: str, value: Any) -> Group:
     """The group with an open setting changed; checked again. Raises pydantic's ValidationError."""
 

@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 from mivex.core.layers.builds import build_named, instance
-from mivex.core.layers.model import Stack, base_for
+from mivex.core.layers.model import Layer, Stack, base_for, walk
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display
@@ -142,7 +142,11 @@ def build_pictures(name: str, side: int = 72) -> tuple[NDArray[np.uint8], NDArra
     """A build's kind of canvas before and after it, over a checker; uint8 (side, side, 3) each."""
     build = build_named(name)
     base = base_for(build.kind)
-    if build.kind == "decal" and build.build != "Dried stain":
+    # What covers is shown on an empty canvas, what wears something away on paint.
+    covers = any(
+        isinstance(r, Layer) and "opacity" in r.cells and r.cells["opacity"].number >= 0.5 for r in walk(build.group.rows)
+    )
+    if build.kind == "decal" and not covers:
         base = base.model_copy(update={"opacity": 1.0, "colour": (0.75, 0.7, 0.35)})
     evaluator = Evaluator(limit=1 << 26)
     pictures = []

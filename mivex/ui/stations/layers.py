@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton, QScrollArea
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import InSentence, Message, joined
+from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.layers.builds import Build, all_builds
 from mivex.core.layers.channels import CHANNELS, TABLE
 from mivex.core.layers.model import ChannelSource, Group, Layer, Mask, MaskPart
@@ -225,11 +225,14 @@ def _fill_add(c: Page, o: Overlay, menu: QMenu) -> None:
             update={
                 "id": layer_edits.new_id(),
                 "name": p.label,
+                "cells": {k: ChannelSource.model_validate(dict(v)) for k, v in p.cells.items()},
                 "mask": Mask(parts=(MaskPart(source="pattern", pattern=p.params()),)),
             }
         )
         action = sub.addAction(tr(p.label), lambda r=row: add_row(c, o, r, "mask"))
-        action.hovered.connect(lambda p=p: c.hint.say(p.hint))
+        touched = joined(", ", (InSentence(CHANNELS[k]) for k in p.cells))
+        words = Message("{what} Touches {parts}.", what=term(p.hint), parts=touched)
+        action.hovered.connect(lambda w=words: c.hint.say(w))
     paint = Layer(name=tr(Message("Paint {count}", count=count)))
     menu.addAction(tr("To paint on"), lambda: (add_row(c, o, paint), c.set_painting(True)))
     menu.addAction(tr("A group"), lambda: add_row(c, o, Group(name=tr(Message("Group {count}", count=count)))))

@@ -276,6 +276,18 @@
    <translation>Es gibt keinen Bildschirm für ein Fenster; „mivex demo --shots DIR“ zeichnet Bilder ohne ihn.</translation>
   </message>
   <message>
+   <source>“mivex layers” takes a project, an overlay and a picture to write; or --edit and --out.</source>
+   <translation>„mivex layers“ nimmt ein Projekt, ein Overlay und ein Bild, das geschrieben wird; oder --edit und --out.</translation>
+  </message>
+  <message>
+   <source>--edit FILE and --out OUT.mivex go together, and with a project alone.</source>
+   <translation>--edit FILE und --out OUT.mivex gehören zusammen, und nur mit einem Projekt.</translation>
+  </message>
+  <message>
+   <source>{count} edits made; written: {into}</source>
+   <translation>{count} Änderungen gemacht; geschrieben: {into}</translation>
+  </message>
+  <message>
    <source>Views other than colour are written as .png, in the order that is set.</source>
    <translation>Andere Ansichten als die Farbe werden als .png geschrieben, in der eingestellten Reihenfolge.</translation>
   </message>
@@ -3108,6 +3120,142 @@
    <translation>Eine andere Zahl, ein anderes Muster; dieselbe Zahl, dasselbe.</translation>
   </message>
   <message>
+   <source>Output</source>
+   <translation>Ausgabe</translation>
+  </message>
+  <message>
+   <source>All of it, its dried rim, or the wet middle that stands highest in its centre.</source>
+   <translation>Alles, der getrocknete Rand oder die nasse Mitte, die am höchsten steht.</translation>
+  </message>
+  <message>
+   <source>How many; one lies in the middle.</source>
+   <translation>Wie viele; einer liegt in der Mitte.</translation>
+  </message>
+  <message>
+   <source>Of the largest across, as a share of the shorter side.</source>
+   <translation>Des größten im Durchmesser, als Anteil der kürzeren Seite.</translation>
+  </message>
+  <message>
+   <source>How uneven its outline is.</source>
+   <translation>Wie ungleich der Umriss ist.</translation>
+  </message>
+  <message>
+   <source>Lobes</source>
+   <translation>Lappen</translation>
+  </message>
+  <message>
+   <source>How many bays and tongues.</source>
+   <translation>Wie viele Buchten und Zungen.</translation>
+  </message>
+  <message>
+   <source>Rim</source>
+   <translation>Rand</translation>
+  </message>
+  <message>
+   <source>Width of the rim against the size.</source>
+   <translation>Breite des Randes gegen die Größe.</translation>
+  </message>
+  <message>
+   <source>Softness</source>
+   <translation>Weichheit</translation>
+  </message>
+  <message>
+   <source>Of the outline, against the size.</source>
+   <translation>Des Umrisses, gegen die Größe.</translation>
+  </message>
+  <message>
+   <source>How many hits.</source>
+   <translation>Wie viele Treffer.</translation>
+  </message>
+  <message>
+   <source>Of a hit across, as a share of the shorter side.</source>
+   <translation>Eines Treffers im Durchmesser, als Anteil der kürzeren Seite.</translation>
+  </message>
+  <message>
+   <source>Droplets</source>
+   <translation>Tröpfchen</translation>
+  </message>
+  <message>
+   <source>How many drops fly off each.</source>
+   <translation>Wie viele Tropfen von jedem fliegen.</translation>
+  </message>
+  <message>
+   <source>How far they fly, against the size.</source>
+   <translation>Wie weit sie fliegen, gegen die Größe.</translation>
+  </message>
+  <message>
+   <source>Drips</source>
+   <translation>Läufer</translation>
+  </message>
+  <message>
+   <source>How far it runs down.</source>
+   <translation>Wie weit es herabläuft.</translation>
+  </message>
+  <message>
+   <source>How many prints.</source>
+   <translation>Wie viele Abdrücke.</translation>
+  </message>
+  <message>
+   <source>Length of one, as a share of the shorter side.</source>
+   <translation>Länge eines, als Anteil der kürzeren Seite.</translation>
+  </message>
+  <message>
+   <source>Ridges</source>
+   <translation>Rillen</translation>
+  </message>
+  <message>
+   <source>Across a print.</source>
+   <translation>Quer über einen Abdruck.</translation>
+  </message>
+  <message>
+   <source>Clearness</source>
+   <translation>Klarheit</translation>
+  </message>
+  <message>
+   <source>0 is a smudge, 1 shows every ridge.</source>
+   <translation>0 ist ein Schmierfleck, 1 zeigt jede Rille.</translation>
+  </message>
+  <message>
+   <source>How far the hand leans.</source>
+   <translation>Wie weit die Hand sich neigt.</translation>
+  </message>
+  <message>
+   <source>Stain</source>
+   <translation>Fleck</translation>
+  </message>
+  <message>
+   <source>A ragged blot; its rim and its middle can be had apart.</source>
+   <translation>Ein zerzauster Klecks; Rand und Mitte sind einzeln zu haben.</translation>
+  </message>
+  <message>
+   <source>Splash</source>
+   <translation>Spritzer</translation>
+  </message>
+  <message>
+   <source>A blot, drops flung from it, drips.</source>
+   <translation>Ein Klecks, Tropfen davon, Läufer.</translation>
+  </message>
+  <message>
+   <source>Finger marks</source>
+   <translation>Fingerabdrücke</translation>
+  </message>
+  <message>
+   <source>Ovals with ridges.</source>
+   <translation>Ovale mit Rillen.</translation>
+  </message>
+  <message>
+   <source>All of it</source>
+   <translation>Alles davon</translation>
+  </message>
+  <message>
+   <source>The rim</source>
+   <translation>Der Rand</translation>
+  </message>
+  <message>
+   <source>The middle</source>
+   <translation>Die Mitte</translation>
+  </message>
+  <message>
    <source>How many go into the shorter side.</source>
    <translation>Wie viele auf die kürzere Seite gehen.</translation>
   </message>
@@ -3146,10 +3294,6 @@
   <message>
    <source>The share of the picture that they fill, in the mean.</source>
    <translation>Der Anteil des Bildes, den sie im Mittel füllen.</translation>
-  </message>
-  <message>
-   <source>Softness</source>
-   <translation>Weichheit</translation>
   </message>
   <message>
    <source>Width of their edges.</source>
@@ -3282,10 +3426,6 @@
   <message>
    <source>Of a thread against its pitch; what is left is open.</source>
    <translation>Eines Fadens gegen seinen Abstand; was bleibt, ist offen.</translation>
-  </message>
-  <message>
-   <source>Output</source>
-   <translation>Ausgabe</translation>
   </message>
   <message>
    <source>How high the threads lie, or only where they are.</source>
@@ -3460,10 +3600,6 @@
    <translation>Tropfen</translation>
   </message>
   <message>
-   <source>Of the largest across, as a share of the shorter side.</source>
-   <translation>Des größten im Durchmesser, als Anteil der kürzeren Seite.</translation>
-  </message>
-  <message>
    <source>Evenness</source>
    <translation>Gleichmaß</translation>
   </message>
@@ -3524,94 +3660,6 @@
    <translation>Wie weit sie das Lot verlassen.</translation>
   </message>
   <message>
-   <source>All of it, its dried rim, or the wet middle that stands highest in its centre.</source>
-   <translation>Alles, der getrocknete Rand oder die nasse Mitte, die am höchsten steht.</translation>
-  </message>
-  <message>
-   <source>How many; one lies in the middle.</source>
-   <translation>Wie viele; einer liegt in der Mitte.</translation>
-  </message>
-  <message>
-   <source>How uneven its outline is.</source>
-   <translation>Wie ungleich der Umriss ist.</translation>
-  </message>
-  <message>
-   <source>Lobes</source>
-   <translation>Lappen</translation>
-  </message>
-  <message>
-   <source>How many bays and tongues.</source>
-   <translation>Wie viele Buchten und Zungen.</translation>
-  </message>
-  <message>
-   <source>Rim</source>
-   <translation>Rand</translation>
-  </message>
-  <message>
-   <source>Width of the rim against the size.</source>
-   <translation>Breite des Randes gegen die Größe.</translation>
-  </message>
-  <message>
-   <source>Of the outline, against the size.</source>
-   <translation>Des Umrisses, gegen die Größe.</translation>
-  </message>
-  <message>
-   <source>How many hits.</source>
-   <translation>Wie viele Treffer.</translation>
-  </message>
-  <message>
-   <source>Of a hit across, as a share of the shorter side.</source>
-   <translation>Eines Treffers im Durchmesser, als Anteil der kürzeren Seite.</translation>
-  </message>
-  <message>
-   <source>Droplets</source>
-   <translation>Tröpfchen</translation>
-  </message>
-  <message>
-   <source>How many drops fly off each.</source>
-   <translation>Wie viele Tropfen von jedem fliegen.</translation>
-  </message>
-  <message>
-   <source>How far they fly, against the size.</source>
-   <translation>Wie weit sie fliegen, gegen die Größe.</translation>
-  </message>
-  <message>
-   <source>Drips</source>
-   <translation>Läufer</translation>
-  </message>
-  <message>
-   <source>How far it runs down.</source>
-   <translation>Wie weit es herabläuft.</translation>
-  </message>
-  <message>
-   <source>How many prints.</source>
-   <translation>Wie viele Abdrücke.</translation>
-  </message>
-  <message>
-   <source>Length of one, as a share of the shorter side.</source>
-   <translation>Länge eines, als Anteil der kürzeren Seite.</translation>
-  </message>
-  <message>
-   <source>Ridges</source>
-   <translation>Rillen</translation>
-  </message>
-  <message>
-   <source>Across a print.</source>
-   <translation>Quer über einen Abdruck.</translation>
-  </message>
-  <message>
-   <source>Clearness</source>
-   <translation>Klarheit</translation>
-  </message>
-  <message>
-   <source>0 is a smudge, 1 shows every ridge.</source>
-   <translation>0 ist ein Schmierfleck, 1 zeigt jede Rille.</translation>
-  </message>
-  <message>
-   <source>How far the hand leans.</source>
-   <translation>Wie weit die Hand sich neigt.</translation>
-  </message>
-  <message>
    <source>Scratches</source>
    <translation>Kratzer</translation>
   </message>
@@ -3646,42 +3694,6 @@
   <message>
    <source>Runs that pale downwards, as below a bolt.</source>
    <translation>Läufer, die nach unten verblassen, wie unter einem Bolzen.</translation>
-  </message>
-  <message>
-   <source>Stain</source>
-   <translation>Fleck</translation>
-  </message>
-  <message>
-   <source>A ragged blot; its rim and its middle can be had apart.</source>
-   <translation>Ein zerzauster Klecks; Rand und Mitte sind einzeln zu haben.</translation>
-  </message>
-  <message>
-   <source>Splash</source>
-   <translation>Spritzer</translation>
-  </message>
-  <message>
-   <source>A blot, drops flung from it, drips.</source>
-   <translation>Ein Klecks, Tropfen davon, Läufer.</translation>
-  </message>
-  <message>
-   <source>Finger marks</source>
-   <translation>Fingerabdrücke</translation>
-  </message>
-  <message>
-   <source>Ovals with ridges.</source>
-   <translation>Ovale mit Rillen.</translation>
-  </message>
-  <message>
-   <source>All of it</source>
-   <translation>Alles davon</translation>
-  </message>
-  <message>
-   <source>The rim</source>
-   <translation>Der Rand</translation>
-  </message>
-  <message>
-   <source>The middle</source>
-   <translation>Die Mitte</translation>
   </message>
   <message>
    <source>Layout</source>
@@ -7438,6 +7450,74 @@
   <message>
    <source>Group</source>
    <translation>Gruppe</translation>
+  </message>
+  <message>
+   <source>“{name}” has no layer “{which}”.</source>
+   <translation>„{name}“ hat keine Ebene „{which}“.</translation>
+  </message>
+  <message>
+   <source>“dials” is a list of open settings by name.</source>
+   <translation>„dials“ ist eine Liste offener Einstellungen nach Namen.</translation>
+  </message>
+  <message>
+   <source>“by” is a whole number.</source>
+   <translation>„by“ ist eine ganze Zahl.</translation>
+  </message>
+  <message>
+   <source>“{what}” is no list of edits.</source>
+   <translation>„{what}“ ist keine Liste von Änderungen.</translation>
+  </message>
+  <message>
+   <source>“{what}” has {count} edits; at most {most} go into one list.</source>
+   <translation>„{what}“ hat {count} Änderungen; höchstens {most} gehen in eine Liste.</translation>
+  </message>
+  <message>
+   <source>it does “{does}”; there are {names}.</source>
+   <translation>sie macht „{does}“; es gibt {names}.</translation>
+  </message>
+  <message>
+   <source>“{does}” needs “{key}”.</source>
+   <translation>„{does}“ braucht „{key}“.</translation>
+  </message>
+  <message>
+   <source>“{does}” has no “{key}”.</source>
+   <translation>„{does}“ hat kein „{key}“.</translation>
+  </message>
+  <message>
+   <source>the project has no overlay “{which}”.</source>
+   <translation>das Projekt hat kein Overlay „{which}“.</translation>
+  </message>
+  <message>
+   <source>“{at}” cannot be set.</source>
+   <translation>„{at}“ lässt sich nicht setzen.</translation>
+  </message>
+  <message>
+   <source>“{what}” is not a JSON text, or is cut short.</source>
+   <translation>„{what}“ ist kein JSON-Text oder abgeschnitten.</translation>
+  </message>
+  <message>
+   <source>“{key}” is a text.</source>
+   <translation>„{key}“ ist ein Text.</translation>
+  </message>
+  <message>
+   <source>“{build}” has no “{name}”; it has {names}.</source>
+   <translation>„{build}“ hat kein „{name}“; es hat {names}.</translation>
+  </message>
+  <message>
+   <source>the layer has nothing at “{at}”.</source>
+   <translation>die Ebene hat nichts bei „{at}“.</translation>
+  </message>
+  <message>
+   <source>Edit {number}: {e}</source>
+   <translation>Änderung {number}: {e}</translation>
+  </message>
+  <message>
+   <source>Edit {number}: {where}: {text}.</source>
+   <translation>Änderung {number}: {where}: {text}.</translation>
+  </message>
+  <message>
+   <source>list of edits</source>
+   <translation>Liste von Änderungen</translation>
   </message>
   <message>
    <source>“{names}” and “{names2}” would use each other's result; neither can come first.</source>
@@ -11530,6 +11610,10 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Through a pattern</source>
    <translation>Durch ein Muster</translation>
+  </message>
+  <message>
+   <source>{what} Touches {parts}.</source>
+   <translation>{what} Berührt {parts}.</translation>
   </message>
   <message>
    <source>To paint on</source>

@@ -5,8 +5,8 @@ or as how often something goes into it.
 """
 
 import math
-from collections.abc import Callable
-from dataclasses import dataclass
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
 from fractions import Fraction
 from typing import Any, ClassVar
 
@@ -45,17 +45,40 @@ class Pattern:
         ``draw(params, height, width) -> float32 (height, width)`` in [0, 1]; pure.
     label, hint : str
         Its name, and what it looks like.
+    cells : mapping
+        What a new layer through it makes of the channels that such a thing changes in the world.
     """
 
     params: type[PatternParams]
     draw: Callable[[Any, int, int], Floats]
     label: str
     hint: str
+    cells: Mapping[str, Mapping[str, Any]] = field(default_factory=dict)
 
     @property
     def name(self) -> str:
         """The word that names it in a project."""
         return str(self.params.model_fields["kind"].default)
+
+
+def usual(
+    colour: tuple[float, float, float] | None = None,
+    opacity: float | None = None,
+    haze: float | None = None,
+    roughness: float | None = None,
+    height: float | None = None,
+) -> dict[str, dict[str, Any]]:
+    """What a new layer makes of channels; ``haze`` is opacity that is added to what is there."""
+    rows: dict[str, dict[str, Any]] = {}
+    if colour is not None:
+        rows["colour"] = {"colour": colour}
+    if opacity is not None or haze is not None:
+        rows["opacity"] = {"number": opacity} if haze is None else {"number": haze, "join": "add"}
+    if roughness is not None:
+        rows["roughness"] = {"number": roughness}
+    if height is not None:
+        rows["height"] = {"number": height, "join": "add"}
+    return rows
 
 
 def seed() -> Any:

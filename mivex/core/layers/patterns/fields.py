@@ -26,6 +26,7 @@ from mivex.core.layers.patterns.base import (
     seed,
     small_size,
     smooth,
+    usual,
     warped,
 )
 
@@ -285,12 +286,48 @@ def draw_weave(p: Weave, h: int, w: int) -> Floats:
 
 
 PATTERNS = (
-    Pattern(LayeredNoise, draw_noise, "Layered noise", "Hills within hills, or veins: breaks up what is too even."),
-    Pattern(Clouds, draw_clouds, "Clouds", "Soft patches that drift: grime, damp, uneven paint."),
-    Pattern(Cells, draw_cells, "Cells", "Bumps, cracks or plates."),
-    Pattern(Smears, draw_smears, "Smears", "What a cloth leaves on glass."),
-    Pattern(Ramp, draw_ramp, "Ramp", "Rises from one side to the other, or from the middle outwards."),
-    Pattern(Stripes, draw_stripes, "Stripes and chevrons", "Straight, leaning, or folded to arrows."),
-    Pattern(Wear, draw_wear, "Edge wear", "Eats in from the border."),
-    Pattern(Weave, draw_weave, "Weave", "Threads over and under each other: cloth, a cargo net's straps."),
+    Pattern(
+        LayeredNoise,
+        draw_noise,
+        "Layered noise",
+        "Hills within hills, or veins: breaks up what is too even.",
+        usual(roughness=0.8),
+    ),
+    Pattern(
+        Clouds,
+        draw_clouds,
+        "Clouds",
+        "Soft patches that drift: grime, damp, uneven paint.",
+        usual(colour=(0.22, 0.2, 0.16), haze=0.35, roughness=0.85),
+    ),
+    Pattern(Cells, draw_cells, "Cells", "Bumps, cracks or plates.", usual(height=0.25)),
+    Pattern(
+        Smears,
+        draw_smears,
+        "Smears",
+        "What a cloth leaves on glass.",
+        usual(haze=0.08, roughness=0.4),
+    ),
+    Pattern(
+        Ramp,
+        draw_ramp,
+        "Ramp",
+        "Rises from one side to the other, or from the middle outwards.",
+        usual(opacity=0.0),
+    ),
+    Pattern(
+        Stripes,
+        draw_stripes,
+        "Stripes and chevrons",
+        "Straight, leaning, or folded to arrows.",
+        usual(colour=(0.85, 0.62, 0.08), opacity=1.0, roughness=0.6),
+    ),
+    Pattern(Wear, draw_wear, "Edge wear", "Eats in from the border.", usual(opacity=0.0)),
+    Pattern(
+        Weave,
+        draw_weave,
+        "Weave",
+        "Threads over and under each other: cloth, a cargo net's straps.",
+        usual(colour=(0.5, 0.45, 0.36), opacity=1.0, roughness=0.9, height=0.3),
+    ),
 )

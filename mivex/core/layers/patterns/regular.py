@@ -9,7 +9,7 @@ from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import setting
 from mivex.core.base.types import Floats
-from mivex.core.layers.patterns.base import Pattern, PatternParams, counts, smooth
+from mivex.core.layers.patterns.base import Pattern, PatternParams, counts, smooth, usual
 
 _kernels = Lazy("mivex.core.layers.kernels.patterns")
 
@@ -156,7 +156,25 @@ def draw_lace(p: Lace, h: int, w: int) -> Floats:
 
 
 PATTERNS = (
-    Pattern(Perforation, draw_perforation, "Perforation", "Holes through a plate: a screen, a grille."),
-    Pattern(Net, draw_net, "Net", "Cords with knots."),
-    Pattern(Lace, draw_lace, "Lace", "Roses in a ground of fine net."),
+    Pattern(
+        Perforation,
+        draw_perforation,
+        "Perforation",
+        "Holes through a plate: a screen, a grille.",
+        usual(opacity=0.0),
+    ),
+    Pattern(
+        Net,
+        draw_net,
+        "Net",
+        "Cords with knots.",
+        usual(colour=(0.45, 0.38, 0.24), opacity=1.0, roughness=0.85, height=0.3),
+    ),
+    Pattern(
+        Lace,
+        draw_lace,
+        "Lace",
+        "Roses in a ground of fine net.",
+        usual(colour=(0.9, 0.88, 0.83), opacity=1.0, roughness=0.9, height=0.1),
+    ),
 )
