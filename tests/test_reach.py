@@ -11,6 +11,7 @@ import sys
 import time
 from pathlib import Path
 
+import numpy as np
 import pytest
 from PySide6.QtCore import QTimer
 from PySide6.QtWidgets import QComboBox
@@ -200,3 +201,11 @@ def test_the_first_start_compiles_with_progress_or_starts_at_once(monkeypatch):
     watch.timeout.connect(lambda: dialog.skip.click() if dialog.bar.value() == 25 else None)
     watch.start()
     assert dialog.exec() and dialog.bar.value() == 25 and told == ["stopped"]
+
+
+def test_what_compiles_every_kernel_runs(rng):
+    """`make` stands or falls with it."""
+    values = rng.random((8, 8, 4)).astype(np.float32)
+    for name, job in warm.JOBS.items():
+        job(values)
+        assert any(name in share for share in warm.SHARES)

@@ -177,7 +177,7 @@ def _layers(values: Floats) -> None:
     live = live_paint(evaluator, o, Document(overlays=(o,)), "p")
     live.begin()
     live.grow(strokes[0])
-    shaped(np.ones((8, 8), np.float32), Shaping(grow=0.3, distance=0.2), None, (8, 8))
+    shaped(np.ones((8, 8), np.float32), Shaping(grow=0.1, distance=0.2), None, (8, 8))
     square = quad(np.array([[0, 1, 0], [1, 1, 0], [1, 0, 0], [0, 0, 0.0]]))
     geometry_mask(square, Probe("facing"), (8, 8))
     places = tuple((x, y, 0.0, 0.0, 0.0, 1.0, 1.0) for x, y in ((0.3, 0.3), (0.7, 0.3), (0.5, 0.7)))
