@@ -29,6 +29,7 @@ LEFT_OUT = (
     "shots.py",
     "__main__.py",
     "languages.py",
+    "reader",
     "messages.py",
 )
 """Files and folders whose texts no window shows."""

@@ -18,11 +18,19 @@ from mivex.core.base.store import Batch, encoded, finish
 from mivex.core.base.types import Floats
 from mivex.core.deliver.deliver import Delivered, deliver, stage_json
 from mivex.core.deliver.gltf import bare_gltf, overlay_gltf, unsaid
-from mivex.core.deliver.motion_file import motion_file
+from mivex.core.deliver.motion_file import (
+    CHECK,
+    SOLIDS,
+    birth_meshes,
+    check_file,
+    meets_solids,
+    motion_file,
+    written_out,
+)
 from mivex.core.deliver.planning import Bench, Planned, file_name
 from mivex.core.deliver.sources import Surfaces
 from mivex.core.layers.masks import Values
-from mivex.core.motion.model import Effect
+from mivex.core.motion.model import Effect, whole
 from mivex.core.picture.texture import Texture
 from mivex.core.project.delivery import DeliveryRecipe, FilePlan
 from mivex.core.project.document import Document, Overlay
@@ -33,6 +41,7 @@ from mivex.core.project.looking import planes_below
 from mivex.core.scene.draw_calls import build_environment, lasting_mesh, meshes_read
 from mivex.core.scene.material_binding import file_key, picture_files_read, read_by
 from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.mesh import joined as joined_meshes
 from mivex.core.stage.placements_model import MeshPlace
 from mivex.core.stage.surroundings import World
 
@@ -163,6 +172,12 @@ def deliver_project(
         lost.update({r.overlay.name: unsaid(r.overlay, doc) for r in with_geometry})
         sheets = {r.overlay.id: r.sheet.name for r in rows}
         names: dict[str, str] = {}
+        moving = {e.id: whole(e, doc.effects) for e in _motions(doc, rows)}
+        born = birth_meshes(moving.values(), world)
+        for mesh, file in born.items():
+            batch.stage(where / file, bare_gltf(world.meshes[mesh], "born"))
+        if any(meets_solids(e) for e in moving.values()) and world.surroundings.meshes:
+            batch.stage(where / SOLIDS, bare_gltf(joined_meshes(list(world.surroundings.meshes)), "solids"))
         for e in _motions(doc, rows):
             if stop():
                 raise Stopped
@@ -179,8 +194,11 @@ def deliver_project(
             names[stem.lower()] = e.name
             tell(Message("Writing the motion of “{name}”", name=e.name))
             path = where / f"{stem}.motion.json"
-            stage_json(batch, path, motion_file(doc, e, sheets, world).model_dump(mode="json"))
+            stage_json(batch, path, written_out(motion_file(doc, e, sheets, world, born)))
             motion.append(path)
+        if moving:
+            told = {p.name: whole(e, doc.effects) for p, e in zip(motion, _motions(doc, rows), strict=True)}
+            stage_json(batch, where / CHECK, check_file(doc, told, world, stop))
         stage = _stage(doc)
         if doc.around.path and doc.around.path in meshes:
             a = doc.around

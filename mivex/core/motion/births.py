@@ -43,7 +43,7 @@ class Births:
     refused: Doubles
 
 
-def _stream(emitter: Emitter) -> int:
+def stream_of(emitter: Emitter) -> int:
     """A number for an emitter's chances that stays when others come and go."""
     return int.from_bytes(hashlib.blake2b(emitter.id.encode(), digest_size=6).digest(), "big") << 8
 
@@ -149,7 +149,7 @@ def births(emitter: Emitter, seed: int, until: float, rate: float = 1.0) -> Birt
     rate : float
         Multiplies the rate and the counts of bursts.
     """
-    e, stream = emitter.emission, _stream(emitter)
+    e, stream = emitter.emission, stream_of(emitter)
     ahead = warm_time(emitter) - e.delay
     times = steady_times(e, e.rate * rate, until + ahead)
     parts = [(times, np.arange(len(times)), stream)]

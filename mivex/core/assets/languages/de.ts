@@ -968,8 +968,8 @@
    <translation>Glaskanten</translation>
   </message>
   <message>
-   <source>Philox 4×64-10, key (seed, birth), counter (block, emitter, 0, 0)</source>
-   <translation>Philox 4×64-10, Schlüssel (Seed, Geburt), Zähler (Block, Quelle, 0, 0)</translation>
+   <source>Philox 4×64-10, key (seed, birth), counter (block, stream, 0, 0)</source>
+   <translation>Philox 4×64-10, Schlüssel (Seed, Geburt), Zähler (Block, Strom, 0, 0)</translation>
   </message>
   <message>
    <source>Version of the format.</source>
@@ -990,6 +990,18 @@
   <message>
    <source>Where each particle's random numbers come from.</source>
    <translation>Woher die Zufallszahlen jedes Teilchens kommen.</translation>
+  </message>
+  <message>
+   <source>Number of each part's first stream, by the part's id; digits, beyond 2⁵³.</source>
+   <translation>Nummer des ersten Stroms jedes Teils, nach dessen Kennung; Ziffern, über 2⁵³.</translation>
+  </message>
+  <message>
+   <source>File beside this one for each mesh on which particles are born.</source>
+   <translation>Datei daneben für jedes Netz, auf dem Teilchen geboren werden.</translation>
+  </message>
+  <message>
+   <source>File beside this one with what is solid; empty: no part meets anything.</source>
+   <translation>Datei daneben mit dem, was fest ist; leer: kein Teil trifft etwas.</translation>
   </message>
   <message>
    <source>Metres a second.</source>
