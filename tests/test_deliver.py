@@ -8,6 +8,7 @@ import cv2
 import numpy as np
 import pytest
 from PIL import Image
+from pygltflib import GLTF2
 
 from mivex.core.base.errors import MivexError
 from mivex.core.deliver.project import deliver_project
@@ -15,6 +16,7 @@ from mivex.core.intake.compare import difference, draw, survival
 from mivex.core.intake.loader import load
 from mivex.core.intake.switches import SWITCHES, switched
 from mivex.core.layers.model import ChannelSource, Layer, Stack
+from mivex.core.material.effects import Glass
 from mivex.core.material.material import Finish, Material, Normals
 from mivex.core.motion.model import Effect, Emitter
 from mivex.core.picture.encode import write_picture
@@ -27,7 +29,7 @@ from mivex.core.project.file import dumps, loads
 from mivex.core.scene.draw_calls import codes_of, load_scene_inputs, render
 from mivex.core.stage.camera import View
 from mivex.core.stage.lights import Lighting
-from mivex.core.stage.placements_model import Around, BillboardPlace, HullPlace, PanelPlace
+from mivex.core.stage.placements_model import Around, BillboardPlace, HullPlace, PanelPlace, ShapePlace, SurfacePlace
 
 
 def codes(path):
@@ -351,3 +353,38 @@ def test_a_stock_recipe_that_is_changed_becomes_the_projects_own(made):
     assert delivery_edits.recipe_of(named, gone).name == "Whole surface"
     with pytest.raises(ValueError, match="one channel"):
         delivery_edits.changed(doc, "o", lambda r: delivery_edits.with_file(r, 0, channels={"green": {"take": "red"}}))
+
+
+def test_placements_of_two_overlays_may_share_an_id(made):
+    folder, o, evaluator = made
+    rows = []
+    for k, form in enumerate(("box", "crossed")):
+        place = ShapePlace(id="one", form=form, at=(-0.6 + 1.2 * k, 0.8, 1.8), width=0.6, height=0.6)
+        rows.append(o.model_copy(update={"id": f"o{k}", "name": f"Tag {k}", "places": (place,)}))
+    doc = Document(overlays=tuple(rows))
+    deliver_project(doc, evaluator, folder / "out", recipe=recipe_named("scene"))
+    _, a, b = both(folder / "out", doc, evaluator, View(doc.cameras[0], 320, 200, 0.0))
+    assert (np.abs(a.astype(int) - b).max(axis=2) <= 2).mean() >= 0.999
+
+
+@pytest.mark.parametrize("lift", [True, False])
+def test_decals_are_lifted_for_viewers_that_know_no_bias_and_laid_back_by_the_intake(made, lift):
+    folder, o, evaluator = made
+    place = SurfacePlace(id="floor", at=(0.4, 0.0, 2.0), yaw=0.0, pitch=90.0, width=0.8, height=0.8)
+    material = Material(group="Decal", depth_bias=8.0)
+    glass = Material(glass=Glass(on=True, thickness=0.1, body="solid"), lit=True)
+    pane = o.model_copy(update={"id": "g", "name": "Pane", "material": glass, "places": PLACES[1:2]})
+    doc = Document(overlays=(o.model_copy(update={"places": (place, PLACES[1]), "material": material}), pane))
+    deliver_project(doc, evaluator, folder / "out", recipe=recipe_named("scene").model_copy(update={"lift": lift}))
+    tree = GLTF2().load(str(folder / "out" / "Tag.glb"))
+    said = [n.extras["mivex"].get("lifted_metres", 0) for n in tree.nodes]
+    assert said == ([0.008, 0] if lift else [0, 0])
+    low = [tree.accessors[tree.meshes[n.mesh].primitives[0].attributes.POSITION].min[1] for n in tree.nodes]
+    assert low[0] == pytest.approx(0.008 if lift else 0.0, abs=1e-5)
+    received = load(folder / "out")
+    assert abs(next(iter(received.meshes.values())).position[:, 1]).max() < 1e-5
+    _, a, b = both(folder / "out", doc, evaluator, View(doc.cameras[0], 320, 200, 0.0))
+    assert (np.abs(a.astype(int) - b).max(axis=2) <= 2).mean() >= 0.99
+    # One of the two: alpha, and no transmission beside it.
+    pane_tree = GLTF2().load(str(folder / "out" / "Pane.glb"))
+    assert pane_tree.materials[0].alphaMode == "BLEND" and set(pane_tree.materials[0].extensions) == {"KHR_materials_ior"}

@@ -8,6 +8,7 @@ _emissive_strength, _variants and KHR_texture_transform.
 
 import json
 from collections.abc import Mapping, Sequence
+from dataclasses import replace
 from typing import Any
 
 import numpy as np
@@ -25,6 +26,7 @@ from mivex.core.pixels.colour import to_linear
 from mivex.core.project.delivery import COLOUR_ALPHA, STOCK
 from mivex.core.project.document import Document, Overlay
 from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.placements_model import Place
 
 
 def unsaid(o: Overlay, doc: Document) -> list[str]:
@@ -62,6 +64,7 @@ def unsaid(o: Overlay, doc: Document) -> list[str]:
             (term("break-up"), m.breakup.amount > 0),
             (term("frost"), m.glass.on and m.glass.frost > 0),
             (term("edges of glass"), m.glass.on),
+            (term("refraction"), m.lit and m.glass.on and m.glass.reads),
         )
         if there
     ]
@@ -121,11 +124,8 @@ def _material(build: GltfBuilder, o: Overlay, pictures: GltfPictures, texture: T
     if not m.lit:
         ext[build.use("KHR_materials_unlit")] = {}
     elif m.glass.on:
+        # No transmission: beside alpha it takes light away twice, and without alpha it tints by the surface's own colour.
         ext[build.use("KHR_materials_ior")] = {"ior": m.glass.index}
-        if m.glass.reads:
-            ext[build.use("KHR_materials_transmission")] = {"transmissionFactor": 1.0}
-            solid = m.glass.thickness if m.glass.body == "solid" else 0.0
-            ext[build.use("KHR_materials_volume")] = {"thicknessFactor": solid}
     if "extensions" in made:
         ext |= made["extensions"]
     if ext:
@@ -231,6 +231,12 @@ def bare_gltf(mesh: Mesh, name: str, grey: float = 0.5, rough: float = 0.6) -> b
     return _binary(_tree(build, []), bytes(build.blob))
 
 
+def lifted(place: Place, material: Material) -> float:
+    """Metres by which a placement is lifted off what it lies on: viewers that know no depth bias would not show it."""
+    lies = place.mount in ("hull", "surface", "projected")
+    return round(material.depth_bias / 1000, 6) if lies and material.depth_bias > 0 else 0.0
+
+
 def overlay_gltf(
     o: Overlay,
     doc: Document,
@@ -240,6 +246,7 @@ def overlay_gltf(
     *,
     beside: str = "",
     name: PictureName | None = None,
+    lift: bool = True,
 ) -> tuple[bytes, bytes]:
     """An overlay as glTF.
 
@@ -257,6 +264,8 @@ def overlay_gltf(
         File name of the binary part; empty: everything in one file.
     name : callable, optional
         Gives the file name of a picture beside it; none: pictures are embedded.
+    lift : bool
+        What lies in the plane of what it lies on stands off it by its depth bias.
 
     Returns
     -------
@@ -272,18 +281,22 @@ def overlay_gltf(
     read = int(second != bool(o.material.mapping.turn))
     bumps = read if any("normalTexture" in build.materials[k] for k in materials) else None
     for number, mesh in meshes:
-        part: dict[str, Any] = _geometry(build, mesh, o.material, bumps) | {"material": materials[0]}
+        place = o.places[number - 1]
+        off = lifted(place, o.material) if lift else 0.0
+        stands = replace(mesh, position=mesh.position + mesh.normal * off) if off else mesh
+        part: dict[str, Any] = _geometry(build, stands, o.material, bumps) | {"material": materials[0]}
         if variants:
             part["extensions"] = {
                 build.use("KHR_materials_variants"): {
                     "mappings": [{"material": k, "variants": [i]} for i, k in enumerate(materials)]
                 }
             }
-        place = o.places[number - 1]
         build.meshes.append({"name": f"{o.name} {number}", "primitives": [part]})
         node: dict[str, Any] = {"name": f"{o.name} {number}", "mesh": len(build.meshes) - 1}
         turns = "" if place.mount != "billboard" else "upright" if place.upright else "camera"
         node["extras"] = {"mivex": {"overlay": o.name, "place": number} | ({"turns_to": turns} if turns else {})}
+        if off:
+            node["extras"]["mivex"]["lifted_metres"] = off
         build.nodes.append(node)
     tree = _tree(build, names if variants else [])
     tree["asset"]["extras"] = {"mivex": {"not_said": unsaid(o, doc)}}

@@ -236,7 +236,7 @@ def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture,
             )
         )
     if row.recipe.gltf == "glb":
-        batch.stage(row.geometry, overlay_gltf(o, doc, texture, surfaces, placed)[0])
+        batch.stage(row.geometry, overlay_gltf(o, doc, texture, surfaces, placed, lift=row.recipe.lift)[0])
         return
     where = row.geometry.parent
     stem = row.geometry.stem
@@ -253,7 +253,7 @@ def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture,
         return path.name
 
     told: set[str] = set()
-    text, blob = overlay_gltf(o, doc, texture, surfaces, placed, beside=f"{stem}.bin", name=name)
+    text, blob = overlay_gltf(o, doc, texture, surfaces, placed, beside=f"{stem}.bin", name=name, lift=row.recipe.lift)
     batch.stage(where / f"{stem}.bin", blob)
     batch.stage(row.geometry, text)
 

@@ -66,6 +66,11 @@ def placed_meshes(path: str | Path) -> dict[int, Mesh]:
             normal, uv = more("NORMAL"), more("TEXCOORD_0")
             if normal is None or uv is None or not len(index):
                 raise ValueError
+            # Lifted for viewers that know no depth bias; here the sheet's own counts.
+            off = float(node["extras"]["mivex"].get("lifted_metres", 0.0))
+            if not abs(off) <= 1.0:
+                raise ValueError
+            position = position - normal * off
             found[number] = checked(
                 Mesh(position, normal, uv, index, more("TEXCOORD_1"), more("COLOR_0")), f"“{shown(path.name)}”"
             )

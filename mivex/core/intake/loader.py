@@ -299,11 +299,13 @@ class _Loading:
             shown=bool(row.get("shown", True)),
             material=material,
             sheet=sheet,
-            places=self._places(tree),
+            places=self._places(tree, ident),
         )
 
-    def _places(self, tree: Mapping[str, Any]) -> tuple[Place, ...]:
-        places: list[Place] = _places.validate_python(tree["places"])
+    def _places(self, tree: Mapping[str, Any], ident: str) -> tuple[Place, ...]:
+        # Ids are an overlay's own: two overlays may have placements of the same.
+        found: list[Place] = _places.validate_python(tree["places"])
+        places = [p.model_copy(update={"id": f"{ident} {p.id}"}) for p in found]
         if not tree.get("geometry"):
             # What stands on a mesh of its own came without that mesh.
             return tuple(p for p in places if not isinstance(p, MeshPlace))

@@ -192,6 +192,11 @@ class DeliveryRecipe(Frozen):
         "The placement as glTF 2.0: one file, or with pictures beside it.",
         choices={"none": "None", "glb": "glTF, one file", "gltf": "glTF, parts beside it"},
     )
+    lift: bool = setting(
+        True,
+        "Decals lifted",
+        "In glTF, what lies on a surface stands off it by its depth bias: viewers that know no bias would not show it.",
+    )
     motion: bool = setting(True, "Motion", "Effects that show it are written as motion files.")
     proof: bool = setting(False, "Proof sheet", "A page with pictures, settings and findings.")
 

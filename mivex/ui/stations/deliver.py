@@ -41,7 +41,7 @@ def _recipe(c: Page, o: Overlay) -> None:
         )
     )
     c.add_field(field)
-    for key in ("gltf", "motion", "proof"):
+    for key in ("gltf", "lift", "motion", "proof"):
 
         def read(key: str = key) -> object:
             return getattr(delivery_edits.recipe_of(c.session.doc, now()), key)

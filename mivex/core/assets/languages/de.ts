@@ -968,6 +968,10 @@
    <translation>Glaskanten</translation>
   </message>
   <message>
+   <source>refraction</source>
+   <translation>Lichtbrechung</translation>
+  </message>
+  <message>
    <source>Philox 4×64-10, key (seed, birth), counter (block, stream, 0, 0)</source>
    <translation>Philox 4×64-10, Schlüssel (Seed, Geburt), Zähler (Block, Strom, 0, 0)</translation>
   </message>
@@ -7162,6 +7166,14 @@
   <message>
    <source>The placement as glTF 2.0: one file, or with pictures beside it.</source>
    <translation>Die Platzierung als glTF 2.0: eine Datei oder mit Bildern daneben.</translation>
+  </message>
+  <message>
+   <source>Decals lifted</source>
+   <translation>Decals gehoben</translation>
+  </message>
+  <message>
+   <source>In glTF, what lies on a surface stands off it by its depth bias: viewers that know no bias would not show it.</source>
+   <translation>In glTF steht, was auf einer Fläche liegt, um seinen Tiefenversatz ab: Betrachter, die keinen kennen, zeigten es nicht.</translation>
   </message>
   <message>
    <source>Motion</source>
