@@ -18,6 +18,7 @@ from mivex.cli_motion import render_frames, simulate
 from mivex.cli_order import ledger, order
 from mivex.cli_output import complain, say, say_json, size_of
 from mivex.cli_sheets import sheet_app
+from mivex.cli_watch import watch
 from mivex.core.base.errors import MivexError
 from mivex.core.base.languages import chosen, use
 from mivex.core.base.messages import Message, joined, named, term
@@ -253,6 +254,7 @@ app.command()(deliver)
 app.command()(intake)
 app.command()(check)
 app.command()(desktop)
+app.command()(watch)
 
 
 @app.command()

@@ -600,6 +600,18 @@
    <translation>{columns} × {rows} Zellen zu {parts}</translation>
   </message>
   <message>
+   <source>--recipe says how to deliver; --out says where to.</source>
+   <translation>--recipe sagt, wie geliefert wird; --out, wohin.</translation>
+  </message>
+  <message>
+   <source>--seconds takes a number from 0 on.</source>
+   <translation>--seconds nimmt eine Zahl ab 0.</translation>
+  </message>
+  <message>
+   <source>Watching {folder}; Ctrl+C ends it.</source>
+   <translation>{folder} wird beobachtet; Strg+C beendet.</translation>
+  </message>
+  <message>
    <source>Over bright</source>
    <translation>Über Hellem</translation>
   </message>
@@ -862,6 +874,26 @@
   <message>
    <source>The border's colour is {r}, {g}, {b} of 255.</source>
    <translation>Die Randfarbe ist {r}, {g}, {b} von 255.</translation>
+  </message>
+  <message>
+   <source>{name}: problem: {problem}</source>
+   <translation>{name}: Problem: {problem}</translation>
+  </message>
+  <message>
+   <source>{name}: no findings</source>
+   <translation>{name}: keine Befunde</translation>
+  </message>
+  <message>
+   <source>“{folder}” cannot be watched.</source>
+   <translation>„{folder}“ kann nicht beobachtet werden.</translation>
+  </message>
+  <message>
+   <source>; {count} files delivered</source>
+   <translation>; {count} Dateien geliefert</translation>
+  </message>
+  <message>
+   <source>“{folder}” is no folder.</source>
+   <translation>„{folder}“ ist kein Ordner.</translation>
   </message>
   <message>
    <source>the picture that eats into it</source>
