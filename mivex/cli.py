@@ -258,11 +258,15 @@ app.command()(watch)
 
 
 @app.command()
-def schema(of: Annotated[str, typer.Option(help="project, recipe, delivery or motion.")] = "project") -> None:
+def schema(
+    of: Annotated[str, typer.Option(help="project, recipe, delivery, motion, sheet, list or limits.")] = "project",
+) -> None:
     """Print the JSON Schema of the project file, or of another file."""
     from pydantic import BaseModel
 
+    from mivex.core.checking.limit_rules import Limits
     from mivex.core.deliver.motion_file import MotionFile
+    from mivex.core.deliver.schemas import BlendSheet, DeliveryList
     from mivex.core.project.delivery import DeliveryRecipe
     from mivex.core.project.document import Document
     from mivex.core.project.recipe import Recipe
@@ -272,6 +276,9 @@ def schema(of: Annotated[str, typer.Option(help="project, recipe, delivery or mo
         "recipe": Recipe,
         "delivery": DeliveryRecipe,
         "motion": MotionFile,
+        "sheet": BlendSheet,
+        "list": DeliveryList,
+        "limits": Limits,
     }
     if of not in models:
         raise MivexError(Message("There is no schema of “{of}”; there are {parts}.", of=of, parts=joined(", ", models)))

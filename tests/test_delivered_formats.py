@@ -7,6 +7,7 @@ import struct
 import cv2
 import numpy as np
 import pytest
+import trimesh
 from PIL import Image
 from test_deliver import codes, panel
 from test_project import mivex_run
@@ -14,6 +15,7 @@ from test_project import mivex_run
 from mivex.core.deliver.gltf import tangents
 from mivex.core.deliver.motion_file import MotionFile
 from mivex.core.deliver.project import deliver_project
+from mivex.core.deliver.schemas import BlendSheet, DeliveryList
 from mivex.core.intake.loader import load
 from mivex.core.layers.model import Stack
 from mivex.core.material.material import Finish, Material
@@ -22,7 +24,10 @@ from mivex.core.pixels.blends import BLENDS
 from mivex.core.pixels.blocks import compressed
 from mivex.core.project.delivery import recipe_named
 from mivex.core.project.document import Delivery, Document
-from mivex.core.project.file import write_project
+from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.file import read_project, write_project
+from mivex.core.stage.dock import dock
+from mivex.demo import PROJECT
 
 
 def ktx(data):
@@ -192,3 +197,32 @@ def test_motion_files_follow_their_schema_and_the_command_line_tells_all(made):
     ):
         result = mivex_run(*args, cwd=folder)
         assert result.returncode == 2 and said in result.stderr and len(result.stderr.splitlines()) == 1, args
+
+
+def test_what_is_delivered_follows_its_schemas_with_every_value_written_out(tmp_path):
+    """The whole demo, and the stage beside it as a reader of somebody else's sees it."""
+    deliver_project(
+        read_project(PROJECT),
+        Evaluator(PROJECT.parent),
+        tmp_path,
+        recipe=recipe_named("scene").model_copy(update={"proof": False}),
+    )
+    sheets = sorted(tmp_path.glob("*.blend.json"))
+    assert len(sheets) > 30
+    for path in sheets:
+        sheet = BlendSheet.model_validate_json(path.read_text())
+        if "glass" in sheet.effects:
+            assert {"frost", "body", "edge_share"} <= set(sheet.effects["glass"])
+    listed = json.loads((tmp_path / "delivery.json").read_text())
+    DeliveryList.model_validate(listed)
+    assert {"exposure", "curve", "blending", "shadows"} <= set(listed["stage"]["lighting"])
+    stage = trimesh.load(tmp_path / listed["stage"]["geometry"])
+    there = {n: g for n, g in ((stage.graph[n][1], stage.geometry[stage.graph[n][1]]) for n in stage.graph.nodes_geometry)}
+    assert set(there) == {"crate", "bow", "hull", "floor", "dark wall", "bright wall"}
+    for solid in dock().solids:
+        mine, theirs = solid.mesh, there[solid.name]
+        assert np.allclose(np.array(theirs.bounds), np.array(mine.bounds), atol=1e-5)
+        assert theirs.visual.material.baseColorTexture is not None
+    for of in ("sheet", "list", "motion", "delivery", "limits", "recipe", "project"):
+        told = json.loads(mivex_run("schema", "--of", of).stdout)
+        assert told["type"] == "object" and told["properties"], of

@@ -9,7 +9,8 @@ import pytest
 from test_project import mivex_run
 
 import mivex.reader
-from mivex.core.deliver.motion_file import CHECK, motion_file, written_out
+from mivex.core.base.settings import written_out
+from mivex.core.deliver.motion_file import CHECK, motion_file
 from mivex.core.deliver.project import deliver_project
 from mivex.core.motion.curves import Curve, Ramp, Stop
 from mivex.core.motion.model import Air, Birth, Burst, Effect, Emission, Emitter, ExposedParameters, Facing, Life

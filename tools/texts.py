@@ -30,6 +30,7 @@ LEFT_OUT = (
     "__main__.py",
     "languages.py",
     "reader",
+    "schemas.py",
     "messages.py",
 )
 """Files and folders whose texts no window shows."""

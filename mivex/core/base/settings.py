@@ -1,5 +1,6 @@
 """What every model of settings is made of: frozen parts, colours, and the description of one setting."""
 
+from collections.abc import Mapping
 from functools import lru_cache
 from typing import Annotated, Any, ClassVar
 from uuid import uuid4
@@ -95,3 +96,12 @@ def setting(  # noqa: PLR0913
     extra["drag"] = list(drag) if drag else None
     kept = {k: v for k, v in extra.items() if v}
     return Field(default, title=title, description=hint, ge=ge, le=le, json_schema_extra=kept)
+
+
+def written_out(value: Any) -> Any:
+    """A model as plain data with every value of it, usual or not."""
+    if isinstance(value, BaseModel):
+        return {k: written_out(getattr(value, k)) for k in type(value).model_fields}
+    if isinstance(value, Mapping):
+        return {k: written_out(v) for k, v in value.items()}
+    return [written_out(v) for v in value] if isinstance(value, tuple | list) else value

@@ -8,6 +8,7 @@ import numpy as np
 
 from mivex import __version__
 from mivex.core.base.messages import Message
+from mivex.core.base.settings import written_out
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS
@@ -110,9 +111,9 @@ def surface_words(o: Overlay, texture: Texture, rows: Sequence[Written]) -> tupl
 
 
 def effects_words(material: Material) -> dict[str, Any]:
-    """Effects that are not as usual, as the project file writes them."""
-    made: dict[str, Any] = material.model_dump(mode="json")
-    return {k: made[k] for k in EFFECTS if k in made}
+    """Effects that are not as usual, with every value of them."""
+    unusual: dict[str, Any] = material.model_dump(mode="json")
+    return {k: written_out(getattr(material, k)) for k in EFFECTS if k in unusual}
 
 
 def frames_words(o: Overlay, texture: Texture, outlines: list[Hull] | None) -> dict[str, Any] | None:

@@ -189,7 +189,7 @@ def tangents(position: Doubles, normal: Doubles, uv: Doubles, index: NDArray[np.
     return np.concatenate([along, sign[:, None]], axis=1)
 
 
-def _geometry(build: GltfBuilder, mesh: Mesh, m: Material, bumps: int | None = None) -> dict[str, Any]:
+def geometry(build: GltfBuilder, mesh: Mesh, m: Material, bumps: int | None = None) -> dict[str, Any]:
     """Attributes and triangles of a mesh; ``bumps``: the UV set that its normal map is read by."""
     # Corners that no triangle uses would be more than is drawn.
     used, index = np.unique(mesh.index, return_inverse=True)
@@ -225,10 +225,10 @@ def bare_gltf(mesh: Mesh, name: str, grey: float = 0.5, rough: float = 0.6) -> b
             "doubleSided": True,
         }
     )
-    part = _geometry(build, mesh, Material())
+    part = geometry(build, mesh, Material())
     build.meshes.append({"name": name, "primitives": [part | {"material": 0}]})
     build.nodes.append({"name": name, "mesh": 0})
-    return _binary(_tree(build, []), bytes(build.blob))
+    return binary(tree_of(build, []), bytes(build.blob))
 
 
 def lifted(place: Place, material: Material) -> float:
@@ -284,7 +284,7 @@ def overlay_gltf(
         place = o.places[number - 1]
         off = lifted(place, o.material) if lift else 0.0
         stands = replace(mesh, position=mesh.position + mesh.normal * off) if off else mesh
-        part: dict[str, Any] = _geometry(build, stands, o.material, bumps) | {"material": materials[0]}
+        part: dict[str, Any] = geometry(build, stands, o.material, bumps) | {"material": materials[0]}
         if variants:
             part["extensions"] = {
                 build.use("KHR_materials_variants"): {
@@ -298,15 +298,16 @@ def overlay_gltf(
         if off:
             node["extras"]["mivex"]["lifted_metres"] = off
         build.nodes.append(node)
-    tree = _tree(build, names if variants else [])
+    tree = tree_of(build, names if variants else [])
     tree["asset"]["extras"] = {"mivex": {"not_said": unsaid(o, doc)}}
     if beside:
         tree["buffers"] = [{"byteLength": len(build.blob), "uri": beside}]
         return (json.dumps(tree, indent=1, ensure_ascii=False) + "\n").encode(), bytes(build.blob)
-    return _binary(tree, bytes(build.blob)), b""
+    return binary(tree, bytes(build.blob)), b""
 
 
-def _tree(build: GltfBuilder, variants: Sequence[str]) -> dict[str, Any]:
+def tree_of(build: GltfBuilder, variants: Sequence[str]) -> dict[str, Any]:
+    """All that was collected, as the tree of a file."""
     tree: dict[str, Any] = {
         "asset": {"version": "2.0", "generator": Message("Mivex {version}", version=__version__)},
         "scene": 0,
@@ -326,7 +327,7 @@ def _tree(build: GltfBuilder, variants: Sequence[str]) -> dict[str, Any]:
     return tree
 
 
-def _binary(tree: Mapping[str, Any], blob: bytes) -> bytes:
+def binary(tree: Mapping[str, Any], blob: bytes) -> bytes:
     """One binary file, through the library that knows its layout."""
     from pygltflib import GLTF2
 

@@ -4,7 +4,7 @@ from collections.abc import Callable, Iterable, Mapping
 from types import MappingProxyType
 from typing import Any
 
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from mivex import __version__
 from mivex.core.base.errors import Stopped
@@ -50,15 +50,6 @@ SOLIDS = "motion.solids.glb"
 CHECK = "motion.check.json"
 TIMES = (0.25, 1.0, 2.6, 5.0, 12.375)
 """Seconds at which a delivery says where every particle is."""
-
-
-def written_out(value: Any) -> Any:
-    """A model as plain data with every value of it, usual or not."""
-    if isinstance(value, BaseModel):
-        return {k: written_out(getattr(value, k)) for k in type(value).model_fields}
-    if isinstance(value, Mapping):
-        return {k: written_out(v) for k, v in value.items()}
-    return [written_out(v) for v in value] if isinstance(value, tuple | list) else value
 
 
 def meets_solids(effect: Effect) -> bool:

@@ -14,6 +14,7 @@ from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.messages import Message
 from mivex.core.base.paths import read_bytes
+from mivex.core.base.settings import written_out
 from mivex.core.base.store import Batch, encoded, finish
 from mivex.core.base.types import Floats
 from mivex.core.deliver.deliver import Delivered, deliver, stage_json
@@ -25,10 +26,10 @@ from mivex.core.deliver.motion_file import (
     check_file,
     meets_solids,
     motion_file,
-    written_out,
 )
 from mivex.core.deliver.planning import Bench, Planned, file_name
 from mivex.core.deliver.sources import Surfaces
+from mivex.core.deliver.stage_gltf import surroundings_gltf
 from mivex.core.layers.masks import Values
 from mivex.core.motion.model import Effect, whole
 from mivex.core.picture.texture import Texture
@@ -48,7 +49,7 @@ from mivex.core.stage.surroundings import World
 LIST = "delivery.json"
 """Name of the list of a delivery."""
 LIST_VERSION = 1
-AROUND = "surroundings.glb"
+AROUND, STAGE = "surroundings.glb", "stage.glb"
 
 
 @dataclass(frozen=True, eq=False)
@@ -203,6 +204,11 @@ def deliver_project(
         if doc.around.path and doc.around.path in meshes:
             a = doc.around
             batch.stage(where / AROUND, bare_gltf(meshes[a.path], "surroundings", a.grey, a.rough))
+            stage["geometry"] = AROUND
+        elif with_geometry and world.surroundings.solids:
+            tell("Writing the stage")
+            batch.stage(where / STAGE, surroundings_gltf(world.surroundings))
+            stage["geometry"] = STAGE
         if any(r.recipe.proof for r in rows):
             from mivex.core.deliver.proof_sheet import proof_sheet
 
@@ -262,9 +268,10 @@ def _stage(doc: Document) -> dict[str, Any]:
     """What the delivery was proved on: cameras, light, surroundings, air."""
     around = doc.around.model_copy(update={"path": AROUND if doc.around.path else ""})
     return {
-        "cameras": [c.model_dump(mode="json") for c in doc.cameras],
-        "lighting": doc.lighting.model_dump(mode="json"),
-        "surroundings": around.model_dump(mode="json"),
+        "cameras": [written_out(c) for c in doc.cameras],
+        "lighting": written_out(doc.lighting),
+        "surroundings": written_out(around),
+        "geometry": None,
         "wind": list(doc.air.wind),
     }
 

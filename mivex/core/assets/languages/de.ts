@@ -1132,6 +1132,10 @@
    <translation>Bewegung von „{name}“ wird geschrieben</translation>
   </message>
   <message>
+   <source>Writing the stage</source>
+   <translation>Die Bühne wird geschrieben</translation>
+  </message>
+  <message>
    <source>“{path}” was written by a newer Mivex (list {version}; this one reads {list_version}).</source>
    <translation>„{path}“ stammt von einem neueren Mivex (Liste {version}; dieses liest {list_version}).</translation>
   </message>
