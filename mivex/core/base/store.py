@@ -7,6 +7,7 @@ before that, a full disk above all, the old file is as it was.
 
 import contextlib
 import fcntl
+import hashlib
 import json
 import os
 import time
@@ -181,6 +182,8 @@ class Batch:
         self._rows: list[tuple[Path, Path, int]] = []
         self._swept: set[Path] = set()
         self._follow, self._avoid = follow, avoid
+        self.digests: dict[str, str] = {}
+        """Hash of every staged file's bytes, by its name, those that were left alone too."""
 
     def __enter__(self) -> "Batch":
         return self
@@ -219,6 +222,7 @@ class Batch:
         path = Path(os.path.realpath(path))
         if str(path) in _protected or path in self._avoid:
             raise _written_over(path)
+        self.digests[path.name] = hashlib.blake2b(data, digest_size=16).hexdigest()
         try:
             mode = mode_of(path)
             if holds(path, data):

@@ -8,7 +8,6 @@ import json
 import threading
 from collections.abc import Callable, Mapping, Sequence
 from concurrent.futures import ThreadPoolExecutor
-from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
@@ -20,6 +19,7 @@ from mivex.core.base.messages import Message, term
 from mivex.core.base.paths import reason
 from mivex.core.base.store import Batch, encoded
 from mivex.core.deliver.blend_sheet import Written, blend_sheet
+from mivex.core.deliver.compared import Compared, Delivered
 from mivex.core.deliver.planning import NO_ALPHA, Bench, Planned, check_format, plan
 from mivex.core.deliver.sources import Surfaces
 from mivex.core.picture.encode import ReadBack, stage_picture
@@ -30,54 +30,6 @@ from mivex.core.scene.playback import hulls_of
 
 SIDE_BY_SIDE = 2 * 4096 * 4096
 """Texels of an overlay's files that are encoded at the same time."""
-
-
-@dataclass(frozen=True)
-class Compared:
-    """One channel of a delivered file, read again and compared with what was meant.
-
-    Attributes
-    ----------
-    overlay, file, channel : str
-    source : str
-        What fills it, in words.
-    back : ReadBack
-    number : int
-        Which of the file's channels.
-    low, high : float
-        Least and greatest value that it holds.
-    """
-
-    overlay: str
-    file: str
-    channel: str
-    source: str
-    back: ReadBack
-    number: int
-    low: float
-    high: float
-
-    @property
-    def difference(self) -> float:
-        """Largest difference in codes."""
-        return self.back.differences[self.number] if self.number < len(self.back.differences) else 0.0
-
-
-@dataclass(frozen=True)
-class Delivered:
-    """What was written for one overlay, after it was read back and found the same."""
-
-    overlay: str
-    files: tuple[Path, ...]
-    sheet: Path
-    table: tuple[Compared, ...] = ()
-    left_out: tuple[str, ...] = ()
-    others: tuple[Path, ...] = ()
-
-    @property
-    def picture(self) -> Path:
-        """The first file of the recipe; as a rule the one of colour with opacity."""
-        return self.files[0]
 
 
 def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, lanes: int = 4, bits: int = 0) -> ReadBack:
@@ -136,6 +88,7 @@ def deliver(
     recipe: DeliveryRecipe | None = None,
     bench: Bench | None = None,
     more: Callable[[Batch, Path, list[Planned], list[Delivered]], None] | None = None,
+    kept: Callable[[Planned], Delivered | None] = lambda _: None,
 ) -> list[Delivered]:
     """Write pictures and blend sheets, prove every one of them, and only then put them in place.
 
@@ -155,6 +108,8 @@ def deliver(
         The project they belong to.
     more : callable
         Stages whatever else belongs to the delivery.
+    kept : callable
+        Gives what was delivered of an overlay before, where nothing of it has changed.
 
     Raises
     ------
@@ -168,15 +123,15 @@ def deliver(
         Path(folder).mkdir(parents=True, exist_ok=True)
     except OSError as e:
         raise MivexError(Message("The folder “{folder}” cannot be made: {e}.", folder=folder, e=term(reason(e)))) from None
-    kept: dict[str, Texture] = {}
+    textures: dict[str, Texture] = {}
     lock = threading.Lock()
 
     def texture(o: Overlay) -> Texture:
         # Only for as long as one overlay is being worked on: a delivery may hold more than memory does.
         with lock:
-            if o.id not in kept:
-                kept[o.id] = texture_of(o)
-            return kept[o.id]
+            if o.id not in textures:
+                textures[o.id] = texture_of(o)
+            return textures[o.id]
 
     surfaces = Surfaces(bench.doc, texture, bench.others, bench.mask, bench.height_of)
     failed = threading.Event()
@@ -185,6 +140,8 @@ def deliver(
         def one(row: Planned) -> Delivered:
             if bench.stop() or failed.is_set():
                 raise Stopped
+            if (before := kept(row)) is not None:
+                return before
             tell(Message("Delivering “{name}”", name=row.overlay.name))
             try:
                 return _one(row, texture, surfaces, batch, bench)
@@ -193,7 +150,7 @@ def deliver(
                 raise
             finally:
                 with lock:
-                    kept.pop(row.overlay.id, None)
+                    textures.pop(row.overlay.id, None)
 
         with ThreadPoolExecutor(max(1, min(WORKERS, 4))) as pool:
             jobs = [pool.submit(one, row) for row in rows]

@@ -16,9 +16,11 @@ from mivex.core.base.messages import Message
 from mivex.core.base.paths import read_bytes
 from mivex.core.base.settings import written_out
 from mivex.core.base.store import Batch, encoded, finish
-from mivex.core.base.types import Floats
-from mivex.core.deliver.deliver import Delivered, deliver, stage_json
+from mivex.core.deliver.bench import bench_of, unrounded
+from mivex.core.deliver.compared import Delivered
+from mivex.core.deliver.deliver import deliver, stage_json
 from mivex.core.deliver.gltf import bare_gltf, overlay_gltf, unsaid
+from mivex.core.deliver.keys import ContentKeys, Earlier, noted
 from mivex.core.deliver.motion_file import (
     CHECK,
     SOLIDS,
@@ -27,20 +29,15 @@ from mivex.core.deliver.motion_file import (
     meets_solids,
     motion_file,
 )
-from mivex.core.deliver.planning import Bench, Planned, file_name
+from mivex.core.deliver.planning import Planned, file_name
 from mivex.core.deliver.sources import Surfaces
 from mivex.core.deliver.stage_gltf import surroundings_gltf
-from mivex.core.layers.masks import Values
 from mivex.core.motion.model import Effect, whole
 from mivex.core.picture.texture import Texture
 from mivex.core.project.delivery import DeliveryRecipe, FilePlan
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Evaluator
-from mivex.core.project.file import absolute, paths_of
-from mivex.core.project.layering import EvaluationRequest
-from mivex.core.project.looking import planes_below
 from mivex.core.scene.draw_calls import build_environment, lasting_mesh, meshes_read
-from mivex.core.scene.material_binding import file_key, picture_files_read, read_by
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.mesh import joined as joined_meshes
 from mivex.core.stage.placements_model import MeshPlace
@@ -49,7 +46,7 @@ from mivex.core.stage.surroundings import World
 LIST = "delivery.json"
 """Name of the list of a delivery."""
 LIST_VERSION = 1
-AROUND, STAGE = "surroundings.glb", "stage.glb"
+AROUND, STAGE, PROOF = "surroundings.glb", "stage.glb", "proof.html"
 
 
 @dataclass(frozen=True, eq=False)
@@ -71,40 +68,6 @@ class Delivery:
     listing: Path
     proof: Path | None
     unsaid: Mapping[str, list[str]]
-
-
-def unrounded(o: Overlay) -> Overlay:
-    """An overlay as it is delivered from: each file rounds once, to the depth that its recipe asks for."""
-    return o.model_copy(update={"delivery": o.delivery.model_copy(update={"bits": 32})})
-
-
-def bench_of(doc: Document, evaluator: Evaluator, stop: Callable[[], bool] = lambda: False) -> Bench:
-    """What delivering needs of a project; raises MivexError where something cannot be read."""
-    others: dict[str, Texture] = {file_key(p, m): evaluator.file_texture(p, m) for p, m in picture_files_read(doc)}
-    for o in doc.overlays:
-        for key in read_by(o.material):
-            other = doc.overlay(key)
-            if other is not None and other.source.ready and key not in others:
-                others[key] = evaluator.texture(unrounded(other), doc, stop=stop)
-
-    def mask_of(o: Overlay, number: int) -> Floats:
-        rows = [r for r in o.layers.walk()]
-        if number > len(rows):
-            return np.zeros((1, 1), np.float32)  # overlays of one recipe have layers in different numbers
-        ask = EvaluationRequest(stop, doc=doc)
-        start = evaluator.start_of(o)
-        row = rows[number - 1]
-        found = Values(o.layers, evaluator.outside(o, ask)).mask(row, planes_below(evaluator, o, ask, row.id).get)
-        return np.clip(np.broadcast_to(found, (start.height, start.width)), 0, 1)
-
-    def height_of(o: Overlay) -> Floats | None:
-        height = evaluator.graph.value(evaluator.node_of(o, EvaluationRequest(stop, doc=doc)), stop).surface.channels.get(
-            "height"
-        )
-        return None if height is None else height[..., 0]
-
-    avoid = frozenset(Path(absolute(p, evaluator.folder)).resolve() for p in paths_of(doc))
-    return Bench(doc, others, mask_of, height_of, stop, avoid)
 
 
 def _motions(doc: Document, rows: Sequence[Planned]) -> list[Effect]:
@@ -159,6 +122,25 @@ def deliver_project(
     proof: list[Path] = []
     lost: dict[str, list[str]] = {}
 
+    keys = ContentKeys(doc, Path(evaluator.folder))
+    known = listing_of(folder) if (Path(folder) / LIST).is_file() else None
+    earlier = Earlier(Path(folder), known)
+    kept: dict[str, Delivered] = {}
+    made_of: dict[str, Any] = {}
+
+    known_keys: dict[str, str] = {}
+
+    def key_of(row: Planned) -> str:
+        if row.overlay.id not in known_keys:
+            known_keys[row.overlay.id] = keys.overlay(row.overlay, row.recipe, [p.name for p in row.paths])
+        return known_keys[row.overlay.id]
+
+    def before(row: Planned) -> Delivered | None:
+        found = earlier.delivered(row, key_of(row))
+        if found is not None:
+            kept[row.overlay.id] = found
+        return found
+
     def more(batch: Batch, where: Path, rows: list[Planned], done: list[Delivered]) -> None:
         surfaces = Surfaces(doc, texture, bench.others, bench.mask, bench.height_of)
 
@@ -168,59 +150,102 @@ def deliver_project(
 
         with_geometry = [r for r in rows if r.geometry is not None]
         with ThreadPoolExecutor(max(1, min(WORKERS, 4))) as pool:
-            for job in [pool.submit(shape, row) for row in with_geometry]:
+            for job in [pool.submit(shape, row) for row in with_geometry if row.overlay.id not in kept]:
                 job.result()
+        for row, d in zip(rows, done, strict=True):
+            stem = row.geometry.stem if row.geometry else ""
+            names = {
+                row.sheet.name,
+                *(p.name for p in d.files),
+                *((row.geometry.name, f"{stem}.bin") if row.geometry else ()),
+            }
+            own = {n: h for n, h in batch.digests.items() if n in names or (stem and n.startswith(f"{stem}_gltf"))}
+            key = key_of(row)
+            held = earlier.same(row.overlay.id, key) if row.overlay.id in kept else None
+            made_of[row.overlay.id] = held or noted(key, own, d)
         lost.update({r.overlay.name: unsaid(r.overlay, doc) for r in with_geometry})
-        sheets = {r.overlay.id: r.sheet.name for r in rows}
-        names: dict[str, str] = {}
-        moving = {e.id: whole(e, doc.effects) for e in _motions(doc, rows)}
-        born = birth_meshes(moving.values(), world)
-        for mesh, file in born.items():
-            batch.stage(where / file, bare_gltf(world.meshes[mesh], "born"))
-        if any(meets_solids(e) for e in moving.values()) and world.surroundings.meshes:
-            batch.stage(where / SOLIDS, bare_gltf(joined_meshes(list(world.surroundings.meshes)), "solids"))
-        for e in _motions(doc, rows):
-            if stop():
-                raise Stopped
-            stem = file_name(Overlay(id=e.id, name=e.name))
-            if stem.lower() in names:
-                raise MivexError(
-                    Message(
-                        "“{names}” and “{name}” would both be written as “{stem}”; give one of them another name.",
-                        names=names[stem.lower()],
-                        name=e.name,
-                        stem=stem,
-                    )
-                )
-            names[stem.lower()] = e.name
-            tell(Message("Writing the motion of “{name}”", name=e.name))
-            path = where / f"{stem}.motion.json"
-            stage_json(batch, path, written_out(motion_file(doc, e, sheets, world, born)))
-            motion.append(path)
-        if moving:
-            told = {p.name: whole(e, doc.effects) for p, e in zip(motion, _motions(doc, rows), strict=True)}
-            stage_json(batch, where / CHECK, check_file(doc, told, world, stop))
+        motion.extend(_stage_motion(batch, where, doc, rows, world, keys, earlier, made_of, stop, tell))
         stage = _stage(doc)
         if doc.around.path and doc.around.path in meshes:
             a = doc.around
             batch.stage(where / AROUND, bare_gltf(meshes[a.path], "surroundings", a.grey, a.rough))
             stage["geometry"] = AROUND
         elif with_geometry and world.surroundings.solids:
-            tell("Writing the stage")
-            batch.stage(where / STAGE, surroundings_gltf(world.surroundings))
-            stage["geometry"] = STAGE
-        if any(r.recipe.proof for r in rows):
+            if (held := earlier.same("stage", keys.stage())) is None:
+                tell("Writing the stage")
+                batch.stage(where / STAGE, surroundings_gltf(world.surroundings))
+                held = noted(keys.stage(), {STAGE: batch.digests[STAGE]})
+            stage["geometry"], made_of["stage"] = STAGE, held
+        whole_key = keys.proof(made_of, [r.recipe for r in rows])
+        if any(r.recipe.proof for r in rows) and (held := earlier.same("proof", whole_key)) is not None:
+            made_of["proof"] = held
+            proof.append(where / PROOF)
+        elif any(r.recipe.proof for r in rows):
             from mivex.core.deliver.proof_sheet import proof_sheet
 
             tell("Writing the proof sheet")
-            page = where / "proof.html"
+            page = where / PROOF
             wanted = [(r, d) for r, d in zip(rows, done, strict=True) if r.recipe.proof]
             batch.stage(page, encoded(proof_sheet(doc, wanted, texture, evaluator, lost), page))
             proof.append(page)
-        stage_json(batch, where / LIST, _listing(where, doc, rows, done, motion, proof, stage))
+            made_of["proof"] = noted(whole_key, {PROOF: batch.digests[PROOF]})
+        stage_json(batch, where / LIST, _listing(where, doc, rows, done, motion, proof, stage) | {"made_of": made_of})
 
-    done = deliver(chosen, texture, folder, tell, recipe=recipe, bench=bench, more=more)
+    done = deliver(chosen, texture, folder, tell, recipe=recipe, bench=bench, more=more, kept=before)
     return Delivery(done, motion, Path(folder) / LIST, proof[0] if proof else None, lost)
+
+
+def _stage_motion(  # noqa: PLR0913
+    batch: Batch,
+    where: Path,
+    doc: Document,
+    rows: list[Planned],
+    world: World,
+    keys: ContentKeys,
+    earlier: Earlier,
+    made_of: dict[str, Any],
+    stop: Callable[[], bool],
+    tell: Callable[[str], None],
+) -> list[Path]:
+    """Stage the motion files of the effects that are shown, with what they need, unless nothing of them has changed."""
+    effects = _motions(doc, rows)
+    if not effects:
+        return []
+    sheets = {r.overlay.id: r.sheet.name for r in rows}
+    names: dict[str, str] = {}
+    for e in effects:
+        stem = file_name(Overlay(id=e.id, name=e.name))
+        if stem.lower() in names:
+            raise MivexError(
+                Message(
+                    "“{names}” and “{name}” would both be written as “{stem}”; give one of them another name.",
+                    names=names[stem.lower()],
+                    name=e.name,
+                    stem=stem,
+                )
+            )
+        names[stem.lower()] = e.name
+    paths = [where / f"{file_name(Overlay(id=e.id, name=e.name))}.motion.json" for e in effects]
+    key = keys.motion(sheets)
+    if (held := earlier.same("motion", key)) is not None and all(p.name in held["files"] for p in paths):
+        made_of["motion"] = held
+        return paths
+    wholes = [whole(e, doc.effects) for e in effects]
+    born = birth_meshes(wholes, world)
+    for mesh, file in born.items():
+        batch.stage(where / file, bare_gltf(world.meshes[mesh], "born"))
+    if any(meets_solids(e) for e in wholes) and world.surroundings.meshes:
+        batch.stage(where / SOLIDS, bare_gltf(joined_meshes(list(world.surroundings.meshes)), "solids"))
+    for e, path in zip(effects, paths, strict=True):
+        if stop():
+            raise Stopped
+        tell(Message("Writing the motion of “{name}”", name=e.name))
+        stage_json(batch, path, written_out(motion_file(doc, e, sheets, world, born)))
+    told = {p.name: e for p, e in zip(paths, wholes, strict=True)}
+    stage_json(batch, where / CHECK, check_file(doc, told, world, stop))
+    own = {p.name for p in paths} | set(born.values()) | {SOLIDS, CHECK}
+    made_of["motion"] = noted(key, {n: h for n, h in batch.digests.items() if n in own})
+    return paths
 
 
 def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture, surfaces: Surfaces, world: World) -> None:

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from mivex import __version__
 from mivex.core.base.messages import Message, term
-from mivex.core.deliver.deliver import Delivered
+from mivex.core.deliver.compared import Delivered
 from mivex.core.deliver.planning import Planned
 from mivex.core.findings import Subject, examine
 from mivex.core.picture.encode import picture_bytes

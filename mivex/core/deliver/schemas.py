@@ -189,3 +189,6 @@ class DeliveryList(_Told):
     motion: tuple[ListedMotion, ...]
     proof: str | None
     stage: DeliveredStage
+    made_of: dict[str, dict[str, Any]] = Field(
+        default_factory=dict, description="For Mivex: what each part was made of, and what its files hold."
+    )

@@ -7,7 +7,7 @@ from PySide6.QtWidgets import QButtonGroup, QHBoxLayout, QPushButton, QScrollAre
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, joined, term
-from mivex.core.deliver.deliver import Compared
+from mivex.core.deliver.compared import Compared
 from mivex.ui import theme
 from mivex.ui.fields.labels import label
 from mivex.ui.proofs.flow_picture import FlowPicture

@@ -8,7 +8,7 @@ from PySide6.QtWidgets import QAbstractItemView, QHeaderView, QTableWidget, QTab
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term
-from mivex.core.deliver.deliver import Compared
+from mivex.core.deliver.compared import Compared
 from mivex.core.intake.compare import HOLDS, Row
 from mivex.core.intake.switches import SWITCHES
 from mivex.ui import theme

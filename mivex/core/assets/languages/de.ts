@@ -1108,8 +1108,8 @@
    <translation>Zwei Dateien von „{name}“ würden beide als „{name2}“ geschrieben.</translation>
   </message>
   <message>
-   <source>Writing the proof sheet</source>
-   <translation>Prüfbogen wird geschrieben</translation>
+   <source>Writing the motion of “{name}”</source>
+   <translation>Bewegung von „{name}“ wird geschrieben</translation>
   </message>
   <message>
    <source>“{name}” lies on no surface, so that there is no geometry to deliver; place it first, or choose a recipe without geometry.</source>
@@ -1128,12 +1128,12 @@
    <translation>Geometrie von „{name}“ wird geschrieben</translation>
   </message>
   <message>
-   <source>Writing the motion of “{name}”</source>
-   <translation>Bewegung von „{name}“ wird geschrieben</translation>
+   <source>Writing the proof sheet</source>
+   <translation>Prüfbogen wird geschrieben</translation>
   </message>
   <message>
-   <source>Writing the stage</source>
-   <translation>Die Bühne wird geschrieben</translation>
+   <source>“{names}” and “{name}” would both be written as “{stem}”; give one of them another name.</source>
+   <translation>„{names}“ und „{name}“ würden beide als „{stem}“ geschrieben; geben Sie einem einen anderen Namen.</translation>
   </message>
   <message>
    <source>“{path}” was written by a newer Mivex (list {version}; this one reads {list_version}).</source>
@@ -1144,8 +1144,8 @@
    <translation>„{path}“ ist nicht die Liste einer Lieferung oder ist abgeschnitten.</translation>
   </message>
   <message>
-   <source>“{names}” and “{name}” would both be written as “{stem}”; give one of them another name.</source>
-   <translation>„{names}“ und „{name}“ würden beide als „{stem}“ geschrieben; geben Sie einem einen anderen Namen.</translation>
+   <source>Writing the stage</source>
+   <translation>Die Bühne wird geschrieben</translation>
   </message>
   <message>
    <source>over every backdrop</source>
