@@ -7,7 +7,14 @@ import pytest
 from test_motion import SOUND, effect, puff, puff_doc
 from test_project import mivex_run
 
-from mivex.core.advice.particle_reduction import reduce_particles
+from mivex.core.advice.particle_reduction import (
+    Covering,
+    ParticleReduction,
+    reduce_particles,
+    shared_dials,
+    with_reduction,
+)
+from mivex.core.base.errors import MivexError
 from mivex.core.checking.batch import report_on
 from mivex.core.findings import examine_motion
 from mivex.core.findings.base import MotionSubject
@@ -15,6 +22,7 @@ from mivex.core.material.effects import Contact, Erosion
 from mivex.core.motion.curves import Curve
 from mivex.core.motion.model import (
     ExposedParameters,
+    whole,
 )
 from mivex.core.motion.simulate import EARTH
 from mivex.core.motion.starters import STARTERS
@@ -54,6 +62,48 @@ def test_fewer_larger_covers_as_much():
         return np.mean([(render(d, textures, View(c, 200, 200, t)).colour[..., 3] > 0.02).mean() for t in times])
 
     assert abs(area(used) / area(doc) - 1) < 0.06
+
+
+@pytest.mark.parametrize("seed", range(6))
+def test_what_is_proposed_is_cheaper_or_nothing_is(seed):
+    """Effects drawn by chance: where there is an answer it costs less in the mean and at its worst, and looks alike."""
+    rng = np.random.default_rng(seed)
+    e = effect(
+        {"rate": float(rng.uniform(10, 60)), "form": "sphere", "size": (float(rng.uniform(0.1, 0.9)),) * 3, "way": "round"},
+        {"width": (0.05, float(rng.uniform(0.08, 0.5))), "speed": (0.0, float(rng.uniform(0.05, 0.6)))},
+        SOUND["life"],
+        at=(0, 0, 0),
+    )
+    doc, textures = puff_doc((e,)), {"o": puff()}
+    try:
+        found = reduce_particles(doc, "e", int(rng.integers(3, 30)), textures, build_environment(doc))
+    except MivexError as error:
+        assert "cheaper" in str(error) or "already" in str(error) or "cannot cover" in str(error)
+        return
+    assert found.after.fragments <= 0.98 * found.before.fragments and found.after.worst <= found.before.worst
+    assert abs(found.after.area / found.before.area - 1) < 0.021 and 0 <= found.apart < 60
+
+
+def test_a_copy_takes_a_proposal_for_itself_where_it_may():
+    e = effect({"rate": 60, "warm": True}, {"width": (0.2, 0.3)}, SOUND["life"], at=(0, 0, 0))
+    picture = Covering(1, 0.1, 10, 10, 1, np.zeros((4, 4, 3), np.uint8), np.zeros((4, 4, 3), np.float32))
+    found = ParticleReduction(0.4, 1.7, picture, picture)
+    for opened, own, original in (
+        (("rate", "size"), (0.4, 1.7), (1.0, 1.0)),
+        (("size",), (1.0, 1.7), (0.4, 1.0)),
+        ((), (1.0, 1.0), (0.4, 1.7)),
+    ):
+        of = e.model_copy(update={"opened": opened})
+        copy = of.model_copy(update={"id": "c", "copy_of": "e", "parts": (), "opened": ()})
+        doc = puff_doc((of, copy))
+        made = with_reduction(doc, "c", found)
+        dials = {x.id: (x.dials.rate, x.dials.size) for x in made.effects}
+        assert dials == {"e": original, "c": own}, opened
+        assert shared_dials(doc, "c") == [k for k in ("rate", "size") if k not in opened]
+        seen = whole(made.effect("c"), made.effects).dials
+        assert (seen.rate, seen.size) == (0.4, 1.7)
+        assert shared_dials(doc, "e") == [] and with_reduction(doc, "e", found).effect("e").dials.size == 1.7
+    assert with_reduction(doc, "gone", found) == doc
 
 
 def motion_ids(e, texture=None, sheet=None, doc=None, small=False, **material):

@@ -12,6 +12,7 @@ from mivex.core.motion.model import Effect, whole
 from mivex.core.motion.simulate import gone_at
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document
+from mivex.core.project.edits import set_effect
 from mivex.core.scene.playback import EmitterSimulations
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.looks import display_codes, tallied
@@ -22,6 +23,12 @@ SIDE = 192
 """Pixels of a picture that is measured."""
 MOMENTS = 5
 """Times that are looked at."""
+BLOCKS = 24
+"""Blocks along a side, over which looks are compared."""
+PARTS = (1.0, 0.7, 0.5, 0.35)
+"""Of the greatest number that is allowed: numbers that are tried, until one is cheaper."""
+SAVES = 0.02
+"""Share of the fragments that a proposal saves at least."""
 COVERED = 0.02
 """Alpha from which a pixel counts as covered."""
 CLOSE = 0.02
@@ -38,31 +45,44 @@ class Covering:
         Particles at once, in the mean over the times that are looked at.
     area : float
         Share of the picture that is covered, in the mean.
-    fragments : float
-        Of a picture, in the mean.
+    fragments, worst : float
+        Of a picture, in the mean and at most.
     overdraw : float
         Fragments of a covered pixel, in the mean.
     picture : uint8 array (SIDE, SIDE, 3)
         At the middle of these times.
+    look : float32 array (BLOCKS, BLOCKS, 3)
+        Codes in the mean over blocks and over these times: how it looks, whichever particle is where.
     """
 
     count: float
     area: float
     fragments: float
+    worst: float
     overdraw: float
     picture: NDArray[np.uint8]
+    look: NDArray[np.float32]
     box: tuple[int, int, int, int] = (0, 0, SIDE, SIDE)
     """Left, top, right and lower edge of what is ever covered, in pixels."""
 
 
 @dataclass(frozen=True, eq=False)
 class ParticleReduction:
-    """The answer: the dials, and what the effect covers before and after."""
+    """The answer: the dials, and what the effect covers before and after. It is cheaper, or there is none."""
 
     rate: float
     size: float
     before: Covering
     after: Covering
+
+    @property
+    def apart(self) -> float:
+        """How far the looks are apart, in codes, in the mean over the blocks that either covers."""
+        a, b = self.before.look, self.after.look
+        away = np.abs(a - b).max(axis=2)
+        ground = a[0, 0]
+        there = (np.abs(a - ground).max(axis=2) > 1) | (np.abs(b - ground).max(axis=2) > 1)
+        return float(away[there].mean()) if there.any() else 0.0
 
 
 def _camera(doc: Document, effect: Effect, flows: EmitterSimulations, world: World, times: list[float]) -> Camera:
@@ -109,6 +129,7 @@ def covering(
         World(Surroundings("nothing", ()), world.meshes) if all(p.life.solids == "through" for p in effect.parts) else world
     )
     counts, area, fragments, picture = [], [], [], None
+    look = np.zeros((BLOCKS, BLOCKS, 3), np.float32)
     ever = np.zeros((SIDE, SIDE), bool)
     for k, t in enumerate(times):
         view = View(camera, SIDE, SIDE, t)
@@ -122,16 +143,20 @@ def covering(
         ever |= covered
         area.append(float(covered.mean()))
         fragments.append(float(seen.sum()))
+        codes = display_codes(drawn, doc.lighting)
+        look += codes.reshape(BLOCKS, SIDE // BLOCKS, BLOCKS, SIDE // BLOCKS, 3).mean(axis=(1, 3), dtype=np.float32)
         if k == len(times) // 2:
-            picture = display_codes(drawn, doc.lighting)
+            picture = codes
     mean = float(np.mean(area))
     assert picture is not None
     return Covering(
         float(np.mean(counts)),
         mean,
         float(np.mean(fragments)),
+        float(np.max(fragments)),
         float(np.mean(fragments)) / max(mean * SIDE * SIDE, 1.0),
         picture,
+        look / np.float32(len(times)),
         _box(ever),
     )
 
@@ -184,7 +209,8 @@ def reduce_particles(
     Raises
     ------
     MivexError
-        There is no such effect, it has no particles, or no size brings the area back.
+        There is no such effect, it has no particles, no size brings the area back, or nothing that does is cheaper:
+        in the mean and at the worst moment.
     """
     found = doc.effect(effect_id)
     if found is None:
@@ -210,21 +236,73 @@ def reduce_particles(
         dials = effect.dials.model_copy(update={"rate": rate, "size": size})
         return covering(doc, effect.model_copy(update={"dials": dials}), textures, world, camera, times, flows)
 
-    rate = effect.dials.rate * most / before.count
-    low, high = effect.dials.size, effect.dials.size * 2
-    after = tried(rate, high)
-    while after.area < before.area and high < effect.dials.size * 64:
-        low, high = high, high * 1.6
-        after = tried(rate, high)
-    if after.area < before.area * (1 - CLOSE):
-        raise MivexError(Message("{most} particles cannot cover as much at any size.", most=most))
-    best = (high, after)
-    for _ in range(14):
-        size = (low + high) / 2
+    least: tuple[float, float] | None = None
+    for part in PARTS if most > 1 else (1.0,):
+        rate = round(effect.dials.rate * max(most * part, 1.0) / before.count, 6)
+        size = _size_for(before, effect.dials.size, lambda size, rate=rate: tried(rate, size))  # type: ignore[misc]
+        if size is None:
+            continue
         after = tried(rate, size)
+        share, worst = after.fragments / max(before.fragments, 1.0), after.worst / max(before.worst, 1.0)
+        if share <= 1 - SAVES and worst <= 1.0:
+            return ParticleReduction(rate, size, before, after)
+        least = min(least, (share, worst)) if least is not None else (share, worst)
+    if least is None:
+        raise MivexError(Message("{most} particles cannot cover as much at any size.", most=most))
+    raise MivexError(
+        Message(
+            "Nothing cheaper covers as much: fewer, larger ones take {share:.0%} of the present fragments at least, "
+            "{worst:.0%} at the worst moment.",
+            share=least[0],
+            worst=least[1],
+        )
+    )
+
+
+def _size_for(before: Covering, size: float, tried: Callable[[float], Covering]) -> float | None:
+    """The size with which as much is covered as before, by halving; None where no size does."""
+    low, high = size, size * 2
+    after = tried(high)
+    while after.area < before.area and high < size * 64:
+        low, high = high, high * 1.6
+        after = tried(high)
+    if after.area < before.area * (1 - CLOSE):
+        return None
+    best = high, after
+    for _ in range(14):
+        middle = (low + high) / 2
+        after = tried(middle)
         if abs(after.area - before.area) < abs(best[1].area - before.area):
-            best = size, after
+            best = middle, after
         if abs(after.area / before.area - 1) < CLOSE / 4:
             break
-        low, high = (size, high) if after.area < before.area else (low, size)
-    return ParticleReduction(round(rate, 6), round(best[0], 4), before, tried(round(rate, 6), round(best[0], 4)))
+        low, high = (middle, high) if after.area < before.area else (low, middle)
+    return round(best[0], 4)
+
+
+def with_reduction(doc: Document, effect_id: str, found: ParticleReduction) -> Document:
+    """The document with a proposal taken.
+
+    A copy takes the dials that it may set for itself; what it may not, its original takes, and with it all its copies.
+    """
+    effect = doc.effect(effect_id)
+    if effect is None:
+        return doc
+    of = doc.effect(effect.copy_of) if effect.copy_of else None
+    for key, value in (("rate", found.rate), ("size", found.size)):
+        whose = effect_id if of is None or key in of.opened else of.id
+        doc = set_effect(doc, whose, dials=_effect(doc, whose).dials.model_copy(update={key: value}))
+    return doc
+
+
+def shared_dials(doc: Document, effect_id: str) -> list[str]:
+    """Dials of a proposal that a copy cannot set for itself: taken, they change its original and all copies of that."""
+    effect = doc.effect(effect_id)
+    of = doc.effect(effect.copy_of) if effect is not None and effect.copy_of else None
+    return [k for k in ("rate", "size") if of is not None and k not in of.opened]
+
+
+def _effect(doc: Document, effect_id: str) -> Effect:
+    found = doc.effect(effect_id)
+    assert found is not None
+    return found

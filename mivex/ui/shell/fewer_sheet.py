@@ -6,10 +6,15 @@ from PySide6.QtCore import Qt
 from PySide6.QtGui import QImage, QPixmap
 from PySide6.QtWidgets import QDialog, QHBoxLayout, QLabel, QPushButton, QVBoxLayout
 
-from mivex.core.advice.particle_reduction import Covering, ParticleReduction, reduce_particles
+from mivex.core.advice.particle_reduction import (
+    Covering,
+    ParticleReduction,
+    reduce_particles,
+    shared_dials,
+    with_reduction,
+)
 from mivex.core.base.languages import tr
-from mivex.core.base.messages import Message, term
-from mivex.core.project import edits
+from mivex.core.base.messages import Message
 from mivex.core.scene.draw_calls import build_environment
 from mivex.ui import theme
 from mivex.ui.fields.labels import enable
@@ -108,30 +113,22 @@ class FewerSheet(QDialog):
         self.found = found
         for (picture, words), c in zip(self.sides, (found.before, found.after), strict=True):
             self._show(picture, words, c)
-        saved = 1 - found.after.fragments / max(found.before.fragments, 1)
-        share = found.after.area / found.before.area
-        self._say(
-            Message(
-                "Rate × {rate:.3g} and size × {size:.3g} cover {share:.1%} of the present area with "
-                "{saved:.0%} {word} fragments.",
-                rate=found.rate,
-                size=found.size,
-                share=share,
-                saved=abs(saved),
-                word=term("fewer" if saved >= 0 else "more"),
-            )
+        told = Message(
+            "Rate × {rate:.3g} and size × {size:.3g} cover {share:.1%} of the present area with {saved:.0%} fewer "
+            "fragments, {worst:.0%} fewer at the worst moment. The looks are {apart:.1f} of 255 apart.",
+            rate=found.rate,
+            size=found.size,
+            share=found.after.area / found.before.area,
+            saved=1 - found.after.fragments / max(found.before.fragments, 1),
+            worst=1 - found.after.worst / max(found.before.worst, 1),
+            apart=found.apart,
         )
-        if saved <= 0.01:
-            self._say(
-                Message(
-                    "It gains nothing: {share:.1%} of the present area with {saved:.0%} more fragments. "
-                    "Fewer, larger particles only save where they lie over each other less; try another "
-                    "number.",
-                    share=share,
-                    saved=abs(saved),
-                )
-            )
-        enable(self.take, saved > 0.01, "It would cost as much as now, or more")
+        effect = self.session.doc.effect(self.key)
+        of = self.session.doc.effect(effect.copy_of) if effect is not None and effect.copy_of else None
+        if of is not None and shared_dials(self.session.doc, self.key):
+            told += Message(" It is a copy without dials of its own for that: “{name}” changes with it.", name=of.name)
+        self._say(told)
+        enable(self.take, True, "")
 
     @staticmethod
     def _show(picture: QLabel, words: QLabel, c: Covering) -> None:
@@ -153,10 +150,6 @@ class FewerSheet(QDialog):
     def _apply(self) -> None:
         if self.found is None:
             return
-        found = self.session.doc.effect(self.key)
-        if found is not None:
-            key = found.copy_of or found.id
-            whole = self.session.doc.effect(key) or found
-            dials = whole.dials.model_copy(update={"rate": self.found.rate, "size": self.found.size})
-            self.session.apply("Fewer, larger", lambda d: edits.set_effect(d, key, dials=dials))
+        key, found = self.key, self.found
+        self.session.apply("Fewer, larger", lambda d: with_reduction(d, key, found))
         self.accept()

@@ -652,6 +652,10 @@
    <translation>Wenigstens ein Teilchen muss leben.</translation>
   </message>
   <message>
+   <source>Nothing cheaper covers as much: fewer, larger ones take {share:.0%} of the present fragments at least, {worst:.0%} at the worst moment.</source>
+   <translation>Nichts Billigeres deckt so viel: weniger, größere brauchen mindestens {share:.0%} der jetzigen Fragmente, {worst:.0%} im schlimmsten Moment.</translation>
+  </message>
+  <message>
    <source>“{name}” has no particles to judge.</source>
    <translation>„{name}“ hat keine Teilchen, die sich beurteilen ließen.</translation>
   </message>
@@ -10188,28 +10192,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Was bedeckt ist, wird gemessen …</translation>
   </message>
   <message>
-   <source>It would cost as much as now, or more</source>
-   <translation>Es würde so viel kosten wie jetzt, oder mehr</translation>
+   <source>Rate × {rate:.3g} and size × {size:.3g} cover {share:.1%} of the present area with {saved:.0%} fewer fragments, {worst:.0%} fewer at the worst moment. The looks are {apart:.1f} of 255 apart.</source>
+   <translation>Rate × {rate:.3g} und Größe × {size:.3g} decken {share:.1%} der jetzigen Fläche mit {saved:.0%} weniger Fragmenten, {worst:.0%} weniger im schlimmsten Moment. Das Aussehen liegt {apart:.1f} von 255 auseinander.</translation>
   </message>
   <message>
    <source>Take it</source>
    <translation>Nehmen</translation>
   </message>
   <message>
-   <source>Rate × {rate:.3g} and size × {size:.3g} cover {share:.1%} of the present area with {saved:.0%} {word} fragments.</source>
-   <translation>Rate × {rate} und Größe × {size} bedecken {share} der jetzigen Fläche mit {saved} {word} Fragmenten.</translation>
-  </message>
-  <message>
-   <source>fewer</source>
-   <translation>weniger</translation>
-  </message>
-  <message>
-   <source>more</source>
-   <translation>mehr</translation>
-  </message>
-  <message>
-   <source>It gains nothing: {share:.1%} of the present area with {saved:.0%} more fragments. Fewer, larger particles only save where they lie over each other less; try another number.</source>
-   <translation>Es bringt nichts: {share} der jetzigen Fläche mit {saved} mehr Fragmenten. Weniger, größere Teilchen sparen nur, wo sie sich weniger überdecken; versuchen Sie eine andere Zahl.</translation>
+   <source> It is a copy without dials of its own for that: “{name}” changes with it.</source>
+   <translation> Es ist eine Kopie ohne eigene Regler dafür: „{name}“ ändert sich mit.</translation>
   </message>
   <message>
    <source>{count:.0f} at once · {area:.1%} covered · overdraw {overdraw:.1f} · {fragments:.0f} fragments</source>
