@@ -78,7 +78,10 @@ def test_what_is_proposed_is_cheaper_or_nothing_is(seed):
     try:
         found = reduce_particles(doc, "e", int(rng.integers(3, 30)), textures, build_environment(doc))
     except MivexError as error:
-        assert "cheaper" in str(error) or "already" in str(error) or "cannot cover" in str(error)
+        assert "already" in str(error) or "cannot cover" in str(error)
+        return
+    if not found.cheaper:
+        assert found.after.fragments > 0.98 * found.before.fragments or found.after.worst > found.before.worst
         return
     assert found.after.fragments <= 0.98 * found.before.fragments and found.after.worst <= found.before.worst
     assert abs(found.after.area / found.before.area - 1) < 0.021 and 0 <= found.apart < 60

@@ -68,12 +68,23 @@ class Covering:
 
 @dataclass(frozen=True, eq=False)
 class ParticleReduction:
-    """The answer: the dials, and what the effect covers before and after. It is cheaper, or there is none."""
+    """The answer: the dials, and what the effect covers before and after. Only what is cheaper is a proposal."""
 
     rate: float
     size: float
     before: Covering
     after: Covering
+
+    @property
+    def cost(self) -> tuple[float, float]:
+        """Shares of the present fragments that it takes, in the mean and at the worst moment."""
+        return self.after.fragments / max(self.before.fragments, 1.0), self.after.worst / max(self.before.worst, 1.0)
+
+    @property
+    def cheaper(self) -> bool:
+        """It saves fragments in the mean, and takes no more at the worst moment."""
+        share, worst = self.cost
+        return share <= 1 - SAVES and worst <= 1.0
 
     @property
     def apart(self) -> float:
@@ -209,8 +220,12 @@ def reduce_particles(
     Raises
     ------
     MivexError
-        There is no such effect, it has no particles, no size brings the area back, or nothing that does is cheaper:
-        in the mean and at the worst moment.
+        There is no such effect, it has no particles, or no size brings the area back.
+
+    Returns
+    -------
+    ParticleReduction
+        Where nothing that was tried is cheaper, the cheapest of it, to be shown and not to be taken.
     """
     found = doc.effect(effect_id)
     if found is None:
@@ -236,27 +251,19 @@ def reduce_particles(
         dials = effect.dials.model_copy(update={"rate": rate, "size": size})
         return covering(doc, effect.model_copy(update={"dials": dials}), textures, world, camera, times, flows)
 
-    least: tuple[float, float] | None = None
+    least: ParticleReduction | None = None
     for part in PARTS if most > 1 else (1.0,):
         rate = round(effect.dials.rate * max(most * part, 1.0) / before.count, 6)
         size = _size_for(before, effect.dials.size, lambda size, rate=rate: tried(rate, size))  # type: ignore[misc]
         if size is None:
             continue
-        after = tried(rate, size)
-        share, worst = after.fragments / max(before.fragments, 1.0), after.worst / max(before.worst, 1.0)
-        if share <= 1 - SAVES and worst <= 1.0:
-            return ParticleReduction(rate, size, before, after)
-        least = min(least, (share, worst)) if least is not None else (share, worst)
+        found_ = ParticleReduction(rate, size, before, tried(rate, size))
+        if found_.cheaper:
+            return found_
+        least = found_ if least is None or found_.cost < least.cost else least
     if least is None:
         raise MivexError(Message("{most} particles cannot cover as much at any size.", most=most))
-    raise MivexError(
-        Message(
-            "Nothing cheaper covers as much: fewer, larger ones take {share:.0%} of the present fragments at least, "
-            "{worst:.0%} at the worst moment.",
-            share=least[0],
-            worst=least[1],
-        )
-    )
+    return least
 
 
 def _size_for(before: Covering, size: float, tried: Callable[[float], Covering]) -> float | None:

@@ -113,14 +113,26 @@ class FewerSheet(QDialog):
         self.found = found
         for (picture, words), c in zip(self.sides, (found.before, found.after), strict=True):
             self._show(picture, words, c)
+        cost, worst = found.cost
+        if not found.cheaper:
+            self._say(
+                Message(
+                    "Nothing cheaper covers as much: fewer, larger ones take at least {share:.0%} of the fragments, "
+                    "{worst:.0%} at the worst moment.",
+                    share=cost,
+                    worst=worst,
+                )
+            )
+            enable(self.take, False, "It would cost as much as now, or more")
+            return
         told = Message(
             "Rate × {rate:.3g} and size × {size:.3g} cover {share:.1%} of the present area with {saved:.0%} fewer "
             "fragments, {worst:.0%} fewer at the worst moment. The looks are {apart:.1f} of 255 apart.",
             rate=found.rate,
             size=found.size,
             share=found.after.area / found.before.area,
-            saved=1 - found.after.fragments / max(found.before.fragments, 1),
-            worst=1 - found.after.worst / max(found.before.worst, 1),
+            saved=1 - cost,
+            worst=1 - worst,
             apart=found.apart,
         )
         effect = self.session.doc.effect(self.key)

@@ -207,7 +207,7 @@ def _motion(window: Window, folder: Path) -> Iterator[Path]:
     window.desk.choose_lane("size")
     window.desk.go_to(2.4)
     yield _grab(window, folder, "24-motion")
-    window.desk.choose("vent")
+    window.desk.choose("popping")
     wait_until_idle(window)
     window.ask_fewer()
     wait_until_idle(window)

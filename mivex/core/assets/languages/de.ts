@@ -652,10 +652,6 @@
    <translation>Wenigstens ein Teilchen muss leben.</translation>
   </message>
   <message>
-   <source>Nothing cheaper covers as much: fewer, larger ones take {share:.0%} of the present fragments at least, {worst:.0%} at the worst moment.</source>
-   <translation>Nichts Billigeres deckt so viel: weniger, größere brauchen mindestens {share:.0%} der jetzigen Fragmente, {worst:.0%} im schlimmsten Moment.</translation>
-  </message>
-  <message>
    <source>“{name}” has no particles to judge.</source>
    <translation>„{name}“ hat keine Teilchen, die sich beurteilen ließen.</translation>
   </message>
@@ -10200,8 +10196,16 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Nehmen</translation>
   </message>
   <message>
+   <source>It would cost as much as now, or more</source>
+   <translation>Es würde so viel kosten wie jetzt, oder mehr</translation>
+  </message>
+  <message>
    <source> It is a copy without dials of its own for that: “{name}” changes with it.</source>
    <translation> Es ist eine Kopie ohne eigene Regler dafür: „{name}“ ändert sich mit.</translation>
+  </message>
+  <message>
+   <source>Nothing cheaper covers as much: fewer, larger ones take at least {share:.0%} of the fragments, {worst:.0%} at the worst moment.</source>
+   <translation>Nichts Billigeres deckt so viel: weniger, größere brauchen mindestens {share:.0%} der Fragmente, {worst:.0%} im schlimmsten Moment.</translation>
   </message>
   <message>
    <source>{count:.0f} at once · {area:.1%} covered · overdraw {overdraw:.1f} · {fragments:.0f} fragments</source>
