@@ -47,6 +47,26 @@ def test_grids_are_found_with_or_without_gutters_lines_and_unused_cells(number):
     assert len(frames) == more.get("count", cols * rows)
 
 
+@pytest.mark.parametrize(
+    ("cols", "rows", "c", "gutter", "margin"), [(6, 4, 40, 3, 0), (5, 5, 48, 4, 4), (6, 6, 300, 4, 0), (4, 3, 64, 0, 0)]
+)
+@pytest.mark.parametrize("ground", [None, 0.0, 1.0])
+def test_clear_gutters_margins_and_plain_grounds_are_found_to_the_texel(cols, rows, c, gutter, margin, ground):
+    frames = sheets.sheet(11, sheets.puff, cols, rows, c, c)
+    w, h = (n * (c + gutter) - gutter + 2 * margin for n in (cols, rows))
+    picture = np.zeros((h, w, 4), np.float32)
+    for y in range(rows):
+        for x in range(cols):
+            top, left = margin + y * (c + gutter), margin + x * (c + gutter)
+            picture[top : top + c, left : left + c] = frames[y * c : y * c + c, x * c : x * c + c]
+    if ground is not None:
+        a = picture[..., 3:]
+        picture = np.concatenate([(1 - ground * 2) * picture[..., :3] * a + ground, np.ones_like(a)], axis=2).clip(0, 1)
+    (g,) = guess(picture.astype(np.float32)).grids
+    assert (g.columns, g.rows, g.left, g.top, g.gutter) == (cols, rows, margin, margin, gutter)
+    assert g.size(w, h) == (c, c)
+
+
 def test_pictures_that_are_no_sheets_are_not_cut_up_and_two_grids_are_told_apart():
     for name, picture in sheets.singles().items():
         assert not guess(picture.astype(np.float32)).grids, name

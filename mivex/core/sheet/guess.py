@@ -5,7 +5,7 @@ Frames look alike, so the picture meets itself when it is shifted by a cell: its
 weighed together; lines, where they are drawn in even steps, settle it.
 """
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import pairwise
 
 import numpy as np
@@ -13,13 +13,14 @@ from numpy.typing import NDArray
 
 from mivex.core.base.types import Floats
 from mivex.core.sheet.model import Grid
+from mivex.core.sheet.whole_cells import LEAST, Axis, correlation, whole_cells
 
 MOST_ACROSS = 32
 """Cells looked for on one axis."""
-LEAST = 6
-"""Texels that a cell has at least."""
 SIDE = 1024
 """Pictures are looked at this large at most."""
+ACROSS = 256
+"""Texels of the other side by which an axis of a larger picture is told."""
 ONE = 0.4
 """What more than one cell along an axis has to reach."""
 GAIN = 0.03
@@ -28,6 +29,12 @@ CLEAR = 0.75
 """What each of several grids has to reach."""
 SURE = 0.9
 """From here on parts of the picture are not tried on their own."""
+UNSURE = 0.75
+"""Where another choice comes near, the guess is no surer than this."""
+PAIR = 0.98
+"""What both of two grids have to reach whose cells are no squares."""
+FINER = 0.7
+"""Share of the score of some cells that several times as many need to be taken instead."""
 SEEN = 0.012
 """Change that counts as something to be seen."""
 
@@ -51,18 +58,22 @@ class Guess:
     why: str
     weakest: float = 1.0
     """Of its axes, the one that is least sure."""
+    fits: float = 0.0
+    """How well it fits, whether or not another fits nearly as well."""
+    plain: bool = True
+    """Its cells are whole texels side by side."""
 
 
-@dataclass(frozen=True)
-class _Axis:
-    """Cells along one axis, in texels."""
-
-    count: int
-    start: float
-    size: float
-    gutter: float
-    score: float
-    lines: bool = False
+def _keyed(values: Floats) -> Floats:
+    """The same, where a plain ground is clear: of pictures without alpha whose border is nearly all of one colour."""
+    if float(values[..., 3].min()) <= 0.99:
+        return values
+    rim = np.concatenate([values[0], values[-1], values[:, 0], values[:, -1]])[:, :3]
+    ground = np.median(rim, axis=0)
+    if (np.abs(rim - ground).max(axis=1) < 0.02).mean() < 0.6:
+        return values
+    away = np.abs(values[..., :3] - ground).max(axis=2, keepdims=True)
+    return np.asarray(np.concatenate([values[..., :3], np.clip(away * 3 - 0.01, 0, 1)], axis=2), np.float32)
 
 
 def _ink(values: Floats) -> Floats:
@@ -74,23 +85,6 @@ def _ink(values: Floats) -> Floats:
         away = np.abs(values[..., :3] - ground).max(axis=2, keepdims=True)
         return np.concatenate([values[..., :3].mean(axis=2, keepdims=True) - ground.mean(), away], axis=2)
     return np.concatenate([values[..., :3].mean(axis=2, keepdims=True) * a, a], axis=2)
-
-
-def _correlation(ink: Floats, axis: int) -> NDArray[np.float64]:
-    """How alike the picture is to itself shifted by 0, 1, 2 … texels along an axis; 1: the same."""
-    picture = np.moveaxis(ink, axis, 0).reshape(ink.shape[axis], -1).astype(np.float64)
-    n = len(picture)
-    # What grows or fades from one end to the other is no likeness.
-    t = np.linspace(-1, 1, n)
-    basis = np.linalg.qr(np.stack([np.ones(n), t], axis=1))[0]
-    picture = picture - basis @ (basis.T @ picture)
-    spectrum = np.fft.rfft(picture, 2 * n, axis=0)
-    shared = np.fft.irfft((np.abs(spectrum) ** 2).sum(axis=1), 2 * n)[:n]
-    # Of the parts that overlap: their own energy, so that a picture that is brighter on one side counts rightly.
-    energy = np.concatenate([[0], np.cumsum((picture**2).sum(axis=1))])
-    k = np.arange(n)
-    both = np.sqrt(np.maximum(energy[n - k] * (energy[n] - energy[k]), 1e-12))
-    return np.asarray(shared / both)
 
 
 def _at(values: NDArray[np.float64], where: NDArray[np.float64], reach: int = 1) -> NDArray[np.float64]:
@@ -122,7 +116,7 @@ def _drawn_lines(values: Floats, axis: int) -> NDArray[np.int64]:
     return np.array(out, np.int64).reshape(-1, 2)
 
 
-def _by_lines(values: Floats, axis: int) -> _Axis | None:
+def _by_lines(values: Floats, axis: int) -> Axis | None:
     """Cells between drawn lines, where these come in even steps."""
     n = values.shape[axis]
     lines = _drawn_lines(values, axis)
@@ -140,17 +134,17 @@ def _by_lines(values: Floats, axis: int) -> _Axis | None:
     gutter = float(np.median(inner)) if inner else 0.0
     start = float(edges[0][1])
     size = (edges[-1][0] - start - gutter * (len(sizes) - 1)) / len(sizes)
-    return _Axis(len(sizes), start, size, gutter, 0.95, lines=True)
+    return Axis(len(sizes), start, size, gutter, 0.95, lines=True)
 
 
-def _by_likeness(ink: Floats, axis: int) -> list[_Axis]:
+def _by_likeness(ink: Floats, axis: int) -> list[Axis]:
     """Numbers of cells along an axis that fit, the best first."""
     n = ink.shape[axis]
-    alike = _correlation(ink, axis)
+    alike = correlation(ink, axis)
     strength = np.moveaxis(np.abs(ink).max(axis=2), axis, 0)
     there = strength.mean(axis=1)
     mean = max(float(there.mean()), 1e-9)
-    rows = [_Axis(1, 0.0, float(n), 0.0, ONE)]
+    rows = [Axis(1, 0.0, float(n), 0.0, ONE)]
     for count in range(2, min(MOST_ACROSS, n // LEAST) + 1):
         size = n / count
         k = np.arange(1, min(count, 5))
@@ -159,9 +153,12 @@ def _by_likeness(ink: Floats, axis: int) -> list[_Axis]:
         # On the lines there is less to be seen than in the cells, as far as frames keep off their border.
         cuts = np.arange(1, count) * size
         low = np.minimum(_least(there, cuts), mean)
-        rows.append(
-            _Axis(count, 0.0, size, 0.0, float(0.62 * (whole - between) + 0.2 * whole + 0.38 * (1 - low.mean() / mean)))
-        )
+        score = 0.62 * (whole - between) + 0.2 * whole + 0.38 * (1 - low.mean() / mean)
+        rows.append(Axis(count, 0.0, size, 0.0, float(score)))
+    # What repeats after some cells repeats after as many times their number: then the smaller cells are meant.
+    scores = {r.count: r.score for r in rows}
+    finer = {r.count for r in rows if any(scores.get(r.count * q, 0.0) > FINER * r.score for q in (2, 3, 4, 5, 6))}
+    rows = [replace(r, score=r.score - 0.5) if r.count > 1 and r.count in finer else r for r in rows]
     return sorted(rows, key=lambda r: -r.score)
 
 
@@ -195,8 +192,17 @@ def _with(grid: Grid, **values: object) -> Grid:
     return grid.model_copy(update=values)
 
 
-def _single(values: Floats, scale: float) -> Guess:
-    """One grid for a whole picture."""
+def _smaller(values: Floats, width: int, height: int) -> Floats:
+    """A picture of at most that size, texels averaged over what they cover."""
+    import cv2
+
+    h, w = values.shape[:2]
+    size = min(width, w), min(height, h)
+    return values if size == (w, h) else np.asarray(cv2.resize(values, size, interpolation=cv2.INTER_AREA), np.float32)
+
+
+def _single(values: Floats, scale: float, large: Floats) -> Guess:
+    """One grid for a picture that was made smaller by ``scale`` (``large``: as it was, to find its texels by)."""
     ink = _ink(values)
     axes, words = [], []
     for axis in (1, 0):
@@ -207,29 +213,34 @@ def _single(values: Floats, scale: float) -> Guess:
         else:
             axes.append(_by_likeness(ink, axis)[:4])
             words.append("frames that look alike")
-    # Of close choices, the one with cells nearer to a square.
-    across, down = max(
-        ((a, b) for a in axes[0] for b in axes[1]),
-        key=lambda p: p[0].score + p[1].score - 0.04 * abs(np.log2(max(p[0].size, 1) / max(p[1].size, 1))),
-    )
+    inks, unit = (ink, ink), scale
+    if scale < 1 and not any(a.lines for r in axes for a in r):
+        # How many there are is seen in the smaller picture; where they lie, in the texels of the whole one.
+        wide, tall = _smaller(large, large.shape[1], ACROSS), _smaller(large, ACROSS, large.shape[0])
+        inks, unit = (_ink(wide), _ink(tall)), 1.0
+        axes = [[replace(a, size=a.size / scale) for a in r] for r in axes]
+    across, down, close = whole_cells(axes, inks)
     if across.count * down.count == 1:
         return Guess((), 1 - max(a.score for r in axes for a in r), "It looks like one picture.")
-    gutter = max(across.gutter, down.gutter) / scale
+    gutter = max(across.gutter, down.gutter) / unit
     grid = Grid(
         columns=across.count,
         rows=down.count,
-        left=round(across.start / scale, 2),
-        top=round(down.start / scale, 2),
+        left=round(across.start / unit, 2),
+        top=round(down.start / unit, 2),
         gutter=round(gutter, 2),
     )
-    if across.lines or down.lines:
-        grid = _with(grid, width=round(across.size / scale, 2), height=round(down.size / scale, 2))
+    if across.lines or down.lines or gutter:
+        grid = _with(grid, width=round(across.size / unit, 2), height=round(down.size / unit, 2))
     score = [a.score for a in (across, down) if a.count > 1]
     found = _unused(values, grid, scale)
     used = (found.count or found.columns * found.rows) - len(found.unused)
     if used < max(2, found.columns * found.rows / 2):
         return Guess((), 1 - max(score), "Most of the cells that it might have are empty.")
-    return Guess((found,), float(np.clip(np.mean(score), 0, 1)), " and ".join(dict.fromkeys(words)), min(score))
+    sure = float(np.clip(np.mean(score), 0, 1))
+    plain = gutter == 0 and float(across.size).is_integer() and float(down.size).is_integer()
+    told = " and ".join(dict.fromkeys(words))
+    return Guess((found,), min(sure, UNSURE) if close else sure, told, min(score), sure, plain)
 
 
 def guess(values: Floats) -> Guess:
@@ -247,33 +258,35 @@ def guess(values: Floats) -> Guess:
     h, w = values.shape[:2]
     if min(h, w) < 2 * LEAST:
         return Guess((), 1.0, "It is too small for a sheet.")
+    values = _keyed(values)
     scale = min(1.0, SIDE / max(h, w))
-    small = values
-    if scale < 1:
-        import cv2
-
-        small = cv2.resize(values, (round(w * scale), round(h * scale)), interpolation=cv2.INTER_AREA)
-    whole = _single(small, scale)
+    small = _smaller(values, round(w * scale), round(h * scale))
+    whole = _single(small, scale, values)
     if whole.weakest >= SURE and whole.grids:
         return whole
-    best = whole.confidence if whole.grids else ONE
+    best = whole.fits if whole.grids else ONE
+    squares = bool(whole.grids) and len(set(_cell(whole.grids[0], small, 0, 1.0))) == 1
     parts: tuple[Guess, ...] = (whole,)
     sh, sw = small.shape[:2]
     ink = np.abs(_ink(small)).max(axis=2)
     for axis, side in ((0, sh), (1, sw)):
         seen = ink.mean(axis=1 - axis)
-        for share in (1 / 2, 1 / 3, 2 / 3, 1 / 4, 3 / 4):
-            cut = round(side * share)
+        for cut in _cuts(side, (sw, sh)[axis]):
             # Nothing goes across where one grid ends and another begins, or little.
-            if min(cut, side - cut) < 2 * LEAST or min(seen[cut - 1], seen[cut]) > 0.7 * seen.mean():
+            if max(seen[cut - 1], seen[cut]) > 0.15 * seen.mean():
                 continue
-            first, second = (_single(p, scale) for p in (np.split(small, [cut], axis=axis)))
-            if not first.grids or not second.grids:
+            halves = zip(np.split(small, [cut], axis=axis), np.split(values, [round(cut / scale)], axis=axis), strict=True)
+            first, second = (_single(p, scale, whole_part) for p, whole_part in halves)
+            if not first.grids or not second.grids or not (first.plain and second.plain):
                 continue
             a, b = first.grids[0], second.grids[0]
-            if _cell(a, small, axis, share) == _cell(b, small, axis, 1 - share):
-                continue  # the same cells on both sides: one grid
-            got = min(first.confidence, second.confidence)
+            cells = _cell(a, small, axis, cut / side), _cell(b, small, axis, 1 - cut / side)
+            # Nothing but square cells holds two grids together, unless each fits very well.
+            square = all(x == y for x, y in cells)
+            got = min(first.fits, second.fits)
+            doubled = all(max(c) in (min(c), 2 * min(c)) for c in cells)
+            if cells[0] == cells[1] or not (square or (doubled and got > PAIR and not squares)):
+                continue
             if got > max(best + GAIN, CLEAR):
                 off = round(cut / scale, 2)
                 moved = _with(b, **({"top": b.top + off} if axis == 0 else {"left": b.left + off}))
@@ -287,7 +300,20 @@ def guess(values: Floats) -> Guess:
         box = _box_of(parts, k, (w, h))
         cw, ch = ((box[0] - g.gutter * (g.columns - 1)) / g.columns, (box[1] - g.gutter * (g.rows - 1)) / g.rows)
         rows.append(_with(g, width=g.width or round(cw, 2), height=g.height or round(ch, 2)))
-    return Guess(tuple(rows), best, parts[0].why + "; parts of it differ")
+    return Guess(tuple(rows), min(best, *(part.confidence for part in parts)), parts[0].why + "; parts of it differ")
+
+
+def _cuts(side: int, other: int) -> list[int]:
+    """Where two grids of square cells could meet: whole cells of one before it, and of another behind it."""
+    sizes = [other // c for c in range(1, MOST_ACROSS + 1) if other % c == 0 and other // c >= LEAST]
+    return sorted(
+        {
+            k * a
+            for a in sizes
+            for k in range(1, side // a + 1)
+            if 2 * LEAST <= k * a <= side - 2 * LEAST and any(b != a and (side - k * a) % b == 0 for b in sizes)
+        }
+    )
 
 
 def _box_of(parts: tuple[Guess, ...], k: int, size: tuple[int, int]) -> tuple[float, float]:
