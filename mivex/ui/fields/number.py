@@ -123,7 +123,10 @@ class Bar(QWidget):
         on, held = self.isEnabled(), self.hasFocus() or self._press is not None
         p.setPen(QColor((theme.CHOSEN if held else theme.TEXT) if on else theme.FAINT))
         p.setFont(theme.figures_font(weight=QFont.Weight.DemiBold if held else QFont.Weight.Normal))
-        p.drawText(QRectF(0, 0, w - 4, y - 2), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, self.text())
+        text, room = self.text(), w - 4 - (14 if self.mark else 0)
+        if self.unit and p.fontMetrics().horizontalAdvance(text) > room:
+            text = text[: -len(tr(self.unit))].rstrip()  # the number before its unit, where both are too wide
+        p.drawText(QRectF(0, 0, w - 4, y - 2), Qt.AlignmentFlag.AlignVCenter | Qt.AlignmentFlag.AlignRight, text)
         if self.mark:
             p.setPen(QColor(theme.SOFT))
             p.setFont(theme.figures_font(11))

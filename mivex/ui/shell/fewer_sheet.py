@@ -59,7 +59,7 @@ class FewerSheet(QDialog):
             words.setObjectName("figure")
             words.setWordWrap(True)
             words.setFixedWidth(256)
-            words.setMinimumHeight(38)
+            words.setFixedHeight(42)
             words.setAlignment(Qt.AlignmentFlag.AlignTop)
             for w in (head, picture, words):
                 side.addWidget(w)
@@ -69,6 +69,9 @@ class FewerSheet(QDialog):
         self.note = QLabel()
         self.note.setWordWrap(True)
         self.note.setObjectName("soft")
+        # Text comes in later and takes up to three lines: room for it from the start, or the pictures would be overlaid.
+        self.note.setFixedSize(2 * 256 + 6, 58)
+        self.note.setAlignment(Qt.AlignmentFlag.AlignTop)
         column.addWidget(self.note)
         foot = QHBoxLayout()
         self.take = QPushButton(tr("Take it"))
