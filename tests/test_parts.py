@@ -235,7 +235,7 @@ def test_a_large_picture_answers_with_a_proxy_first_and_inputs_of_steps_are_kept
 
     def wait():
         quiet = 0
-        for _ in range(600):
+        for _ in range(6000):
             QTest.qWait(10)
             quiet = quiet + 1 if engine.idle else 0  # a result may still be on its way to this thread
             if quiet > 5:
