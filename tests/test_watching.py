@@ -8,6 +8,7 @@ import subprocess
 import sys
 import threading
 import time
+from contextlib import ExitStack
 from pathlib import Path
 
 import numpy as np
@@ -126,7 +127,11 @@ def test_from_the_command_line_until_it_is_interrupted(tmp_path):
         "--all",
         "--json",
     ]
-    with subprocess.Popen(args, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True, env=env) as run:
+    pipes = {"stdout": subprocess.PIPE, "stderr": subprocess.PIPE, "text": True}
+    # Where the tests run in the background, SIGINT is ignored, and what they start would inherit that.
+    heard = {"preexec_fn": lambda: signal.signal(signal.SIGINT, signal.SIG_DFL)}
+    with subprocess.Popen(args, env=env, **pipes, **heard) as run, ExitStack() as whatever:
+        whatever.callback(run.kill)
         first = json.loads(run.stdout.readline())
         assert first["path"].endswith("a.png") and first["delivered"] == ["a.png"] and not first["problem"]
         before = (out / "a" / "a.png").read_bytes()
