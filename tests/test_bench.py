@@ -329,6 +329,7 @@ def test_every_main_view_is_written_as_a_picture(tmp_path, small_demo, monkeypat
         "bubbles_sheet",
         "silt_dark",
         "silt_bright",
+        "silt_banded",
     )
     monkeypatch.setattr(shots, "PROJECT", path)
     # The table of what survives takes long for a whole project; it has a test of its own.
