@@ -8,14 +8,14 @@ import pytest
 from test_project import mivex_run
 
 from mivex.core.deliver import keys
-from mivex.core.deliver.project import deliver_project
+from mivex.core.deliver.project import PROOF, deliver_project
 from mivex.core.layers.model import ChannelSource, Layer, Stack
 from mivex.core.material.material import Finish, Material
 from mivex.core.material.sourced import Channel
 from mivex.core.motion.model import Effect, Emitter
 from mivex.core.picture.encode import write_picture
 from mivex.core.project import edits
-from mivex.core.project.delivery import recipe_named
+from mivex.core.project.delivery import DeliveryRecipe, Feed, FilePlan, recipe_named
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.stage.placements_model import PanelPlace
@@ -135,6 +135,23 @@ def test_what_has_changed_is_made_anew_and_what_reads_it(four, monkeypatch, what
     for path in (p for d in fresh.overlays for p in (*d.files, d.sheet, *d.others)):
         assert path.read_bytes() == (out / path.name).read_bytes(), path.name
     assert not again((folder, doc), **more)[0]
+
+
+def test_what_a_recipe_packs_from_another_overlay_and_what_the_proof_shows_are_part_of_it(four):
+    folder, doc = four
+    feeds = {"red": Feed(take="red"), "green": Feed(take="red", overlay="D"), "blue": Feed(take="blue")}
+    packed = DeliveryRecipe(name="Packed", files=(FilePlan(pattern="{name}", channels=feeds),), proof=True)
+    again((folder, doc), recipe=packed, only=["a"])
+    page = times(folder)
+    picture(folder / "b.png", 0.2)
+    asked, _ = again((folder, doc), recipe=packed, only=["a"])
+    assert times(folder)["A.png"] == page["A.png"]  # b is only in the proof's views
+    proofs = {n for n, t in times(folder).items() if t != page[n]}
+    assert proofs == {PROOF} and "b" in asked
+    picture(folder / "d.png", 0.2)
+    again((folder, doc), recipe=packed, only=["a"])
+    deliver_project(doc, Evaluator(folder), folder / "fresh", recipe=packed, only=["a"])
+    assert (folder / "out" / "A.png").read_bytes() == (folder / "fresh" / "A.png").read_bytes()
 
 
 def test_motion_and_stage_follow_what_they_are_made_of(four):

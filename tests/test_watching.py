@@ -21,7 +21,10 @@ from mivex.core.checking.limit_rules import read_limits
 from mivex.core.checking.watching import SETTLES, FolderWatch, affected, handled, said, watched
 from mivex.core.picture.encode import write_picture
 from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import write_project
+from mivex.core.stage.meshes import files_of
+from mivex.core.stage.placements_model import MeshPlace
 
 
 def picture(path, alpha=1.0, side=32):
@@ -77,6 +80,29 @@ def test_a_project_follows_the_pictures_that_it_reads(tmp_path):
     assert affected([a], [project, broken]) == [a, project]
     assert affected([b], [project, broken]) == [b]
     assert affected([project, a], [project]) == [a, project]
+
+
+def test_a_project_follows_its_meshes_and_their_buffers(tmp_path):
+    """A mesh that changes is not checked itself; the projects that read it are."""
+    project, shape = tmp_path / "p.mivex", tmp_path / "shape.gltf"
+    shape.write_text(json.dumps({"asset": {"version": "2.0"}, "buffers": [{"uri": "shape.bin", "byteLength": 4}]}))
+    (tmp_path / "shape.bin").write_bytes(b"1234")
+    place = MeshPlace(id="m", path="shape.gltf")
+    write_project(project, Document(overlays=(Overlay(id="o", name="A", places=(place,)),)))
+    for file in (shape, tmp_path / "shape.bin"):
+        assert affected([file], [project]) == [project]
+    assert affected([tmp_path / "other.bin"], [project]) == []
+    with FolderWatch(tmp_path) as watch:
+        assert watch.there() == [project]
+        (tmp_path / "shape.bin").write_bytes(b"5678")
+        assert watch.changed(10) == [tmp_path / "shape.bin"]
+    evaluator = Evaluator(tmp_path)
+    before = evaluator.file_mark("shape.gltf")
+    (tmp_path / "shape.bin").write_bytes(b"56789")
+    assert evaluator.file_mark("shape.gltf") != before
+    for broken in ("{", "[]", '{"buffers": [1]}', '{"buffers": [{"uri": "../x.bin"}]}'):
+        shape.write_text(broken)
+        assert files_of(shape) == (shape,)
 
 
 def test_each_is_checked_by_limits_and_delivered_or_says_why_not(tmp_path):

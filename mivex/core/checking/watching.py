@@ -18,15 +18,22 @@ from mivex.core.project.delivery import DeliveryRecipe, recipe_named
 from mivex.core.project.document import Document
 from mivex.core.project.edits import add_overlay
 from mivex.core.project.file import absolute, paths_of, read_project
+from mivex.core.stage.meshes import READABLE_MESHES, files_of
 
 SETTLES = 0.5
 """Seconds without a word of a file after which it counts as written."""
 PROJECT = ".mivex"
 
 
-def _meant(path: Path) -> bool:
-    """Whether a path is a picture or a project, and no half-written copy of one."""
-    return path.suffix.lower() in (*READABLE, PROJECT) and not path.name.startswith(".") and not path.name.endswith("~")
+CHECKED = (*READABLE, PROJECT)
+"""What is checked itself."""
+READ_BY_PROJECTS = (*READABLE_MESHES, ".bin")
+"""What is only of interest for the projects that read it."""
+
+
+def _meant(path: Path, kinds: tuple[str, ...]) -> bool:
+    """Whether a path is of those kinds, and no half-written copy."""
+    return path.suffix.lower() in kinds and not path.name.startswith(".") and not path.name.endswith("~")
 
 
 class FolderWatch:
@@ -81,8 +88,8 @@ class FolderWatch:
         self._observer.stop()
         self._observer.join(5)
 
-    def _mine(self, path: Path) -> bool:
-        return _meant(path) and not (self.avoid is not None and path.is_relative_to(self.avoid))
+    def _mine(self, path: Path, kinds: tuple[str, ...]) -> bool:
+        return _meant(path, kinds) and not (self.avoid is not None and path.is_relative_to(self.avoid))
 
     def name_of(self, path: Path) -> Path:
         """A path in the folder without its ending: a name for what comes of it."""
@@ -90,7 +97,7 @@ class FolderWatch:
 
     def there(self) -> list[Path]:
         """Everything that lies in the folder now, in the order of the paths."""
-        return sorted(p for p in self.folder.rglob("*") if p.is_file() and self._mine(p))
+        return sorted(p for p in self.folder.rglob("*") if p.is_file() and self._mine(p, CHECKED))
 
     def changed(self, seconds: float) -> list[Path]:
         """What has changed and been written to its end, within so many seconds; none: nothing has."""
@@ -110,20 +117,20 @@ class FolderWatch:
                 path = Path(self._told.get(timeout=max(due - now, 0.005))).resolve()
             except queue.Empty:
                 continue
-            if self._mine(path):
+            if self._mine(path, CHECKED + READ_BY_PROJECTS):
                 self._waiting[path] = time.monotonic()
 
 
 def affected(changed: list[Path], projects: list[Path]) -> list[Path]:
-    """What changed, and the projects that read it; each once, pictures first."""
-    pictures = [p for p in changed if p.suffix.lower() != PROJECT]
+    """The pictures and projects that changed, and the projects that read what changed; each once, pictures first."""
+    pictures = [p for p in changed if p.suffix.lower() in READABLE]
     read: dict[Path, None] = {p: None for p in changed if p.suffix.lower() == PROJECT}
     for project in projects:
         try:
             names = paths_of(read_project(project))
         except MivexError:
             continue  # said when it is examined itself
-        if {Path(absolute(p, project.parent)).resolve() for p in names if p} & set(pictures):
+        if {f.resolve() for p in names if p for f in files_of(absolute(p, project.parent))} & set(changed):
             read[project] = None
     return [*pictures, *sorted(read)]
 

@@ -9,6 +9,7 @@ import hashlib
 import json
 from collections.abc import Iterable, Mapping
 from functools import cache
+from importlib.metadata import distributions
 from pathlib import Path
 from typing import Any
 
@@ -21,17 +22,20 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.project.file import absolute, paths_of
 from mivex.core.project.layering import overlays_read
 from mivex.core.scene.material_binding import read_by
+from mivex.core.stage.meshes import files_of
 
 CORE = Path(__file__).parent.parent
 
 
 @cache
 def _program() -> str:
-    """Hash of the program's own sources: another version may deliver other bytes."""
+    """Hash of the program's own sources and of its libraries' versions: others may deliver other bytes."""
     h = hashlib.blake2b(__version__.encode(), digest_size=16)
+    for name in sorted({(d.name, d.version) for d in distributions()}):
+        h.update(" ".join(name).encode())
     for path in sorted(CORE.rglob("*")):
-        if path.suffix in (".py", ".json", ".toml") and path.is_file():
-            h.update(path.name.encode() + b"\0" + path.read_bytes())
+        if "__pycache__" not in path.parts and path.is_file():
+            h.update(str(path.relative_to(CORE)).encode() + b"\0" + path.read_bytes())
     return h.hexdigest()
 
 
@@ -60,7 +64,7 @@ class ContentKeys:
 
     def _content(self, path: str) -> str:
         if path not in self._files:
-            self._files[path] = digest_of(Path(absolute(path, self.folder)))
+            self._files[path] = " ".join(map(digest_of, files_of(absolute(path, self.folder))))
         return self._files[path]
 
     def _hashed(self, *parts: object) -> str:
@@ -71,10 +75,11 @@ class ContentKeys:
         a = self.doc.around
         return a.model_dump_json() + (self._content(a.path) if a.path else "")
 
-    def _reached(self, o: Overlay) -> list[Overlay]:
-        """An overlay, and all that it is made of or delivered with, directly or by others."""
+    def _reached(self, o: Overlay, recipe: DeliveryRecipe) -> list[Overlay]:
+        """An overlay, and all that it is made of or delivered with, directly, by others or by what the recipe packs."""
         found: dict[str, Overlay] = {}
-        waiting = [o.id]
+        packed = {feed.overlay for file in recipe.files for feed in file.channels.values() if feed.overlay}
+        waiting = [o.id, *(x.id for x in self.doc.overlays if {x.id, x.name} & packed)]
         while waiting:
             one = self.doc.overlay(waiting.pop())
             if one is None or one.id in found:
@@ -86,7 +91,7 @@ class ContentKeys:
 
     def overlay(self, o: Overlay, recipe: DeliveryRecipe, names: Iterable[str]) -> str:
         """The key of an overlay by a recipe; ``names``: of the files that it may become."""
-        rows = self._reached(o)
+        rows = self._reached(o, recipe)
         files = {
             p: self._content(p) for p in paths_of(self.doc.model_copy(update={"overlays": tuple(rows), "effects": ()})) if p
         }
@@ -108,6 +113,8 @@ class ContentKeys:
             p.emission.mesh: self._content(p.emission.mesh) for e in self.doc.effects for p in e.parts if p.emission.mesh
         }
         effects = [e.model_dump_json() for e in self.doc.effects]
+        shown = {p.overlay for e in self.doc.effects for p in e.parts}
+        effects += [o.model_dump_json() for o in self.doc.overlays if o.id in shown]
         return self._hashed(effects, self.doc.air.model_dump_json(), dict(sheets), meshes, self._around())
 
     def stage(self) -> str:
@@ -117,7 +124,9 @@ class ContentKeys:
     def proof(self, made_of: Mapping[str, Any], recipes: Iterable[DeliveryRecipe]) -> str:
         """The key of a proof sheet, which shows what all the other parts are made of."""
         parts = {name: row["key"] for name, row in made_of.items()}
-        return self._hashed("proof", parts, self.doc.model_dump_json(), [r.model_dump_json() for r in recipes])
+        # Its views show everything, also overlays that are not delivered now.
+        files = {p: self._content(p) for p in paths_of(self.doc) if p}
+        return self._hashed("proof", parts, self.doc.model_dump_json(), files, [r.model_dump_json() for r in recipes])
 
 
 class Earlier:

@@ -32,7 +32,7 @@ from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import absolute
 from mivex.core.project.layering import LARGE, NO_ASK, EvaluationRequest, outside_of
 from mivex.core.sheet.celled import by_cells
-from mivex.core.stage.meshes import LoadedMesh, read_mesh
+from mivex.core.stage.meshes import LoadedMesh, files_of, read_mesh
 
 PROXY_SIDE = 512
 HOLDS_LEVELS = ("tif", "ktx2")
@@ -62,12 +62,14 @@ class Evaluator:
         return self.graph.value(Node(f"{read.__name__} {self.file_mark(path)}", lambda: read(whole), size=size))
 
     def file_mark(self, path: str) -> str:
-        """Names a file as it is now, without reading it."""
-        whole = Path(absolute(path, self.folder))
-        with contextlib.suppress(OSError):
-            seen = whole.stat()
-            return f"{whole} {seen.st_mtime_ns} {seen.st_size}"
-        return str(whole)
+        """Names a file as it is now, with those beside it that are read with it."""
+        marks = []
+        for one in files_of(absolute(path, self.folder)):
+            marks.append(str(one))
+            with contextlib.suppress(OSError):
+                seen = one.stat()
+                marks.append(f"{seen.st_mtime_ns} {seen.st_size}")
+        return " ".join(marks)
 
     def picture(self, path: str) -> Picture:
         """Read a picture, or take it from the cache if the file is unchanged; raises MivexError."""

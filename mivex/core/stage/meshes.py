@@ -4,7 +4,9 @@ What a file lacks is made and said: normals from the faces, UVs by laying the me
 """
 
 import io
+import json
 from dataclasses import dataclass
+from functools import lru_cache
 from pathlib import Path
 
 import numpy as np
@@ -13,7 +15,7 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.guarded import BROKEN, run_guarded
 from mivex.core.base.messages import Message
-from mivex.core.base.paths import check_regular, read_bytes, shown
+from mivex.core.base.paths import TEXT_LIMIT, check_regular, read_bytes, shown
 from mivex.core.base.types import Doubles
 from mivex.core.stage.mesh import Mesh, checked
 
@@ -35,6 +37,28 @@ class LoadedMesh:
 
     mesh: Mesh
     notes: tuple[str, ...] = ()
+
+
+def files_of(path: str | Path) -> tuple[Path, ...]:
+    """A file, and the files beside it that are read with it: the buffers of a ``.gltf``; those alone that are there."""
+    whole = Path(path)
+    try:
+        seen = whole.stat()
+    except OSError:
+        return (whole,)
+    if whole.suffix.lower() != ".gltf":
+        return (whole,)
+    return (whole, *(whole.parent / n for n in _buffers(whole, seen.st_mtime_ns, seen.st_size)))
+
+
+@lru_cache(maxsize=64)
+def _buffers(path: Path, _changed: int, _size: int) -> tuple[str, ...]:
+    try:
+        rows = json.loads(read_bytes(path, TEXT_LIMIT))["buffers"]
+        names = [str(b["uri"]) for b in rows if "uri" in b]
+    except (MivexError, ValueError, KeyError, TypeError, RecursionError):
+        return ()  # what is wrong with it is said where it is read
+    return tuple(n for n in names if not n.startswith("data:") and Path(n).name == n and "\0" not in n)
 
 
 def _parts(path: Path) -> list[dict[str, Doubles]]:
