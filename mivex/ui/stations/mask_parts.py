@@ -1,6 +1,6 @@
 """The mask of a layer: its parts, each with what it takes its values from."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from typing import Any
 
 from PySide6.QtWidgets import QCheckBox, QFrame, QHBoxLayout, QMenu, QPushButton, QVBoxLayout
@@ -107,6 +107,17 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
     def write(d: Any, key: str, v: Any) -> Any:
         return layer_edits.set_part(d, o.id, row.id, i, **{key: v})
 
+    def one_of(name: str, hint: str, key: str, edit: str, choices: Mapping[str, Any]) -> None:
+        field = ChoiceField(
+            name,
+            hint,
+            lambda: v if (v := getattr(now(), key)) in choices else "",
+            "",
+            {"": "None yet", **choices},
+        )
+        field.edited.connect(c.edit_with(edit, "", lambda d, v: write(d, key, v)))
+        c.add_field(field, box)
+
     card = QFrame()
     card.setObjectName("card")
     box = QVBoxLayout(card)
@@ -127,29 +138,13 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
         _region(c, o, row, i, part, box)
     elif part.source == "layer":
         others = {r.id: verbatim(r.name) if r.name else "Layer" for r in o.layers.walk() if r.id != row.id}
-        which = ChoiceField(
-            "Layer",
-            "Whose mask or channel is read.",
-            lambda: now().layer if now().layer in others else "",
-            "",
-            {"": "None yet", **others},
-        )
-        which.edited.connect(c.edit_with("Choose layer", "", lambda d, v: write(d, "layer", v)))
-        c.add_field(which, box)
+        one_of("Layer", "Whose mask or channel is read.", "layer", "Choose layer", others)
         part_fields(c, part, ["of"], now, write, merge, box)
     elif part.source == "below":
         part_fields(c, part, ["of"], now, write, merge, box)
     elif part.source == "overlay":
         rest = {x.id: verbatim(x.name) for x in c.session.doc.overlays if x.id != o.id and x.source.ready}
-        other = ChoiceField(
-            "Overlay",
-            "Whose result is read.",
-            lambda: now().overlay if now().overlay in rest else "",
-            "",
-            {"": "None yet", **rest},
-        )
-        other.edited.connect(c.edit_with("Choose overlay", "", lambda d, v: write(d, "overlay", v)))
-        c.add_field(other, box)
+        one_of("Overlay", "Whose result is read.", "overlay", "Choose overlay", rest)
         part_fields(c, part, ["channel"], now, write, merge, box)
     else:
         part_fields(

@@ -56,6 +56,16 @@ def weights_at(uv, f, x, y):
     return 1.0 - bc, bc, 0
 
 
+@inlined
+def _texel_on(owner, uv, f, x, y):
+    """Weights of a face at a texel's centre, and whether the texel is its own, or well inside it where UVs overlap."""
+    mine = owner[y, x] == f
+    if not mine and owner[y, x] < 0:
+        return 0.0, 0.0, False
+    s, t, inside = weights_at(uv, f, x + 0.5, y + 0.5)
+    return s, t, mine or inside == 2
+
+
 @kernel
 def dab(out, owner, uv, texel, tip, form, build, pad, radius, flow, side_up, made, face, q, window, source, link, first):
     """Lay one unfolded dab into the picture.
@@ -130,11 +140,8 @@ def dab(out, owner, uv, texel, tip, form, build, pad, radius, flow, side_up, mad
         x0, x1_ = max(int(math.floor(left)), 0), min(int(math.ceil(right)) + 1, w)
         for y in range(y0, y1_):
             for x in range(x0, x1_):
-                mine = owner[y, x] == f
-                if not mine and owner[y, x] < 0:
-                    continue
-                s, t, inside = weights_at(uv, f, x + 0.5, y + 0.5)
-                if not mine and inside < 2:
+                s, t, on = _texel_on(owner, uv, f, x, y)
+                if not on:
                     continue
                 best, bx, by = 1e30, 0.0, 0.0
                 i = head
@@ -243,11 +250,8 @@ def fill(out, owner, uv, faces, shown, plan, pad, box):
         right = min(int(math.ceil(max(uv[f, 0, 0], uv[f, 1, 0], uv[f, 2, 0]) + pad[f])) + 1, w)
         for y in range(top, low):
             for x in range(left, right):
-                mine = owner[y, x] == f
-                if not mine and owner[y, x] < 0:
-                    continue
-                s, t, inside = weights_at(uv, f, x + 0.5, y + 0.5)
-                if not mine and inside < 2:
+                s, t, on = _texel_on(owner, uv, f, x, y)
+                if not on:
                     continue
                 a = shown[f, 0, 0] + s * (shown[f, 1, 0] - shown[f, 0, 0]) + t * (shown[f, 2, 0] - shown[f, 0, 0])
                 b = shown[f, 0, 1] + s * (shown[f, 1, 1] - shown[f, 0, 1]) + t * (shown[f, 2, 1] - shown[f, 0, 1])
