@@ -13,6 +13,7 @@ from typing import Annotated
 
 import typer
 
+from mivex.cli_card import card_app
 from mivex.cli_delivery import check, deliver, desktop, intake
 from mivex.cli_motion import render_frames, simulate
 from mivex.cli_order import ledger, order
@@ -247,6 +248,7 @@ def render(  # noqa: PLR0913
 
 
 app.add_typer(sheet_app, name="sheet")
+app.add_typer(card_app, name="card")
 app.command()(ledger)
 app.command()(order)
 app.command()(simulate)
@@ -259,7 +261,9 @@ app.command()(watch)
 
 @app.command()
 def schema(
-    of: Annotated[str, typer.Option(help="project, recipe, delivery, motion, sheet, list or limits.")] = "project",
+    of: Annotated[
+        str, typer.Option(help="project, recipe, delivery, motion, sheet, list, limits or receiver.")
+    ] = "project",
 ) -> None:
     """Print the JSON Schema of the project file, or of another file."""
     from pydantic import BaseModel
@@ -269,6 +273,7 @@ def schema(
     from mivex.core.deliver.schemas import BlendSheet, DeliveryList
     from mivex.core.project.delivery import DeliveryRecipe
     from mivex.core.project.document import Document
+    from mivex.core.project.receiver import Receiver
     from mivex.core.project.recipe import Recipe
 
     models: dict[str, type[BaseModel]] = {
@@ -279,6 +284,7 @@ def schema(
         "sheet": BlendSheet,
         "list": DeliveryList,
         "limits": Limits,
+        "receiver": Receiver,
     }
     if of not in models:
         raise MivexError(Message("There is no schema of “{of}”; there are {parts}.", of=of, parts=joined(", ", models)))

@@ -129,6 +129,9 @@ def check(
     limits: Annotated[str, typer.Option(metavar="FILE", help="Which findings do not count (TOML).")] = "",
     junit: Annotated[str, typer.Option(metavar="OUT.xml", help="Write a JUnit report as well.")] = "",
     shard: Annotated[str, typer.Option(metavar="I/N", help="Only every N-th of the paths, from the I-th on.")] = "",
+    receiver: Annotated[
+        str, typer.Option(metavar="NAME", help="Judge what this receiver has: a profile's file, or a project's by name.")
+    ] = "",
     mend: Annotated[
         str, typer.Option(metavar="DIR", help="Write copies into DIR with every repair that changes nothing seen.")
     ] = "",
@@ -138,6 +141,10 @@ def check(
         check_target(junit)
     if mend:
         check_folder(mend)
+    if receiver.lower().endswith(".json"):
+        from mivex.core.project.receiver import read_receiver
+
+        read_receiver(receiver)
     from mivex.core.checking.batch import report_all
     from mivex.core.checking.limit_rules import counted, judged, read_limits, read_result, share_of, together, write_junit
 
@@ -156,7 +163,7 @@ def check(
         if on_terminal:
             progress(Message("{done} of {of}", done=done, of=of), done == of)
 
-    examined = list(report_all(list(fresh.values()), tell))
+    examined = list(report_all(list(fresh.values()), tell, receiver))
     placed = [*earlier, *zip(fresh, examined, strict=True)]
     reports = [report for _, report in sorted(placed, key=lambda row: row[0])]
     if rules is not None:
@@ -292,6 +299,9 @@ def intake(  # noqa: PLR0913
         ),
     ] = None,
     limit: Annotated[int, typer.Option(metavar="N", help="Longest side under the switch smaller.")] = 256,
+    receiver: Annotated[
+        str, typer.Option(metavar="FILE", help="A receiver's profile, which says what it does, in place of switches.")
+    ] = "",
     against: Annotated[str, typer.Option(metavar="PROJECT", help="Compare with this project's stage.")] = "",
     table: Annotated[bool, typer.Option("--table", help="Try every switch on every overlay.")] = False,
     as_json: Json = False,
@@ -315,6 +325,11 @@ def intake(  # noqa: PLR0913
         raise MivexError("--limit takes 1 to 16384 texels, --time 0 to 3600 seconds.")
     if out:
         check_target(out)
+    if receiver:
+        from mivex.core.project.receiver import read_receiver
+
+        profile = read_receiver(receiver)
+        keys, limit = keys | profile.switches, profile.longest or limit
     whole = load(folder)
     received = switched(whole, keys, limit)
     cameras = {c.name: c for c in whole.doc.cameras}

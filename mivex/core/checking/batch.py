@@ -19,6 +19,7 @@ from mivex.core.base.paths import shown
 from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import Finding, MotionSubject, Repair, Subject, examine, examine_motion, examine_scene
 from mivex.core.findings.ignoring import ignored_in, settled
+from mivex.core.intake.switches import as_received, document_as_received, normal_maps
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, guess_meaning
 from mivex.core.picture.texture import Texture
@@ -27,6 +28,7 @@ from mivex.core.project.edits import SetFields, SetPart
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project
 from mivex.core.project.layering import bakes_folder
+from mivex.core.project.receiver import Receiver, receiver_named
 from mivex.core.scene.draw_calls import build_environment, load_scene_inputs
 
 
@@ -127,16 +129,21 @@ def texture_of(picture: Picture) -> Texture:
     return Evaluator(limit=0).prepare(picture, Source(path=picture.path, meaning=meaning), (), bits)
 
 
-def _picture(report: Report) -> None:
+def _picture(report: Report, receiver: str) -> None:
     picture = read_picture(report.path)
-    subject = Subject(report.path, texture_of(picture), stored_premultiplied=picture.premultiplied)
+    r = receiver_named(receiver) if receiver else Receiver()
+    seen = as_received(texture_of(picture), r.switches, r.longest)
+    subject = Subject(report.path, seen, stored_premultiplied=picture.premultiplied)
     name = {"path": report.path}
     report.findings = [finding_row(f, name) for f in examine(subject)]
     report.pictures.append(figures(subject, picture, name))
 
 
-def _project(report: Report) -> None:
+def _project(report: Report, receiver: str) -> None:
     doc = read_project(report.path)
+    r = receiver_named(receiver, doc.receivers) if receiver else Receiver()
+    doc = document_as_received(doc, r.switches)
+    normals = normal_maps(doc)
     evaluator = Evaluator(Path(report.path).resolve().parent)
     evaluator.bakes = bakes_folder(Path(report.path).resolve())
     for o in doc.overlays:
@@ -144,14 +151,16 @@ def _project(report: Report) -> None:
             continue
         name = {"overlay": o.name}
         try:
-            subject = Subject.of(o, evaluator.texture(o, doc))
+            texture = as_received(evaluator.texture(o, doc), r.switches, r.longest, normals=o.id in normals)
+            subject = Subject.of(o, texture)
             row = ignored_in(doc, evaluator.folder, o.source.path) if doc.ignored and o.source.path else None
             report.findings += [finding_row(f, name) for f in settled(examine(subject), row)]
             report.pictures.append({**name, **figures(subject, evaluator.start_of(o), {"path": o.source.path})})
         except Exception as e:
             report.pictures.append({**name, "path": o.source.path, "problem": sentence(e, f"examining {o.name!r}")})
     if doc.cameras and not any("problem" in p for p in report.pictures):
-        textures, meshes = load_scene_inputs(doc, evaluator)
+        loaded, meshes = load_scene_inputs(doc, evaluator)
+        textures = {k: as_received(t, r.switches, r.longest, normals=k in normals) for k, t in loaded.items()}
         report.findings += [
             finding_row(f, {"overlay": f.subject}) for f in examine_scene(scene_subject(doc, textures, meshes))
         ]
@@ -162,11 +171,11 @@ def _project(report: Report) -> None:
         ]
 
 
-def report_on(path: str) -> Report:
-    """Examine one picture or project; whatever goes wrong is in the report."""
+def report_on(path: str, receiver: str = "") -> Report:
+    """Examine one picture or project, as a receiver has it where one is named; whatever goes wrong is in the report."""
     report = Report(path)
     try:
-        (_project if path.lower().endswith(".mivex") else _picture)(report)
+        (_project if path.lower().endswith(".mivex") else _picture)(report, receiver)
     except Exception as e:
         report.problem = sentence(e, f"examining {path!r}")
         report.pictures, report.findings = [{"path": shown(path), "problem": report.problem}], []
@@ -185,7 +194,9 @@ def _alone() -> None:
         os.nice(5)
 
 
-def report_all(paths: list[str], tell: Callable[[int, int], None] = lambda _done, _all: None) -> Iterator[Report]:
+def report_all(
+    paths: list[str], tell: Callable[[int, int], None] = lambda _done, _all: None, receiver: str = ""
+) -> Iterator[Report]:
     """Examine many files on all cores; reports come in the order of the paths.
 
     Parameters
@@ -193,6 +204,8 @@ def report_all(paths: list[str], tell: Callable[[int, int], None] = lambda _done
     paths : list of str
     tell : callable
         Told how many are done, and of how many.
+    receiver : str
+        File of a receiver's profile, or name of one of the projects' own, by which is judged; empty: as prepared.
 
     Notes
     -----
@@ -201,7 +214,7 @@ def report_all(paths: list[str], tell: Callable[[int, int], None] = lambda _done
     cores = min(WORKERS, len(paths))
     if cores <= 1:
         for number, path in enumerate(paths, 1):
-            yield report_on(path)
+            yield report_on(path, receiver)
             tell(number, len(paths))
         return
     # Forked, so that kernels and modules are there at once; but never from a process with threads, whose locks a
@@ -211,7 +224,7 @@ def report_all(paths: list[str], tell: Callable[[int, int], None] = lambda _done
     while done < len(paths):
         try:
             with ProcessPoolExecutor(cores, mp_context=context, initializer=_alone) as pool:
-                waiting = [pool.submit(report_on, p) for p in paths[done:]]
+                waiting = [pool.submit(report_on, p, receiver) for p in paths[done:]]
                 for job in waiting:
                     try:
                         made = job.result()
@@ -224,15 +237,15 @@ def report_all(paths: list[str], tell: Callable[[int, int], None] = lambda _done
                     tell(done, len(paths))
         except BrokenProcessPool:
             # It was this one or one after it: this one is examined by itself, and the rest anew.
-            yield _by_itself(paths[done], context)
+            yield _by_itself(paths[done], context, receiver)
             done += 1
             tell(done, len(paths))
 
 
-def _by_itself(path: str, context: Any) -> Report:
+def _by_itself(path: str, context: Any, receiver: str) -> Report:
     try:
         with ProcessPoolExecutor(1, mp_context=context, initializer=_alone) as pool:
-            return pool.submit(report_on, path).result()
+            return pool.submit(report_on, path, receiver).result()
     except BrokenProcessPool:
         words = "Examining it ended the process; the file is damaged in a way that no library foresaw."
         return Report(path, [{"path": shown(path), "problem": words}], problem=words)

@@ -9,6 +9,7 @@ import numpy as np
 from mivex import __version__
 from mivex.core.base.messages import Message
 from mivex.core.base.settings import written_out
+from mivex.core.deliver.sources import adapted
 from mivex.core.material.material import Material
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS
@@ -194,6 +195,7 @@ def blend_sheet(
             "holds": t.meaning,
             "encoding": "srgb" if t.meaning == "colour" else "linear",
             "alpha": "premultiplied" if t.premultiplied else "straight",
+            **({"alpha_for": "display"} if adapted(o, main.plan, t.data) else {}),
             "address": "repeat" if m.tiling else "clamp",
             "pivot": _rounded(texture.pivot),
             "extent": _rounded(texture.extent),

@@ -237,6 +237,52 @@ def lifted(place: Place, material: Material) -> float:
     return round(material.depth_bias / 1000, 6) if lies and material.depth_bias > 0 else 0.0
 
 
+def _add(
+    build: GltfBuilder,
+    o: Overlay,
+    doc: Document,
+    texture: Texture,
+    surfaces: Surfaces,
+    meshes: Sequence[tuple[int, Mesh]],
+    name: PictureName | None,
+    lift: bool,
+) -> list[str]:
+    """Add an overlay, with its variants, to a file; the names of its variants where it has such."""
+    pictures = GltfPictures(build, surfaces, name)
+    second = bool(o.material.mapping.uv_set) and all(m.uv1 is not None for _, m in meshes)
+    variants = [v for v in doc.overlays if v.variant_of == o.id and v.source.ready]
+    materials = [_material(build, v, pictures, surfaces.texture_of(v), second) for v in (o, *variants)]
+    read = int(second != bool(o.material.mapping.turn))
+    bumps = read if any("normalTexture" in build.materials[k] for k in materials) else None
+    for number, mesh in meshes:
+        place = o.places[number - 1]
+        off = lifted(place, o.material) if lift else 0.0
+        stands = replace(mesh, position=mesh.position + mesh.normal * off) if off else mesh
+        part: dict[str, Any] = geometry(build, stands, o.material, bumps) | {"material": materials[0]}
+        if variants:
+            part["extensions"] = {
+                build.use("KHR_materials_variants"): {
+                    "mappings": [{"material": k, "variants": [i]} for i, k in enumerate(materials)]
+                }
+            }
+        build.meshes.append({"name": f"{o.name} {number}", "primitives": [part]})
+        node: dict[str, Any] = {"name": f"{o.name} {number}", "mesh": len(build.meshes) - 1}
+        turns = "" if place.mount != "billboard" else "upright" if place.upright else "camera"
+        node["extras"] = {"mivex": {"overlay": o.name, "place": number} | ({"turns_to": turns} if turns else {})}
+        if off:
+            node["extras"]["mivex"]["lifted_metres"] = off
+        build.nodes.append(node)
+    return [o.name, *(v.name for v in variants)] if variants else []
+
+
+def scene_gltf(doc: Document, surfaces: Surfaces, placed: Sequence[tuple[Overlay, Sequence[tuple[int, Mesh]]]]) -> bytes:
+    """Several overlays, none of which has variants, as one binary file; see `overlay_gltf`."""
+    build = GltfBuilder()
+    for o, meshes in placed:
+        _add(build, o, doc, surfaces.texture_of(o), surfaces, meshes, None, True)
+    return binary(tree_of(build, []), bytes(build.blob))
+
+
 def overlay_gltf(
     o: Overlay,
     doc: Document,
@@ -273,32 +319,8 @@ def overlay_gltf(
         The file, and its binary part where that lies beside it.
     """
     build = GltfBuilder()
-    pictures = GltfPictures(build, surfaces, name)
-    second = bool(o.material.mapping.uv_set) and all(m.uv1 is not None for _, m in meshes)
-    variants = [v for v in doc.overlays if v.variant_of == o.id and v.source.ready]
-    materials = [_material(build, v, pictures, surfaces.texture_of(v), second) for v in (o, *variants)]
-    names = [o.name, *(v.name for v in variants)]
-    read = int(second != bool(o.material.mapping.turn))
-    bumps = read if any("normalTexture" in build.materials[k] for k in materials) else None
-    for number, mesh in meshes:
-        place = o.places[number - 1]
-        off = lifted(place, o.material) if lift else 0.0
-        stands = replace(mesh, position=mesh.position + mesh.normal * off) if off else mesh
-        part: dict[str, Any] = geometry(build, stands, o.material, bumps) | {"material": materials[0]}
-        if variants:
-            part["extensions"] = {
-                build.use("KHR_materials_variants"): {
-                    "mappings": [{"material": k, "variants": [i]} for i, k in enumerate(materials)]
-                }
-            }
-        build.meshes.append({"name": f"{o.name} {number}", "primitives": [part]})
-        node: dict[str, Any] = {"name": f"{o.name} {number}", "mesh": len(build.meshes) - 1}
-        turns = "" if place.mount != "billboard" else "upright" if place.upright else "camera"
-        node["extras"] = {"mivex": {"overlay": o.name, "place": number} | ({"turns_to": turns} if turns else {})}
-        if off:
-            node["extras"]["mivex"]["lifted_metres"] = off
-        build.nodes.append(node)
-    tree = tree_of(build, names if variants else [])
+    names = _add(build, o, doc, texture, surfaces, meshes, name, lift)
+    tree = tree_of(build, names)
     tree["asset"]["extras"] = {"mivex": {"not_said": unsaid(o, doc)}}
     if beside:
         tree["buffers"] = [{"byteLength": len(build.blob), "uri": beside}]

@@ -165,7 +165,7 @@ def deliver_project(
             made_of[row.overlay.id] = held or noted(key, own, d)
         lost.update({r.overlay.name: unsaid(r.overlay, doc) for r in with_geometry})
         motion.extend(_stage_motion(batch, where, doc, rows, world, keys, earlier, made_of, stop, tell))
-        stage = _stage(doc)
+        stage = stage_words(doc)
         if doc.around.path and doc.around.path in meshes:
             a = doc.around
             batch.stage(where / AROUND, bare_gltf(meshes[a.path], "surroundings", a.grey, a.rough))
@@ -189,7 +189,7 @@ def deliver_project(
             batch.stage(page, encoded(proof_sheet(doc, wanted, texture, evaluator, lost), page))
             proof.append(page)
             made_of["proof"] = noted(whole_key, {PROOF: batch.digests[PROOF]})
-        stage_json(batch, where / LIST, _listing(where, doc, rows, done, motion, proof, stage) | {"made_of": made_of})
+        stage_json(batch, where / LIST, listing_words(where, doc, rows, done, motion, proof, stage) | {"made_of": made_of})
 
     done = deliver(chosen, texture, folder, tell, recipe=recipe, bench=bench, more=more, kept=before)
     return Delivery(done, motion, Path(folder) / LIST, proof[0] if proof else None, lost)
@@ -289,7 +289,7 @@ def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture,
     batch.stage(row.geometry, text)
 
 
-def _stage(doc: Document) -> dict[str, Any]:
+def stage_words(doc: Document) -> dict[str, Any]:
     """What the delivery was proved on: cameras, light, surroundings, air."""
     around = doc.around.model_copy(update={"path": AROUND if doc.around.path else ""})
     return {
@@ -301,7 +301,7 @@ def _stage(doc: Document) -> dict[str, Any]:
     }
 
 
-def _listing(
+def listing_words(
     where: Path,
     doc: Document,
     rows: Sequence[Planned],

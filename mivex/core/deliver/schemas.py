@@ -30,6 +30,7 @@ class MainTexture(_Told):
     holds: Holds
     encoding: Literal["srgb", "linear"]
     alpha: Literal["straight", "premultiplied"]
+    alpha_for: Literal["linear", "display"] = Field("linear", description="What sums its alpha was made for.")
     address: Literal["clamp", "repeat"]
     pivot: tuple[float, float] = Field(description="Point that stands at the place, shares of width and height.")
     extent: tuple[float, float] = Field(description="Size of the frame against that before trimming and padding.")

@@ -9,6 +9,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
+from mivex.core.deliver.display_alpha import ADAPTED, alpha_for_display
 from mivex.core.material.sourced import CHANNEL_NAMES
 from mivex.core.picture.picture import quantise
 from mivex.core.picture.texture import Texture
@@ -170,7 +171,14 @@ class Surfaces:
         levels = (overlay.delivery.format if plan.format == "own" else plan.format) == "ktx2"
         # Its own picture is data where its source is, whatever the recipe says of others.
         data = plan.holds == "data" or (own.data and self._is_own(overlay, plan))
-        if self._is_own(overlay, plan) and data == own.data and bits in {own.bits, 32} and not plan.size:
+        for_display = adapted(overlay, plan, data)
+        if (
+            self._is_own(overlay, plan)
+            and data == own.data
+            and bits in {own.bits, 32}
+            and not plan.size
+            and not for_display
+        ):
             return (
                 Texture(own.values, traits=own.traits.but(weighed=levels), bits=own.bits, key=own.key)
                 if own.traits.weighed != levels
@@ -197,6 +205,8 @@ class Surfaces:
         )
         if plan.size and plan.size < max(h, w):
             values, traits = _smaller(values, plan.size, traits)
+        if for_display:
+            values[..., 3] = alpha_for_display(values, overlay.material.blend)
         return Texture(quantise(np.clip(values, 0, 1), bits), traits=traits, bits=min(bits, 16))
 
     @staticmethod
@@ -205,6 +215,14 @@ class Surfaces:
         f = overlay.material.finish
         plain = f.opacity.source == "own" and f.opacity.channel == "alpha" and not f.opacity.invert and f.opacity.value == 1
         return plan.channels == COLOUR_ALPHA and f.colour.source == "own" and plain
+
+
+def adapted(overlay: Overlay, plan: FilePlan, data: bool) -> bool:
+    """Whether a file's alpha is made for sums of display values."""
+    asked = (
+        plan.alpha_for == "display" and not data and "alpha" in plan.channels and plan.channels["alpha"].take == "opacity"
+    )
+    return asked and overlay.material.blend in ADAPTED
 
 
 def _sized(values: Floats, h: int, w: int) -> Floats:

@@ -67,8 +67,8 @@ def _with(t: Texture, values: Floats, **traits: object) -> Texture:
 
 
 def own_mips(t: Texture) -> Texture:
-    """Levels that the receiver builds itself; the very texture where the file held none."""
-    if cached_or_none(t, HELD) is None:
+    """Levels that the receiver builds itself; the very texture where nobody has made others."""
+    if cached_or_none(t, HELD) is None and not t.traits.weighed and t.coverage == 0:
         return t
     return _with(t, t.values, weighed=False, coverage=0.0)
 
@@ -120,9 +120,43 @@ def _solid(doc: Document) -> Document:
     )
 
 
-def _normals(r: Received) -> set[str]:
-    found = (o.material.finish.normal for o in r.doc.overlays)
-    return {file_key(n.path, "data") for n in found if n.source == "file"}
+def normal_maps(doc: Document) -> set[str]:
+    """Keys, among a document's textures, of those that are read as normal maps."""
+    found = [o.material.finish.normal for o in doc.overlays]
+    return {file_key(n.path, "data") for n in found if n.source == "file"} | {
+        n.overlay for n in found if n.source == "overlay"
+    }
+
+
+def as_received(t: Texture, keys: frozenset[str], side: int = SMALLER, *, normals: bool = False) -> Texture:
+    """A texture as a receiver with these switches has it.
+
+    Parameters
+    ----------
+    t : Texture
+    keys : frozenset of str
+        Of `SWITCHES`.
+    side : int
+        The size limit.
+    normals : bool
+        It is a normal map.
+    """
+    if normals and "green" in keys:
+        t = flipped(t)
+    if "smaller" in keys:
+        t = smaller(t, side)
+    if "own-mips" in keys:
+        t = own_mips(t)
+    if "no-encoding" in keys:
+        t = no_encoding(t)
+    return in_blocks(t) if "blocks" in keys else t
+
+
+def document_as_received(doc: Document, keys: frozenset[str]) -> Document:
+    """A document as a receiver with these switches draws it."""
+    if "display" in keys:
+        doc = doc.model_copy(update={"lighting": doc.lighting.model_copy(update={"blending": "display"})})
+    return _solid(doc) if "opaque" in keys else doc
 
 
 def switched(r: Received, keys: frozenset[str], side: int = SMALLER, stop: Callable[[], bool] = lambda: False) -> Received:
@@ -138,29 +172,13 @@ def switched(r: Received, keys: frozenset[str], side: int = SMALLER, stop: Calla
     stop : callable
         Asked between textures; true raises Stopped.
     """
-    normals = _normals(r) if "green" in keys else set()
+    normals = normal_maps(r.doc)
     made: dict[int, Texture] = {}
     textures = {}
     for key, t in r.textures.items():
         if stop():
             raise Stopped
         if id(t) not in made:
-            new = t
-            if key in normals:
-                new = flipped(new)
-            if "smaller" in keys:
-                new = smaller(new, side)
-            if "own-mips" in keys:
-                new = own_mips(new)
-            if "no-encoding" in keys:
-                new = no_encoding(new)
-            if "blocks" in keys:
-                new = in_blocks(new)
-            made[id(t)] = new
+            made[id(t)] = as_received(t, keys, side, normals=key in normals)
         textures[key] = made[id(t)]
-    doc = r.doc
-    if "display" in keys:
-        doc = doc.model_copy(update={"lighting": doc.lighting.model_copy(update={"blending": "display"})})
-    if "opaque" in keys:
-        doc = _solid(doc)
-    return replace(r, doc=doc, textures=textures)
+    return replace(r, doc=document_as_received(r.doc, keys), textures=textures)

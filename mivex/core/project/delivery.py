@@ -136,6 +136,12 @@ class FilePlan(Frozen):
     green: Literal["up", "down"] = setting(
         "up", "Green points", "Which way a normal map's second channel counts.", choices={"up": "Up", "down": "Down"}
     )
+    alpha_for: Literal["linear", "display"] = setting(
+        "linear",
+        "Alpha for",
+        "Receivers that sum display values need another alpha for the same look; it comes near over every backdrop.",
+        choices={"linear": "Sums of light", "display": "Sums of display values"},
+    )
     always: bool = setting(False, "Always", "Written even where nothing but numbers would be in it.")
     channels: dict[Lane, Feed] = Field(default_factory=lambda: dict(COLOUR_ALPHA), description="Feed of each channel.")
 

@@ -5,6 +5,7 @@ from collections.abc import Callable
 from mivex.core.base.messages import Message
 from mivex.core.project.delivery import COLOUR_ALPHA, STOCK, USUAL, DeliveryRecipe, Feed, FilePlan, Lane, recipe_named
 from mivex.core.project.document import Document, Overlay
+from mivex.core.project.receiver import Receiver
 
 Change = Callable[[DeliveryRecipe], DeliveryRecipe]
 
@@ -77,6 +78,11 @@ def taken(doc: Document, overlay_id: str, recipe: DeliveryRecipe) -> Document:
             ),
         }
     )
+
+
+def with_receiver(doc: Document, receiver: Receiver) -> Document:
+    """The document with a receiver's profile; one of the same name is replaced."""
+    return doc.model_copy(update={"receivers": (*(r for r in doc.receivers if r.name != receiver.name), receiver)})
 
 
 def with_file(recipe: DeliveryRecipe, index: int, **change: object) -> DeliveryRecipe:

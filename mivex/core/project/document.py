@@ -14,6 +14,7 @@ from mivex.core.layers.model import Stack
 from mivex.core.material.material import Kind, Material
 from mivex.core.motion.model import Air, Effect
 from mivex.core.project.delivery import DeliveryRecipe
+from mivex.core.project.receiver import Receiver
 from mivex.core.project.recipe import AnyStep
 from mivex.core.sheet.model import Sheet
 from mivex.core.stage.camera import CAMERAS, Camera
@@ -159,6 +160,7 @@ class Document(Frozen):
     air: Air = Field(default_factory=Air)
     deliveries: tuple[DeliveryRecipe, ...] = Field((), description="Delivery recipes of the project's own.")
     ignored: tuple[Ignored, ...] = Field((), description="Findings of picture files that were looked at and let stand.")
+    receivers: tuple[Receiver, ...] = Field((), description="What receivers do, as pictures of the test card told.")
     overdraw: float = setting(
         8.0,
         "Overdraw budget",
@@ -175,7 +177,7 @@ class Document(Frozen):
         return {
             k: v
             for k, v in write(self).items()
-            if (k != "overdraw" or v != 8.0) and (v or k not in ("effects", "air", "deliveries", "ignored"))
+            if (k != "overdraw" or v != 8.0) and (v or k not in ("effects", "air", "deliveries", "ignored", "receivers"))
         }
 
     def effect(self, effect_id: str) -> Effect | None:

@@ -16,7 +16,7 @@ from mivex.ui.session.shipping import Shipping
 
 GAIN = 8
 """Differences are drawn so many times brighter."""
-SIDES = (1024, 512, 256, 128, 64)
+SIDES = (4096, 2048, 1024, 512, 256, 128, 64)
 
 
 class Picture(QWidget):
@@ -122,6 +122,7 @@ class IntakeView(QWidget):
         column.addWidget(self.table, 2)
         self.show_as("delivered")
         shipping.told.connect(self.refresh)
+        shipping.session.changed.connect(lambda *_: self._list_receivers())
         self.refresh()
 
     def _switches(self) -> QWidget:
@@ -133,7 +134,12 @@ class IntakeView(QWidget):
         grid.setVerticalSpacing(3)
         head = QLabel(tr("The receiver …"))
         head.setObjectName("section")
-        grid.addWidget(head, 0, 0, 1, 2)
+        grid.addWidget(head, 0, 0)
+        self.like = QComboBox()
+        self.like.setAccessibleName(tr("Draws like"))
+        self.like.setToolTip(tr("A receiver of the project, as a picture of the test card told; sets the switches below"))
+        self.like.activated.connect(self._draw_like)
+        grid.addWidget(self.like, 0, 1)
         self.boxes: dict[str, QCheckBox] = {}
         self.side = QComboBox()
         for side in SIDES:
@@ -161,6 +167,23 @@ class IntakeView(QWidget):
         self.all.clicked.connect(self.shipping.try_all)
         grid.addWidget(self.all, 1 + len(SWITCHES) // 2, len(SWITCHES) % 2)
         return box
+
+    def _draw_like(self, index: int) -> None:
+        receivers = self.shipping.session.doc.receivers
+        if 1 <= index <= len(receivers):
+            self.shipping.draw_like(receivers[index - 1])
+
+    def _list_receivers(self) -> None:
+        """Those of the project, and which of them the switches stand for."""
+        s = self.shipping
+        rows = s.session.doc.receivers
+        names = [tr("as switched below"), *(r.name for r in rows)]
+        if [self.like.itemText(k) for k in range(self.like.count())] != names:
+            self.like.clear()
+            self.like.addItems(names)
+        same = [k for k, r in enumerate(rows, 1) if r.switches == s.switches and r.longest in (0, s.side)]
+        self.like.setCurrentIndex(same[0] if same else 0)
+        self.like.setVisible(bool(rows))
 
     def show_as(self, key: str) -> None:
         """Show what was ``delivered``, the ``stage``, or their ``difference``."""
@@ -199,6 +222,11 @@ class IntakeView(QWidget):
                     )
                 )
             )
+        self._list_receivers()
+        if s.side in SIDES and self.side.currentIndex() != SIDES.index(s.side):
+            self.side.blockSignals(True)
+            self.side.setCurrentIndex(SIDES.index(s.side))
+            self.side.blockSignals(False)
         for key, check in self.boxes.items():
             enable(check, bool(s.folder), "Deliver first, or load a delivery")
             if check.isChecked() != (key in s.switches):

@@ -10,6 +10,7 @@ from mivex.core.deliver.project import Delivery
 from mivex.core.intake.compare import Difference, Row, difference, draw, only_delivered, survival
 from mivex.core.intake.loader import Received, load
 from mivex.core.intake.switches import SMALLER, switched
+from mivex.core.project.receiver import Receiver
 from mivex.core.scene.draw_calls import codes_of, load_scene_inputs, render
 from mivex.core.stage.camera import View
 from mivex.ui.session.session import Session
@@ -84,6 +85,14 @@ class Shipping(QObject):
     def limit(self, side: int) -> None:
         """Set the receiver's limit of texture sizes, in texels."""
         self.side, self.rows = side, ()
+        self.told.emit()
+        self.redraw()
+
+    def draw_like(self, receiver: Receiver) -> None:
+        """Set the switches as a receiver is known to draw."""
+        self.switches = receiver.switches
+        if receiver.longest and receiver.longest != self.side:
+            self.side, self.rows = receiver.longest, ()
         self.told.emit()
         self.redraw()
 

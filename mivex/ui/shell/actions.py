@@ -82,6 +82,7 @@ ACTIONS: tuple[Action, ...] = (
     Action("Overlay", "Deliver …", lambda w: w.ask_deliver(False), "Ctrl+E"),
     Action("Overlay", "Deliver all …", lambda w: w.ask_deliver(True), "Ctrl+Shift+E"),
     Action("Overlay", "Load a delivery into the intake …", lambda w: w.ask_intake()),
+    Action("Overlay", "Test card …", lambda w: w.open_card()),
     Action("View", "Flat proof and stage", lambda w: w.arrange("both"), "F2"),
     Action("View", "Flat proof alone", lambda w: w.arrange("flat"), "F3"),
     Action("View", "Stage alone", lambda w: w.arrange("stage"), "F4"),

@@ -1,15 +1,19 @@
 """What the window does with deliveries: recipes of files, delivering, taking in."""
 
+from collections.abc import Callable
+
 from PySide6.QtWidgets import QFileDialog
 
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term
+from mivex.core.card.locate import read_card
 from mivex.core.deliver.project import Delivery, deliver_project
 from mivex.core.project import delivery_edits
 from mivex.core.project.delivery import read_delivery, save_delivery
 from mivex.ui.proofs.outgoing import Outgoing
 from mivex.ui.session.shipping import Shipping
+from mivex.ui.shell.card_sheet import CardSheet
 from mivex.ui.shell.saving import ProjectActions
 
 
@@ -19,6 +23,7 @@ class DeliveryActions(ProjectActions):
     shipping: Shipping
 
     outgoing: Outgoing
+    card: CardSheet | None = None
 
     def _follow_intake(self) -> None:
         """The intake looks from where the stage does."""
@@ -62,6 +67,27 @@ class DeliveryActions(ProjectActions):
         folder = QFileDialog.getExistingDirectory(self, tr("Load a delivery"), self.session.folder)
         if folder:
             self.take_in(folder)
+
+    def open_card(self, picture: str = "") -> None:
+        """Show the test card; read a screenshot of it where one is given."""
+        self.card = CardSheet(self.session, self.shipping, self)
+        self.card.open()
+        if picture:
+            self.card.read_picture(picture)
+
+    def look_for_card(self, path: str, otherwise: Callable[[], None]) -> None:
+        """Read a dropped picture as a screenshot of the test card; where it shows none, do something else with it."""
+
+        def work(report, _stopped):  # type: ignore[no-untyped-def]
+            try:
+                read_card(path)
+            except MivexError:
+                report(otherwise)
+            else:
+                report(lambda: self.open_card(path))
+            return ""
+
+        self.jobs.ask(None, lambda: work)
 
     def take_in(self, folder: str) -> None:
         """Load a delivery that lies on disk into the intake."""

@@ -31,6 +31,7 @@ from mivex.core.sheet.build import Layout, build, meaning_of
 from mivex.core.sheet.model import Sheet
 from mivex.ui.proofs.stage_proof import StageProof
 from mivex.ui.session.engine import Engine
+from mivex.ui.shell.controls import Controls
 from mivex.ui.shell.delivery_actions import DeliveryActions
 from mivex.ui.shell.folder_sheet import FolderSheet
 
@@ -61,6 +62,7 @@ def guess_kind(path: str) -> Kind:
 class FileActions(DeliveryActions):
     """The part of the window that deals with pictures, recipes and deliveries."""
 
+    controls: Controls
     engine: Engine
     stage: StageProof
 
@@ -281,7 +283,11 @@ class FileActions(DeliveryActions):
         else:
             for folder in folders:
                 self.look_through(folder)
-            self.add_pictures([p for p in paths if p not in folders])
+            pictures = [p for p in paths if p not in folders]
+            if len(pictures) == 1 and self.controls.station == "deliver":
+                self.look_for_card(pictures[0], lambda: self.add_pictures(pictures))
+            else:
+                self.add_pictures(pictures)
         event.acceptProposedAction()
 
     def ask_folder(self) -> None:

@@ -6,15 +6,22 @@ from collections.abc import Iterator
 from functools import partial
 from pathlib import Path
 
+import numpy as np
 from PySide6.QtGui import QPainter, QPixmap
 from PySide6.QtWidgets import QApplication, QWidget
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import InSentence, Message
+from mivex.core.card.make import make_card
+from mivex.core.intake.compare import draw
+from mivex.core.intake.loader import load
+from mivex.core.intake.switches import switched
 from mivex.core.layers.model import Layer
 from mivex.core.layers.strokes import Tip
+from mivex.core.picture.encode import write_picture
 from mivex.core.project import layer_edits
-from mivex.core.stage.camera import Camera
+from mivex.core.project.receiver import QUESTIONS
+from mivex.core.stage.camera import Camera, View
 from mivex.demo import PROJECT
 from mivex.ui.shell.app import application, wait_until_idle
 from mivex.ui.shell.window import Window
@@ -102,6 +109,24 @@ def _leaving(window: Window, folder: Path) -> Iterator[Path]:
         wait_until_idle(window)
         yield _grab(window, folder, "14-intake")
     window.shipping.switch("no-encoding", False)
+    yield _card(window, folder)
+
+
+def _card(window: Window, folder: Path) -> Path:
+    """What is told of a receiver, the intake here, by a picture of the test card that it drew."""
+    with tempfile.TemporaryDirectory(prefix="mivex-shots-") as there:
+        make_card(there)
+        received = load(there)
+        drawn = draw(switched(received, frozenset({"green", "blocks"})), View(received.doc.cameras[0], 1280, 800))
+        picture = Path(there) / "screenshot.png"
+        write_picture(picture, drawn.astype(np.float32) / np.float32(255), 8)
+        window.open_card(str(picture))
+        wait_until_idle(window)
+    assert window.card is not None
+    window.card.table.selectRow(list(QUESTIONS).index("green"))
+    whole = _over(window, window.card)
+    window.card.done(0)
+    return _saved(whole, folder / "27-test-card.png")
 
 
 def _layers(window: Window, folder: Path) -> Iterator[Path]:

@@ -166,6 +166,7 @@ class Window(Following):
         self.stage.canvas.moved.connect(self.tray.order.refresh)
         self.tray.ledger.lit.connect(self._light)
         self.controls.deliver_wanted.connect(self.ask_deliver)
+        self.controls.card_wanted.connect(self.open_card)
         self.controls.recipe_wanted.connect(self.ask_delivery_recipe)
         self.shipping.said.connect(self.tell)
         self.outgoing.flow.said.connect(self.tell)

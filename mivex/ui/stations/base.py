@@ -79,6 +79,7 @@ class Page(QWidget):
     """What stations build on: a column of fields that follow the document, and the edits that they make."""
 
     deliver_wanted = Signal(bool)
+    card_wanted = Signal()
     recipe_wanted = Signal(str)
     paint_wanted = Signal(bool)
     pick_wanted = Signal(object)

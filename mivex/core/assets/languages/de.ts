@@ -360,6 +360,26 @@
    <translation>Eine Datei</translation>
   </message>
   <message>
+   <source>Receiver</source>
+   <translation>Empfänger</translation>
+  </message>
+  <message>
+   <source>{count} files; “{words}” says what to do with them.</source>
+   <translation>{count} Dateien; „{words}“ sagt, was damit zu tun ist.</translation>
+  </message>
+  <message>
+   <source>The picture is mirrored; it was read turned over.</source>
+   <translation>Das Bild ist gespiegelt; es wurde umgedreht gelesen.</translation>
+  </message>
+  <message>
+   <source>“{path}”: profiles and recipes are written as .json.</source>
+   <translation>„{path}“: Profile und Rezepte werden als .json geschrieben.</translation>
+  </message>
+  <message>
+   <source>  touches {names}</source>
+   <translation>  betrifft {names}</translation>
+  </message>
+  <message>
    <source>There is nothing to check: no path was given.</source>
    <translation>Es gibt nichts zu prüfen: Es wurde kein Pfad angegeben.</translation>
   </message>
@@ -848,6 +868,390 @@
    <translation>„{path}“ lässt sich nicht ersetzen: {e}; nichts wurde geändert.</translation>
   </message>
   <message>
+   <source>No test card is seen in this picture: at least two of its six black and white markers must be whole, sharp, and not too small. “mivex card make DIR” writes one.</source>
+   <translation>In diesem Bild ist keine Testkarte zu sehen: mindestens zwei ihrer sechs schwarz-weißen Marken müssen ganz, scharf und nicht zu klein sein. „mivex card make DIR“ schreibt eine.</translation>
+  </message>
+  <message>
+   <source>The test card is seen at too steep a slant to be read; look at it from the front.</source>
+   <translation>Die Testkarte ist zu schräg zu sehen, um gelesen zu werden; von vorn ansehen.</translation>
+  </message>
+  <message>
+   <source>Writing the geometry of the card</source>
+   <translation>Geometrie der Karte wird geschrieben</translation>
+  </message>
+  <message>
+   <source>Drawing how it should look</source>
+   <translation>Wie es aussehen soll, wird gezeichnet</translation>
+  </message>
+  <message>
+   <source>writes depth</source>
+   <translation>schreibt Tiefe</translation>
+  </message>
+  <message>
+   <source>writes no depth</source>
+   <translation>schreibt keine Tiefe</translation>
+  </message>
+  <message>
+   <source>front faces only</source>
+   <translation>nur Vorderseiten</translation>
+  </message>
+  <message>
+   <source>Cannot be told from this picture.</source>
+   <translation>Aus diesem Bild nicht zu sagen.</translation>
+  </message>
+  <message>
+   <source>Colour of textures</source>
+   <translation>Farbe von Texturen</translation>
+  </message>
+  <message>
+   <source>Transparency</source>
+   <translation>Transparenz</translation>
+  </message>
+  <message>
+   <source>Blends in</source>
+   <translation>Mischt in</translation>
+  </message>
+  <message>
+   <source>Straight alpha</source>
+   <translation>Nicht vormultipliziert</translation>
+  </message>
+  <message>
+   <source>Multiply</source>
+   <translation>Multiply</translation>
+  </message>
+  <message>
+   <source>Opacity of a material</source>
+   <translation>Deckkraft eines Materials</translation>
+  </message>
+  <message>
+   <source>Mip levels</source>
+   <translation>Mip-Stufen</translation>
+  </message>
+  <message>
+   <source>Colour below clear texels</source>
+   <translation>Farbe unter klaren Texeln</translation>
+  </message>
+  <message>
+   <source>Size of textures</source>
+   <translation>Größe von Texturen</translation>
+  </message>
+  <message>
+   <source>Compression in blocks</source>
+   <translation>Kompression in Blöcken</translation>
+  </message>
+  <message>
+   <source>Order</source>
+   <translation>Reihenfolge</translation>
+  </message>
+  <message>
+   <source>Order nudge</source>
+   <translation>Rang</translation>
+  </message>
+  <message>
+   <source>Depth write of see-through things</source>
+   <translation>Tiefe schreiben, Durchsichtiges</translation>
+  </message>
+  <message>
+   <source>Depth of blended things</source>
+   <translation>Tiefe von Gemischtem</translation>
+  </message>
+  <message>
+   <source>Green of normal maps</source>
+   <translation>Grün von Normalenkarten</translation>
+  </message>
+  <message>
+   <source>Faces</source>
+   <translation>Seiten</translation>
+  </message>
+  <message>
+   <source>Repeated textures</source>
+   <translation>Wiederholte Texturen</translation>
+  </message>
+  <message>
+   <source>It decodes colour to light, as it should.</source>
+   <translation>Er dekodiert Farbe zu Licht, wie es sein soll.</translation>
+  </message>
+  <message>
+   <source>It reads colour as data: everything is too bright and too pale. Flag colour textures as sRGB.</source>
+   <translation>Er liest Farbe als Daten: alles ist zu hell und zu blass. Farbtexturen als sRGB kennzeichnen.</translation>
+  </message>
+  <message>
+   <source>It draws see-through things.</source>
+   <translation>Er zeichnet Durchsichtiges.</translation>
+  </message>
+  <message>
+   <source>It draws everything solid: transparency is left off.</source>
+   <translation>Er zeichnet alles deckend: Transparenz ist aus.</translation>
+  </message>
+  <message>
+   <source>It sums light.</source>
+   <translation>Er summiert Licht.</translation>
+  </message>
+  <message>
+   <source>It sums display values: soft edges and faint layers come out darker than on the stage.</source>
+   <translation>Er summiert Anzeigewerte: weiche Kanten und schwache Schichten werden dunkler als auf der Bühne.</translation>
+  </message>
+  <message>
+   <source>It multiplies straight colour by alpha once, as it should.</source>
+   <translation>Er multipliziert freie Farbe einmal mit Alpha, wie es sein soll.</translation>
+  </message>
+  <message>
+   <source>It multiplies by alpha twice: soft edges are dark. It premultiplies at import and blends as straight.</source>
+   <translation>Er multipliziert zweimal mit Alpha: weiche Kanten sind dunkel. Beim Import wird vormultipliziert, gemischt wie frei.</translation>
+  </message>
+  <message>
+   <source>It takes straight colour as multiplied already: soft edges glow.</source>
+   <translation>Er nimmt freie Farbe als schon multipliziert: weiche Kanten leuchten.</translation>
+  </message>
+  <message>
+   <source>It adds.</source>
+   <translation>Er addiert.</translation>
+  </message>
+  <message>
+   <source>It blends what should be added: what should shine covers instead.</source>
+   <translation>Er mischt, was addiert werden soll: was leuchten soll, deckt.</translation>
+  </message>
+  <message>
+   <source>It draws what should be added solid.</source>
+   <translation>Er zeichnet deckend, was addiert werden soll.</translation>
+  </message>
+  <message>
+   <source>It multiplies.</source>
+   <translation>Er multipliziert.</translation>
+  </message>
+  <message>
+   <source>It blends what should multiply: white covers instead of being left out.</source>
+   <translation>Er mischt, was multiplizieren soll: Weiß deckt, statt wegzufallen.</translation>
+  </message>
+  <message>
+   <source>It draws what should multiply solid.</source>
+   <translation>Er zeichnet deckend, was multiplizieren soll.</translation>
+  </message>
+  <message>
+   <source>It adds colour that has no alpha, as it should.</source>
+   <translation>Er addiert Farbe ohne Alpha, wie es sein soll.</translation>
+  </message>
+  <message>
+   <source>It multiplies colour by alpha once more: what glows without covering is lost.</source>
+   <translation>Er multipliziert Farbe noch einmal mit Alpha: was leuchtet, ohne zu decken, geht verloren.</translation>
+  </message>
+  <message>
+   <source>It multiplies alpha by the material’s opacity.</source>
+   <translation>Er multipliziert Alpha mit der Deckkraft des Materials.</translation>
+  </message>
+  <message>
+   <source>It ignores the material’s opacity.</source>
+   <translation>Er übergeht die Deckkraft des Materials.</translation>
+  </message>
+  <message>
+   <source>It uses the mip levels of the file.</source>
+   <translation>Er nutzt die Mip-Stufen der Datei.</translation>
+  </message>
+  <message>
+   <source>It makes its own mip levels, or was given none: coverage and edge colour of Mivex’s own are lost.</source>
+   <translation>Er baut eigene Mip-Stufen oder bekam keine: Deckung und Kantenfarbe der Stufen von Mivex gehen verloren.</translation>
+  </message>
+  <message>
+   <source>Its mip levels keep the colour of clear texels out.</source>
+   <translation>Seine Mip-Stufen halten die Farbe klarer Texel heraus.</translation>
+  </message>
+  <message>
+   <source>Its mip levels let the colour of clear texels through: spread edge colour far.</source>
+   <translation>Seine Mip-Stufen lassen die Farbe klarer Texel durch: Kantenfarbe weit ausbreiten.</translation>
+  </message>
+  <message>
+   <source>It takes textures of 8192 texels and more.</source>
+   <translation>Er nimmt Texturen mit 8192 Texeln und mehr.</translation>
+  </message>
+  <message>
+   <source>It does not compress textures, or so well that nothing is seen of it.</source>
+   <translation>Er komprimiert Texturen nicht, oder so gut, dass nichts davon zu sehen ist.</translation>
+  </message>
+  <message>
+   <source>It compresses 4 × 4 texels into two colours and what lies between them.</source>
+   <translation>Er komprimiert 4 × 4 Texel in zwei Farben und was dazwischen liegt.</translation>
+  </message>
+  <message>
+   <source>It cuts at half, as the card says.</source>
+   <translation>Er schneidet bei der Hälfte, wie die Karte es sagt.</translation>
+  </message>
+  <message>
+   <source>It cuts lower than it is told: edges grow fatter.</source>
+   <translation>Er schneidet tiefer als verlangt: Kanten werden dicker.</translation>
+  </message>
+  <message>
+   <source>It cuts higher than it is told: edges grow thinner.</source>
+   <translation>Er schneidet höher als verlangt: Kanten werden dünner.</translation>
+  </message>
+  <message>
+   <source>It does not cut at all.</source>
+   <translation>Er schneidet gar nicht.</translation>
+  </message>
+  <message>
+   <source>It blends what should be cut.</source>
+   <translation>Er mischt, was geschnitten werden soll.</translation>
+  </message>
+  <message>
+   <source>It draws from far to near.</source>
+   <translation>Er zeichnet von fern nach nah.</translation>
+  </message>
+  <message>
+   <source>It draws see-through things in the order of its list, whatever their distance.</source>
+   <translation>Er zeichnet Durchsichtiges in der Reihenfolge seiner Liste, gleich wie weit weg.</translation>
+  </message>
+  <message>
+   <source>What is near hides what is see-through behind it.</source>
+   <translation>Nahes verdeckt Durchsichtiges dahinter.</translation>
+  </message>
+  <message>
+   <source>It follows the order nudge.</source>
+   <translation>Er folgt dem Rang.</translation>
+  </message>
+  <message>
+   <source>It ignores the order nudge: distance alone decides.</source>
+   <translation>Er übergeht den Rang: allein der Abstand entscheidet.</translation>
+  </message>
+  <message>
+   <source>What is drawn first hides what follows behind it.</source>
+   <translation>Zuerst Gezeichnetes verdeckt, was dahinter folgt.</translation>
+  </message>
+  <message>
+   <source>It writes depth where it is told to.</source>
+   <translation>Er schreibt Tiefe, wo es verlangt ist.</translation>
+  </message>
+  <message>
+   <source>It writes no depth for see-through things, even where it is told to.</source>
+   <translation>Er schreibt für Durchsichtiges keine Tiefe, auch wo es verlangt ist.</translation>
+  </message>
+  <message>
+   <source>It orders them by distance first, so that depth write changes nothing here.</source>
+   <translation>Er ordnet zuerst nach Abstand, sodass Tiefe schreiben hier nichts ändert.</translation>
+  </message>
+  <message>
+   <source>Blended things write no depth.</source>
+   <translation>Gemischtes schreibt keine Tiefe.</translation>
+  </message>
+  <message>
+   <source>Blended things write depth: what is near cuts holes into what lies behind.</source>
+   <translation>Gemischtes schreibt Tiefe: Nahes schneidet Löcher in das Dahinter.</translation>
+  </message>
+  <message>
+   <source>Green points up, as delivered.</source>
+   <translation>Grün zeigt nach oben, wie ausgeliefert.</translation>
+  </message>
+  <message>
+   <source>Green points down: bumps become dents.</source>
+   <translation>Grün zeigt nach unten: Buckel werden Dellen.</translation>
+  </message>
+  <message>
+   <source>It shows no bumps.</source>
+   <translation>Er zeigt keine Buckel.</translation>
+  </message>
+  <message>
+   <source>It draws back faces where it is told to.</source>
+   <translation>Er zeichnet Rückseiten, wo es verlangt ist.</translation>
+  </message>
+  <message>
+   <source>It draws both faces of everything.</source>
+   <translation>Er zeichnet von allem beide Seiten.</translation>
+  </message>
+  <message>
+   <source>It draws front faces only.</source>
+   <translation>Er zeichnet nur Vorderseiten.</translation>
+  </message>
+  <message>
+   <source>It repeats textures, and follows their tiling.</source>
+   <translation>Er wiederholt Texturen und folgt ihrer Kachelung.</translation>
+  </message>
+  <message>
+   <source>It does not repeat textures, or does not follow how often they shall.</source>
+   <translation>Er wiederholt Texturen nicht, oder nicht so oft wie verlangt.</translation>
+  </message>
+  <message>
+   <source>Translucent</source>
+   <translation>Translucent</translation>
+  </message>
+  <message>
+   <source>It halves textures until no side is longer than {side} texels.</source>
+   <translation>Er halbiert Texturen, bis keine Seite länger als {side} Texel ist.</translation>
+  </message>
+  <message>
+   <source>For {name}</source>
+   <translation>Für {name}</translation>
+  </message>
+  <message>
+   <source>Solid</source>
+   <translation>Solid</translation>
+  </message>
+  <message>
+   <source>Card</source>
+   <translation>Karte</translation>
+  </message>
+  <message>
+   <source>over white</source>
+   <translation>over white</translation>
+  </message>
+  <message>
+   <source>over black</source>
+   <translation>over black</translation>
+  </message>
+  <message>
+   <source>order near</source>
+   <translation>order near</translation>
+  </message>
+  <message>
+   <source>order far</source>
+   <translation>order far</translation>
+  </message>
+  <message>
+   <source>nudge far</source>
+   <translation>nudge far</translation>
+  </message>
+  <message>
+   <source>nudge near</source>
+   <translation>nudge near</translation>
+  </message>
+  <message>
+   <source>write far</source>
+   <translation>write far</translation>
+  </message>
+  <message>
+   <source>write near</source>
+   <translation>write near</translation>
+  </message>
+  <message>
+   <source>turned up</source>
+   <translation>turned up</translation>
+  </message>
+  <message>
+   <source>turned down</source>
+   <translation>turned down</translation>
+  </message>
+  <message>
+   <source>bump up</source>
+   <translation>bump up</translation>
+  </message>
+  <message>
+   <source>bump down</source>
+   <translation>bump down</translation>
+  </message>
+  <message>
+   <source>both faces</source>
+   <translation>both faces</translation>
+  </message>
+  <message>
+   <source>front face</source>
+   <translation>front face</translation>
+  </message>
+  <message>
+   <source>The greys of the test card are cut off; they must be in the picture to judge the rest by them.</source>
+   <translation>Die Grautöne der Testkarte sind abgeschnitten; sie müssen im Bild sein, um den Rest an ihnen zu messen.</translation>
+  </message>
+  <message>
+   <source>The greys of the test card cannot be told from one another: the picture is too bright, too dark, or shows another card. They are plain surfaces whose tint is a number, and need no light.</source>
+   <translation>Die Grautöne der Testkarte sind nicht zu unterscheiden: das Bild ist zu hell, zu dunkel oder zeigt eine andere Karte. Es sind glatte Flächen, deren Tönung eine Zahl ist; sie brauchen kein Licht.</translation>
+  </message>
+  <message>
    <source>Examining it ended the process; the file is damaged in a way that no library foresaw.</source>
    <translation>Das Prüfen beendete den Prozess; die Datei ist auf eine Weise beschädigt, die keine Bibliothek vorhersah.</translation>
   </message>
@@ -1174,10 +1578,6 @@
   <message>
    <source>Depth</source>
    <translation>Tiefe</translation>
-  </message>
-  <message>
-   <source>Faces</source>
-   <translation>Seiten</translation>
   </message>
   <message>
    <source>Draw group</source>
@@ -2384,10 +2784,6 @@
    <translation>Auf das Sichtbare beschneiden</translation>
   </message>
   <message>
-   <source>Translucent</source>
-   <translation>Translucent</translation>
-  </message>
-  <message>
    <source>times the inner step</source>
    <translation>mal der innere Schritt</translation>
   </message>
@@ -2534,10 +2930,6 @@
   <message>
    <source>Every overlay is drawn solid, whatever its blend.</source>
    <translation>Jedes Overlay wird deckend gezeichnet, gleich welche Mischung.</translation>
-  </message>
-  <message>
-   <source>Solid</source>
-   <translation>Solid</translation>
   </message>
   <message>
    <source>There is no build “{name}” (there are {parts}).{more}</source>
@@ -4684,10 +5076,6 @@
    <translation>Gruppen werden in dieser Reihenfolge gezeichnet, gleich wie weit sie sind.</translation>
   </message>
   <message>
-   <source>Order nudge</source>
-   <translation>Rang</translation>
-  </message>
-  <message>
    <source>Within its group: higher is drawn later, over the others.</source>
    <translation>In seiner Gruppe: höher wird später gezeichnet, über den anderen.</translation>
   </message>
@@ -5654,10 +6042,6 @@
   <message>
    <source>Only ever brightens: light, sparks, motes. Order does not matter.</source>
    <translation>Macht immer nur heller: Licht, Funken, Stäubchen. Reihenfolge ist gleich.</translation>
-  </message>
-  <message>
-   <source>Multiply</source>
-   <translation>Multiply</translation>
   </message>
   <message>
    <source>Only ever darkens: stains, soot, tinted film.</source>
@@ -7184,6 +7568,14 @@
    <translation>Wohin der zweite Kanal einer Normalenkarte zählt.</translation>
   </message>
   <message>
+   <source>Alpha for</source>
+   <translation>Alpha für</translation>
+  </message>
+  <message>
+   <source>Receivers that sum display values need another alpha for the same look; it comes near over every backdrop.</source>
+   <translation>Empfänger, die Anzeigewerte summieren, brauchen für dasselbe Aussehen ein anderes Alpha; es kommt ihm über jedem Hintergrund nahe.</translation>
+  </message>
+  <message>
    <source>Always</source>
    <translation>Immer</translation>
   </message>
@@ -7262,6 +7654,14 @@
   <message>
    <source>Data</source>
    <translation>Daten</translation>
+  </message>
+  <message>
+   <source>Sums of light</source>
+   <translation>Summen von Licht</translation>
+  </message>
+  <message>
+   <source>Sums of display values</source>
+   <translation>Summen von Anzeigewerten</translation>
   </message>
   <message>
    <source>a name pattern is one file name and knows {name} and {kind} only</source>
@@ -7420,12 +7820,12 @@
    <translation>Befunde von Bilddateien, die angesehen und so gelassen wurden.</translation>
   </message>
   <message>
-   <source>Guess</source>
-   <translation>Raten</translation>
+   <source>What receivers do, as pictures of the test card told.</source>
+   <translation>Was Empfänger tun, wie Bilder der Testkarte es sagten.</translation>
   </message>
   <message>
-   <source>Straight alpha</source>
-   <translation>Nicht vormultipliziert</translation>
+   <source>Guess</source>
+   <translation>Raten</translation>
   </message>
   <message>
    <source>TGA, 32 bit</source>
@@ -7614,6 +8014,38 @@
   <message>
    <source>a layer</source>
    <translation>eine Ebene</translation>
+  </message>
+  <message>
+   <source>What the receiver is called.</source>
+   <translation>Wie der Empfänger heißt.</translation>
+  </message>
+  <message>
+   <source>Answer to each question of the test card; a question that is open is left out.</source>
+   <translation>Antwort auf jede Frage der Testkarte; eine offene Frage fehlt.</translation>
+  </message>
+  <message>
+   <source>There is no receiver “{key}”; the project has {parts}.</source>
+   <translation>Es gibt keinen Empfänger „{key}“; das Projekt hat {parts}.</translation>
+  </message>
+  <message>
+   <source>{what} is no receiver’s profile.</source>
+   <translation>{what} ist kein Profil eines Empfängers.</translation>
+  </message>
+  <message>
+   <source>{what} was made for a newer Mivex (receiver {version}; this one reads {own}).</source>
+   <translation>{what} wurde für ein neueres Mivex gemacht (Empfänger {version}; dieses liest {own}).</translation>
+  </message>
+  <message>
+   <source>There is no receiver “{key}”: name a file that “mivex card read --out” wrote, or one of the project’s.</source>
+   <translation>Es gibt keinen Empfänger „{key}“: eine Datei nennen, die „mivex card read --out“ schrieb, oder einen des Projekts.</translation>
+  </message>
+  <message>
+   <source>the test card does not ask for “{question}”</source>
+   <translation>die Testkarte fragt nicht nach „{question}“</translation>
+  </message>
+  <message>
+   <source>“{value}” is no answer to “{question}”; there are {parts}</source>
+   <translation>„{value}“ ist keine Antwort auf „{question}“; es gibt {parts}</translation>
   </message>
   <message>
    <source>{what}: “{tag}” is not a step Mivex knows ({parts}).</source>
@@ -8058,10 +8490,6 @@
   <message>
    <source>Plain cuts off at white; soft bends the brightest fifth over, so that light keeps shape.</source>
    <translation>Einfach schneidet bei Weiß ab; weich biegt das hellste Fünftel um, sodass Licht Form behält.</translation>
-  </message>
-  <message>
-   <source>Blends in</source>
-   <translation>Mischt in</translation>
   </message>
   <message>
    <source>Linear light, or display values, as some receivers do: soft edges and faint layers look otherwise there.</source>
@@ -8828,6 +9256,14 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Der Empfänger …</translation>
   </message>
   <message>
+   <source>Draws like</source>
+   <translation>Zeichnet wie</translation>
+  </message>
+  <message>
+   <source>A receiver of the project, as a picture of the test card told; sets the switches below</source>
+   <translation>Ein Empfänger des Projekts, wie ein Bild der Testkarte ihn zeigte; stellt die Schalter darunter</translation>
+  </message>
+  <message>
    <source>Size limit</source>
    <translation>Größenlimit</translation>
   </message>
@@ -8838,6 +9274,10 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Each switch on each overlay alone: a table of what survives</source>
    <translation>Jeden Schalter an jedem Overlay allein: eine Tabelle dessen, was standhält</translation>
+  </message>
+  <message>
+   <source>as switched below</source>
+   <translation>wie unten geschaltet</translation>
   </message>
   <message>
    <source>Deliver first, or load a delivery</source>
@@ -9520,6 +9960,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Eine Lieferung empfangen …</translation>
   </message>
   <message>
+   <source>Test card …</source>
+   <translation>Testkarte …</translation>
+  </message>
+  <message>
    <source>View</source>
    <translation>Ansicht</translation>
   </message>
@@ -9988,6 +10432,158 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Stopp</translation>
   </message>
   <message>
+   <source>Nothing has been read yet</source>
+   <translation>Noch wurde nichts gelesen</translation>
+  </message>
+  <message>
+   <source>Write the card …</source>
+   <translation>Karte schreiben …</translation>
+  </message>
+  <message>
+   <source>Pictures, sheets and geometry, to be loaded in the receiver</source>
+   <translation>Bilder, Blätter und Geometrie, im Empfänger zu laden</translation>
+  </message>
+  <message>
+   <source>Read a screenshot …</source>
+   <translation>Bildschirmfoto lesen …</translation>
+  </message>
+  <message>
+   <source>A picture of the card as the receiver draws it</source>
+   <translation>Ein Bild der Karte, wie der Empfänger sie zeichnet</translation>
+  </message>
+  <message>
+   <source>Answers of the test card</source>
+   <translation>Antworten der Testkarte</translation>
+  </message>
+  <message>
+   <source>Keep in the project</source>
+   <translation>Im Projekt behalten</translation>
+  </message>
+  <message>
+   <source>The intake and the checks can then judge by it</source>
+   <translation>Empfang und Prüfungen können dann danach urteilen</translation>
+  </message>
+  <message>
+   <source>Deliver for it</source>
+   <translation>Dafür ausliefern</translation>
+  </message>
+  <message>
+   <source>A delivery recipe that allows for what it does, used by this overlay</source>
+   <translation>Ein Auslieferungsrezept, das berücksichtigt, was er tut; dieses Overlay nutzt es</translation>
+  </message>
+  <message>
+   <source>Draw the intake like it</source>
+   <translation>Empfang so zeichnen</translation>
+  </message>
+  <message>
+   <source>The intake's switches are set as it draws</source>
+   <translation>Die Schalter des Empfangs werden so gestellt</translation>
+  </message>
+  <message>
+   <source>Writing the test card …</source>
+   <translation>Testkarte wird geschrieben …</translation>
+  </message>
+  <message>
+   <source>It is being written</source>
+   <translation>Sie wird geschrieben</translation>
+  </message>
+  <message>
+   <source>Keep a receiver</source>
+   <translation>Empfänger behalten</translation>
+  </message>
+  <message>
+   <source>Use a delivery recipe</source>
+   <translation>Ein Lieferrezept benutzen</translation>
+  </message>
+  <message>
+   <source>Test card</source>
+   <translation>Testkarte</translation>
+  </message>
+  <message>
+   <source>Write the card, let the receiver draw it, and give a screenshot of that back: it tells what the receiver does to textures, blends, order and depth.</source>
+   <translation>Die Karte schreiben, vom Empfänger zeichnen lassen und ein Bildschirmfoto davon zurückgeben: es sagt, was der Empfänger mit Texturen, Mischungen, Reihenfolge und Tiefe tut.</translation>
+  </message>
+  <message>
+   <source>Name of the receiver</source>
+   <translation>Name des Empfängers</translation>
+  </message>
+  <message>
+   <source>Write the test card into</source>
+   <translation>Testkarte schreiben nach</translation>
+  </message>
+  <message>
+   <source>Read a screenshot of the test card</source>
+   <translation>Bildschirmfoto der Testkarte lesen</translation>
+  </message>
+  <message>
+   <source>Pictures (*.png *.jpg *.jpeg *.webp *.tif *.tiff *.tga *.exr)</source>
+   <translation>Bilder (*.png *.jpg *.jpeg *.webp *.tif *.tiff *.tga *.exr)</translation>
+  </message>
+  <message>
+   <source>Reading “{name}” …</source>
+   <translation>„{name}“ wird gelesen …</translation>
+  </message>
+  <message>
+   <source>Choose an overlay in the rack first</source>
+   <translation>Zuerst ein Overlay im Gestell wählen</translation>
+  </message>
+  <message>
+   <source>It does what the stage does, or cannot be told: no overlay is touched by it.</source>
+   <translation>Er tut, was die Bühne tut, oder es ist nicht zu sagen: kein Overlay ist betroffen.</translation>
+  </message>
+  <message>
+   <source>“{name}” is kept in the project: the intake can draw like it, and “mivex check --receiver” judges by it.</source>
+   <translation>„{name}“ bleibt im Projekt: der Empfang kann so zeichnen, und „mivex check --receiver“ urteilt danach.</translation>
+  </message>
+  <message>
+   <source>“{name}” is delivered by “{recipe}” from now on.</source>
+   <translation>„{name}“ wird von jetzt an nach „{recipe}“ ausgeliefert.</translation>
+  </message>
+  <message>
+   <source>The intake draws like it from now on.</source>
+   <translation>Der Empfang zeichnet von jetzt an so.</translation>
+  </message>
+  <message>
+   <source>The intake draws like it as soon as something was delivered or loaded.</source>
+   <translation>Der Empfang zeichnet so, sobald etwas ausgeliefert oder geladen wurde.</translation>
+  </message>
+  <message>
+   <source>About</source>
+   <translation>Worum es geht</translation>
+  </message>
+  <message>
+   <source>What the receiver does</source>
+   <translation>Was der Empfänger tut</translation>
+  </message>
+  <message>
+   <source>Sure</source>
+   <translation>Sicher</translation>
+  </message>
+  <message>
+   <source>Written: {count} files in “{folder}”. “{words}” says what to do with them.</source>
+   <translation>Geschrieben: {count} Dateien in „{folder}“. „{words}“ sagt, was damit zu tun ist.</translation>
+  </message>
+  <message>
+   <source>{other} answers, in amber, make overlays look otherwise than on the stage; {open} cannot be told from this picture. Choose a line to see which overlays it touches.</source>
+   <translation>{other} Antworten, in Bernstein, lassen Overlays anders aussehen als auf der Bühne; {open} sind aus diesem Bild nicht zu sagen. Eine Zeile wählen, um die betroffenen Overlays zu sehen.</translation>
+  </message>
+  <message>
+   <source> The picture is mirrored; it was read turned over.</source>
+   <translation> Das Bild ist gespiegelt; es wurde umgedreht gelesen.</translation>
+  </message>
+  <message>
+   <source>It touches {names} and {more} more overlays.</source>
+   <translation>Es betrifft {names} und {more} weitere Overlays.</translation>
+  </message>
+  <message>
+   <source>No overlay of this project is touched by it.</source>
+   <translation>Kein Overlay dieses Projekts ist davon betroffen.</translation>
+  </message>
+  <message>
+   <source>It touches {names}.</source>
+   <translation>Es betrifft {names}.</translation>
+  </message>
+  <message>
    <source>particle {number}: born {born:.2f} s, lives {life:.2f} s</source>
    <translation>Teilchen {number}: geboren {born} s, lebt {life} s</translation>
   </message>
@@ -10126,10 +10722,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Delivering {count} overlay{ending} …</source>
    <translation>{count} Overlay(s) werden geliefert …</translation>
-  </message>
-  <message>
-   <source>Use a delivery recipe</source>
-   <translation>Ein Lieferrezept benutzen</translation>
   </message>
   <message>
    <source>The delivery recipe was saved as “{path}”.</source>
@@ -11098,10 +11690,6 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
    <translation>Jedes Fragment eines Pixels der Bühne   (Shift+F2)</translation>
   </message>
   <message>
-   <source>Order</source>
-   <translation>Reihenfolge</translation>
-  </message>
-  <message>
    <source>How wrong the drawing order is, and what would mend it   (Shift+F3)</source>
    <translation>Wie falsch die Zeichenreihenfolge ist, und was helfen würde   (Shift+F3)</translation>
   </message>
@@ -11392,6 +11980,10 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   <message>
    <source>Deliver this overlay …</source>
    <translation>Dieses Overlay liefern …</translation>
+  </message>
+  <message>
+   <source>Asks a receiver what it does to textures, and reads the answer from a screenshot</source>
+   <translation>Fragt einen Empfänger, was er mit Texturen tut, und liest die Antwort aus einem Bildschirmfoto</translation>
   </message>
   <message>
    <source>A blend sheet (JSON: blend, factors, depth, group, nudge, faces) is written beside the pictures. All are read back and compared.</source>
