@@ -14,7 +14,8 @@ from typing import Annotated
 import typer
 
 from mivex.cli_card import card_app
-from mivex.cli_delivery import check, deliver, desktop, intake
+from mivex.cli_delivery import check, deliver, desktop
+from mivex.cli_intake import intake, page
 from mivex.cli_motion import render_frames, simulate
 from mivex.cli_order import ledger, order
 from mivex.cli_output import complain, say, say_json, size_of
@@ -254,6 +255,7 @@ app.command()(order)
 app.command()(simulate)
 app.command()(deliver)
 app.command()(intake)
+app.command()(page)
 app.command()(check)
 app.command()(desktop)
 app.command()(watch)

@@ -2,7 +2,6 @@
 
 import base64
 from collections.abc import Callable, Mapping, Sequence
-from pathlib import Path
 from typing import Any
 
 import numpy as np
@@ -13,6 +12,8 @@ from mivex.core.base.messages import Message, term
 from mivex.core.deliver.compared import Delivered
 from mivex.core.deliver.planning import Planned
 from mivex.core.findings import Subject, examine
+from mivex.core.page.page import PAGES, viewer
+from mivex.core.page.scene import page_scene
 from mivex.core.picture.encode import picture_bytes
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
@@ -22,7 +23,6 @@ from mivex.core.proof.layouts import draw_flat
 from mivex.core.scene.draw_calls import codes_of, load_scene_inputs, render
 from mivex.core.stage.camera import View
 
-PAGES = Path(__file__).parent.parent / "assets" / "pages"
 _STAGE = (560, 350)
 _SHOWN = (
     ("backdrops", "over every backdrop", 360, 280),
@@ -104,6 +104,7 @@ def proof_sheet(
         What its glTF cannot say.
     """
     from jinja2 import Environment, FileSystemLoader
+    from markupsafe import Markup
 
     overlays: list[dict[str, Any]] = []
     for row, done in wanted:
@@ -164,6 +165,7 @@ def proof_sheet(
         view = View(camera, *_STAGE)
         codes = codes_of(render(doc, textures, view, meshes), doc)
         stage.append({"name": camera.name, "data": png_uri(codes), "width": _STAGE[0], "height": _STAGE[1]})
+    body, css = viewer(page_scene(doc, textures, meshes))
     table = [c for _, d in wanted for c in d.table]
     env = Environment(loader=FileSystemLoader(PAGES), autoescape=True, trim_blocks=False)
     return (
@@ -173,6 +175,8 @@ def proof_sheet(
             stage=stage,
             files=len({c.file for c in table}),
             largest=max((c.difference for c in table), default=0.0),
+            viewer=Markup(body),
+            css=Markup(css),
             written_by=Message("Mivex {version}", version=__version__),
         )
         + "\n"

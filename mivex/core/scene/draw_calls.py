@@ -42,7 +42,7 @@ from mivex.core.stage.surroundings import Surroundings, World, of_mesh, with_per
 cv2 = Lazy("cv2")
 
 
-def _stands(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None) -> NDArray[np.float64]:
+def stands_at(overlay: Overlay, place: Place, texture: Texture, view: View, world: World | None) -> NDArray[np.float64]:
     """The point that an overlay's distance is taken of, as its material says; see `Material.distance`."""
     if overlay.material.distance == "object":
         return np.array(_middle_of_all(overlay, texture, view, world))
@@ -105,7 +105,7 @@ def overlay_draw(
     world: World | None = None,
 ) -> DrawCall:
     """What one placement of an overlay puts on the stage; ``textures`` are those that its material may read."""
-    order = order_key(overlay.material, _stands(overlay, place, texture, view, world), view.eye)
+    order = order_key(overlay.material, stands_at(overlay, place, texture, view, world), view.eye)
     return replace(_drawn(overlay, place, Pictures(texture, textures or {}), view, world), order=order)
 
 
@@ -304,7 +304,7 @@ class Scene:
                 ) -> tuple[DrawCall, object]:
                     # Mesh, pictures and mask stay; only when it comes changes with the eye.
                     drawn = self._keep(self._shapes, shape, make)
-                    at = _stands(o, p, texture, view, world) if whole is None else np.array(whole)
+                    at = stands_at(o, p, texture, view, world) if whole is None else np.array(whole)
                     order = order_key(o.material, at, view.eye)
                     return replace(drawn, order=order), self._shapes[shape][1]
 

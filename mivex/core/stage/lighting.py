@@ -24,6 +24,7 @@ from mivex.core.stage.environment import (
     reflectance_table,
 )
 from mivex.core.stage.lights import Lighting, PointLamp
+from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.records import LIGHT, POINTS, POLY
 
 _project = Lazy("mivex.core.stage.kernels.project")
@@ -57,6 +58,36 @@ def casts(draw: DrawCall) -> bool:
     return not BLENDS[draw.material.blend].see_through
 
 
+def lamp_view(meshes: Sequence[Mesh], to: Doubles, side: int) -> tuple[Doubles, float, tuple[float, float]]:
+    """What the lamp looks through: world to its axes (3, 4), texels a metre, and the least and greatest way away from it.
+
+    Parameters
+    ----------
+    meshes : sequence of Mesh
+        All that casts shadows.
+    to : float64 array (3,)
+        Unit direction to the lamp.
+    side : int
+        Texels a side.
+    """
+    right = np.cross([0.0, 1.0, 0.0], to) if abs(to[1]) < 0.999 else np.array([1.0, 0.0, 0.0])
+    right = right / np.linalg.norm(right)
+    axes = np.stack([right, np.cross(to, right), -to])
+    spots = np.concatenate([m.position for m in meshes]) @ axes.T
+    low, high = spots.min(axis=0), spots.max(axis=0)
+    middle, half = (low + high) / 2, float((high - low)[:2].max()) / 2 * 1.01 + 1e-3
+    view = np.concatenate([axes, np.array([[-middle[0]], [-middle[1]], [0.0]])], axis=1)
+    return view, side / (2 * half), (float(low[2]), float(high[2]))
+
+
+def lamp_rows(view: Doubles, scale: float, side: int) -> Doubles:
+    """World to column and row of the lamp's picture, in texels, and to nearness: (3, 4)."""
+    rows = np.stack([view[0] * scale, -view[1] * scale, -view[2]])
+    rows[0, 3] += side / 2
+    rows[1, 3] += side / 2
+    return rows
+
+
 def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> Shadows | None:
     """Draw what the lamp sees of the casters among ``draws``; None where there are none.
 
@@ -71,15 +102,8 @@ def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> S
     casters = [d for d in draws if casts(d)]
     if not casters:
         return None
-    right = np.cross([0.0, 1.0, 0.0], to) if abs(to[1]) < 0.999 else np.array([1.0, 0.0, 0.0])
-    right = right / np.linalg.norm(right)
-    axes = np.stack([right, np.cross(to, right), -to])
     meshes = [d.mesh if d.transform is None else d.mesh.transformed(d.transform) for d in casters]
-    spots = np.concatenate([m.position for m in meshes]) @ axes.T
-    low, high = spots.min(axis=0), spots.max(axis=0)
-    middle, half = (low + high) / 2, float((high - low)[:2].max()) / 2 * 1.01 + 1e-3
-    scale = side / (2 * half)
-    view = np.concatenate([axes, np.array([[-middle[0]], [-middle[1]], [0.0]])], axis=1)
+    view, scale, _ = lamp_view(meshes, to, side)
     shown = [
         DrawCall(
             d.name, m, ShadingInputs(d.mask or _SOLID, uv_set=d.coat.uv_set, uv_map=d.coat.uv_map), d.material, d.order
@@ -103,10 +127,7 @@ def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> S
         _shadow.cast(seen, records.draws, polys, count, first, last)
 
     run_bands(side, band, per_worker=4)
-    rows = np.stack([view[0] * scale, -view[1] * scale, -view[2]])
-    rows[0, 3] += side / 2
-    rows[1, 3] += side / 2
-    return Shadows(seen, rows, 1 / scale)
+    return Shadows(seen, lamp_rows(view, scale, side), 1 / scale)
 
 
 MANY_FILLS = 64

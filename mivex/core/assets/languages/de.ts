@@ -384,36 +384,12 @@
    <translation>Es gibt nichts zu prüfen: Es wurde kein Pfad angegeben.</translation>
   </message>
   <message>
-   <source>--limit takes 1 to 16384 texels, --time 0 to 3600 seconds.</source>
-   <translation>--limit nimmt 1 bis 16384 Texel, --time 0 bis 3600 Sekunden.</translation>
-  </message>
-  <message>
-   <source>{overlays} overlays, {effects} effects</source>
-   <translation>{overlays} Overlays, {effects} Effekte</translation>
-  </message>
-  <message>
    <source> {count} more could not be examined.</source>
    <translation> {count} weitere konnten nicht untersucht werden.</translation>
   </message>
   <message>
    <source>{count} pictures, {count2} channels read back, largest difference {value:g}</source>
    <translation>{count} Bilder, {count2} Kanäle zurückgelesen, größter Unterschied {value}</translation>
-  </message>
-  <message>
-   <source>“{out}”: what the receiver draws is written as .png.</source>
-   <translation>„{out}“: Was der Empfänger zeichnet, wird als .png geschrieben.</translation>
-  </message>
-  <message>
-   <source>There is no switch “{unknown}”; there are {parts}.</source>
-   <translation>Es gibt keinen Schalter „{unknown}“; es gibt {parts}.</translation>
-  </message>
-  <message>
-   <source>There is no camera “{camera}”; the delivery has {parts}.</source>
-   <translation>Es gibt keine Kamera „{camera}“; die Lieferung hat {parts}.</translation>
-  </message>
-  <message>
-   <source>{name}: not delivered: {parts}</source>
-   <translation>{name}: nicht geliefert: {parts}</translation>
   </message>
   <message>
    <source>{subject}: mended: {label} (changes {changed:.1f} of 255) -&gt; {out}</source>
@@ -444,10 +420,6 @@
    <translation>; {same} unverändert</translation>
   </message>
   <message>
-   <source>{key}: {within:.2%} of pixels within 2 of 255, mean {mean:.3f}, largest {largest:.0f}</source>
-   <translation>{key}: {within} der Pixel innerhalb von 2 von 255, Mittel {mean}, größte {largest}</translation>
-  </message>
-  <message>
    <source>{subject}: problem: {problem}</source>
    <translation>{subject}: Fehler: {problem}</translation>
   </message>
@@ -456,12 +428,48 @@
    <translation>, {allowed} erlaubt</translation>
   </message>
   <message>
-   <source>no camera sees it</source>
-   <translation>keine Kamera sieht es</translation>
-  </message>
-  <message>
    <source>{subject}:   with {cause}: {id}: {message}</source>
    <translation>{subject}:   mit {cause}: {id}: {message}</translation>
+  </message>
+  <message>
+   <source>--limit takes 1 to 16384 texels, --time 0 to 3600 seconds.</source>
+   <translation>--limit nimmt 1 bis 16384 Texel, --time 0 bis 3600 Sekunden.</translation>
+  </message>
+  <message>
+   <source>{overlays} overlays, {effects} effects</source>
+   <translation>{overlays} Overlays, {effects} Effekte</translation>
+  </message>
+  <message>
+   <source>{out}: {count} overlays, {cameras} cameras</source>
+   <translation>{out}: {count} Overlays, {cameras} Kameras</translation>
+  </message>
+  <message>
+   <source>“{out}”: what the receiver draws is written as .png.</source>
+   <translation>„{out}“: Was der Empfänger zeichnet, wird als .png geschrieben.</translation>
+  </message>
+  <message>
+   <source>There is no switch “{unknown}”; there are {parts}.</source>
+   <translation>Es gibt keinen Schalter „{unknown}“; es gibt {parts}.</translation>
+  </message>
+  <message>
+   <source>There is no camera “{camera}”; the delivery has {parts}.</source>
+   <translation>Es gibt keine Kamera „{camera}“; die Lieferung hat {parts}.</translation>
+  </message>
+  <message>
+   <source>{name}: not delivered: {parts}</source>
+   <translation>{name}: nicht geliefert: {parts}</translation>
+  </message>
+  <message>
+   <source>“{out}”: a page is written as .html.</source>
+   <translation>„{out}“: Eine Seite wird als .html geschrieben.</translation>
+  </message>
+  <message>
+   <source>{key}: {within:.2%} of pixels within 2 of 255, mean {mean:.3f}, largest {largest:.0f}</source>
+   <translation>{key}: {within} der Pixel innerhalb von 2 von 255, Mittel {mean}, größte {largest}</translation>
+  </message>
+  <message>
+   <source>no camera sees it</source>
+   <translation>keine Kamera sieht es</translation>
   </message>
   <message>
    <source>“{name}” at {time:g} s: {count} particles</source>
@@ -5806,6 +5814,10 @@
   <message>
    <source>Times run from 0 to {latest:.0f} seconds.</source>
    <translation>Zeiten gehen von 0 bis {latest} Sekunden.</translation>
+  </message>
+  <message>
+   <source>{count} overlays. Written by Mivex {version}.</source>
+   <translation>{count} Overlays. Geschrieben von Mivex {version}.</translation>
   </message>
   <message>
    <source>A frame of “{name}”</source>

@@ -1,0 +1,160 @@
+// The order of what is drawn, and the passes; see Engine.
+const GROUPS = ["Backdrop", "Solid", "Cutout", "Decal", "Blended", "Front"];
+const CODES = {MULTIPLY: 6, DITHERED: 2};
+
+function distance(a, b) { return Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]); }
+
+Object.assign(Engine.prototype, {
+  shown() {
+    return this.data.draws.filter((d) => d.overlay ? (this.only === null ? d.shown : d.overlay === this.only) : !this.hideAround);
+  },
+
+  // Draw group, nudge, from far to near by what the material says; where that is equal, the order of the list.
+  ordered(draws, eye) {
+    const far = (d) => d.overlay === "" ? 0 : d.distance === "nearest" ? this.nearestOf(d, eye) : distance(d.stands, eye);
+    const rows = draws.map((d) => ({d, far: far(d)}));
+    rows.sort((a, b) => a.d.group - b.d.group || a.d.nudge - b.d.nudge || (b.far - a.far) || a.d.number - b.d.number);
+    return rows.map((r) => r.d);
+  },
+
+  nearestOf(d, eye) {
+    let best = Infinity;
+    for (let k = 0; k < d.places.length; k += 14) best = Math.min(best, distance(d.places.subarray(k, k + 3), eye));
+    return best;
+  },
+
+  // Each triangle from far to near, where the material asks for that.
+  sortTriangles(d, axes) {
+    const n = d.index.length / 3, z = new Float64Array(n), p = d.places;
+    for (let t = 0; t < n; t++) {
+      let sum = 0;
+      for (let k = 0; k < 3; k++) {
+        const i = 14 * d.index[3 * t + k];
+        sum += (p[i] - axes.eye[0]) * axes.ahead[0] + (p[i + 1] - axes.eye[1]) * axes.ahead[1] + (p[i + 2] - axes.eye[2]) * axes.ahead[2];
+      }
+      z[t] = sum;
+    }
+    const rank = [...z.keys()].sort((a, b) => z[b] - z[a]);
+    const made = new Uint32Array(d.index.length);
+    rank.forEach((t, k) => made.set(d.index.subarray(3 * t, 3 * t + 3), 3 * k));
+    this.gl.bindVertexArray(d.array);
+    this.gl.bufferSubData(this.gl.ELEMENT_ARRAY_BUFFER, 0, made);
+  },
+
+  paint(d, pass, view, shadow, more = {}) {
+    const gl = this.gl;
+    this.use(pass);
+    this.setView(view);
+    this.setLight(shadow);
+    for (let k = 0; k < 8; k++) {
+      this.set(`p${k}`, this.textures[d.textures[Math.min(k, d.textures.length - 1)]]);
+      if (this.now.at[`p${k}`]) this.wrap(d);
+    }
+    for (const [name, value] of Object.entries(d.uniforms)) this.set(name, value);
+    this.set("flow", d.flow);
+    this.set("slots", d.textures.length);
+    this.set("finest", this.finest);
+    this.set("turns", d.turns);
+    this.set("upright", d.upright);
+    this.set("standsAt", d.anchor);
+    for (const [name, value] of Object.entries(more)) this.set(name, value);
+    gl.enable(gl.DEPTH_TEST);
+    gl.depthFunc(d.test ? gl.LEQUAL : gl.ALWAYS);
+    gl.bindVertexArray(d.array);
+    if (d.distance === "triangle") this.sortTriangles(d, view.axes);
+    const slope = d.slope > 0;
+    if (slope) { gl.enable(gl.POLYGON_OFFSET_FILL); gl.polygonOffset(-d.slope, 0); }
+    const go = () => gl.drawElements(gl.TRIANGLES, d.index.length, gl.UNSIGNED_INT, 0);
+    const faces = () => {
+      gl.enable(gl.CULL_FACE);
+      if (!d.both) { gl.cullFace(gl.BACK); go(); } else if (d.backFirst) { gl.cullFace(gl.FRONT); go(); gl.cullFace(gl.BACK); go(); } else { gl.disable(gl.CULL_FACE); go(); }
+    };
+    if (d.depthFirst) { gl.colorMask(false, false, false, false); gl.depthMask(true); faces(); gl.colorMask(true, true, true, true); }
+    gl.depthMask(d.write);
+    faces();
+    if (slope) gl.disable(gl.POLYGON_OFFSET_FILL);
+    gl.depthMask(true);
+  },
+
+  setBlend(d) {
+    const gl = this.gl;
+    if (d.blend <= CODES.DITHERED) gl.disable(gl.BLEND);
+    else {
+      gl.enable(gl.BLEND);
+      d.blend === CODES.MULTIPLY ? gl.blendFunc(gl.DST_COLOR, gl.ZERO) : gl.blendFunc(gl.ONE, gl.ONE_MINUS_SRC_ALPHA);
+    }
+  },
+
+  draw(camera) {
+    const gl = this.gl, width = this.canvas.width, height = this.canvas.height, axes = axesOf(camera);
+    const focal = Math.min(height, width / 1.25) / 2 / Math.tan(camera.fov * Math.PI / 360);
+    const view = {axes, width, height, lens: [focal / (width / 2), focal / (height / 2)]};
+    const rows = this.ordered(this.shown(), axes.eye), shadow = this.castShadows(this.shown());
+    const g = this.target("surfaces", width, height, [gl.RGBA16F, gl.RGBA16F, gl.RGBA16F, gl.RGBA16F, gl.RGBA16F, gl.R16F]);
+    this.bind(g);
+    gl.disable(gl.BLEND);
+    gl.colorMask(true, true, true, true);
+    gl.depthMask(true);
+    gl.clearDepth(1);
+    gl.clear(gl.DEPTH_BUFFER_BIT);
+    for (let k = 0; k < 6; k++) gl.clearBufferfv(gl.COLOR, k, k === 3 ? [...this.ground, 1] : [0, 0, 0, 0]);
+    const split = GROUPS.indexOf("Decal");
+    for (const d of rows.filter((x) => x.group <= split)) {
+      this.bind(g);
+      this.setBlend(d);
+      this.paint(d, "before", view, shadow);
+    }
+    const light = this.target("light", width, height, [gl.RGBA16F]);
+    this.bind(light);
+    gl.disable(gl.BLEND);
+    gl.disable(gl.DEPTH_TEST);
+    gl.disable(gl.CULL_FACE);
+    this.use("lit");
+    this.setView(view);
+    this.setLight(shadow);
+    SURFACES.forEach((name, k) => this.set(`surface${name}`, g.maps[k]));
+    this.set("depthMap", g.depth);
+    gl.bindVertexArray(null);
+    gl.drawArrays(gl.TRIANGLES, 0, 3);
+    this.copyDepth(g, light);
+    for (const d of rows.filter((x) => x.group > split)) {
+      let behind = light.maps[0];
+      if (d.refracts) behind = this.copyBehind(light);
+      this.bind(light);
+      if (d.refracts) gl.disable(gl.BLEND); else this.setBlend(d);
+      this.paint(d, "blended", view, shadow, {sceneDepth: g.depth, behindMap: d.refracts ? behind : this.blank()});
+    }
+    this.bind(null);
+    gl.disable(gl.BLEND);
+    gl.disable(gl.DEPTH_TEST);
+    gl.disable(gl.CULL_FACE);
+    this.use("screen");
+    this.set("light", light.maps[0]);
+    this.set("gain", this.data.light.gain);
+    this.set("display", this.display);
+    this.set("soft", this.data.light.soft);
+    gl.drawArrays(gl.TRIANGLES, 0, 3);
+  },
+
+  blank() { return this.textures[0]; },
+
+  copyDepth(from, to) {
+    const gl = this.gl;
+    gl.bindFramebuffer(gl.READ_FRAMEBUFFER, from.frame);
+    gl.bindFramebuffer(gl.DRAW_FRAMEBUFFER, to.frame);
+    gl.blitFramebuffer(0, 0, from.width, from.height, 0, 0, to.width, to.height, gl.DEPTH_BUFFER_BIT, gl.NEAREST);
+  },
+
+  copyBehind(light) {
+    const gl = this.gl, levels = 1 + Math.floor(Math.log2(Math.max(light.width, light.height)));
+    const copy = this.target("behind", light.width, light.height, [gl.RGBA16F], levels);
+    gl.bindFramebuffer(gl.READ_FRAMEBUFFER, light.frame);
+    gl.bindFramebuffer(gl.DRAW_FRAMEBUFFER, copy.frame);
+    gl.blitFramebuffer(0, 0, light.width, light.height, 0, 0, light.width, light.height, gl.COLOR_BUFFER_BIT, gl.NEAREST);
+    gl.bindTexture(gl.TEXTURE_2D, copy.maps[0]);
+    gl.generateMipmap(gl.TEXTURE_2D);
+    gl.texParameteri(gl.TEXTURE_2D, gl.TEXTURE_MIN_FILTER, gl.LINEAR_MIPMAP_LINEAR);
+    gl.texParameteri(gl.TEXTURE_2D, gl.TEXTURE_MAG_FILTER, gl.LINEAR);
+    return copy.maps[0];
+  },
+});

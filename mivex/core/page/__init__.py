@@ -1,0 +1,1 @@
+"""A page that draws a scene in any browser: what it is told, and how it is put together."""

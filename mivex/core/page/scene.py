@@ -1,0 +1,284 @@
+"""What a page is told of a scene: every draw in numbers, meshes, pictures with their mip levels, light."""
+
+import base64
+from collections.abc import Mapping
+from concurrent.futures import ThreadPoolExecutor
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from mivex.core.base.bands import WORKERS
+from mivex.core.base.lazy import Lazy
+from mivex.core.base.settings import written_out
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BAYER
+from mivex.core.pixels.colour import to_display
+from mivex.core.pixels.mips import MipChain
+from mivex.core.project.document import Document
+from mivex.core.scene.draw_calls import Scene, build_environment, stands_at
+from mivex.core.stage.buffers import GROUND
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.draw import DrawCall, Records, refracts
+from mivex.core.stage.environment import SIZES, environment, reflectance_table
+from mivex.core.stage.lighting import SHADOW_SIDE, casts, lamp_rows, lamp_view
+from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.placements_model import BillboardPlace, Place
+
+cv2 = Lazy("cv2")
+_FRONT = View(Camera(name="front", target=(0.0, 1.0, 0.0), yaw=0.0, pitch=0.0, distance=6.0), 640, 512)
+"""A view along the axes: what turns to the camera is told as it stands before this one."""
+
+
+def _packed(values: NDArray[Any]) -> str:
+    return base64.b64encode(np.ascontiguousarray(values).tobytes()).decode()
+
+
+def _whole(values: Any) -> list[Any]:
+    """Numbers of a record as JSON has them, no longer than float32 needs."""
+    return [float(f"{v:.8g}") if isinstance(v, float) else v for v in np.asarray(values).reshape(-1).tolist()]
+
+
+class _Pictures:
+    """Numbers the pictures of a scene; each stands once, with all its levels."""
+
+    def __init__(self) -> None:
+        self._known: dict[tuple[int, bool], int] = {}
+        self._held: list[tuple[MipChain, bool]] = []
+
+    def number(self, chain: MipChain, colour: bool) -> int:
+        """Which picture a chain is; ``colour``: its light is written as display values."""
+        key = id(chain), colour
+        if key not in self._known:
+            self._known[key] = len(self._held)
+            self._held.append((chain, colour))
+        return self._known[key]
+
+    def rows(self) -> list[dict[str, Any]]:
+        """All of them, in their order."""
+        with ThreadPoolExecutor(WORKERS) as pool:
+            return list(pool.map(lambda held: self._row(*held), self._held))
+
+    @staticmethod
+    def _row(chain: MipChain, colour: bool) -> dict[str, Any]:
+        sizes = [(int(w), int(h)) for w, h in zip(chain.widths, chain.heights, strict=True)]
+        wide = max(sizes[0][0], sum(w for w, _ in sizes[1:]))
+        sheet = np.zeros((sizes[0][1] + (sizes[1][1] if len(sizes) > 1 else 0), wide, 4), np.uint8)
+        x, y, boxes = 0, 0, []
+        for k, (w, h) in enumerate(sizes):
+            level = chain.level(k)
+            part = sheet[y : y + h, x : x + w]
+            light = to_display(np.ascontiguousarray(level[..., :3])) if colour else level[..., :3]
+            part[..., :3] = np.rint(np.clip(light, 0, 1) * np.float32(255))
+            part[..., 3] = np.rint(np.clip(level[..., 3], 0, 1) * np.float32(255))
+            boxes.append([x, y, w, h])
+            x, y = (0, h) if k == 0 else (x + w, y)
+        made = cv2.imencode(".png", sheet[..., [2, 1, 0, 3]], [cv2.IMWRITE_PNG_COMPRESSION, 3])[1]
+        return {"png": base64.b64encode(made.tobytes()).decode(), "colour": colour, "levels": boxes}
+
+
+def _corners(mesh: Mesh, which: int) -> tuple[NDArray[np.float32], NDArray[np.uint32]]:
+    """Corners as fourteen numbers each (place, normal, UV, tint, own), and triangles."""
+    position, normal, uv, tint, index, facts = mesh.arrays(which)
+    tint = np.broadcast_to(tint, (len(position), 4))
+    own = np.zeros((len(position), 2))
+    if len(facts) > 1:
+        # What a face has of its own needs corners of its own.
+        flat = index.reshape(-1)
+        position, normal, uv, tint = position[flat], normal[flat], uv[flat], tint[flat]
+        own, index = np.repeat(facts[:, :2], 3, axis=0), np.arange(len(flat)).reshape(-1, 3)
+    elif len(facts):
+        own[:] = facts[0, :2]
+    rows = np.concatenate([position, normal, uv, tint, own], axis=1)
+    return rows.astype(np.float32), index.astype(np.uint32)
+
+
+def _input(row: Any) -> tuple[list[int], list[float]]:
+    return [int(row["slot"]), int(row["lane"])], _whole([float(row["gain"]), float(row["shift"])])
+
+
+def _draw(d: DrawCall, row: Any, number: int, pictures: _Pictures) -> dict[str, Any]:
+    """One draw, all but where its overlay stands."""
+    mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
+    corners, triangles = _corners(mesh, d.coat.uv_set)
+    chains: list[tuple[MipChain, bool]] = [(d.coat.colour, d.coat.coded)]
+    for given in (d.coat.rough, d.coat.metal, d.coat.occlusion, d.coat.opacity, d.coat.mask):
+        if given is not None and given.chain is not None and all(given.chain is not c for c, _ in chains):
+            chains.append((given.chain, False))
+    for chain, colour in ((d.coat.normal, False), (d.coat.glow_chain, True)):
+        if chain is not None and all(chain is not c for c, _ in chains):
+            chains.append((chain, colour))
+    inputs: dict[str, Any] = {}
+    for name, key in (("rough",) * 2, ("metal",) * 2, ("occlusion",) * 2, ("opacity",) * 2, ("mask",) * 2):
+        inputs[f"{name}From"], inputs[f"{name}By"] = _input(row[key])
+    m = d.material
+    return {
+        "number": number,
+        "name": d.name,
+        "overlay": d.owner,
+        "shown": True,
+        "group": d.order[0],
+        "nudge": d.order[1],
+        "distance": m.distance,
+        "stands": [0, 0, 0],
+        "turns": 0,
+        "upright": 0,
+        "anchor": [0, 0, 0],
+        "blend": int(row["blend"]),
+        "test": bool(row["test"]),
+        "write": bool(row["write"]),
+        "both": bool(row["both"]),
+        "backFirst": m.back_first and m.both_faces,
+        "depthFirst": bool(row["first"]),
+        "wrap": bool(row["wrap"]),
+        "slope": float(row["slope"]),
+        "refracts": refracts(m) and not d.before_light,
+        "casts": casts(d),
+        "holes": -1 if d.mask is None else pictures.number(d.mask, False),
+        "uRow": _whole(row["u"]),
+        "vRow": _whole(row["v"]),
+        "flow": _whole(row["flow"]),
+        "textures": [pictures.number(c, colour) for c, colour in chains],
+        "corners": _packed(corners),
+        "triangles": _packed(triangles),
+        "uniforms": inputs
+        | {
+            "uRow": _whole(row["u"]),
+            "vRow": _whole(row["v"]),
+            "blendCode": int(row["blend"]),
+            "special": int(row["special"]),
+            "tinted": int(row["tinted"]),
+            "lit": int(row["lit"]),
+            "decal": int(row["decal"]),
+            "coded": int(row["coded"]),
+            "tint": _whole(row["tint"]),
+            "cutoff": float(row["cutoff"]),
+            "bias": float(row["bias"]),
+            "normalSlot": int(row["normal_slot"]),
+            "normalStrength": float(row["normal_strength"]),
+            "green": float(row["green"]),
+            "glowSlot": int(row["glow_slot"]),
+            "glowColour": _whole(row["glow"]),
+            "recolour": _whole(row["recolour"]),
+            "toneLane": int(row["tone_lane"]),
+            "toneAt": float(row["tone_at"]),
+            "toneSoft": float(row["tone_soft"]),
+            "toneAbove": _whole(row["tone_above"]),
+            "toneBelow": _whole(row["tone_below"]),
+            "erosion": _whole(row["erosion"]),
+            "flowSeed": float(row["flow_seed"]),
+            "haloLane": int(row["halo_lane"]),
+            "haloColour": _whole(row["halo"]),
+            "contact": float(row["contact"]),
+            "glass": _whole(row["glass"]),
+            "edgeColour": _whole(row["edge"]),
+            "breakup": _whole(row["breakup"]),
+            "breakupSeed": float(row["breakup_seed"]),
+            "bend": _whole(row["bend"]),
+            "weights": _whole(row["weights"]),
+        },
+    }
+
+
+def _turning(made: dict[str, Any], place: Place) -> None:
+    """What turns to the camera: its corners are told along the camera's axes, from the point that it stands at."""
+    if not isinstance(place, BillboardPlace):
+        return
+    corners = np.frombuffer(base64.b64decode(made["corners"]), np.float32).reshape(-1, 14).copy()
+    corners[:, :3] -= np.array(place.at, np.float32)
+    made |= {"turns": 1, "upright": int(place.upright), "anchor": list(place.at), "corners": _packed(corners)}
+
+
+def _light(doc: Document, draws: list[DrawCall]) -> dict[str, Any]:
+    light = doc.lighting
+    env = environment(light.environment)
+    sides = [*(s + 2 for s in SIZES), env.even.shape[0]]
+    # Levels lie in one picture, in rows of about equal width.
+    wide, x, y, high, at = sides[0] + sides[1], 0, 0, 0, []
+    for side in sides:
+        if x + side > wide:
+            x, y, high = 0, y + high, 0
+        at.append((x, y))
+        x, high = x + side, max(high, side)
+    atlas = np.zeros((y + high, wide, 3), np.float16)
+    maps = [*(env.level(k) for k in range(len(SIZES))), env.even]
+    for (x, y), made in zip(at, maps, strict=True):
+        atlas[y : y + made.shape[0], x : x + made.shape[1]] = made[..., :3]
+    table = reflectance_table()
+    casters = [d for d in draws if casts(d)]
+    shadow = None
+    if light.shadows and light.lamp > 0 and casters:
+        meshes = [d.mesh if d.transform is None else d.mesh.transformed(d.transform) for d in casters]
+        view, scale, (low, high_) = lamp_view(meshes, light.towards_lamp, SHADOW_SIDE)
+        rows = lamp_rows(view, scale, SHADOW_SIDE)
+        # Nearness is minus the way away from the lamp; a little beyond both ends, so that neither is taken for nothing.
+        shadow = {
+            "rows": [_whole(r) for r in rows],
+            "range": [-high_ - 0.1, -low + 0.1],
+            "side": SHADOW_SIDE,
+            "texel": 1 / scale,
+        }
+    t = np.radians(light.turn)
+    points = [[*p.at, p.reach, *p.colour] for d in draws if (p := d.lamp) is not None][:4]
+    return {
+        "sky": {"width": wide, "height": atlas.shape[0], "data": _packed(atlas)},
+        "levels": [[x, y, side - 2] for (x, y), side in zip(at, sides, strict=True)],
+        "table": {"width": table.shape[1], "height": table.shape[0], "data": _packed(table.astype(np.float32))},
+        "turn": [float(np.cos(t)), float(np.sin(t))],
+        "ambient": light.strength,
+        "lamp": light.lamp,
+        "toLamp": _whole(light.towards_lamp),
+        "shadow": shadow,
+        "points": points,
+        "gain": float(2.0**light.exposure),
+        "soft": light.curve == "soft",
+        "display": light.blending == "display",
+    }
+
+
+def page_scene(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[str, Mesh]) -> dict[str, Any]:
+    """A scene as a page draws it, as plain JSON.
+
+    Parameters
+    ----------
+    doc : Document
+        Overlays that are hidden come too: a page shows each alone. Effects do not.
+    textures : mapping
+        As the stage draws them.
+    meshes : mapping of path to Mesh
+    """
+    whole = doc.model_copy(
+        update={"effects": (), "overlays": tuple(o.model_copy(update={"shown": True}) for o in doc.overlays)}
+    )
+    draws = Scene().draws(whole, textures, _FRONT, meshes)
+    records, pictures = Records(draws), _Pictures()
+    world = build_environment(doc, meshes)
+    by_id = {o.id: o for o in doc.overlays}
+    listed = {o.id: k for k, o in enumerate(doc.overlays)}
+    rows = []
+    # As they stand in the rack: that is what decides where all else is equal.
+    order = sorted(range(len(draws)), key=lambda i: (listed.get(draws[i].owner, -1), int(draws[i].part or 0), i))
+    for number, i in enumerate(order):
+        d = draws[i]
+        made = _draw(d, records.draws[i], number, pictures)
+        o = by_id.get(d.owner)
+        if o is not None:
+            place = o.places[int(d.part) - 1]
+            made["stands"] = _whole(stands_at(o, place, textures[o.id], _FRONT, world))
+            made["shown"] = o.shown
+            _turning(made, place)
+        rows.append(made)
+    there = {r["overlay"] for r in rows}
+    return {
+        "cameras": [written_out(c) for c in doc.cameras],
+        "overlays": [
+            {"id": o.id, "name": o.name, "kind": o.kind, "blend": o.material.blend, "shown": o.shown}
+            for o in doc.overlays
+            if o.id in there
+        ],
+        "draws": rows,
+        "textures": pictures.rows(),
+        "light": _light(doc, draws),
+        "ground": [GROUND] * 3,
+        "matrix": _whole(BAYER),
+    }

@@ -1,0 +1,183 @@
+"""The page that draws: a second renderer, in a browser with its software driver, against the stage."""
+
+import base64
+import html
+import json
+import re
+import shutil
+import subprocess
+from pathlib import Path
+
+import cv2
+import numpy as np
+import pytest
+from sprites import disc, paint, rgba
+from test_project import mivex_run
+
+from mivex.core.card.make import make_card
+from mivex.core.intake.compare import draw
+from mivex.core.intake.loader import load
+from mivex.core.material.material import Material
+from mivex.core.page.page import stage_page
+from mivex.core.page.scene import page_scene
+from mivex.core.picture.texture import Texture
+from mivex.core.pixels.blends import BLENDS
+from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.scene.draw_calls import codes_of, render
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.lights import Lighting
+from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace, ProjectedPlace
+
+SIZE = (480, 300)
+CAMERA = Camera(name="Front", target=(0.0, 1.3, 0.4), yaw=12.0, pitch=6.0, distance=4.2)
+BROWSER = next((b for b in map(shutil.which, ("chromium", "chromium-browser", "google-chrome")) if b), None)
+browser = pytest.mark.skipif(BROWSER is None, reason="no Chromium here: the page is not drawn")
+
+
+def shot(page: Path, *flags: str, **wish: str) -> np.ndarray:
+    """What the page draws, codes (height, width, 3); ``wish``: what stands behind the # of its address."""
+    words = "&".join(["bare", "size={}x{}".format(*SIZE), *(f"{k}={v}" for k, v in wish.items())])
+    text = dom(f"{page.as_uri()}#{words}", *flags)
+    found = re.search(r'<pre id="shot">data:image/png;base64,([^<]*)', text)
+    assert found, re.search(r'id="status"[^>]*>([^<]*)', text)
+    codes = cv2.imdecode(np.frombuffer(base64.b64decode(found[1]), np.uint8), cv2.IMREAD_COLOR)
+    return codes[..., ::-1]
+
+
+def dom(address: str, *flags: str) -> str:
+    software = flags or ("--use-gl=angle", "--use-angle=swiftshader", "--enable-unsafe-swiftshader")
+    command = [
+        BROWSER or "",
+        "--headless=new",
+        "--no-sandbox",
+        *software,
+        "--virtual-time-budget=400000",
+        "--dump-dom",
+        address,
+    ]
+    return subprocess.run(command, capture_output=True, text=True, timeout=300, check=False).stdout
+
+
+def sprite(n: int = 128) -> Texture:
+    return Texture(np.rint(rgba(paint(n), disc(n)) * 255).astype(np.float32) / np.float32(255))
+
+
+def overlay(key: str, place: object, **material: object) -> Overlay:
+    m = Material.model_validate(material)
+    if "group" not in material:
+        m = m.model_copy(update={"group": BLENDS[m.blend].group, "depth_write": BLENDS[m.blend].writes_depth})
+    return Overlay(id=key, name=key, material=m, places=(place,), source=Source(canvas=(128, 128)))
+
+
+def written(doc: Document, textures: dict[str, Texture], where: Path) -> Path:
+    where.write_text(stage_page(page_scene(doc, textures, {}), "A test"), encoding="utf-8")
+    return where
+
+
+def agree(got: np.ndarray, doc: Document, textures: dict[str, Texture]) -> None:
+    """At least 99 % of the pixels, and of those that each overlay changes, lie within 3 codes."""
+    view = View(CAMERA, *SIZE)
+    meant = codes_of(render(doc, textures, view, {}), doc).astype(int)
+    near = np.abs(got.astype(int) - meant).max(axis=2) <= 3
+    assert near.mean() >= 0.99, near.mean()
+    for o in doc.overlays:
+        without = doc.model_copy(update={"overlays": tuple(x for x in doc.overlays if x.id != o.id)})
+        changed = np.abs(codes_of(render(without, textures, view, {}), doc).astype(int) - meant).max(axis=2) > 1
+        assert changed.sum() > 60, o.name
+        assert near[changed].mean() >= 0.99, (o.name, near[changed].mean())
+
+
+@browser
+@pytest.mark.parametrize("blending", ["linear", "display"])
+def test_every_blend_lit_and_unlit_is_drawn_as_on_the_stage(tmp_path: Path, blending: str) -> None:
+    rows = []
+    for k, name in enumerate(BLENDS):
+        for lit in (False, True):
+            at = (-1.5 + 0.5 * k, 1.75 - 0.75 * lit, 0.9 + 0.03 * k)
+            place = PanelPlace(at=at, width=0.62, height=0.62, yaw=10.0 * (k - 3))
+            rows.append(overlay(f"{name} {'lit' if lit else 'unlit'}", place, blend=name, lit=lit, opacity=0.85))
+    doc = Document(overlays=tuple(rows), cameras=(CAMERA,), lighting=Lighting(blending=blending))
+    textures = {o.id: sprite() for o in rows}
+    agree(shot(written(doc, textures, tmp_path / "page.html")), doc, textures)
+
+
+def effects_scene() -> tuple[Document, dict[str, Texture]]:
+    panel = lambda x, y, **more: PanelPlace(at=(x, y, 1.0), width=0.6, height=0.6, **more)  # noqa: E731
+    rows = [
+        overlay("eroded", panel(-1.5, 1.9), lit=False, erosion={"form": "soft", "amount": 0.4, "soft": 0.3}),
+        overlay("tones", panel(-0.9, 1.9), lit=False, tones={"on": True, "at": 0.5, "soft": 0.2}),
+        overlay(
+            "recoloured",
+            panel(-0.3, 1.9),
+            lit=False,
+            recolour={"on": True, "red": (0.9, 0.2, 0.1), "green": (0.1, 0.6, 0.3)},
+        ),
+        overlay("flowing", panel(0.3, 1.9), lit=False, flow={"strength": 0.1, "scale": 4.0}),
+        overlay("haloed", panel(0.9, 1.9), lit=True, halo={"strength": 0.8, "colour": (0.2, 0.6, 1.0)}),
+        overlay("broken", panel(1.5, 1.9), lit=False, breakup={"amount": 0.5, "soft": 0.2}),
+        overlay("glass", panel(-1.5, 1.2, yaw=50.0), lit=True, glass={"on": True, "edge_opacity": 0.9}),
+        overlay("dots", panel(-0.9, 1.2), blend="Dithered", lit=True, dither={"by": "surface"}),
+        overlay("near front", panel(-0.3, 1.2), group="Front", lit=False),
+        overlay("turns", BillboardPlace(at=(0.35, 1.2, 1.1), width=0.6, height=0.6), blend="Additive", lit=False),
+        overlay("upright", BillboardPlace(at=(0.95, 1.2, 1.1), width=0.6, height=0.6, upright=True), lit=False),
+        overlay("meets", PanelPlace(at=(1.5, 0.2, 0.9), width=0.9, height=0.9), lit=False, contact={"distance": 0.3}),
+        overlay(
+            "on hull", HullPlace(along=-0.4, around=20.0, width=0.8, height=0.8), group="Decal", depth_bias=8.0, lit=True
+        ),
+        overlay(
+            "film",
+            HullPlace(along=0.5, around=20.0, width=0.8, height=0.8),
+            blend="Multiply",
+            group="Decal",
+            depth_bias=8.0,
+        ),
+        overlay(
+            "thrown", ProjectedPlace(at=(-0.6, 0.1, 1.4), width=0.9, height=0.9), group="Decal", depth_bias=8.0, lit=True
+        ),
+        overlay("writes", panel(-0.1, 0.6), lit=False, group="Blended", depth_write=True, nudge=-3),
+        overlay("behind it", PanelPlace(at=(0.0, 0.6, 0.8), width=0.6, height=0.6), lit=False),
+    ]
+    doc = Document(overlays=tuple(rows), cameras=(CAMERA,))
+    return doc, {o.id: sprite() for o in rows}
+
+
+@browser
+def test_effects_decals_billboards_and_order_are_drawn_as_on_the_stage(tmp_path: Path) -> None:
+    doc, textures = effects_scene()
+    page = written(doc, textures, tmp_path / "page.html")
+    agree(shot(page), doc, textures)
+    # One alone; and coarser levels are coarser.
+    alone = shot(page, only="haloed")
+    meant = doc.model_copy(update={"overlays": tuple(o for o in doc.overlays if o.id == "haloed")})
+    agree(alone, meant, textures)
+    assert np.abs(shot(page, level="5").astype(int) - shot(page).astype(int)).max() > 40
+
+
+@browser
+def test_what_was_delivered_is_drawn_by_the_page_as_by_the_intake(tmp_path: Path) -> None:
+    make_card(tmp_path / "card")
+    made = mivex_run("page", str(tmp_path / "card"), str(tmp_path / "card.html"))
+    assert made.returncode == 0 and "47 overlays" in made.stdout
+    received = load(tmp_path / "card")
+    meant = draw(received, View(received.doc.cameras[0], *SIZE)).astype(int)
+    got = shot(tmp_path / "card.html").astype(int)
+    assert (np.abs(got - meant).max(axis=2) <= 3).mean() >= 0.99
+
+
+@browser
+def test_without_webgl_the_page_says_so(tmp_path: Path) -> None:
+    doc, textures = effects_scene()
+    text = dom(written(doc, textures, tmp_path / "page.html").as_uri(), "--disable-gpu", "--disable-3d-apis")
+    assert 'data-drawn="no"' in text and "This browser cannot draw the scene" in text
+
+
+def test_a_page_asks_for_nothing_and_names_end_no_script(tmp_path: Path) -> None:
+    name = "</script><b>Dust</b> & “more”"
+    o = overlay("a", PanelPlace(), lit=False).model_copy(update={"name": name})
+    text = stage_page(page_scene(Document(overlays=(o,), cameras=(CAMERA,)), {"a": sprite(16)}, {}), name)
+    assert text.count("</script>") == 2 and html.escape(name, quote=False).split("“")[0] in text
+    scene = json.loads(re.search(r'id="scene">(.*?)</script>', text, re.S)[1])
+    assert scene["overlays"][0]["name"] == name
+    assert "default-src 'none'" in text and not re.search(r"(src|href)=[\"']?(http|//)", text)
+    refused = mivex_run("page", str(tmp_path), str(tmp_path / "x.html"))
+    assert refused.returncode == 2 and "no delivery" in refused.stderr
