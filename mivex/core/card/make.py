@@ -13,8 +13,9 @@ from mivex.core.deliver.compared import Delivered
 from mivex.core.deliver.deliver import deliver, stage_json
 from mivex.core.deliver.gltf import scene_gltf
 from mivex.core.deliver.planning import Bench, Planned
-from mivex.core.deliver.project import LIST, listing_words, stage_words
+from mivex.core.deliver.project import LIST, listing_words
 from mivex.core.deliver.sources import Surfaces
+from mivex.core.deliver.stage_files import stage_words
 from mivex.core.picture.encode import picture_bytes
 from mivex.core.picture.texture import Texture
 from mivex.core.project.delivery import STOCK, DeliveryRecipe

@@ -31,6 +31,7 @@ from mivex.core.deliver.motion_file import (
 )
 from mivex.core.deliver.planning import Planned, file_name
 from mivex.core.deliver.sources import Surfaces
+from mivex.core.deliver.stage_files import AROUND, picture_rows, stage_light_maps, stage_pictures, stage_words
 from mivex.core.deliver.stage_gltf import surroundings_gltf
 from mivex.core.motion.model import Effect, whole
 from mivex.core.picture.texture import Texture
@@ -46,7 +47,7 @@ from mivex.core.stage.surroundings import World
 LIST = "delivery.json"
 """Name of the list of a delivery."""
 LIST_VERSION = 1
-AROUND, STAGE, PROOF = "surroundings.glb", "stage.glb", "proof.html"
+STAGE, PROOF = "stage.glb", "proof.html"
 
 
 @dataclass(frozen=True, eq=False)
@@ -176,10 +177,13 @@ def deliver_project(
                 batch.stage(where / STAGE, surroundings_gltf(world.surroundings))
                 held = noted(keys.stage(), {STAGE: batch.digests[STAGE]})
             stage["geometry"], made_of["stage"] = STAGE, held
+        if with_geometry:
+            stage["light_maps"] = stage_light_maps(batch, where, doc)
         whole_key = keys.proof(made_of, [r.recipe for r in rows])
         if any(r.recipe.proof for r in rows) and (held := earlier.same("proof", whole_key)) is not None:
             made_of["proof"] = held
             proof.append(where / PROOF)
+            stage["pictures"] = picture_rows(doc) if with_geometry else []
         elif any(r.recipe.proof for r in rows):
             from mivex.core.deliver.proof_sheet import proof_sheet
 
@@ -188,7 +192,11 @@ def deliver_project(
             wanted = [(r, d) for r, d in zip(rows, done, strict=True) if r.recipe.proof]
             batch.stage(page, encoded(proof_sheet(doc, wanted, texture, evaluator, lost), page))
             proof.append(page)
-            made_of["proof"] = noted(whole_key, {PROOF: batch.digests[PROOF]})
+            if with_geometry:
+                tell("Drawing the pictures to compare with")
+                stage["pictures"] = stage_pictures(batch, where, doc, evaluator, stop)
+            names = {PROOF, *(row["file"] for row in stage["pictures"])}
+            made_of["proof"] = noted(whole_key, {n: h for n, h in batch.digests.items() if n in names})
         stage_json(batch, where / LIST, listing_words(where, doc, rows, done, motion, proof, stage) | {"made_of": made_of})
 
     done = deliver(chosen, texture, folder, tell, recipe=recipe, bench=bench, more=more, kept=before)
@@ -287,18 +295,6 @@ def _stage_geometry(batch: Batch, row: Planned, doc: Document, texture: Texture,
     text, blob = overlay_gltf(o, doc, texture, surfaces, placed, beside=f"{stem}.bin", name=name, lift=row.recipe.lift)
     batch.stage(where / f"{stem}.bin", blob)
     batch.stage(row.geometry, text)
-
-
-def stage_words(doc: Document) -> dict[str, Any]:
-    """What the delivery was proved on: cameras, light, surroundings, air."""
-    around = doc.around.model_copy(update={"path": AROUND if doc.around.path else ""})
-    return {
-        "cameras": [written_out(c) for c in doc.cameras],
-        "lighting": written_out(doc.lighting),
-        "surroundings": written_out(around),
-        "geometry": None,
-        "wind": list(doc.air.wind),
-    }
 
 
 def listing_words(

@@ -171,6 +171,24 @@ class ListedMotion(_Told):
     file: FileName
 
 
+class LightMaps(_Told):
+    """The environment, prefiltered, as NumPy arrays; see docs/blend-spec.md."""
+
+    file: FileName = Field(description="Octahedral maps in one picture, linear light (height, width, 3).")
+    table: FileName = Field(description="Scale and shift of the reflectance, rows by roughness, columns by n·v.")
+    levels: tuple[tuple[int, int, int], ...] = Field(description="x, y and side of each level, the smoothest first.")
+    even: tuple[int, int, int] = Field(description="The same, of what a matt white surface reflects.")
+
+
+class CheckPicture(_Told):
+    """A picture to compare with."""
+
+    camera: str
+    file: FileName
+    width: int
+    height: int
+
+
 class DeliveredStage(_Told):
     """What a delivery was proved on, with every value written out."""
 
@@ -178,6 +196,8 @@ class DeliveredStage(_Told):
     lighting: Lighting
     surroundings: Around
     geometry: str | None = Field(None, description="The surroundings as .glb, where a recipe asks for geometry.")
+    light_maps: LightMaps | None = Field(None, description="The prefiltered environment, where geometry is delivered.")
+    pictures: tuple[CheckPicture, ...] = Field((), description="What a renderer should draw, without effects.")
     wind: Rgb
 
 

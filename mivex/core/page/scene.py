@@ -20,7 +20,7 @@ from mivex.core.scene.draw_calls import Scene, build_environment, stands_at
 from mivex.core.stage.buffers import GROUND
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, Records, refracts
-from mivex.core.stage.environment import SIZES, environment, reflectance_table
+from mivex.core.stage.environment import atlas, environment, reflectance_table
 from mivex.core.stage.lighting import SHADOW_SIDE, casts, lamp_rows, lamp_view
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.placements_model import BillboardPlace, Place
@@ -191,19 +191,7 @@ def _turning(made: dict[str, Any], place: Place) -> None:
 
 def _light(doc: Document, draws: list[DrawCall]) -> dict[str, Any]:
     light = doc.lighting
-    env = environment(light.environment)
-    sides = [*(s + 2 for s in SIZES), env.even.shape[0]]
-    # Levels lie in one picture, in rows of about equal width.
-    wide, x, y, high, at = sides[0] + sides[1], 0, 0, 0, []
-    for side in sides:
-        if x + side > wide:
-            x, y, high = 0, y + high, 0
-        at.append((x, y))
-        x, high = x + side, max(high, side)
-    atlas = np.zeros((y + high, wide, 3), np.float16)
-    maps = [*(env.level(k) for k in range(len(SIZES))), env.even]
-    for (x, y), made in zip(at, maps, strict=True):
-        atlas[y : y + made.shape[0], x : x + made.shape[1]] = made[..., :3]
+    maps, levels = atlas(environment(light.environment))
     table = reflectance_table()
     casters = [d for d in draws if casts(d)]
     shadow = None
@@ -221,8 +209,8 @@ def _light(doc: Document, draws: list[DrawCall]) -> dict[str, Any]:
     t = np.radians(light.turn)
     points = [[*p.at, p.reach, *p.colour] for d in draws if (p := d.lamp) is not None][:4]
     return {
-        "sky": {"width": wide, "height": atlas.shape[0], "data": _packed(atlas)},
-        "levels": [[x, y, side - 2] for (x, y), side in zip(at, sides, strict=True)],
+        "sky": {"width": maps.shape[1], "height": maps.shape[0], "data": _packed(maps.astype(np.float16))},
+        "levels": levels,
         "table": {"width": table.shape[1], "height": table.shape[0], "data": _packed(table.astype(np.float32))},
         "turn": [float(np.cos(t)), float(np.sin(t))],
         "ambient": light.strength,

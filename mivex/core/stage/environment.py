@@ -252,3 +252,25 @@ def reflectance_table() -> Floats:
         return {"table": out.astype(np.float32)}
 
     return _kept("table", make)["table"]
+
+
+def atlas(env: Environment) -> tuple[Floats, list[list[int]]]:
+    """Every map of an environment in one picture, for those who draw elsewhere.
+
+    Returns
+    -------
+    float32 array (height, width, 3), list of [x, y, side]
+        The levels, the sharpest first, and last what is even; each with a border of one texel, which ``side`` leaves out.
+    """
+    maps = [*(env.level(k) for k in range(len(SIZES))), env.even]
+    wide, x, y, high, at = maps[0].shape[0] + maps[1].shape[0], 0, 0, 0, []
+    for m in maps:
+        side = m.shape[0]
+        if x + side > wide:
+            x, y, high = 0, y + high, 0
+        at.append([x, y, side - 2])
+        x, high = x + side, max(high, side)
+    out = np.zeros((y + high, wide, 3), np.float32)
+    for (x, y, side), m in zip(at, maps, strict=True):
+        out[y : y + side + 2, x : x + side + 2] = m[..., :3]
+    return out, at

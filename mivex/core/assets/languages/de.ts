@@ -1560,6 +1560,10 @@
    <translation>Die Bühne wird geschrieben</translation>
   </message>
   <message>
+   <source>Drawing the pictures to compare with</source>
+   <translation>Bilder zum Vergleichen werden gezeichnet</translation>
+  </message>
+  <message>
    <source>over every backdrop</source>
    <translation>vor jedem Hintergrund</translation>
   </message>
