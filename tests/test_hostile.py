@@ -213,7 +213,7 @@ def test_many_pictures_are_examined_in_order_with_the_bad_ones_in_the_list(tmp_p
     assert told["pictures"] == [p for r in one for p in r.pictures]
 
 
-def dying(path):
+def dying(path, receiver=""):
     """Examines nothing; one name ends the process at once."""
     if path == "bad":
         os._exit(9)

@@ -15,22 +15,31 @@ from sprites import disc, paint, rgba
 from test_project import mivex_run
 
 from mivex.core.card.make import make_card
+from mivex.core.deliver.motion_file import check_file
 from mivex.core.intake.compare import draw
 from mivex.core.intake.loader import load
 from mivex.core.material.material import Material
-from mivex.core.page.page import stage_page
-from mivex.core.page.scene import page_scene
+from mivex.core.motion.model import Birth, Curve, Effect, Emission, Emitter, Facing, Lamp, Life, whole
+from mivex.core.page.page import PAGES, stage_page
+from mivex.core.page.scene import effects_of, page_scene
 from mivex.core.picture.texture import Texture
+from mivex.core.picture.traits import ImageMetadata
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.project.document import Document, Overlay, Source
-from mivex.core.scene.draw_calls import codes_of, render
+from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.file import read_project
+from mivex.core.scene.draw_calls import build_environment, codes_of, meshes_read, render
+from mivex.core.sheet.model import Sheet
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.placements_model import BillboardPlace, HullPlace, PanelPlace, ProjectedPlace
+from mivex.demo import PROJECT
 
 SIZE = (480, 300)
 CAMERA = Camera(name="Front", target=(0.0, 1.3, 0.4), yaw=12.0, pitch=6.0, distance=4.2)
 BROWSER = next((b for b in map(shutil.which, ("chromium", "chromium-browser", "google-chrome")) if b), None)
+NODE = shutil.which("node")
+CELLS = ((0.0, 0.0, 0.5, 0.5), (0.5, 0.0, 1.0, 0.5), (0.0, 0.5, 0.5, 1.0), (0.5, 0.5, 1.0, 1.0))
 browser = pytest.mark.skipif(BROWSER is None, reason="no Chromium here: the page is not drawn")
 
 
@@ -162,6 +171,96 @@ def test_what_was_delivered_is_drawn_by_the_page_as_by_the_intake(tmp_path: Path
     meant = draw(received, View(received.doc.cameras[0], *SIZE)).astype(int)
     got = shot(tmp_path / "card.html").astype(int)
     assert (np.abs(got - meant).max(axis=2) <= 3).mean() >= 0.99
+
+
+@browser
+def test_effects_play_in_the_page_as_on_the_stage(tmp_path: Path) -> None:
+    """A sheet whose frames blend, panels along their way, drift, drag, dust that dies on the floor, a lamp."""
+    sheet = Texture(np.tile(sprite(64).values, (2, 2, 1)), traits=ImageMetadata(cells=CELLS))
+    sheet.values[:64, 64:, :3] *= 0.5
+    rows = [
+        Overlay(id="dust", name="dust", material=Material(lit=False), source=Source(canvas=(64, 64))),
+        Overlay(
+            id="frames",
+            name="frames",
+            material=Material(lit=False, blend="Additive"),
+            sheet=Sheet(play="loop", rate=6.0, blend=True),
+            source=Source(canvas=(128, 128)),
+        ),
+    ]
+    life = Life(
+        drag=0.4, gravity=0.6, drift=0.3, swirl=20.0, solids="bounce", size=Curve(points=((0, 0.4), (0.5, 1), (1, 0.2)))
+    )
+    parts = (
+        Emitter(id="a", name="a", overlay="dust", emission=Emission(form="sphere", rate=12.0, way="out"), life=life),
+        Emitter(
+            id="b",
+            name="b",
+            overlay="frames",
+            emission=Emission(form="box", rate=6.0, size=(0.5, 0.2, 0.5)),
+            birth=Birth(frame="play", speed=(0.6, 1.2), width=(0.3, 0.5)),
+            facing=Facing(facing="stretched", stretch=0.1),
+        ),
+    )
+    effect = Effect(id="e", name="e", at=(0.1, 1.0, 1.0), parts=parts, seed=9, lamp=Lamp(on=True, strength=2.0, reach=3.0))
+    doc = Document(overlays=tuple(rows), effects=(effect,), cameras=(CAMERA,))
+    textures = {"dust": sprite(), "frames": sheet}
+    page = written(doc, textures, tmp_path / "page.html")
+    for time in ("0.7", "2.35"):
+        meant = codes_of(render(doc, textures, View(CAMERA, *SIZE, float(time)), {}), doc).astype(int)
+        bare = codes_of(render(doc.model_copy(update={"effects": ()}), textures, View(CAMERA, *SIZE), {}), doc).astype(int)
+        off = np.abs(shot(page, time=time).astype(int) - meant).max(axis=2)
+        changed = np.abs(meant - bare).max(axis=2) > 1
+        assert changed.sum() > 500 and (off <= 3).mean() >= 0.99 and (off[changed] <= 3).mean() >= 0.98
+    assert np.abs(shot(page, effects="0").astype(int) - bare).max(axis=2).mean() < 0.5
+
+
+@pytest.mark.skipif(NODE is None, reason="no Node here: the page's motion is not run by itself")
+def test_the_page_moves_particles_as_the_specification_does(tmp_path: Path) -> None:
+    """Every particle of the demo's effects at five times, by the page's own script against the test vectors."""
+    doc = read_project(PROJECT)
+    meshes = {p: Evaluator(PROJECT.parent).mesh(p).mesh for p in meshes_read(doc)}
+    world = build_environment(doc, meshes)
+    effects = {e.id: whole(e, doc.effects) for e in doc.effects if e.shown}
+    told = {"due": check_file(doc, effects, world, lambda: False), "effects": effects_of(doc, world)}
+    told["solids"] = np.concatenate([m.corners for m in world.surroundings.meshes]).astype(np.float32).tolist()
+    (tmp_path / "told.json").write_text(json.dumps(told), encoding="utf-8")
+    parts = PAGES / "viewer"
+    script = (parts / "motion.js").read_text(encoding="utf-8") + (parts / "particles.js").read_text(encoding="utf-8")
+    (tmp_path / "run.js").write_text(script + RUN, encoding="utf-8")
+    command = [NODE or "", str(tmp_path / "run.js"), str(tmp_path / "told.json")]
+    done = subprocess.run(command, capture_output=True, text=True, check=True)
+    count, worst = done.stdout.split()
+    assert int(count) > 500 and float(worst) < 1e-5
+
+
+RUN = """
+const fs = require("fs"), told = JSON.parse(fs.readFileSync(process.argv[2])), solids = solidsOf(told.solids);
+const triangles = (text) => {
+  const b = Buffer.from(text, "base64"), v = new Float32Array(b.buffer, b.byteOffset, b.length / 4), rows = [];
+  for (let k = 0; k < v.length; k += 9) rows.push([0, 3, 6].map((j) => [v[k + j], v[k + j + 1], v[k + j + 2]]));
+  return rows;
+};
+let count = 0, worst = 0;
+for (const {file, meshes} of told.effects) {
+  const own = Object.fromEntries(Object.entries(meshes).map(([k, v]) => [k, triangles(v)]));
+  for (const part of file.effect.parts.filter((p) => !p.muted)) {
+    const flow = new Flow(file, part, own, solids);
+    for (const moment of [...told.due.effects[file.effect.id]].reverse()) {  // back in time as well
+      const got = flow.at(moment.time), due = moment.parts[part.id];
+      if (got.length !== due.length) worst = Infinity;
+      got.slice(0, due.length).forEach((p, i) => {
+        count++;
+        for (const [k, v] of Object.entries(due[i])) {
+          const mine = [].concat(p[k]);
+          [].concat(v).forEach((x, j) => { worst = Math.max(worst, Math.abs(mine[j] - x)); });
+        }
+      });
+    }
+  }
+}
+console.log(count, worst);
+"""
 
 
 @browser

@@ -193,14 +193,20 @@ def test_every_picture_and_page_that_the_documents_name_is_there():
 
 
 def shown_commands():
-    """What the README shows of the command line: verb (two words for sheets), and its options."""
+    """What the README shows of the command line: verb (two words for sheets and the card), and its options."""
     text = (HERE / "README.md").read_text(encoding="utf-8")
     block = text[text.index("## On the command line") :].split("```")[1]
     found, verb = {}, ""
     for line in block.strip().split("\n"):
         if line.startswith("mivex"):
             words = line.split()[1:]
-            verb = " ".join(words[:2]) if words[:1] == ["sheet"] else words[0] if words and words[0].islower() else ""
+            verb = (
+                " ".join(words[:2])
+                if words[:1] in (["sheet"], ["card"])
+                else words[0]
+                if words and words[0].islower()
+                else ""
+            )
         found.setdefault(verb, set()).update(re.findall(r"--[a-z-]+", line))
     return {v: o for v, o in found.items() if v and v != "the"}
 

@@ -14,7 +14,7 @@ import numpy as np
 
 TICK, EARTH, TABLE = 1 / 60, 9.81, 1025  # seconds; metres a second, each second; values of a curve's table
 NAMES = ("life", "width", "height", "turn", "spin", "speed", "towards", "around", "place_a", "place_b", "place_c",
-         "place_d", "opacity", "tint", "frame")  # fmt: skip
+         "place_d", "opacity", "tint", "frame", "spare", "look")  # fmt: skip
 GOLDEN, WEYL = (0xD2E7470EE14C6C93, 0xCA5A826395121157), (0x9E3779B97F4A7C15, 0xBB67AE8584CAA73B)
 WORD = (1 << 64) - 1
 
@@ -31,7 +31,7 @@ def philox(counter, key):
     return c
 
 
-def chances(seed, stream, birth, blocks=4):
+def chances(seed, stream, birth, blocks=5):
     """Numbers in [0, 1) of a birth: four of each block, in the order of `NAMES`."""
     words = [w for block in range(blocks) for w in philox((block, stream, 0, 0), (seed, birth))]
     return [(w >> 11) * 2.0**-53 for w in words]
@@ -366,7 +366,7 @@ def particles(file, part, time, meshes=None, solids=()):
         tint = tint * (1 if life["tint"] is None else ramp_at(life["tint"], share))
         row = {"place": state[0], "turn": state[2], "size": np.array([wide, high]) * scale, "tint": tint}
         row |= {"opacity": min(max(covers, 0), 1), "erosion": min(max((worn or 0) + dials["worn"], 0), 1)}
-        row |= {"frame": frame if shown is None else min(max(shown, 0), 1)}
+        row |= {"frame": frame if shown is None else min(max(shown, 0), 1), "look": c["look"]}
         out.append(row)
     return out
 

@@ -126,10 +126,12 @@ def _proofs(values: Floats) -> None:
 def _figures(values: Floats) -> None:
     from mivex.core.picture.fringes import fringe_figures
     from mivex.core.picture.texture import Texture
+    from mivex.core.pixels.blocks import compressed
     from mivex.core.pixels.sampling import sample
 
     fringe_figures(Texture(values))
     fringe_figures(Texture(values[:7]))
+    compressed(values)
     sample(Texture(values).mips, values[..., 0], values[..., 1], values[..., 0], wrap=True)
 
 

@@ -1,10 +1,12 @@
 """What receivers do to textures and blends, each to be switched on for a delivery that was loaded."""
 
 from collections.abc import Callable
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, replace
 
 import numpy as np
 
+from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import Stopped
 from mivex.core.base.kept import cached_or_none
 from mivex.core.base.types import Floats
@@ -173,12 +175,15 @@ def switched(r: Received, keys: frozenset[str], side: int = SMALLER, stop: Calla
         Asked between textures; true raises Stopped.
     """
     normals = normal_maps(r.doc)
-    made: dict[int, Texture] = {}
-    textures = {}
-    for key, t in r.textures.items():
+    # A picture that several materials read is one texture, and stays one.
+    rows = {id(t): (t, key in normals) for key, t in r.textures.items()}
+
+    def one(row: tuple[Texture, bool]) -> Texture:
         if stop():
             raise Stopped
-        if id(t) not in made:
-            made[id(t)] = as_received(t, keys, side, normals=key in normals)
-        textures[key] = made[id(t)]
+        return as_received(row[0], keys, side, normals=row[1])
+
+    with ThreadPoolExecutor(WORKERS) as pool:
+        made = dict(zip(rows, pool.map(one, rows.values()), strict=True))
+    textures = {key: made[id(t)] for key, t in r.textures.items()}
     return replace(r, doc=document_as_received(r.doc, keys), textures=textures)

@@ -24,7 +24,7 @@ def viewer(scene: Mapping[str, Any]) -> tuple[str, str]:
     told = dict(scene) | {"shaders": {name: _text(f"{name}.glsl") for name in SHADERS}}
     # Names may hold anything: “</script>” in one of them must not end the scene.
     data = json.dumps(told, separators=(",", ":"), ensure_ascii=True).replace("<", "\\u003c")
-    scripts = {name: _text(f"{name}.js") for name in ("engine", "drawing", "app")}
+    scripts = {name: _text(f"{name}.js") for name in ("engine", "drawing", "motion", "particles", "app")}
     body = Environment(autoescape=False).from_string(_text("viewer.html")).render(scene=data, **scripts)
     return body, _text("viewer.css")
 

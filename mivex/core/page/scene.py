@@ -11,12 +11,15 @@ from numpy.typing import NDArray
 from mivex.core.base.bands import WORKERS
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.settings import written_out
+from mivex.core.motion.births import stream_of
+from mivex.core.motion.model import whole
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BAYER
 from mivex.core.pixels.colour import to_display
 from mivex.core.pixels.mips import MipChain
 from mivex.core.project.document import Document
 from mivex.core.scene.draw_calls import Scene, build_environment, stands_at
+from mivex.core.scene.playback import hulls_of, sprite_draw
 from mivex.core.stage.buffers import GROUND
 from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, Records, refracts
@@ -24,6 +27,7 @@ from mivex.core.stage.environment import atlas, environment, reflectance_table
 from mivex.core.stage.lighting import SHADOW_SIDE, casts, lamp_rows, lamp_view
 from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.placements_model import BillboardPlace, Place
+from mivex.core.stage.surroundings import World
 
 cv2 = Lazy("cv2")
 _FRONT = View(Camera(name="front", target=(0.0, 1.0, 0.0), yaw=0.0, pitch=0.0, distance=6.0), 640, 512)
@@ -78,19 +82,23 @@ class _Pictures:
 
 
 def _corners(mesh: Mesh, which: int) -> tuple[NDArray[np.float32], NDArray[np.uint32]]:
-    """Corners as fourteen numbers each (place, normal, UV, tint, own), and triangles."""
+    """Corners as seventeen numbers each (place, normal, UV, tint, and what a face has of its own), and triangles."""
     position, normal, uv, tint, index, facts = mesh.arrays(which)
     tint = np.broadcast_to(tint, (len(position), 4))
-    own = np.zeros((len(position), 2))
+    own = np.zeros((len(position), facts.shape[1]))
     if len(facts) > 1:
         # What a face has of its own needs corners of its own.
         flat = index.reshape(-1)
         position, normal, uv, tint = position[flat], normal[flat], uv[flat], tint[flat]
-        own, index = np.repeat(facts[:, :2], 3, axis=0), np.arange(len(flat)).reshape(-1, 3)
+        own, index = np.repeat(facts, 3, axis=0), np.arange(len(flat)).reshape(-1, 3)
     elif len(facts):
-        own[:] = facts[0, :2]
+        own[:] = facts[0]
     rows = np.concatenate([position, normal, uv, tint, own], axis=1)
     return rows.astype(np.float32), index.astype(np.uint32)
+
+
+def _pairs(points: NDArray[Any]) -> list[list[float]]:
+    return [[round(float(x), 6), round(float(y), 6)] for x, y in points]
 
 
 def _input(row: Any) -> tuple[list[int], list[float]]:
@@ -138,6 +146,8 @@ def _draw(d: DrawCall, row: Any, number: int, pictures: _Pictures) -> dict[str, 
         "uRow": _whole(row["u"]),
         "vRow": _whole(row["v"]),
         "flow": _whole(row["flow"]),
+        "flowSpeed": [m.flow.right, m.flow.up],
+        "flowTime": m.flow.time,
         "textures": [pictures.number(c, colour) for c, colour in chains],
         "corners": _packed(corners),
         "triangles": _packed(triangles),
@@ -184,7 +194,7 @@ def _turning(made: dict[str, Any], place: Place) -> None:
     """What turns to the camera: its corners are told along the camera's axes, from the point that it stands at."""
     if not isinstance(place, BillboardPlace):
         return
-    corners = np.frombuffer(base64.b64decode(made["corners"]), np.float32).reshape(-1, 14).copy()
+    corners = np.frombuffer(base64.b64decode(made["corners"]), np.float32).reshape(-1, 17).copy()
     corners[:, :3] -= np.array(place.at, np.float32)
     made |= {"turns": 1, "upright": int(place.upright), "anchor": list(place.at), "corners": _packed(corners)}
 
@@ -224,13 +234,64 @@ def _light(doc: Document, draws: list[DrawCall]) -> dict[str, Any]:
     }
 
 
+def effects_of(doc: Document, world: World) -> list[dict[str, Any]]:
+    """Effects as their motion files tell them, with the triangles on which particles are born."""
+    rows = []
+    for e in doc.effects:
+        if not e.shown:
+            continue
+        found = whole(e, doc.effects)
+        born = {p.emission.mesh for p in found.parts if p.emission.form == "mesh" and p.emission.mesh in world.meshes}
+        rows.append(
+            {
+                "file": {
+                    "effect": written_out(found),
+                    "wind": list(doc.air.wind),
+                    "streams": {p.id: str(stream_of(p)) for p in found.parts},
+                },
+                "solid": any(p.life.solids != "through" for p in found.parts),
+                "meshes": {k: _packed(world.meshes[k].corners.astype(np.float32)) for k in sorted(born)},
+            }
+        )
+    return rows
+
+
+def _sprites(
+    doc: Document, textures: Mapping[str, Texture], effects: list[dict[str, Any]], pictures: _Pictures
+) -> dict[str, Any]:
+    """What particles show: for each overlay a draw without its panels, and how its frames lie and play."""
+    wanted = {p["overlay"] for e in effects for p in e["file"]["effect"]["parts"]}
+    made = {}
+    for o in doc.overlays:
+        if o.id not in wanted or o.id not in textures:
+            continue
+        t = textures[o.id]
+        d = sprite_draw(o, t, textures)
+        row = _draw(d, Records([d]).draws[0], 0, pictures)
+        row |= {"shown": o.shown, "tinted": True, "corners": "", "triangles": ""}
+        row["uniforms"]["tinted"] = 1
+        outlines = hulls_of(o, t)
+        sheet = {
+            "cells": [list(c) for c in t.traits.cells] or [[0.0, 0.0, 1.0, 1.0]],
+            "hulls": None if outlines is None else [_pairs(h.corners) for h in outlines],
+            "play": o.sheet.play,
+            "rate": o.sheet.rate,
+            "blend": o.sheet.blend,
+            "pivot": list(t.pivot),
+            "extent": list(t.extent),
+            "tinted": o.material.takes_tint,
+        }
+        made[o.id] = row | {"sheet": sheet}
+    return made
+
+
 def page_scene(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[str, Mesh]) -> dict[str, Any]:
     """A scene as a page draws it, as plain JSON.
 
     Parameters
     ----------
     doc : Document
-        Overlays that are hidden come too: a page shows each alone. Effects do not.
+        Overlays that are hidden come too: a page shows each alone.
     textures : mapping
         As the stage draws them.
     meshes : mapping of path to Mesh
@@ -256,8 +317,14 @@ def page_scene(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[s
             made["shown"] = o.shown
             _turning(made, place)
         rows.append(made)
-    there = {r["overlay"] for r in rows}
+    effects = effects_of(doc, world)
+    sprites = _sprites(doc, textures, effects, pictures)
+    there = {r["overlay"] for r in rows} | sprites.keys()
+    solid = [m.corners.reshape(-1, 9) for m in world.surroundings.meshes] if any(e["solid"] for e in effects) else []
     return {
+        "sprites": sprites,
+        "effects": effects,
+        "solids": _packed(np.concatenate(solid).astype(np.float32)) if solid else "",
         "cameras": [written_out(c) for c in doc.cameras],
         "overlays": [
             {"id": o.id, "name": o.name, "kind": o.kind, "blend": o.material.blend, "shown": o.shown}

@@ -8,9 +8,11 @@ axis of a block's colours, then at the least squares for the texels' choices; th
 import numpy as np
 from numpy.typing import NDArray
 
+from mivex.core.base.bands import run_bands
+from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Floats
 
-_SHARES = np.array([0.0, 1 / 3, 2 / 3, 1.0], np.float32)
+_kernels = Lazy("mivex.core.pixels.kernels.blocks")
 
 
 def _blocks(values: NDArray[np.uint8]) -> Floats:
@@ -33,13 +35,11 @@ def _quantised(rgb: Floats) -> Floats:
     return out.astype(np.float32)
 
 
-def _chosen(blocks: Floats, a: Floats, b: Floats) -> tuple[Floats, NDArray[np.intp], Floats]:
-    """Texels as the palette between two colours holds them, which entry each takes, and the squared error of each block."""
-    palette = a[:, None] + (b - a)[:, None] * _SHARES[None, :, None]
-    off = ((blocks[:, :, None] - palette[:, None]) ** 2).sum(axis=3)
-    index = off.argmin(axis=2)
-    made = np.take_along_axis(palette, index[..., None], axis=1)
-    return made, index, np.take_along_axis(off, index[..., None], axis=2).sum(axis=(1, 2))
+def _chosen(blocks: Floats, a: Floats, b: Floats) -> tuple[Floats, Floats, Floats]:
+    """Texels as the palette between two colours holds them, their share of the way, and the squared error of each block."""
+    made, share, error = np.empty_like(blocks), np.empty(blocks.shape[:2], np.float32), np.empty(len(blocks), np.float32)
+    run_bands(len(blocks), lambda i, j: _kernels.choose(blocks, a, b, made, share, error, i, j), least=2048)
+    return made, share, error
 
 
 def _colours(blocks: Floats) -> Floats:
@@ -49,9 +49,8 @@ def _colours(blocks: Floats) -> Floats:
     along = np.einsum("nic,nc->ni", away, axis)
     a = _quantised(middle[:, 0] + axis * along.min(axis=1, keepdims=True))
     b = _quantised(middle[:, 0] + axis * along.max(axis=1, keepdims=True))
-    best, index, error = _chosen(blocks, a, b)
+    best, t, error = _chosen(blocks, a, b)
     # Least squares for the endpoints, the texels' choices held.
-    t = _SHARES[index]
     s = 1 - t
     aa, bb, ab = (s * s).sum(axis=1), (t * t).sum(axis=1), (s * t).sum(axis=1)
     x, y = np.einsum("ni,nic->nc", s, blocks), np.einsum("ni,nic->nc", t, blocks)
@@ -82,6 +81,6 @@ def compressed(values: Floats) -> Floats:
     out = np.empty_like(blocks)
     step = 1 << 16
     for i in range(0, len(blocks), step):
-        out[i : i + step, :, :3] = _colours(blocks[i : i + step, :, :3])
+        out[i : i + step, :, :3] = _colours(np.ascontiguousarray(blocks[i : i + step, :, :3]))
         out[i : i + step, :, 3] = _alphas(blocks[i : i + step, :, 3])
     return np.ascontiguousarray(_whole(out, *codes.shape[:2])[:h, :w] / np.float32(255), np.float32)

@@ -17,6 +17,7 @@ from mivex.core.motion.simulate import EmitterSimulation, Particles
 from mivex.core.motion.solids import NOTHING, Solids, solids_of
 from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import FrameRect
+from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import to_linear
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.material_binding import Pictures, flowing, order_key, read_by, shading_inputs
@@ -27,6 +28,7 @@ from mivex.core.sheet.playing import at_time
 from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall
 from mivex.core.stage.lights import PointLamp
+from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.surroundings import World
 
 _move = Lazy("mivex.core.motion.kernels.move")
@@ -226,12 +228,22 @@ class EmitterSimulations:
         )
 
 
+def sprite_draw(overlay: Overlay, texture: Texture, textures: Mapping[str, Texture]) -> DrawCall:
+    """What particles that show an overlay are drawn by, with a single panel in place of theirs."""
+    m = overlay.material
+    corners = np.array([[-0.5, 0.5, 0.0], [0.5, 0.5, 0.0], [0.5, -0.5, 0.0], [-0.5, -0.5, 0.0]])
+    uv = np.array([[0.0, 0.0], [1.0, 0.0], [1.0, 1.0], [0.0, 1.0]])
+    index = np.array([[0, 3, 2], [0, 2, 1]])
+    panel = Mesh(corners, np.tile([0.0, 0.0, 1.0], (4, 1)), uv, index, tint=np.ones((4, 4)))
+    coat = shading_inputs(m, Pictures(texture, textures))
+    return DrawCall(overlay.name, panel, coat, m, (GROUPS.index(m.group), m.nudge, 0.0), owner=overlay.id, moving=True)
+
+
 def _bare(effect: Effect, lamp: PointLamp) -> DrawCall:
     """A lamp of an effect that shows nothing else."""
     from mivex.core.material.material import Material
     from mivex.core.pixels.mips import build_chain
     from mivex.core.stage.draw import ShadingInputs
-    from mivex.core.stage.mesh import Mesh
 
     nothing = Mesh(np.zeros((1, 3)), np.array([[0.0, 0.0, 1.0]]), np.zeros((1, 2)), np.zeros((0, 3), np.int64))
     white = ShadingInputs(build_chain(np.ones((1, 1, 4), np.float32)))

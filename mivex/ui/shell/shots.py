@@ -214,7 +214,7 @@ def _pictures(window: Window, folder: Path) -> Path:
 
 
 def _motion(window: Window, folder: Path) -> Iterator[Path]:
-    """A sheet, an effect with its chart and the clock, and fewer, larger."""
+    """A sheet, and an effect with its chart and the clock."""
     s, stage = window.session, window.stage.canvas
     window.stage.see_as("colour")
     window.arrange("both")
@@ -232,14 +232,6 @@ def _motion(window: Window, folder: Path) -> Iterator[Path]:
     window.desk.choose_lane("size")
     window.desk.go_to(2.4)
     yield _grab(window, folder, "24-motion")
-    window.desk.choose("popping")
-    wait_until_idle(window)
-    window.ask_fewer()
-    wait_until_idle(window)
-    assert window.fewer is not None
-    whole = _over(window, window.fewer)
-    window.fewer.done(0)
-    yield _saved(whole, folder / "25-fewer-larger.png")
 
 
 def _saved(picture: QPixmap, path: Path) -> Path:

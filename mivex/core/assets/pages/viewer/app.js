@@ -56,9 +56,15 @@ async function begin(data) {
   // From where its first placement is seen whole.
   const look = (id) => {
     const rows = data.draws.filter((d) => d.overlay === id);
+    if (!rows.length) {
+      // Shown by effects only: from before the first of them.
+      const e = data.effects.find((x) => x.file.effect.parts.some((p) => p.overlay === id));
+      if (e) camera = {...camera, name: "", target: e.file.effect.at.slice(), distance: 2.5, fov: 40};
+      return;
+    }
     const low = [Infinity, Infinity, Infinity], high = [-Infinity, -Infinity, -Infinity];
     const d = rows[0];
-    for (let k = 0; k < d.places.length; k += 14) for (let j = 0; j < 3; j++) {
+    for (let k = 0; k < d.places.length; k += 17) for (let j = 0; j < 3; j++) {
       const v = d.places[k + j] + d.anchor[j];
       low[j] = Math.min(low[j], v);
       high[j] = Math.max(high[j], v);
@@ -66,6 +72,26 @@ async function begin(data) {
     const size = Math.max(0.2, Math.hypot(high[0] - low[0], high[1] - low[1], high[2] - low[2]));
     camera = {...camera, name: "", target: low.map((v, j) => (v + high[j]) / 2), distance: size * 1.6, fov: 40};
   };
+  // Effects on their clock.
+  let playing = false, begun = 0;
+  const tick = (now) => {
+    if (!playing) return;
+    engine.time = ((now - begun) / 1000) % Number($("time").max);
+    $("time").value = engine.time;
+    told();
+    draw();
+    requestAnimationFrame(tick);
+  };
+  const told = () => { $("seconds").textContent = `${engine.time.toFixed(2)} s`; };
+  $("play").onclick = () => {
+    playing = !playing;
+    $("play").textContent = playing ? "Pause" : "Play";
+    begun = performance.now() - engine.time * 1000;
+    if (playing) requestAnimationFrame(tick);
+  };
+  $("time").oninput = () => { engine.time = Number($("time").value); begun = performance.now() - engine.time * 1000; told(); soon(); };
+  $("effects").onchange = () => { engine.effectsShown = $("effects").checked; soon(); };
+  if (!data.effects.length) $("clock").hidden = true;
   entry("The whole scene", null, `${data.overlays.length} overlays`);
   data.overlays.forEach((o) => entry(o.name, o.id, `${o.blend}${o.shown ? "" : ", hidden"}`));
   $("backdrop").onchange = () => show(engine.only);
@@ -109,6 +135,8 @@ async function begin(data) {
   if (wish.bare !== undefined) document.body.classList.add("bare");
   if (wish.display !== undefined) engine.display = true;
   if (wish.only) engine.only = wish.only;
+  if (wish.time) engine.time = Number(wish.time);
+  if (wish.effects === "0") engine.effectsShown = false;
   if (wish.level) engine.finest = Number(wish.level);
   show(engine.only);
   draw();

@@ -1,3 +1,10 @@
+// Triangles, three places each, as 32-bit floats.
+function trianglesOf(text) {
+  const v = new Float32Array(bytesOf(text).buffer), rows = [];
+  for (let k = 0; k < v.length; k += 9) rows.push([0, 3, 6].map((j) => [v[k + j], v[k + j + 1], v[k + j + 2]]));
+  return rows;
+}
+
 // The order of what is drawn, and the passes; see Engine.
 const GROUPS = ["Backdrop", "Solid", "Cutout", "Decal", "Blended", "Front"];
 const CODES = {MULTIPLY: 6, DITHERED: 2};
@@ -5,8 +12,51 @@ const CODES = {MULTIPLY: 6, DITHERED: 2};
 function distance(a, b) { return Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]); }
 
 Object.assign(Engine.prototype, {
-  shown() {
-    return this.data.draws.filter((d) => d.overlay ? (this.only === null ? d.shown : d.overlay === this.only) : !this.hideAround);
+  shown(axes) {
+    const rows = this.data.draws.filter((d) => d.overlay ? (this.only === null ? d.shown : d.overlay === this.only) : !this.hideAround);
+    return rows.concat(this.moving(axes));
+  },
+
+  // Particles of every part of every effect, at the time that is seen, as draws.
+  moving(axes) {
+    const rows = [];
+    if (!this.effectsShown) return rows;
+    for (const [k, e] of this.data.effects.entries()) {
+      if (!e.flows) {
+        const solids = e.solid ? this.solids() : [];
+        const meshes = Object.fromEntries(Object.entries(e.meshes).map(([name, text]) => [name, trianglesOf(text)]));
+        e.flows = e.file.effect.parts.filter((p) => !p.muted && this.data.sprites[p.overlay]).map((p) => new Flow(e.file, p, meshes, solids));
+      }
+      e.flows.forEach((flow, j) => {
+        const sprite = this.data.sprites[flow.part.overlay];
+        if (this.only === null ? !sprite.shown : this.only !== flow.part.overlay) return;
+        const found = flow.at(this.time);
+        if (!found.length) return;
+        const facing = flow.part.facing, [corners, index] = panelsOf(found, facing, sprite.sheet, axes);
+        const middle = times(found.reduce((sum, p) => add(sum, p.place), [0, 0, 0]), 1 / found.length);
+        flow.draw = {...sprite, array: flow.draw && flow.draw.array, buffers: flow.draw && flow.draw.buffers, number: 1e6 + 100 * k + j,
+          nudge: within(sprite.nudge + facing.nudge, -999, 999), stands: middle, places: corners, moving: true};
+        this.fill(flow.draw, corners, index);
+        rows.push(flow.draw);
+      });
+    }
+    return rows;
+  },
+
+  solids() { return (this.keptSolids ||= solidsOf(trianglesOf(this.data.solids))); },
+
+  // Lamps that effects carry, as they flicker.
+  lamps() {
+    const rows = [...this.data.light.points];
+    if (!this.effectsShown) return rows;
+    for (const {file} of this.data.effects) {
+      const e = file.effect, l = e.lamp;
+      if (!l.on || l.strength <= 0 || rows.length >= 4) continue;
+      const at = add(e.at, times(axesOfEffect(e)[1], l.above * e.scale));
+      const n = noiseAt(this.time * l.rate, 0.5, 0.5, e.seed) + 0.5 * noiseAt(this.time * l.rate * 2.3, 0.5, 0.5, e.seed + 1);
+      rows.push([...at, l.reach, ...times(linearOf(l.colour), l.strength * (1 - l.flicker * (0.5 + n / 3)))]);
+    }
+    return rows;
   },
 
   // Draw group, nudge, from far to near by what the material says; where that is equal, the order of the list.
@@ -19,7 +69,7 @@ Object.assign(Engine.prototype, {
 
   nearestOf(d, eye) {
     let best = Infinity;
-    for (let k = 0; k < d.places.length; k += 14) best = Math.min(best, distance(d.places.subarray(k, k + 3), eye));
+    for (let k = 0; k < d.places.length; k += 17) best = Math.min(best, distance(d.places.subarray(k, k + 3), eye));
     return best;
   },
 
@@ -29,7 +79,7 @@ Object.assign(Engine.prototype, {
     for (let t = 0; t < n; t++) {
       let sum = 0;
       for (let k = 0; k < 3; k++) {
-        const i = 14 * d.index[3 * t + k];
+        const i = 17 * d.index[3 * t + k];
         sum += (p[i] - axes.eye[0]) * axes.ahead[0] + (p[i + 1] - axes.eye[1]) * axes.ahead[1] + (p[i + 2] - axes.eye[2]) * axes.ahead[2];
       }
       z[t] = sum;
@@ -51,7 +101,8 @@ Object.assign(Engine.prototype, {
       if (this.now.at[`p${k}`]) this.wrap(d);
     }
     for (const [name, value] of Object.entries(d.uniforms)) this.set(name, value);
-    this.set("flow", d.flow);
+    const t = d.flowTime + this.time;
+    this.set("flow", [d.flow[0], d.flow[1], d.flowSpeed[0] * t, d.flowSpeed[1] * t, d.flow[4]]);
     this.set("slots", d.textures.length);
     this.set("finest", this.finest);
     this.set("turns", d.turns);
@@ -89,7 +140,8 @@ Object.assign(Engine.prototype, {
     const gl = this.gl, width = this.canvas.width, height = this.canvas.height, axes = axesOf(camera);
     const focal = Math.min(height, width / 1.25) / 2 / Math.tan(camera.fov * Math.PI / 360);
     const view = {axes, width, height, lens: [focal / (width / 2), focal / (height / 2)]};
-    const rows = this.ordered(this.shown(), axes.eye), shadow = this.castShadows(this.shown());
+    const shown = this.shown(axes), rows = this.ordered(shown, axes.eye), shadow = this.castShadows(shown.filter((d) => !d.moving));
+    this.points = this.lamps();
     const g = this.target("surfaces", width, height, [gl.RGBA16F, gl.RGBA16F, gl.RGBA16F, gl.RGBA16F, gl.RGBA16F, gl.R16F]);
     this.bind(g);
     gl.disable(gl.BLEND);

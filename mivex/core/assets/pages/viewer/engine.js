@@ -18,7 +18,7 @@ class Engine {
     if (!gl || !gl.getExtension("EXT_color_buffer_float")) throw new Error("no WebGL 2 with floating-point pictures");
     gl.getExtension("OES_texture_float_linear");
     Object.assign(this, {gl, data, canvas, kept: {}, shadow: null, only: null, hideAround: false, finest: 0,
-      display: data.light.display, ground: data.ground});
+      display: data.light.display, ground: data.ground, time: 0, effectsShown: true, points: []});
     this.build();
   }
 
@@ -85,22 +85,30 @@ class Engine {
   }
 
   mesh(draw) {
+    this.fill(draw, new Float32Array(bytesOf(draw.corners).buffer), new Uint32Array(bytesOf(draw.triangles).buffer));
+    draw.places = draw.cornersHeld;
+  }
+
+  // Corners of seventeen numbers (place, normal, UV, tint, own) and triangles, for what stands and for what moves.
+  fill(draw, corners, index) {
     const gl = this.gl;
-    const corners = new Float32Array(bytesOf(draw.corners).buffer);
-    draw.index = new Uint32Array(bytesOf(draw.triangles).buffer);
-    draw.places = corners;
-    draw.array = gl.createVertexArray();
+    draw.cornersHeld = corners;
+    draw.index = index;
+    if (!draw.array) {
+      draw.array = gl.createVertexArray();
+      draw.buffers = [gl.createBuffer(), gl.createBuffer()];
+    }
     gl.bindVertexArray(draw.array);
-    gl.bindBuffer(gl.ARRAY_BUFFER, gl.createBuffer());
-    gl.bufferData(gl.ARRAY_BUFFER, corners, gl.STATIC_DRAW);
+    gl.bindBuffer(gl.ARRAY_BUFFER, draw.buffers[0]);
+    gl.bufferData(gl.ARRAY_BUFFER, corners, gl.DYNAMIC_DRAW);
     let at = 0;
-    [3, 3, 2, 4, 2].forEach((n, k) => {
+    [3, 3, 2, 4, 2, 3].forEach((n, k) => {
       gl.enableVertexAttribArray(k);
-      gl.vertexAttribPointer(k, n, gl.FLOAT, false, 56, at);
+      gl.vertexAttribPointer(k, n, gl.FLOAT, false, 68, at);
       at += 4 * n;
     });
-    gl.bindBuffer(gl.ELEMENT_ARRAY_BUFFER, gl.createBuffer());
-    gl.bufferData(gl.ELEMENT_ARRAY_BUFFER, draw.index, gl.DYNAMIC_DRAW);
+    gl.bindBuffer(gl.ELEMENT_ARRAY_BUFFER, draw.buffers[1]);
+    gl.bufferData(gl.ELEMENT_ARRAY_BUFFER, index, gl.DYNAMIC_DRAW);
     gl.bindVertexArray(null);
   }
 
@@ -256,9 +264,9 @@ class Engine {
     this.set("shadowSolid", shadow.solid);
     this.set("shadowPierced", shadow.pierced);
     this.set("shadowShare", shadow.share);
-    this.set("points", l.points.length);
+    this.set("points", this.points.length);
     const at = new Float32Array(16), colour = new Float32Array(12);
-    l.points.forEach((p, k) => { at.set(p.slice(0, 4), 4 * k); colour.set(p.slice(4, 7), 3 * k); });
+    this.points.forEach((p, k) => { at.set(p.slice(0, 4), 4 * k); colour.set(p.slice(4, 7), 3 * k); });
     this.set("pointAt", at);
     this.set("pointColour", colour);
   }

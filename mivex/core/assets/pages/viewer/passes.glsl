@@ -9,11 +9,13 @@ layout(location = 1) in vec3 aNormal;
 layout(location = 2) in vec2 aUv;
 layout(location = 3) in vec4 aTint;
 layout(location = 4) in vec2 aOwn;
+layout(location = 5) in vec3 aNext;
 out vec3 place;
 out vec3 normalIn;
 out vec2 uvIn;
 out vec4 tintIn;
 out vec2 ownIn;
+out vec3 nextIn;
 out float farther;
 void main() {
   vec3 p = aPlace, n = aNormal;
@@ -35,6 +37,7 @@ void main() {
   uvIn = aUv;
   tintIn = aTint;
   ownIn = aOwn;
+  nextIn = aNext;
   farther = z;
 }
 //--- what a surface is, before its light

@@ -16,6 +16,7 @@ in vec3 normalIn;
 in vec2 uvIn;
 in vec4 tintIn;
 in vec2 ownIn;
+in vec3 nextIn;
 in float farther;
 
 const int RECOLOUR = 1, TONES = 2, EROSION = 4, FLOW = 8, HALO = 16, CONTACT = 32, GLASS = 64, HASHED = 128, REFRACTS = 256, BROKEN = 512;
@@ -84,14 +85,16 @@ Surface surfaceHere(vec3 toEye) {
     uv += by * vec2(noise(x, y, int(flowSeed)), noise(x, y, int(flowSeed) + 7919));
   }
   s.uv = uv;
-  held[0] = sampled(p0, uv, dx, dy);
-  if (slots > 1) held[1] = sampled(p1, uv, dx, dy);
-  if (slots > 2) held[2] = sampled(p2, uv, dx, dy);
-  if (slots > 3) held[3] = sampled(p3, uv, dx, dy);
-  if (slots > 4) held[4] = sampled(p4, uv, dx, dy);
-  if (slots > 5) held[5] = sampled(p5, uv, dx, dy);
-  if (slots > 6) held[6] = sampled(p6, uv, dx, dy);
-  if (slots > 7) held[7] = sampled(p7, uv, dx, dy);
+  // Of frames that blend, the next one is read at its own place.
+#define READ(s) (nextIn.z > 0.0 ? mix(sampled(s, uv, dx, dy), sampled(s, uv + nextIn.xy, dx, dy), nextIn.z) : sampled(s, uv, dx, dy))
+  held[0] = READ(p0);
+  if (slots > 1) held[1] = READ(p1);
+  if (slots > 2) held[2] = READ(p2);
+  if (slots > 3) held[3] = READ(p3);
+  if (slots > 4) held[4] = READ(p4);
+  if (slots > 5) held[5] = READ(p5);
+  if (slots > 6) held[6] = READ(p6);
+  if (slots > 7) held[7] = READ(p7);
 #define INPUT(from, by) (from.x < 0 ? by.y : clamp(by.y + by.x * held[from.x][from.y], 0.0, 1.0))
   vec4 c = held[0];
   if ((special & RECOLOUR) != 0) c.rgb = recolour * c.rgb;
