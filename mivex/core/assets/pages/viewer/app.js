@@ -135,7 +135,10 @@ async function begin(data) {
   if (wish.bare !== undefined) document.body.classList.add("bare");
   if (wish.display !== undefined) engine.display = true;
   if (wish.only) engine.only = wish.only;
-  if (wish.time) engine.time = Number(wish.time);
+  if (wish.time) {
+    $("time").value = engine.time = Number(wish.time);
+    told();
+  }
   if (wish.effects === "0") engine.effectsShown = false;
   if (wish.level) engine.finest = Number(wish.level);
   show(engine.only);
