@@ -51,6 +51,9 @@ def read(
     name: Annotated[str, typer.Option(metavar="NAME", help="What the receiver is called.")] = "Receiver",
     project: Annotated[str, typer.Option(metavar="PROJECT", help="Say what it means for this project's overlays.")] = "",
     out: Annotated[str, typer.Option(metavar="OUT.json", help="Write the receiver's profile.")] = "",
+    keep: Annotated[
+        bool, typer.Option("--keep", help="Keep the receiver in the project, which the checks can then name.")
+    ] = False,
     recipe: Annotated[str, typer.Option(metavar="OUT.json", help="Write a delivery recipe that allows for it.")] = "",
     as_json: Json = False,
 ) -> None:
@@ -59,7 +62,8 @@ def read(
     from mivex.core.card.meaning import TITLES, meanings, receiver_from, recipe_for, sizes_of, words_of
     from mivex.core.card.questions import UNKNOWN, answer_row, read_answers
     from mivex.core.project.delivery import save_delivery
-    from mivex.core.project.file import read_project
+    from mivex.core.project.delivery_edits import with_receiver
+    from mivex.core.project.file import read_project, write_project
     from mivex.core.project.receiver import QUESTIONS, save_receiver
 
     for path in (out, recipe):
@@ -67,6 +71,8 @@ def read(
             raise MivexError(Message("“{path}”: profiles and recipes are written as .json.", path=path))
         if path:
             check_target(path)
+    if keep and not project:
+        raise MivexError("--keep keeps the receiver in a project; --project says in which.")
     doc = read_project(project) if project else None
     found = read_card(picture)
     answers = read_answers(found)
@@ -77,6 +83,8 @@ def read(
         touched = {
             m.question: list(m.overlays) for m in meanings(receiver, doc, sizes_of(doc, Path(project).resolve().parent))
         }
+    if keep and doc is not None:
+        write_project(project, with_receiver(doc, receiver))
     if out:
         save_receiver(out, receiver)
     if recipe:

@@ -118,6 +118,17 @@ def _said(
     )
 
 
+def _keep_limits(paths: list[str], limits: Any) -> None:
+    """Write limits into the projects among paths."""
+    from mivex.core.project.file import read_project, write_project
+
+    projects = [p for p in paths if p.lower().endswith(".mivex")]
+    if not projects:
+        raise MivexError("--keep keeps limits in a project; there is none among the paths.")
+    for p in projects:
+        write_project(p, read_project(p).model_copy(update={"limits": limits}))
+
+
 def check(
     paths: Annotated[
         list[str],
@@ -127,10 +138,17 @@ def check(
     ],
     as_json: Json = False,
     limits: Annotated[str, typer.Option(metavar="FILE", help="Which findings do not count (TOML).")] = "",
+    keep: Annotated[
+        bool, typer.Option("--keep", help="Keep these limits in the projects, which are judged by them from then on.")
+    ] = False,
     junit: Annotated[str, typer.Option(metavar="OUT.xml", help="Write a JUnit report as well.")] = "",
     shard: Annotated[str, typer.Option(metavar="I/N", help="Only every N-th of the paths, from the I-th on.")] = "",
     receiver: Annotated[
         str, typer.Option(metavar="NAME", help="Judge what this receiver has: a profile's file, or a project's by name.")
+    ] = "",
+    cluster: Annotated[
+        str,
+        typer.Option(metavar="ADDRESS", help="On the workers of this Dask scheduler, which share the files."),
     ] = "",
     mend: Annotated[
         str, typer.Option(metavar="DIR", help="Write copies into DIR with every repair that changes nothing seen.")
@@ -150,11 +168,15 @@ def check(
 
     begun = time.monotonic()
     rules = read_limits(limits) if limits else None
+    if keep and rules is None:
+        raise MivexError("--keep keeps limits in a project; --limits says which.")
     rows = _listed(paths)
     if not rows:
         raise MivexError("There is nothing to check: no path was given.")
     if shard:
         rows = share_of(rows, shard)
+    if keep and rules is not None:
+        _keep_limits(rows, rules)
     earlier = together({at: read_result(p) for at, p in enumerate(rows) if p.lower().endswith(".json")})
     fresh = {at: p for at, p in enumerate(rows) if not p.lower().endswith(".json")}
     on_terminal = sys.stderr.isatty() and len(fresh) > 1
@@ -163,7 +185,12 @@ def check(
         if on_terminal:
             progress(Message("{done} of {of}", done=done, of=of), done == of)
 
-    examined = list(report_all(list(fresh.values()), tell, receiver))
+    if cluster:
+        from mivex.core.checking.cluster import report_on_cluster
+
+        examined = list(report_on_cluster(list(fresh.values()), cluster, tell, receiver))
+    else:
+        examined = list(report_all(list(fresh.values()), tell, receiver))
     placed = [*earlier, *zip(fresh, examined, strict=True)]
     reports = [report for _, report in sorted(placed, key=lambda row: row[0])]
     if rules is not None:
@@ -196,6 +223,10 @@ def deliver(
     overlay: Annotated[
         list[str] | None, typer.Option(help="Only this overlay, by name or id; may be given several times.")
     ] = None,
+    cluster: Annotated[
+        str,
+        typer.Option(metavar="ADDRESS", help="On the workers of this Dask scheduler, which share the files."),
+    ] = "",
     as_json: Json = False,
 ) -> None:
     """Write every overlay's files by its delivery recipe, read back and compared."""
@@ -229,7 +260,12 @@ def deliver(
         if on_terminal:
             progress(words, last=False)
 
-    made = deliver_project(doc, evaluator, folder, only=only, recipe=chosen, tell=tell)
+    if cluster:
+        from mivex.core.checking.cluster import deliver_on_cluster
+
+        made = deliver_on_cluster(project, folder, cluster, only=only, recipe=chosen, tell=tell)
+    else:
+        made = deliver_project(doc, evaluator, folder, only=only, recipe=chosen, tell=tell)
     if on_terminal:
         print("\r\033[K", end="", file=sys.stderr, flush=True)
     if as_json:

@@ -16,8 +16,10 @@ from mivex.core.checking.limit_rules import counted, judged, junit, read_limits,
 from mivex.core.checking.parametric_recipes import parse_parametric, resolve_parameters
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
-from mivex.core.project.document import Source
+from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.file import read_project, write_project
+from mivex.core.project.receiver import Receiver
 
 
 @pytest.fixture
@@ -143,3 +145,31 @@ def test_recipes_ask_for_the_border_and_the_matte(folder, tmp_path):
 
     resolve_parameters(asking, before)
     assert asked_after == [1]
+
+
+def test_limits_and_receivers_kept_with_a_project_judge_it(folder):
+    doc = Document(overlays=(Overlay(id="a", name="Dark", source=Source(path="dark_a.png")),))
+    write_project(folder / "p.mivex", doc)
+    (folder / "limits.toml").write_text('limits = 1\nallow = ["matte", "fringe"]\nlongest_side = 32\n')
+    plain = json.loads(mivex_run("check", "p.mivex", "--json", cwd=folder).stdout)["findings"]
+    assert "matte" in {f["id"] for f in plain if not f.get("allowed")}
+    kept = mivex_run("check", "p.mivex", "--limits", "limits.toml", "--keep", "--json", cwd=folder)
+    later = mivex_run("check", "p.mivex", "--json", cwd=folder)
+    assert json.loads(later.stdout)["findings"] == json.loads(kept.stdout)["findings"]
+    assert {f["id"] for f in json.loads(later.stdout)["findings"] if not f.get("allowed")} >= {"longest-side"}
+    # A file that is given judges anew; and the project is otherwise what it was.
+    (folder / "other.toml").write_text("limits = 1\n")
+    other = json.loads(mivex_run("check", "p.mivex", "--limits", "other.toml", "--json", cwd=folder).stdout)["findings"]
+    assert {f["id"] for f in other if not f.get("allowed")} == {f["id"] for f in plain if not f.get("allowed")}
+    assert read_project(folder / "p.mivex").overlays == doc.overlays
+    for words in (("check", "p.mivex", "--keep"), ("check", "dark_a.png", "--limits", "limits.toml", "--keep")):
+        refused = mivex_run(*words, cwd=folder)
+        assert refused.returncode == 2 and "--keep" in refused.stderr
+    doc = read_project(folder / "p.mivex").model_copy(
+        update={"receivers": (Receiver(name="Small", answers={"size": "64"}),)}
+    )
+    write_project(folder / "p.mivex", doc.model_copy(update={"limits": None}))
+    seen = json.loads(mivex_run("check", "p.mivex", "--receiver", "Small", "--json", cwd=folder).stdout)["pictures"]
+    assert seen[0]["width"] == 64
+    nobody = mivex_run("check", "p.mivex", "--receiver", "Other", cwd=folder)
+    assert nobody.returncode == 2 and "the project has Small" in nobody.stderr

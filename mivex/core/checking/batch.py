@@ -16,6 +16,7 @@ from pydantic import BaseModel
 from mivex.core.base.bands import WORKERS, one_core
 from mivex.core.base.log import sentence
 from mivex.core.base.paths import shown
+from mivex.core.checking.judging import by_limits
 from mivex.core.evaluation.results import scene_subject
 from mivex.core.findings import Finding, MotionSubject, Repair, Subject, examine, examine_motion, examine_scene
 from mivex.core.findings.ignoring import ignored_in, settled
@@ -169,6 +170,8 @@ def _project(report: Report, receiver: str) -> None:
             finding_row(f, {"overlay": shows.name if (shows := doc.overlay(f.overlay)) else f.subject, "effect": f.subject})
             for f in examine_motion(moving)
         ]
+    if doc.limits is not None:
+        report.findings = by_limits(report.findings, report.pictures, doc.limits)  # a file that is given judges anew
 
 
 def report_on(path: str, receiver: str = "") -> Report:

@@ -7,72 +7,23 @@ import tomllib
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from pathlib import Path
-from typing import Any, Literal
+from typing import Any
 from xml.etree import ElementTree
 
-from pydantic import Field, ValidationError
+from pydantic import ValidationError
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message
 from mivex.core.base.paths import read_bytes, shown
-from mivex.core.base.settings import Frozen
 from mivex.core.base.store import write_bytes
 from mivex.core.checking.batch import Report
+from mivex.core.checking.judging import by_limits
 from mivex.core.findings import CHECKS
+from mivex.core.project.limits import Limits
 from mivex.core.project.recipe import explain
 
 RESULT_LIMIT = 1 << 30
 """Bytes of a result that is merged."""
-
-
-class Rule(Frozen):
-    """A rule of a limits file: which findings do not count, and how large a picture may be."""
-
-    allow: tuple[str, ...] = Field((), description="Ids of findings that never count; * stands for anything.")
-    at_most: dict[str, float] = Field(default_factory=dict, description="Ids of findings that do not count up to a figure.")
-    longest_side: int = Field(0, ge=0, description="Texels; a picture with a longer side fails. 0: any.")
-
-    def passes(self, finding: dict[str, Any]) -> bool:
-        """Whether a finding does not count by this rule."""
-        name = str(finding["id"])
-        if any(fnmatch.fnmatchcase(name, a) for a in self.allow):
-            return True
-        return name in self.at_most and float(finding["figure"]) <= self.at_most[name]
-
-
-class Where(Rule):
-    """A rule for some pictures or overlays only."""
-
-    match: str = Field(description="Path of the picture, or name of the overlay; * and ? stand for anything.")
-
-
-class Limits(Rule):
-    """A limits file (``limits.toml``): a rule for everything, and rules for some pictures or overlays."""
-
-    limits: Literal[1] = Field(1, description="Version of the format.")
-    where: tuple[Where, ...] = ()
-
-    def rules_for(self, row: dict[str, Any]) -> list[Rule]:
-        """The rules that hold for a picture or finding."""
-        names = [str(row[k]) for k in ("path", "overlay", "effect") if row.get(k)]
-        return [
-            self,
-            *(
-                w
-                for w in self.where
-                if any(fnmatch.fnmatchcase(n, w.match) or fnmatch.fnmatchcase(Path(n).name, w.match) for n in names)
-            ),
-        ]
-
-    def passes(self, finding: dict[str, Any]) -> bool:
-        """Whether a finding does not count."""
-        return any(Rule.passes(r, finding) for r in self.rules_for(finding))
-
-    def too_large(self, picture: dict[str, Any]) -> int:
-        """The longest side that a picture exceeds; 0: none."""
-        sides = [r.longest_side for r in self.rules_for(picture) if r.longest_side]
-        side = sides[-1] if sides else 0
-        return side if side and max(int(picture.get("width", 0)), int(picture.get("height", 0))) > side else 0
 
 
 def read_limits(path: str | Path) -> Limits:
@@ -103,43 +54,7 @@ def read_limits(path: str | Path) -> Limits:
 
 def judged(reports: Sequence[Report], limits: Limits) -> list[Report]:
     """The same reports; findings that do not count are marked ``allowed``, and pictures that are too large found."""
-    made = []
-    for r in reports:
-        findings = [
-            f | {"allowed": True} if limits.passes(f) else {k: v for k, v in f.items() if k != "allowed"}
-            for f in r.findings
-            if f["id"] != "longest-side"
-        ]
-        # What another finding causes counts by itself where the limits let that one pass.
-        let = {(f.get("overlay"), f["id"]) for f in findings if f.get("allowed")}
-        findings = [
-            {k: v for k, v in f.items() if k != "under"} if (f.get("overlay"), f.get("under")) in let else f
-            for f in findings
-        ]
-        for p in r.pictures:
-            if side := limits.too_large(p):
-                findings.append(
-                    {
-                        "id": "longest-side",
-                        **{k: p[k] for k in ("path", "overlay") if k in p},
-                        "figure": max(p["width"], p["height"]),
-                        "unit": "px",
-                        "weight": 1.0,
-                        "certainty": "likely",
-                        "message": Message(
-                            "It is {width} × {height}; the limits allow {side}.",
-                            width=p["width"],
-                            height=p["height"],
-                            side=side,
-                        ),
-                        "why": "Larger pictures than the limits allow were not planned for.",
-                        "place": None,
-                        "repair": None,
-                        "details": {"limit": side},
-                    }
-                )
-        made.append(Report(r.path, r.pictures, findings, r.problem))
-    return made
+    return [Report(r.path, r.pictures, by_limits(r.findings, r.pictures, limits), r.problem) for r in reports]
 
 
 def counts(finding: Mapping[str, Any]) -> bool:

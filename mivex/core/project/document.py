@@ -14,6 +14,7 @@ from mivex.core.layers.model import Stack
 from mivex.core.material.material import Kind, Material
 from mivex.core.motion.model import Air, Effect
 from mivex.core.project.delivery import DeliveryRecipe
+from mivex.core.project.limits import Limits
 from mivex.core.project.receiver import Receiver
 from mivex.core.project.recipe import AnyStep
 from mivex.core.sheet.model import Sheet
@@ -160,6 +161,7 @@ class Document(Frozen):
     air: Air = Field(default_factory=Air)
     deliveries: tuple[DeliveryRecipe, ...] = Field((), description="Delivery recipes of the project's own.")
     ignored: tuple[Ignored, ...] = Field((), description="Findings of picture files that were looked at and let stand.")
+    limits: Limits | None = Field(None, description="Which findings do not count, where no file of limits is given.")
     receivers: tuple[Receiver, ...] = Field((), description="What receivers do, as pictures of the test card told.")
     overdraw: float = setting(
         8.0,
@@ -174,11 +176,8 @@ class Document(Frozen):
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         """Effects, air and budget are written only where there are such, or they are not as usual."""
-        return {
-            k: v
-            for k, v in write(self).items()
-            if (k != "overdraw" or v != 8.0) and (v or k not in ("effects", "air", "deliveries", "ignored", "receivers"))
-        }
+        rare = ("effects", "air", "deliveries", "ignored", "receivers", "limits")
+        return {k: v for k, v in write(self).items() if (k != "overdraw" or v != 8.0) and (v or k not in rare)}
 
     def effect(self, effect_id: str) -> Effect | None:
         """The effect of that id, or None."""

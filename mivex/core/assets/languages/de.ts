@@ -368,6 +368,10 @@
    <translation>{count} Dateien; „{words}“ sagt, was damit zu tun ist.</translation>
   </message>
   <message>
+   <source>--keep keeps the receiver in a project; --project says in which.</source>
+   <translation>--keep behält den Empfänger in einem Projekt; --project sagt, in welchem.</translation>
+  </message>
+  <message>
    <source>The picture is mirrored; it was read turned over.</source>
    <translation>Das Bild ist gespiegelt; es wurde umgedreht gelesen.</translation>
   </message>
@@ -378,6 +382,14 @@
   <message>
    <source>  touches {names}</source>
    <translation>  betrifft {names}</translation>
+  </message>
+  <message>
+   <source>--keep keeps limits in a project; there is none among the paths.</source>
+   <translation>--keep behält Grenzen in einem Projekt; unter den Pfaden ist keines.</translation>
+  </message>
+  <message>
+   <source>--keep keeps limits in a project; --limits says which.</source>
+   <translation>--keep behält Grenzen in einem Projekt; --limits sagt, welche.</translation>
   </message>
   <message>
    <source>There is nothing to check: no path was given.</source>
@@ -1262,6 +1274,46 @@
   <message>
    <source>Examining it ended the process; the file is damaged in a way that no library foresaw.</source>
    <translation>Das Prüfen beendete den Prozess; die Datei ist auf eine Weise beschädigt, die keine Bibliothek vorhersah.</translation>
+  </message>
+  <message>
+   <source>the recipe</source>
+   <translation>das Rezept</translation>
+  </message>
+  <message>
+   <source>--cluster needs the package “distributed”; install it with: pip install 'mivex[cluster]'</source>
+   <translation>--cluster braucht das Paket „distributed“; zu installieren mit: pip install 'mivex[cluster]'</translation>
+  </message>
+  <message>
+   <source>no answer</source>
+   <translation>keine Antwort</translation>
+  </message>
+  <message>
+   <source>The cluster at “{address}” does not answer ({why}).</source>
+   <translation>Der Verbund unter „{address}“ antwortet nicht ({why}).</translation>
+  </message>
+  <message>
+   <source>The cluster at “{address}” has no workers.</source>
+   <translation>Der Verbund unter „{address}“ hat keine Arbeiter.</translation>
+  </message>
+  <message>
+   <source>Delivered “{name}”</source>
+   <translation>„{name}“ ausgeliefert</translation>
+  </message>
+  <message>
+   <source>Examining it ended the process that did, again and again.</source>
+   <translation>Es zu prüfen beendete den Prozess, der es tat, wieder und wieder.</translation>
+  </message>
+  <message>
+   <source>“{name}” could not be delivered: {why}</source>
+   <translation>„{name}“ konnte nicht ausgeliefert werden: {why}</translation>
+  </message>
+  <message>
+   <source>Larger pictures than the limits allow were not planned for.</source>
+   <translation>Mit größeren Bildern, als die Grenzen erlauben, war nicht gerechnet.</translation>
+  </message>
+  <message>
+   <source>It is {width} × {height}; the limits allow {side}.</source>
+   <translation>Es ist {width} × {height}; die Grenzen erlauben {side}.</translation>
   </message>
   <message>
    <source>Looking what is sure to mend on “{name}”</source>
@@ -7656,10 +7708,6 @@
    <translation>Es gibt kein Lieferrezept „{key}“; es gibt {parts}.</translation>
   </message>
   <message>
-   <source>the recipe</source>
-   <translation>das Rezept</translation>
-  </message>
-  <message>
    <source>mask of layer {layer}</source>
    <translation>Maske von Ebene {layer}</translation>
   </message>
@@ -7834,6 +7882,10 @@
   <message>
    <source>Findings of picture files that were looked at and let stand.</source>
    <translation>Befunde von Bilddateien, die angesehen und so gelassen wurden.</translation>
+  </message>
+  <message>
+   <source>Which findings do not count, where no file of limits is given.</source>
+   <translation>Welche Befunde nicht zählen, wo keine Datei mit Grenzen angegeben ist.</translation>
   </message>
   <message>
    <source>What receivers do, as pictures of the test card told.</source>
@@ -8018,6 +8070,22 @@
   <message>
    <source>its UVs lie over each other on {share:.0%} of the picture.</source>
    <translation>seine UVs liegen auf {share:.0%} des Bildes übereinander.</translation>
+  </message>
+  <message>
+   <source>Ids of findings that never count; * stands for anything.</source>
+   <translation>Kennungen von Befunden, die nie zählen; * steht für alles.</translation>
+  </message>
+  <message>
+   <source>Ids of findings that do not count up to a figure.</source>
+   <translation>Kennungen von Befunden, die bis zu einer Zahl nicht zählen.</translation>
+  </message>
+  <message>
+   <source>Texels; a picture with a longer side fails. 0: any.</source>
+   <translation>Texel; ein Bild mit längerer Seite fällt durch. 0: jede.</translation>
+  </message>
+  <message>
+   <source>Path of the picture, or name of the overlay; * and ? stand for anything.</source>
+   <translation>Pfad des Bildes oder Name des Overlays; * und ? stehen für alles.</translation>
   </message>
   <message>
    <source>the layer is switched off.</source>
