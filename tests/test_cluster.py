@@ -25,7 +25,7 @@ from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project, write_project
 from mivex.core.stage.placements_model import PanelPlace
 
-pytest.importorskip("distributed")
+distributed = pytest.importorskip("distributed")
 DASK = str(Path(sys.executable).parent / "dask")
 
 
@@ -41,6 +41,10 @@ class Cluster:
             time.sleep(0.1)
         self.address = json.loads(self.file.read_text())["address"]
         self.workers = [self.worker(folder) for _ in range(workers)]
+        if workers:
+            # A busy machine takes its time to start them.
+            with distributed.Client(self.address, timeout=90) as client:
+                client.wait_for_workers(workers, timeout=120)
 
     def start(self, *words: str) -> subprocess.Popen[bytes]:
         env = os.environ | {"PYTHONPATH": os.pathsep.join(p for p in sys.path if p)}

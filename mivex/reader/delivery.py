@@ -314,7 +314,7 @@ def read(folder):
     draws = surroundings(folder, stage)
     for row in listing["overlays"]:
         draws += overlay(folder, json.loads((folder / row["sheet"]).read_text(encoding="utf-8")), row["shown"])
-    maps = stage["light_maps"]
+    maps = stage.get("light_maps")
     if maps is None:
         raise ValueError(f"{folder} holds no geometry: deliver it by a recipe that writes some")
     sky, table = (np.load(folder / maps[k]).astype(float) for k in ("file", "table"))
