@@ -4,6 +4,7 @@ import json
 from collections.abc import Callable, Mapping, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
+from functools import cache
 from pathlib import Path
 from typing import Any
 
@@ -39,7 +40,6 @@ from mivex.core.project.delivery import DeliveryRecipe, FilePlan
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.scene.draw_calls import build_environment, lasting_mesh, meshes_read
-from mivex.core.stage.mesh import Mesh
 from mivex.core.stage.mesh import joined as joined_meshes
 from mivex.core.stage.placements_model import MeshPlace
 from mivex.core.stage.surroundings import World
@@ -111,8 +111,9 @@ def deliver_project(
     """
     bench = bench_of(doc, evaluator, stop)
     chosen = [o for o in doc.overlays if not only or o.id in only]
-    meshes: dict[str, Mesh] = {p: evaluator.mesh(p).mesh for p in meshes_read(doc)}
-    world = build_environment(doc, meshes)
+    # Where nothing has changed neither is needed.
+    meshes = cache(lambda: {p: evaluator.mesh(p).mesh for p in meshes_read(doc)})
+    world = cache(lambda: build_environment(doc, meshes()))
 
     def texture(o: Overlay) -> Texture:
         if stop():
@@ -147,7 +148,7 @@ def deliver_project(
 
         def shape(row: Planned) -> None:
             tell(Message("Writing the geometry of “{name}”", name=row.overlay.name))
-            _stage_geometry(batch, row, doc, texture(row.overlay), surfaces, world)
+            _stage_geometry(batch, row, doc, texture(row.overlay), surfaces, world())
 
         with_geometry = [r for r in rows if r.geometry is not None]
         with ThreadPoolExecutor(max(1, min(WORKERS, 4))) as pool:
@@ -167,14 +168,14 @@ def deliver_project(
         lost.update({r.overlay.name: unsaid(r.overlay, doc) for r in with_geometry})
         motion.extend(_stage_motion(batch, where, doc, rows, world, keys, earlier, made_of, stop, tell))
         stage = stage_words(doc)
-        if doc.around.path and doc.around.path in meshes:
+        if doc.around.path and doc.around.path in meshes():
             a = doc.around
-            batch.stage(where / AROUND, bare_gltf(meshes[a.path], "surroundings", a.grey, a.rough))
+            batch.stage(where / AROUND, bare_gltf(meshes()[a.path], "surroundings", a.grey, a.rough))
             stage["geometry"] = AROUND
-        elif with_geometry and world.surroundings.solids:
+        elif with_geometry and not doc.around.path:
             if (held := earlier.same("stage", keys.stage())) is None:
                 tell("Writing the stage")
-                batch.stage(where / STAGE, surroundings_gltf(world.surroundings))
+                batch.stage(where / STAGE, surroundings_gltf(world().surroundings))
                 held = noted(keys.stage(), {STAGE: batch.digests[STAGE]})
             stage["geometry"], made_of["stage"] = STAGE, held
         if with_geometry:
@@ -208,7 +209,7 @@ def _stage_motion(  # noqa: PLR0913
     where: Path,
     doc: Document,
     rows: list[Planned],
-    world: World,
+    world_of: Callable[[], World],
     keys: ContentKeys,
     earlier: Earlier,
     made_of: dict[str, Any],
@@ -238,7 +239,7 @@ def _stage_motion(  # noqa: PLR0913
     if (held := earlier.same("motion", key)) is not None and all(p.name in held["files"] for p in paths):
         made_of["motion"] = held
         return paths
-    wholes = [whole(e, doc.effects) for e in effects]
+    wholes, world = [whole(e, doc.effects) for e in effects], world_of()
     born = birth_meshes(wholes, world)
     for mesh, file in born.items():
         batch.stage(where / file, bare_gltf(world.meshes[mesh], "born"))
