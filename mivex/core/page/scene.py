@@ -105,20 +105,24 @@ def _input(row: Any) -> tuple[list[int], list[float]]:
     return [int(row["slot"]), int(row["lane"])], _whole([float(row["gain"]), float(row["shift"])])
 
 
+_INPUTS = ("rough", "metal", "occlusion", "opacity", "mask")
+"""Values of a surface that a picture may hold, in the order of their slots; see `mivex.core.stage.draw.Records`."""
+
+
 def _draw(d: DrawCall, row: Any, number: int, pictures: _Pictures) -> dict[str, Any]:
     """One draw, all but where its overlay stands."""
     mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
     corners, triangles = _corners(mesh, d.coat.uv_set)
     chains: list[tuple[MipChain, bool]] = [(d.coat.colour, d.coat.coded)]
-    for given in (d.coat.rough, d.coat.metal, d.coat.occlusion, d.coat.opacity, d.coat.mask):
+    for given in (getattr(d.coat, name) for name in _INPUTS):
         if given is not None and given.chain is not None and all(given.chain is not c for c, _ in chains):
             chains.append((given.chain, False))
     for chain, colour in ((d.coat.normal, False), (d.coat.glow_chain, True)):
         if chain is not None and all(chain is not c for c, _ in chains):
             chains.append((chain, colour))
     inputs: dict[str, Any] = {}
-    for name, key in (("rough",) * 2, ("metal",) * 2, ("occlusion",) * 2, ("opacity",) * 2, ("mask",) * 2):
-        inputs[f"{name}From"], inputs[f"{name}By"] = _input(row[key])
+    for name in _INPUTS:
+        inputs[f"{name}From"], inputs[f"{name}By"] = _input(row[name])
     m = d.material
     return {
         "number": number,
