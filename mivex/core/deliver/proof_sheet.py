@@ -25,10 +25,11 @@ from mivex.core.stage.camera import View
 
 _STAGE = (560, 350)
 _SHOWN = (
-    ("backdrops", "over every backdrop", 360, 280),
-    ("far", "at far sizes: as sampled, as it should be, and where they differ", 360, 280),
-    ("single", "its alpha", 280, 280),
+    ("backdrops", "over every backdrop", 360, 280, 360),
+    ("far", "at far sizes: as sampled, as it should be, and where they differ", 360, 280, 640),
+    ("single", "its alpha", 280, 280, 280),
 )
+"""Layout, caption, size that is drawn, and the widest that is shown: far sizes are small, and need every pixel."""
 
 
 def png_uri(codes: NDArray[np.uint8]) -> str:
@@ -62,7 +63,7 @@ def _flat(o: Overlay, t: Texture, layout: str, width: int, height: int, *, displ
         return made
     rows, columns = np.flatnonzero(there.any(axis=1)), np.flatnonzero(there.any(axis=0))
     part = made[max(rows[0] - 6, 0) : rows[-1] + 7, max(columns[0] - 6, 0) : columns[-1] + 7]
-    return np.ascontiguousarray(part.repeat(2, axis=0).repeat(2, axis=1) if part.shape[1] * 2 <= 480 else part)
+    return np.ascontiguousarray(part.repeat(2, axis=0).repeat(2, axis=1) if part.shape[1] * 2 <= 720 else part)
 
 
 def _settings(o: Overlay) -> list[tuple[str, str]]:
@@ -135,7 +136,7 @@ def proof_sheet(
         if t.traits.cells:
             figures.append(("Frames", str(len(t.traits.cells))))
         display = doc.lighting.blending == "display"
-        shown = [(words, _flat(o, t, layout, w, h, display=display)) for layout, words, w, h in _SHOWN]
+        shown = [(words, _flat(o, t, layout, w, h, display=display), wide) for layout, words, w, h, wide in _SHOWN]
         overlays.append(
             {
                 "name": o.name,
@@ -146,10 +147,10 @@ def proof_sheet(
                     {
                         "name": words,
                         "data": png_uri(codes),
-                        "width": min(codes.shape[1], 360),
-                        "height": round(codes.shape[0] * min(1.0, 360 / codes.shape[1])),
+                        "width": min(codes.shape[1], wide),
+                        "height": round(codes.shape[0] * min(1.0, wide / codes.shape[1])),
                     }
-                    for words, codes in shown
+                    for words, codes, wide in shown
                 ],
                 "files": [{"name": f, "words": ", ".join(words)} for f, words in names.items()],
                 "settings": _settings(o),
