@@ -18,10 +18,12 @@ from mivex.core.card.make import make_card
 from mivex.core.card.meaning import TITLES, WORDS, meanings, receiver_from, recipe_for
 from mivex.core.card.questions import UNKNOWN, Answer, read_answers
 from mivex.core.deliver.display_alpha import BACKDROPS, alpha_for_display
+from mivex.core.deliver.project import deliver_project
 from mivex.core.intake.compare import draw
 from mivex.core.intake.loader import Received, load
 from mivex.core.intake.switches import SWITCHES, switched
 from mivex.core.material.material import Material
+from mivex.core.project.delivery import DeliveryRecipe, FilePlan
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.receiver import QUESTIONS, SWITCH_OF, Receiver, parse_receiver
 from mivex.core.stage.camera import View
@@ -231,6 +233,30 @@ def test_alpha_for_display_values_comes_as_near_to_the_sum_of_light_as_one_alpha
         assert off(rgb, a, float(made[0, k])) <= min(tried) + 0.02
         assert off(rgb, a, float(made[0, k])) <= off(rgb, a, a) + 1e-6
     assert made[0, 0] == 0 and made[0, 2] == pytest.approx(1, abs=1e-6)
+
+
+def test_a_file_says_what_its_alpha_was_made_for(made) -> None:
+    """Straight colour with opacity is fitted; what holds its alpha already, or is drawn otherwise, stays as it is."""
+    folder, o, evaluator = made
+    recipe = DeliveryRecipe(name="x", files=(FilePlan(format="png", alpha_for="display", always=True),))
+    plain = recipe.model_copy(update={"files": (recipe.files[0].model_copy(update={"alpha_for": "linear"}),)})
+    seen = {}
+    for blend in ("Translucent", "Cutout"):
+        one = o.model_copy(update={"material": o.material.model_copy(update={"blend": blend})})
+        for key, r in (("display", recipe), ("linear", plain)):
+            deliver_project(Document(overlays=(one,)), evaluator, folder / key, recipe=r)
+            sheet = json.loads(next((folder / key).glob("*.blend.json")).read_text())
+            values = cv2.imread(str(next((folder / key).glob("*.png"))), cv2.IMREAD_UNCHANGED)
+            seen[blend, key] = sheet["texture"].get("alpha_for"), values
+    assert [seen[k][0] for k in seen] == ["display", None, None, None]
+    straight, fitted = (seen["Translucent", k][1] for k in ("linear", "display"))
+    assert (
+        np.array_equal(fitted[..., :3], straight[..., :3])
+        and np.abs(fitted[..., 3].astype(int) - straight[..., 3]).max() > 5
+    )
+    want = alpha_for_display(straight[..., [2, 1, 0, 3]].astype(np.float32) / 255, "Translucent")
+    assert np.abs(fitted[..., 3] - want * 255).max() <= 0.51
+    assert np.array_equal(seen["Cutout", "display"][1], seen["Cutout", "linear"][1])
 
 
 def test_the_commands_write_read_and_judge_by_a_receiver(card: Path, received: Received, tmp_path: Path) -> None:

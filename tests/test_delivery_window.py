@@ -46,6 +46,9 @@ def test_channels_flow_into_files_and_what_left_is_taken_in(window, small_demo, 
     act(flow.menu(Spot(1, "blue")), "A number", "0.5")
     act(flow.menu(Spot(1)), "File", "TIFF")
     act(flow.menu(Spot(1)), "With alpha")
+    act(flow.menu(Spot(0)), "Alpha for", "Sums of display values")
+    assert s.doc.deliveries[0].files[0].alpha_for == "display"
+    s.undo()
     assert (s.doc.deliveries[0].files[1].format, len(s.doc.deliveries[0].files[1].lanes)) == ("tif", 4)
     act(flow.menu(Spot(-1)), "One channel")
     count = len(s.doc.deliveries[0].files)

@@ -187,18 +187,20 @@ def deliver_on_cluster(
     with tempfile.TemporaryDirectory(prefix=".mivex-cluster-", dir=folder.parent) as there:
         whole = Path(there) / "whole"
         _linked(folder, whole)
-        for ident in idents:
-            _linked(folder, Path(there) / ident)
+        # Folders are numbered: what an overlay is called in a project's file may be no name of a folder.
+        scratch = {ident: Path(there) / str(k) for k, ident in enumerate(idents)}
+        for own in scratch.values():
+            _linked(folder, own)
         listing: dict[str, Any] = listing_of(whole) if (whole / LIST).is_file() else {"made_of": {}}
         with _client(address) as client:
-            rows = [(str(project), str(Path(there) / ident), ident, text) for ident in idents]
+            rows = [(str(project), str(scratch[ident]), ident, text) for ident in idents]
             for ident, found in zip(idents, _results(client, _delivered, rows), strict=True):
                 if isinstance(found, MivexError):
                     raise MivexError(
                         Message("“{name}” could not be delivered: {why}", name=names[ident], why=term(str(found)))
                     )
                 tell(Message("Delivered “{name}”", name=names[ident]))
-                listing = _taken(Path(there) / ident, whole, listing, ident)
+                listing = _taken(scratch[ident], whole, listing, ident)
         write_text(whole / LIST, json.dumps(listing, indent=2, ensure_ascii=False) + "\n")
         # Every overlay lies there proved, and under its key: only what is made of all of them is left to do.
         evaluator = Evaluator(project.parent)

@@ -195,7 +195,7 @@ def blend_sheet(
             "holds": t.meaning,
             "encoding": "srgb" if t.meaning == "colour" else "linear",
             "alpha": "premultiplied" if t.premultiplied else "straight",
-            **({"alpha_for": "display"} if adapted(o, main.plan, t.data) else {}),
+            **({"alpha_for": "display"} if adapted(o, main.plan, t.data or t.premultiplied) else {}),
             "address": "repeat" if m.tiling else "clamp",
             "pivot": _rounded(texture.pivot),
             "extent": _rounded(texture.extent),

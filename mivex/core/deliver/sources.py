@@ -171,7 +171,7 @@ class Surfaces:
         levels = (overlay.delivery.format if plan.format == "own" else plan.format) == "ktx2"
         # Its own picture is data where its source is, whatever the recipe says of others.
         data = plan.holds == "data" or (own.data and self._is_own(overlay, plan))
-        for_display = adapted(overlay, plan, data)
+        for_display = adapted(overlay, plan, data or own.premultiplied)
         if (
             self._is_own(overlay, plan)
             and data == own.data
@@ -217,12 +217,11 @@ class Surfaces:
         return plan.channels == COLOUR_ALPHA and f.colour.source == "own" and plain
 
 
-def adapted(overlay: Overlay, plan: FilePlan, data: bool) -> bool:
-    """Whether a file's alpha is made for sums of display values."""
-    asked = (
-        plan.alpha_for == "display" and not data and "alpha" in plan.channels and plan.channels["alpha"].take == "opacity"
-    )
-    return asked and overlay.material.blend in ADAPTED
+def adapted(overlay: Overlay, plan: FilePlan, as_stored: bool) -> bool:
+    """Whether alpha is made for sums of display values; ``as_stored``: of data, or of colour that holds its alpha."""
+    if as_stored or plan.alpha_for != "display" or "alpha" not in plan.channels:
+        return False
+    return plan.channels["alpha"].take == "opacity" and overlay.material.blend in ADAPTED
 
 
 def _sized(values: Floats, h: int, w: int) -> Floats:

@@ -337,7 +337,8 @@ def page_scene(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[s
         ],
         "draws": rows,
         "textures": pictures.rows(),
-        "light": _light(doc, draws),
+        # What is hidden casts no shadow on the scene, and must not coarsen the shadows of the others.
+        "light": _light(doc, [d for d in draws if d.owner not in by_id or by_id[d.owner].shown]),
         "ground": [GROUND] * 3,
         "matrix": _whole(BAYER),
     }

@@ -157,6 +157,8 @@ class FlowPicture(QWidget):
         )
         if plan.fed_by("normal_y"):
             words += Message(" · green {green}", green=term(plan.green))
+        if plan.alpha_for == "display" and "alpha" in plan.channels:
+            words += " · for display sums"
         if not plan.always:
             words += " · if varied"
         words = p.fontMetrics().elidedText(tr(words), Qt.TextElideMode.ElideRight, RIGHT - 12)
@@ -288,6 +290,10 @@ class FlowPicture(QWidget):
             green = menu.addMenu(tr("Green points"))
             for key, words in (("up", "Up"), ("down", "Down")):
                 self._pick(green, words, plan.green == key, lambda g=key: put(green=g))
+        if "alpha" in plan.channels and plan.channels["alpha"].take == "opacity" and plan.holds == "colour":
+            sums = menu.addMenu(tr("Alpha for"))
+            for key, words in (("linear", "Sums of light"), ("display", "Sums of display values")):
+                self._pick(sums, words, plan.alpha_for == key, lambda v=key: put(alpha_for=v))
         self._pick(menu, "Written even if nothing in it varies", plan.always, lambda: put(always=not plan.always))
         menu.addSeparator()
         if "alpha" in plan.channels:

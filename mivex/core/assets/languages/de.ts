@@ -9208,6 +9208,10 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Name, wobei {name} für den Namen des Overlays steht und {kind} für seine Art:</translation>
   </message>
   <message>
+   <source> · for display sums</source>
+   <translation> · für Anzeigesummen</translation>
+  </message>
+  <message>
    <source> · if varied</source>
    <translation> · falls nötig</translation>
   </message>

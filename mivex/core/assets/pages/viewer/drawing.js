@@ -69,7 +69,7 @@ Object.assign(Engine.prototype, {
 
   nearestOf(d, eye) {
     let best = Infinity;
-    for (let k = 0; k < d.places.length; k += 17) best = Math.min(best, distance(d.places.subarray(k, k + 3), eye));
+    for (let k = 0; k < d.places.length; k += 17) best = Math.min(best, distance(add(d.places.subarray(k, k + 3), d.anchor), eye));
     return best;
   },
 
