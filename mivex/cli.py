@@ -143,6 +143,7 @@ def layers(
     if not overlay or not out:
         raise MivexError("“mivex layers” takes a project, an overlay and a picture to write; or --edit and --out.")
     from mivex.core.picture.encode import check_writable, write_picture
+    from mivex.core.picture.formats import BY_ENDING
     from mivex.core.project.channels import CHANNEL_NAMES, channel_of_overlay
     from mivex.core.project.file import protect_files, read_project
 
@@ -166,7 +167,8 @@ def layers(
     suffix = check_writable(out)
     values, notes = channel_of_overlay(project, doc, found[0], channel, size, steps=not before_steps)
     data = channel not in ("colour", "emissive")
-    bits = {".tga": 8, ".webp": 8, ".exr": 32, ".ktx2": 16 if data else 8}.get(suffix, 16)
+    # The finest that it holds; KTX 2 holds encoded colour in 8 bits only.
+    bits = 8 if suffix == ".ktx2" and not data else max(BY_ENDING[suffix].depths)
     write_picture(out, values, bits, data=data)
     for words in notes:
         say(words)

@@ -22,8 +22,9 @@ from mivex.core.deliver.deliver import deliver
 from mivex.core.deliver.planning import file_name
 from mivex.core.deliver.project import deliver_project
 from mivex.core.material.material import Material
-from mivex.core.picture.encode import WRITABLE, write_picture
+from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
+from mivex.core.picture.formats import WRITABLE
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare import STEPS
 from mivex.core.project.document import Delivery, Document, Overlay, Source

@@ -19,7 +19,8 @@ from test_hostile_files import LINE, ROOT, meet  # noqa: F401
 
 from mivex.core.base.errors import MivexError
 from mivex.core.picture.encode import write_picture
-from mivex.core.picture.files import READABLE, read_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.formats import READABLE
 
 FORMATS = sorted(set(READABLE) - {".tiff", ".jpeg"})
 NUMBERS = (b"\x00" * 4, b"\xff" * 4, b"\x7f\xff\xff\xff", b"\xff\xff\xff\x7f", b"\x00\x00\x00\x80", b"\x01\x00\x00\x00")

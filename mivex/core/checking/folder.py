@@ -11,7 +11,8 @@ from mivex.core.base.log import sentence
 from mivex.core.checking.batch import texture_of
 from mivex.core.findings import Finding, Subject, examine
 from mivex.core.findings.ignoring import digest_of
-from mivex.core.picture.files import READABLE, read_picture
+from mivex.core.picture.files import read_picture
+from mivex.core.picture.formats import READABLE
 from mivex.core.project.document import Ignored
 from mivex.core.proof.flat import FlatView
 from mivex.core.proof.layouts import draw_flat

@@ -13,7 +13,7 @@ from mivex.core.base.messages import Message
 from mivex.core.base.paths import shown
 from mivex.core.checking.batch import Report, report_on
 from mivex.core.checking.limit_rules import Limits, counts, judged
-from mivex.core.picture.files import READABLE
+from mivex.core.picture.formats import READABLE
 from mivex.core.project.delivery import DeliveryRecipe, recipe_named
 from mivex.core.project.document import Document
 from mivex.core.project.edits import add_overlay

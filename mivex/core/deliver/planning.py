@@ -10,12 +10,13 @@ from mivex.core.base.messages import Message, term
 from mivex.core.base.paths import check_path
 from mivex.core.base.store import NAME_BYTES, check_folder
 from mivex.core.base.types import Floats
+from mivex.core.picture.formats import BY_ENDING, DEPTHS
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.blends import BLENDS
-from mivex.core.project.delivery import DEPTHS, USUAL, DeliveryRecipe, FilePlan, recipe_named
+from mivex.core.project.delivery import USUAL, DeliveryRecipe, FilePlan, recipe_named
 from mivex.core.project.document import Document, Overlay
 
-WRITABLE = {**{k: v for k, v in DEPTHS.items() if k != "exr"}, "tga24": (8,), "tiff": (8, 16)}
+_DEPTHS = {e[1:]: f.depths for e, f in BY_ENDING.items() if f.depths and f.straight} | {"tga24": (8,)}
 """Formats and their depths; all but ``tga24`` hold straight alpha."""
 
 
@@ -64,7 +65,7 @@ class Bench:
 def check_format(suffix: str, bits: int, *, uses_alpha: bool = True) -> None:
     """Refuse a format that would lose alpha or depth; raises MivexError with the reason."""
     kind = suffix.lower().lstrip(".")
-    if kind not in WRITABLE:
+    if kind not in _DEPTHS:
         raise MivexError(
             _REFUSED.get(kind, Message("Mivex does not deliver “.{kind}” files; choose PNG, TGA or TIFF.", kind=term(kind)))
         )
@@ -72,12 +73,12 @@ def check_format(suffix: str, bits: int, *, uses_alpha: bool = True) -> None:
         raise MivexError(
             "A TGA of 24 bit has no alpha channel, and this blend needs one; choose PNG, TGA of 32 bit or TIFF."
         )
-    if bits not in WRITABLE[kind]:
+    if bits not in _DEPTHS[kind]:
         raise MivexError(
             Message(
                 "{kind} holds {writable} bits a channel, not {bits}; choose PNG or TIFF for {bits} bits.",
                 kind=kind.upper().removesuffix("24"),
-                writable=term(WRITABLE[kind][0]),
+                writable=term(_DEPTHS[kind][0]),
                 bits=bits,
             )
         )

@@ -24,11 +24,10 @@ from mivex.core.base.store import Batch, check_target
 from mivex.core.base.types import Floats
 from mivex.core.picture import ktx2
 from mivex.core.picture.files import quiet, read_levels, read_picture, read_stored
+from mivex.core.picture.formats import BY_ENDING, WRITABLE
 from mivex.core.picture.picture import quantise
 
 cv2 = Lazy("cv2")
-
-WRITABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".ktx2")
 
 
 def check_writable(path: str | Path) -> str:
@@ -149,15 +148,16 @@ def _ktx2(pages: Sequence[NDArray], data: bool, premultiplied: bool) -> bytes:
     return ktx2.encode(ktx2.Ktx(list(pages), not data, premultiplied))
 
 
-_ENCODERS: dict[str, Callable[[Sequence[NDArray], bool, bool], bytes]] = {
-    ".png": _png,
-    ".tga": _tga,
-    ".tif": _tif,
-    ".tiff": _tif,
-    ".exr": _exr,
-    ".webp": _webp,
-    ".ktx2": _ktx2,
+WRITERS: dict[str, Callable[[Sequence[NDArray], bool, bool], bytes]] = {
+    "png": _png,
+    "tga": _tga,
+    "tif": _tif,
+    "exr": _exr,
+    "webp": _webp,
+    "ktx2": _ktx2,
 }
+"""By the names of `mivex.core.picture.formats.FORMATS`: from pages of codes, whether they are data, and whether colour is
+multiplied by alpha, to bytes."""
 
 
 @dataclass(frozen=True)
@@ -181,7 +181,7 @@ class ReadBack:
 
 def picture_bytes(kind: str, values: Floats, bits: int = 8, *, data: bool = False) -> bytes:
     """A picture as the bytes of a file of that ending, for what holds pictures inside itself."""
-    return _ENCODERS[kind]([_whole(np.ascontiguousarray(values, np.float32), bits)], data, False)
+    return WRITERS[BY_ENDING[kind].name]([_whole(np.ascontiguousarray(values, np.float32), bits)], data, False)
 
 
 def stage_picture(
@@ -223,12 +223,12 @@ def stage_picture(
     """
     path = Path(path)
     kind = path.suffix.lower()
-    if kind not in _ENCODERS:
+    if kind not in WRITABLE:
         raise MivexError(Message("“{name}”: Mivex does not write this kind of file.", name=path.name))
     check_size(values.shape[1], values.shape[0], f"“{path.name}”")
     pages = [np.ascontiguousarray(v, np.float32) if bits == 32 else _whole(v, bits) for v in (values, *levels)]
     try:
-        made = _ENCODERS[kind](pages, data, premultiplied)
+        made = WRITERS[BY_ENDING[kind].name](pages, data, premultiplied)
     except OSError as e:
         raise MivexError(
             Message("“{path}” cannot be written: {strerror}.", path=path, strerror=InSentence(e.strerror or str(e)))
@@ -238,7 +238,7 @@ def stage_picture(
     def verify(beside: Path) -> None:
         back = None
         with contextlib.suppress(MivexError):
-            back = _differences(beside, pages, bits, premultiplied and kind not in (".png", ".webp"))
+            back = _differences(beside, pages, bits, premultiplied and BY_ENDING[kind].marks)
         if back is None or any(back):
             raise MivexError(
                 Message(

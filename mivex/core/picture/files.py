@@ -19,26 +19,15 @@ from numpy.typing import NDArray
 from mivex.core.base.errors import MivexError
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.limits import MAX_SIDE, MAX_TEXELS, WORDS
-from mivex.core.base.messages import Message, term
+from mivex.core.base.messages import Message, named, term
 from mivex.core.base.paths import check_regular, read_bytes
 from mivex.core.picture import ktx2, targa
+from mivex.core.picture.formats import BY_ENDING, FORMATS, READABLE
 from mivex.core.picture.picture import Picture
 
 oiio = Lazy("OpenImageIO")
 
-READABLE = (".png", ".tga", ".tif", ".tiff", ".exr", ".webp", ".jpg", ".jpeg", ".ktx2")
-KINDS = {
-    ".png": "PNG",
-    ".tga": "TGA",
-    ".tif": "TIFF",
-    ".tiff": "TIFF",
-    ".exr": "OpenEXR",
-    ".webp": "WebP",
-    ".jpg": "JPEG",
-    ".jpeg": "JPEG",
-    ".ktx2": "KTX 2",
-}
-_OIIO_NAMES = {"png": "PNG", "targa": "TGA", "tiff": "TIFF", "openexr": "OpenEXR", "webp": "WebP", "jpeg": "JPEG"}
+_READERS = {f.reader for f in FORMATS.values() if f.reader}
 LARGEST_FILE = MAX_TEXELS * 16 + (64 << 20)
 """Bytes of a picture file that is read at all: four channels of 32 bit at the largest size, and some more."""
 _HALF = 65504.0
@@ -79,8 +68,9 @@ def _check_file(path: str | Path) -> Path:
     if path.suffix.lower() not in READABLE:
         raise MivexError(
             Message(
-                "“{name}” is not a kind of picture Mivex reads (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).",
+                "“{name}” is not a kind of picture Mivex reads ({kinds}).",
                 name=path.name,
+                kinds=named(", ", (f.title for f in FORMATS.values())),
             )
         )
     return path
@@ -96,7 +86,11 @@ def _open(path: Path) -> Any:
     if source is None:
         _said(oiio)
         raise MivexError(
-            Message("“{name}” is broken or not really a {kinds} file.", name=path.name, kinds=KINDS[path.suffix.lower()])
+            Message(
+                "“{name}” is broken or not really a {kinds} file.",
+                name=path.name,
+                kinds=BY_ENDING[path.suffix.lower()].title,
+            )
         )
     return source
 
@@ -130,7 +124,7 @@ def _check_spec(spec: Any, kind: str, path: Path) -> None:
         )
     if spec.depth > 1:
         raise MivexError(Message("“{name}” is a volume, not a picture.", name=path.name))
-    if kind not in _OIIO_NAMES:
+    if kind not in _READERS:
         raise MivexError(
             Message("“{name}” is really a {kind} file, which Mivex does not read.", name=path.name, kind=term(kind))
         )

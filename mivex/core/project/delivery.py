@@ -11,6 +11,7 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import InSentence, Message, named, term
 from mivex.core.base.settings import Frozen, OmitDefaultsModel, setting
 from mivex.core.base.store import write_text
+from mivex.core.picture.formats import DEPTHS, FORMATS, TITLES, FormatName
 from mivex.core.project.recipe import explain, read_json
 
 RECIPE_VERSION = 1
@@ -56,23 +57,7 @@ FromName = Literal[
     "mask",
     "number",
 ]
-FORMATS: dict[str, str] = {
-    "own": "As the overlay says",
-    "png": "PNG",
-    "tga": "TGA",
-    "tif": "TIFF",
-    "exr": "OpenEXR",
-    "webp": "WebP, lossless",
-    "ktx2": "KTX 2, every mip level",
-}
-DEPTHS: dict[str, tuple[int, ...]] = {
-    "png": (8, 16),
-    "tga": (8,),
-    "tif": (8, 16),
-    "exr": (32,),
-    "webp": (8,),
-    "ktx2": (8, 16),
-}
+FORMAT_WORDS: dict[str, str] = {"own": "As the overlay says", **TITLES}
 
 
 class Feed(OmitDefaultsModel):
@@ -108,8 +93,8 @@ class FilePlan(Frozen):
     """One file of a recipe."""
 
     pattern: str = setting("{name}", "Name", "{name} stands for the overlay's name, {kind} for its kind.")
-    format: Literal["own", "png", "tga", "tif", "exr", "webp", "ktx2"] = setting(
-        "own", "File", "KTX 2 and TIFF hold every mip level as it was made.", choices=FORMATS
+    format: Literal["own", FormatName] = setting(
+        "own", "File", "KTX 2 and TIFF hold every mip level as it was made.", choices=FORMAT_WORDS
     )
     bits: Literal[0, 8, 16, 32] = setting(
         0,
@@ -161,7 +146,7 @@ class FilePlan(Frozen):
             raise ValueError(
                 Message(
                     "{split} holds {parts} bits a channel, not {bits}",
-                    split=term(FORMATS[self.format].split(",")[0]),
+                    split=term(FORMATS[self.format].title),
                     parts=named(" or ", map(str, DEPTHS[self.format])),
                     bits=self.bits,
                 )

@@ -13,6 +13,7 @@ from mivex.core.base.settings import Frozen, new_id, setting
 from mivex.core.layers.model import Stack
 from mivex.core.material.material import Kind, Material
 from mivex.core.motion.model import Air, Effect
+from mivex.core.picture.formats import FORMATS, TITLES, StraightFormat
 from mivex.core.project.delivery import DeliveryRecipe
 from mivex.core.project.limits import Limits
 from mivex.core.project.receiver import Receiver
@@ -64,17 +65,14 @@ class Source(Frozen):
 class Delivery(Frozen):
     """Settings of an overlay's delivery: recipe, format, depth, size, budget."""
 
-    format: Literal["png", "tga", "tif", "webp", "ktx2", "tga24"] = setting(
+    format: Literal[StraightFormat, "tga24"] = setting(
         "png",
         "File",
         "All but the last hold straight alpha and the colour beneath it; KTX 2 every mip level, its colour "
         "weighed by alpha; TIFF those that keep coverage. 24 bit has no alpha: for Solid only.",
         choices={
-            "png": "PNG",
+            **{name: title for name, title in TITLES.items() if FORMATS[name].straight},
             "tga": "TGA, 32 bit",
-            "tif": "TIFF",
-            "webp": "WebP, lossless",
-            "ktx2": "KTX 2",
             "tga24": "TGA, 24 bit, no alpha",
         },
     )

@@ -21,7 +21,8 @@ from mivex.core.layers.heights import normals_of, occlusion_of
 from mivex.core.layers.masks import LayerInputs
 from mivex.core.layers.model import Relief, Stack
 from mivex.core.layers.stack import Planes, finished, state_nodes, surface_of
-from mivex.core.picture.files import LARGEST_FILE, READABLE, read_picture
+from mivex.core.picture.files import LARGEST_FILE, read_picture
+from mivex.core.picture.formats import READABLE
 from mivex.core.picture.picture import Picture, guess_meaning, quantise
 from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear

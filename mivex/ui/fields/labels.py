@@ -5,6 +5,8 @@ from PySide6.QtGui import QAction, QResizeEvent
 from PySide6.QtWidgets import QLabel, QSizePolicy, QWidget
 
 from mivex.core.base.languages import tr
+from mivex.core.base.messages import Message, verbatim
+from mivex.core.picture.formats import READABLE
 
 
 def label(text: str, name: str = "", *, wrap: bool = False) -> QLabel:
@@ -22,6 +24,11 @@ def enable(control: QWidget | QAction, on: bool, why: str) -> None:
         control.setProperty("hint", control.toolTip())
     control.setEnabled(on)
     control.setToolTip(tr(control.property("hint") if on else why))
+
+
+def picture_filter(*more: str) -> str:
+    """What a dialog for pictures shows: all kinds that Mivex reads, and further endings."""
+    return Message("Pictures ({patterns})", patterns=verbatim(" ".join(f"*{e}" for e in (*READABLE, *more))))
 
 
 class Elided(QLabel):

@@ -11,8 +11,9 @@ from mivex.core.base.errors import MivexError, what_is_invalid
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term, verbatim
 from mivex.core.deliver.planning import file_name
+from mivex.core.picture.formats import DEPTHS
 from mivex.core.project import delivery_edits as edits
-from mivex.core.project.delivery import DEPTHS, FORMATS, FROM_WORDS, DeliveryRecipe, Feed, FilePlan, Lane
+from mivex.core.project.delivery import FORMAT_WORDS, FROM_WORDS, DeliveryRecipe, Feed, FilePlan, Lane
 from mivex.core.project.document import Document, Overlay
 from mivex.ui import theme
 from mivex.ui.fields.labels import enable
@@ -272,7 +273,7 @@ class FlowPicture(QWidget):
 
         menu.addAction(tr("Name …"), lambda: self._ask_name(k, plan))
         forms = menu.addMenu(tr("File"))
-        for key, words in FORMATS.items():
+        for key, words in FORMAT_WORDS.items():
             bits = plan.bits if not plan.bits or key == "own" or plan.bits in DEPTHS[key] else 0
             self._pick(forms, words, plan.format == key, lambda f=key, b=bits: put(format=f, bits=b))
         depth = menu.addMenu(tr("Depth"))

@@ -7,9 +7,9 @@ from PySide6.QtWidgets import QDialog, QDialogButtonBox, QFileDialog, QLabel, QV
 from mivex.core.base.languages import tr
 from mivex.core.sheet.build import ALIGNS, FITS, Layout
 from mivex.ui.fields.fields import ChoiceField, Field, SwitchField
+from mivex.ui.fields.labels import picture_filter
 from mivex.ui.fields.number import NumberField
 
-PICTURES = "Pictures (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)"
 ANIMATED = "Animated pictures (*.webp *.gif *.png *.apng)"
 
 
@@ -133,6 +133,6 @@ class BuildSheet(QDialog):
 def ask_pictures(parent: Any, folder: str, how: str) -> list[str]:
     """Ask for the pictures that frames come from; none where nothing is chosen."""
     if how == "pictures":
-        return QFileDialog.getOpenFileNames(parent, tr("Frames, in their order"), folder, tr(PICTURES))[0]
+        return QFileDialog.getOpenFileNames(parent, tr("Frames, in their order"), folder, tr(picture_filter()))[0]
     found = QFileDialog.getOpenFileName(parent, tr("Animated picture"), folder, tr(ANIMATED))[0]
     return [found] if found else []

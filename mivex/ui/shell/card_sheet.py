@@ -14,7 +14,7 @@ from mivex.core.card.meaning import TITLES, meanings, receiver_from, recipe_for,
 from mivex.core.card.questions import UNKNOWN, Answer, read_answers
 from mivex.core.project import delivery_edits
 from mivex.core.project.receiver import QUESTIONS, Receiver
-from mivex.ui.fields.labels import enable, label
+from mivex.ui.fields.labels import enable, label, picture_filter
 from mivex.ui.fields.line import Line
 from mivex.ui.proofs.survival_table import Table
 from mivex.ui.session.session import Session
@@ -123,7 +123,7 @@ class CardSheet(QDialog):
             self,
             tr("Read a screenshot of the test card"),
             self.session.folder,
-            tr("Pictures (*.png *.jpg *.jpeg *.webp *.tif *.tiff *.tga *.exr)"),
+            tr(picture_filter()),
         )
         if path:
             self.read_picture(path)

@@ -18,7 +18,7 @@ from mivex.core.deliver.project import LIST
 from mivex.core.material.material import Kind
 from mivex.core.picture.animated import read_frames
 from mivex.core.picture.encode import write_picture
-from mivex.core.picture.files import READABLE, read_picture
+from mivex.core.picture.files import read_picture
 from mivex.core.picture.svg import draw_svg, svg_size
 from mivex.core.prepare.drawing import Shape, Text
 from mivex.core.prepare.resize import nearest_power
@@ -29,6 +29,7 @@ from mivex.core.project.recipe import save_recipe, with_files
 from mivex.core.scene.frames import Baking, baked, by_seeds
 from mivex.core.sheet.build import Layout, build, meaning_of
 from mivex.core.sheet.model import Sheet
+from mivex.ui.fields.labels import picture_filter
 from mivex.ui.proofs.stage_proof import StageProof
 from mivex.ui.session.engine import Engine
 from mivex.ui.shell.controls import Controls
@@ -43,7 +44,6 @@ def power_size(aspect: float, long: int = 512) -> tuple[int, int]:
     return nearest_power(max(1, round(long * aspect))), long
 
 
-_PICTURES = "Pictures (" + " ".join(f"*{s}" for s in (*READABLE, ".svg")) + ")"
 CANVASES: dict[Kind, str] = {"glass": "Glass", "decal": "Decal", "cloth": "Cloth", "sprite": "Soft sprite"}
 """Kinds that begin on an empty canvas, and what such an overlay is first called."""
 _KIND_WORDS: tuple[tuple[str, Kind], ...] = (
@@ -71,13 +71,13 @@ class FileActions(DeliveryActions):
         words, kinds = {
             "svg": ("Choose an SVG file", "SVG files (*.svg)"),
             "mesh": ("Choose a mesh", "Meshes (*.obj *.ply *.glb *.gltf)"),
-        }.get(kind, ("Choose a picture", _PICTURES))
+        }.get(kind, ("Choose a picture", picture_filter(".svg")))
         path, _ = QFileDialog.getOpenFileName(self, tr(words), self.session.folder, tr(kinds))
         return path
 
     def ask_add(self) -> None:
         """Ask for pictures and add each as an overlay."""
-        paths, _ = QFileDialog.getOpenFileNames(self, tr("Add pictures"), self.session.folder, tr(_PICTURES))
+        paths, _ = QFileDialog.getOpenFileNames(self, tr("Add pictures"), self.session.folder, tr(picture_filter(".svg")))
         self.add_pictures(paths)
 
     def add_pictures(self, paths: list[str]) -> None:

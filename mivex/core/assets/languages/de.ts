@@ -5928,12 +5928,8 @@
    <translation>vielleicht ist der Datenträger voll</translation>
   </message>
   <message>
-   <source>KTX 2</source>
-   <translation>KTX 2</translation>
-  </message>
-  <message>
-   <source>“{name}” is not a kind of picture Mivex reads (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).</source>
-   <translation>„{name}“ ist kein Bild, das Mivex liest (PNG, TGA, TIFF, OpenEXR, WebP, JPEG, KTX 2).</translation>
+   <source>“{name}” is not a kind of picture Mivex reads ({kinds}).</source>
+   <translation>„{name}“ ist kein Bild, das Mivex liest ({kinds}).</translation>
   </message>
   <message>
    <source>“{name}” is broken or not really a {kinds} file.</source>
@@ -5966,6 +5962,18 @@
   <message>
    <source>“{name}” is broken and cannot be read.</source>
    <translation>„{name}“ ist kaputt und lässt sich nicht lesen.</translation>
+  </message>
+  <message>
+   <source>WebP, lossless</source>
+   <translation>WebP, verlustfrei</translation>
+  </message>
+  <message>
+   <source>KTX 2</source>
+   <translation>KTX 2</translation>
+  </message>
+  <message>
+   <source>KTX 2, every mip level</source>
+   <translation>KTX 2, jede Mip-Stufe</translation>
   </message>
   <message>
    <source>the file</source>
@@ -7572,14 +7580,6 @@
    <translation>Wie das Overlay sagt</translation>
   </message>
   <message>
-   <source>WebP, lossless</source>
-   <translation>WebP, verlustfrei</translation>
-  </message>
-  <message>
-   <source>KTX 2, every mip level</source>
-   <translation>KTX 2, jede Mip-Stufe</translation>
-  </message>
-  <message>
    <source>bit</source>
    <translation>Bit</translation>
   </message>
@@ -8882,6 +8882,10 @@
   <message>
    <source>Cloth or screen</source>
    <translation>Stoff oder Gitter</translation>
+  </message>
+  <message>
+   <source>Pictures ({patterns})</source>
+   <translation>Bilder ({patterns})</translation>
   </message>
   <message>
    <source>One frame back</source>
@@ -10436,10 +10440,6 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Das Fenster arbeitet nach {seconds} s noch: {names}.</translation>
   </message>
   <message>
-   <source>Pictures (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)</source>
-   <translation>Bilder (*.png *.tga *.tif *.tiff *.exr *.webp *.jpg *.jpeg)</translation>
-  </message>
-  <message>
    <source>Animated pictures (*.webp *.gif *.png *.apng)</source>
    <translation>Animierte Bilder (*.webp *.gif *.png *.apng)</translation>
   </message>
@@ -10602,10 +10602,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Read a screenshot of the test card</source>
    <translation>Bildschirmfoto der Testkarte lesen</translation>
-  </message>
-  <message>
-   <source>Pictures (*.png *.jpg *.jpeg *.webp *.tif *.tiff *.tga *.exr)</source>
-   <translation>Bilder (*.png *.jpg *.jpeg *.webp *.tif *.tiff *.tga *.exr)</translation>
   </message>
   <message>
    <source>Reading “{name}” …</source>
@@ -10898,10 +10894,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Soft sprite</source>
    <translation>Weiches Sprite</translation>
-  </message>
-  <message>
-   <source>Pictures (</source>
-   <translation>Bilder (</translation>
   </message>
   <message>
    <source>Add a drawn overlay</source>
