@@ -8,8 +8,8 @@ import numpy as np
 
 from benchmarks.timing import line
 from mivex.core.layers.builds import build_named, instance
+from mivex.core.layers.dabs import Cover, dabs_of
 from mivex.core.layers.model import ChannelSource, Layer, Mask, MaskPart, Stack, base_for
-from mivex.core.layers.painting import Cover, dabs_of
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.strokes import PaintStroke, Tip
 from mivex.core.project import edits, layer_edits

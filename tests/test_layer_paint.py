@@ -55,7 +55,7 @@ def test_a_stroke_is_the_same_at_two_sizes_and_survives_saving(form, tmp_path):
     again = read_project(tmp_path / "p.mivex")
     assert again == doc and np.array_equal(surface(again).alpha, small)
     # The first dabs stay as they were when the stroke grows.
-    from mivex.core.layers.painting import dabs_of
+    from mivex.core.layers.dabs import dabs_of
 
     whole = PaintStroke(points=points, tip=tip, seed=9)
     part = dabs_of(whole.model_copy(update={"points": points[:6]}), 256, 256)

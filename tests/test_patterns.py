@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from mivex.core.layers.masks import pattern_laid
+from mivex.core.layers.laying import pattern_laid
 from mivex.core.layers.model import ChannelSource, UvTransform
 from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.patterns.regular import Perforation

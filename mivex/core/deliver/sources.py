@@ -18,9 +18,9 @@ from mivex.core.pixels.colour import luminance, to_display, to_linear
 from mivex.core.pixels.outline import trace
 from mivex.core.prepare.resample import resized
 from mivex.core.prepare.weighing import premultiply, unpremultiply
+from mivex.core.project.channel_textures import PACKED
 from mivex.core.project.delivery import COLOUR_ALPHA, Feed, FilePlan
 from mivex.core.project.document import Document, Overlay
-from mivex.core.project.evaluate import PACKED
 from mivex.core.scene.material_binding import Pictures
 
 cv2 = Lazy("cv2")

@@ -168,7 +168,7 @@ def _layers(values: Floats) -> None:
         p.draw(p.params(), 16, 16)
     strokes = tuple(
         PaintStroke(points=((0.2, 0.2, 1.0), (0.7, 0.6, 1.0)), tip=Tip(form=form), values={"opacity": 1.0})
-        for form in ("hard", "bristle")
+        for form in ("hard", "bristle", "pattern")
     )
     row = Layer(id="p", cells={"opacity": ChannelSource(source="painted"), "colour": ChannelSource()}, strokes=strokes)
     rows = (*(instance(b) for b in all_builds()[0].values()), row)

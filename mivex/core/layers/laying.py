@@ -8,11 +8,16 @@ from numpy.typing import NDArray
 
 from mivex.core.base.types import Floats
 from mivex.core.layers.model import UvTransform
+from mivex.core.layers.patterns import PATTERNS, AnyPattern
 from mivex.core.pixels.colour import to_linear
 from mivex.core.pixels.mips import MipChain
 from mivex.core.prepare.resample import associated, laid_from, picture_chain, plain_laid, resized, straight
 
 _PLAIN = UvTransform()
+DRAWN = 256
+"""Texels of a pattern's shorter side below which it is drawn finer and averaged."""
+LARGEST_DRAWN = 1 << 22
+"""Texels that such a finer drawing has at most."""
 
 
 def _rows(how: UvTransform, size: tuple[int, int]) -> NDArray[np.float64]:
@@ -41,6 +46,32 @@ def laid(values: Floats, how: UvTransform, size: tuple[int, int]) -> Floats:
         return values
     made = resized(values if values.ndim == 3 else values[..., None], w, h)
     return made if values.ndim == 3 else made[..., 0]
+
+
+def pattern_laid(
+    pattern: AnyPattern,
+    how: UvTransform,
+    size: tuple[int, int],
+    keep: Callable[[str, Callable[[], object]], object],
+) -> Floats:
+    """A pattern at the size of the canvas; tiles are drawn as finely as they are shown."""
+    h, w = size
+    th, tw = (max(16, math.ceil(h / how.down)), max(16, math.ceil(w / how.across))) if how != _PLAIN else (h, w)
+    th, tw = min(th, 2 * h), min(tw, 2 * w)
+    # Small ones are drawn finer and averaged: a line thinner than a texel is fainter, not gone.
+    finer = max(1, min(math.ceil(DRAWN / min(th, tw)), math.isqrt(LARGEST_DRAWN // (th * tw)), 8192 // max(th, tw)))
+    key = f"pattern {pattern.model_dump_json()} {th} {tw}"
+
+    def draw() -> Floats:
+        return np.asarray(PATTERNS[pattern.kind].draw(pattern, th * finer, tw * finer), np.float32)
+
+    if finer > 1 and (how.across, how.down) == (1, 1):
+        # Once over the canvas: averaged first, so that one that is only moved or turned is the same tile.
+        whole = keep(
+            f"{key} small", lambda: np.round(resized(draw()[..., None], tw, th)[..., 0] * 65535) / np.float32(65535)
+        )
+        return laid(np.asarray(whole, np.float32), how, size)
+    return laid(np.asarray(keep(key, draw), np.float32), how, size)
 
 
 def colour_laid(

@@ -7,10 +7,11 @@ import numpy as np
 
 from mivex.core.base.errors import MivexError
 from mivex.core.base.types import Floats
+from mivex.core.layers.dabs import Box, Cover, SurfaceCanvas, box_of, dabs_of
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.masks import Below, Values, nothing_below, stamp_from
 from mivex.core.layers.model import ChannelSource, Group, Layer, MaskPart, Row, Shaping, UvTransform
-from mivex.core.layers.painting import Box, Cover, Paint, Painted, SurfaceCanvas, apply_cover, blank, box_of, dabs_of
+from mivex.core.layers.painting import Paint, Painted, apply_cover, blank, stroke_cover
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.layers.strokes import PaintStroke
 
@@ -139,6 +140,8 @@ class LivePaint:
         strokes = self.painted_part.strokes if self.painted_part is not None else getattr(row, "strokes", ())
         self.before = values.paint(strokes, self.channels)
         self._cover: Cover | None = None
+        self._anew: Floats | None = None
+        self._was: Box | None = None
         self._surface: SurfaceCanvas | None = None
         self._laid = 0
         self._far = _reads(rows, row_id, values.outside.geometry is None)
@@ -152,8 +155,26 @@ class LivePaint:
 
     def begin(self) -> None:
         """Begin another stroke: no texel is covered by it yet."""
-        self._cover, self._surface = None, None
+        self._cover, self._surface, self._anew, self._was = None, None, None, None
         self._laid = 0
+
+    def _as_a_whole(self, stroke: PaintStroke) -> Box | None:
+        """Lay all of a stroke whose line changes as it grows; the piece that it touches, or touched before."""
+        size = self.values.outside.size
+        if self._anew is None:
+            self._anew = np.zeros(size, np.float32)
+        before = self._was
+        if before is not None:
+            self._anew[before[0] : before[1], before[2] : before[3]] = 0
+        laid = stroke_cover(stroke, size, stamp_from(self.values.outside.picture))
+        self._was = None if laid is None else laid[0]
+        if laid is not None:
+            (top, low, left, right), cover = laid
+            self._anew[top:low, left:right] = cover
+        both = [b for b in (before, self._was) if b is not None]
+        if not both:
+            return None
+        return min(b[0] for b in both), max(b[1] for b in both), min(b[2] for b in both), max(b[3] for b in both)
 
     def _on_canvas(self, stroke: PaintStroke) -> Box | None:
         """Lay what is new of a stroke on the canvas; the piece that it touches."""
@@ -185,7 +206,8 @@ class LivePaint:
             The touched piece of the canvas, and its straight display values (h, w, 4).
         """
         h, w = self.values.outside.size
-        box = self._on_surface(stroke) if stroke.surface else self._on_canvas(stroke)
+        whole = not stroke.surface and (stroke.smooth or stroke.tip.form == "pattern")
+        box = (self._on_surface if stroke.surface else self._as_a_whole if whole else self._on_canvas)(stroke)
         if box is None:
             return None
         if self._far:
@@ -194,6 +216,8 @@ class LivePaint:
         top, low, left, right = box
         if self._surface is not None:
             cover: Floats = self._surface.values[top:low, left:right]
+        elif self._anew is not None:
+            cover = self._anew[top:low, left:right]
         else:
             assert self._cover is not None
             cover = self._cover.part(box)

@@ -1,6 +1,5 @@
 """Masks and values of a stack, at the size of a canvas."""
 
-import math
 from collections.abc import Callable
 from dataclasses import dataclass, field
 
@@ -10,8 +9,9 @@ from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.channels import COLOURED, TABLE
+from mivex.core.layers.dabs import SurfaceCanvas
 from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
-from mivex.core.layers.laying import colour_laid, laid
+from mivex.core.layers.laying import colour_laid, laid, pattern_laid
 from mivex.core.layers.model import (
     ChannelSource,
     Geometry,
@@ -23,8 +23,8 @@ from mivex.core.layers.model import (
     Stack,
     UvTransform,
 )
-from mivex.core.layers.painting import Paint, SurfaceCanvas, painted
-from mivex.core.layers.patterns import PATTERNS, AnyPattern
+from mivex.core.layers.painting import Paint, painted
+from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.shaping import shaped
 from mivex.core.layers.strokes import PaintStroke
 from mivex.core.pixels.colour import LUMINANCE, to_linear
@@ -32,10 +32,6 @@ from mivex.core.prepare.base import Surface
 from mivex.core.prepare.resample import resized
 
 _PLAIN = UvTransform()
-DRAWN = 256
-"""Texels of a pattern's shorter side below which it is drawn finer and averaged."""
-LARGEST_DRAWN = 1 << 22
-"""Texels that such a finer drawing has at most."""
 Below = Callable[[str], Floats]
 """Gives a channel of what lies below a row, (h, w[, 3]) or of one texel."""
 
@@ -82,32 +78,6 @@ class LayerInputs:
     keep: Callable[[str, Callable[[], object]], object] = lambda _key, make: make()
     linear: Callable[[str], bool] = lambda _path: False
     notes: list[str] = field(default_factory=list)
-
-
-def pattern_laid(
-    pattern: AnyPattern,
-    how: UvTransform,
-    size: tuple[int, int],
-    keep: Callable[[str, Callable[[], object]], object],
-) -> Floats:
-    """A pattern at the size of the canvas; tiles are drawn as finely as they are shown."""
-    h, w = size
-    th, tw = (max(16, math.ceil(h / how.down)), max(16, math.ceil(w / how.across))) if how != _PLAIN else (h, w)
-    th, tw = min(th, 2 * h), min(tw, 2 * w)
-    # Small ones are drawn finer and averaged: a line thinner than a texel is fainter, not gone.
-    finer = max(1, min(math.ceil(DRAWN / min(th, tw)), math.isqrt(LARGEST_DRAWN // (th * tw)), 8192 // max(th, tw)))
-    key = f"pattern {pattern.model_dump_json()} {th} {tw}"
-
-    def draw() -> Floats:
-        return np.asarray(PATTERNS[pattern.kind].draw(pattern, th * finer, tw * finer), np.float32)
-
-    if finer > 1 and (how.across, how.down) == (1, 1):
-        # Once over the canvas: averaged first, so that one that is only moved or turned is the same tile.
-        whole = keep(
-            f"{key} small", lambda: np.round(resized(draw()[..., None], tw, th)[..., 0] * 65535) / np.float32(65535)
-        )
-        return laid(np.asarray(whole, np.float32), how, size)
-    return laid(np.asarray(keep(key, draw), np.float32), how, size)
 
 
 def channel_of(values: Floats, channel: PictureChannel) -> Floats:

@@ -7,33 +7,21 @@ Paint is held as value times weight and weight. A dab of coverage t and value v 
 import math
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
-from functools import lru_cache
-from typing import Any, Protocol
+from typing import Any
 
 import numpy as np
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
-from mivex.core.base.types import Doubles, Floats
+from mivex.core.base.types import Floats
 from mivex.core.layers.channels import COLOURED
-from mivex.core.layers.strokes import PaintStroke, Point, Tip
+from mivex.core.layers.dabs import Box, Cover, SurfaceCanvas, area_cover, box_of, dabs_of, shown_texels, tip_of
+from mivex.core.layers.ribbons import line_of, ribbon_cover
+from mivex.core.layers.strokes import PaintStroke
 from mivex.core.pixels.colour import to_linear
-from mivex.core.prepare.resample import resized
 
 cv2 = Lazy("cv2")
 _kernels = Lazy("mivex.core.layers.kernels.dabs")
-MOST_DABS = 20_000
-"""Of one stroke."""
-MOST_AREA = 400
-"""Area of all dabs of one stroke, in squares of the shorter side."""
-CLOSE = 0.25
-"""Spacings up to this are meant as an unbroken line."""
-EVEN = 0.05
-"""Spacing at which the dabs of a soft line are not seen: its middle varies by 3 · 0.05² at most."""
-FINE, LARGEST = 96, 1 << 24
-"""Texels across at which a rough tip is laid, however small it is shown; texels of a canvas made finer for that."""
-Box = tuple[int, int, int, int]
-"""Top, bottom, left, right."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -55,188 +43,6 @@ Painted = Mapping[str, Paint]
 def blank(channel: str, h: int, w: int) -> Paint:
     """Paint of weight 0 everywhere, for a channel of a canvas (height, width)."""
     return Paint(np.zeros((h, w, 3 if channel in COLOURED else 1), np.float32), np.zeros((h, w), np.float32))
-
-
-@lru_cache(64)
-def _rough_tip(form: str, number: int) -> Floats:
-    """Tips that are no plain discs, 96 texels a side."""
-    rng = np.random.default_rng(number)
-    side = 96
-    y, x = (np.mgrid[:side, :side].astype(np.float32) + np.float32(0.5)) / side * 2 - 1
-    d = np.hypot(x, y)
-    if form == "bristle":
-        hairs = np.zeros((side, side), np.float32)
-        for _ in range(70):
-            a, r = rng.random() * math.tau, math.sqrt(rng.random()) * 0.9
-            size, v = 0.03 + 0.06 * rng.random(), 0.4 + 0.6 * rng.random()
-            hit = np.clip(1.5 - np.hypot(x - math.cos(a) * r, (y - math.sin(a) * r)) / size, 0, 1) * v
-            np.maximum(hairs, hit, out=hairs)
-        return hairs
-    if form == "charcoal":
-        grain = cv2.GaussianBlur(rng.random((side, side)).astype(np.float32), (0, 0), 1.2)
-        grain = (grain - grain.mean()) / max(float(grain.std()), 1e-6)
-        return np.asarray(np.clip(grain * 0.9 + 0.35, 0, 1) * np.clip((1 - d) * 4, 0, 1), np.float32)
-    out = np.zeros((side, side), np.float32)
-    for _ in range(46):
-        a, r = rng.random() * math.tau, rng.random() ** 0.7 * 0.92
-        size = 0.015 + 0.11 * rng.random() ** 3
-        np.maximum(
-            out, np.clip((size - np.hypot(x - math.cos(a) * r, y - math.sin(a) * r)) * side / 2 + 0.5, 0, 1), out=out
-        )
-    return out
-
-
-def tip_of(tip: Tip, number: int, stamp: Callable[[str], Floats], side: int) -> tuple[int, Floats]:
-    """How a tip is drawn: a code and, for a rough one, its picture, no finer than it is shown: ``side`` texels across."""
-    none: Floats = np.zeros((1, 1), np.float32)
-    if tip.form == "hard" or (tip.form == "stamp" and not tip.stamp):
-        return 0, none
-    if tip.form == "soft":
-        return 1, none
-    picture = stamp(tip.stamp) if tip.form == "stamp" else _rough_tip(tip.form, number % 8)
-    if side < picture.shape[0]:
-        picture = resized(picture[..., None], side, side)[..., 0]
-    return 2, picture
-
-
-def _shown(tip: Tip, short: int) -> int:
-    """Texels across at which a tip is shown; ``short``: of the canvas' shorter side."""
-    return max(2, round(tip.size * short))
-
-
-def spaced(stroke: PaintStroke, way: Doubles, pressure: Doubles, across: float, share: float) -> tuple[Doubles, Doubles]:
-    """How far along a line its dabs stand, (n,), and three numbers by chance for each, (n, 3).
-
-    Parameters
-    ----------
-    stroke : PaintStroke
-    way, pressure : float64 arrays (k,)
-        How far each of the line's points lies from the first, and the pressure there.
-    across : float
-        The tip's size at full pressure, in the unit of ``way``.
-    share : float
-        The same as a share of what is painted on.
-    """
-    tip = stroke.tip
-    # Very large dabs, or very many, would take minutes: they are spaced more widely.
-    most = min(MOST_DABS, max(64.0, MOST_AREA / share**2))
-    spacing = tip.spacing
-    if tip.form == "soft" and not tip.build_up and tip.scatter == 0 and spacing <= CLOSE:
-        spacing = min(spacing, EVEN)
-    gap = across * spacing
-    least = max(1e-6 * across / share, way[-1] / most, 0.02 * gap)
-    pressed = pressure if tip.presses in ("size", "both") else np.ones(len(pressure))
-    s: Doubles = _kernels.ways(way, np.ascontiguousarray(pressed), gap, least, MOST_DABS + 2)
-    # Three numbers a dab, in order: the first dabs stay when more come.
-    return s, np.random.default_rng(stroke.seed).random((len(s), 3))
-
-
-def dabs_of(stroke: PaintStroke, h: int, w: int) -> Floats:
-    """Where a stroke's dabs fall, (n, 7) float32: x, y, half size in texels; cosine, sine of the turn; flow; turned over.
-
-    Each stands a share of its drawn size behind the one before, so that a stroke that grows keeps the dabs that it has.
-    The last is −1 where the tip is mirrored, else 1.
-    """
-    tip, points = stroke.tip, stroke.points
-    if not points:
-        return np.zeros((0, 6), np.float32)
-    short = min(h, w)
-    at = np.array(points, np.float64) * [w, h, 1]
-    steps = np.hypot(*np.diff(at[:, :2], axis=0).T) if len(at) > 1 else np.zeros(0)
-    way = np.concatenate([[0.0], np.cumsum(steps)])
-    s, luck = spaced(stroke, way, at[:, 2], tip.size * short, tip.size)
-    x, y, p = (np.interp(s, way, at[:, k]) for k in range(3))
-    size = tip.size * short / 2 * (p if tip.presses in ("size", "both") else 1)
-    flow = tip.flow * (p if tip.presses in ("flow", "both") else 1)
-    if tip.scatter > 0:
-        far = np.sqrt(luck[:, 0]) * tip.scatter * tip.size * short
-        x, y = x + np.cos(luck[:, 1] * math.tau) * far, y + np.sin(luck[:, 1] * math.tau) * far
-    turn = np.zeros(len(s))
-    if tip.turn == "random":
-        turn = luck[:, 2] * math.tau
-    elif tip.turn == "along" and len(s) > 1:
-        i = np.clip(np.searchsorted(way, s, side="right") - 1, 0, len(at) - 2)
-        turn = np.arctan2(at[i + 1, 1] - at[i, 1], at[i + 1, 0] - at[i, 0])
-    one = np.ones(len(s))
-    rows = np.stack([x, y, np.maximum(size, 1e-3) * one, np.cos(turn), np.sin(turn), flow * one, one], axis=1)
-    if stroke.mirror:
-        other = rows.copy()
-        other[:, 0], other[:, 6] = w - other[:, 0], -1
-        rows = np.stack([rows, other], axis=1).reshape(-1, 7)
-    return rows.astype(np.float32)
-
-
-def box_of(dabs: Floats, h: int, w: int, *, wrap: bool = False) -> Box | None:
-    """The piece of the canvas that dabs touch; all of it where one goes round the side; None where none does."""
-    if not len(dabs):
-        return None
-    reach = dabs[:, 2] * 1.42 + 2
-    top, low = math.floor(float((dabs[:, 1] - reach).min())), math.ceil(float((dabs[:, 1] + reach).max()))
-    left, right = math.floor(float((dabs[:, 0] - reach).min())), math.ceil(float((dabs[:, 0] + reach).max()))
-    if wrap and (top < 0 or left < 0 or low > h or right > w):
-        return 0, h, 0, w
-    top, low, left, right = max(top, 0), min(low, h), max(left, 0), min(right, w)
-    return (top, low, left, right) if low > top and right > left else None
-
-
-class SurfaceCanvas(Protocol):
-    """The coverage of one stroke on the surface of a mesh, as it grows; ``values`` (height, width)."""
-
-    values: Floats
-
-    def lay(self, stroke: PaintStroke) -> Box | None:
-        """Lay what a stroke has got since the last time; the piece that it touches, None: none."""
-
-
-class Cover:
-    """The coverage of one stroke on a whole canvas, as it grows.
-
-    Rough tips are laid on a finer canvas and averaged: of what is fine, the largest of means is not the mean of the
-    largest, and a stroke would hold other ink at another size.
-
-    Parameters
-    ----------
-    stroke : PaintStroke
-        Its tip.
-    size : (height, width)
-    stamp : callable
-        A tip's picture by path.
-    """
-
-    def __init__(self, stroke: PaintStroke, size: tuple[int, int], stamp: Callable[[str], Floats]) -> None:
-        h, w = size
-        rough = stroke.tip.form not in ("hard", "soft")
-        side = max(stroke.tip.size * min(h, w), 1.0)
-        self.scale = max(1, min(math.ceil(FINE / side), math.isqrt(LARGEST // (h * w)), 32)) if rough else 1
-        self._fine: Floats = np.zeros((h * self.scale, w * self.scale), np.float32)
-        self._form, self._tip = tip_of(stroke.tip, stroke.seed, stamp, _shown(stroke.tip, min(h, w) * self.scale))
-        self._wrap = (w * self.scale, h * self.scale) if stroke.wrap else (0, 0)
-        self._builds = stroke.tip.build_up
-
-    def lay(self, dabs: Floats, box: Box) -> None:
-        """Lay dabs, in texels of the canvas, that stay in a box."""
-        k = self.scale
-        top, low, left, right = (v * k for v in box)
-        part = self._fine[top:low, left:right]
-        fine = dabs * np.array([k, k, k, 1, 1, 1, 1], np.float32)
-        args = (part, fine, self._tip, self._form, self._builds, self._wrap, top, left)
-        run_bands(low - top, lambda a, b: _kernels.dabs_rows(*args, a, b))
-
-    def part(self, box: Box) -> Floats:
-        """The coverage in a box of the canvas, (height, width)."""
-        k = self.scale
-        top, low, left, right = box
-        fine = self._fine[top * k : low * k, left * k : right * k]
-        return fine if k == 1 else resized(fine[..., None], right - left, low - top)[..., 0]
-
-
-def area_cover(points: tuple[Point, ...], h: int, w: int) -> Floats:
-    """Coverage by the area that points enclose: exact along rows, of thirty-two lines a texel; inside by even and odd."""
-    out: Floats = np.zeros((h, w), np.float32)
-    if len(points) >= 3:
-        corners = np.array([(x * w, y * h) for x, y, _ in points])
-        run_bands(h, lambda a, b: _kernels.area_rows(corners, out, a, b))
-    return out
 
 
 def colour_of(channel: str, value: object) -> Floats:
@@ -269,7 +75,7 @@ def _dragged(
     """Soften, or smudge: what lies under the tip is blurred, or carried along from dab to dab; in place."""
     names = tuple(stroke.values) or tuple(painted)
     h, w = next(iter(painted.values())).weight.shape
-    form, tip = tip_of(stroke.tip, stroke.seed, stamp, _shown(stroke.tip, min(h, w)))
+    form, tip = tip_of(stroke.tip, stroke.seed, stamp, shown_texels(stroke.tip, min(h, w)))
     back = 2 if stroke.mirror else 1  # the two halves take turns
     for k, dab in enumerate(dabs):
         if stroke.does == "smudge" and k < back:
@@ -326,6 +132,56 @@ def _rows_and_columns(dab: Floats, h: int, w: int, *, wrap: bool) -> tuple[tuple
     return (top, left), np.ix_(rows % h, columns % w)
 
 
+def _copies(stroke: PaintStroke) -> list[PaintStroke]:
+    """An area or a ribbon as often as it is on the canvas: turned over at the middle, and come in at the other side."""
+    out = [stroke]
+    if stroke.mirror:
+        # The other half's line runs the other way: what lay right of it lies left, but for what hangs down.
+        turned = stroke.tip.model_copy(update={"flipped": stroke.tip.flipped != (stroke.tip.lies == "along")})
+        points = tuple((1 - x, y, p) for x, y, p in stroke.points)
+        out.append(stroke.model_copy(update={"points": points, "tip": turned}))
+    if not stroke.wrap:
+        return out
+    ways = [(dx, dy) for dx in (0, -1, 1) for dy in (0, -1, 1)]
+    return [
+        s.model_copy(update={"points": tuple((x + dx, y + dy, p) for x, y, p in s.points)}) for s in out for dx, dy in ways
+    ]
+
+
+def _joined(stroke: PaintStroke, size: tuple[int, int]) -> tuple[Box, Floats] | None:
+    """The coverage of an area or a ribbon in all its copies; where they meet the larger counts."""
+    h, w = size
+    found: list[tuple[Box, Floats]] = []
+    for s in _copies(stroke):
+        if s.area:
+            found.append(((0, h, 0, w), area_cover(line_of(s, h, w, closed=True), h, w)))
+        elif (laid := ribbon_cover(s, size)) is not None:
+            found.append(laid)
+    if len(found) < 2:
+        return found[0] if found else None
+    tops, lows, lefts, rights = zip(*(b for b, _ in found), strict=True)
+    box = min(tops), max(lows), min(lefts), max(rights)
+    whole: Floats = np.zeros((box[1] - box[0], box[3] - box[2]), np.float32)
+    for (top, low, left, right), cover in found:
+        part = whole[top - box[0] : low - box[0], left - box[2] : right - box[2]]
+        np.maximum(part, cover, out=part)
+    return box, whole
+
+
+def stroke_cover(stroke: PaintStroke, size: tuple[int, int], stamp: Callable[[str], Floats]) -> tuple[Box, Floats] | None:
+    """The piece of a canvas (height, width) that a stroke covers, and by how much; None where it covers nothing."""
+    h, w = size
+    if stroke.area or stroke.tip.form == "pattern":
+        return _joined(stroke, size)
+    dabs = dabs_of(stroke, h, w)
+    box = box_of(dabs, h, w, wrap=stroke.wrap)
+    if box is None:
+        return None
+    whole = Cover(stroke, size, stamp)
+    whole.lay(dabs, box)
+    return box, whole.part(box)
+
+
 def painted(
     before: Painted,
     strokes: tuple[PaintStroke, ...],
@@ -333,7 +189,7 @@ def painted(
     channels: tuple[str, ...],
     stamp: Callable[[str], Floats],
     region: Callable[[str], Floats],
-    surface: Callable[[], "SurfaceCanvas"],
+    surface: Callable[[], SurfaceCanvas],
 ) -> dict[str, Paint]:
     """Paint after more strokes.
 
@@ -367,17 +223,12 @@ def painted(
             top, low, left, right = box = touched
             cover = on.values[top:low, left:right]
             stay = stay if stay is None else stay[top:low, left:right]
-        elif s.area:
-            cover, box = area_cover(s.points, h, w), (0, h, 0, w)
         else:
-            dabs = dabs_of(s, h, w)
-            found = box_of(dabs, h, w, wrap=s.wrap)
-            if found is None:
+            laid = stroke_cover(s, size, stamp)
+            if laid is None:
                 continue
-            whole = Cover(s, size, stamp)
-            whole.lay(dabs, found)
-            top, low, left, right = box = found
-            cover = whole.part(box)
+            box, cover = laid
+            top, low, left, right = box
             stay = stay if stay is None else stay[top:low, left:right]
         if stay is not None:
             cover = cover * stay

@@ -15,8 +15,8 @@ from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.channels import CHANNELS, COLOURED, MADE, TABLE
 from mivex.core.layers.joining import join, join_light, levelled
-from mivex.core.layers.laying import colour_laid, laid
-from mivex.core.layers.masks import LayerInputs, Values, pattern_laid
+from mivex.core.layers.laying import colour_laid, laid, pattern_laid
+from mivex.core.layers.masks import LayerInputs, Values
 from mivex.core.layers.model import Base, Group, Layer, Stack, UvTransform, walk
 from mivex.core.layers.patterns.fields import Wear, draw_wear
 from mivex.core.pixels.colour import to_linear
@@ -73,6 +73,12 @@ class Planes:
     def size(self) -> int:
         """Bytes of what rows have made."""
         return sum(int(v.nbytes) for v in self.made.values()) + 1
+
+
+def on_base(start: Surface, base: Base) -> Surface:
+    """An empty canvas in the colour and opacity of its base, for what is drawn on it before the layers."""
+    planes = Planes(start, base, True, {})
+    return surface_of(planes)
 
 
 def applied(planes: Planes, row: Layer | Group, values: Values) -> Planes:

@@ -5,6 +5,7 @@ from typing import Annotated, Any, ClassVar, Literal
 from pydantic import AfterValidator, Field
 
 from mivex.core.base.settings import OmitDefaultsModel, Rgb, setting
+from mivex.core.layers.patterns import AnyPattern
 
 Point = tuple[float, float, float]
 """Across and down as shares of the canvas, and pressure from 0 to 1."""
@@ -26,12 +27,25 @@ def _sane(points: tuple[Point, ...]) -> tuple[Point, ...]:
     return points
 
 
+DABBED = ("hard", "soft", "bristle", "charcoal", "splatter", "stamp")
+"""Tips that are laid down dab by dab."""
+
+
 class Tip(OmitDefaultsModel):
     """What a stroke is drawn with."""
 
-    WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {"stamp": ("form", ("stamp",))}
+    WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {
+        "stamp": ("form", ("stamp",)),
+        "lies": ("form", ("pattern",)),
+        "repeat": ("form", ("pattern",)),
+        "flipped": ("form", ("pattern",)),
+        "spacing": ("form", DABBED),
+        "turn": ("form", DABBED),
+        "scatter": ("form", DABBED),
+        "build_up": ("form", DABBED),
+    }
 
-    form: Literal["hard", "soft", "bristle", "charcoal", "splatter", "stamp"] = setting(
+    form: Literal["hard", "soft", "bristle", "charcoal", "splatter", "stamp", "pattern"] = setting(
         "soft",
         "Tip",
         "What it is drawn with.",
@@ -42,8 +56,26 @@ class Tip(OmitDefaultsModel):
             "charcoal": "Charcoal",
             "splatter": "Splatter",
             "stamp": "A picture",
+            "pattern": "A pattern along the line",
         },
     )
+    pattern: AnyPattern | None = Field(None, description="What follows the line; none: a weld.")
+    lies: Literal["along", "hangs"] = setting(
+        "along",
+        "Lies",
+        "Across the line wherever it goes, or straight down from it, as what hangs or runs does.",
+        choices={"along": "Along the line", "hangs": "Hanging down"},
+    )
+    repeat: float = setting(
+        2.0,
+        "Repeats after",
+        "How long one tile of the pattern is, against the size.",
+        unit="×",
+        ge=0.05,
+        le=64,
+        drag=(0.5, 8),
+    )
+    flipped: bool = setting(False, "Turned over", "What lies right of the line comes to lie left of it.")
     stamp: str = setting("", "Stamp", "A picture; its luminance times its alpha is the tip.", widget="file")
     size: float = setting(
         0.06, "Size", "Across, as a share of the shorter side.", ge=0.001, le=2, drag=(0.005, 0.4), log=True
@@ -73,6 +105,7 @@ class PaintStroke(OmitDefaultsModel):
     does: Literal["paint", "clear", "soften", "smudge"] = "paint"
     area: bool = Field(False, description="The points are the corners of an area that is filled.")
     points: Annotated[tuple[Point, ...], AfterValidator(_sane)] = ()
+    smooth: bool = Field(False, description="A smooth line goes through the points; otherwise straight ones.")
     values: dict[str, float | Rgb] = Field(default_factory=dict, description="By channel; of a mask, by “mask”.")
     join: Literal["towards", "add"] = Field("towards", description="Added: light is added, what is there stays.")
     tip: Tip = Field(default_factory=Tip)

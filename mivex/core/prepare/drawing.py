@@ -1,6 +1,7 @@
 """Steps that draw: ``text`` in a shipped font and ``shape`` from an SVG file, at any size with exact coverage."""
 
 import math
+from collections.abc import Sequence
 from typing import ClassVar, Literal
 
 import numpy as np
@@ -16,6 +17,8 @@ from mivex.core.prepare.grow import grown
 from mivex.core.prepare.light import laid_over
 
 How = Literal["over", "cut"]
+BENEATH_WORDS = "Beneath the layers"
+BENEATH_HINT = "Drawn before the overlay's own layers, which lie over it: dust, scratches and worn edges take it along."
 HOW_WORDS = {"over": "Over the picture", "cut": "Cut out of the alpha"}
 
 
@@ -50,6 +53,7 @@ class Text(StepParams):
     )
     outline_colour: Rgb = setting((0.08, 0.1, 0.12), "Its colour", "Of the outline.", widget="colour")
     how: How = setting("over", "Drawn", "Over what is there, or out of its alpha.", choices=HOW_WORDS)
+    beneath: bool = setting(False, BENEATH_WORDS, BENEATH_HINT)
 
 
 class Shape(StepParams):
@@ -76,6 +80,12 @@ class Shape(StepParams):
     )
     colour: Rgb = setting((1.0, 1.0, 1.0), "Colour", "Of the whole shape.", widget="colour")
     how: How = setting("over", "Drawn", "Over what is there, or out of its alpha.", choices=HOW_WORDS)
+    beneath: bool = setting(False, BENEATH_WORDS, BENEATH_HINT)
+
+
+def drawn_beneath(steps: Sequence[StepParams]) -> tuple[Text | Shape, ...]:
+    """Steps that draw before an overlay's layers, in their order; the others come after them."""
+    return tuple(s for s in steps if isinstance(s, Text | Shape) and s.beneath and s.on)
 
 
 def text_cover(p: Text, surface: Surface) -> Floats:

@@ -17,10 +17,9 @@ from mivex.core.base.memory import kept_bytes
 from mivex.core.base.messages import Message, term
 from mivex.core.base.paths import read_bytes
 from mivex.core.base.types import Floats
-from mivex.core.layers.heights import normals_of, occlusion_of
 from mivex.core.layers.masks import LayerInputs
 from mivex.core.layers.model import Relief, Stack
-from mivex.core.layers.stack import Planes, finished, state_nodes, surface_of
+from mivex.core.layers.stack import Planes, finished, on_base, state_nodes, surface_of
 from mivex.core.picture.files import LARGEST_FILE, read_picture
 from mivex.core.picture.formats import READABLE
 from mivex.core.picture.picture import Picture, guess_meaning, quantise
@@ -28,7 +27,9 @@ from mivex.core.picture.texture import Texture
 from mivex.core.pixels.colour import to_display, to_linear
 from mivex.core.prepare import STEPS
 from mivex.core.prepare.base import Context, StepParams, Surface
+from mivex.core.prepare.drawing import drawn_beneath
 from mivex.core.prepare.resample import picture_resized
+from mivex.core.project.channel_textures import channel_textures
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.file import absolute
 from mivex.core.project.layering import LARGE, NO_ASK, EvaluationRequest, outside_of
@@ -141,7 +142,8 @@ class Evaluator:
     def node_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK, until: int | None = None) -> Node:
         """The node of an overlay's surface after its layers and its first ``until`` steps; raises MivexError."""
         node = self._celled(self.states_of(overlay, ask)[-1], overlay)
-        return self._stepped(node, overlay.steps[:until], self._slot(overlay, ask))
+        before = drawn_beneath(overlay.steps)
+        return self._stepped(node, tuple(s for s in overlay.steps[:until] if s not in before), self._slot(overlay, ask))
 
     def _celled(self, node: Node, overlay: Overlay) -> Node:
         """The same surface, knowing its cells; raises MivexError where they do not fit."""
@@ -157,11 +159,10 @@ class Evaluator:
 
     def states_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> list[Node]:
         """Nodes of `_StepResult` surfaces: the start, and the layers' result where there are layers."""
-        picture = self.start_of(overlay)
-        start = self._started(picture, overlay.source, ask)
+        start, empty = self._begun(overlay, ask)
         if overlay.layers == Stack():
             return [start]
-        nodes, empty = self.layer_states(overlay, ask), not overlay.source.path
+        nodes = self.layer_states(overlay, ask)
         stack = overlay.layers
         key = hashed(
             nodes[-1].key,
@@ -181,17 +182,29 @@ class Evaluator:
 
     def layer_states(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> list[Node]:
         """Nodes of `Planes`: the start, and the state after every row that is on."""
-        picture = self.start_of(overlay)
-        size = _size_of(picture, ask)
+        start, empty = self._begun(overlay, ask)
+        size = _size_of(self.start_of(overlay), ask)
         return state_nodes(
             overlay.layers,
-            self._started(picture, overlay.source, ask),
+            start,
             lambda worked: worked.surface,  # type: ignore[attr-defined]
             self.outside(overlay, ask),  # type: ignore[attr-defined]
-            empty=not overlay.source.path,
+            empty=empty,
             kept=size[0] * size[1] < LARGE,
             slot=self._slot(overlay, ask),
         )
+
+    def _begun(self, overlay: Overlay, ask: EvaluationRequest) -> tuple[Node, bool]:
+        """What an overlay's layers lie on, and whether that is an empty canvas; what is drawn beneath them is on it."""
+        start, empty = self._started(self.start_of(overlay), overlay.source, ask), not overlay.source.path
+        drawn = drawn_beneath(overlay.steps)
+        if not drawn:
+            return start, empty
+        if empty:
+            base = overlay.layers.base
+            key = hashed(start.key, base.model_dump_json(), "base")
+            start = Node(key, lambda s: _StepResult(on_base(s.surface, base)), (start,), _StepResult.size)
+        return self._stepped(start, drawn, f"{self._slot(overlay, ask)} beneath"), False
 
     @staticmethod
     def _slot(overlay: Overlay, ask: EvaluationRequest) -> str:
@@ -323,44 +336,6 @@ def _size_of(picture: Picture, ask: EvaluationRequest) -> tuple[int, int]:
     return max(1, round(picture.height * scale)), max(1, round(picture.width * scale))
 
 
-PACKED = {"occlusion": 0, "roughness": 1, "metal": 2}
-"""Where a texture's `channels` keep what takes one value: in one texture, so that one read serves all."""
-
-
-def _channels(surface: Surface, relief: Relief, bits: int, key: str) -> dict[str, Texture]:
-    """What a surface is made of besides colour and opacity, as textures; heights become normals."""
-    h, w = surface.alpha.shape
-    made = dict(surface.channels)
-    if "height" in made:
-        full, extent = surface.full_size, surface.extent
-        short = min(full[0] / extent[0], full[1] / extent[1]) * min(surface.scale, 1.0)
-        signed = made["height"][..., 0] * 2 - 1
-        made["normal"] = normals_of(signed, short, relief.strength)
-        if relief.occlusion:
-            made["occlusion"] = occlusion_of(signed, short, relief.reach, relief.strength)[..., None]
-    done: dict[str, Texture] = {}
-    solid = np.ones((h, w, 1), np.float32)
-    if packed := [n for n in PACKED if n in made]:
-        parts = [made[n][..., :1] if n in made else solid for n in PACKED]
-        both = Texture(
-            quantise(np.clip(np.concatenate([*parts, solid], axis=2), 0, 1), bits),
-            "data",
-            bits=bits,
-            key=hashed(key, "packed"),
-        )
-        done |= dict.fromkeys(packed, both)
-    for name in ("normal", "emissive"):
-        if name in made:
-            values = np.broadcast_to(made[name], (h, w, 3))
-            done[name] = Texture(
-                quantise(np.clip(np.concatenate([values, solid], axis=2), 0, 1), bits),
-                "colour" if name == "emissive" else "data",
-                bits=bits,
-                key=hashed(key, name),
-            )
-    return done
-
-
 def _finished(
     worked: _StepResult, picture: Picture, bits: int, levels: tuple[bool, bool], key: str, relief: Relief
 ) -> Texture:
@@ -370,7 +345,7 @@ def _finished(
     whole = surface.values is picture.values and picture.bits == bits and bits < 32
     values = picture.values if whole else quantise(np.clip(surface.values, 0, 1), bits)
     traits = surface.traits.but(full=surface.full_size, coverage=surface.coverage if levels[0] else 0.0, weighed=levels[1])
-    channels = _channels(surface, relief, bits, key) if surface.channels else {}
+    channels = channel_textures(surface, relief, bits, key) if surface.channels else {}
     return Texture(values, traits=traits, bits=bits, key=key, notes=worked.notes, channels=channels)
 
 

@@ -20,6 +20,7 @@ from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, quantise
 from mivex.core.pixels.mips import MipChain
 from mivex.core.prepare.base import Surface
+from mivex.core.prepare.drawing import drawn_beneath
 from mivex.core.project.document import Document, Overlay
 from mivex.core.stage.baking import Probe, geometry_mask, overlap
 from mivex.core.stage.face_selection import region_mask
@@ -105,7 +106,8 @@ def made_of(doc: Document, overlay: Overlay) -> tuple[object, ...]:
 
     def own(o: Overlay) -> tuple[object, ...]:
         mesh = mesh_place(o)
-        return o.layers, (mesh.path, mesh.second, o.material.mapping) if mesh else None
+        where = (mesh.path, mesh.second, o.material.mapping) if mesh else None
+        return o.layers, where, drawn_beneath(o.steps)
 
     read = overlays_read(overlay)
     if not read:

@@ -17,8 +17,8 @@ from mivex.core.picture.traits import FrameRect
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import to_linear
 from mivex.core.pixels.mips import MipChain, build_chain
+from mivex.core.project.channel_textures import PACKED
 from mivex.core.project.document import Document
-from mivex.core.project.evaluate import PACKED
 from mivex.core.stage.draw import Input, OrderKey, ShadingInputs, limits_of
 
 

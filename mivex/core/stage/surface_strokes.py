@@ -16,7 +16,7 @@ from numpy.typing import NDArray
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
-from mivex.core.layers.painting import Box, area_cover, spaced, tip_of
+from mivex.core.layers.dabs import Box, area_cover, spaced, tip_of
 from mivex.core.layers.strokes import PaintStroke, SurfacePoint
 from mivex.core.pixels.nearest import nearest
 from mivex.core.stage.baking import GUTTER, face_map, ray_scene
@@ -330,10 +330,9 @@ class SurfaceCover:
         low, wide = flat.min(axis=0), float(np.ptp(flat, axis=0).max())
         if wide <= 0:
             return None
-        corners = tuple((float(x), float(y), 1.0) for x, y in (flat - low) / wide * 0.96 + 0.02)
         on = self.laid_out
         side = int(min(max(64, wide / max(on.usual, 1e-12)), PLAN))
-        plan = area_cover(corners, side, side)
+        plan = area_cover(((flat - low) / wide * 0.96 + 0.02) * side, side, side)
         seeds, _ = seated(self.mesh, at[:, :3], at[:, 3:6], np.full(len(at), wide * 0.02))
         chosen = self._under(normal, self.mesh.corners @ plane.T, flat, seeds[seeds >= 0])
         box = np.array([self.values.shape[0], 0, self.values.shape[1], 0], np.int64)

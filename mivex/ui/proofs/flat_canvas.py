@@ -5,6 +5,7 @@ from dataclasses import replace
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt, QTimer, Signal
 from PySide6.QtGui import (
     QImage,
+    QKeyEvent,
     QMouseEvent,
     QPainter,
     QWheelEvent,
@@ -27,6 +28,7 @@ from mivex.ui.tools.flat import Brush, Divider, PanPicture, StepHandles, TakeCol
 from mivex.ui.tools.grid import Cells, FitGrid
 from mivex.ui.tools.on_uvs import OnUvs
 from mivex.ui.tools.paint import FaceClick, LayerBrush
+from mivex.ui.tools.paths import Paths, ThroughPoints
 from mivex.ui.tools.wires import Wires
 
 
@@ -68,13 +70,17 @@ class FlatCanvas(FlatViewport):
         self.cells: Cells | None = None
         self.frame_now = -1
         self.patches = 0
+        self.paths: Paths | None = None
         self.words = ("Before", "After")
         self._resting = QTimer(self, singleShot=True, interval=160)
         self._resting.timeout.connect(self._rest)
         self.marked: tuple[int, int, int, int] | None = None
         self.hand = ToolDispatcher(
             self,
-            (TakeColour(), FaceClick(), OnUvs(), FitGrid(), LayerBrush(), Brush(), StepHandles(), Divider(), PanPicture()),
+            (
+                *(TakeColour(), FaceClick(), OnUvs(), FitGrid(), ThroughPoints(), LayerBrush()),
+                *(Brush(), StepHandles(), Divider(), PanPicture()),
+            ),
         )
 
     def put(self, texture: Texture, before: Texture | None, *, fresh: bool) -> None:
@@ -221,8 +227,25 @@ class FlatCanvas(FlatViewport):
             )
         )
 
-    def mouseDoubleClickEvent(self, _event: QMouseEvent) -> None:
-        self.fit()
+    def mouseDoubleClickEvent(self, event: QMouseEvent) -> None:
+        if self.paths is not None and self.paths.on:
+            self.end_line()
+        else:
+            self.fit()
+
+    def end_line(self) -> bool:
+        """End the line that points are being set on; whether there was one."""
+        was = self.paths is not None and self.paths.open is not None
+        if self.paths is not None:
+            self.paths.close()
+            self.update()
+        return was
+
+    def keyPressEvent(self, event: QKeyEvent) -> None:
+        if event.key() in (Qt.Key.Key_Return, Qt.Key.Key_Enter) and self.end_line():
+            event.accept()
+        else:
+            super().keyPressEvent(event)
 
     def leaveEvent(self, _event) -> None:  # type: ignore[no-untyped-def]
         self.hovered.emit("")

@@ -4,6 +4,7 @@ from PySide6.QtCore import QPointF, QRectF, Qt
 from PySide6.QtGui import QColor, QPainter, QPen, QPolygonF
 
 from mivex.core.base.languages import tr
+from mivex.core.layers.ribbons import line_of
 from mivex.core.material.material import Mapping
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
@@ -14,6 +15,7 @@ from mivex.ui import theme
 from mivex.ui.proofs.canvas import PaintableCanvas
 from mivex.ui.tools.grid import Cells, paint_cells
 from mivex.ui.tools.handles import Frame, draw_handles, draw_pivot, has_handles
+from mivex.ui.tools.paths import Paths
 from mivex.ui.tools.wires import Wires, paint_frame
 
 
@@ -38,6 +40,7 @@ class PictureMarks(PaintableCanvas):
     divider: float
     old_side: bool
     words: tuple[str, str]
+    paths: Paths | None
     marked: tuple[int, int, int, int] | None
     step: StepParams | None
     step_input: Texture | None
@@ -127,6 +130,8 @@ class PictureMarks(PaintableCanvas):
             paint_cells(p, self.cells, self.corner, self.on_screen, self.frame_now)
         if self.on_layer and self.texture is not None:
             self._paint_tip(p)
+            if self.paths is not None and self.paths.on and self.single:
+                self._paint_lines(p)
         if self.compare:
             self._paint_compare(p)
 
@@ -172,6 +177,24 @@ class PictureMarks(PaintableCanvas):
             for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
                 p.setPen(QPen(QColor(colour), width))
                 p.drawPolyline(line)
+
+    def _paint_lines(self, p: QPainter) -> None:
+        """Lines through points: the points as handles, those of the line that goes on filled."""
+        (w, h), z = self.size_full, self.view.zoom
+        p.setRenderHint(QPainter.RenderHint.Antialiasing)
+        assert self.paths is not None
+        for line in self.paths.strokes():
+            on = line.seed == self.paths.open
+            whole = line_of(line, h, w, closed=line.area)[:, :2] * z + [self.view.left, self.view.top]
+            shape = QPolygonF([QPointF(float(x), float(y)) for x, y in whole])
+            for colour, width in ((theme.CASING, 3.0), (theme.TEXT if on else theme.SOFT, 1.2)):
+                p.setPen(QPen(QColor(colour), width))
+                p.setBrush(Qt.BrushStyle.NoBrush)
+                p.drawPolyline(shape)
+            p.setPen(QPen(QColor(theme.CASING), 1.5))
+            for x, y, _ in line.points:
+                p.setBrush(QColor(theme.CHOSEN if on else theme.SOFT))
+                p.drawEllipse(QPointF(self.view.left + x * w * z, self.view.top + y * h * z), 4.5, 4.5)
 
     def _tag(self, p: QPainter, text: str, x: float, *, left_of: bool = False) -> None:
         wide = p.fontMetrics().horizontalAdvance(tr(text)) + 12

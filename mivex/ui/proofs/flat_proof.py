@@ -270,6 +270,8 @@ class FlatProof(QWidget):
             return _LAYOUT_WORDS[v.layout]
         if v.show == "lit":
             return "Move the pointer: the light follows it."
+        if self.canvas.paths is not None and self.canvas.paths.on:
+            return "Click sets a point, drag moves one, right click removes it, Return ends."
         if self.canvas.on_layer:
             return "Drag paints, right button clears, Shift goes straight, Ctrl+wheel: size."
         if self.look:

@@ -169,7 +169,7 @@ class LayerPainter(QObject):
         self.clearing, self.points, self.surface, self.done, self._begun = clearing, [], [], [], False
         b = self.session.brush
         self.across = 0.0
-        if spot.on is not None and b.on_surface and b.does in ("paint", "clear"):
+        if spot.on is not None and b.on_surface and b.does in ("paint", "clear") and b.tip.form != "pattern":
             self.across = b.metres * spot.on.metre if b.measure == "metres" else b.pixels * spot.on.pixel
         self._seed = int(time.monotonic() * 1000) % (2**31)
         s = self.session

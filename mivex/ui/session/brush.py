@@ -44,6 +44,8 @@ class Brush:
         One of `DOES`.
     area : bool
         A drag encloses an area that is filled.
+    through_points : bool
+        Presses set points, and a smooth line goes through them.
     tip : Tip
     values : dict
         By channel; only these are painted.
@@ -64,6 +66,7 @@ class Brush:
 
     does: str = "paint"
     area: bool = False
+    through_points: bool = False
     tip: Tip = field(default_factory=Tip)
     values: dict[str, Any] = field(default_factory=lambda: {"opacity": 0.9, "colour": TABLE["colour"].ink})
     add: bool = False
@@ -99,6 +102,7 @@ class Brush:
             does=does,
             area=self.area,
             points=points,
+            smooth=self.through_points and not surface,
             values=values if does == "paint" else {},  # type: ignore[arg-type]
             join="add" if self.add and not mask else "towards",
             tip=self.tip,

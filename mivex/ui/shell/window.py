@@ -44,6 +44,7 @@ from mivex.ui.shell.whatif_sheet import WhatIf
 from mivex.ui.shell.window_shape import remember
 from mivex.ui.stations import STATIONS
 from mivex.ui.tools.effects import fire_ahead
+from mivex.ui.tools.paths import Paths
 
 
 class Window(Following):
@@ -77,6 +78,7 @@ class Window(Following):
         self.recovery = Recovery(self.session, self)
         self.layer_painter = LayerPainter(self.session, self.engine, self)
         self.layer_painter.flat_view = lambda: self.flat.canvas.screen_view
+        self.flat.canvas.paths = Paths(self.layer_painter)
         self.flat.canvas.layer_painter = self.stage.canvas.layer_painter = self.layer_painter
         self.tray.ledger.stage = self.tray.order.stage = self.stage.canvas
         self.setAcceptDrops(True)

@@ -313,6 +313,7 @@ def shape(c: Page, o: Overlay) -> object:
         b.does,
         tuple(b.values),
         b.tip.form,
+        b.tip.pattern.kind if b.tip.pattern else "",
         c.faces.part,
         c.faces.by,
         patterns,

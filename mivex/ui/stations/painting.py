@@ -8,6 +8,8 @@ from mivex.core.base.languages import tr
 from mivex.core.base.messages import InSentence, Message
 from mivex.core.layers.channels import CHANNELS, COLOURED, TABLE
 from mivex.core.layers.model import Layer
+from mivex.core.layers.patterns import PATTERNS
+from mivex.core.layers.patterns.base import PatternParams
 from mivex.core.layers.strokes import Tip
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
@@ -61,6 +63,12 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
         _values(c)
     _tip(c)
     for name, hint, key in (
+        (
+            "Through points",
+            "In the flat proof each click sets a point, and a smooth line goes through them; points can be dragged. A "
+            "right click takes one away. Return, a double click, or a right click beside them ends the line.",
+            "through_points",
+        ),
         ("Fills an area", "A drag encloses an area, which is filled; on a mesh a click fills what it stays in.", "area"),
         ("Goes round", "What leaves one side comes in at the other: for pictures that repeat.", "wrap"),
         ("Mirrored", "The other half is painted as well.", "mirror"),
@@ -178,9 +186,37 @@ def _values(c: Page) -> None:
 def _tip(c: Page) -> None:
     s = c.session
     c.column.addWidget(label("Tip", "section"))
-    for key in shown_keys(s.brush.tip, ()):
+    for key in shown_keys(s.brush.tip, ("pattern",)):
         field = field_for(Tip, key, lambda key=key: getattr(s.brush.tip, key), c.choose_file)
         field.edited.connect(lambda v, key=key: s.set_brush(tip=edits.revalidated(s.brush.tip, **{key: v})))
+        c.add_field(field)
+    if s.brush.tip.form == "pattern":
+        _pattern(c)
+
+
+def _pattern(c: Page) -> None:
+    """Which pattern follows the line, and its settings."""
+    s = c.session
+
+    def now() -> PatternParams:
+        held = s.brush.tip.pattern
+        return held if held is not None else PATTERNS["weld"].params()
+
+    def put(pattern: PatternParams) -> None:
+        s.set_brush(tip=edits.revalidated(s.brush.tip, pattern=pattern))
+
+    kind = ChoiceField(
+        "Pattern",
+        "What follows the line, which runs through its middle.",
+        lambda: now().kind,
+        "weld",
+        {k: p.label for k, p in sorted(PATTERNS.items(), key=lambda kv: kv[1].label)},
+    )
+    kind.edited.connect(lambda v: put(PATTERNS[v].params()))
+    c.add_field(kind)
+    for key in shown_keys(now(), ("kind",)):
+        field = field_for(type(now()), key, lambda key=key: getattr(now(), key), c.choose_file)
+        field.edited.connect(lambda v, key=key: put(edits.revalidated(now(), **{key: v})))
         c.add_field(field)
 
 
@@ -221,7 +257,7 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
         old = strokes[i]
         fresh = c.session.brush.stroke(
             old.points, old.seed, mask=False, faces=old.faces, surface=old.surface, across=old.across
-        )
+        ).model_copy(update={"smooth": old.smooth})
         return (*strokes[:i], fresh, *strokes[i + 1 :])
 
     def take() -> None:
@@ -230,6 +266,7 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
             does=old.does,
             tip=old.tip,
             area=old.area,
+            through_points=old.smooth,
             wrap=old.wrap,
             mirror=old.mirror,
             add=old.join == "add",

@@ -4048,6 +4048,70 @@
    <translation>Köper</translation>
   </message>
   <message>
+   <source>Ripples</source>
+   <translation>Wellen</translation>
+  </message>
+  <message>
+   <source>Into the shorter side.</source>
+   <translation>Auf die kürzere Seite.</translation>
+  </message>
+  <message>
+   <source>How far the hollows between ripples go down.</source>
+   <translation>Wie tief die Mulden zwischen den Wellen gehen.</translation>
+  </message>
+  <message>
+   <source>Bow</source>
+   <translation>Bogen</translation>
+  </message>
+  <message>
+   <source>How far a ripple's middle is ahead of its ends, in ripples.</source>
+   <translation>Wie weit die Mitte einer Welle ihren Enden voraus ist, in Wellen.</translation>
+  </message>
+  <message>
+   <source>Unevenness</source>
+   <translation>Unregelmäßigkeit</translation>
+  </message>
+  <message>
+   <source>Of the spacing and of the width.</source>
+   <translation>Des Abstands und der Breite.</translation>
+  </message>
+  <message>
+   <source>Torn threads that curl and thin out, or runs that end in a drop.</source>
+   <translation>Gerissene Fäden, die sich kräuseln und dünner werden, oder Läufe, die in einem Tropfen enden.</translation>
+  </message>
+  <message>
+   <source>Of the longest, as a share of the room below the line.</source>
+   <translation>Der längsten, als Anteil des Platzes unter der Linie.</translation>
+  </message>
+  <message>
+   <source>Curl</source>
+   <translation>Kräuselung</translation>
+  </message>
+  <message>
+   <source>How far they leave the plumb line.</source>
+   <translation>Wie weit sie das Lot verlassen.</translation>
+  </message>
+  <message>
+   <source>Weld</source>
+   <translation>Schweißnaht</translation>
+  </message>
+  <message>
+   <source>A bead of ripples, for a line to be followed.</source>
+   <translation>Eine Raupe aus Wellen, die einer Linie folgt.</translation>
+  </message>
+  <message>
+   <source>Threads and drips</source>
+   <translation>Fäden und Tropfen</translation>
+  </message>
+  <message>
+   <source>Hang from the middle down: from a torn edge, or a line that has run.</source>
+   <translation>Hängen von der Mitte herab: von einer gerissenen Kante oder einer verlaufenen Linie.</translation>
+  </message>
+  <message>
+   <source>Frayed threads</source>
+   <translation>Ausgefranste Fäden</translation>
+  </message>
+  <message>
    <source>How many.</source>
    <translation>Wie viele.</translation>
   </message>
@@ -4164,10 +4228,6 @@
    <translation>Welligkeit</translation>
   </message>
   <message>
-   <source>How far they leave the plumb line.</source>
-   <translation>Wie weit sie das Lot verlassen.</translation>
-  </message>
-  <message>
    <source>Scratches</source>
    <translation>Kratzer</translation>
   </message>
@@ -4230,10 +4290,6 @@
   <message>
    <source>Holes across</source>
    <translation>Löcher quer</translation>
-  </message>
-  <message>
-   <source>Into the shorter side.</source>
-   <translation>Auf die kürzere Seite.</translation>
   </message>
   <message>
    <source>Hole size</source>
@@ -4424,6 +4480,30 @@
    <translation>Womit gezeichnet wird.</translation>
   </message>
   <message>
+   <source>Lies</source>
+   <translation>Liegt</translation>
+  </message>
+  <message>
+   <source>Across the line wherever it goes, or straight down from it, as what hangs or runs does.</source>
+   <translation>Quer zur Linie, wohin sie auch geht, oder gerade von ihr herab, wie etwas, das hängt oder läuft.</translation>
+  </message>
+  <message>
+   <source>Repeats after</source>
+   <translation>Wiederholt nach</translation>
+  </message>
+  <message>
+   <source>How long one tile of the pattern is, against the size.</source>
+   <translation>Wie lang eine Kachel des Musters ist, im Verhältnis zur Größe.</translation>
+  </message>
+  <message>
+   <source>Turned over</source>
+   <translation>Umgewendet</translation>
+  </message>
+  <message>
+   <source>What lies right of the line comes to lie left of it.</source>
+   <translation>Was rechts der Linie liegt, kommt links von ihr zu liegen.</translation>
+  </message>
+  <message>
    <source>Stamp</source>
    <translation>Stempel</translation>
   </message>
@@ -4488,8 +4568,16 @@
    <translation>ein Punkt eines Strichs liegt nirgends</translation>
   </message>
   <message>
+   <source>What follows the line; none: a weld.</source>
+   <translation>Was der Linie folgt; nichts: eine Schweißnaht.</translation>
+  </message>
+  <message>
    <source>The points are the corners of an area that is filled.</source>
    <translation>Die Punkte sind die Ecken einer Fläche, die gefüllt wird.</translation>
+  </message>
+  <message>
+   <source>A smooth line goes through the points; otherwise straight ones.</source>
+   <translation>Durch die Punkte geht eine glatte Linie; sonst gerade.</translation>
   </message>
   <message>
    <source>By channel; of a mask, by “mask”.</source>
@@ -4534,6 +4622,18 @@
   <message>
    <source>Splatter</source>
    <translation>Spritzen</translation>
+  </message>
+  <message>
+   <source>A pattern along the line</source>
+   <translation>Ein Muster entlang der Linie</translation>
+  </message>
+  <message>
+   <source>Along the line</source>
+   <translation>Entlang der Linie</translation>
+  </message>
+  <message>
+   <source>Hanging down</source>
+   <translation>Herabhängend</translation>
   </message>
   <message>
    <source>Kept</source>
@@ -6554,6 +6654,14 @@
   <message>
    <source>Subtract</source>
    <translation>Minus</translation>
+  </message>
+  <message>
+   <source>Beneath the layers</source>
+   <translation>Unter den Ebenen</translation>
+  </message>
+  <message>
+   <source>Drawn before the overlay's own layers, which lie over it: dust, scratches and worn edges take it along.</source>
+   <translation>Vor den eigenen Ebenen des Overlays gezeichnet, die darüber liegen: Staub, Kratzer und abgenutzte Kanten nehmen es mit.</translation>
   </message>
   <message>
    <source>Over the picture</source>
@@ -9134,6 +9242,10 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Move the pointer: the light follows it.</source>
    <translation>Bewegen Sie den Zeiger: das Licht folgt ihm.</translation>
+  </message>
+  <message>
+   <source>Click sets a point, drag moves one, right click removes it, Return ends.</source>
+   <translation>Klick setzt einen Punkt, Ziehen verschiebt ihn, Rechtsklick entfernt ihn, Eingabe beendet.</translation>
   </message>
   <message>
    <source>Drag paints, right button clears, Shift goes straight, Ctrl+wheel: size.</source>
@@ -12940,6 +13052,14 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Farbe kommt zu dem, was da ist, und Alpha bleibt.</translation>
   </message>
   <message>
+   <source>Pattern</source>
+   <translation>Muster</translation>
+  </message>
+  <message>
+   <source>What follows the line, which runs through its middle.</source>
+   <translation>Was der Linie folgt, die durch seine Mitte läuft.</translation>
+  </message>
+  <message>
    <source>Stroke</source>
    <translation>Strich</translation>
   </message>
@@ -12954,6 +13074,14 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Paint in the flat proof or on the stage   (P)</source>
    <translation>In der Flachprobe oder auf der Bühne malen   (P)</translation>
+  </message>
+  <message>
+   <source>Through points</source>
+   <translation>Durch Punkte</translation>
+  </message>
+  <message>
+   <source>In the flat proof each click sets a point, and a smooth line goes through them; points can be dragged. A right click takes one away. Return, a double click, or a right click beside them ends the line.</source>
+   <translation>In der flachen Probe setzt jeder Klick einen Punkt, und eine glatte Linie geht durch sie; Punkte lassen sich ziehen. Ein Rechtsklick entfernt einen. Eingabe, ein Doppelklick oder ein Rechtsklick daneben beendet die Linie.</translation>
   </message>
   <message>
    <source>Fills an area</source>
@@ -13034,10 +13162,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Painted</source>
    <translation>Gemalt</translation>
-  </message>
-  <message>
-   <source>Pattern</source>
-   <translation>Muster</translation>
   </message>
   <message>
    <source>What it looks like.</source>
@@ -13594,6 +13718,14 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>Move an effect</source>
    <translation>Effekt bewegen</translation>
+  </message>
+  <message>
+   <source>Begin a line</source>
+   <translation>Linie beginnen</translation>
+  </message>
+  <message>
+   <source>Move a point</source>
+   <translation>Punkt verschieben</translation>
   </message>
   <message>
    <source>Scale</source>
