@@ -5,8 +5,10 @@ import itertools
 import numpy as np
 import pytest
 from scipy.spatial import KDTree
+from scipy.special import ndtr
 
 from mivex.core.layers.model import ChannelSource, Layer, Stack
+from mivex.core.layers.painting import Paint, painted
 from mivex.core.layers.strokes import PaintStroke, Tip
 from mivex.core.material.material import Mapping, Material
 from mivex.core.project.document import Document, Overlay, Source
@@ -262,3 +264,77 @@ def test_a_layer_holds_strokes_on_a_mesh_and_says_when_there_is_none(tmp_path):
     assert np.abs(metal(moved) - np.roll(got, 96, axis=1)).max() < 0.05  # where the picture lies, there it is painted
     bare = Evaluator().texture(o.model_copy(update={"places": ()}), doc)
     assert any("sits on none" in n for n in bare.notes)
+
+
+def painted_on(mesh, size, strokes, start):
+    """One channel after strokes, beginning with ``start`` at weight 1."""
+    before = {"opacity": Paint(start[..., None].astype(np.float32), np.ones(size, np.float32))}
+    canvas = lambda: SurfaceCover(mesh, size, 0, AS_IT_IS, lambda _: np.ones((8, 8), np.float32))  # noqa: E731
+    return painted(before, strokes, size, ("opacity",), lambda _: None, lambda _: None, canvas)["opacity"]
+
+
+def strip():
+    """A flat strip of two squares of 1 m along x, one island each."""
+    position = [(x, y, 0.0) for x in (0, 1, 2) for y in (0, 1)]
+    index, uv, at = [], [], []
+    for k in range(2):
+        first = 4 * k
+        at += [position[2 * k], position[2 * k + 1], position[2 * k + 2], position[2 * k + 3]]
+        uv += [((k + a) / 2, b) for a, b in ((0.03, 0.97), (0.03, 0.03), (0.97, 0.97), (0.97, 0.03))]
+        index += [(first, first + 2, first + 3), (first, first + 3, first + 1)]
+    return Mesh(np.array(at, float), np.tile([0.0, 0, 1], (8, 1)), np.array(uv), np.array(index))
+
+
+def bent(mesh, turn=np.pi / 2):
+    """The same strip with its second square turned about the edge between the two."""
+    p, n = mesh.position.copy(), mesh.normal.copy()
+    far = np.arange(8) >= 4
+    x = np.where(far, p[:, 0] - 1, 0)
+    p[:, 0], p[:, 2] = np.where(far, 1 + x * np.cos(turn), p[:, 0]), -x * np.sin(turn)
+    n[far] = [np.sin(turn), 0, np.cos(turn)]
+    return Mesh(p, n, mesh.uv0, mesh.index)
+
+
+@pytest.mark.parametrize("does", ["soften", "smudge"])
+@pytest.mark.parametrize("form", ["soft", "hard"])
+def test_softening_and_drawing_out_go_over_an_edge_and_a_seam_as_on_one_flat_sheet(does, form):
+    flat, size = strip(), (128, 256)
+    folded = bent(flat)
+    spots = spots_of(flat, size)
+    x = spots.position[:, 0]
+    start = np.zeros(size)
+    start[spots.rows, spots.columns] = x < 0.95  # a step near the edge between the two
+    ways = [(0.7 + 0.05 * k, 0.5, 0.0, 0.0, 0.0, 1.0) for k in range(12)]
+    over = [(w[0], 0.5, 0.0, 0.0, 0.0, 1.0) if w[0] <= 1 else (1.0, 0.5, 1 - w[0], 1.0, 0.0, 0.0) for w in ways]
+    tip = {"spacing": 0.1}
+    made = [
+        painted_on(mesh, size, (stroke(places, 0.4, form, does=does, tip=tip).model_copy(update={"values": {}}),), start)
+        for mesh, places in ((flat, ways), (folded, over))
+    ]
+    a, b = (p.value[spots.rows, spots.columns, 0] for p in made)
+    # Where the line is bent dabs stand a hair apart, which a hard rim shows.
+    assert np.percentile(np.abs(a - b), 99.5) < 0.05 and np.abs(a - b).mean() < 0.002
+    changed = np.abs(a - (x < 0.95)) > 0.02
+    assert changed.sum() > 300 and (x[changed] > 1.02).any() and (x[changed] < 0.95).any() == (does == "soften")
+    if does == "smudge":
+        # Paint is carried over the edge, on the line of the stroke and not beside it.
+        y = spots.position[:, 1]
+        assert (
+            a[(abs(x - 1.1) < 0.02) & (abs(y - 0.5) < 0.05)].min() > 0.5 and a[(x > 1.0) & (abs(y - 0.5) > 0.21)].max() == 0
+        )
+
+
+def test_one_softening_dab_blurs_a_step_by_the_closed_form():
+    mesh, size = strip(), (256, 512)
+    spots = spots_of(mesh, size)
+    x, y = spots.position[:, 0], spots.position[:, 1]
+    start = np.zeros(size)
+    start[spots.rows, spots.columns] = x < 1
+    made = painted_on(
+        mesh, size, (stroke([(1, 0.5, 0, 0, 0, 1)], 0.6, does="soften").model_copy(update={"values": {}}),), start
+    )
+    got = made.value[spots.rows, spots.columns, 0]
+    due = ndtr((1 - x) / (0.3 * 0.3))
+    near = np.hypot(x - 1, y - 0.5) < 0.15
+    assert near.sum() > 1000 and np.abs(got - due)[near].max() < 0.02
+    assert np.array_equal(got[np.hypot(x - 1, y - 0.5) > 0.31], (x < 1)[np.hypot(x - 1, y - 0.5) > 0.31])

@@ -1,11 +1,13 @@
 """What a stroke covers: its tip, where its dabs fall, the area that it encloses; at any size."""
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
 from functools import lru_cache
 from typing import Protocol
 
 import numpy as np
+from numpy.typing import NDArray
 
 from mivex.core.base.bands import run_bands
 from mivex.core.base.lazy import Lazy
@@ -150,6 +152,25 @@ def box_of(dabs: Floats, h: int, w: int, *, wrap: bool = False) -> Box | None:
     return (top, low, left, right) if low > top and right > left else None
 
 
+@dataclass(frozen=True, eq=False)
+class Pull:
+    """What one dab of a stroke that softens or draws out does on a surface.
+
+    Attributes
+    ----------
+    at : rows, columns
+        Texels that it may touch, (n,) each.
+    cover : float32 array (n,)
+        How much of them is replaced.
+    moved : callable
+        Takes what stands there, (n, k), and gives what comes there instead.
+    """
+
+    at: tuple[NDArray[np.int64], NDArray[np.int64]]
+    cover: Floats
+    moved: Callable[[Floats], Floats]
+
+
 class SurfaceCanvas(Protocol):
     """The coverage of one stroke on the surface of a mesh, as it grows; ``values`` (height, width)."""
 
@@ -157,6 +178,9 @@ class SurfaceCanvas(Protocol):
 
     def lay(self, stroke: PaintStroke) -> Box | None:
         """Lay what a stroke has got since the last time; the piece that it touches, None: none."""
+
+    def pulls(self, stroke: PaintStroke) -> Iterator["Pull"]:
+        """What a stroke that softens or draws out does, dab by dab."""
 
 
 class Cover:

@@ -103,6 +103,20 @@ def _dragged(
             p.value[at], p.weight[at] = both[..., :-1], both[..., -1]
 
 
+def _pulled(painted: dict[str, Paint], stroke: PaintStroke, canvas: SurfaceCanvas, stay: Floats | None) -> None:
+    """The same on the surface of a mesh; in place."""
+    names = [n for n in (tuple(stroke.values) or tuple(painted)) if n in painted]
+    for pull in canvas.pulls(stroke):
+        share = pull.cover * np.float32(stroke.tip.strength)
+        if stay is not None:
+            share = share * stay[pull.at]
+        for name in names:
+            p = painted[name]
+            both = np.concatenate([p.value[pull.at], p.weight[pull.at][:, None]], axis=1)
+            both += (pull.moved(both) - both) * share[:, None]
+            p.value[pull.at], p.weight[pull.at] = both[:, :-1], both[:, -1]
+
+
 def _shifted(values: Floats, dx: float, dy: float) -> Floats:
     """Values (h, w, k) moved to the right and down, linear between texels; beyond the border stands the border."""
     # Not OpenCV's warp: it knows thirty-seconds of a texel only, and leans to one side.
@@ -212,6 +226,9 @@ def painted(
             out[c] = blank(c, h, w)
     for s in strokes:
         stay = region(s.faces) if s.faces else None
+        if s.does in ("soften", "smudge") and s.surface:
+            _pulled(out, s, surface(), stay)
+            continue
         if s.does in ("soften", "smudge"):
             _dragged(out, s, dabs_of(s, h, w), stay, stamp)
             continue

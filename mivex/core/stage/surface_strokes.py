@@ -7,7 +7,7 @@ them again.
 """
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
 import numpy as np
@@ -16,7 +16,7 @@ from numpy.typing import NDArray
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
-from mivex.core.layers.dabs import Box, area_cover, spaced, tip_of
+from mivex.core.layers.dabs import Box, Pull, area_cover, spaced, tip_of
 from mivex.core.layers.strokes import PaintStroke, SurfacePoint
 from mivex.core.pixels.nearest import nearest
 from mivex.core.stage.baking import GUTTER, face_map, ray_scene
@@ -276,6 +276,10 @@ def _normals(mesh: Mesh, faces: Ints) -> Doubles:
     return found
 
 
+NOWHERE: Floats = np.zeros((1, 1, 3), np.float32)
+"""In place of a plane that is not asked for."""
+
+
 class SurfaceCover:
     """The coverage of one stroke on a mesh's picture, as it grows.
 
@@ -308,13 +312,24 @@ class SurfaceCover:
         if not len(seed) or on.usual <= 0:
             return None
         form, tip = tip_of(stroke.tip, stroke.seed, self._stamp, max(2, round(stroke.across / on.usual)))
-        box = np.array([self.values.shape[0], 0, self.values.shape[1], 0], np.int64)
+        return self.lay_dabs(self.values, NOWHERE, (tip, form, stroke.tip.build_up), seed, rows)
+
+    def lay_dabs(self, out: Floats, plane: Floats, tip: tuple[Floats, int, bool], seed: Ints, rows: Doubles) -> Box | None:
+        """Lay dabs into a coverage; ``plane``, ``tip`` (picture, form, builds up) and ``rows`` as the kernels take them."""
+        on = self.laid_out
+        box = np.array([out.shape[0], 0, out.shape[1], 0], np.int64)
         neighbour, entry = across_edges(self.mesh)
-        args = (on.owner, on.uv, on.texel, tip, form, stroke.tip.build_up, on.pad)
+        args = (on.owner, on.uv, on.texel, *tip, on.pad)
         mesh = (np.ascontiguousarray(self.mesh.corners, np.float64), neighbour, entry, bending(self.mesh))
-        _kernels.dabs(self.values, *args, *mesh, seed, np.ascontiguousarray(rows), box)
+        _kernels.dabs(out, plane, *args, *mesh, seed, np.ascontiguousarray(rows), box)
         top, low, left, right = (int(v) for v in box)
         return (top, low, left, right) if low > top else None
+
+    def pulls(self, stroke: PaintStroke) -> Iterator[Pull]:
+        """What a stroke that softens or draws out does, dab by dab."""
+        from mivex.core.stage.surface_pulls import pulls_of
+
+        yield from pulls_of(self, stroke, self._stamp)
 
     def _fill(self, points: tuple[SurfacePoint, ...]) -> Box | None:
         """Fill what points on the surface enclose, seen along their mean normal; only what hangs together with them."""

@@ -169,7 +169,7 @@ class LayerPainter(QObject):
         self.clearing, self.points, self.surface, self.done, self._begun = clearing, [], [], [], False
         b = self.session.brush
         self.across = 0.0
-        if spot.on is not None and b.on_surface and b.does in ("paint", "clear") and b.tip.form != "pattern":
+        if spot.on is not None and b.on_surface and b.tip.form != "pattern":
             self.across = b.metres * spot.on.metre if b.measure == "metres" else b.pixels * spot.on.pixel
         self._seed = int(time.monotonic() * 1000) % (2**31)
         s = self.session
@@ -293,7 +293,7 @@ class LayerPainter(QObject):
     def tip_on_screen(self, view: View) -> float:
         """About how many pixels of the stage the tip is across: at the distance that the camera looks at."""
         b, o = self.session.brush, self.session.overlay
-        if o is None or mesh_place(o) is None or not b.on_surface or b.does not in ("paint", "clear"):
+        if o is None or mesh_place(o) is None or not b.on_surface:
             return 14.0
         return b.pixels if b.measure == "screen" else b.metres * view.focal / max(view.camera.distance, 1e-3)
 

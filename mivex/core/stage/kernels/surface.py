@@ -67,13 +67,18 @@ def _texel_on(owner, uv, f, x, y):
 
 
 @kernel
-def dab(out, owner, uv, texel, tip, form, build, pad, radius, flow, side_up, made, face, q, window, source, link, first):
+def dab(
+    out, plane, owner, uv, texel, tip, form, build, pad, radius, flow, side_up, made, face, q, window, source, link, first
+):
     """Lay one unfolded dab into the picture.
 
     Parameters
     ----------
     out, owner : float32, int32 arrays (h, w)
         Coverage; and the face that each texel belongs to, those beyond all faces to the nearest, −1: to none.
+    plane : float32 array (h, w, 3) or (1, 1, 3)
+        Where it is as large as ``out``, filled for what is touched: where a texel lies in the tip's plane, from its middle,
+        as far as along the surface; and 1 where it lies within its face, 0 beyond the border of an island.
     uv : float64 array (m, 3, 2)
         Corners of the faces in texels.
     texel : float64 array (m,)
@@ -100,6 +105,7 @@ def dab(out, owner, uv, texel, tip, form, build, pad, radius, flow, side_up, mad
             link[i] = first[face[i]]
             first[face[i]] = i
     side = tip.shape[0]
+    told = plane.shape[0] == h and plane.shape[1] == w
     for n in range(made):
         f = face[n]
         if f < 0 or first[f] < 0:
@@ -175,6 +181,11 @@ def dab(out, owner, uv, texel, tip, form, build, pad, radius, flow, side_up, mad
                     c = (1.0 - z * z * (3.0 - 2.0 * z)) * left_over
                 if c <= 0:
                     continue
+                if told:
+                    size = math.hypot(bx, by)
+                    k = best / size if size > 0 else 1.0
+                    within = s > 1e-9 and t > 1e-9 and s + t < 1 - 1e-9
+                    plane[y, x, 0], plane[y, x, 1], plane[y, x, 2] = bx * k, by * k, 1.0 if within else 0.0
                 if build:
                     out[y, x] = 1.0 - (1.0 - out[y, x]) * (1.0 - c)
                 elif c > out[y, x]:
@@ -185,7 +196,7 @@ def dab(out, owner, uv, texel, tip, form, build, pad, radius, flow, side_up, mad
 
 
 @kernel
-def dabs(out, owner, uv, texel, tip, form, build, pad, corners, neighbour, entry, bends, seed, rows, box):
+def dabs(out, plane, owner, uv, texel, tip, form, build, pad, corners, neighbour, entry, bends, seed, rows, box):
     """Lay dabs one after the other; see `unfold` and `dab`.
 
     Parameters
@@ -214,6 +225,7 @@ def dabs(out, owner, uv, texel, tip, form, build, pad, corners, neighbour, entry
                 count[face[i]] = 0
         top, low, left, right = dab(
             out,
+            plane,
             owner,
             uv,
             texel,
