@@ -4,11 +4,14 @@ import itertools
 
 import numpy as np
 import pytest
+from scipy.ndimage import map_coordinates
 from scipy.spatial import KDTree
 from scipy.special import ndtr
 
-from mivex.core.layers.model import ChannelSource, Layer, Stack
+from mivex.core.layers.laying import pattern_laid
+from mivex.core.layers.model import ChannelSource, Layer, Mask, MaskPart, Stack, UvTransform
 from mivex.core.layers.painting import Paint, painted
+from mivex.core.layers.patterns import PATTERNS
 from mivex.core.layers.strokes import PaintStroke, Tip
 from mivex.core.material.material import Mapping, Material
 from mivex.core.project.document import Document, Overlay, Source
@@ -16,7 +19,8 @@ from mivex.core.project.evaluate import Evaluator
 from mivex.core.stage.baking import spots_of
 from mivex.core.stage.mesh import Mesh, joined
 from mivex.core.stage.placements_model import MeshPlace
-from mivex.core.stage.surface_strokes import SurfaceCover, across_edges
+from mivex.core.stage.space_patterns import pattern_in_space
+from mivex.core.stage.surface_strokes import SurfaceCover, across_edges, texel_owners
 
 AS_IT_IS = np.eye(2, 3)
 
@@ -260,6 +264,16 @@ def test_a_layer_holds_strokes_on_a_mesh_and_says_when_there_is_none(tmp_path):
     got = metal(o)
     _, normals, seen = sides(mesh, np.ascontiguousarray(got))
     assert {tuple(n) for n in normals[seen > 0.5]} == {(1, 0, 0), (0, 1, 0)}
+    # A pattern of a layer laid by place reaches the texture, and is not the one laid in the picture.
+    noise = PATTERNS["noise"].params(kind="noise")
+
+    def rough(by):
+        part = MaskPart(source="pattern", pattern=noise, laid=UvTransform(by=by))
+        layer = Layer(id="n", cells={"roughness": ChannelSource(number=1.0)}, mask=Mask(parts=(part,)))
+        made = o.model_copy(update={"layers": Stack(rows=(layer,))})
+        return Evaluator().texture(made, Document(overlays=(made,))).channels["roughness"].values[..., 1]
+
+    assert np.abs(rough("space") - rough("picture")).mean() > 0.02
     moved = o.model_copy(update={"material": Material(mapping=Mapping(right=0.5))})
     assert np.abs(metal(moved) - np.roll(got, 96, axis=1)).max() < 0.05  # where the picture lies, there it is painted
     bare = Evaluator().texture(o.model_copy(update={"places": ()}), doc)
@@ -338,3 +352,33 @@ def test_one_softening_dab_blurs_a_step_by_the_closed_form():
     near = np.hypot(x - 1, y - 0.5) < 0.15
     assert near.sum() > 1000 and np.abs(got - due)[near].max() < 0.02
     assert np.array_equal(got[np.hypot(x - 1, y - 0.5) > 0.31], (x < 1)[np.hypot(x - 1, y - 0.5) > 0.31])
+
+
+def test_a_pattern_laid_by_place_is_the_same_on_both_sides_of_every_seam():
+    """Against a slow twin texel by texel; over a cube's edges and a ball's seam neighbours agree though UVs leap."""
+    for mesh, size in ((cube(), (96, 144)), (ball(), (96, 96))):
+        how = UvTransform(by="space", across=2.0, down=1.5, turn=20, right=0.1)
+        pattern = PATTERNS["noise"].params(kind="noise")
+        got = pattern_in_space(mesh, pattern, how, size, 0, np.eye(2, 3), lambda _k, make: make())
+        spots = spots_of(mesh, size)
+        low, high = mesh.bounds
+        extent = (high - low).max()
+        owners = texel_owners(mesh, size, 0, np.eye(2, 3))
+        side = int(min(max(2 ** np.ceil(np.log2(extent / owners.usual / 2.0)), 64), 2048))
+        tile = pattern_laid(pattern, UvTransform(), (side, side), lambda _k, make: make())
+        p, n = (spots.position - (low + high) / 2) / extent, np.abs(spots.normal) ** 4
+        due = np.zeros(len(p))
+        t = np.radians(20)
+        for k, (right, b) in enumerate(((-p[:, 2], -p[:, 1]), (p[:, 0], p[:, 2]), (p[:, 0], -p[:, 1]))):
+            a = right - 0.1
+            u, v = 2.0 * (np.cos(t) * a + np.sin(t) * b) + 0.5, 1.5 * (np.cos(t) * b - np.sin(t) * a) + 0.5
+            at = np.stack([v * side - 0.5, u * side - 0.5])
+            due += n[:, k] / n.sum(axis=1) * map_coordinates(tile, at, order=1, mode="grid-wrap")
+        real = owners.owner[spots.rows, spots.columns] == spots.face[spots.rows, spots.columns]  # not at the poles
+        assert np.abs(got[spots.rows, spots.columns] - due)[real].max() < 0.01 and np.ptp(due) > 0.3 and real.mean() > 0.9
+        # Texels that are next to each other in space differ no more where UVs leap than elsewhere.
+        pairs = KDTree(spots.position).query_pairs(1.2 * owners.usual, output_type="ndarray")
+        texels = np.stack([spots.rows, spots.columns], 1)
+        leap = np.hypot(*(texels[pairs[:, 0]] - texels[pairs[:, 1]]).T) > 3
+        step = np.abs(np.diff(got[spots.rows, spots.columns][pairs], axis=1))[:, 0]
+        assert leap.sum() > 50 and step[leap].max() < 2 * step[~leap].max()

@@ -153,7 +153,7 @@ def _steps(values: Floats) -> None:
 
 def _layers(values: Floats) -> None:
     from mivex.core.layers.builds import all_builds, instance
-    from mivex.core.layers.model import ChannelSource, Layer, Shaping, Stack, base_for
+    from mivex.core.layers.model import ChannelSource, Layer, Shaping, Stack, UvTransform, base_for
     from mivex.core.layers.patterns import PATTERNS
     from mivex.core.layers.shaping import shaped
     from mivex.core.layers.strokes import PaintStroke, Tip
@@ -162,6 +162,7 @@ def _layers(values: Floats) -> None:
     from mivex.core.project.looking import live_paint
     from mivex.core.stage.baking import Probe, geometry_mask
     from mivex.core.stage.mesh import quad
+    from mivex.core.stage.space_patterns import pattern_in_space
     from mivex.core.stage.surface_strokes import SurfaceCover
 
     for p in PATTERNS.values():
@@ -185,6 +186,7 @@ def _layers(values: Floats) -> None:
     places = tuple((x, y, 0.0, 0.0, 0.0, 1.0, 1.0) for x, y in ((0.3, 0.3), (0.7, 0.3), (0.5, 0.7)))
     on = SurfaceCover(square, (8, 8), 0, np.eye(2, 3), lambda _path: np.ones((2, 2), np.float32))
     on.lay(PaintStroke(surface=places, across=0.3, values={"opacity": 1.0}))
+    pattern_in_space(square, PATTERNS["ramp"].params(), UvTransform(by="space"), (8, 8), 0, np.eye(2, 3), lambda _k, m: m())
     on.lay(PaintStroke(surface=places, across=0.3, area=True, values={"opacity": 1.0}))
 
 

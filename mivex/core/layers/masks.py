@@ -25,6 +25,7 @@ from mivex.core.layers.model import (
 )
 from mivex.core.layers.painting import Paint, painted
 from mivex.core.layers.patterns import PATTERNS
+from mivex.core.layers.patterns.base import PatternParams
 from mivex.core.layers.shaping import shaped
 from mivex.core.layers.strokes import PaintStroke
 from mivex.core.pixels.colour import LUMINANCE, to_linear
@@ -62,6 +63,8 @@ class LayerInputs:
         A mask by `Geometry`, or by triangles, from the mesh that the overlay sits on; None where it sits on none.
     surface : callable
         A fresh coverage for a stroke on the surface of that mesh.
+    space : callable
+        A pattern laid by where texels lie on that mesh, (h, w).
     mark : callable
         Names what a path, an overlay or the mesh holds: ``mark("picture", path)``.
     keep : callable
@@ -74,6 +77,7 @@ class LayerInputs:
     geometry: Callable[[Geometry], Floats] | None = None
     region: Callable[[str], Floats] | None = None
     surface: Callable[[], SurfaceCanvas] | None = None
+    space: Callable[[PatternParams, UvTransform], Floats] | None = None
     mark: Callable[[str, str], str] = lambda _kind, what: what
     keep: Callable[[str, Callable[[], object]], object] = lambda _key, make: make()
     linear: Callable[[str], bool] = lambda _path: False
@@ -164,7 +168,7 @@ class Values:
         if part.source == "flat":
             return np.full((1, 1), part.value, np.float32)
         if part.source == "pattern":
-            return EVERYWHERE if part.pattern is None else pattern_laid(part.pattern, part.laid, o.size, o.keep)
+            return EVERYWHERE if part.pattern is None else self._pattern(part.pattern, part.laid)
         if part.source == "picture":
             if not part.path:
                 raise MivexError("no picture is chosen for its mask.")
@@ -190,6 +194,12 @@ class Values:
             return laid(channel_of(o.overlay(part.overlay).values, part.channel), part.laid, o.size)
         return self._other(row, part)
 
+    def _pattern(self, pattern: PatternParams, how: UvTransform) -> Floats:
+        o = self.outside
+        if how.by == "space" and o.space is not None:
+            return o.space(pattern, how)
+        return pattern_laid(pattern, how, o.size, o.keep)
+
     def _other(self, row: Row, part: MaskPart) -> Floats:
         other = self.stack.row(part.layer)
         if other is None:
@@ -213,7 +223,7 @@ class Values:
 
     def cell(self, layer: Layer, channel: str, cell: ChannelSource) -> tuple[Floats, Floats]:
         """A channel's value, (h, w[, 3]) or of one texel, linear for colours; and how much of it there is."""
-        o, coloured = self.outside, channel in COLOURED
+        coloured = channel in COLOURED
         if cell.source == "painted":
             p = self.paint(layer.strokes, layer.channels)[channel]
             value = p.straight() if coloured else p.straight()[..., 0]
@@ -221,7 +231,7 @@ class Values:
         if cell.source in ("picture", "overlay"):
             values, weight = self._read(cell, channel)
         elif cell.source == "pattern" and cell.pattern is not None:
-            t = levelled(pattern_laid(cell.pattern, cell.laid, o.size, o.keep), cell.levels)
+            t = levelled(self._pattern(cell.pattern, cell.laid), cell.levels)
             if coloured:
                 low, high = (to_linear(np.array(c, np.float32)) for c in (cell.colour_low, cell.colour))
                 return np.asarray(low + (high - low) * t[..., None], np.float32), EVERYWHERE

@@ -49,6 +49,14 @@ _PICTURE_WORDS = {"luminance": "Luminance", "red": "Red", "green": "Green", "blu
 class UvTransform(OmitDefaultsModel):
     """How a pattern or a picture lies on the canvas."""
 
+    by: Literal["picture", "space"] = setting(
+        "picture",
+        "Laid by",
+        "In the picture; or by where a texel lies on the mesh, seen from three sides, so that no seam shows. A tile is "
+        "then as large as the mesh's longest side.",
+        choices={"picture": "The picture", "space": "Place in space"},
+    )
+
     across: float = setting(
         1.0, "Tiles across", "How often it goes into the canvas.", unit="×", ge=0.01, le=64, drag=(0.25, 8), log=True
     )

@@ -254,6 +254,8 @@ def row_key(row: Layer | Group, outside: LayerInputs) -> str:
             if r.laid_over:
                 parts.append(outside.mark("overlay", r.laid_over))
             for c in r.cells.values():
+                if c.laid.by == "space":
+                    parts.append(outside.mark("surface", ""))
                 if c.source == "picture" and c.path:
                     parts.append(outside.mark("picture", c.path))
                 if c.source == "overlay" and c.overlay:
@@ -262,6 +264,8 @@ def row_key(row: Layer | Group, outside: LayerInputs) -> str:
             parts += [outside.mark("mesh", "") for s in r.strokes if s.faces][:1]
             parts += [outside.mark("surface", "") for s in r.strokes if s.surface][:1]
         for p in r.mask.parts:
+            if p.laid.by == "space":
+                parts.append(outside.mark("surface", ""))
             parts += [outside.mark("mesh", "") for s in p.strokes if s.faces][:1]
             parts += [outside.mark("surface", "") for s in p.strokes if s.surface][:1]
             if p.source == "overlay" and p.overlay:
@@ -294,7 +298,7 @@ def _patterns_of(rows: tuple[Layer | Group, ...]) -> list[tuple[Any, UvTransform
         if not r.on:
             continue
         for part in (*r.mask.parts, *(r.cells.values() if isinstance(r, Layer) else ())):
-            if part.source == "pattern" and part.pattern is not None:
+            if part.source == "pattern" and part.pattern is not None and part.laid.by == "picture":
                 found[part.pattern.model_dump_json() + part.laid.model_dump_json()] = part.pattern, part.laid
     return list(found.values())
 

@@ -15,6 +15,7 @@ from mivex.core.base.types import Floats
 from mivex.core.layers.laying import laid
 from mivex.core.layers.masks import LayerInputs, stamp_from
 from mivex.core.layers.model import Geometry, Group, Layer, UvTransform
+from mivex.core.layers.patterns.base import PatternParams
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.picture import Picture, quantise
@@ -27,6 +28,7 @@ from mivex.core.stage.face_selection import region_mask
 from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.placement_geometry import with_uvs
 from mivex.core.stage.placements_model import MeshPlace
+from mivex.core.stage.space_patterns import pattern_in_space
 from mivex.core.stage.surface_strokes import SurfaceCover
 
 BAKE_SIDE, PROXY_BAKE = 1024, 256
@@ -285,6 +287,12 @@ def outside_of(
         rows = np.array(overlay.material.mapping.rows, np.float64)
         return SurfaceCover(loaded, size, uv_set, rows, stamp_from(lambda p: evaluator.picture(p).values))
 
+    def space(pattern: PatternParams, how: UvTransform) -> Floats:
+        assert mesh is not None
+        loaded = with_uvs(mesh, evaluator.mesh(mesh.path).mesh)
+        rows = np.array(overlay.material.mapping.rows, np.float64)
+        return pattern_in_space(loaded, pattern, how, size, uv_set, rows, keep)
+
     def keep(key: str, make: Callable[[], object]) -> object:
         return evaluator.graph.value(Node(hashed("kept", key), make, size=_bytes), ask.stop)
 
@@ -295,6 +303,7 @@ def outside_of(
         geometry if mesh else None,
         region if mesh else None,
         surface if mesh else None,
+        space if mesh else None,
         mark,
         keep,
         lambda p: evaluator.picture(p).linear,

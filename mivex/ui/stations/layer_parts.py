@@ -11,6 +11,7 @@ from mivex.core.layers.channels import CHANNELS, COLOURED
 from mivex.core.layers.model import ChannelSource, Layer, Range
 from mivex.core.project import edits, layer_edits
 from mivex.core.project.document import Overlay
+from mivex.core.project.layering import mesh_place
 from mivex.ui.fields.fields import ChoiceField
 from mivex.ui.fields.forms import shown_keys
 from mivex.ui.fields.labels import label
@@ -72,7 +73,8 @@ def build_cell(c: Page, o: Overlay, row: Layer, channel: str) -> None:
         c.column.addWidget(label("Below zero it lies deeper than the surface.", "figure"))
     part_fields(c, cell, ["strength"], now, write, merge, box)
     if cell.source in ("pattern", "picture", "overlay"):
-        laid_fields(c, cell.laid, lambda: now().laid, lambda d, v: write(d, "laid", v), merge, box)
+        space = cell.source == "pattern" and mesh_place(o) is not None
+        laid_fields(c, cell.laid, lambda: now().laid, lambda d, v: write(d, "laid", v), merge, box, space=space)
     if cell.source != "flat":
         _levels(c, cell.levels, lambda: now().levels, lambda d, v: write(d, "levels", v), merge, box)
     drop = QPushButton(tr(Message("Leave {channels} alone", channels=InSentence(CHANNELS[channel]))))

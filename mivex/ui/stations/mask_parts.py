@@ -178,7 +178,8 @@ def _part_card(c: Page, o: Overlay, row: Layer | Group, i: int, part: MaskPart) 
         )
     part_fields(c, part, ["invert"], now, write, merge, box)
     if part.source != "flat":
-        laid_fields(c, part.laid, lambda: now().laid, lambda d, v: write(d, "laid", v), merge, box)
+        space = part.source == "pattern" and mesh_place(o) is not None
+        laid_fields(c, part.laid, lambda: now().laid, lambda d, v: write(d, "laid", v), merge, box, space=space)
         _shape(c, part, now, write, merge, box)
     if more_line(
         c, f"{merge} levels", "contrast, levels", bool(part.contrast or part.balance or not part.levels.plain), box

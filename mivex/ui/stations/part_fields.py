@@ -71,13 +71,15 @@ def pattern_field(c: Page, get: Callable[[], Any], put: Callable[[Any, Any], Any
     )
 
 
-def laid_fields(c: Page, was: UvTransform, read: Callable[[], Any], put: Write, merge: str, box: QVBoxLayout) -> None:
-    """How a pattern or a picture lies on the canvas; folded until it is asked for."""
+def laid_fields(
+    c: Page, was: UvTransform, read: Callable[[], Any], put: Write, merge: str, box: QVBoxLayout, *, space: bool = False
+) -> None:
+    """How a pattern or a picture lies on the canvas; folded until it is asked for. ``space``: it may be laid by place."""
     if more_line(c, f"{merge} laid", "how it lies", was != UvTransform(), box):
         part_fields(
             c,
             was,
-            list(UvTransform.model_fields),
+            [k for k in UvTransform.model_fields if space or k != "by"],
             read,
             lambda d, key, v: put(d, edits.revalidated(read(), **{key: v})),
             merge,

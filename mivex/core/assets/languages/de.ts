@@ -3176,6 +3176,14 @@
    <translation>Blau</translation>
   </message>
   <message>
+   <source>Laid by</source>
+   <translation>Gelegt nach</translation>
+  </message>
+  <message>
+   <source>In the picture; or by where a texel lies on the mesh, seen from three sides, so that no seam shows. A tile is then as large as the mesh's longest side.</source>
+   <translation>Im Bild; oder danach, wo ein Texel auf dem Netz liegt, von drei Seiten gesehen, sodass keine Naht zu sehen ist. Eine Kachel ist dann so groß wie die längste Seite des Netzes.</translation>
+  </message>
+  <message>
    <source>Tiles across</source>
    <translation>Kacheln quer</translation>
   </message>
@@ -3558,6 +3566,14 @@
   <message>
    <source>Name of the build that it was made from.</source>
    <translation>Name des Aufbaus, aus dem es gemacht ist.</translation>
+  </message>
+  <message>
+   <source>The picture</source>
+   <translation>Das Bild</translation>
+  </message>
+  <message>
+   <source>Place in space</source>
+   <translation>Ort im Raum</translation>
   </message>
   <message>
    <source>Cavities</source>
@@ -8318,10 +8334,6 @@
   <message>
    <source>Lit as normals</source>
    <translation>Als Normalen belichtet</translation>
-  </message>
-  <message>
-   <source>The picture</source>
-   <translation>Das Bild</translation>
   </message>
   <message>
    <source>Every mip level</source>
