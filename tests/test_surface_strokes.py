@@ -20,6 +20,7 @@ from mivex.core.stage.baking import spots_of
 from mivex.core.stage.mesh import Mesh, joined
 from mivex.core.stage.placements_model import MeshPlace
 from mivex.core.stage.space_patterns import pattern_in_space
+from mivex.core.stage.surface_pulls import SurfaceBrush
 from mivex.core.stage.surface_strokes import SurfaceCover, across_edges, texel_owners
 
 AS_IT_IS = np.eye(2, 3)
@@ -283,7 +284,7 @@ def test_a_layer_holds_strokes_on_a_mesh_and_says_when_there_is_none(tmp_path):
 def painted_on(mesh, size, strokes, start):
     """One channel after strokes, beginning with ``start`` at weight 1."""
     before = {"opacity": Paint(start[..., None].astype(np.float32), np.ones(size, np.float32))}
-    canvas = lambda: SurfaceCover(mesh, size, 0, AS_IT_IS, lambda _: np.ones((8, 8), np.float32))  # noqa: E731
+    canvas = lambda: SurfaceBrush(mesh, size, 0, AS_IT_IS, lambda _: np.ones((8, 8), np.float32))  # noqa: E731
     return painted(before, strokes, size, ("opacity",), lambda _: None, lambda _: None, canvas)["opacity"]
 
 

@@ -29,7 +29,7 @@ from mivex.core.stage.meshes import LoadedMesh
 from mivex.core.stage.placement_geometry import with_uvs
 from mivex.core.stage.placements_model import MeshPlace
 from mivex.core.stage.space_patterns import pattern_in_space
-from mivex.core.stage.surface_strokes import SurfaceCover
+from mivex.core.stage.surface_pulls import SurfaceBrush
 
 BAKE_SIDE, PROXY_BAKE = 1024, 256
 """Largest side of a mask from a mesh: of a finished picture, and of a first look."""
@@ -281,11 +281,11 @@ def outside_of(
         )
         return found
 
-    def surface() -> SurfaceCover:
+    def surface() -> SurfaceBrush:
         assert mesh is not None
         loaded = with_uvs(mesh, evaluator.mesh(mesh.path).mesh)
         rows = np.array(overlay.material.mapping.rows, np.float64)
-        return SurfaceCover(loaded, size, uv_set, rows, stamp_from(lambda p: evaluator.picture(p).values))
+        return SurfaceBrush(loaded, size, uv_set, rows, stamp_from(lambda p: evaluator.picture(p).values))
 
     def space(pattern: PatternParams, how: UvTransform) -> Floats:
         assert mesh is not None

@@ -2,7 +2,6 @@
 
 import math
 from collections.abc import Callable, Iterator
-from typing import TYPE_CHECKING
 
 import numpy as np
 
@@ -10,9 +9,7 @@ from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
 from mivex.core.layers.dabs import Pull, tip_of
 from mivex.core.layers.strokes import PaintStroke
-
-if TYPE_CHECKING:
-    from mivex.core.stage.surface_strokes import SurfaceCover
+from mivex.core.stage.surface_strokes import NOWHERE, SurfaceCover, dabs_on
 
 cv2 = Lazy("cv2")
 FINEST = 384
@@ -91,7 +88,7 @@ class _Plane:
         return np.asarray(np.where(there[:, None], total / np.where(there, weight, 1)[:, None], own), np.float32)
 
 
-def pulls_of(on: "SurfaceCover", stroke: PaintStroke, stamp: Callable[[str], Floats]) -> Iterator[Pull]:
+def _pulls_of(on: SurfaceCover, stroke: PaintStroke) -> Iterator[Pull]:
     """Each dab of a stroke that softens or draws out, one after the other: each sees what the one before has left.
 
     Parameters
@@ -99,20 +96,15 @@ def pulls_of(on: "SurfaceCover", stroke: PaintStroke, stamp: Callable[[str], Flo
     on : SurfaceCover
         The mesh and its picture; its own coverage is not touched.
     stroke : PaintStroke
-    stamp : callable
-        A tip's picture by path.
     """
-    from mivex.core.stage.surface_strokes import dabs_on
-
     laid, size = on.laid_out, on.values.shape
     seed, rows = dabs_on(on.mesh, stroke)
     if not len(seed) or laid.usual <= 0:
         return
-    form, tip = tip_of(stroke.tip, stroke.seed, stamp, max(2, round(stroke.across / laid.usual)))
+    form, tip = tip_of(stroke.tip, stroke.seed, on.stamp, max(2, round(stroke.across / laid.usual)))
     wide: Floats = np.zeros(size, np.float32)
     cover: Floats = np.zeros(size, np.float32)
     plane: Floats = np.zeros((*size, 3), np.float32)
-    nowhere = plane[:1, :1]
     back = 2 if stroke.mirror else 1  # the two halves take turns
     for k in range(len(seed)):
         smudges = stroke.does == "smudge"
@@ -129,7 +121,7 @@ def pulls_of(on: "SurfaceCover", stroke: PaintStroke, stamp: Callable[[str], Flo
         box = on.lay_dabs(wide, plane, (tip[:1, :1], 0, False), seed[k : k + 1], round_)
         if box is None:
             continue
-        on.lay_dabs(cover, nowhere, (tip, form, False), seed[k : k + 1], row)
+        on.lay_dabs(cover, NOWHERE, (tip, form, False), seed[k : k + 1], row)
         top, low, left, right = box
         y, x = np.nonzero(wide[top:low, left:right] > 0)
         y, x = y + top, x + left
@@ -141,6 +133,14 @@ def pulls_of(on: "SurfaceCover", stroke: PaintStroke, stamp: Callable[[str], Flo
         cell = max(laid.usual, 2 * far / FINEST)
         grid = _Plane(places, area, far + 2 * cell, cell)
         yield Pull((y, x), share, _smudged(grid, way) if smudges else _softened(grid, SOFTENS * radius))
+
+
+class SurfaceBrush(SurfaceCover):
+    """Whatever a stroke does on the surface of a mesh: it covers, softens, or draws out."""
+
+    def pulls(self, stroke: PaintStroke) -> Iterator[Pull]:
+        """What a stroke that softens or draws out does, dab by dab."""
+        yield from _pulls_of(self, stroke)
 
 
 def _softened(grid: _Plane, sigma: float) -> Callable[[Floats], Floats]:

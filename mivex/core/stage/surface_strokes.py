@@ -7,7 +7,7 @@ them again.
 """
 
 import math
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
@@ -16,7 +16,7 @@ from numpy.typing import NDArray
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.types import Doubles, Floats
-from mivex.core.layers.dabs import Box, Pull, area_cover, spaced, tip_of
+from mivex.core.layers.dabs import Box, area_cover, spaced, tip_of
 from mivex.core.layers.strokes import PaintStroke, SurfacePoint
 from mivex.core.pixels.nearest import nearest
 from mivex.core.stage.baking import GUTTER, face_map, ray_scene
@@ -297,7 +297,7 @@ class SurfaceCover:
     def __init__(
         self, mesh: Mesh, size: tuple[int, int], uv_set: int, rows: Doubles, stamp: Callable[[str], Floats]
     ) -> None:
-        self.mesh, self._stamp = mesh, stamp
+        self.mesh, self.stamp = mesh, stamp
         self.laid_out = texel_owners(mesh, size, uv_set, rows)
         self.values: Floats = np.zeros(size, np.float32)
         self._laid = 0
@@ -311,7 +311,7 @@ class SurfaceCover:
         on = self.laid_out
         if not len(seed) or on.usual <= 0:
             return None
-        form, tip = tip_of(stroke.tip, stroke.seed, self._stamp, max(2, round(stroke.across / on.usual)))
+        form, tip = tip_of(stroke.tip, stroke.seed, self.stamp, max(2, round(stroke.across / on.usual)))
         return self.lay_dabs(self.values, NOWHERE, (tip, form, stroke.tip.build_up), seed, rows)
 
     def lay_dabs(self, out: Floats, plane: Floats, tip: tuple[Floats, int, bool], seed: Ints, rows: Doubles) -> Box | None:
@@ -324,12 +324,6 @@ class SurfaceCover:
         _kernels.dabs(out, plane, *args, *mesh, seed, np.ascontiguousarray(rows), box)
         top, low, left, right = (int(v) for v in box)
         return (top, low, left, right) if low > top else None
-
-    def pulls(self, stroke: PaintStroke) -> Iterator[Pull]:
-        """What a stroke that softens or draws out does, dab by dab."""
-        from mivex.core.stage.surface_pulls import pulls_of
-
-        yield from pulls_of(self, stroke, self._stamp)
 
     def _fill(self, points: tuple[SurfacePoint, ...]) -> Box | None:
         """Fill what points on the surface enclose, seen along their mean normal; only what hangs together with them."""
