@@ -113,6 +113,8 @@ def main() -> None:
         "16 ms",
     )
 
+    _sliders()
+
     doc, _ = _doc(4096, tuple(instance(build_named(n)) for n in ("Salted pane", "Scratched pane", "Smeared pane")))
     before = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
     start = time.perf_counter()
@@ -166,6 +168,26 @@ def main() -> None:
         (time.perf_counter() - start) * 1e3 / 90,
         "16 ms",
     )
+
+
+def _sliders() -> None:
+    """A slider of the lowest, the middle and the topmost of twelve layers, moved again and again, until the result is there."""
+    rows = (*_ten(), *(r.model_copy(update={"id": f"{r.id} again"}) for r in _ten()[:2]))
+    for side in (1024, 2048, 4096):
+        doc, key = _doc(side, rows)
+        evaluator = Evaluator()
+        start = time.perf_counter()
+        _surface(evaluator, doc)
+        whole = (time.perf_counter() - start) * 1e3
+        for n in (1, 6, 12):
+            took = []
+            for k in range(4):
+                changed = layer_edits.set_row(doc, key, rows[n - 1].id, strength=0.3 + 0.1 * k)
+                start = time.perf_counter()
+                _surface(evaluator, changed)
+                took.append((time.perf_counter() - start) * 1e3)
+            what = f"layer {n} of 12 moved, {side} px"
+            line(what, median(took[1:]), "all twelve from nothing", whole, "150 ms" if side == 4096 else "60 ms")
 
 
 def _small() -> float:

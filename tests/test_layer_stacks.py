@@ -5,7 +5,7 @@ import pytest
 from stacks import linear
 
 from mivex.core.layers.channels import CHANNELS
-from mivex.core.layers.model import Stack
+from mivex.core.layers.model import ChannelSource, Layer, Mask, MaskPart, Stack
 from mivex.core.picture.encode import write_picture
 from mivex.core.project.document import Overlay, Source
 from mivex.core.project.evaluate import Evaluator
@@ -127,3 +127,47 @@ def test_random_stacks_agree_with_a_slow_twin(seed, tmp_path):
                 got[k] = v * 2 - 1 if k == "height" else linear(v) if k == "emissive" else v
         for k, v in got.items():
             assert abs(v - want[k]) < 2e-5, (k, x)
+
+
+def test_large_canvases_work_out_only_what_lies_above_a_change(tmp_path, monkeypatch, rng):
+    """Where states are not all kept, any walk of edits gives what a fresh start gives, and rows below are left alone."""
+    from mivex.core.layers import nodes
+    from mivex.core.layers.patterns import PATTERNS
+    from mivex.core.project import evaluate
+
+    monkeypatch.setattr(evaluate, "LARGE", 1)
+    worked: list[str] = []
+    real = nodes.applied
+    monkeypatch.setattr(nodes, "applied", lambda planes, row, values: worked.append(row.id) or real(planes, row, values))
+    masks = [PATTERNS[k].params(kind=k) for k in ("noise", "clouds", "dust", "stain", "smears", "wear")]
+    rows = [
+        Layer(
+            id=f"r{k}",
+            cells={"opacity": ChannelSource(number=0.8), "colour": ChannelSource(colour=(0.1 * k, 0.5, 0.2))},
+            mask=Mask(parts=(MaskPart(source="pattern", pattern=p),)),
+        )
+        for k, p in enumerate(masks)
+    ]
+    kept = Evaluator(tmp_path)
+
+    def result(evaluator):
+        o = Overlay(id="o", name="o", source=Source(canvas=(40, 24)), layers=Stack(rows=tuple(rows)))
+        return evaluator.texture(o).values
+
+    result(kept)
+    for _ in range(40):
+        k = int(rng.integers(len(rows)))
+        act = rng.integers(4)
+        if act == 0 and len(rows) > 2:
+            rows.insert(int(rng.integers(len(rows))), rows.pop(k))
+        elif act == 1:
+            rows[k] = rows[k].model_copy(update={"on": not rows[k].on})
+        else:
+            rows[k] = rows[k].model_copy(update={"strength": float(rng.random())})
+        assert np.array_equal(result(kept), result(Evaluator(tmp_path)))
+    rows = [r.model_copy(update={"on": True}) for r in rows]
+    for strength in (0.2, 0.4, 0.6):
+        rows[4] = rows[4].model_copy(update={"strength": strength})
+        worked.clear()
+        result(kept)
+    assert worked == [rows[4].id, rows[5].id]  # moved again and again: the four below are not worked out anew

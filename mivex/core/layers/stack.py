@@ -1,23 +1,20 @@
-"""A stack becomes a surface: row upon row, from the lowest up; what lies below a change is kept."""
+"""A stack becomes a surface: row upon row, from the lowest up."""
 
-from collections.abc import Callable, Mapping
-from concurrent.futures import ThreadPoolExecutor
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from typing import Any
 
 import numpy as np
 
-from mivex.core.base.bands import WORKERS, run_bands
+from mivex.core.base.bands import run_bands
 from mivex.core.base.errors import MivexError
-from mivex.core.base.graph import Node, hashed
 from mivex.core.base.lazy import Lazy
 from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.base.types import Floats
 from mivex.core.layers.channels import CHANNELS, COLOURED, MADE, TABLE
 from mivex.core.layers.joining import join, join_light, levelled
-from mivex.core.layers.laying import colour_laid, laid, pattern_laid
-from mivex.core.layers.masks import LayerInputs, Values
-from mivex.core.layers.model import Base, Group, Layer, Stack, UvTransform, walk
+from mivex.core.layers.laying import colour_laid, laid
+from mivex.core.layers.masks import Values
+from mivex.core.layers.model import Base, Group, Layer, Stack, UvTransform
 from mivex.core.layers.patterns.fields import Wear, draw_wear
 from mivex.core.pixels.colour import to_linear
 from mivex.core.prepare.base import Surface
@@ -240,152 +237,3 @@ def surface_of(planes: Planes) -> Surface:
             v = TABLE[name].encoded(v)
             channels[name] = np.ascontiguousarray(np.clip(v if name in COLOURED else v[..., None], 0, 1), np.float32)
     return s.but(values=values, channels={**s.channels, **channels}, has_alpha=True if changed else s.has_alpha)
-
-
-def row_key(row: Layer | Group, outside: LayerInputs) -> str:
-    """Names what a row is made of, also outside the project."""
-    parts = [_text_of(row)]
-    rows: list[Layer | Group] = [row]
-    while rows:
-        r = rows.pop()
-        if isinstance(r, Group):
-            rows += r.rows
-        else:
-            if r.laid_over:
-                parts.append(outside.mark("overlay", r.laid_over))
-            for c in r.cells.values():
-                if c.laid.by == "space":
-                    parts.append(outside.mark("surface", ""))
-                if c.source == "picture" and c.path:
-                    parts.append(outside.mark("picture", c.path))
-                if c.source == "overlay" and c.overlay:
-                    parts.append(outside.mark("overlay", c.overlay))
-            parts += [outside.mark("picture", s.tip.stamp) for s in r.strokes if s.tip.form == "stamp" and s.tip.stamp]
-            parts += [outside.mark("mesh", "") for s in r.strokes if s.faces][:1]
-            parts += [outside.mark("surface", "") for s in r.strokes if s.surface][:1]
-        for p in r.mask.parts:
-            if p.laid.by == "space":
-                parts.append(outside.mark("surface", ""))
-            parts += [outside.mark("mesh", "") for s in p.strokes if s.faces][:1]
-            parts += [outside.mark("surface", "") for s in p.strokes if s.surface][:1]
-            if p.source == "overlay" and p.overlay:
-                parts.append(outside.mark("overlay", p.overlay))
-            if p.source == "picture" and p.path:
-                parts.append(outside.mark("picture", p.path))
-            if p.source in ("geometry", "region"):
-                parts.append(outside.mark("mesh", ""))
-    return hashed(*parts)
-
-
-_texts: dict[int, tuple[object, str]] = {}
-
-
-def _text_of(row: Layer | Group) -> str:
-    """The row as text, without its name; the same row is not written twice."""
-    kept = _texts.get(id(row))
-    if kept is None or kept[0] is not row:
-        if len(_texts) > 512:
-            _texts.clear()
-        kept = row, row.model_dump_json(exclude={"name"})
-        _texts[id(row)] = kept
-    return kept[1]
-
-
-def _patterns_of(rows: tuple[Layer | Group, ...]) -> list[tuple[Any, UvTransform]]:
-    """Every pattern that rows read and how it lies, each once."""
-    found: dict[str, tuple[Any, UvTransform]] = {}
-    for r in walk(rows):
-        if not r.on:
-            continue
-        for part in (*r.mask.parts, *(r.cells.values() if isinstance(r, Layer) else ())):
-            if part.source == "pattern" and part.pattern is not None and part.laid.by == "picture":
-                found[part.pattern.model_dump_json() + part.laid.model_dump_json()] = part.pattern, part.laid
-    return list(found.values())
-
-
-def draw_ahead(rows: tuple[Layer | Group, ...], outside: LayerInputs) -> None:
-    """Draw the patterns that rows will read, two at a time: much of their work is of one core only."""
-    todo = _patterns_of(rows)
-    if len(todo) > 1 and WORKERS > 1:
-        with ThreadPoolExecutor(2) as pool:
-            list(pool.map(lambda p: pattern_laid(p[0], p[1], outside.size, outside.keep), todo))
-
-
-def state_nodes(
-    stack: Stack,
-    start: Node,
-    surface: Callable[[object], Surface],
-    outside: LayerInputs,
-    *,
-    empty: bool,
-    kept: bool = True,
-    slot: str = "",
-) -> list[Node]:
-    """A node for the start and one for the state after every row that is on, each from the one before.
-
-    Parameters
-    ----------
-    stack : Stack
-    start : Node
-        What the surface is found on.
-    surface : callable
-        Takes what ``start`` makes, gives the surface.
-    outside : LayerInputs
-    empty : bool
-        The start is an empty canvas.
-    kept : bool
-        Every state is kept; otherwise all rows are one node, which takes less memory.
-    slot : str
-        Names the overlay and the size: newer states of a row replace older ones.
-    """
-    values = Values(stack, outside)
-    base = stack.base.model_dump_json()
-
-    def begun(made: object) -> Planes:
-        draw_ahead(tuple(r for r in stack.rows if r.on), outside)
-        return Planes(surface(made), stack.base, empty, {})
-
-    first = Node(hashed(start.key, base, str(empty), "planes"), begun, (start,), Planes.size)
-    nodes = [first]
-    others = hashed(*(row_key(r, outside) for r in stack.walk() if _read_by_masks(stack, r.id)))
-
-    def said(planes: Planes, made: Planes, before: int) -> Planes:
-        fresh = tuple(outside.notes[before:])
-        return replace(made, notes=(*planes.notes, *fresh)) if fresh else made
-
-    rows = [r for r in stack.rows if r.on]
-    if not kept and rows:
-
-        def all_of(planes: Planes) -> Planes:
-            before = len(outside.notes)
-            out = planes
-            for r in rows:
-                out = applied(out, r, values)
-            return said(planes, out, before)
-
-        key = hashed(first.key, others, *(row_key(r, outside) for r in rows))
-        return [first, Node(key, all_of, (first,), Planes.size, "layers", slot and f"{slot} all")]
-    for r in rows:
-
-        def one(planes: Planes, r: Layer | Group = r) -> Planes:
-            before = len(outside.notes)
-            return said(planes, applied(planes, r, values), before)
-
-        before = nodes[-1]
-        # A mask may read another row, however deep it lies: then it counts what such rows are made of.
-        reads = others if any(p.source == "layer" for x in walk((r,)) for p in x.mask.parts) else ""
-        nodes.append(
-            Node(
-                hashed(before.key, row_key(r, outside), reads),
-                one,
-                (before,),
-                Planes.size,
-                Message("layer “{name}”", name=r.name),
-                slot and f"{slot} {r.id}",
-            )
-        )
-    return nodes
-
-
-def _read_by_masks(stack: Stack, row_id: str) -> bool:
-    return any(p.source == "layer" and p.layer == row_id for r in stack.walk() for p in r.mask.parts)

@@ -19,7 +19,8 @@ from mivex.core.base.paths import read_bytes
 from mivex.core.base.types import Floats
 from mivex.core.layers.masks import LayerInputs
 from mivex.core.layers.model import Relief, Stack
-from mivex.core.layers.stack import Planes, finished, on_base, state_nodes, surface_of
+from mivex.core.layers.nodes import state_nodes
+from mivex.core.layers.stack import Planes, finished, on_base, surface_of
 from mivex.core.picture.files import LARGEST_FILE, read_picture
 from mivex.core.picture.formats import READABLE
 from mivex.core.picture.picture import Picture, guess_meaning, quantise
@@ -55,6 +56,7 @@ class Evaluator:
     def __init__(self, folder: str | Path = ".", limit: int | None = None) -> None:
         self.folder = str(folder)
         self.graph = Graph(kept_bytes() if limit is None else limit)
+        self._history: dict[str, tuple[tuple[str, ...], int]] = {}
         self.bakes: Path | None = None
         """Where masks from meshes are kept; None: nowhere but in memory."""
 
@@ -192,6 +194,7 @@ class Evaluator:
             empty=empty,
             kept=size[0] * size[1] < LARGE,
             slot=self._slot(overlay, ask),
+            history=self._history,
         )
 
     def _begun(self, overlay: Overlay, ask: EvaluationRequest) -> tuple[Node, bool]:
