@@ -171,7 +171,7 @@ def main() -> None:
 
 
 def _sliders() -> None:
-    """A slider of the lowest, the middle and the topmost of twelve layers, moved again and again, until the result is there."""
+    """A slider of the lowest, the middle and the topmost of twelve layers, moved again and again, to the result."""
     rows = (*_ten(), *(r.model_copy(update={"id": f"{r.id} again"}) for r in _ten()[:2]))
     for side in (1024, 2048, 4096):
         doc, key = _doc(side, rows)
