@@ -3640,6 +3640,10 @@
    <translation>Seine Maske</translation>
   </message>
   <message>
+   <source>layer “{name}”</source>
+   <translation>Ebene „{name}“</translation>
+  </message>
+  <message>
    <source>Another number, another pattern; the same number, the same one.</source>
    <translation>Eine andere Zahl, ein anderes Muster; dieselbe Zahl, dasselbe.</translation>
   </message>
@@ -4450,10 +4454,6 @@
   <message>
    <source>On their points</source>
    <translation>Auf der Spitze</translation>
-  </message>
-  <message>
-   <source>layer “{name}”</source>
-   <translation>Ebene „{name}“</translation>
   </message>
   <message>
    <source>Layer “{name}”, {channels}: {e}</source>
