@@ -16,7 +16,8 @@ from mivex.core.card.make import make_card
 from mivex.core.intake.compare import draw
 from mivex.core.intake.loader import load
 from mivex.core.intake.switches import switched
-from mivex.core.layers.model import Layer
+from mivex.core.layers.builds import build_named
+from mivex.core.layers.model import MaskPart
 from mivex.core.layers.strokes import Tip
 from mivex.core.picture.encode import write_picture
 from mivex.core.project import layer_edits
@@ -129,6 +130,28 @@ def _card(window: Window, folder: Path) -> Path:
     return _saved(whole, folder / "27-test-card.png")
 
 
+def _iced_pane(window: Window) -> None:
+    """A pane made from nothing: dirtied, iced, and wiped with the tip."""
+    s = window.session
+    window.add_canvas("glass")
+    key = s.overlay_id
+    for name in ("Dirty porthole", "Iced pane"):
+        build = build_named(name)
+        s.apply("Add", lambda d, b=build: layer_edits.add_build(d, key, b)[0])
+    assert s.overlay is not None
+    row = s.overlay.layers.rows[-1].id
+    s.apply("Add", lambda d: layer_edits.set_parts(d, key, row, lambda parts: (MaskPart(source="painted", value=1.0),)))
+    s.choose_row(row, "mask")
+    tip = Tip(form="soft", size=0.22, presses="nothing")
+    s.set_brush(values={"mask": 0.0}, tip=tip)
+    for k in range(3):
+        points = tuple((0.12 + 0.05 * i, 0.68 - 0.16 * k - 0.06 * math.sin(i / 4 + k), 1.0) for i in range(16))
+        stroke = s.brush.stroke(points, k, mask=True)
+        s.apply("Paint", partial(layer_edits.add_stroke, overlay_id=key, row_id=row, stroke=stroke, part=0))
+    window.controls.paint_part(0, True)
+    window.frame_chosen()
+
+
 def _layers(window: Window, folder: Path) -> Iterator[Path]:
     """The stack, painting, and a mask found on a mesh."""
     s, c = window.session, window.flat.canvas
@@ -140,16 +163,7 @@ def _layers(window: Window, folder: Path) -> Iterator[Path]:
     window.go("layers")
     s.choose_row("salted2", "height")
     yield _grab(window, folder, "15-layers")
-    s.choose("oil")
-    s.apply("Add", lambda d: layer_edits.add_row(d, "oil", Layer(id="drips", name="Drips")))
-    s.choose_row("drips")
-    tip = Tip(form="hard", size=0.05, presses="size")
-    s.set_brush(values={"colour": (0.08, 0.05, 0.03), "opacity": 0.9, "roughness": 0.08, "height": 0.4}, tip=tip)
-    for k in range(4):
-        points = tuple((0.2 + 0.17 * k + 0.012 * math.sin(i), 0.5 + 0.03 * i, 1 - 0.06 * i) for i in range(6 + 3 * (k % 3)))
-        stroke = s.brush.stroke(points, k, mask=False)
-        s.apply("Paint", partial(layer_edits.add_stroke, overlay_id="oil", row_id="drips", stroke=stroke))
-    window.controls.paint_part(-1, True)
+    _iced_pane(window)
     yield _grab(window, folder, "16-painting")
     window.controls.set_painting(False)
     while s.undo_label:
