@@ -1,8 +1,10 @@
 """Sheets: where cells lie, what steps do to them, which frame is shown, outlines, bleed, findings, the command line."""
 
+import itertools
 import json
 from itertools import pairwise
 
+import drawn_sheets
 import numpy as np
 import pytest
 import sheets
@@ -366,3 +368,50 @@ def test_a_stack_shows_the_frames_of_a_sheet_and_they_are_delivered(tmp_path):
     told = json.loads(next((tmp_path / "out").glob("*.blend.json")).read_text())["sheet"]
     assert [(f["index"], f["x"], f["width"]) for f in told["frames"]] == [(0, 0, 8), (1, 8, 8), (2, 16, 8)]
     assert told["frames"][1]["hull"] == [[0, 0.125], [1, 0.125], [1, 0.875], [0, 0.875]] and told["play"] == "loop"
+
+
+def test_frames_out_of_place_are_found_on_sheets_that_set_no_limit():
+    """Twelve makes, each as it should be and with each fault; seeds that the limits were not set by."""
+    hit = missed = wrong = clean = 0
+    for make, seed in itertools.product(drawn_sheets.MAKES, (31, 32)):
+        rng = np.random.default_rng([seed, drawn_sheets.MAKES.index(make)])
+        for fault in ("", "", "", "", *drawn_sheets.FAULTS):
+            made = drawn_sheets.plays(rng, make, fault)
+            if made is None:
+                continue
+            frames, how, due = made
+            found = {f.id for f in examine_sheet(subject(frames, how))} & {"sheet-jump", "sheet-loop"}
+            clean += not due
+            hit += bool(due) and due in found
+            missed += bool(due) and due not in found
+            wrong += not due and bool(found)
+    assert hit >= 0.9 * (hit + missed) and hit + missed > 90, (hit, missed)
+    assert hit >= 0.95 * (hit + wrong) and clean == 96 and wrong <= 4, (wrong, clean)
+
+
+def test_what_is_wrong_with_a_run_of_frames_is_named_with_its_frame():
+    rng = np.random.default_rng(5)
+    _, frames = drawn_sheets.orbit(rng, 48, 16, np.ones(3))
+
+    def said(frames, play="loop"):
+        rows = [f for f in examine_sheet(subject(frames, play)) if f.id in ("sheet-jump", "sheet-loop")]
+        return [(f.id, f.details.get("kind"), f.details.get("frame")) for f in rows]
+
+    assert said(frames) == []
+    near = [*frames[:6], frames[7], frames[6], *frames[8:]]
+    assert said(near) == [("sheet-jump", "exchanged", 6)]
+    lined = [f.copy() for f in frames]
+    lined[9][20:22, 4:-4] = 1
+    assert said(lined) == [("sheet-jump", "line", 9)]
+    far = [f.copy() for f in frames]
+    far[4] = np.roll(far[4], (9, -14), axis=(0, 1))
+    assert said(far) == [("sheet-jump", "place", 4)]
+    _, eaten = drawn_sheets.dissolve(rng, 48, 24, np.ones(3))
+    assert said(eaten, "once") == []
+    assert said(eaten[:5] + eaten[11:], "once") == [("sheet-jump", "step", 5)]
+    assert said(frames[:11]) == [("sheet-loop", None, None)]
+    # Neither colour nor size in the cell matters: dark, and small in a large cell.
+    dark = [np.dstack([f[..., :3] * 0.04, f[..., 3:]]) for f in near]
+    small = [np.pad(f, ((70, 70), (70, 70), (0, 0))) for f in near]
+    assert said(dark) == said(small) == said(near)
+    assert said([frames[0]] * 12) == [] and said([np.zeros((16, 16, 4))] * 8) == [] and said(frames[:3], "once") == []

@@ -2284,12 +2284,32 @@
    <translation>Das erste UV-Set lesen</translation>
   </message>
   <message>
+   <source>Frame {frame} does not fit between those beside it: {figure:.0%} of what is seen changes there and back; usual is {usual:.1%}.</source>
+   <translation>Bild {frame} passt nicht zwischen seine Nachbarn: {figure:.0%} des Sichtbaren ändern sich hin und zurück; üblich sind {usual:.1%}.</translation>
+  </message>
+  <message>
+   <source>Frames {frame} and {next} seem to be exchanged: the other way round they follow one another.</source>
+   <translation>Die Bilder {frame} und {next} scheinen vertauscht: andersherum folgen sie aufeinander.</translation>
+  </message>
+  <message>
+   <source>Frame {frame} has a straight line over {figure:.0%} of the sprite that the frames beside it have not.</source>
+   <translation>Bild {frame} hat eine gerade Linie über {figure:.0%} des Sprites, die seine Nachbarn nicht haben.</translation>
+  </message>
+  <message>
+   <source>From frame {frame} to {next} {figure:.0%} of what is seen changes; usual is {usual:.1%}.</source>
+   <translation>Von Bild {frame} zu {next} ändern sich {figure:.0%} des Sichtbaren; üblich sind {usual:.1%}.</translation>
+  </message>
+  <message>
    <source>No level is safe.</source>
    <translation>Keine Stufe ist sicher.</translation>
   </message>
   <message>
    <source>from level</source>
    <translation>ab Stufe</translation>
+  </message>
+  <message>
+   <source>% of what is seen</source>
+   <translation>% des Sichtbaren</translation>
   </message>
   <message>
    <source>% of the cell</source>
@@ -2380,12 +2400,8 @@
    <translation>Ab Mip-Stufe {first} zeigt ein Bild, was daneben liegt, um bis zu {levels} von 255 in Stufe {worst}. {safe}</translation>
   </message>
   <message>
-   <source>From frame {at} to {at2} the picture changes by {steps:.1f} of 255 in the mean; usual is {usual:.1f}.</source>
-   <translation>Von Bild {at} zu {at2} ändert sich das Bild im Mittel um {steps} von 255; üblich ist {usual}.</translation>
-  </message>
-  <message>
-   <source>From the last frame back to the first the picture changes by {back:.1f} of 255; usual is {usual:.1f}.</source>
-   <translation>Vom letzten Bild zum ersten ändert sich das Bild um {back} von 255; üblich ist {usual}.</translation>
+   <source>From the last frame back to the first {back:.0%} of what is seen changes; usual is {usual:.1%}.</source>
+   <translation>Vom letzten Bild zurück zum ersten ändern sich {back:.0%} des Sichtbaren; üblich sind {usual:.1%}.</translation>
   </message>
   <message>
    <source>The middle of what is seen wanders {far:.0%} of the cell {way} from the first frame to the last.</source>

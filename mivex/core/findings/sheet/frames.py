@@ -6,9 +6,10 @@ import numpy as np
 
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.messages import Message, named, term
-from mivex.core.base.types import Doubles, Floats
+from mivex.core.base.types import Floats
 from mivex.core.findings.base import Check, Subject, mend
 from mivex.core.findings.finding import Finding, Look, Repair, Texels
+from mivex.core.findings.sheet.order import distances, first_break, open_loop
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.clear_border import ClearBorder
 from mivex.core.project.edits import SetFields
@@ -19,8 +20,6 @@ SEEN = 6 / 255
 """Alpha, or light in display values, that is seen at a border."""
 SMALLEST = 16
 """A cell is looked at down to the level where it has this many texels."""
-JUMP, JUMP_LEAST = 3.0, 6.0
-"""A step between frames that is so many times the usual one, and at least so many codes, is a jump."""
 DRIFT = 0.06
 """Share of the cell by which the middle of what is seen may wander."""
 
@@ -145,54 +144,38 @@ def _bleed(subject: Subject) -> list[Finding]:
     ]
 
 
-def steps_between(texture: Texture) -> Doubles:
-    """Mean difference of each frame from the one before, in codes, as seen over middle grey; the first from the last."""
-
-    def make() -> Doubles:
-        seen = []
-        for f in _frames(texture):
-            a = f[..., 3:]
-            seen.append(f[..., :3] * a + 0.5 * (1 - a))
-        size = (min(s.shape[0] for s in seen), min(s.shape[1] for s in seen))
-        cut = np.stack([s[: size[0], : size[1]] for s in seen])
-        return np.abs(cut - np.roll(cut, 1, axis=0)).mean(axis=(1, 2, 3)).astype(np.float64) * 255
-
-    return memoized_on(texture, "steps", make)
-
-
 def _plays(subject: Subject) -> bool:
     return len(subject.texture.traits.cells) >= 3 and subject.sheet.play != "random"
+
+
+_JUMPS = {
+    "place": "Frame {frame} does not fit between those beside it: {figure:.0%} of what is seen changes there and back; "
+    "usual is {usual:.1%}.",
+    "exchanged": "Frames {frame} and {next} seem to be exchanged: the other way round they follow one another.",
+    "line": "Frame {frame} has a straight line over {figure:.0%} of the sprite that the frames beside it have not.",
+    "step": "From frame {frame} to {next} {figure:.0%} of what is seen changes; usual is {usual:.1%}.",
+}
 
 
 def _jump(subject: Subject) -> list[Finding]:
     if not _plays(subject):
         return []
-    steps = steps_between(subject.texture)[1:]
-    usual = float(np.median(steps))
-    # A step that is as large as all about it is a quick movement; a jump stands out from its neighbours.
-    at = int(steps.argmax())
-    # A single frame out of place makes two large steps, in and out.
-    others = np.delete(steps, [k for k in (at - 1, at, at + 1) if 0 <= k < len(steps)])
-    if steps[at] < JUMP_LEAST or steps[at] < JUMP * max(usual, 0.3) or (others.size and steps[at] < 1.8 * others.max()):
+    found = first_break(distances(subject.texture))
+    if found is None:
         return []
+    at = found.frame + (found.kind == "step")
     return [
         Finding(
             "sheet-jump",
             subject.name,
-            float(steps[at]),
-            "of 255",
-            Message(
-                "From frame {at} to {at2} the picture changes by {steps:.1f} of 255 in the mean; usual is {usual:.1f}.",
-                at=at,
-                at2=at + 1,
-                steps=steps[at],
-                usual=usual,
-            ),
+            found.figure * 100,
+            "% of what is seen",
+            Message(_JUMPS[found.kind], frame=found.frame, next=found.frame + 1, figure=found.figure, usual=found.usual),
             "The movement stutters there, at every run.",
-            _place(subject.texture, at + 1),
+            _place(subject.texture, at),
             None,
-            {"frame": at + 1, "usual": round(usual, 3)},
-            weight=float(steps[at]),
+            {"frame": at, "kind": found.kind, "usual": round(found.usual, 4)},
+            weight=found.figure * 60,
         )
     ]
 
@@ -200,28 +183,28 @@ def _jump(subject: Subject) -> list[Finding]:
 def _loop(subject: Subject) -> list[Finding]:
     if not _plays(subject) or subject.sheet.play != "loop":
         return []
-    all_steps = steps_between(subject.texture)
-    back, inside = float(all_steps[0]), all_steps[1:]
-    usual = float(np.median(inside))
-    if back < JUMP_LEAST / 2 or back < 2.5 * max(usual, 0.3) or back < 1.5 * float(inside.max()):
+    d = distances(subject.texture)
+    found = open_loop(d)
+    if found is None:
         return []
+    back, usual = found
     once = Repair("Play it once", (SetFields(subject.overlay, "sheet", (("play", "once"),)),)) if subject.overlay else None
     return [
         Finding(
             "sheet-loop",
             subject.name,
-            back,
-            "of 255",
+            back * 100,
+            "% of what is seen",
             Message(
-                "From the last frame back to the first the picture changes by {back:.1f} of 255; usual is {usual:.1f}.",
+                "From the last frame back to the first {back:.0%} of what is seen changes; usual is {usual:.1%}.",
                 back=back,
                 usual=usual,
             ),
             "Played again and again, it jumps at the end of every run.",
-            _place(subject.texture, len(all_steps) - 1),
+            _place(subject.texture, d.n - 1),
             once,
-            {"usual": round(usual, 3)},
-            weight=back,
+            {"usual": round(usual, 4)},
+            weight=back * 60,
         )
     ]
 
