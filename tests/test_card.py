@@ -23,8 +23,10 @@ from mivex.core.intake.compare import draw
 from mivex.core.intake.loader import Received, load
 from mivex.core.intake.switches import SWITCHES, switched
 from mivex.core.material.material import Material
+from mivex.core.picture.encode import write_picture
 from mivex.core.project.delivery import DeliveryRecipe, FilePlan
 from mivex.core.project.document import Document, Overlay, Source
+from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.receiver import QUESTIONS, SWITCH_OF, Receiver, parse_receiver
 from mivex.core.stage.camera import View
 
@@ -257,6 +259,26 @@ def test_a_file_says_what_its_alpha_was_made_for(made) -> None:
     want = alpha_for_display(straight[..., [2, 1, 0, 3]].astype(np.float32) / 255, "Translucent")
     assert np.abs(fitted[..., 3] - want * 255).max() <= 0.51
     assert np.array_equal(seen["Cutout", "display"][1], seen["Cutout", "linear"][1])
+
+
+def test_a_recipe_can_spread_edge_colour_below_clear_texels(tmp_path: Path) -> None:
+    """A green disc over clear magenta: delivered, its clear texels are green; what is seen is the same bit for bit."""
+    y, x = np.mgrid[:48, :48]
+    inside = np.hypot(x - 23.5, y - 20.5) < 14
+    values = np.where(inside[..., None], (0, 0.6, 0.2, 1), (1, 0, 1, 0)).astype(np.float32)
+    write_picture(tmp_path / "disc.png", values, 8)
+    o = Overlay(id="o", name="Disc", source=Source(path=str(tmp_path / "disc.png"), meaning="colour"))
+    hides = Receiver(name="hides", answers={"levels": "own"})
+    for receiver, spreads in ((Receiver(name="shows", answers={"hidden": "shows"}), True), (hides, False)):
+        folder = tmp_path / receiver.name
+        recipe = recipe_for(receiver)
+        assert [f.hidden for f in recipe.files if f.fed_by("opacity")] == ["spread" if spreads else "kept"]
+        deliver_project(Document(overlays=(o,)), Evaluator(tmp_path), folder, recipe=recipe)
+        made = cv2.imread(str(folder / "Disc.png"), cv2.IMREAD_UNCHANGED)[..., [2, 1, 0, 3]]
+        assert np.array_equal(made[inside], np.round(values * 255).astype(np.uint8)[inside])
+        assert np.array_equal(made[..., 3], np.round(values[..., 3] * 255).astype(np.uint8))
+        clear = made[~inside][:, :3]
+        assert (clear == ((0, 153, 51) if spreads else (255, 0, 255))).all()
 
 
 def test_the_commands_write_read_and_judge_by_a_receiver(card: Path, received: Received, tmp_path: Path) -> None:

@@ -68,7 +68,7 @@ WORDS: dict[tuple[str, str], str] = {
     ("levels", "of-the-file"): "It uses the mip levels of the file.",
     ("levels", "own"): "It makes its own mip levels, or was given none: coverage and edge colour of Mivex’s own are lost.",
     ("hidden", "does-not-show"): "Its mip levels keep the colour of clear texels out.",
-    ("hidden", "shows"): "Its mip levels let the colour of clear texels through: spread edge colour far.",
+    ("hidden", "shows"): "Its mip levels let the colour of clear texels through: spread edge colour below clear texels.",
     ("size", "any"): "It takes textures of 8192 texels and more.",
     ("blocks", "none"): "It does not compress textures, or so well that nothing is seen of it.",
     ("blocks", "compressed"): "It compresses 4 × 4 texels into two colours and what lies between them.",
@@ -220,7 +220,8 @@ def recipe_for(receiver: Receiver) -> DeliveryRecipe:
     """A delivery recipe that allows for what a receiver does.
 
     It is the whole surface, with normal maps as the receiver reads them, no larger than it keeps, with mip levels where
-    it uses those of a file, and with alpha for sums of display values where it forms such.
+    it uses those of a file, with alpha for sums of display values where it forms such, and with edge colour spread below
+    clear texels where its own mip levels let their colour through.
     """
     a = receiver.answers
     files = []
@@ -233,5 +234,7 @@ def recipe_for(receiver: Receiver) -> DeliveryRecipe:
                 change |= {"format": "ktx2", "bits": 8}
             if a.get("blending") == "display":
                 change["alpha_for"] = "display"
+            if a.get("hidden") == "shows":
+                change["hidden"] = "spread"
         files.append(f.model_copy(update=change))
     return DeliveryRecipe(name=Message("For {name}", name=receiver.name), files=tuple(files), gltf="glb")

@@ -11,11 +11,13 @@ from mivex.core.base.messages import Message
 from mivex.core.base.types import Floats
 from mivex.core.deliver.display_alpha import ADAPTED, alpha_for_display
 from mivex.core.material.sourced import CHANNEL_NAMES
-from mivex.core.picture.picture import quantise
+from mivex.core.picture.picture import Picture, quantise
 from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import ImageMetadata
 from mivex.core.pixels.colour import luminance, to_display, to_linear
 from mivex.core.pixels.outline import trace
+from mivex.core.prepare import spread
+from mivex.core.prepare.base import Context, Surface
 from mivex.core.prepare.resample import resized
 from mivex.core.prepare.weighing import premultiply, unpremultiply
 from mivex.core.project.channel_textures import PACKED
@@ -172,12 +174,14 @@ class Surfaces:
         # Its own picture is data where its source is, whatever the recipe says of others.
         data = plan.holds == "data" or (own.data and self._is_own(overlay, plan))
         for_display = adapted(overlay, plan, data or own.premultiplied)
+        spreads = plan.hidden == "spread" and _has_edges(plan) and not own.premultiplied
         if (
             self._is_own(overlay, plan)
             and data == own.data
             and bits in {own.bits, 32}
             and not plan.size
             and not for_display
+            and not spreads
         ):
             return (
                 Texture(own.values, traits=own.traits.but(weighed=levels), bits=own.bits, key=own.key)
@@ -205,6 +209,8 @@ class Surfaces:
         )
         if plan.size and plan.size < max(h, w):
             values, traits = _smaller(values, plan.size, traits)
+        if spreads:
+            values = spread.run(Surface(values, data), spread.Spread(), Context(_no_file)).values
         if for_display:
             values[..., 3] = alpha_for_display(values, overlay.material.blend)
         return Texture(quantise(np.clip(values, 0, 1), bits), traits=traits, bits=min(bits, 16))
@@ -222,6 +228,15 @@ def adapted(overlay: Overlay, plan: FilePlan, as_stored: bool) -> bool:
     if as_stored or plan.alpha_for != "display" or "alpha" not in plan.channels:
         return False
     return plan.channels["alpha"].take == "opacity" and overlay.material.blend in ADAPTED
+
+
+def _no_file(_path: str) -> Picture:
+    raise MivexError("a delivery reads no further picture.")  # no step that it runs asks for one
+
+
+def _has_edges(plan: FilePlan) -> bool:
+    """Whether a file holds colour beside the opacity that belongs to it."""
+    return "alpha" in plan.channels and plan.channels["alpha"].take == "opacity" and plan.fed_by("red", "green", "blue")
 
 
 def _sized(values: Floats, h: int, w: int) -> Floats:

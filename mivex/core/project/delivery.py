@@ -127,6 +127,12 @@ class FilePlan(Frozen):
         "Receivers that sum display values need another alpha for the same look; it comes near over every backdrop.",
         choices={"linear": "Sums of light", "display": "Sums of display values"},
     )
+    hidden: Literal["kept", "spread"] = setting(
+        "kept",
+        "Below clear texels",
+        "Spread from the edges, whatever is filtered later finds no foreign colour; of straight colour beside its alpha.",
+        choices={"kept": "Colour as it is", "spread": "Colour spread from the edges"},
+    )
     always: bool = setting(False, "Always", "Written even where nothing but numbers would be in it.")
     channels: dict[Lane, Feed] = Field(default_factory=lambda: dict(COLOUR_ALPHA), description="Feed of each channel.")
 

@@ -295,6 +295,9 @@ class FlowPicture(QWidget):
             sums = menu.addMenu(tr("Alpha for"))
             for key, words in (("linear", "Sums of light"), ("display", "Sums of display values")):
                 self._pick(sums, words, plan.alpha_for == key, lambda v=key: put(alpha_for=v))
+            below = menu.addMenu(tr("Below clear texels"))
+            for key, words in (("kept", "Colour as it is"), ("spread", "Colour spread from the edges")):
+                self._pick(below, words, plan.hidden == key, lambda v=key: put(hidden=v))
         self._pick(menu, "Written even if nothing in it varies", plan.always, lambda: put(always=not plan.always))
         menu.addSeparator()
         if "alpha" in plan.channels:

@@ -1076,8 +1076,8 @@
    <translation>Seine Mip-Stufen halten die Farbe klarer Texel heraus.</translation>
   </message>
   <message>
-   <source>Its mip levels let the colour of clear texels through: spread edge colour far.</source>
-   <translation>Seine Mip-Stufen lassen die Farbe klarer Texel durch: Kantenfarbe weit ausbreiten.</translation>
+   <source>Its mip levels let the colour of clear texels through: spread edge colour below clear texels.</source>
+   <translation>Seine Mip-Stufen lassen die Farbe klarer Texel durch: Kantenfarbe unter klare Texel ausbreiten.</translation>
   </message>
   <message>
    <source>It takes textures of 8192 texels and more.</source>
@@ -1702,6 +1702,10 @@
   <message>
    <source>{mean:.2f} (level {level})</source>
    <translation>{mean} (Stufe {level})</translation>
+  </message>
+  <message>
+   <source>a delivery reads no further picture.</source>
+   <translation>eine Auslieferung liest kein weiteres Bild.</translation>
   </message>
   <message>
    <source>“{name}”: its delivery reads the overlay “{overlay}”, which is not there.</source>
@@ -7784,6 +7788,14 @@
    <translation>Empfänger, die Anzeigewerte summieren, brauchen für dasselbe Aussehen ein anderes Alpha; es kommt ihm über jedem Hintergrund nahe.</translation>
   </message>
   <message>
+   <source>Below clear texels</source>
+   <translation>Unter klaren Texeln</translation>
+  </message>
+  <message>
+   <source>Spread from the edges, whatever is filtered later finds no foreign colour; of straight colour beside its alpha.</source>
+   <translation>Von den Kanten ausgebreitet, findet alles, was später filtert, keine fremde Farbe; bei freier Farbe neben ihrem Alpha.</translation>
+  </message>
+  <message>
    <source>Always</source>
    <translation>Immer</translation>
   </message>
@@ -7866,6 +7878,14 @@
   <message>
    <source>Sums of display values</source>
    <translation>Summen von Anzeigewerten</translation>
+  </message>
+  <message>
+   <source>Colour as it is</source>
+   <translation>Farbe, wie sie ist</translation>
+  </message>
+  <message>
+   <source>Colour spread from the edges</source>
+   <translation>Farbe von den Kanten ausgebreitet</translation>
   </message>
   <message>
    <source>a name pattern is one file name and knows {name} and {kind} only</source>
