@@ -16,15 +16,18 @@ from test_project import mivex_run
 
 from mivex.core.card.make import make_card
 from mivex.core.deliver.motion_file import check_file
+from mivex.core.deliver.project import deliver_project
 from mivex.core.intake.compare import draw
 from mivex.core.intake.loader import load
 from mivex.core.material.material import Material
 from mivex.core.motion.model import Birth, Curve, Effect, Emission, Emitter, Facing, Lamp, Life, whole
 from mivex.core.page.page import PAGES, stage_page
-from mivex.core.page.scene import effects_of, page_scene
+from mivex.core.page.scene import Compared, effects_of, page_scene
+from mivex.core.picture.encode import write_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import ImageMetadata
 from mivex.core.pixels.blends import BLENDS
+from mivex.core.project.delivery import DeliveryRecipe, FilePlan
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project
@@ -268,6 +271,52 @@ def test_without_webgl_the_page_says_so(tmp_path: Path) -> None:
     doc, textures = effects_scene()
     text = dom(written(doc, textures, tmp_path / "page.html").as_uri(), "--disable-gpu", "--disable-3d-apis")
     assert 'data-drawn="no"' in text and "This browser cannot draw the scene" in text
+
+
+@browser
+@pytest.mark.parametrize("first", [False, True])
+def test_two_versions_are_drawn_beside_each_other_each_as_it_would_be_alone(tmp_path: Path, first: bool) -> None:
+    place = PanelPlace(at=(0.0, 1.3, 0.6), width=1.2, height=1.2)
+    doc = Document(overlays=(overlay("a", place, lit=False, blend="Translucent"),), cameras=(CAMERA,))
+    mine = sprite()
+    other = Texture(np.ascontiguousarray(mine.values[..., [2, 0, 1, 3]]))
+    told = {"a": Compared(other, first, ("As it came", "As delivered"))}
+    page = tmp_path / "page.html"
+    page.write_text(stage_page(page_scene(doc, {"a": mine}, {}, told), "A test"), encoding="utf-8")
+    both = shot(page, only="a")
+    half = SIZE[0] // 2
+    view = View(CAMERA, half, SIZE[1])
+    drawn = [
+        codes_of(render(doc, {"a": t}, view, {}), doc).astype(int) for t in ((other, mine) if first else (mine, other))
+    ]
+    assert np.abs(drawn[0] - drawn[1]).max() > 60
+    for part, meant in zip((both[:, :half], both[:, -half:]), drawn, strict=True):
+        assert (np.abs(part.astype(int) - meant).max(axis=2) <= 3).mean() > 0.99
+    # On demand one alone, over the whole; in the scene there is but the one that is delivered.
+    for wish in ({"only": "a", "beside": "0"}, {}):
+        agree(shot(page, **wish), doc, {"a": mine})
+
+
+def test_a_proof_sheet_shows_faults_beside_their_mending_and_work_beside_its_source(tmp_path: Path) -> None:
+    alpha = disc(64)
+    write_picture(tmp_path / "dark.png", rgba(np.where(alpha[..., None] > 0, paint(64), 0), alpha), 8)
+    rows = {"as it is": (), "spread": ({"step": "spread"},)}
+    overlays = tuple(
+        Overlay(
+            id=name.replace(" ", "-"),
+            name=name,
+            source=Source(path=str(tmp_path / "dark.png"), meaning="colour"),
+            steps=steps,
+            places=(PanelPlace(id="p"),),
+        )
+        for name, steps in rows.items()
+    )
+    doc, recipe = Document(overlays=overlays), DeliveryRecipe(name="x", files=(FilePlan(always=True),), proof=True)
+    deliver_project(doc, Evaluator(tmp_path), tmp_path / "out", recipe=recipe)
+    text = (tmp_path / "out" / "proof.html").read_text("utf-8")
+    scene = json.loads(re.search(r'id="scene">(.*?)</script>', text, re.S)[1])
+    words = {k: (v["first"], [w.split(":")[0] for w in v["words"]]) for k, v in scene["versions"].items()}
+    assert words == {"as-it-is": (False, ["As delivered", "Mended"]), "spread": (True, ["As it came", "As delivered"])}
 
 
 def test_a_page_asks_for_nothing_and_names_end_no_script(tmp_path: Path) -> None:

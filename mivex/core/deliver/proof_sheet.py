@@ -1,6 +1,7 @@
 """The proof sheet: one self-contained page of a delivery, with pictures, settings, findings and figures."""
 
 import base64
+import contextlib
 from collections.abc import Callable, Mapping, Sequence
 from typing import Any
 
@@ -8,12 +9,14 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex import __version__
-from mivex.core.base.messages import Message, term
+from mivex.core.base.errors import MivexError
+from mivex.core.base.messages import InSentence, Message, term
 from mivex.core.deliver.compared import Delivered
 from mivex.core.deliver.planning import Planned
-from mivex.core.findings import Subject, examine
+from mivex.core.findings import CHECKS, Subject, examine
+from mivex.core.findings.finding import Finding
 from mivex.core.page.page import PAGES, viewer
-from mivex.core.page.scene import page_scene
+from mivex.core.page.scene import Compared, page_scene
 from mivex.core.picture.encode import picture_bytes
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
@@ -85,6 +88,23 @@ def _settings(o: Overlay) -> list[tuple[str, str]]:
     return rows
 
 
+def _versions(o: Overlay, found: Sequence[Finding], doc: Document, evaluator: Evaluator) -> Compared | None:
+    """What an overlay is shown beside: mended, where a likely fault is left that steps cure; else as it came."""
+    fault = next((f for f in found if f.certainty == "likely" and f.repair is not None and f.repair.steps), None)
+    with contextlib.suppress(MivexError):
+        if fault is not None and fault.repair is not None:
+            mended = o.model_copy(update={"steps": (*o.steps, *fault.repair.steps)})
+            title = InSentence(CHECKS[fault.id].title)
+            words = (
+                Message("As delivered: {title}", title=title),
+                Message("Mended: {label}", label=InSentence(fault.repair.label)),
+            )
+            return Compared(evaluator.texture(mended, doc), False, words)
+        if o.source.path and (any(s.on for s in o.steps) or not o.layers.idle):
+            return Compared(evaluator.texture(o, doc, bare=True), True, ("As it came", "As delivered"))
+    return None
+
+
 def proof_sheet(
     doc: Document,
     wanted: Sequence[tuple[Planned, Delivered]],
@@ -108,6 +128,7 @@ def proof_sheet(
     from markupsafe import Markup
 
     overlays: list[dict[str, Any]] = []
+    compared: dict[str, Compared] = {}
     for row, done in wanted:
         o = row.overlay
         t = texture_of(o)
@@ -135,6 +156,9 @@ def proof_sheet(
             ]
         if t.traits.cells:
             figures.append(("Frames", str(len(t.traits.cells))))
+        found = examine(subject)
+        if (two := _versions(o, found, doc, evaluator)) is not None:
+            compared[o.id] = two
         display = doc.lighting.blending == "display"
         shown = [(words, _flat(o, t, layout, w, h, display=display), wide) for layout, words, w, h, wide in _SHOWN]
         overlays.append(
@@ -157,7 +181,7 @@ def proof_sheet(
                 "figures": figures,
                 "lost": done.left_out,
                 "unsaid": unsaid.get(o.name, []),
-                "findings": [{"message": f.message, "why": f.why} for f in examine(subject)],
+                "findings": [{"message": f.message, "why": f.why} for f in found],
             }
         )
     textures, meshes = load_scene_inputs(doc, evaluator)
@@ -166,7 +190,7 @@ def proof_sheet(
         view = View(camera, *_STAGE)
         codes = codes_of(render(doc, textures, view, meshes), doc)
         stage.append({"name": camera.name, "data": png_uri(codes), "width": _STAGE[0], "height": _STAGE[1]})
-    body, css = viewer(page_scene(doc, textures, meshes))
+    body, css = viewer(page_scene(doc, textures, meshes, compared))
     table = [c for _, d in wanted for c in d.table]
     env = Environment(loader=FileSystemLoader(PAGES), autoescape=True, trim_blocks=False)
     return (

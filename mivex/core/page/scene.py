@@ -3,6 +3,8 @@
 import base64
 from collections.abc import Mapping
 from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass
+from types import MappingProxyType
 from typing import Any
 
 import numpy as np
@@ -289,7 +291,31 @@ def _sprites(
     return made
 
 
-def page_scene(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[str, Mesh]) -> dict[str, Any]:
+@dataclass(frozen=True)
+class Compared:
+    """Two versions of an overlay that a page shows beside each other.
+
+    Attributes
+    ----------
+    texture : Texture
+        The one that the scene does not show.
+    first : bool
+        It stands at the left: what was, beside what the scene shows; otherwise what could be, at the right.
+    words : (str, str)
+        What the left one and the right one are.
+    """
+
+    texture: Texture
+    first: bool
+    words: tuple[str, str]
+
+
+def page_scene(
+    doc: Document,
+    textures: Mapping[str, Texture],
+    meshes: Mapping[str, Mesh],
+    compared: Mapping[str, Compared] = MappingProxyType({}),
+) -> dict[str, Any]:
     """A scene as a page draws it, as plain JSON.
 
     Parameters
@@ -299,6 +325,8 @@ def page_scene(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[s
     textures : mapping
         As the stage draws them.
     meshes : mapping of path to Mesh
+    compared : mapping of overlay id to Compared
+        Other versions that the page can show beside those of the scene.
     """
     whole = doc.model_copy(
         update={"effects": (), "overlays": tuple(o.model_copy(update={"shown": True}) for o in doc.overlays)}
@@ -309,18 +337,29 @@ def page_scene(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[s
     by_id = {o.id: o for o in doc.overlays}
     listed = {o.id: k for k, o in enumerate(doc.overlays)}
     rows = []
+
+    def row_of(d: DrawCall, record: Any, number: int, texture: Texture | None) -> dict[str, Any]:
+        made = _draw(d, record, number, pictures)
+        o = by_id.get(d.owner)
+        if o is not None and texture is not None:
+            place = o.places[int(d.part) - 1]
+            made["stands"] = _whole(stands_at(o, place, texture, _FRONT, world))
+            made["shown"] = o.shown
+            _turning(made, place)
+        return made
+
     # As they stand in the rack: that is what decides where all else is equal.
     order = sorted(range(len(draws)), key=lambda i: (listed.get(draws[i].owner, -1), int(draws[i].part or 0), i))
     for number, i in enumerate(order):
-        d = draws[i]
-        made = _draw(d, records.draws[i], number, pictures)
-        o = by_id.get(d.owner)
-        if o is not None:
-            place = o.places[int(d.part) - 1]
-            made["stands"] = _whole(stands_at(o, place, textures[o.id], _FRONT, world))
-            made["shown"] = o.shown
-            _turning(made, place)
-        rows.append(made)
+        rows.append(row_of(draws[i], records.draws[i], number, textures.get(draws[i].owner)))
+    others = [d for d in Scene().draws(whole, {**textures, **{k: c.texture for k, c in compared.items()}}, _FRONT, meshes)]
+    others = [d for d in others if d.owner in compared]
+    told = Records(others).draws if others else ()
+    versions: dict[str, Any] = {}
+    for i, d in enumerate(others):
+        c = compared[d.owner]
+        held = versions.setdefault(d.owner, {"first": c.first, "words": list(c.words), "draws": []})
+        held["draws"].append(row_of(d, told[i], len(rows) + i, c.texture))
     effects = effects_of(doc, world)
     sprites = _sprites(doc, textures, effects, pictures)
     there = {r["overlay"] for r in rows} | sprites.keys()
@@ -336,6 +375,7 @@ def page_scene(doc: Document, textures: Mapping[str, Texture], meshes: Mapping[s
             if o.id in there
         ],
         "draws": rows,
+        "versions": versions,
         "textures": pictures.rows(),
         # What is hidden casts no shadow on the scene, and must not coarsen the shadows of the others.
         "light": _light(doc, [d for d in draws if d.owner not in by_id or by_id[d.owner].shown]),

@@ -1672,6 +1672,22 @@
    <translation>Prüfbogen</translation>
   </message>
   <message>
+   <source>As delivered: {title}</source>
+   <translation>Wie ausgeliefert: {title}</translation>
+  </message>
+  <message>
+   <source>Mended: {label}</source>
+   <translation>Repariert: {label}</translation>
+  </message>
+  <message>
+   <source>As it came</source>
+   <translation>Wie es kam</translation>
+  </message>
+  <message>
+   <source>As delivered</source>
+   <translation>Wie ausgeliefert</translation>
+  </message>
+  <message>
    <source>{min:.3f} to {max:.3f}, mean {mean:.3f}</source>
    <translation>{min} bis {max}, im Mittel {mean}</translation>
   </message>

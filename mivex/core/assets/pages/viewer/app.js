@@ -41,6 +41,11 @@ async function begin(data) {
     engine.only = id;
     engine.hideAround = id !== null && $("backdrop").value !== "scene";
     engine.ground = backdrops[$("backdrop").value] || data.ground;
+    const two = id !== null && data.versions[id];
+    $("compare").hidden = !two;
+    const apart = Boolean(two && engine.beside);
+    $("captions").hidden = !apart;
+    if (apart) two.words.forEach((words, k) => { $("captions").children[k].textContent = words; });
     document.querySelectorAll("#overlays button").forEach((b) => b.setAttribute("aria-pressed", String(b.dataset.id === (id === null ? "" : id))));
     soon();
   };
@@ -93,8 +98,9 @@ async function begin(data) {
   $("effects").onchange = () => { engine.effectsShown = $("effects").checked; soon(); };
   if (!data.effects.length) $("clock").hidden = true;
   entry("The whole scene", null, `${data.overlays.length} overlays`);
-  data.overlays.forEach((o) => entry(o.name, o.id, `${o.blend}${o.shown ? "" : ", hidden"}`));
+  data.overlays.forEach((o) => entry(o.name, o.id, `${data.versions[o.id] ? "⇄ " : ""}${o.blend}${o.shown ? "" : ", hidden"}`));
   $("backdrop").onchange = () => show(engine.only);
+  $("beside").onchange = () => { engine.beside = $("beside").checked; show(engine.only); };
   $("level").oninput = () => { engine.finest = Number($("level").value); $("levelWords").textContent = engine.finest ? `from level ${engine.finest} on` : "as sampled"; soon(); };
   $("space").onchange = () => { engine.display = $("space").value === "display"; soon(); };
   $("space").value = data.light.display ? "display" : "linear";
@@ -134,7 +140,8 @@ async function begin(data) {
   new ResizeObserver(soon).observe(canvas);
   if (wish.bare !== undefined) document.body.classList.add("bare");
   if (wish.display !== undefined) engine.display = true;
-  if (wish.only) engine.only = wish.only;
+  if (wish.only) { engine.only = wish.only; if (wish.look !== undefined) look(wish.only); }
+  if (wish.beside === "0") $("beside").checked = engine.beside = false;
   if (wish.time) {
     $("time").value = engine.time = Number(wish.time);
     told();

@@ -13,8 +13,9 @@ function distance(a, b) { return Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2
 
 Object.assign(Engine.prototype, {
   shown(axes) {
-    const rows = this.data.draws.filter((d) => d.overlay ? (this.only === null ? d.shown : d.overlay === this.only) : !this.hideAround);
-    return rows.concat(this.moving(axes));
+    const other = this.other ? this.data.versions[this.only] : null;
+    const rows = this.data.draws.filter((d) => d.overlay ? (this.only === null ? d.shown : d.overlay === this.only && !other) : !this.hideAround);
+    return rows.concat(other ? other.draws : [], this.moving(axes));
   },
 
   // Particles of every part of every effect, at the time that is seen, as draws.
@@ -136,8 +137,24 @@ Object.assign(Engine.prototype, {
     }
   },
 
+  // One picture, or the two versions of what is shown alone, beside each other.
   draw(camera) {
-    const gl = this.gl, width = this.canvas.width, height = this.canvas.height, axes = axesOf(camera);
+    const two = this.beside && this.only !== null && this.data.versions[this.only];
+    if (!two) {
+      this.other = false;
+      this.drawPart(camera, 0, this.canvas.width);
+      return;
+    }
+    const half = Math.floor(this.canvas.width / 2);
+    this.other = two.first;
+    this.drawPart(camera, 0, half);
+    this.other = !two.first;
+    this.drawPart(camera, this.canvas.width - half, half);
+    this.other = false;
+  },
+
+  drawPart(camera, left, width) {
+    const gl = this.gl, height = this.canvas.height, axes = axesOf(camera);
     const focal = Math.min(height, width / 1.25) / 2 / Math.tan(camera.fov * Math.PI / 360);
     const view = {axes, width, height, lens: [focal / (width / 2), focal / (height / 2)]};
     const shown = this.shown(axes), rows = this.ordered(shown, axes.eye), shadow = this.castShadows(shown.filter((d) => !d.moving));
@@ -177,11 +194,13 @@ Object.assign(Engine.prototype, {
       this.paint(d, "blended", view, shadow, {sceneDepth: g.depth, behindMap: d.refracts ? behind : this.blank()});
     }
     this.bind(null);
+    gl.viewport(left, 0, width, height);
     gl.disable(gl.BLEND);
     gl.disable(gl.DEPTH_TEST);
     gl.disable(gl.CULL_FACE);
     this.use("screen");
     this.set("light", light.maps[0]);
+    this.set("left", left);
     this.set("gain", this.data.light.gain);
     this.set("display", this.display);
     this.set("soft", this.data.light.soft);

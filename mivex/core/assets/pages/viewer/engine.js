@@ -18,7 +18,7 @@ class Engine {
     if (!gl || !gl.getExtension("EXT_color_buffer_float")) throw new Error("no WebGL 2 with floating-point pictures");
     gl.getExtension("OES_texture_float_linear");
     Object.assign(this, {gl, data, canvas, kept: {}, shadow: null, only: null, hideAround: false, finest: 0,
-      display: data.light.display, ground: data.ground, time: 0, effectsShown: true, points: []});
+      other: false, beside: true, display: data.light.display, ground: data.ground, time: 0, effectsShown: true, points: []});
     this.build();
   }
 
@@ -32,6 +32,7 @@ class Engine {
     this.sky = this.plain(d.light.sky, gl.RGB16F, gl.RGB, gl.HALF_FLOAT, Uint16Array);
     this.table = this.plain(d.light.table, gl.RG32F, gl.RG, gl.FLOAT, Float32Array);
     for (const draw of d.draws) this.mesh(draw);
+    for (const v of Object.values(d.versions)) v.draws.forEach((draw) => this.mesh(draw));
   }
 
   plain(t, inner, format, kind, Kind) {

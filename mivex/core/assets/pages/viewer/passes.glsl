@@ -202,10 +202,10 @@ void main() { gl_Position = vec4(CORNERS[gl_VertexID], 0.0, 1.0); }
 //--- the picture on the screen
 uniform sampler2D light;
 uniform float gain;
-uniform int display, soft;
+uniform int display, soft, left;
 out vec4 shown;
 void main() {
-  vec3 c = texelFetch(light, ivec2(gl_FragCoord.xy), 0).rgb;
+  vec3 c = texelFetch(light, ivec2(gl_FragCoord.xy) - ivec2(left, 0), 0).rgb;
   if (display != 0) c = decoded(c);
   c = max(c * gain, 0.0);
   if (soft != 0) c = mix(c, 0.8 + 0.2 * (1.0 - exp((0.8 - c) / 0.2)), greaterThan(c, vec3(0.8)));
