@@ -8,7 +8,7 @@ import typer
 
 from mivex.cli_output import say, say_json, whole_numbers
 from mivex.core.base.errors import MivexError
-from mivex.core.base.messages import Message, joined, term
+from mivex.core.base.messages import Message, joined, named, term
 
 sheet_app = typer.Typer(help="Build, slice and check sheets of frames.", no_args_is_help=True, add_completion=False)
 Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
@@ -113,6 +113,61 @@ def build(
         )
         for sentence in told:
             say(sentence)
+
+
+@sheet_app.command()
+def vary(
+    project: str,
+    overlay: str,
+    out: Annotated[str, typer.Argument(metavar="OUT")],
+    setting: Annotated[str, typer.Option(metavar="AT", help="Which number, as in layers.rows.0.strength.")] = "",
+    ends: Annotated[str, typer.Option("--from", metavar="A:B", help="From where to where it goes.")] = "0:1",
+    frames: Annotated[int, typer.Option(help="How many frames.")] = 16,
+    columns: Columns = 0,
+    gutter: Gutter = 0,
+    as_json: Json = False,
+) -> None:
+    """A sheet of an overlay whose setting changes from frame to frame; without --setting: which settings there are."""
+    from mivex.core.picture.encode import check_writable, write_picture
+    from mivex.core.project.evaluate import Evaluator
+    from mivex.core.project.file import read_project
+    from mivex.core.scene.varied import by_setting, varied_settings
+    from mivex.core.sheet.build import Layout
+    from mivex.core.sheet.build import build as lay
+
+    suffix = check_writable(out)
+    doc = read_project(project)
+    o = next((x for x in doc.overlays if overlay in (x.id, x.name)), None)
+    if o is None:
+        names = named(", ", (x.name for x in doc.overlays))
+        raise MivexError(Message("The project has no overlay “{overlay}”; it has {names}.", overlay=overlay, names=names))
+    if not setting:
+        for s in varied_settings(o):
+            say(f"{s.at}   {s.name}   {s.now:g}   {s.low:g}:{s.high:g} {s.unit}".rstrip())
+        return
+    if not 2 <= frames <= 256 or not 0 <= columns <= 64 or not 0 <= gutter <= 1024:
+        raise MivexError("--frames takes 2 to 256, --columns 0 to 64, --gutter 0 to 1024.")
+    try:
+        first, last = (float(x) for x in ends.split(":"))
+    except ValueError:
+        raise MivexError(Message("--from takes two numbers, as in 0:1, not “{ends}”.", ends=ends)) from None
+    made = by_setting(Evaluator(Path(project).parent), doc, o, frames, setting, (first, last))
+    values, grid = lay(made, Layout((0, 0), columns, gutter, "inside", "frame"), meaning="colour")
+    bits = 8 if suffix in (".tga", ".webp", ".ktx2") else max(o.delivery.bits, 8)
+    write_picture(out, values, 32 if suffix == ".exr" else bits)
+    h, w = values.shape[:2]
+    words = {
+        "sheet": {"grids": [grid.model_dump(mode="json")]},
+        "width": w,
+        "height": h,
+        "frames": frame_rows(tuple(grid.cells(w, h)), w, h),
+    }
+    _write_list(out, words)
+    if as_json:
+        say_json(words)
+    else:
+        size = {"columns": grid.columns, "rows": grid.rows, "w": w, "h": h}
+        say(Message("{count} frames in {columns} × {rows}, {w} × {h}", count=len(made), **size))
 
 
 def _grid_of(

@@ -24,7 +24,9 @@ from mivex.core.prepare.move import Trim
 from mivex.core.prepare.resize import Resize
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Evaluator
+from mivex.core.project.file import write_project
 from mivex.core.scene.draw_calls import render
+from mivex.core.scene.varied import by_setting, varied_settings
 from mivex.core.sheet.bleed import cell_texels, measure
 from mivex.core.sheet.build import Layout, build
 from mivex.core.sheet.guess import guess
@@ -415,3 +417,45 @@ def test_what_is_wrong_with_a_run_of_frames_is_named_with_its_frame():
     small = [np.pad(f, ((70, 70), (70, 70), (0, 0))) for f in near]
     assert said(dark) == said(small) == said(near)
     assert said([frames[0]] * 12) == [] and said([np.zeros((16, 16, 4))] * 8) == [] and said(frames[:3], "once") == []
+
+
+def test_a_sheet_is_made_from_one_overlay_under_a_setting_that_changes(tmp_path):
+    """Frame k is the very result at that value; whole numbers are rounded; what may not be is refused in a sentence."""
+    rows = (
+        {"id": "a", "name": "Spots", "cells": {"opacity": {"number": 1.0}, "colour": {"colour": (1, 0, 0)}},
+         "mask": {"parts": [{"source": "pattern", "pattern": {"kind": "droplets"}}]}},
+    )  # fmt: skip
+    o = Overlay.model_validate(
+        {"id": "o", "name": "Drops", "source": {"canvas": (48, 32)}, "layers": {"rows": rows},
+         "steps": [{"step": "blur", "radius": 1.0}]}
+    )  # fmt: skip
+    evaluator, doc = Evaluator(tmp_path), Document(overlays=(o,))
+    names = {s.at: s for s in varied_settings(o)}
+    assert {"layers.rows.0.strength", "layers.rows.0.mask.parts.0.pattern.seed", "steps.0.radius"} <= set(names)
+    frames = by_setting(evaluator, doc, o, 5, "layers.rows.0.strength", (0.0, 1.0))
+    for k, f in enumerate(frames):
+        row = o.layers.rows[0].model_copy(update={"strength": k / 4})
+        same = o.model_copy(update={"layers": o.layers.model_copy(update={"rows": (row,)})})
+        assert np.array_equal(f, Evaluator(tmp_path).texture(same, doc).values)
+    assert frames[0][..., 3].max() == 0 and [f[..., 3].mean() for f in frames] == sorted(f[..., 3].mean() for f in frames)
+    twelve = by_setting(evaluator, doc, o, 12, "layers.rows.0.mask.parts.0.pattern.seed", (1, 12))
+    assert len({f.tobytes() for f in twelve}) == 12
+    blurred = by_setting(evaluator, doc, o, 2, "steps.0.radius", (0.0, 4.0))
+    assert blurred[1][..., 3].std() < blurred[0][..., 3].std()
+    for at, ends, words in (("steps.9.radius", (0, 1), "no number"), ("layers.rows.0.strength", (0, 3), "0 to 1, not 3")):
+        with pytest.raises(MivexError, match=words):
+            by_setting(evaluator, doc, o, 3, at, ends)
+    write_project(tmp_path / "p.mivex", doc)
+    words = ["sheet", "vary", str(tmp_path / "p.mivex"), "Drops", str(tmp_path / "s.png")]
+    listed = mivex_run(*words)
+    assert listed.returncode == 0 and "layers.rows.0.strength   Spots: strength   1   0:1" in listed.stdout
+    done = mivex_run(
+        *words, "--setting", "layers.rows.0.strength", "--from", "0:1", "--frames", "6", "--columns", "3", "--json"
+    )
+    told = json.loads(done.stdout)
+    assert done.returncode == 0 and (told["width"], told["height"], len(told["frames"])) == (144, 64, 6)
+    made = read_picture(tmp_path / "s.png").values
+    assert np.array_equal(made[:32, :48], np.zeros((32, 48, 4))) or made[:32, :48, 3].max() == 0
+    assert made[32:, 96:, 3].mean() > made[32:, :48, 3].mean() > 0
+    refused = mivex_run(*words, "--setting", "nowhere")
+    assert refused.returncode == 2 and "no number" in refused.stderr and refused.stderr.count("\n") == 1

@@ -9,9 +9,9 @@ import json
 import re
 from functools import lru_cache
 from pathlib import Path
-from typing import Any
+from typing import Any, TypeVar
 
-from pydantic import Field, ValidationError
+from pydantic import BaseModel, Field, ValidationError
 
 from mivex.core.base.errors import MivexError, what_is_invalid
 from mivex.core.base.messages import InSentence, Message, named, term
@@ -199,6 +199,14 @@ def has_knob(group: Group, at: str) -> bool:
 
 def with_knob(group: Group, at: str, value: Any) -> Group:
     """The group with an open setting changed; checked again. Raises pydantic's ValidationError."""
+    return changed_at(group, at, value)
+
+
+Model = TypeVar("Model", bound=BaseModel)
+
+
+def changed_at(model: Model, at: str, value: Any) -> Model:
+    """A model with one setting changed, found by a way of names and numbers; raises pydantic's ValidationError."""
 
     def change(part: Any, keys: list[str]) -> Any:
         key = keys[0]
@@ -212,8 +220,7 @@ def with_knob(group: Group, at: str, value: Any) -> Group:
             return type(part).model_validate(kept | {key: value})
         return part.model_copy(update={key: change(getattr(part, key), keys[1:])})
 
-    made = change(group, at.split("."))
-    assert isinstance(made, Group)
+    made: Model = change(model, at.split("."))
     return made
 
 

@@ -1,22 +1,26 @@
 """Asks how a sheet is to be built, and builds it in the background."""
 
+from collections.abc import Sequence
 from typing import Any
 
 from PySide6.QtWidgets import QDialog, QDialogButtonBox, QFileDialog, QLabel, QVBoxLayout
 
 from mivex.core.base.languages import tr
+from mivex.core.scene.varied import VariedSetting
 from mivex.core.sheet.build import ALIGNS, FITS, Layout
 from mivex.ui.fields.fields import ChoiceField, Field, SwitchField
 from mivex.ui.fields.labels import picture_filter
 from mivex.ui.fields.number import NumberField
 
+OWN = ("seeds", "varied", "baked")
+"""Ways that make frames of the overlay itself."""
 ANIMATED = "Animated pictures (*.webp *.gif *.png *.apng)"
 
 
 class BuildSheet(QDialog):
     """Number of frames, cell, columns, gutter, fit, alignment, and what moves."""
 
-    def __init__(self, how: str, parent: Any, *, frames: int = 0) -> None:
+    def __init__(self, how: str, parent: Any, *, frames: int = 0, settings: Sequence[VariedSetting] = ()) -> None:
         super().__init__(parent)
         self.setWindowTitle(tr("Build a sheet"))
         self.how = how
@@ -34,8 +38,10 @@ class BuildSheet(QDialog):
         }
         self.column = QVBoxLayout(self)
         self.column.setSpacing(4)
-        if how in ("seeds", "baked"):
+        if how in OWN:
             self._number("count", "Frames", "How many frames.", 2, 64, (2, 256))
+        if how == "varied":
+            self._varied(settings)
         if how == "baked":
             self._add(
                 SwitchField(
@@ -91,6 +97,42 @@ class BuildSheet(QDialog):
         buttons.rejected.connect(self.reject)
         self.column.addWidget(buttons)
         self.setMinimumWidth(340)
+
+    def _varied(self, settings: Sequence[VariedSetting]) -> None:
+        """Which setting, and from where to where it goes."""
+        rows = {s.at: s for s in settings}
+        first = settings[0]
+        self.values |= {"setting": first.at, "from": first.low, "to": first.now if first.now != first.low else first.high}
+        names = {s.at: s.name for s in settings}
+        which = ChoiceField("Setting", "What changes from frame to frame.", lambda: self.values["setting"], first.at, names)
+        self._add(which, "setting")
+        ends = [
+            NumberField(
+                name,
+                hint,
+                lambda k=key: self.values[k],
+                float(self.values[key]),
+                low=first.low,
+                high=first.high,
+                hard=(first.low, first.high),
+                unit=first.unit,
+            )
+            for key, name, hint in (
+                ("from", "First frame", "The setting in the first frame."),
+                ("to", "Last frame", "The setting in the last frame; those between go evenly."),
+            )
+        ]
+        for key, field in zip(("from", "to"), ends, strict=True):
+            self._add(field, key)
+
+        def chosen(at: str) -> None:
+            s = rows[at]
+            self.values |= {"from": s.low, "to": s.now if s.now != s.low else s.high}
+            for field in ends:
+                field.bar.low, field.bar.high, field.bar.hard = s.low, s.high, (s.low, s.high)
+                field.refresh()
+
+        which.edited.connect(chosen)
 
     def _add(self, field: Field, key: str) -> None:
         field.edited.connect(lambda v: (self.values.__setitem__(key, v), field.refresh()))

@@ -27,11 +27,13 @@ from mivex.core.project.document import Document
 from mivex.core.project.file import absolute
 from mivex.core.project.recipe import save_recipe, with_files
 from mivex.core.scene.frames import Baking, baked, by_seeds
+from mivex.core.scene.varied import by_setting
 from mivex.core.sheet.build import Layout, build, meaning_of
 from mivex.core.sheet.model import Sheet
 from mivex.ui.fields.labels import picture_filter
 from mivex.ui.proofs.stage_proof import StageProof
 from mivex.ui.session.engine import Engine
+from mivex.ui.shell.build_sheet import OWN
 from mivex.ui.shell.controls import Controls
 from mivex.ui.shell.delivery_actions import DeliveryActions
 from mivex.ui.shell.folder_sheet import FolderSheet
@@ -183,7 +185,7 @@ class FileActions(DeliveryActions):
         if o is None:
             return
         doc, texture = self.session.doc, self.engine.get(o.id).texture
-        name = (o.name if how in ("seeds", "baked") else Path(paths[0]).stem) + " sheet"
+        name = (o.name if how in OWN else Path(paths[0]).stem) + " sheet"
 
         def work(report, stopped):  # type: ignore[no-untyped-def]
             pictures = [read_picture(p) for p in paths] if how == "pictures" else []
@@ -193,6 +195,9 @@ class FileActions(DeliveryActions):
                 frames = read_frames(paths[0])[0]
             elif how == "seeds":
                 frames = by_seeds(evaluator, doc, o, int(values["count"]), stopped)
+            elif how == "varied":
+                ends = float(values["from"]), float(values["to"])
+                frames = by_setting(evaluator, doc, o, int(values["count"]), values["setting"], ends, stopped)
             elif texture is None:
                 return Message("“{name}” is not ready yet.", name=o.name)
             else:
@@ -206,7 +211,7 @@ class FileActions(DeliveryActions):
             while path.exists():
                 path, number = folder / f"{stem}_{number}.png", number + 1
             write_picture(path, made, 16 if deep else 8, data=meaning != "colour")
-            sheet = Sheet(grids=(grid,), play="random" if how == "seeds" else "loop")
+            sheet = Sheet(grids=(grid,), play={"seeds": "random", "varied": "once"}.get(how, "loop"))
             wide, high = grid.size(made.shape[1], made.shape[0])
             report(lambda: self.take_sheet(str(path), name, sheet, wide / high))
             return ""

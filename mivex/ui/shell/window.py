@@ -15,6 +15,7 @@ from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message, term
 from mivex.core.findings import likely
 from mivex.core.scene.stage_painter import StagePainter
+from mivex.core.scene.varied import varied_settings
 from mivex.demo import PROJECT
 from mivex.ui import theme
 from mivex.ui.fields.line import FieldKeys, commit_typing
@@ -241,7 +242,11 @@ class Window(Following):
         paths = ask_pictures(self, self.session.folder, how) if how in ("pictures", "animated") else []
         if how in ("pictures", "animated") and not paths:
             return
-        dialog = BuildSheet(how, self, frames=len(paths))
+        settings = varied_settings(o) if how == "varied" else []
+        if how == "varied" and not settings:
+            self.tell(Message("“{name}” has no number that frames could differ in: add a layer or a step.", name=o.name))
+            return
+        dialog = BuildSheet(how, self, frames=len(paths), settings=settings)
         if dialog.exec():
             self.make_sheet(how, paths, dialog.values, dialog.layout_wanted)
 

@@ -21,6 +21,7 @@ MADE_FROM = {
     "pictures": "Pictures …",
     "animated": "An animated picture …",
     "seeds": "This overlay, under other seeds …",
+    "varied": "This overlay, as one of its settings changes …",
     "baked": "This overlay's own animation …",
 }
 

@@ -588,6 +588,10 @@
    <translation>--columns nimmt 0 bis 64, --gutter 0 bis 1024.</translation>
   </message>
   <message>
+   <source>--frames takes 2 to 256, --columns 0 to 64, --gutter 0 to 1024.</source>
+   <translation>--frames nimmt 2 bis 256, --columns 0 bis 64, --gutter 0 bis 1024.</translation>
+  </message>
+  <message>
    <source>--recipe needs --out: where the mended sheet goes.</source>
    <translation>--recipe braucht --out: wohin das ausgebesserte Sheet kommt.</translation>
   </message>
@@ -622,6 +626,10 @@
   <message>
    <source>{source}: {count} frames, safe to level {safe}</source>
    <translation>{source}: {count} Bilder, sicher bis Stufe {safe}</translation>
+  </message>
+  <message>
+   <source>--from takes two numbers, as in 0:1, not “{ends}”.</source>
+   <translation>--from nimmt zwei Zahlen, wie 0:1, nicht „{ends}“.</translation>
   </message>
   <message>
    <source>{source}: no sheet ({why})</source>
@@ -8444,6 +8452,18 @@
    <translation>Nichts Sichtbares an „{name}“ hat einen Seed: kein Rauschen, kein Muster mit Seed.</translation>
   </message>
   <message>
+   <source>“{name}” has no number at “{at}”.</source>
+   <translation>„{name}“ hat keine Zahl bei „{at}“.</translation>
+  </message>
+  <message>
+   <source>With that setting the frames differ in size; crop or trim afterwards.</source>
+   <translation>Mit dieser Einstellung sind die Bilder verschieden groß; danach zuschneiden.</translation>
+  </message>
+  <message>
+   <source>“{setting}” may be {low:g} to {high:g}, not {value:g}.</source>
+   <translation>„{setting}“ darf {low:g} bis {high:g} sein, nicht {value:g}.</translation>
+  </message>
+  <message>
    <source>Whole frame inside</source>
    <translation>Ganzes Bild hinein</translation>
   </message>
@@ -10640,6 +10660,14 @@ Wählen Sie eins an der Station Quelle.</translation>
    <translation>Wie groß Bilder in ihren Zellen sind.</translation>
   </message>
   <message>
+   <source>Setting</source>
+   <translation>Einstellung</translation>
+  </message>
+  <message>
+   <source>What changes from frame to frame.</source>
+   <translation>Was sich von Bild zu Bild ändert.</translation>
+  </message>
+  <message>
    <source>Build a sheet</source>
    <translation>Einen Bogen bauen</translation>
   </message>
@@ -10686,6 +10714,22 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Frames, in their order</source>
    <translation>Bilder, in ihrer Reihenfolge</translation>
+  </message>
+  <message>
+   <source>First frame</source>
+   <translation>Erstes Bild</translation>
+  </message>
+  <message>
+   <source>The setting in the first frame.</source>
+   <translation>Die Einstellung im ersten Bild.</translation>
+  </message>
+  <message>
+   <source>Last frame</source>
+   <translation>Letztes Bild</translation>
+  </message>
+  <message>
+   <source>The setting in the last frame; those between go evenly.</source>
+   <translation>Die Einstellung im letzten Bild; die dazwischen gehen gleichmäßig.</translation>
   </message>
   <message>
    <source>Working</source>
@@ -12072,6 +12116,10 @@ Bilder irgendwo aufs Fenster ziehen, oder oben + drücken.</translation>
   <message>
    <source>{title} — Mivex</source>
    <translation>{title} — Mivex</translation>
+  </message>
+  <message>
+   <source>“{name}” has no number that frames could differ in: add a layer or a step.</source>
+   <translation>„{name}“ hat keine Zahl, in der sich Bilder unterscheiden könnten: eine Ebene oder einen Schritt hinzufügen.</translation>
   </message>
   <message>
    <source>Undo: {undo_label}</source>
@@ -13534,6 +13582,10 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>This overlay, under other seeds …</source>
    <translation>Dieses Overlay mit anderen Seeds …</translation>
+  </message>
+  <message>
+   <source>This overlay, as one of its settings changes …</source>
+   <translation>Dieses Overlay, während sich eine Einstellung ändert …</translation>
   </message>
   <message>
    <source>This overlay's own animation …</source>
