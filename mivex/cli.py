@@ -15,11 +15,11 @@ import typer
 
 from mivex.cli_card import card_app
 from mivex.cli_delivery import check, deliver, desktop
+from mivex.cli_frames import sheet_app
 from mivex.cli_intake import intake, page
 from mivex.cli_motion import render_frames, simulate
 from mivex.cli_order import ledger, order
 from mivex.cli_output import complain, say, say_json, size_of
-from mivex.cli_sheets import sheet_app
 from mivex.cli_watch import watch
 from mivex.core.base.errors import MivexError
 from mivex.core.base.languages import chosen, use

@@ -8,7 +8,7 @@ import typer
 
 from mivex.cli_output import say, say_json, whole_numbers
 from mivex.core.base.errors import MivexError
-from mivex.core.base.messages import Message, joined, named, term
+from mivex.core.base.messages import Message, joined, term
 
 sheet_app = typer.Typer(help="Build, slice and check sheets of frames.", no_args_is_help=True, add_completion=False)
 Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
@@ -33,7 +33,8 @@ def frame_rows(cells: tuple[tuple[float, float, float, float], ...], width: int,
     return [{"index": i, "x": a, "y": b, "width": c - a, "height": d - b} for i, (a, b, c, d) in enumerate(boxes)]
 
 
-def _write_list(out: str, words: dict[str, Any]) -> None:
+def write_list(out: str, words: dict[str, Any]) -> None:
+    """Write where frames lie beside a picture, as NAME.sheet.json."""
     from mivex.core.base.store import write_text
 
     path = Path(out)
@@ -97,7 +98,7 @@ def build(
         "holds": meaning,
         "frames": frame_rows(tuple(grid.cells(w, h)), w, h),
     }
-    _write_list(out, words)
+    write_list(out, words)
     if as_json:
         say_json(words)
     else:
@@ -115,62 +116,7 @@ def build(
             say(sentence)
 
 
-@sheet_app.command()
-def vary(
-    project: str,
-    overlay: str,
-    out: Annotated[str, typer.Argument(metavar="OUT")],
-    setting: Annotated[str, typer.Option(metavar="AT", help="Which number, as in layers.rows.0.strength.")] = "",
-    ends: Annotated[str, typer.Option("--from", metavar="A:B", help="From where to where it goes.")] = "0:1",
-    frames: Annotated[int, typer.Option(help="How many frames.")] = 16,
-    columns: Columns = 0,
-    gutter: Gutter = 0,
-    as_json: Json = False,
-) -> None:
-    """A sheet of an overlay whose setting changes from frame to frame; without --setting: which settings there are."""
-    from mivex.core.picture.encode import check_writable, write_picture
-    from mivex.core.project.evaluate import Evaluator
-    from mivex.core.project.file import read_project
-    from mivex.core.scene.varied import by_setting, varied_settings
-    from mivex.core.sheet.build import Layout
-    from mivex.core.sheet.build import build as lay
-
-    suffix = check_writable(out)
-    doc = read_project(project)
-    o = next((x for x in doc.overlays if overlay in (x.id, x.name)), None)
-    if o is None:
-        names = named(", ", (x.name for x in doc.overlays))
-        raise MivexError(Message("The project has no overlay “{overlay}”; it has {names}.", overlay=overlay, names=names))
-    if not setting:
-        for s in varied_settings(o):
-            say(f"{s.at}   {s.name}   {s.now:g}   {s.low:g}:{s.high:g} {s.unit}".rstrip())
-        return
-    if not 2 <= frames <= 256 or not 0 <= columns <= 64 or not 0 <= gutter <= 1024:
-        raise MivexError("--frames takes 2 to 256, --columns 0 to 64, --gutter 0 to 1024.")
-    try:
-        first, last = (float(x) for x in ends.split(":"))
-    except ValueError:
-        raise MivexError(Message("--from takes two numbers, as in 0:1, not “{ends}”.", ends=ends)) from None
-    made = by_setting(Evaluator(Path(project).parent), doc, o, frames, setting, (first, last))
-    values, grid = lay(made, Layout((0, 0), columns, gutter, "inside", "frame"), meaning="colour")
-    bits = 8 if suffix in (".tga", ".webp", ".ktx2") else max(o.delivery.bits, 8)
-    write_picture(out, values, 32 if suffix == ".exr" else bits)
-    h, w = values.shape[:2]
-    words = {
-        "sheet": {"grids": [grid.model_dump(mode="json")]},
-        "width": w,
-        "height": h,
-        "frames": frame_rows(tuple(grid.cells(w, h)), w, h),
-    }
-    _write_list(out, words)
-    if as_json:
-        say_json(words)
-    else:
-        size = {"columns": grid.columns, "rows": grid.rows, "w": w, "h": h}
-        say(Message("{count} frames in {columns} × {rows}, {w} × {h}", count=len(made), **size))
-
-
-def _grid_of(
+def grid_of(
     values: Any,
     columns: int,
     rows: int,
@@ -228,7 +174,7 @@ def slice_(  # noqa: PLR0913
     from mivex.core.sheet.celled import frame_values
 
     picture = read_picture(source)
-    sheet, found = _grid_of(picture.values, columns, rows, left, top, cell, gutter, count)
+    sheet, found = grid_of(picture.values, columns, rows, left, top, cell, gutter, count)
     if out:
         check_writable(out)
     if recipe and not out:
@@ -261,7 +207,7 @@ def slice_(  # noqa: PLR0913
         }
     if out:
         write_picture(out, values, bits)
-        _write_list(out, words)
+        write_list(out, words)
     if frames:
         Path(frames).mkdir(parents=True, exist_ok=True)
         for i, part in enumerate(frame_values(values, cells)):
@@ -316,7 +262,7 @@ def check(  # noqa: PLR0913
     if play not in PLAYS:
         raise MivexError(Message("--play takes {parts}, not “{play}”.", parts=joined(", ", PLAYS), play=play))
     picture = read_picture(source)
-    sheet, _ = _grid_of(picture.values, columns, rows, left, top, cell, gutter, count)
+    sheet, _ = grid_of(picture.values, columns, rows, left, top, cell, gutter, count)
     cells = sheet.cells(picture.width, picture.height)
     if not cells:
         raise MivexError(Message("“{name}” does not look like a sheet; say --columns and --rows.", name=Path(source).name))

@@ -1,10 +1,8 @@
 """Sheets: where cells lie, what steps do to them, which frame is shown, outlines, bleed, findings, the command line."""
 
-import itertools
 import json
 from itertools import pairwise
 
-import drawn_sheets
 import numpy as np
 import pytest
 import sheets
@@ -24,9 +22,7 @@ from mivex.core.prepare.move import Trim
 from mivex.core.prepare.resize import Resize
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Evaluator
-from mivex.core.project.file import write_project
 from mivex.core.scene.draw_calls import render
-from mivex.core.scene.varied import by_setting, varied_settings
 from mivex.core.sheet.bleed import cell_texels, measure
 from mivex.core.sheet.build import Layout, build
 from mivex.core.sheet.guess import guess
@@ -370,92 +366,3 @@ def test_a_stack_shows_the_frames_of_a_sheet_and_they_are_delivered(tmp_path):
     told = json.loads(next((tmp_path / "out").glob("*.blend.json")).read_text())["sheet"]
     assert [(f["index"], f["x"], f["width"]) for f in told["frames"]] == [(0, 0, 8), (1, 8, 8), (2, 16, 8)]
     assert told["frames"][1]["hull"] == [[0, 0.125], [1, 0.125], [1, 0.875], [0, 0.875]] and told["play"] == "loop"
-
-
-def test_frames_out_of_place_are_found_on_sheets_that_set_no_limit():
-    """Twelve makes, each as it should be and with each fault; seeds that the limits were not set by."""
-    hit = missed = wrong = clean = 0
-    for make, seed in itertools.product(drawn_sheets.MAKES, (31, 32)):
-        rng = np.random.default_rng([seed, drawn_sheets.MAKES.index(make)])
-        for fault in ("", "", "", "", *drawn_sheets.FAULTS):
-            made = drawn_sheets.plays(rng, make, fault)
-            if made is None:
-                continue
-            frames, how, due = made
-            found = {f.id for f in examine_sheet(subject(frames, how))} & {"sheet-jump", "sheet-loop"}
-            clean += not due
-            hit += bool(due) and due in found
-            missed += bool(due) and due not in found
-            wrong += not due and bool(found)
-    assert hit >= 0.9 * (hit + missed) and hit + missed > 90, (hit, missed)
-    assert hit >= 0.95 * (hit + wrong) and clean == 96 and wrong <= 4, (wrong, clean)
-
-
-def test_what_is_wrong_with_a_run_of_frames_is_named_with_its_frame():
-    rng = np.random.default_rng(5)
-    _, frames = drawn_sheets.orbit(rng, 48, 16, np.ones(3))
-
-    def said(frames, play="loop"):
-        rows = [f for f in examine_sheet(subject(frames, play)) if f.id in ("sheet-jump", "sheet-loop")]
-        return [(f.id, f.details.get("kind"), f.details.get("frame")) for f in rows]
-
-    assert said(frames) == []
-    near = [*frames[:6], frames[7], frames[6], *frames[8:]]
-    assert said(near) == [("sheet-jump", "exchanged", 6)]
-    lined = [f.copy() for f in frames]
-    lined[9][20:22, 4:-4] = 1
-    assert said(lined) == [("sheet-jump", "line", 9)]
-    far = [f.copy() for f in frames]
-    far[4] = np.roll(far[4], (9, -14), axis=(0, 1))
-    assert said(far) == [("sheet-jump", "place", 4)]
-    _, eaten = drawn_sheets.dissolve(rng, 48, 24, np.ones(3))
-    assert said(eaten, "once") == []
-    assert said(eaten[:5] + eaten[11:], "once") == [("sheet-jump", "step", 5)]
-    assert said(frames[:11]) == [("sheet-loop", None, None)]
-    # Neither colour nor size in the cell matters: dark, and small in a large cell.
-    dark = [np.dstack([f[..., :3] * 0.04, f[..., 3:]]) for f in near]
-    small = [np.pad(f, ((70, 70), (70, 70), (0, 0))) for f in near]
-    assert said(dark) == said(small) == said(near)
-    assert said([frames[0]] * 12) == [] and said([np.zeros((16, 16, 4))] * 8) == [] and said(frames[:3], "once") == []
-
-
-def test_a_sheet_is_made_from_one_overlay_under_a_setting_that_changes(tmp_path):
-    """Frame k is the very result at that value; whole numbers are rounded; what may not be is refused in a sentence."""
-    rows = (
-        {"id": "a", "name": "Spots", "cells": {"opacity": {"number": 1.0}, "colour": {"colour": (1, 0, 0)}},
-         "mask": {"parts": [{"source": "pattern", "pattern": {"kind": "droplets"}}]}},
-    )  # fmt: skip
-    o = Overlay.model_validate(
-        {"id": "o", "name": "Drops", "source": {"canvas": (48, 32)}, "layers": {"rows": rows},
-         "steps": [{"step": "blur", "radius": 1.0}]}
-    )  # fmt: skip
-    evaluator, doc = Evaluator(tmp_path), Document(overlays=(o,))
-    names = {s.at: s for s in varied_settings(o)}
-    assert {"layers.rows.0.strength", "layers.rows.0.mask.parts.0.pattern.seed", "steps.0.radius"} <= set(names)
-    frames = by_setting(evaluator, doc, o, 5, "layers.rows.0.strength", (0.0, 1.0))
-    for k, f in enumerate(frames):
-        row = o.layers.rows[0].model_copy(update={"strength": k / 4})
-        same = o.model_copy(update={"layers": o.layers.model_copy(update={"rows": (row,)})})
-        assert np.array_equal(f, Evaluator(tmp_path).texture(same, doc).values)
-    assert frames[0][..., 3].max() == 0 and [f[..., 3].mean() for f in frames] == sorted(f[..., 3].mean() for f in frames)
-    twelve = by_setting(evaluator, doc, o, 12, "layers.rows.0.mask.parts.0.pattern.seed", (1, 12))
-    assert len({f.tobytes() for f in twelve}) == 12
-    blurred = by_setting(evaluator, doc, o, 2, "steps.0.radius", (0.0, 4.0))
-    assert blurred[1][..., 3].std() < blurred[0][..., 3].std()
-    for at, ends, words in (("steps.9.radius", (0, 1), "no number"), ("layers.rows.0.strength", (0, 3), "0 to 1, not 3")):
-        with pytest.raises(MivexError, match=words):
-            by_setting(evaluator, doc, o, 3, at, ends)
-    write_project(tmp_path / "p.mivex", doc)
-    words = ["sheet", "vary", str(tmp_path / "p.mivex"), "Drops", str(tmp_path / "s.png")]
-    listed = mivex_run(*words)
-    assert listed.returncode == 0 and "layers.rows.0.strength   Spots: strength   1   0:1" in listed.stdout
-    done = mivex_run(
-        *words, "--setting", "layers.rows.0.strength", "--from", "0:1", "--frames", "6", "--columns", "3", "--json"
-    )
-    told = json.loads(done.stdout)
-    assert done.returncode == 0 and (told["width"], told["height"], len(told["frames"])) == (144, 64, 6)
-    made = read_picture(tmp_path / "s.png").values
-    assert np.array_equal(made[:32, :48], np.zeros((32, 48, 4))) or made[:32, :48, 3].max() == 0
-    assert made[32:, 96:, 3].mean() > made[32:, :48, 3].mean() > 0
-    refused = mivex_run(*words, "--setting", "nowhere")
-    assert refused.returncode == 2 and "no number" in refused.stderr and refused.stderr.count("\n") == 1

@@ -22,6 +22,7 @@ from mivex.core.prepare.signed_distance import SignedDistance
 from mivex.core.project.delivery import FilePlan
 from mivex.core.project.document import Overlay
 from mivex.core.sheet.bleed import cell_texels
+from mivex.core.sheet.flow import vector_picture
 from mivex.core.sheet.hull import Hull
 from mivex.core.stage.placements_model import MeshPlace
 
@@ -176,6 +177,9 @@ def blend_sheet(
     b, t = BLENDS[m.blend], main.texture
     more = _recipe_words(o, texture)
     if sheet := frames_words(o, texture, outlines):
+        # Between frames: where the vectors are, and the share of a cell that 0 and 1 stand for.
+        if o.sheet.vectors and (moving := _file_of(rows, "vector_x")) is not None:
+            sheet["vectors"] = {"file": moving.file, "scale": float(f"{vector_picture(texture, o.sheet.play).scale:.8g}")}
         more["sheet"] = sheet
     if geometry:
         more["geometry"] = geometry

@@ -24,6 +24,7 @@ from mivex.core.project.channel_textures import PACKED
 from mivex.core.project.delivery import COLOUR_ALPHA, Feed, FilePlan
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.material_binding import Pictures
+from mivex.core.sheet.flow import vector_picture
 
 cv2 = Lazy("cv2")
 SPREAD = 8.0
@@ -117,6 +118,10 @@ class Surfaces:
             return Plane(np.clip(np.float32(0.5) - d / np.float32(2 * SPREAD), 0, 1))
         if name in PACKED:
             return self._lane(pictures, name, o)
+        if name in ("vector_x", "vector_y"):
+            if len(own.traits.cells) < 2 or not o.sheet.vectors:
+                return _number(0.5)
+            return Plane(vector_picture(own, o.sheet.play).values[..., int(name == "vector_y")])
         if name == "height":
             found = self._height_of(o)
             return _number(0.5) if found is None else Plane(found)

@@ -1,6 +1,6 @@
 """What a sheet is: its grids of cells, and how its frames are played."""
 
-from typing import Literal
+from typing import Any, ClassVar, Literal
 
 from pydantic import Field
 
@@ -13,6 +13,10 @@ MOST = 4096
 """Frames that a sheet may have."""
 Play = Literal["loop", "once", "fro", "random"]
 PLAYS: dict[str, str] = {"loop": "Again and again", "once": "Once", "fro": "To and fro", "random": "One each, by chance"}
+
+
+HALVED = "Half as many frames, against the true ones: held {stepped:.1f}, faded {faded:.1f}, moved {moved:.1f} of 255."
+"""Said of a `mivex.core.sheet.flow.Halving`."""
 
 
 class Grid(OmitDefaultsModel):
@@ -68,10 +72,18 @@ class Grid(OmitDefaultsModel):
 class Sheet(OmitDefaultsModel):
     """A picture of several frames."""
 
+    WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {"vectors": ("blend", (True,))}
+
     grids: tuple[Grid, ...] = Field((), description="One after the other; none: the picture is no sheet.")
     play: Play = setting("loop", "Plays", "How its frames follow one another.", choices=PLAYS)
     rate: float = setting(12.0, "Speed", "Frames a second.", unit="/s", ge=0.1, le=240, drag=(1, 60))
     blend: bool = setting(False, "Blends frames", "Fades from each frame to the next instead of stepping.")
+    vectors: bool = setting(
+        False,
+        "Moves between",
+        "Between two frames what is seen is moved along motion vectors, not only faded: fewer frames look as smooth. Here "
+        "and in what is delivered; the stage fades.",
+    )
     hull: int = setting(
         0,
         "Outline",

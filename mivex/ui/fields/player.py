@@ -8,12 +8,13 @@ from PySide6.QtCore import QRectF, Qt, QTimer
 from PySide6.QtGui import QColor, QImage, QPainter, QPaintEvent
 from PySide6.QtWidgets import QHBoxLayout, QLabel, QVBoxLayout, QWidget
 
-from mivex.core.base.kept import serial
+from mivex.core.base.kept import cached_or_none, serial
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import Message
 from mivex.core.picture.texture import Texture
 from mivex.core.sheet.bleed import cell_texels
-from mivex.core.sheet.model import Sheet
+from mivex.core.sheet.flow import BETWEEN, halving, preview, preview_key
+from mivex.core.sheet.model import Play, Sheet
 from mivex.core.sheet.playing import at_time
 from mivex.ui import theme
 
@@ -47,11 +48,14 @@ class FramePlayer(QWidget):
         As they are now.
     desk : Desk
         Told which frame is looked at, so that the flat proof marks it.
+    worker : LatestOnlyWorker
+        Works out what lies between frames where what is seen is moved there.
     """
 
-    def __init__(self, texture: Callable[[], Texture | None], sheet: Callable[[], Sheet], desk: Any) -> None:
+    def __init__(self, texture: Callable[[], Texture | None], sheet: Callable[[], Sheet], desk: Any, worker: Any) -> None:
         super().__init__()
-        self.texture, self.sheet, self.desk = texture, sheet, desk
+        self.texture, self.sheet, self.desk, self.worker = texture, sheet, desk, worker
+        self._asked: tuple[int, Play] | None = None
         self._images: dict[tuple[int, int], QImage] = {}
         self._time = 0.0
         self._timer = QTimer(self, interval=33)
@@ -110,10 +114,42 @@ class FramePlayer(QWidget):
             self._images[key] = made
         return self._images[key]
 
+    @property
+    def _play(self) -> Play:
+        play = self.sheet().play
+        return "loop" if play == "random" else play
+
+    def _between(self, first: int, after: int, share: float) -> QImage | None:
+        """What is moved between two frames; None while it is worked out, or where it is as good as one of them."""
+        t, play = self.texture(), self._play
+        if t is None:
+            return None
+        rows = cached_or_none(t, preview_key(play))
+        if not isinstance(rows, list):
+            if self._asked != (serial(t), play):
+                self._asked = serial(t), play
+                self.worker.ask(None, lambda _report, stopped: (preview(t, play, SIDE, stopped), halving(t, play, stopped)))
+            return None
+        step = round(share * BETWEEN)
+        forth = after == first + 1 or (play == "loop" and after == 0)
+        of, step = (first, step) if forth else (after, BETWEEN - step)
+        if not 0 < step < BETWEEN or not rows[of]:
+            return None
+        key = serial(t), -1 - (of * BETWEEN + step)
+        if key not in self._images:
+            rgba = np.ascontiguousarray(np.round(np.clip(rows[of][step - 1], 0, 1) * 255).astype(np.uint8))
+            h, w = rgba.shape[:2]
+            self._images[key] = QImage(rgba.data, w, h, 4 * w, QImage.Format.Format_RGBA8888).copy()
+        return self._images[key]
+
     def pictures(self) -> list[tuple[QImage, float]]:
         """What is shown, with its weight: the frame, faded to the next; or its neighbours faintly over it."""
         first, after, share = self.frame
         n = self.count
+        if share > 0 and self.sheet().vectors and not self.over.isChecked():
+            image = self._between(first, after, share)
+            if image is not None:
+                return [(image, 1.0)]
         rows = [(first, 1.0)] + ([(after, share)] if share > 0 else [])
         if self.over.isChecked() and n > 1:
             loops = self.sheet().play == "loop"

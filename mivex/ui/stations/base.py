@@ -113,6 +113,8 @@ class Page(QWidget):
         self._cells_of: object = None
         self.cells = session.workers.latest("cells")
         self.cells.done.connect(self._take_cells)
+        self.between = session.workers.latest("between", engine.notice.emit)
+        self.between.done.connect(lambda *_: self.refresh())
         self._fields: list[Field] = []
         self.live: list[Callable[[], None]] = []
 

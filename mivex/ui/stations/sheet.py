@@ -5,12 +5,14 @@ from typing import Any
 from PySide6.QtWidgets import QHBoxLayout, QMenu, QPushButton
 
 from mivex.core.base.errors import MivexError
+from mivex.core.base.kept import cached_or_none
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import InSentence, Message, joined, term
 from mivex.core.project import edits
 from mivex.core.project.document import Document, Overlay
+from mivex.core.sheet.flow import Halving
 from mivex.core.sheet.guess import guess
-from mivex.core.sheet.model import Grid, Sheet
+from mivex.core.sheet.model import HALVED, Grid, Sheet
 from mivex.ui import theme
 from mivex.ui.fields.forms import field_for
 from mivex.ui.fields.labels import label
@@ -80,11 +82,15 @@ def build_sheet(c: Page, o: Overlay) -> None:
         c.column.addLayout(more)
         c.column.addSpacing(8)
         c.column.addWidget(label("Playing", "section"))
-        player = FramePlayer(lambda: c.engine.get(o.id).texture, lambda: (c.session.doc.overlay(o.id) or o).sheet, c.desk)
+        player = FramePlayer(
+            lambda: c.engine.get(o.id).texture, lambda: (c.session.doc.overlay(o.id) or o).sheet, c.desk, c.between
+        )
         c.column.addWidget(player)
         c.live.append(player.refresh)
-        for key in ("play", "rate", "blend"):
+        for key in ("play", "rate", "blend", *(("vectors",) if o.sheet.blend else ())):
             _field(c, o, key)
+        if o.sheet.blend and o.sheet.vectors:
+            _halved(c, o)
     c.column.addSpacing(8)
     c.column.addWidget(label("Outline", "section"))
     for key in ("hull", *(("hull_each", "hull_limit") if o.sheet.hull >= 4 else ())):
@@ -109,6 +115,23 @@ def build_sheet(c: Page, o: Overlay) -> None:
                 else "Frames bleed into each other at every mip level."
             )
         line.setText(tr(joined(" ", parts)))
+
+    c.live.append(live)
+
+
+def _halved(c: Page, o: Overlay) -> None:
+    """How near half as many frames come."""
+    said = label("", "figure", wrap=True)
+    c.column.addWidget(said)
+
+    def live() -> None:
+        t, now = c.engine.get(o.id).texture, (c.session.doc.overlay(o.id) or o).sheet
+        found = cached_or_none(t, ("halving", "loop" if now.play == "random" else now.play)) if t is not None else None
+        told = ""
+        if isinstance(found, Halving):
+            told = Message(HALVED, stepped=found.stepped, faded=found.faded, moved=found.moved)
+        said.setText(tr(told))
+        said.setVisible(bool(told))
 
     c.live.append(live)
 
@@ -209,6 +232,8 @@ def _shape(c: Page, o: Overlay) -> object:
     return (
         len(o.sheet.grids),
         o.sheet.hull >= 4,
+        o.sheet.blend,
+        o.sheet.vectors,
         tuple(g.unused for g in o.sheet.grids),
         (o.id, o.source.path) in c.guesses,
         c.engine.get(o.id).problem,

@@ -444,6 +444,30 @@
    <translation>{subject}:   mit {cause}: {id}: {message}</translation>
   </message>
   <message>
+   <source>--frames takes 2 to 256, --columns 0 to 64, --gutter 0 to 1024.</source>
+   <translation>--frames nimmt 2 bis 256, --columns 0 bis 64, --gutter 0 bis 1024.</translation>
+  </message>
+  <message>
+   <source>Vectors between {count} frames; scale {scale:.4f}.</source>
+   <translation>Vektoren zwischen {count} Bildern; Maßstab {scale:.4f}.</translation>
+  </message>
+  <message>
+   <source>{count} frames in {columns} × {rows}, {w} × {h}</source>
+   <translation>{count} Bilder in {columns} × {rows}, {w} × {h}</translation>
+  </message>
+  <message>
+   <source>--play takes loop, once or fro, not “{play}”.</source>
+   <translation>--play nimmt loop, once oder fro, nicht „{play}“.</translation>
+  </message>
+  <message>
+   <source>Of so few frames none can be left out.</source>
+   <translation>Von so wenigen Bildern kann keins weggelassen werden.</translation>
+  </message>
+  <message>
+   <source>--from takes two numbers, as in 0:1, not “{ends}”.</source>
+   <translation>--from nimmt zwei Zahlen, wie 0:1, nicht „{ends}“.</translation>
+  </message>
+  <message>
    <source>--limit takes 1 to 16384 texels, --time 0 to 3600 seconds.</source>
    <translation>--limit nimmt 1 bis 16384 Texel, --time 0 bis 3600 Sekunden.</translation>
   </message>
@@ -588,10 +612,6 @@
    <translation>--columns nimmt 0 bis 64, --gutter 0 bis 1024.</translation>
   </message>
   <message>
-   <source>--frames takes 2 to 256, --columns 0 to 64, --gutter 0 to 1024.</source>
-   <translation>--frames nimmt 2 bis 256, --columns 0 bis 64, --gutter 0 bis 1024.</translation>
-  </message>
-  <message>
    <source>--recipe needs --out: where the mended sheet goes.</source>
    <translation>--recipe braucht --out: wohin das ausgebesserte Sheet kommt.</translation>
   </message>
@@ -608,10 +628,6 @@
    <translation>Die Bilder haben {deepest} Bit je Kanal, das Blatt {bits}.</translation>
   </message>
   <message>
-   <source>{count} frames in {columns} × {rows}, {w} × {h}</source>
-   <translation>{count} Bilder in {columns} × {rows}, {w} × {h}</translation>
-  </message>
-  <message>
    <source>A grid has 1 to 64 columns and rows, and lies inside the picture.</source>
    <translation>Ein Raster hat 1 bis 64 Spalten und Zeilen und liegt innerhalb des Bildes.</translation>
   </message>
@@ -626,10 +642,6 @@
   <message>
    <source>{source}: {count} frames, safe to level {safe}</source>
    <translation>{source}: {count} Bilder, sicher bis Stufe {safe}</translation>
-  </message>
-  <message>
-   <source>--from takes two numbers, as in 0:1, not “{ends}”.</source>
-   <translation>--from nimmt zwei Zahlen, wie 0:1, nicht „{ends}“.</translation>
   </message>
   <message>
    <source>{source}: no sheet ({why})</source>
@@ -7712,6 +7724,14 @@
    <translation>Grau der Farbe</translation>
   </message>
   <message>
+   <source>Motion between frames, across</source>
+   <translation>Bewegung zwischen Bildern, quer</translation>
+  </message>
+  <message>
+   <source>Motion between frames, down</source>
+   <translation>Bewegung zwischen Bildern, abwärts</translation>
+  </message>
+  <message>
    <source>Normal across</source>
    <translation>Normale quer</translation>
   </message>
@@ -8508,6 +8528,10 @@
    <translation>„{label}“ gäbe den Zellen des Bogens verschiedene Größen; sie behalten eine Größe.</translation>
   </message>
   <message>
+   <source>Motion vectors lie between frames, and this picture is no sheet.</source>
+   <translation>Bewegungsvektoren liegen zwischen Bildern, und dieses Bild ist kein Bogen.</translation>
+  </message>
+  <message>
    <source>It looks like one picture.</source>
    <translation>Es sieht aus wie ein einziges Bild.</translation>
   </message>
@@ -8530,6 +8554,10 @@
   <message>
    <source>frames that look alike</source>
    <translation>Bilder, die sich gleichen</translation>
+  </message>
+  <message>
+   <source>Half as many frames, against the true ones: held {stepped:.1f}, faded {faded:.1f}, moved {moved:.1f} of 255.</source>
+   <translation>Halb so viele Bilder, gegen die wahren: gehalten {stepped:.1f}, überblendet {faded:.1f}, bewegt {moved:.1f} von 255.</translation>
   </message>
   <message>
    <source>To and fro</source>
@@ -8614,6 +8642,14 @@
   <message>
    <source>Fades from each frame to the next instead of stepping.</source>
    <translation>Blendet von Bild zu Bild, statt zu springen.</translation>
+  </message>
+  <message>
+   <source>Moves between</source>
+   <translation>Bewegt dazwischen</translation>
+  </message>
+  <message>
+   <source>Between two frames what is seen is moved along motion vectors, not only faded: fewer frames look as smooth. Here and in what is delivered; the stage fades.</source>
+   <translation>Zwischen zwei Bildern wird Gesehenes entlang von Bewegungsvektoren bewegt, nicht nur überblendet: weniger Bilder wirken ebenso weich. Hier und in der Auslieferung; die Bühne überblendet.</translation>
   </message>
   <message>
    <source>Corners of the polygon that is drawn in place of the whole cell: less empty area is filled; 0: the cell.</source>
