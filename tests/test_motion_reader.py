@@ -13,7 +13,7 @@ from mivex.core.base.settings import written_out
 from mivex.core.deliver.motion_file import CHECK, motion_file
 from mivex.core.deliver.project import deliver_project
 from mivex.core.motion.curves import Curve, Ramp, Stop
-from mivex.core.motion.model import Air, Birth, Burst, Effect, Emission, Emitter, ExposedParameters, Facing, Life
+from mivex.core.motion.model import Air, Birth, Burst, Effect, Emission, Emitter, ExposedParameters, Facing, Life, Travel
 from mivex.core.motion.rng import chances
 from mivex.core.picture.encode import write_picture
 from mivex.core.project.document import Document, Overlay, Source
@@ -130,6 +130,15 @@ def drawn(seed):
         scale=float(u(0.4, 2)),
         seed=int(rng.integers(0, 2**31 - 1)),
         parts=(part,),
+        travel=Travel(
+            path=str(rng.choice(["none", "swing", "circle"])),
+            reach_x=float(u(-0.4, 0.4)),
+            reach_y=float(u(-0.2, 0.2)),
+            reach_z=float(u(-0.4, 0.4)),
+            period=float(u(0.3, 3)),
+            turning=float(rng.choice([0.0, 140.0, -900.0])),
+            carried=float(rng.choice([0.0, 0.6, 1.0])),
+        ),
         dials=ExposedParameters(rate=float(rng.choice([1.0, 0.5, 2.5])), size=1.3, worn=0.1, tint=(0.9, 0.5, 0.2)),
     )
     return Document(effects=(effect,), air=Air(wind_x=0.4, wind_z=-0.2)), effect

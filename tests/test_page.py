@@ -20,7 +20,7 @@ from mivex.core.deliver.project import deliver_project
 from mivex.core.intake.compare import draw
 from mivex.core.intake.loader import load
 from mivex.core.material.material import Material
-from mivex.core.motion.model import Birth, Curve, Effect, Emission, Emitter, Facing, Lamp, Life, whole
+from mivex.core.motion.model import Birth, Curve, Effect, Emission, Emitter, Facing, Lamp, Life, Travel, whole
 from mivex.core.page.page import PAGES, stage_page
 from mivex.core.page.scene import Compared, effects_of, page_scene
 from mivex.core.picture.encode import write_picture
@@ -42,6 +42,8 @@ SIZE = (480, 300)
 CAMERA = Camera(name="Front", target=(0.0, 1.3, 0.4), yaw=12.0, pitch=6.0, distance=4.2)
 BROWSER = next((b for b in map(shutil.which, ("chromium", "chromium-browser", "google-chrome")) if b), None)
 NODE = shutil.which("node")
+LAMP = Lamp(on=True, strength=2.0, reach=3.0)
+GOES = Travel(path="circle", reach_x=0.25, reach_z=0.2, period=1.7, turning=200.0, carried=0.5)
 CELLS = ((0.0, 0.0, 0.5, 0.5), (0.5, 0.0, 1.0, 0.5), (0.0, 0.5, 0.5, 1.0), (0.5, 0.5, 1.0, 1.0))
 browser = pytest.mark.skipif(BROWSER is None, reason="no Chromium here: the page is not drawn")
 
@@ -205,7 +207,7 @@ def test_effects_play_in_the_page_as_on_the_stage(tmp_path: Path) -> None:
             facing=Facing(facing="stretched", stretch=0.1),
         ),
     )
-    effect = Effect(id="e", name="e", at=(0.1, 1.0, 1.0), parts=parts, seed=9, lamp=Lamp(on=True, strength=2.0, reach=3.0))
+    effect = Effect(id="e", name="e", at=(0.1, 1.0, 1.0), parts=parts, seed=9, lamp=LAMP, travel=GOES)
     doc = Document(overlays=tuple(rows), effects=(effect,), cameras=(CAMERA,))
     textures = {"dust": sprite(), "frames": sheet}
     page = written(doc, textures, tmp_path / "page.html")

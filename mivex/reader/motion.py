@@ -157,22 +157,20 @@ def axes_of(effect):
     axis = np.array([math.sin(yaw) * math.cos(pitch), math.sin(pitch), math.cos(yaw) * math.cos(pitch)])
     x = np.cross([0, 1, 0] if abs(axis[1]) < 0.95 else [0, 0, -1], axis)
     x /= np.linalg.norm(x)
-    z = np.cross(x, axis)
-    c, s = math.cos(roll), math.sin(roll)
+    z, c, s = np.cross(x, axis), math.cos(roll), math.sin(roll)
     return np.stack([x * c + z * s, axis, z * c - x * s], axis=1)
 
 
 def around(y, b):
     """A unit direction of height ``y``, turned by a share of a circle."""
-    r, t = math.sqrt(max(1 - y * y, 0)), 2 * math.pi * b
-    return np.array([r * math.cos(t), y, r * math.sin(t)])
+    return np.array([math.cos(2 * math.pi * b), y, math.sin(2 * math.pi * b)]) * [r := math.sqrt(max(1 - y * y, 0)), 1, r]
 
 
 def origin(e, c, mesh):
     """Where a particle is born and which way it sets out, in the effect's own axes."""
     a, b, third, d = (c[k] for k in ("place_a", "place_b", "place_c", "place_d"))
-    size, form, up = e["size"], e["form"], np.array([0.0, 1.0, 0.0])
-    place, out = np.zeros(3), up
+    size, form, up, place = e["size"], e["form"], np.array([0.0, 1.0, 0.0]), np.zeros(3)
+    out = up
     if form in ("sphere", "half"):
         out = around(1 - 2 * a if form == "sphere" else 1 - a, b)
         place = out * size[0] * (1 if e["skin"] else third ** (1 / 3))
@@ -219,6 +217,17 @@ def origin(e, c, mesh):
     return place, out
 
 
+def along(travel, place, way, t):
+    """Where an effect that moves has a birth: place, direction, and the velocity that is taken along; its own axes."""
+    if travel["path"] == "none" and travel["turning"] == 0:
+        return place, way, np.zeros(3)
+    up, rate, turn = np.array([0.0, 1.0, 0.0]), 2 * math.pi / travel["period"], math.radians(travel["turning"])
+    reach = np.array([travel["reach_x"], travel["reach_y"], travel["reach_z"]]) * (travel["path"] != "none")
+    (s, c), place, way = (math.sin(rate * t), math.cos(rate * t)), turned(place, up, turn * t), turned(way, up, turn * t)
+    to, quick = ((s, s, s), (c, c, c)) if travel["path"] == "swing" else ((c, s, s), (-s, c, c))
+    return place + reach * to, way, travel["carried"] * (reach * quick * rate + turn * np.cross(up, place))
+
+
 # 5. Steps
 def lattice(x, y, z, seed):
     """A value from -1 to 1 at a point of the lattice, by 32-bit hashes."""
@@ -231,9 +240,8 @@ def lattice(x, y, z, seed):
 
 def noise(x, y, z, seed):
     """Values at the lattice's points, eased between by 6 t^5 - 15 t^4 + 10 t^3."""
-    i, j, k = math.floor(x), math.floor(y), math.floor(z)
+    (i, j, k), total = (math.floor(t) for t in (x, y, z)), 0.0
     ease = [t * t * t * (t * (t * 6 - 15) + 10) for t in (x - i, y - j, z - k)]
-    total = 0.0
     for n in range(8):
         bits = (n & 1, (n >> 1) & 1, n >> 2)
         w = math.prod(e if b else 1 - e for e, b in zip(ease, bits, strict=True))
@@ -243,8 +251,7 @@ def noise(x, y, z, seed):
 
 def drifted(life, place, time, seed):
     """The velocity that drift adds at a place and time."""
-    c, m = life["drift_scale"], time * life["drift_rate"]
-    x, y, z = place * c
+    (x, y, z), m = place * life["drift_scale"], time * life["drift_rate"]
     found = noise(x + m, y, z, seed), noise(x, y + m, z, seed + 7919), noise(x, y, z + m, seed + 104729)
     return np.array(found) * life["drift"]
 
@@ -256,8 +263,7 @@ def limited(v, most):
 
 def turned(v, axis, angle):
     """A vector turned about a unit axis (Rodrigues 1840)."""
-    c, s = math.cos(angle), math.sin(angle)
-    return v * c + np.cross(axis, v) * s + axis * (axis @ v) * (1 - c)
+    return v * (c := math.cos(angle)) + np.cross(axis, v) * math.sin(angle) + axis * (axis @ v) * (1 - c)
 
 
 def meets(solids, a, b):
@@ -273,8 +279,7 @@ def meets(solids, a, b):
     hit = (np.abs(det) >= 1e-15) & (u >= -1e-9) & (u <= 1 + 1e-9) & (v >= -1e-9) & (u + v <= 1 + 1e-9) & (w >= 0) & (w <= 1)
     if not hit.any():
         return 2.0, None
-    k = np.flatnonzero(hit)[np.argmin(w[hit])]
-    n = np.cross(e1[k], e2[k])
+    n = np.cross(e1[k := np.flatnonzero(hit)[np.argmin(w[hit])]], e2[k])
     n = n / math.sqrt(max(n @ n, 1e-30))
     return float(w[k]), -n if n @ d > 0 else n
 
@@ -331,22 +336,19 @@ def particles(file, part, time, meshes=None, solids=()):
     """The particles of a part at a time, in the order of their births: a list of dictionaries."""
     effect, life, birth = file["effect"], part["life"], part["birth"]
     solids = np.reshape(solids, (-1, 3, 3))
-    dials, axes, at = effect["dials"], axes_of(effect), np.array(effect["at"], float)
-    mesh = (meshes or {}).get(part["emission"]["mesh"])
+    dials, axes, at, mesh = effect["dials"], axes_of(effect), effect["at"], (meshes or {}).get(part["emission"]["mesh"])
 
     def between(pair, chance):
         return pair[0] + (pair[1] - pair[0]) * chance
 
-    out = []
-    for born, lasts, stream, index in births(
-        part, effect["seed"], int(file["streams"][part["id"]]), time + 1, dials["rate"]
-    ):
+    out, known = [], int(file["streams"][part["id"]])
+    for born, lasts, stream, index in births(part, effect["seed"], known, time + 1, dials["rate"]):
         if not born <= time < born + lasts:
             continue
         c = dict(zip(NAMES, chances(effect["seed"], stream, index), strict=False))
-        place, way = origin(part["emission"], c, mesh)
-        place, way = axes @ (place * effect["scale"]) + at, axes @ way
-        state = place, way * between(birth["speed"], c["speed"]) * effect["scale"], between(birth["turn"], c["turn"])
+        place, way, taken = along(effect["travel"], *origin(part["emission"], c, mesh), born)
+        place, way = axes @ (place * effect["scale"]) + at, axes @ (way * between(birth["speed"], c["speed"]) + taken)
+        state = place, way * effect["scale"], between(birth["turn"], c["turn"])
         spin = between(birth["spin"], c["spin"])
         state = advance(part, effect, file["wind"], solids, state, born, lasts, spin, time)
         if state is None:
@@ -358,9 +360,8 @@ def particles(file, part, time, meshes=None, solids=()):
             life[k] and float(lane(life[k], share)) for k in ("size", "opacity", "erosion", "frame")
         )
         tint = between([linear(t) for t in birth["tint"]], c["tint"]) * linear(dials["tint"])
-        frame = {"life": share, "random": c["frame"] * (1 - 1e-12), "first": 0.0, "play": -1 - (time - born)}[
-            birth["frame"]
-        ]
+        frames = {"life": share, "random": c["frame"] * (1 - 1e-12), "first": 0.0, "play": -1 - (time - born)}
+        frame = frames[birth["frame"]]
         covers = between(birth["opacity"], c["opacity"]) * (1 if opacity is None else max(opacity, 0))
         scale = (1 if size is None else max(size, 0)) * effect["scale"] * dials["size"]
         tint = tint * (1 if life["tint"] is None else ramp_at(life["tint"], share))
@@ -381,10 +382,8 @@ def triangles(path):
     def rows(which, wide):
         a = tree["accessors"][which]
         v = tree["bufferViews"][a["bufferView"]]
-        kind, start = (
-            {5123: "<u2", 5125: "<u4", 5126: "<f4"}[a["componentType"]],
-            v.get("byteOffset", 0) + a.get("byteOffset", 0),
-        )
+        kind = {5123: "<u2", 5125: "<u4", 5126: "<f4"}[a["componentType"]]
+        start = v.get("byteOffset", 0) + a.get("byteOffset", 0)
         return np.frombuffer(blob, kind, a["count"] * wide, start).reshape(-1, 3)
 
     parts = [p for m in tree["meshes"] for p in m["primitives"]]
@@ -393,7 +392,6 @@ def triangles(path):
 
 def read(path):
     """A motion file, with the meshes and the solids that lie beside it."""
-    path = Path(path)
-    file = json.loads(path.read_text(encoding="utf-8"))
-    meshes = {k: triangles(path.parent / v) for k, v in file["meshes"].items()}
-    return file, meshes, triangles(path.parent / file["solids"]) if file["solids"] else ()
+    file, beside = json.loads(Path(path).read_text(encoding="utf-8")), Path(path).parent
+    meshes = {k: triangles(beside / v) for k, v in file["meshes"].items()}
+    return file, meshes, triangles(beside / file["solids"]) if file["solids"] else ()

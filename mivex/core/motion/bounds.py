@@ -61,6 +61,8 @@ def _directions(flow: EmitterSimulation) -> tuple[Doubles, Doubles]:
     e, turn = flow.emitter.emission, flow.axes.turn
     along = np.array(e.along) if any(e.along) else np.array([0.0, 1.0, 0.0])
     axis = turn @ (along / np.linalg.norm(along))
+    if flow.effect.travel.turning:
+        return -np.ones(3), np.ones(3)
     if e.way == "given":
         return axis, axis
     if e.way == "cone":
@@ -87,9 +89,30 @@ def _births(flow: EmitterSimulation) -> tuple[Doubles, Doubles]:
         "mesh": ((0, 0, 0), (0, 0, 0)) if flow.mesh is None else flow.mesh.bounds,
     }[e.form]
     ends = np.array([low, high], np.float64)
+    travel = flow.effect.travel
+    if travel.turning:
+        # Turned about the axis, whatever way: as far off it as the farthest corner.
+        r = float(np.hypot(*np.abs(ends[:, [0, 2]]).max(axis=0)))
+        ends[:, 0] = ends[:, 2] = -r, r
+    if travel.path != "none":
+        reach = np.abs([travel.reach_x, travel.reach_y, travel.reach_z])
+        ends += np.stack([-reach, reach])
     corners = np.array([(ends[i, 0], ends[j, 1], ends[k, 2]) for i in (0, 1) for j in (0, 1) for k in (0, 1)])
     placed = corners * s @ flow.axes.turn.T + np.array(flow.effect.at)
     return placed.min(axis=0), placed.max(axis=0)
+
+
+def _carried(flow: EmitterSimulation) -> Doubles:
+    """The most of each component, in the world, of the velocity that particles take along from their emitter."""
+    travel, e = flow.effect.travel, flow.emitter.emission
+    if not travel.carried or not travel.moves:
+        return np.zeros(3)
+    own = np.zeros(3)
+    if travel.path != "none":
+        own += np.abs([travel.reach_x, travel.reach_y, travel.reach_z]) * 2 * np.pi / travel.period
+    size = float(np.linalg.norm(e.size)) if flow.mesh is None else float(np.abs(flow.mesh.bounds).max() * 2)
+    own[[0, 2]] += abs(np.radians(travel.turning)) * size
+    return np.asarray(np.abs(flow.axes.turn) @ own * travel.carried * flow.effect.scale)
 
 
 def _reach(v: Doubles, flow: EmitterSimulation, longest: float) -> tuple[Doubles, Doubles]:
@@ -130,10 +153,10 @@ def bounds_of(flow: EmitterSimulation) -> Bounds:
     if has_closed_form(e):
         low, high = _births(flow)
         d0, d1 = _directions(flow)
-        reach = []
+        reach, taken = [], _carried(flow)
         for s in (e.birth.speed[0] * scale, e.birth.speed[1] * scale):
-            for d in (d0, d1):
-                reach.append(_reach(d * s, flow, e.birth.life[1]))
+            for v in (d0 * s - taken, d1 * s - taken, d0 * s + taken, d1 * s + taken):
+                reach.append(_reach(v, flow, e.birth.life[1]))
         low = low + np.min([r[0] for r in reach], axis=0)
         high = high + np.max([r[1] for r in reach], axis=0)
         return Bounds(low - size, high + size, 0.0)
@@ -146,7 +169,8 @@ def bounds_of(flow: EmitterSimulation) -> Bounds:
 def _quickest(flow: EmitterSimulation) -> float:
     f, e = flow.force, flow.emitter
     a = float(np.linalg.norm(f[0:3] + f[3:6]))
-    own = e.birth.speed[1] * flow.effect.scale + a * e.birth.life[1] + float(np.linalg.norm(f[13:16])) + e.life.drift
+    own = e.birth.speed[1] * flow.effect.scale + float(np.linalg.norm(_carried(flow)))
+    own += a * e.birth.life[1] + float(np.linalg.norm(f[13:16])) + e.life.drift
     return min(own, e.life.limit) if e.life.limit > 0 else own
 
 

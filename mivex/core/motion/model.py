@@ -1,6 +1,6 @@
 """Effects: groups of emitters with one transform, and how their particles are born, live and face."""
 
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, ClassVar, Literal
 
 from pydantic import AfterValidator, Field, SerializerFunctionWrapHandler, field_validator, model_serializer
 
@@ -264,6 +264,34 @@ class Lamp(OmitDefaultsModel):
     above: float = setting(0.1, "Lamp above", "Metres along the effect's axis.", unit="m", ge=-20, le=20, drag=(-1, 1))
 
 
+class Travel(OmitDefaultsModel):
+    """How an effect moves: its emitters and its lamp go along, what they have born stays behind."""
+
+    WHEN: ClassVar[dict[str, tuple[str, tuple[Any, ...]]]] = {
+        k: ("path", ("swing", "circle")) for k in ("reach_x", "reach_y", "reach_z", "period")
+    }
+
+    path: Literal["none", "swing", "circle"] = setting(
+        "none",
+        "Moves",
+        "Where particles are born moves along; trails stay behind, as from a lamp that swings or a boat that circles.",
+        choices={"none": "Stands still", "swing": "Swings to and fro", "circle": "Goes round"},
+    )
+    reach_x: float = setting(0.3, "Moves across", "To either side.", unit="m", ge=-100, le=100, drag=(-2, 2))
+    reach_y: float = setting(0.0, "Moves along", "Along its axis, either way.", unit="m", ge=-100, le=100, drag=(-2, 2))
+    reach_z: float = setting(0.0, "Moves in depth", "Before and behind.", unit="m", ge=-100, le=100, drag=(-2, 2))
+    period: float = setting(2.0, "Period", "Once to and fro, or once round.", unit="s", ge=0.05, le=600, drag=(0.2, 10))
+    turning: float = setting(
+        0.0, "Turning", "About its axis, as a screw does.", unit="°/s", ge=-7200, le=7200, drag=(-720, 720)
+    )
+    carried: float = setting(0.0, "Carried along", "Share of its own speed that particles set out with.", ge=0, le=1)
+
+    @property
+    def moves(self) -> bool:
+        """Whether anything of the effect moves."""
+        return self.turning != 0 or (self.path != "none" and any((self.reach_x, self.reach_y, self.reach_z)))
+
+
 DIALS = ("tint", "worn", "rate", "size")
 DIAL_WORDS = {"tint": "Colour", "worn": "Threshold", "rate": "Rate", "size": "Size"}
 
@@ -291,6 +319,7 @@ class Effect(Frozen):
     seed: int = Field(1, ge=0, le=2**31 - 1)
     parts: tuple[Emitter, ...] = ()
     lamp: Lamp = Field(default_factory=Lamp)
+    travel: Travel = Field(default_factory=Travel)
     dials: ExposedParameters = Field(default_factory=ExposedParameters)
     opened: tuple[str, ...] = Field((), description="Dials that copies may set for themselves.")
     bounds: tuple[Vec3, Vec3] | None = Field(
@@ -310,7 +339,9 @@ class Effect(Frozen):
     @model_serializer(mode="wrap")
     def _without_usual(self, write: SerializerFunctionWrapHandler) -> dict[str, Any]:
         """What only some effects have is written only for them."""
-        return {k: v for k, v in write(self).items() if v or k not in ("lamp", "dials", "opened", "copy_of", "bounds")}
+        return {
+            k: v for k, v in write(self).items() if v or k not in ("lamp", "travel", "dials", "opened", "copy_of", "bounds")
+        }
 
 
 class Air(OmitDefaultsModel):
@@ -337,5 +368,11 @@ def whole(effect: Effect, effects: tuple[Effect, ...]) -> Effect:
         return effect
     own = {k: getattr(effect.dials, k) for k in of.opened}
     return effect.model_copy(
-        update={"parts": of.parts, "lamp": of.lamp, "opened": of.opened, "dials": of.dials.model_copy(update=own)}
+        update={
+            "parts": of.parts,
+            "lamp": of.lamp,
+            "travel": of.travel,
+            "opened": of.opened,
+            "dials": of.dials.model_copy(update=own),
+        }
     )

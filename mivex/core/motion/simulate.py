@@ -22,6 +22,7 @@ from mivex.core.motion.emitter_shapes import Axes, axes_of, origins
 from mivex.core.motion.model import TICKS, Effect, Emitter, Vec3
 from mivex.core.motion.rng import PROPERTIES, chances
 from mivex.core.motion.solids import NOTHING, Solids
+from mivex.core.motion.travel import carried_along
 from mivex.core.pixels.colour import to_linear
 from mivex.core.stage.mesh import Mesh
 
@@ -175,14 +176,18 @@ class EmitterSimulation:
         c = chances(self.effect.seed, b.stream[rows], b.index[rows])
         place, way = origins(e.emission, c, self.mesh)
         # In the effect's axes so far.
-        place = place * self.effect.scale @ self.axes.turn.T + np.array(self.effect.at)
-        way = way @ self.axes.turn.T
-        speed = _between(e.birth.speed, c[:, _P["speed"]]) * self.effect.scale
+        travel, scale = self.effect.travel, self.effect.scale
+        taken = np.zeros((len(rows), 3))
+        if travel.moves:
+            place, way, taken = carried_along(travel, place, way, b.time[rows])
+        place = _into_world(place * scale, self.axes) + np.array(self.effect.at)
+        way = _into_world(way, self.axes)
+        speed = _between(e.birth.speed, c[:, _P["speed"]]) * scale
         turn = _between(e.birth.turn, c[:, _P["turn"]])
         return _State(
             rows,
             np.ascontiguousarray(place),
-            np.ascontiguousarray(way * speed[:, None]),
+            np.ascontiguousarray(way * speed[:, None] + _into_world(taken * scale, self.axes)),
             turn,
             b.time[rows].copy(),
             np.zeros(len(rows), np.bool_),
@@ -306,6 +311,16 @@ class EmitterSimulation:
             frame,
             look,
         )
+
+
+def _into_world(v: Doubles, axes: Axes) -> Doubles:
+    """Vectors (n, 3) from an effect's own axes into the world.
+
+    Not by a matrix product: BLAS adds up in another order for one row than for many, and a particle must be the same to the
+    bit whether it is born alone or among others.
+    """
+    x, y, z = axes.turn.T
+    return np.asarray(v[:, :1] * x + v[:, 1:2] * y + v[:, 2:] * z)
 
 
 def _between(pair: tuple[float, float], chance: Doubles) -> Doubles:

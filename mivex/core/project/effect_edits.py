@@ -58,6 +58,7 @@ def removed(doc: Document, effect_id: str) -> Document:
                     "copy_of": "",
                     "parts": gone.parts,
                     "lamp": gone.lamp,
+                    "travel": gone.travel,
                     "dials": gone.dials.model_copy(update=own),
                     "opened": gone.opened,
                 }

@@ -15,6 +15,7 @@ from mivex.core.motion.facing import mesh_of
 from mivex.core.motion.model import Effect, Emitter, whole
 from mivex.core.motion.simulate import EmitterSimulation, Particles
 from mivex.core.motion.solids import NOTHING, Solids, solids_of
+from mivex.core.motion.travel import offset_at
 from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import FrameRect
 from mivex.core.pixels.blends import GROUPS
@@ -79,7 +80,8 @@ def lamp_at(effect: Effect, time: float) -> PointLamp | None:
         return None
     from mivex.core.motion.emitter_shapes import axes_of
 
-    at = np.array(effect.at) + axes_of(effect).turn[:, 1] * lamp.above * effect.scale
+    there = offset_at(effect.travel, np.array([time]))[0][0] + np.array([0.0, lamp.above, 0.0])
+    at = np.array(effect.at) + axes_of(effect).turn @ there * effect.scale
     # Two octaves, brought to 0 to 1.
     n, fast = (_move.noise(time * lamp.rate * k, 0.5, 0.5, effect.seed + i) for i, k in enumerate((1.0, 2.3)))
     n += 0.5 * fast
@@ -115,6 +117,7 @@ class EmitterSimulations:
             effect.scale,
             effect.seed,
             effect.dials,
+            effect.travel,
             emitter,
             doc.air.wind,
             serial(world),

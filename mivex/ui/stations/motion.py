@@ -174,6 +174,8 @@ def _shape(c: Page, _o: Overlay) -> object:
             x.copy_of,
             x.opened,
             x.lamp.on,
+            x.travel.path,
+            x.travel.moves,
             x.bounds,
             tuple((p.name, p.overlay, p.muted) for p in x.parts),
         )

@@ -1,6 +1,6 @@
 """Numbers of a whole effect: its place, its dials, its lamp, its bounds."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from typing import Any
 
 from PySide6.QtCore import Qt
@@ -8,10 +8,10 @@ from PySide6.QtWidgets import QHBoxLayout, QPushButton, QSizePolicy
 
 from mivex.core.base.languages import tr
 from mivex.core.base.messages import InSentence, Message, joined, term
-from mivex.core.motion.model import DIAL_WORDS, DIALS, Effect, ExposedParameters, Lamp
+from mivex.core.motion.model import DIAL_WORDS, DIALS, Effect, ExposedParameters, Lamp, Travel
 from mivex.core.project import edits
 from mivex.ui.fields.fields import TextField
-from mivex.ui.fields.forms import field_for
+from mivex.ui.fields.forms import field_for, shown_keys
 from mivex.ui.fields.labels import label
 from mivex.ui.fields.ranges import BarsField, vector_field
 from mivex.ui.stations import motion_acts as acts
@@ -90,6 +90,7 @@ def whole_effect(c: Page) -> None:
     _dials(c, found, of)
     if of is None:
         _open_to_copies(c, found)
+        _travel(c, found)
         _lamp(c, found)
     _bounds(c, found)
 
@@ -140,21 +141,39 @@ def _open_to_copies(c: Page, found: Effect) -> None:
 
 def _lamp(c: Page, found: Effect) -> None:
     """The light that an effect carries."""
+    shown = ("on", *(("colour", "strength", "reach", "flicker", "rate", "above") if found.lamp.on else ()))
+    _part(c, found, "lamp", Lamp, "Lamp", shown)
+
+
+def _travel(c: Page, found: Effect) -> None:
+    """How an effect moves."""
+    _part(
+        c,
+        found,
+        "travel",
+        Travel,
+        "On the way",
+        [k for k in shown_keys(found.travel) if k != "carried" or found.travel.moves],
+    )
+
+
+def _part(c: Page, found: Effect, part: str, model: type, title: str, keys: Sequence[str]) -> None:
+    """The settings of a part that belongs to an effect as a whole."""
     key = found.id
 
     def read() -> Any:
-        return c.session.doc.effect(key) or found
+        return getattr(c.session.doc.effect(key) or found, part)
 
     c.column.addSpacing(6)
-    c.column.addWidget(label("Lamp", "section"))
-    for setting in ("on", *(("colour", "strength", "reach", "flicker", "rate", "above") if found.lamp.on else ())):
-        field = field_for(Lamp, setting, lambda k=setting: getattr(read().lamp, k))  # type: ignore[misc]
+    c.column.addWidget(label(title, "section"))
+    for setting in keys:
+        field = field_for(model, setting, lambda k=setting: getattr(read(), k))  # type: ignore[misc]
         field.edited.connect(
             c.edit_with(
                 Message("Change {name}", name=InSentence(field.name)),
-                Message("effect {key} lamp {setting}", key=key, setting=term(setting)),
+                f"effect {key} {part} {setting}",
                 lambda d, v, k=setting: (  # type: ignore[misc]
-                    edits.set_effect(d, key, lamp=edits.revalidated(read().lamp, **{k: v}))
+                    edits.set_effect(d, key, **{part: edits.revalidated(read(), **{k: v})})
                 ),
             )
         )

@@ -5752,6 +5752,62 @@
    <translation>Meter entlang der Achse des Effekts.</translation>
   </message>
   <message>
+   <source>Moves</source>
+   <translation>Bewegt sich</translation>
+  </message>
+  <message>
+   <source>Where particles are born moves along; trails stay behind, as from a lamp that swings or a boat that circles.</source>
+   <translation>Wo Teilchen entstehen, bewegt sich mit; Spuren bleiben zurück, wie von einer schwingenden Lampe oder einem kreisenden Boot.</translation>
+  </message>
+  <message>
+   <source>Moves across</source>
+   <translation>Weg quer</translation>
+  </message>
+  <message>
+   <source>To either side.</source>
+   <translation>Nach jeder Seite.</translation>
+  </message>
+  <message>
+   <source>Moves along</source>
+   <translation>Weg längs</translation>
+  </message>
+  <message>
+   <source>Along its axis, either way.</source>
+   <translation>Entlang seiner Achse, hin und her.</translation>
+  </message>
+  <message>
+   <source>Moves in depth</source>
+   <translation>Weg in die Tiefe</translation>
+  </message>
+  <message>
+   <source>Before and behind.</source>
+   <translation>Davor und dahinter.</translation>
+  </message>
+  <message>
+   <source>Period</source>
+   <translation>Periode</translation>
+  </message>
+  <message>
+   <source>Once to and fro, or once round.</source>
+   <translation>Einmal hin und her, oder einmal herum.</translation>
+  </message>
+  <message>
+   <source>Turning</source>
+   <translation>Drehung</translation>
+  </message>
+  <message>
+   <source>About its axis, as a screw does.</source>
+   <translation>Um seine Achse, wie eine Schraube.</translation>
+  </message>
+  <message>
+   <source>Carried along</source>
+   <translation>Mitgenommen</translation>
+  </message>
+  <message>
+   <source>Share of its own speed that particles set out with.</source>
+   <translation>Anteil der eigenen Geschwindigkeit, mit dem Teilchen aufbrechen.</translation>
+  </message>
+  <message>
    <source>Multiplies the tint of all its particles.</source>
    <translation>Nimmt die Tönung aller Teilchen mal.</translation>
   </message>
@@ -6030,6 +6086,14 @@
   <message>
    <source>Youngest first</source>
    <translation>Jüngste zuerst</translation>
+  </message>
+  <message>
+   <source>Stands still</source>
+   <translation>Steht still</translation>
+  </message>
+  <message>
+   <source>Swings to and fro</source>
+   <translation>Schwingt hin und her</translation>
   </message>
   <message>
    <source>a burst has 0 to {most} particles, the first number not above the second</source>
@@ -12924,6 +12988,10 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
    <translation>Des ganzen Effekts; ein anderer Seed, andere Zufälle.</translation>
   </message>
   <message>
+   <source>On the way</source>
+   <translation>Unterwegs</translation>
+  </message>
+  <message>
    <source>Change axis</source>
    <translation>Achse ändern</translation>
   </message>
@@ -12990,10 +13058,6 @@ bloßes Alpha: Mittel {plain_outline}, größter {plain_outline2}</translation>
   <message>
    <source>effect {key} dial {dial}</source>
    <translation>effect {key} dial {dial}</translation>
-  </message>
-  <message>
-   <source>effect {key} lamp {setting}</source>
-   <translation>effect {key} lamp {setting}</translation>
   </message>
   <message>
    <source>{a:.2f} to {b:.2f}</source>

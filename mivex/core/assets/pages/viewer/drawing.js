@@ -53,7 +53,7 @@ Object.assign(Engine.prototype, {
     for (const {file} of this.data.effects) {
       const e = file.effect, l = e.lamp;
       if (!l.on || l.strength <= 0 || rows.length >= 4) continue;
-      const at = add(e.at, times(axesOfEffect(e)[1], l.above * e.scale));
+      const at = add(e.at, times(turnedBy(axesOfEffect(e), add(travelAt(e.travel, this.time)[0], [0, l.above, 0])), e.scale));
       const n = noiseAt(this.time * l.rate, 0.5, 0.5, e.seed) + 0.5 * noiseAt(this.time * l.rate * 2.3, 0.5, 0.5, e.seed + 1);
       rows.push([...at, l.reach, ...times(linearOf(l.colour), l.strength * (1 - l.flicker * (0.5 + n / 3)))]);
     }

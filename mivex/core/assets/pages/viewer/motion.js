@@ -195,6 +195,21 @@ function originOf(e, c, mesh) {
   return [place, out];
 }
 
+// Where an effect that moves is at a time, and its velocity; its own axes.
+function travelAt(travel, t) {
+  const rate = 2 * Math.PI / travel.period, s = Math.sin(rate * t), c = Math.cos(rate * t);
+  const reach = travel.path === "none" ? [0, 0, 0] : [travel.reach_x, travel.reach_y, travel.reach_z];
+  const [to, quick] = travel.path === "swing" ? [[s, s, s], [c, c, c]] : [[c, s, s], [-s, c, c]];
+  return [reach.map((r, k) => r * to[k]), reach.map((r, k) => r * quick[k] * rate)];
+}
+function carriedAlong(travel, [place, way], t) {
+  if (travel.path === "none" && travel.turning === 0) return [place, way, [0, 0, 0]];
+  const up = [0, 1, 0], turn = travel.turning * Math.PI / 180, [offset, velocity] = travelAt(travel, t);
+  place = turnedAbout(place, up, turn * t);
+  way = turnedAbout(way, up, turn * t);
+  return [add(place, offset), way, times(add(velocity, times(cross(up, place), turn)), travel.carried)];
+}
+
 // 5. Steps
 function latticeAt(x, y, z, seed) {
   let h = (Math.imul(x, 0x9E3779B1) ^ Math.imul(y, 0x85EBCA77) ^ Math.imul(z, 0xC2B2AE3D) ^ seed) >>> 0;

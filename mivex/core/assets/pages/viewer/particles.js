@@ -21,11 +21,11 @@ class Flow {
   begun(row) {
     const e = this.file.effect, birth = this.part.birth, c = {};
     chances(e.seed, row.stream, row.index).forEach((v, k) => { if (NAMES[k]) c[NAMES[k]] = v; });
-    const [place, way] = originOf(this.part.emission, c, this.mesh), between = (pair, u) => pair[0] + (pair[1] - pair[0]) * u;
+    const [place, way, taken] = carriedAlong(e.travel, originOf(this.part.emission, c, this.mesh), row.born), between = (pair, u) => pair[0] + (pair[1] - pair[0]) * u;
     row.c = c;
     row.spin = between(birth.spin, c.spin);
     row.first = {place: add(turnedBy(this.axes, times(place, e.scale)), e.at), t: row.born, turn: between(birth.turn, c.turn),
-      speed: times(turnedBy(this.axes, way), between(birth.speed, c.speed) * e.scale)};
+      speed: times(turnedBy(this.axes, add(times(way, between(birth.speed, c.speed)), taken)), e.scale)};
     row.state = row.first;
   }
 
