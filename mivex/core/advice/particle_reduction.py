@@ -91,6 +91,7 @@ class ParticleReduction:
         """How far the looks are apart, in codes, in the mean over the blocks that either covers."""
         a, b = self.before.look, self.after.look
         away = np.abs(a - b).max(axis=2)
+        # The first block is outside of the box that the camera was set by: nothing is ever in it.
         ground = a[0, 0]
         there = (np.abs(a - ground).max(axis=2) > 1) | (np.abs(b - ground).max(axis=2) > 1)
         return float(away[there].mean()) if there.any() else 0.0
@@ -109,6 +110,7 @@ def _camera(doc: Document, effect: Effect, flows: EmitterSimulations, world: Wor
         raise MivexError(Message("“{name}” has no particles to judge.", name=effect.name))
     at = np.concatenate(spots)
     low, high = at.min(axis=0), at.max(axis=0)
+    # Room for whole sprites round the places: positions are those of their middles.
     wide = max(float((high - low).max()), 0.05) + 2 * max(part.birth.width[1] for part in effect.parts) * effect.scale
     x, y, z = (float(v) for v in (low + high) / 2)
     return Camera(name="judge", target=(x, y, z), yaw=0.0, pitch=0.0, distance=wide * 1.9, fov=40.0)
@@ -119,8 +121,10 @@ def times_of(effect: Effect) -> list[float]:
     end = gone_at(effect)
     longest = max((p.birth.life[1] for p in effect.parts), default=1.0)
     if np.isinf(end):
+        # From the longest life on as many die as are born.
         begin = max(p.emission.delay + p.birth.life[1] for p in effect.parts)
         return [float(t) for t in begin + np.linspace(0, min(longest, 4.0), MOMENTS)]
+    # Neither the first spark nor the last wisp says what the effect costs.
     return [float(t) for t in np.linspace(0.15 * end, 0.85 * end, MOMENTS)]
 
 
@@ -135,6 +139,7 @@ def covering(
 ) -> Covering:
     """Measure what an effect covers by itself, seen by a camera at some times."""
     flows = flows or EmitterSimulations()
+    # A copy would read its dials from its original, and not those that are tried.
     alone = doc.model_copy(update={"effects": (effect.model_copy(update={"shown": True, "copy_of": ""}),)})
     empty = (
         World(Surroundings("nothing", ()), world.meshes) if all(p.life.solids == "through" for p in effect.parts) else world
@@ -146,6 +151,7 @@ def covering(
         view = View(camera, SIDE, SIDE, t)
         draws = flows.draws(alone, textures, view, empty)
         counts.append(sum(len(flows.particles(alone, effect, p, empty, t)) for p in effect.parts if not p.muted))
+        # Its lamp lights the ground, which would count as covered.
         drawn = draw_all([replace(d, lamp=None) for d in draws], view, doc.lighting)
         seen, _ = tallied(draws, view, doc.lighting)
         # Light covers too: what it adds to the ground counts as alpha does.
@@ -270,6 +276,7 @@ def _size_for(before: Covering, size: float, tried: Callable[[float], Covering])
     """The size with which as much is covered as before, by halving; None where no size does."""
     low, high = size, size * 2
     after = tried(high)
+    # Cover grows with size but not evenly (sprites overlap): bracketed first, halved afterwards.
     while after.area < before.area and high < size * 64:
         low, high = high, high * 1.6
         after = tried(high)
@@ -281,6 +288,7 @@ def _size_for(before: Covering, size: float, tried: Callable[[float], Covering])
         after = tried(middle)
         if abs(after.area - before.area) < abs(best[1].area - before.area):
             best = middle, after
+        # Much closer than what is asked for would be an accuracy of the sample, not of the effect.
         if abs(after.area / before.area - 1) < CLOSE / 4:
             break
         low, high = (middle, high) if after.area < before.area else (low, middle)

@@ -70,6 +70,7 @@ class VisibleDraws:
         """Display codes of some draws; what lies behind the blended ones is kept where it is the same."""
         light = self.doc.lighting
         solid = [d for d in draws if d.before_light]
+        # Most trials change a see-through overlay: what lies behind all of them is drawn once.
         same = draws is self.draws or solid == [d for d in self.draws if d.before_light]
         shot, buffers, shadows = self._own_behind if same else self._behind(draws)
         if draws is not self.draws:
@@ -186,6 +187,7 @@ def _seen(shown: VisibleDraws) -> Seen:
     )
     shot = RenderPlan(draws, view)
     shadows = shown.shadows(shot.lit)
+    # For what is bent the order would depend on the picture behind it, which is not there yet.
     shot.records.draws["special"] &= ~_effect.REFRACTS  # colours are not asked for
     light, held = light_record(lighting, shadows)
     frame = frame_record(view, buffers, lighting)
@@ -198,6 +200,7 @@ def _seen(shown: VisibleDraws) -> Seen:
     pixel = np.empty(n, np.int64)
     _settle.pixels_of(sink[2], sink[3], pixel)
     own = ~np.isin(sink[3][:n, 1], np.flatnonzero(shot.polys["only_depth"]))
+    # Stable: within a pixel fragments stay in the order in which they were drawn.
     order = np.flatnonzero(own)[np.argsort(pixel[own], kind="stable")]
     pixel = pixel[order]
     which = shot.polys["draw"][sink[3][:n, 1]][order].astype(np.int64)
@@ -210,6 +213,7 @@ def _seen(shown: VisibleDraws) -> Seen:
     writes = np.array([x.depth_write or (x.depth_first and x.depth_test) for x in m] or [False])[which]
     depth, owner = solid.ravel().copy(), np.full(solid.size, -1, np.int64)
     hidden_by = np.full(len(pixel), -1, np.int64)
+    # All pixels at once, their first fragments, then their second: as many rounds as the deepest pixel has.
     for r in range(int(rank.max(initial=-1)) + 1):
         at = np.flatnonzero((rank == r) & (verdict != 2) & (verdict != 3))
         p = pixel[at]

@@ -120,10 +120,12 @@ class LivePaint:
         self.row = row
         self.masks: dict[str, Floats] = {}
         self.cells: dict[tuple[str, str], tuple[Floats, Floats]] = {}
+        # Kept as the object: masks are worked out from the stack, and this very part is to be taken from the stroke.
         self.painted_part = row.mask.parts[part] if part >= 0 else None
         if self.painted_part is not None and _moved(self.painted_part):
             raise MivexError("what is painted is laid elsewhere, or shaped; it shows when the stroke ends.")
         self.parts = [(p, self._shaped(row, p)) for p in row.mask.parts if p.on] if part >= 0 else []
+        # Rows within groups too: their masks are asked for one by one while the stroke grows.
         todo = list(rows)
         while todo:
             r = todo.pop()
@@ -180,6 +182,7 @@ class LivePaint:
         """Lay what is new of a stroke on the canvas; the piece that it touches."""
         h, w = self.values.outside.size
         dabs = dabs_of(stroke, h, w)
+        # A stroke that grows keeps the dabs that it has, so that only new ones are laid.
         fresh = dabs[self._laid :]
         box = box_of(fresh, h, w, wrap=stroke.wrap)
         self._laid = len(dabs)

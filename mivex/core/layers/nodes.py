@@ -57,6 +57,7 @@ def _text_of(row: Layer | Group) -> str:
     """The row as text, without its name; the same row is not written twice."""
     kept = _texts.get(id(row))
     if kept is None or kept[0] is not row:
+        # By identity, since a row never changes; the row itself is kept too, so that its number is not given to another.
         if len(_texts) > 512:
             _texts.clear()
         kept = row, row.model_dump_json(exclude={"name"})
@@ -183,6 +184,7 @@ def _changed(keys: tuple[str, ...], slot: str, history: dict[str, tuple[tuple[st
     before, at = history.get(slot, ((), 0))
     if keys != before:
         same = next((i for i, (a, b) in enumerate(zip(keys, before, strict=False)) if a != b), min(len(keys), len(before)))
+        # Asked for the first time there is nothing that would be asked for again.
         at = same if before else 0
     at = min(at, len(keys) - 1)
     history[slot] = keys, at

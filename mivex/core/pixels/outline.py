@@ -74,6 +74,7 @@ def trace(alpha: Floats, limit: float = FAR, at: float = 0.5, *, soft: bool = Fa
     at32 = np.float32(at)
     h, w = alpha.shape
     inward: Floats = np.zeros((h, w, 2), np.float32)
+    # 0 marks a square that the outline goes through: that is what the distance transform counts from.
     cells = np.ones((h, w), np.uint8)
     run_bands(h, lambda a, b: _kernels.mark_rows(alpha, at32, cells, a, b))
     places = np.flatnonzero(cells == 0)
@@ -84,6 +85,7 @@ def trace(alpha: Floats, limit: float = FAR, at: float = 0.5, *, soft: bool = Fa
     index, rough = nearest(cells == 0)
     reach = 0.0
     if soft:
+        # How far out soft texels are is known only now; the limit counts from there.
         reach = min(float(rough.max(where=(alpha > 0) & (alpha < 1), initial=0.0)), FAR_SOFT)
         limit += reach
     # Number of the piece in each marked square.

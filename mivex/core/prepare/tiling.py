@@ -77,6 +77,7 @@ class Noise(StepParams):
 def noise_field(height: int, width: int, p: Noise) -> Floats:
     """The noise in [0, 1], repeating with the picture; the same pattern at every size."""
     out: Floats = np.zeros((height, width), np.float32)
+    # Whole numbers of features along each side: only then does the noise meet itself.
     across = max(1, round(p.cells * width / max(width, height)))
     down = max(1, round(p.cells * height / max(width, height)))
     if p.form == "grain":
@@ -84,6 +85,7 @@ def noise_field(height: int, width: int, p: Noise) -> Floats:
     else:
         ridges = int(p.form == "ridges")
         run_bands(height, lambda a, b: _kernels.noise_rows(across, down, p.octaves, p.seed, ridges, out, a, b))
+    # The noise lies in about −1 to 1; half of it either way of the middle fills 0 to 1 at a contrast of 1.
     return np.clip(out * np.float32(p.contrast / 2) + np.float32(p.middle), 0, 1)
 
 
@@ -113,6 +115,7 @@ def run_tile(surface: Surface, params: MakeTile, context: Context) -> Surface:
     """``w·I(x) + (1 − w)·I(x + half)``, premultiplied in linear light: at the sides stands the unbroken middle."""
     if params.band == 0:
         return surface
+    # Mixed as light times alpha: straight colour of clear texels would come into the middle otherwise.
     p = premultiply(surface.values, surface.traits)
     h, w = p.shape[:2]
     flat = np.ones((1, 1), np.float32)

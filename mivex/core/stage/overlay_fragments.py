@@ -169,6 +169,7 @@ class Fragments:
         int64 array (n, 3), float32 array (n,)
             First and second overlay and pixel; the error that the two make there by themselves.
         """
+        # How many pairs there are is known only when they are counted: a second call has room for all.
         room = 2 * len(bad) + 16
         while True:
             rows, errors = np.zeros((room, 3), np.int64), np.zeros(room, np.float32)
@@ -201,6 +202,7 @@ def _counts(pixel: NDArray[np.int64], own: NDArray[np.int64], iw: Floats, draws:
     keep = np.ones(len(pixel), bool)
     if first.any():
         at = np.flatnonzero(first)
+        # Nearest first among the fragments of one draw at one pixel; those behind it are never seen.
         ranked = at[np.lexsort((-iw[at], own[at], pixel[at]))]
         same = (np.diff(pixel[ranked]) == 0) & (np.diff(own[ranked]) == 0)
         keep[ranked[1:][same]] = False
@@ -214,6 +216,7 @@ def fragments_of(
     if nudged:
         rows = in_lists(draws, nudged=True)
     else:
+        # Level nudges: orders are tried against distance alone, not against what somebody has set.
         rows = in_lists(replace(d, order=(d.order[0], 0, d.order[2])) for d in draws)
     shot = RenderPlan(rows, view)
     shadows = shadows_for(rows, lighting, lit=shot.lit)
@@ -233,6 +236,7 @@ def fragments_of(
     own = shot.polys["draw"][sink[3][:n, 1]]
     order = np.argsort(pixel, kind="stable")  # they were put down in drawing order
     order = order[_counts(pixel[order], own[order], sink[4][:n, 7][order], rows)]
+    # Sorted by pixel already: the first index of each is where its fragments begin.
     there, first = np.unique(pixel[order], return_index=True)
     which = own[order]
     m = [d.material for d in rows]
@@ -255,6 +259,7 @@ def fragments_of(
         overlays,
         starts,
         buffers.colour[y, x].copy(),
+        # Filled below: exact order is worked out from these very fragments.
         np.zeros((0, 4), np.float32),
         buffers.depth[y, x].copy(),
         np.float32(2.0**lighting.exposure),

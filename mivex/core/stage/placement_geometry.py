@@ -37,6 +37,8 @@ def facing(place: PanelPlace | SurfacePlace | MeshPlace | ShapePlace | Projected
 def angles(direction: Doubles) -> tuple[float, float]:
     """Yaw and pitch in degrees of a unit direction; the inverse of `facing`."""
     pitch = math.degrees(math.asin(min(max(float(direction[1]), -1.0), 1.0)))
+    # Straight up or down any yaw gives the same direction; 0 keeps a placement from spinning while it is dragged over a
+    # pole.
     return math.degrees(math.atan2(direction[0], direction[2])) if abs(direction[1]) < 0.9999 else 0.0, pitch
 
 
@@ -54,12 +56,14 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
     elif isinstance(place, SurfacePlace | ProjectedPlace):
         n = facing(place)
         centre = np.array(place.at)
+        # On a floor "up" would be next to parallel to the normal: there away from the viewer counts as up.
         over = np.array([0.0, 1.0, 0.0]) if abs(n[1]) < 0.95 else np.array([0.0, 0.0, -1.0])
         right = np.cross(over, n)
         right /= np.linalg.norm(right)
         up = np.cross(n, right)
     else:
         yaw, pitch = math.radians(place.yaw), math.radians(place.pitch)
+        # Level by construction: a panel that is pitched must not roll.
         right = np.array([math.cos(yaw), 0.0, -math.sin(yaw)])
         out = np.array([math.sin(yaw) * math.cos(pitch), math.sin(pitch), math.cos(yaw) * math.cos(pitch)])
         up = np.cross(out, right)
@@ -122,6 +126,7 @@ def _carrier(place: Place, world: World | None) -> Mesh | None:
     right = np.array([math.cos(math.radians(place.yaw)), 0.0, -math.sin(math.radians(place.yaw))])
     up = np.cross(n, right)
     c, s = math.cos(math.radians(place.roll)), math.sin(math.radians(place.roll))
+    # By the longest side: files come in any unit, and the placement says how large it is to be.
     size = place.width / max(float((high - low).max()), 1e-9)
     turn = np.stack([right * c + up * s, up * c - right * s, n], axis=1) * size
     return found.transformed(np.concatenate([turn, (np.array(place.at) - turn @ middle)[:, None]], axis=1))
@@ -145,12 +150,14 @@ def outline(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | Non
         return _round(_formed(place, pivot), view)
     c, r, u = frame(place, view)
     pivot = held_at(place, pivot)
+    # The frame is given by half extents about its middle; the pivot says how much of it lies to either side.
     left, right, top, low = -2 * pivot[0] * r, 2 * (1 - pivot[0]) * r, 2 * pivot[1] * u, 2 * (pivot[1] - 1) * u
     return np.stack([c + left + top, c + right + top, c + right + low, c + left + low])
 
 
 def _round(mesh: Mesh, view: View) -> Doubles:
     """Corners of a frame round a mesh as the camera sees it."""
+    # In the plane through the mean distance, where a drag in the picture is worth the same at all four corners.
     seen = (mesh.position - view.eye) @ view.axes.T
     low, high, far = seen.min(axis=0), seen.max(axis=0), float(seen[:, 2].mean())
     flat = np.array([[low[0], high[1], far], [high[0], high[1], far], [high[0], low[1], far], [low[0], low[1], far]])
@@ -190,6 +197,7 @@ def mesh(place: Place, view: View, pivot: Pivot = _MIDDLE, world: World | None =
     if world is not None and (ready := world.meshes.get(given(place))) is not None:
         return ready
     if isinstance(place, SurfacePlace) and world is not None:
+        # Twelve cells: a decal of half a metre stays within a third of a millimetre of the hull's curve.
         p, n = _laid(place, pivot, world, 12)
         v, u = np.meshgrid(np.linspace(0, 1, 13), np.linspace(0, 1, 13), indexing="ij")
         return sheet(p, n, np.stack([u, v], axis=-1))
@@ -261,6 +269,7 @@ def moved(
         found = world.surroundings.meet(view.eye, view.ray(*to))
         if found is not None:
             _, at, n = found
+            # Of what is seen from behind the side towards the viewer counts: there the pointer is.
             n = n if n @ (view.eye - at) > 0 else -n
             yaw, pitch = angles(n)
             return {
@@ -269,6 +278,7 @@ def moved(
                 "pitch": round(pitch, 3),
             }
     if isinstance(place, HullPlace):
+        # Off the hull's outline no ray meets it: then by the distance that the decal has.
         a, b = on_hull(view, start), on_hull(view, end)
         if a is None or b is None:
             step = view.metres_per_pixel(c)

@@ -56,6 +56,7 @@ def _erosion(s: MotionSubject) -> list[Finding]:
     rows = []
     for effect, i, p, o in parts_of(s):
         e = o.material.erosion
+        # A lane that stays at 0 is the same as none.
         wears = p.life.erosion is not None and not (p.life.erosion.steady and p.life.erosion.points[0][1] == 0)
         driven = e.form != "none" and e.by == "life"
         if wears == driven:
@@ -88,6 +89,7 @@ def _erosion(s: MotionSubject) -> list[Finding]:
                     weight=18.0,
                 )
             )
+        # A dial that wears the whole effect drives erosion just as well.
         elif effect.dials.worn == 0:
             lane = Curve(points=((0.0, 0.0), (0.3, 0.0), (1.0, 1.0)))
             rows.append(
@@ -118,7 +120,9 @@ def _short(s: MotionSubject) -> list[Finding]:
         if n < 2 or o.sheet.play == "random":
             continue
         longest = p.birth.life[1]
+        # Played again and again it has no end that a short life could cut off.
         if p.life.frame is None and p.birth.frame == "play" and o.sheet.play != "loop":
+            # Judged by the shortest life: that one is cut off first.
             needs = lasts(n, o.sheet.play, o.sheet.rate)
             if p.birth.life[0] < needs - 1e-6:
                 rows.append(
@@ -140,6 +144,7 @@ def _short(s: MotionSubject) -> list[Finding]:
                         weight=12.0,
                     )
                 )
+        # By the longest life: where even that has fewer pictures than frames, some are shown to nobody.
         if longest * TICKS < n and (p.birth.frame == "life" or p.life.frame is not None):
             rows.append(
                 found(
@@ -162,6 +167,7 @@ def _short(s: MotionSubject) -> list[Finding]:
                 )
             )
         elif p.life.frame is not None or p.birth.frame == "first":
+            # Four places a frame: a lane that only touches a frame between two places shows it for less than a picture.
             t = np.zeros(1) if p.life.frame is None else np.clip(p.life.frame.at(np.linspace(0, 1, 4 * n + 1)), 0, 1)
             shown = len(np.unique(np.minimum(np.floor(t * n), n - 1)))
             if shown < n:
@@ -194,6 +200,7 @@ def _loop(s: MotionSubject) -> list[Finding]:
         e = p.emission
         if e.runs != "loop" or e.rate_curve is None or e.rate == 0:
             continue
+        # The next run begins where this one ends; what is seen of a stream is its step there, not its shape.
         first, last = (float(np.clip(e.rate_curve.at(x), 0, None)) for x in (0.0, 1.0))
         most = float(e.rate_curve.table.max())
         if most <= 0 or abs(first - last) <= GAP * most:
@@ -240,13 +247,16 @@ def _alike(s: MotionSubject) -> list[Finding]:
             or b.spin[0] != b.spin[1]
             or frames
             or (b.height is not None and b.height[0] != b.height[1])
+            # Born one after the other, they are at different frames at any moment.
             or (n > 1 and b.frame in ("life", "play"))
             or (o.material.flow.strength > 0)
         )
         count = len(s.particles(effect, p))
+        # Streaks and crossed panels hide their texture: copies of it are not recognised.
         if varied or count < ALIKE or p.facing.facing in ("stretched", "crossed"):
             continue
         values: dict[str, object] = {"width": (round(b.width[0] * 0.75, 4), round(b.width[1] * 1.25, 4))}
+        # What stands upright is a figure; turned it would lie on its side.
         if p.facing.facing != "upright":
             values["turn"] = (-180.0, 180.0)
         rows.append(

@@ -35,6 +35,7 @@ def _count(s: MotionSubject) -> list[Finding]:
         if refused == 0:
             continue
         wanted = count + refused
+        # As many more as were refused, and a tenth: of another seed a few more may live at once.
         edit = edit_of(effect, i, "emission", most=min(max(int(e.most * wanted / max(count, 1) * 1.1), e.most + 1), MOST))
         rows.append(
             found(
@@ -90,6 +91,7 @@ def _overdraw(s: MotionSubject) -> list[Finding]:
             overdraw=s.doc.overdraw,
         )
         rows.append(said((effect, p, o), most, share, message, s.peak(effect, p)))
+    # Where one part is too much by itself, it is said of that one; the sum would only say it again.
     if not rows and len(alone) > 1:
         most, share, time = s.overdraw_of_all()
         if share >= CROWDED:
@@ -112,11 +114,15 @@ def _crossing(p: Particles, s: MotionSubject) -> tuple[float, float]:
     """Share of the particles that reach into something solid below or beside them, and how deep these reach."""
     if not len(p):
         return 0.0, 0.0
+    # Evenly through the order of births, so that young and old ones count alike.
     pick = np.linspace(0, len(p) - 1, min(len(p), 96)).astype(int)
     deep = []
     for i in pick:
+        # Not half: a sprite's corners are clear, and what is seen of it ends well within.
         r = float(p.size[i].min()) * 0.35
         at = p.position[i]
+        # Down first: most sprites that cut anything lie on a floor. Towards the viewer is left out; nothing is seen of a
+        # cut there.
         for way in ((0.0, -r, 0.0), (r, 0.0, 0.0), (-r, 0.0, 0.0), (0.0, 0.0, -r)):
             found = s.solids.meets(at, at + np.array(way))
             if found is not None:
@@ -129,6 +135,7 @@ def _contact(s: MotionSubject) -> list[Finding]:
     rows = []
     for effect, _i, p, o in parts_of(s):
         m = o.material
+        # Solid sprites have a hard edge anyway, and what is drawn over everything meets nothing.
         if m.contact.distance > 0 or not BLENDS[m.blend].see_through or not m.depth_test or s.hard(o):
             continue
         share, deep = _crossing(s.particles(effect, p), s)
@@ -167,6 +174,7 @@ def _inside(s: MotionSubject) -> list[Finding]:
     for effect, _i, p, o in parts_of(s):
         places = s.born(effect, p)
         inside = sum(s.within(at) for at in places)
+        # A few in a corner of the shape they are born in are neither seen nor missed.
         if inside < max(1, 0.05 * len(places)):
             continue
         share = inside / len(places)
@@ -195,6 +203,7 @@ def _inside(s: MotionSubject) -> list[Finding]:
 
 def _lifted(effect: Effect, s: MotionSubject) -> Repair | None:
     """Lift an effect until it is born free; None where that takes more than a metre."""
+    # By 5 cm: a finer step would look more exact than where something is born is ever meant.
     for step in range(1, 21):
         lift = 0.05 * step
         moved = effect.model_copy(update={"at": (effect.at[0], round(effect.at[1] + lift, 4), effect.at[2])})
@@ -210,11 +219,13 @@ def _leap(s: MotionSubject) -> list[Finding]:
             curve = getattr(p.life, name)
             if curve is None:
                 continue
+            # At the ticks of the shortest life, where the same curve is steepest.
             n = max(int(p.birth.life[0] * TICKS), 2)
             values = curve.at(np.linspace(0, 1, n + 1))
             steps = np.abs(np.diff(values))
             at = int(steps.argmax())
             usual = float(np.median(steps))
+            # A curve that is steep all along is a fast one; a jerk stands out of it.
             if steps[at] < LEAP or steps[at] < 6 * max(usual, 0.01):
                 continue
             rows.append(
@@ -260,6 +271,7 @@ def _bounds(s: MotionSubject) -> list[Finding]:
         for _e, _i, p, o in (r for r in parts_of(s) if r[0] is effect):
             b = bounds_of(s.flow(effect, p))
             out = float(np.maximum(low - b.low, b.high - high).max())
+            # A centimetre is less than what bounds are rounded to.
             if out <= 0.01:
                 continue
             wide = (
@@ -304,6 +316,7 @@ def _small(s: MotionSubject) -> list[Finding]:
             # What is out of the picture is not seen, however near it is.
             beyond = np.maximum(np.abs(x - view.width / 2) - view.width / 2, np.abs(y - view.height / 2) - view.height / 2)
             pixels = pixels[(deep > 0.3) & (beyond < pixels / 2)]
+            # The ninth tenth: one that happens to come near the lens is not what is looked at.
             if pixels.size and float(np.percentile(pixels, 90)) > most:
                 most, at = float(np.percentile(pixels, 90)), camera.name
         if most / max(texels, 1) <= COARSE:

@@ -106,6 +106,7 @@ def _through_itself(scene: SceneSubject) -> list[Finding]:
         own: dict[str, list[int]] = defaultdict(list)
         for (late, early), pixels in _inverted(shown).items():
             d = shown.draws[late]
+            # Particles cross each other all the time; they are sorted one by one.
             if d.owner and late == early and not d.material.depth_first and not d.moving:
                 own[d.owner] += pixels
         for key, pixels in own.items():
@@ -145,10 +146,12 @@ def _hidden_by_writer(scene: SceneSubject) -> list[Finding]:
     worst: dict[tuple[str, str], tuple[VisibleDraws, int, int]] = {}
     for shown in scene.seen:
         s = shown.fragments
+        # What is as good as clear is not missed where it is hidden.
         lost = (s.hidden_by >= 0) & (s.alpha > 0.02)
         pairs: dict[tuple[str, str], list[int]] = defaultdict(list)
         for i, by, p in zip(s.draw[lost], s.hidden_by[lost], s.pixel[lost], strict=True):
             a, b = shown.draws[i], shown.draws[by]
+            # What is not seen through may hide: that is what depth is for.
             if a.owner and b.owner and a.owner != b.owner and see_through(b):
                 pairs[a.owner, b.owner].append(int(p))
         for pair, pixels in pairs.items():
@@ -200,10 +203,12 @@ def _by_chance(scene: SceneSubject) -> list[Finding]:
                     a.owner == b.owner
                     or pair in said
                     or a.order[:2] != b.order[:2]
+                    # A tenth of a millimetre: less than a camera moves between two pictures.
                     or abs(a.order[2] - b.order[2]) > 1e-4
                     or commute(a.material.blend, b.material.blend)
                 ):
                     continue
+                # Equal distance alone is no fault where the two are never seen over each other.
                 both = np.intersect1d(s.pixel[(s.draw == i) & (s.alpha > 0.02)], s.pixel[(s.draw == j) & (s.alpha > 0.02)])
                 if len(both) < LEAST:
                     continue
@@ -251,6 +256,7 @@ def _cutout_same(scene: SceneSubject) -> list[Finding]:
         ):
             continue
         alpha = scene.textures[o.id].alpha
+        # Softness of more than a fiftieth is seen when it is cut off; without anything solid there is nothing to cut out.
         if float(((alpha > 0.1) & (alpha < 0.9)).mean()) > 0.02 or float(alpha.max()) < 0.99:
             continue
         cut = with_blend(o.material, "Cutout")
@@ -258,6 +264,7 @@ def _cutout_same(scene: SceneSubject) -> list[Finding]:
         seen, apart = 0, 0
         for shown in scene.seen:
             seen += sum(int((shown.fragments.draw == i).sum()) for i, d in enumerate(shown.draws) if d.owner == o.id)
+            # By a render, not by alpha alone: light, tint and what lies behind decide what is seen.
             apart = max(apart, int(np.abs(shown.otherwise(other) - shown.codes).max()))
         if seen >= LEAST and apart <= 1:
             rows.append(

@@ -23,11 +23,14 @@ def dabs_rows(out, dabs, tip, form, build, wrap, top, left, first, last):
     for k in range(dabs.shape[0]):
         cx, cy, r = dabs[k, 0], dabs[k, 1], dabs[k, 2]
         cos, sin, flow, side_up = dabs[k, 3], dabs[k, 4], dabs[k, 5], dabs[k, 6]
+        # A soft tip thinner than a texel would fall between their middles: it is held a texel wide and made fainter.
         wide = max(r, one) if form == 1 else r
         if form == 1:
             flow *= r / wide
+        # A picture of a tip fills a square: its corners lie √2 of the half size from the middle.
         reach = wide * (np.float32(1.42) if form == 2 else one) + one
         for yy in range(int(math.floor(cy - reach)), int(math.ceil(cy + reach)) + 1):
+            # Rows outside of this band are another thread's: every band walks all dabs and lays its own share of them.
             y = (yy % wrap[1] if wrap[1] else yy) - top
             if y < first or y >= last:
                 continue
@@ -52,12 +55,15 @@ def dabs_rows(out, dabs, tip, form, build, wrap, top, left, first, last):
                 else:
                     d = math.sqrt(dx * dx + dy * dy)
                     if form == 0:
+                        # How much of a line of one texel, at that distance from the middle, lies within the disc: exact
+                        # for large tips.
                         t = max(zero, min(d + half, r) - max(d - half, -r))
                         t = min(t, one)
                     else:
                         q = min(d / wide, one)
                         t = one - q * q * (np.float32(3) - np.float32(2) * q)
                 t *= flow
+                # Without building up, the largest counts: dabs of one stroke that overlap leave no more than one.
                 if build:
                     out[y, x] = one - (one - out[y, x]) * (one - t)
                 elif t > out[y, x]:

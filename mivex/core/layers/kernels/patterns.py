@@ -84,6 +84,7 @@ def marks_rows(out, marks, dome, first, last):
         ex, ey = x1 - x0, y1 - y0
         long2 = ex * ex + ey * ey
         for yy in range(top, low):
+            # What leaves one side comes in at the other; a band takes of it what falls into its rows.
             y = yy % h
             if y < first or y >= last:
                 continue
@@ -91,6 +92,7 @@ def marks_rows(out, marks, dome, first, last):
             for xx in range(left, right):
                 px = np.float32(xx) + np.float32(0.5) - x0
                 t = np.float32(0)
+                # A stroke without length is a dot.
                 if long2 > np.float32(1e-6):
                     t = min(max((px * ex + py * ey) / long2, np.float32(0)), one)
                 dx, dy = px - t * ex, py - t * ey
@@ -124,6 +126,7 @@ def _cornered(ex, ey, rx, ry, corner):
     inside = _rounded(ex + half, ey + half, rx, ry, corner)
     if inside <= zero and ex >= half and ey >= half:
         return np.float32(1)
+    # Small holes are mostly corner: there a miscount of one thin row would be seen in the share that they take.
     n = 32 if min(rx, ry) < np.float32(6) else 16
     step = np.float32(1) / np.float32(n)
     total = zero
@@ -146,6 +149,7 @@ def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
     sx, sy = np.float32(w) / np.float32(nx), np.float32(h) / np.float32(ny)
     for y in range(first, last):
         v = np.float32(y) + half
+        # A hole may reach into the rows above and below its own, never further.
         row = int(v / sy)
         for x in range(w):
             u = np.float32(x) + half

@@ -54,6 +54,7 @@ def _bent(
     parts: int = 10,
 ) -> list[list[float]]:
     """One bent line as short straight ones, thin at both ends."""
+    # One bend for the whole line: a hand or a grain of sand goes in an arc, it does not wobble.
     turn = (rng.random() - 0.5) * bend * 2
     x, y = float(at[0]), float(at[1])
     rows = []
@@ -88,6 +89,7 @@ def draw_scratches(p: Scratches, h: int, w: int) -> Floats:
     rows: list[list[float]] = []
     for at in places(rng, p.count, h, w):
         angle = math.radians(p.direction + rng.normal(0, 0.5) * p.spread) if p.spread < 90 else rng.random() * math.tau
+        # Squared: many short ones and few long ones, as wear leaves them.
         size = 0.25 + 0.75 * rng.random() ** 2
         deep = 1 - (1 - p.depth) * rng.random() - p.depth * 0.2 * rng.random()
         rows += _bent(rng, at, angle, p.length * size, p.bend, p.width * (0.4 + 0.6 * rng.random()) / 2, (deep, deep * 0.7))
@@ -112,6 +114,7 @@ def draw_dust(p: Dust, h: int, w: int) -> Floats:
     rng = np.random.default_rng(p.seed)
     rows: list[list[float]] = []
     for x, y in places(rng, p.specks, h, w):
+        # Cubed: dust is mostly fine; grains of the largest size are rare.
         r = p.size * (0.25 + 0.75 * rng.random() ** 3) / 2
         rows.append([x, y, x, y, r, r, *([0.4 + 0.6 * rng.random()] * 2)])
     for at in places(rng, p.fibres, h, w):
@@ -146,6 +149,7 @@ def draw_droplets(p: Droplets, h: int, w: int) -> Floats:
     rng = np.random.default_rng(p.seed)
     rows: list[list[float]] = []
     for x, y in places(rng, p.count, h, w, even=True):
+        # Even drops lie apart (best candidates), since touching ones would have run together.
         part = p.even + (1 - p.even) * (0.12 + 0.88 * rng.random() ** 2)
         r = p.size * part / 2
         rows.append([x, y, x, y, r, r, part, part])
@@ -158,6 +162,7 @@ def draw_droplets(p: Droplets, h: int, w: int) -> Floats:
         rows.append([x, y, x, y, r, r, 0.25, 0.25])
     table = rounded(rows, h, w)
     if p.seen == "cover" and len(table):
+        # As cover a small drop is as good as a large one: only the rim of the faintest stays soft.
         table[:, 6:] = np.minimum(table[:, 6:] * 8, 1)
     return marks(h, w, table, dome=p.seen == "height")
 
@@ -177,6 +182,7 @@ class Crystals(PatternParams):
 
 def _grown(crust: Floats, which: Floats, second: Floats, near: Floats, level: float) -> Floats:
     """Where crystals stand: each grows where the crust is denser than its own luck; last of all the gaps close."""
+    # Beyond full density the cracks between crystals close, so that a cover of 1 is reached.
     gap = max(0.25 * (1 - max(level - 1.0, 0.0)), 0.004)
     dense = smooth(crust, -level - 0.25, -level + 0.35)
     return np.asarray(smooth(dense - which * np.float32(0.85), 0.0, 0.12) * smooth(second - near, 0.0, gap), np.float32)
@@ -196,6 +202,7 @@ def draw_crystals(p: Crystals, h: int, w: int) -> Floats:
     there = _grown(fractal(h, w, p.patch, 5, p.seed + 3), which, second, near, level)
     if p.seen == "cover":
         return there
+    # The two distances differ most at a crystal's middle; its own number keeps neighbours from being level.
     facet = np.clip((second - near) * np.float32(0.9) + which * np.float32(0.35), 0, 1)
     return np.asarray(there * facet, np.float32)
 

@@ -60,6 +60,7 @@ def store4(typingctx, address, value):
     """Write four floats to an address."""
 
     def make(context, builder, signature, args):
+        # Four bytes, not sixteen: rows of three or of odd widths begin anywhere, and a stricter promise would be a crash.
         builder.store(args[1], _pointer(builder, args[0], _FOUR)).align = 4
         return context.get_dummy_value()
 

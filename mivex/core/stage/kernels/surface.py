@@ -34,10 +34,12 @@ def weights_at(uv, f, x, y):
     ax, ay = uv[f, 0, 0], uv[f, 0, 1]
     bx, by, cx, cy = uv[f, 1, 0] - ax, uv[f, 1, 1] - ay, uv[f, 2, 0] - ax, uv[f, 2, 1] - ay
     area = bx * cy - by * cx
+    # A face without area in the picture has no texels of its own.
     if abs(area) < 1e-12:
         return 0.0, 0.0, 0
     px, py = x - ax, y - ay
     s, t = (px * cy - py * cx) / area, (py * bx - px * by) / area
+    # Exactly on an edge two faces hold the texel; who owns it was settled when the owners were drawn.
     if s > 1e-9 and t > 1e-9 and s + t < 1 - 1e-9:
         return s, t, 2
     if s >= 0 and t >= 0 and s + t <= 1:
@@ -114,6 +116,7 @@ def dab(
         first[f] = -1
         if texel[f] <= 0:
             continue
+        # UVs give faces different room: the tip is as large on the mesh, and so of another size in the picture.
         r = radius / texel[f]
         wide = max(r, 1.0) if form == 1 else r
         left_over = flow * (r / wide)
@@ -138,6 +141,8 @@ def dab(
             i = link[i]
         if low < top:
             continue
+        # Never beyond the face and its gutter, however far the circle's box reaches: large tips over small faces would
+        # take minutes.
         top = max(top, min(v0, v0 + v1, v0 + v2)) - pad[f]
         low = min(low, max(v0, v0 + v1, v0 + v2)) + pad[f]
         left = max(left, min(u0, u0 + u1, u0 + u2)) - pad[f]

@@ -69,10 +69,12 @@ def unfold(corners, neighbour, entry, bends, seed, centre, axes, far, count, fac
     source[0, 0], source[0, 1], source[0, 2], source[0, 3] = 0.0, 0.0, 0.0, 1.0
     window[0, 0], window[0, 1], window[0, 2], window[0, 3] = 0.0, 0.0, 0.0, 0.0
     made = 1
+    # Nearest first (Dijkstra): a window that is taken out is never reached by a shorter way later.
     heap = [(0.0, 0, -1)]
     while len(heap) > 0:
         _, at, came = heapq.heappop(heap)
         f = face[at]
+        # A face seen through many windows is covered already; more of them cost time and change no texel.
         if count[f] >= PER_FACE:
             face[at] = -1
             continue
@@ -80,6 +82,7 @@ def unfold(corners, neighbour, entry, bends, seed, centre, axes, far, count, fac
         n += 1
         sx, sy, way, free = source[at, 0], source[at, 1], source[at, 2], source[at, 3]
         lx, ly, rx, ry = window[at, 0] - sx, window[at, 1] - sy, window[at, 2] - sx, window[at, 3] - sy
+        # Which end is left depends on how the edge was entered; the tests below want them in order.
         if _cross(lx, ly, rx, ry) < 0:
             lx, ly, rx, ry = rx, ry, lx, ly
         for k in range(3):
