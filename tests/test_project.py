@@ -247,13 +247,16 @@ def test_the_demo_shows_its_faults_and_only_these():
         ("Guard mesh, too fine", "holes"),
         ("Pane that writes depth", "depth-write"),
         ("Lamp mote", "hidden"),
-        # What moves: a sheet whose frames touch, silt that appears, goes and cuts, motes that take no tint.
+        # What moves: a sheet whose frames touch, silt that appears, goes and cuts, motes that take no tint, flashes late in a run.
         ("Bubbles, cell to cell", "sheet-border"),
         ("Bubbles, cell to cell", "sheet-bleed"),
         ("Silt, banded", "motion-pop"),
         ("Silt, banded", "motion-contact"),
         ("Mote that takes no tint", "motion-tint"),
+        ("Arc flash", "motion-alike"),
     }
+    late = next(f for f in told["findings"] if f["id"] == "motion-alike")
+    assert late["place"][0].startswith("Flashes") and 2.1 <= late["place"][1] <= 2.6
 
 
 def test_what_is_only_possible_in_the_demo_is_no_more_than_this():
@@ -264,6 +267,7 @@ def test_what_is_only_possible_in_the_demo_is_no_more_than_this():
         "Bubble",
         "Packed mote",
         "Vent bubbles",
+        "Jellyfish, eight frames",
         "Hologram of the boat",
         "Pilot flame",
         "Bubbles, cell to cell",

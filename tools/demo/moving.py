@@ -85,8 +85,38 @@ def spark_and_arc() -> None:
     save("arc_flash.png", rgb, alpha)
 
 
+def jellyfish() -> None:
+    """A jellyfish that swims on the spot, eight frames, four by two: few, so that motion between them is needed."""
+    n, frames = 128, 8
+    y, x = (v / n for v in grid(n, n))
+    rgb, alpha = np.zeros((2 * n, 4 * n, 3)), np.zeros((2 * n, 4 * n))
+    for k in range(frames):
+        phase = 2 * np.pi * k / frames
+        wide, high = 0.25 + 0.045 * np.cos(phase), 0.24 - 0.04 * np.cos(phase)
+        foot = 0.42 + 0.03 * np.sin(phase)
+        rho = np.hypot((x - 0.5) / wide, (y - foot) / np.where(y < foot, high, 0.05))
+        bell = np.clip((1 - rho) * 9, 0, 1)
+        rim = np.exp(-(((rho - 0.92) / 0.10) ** 2)) * bell
+        ribs = 0.5 + 0.5 * np.cos((x - 0.5) / wide * 15)
+        arms = np.zeros((n, n))
+        for row in range(7):
+            down = np.clip((y - foot) / (0.34 + 0.05 * (row % 3)), 0, 1)
+            sway = 0.030 * np.sin(6.0 * down - phase + row) * down
+            at = 0.5 + (row - 3) / 3.6 * wide * (1 - 0.25 * down) + sway
+            thread = np.exp(-(((x - at) / (0.013 - 0.007 * down)) ** 2)) * (1 - down) ** 0.7
+            arms = np.maximum(arms, thread * (y > foot - 0.01) * (down < 1))
+        body = bell * (0.34 + 0.14 * ribs) + 0.42 * rim
+        whole = np.clip(np.maximum(body, 0.62 * arms), 0, 0.95)
+        light = np.clip(rim + 0.35 * bell * ribs, 0, 1)[..., None]
+        colour = np.array((0.50, 0.44, 0.78)) + light * np.array((0.36, 0.34, 0.20))
+        top, left = k // 4 * n, k % 4 * n
+        rgb[top : top + n, left : left + n], alpha[top : top + n, left : left + n] = colour, whole
+    save("jellyfish.png", rgb, alpha)
+
+
 def draw() -> None:
     """Draw them all."""
+    jellyfish()
     bubble_sheets()
     silt_puff()
     pilot_flame()
