@@ -247,7 +247,7 @@ def test_the_demo_shows_its_faults_and_only_these():
         ("Guard mesh, too fine", "holes"),
         ("Pane that writes depth", "depth-write"),
         ("Lamp mote", "hidden"),
-        # What moves: a sheet whose frames touch, silt that appears, goes and cuts, motes without tint, flashes late in a run.
+        # What moves: frames that touch, silt that appears, goes and cuts, motes that take no tint, flashes late in a run.
         ("Bubbles, cell to cell", "sheet-border"),
         ("Bubbles, cell to cell", "sheet-bleed"),
         ("Silt, banded", "motion-pop"),
