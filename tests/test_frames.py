@@ -12,16 +12,18 @@ from test_sheets import subject
 from mivex.core.base.errors import MivexError
 from mivex.core.deliver.project import deliver_project
 from mivex.core.findings import examine_sheet
+from mivex.core.layers.builds import changed_at
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Evaluator
-from mivex.core.project.file import write_project
+from mivex.core.project.file import read_project, write_project
 from mivex.core.scene.varied import by_setting, varied_settings
 from mivex.core.sheet.celled import frame_values
 from mivex.core.sheet.flow import Halving, between, halving, moved, vector_picture, vectors_of
 from mivex.core.sheet.model import Grid, Sheet
+from mivex.demo import PROJECT
 
 
 def test_frames_out_of_place_are_found_on_sheets_that_set_no_limit():
@@ -193,3 +195,12 @@ def test_vectors_are_delivered_with_their_scale_and_written_by_the_command(tmp_p
     )
     refused = mivex_run("sheet", "vectors", str(tmp_path / "s.png"), str(tmp_path / "v.png"), "--play", "random")
     assert refused.returncode == 2 and "loop, once or fro" in refused.stderr
+
+
+def test_every_number_that_is_offered_takes_its_ends():
+    """Of all overlays of the demo; what is one of a few, as a divisor, is not offered."""
+    offered = [(o, s) for o in read_project(PROJECT).overlays for s in varied_settings(o)]
+    assert len(offered) > 500 and not any(s.at.endswith("reduce") for _, s in offered)
+    for overlay, setting in offered:
+        for value in (setting.low, setting.high):
+            changed_at(overlay, setting.at, round(value) if setting.whole else value)

@@ -2,7 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, Literal, get_origin
 
 from annotated_types import Ge, Le
 from pydantic import BaseModel, ValidationError
@@ -51,6 +51,8 @@ def _numbers(model: BaseModel, at: str, words: str, only: tuple[str, ...] = ()) 
         value = getattr(model, key)
         if isinstance(value, bool) or not isinstance(value, int | float) or (only and key not in only):
             continue
+        if get_origin(info.annotation) is Literal:
+            continue  # one of a few, as a whole divisor: nothing lies between them
         other, values = getattr(type(model), "WHEN", {}).get(key, ("", ()))
         if other and getattr(model, other) not in values:
             continue  # it does not matter as things stand
