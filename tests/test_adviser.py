@@ -172,9 +172,26 @@ def test_every_proposed_change_gains_something_and_says_how_much(seed):
         kept = [c for c in found.settings if f"{c.overlay} {c.setting}" != key]
         assert gain > 0 and error(fewer, kept) - found.after == pytest.approx(gain), key
     if last > 1:
-        level = {o.id: 0 for o in stage.doc.overlays if o.material.nudge}
-        singles = [{k: 0} for k in level] + [{}]
+        singles = [{o.id: n} for o in stage.doc.overlays for n in range(-3, 5)] + [{}]
         assert all(error(s, ()) > found.after + SLIGHT for s in singles)
+
+
+def test_one_nudge_does_where_what_is_level_goes_by_distance():
+    """Two panels, seen from before and from behind: only level they are right in both, and one change makes them so."""
+    stage = panels_stage(3, 2)
+    rows = [
+        o.model_copy(
+            update={
+                "places": (PanelPlace(at=(0.0, 0.0, z), width=1.6, height=1.4),),
+                "material": Material(lit=False, both_faces=True, nudge=n),
+            }
+        )
+        for o, z, n in zip(stage.doc.overlays, (0.3, -0.3), (1, 2), strict=True)
+    ]
+    eyes = tuple(stage.doc.cameras[0].model_copy(update={"name": f"{yaw}", "yaw": yaw}) for yaw in (0.0, 180.0))
+    doc = stage.doc.model_copy(update={"overlays": tuple(rows), "cameras": eyes})
+    found = propose(Stage(doc, stage.textures, {}), eyes, size=(64, 40))
+    assert found.before > 1 and found.after < 1e-3 and found.nudges in ({"o0": 2}, {"o1": 1})
 
 
 @pytest.mark.parametrize("count", [63, 64, 70])

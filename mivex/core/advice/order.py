@@ -254,15 +254,23 @@ def _smaller(
     judged: Callable[[dict[str, int], Sequence[Change]], _Tried],
     most: float,
     free: set[str],
+    model_of: Callable[[], NudgeModel],
 ) -> _Tried:
-    """A smaller set of changes that does as well: one overlay before or behind all others; of few overlays also two."""
+    """A smaller set of changes that does as well: one overlay before, behind, or level with others; of few overlays also two.
+
+    What is level goes by distance, camera by camera: one nudge may do there what two others do not.
+    """
     asked = [o for o in doc.overlays if o.shown and o.places and o.id not in free and BLENDS[o.material.blend].see_through]
     if not 2 <= len(asked) <= FEW:
         return chosen
     held = [o.material.nudge for o in asked]
     ends = [(o.id, v) for o in asked for v in dict.fromkeys((0, min(held) - 1, max(held) + 1)) if v != o.material.nudge]
     settings = [(c,) for c in chosen.settings]
-    tries = [({k: v}, some) for k, v in ends for some in [(), *settings][: 2 if chosen.count > 2 else 1]]
+    level = [(o.id, v) for o in asked for v in sorted(set(held)) if v != o.material.nudge and (o.id, v) not in ends]
+    if len(level) > LIKELY:
+        model = model_of()
+        level = sorted(level, key=lambda way: model.would_be({way[0]: way[1]}))[:LIKELY]
+    tries = [({k: v}, some) for k, v in [*ends, *level] for some in [(), *settings][: 2 if chosen.count > 2 else 1]]
     if chosen.count > 2 and len(asked) <= VERY_FEW:
         tries += [({a: v, b: u}, ()) for (a, v), (b, u) in itertools.combinations(ends, 2) if a != b]
     best = chosen
@@ -306,6 +314,10 @@ def propose(
         best = applied(changed, advice.nudges, ())
         return best, advice, first if best == doc else [judge.error(best, c) for c in cameras]
 
+    def modelled(some: Document) -> NudgeModel:
+        views = [View(c, *size) for c in cameras]
+        return NudgeModel([(judge.draws(some, v), v) for v in views], doc.lighting, stop)
+
     settings = _candidates(doc)
     best, advice, errors = found(settings, 0.1, 0.5)
 
@@ -330,7 +342,7 @@ def propose(
     tries += [judged(level, ()), judged(level, settings)] if level else []
     singles = list(level) if len(level) > 1 else []
     if len(level) > MANY:
-        model = NudgeModel([(judge.draws(doc, View(c, *size)), View(c, *size)) for c in cameras], doc.lighting, stop)
+        model = modelled(doc)
         singles = sorted(level, key=lambda k: model.would_be({k: 0}))[:LIKELY]
     for k in singles:
         tries.append(judged({k: 0}, (), min(t.error for t in tries) + SLIGHT))
@@ -340,13 +352,11 @@ def propose(
     if before <= chosen.error + SLIGHT / 2:
         chosen = tries[0]
     if chosen.count > 1:
-        chosen = _smaller(doc, chosen, judged, max(least, chosen.error), set(advice.free))
+        chosen = _smaller(doc, chosen, judged, max(least, chosen.error), set(advice.free), lambda: modelled(doc))
     most = max(least, chosen.error)
     gains: dict[str, float] = {}
     if chosen.count > MANY:
-        changed_doc = applied(doc, {}, chosen.settings)
-        views = [View(c, *size) for c in cameras]
-        model = NudgeModel([(judge.draws(changed_doc, v), v) for v in views], doc.lighting, stop)
+        model = modelled(applied(doc, {}, chosen.settings))
         fewer, gains = _by_model(model, chosen, old, most - chosen.error)
         rendered = judged(fewer, chosen.settings)
         if rendered.error <= most + SLIGHT:
