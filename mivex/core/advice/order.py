@@ -256,7 +256,7 @@ def _smaller(
     free: set[str],
     model_of: Callable[[], NudgeModel],
 ) -> _Tried:
-    """A smaller set of changes that does as well: one overlay before, behind, or level with others; of few overlays also two.
+    """A smaller set of changes that does as well: one overlay before, behind or level with others, of few also two.
 
     What is level goes by distance, camera by camera: one nudge may do there what two others do not.
     """
