@@ -97,6 +97,7 @@ def prepare(
     from mivex.core.checking.parametric_recipes import read_parametric, resolve_parameters
     from mivex.core.deliver.deliver import write_texture
     from mivex.core.deliver.planning import check_format
+    from mivex.core.picture.formats import depth_for
     from mivex.core.project.document import Source
     from mivex.core.project.evaluate import Evaluator
 
@@ -109,7 +110,7 @@ def prepare(
     # Pictures that a recipe names lie beside the recipe.
     evaluator = Evaluator(Path(recipe).resolve().parent)
     picture = evaluator.picture(str(Path(source).resolve()))
-    depth = bits or (16 if picture.bits > 8 and suffix.lower() != ".tga" else 8)
+    depth = bits or (16 if picture.bits > 8 and depth_for(suffix.lower(), 16) >= 16 else 8)
     check_format(suffix, depth)
     steps, found = resolve_parameters(asking, lambda first: evaluator.prepare(picture, Source(path=source), first, depth))
     texture = evaluator.prepare(

@@ -9,6 +9,7 @@ from mivex.cli_output import say, say_json
 from mivex.cli_sheets import Columns, Count, Gutter, Json, Rows, frame_rows, grid_of, sheet_app, write_list
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, named
+from mivex.core.base.store import protect
 from mivex.core.sheet.model import HALVED
 
 
@@ -26,14 +27,17 @@ def vary(
 ) -> None:
     """A sheet of an overlay whose setting changes from frame to frame; without --setting: which settings there are."""
     from mivex.core.picture.encode import check_writable, write_picture
+    from mivex.core.picture.formats import depth_for
     from mivex.core.project.evaluate import Evaluator
-    from mivex.core.project.file import read_project
+    from mivex.core.project.file import protect_files, read_project
     from mivex.core.scene.varied import by_setting, varied_settings
     from mivex.core.sheet.build import Layout
     from mivex.core.sheet.build import build as lay
 
     suffix = check_writable(out)
     doc = read_project(project)
+    protect_files(doc, project)
+    protect([project])
     o = next((x for x in doc.overlays if overlay in (x.id, x.name)), None)
     if o is None:
         names = named(", ", (x.name for x in doc.overlays))
@@ -50,8 +54,7 @@ def vary(
         raise MivexError(Message("--from takes two numbers, as in 0:1, not “{ends}”.", ends=ends)) from None
     made = by_setting(Evaluator(Path(project).parent), doc, o, frames, setting, (first, last))
     values, grid = lay(made, Layout((0, 0), columns, gutter, "inside", "frame"), meaning="colour")
-    bits = 8 if suffix in (".tga", ".webp", ".ktx2") else max(o.delivery.bits, 8)
-    write_picture(out, values, 32 if suffix == ".exr" else bits)
+    write_picture(out, values, depth_for(suffix, o.delivery.bits))
     h, w = values.shape[:2]
     words = {
         "sheet": {"grids": [grid.model_dump(mode="json")]},
@@ -87,6 +90,7 @@ def vectors(  # noqa: PLR0913
 
     from mivex.core.picture.encode import check_writable, write_picture
     from mivex.core.picture.files import read_picture
+    from mivex.core.picture.formats import depth_for
     from mivex.core.picture.picture import guess_meaning
     from mivex.core.picture.texture import Texture
     from mivex.core.sheet.build import Layout
@@ -98,6 +102,9 @@ def vectors(  # noqa: PLR0913
     for path in (out, half):
         if path:
             check_writable(path)
+    protect([source])
+    if half and Path(half).resolve() == Path(out).resolve():
+        raise MivexError("The vectors and the sheet of half as many frames need two names.")
     picture = read_picture(source)
     sheet, _ = grid_of(picture.values, columns, rows, left, top, cell, gutter, count)
     cells = tuple(sheet.cells(picture.width, picture.height))
@@ -107,8 +114,8 @@ def vectors(  # noqa: PLR0913
     def written(path: str, texture: Texture) -> float:
         made = vector_picture(texture, play)  # type: ignore[arg-type]
         blue = np.full((*made.values.shape[:2], 1), 0.5, np.float32)
-        bits = 8 if Path(path).suffix.lower() in (".tga", ".webp") else 32 if path.lower().endswith(".exr") else 16
-        write_picture(path, np.concatenate([made.values, blue], axis=2), bits, data=True)
+        deep = depth_for(Path(path).suffix.lower(), 16, data=True)
+        write_picture(path, np.concatenate([made.values, blue], axis=2), deep, data=True)
         return made.scale
 
     found = halving(whole, play)  # type: ignore[arg-type]
@@ -118,8 +125,7 @@ def vectors(  # noqa: PLR0913
         if len(frames) < 2:
             raise MivexError("Of so few frames none can be left out.")
         values, grid = lay(frames, Layout(), meaning="data" if data else "colour")
-        bits = 8 if Path(half).suffix.lower() in (".tga", ".webp") else max(8, min(picture.bits, 16))
-        write_picture(half, values, bits, data=data)
+        write_picture(half, values, depth_for(Path(half).suffix.lower(), picture.bits, data=data), data=data)
         h, w = values.shape[:2]
         rest = Texture(values, "data" if data else "colour", cells=tuple(grid.cells(w, h)))
         words |= {"half": {"grids": [grid.model_dump(mode="json")]}, "scale": round(written(out, rest), 6)}

@@ -9,6 +9,7 @@ import typer
 from mivex.cli_output import say, say_json, whole_numbers
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, joined, term
+from mivex.core.base.store import protect
 
 sheet_app = typer.Typer(help="Build, slice and check sheets of frames.", no_args_is_help=True, add_completion=False)
 Json = Annotated[bool, typer.Option("--json", help="Print one JSON object.")]
@@ -61,6 +62,7 @@ def build(
     from mivex.core.picture.animated import ANIMATED, read_frames
     from mivex.core.picture.encode import check_writable, write_picture
     from mivex.core.picture.files import read_picture
+    from mivex.core.picture.formats import depth_for
     from mivex.core.sheet.build import ALIGNS, FITS, Layout, meaning_of
     from mivex.core.sheet.build import build as lay
 
@@ -71,6 +73,7 @@ def build(
         )
     if not 0 <= columns <= 64 or not 0 <= gutter <= 1024:
         raise MivexError("--columns takes 0 to 64, --gutter 0 to 1024.")
+    protect(frames)
     rows, pictures, told = [], [], []
     for path in frames:
         if Path(path).suffix.lower() in ANIMATED and Path(path).suffix.lower() != ".png":
@@ -85,7 +88,7 @@ def build(
     meaning = meaning_of(pictures) if len(pictures) == len(rows) else "colour"
     values, grid = lay(rows, Layout(size, columns, gutter, fit, align), meaning=meaning)  # type: ignore[arg-type]
     deepest = max((p.bits for p in pictures), default=8)
-    bits = 32 if suffix == ".exr" else 8 if suffix == ".tga" else 16 if deepest > 8 else 8
+    bits = depth_for(suffix, deepest, data=meaning != "colour")
     if bits < deepest:
         told.append(Message("The frames have {deepest} bits a channel, the sheet {bits}.", deepest=deepest, bits=bits))
     write_picture(out, values, bits, data=meaning != "colour")

@@ -204,3 +204,26 @@ def test_every_number_that_is_offered_takes_its_ends():
     for overlay, setting in offered:
         for value in (setting.low, setting.high):
             changed_at(overlay, setting.at, round(value) if setting.whole else value)
+
+
+def test_what_a_sheet_is_made_of_is_never_written_over(tmp_path):
+    """Source, project and frames stay as they were; a file gets the depth that it can have."""
+    own = tmp_path / "own.png"
+    write_picture(own, np.random.default_rng(4).random((16, 32, 4)).astype(np.float32), 16)
+    before = own.read_bytes()
+    grid = ("--columns", "2", "--rows", "1")
+    o = Overlay(name="Own", source=Source(path="own.png"))
+    write_project(tmp_path / "p.mivex", Document(overlays=(o,)))
+    at = varied_settings(o)[0].at if varied_settings(o) else "layers.rows.0.strength"
+    for words in (
+        ("vectors", own, own, *grid),
+        ("vectors", own, tmp_path / "v.png", *grid, "--half", tmp_path / "v.png"),
+        ("build", own, own, own),
+        ("vary", tmp_path / "p.mivex", "Own", own, "--setting", at),
+    ):
+        done = mivex_run("sheet", *map(str, words))
+        assert done.returncode == 2 and len(done.stderr.splitlines()) == 1 and own.read_bytes() == before, words
+    for ending, bits in (("webp", 8), ("tga", 8), ("png", 16), ("ktx2", 16)):
+        assert mivex_run("sheet", "build", str(tmp_path / f"s.{ending}"), str(own), str(own)).returncode == 0
+        if ending != "ktx2":
+            assert read_picture(tmp_path / f"s.{ending}").bits == bits

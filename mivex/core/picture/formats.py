@@ -33,6 +33,8 @@ class PictureFormat:
         It holds the colour beneath clear texels; a format of *associated* alpha loses it.
     marks : bool
         The file itself can say that its colour is multiplied by alpha.
+    colour_bits : int
+        The most bits that encoded colour can have; data may have all depths.
     """
 
     name: str
@@ -43,6 +45,7 @@ class PictureFormat:
     reader: str = ""
     straight: bool = True
     marks: bool = False
+    colour_bits: int = 32
 
 
 FORMATS: dict[str, PictureFormat] = {
@@ -54,7 +57,7 @@ FORMATS: dict[str, PictureFormat] = {
         PictureFormat("exr", "OpenEXR", (".exr",), (32,), reader="openexr", straight=False, marks=True),
         PictureFormat("webp", "WebP", (".webp",), (8,), "WebP, lossless", reader="webp"),
         PictureFormat("jpg", "JPEG", (".jpg", ".jpeg"), reader="jpeg"),
-        PictureFormat("ktx2", "KTX 2", (".ktx2",), (8, 16), "KTX 2, every mip level", marks=True),
+        PictureFormat("ktx2", "KTX 2", (".ktx2",), (8, 16), "KTX 2, every mip level", marks=True, colour_bits=8),
     )
 }
 BY_ENDING: dict[str, PictureFormat] = {e: f for f in FORMATS.values() for e in f.endings}
@@ -62,3 +65,10 @@ READABLE = tuple(BY_ENDING)
 WRITABLE = tuple(e for e, f in BY_ENDING.items() if f.depths)
 DEPTHS = {f.name: f.depths for f in FORMATS.values() if f.depths}
 TITLES: dict[str, str] = {f.name: f.words or f.title for f in FORMATS.values() if f.depths}
+
+
+def depth_for(suffix: str, bits: int, *, data: bool = False) -> int:
+    """Bits a channel of a file with this ending that holds ``bits``: the fewest that do, or the most that it has."""
+    kind = BY_ENDING[suffix]
+    depths = [d for d in kind.depths if data or d <= kind.colour_bits]
+    return min((d for d in depths if d >= bits), default=max(depths))

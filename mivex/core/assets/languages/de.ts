@@ -448,6 +448,10 @@
    <translation>--frames nimmt 2 bis 256, --columns 0 bis 64, --gutter 0 bis 1024.</translation>
   </message>
   <message>
+   <source>The vectors and the sheet of half as many frames need two names.</source>
+   <translation>Die Vektoren und das Blatt mit halb so vielen Bildern brauchen zwei Namen.</translation>
+  </message>
+  <message>
    <source>Vectors between {count} frames; scale {scale:.4f}.</source>
    <translation>Vektoren zwischen {count} Bildern; Maßstab {scale:.4f}.</translation>
   </message>
