@@ -18,6 +18,7 @@ lint: .venv/ready
 	@$(BIN)/ruff format --check -q . || (echo 'Run .venv/bin/ruff format .'; exit 1)
 	@$(BIN)/python -m tools.texts
 	@$(BIN)/mypy
+	@$(BIN)/python -m pytest --collect-only -q >.collected.txt || (tail -20 .collected.txt; exit 1); rm -f .collected.txt
 	@$(BIN)/lint-imports --no-cache >.lint-imports.txt || (cat .lint-imports.txt; exit 1); tail -2 .lint-imports.txt; rm -f .lint-imports.txt
 
 setup: warm

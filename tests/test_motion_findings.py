@@ -4,8 +4,9 @@ import json
 
 import numpy as np
 import pytest
-from test_motion import SOUND, effect, puff, puff_doc
+from test_motion import effect, puff, puff_doc
 from test_project import mivex_run
+from test_travel import SOUND
 
 from mivex.core.advice.particle_reduction import (
     Covering,
