@@ -20,7 +20,7 @@ _WHOLE: tuple[FrameRect, ...] = ((0.0, 0.0, 1.0, 1.0),)
 
 def ranked(p: Particles, facing: Facing, eye: Doubles) -> np.ndarray:
     """The order in which particles are drawn."""
-    if facing.order == "far":
+    if facing.order in ("far", "apart"):
         return np.argsort(-np.linalg.norm(p.position - eye, axis=1), kind="stable")
     return np.argsort(-p.age if facing.order == "oldest" else p.age, kind="stable")
 
@@ -110,6 +110,7 @@ def mesh_of(
             facts=np.zeros((0, len(FACTS))),
         )
     order = ranked(p, facing, view.eye)
+    away = np.linalg.norm(p.position[order] - view.eye, axis=1) if facing.order == "far" else None
     boxes = np.array(cells or _WHOLE)
     first, after, share = (v[order] for v in frames(p, sheet or Sheet(), len(boxes)))
     size = p.size[order] * extent
@@ -145,6 +146,7 @@ def mesh_of(
             index.reshape(-1, 3),
             tint=np.repeat(tint, k, axis=0),
             facts=np.repeat(facts, len(fan), axis=0),
+            away=None if away is None else np.repeat(away, len(fan)),
         )
     # Both panels of a particle follow one another.
     at, normal = (np.stack([r[j] for r in rows], axis=1).reshape(-1, 3) for j in (0, 1))
@@ -157,4 +159,5 @@ def mesh_of(
         index,
         tint=np.repeat(tint, 2 * k, axis=0),
         facts=np.repeat(facts, 2 * len(fan), axis=0),
+        away=None if away is None else np.repeat(away, 2 * len(fan)),
     )

@@ -221,11 +221,16 @@ class Facing(OmitDefaultsModel):
         "Gravity, acceleration and swirl in the world's axes, or in the effect's own.",
         choices={"world": "In the world", "local": "In the effect"},
     )
-    order: Literal["far", "oldest", "youngest"] = setting(
+    order: Literal["far", "apart", "oldest", "youngest"] = setting(
         "far",
         "Drawn",
-        "Which of its particles come first.",
-        choices={"far": "Far to near", "oldest": "Oldest first", "youngest": "Youngest first"},
+        "Which particles come first: one by one among all of the same group and nudge, or this part's by themselves.",
+        choices={
+            "far": "Far to near, among all",
+            "apart": "Far to near, by themselves",
+            "oldest": "Oldest first",
+            "youngest": "Youngest first",
+        },
     )
     nudge: int = setting(
         0,

@@ -300,9 +300,9 @@ class FragmentQuery:
 def _name_of(draws: list[DrawCall], shot: RenderPlan, face: int) -> tuple[str, str, str, int]:
     """Names a polygon whatever the order of draws: its draw, and which of its polygons."""
     index = int(shot.polys[face]["draw"])
-    first = int(np.searchsorted(shot.polys["draw"][: shot.count], index))
     d = draws[index]
-    return d.owner, d.part, d.name, face - first
+    # Counted, not subtracted: particles of others may stand between those of a draw.
+    return d.owner, d.part, d.name, int(np.count_nonzero(shot.polys["draw"][:face] == index))
 
 
 def fragments_at(

@@ -40,6 +40,8 @@ class Mesh:
         Multiplies colour and opacity, linear.
     facts : float64 array (m, 5), optional
         Of each triangle; see `FACTS`.
+    away : float64 array (m,), optional
+        Of each triangle, the distance in metres from the eye by which it takes its own place in the order.
     """
 
     position: Doubles
@@ -49,6 +51,7 @@ class Mesh:
     uv1: Doubles | None = None
     tint: Doubles | None = None
     facts: Doubles | None = None
+    away: Doubles | None = None
 
     def uv(self, which: int) -> Doubles:
         """UV set 0 or 1; nowhere (all 0) where the mesh has no such set."""

@@ -24,7 +24,7 @@ from mivex.core.stage.camera import View
 from mivex.core.stage.draw import DrawCall, Records, refracts
 from mivex.core.stage.lighting import Shadows, light_record, shadows_for
 from mivex.core.stage.lights import Lighting, PointLamp
-from mivex.core.stage.polygon_order import back_first, far_to_near, lays, ranked
+from mivex.core.stage.polygon_order import back_first, blocks_of, far_to_near, interleave, lays, ranked
 from mivex.core.stage.records import LIGHT, POLY
 from mivex.core.stage.transmission import behind_chain, frosted
 
@@ -56,6 +56,8 @@ class Pass:
     reads: bool = False
 
 
+# Which pass a group is drawn in. What is solid shares one pass, so that all of it is lit once, after the
+# decals.
 _PASS_OF = {
     "Backdrop": "solid",
     "Solid": "solid",
@@ -84,6 +86,8 @@ class RenderPlan:
         self._parts: dict[int, tuple[int, ...]] = {}
         """Of what refracts: where among its polygons another of its parts begins."""
         self.records = Records(draws)
+        # Room for what is known in advance: a draw that lays its depth first brings its polygons twice. One more keeps
+        # the array from being empty.
         self.polys = np.zeros(sum(len(d.mesh.index) * (1 + lays(d)) for d in draws) + 1, POLY)
         lens = np.array([view.focal, view.width / 2, view.height / 2, NEAR])
         count, ends = 0, dict.fromkeys(("solid", "decals", "blended", "front"), 0)
@@ -92,25 +96,39 @@ class RenderPlan:
         self.lit = any(d.lit for d in draws)
         self.frosted = frosted(draws)
         self.meets = any(d.material.contact.distance > 0 for d in draws)
+        # Projecting is the dearest part of a plan. Edits mostly change one draw, so what comes before it is taken over
+        # as it stands.
         seen = view.camera, view.width, view.height
         alike = 0
+        blocks = blocks_of(draws)
+        self.alike_until = blocks[0][0] if blocks else len(draws)
+        """Draws before this one have their polygons one after the other."""
         if like is not None and seen == (like.view.camera, like.view.width, like.view.height):
-            while alike < min(len(draws), len(like.draws)) and draws[alike] is like.draws[alike]:
+            limit = min(len(draws), len(like.draws), self.alike_until, like.alike_until)
+            while alike < limit and draws[alike] is like.draws[alike]:
                 alike += 1
-            if alike:
-                self._parts |= {k: v for k, v in like._parts.items() if k < alike}
-                self.polys[: like.ends[alike - 1]] = like.polys[: like.ends[alike - 1]]
+        if like is not None and alike:
+            self._parts |= {k: v for k, v in like._parts.items() if k < alike}
+            self.polys[: like.ends[alike - 1]] = like.polys[: like.ends[alike - 1]]
         for i, d in enumerate(draws):
             count = like.ends[i] if like is not None and i < alike else self._projected(d, i, seen, lens, count)
             self.ends.append(count)
+            # A group's end can lie before the end of an earlier group where it holds nothing: hence max below, so that
+            # passes never overlap.
             ends[_PASS_OF[GROUPS[d.order[0]]]] = count
+        for block in blocks:
+            interleave(self.polys, [0, *self.ends], draws, block)
         at, plan = 0, []
         owner = self.polys["draw"][:count]
+        # Refracting things before the light are solid by their group: they read no picture, since none is finished
+        # there.
         reading = [i for i, d in enumerate(draws) if refracts(d.material) and not d.before_light]
         for name in ("solid", "decals", "light", "blended", "front"):
             end = at if name == "light" else max(at, ends[name])
             for i in reading if name in ("blended", "front") else ():
-                first, last = (int(np.searchsorted(owner, i, side)) for side in ("left", "right"))
+                # Its polygons stand together even where particles mix: only particles take their place one by one.
+                mine = np.flatnonzero(owner == i)
+                first, last = (int(mine[0]), int(mine[-1]) + 1) if mine.size else (0, 0)
                 if at <= first < last <= end:
                     # It reads what is there by then: all that comes before it is finished first, its own parts too.
                     plan.append(Pass(name, at, first))
@@ -126,11 +144,14 @@ class RenderPlan:
 
     def _projected(self, d: DrawCall, number: int, seen: tuple[object, ...], lens: Doubles, begun: int) -> int:
         """Put a draw's polygons behind those that are there; the same as before where nothing of it has changed."""
+        # Kept on the draw itself: it lives as long as the draw is part of some scene and goes with it.
         held: dict[tuple[object, ...], tuple[NDArray[Any], tuple[int, ...]]] = memoized_on(d, "polygons", dict)
         found = held.get(seen)
         if found is None:
             mesh = d.mesh if d.transform is None else d.mesh.transformed(d.transform)
             alone = refracts(d.material) and not d.before_light and not lays(d)
+            # A pane that refracts sees its own far side: its parts are drawn from far to near, each as a pass of its
+            # own.
             end, cuts = begun, []
             for part in far_to_near(mesh, self.view.eye) if alone else (mesh,):
                 start = end
@@ -149,12 +170,15 @@ class RenderPlan:
                     cuts += [start, start + back_first(self.polys[start:end])]
             parts = tuple(sorted({k - begun for k in cuts} - {0, end - begun}))
             held.clear()  # of one view only
+            if d.mesh.away is not None:
+                self.polys["away"][begun:end] = d.mesh.away[self.polys["face"][begun:end]]
             held[seen] = self.polys[begun:end].copy(), parts
             self._parts[number] = parts
             return end
         rows, self._parts[number] = found
         end = begun + len(rows)
         self.polys[begun:end] = rows
+        # The same polygons under another number: a draw may have moved up or down the list since.
         self.polys["draw"][begun:end] = number
         return end
 
@@ -164,12 +188,17 @@ class RenderPlan:
         made.plan = tuple(replace(p, last=min(p.last, first)) for p in self.plan if p.first < first or p.first == p.last)
         if off:
             made.polys = self.polys.copy()
+            # A polygon that ends above everything is skipped by every kernel at its first test; numbers of polygons
+            # stay as they are.
             made.polys["bottom"][np.isin(made.polys["draw"], list(off))] = -np.inf
         return made
 
     def box(self, first: int, last: int) -> Box | None:
         """What polygons ``first`` to ``last`` can touch; None where that is nothing."""
-        p = self.polys[first:last]
+        return self._box(self.polys[first:last])
+
+    def _box(self, p: NDArray[Any]) -> Box | None:
+        """What some polygons can touch."""
         if not len(p):
             return None
         top, low, left, right = p["top"].min(), p["bottom"].max(), p["left"].min(), p["right"].max()
@@ -200,10 +229,9 @@ class RenderPlan:
         owner = self.polys["draw"][: self.count]
         rows = []
         for i, d in enumerate(draws):
-            if id(d) in which:
-                at = np.flatnonzero(owner == i)
-                if at.size and (b := self.box(int(at[0]), int(at[-1]) + 1)):
-                    rows.append(b)
+            # Not all from its first polygon to its last: particles of others may stand between.
+            if id(d) in which and (b := self._box(self.polys[np.flatnonzero(owner == i)])):
+                rows.append(b)
         return rows
 
 
@@ -265,6 +293,8 @@ def run(  # noqa: PLR0913
     top, low, left, right = box or (0, view.height, 0, view.width)
     # What is solid must stay known when something blended writes depth.
     scene = None
+    # The depth that fades meet differs from the depth that is tested once something blended writes depth, so it is
+    # a copy.
     if shot.meets:
         scene = np.empty_like(buffers.depth)
         scene[top:low, left:right] = buffers.depth[top:low, left:right] if {"clear", "solid"} & set(skip) else 0
@@ -276,6 +306,8 @@ def run(  # noqa: PLR0913
     light, held = light_record(lighting, shadows, near) if shot.lit else (np.zeros(1, LIGHT), ())
     r = shot.records
     plan = [p for p in shot.plan if p.name not in skip]
+    # Passes up to the next one that reads the picture run together, band by band; a reading pass needs all bands
+    # finished first.
     legs: list[list[Pass]] = [[]]
     for p in plan:
         if p.reads and legs[-1]:
@@ -312,6 +344,7 @@ def run(  # noqa: PLR0913
         # Surfaces take four times the room of the picture: thin bands keep them in the cache of the core that draws them.
         thin = shot.lit_surfaces and any(p.name == "solid" for p in leg)
         run_bands(low - top, band, per_worker=24 if thin else 6, least=16 if thin else 32)
+    # The record holds addresses of the shadow's arrays: it has to outlive the last kernel that reads through them.
     del held
 
 
@@ -350,6 +383,8 @@ def draw_all(
         buffers = Buffers.of(view)
         run(shot, buffers, lighting, shadows)
     else:
+        # A picture that is drawn on has been lit already: its surfaces are not known any more, and nothing is left to
+        # be lit later.
         shot.lit_surfaces = False
         run(shot, buffers, lighting, shadows, skip=("clear",))
     return buffers

@@ -44,6 +44,7 @@ def angles(direction: Doubles) -> tuple[float, float]:
 
 def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
     """Centre, and half extents to the right and upwards, of a placement as world vectors (3,)."""
+    # Roll turns last, in the placement's own plane; every kind agrees on that, so that one handle serves them all.
     roll = math.radians(place.roll)
     if isinstance(place, HullPlace):
         p, n = hull_point(np.array(place.along), np.array(place.around))
@@ -56,6 +57,7 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
     elif isinstance(place, SurfacePlace | ProjectedPlace):
         n = facing(place)
         centre = np.array(place.at)
+        # Its cosine of 0.95 is 18 degrees off the vertical: closer to it the cross product loses its length.
         # On a floor "up" would be next to parallel to the normal: there away from the viewer counts as up.
         over = np.array([0.0, 1.0, 0.0]) if abs(n[1]) < 0.95 else np.array([0.0, 0.0, -1.0])
         right = np.cross(over, n)
@@ -121,6 +123,8 @@ def _carrier(place: Place, world: World | None) -> Mesh | None:
         return None
     found = with_uvs(place, found)
     low, high = found.bounds
+    # By the middle of the bounds rather than by the mean of the corners: dense parts of a mesh must not pull it
+    # aside.
     middle = (low + high) / 2
     n = facing(place)
     right = np.array([math.cos(math.radians(place.yaw)), 0.0, -math.sin(math.radians(place.yaw))])
@@ -267,6 +271,8 @@ def moved(
         seen = view.on_screen(c[None])[0]
         to = (float(seen[0]) + end[0] - start[0], float(seen[1]) + end[1] - start[1])
         found = world.surroundings.meet(view.eye, view.ray(*to))
+        # Four places: a tenth of a millimetre, finer than a texel of anything that stands on the stage, and short in
+        # the file.
         if found is not None:
             _, at, n = found
             # Of what is seen from behind the side towards the viewer counts: there the pointer is.
@@ -309,6 +315,7 @@ def on_hull(view: View, at: tuple[float, float]) -> tuple[float, float] | None:
     oy, oz = o[1] - HULL_AT[0], o[2] - HULL_AT[1]
     a, b, c = d[1] ** 2 + d[2] ** 2, 2 * (oy * d[1] + oz * d[2]), oy * oy + oz * oz - HULL_R**2
     root = b * b - 4 * a * c
+    # A ray along the cylinder's axis meets it nowhere or everywhere; either way there is no point to go to.
     if root < 0 or a < 1e-12:
         return None
     t = (-b - math.sqrt(root)) / (2 * a)

@@ -1,4 +1,4 @@
-"""The order of a draw's own polygons: as its material asks for, and of what refracts part by part from far to near.
+"""The order of polygons: a draw's own as its material asks for, of what refracts part by part, and particles among others.
 
 Each part of a thing that refracts is seen, bent, through those before it.
 """
@@ -11,7 +11,8 @@ from numpy.typing import NDArray
 
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.types import Doubles
-from mivex.core.stage.draw import DrawCall
+from mivex.core.pixels.blends import BLENDS
+from mivex.core.stage.draw import DrawCall, refracts
 from mivex.core.stage.face_selection import parts
 from mivex.core.stage.mesh import Mesh
 
@@ -65,6 +66,61 @@ def ranked(polys: NDArray[Any], begun: int, end: int, draw: DrawCall) -> int:
     polys[end : end + more] = rows
     rows["only_depth"] = 1
     return end + more
+
+
+def mixes(draw: DrawCall) -> bool:
+    """Whether a draw's particles take their place in the order one by one, each as if it were a placement of its own.
+
+    What asks for an order of its own faces, lays its depth first or reads what is behind it stays a whole; so does what is
+    drawn before the light, where the depth buffer or the surface decides.
+    """
+    m = draw.material
+    own_order = m.distance == "triangle" or (m.back_first and m.both_faces) or lays(draw) or refracts(m)
+    return draw.mesh.away is not None and not draw.before_light and not own_order and BLENDS[m.blend].see_through
+
+
+def blocks_of(draws: list[DrawCall]) -> list[tuple[int, int]]:
+    """Stretches of draws, of one draw group and nudge each, in which particles mix with others; first and last + 1."""
+    rows: list[tuple[int, int]] = []
+    first = 0
+    while first < len(draws):
+        last = first + 1
+        while last < len(draws) and draws[last].order[:2] == draws[first].order[:2]:
+            last += 1
+        if last - first > 1 and any(mixes(d) for d in draws[first:last]):
+            rows.append((first, last))
+        first = last
+    return rows
+
+
+def interleave(polys: NDArray[Any], starts: list[int], draws: list[DrawCall], block: tuple[int, int]) -> None:
+    """Bring the polygons of a block of draws into one order, from far to near: particles one by one, all else as wholes.
+
+    Parameters
+    ----------
+    polys : POLY array
+        Sorted in place between the block's ends.
+    starts : list of int
+        Where the polygons of each draw begin, and of the last where they end.
+    draws : list of DrawCall
+    block : (first, last)
+        As `blocks_of`.
+    """
+    first, last = block
+    rows = polys[starts[first] : starts[last]]
+    far = np.empty(len(rows))
+    least = np.inf
+    for k in range(first, last):
+        at = slice(starts[k] - starts[first], starts[k + 1] - starts[first])
+        if mixes(draws[k]):
+            far[at] = rows["away"][at]
+        else:
+            # Never farther than the whole before it: wholes keep the order in which they are given, whatever it is.
+            least = min(least, -draws[k].order[2])
+            far[at] = least
+    if (np.diff(far) > 0).any():
+        # By number rather than in place: a row is some 900 bytes, and each is moved once.
+        rows[:] = rows[np.argsort(-far, kind="stable")]
 
 
 def back_first(rows: NDArray[Any]) -> int:

@@ -93,6 +93,8 @@ POLY = np.dtype(
         ("back", np.int64),
         ("level", np.int64),
         ("only_depth", np.int64),
+        ("face", np.int64),
+        ("away", np.float64),
         ("bias", np.float32),
         ("own", np.float32, 5),
         ("x", np.float64, CORNERS),
@@ -114,8 +116,9 @@ POLY = np.dtype(
 )
 """A convex polygon on screen, its values as planes over the screen, and the texture's axes in the world.
 
-``only_depth``: it leaves its depth and no colour. ``bias``: metres towards the eye, what it leans included. ``own``: what
-this face has of its own, see `mesh.FACTS`.
+``only_depth``: it leaves its depth and no colour. ``face``: number of its (first) triangle in its mesh. ``away``: metres
+from the eye to the particle that it shows, where particles take their place in the order one by one. ``bias``: metres
+towards the eye, what it leans included. ``own``: what this face has of its own, see `mesh.FACTS`.
 """
 
 FRAME = np.dtype(

@@ -5692,8 +5692,8 @@
    <translation>Gezeichnet</translation>
   </message>
   <message>
-   <source>Which of its particles come first.</source>
-   <translation>Welche seiner Teilchen zuerst kommen.</translation>
+   <source>Which particles come first: one by one among all of the same group and nudge, or this part's by themselves.</source>
+   <translation>Welche Teilchen zuerst kommen: einzeln unter allen derselben Gruppe und desselben Rangs, oder die dieses Teils unter sich.</translation>
   </message>
   <message>
    <source>Among the effect's parts and everything else: higher is drawn later.</source>
@@ -6080,8 +6080,12 @@
    <translation>Im Effekt</translation>
   </message>
   <message>
-   <source>Far to near</source>
-   <translation>Von fern nach nah</translation>
+   <source>Far to near, among all</source>
+   <translation>Fern nach nah, unter allen</translation>
+  </message>
+  <message>
+   <source>Far to near, by themselves</source>
+   <translation>Fern nach nah, unter sich</translation>
   </message>
   <message>
    <source>Oldest first</source>

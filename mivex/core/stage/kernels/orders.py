@@ -17,6 +17,8 @@ def _code(v, gain):
 @inlined
 def _apart(a, b, gain):
     # Mean difference over the channels, in display codes.
+    # In display codes because that is what an eye is given: the same step in light is seen at dusk and missed at
+    # noon.
     return (
         abs(_code(red4(a), gain) - _code(red4(b), gain))
         + abs(_code(green4(a), gain) - _code(green4(b), gain))
@@ -39,6 +41,7 @@ def _laid(at, k, c, state, kinds, depth, display):
 
 @kernel
 def errors_of(colours, state, kinds, who, starts, below, solid, truth, orders, gain, display, out):
+    # Pixels outside, orders inside: a pixel's fragments stay in the cache while every order is tried on them.
     """Add each pixel's error under each order of its overlays.
 
     Parameters
@@ -80,6 +83,7 @@ def errors_of(colours, state, kinds, who, starts, below, solid, truth, orders, g
 def exact_of(colours, state, kinds, starts, below, display, out):
     """What exact order gives: fragments from far to near, the later drawn nearer where they are level."""
     at, low, to = np.uint64(colours.ctypes.data), np.uint64(below.ctypes.data), np.uint64(out.ctypes.data)
+    # Lists are short (2 to 6 as a rule): insertion beats anything that divides them, and it is stable.
     order = np.empty(64, np.int64)
     for p in range(starts.size - 1):
         n = starts[p + 1] - starts[p]

@@ -192,7 +192,7 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
             # Within a thousandth of one texel a pixel the finest level counts alone: rounding must not blur a panel that
             # is drawn one to one.
             o.level, o.share = level_of(np.float32(rho2 if rho2 > 1.001 else 1.0), levels_of(chain) - 1)
-        o.bias = draw.bias
+        o.bias, o.face = draw.bias, first
         for k in range(5):
             o.own[k] = np.float32(facts[first if facts.shape[0] > 1 else 0, k])
         if draw.slope > 0 and not ordered:

@@ -15,7 +15,7 @@ from mivex.core.stage.kernels.walk import span
 
 @kernel
 def room_for(polys, box, width):
-    """How many fragments a box of the picture can have at most; ``box`` as in `paint`."""
+    # An upper bound, by the polygons' spans alone: nothing is sampled for it, and no list has to grow while drawing.
     total = 0
     for p in range(box[4], box[5]):
         poly = polys[p]
@@ -33,6 +33,7 @@ def room_for(polys, box, width):
 @inlined
 def _behind(facts, a, b):
     # Whether fragment a is not before b: farther, or as far and drawn no later, which is how they stand already.
+    # With "or equal" the sort is stable, and stability is the rule for what lies in one plane: drawn later, nearer.
     return facts[a, 7] <= facts[b, 7]
 
 
@@ -43,6 +44,7 @@ def _in_order(facts, out, n, scratch):
     Sprites come in from far to near, or by their nudges, or at random: insertion alone is quick for the first only, and a
     thousand at a pixel would be a million steps.
     """
+    # Short runs by insertion: they fit a few cache lines, and most pixels hold no more fragments than one run.
     for first in range(0, n, 8):
         for i in range(first + 1, min(first + 8, n)):
             k, j = out[i], i
@@ -77,6 +79,7 @@ def sort_list(head, links, facts, draws, polys, out, scratch):
     At the same depth the one drawn later is the nearer. Of something whose depth is laid before its colour only the
     nearest fragment counts. ``out`` and ``scratch``: int64 arrays with room for them all.
     """
+    # Linked lists cost one store a fragment while drawing; turned into an array only here, where it is sorted.
     n, k = 0, head
     while k >= 0:
         out[n] = k
@@ -91,6 +94,7 @@ def sort_list(head, links, facts, draws, polys, out, scratch):
         own = polys[links[out[i], 1]].draw
         # A draw that lays its depth first shows one surface only: of its fragments the nearest, which comes last.
         again = False
+        # Quadratic, but only over the fragments of one draw at one pixel, of which there are rarely more than four.
         if draws[own].first:
             for j in range(i + 1, n):
                 again = again or polys[links[out[j], 1]].draw == own
@@ -132,6 +136,8 @@ def settle(frames, draws, polys, box, heads, links, facts, written):
                 draw = draws[polys[links[k, 1]].draw]
                 source = load4(at + np.uint64(k * 48))
                 behind = load4(at + np.uint64(k * 48 + 32))
+                # A negative red says that the fragment bends nothing; a flag of its own would cost eight bytes for
+                # each.
                 below = c if red4(behind) < np.float32(0) else with_last4(behind, last4(c))
                 c = blend4(frame.display, draw.blend, source, below, draw.tint[3])
                 if draw.write or (draw.first and last4(source) > np.float32(0)):

@@ -81,6 +81,7 @@ def lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv):
 @inlined
 def _input(source, hold):
     """The value of one input, from the texels of this pixel."""
+    # No picture: the value stands alone. The clamp below is for pictures, whose gain and shift may leave the range.
     if source.slot < 0:
         return source.shift
     texel = load1(hold + np.uint64(16 * source.slot + 4 * source.lane))
@@ -96,6 +97,8 @@ def surface_of(draw, poly, value, i, iw, hold):
     """
     f = np.float32(i)
     one = np.float32(1)
+    # What varies evenly over the screen is a quantity over depth, not the quantity: each is divided by 1/w again
+    # here.
     w = one / iw
     gw, gu, gv = np.float32(poly.across[0]), np.float32(poly.across[1]), np.float32(poly.across[2])
     u = fma1(gu, f, load1(value + np.uint64(4))) * w
@@ -104,6 +107,7 @@ def surface_of(draw, poly, value, i, iw, hold):
     if draw.special & FLOW:
         u, v = bent(draw, u, v, poly.own[1])
     at = hold
+    # White where a material has no picture of its own colour: its tint is all there is.
     c = splat4(one)
     level, share, wide, high = poly.level, poly.share, np.int64(0), np.int64(0)
     own = np.float32(0)
@@ -115,6 +119,7 @@ def surface_of(draw, poly, value, i, iw, hold):
             if k > 0 or not poly.flat:
                 level, share = lean_level(chain, u, v, w, gw, gu, gv, hw, hu, hv)
         got = trilinear4(chain, u, v, level, share, draw.wrap)
+        # Two neighbouring frames of a sheet are one lookup each and a mix; the offset leads from one cell to the other.
         if draw.special & FRAMES and poly.own[4] > 0:
             got = lerp4(
                 got, trilinear4(chain, u + poly.own[2], v + poly.own[3], level, share, draw.wrap), splat4(poly.own[4])
@@ -122,6 +127,7 @@ def surface_of(draw, poly, value, i, iw, hold):
         if k == 0:
             c, own = got, np.float32(level) + share
         store4(at + np.uint64(16 * k), got)
+    # Recolouring comes before the tint, since it reads what was painted; the tint is light's business.
     tint = make4(draw.tint[0], draw.tint[1], draw.tint[2], draw.tint[3])
     if draw.special & (RECOLOUR | TONES):
         c = recoloured(draw, c)
@@ -193,6 +199,7 @@ def surface_of(draw, poly, value, i, iw, hold):
 @inlined
 def _eye(frame, iw, x, y):
     """Where a pixel lies in the world, and the unit direction from it to the eye."""
+    # The floor of 1e-4 is 10 km: beyond it a direction is the same to float32, and 1/0 must not reach the kernels.
     z = np.float32(1) / max(iw, np.float32(1e-4))  # nothing there: far away
     half = np.float32(0.5)
     a = (np.float32(x) + half - frame.x) / frame.focal
@@ -224,6 +231,7 @@ def behind4(frame, draw, hold, iw, x, y):
     nx, ny, nz = red4(own), green4(own), blue4(own)
     one, zero = np.float32(1), np.float32(0)
     # Light may enter from either face: the normal is turned to the eye.
+    # Both faces bend the same way; a normal that points away would give the ray of the inside.
     c = nx * view[0] + ny * view[1] + nz * view[2]
     if c < zero:
         nx, ny, nz, c = -nx, -ny, -nz, -c
@@ -239,11 +247,13 @@ def behind4(frame, draw, hold, iw, x, y):
     ex = place[0] + rx * long - frame.eye[0]
     ey = place[1] + ry * long - frame.eye[1]
     ez = place[2] + rz * long - frame.eye[2]
+    # Behind the eye nothing is drawn: the ray is kept in front, where it reads the picture's edge.
     z = max(ex * frame.ahead[0] + ey * frame.ahead[1] + ez * frame.ahead[2], np.float32(1e-4))
     a = (ex * frame.right[0] + ey * frame.right[1] + ez * frame.right[2]) / z
     b = (ex * frame.up[0] + ey * frame.up[1] + ez * frame.up[2]) / z
     u = (frame.x + frame.focal * a) / np.float32(frame.width)
     v = (frame.y - frame.focal * b) / np.float32(frame.height)
+    # The setting is a share of a tenth of the picture's height, so that a larger picture is no sharper.
     blur = draw.bend[2] * last4(own) * np.float32(0.1) * np.float32(frame.height)
     if blur > zero:
         return blurred4(frame.behind, u, v, blur)
@@ -305,6 +315,7 @@ def accumulate_surface(frame, light, draw, source, hold, at, x, y):
     it, exactly as its blend does.
     """
     one = np.float32(1)
+    # The two branches differ in order only: light is additive, display values are not.
     if frame.display and draw.blend > DITHERED and not draw.decal:
         # On display values light is no sum of its shares: what is below has to be lit before it is covered.
         seen = blend4(frame.display, draw.blend, source, lit_surface(frame, light, at, x, y), draw.tint[3])
@@ -313,6 +324,7 @@ def accumulate_surface(frame, light, draw, source, hold, at, x, y):
         return
     add, keep = contribution4(draw.blend, source, draw.tint[3])
     below = load4(at + np.uint64(48))
+    # Additive and screen never lessen the picture's alpha: what was covered stays covered.
     alpha = last4(add) + (last4(below) if draw.blend >= ADDITIVE else last4(below) * last4(keep))
     own = load4(hold + np.uint64(112))
     if not draw.lit or not (draw.decal or draw.blend <= DITHERED):
@@ -343,6 +355,7 @@ def accumulate_surface(frame, light, draw, source, hold, at, x, y):
     store4(at, lerp4(first, with_last4(colour, last4(own)), make4(m * w[0], m * w[0], m * w[0], m * w[1])))
     second = load4(at + np.uint64(16))
     n = lerp4(second, with_last4(own, load1(hold + np.uint64(128))), make4(m * w[2], m * w[2], m * w[2], m * w[1]))
+    # A mean of two unit normals is shorter than one; left so, its light would be too dark.
     x, y, z = red4(n), green4(n), blue4(n)
     inv = one / math.sqrt(max(x * x + y * y + z * z, np.float32(1e-12)))
     store4(at + np.uint64(16), make4(x * inv, y * inv, z * inv, last4(n)))

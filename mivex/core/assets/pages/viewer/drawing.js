@@ -33,10 +33,10 @@ Object.assign(Engine.prototype, {
         if (this.only === null ? !sprite.shown : this.only !== flow.part.overlay) return;
         const found = flow.at(this.time);
         if (!found.length) return;
-        const facing = flow.part.facing, [corners, index] = panelsOf(found, facing, sprite.sheet, axes);
+        const facing = flow.part.facing, [corners, index, each] = panelsOf(found, facing, sprite.sheet, axes);
         const middle = times(found.reduce((sum, p) => add(sum, p.place), [0, 0, 0]), 1 / found.length);
         flow.draw = {...sprite, array: flow.draw && flow.draw.array, buffers: flow.draw && flow.draw.buffers, number: 1e6 + 100 * k + j,
-          nudge: within(sprite.nudge + facing.nudge, -999, 999), stands: middle, places: corners, moving: true};
+          nudge: within(sprite.nudge + facing.nudge, -999, 999), stands: middle, places: corners, moving: true, each, alone: facing.order !== "far"};
         this.fill(flow.draw, corners, index);
         rows.push(flow.draw);
       });
@@ -60,12 +60,28 @@ Object.assign(Engine.prototype, {
     return rows;
   },
 
-  // Draw group, nudge, from far to near by what the material says; where that is equal, the order of the list.
+  // Draw group, nudge, from far to near by what the material says; where that is equal, the order of the list. Particles
+  // that mix take their place one by one; those of one part that follow one another are drawn together.
   ordered(draws, eye) {
     const far = (d) => d.overlay === "" ? 0 : d.distance === "nearest" ? this.nearestOf(d, eye) : distance(d.stands, eye);
-    const rows = draws.map((d) => ({d, far: far(d)}));
-    rows.sort((a, b) => a.d.group - b.d.group || a.d.nudge - b.d.nudge || (b.far - a.far) || a.d.number - b.d.number);
-    return rows.map((r) => r.d);
+    const rows = [];
+    for (const d of draws) {
+      let from = 0;
+      if (this.mixes(d)) for (const [away, end] of d.each) { rows.push({d, far: away, from, end}); from = end; }
+      else rows.push({d, far: far(d), from: 0, end: d.index.length});
+    }
+    rows.sort((a, b) => a.d.group - b.d.group || a.d.nudge - b.d.nudge || (b.far - a.far) || a.d.number - b.d.number || a.from - b.from);
+    const runs = [];
+    for (const r of rows) {
+      const last = runs[runs.length - 1];
+      if (last && last.d === r.d && last.end === r.from) last.end = r.end; else runs.push(r);
+    }
+    return runs.map((r) => Object.assign(Object.create(r.d), {from: r.from, end: r.end}));
+  },
+
+  mixes(d) {
+    const own = d.distance === "triangle" || (d.backFirst && d.both) || d.depthFirst || d.refracts;
+    return d.moving && !d.alone && !own && d.group > GROUPS.indexOf("Decal") && d.blend > CODES.DITHERED;
   },
 
   nearestOf(d, eye) {
@@ -116,7 +132,7 @@ Object.assign(Engine.prototype, {
     if (d.distance === "triangle") this.sortTriangles(d, view.axes);
     const slope = d.slope > 0;
     if (slope) { gl.enable(gl.POLYGON_OFFSET_FILL); gl.polygonOffset(-d.slope, 0); }
-    const go = () => gl.drawElements(gl.TRIANGLES, d.index.length, gl.UNSIGNED_INT, 0);
+    const go = () => gl.drawElements(gl.TRIANGLES, d.end - d.from, gl.UNSIGNED_INT, 4 * d.from);
     const faces = () => {
       gl.enable(gl.CULL_FACE);
       if (!d.both) { gl.cullFace(gl.BACK); go(); } else if (d.backFirst) { gl.cullFace(gl.FRONT); go(); gl.cullFace(gl.BACK); go(); } else { gl.disable(gl.CULL_FACE); go(); }

@@ -87,11 +87,12 @@ function frameOf(p, sheet) {
   return [there(k), there(k + 1), sheet.blend ? within(x - k, 0, 1) : 0];
 }
 
-// Corners of seventeen numbers each, and triangles, as the engine takes them; the first is drawn first.
+// Corners of seventeen numbers each, and triangles, as the engine takes them; the first is drawn first. And of every
+// particle how far it is away, and where its triangles end.
 function panelsOf(rows, facing, sheet, axes) {
   const far = (p) => distance(p.place, axes.eye), order = facing.order;
-  rows.sort((a, b) => order === "far" ? far(b) - far(a) : order === "oldest" ? b.age - a.age : a.age - b.age);
-  const corners = [], index = [], held = [sheet.pivot[0] + facing.pivot[0] - 0.5, sheet.pivot[1] + facing.pivot[1] - 0.5];
+  rows.sort((a, b) => order === "far" || order === "apart" ? far(b) - far(a) : order === "oldest" ? b.age - a.age : a.age - b.age);
+  const corners = [], index = [], each = [], held = [sheet.pivot[0] + facing.pivot[0] - 0.5, sheet.pivot[1] + facing.pivot[1] - 0.5];
   for (const p of rows) {
     let pairs;
     const speed = norm(p.speed), c = Math.cos(p.turn * Math.PI / 180), s = Math.sin(p.turn * Math.PI / 180);
@@ -118,6 +119,7 @@ function panelsOf(rows, facing, sheet, axes) {
       }
       for (let k = outline.length - 2; k > 0; k--) index.push(first, first + k + 1, first + k);
     }
+    each.push([far(p), index.length]);
   }
-  return [new Float32Array(corners), new Uint32Array(index)];
+  return [new Float32Array(corners), new Uint32Array(index), each];
 }
