@@ -30,6 +30,7 @@ from mivex.core.picture.picture import guess_meaning
 from mivex.core.picture.texture import Texture
 from mivex.core.project.document import Document, Overlay
 from mivex.core.project.evaluate import PROXY_SIDE, Evaluator
+from mivex.core.project.in_view import ShownPart, TexturePiece, in_view
 from mivex.core.project.layering import EvaluationRequest, made_of
 from mivex.core.project.looking import view_texture
 from mivex.core.proof.histogram import histogram
@@ -86,6 +87,8 @@ class Results:
         self._generation = 0
         self._by_id: dict[str, Target] = {}
         self._made: dict[str, tuple[Overlay, tuple]] = {}
+        self.looking: ShownPart | None = None
+        """What somebody looks at; what is on the screen is made before what is not."""
 
     # Asking --------------------------------------------------------------------------------------
 
@@ -229,8 +232,8 @@ class Results:
             # That target's problem only: the others go on being prepared.
             report(Result(target, key, True, problem=sentence(e, f"preparing {_name(doc, target)!r}")))
 
-    @staticmethod
     def _overlay(
+        self,
         o: Overlay,
         doc: Document,
         evaluator: Evaluator,
@@ -244,7 +247,15 @@ class Results:
         if max(picture.width, picture.height) > PROXY_SIDE:
             proxy = evaluator.texture(o, doc, proxy=True, stop=stop)
             _ready(proxy)
-            report(replace(known, key=None, texture=proxy, before=evaluator.texture(o, proxy=True, bare=True)))
+            first = replace(known, key=None, texture=proxy, before=evaluator.texture(o, proxy=True, bare=True))
+            report(first)
+            shown = self.looking
+            if shown is not None and shown.overlay == o.id and (seen := in_view(evaluator, o, doc, shown, stop)):
+                if isinstance(seen, TexturePiece):
+                    report(replace(first, piece=seen))
+                else:
+                    _ready(seen)
+                    report(replace(first, texture=seen))
             # Let the proofs draw it before full size takes the cores; a slider in motion ends it here.
             for _ in range(5):
                 if stop():

@@ -9,6 +9,7 @@ from mivex.core.findings import (
 from mivex.core.findings.facts import TextureMetrics
 from mivex.core.picture.picture import Picture
 from mivex.core.picture.texture import Texture
+from mivex.core.project.in_view import TexturePiece
 from mivex.core.stage.meshes import LoadedMesh
 
 
@@ -64,6 +65,8 @@ class Result:
         What that picture was taken for.
     texture, before : Texture, optional
         Finished, and before the first step.
+    piece : TexturePiece, optional
+        Of a proxy: the part that is on the screen, as it will be.
     examined : hashable
         What `findings` and `figures` were measured for; None: not yet.
     findings : tuple of Finding
@@ -81,6 +84,7 @@ class Result:
     meaning: tuple[str, str] | None = None
     texture: Texture | None = None
     before: Texture | None = None
+    piece: TexturePiece | None = None
     examined: Hashable = None
     findings: tuple[Finding, ...] = ()
     figures: TextureMetrics | None = None

@@ -12,15 +12,9 @@ from mivex.core.layers.joining import EVERYWHERE, join_masks, levelled, pressed
 from mivex.core.layers.masks import Below, Values, nothing_below, stamp_from
 from mivex.core.layers.model import ChannelSource, Group, Layer, MaskPart, Row, Shaping, UvTransform
 from mivex.core.layers.painting import Paint, Painted, apply_cover, blank, stroke_cover
+from mivex.core.layers.piece import cut
 from mivex.core.layers.stack import Planes, applied, surface_of
 from mivex.core.layers.strokes import PaintStroke
-
-
-def _cut(values: Floats, box: Box) -> Floats:
-    """The piece of an array that a box holds; what is the same everywhere stays one texel."""
-    if values.shape[0] == 1 and values.shape[1] == 1:
-        return values
-    return np.ascontiguousarray(values[box[0] : box[1], box[2] : box[3]])
 
 
 class _Pieces(Values):
@@ -34,14 +28,14 @@ class _Pieces(Values):
         if row.id == self.whole.row_id and self.whole.part >= 0:
             out: Floats = EVERYWHERE
             for i, (part, shaped) in enumerate(self.whole.parts):
-                m = shaped if part is self.whole.painted_part else _cut(shaped, self.box)
+                m = shaped if part is self.whole.painted_part else cut(shaped, self.box)
                 if part is self.whole.painted_part:
                     p = self.live["mask"]
-                    cut = np.asarray(p.value[..., 0] + np.float32(part.value) * (1 - p.weight), np.float32)
-                    m = pressed(levelled(1 - cut if part.invert else cut, part.levels), part.contrast, part.balance)
+                    left = np.asarray(p.value[..., 0] + np.float32(part.value) * (1 - p.weight), np.float32)
+                    m = pressed(levelled(1 - left if part.invert else left, part.levels), part.contrast, part.balance)
                 out = m if i == 0 else join_masks(out, m, part.join)
             return np.ascontiguousarray(out, np.float32)
-        return _cut(self.whole.masks[row.id], self.box)
+        return cut(self.whole.masks[row.id], self.box)
 
     def cell(self, layer: Layer, channel: str, cell: ChannelSource) -> tuple[Floats, Floats]:
         if layer.id == self.whole.row_id and self.whole.part < 0 and cell.source == "painted" and channel in self.live:
@@ -49,7 +43,7 @@ class _Pieces(Values):
             value = p.straight() if p.value.shape[2] == 3 else p.straight()[..., 0]
             return self._level(value, cell, p.value.shape[2] == 3), p.weight
         value, weight = self.whole.cells[layer.id, channel]
-        return _cut(value, self.box), _cut(weight, self.box)
+        return cut(value, self.box), cut(weight, self.box)
 
 
 class _Whole(Values):
@@ -229,11 +223,11 @@ class LivePaint:
         paint: dict[str, Paint] = {}
         for channel in self.channels:
             old = self.before.get(channel) or blank(channel, h, w)
-            paint[channel] = Paint(_cut(old.value, box).copy(), _cut(old.weight, box).copy())
+            paint[channel] = Paint(cut(old.value, box).copy(), cut(old.weight, box).copy())
         apply_cover(paint, stroke, np.ascontiguousarray(cover), (0, low - top, 0, right - left), self.channels)
         pieces: Values = _Whole(self, paint) if self._far else _Pieces(self, box, paint)
-        start = self.below.start.but(values=_cut(self.below.start.values, box))
-        planes = replace(self.below, start=start, made={k: _cut(v, box) for k, v in self.below.made.items()})
+        start = self.below.start.but(values=cut(self.below.start.values, box))
+        planes = replace(self.below, start=start, made={k: cut(v, box) for k, v in self.below.made.items()})
         for r in self.rows:
             planes = applied(planes, r, pieces)
         return box, surface_of(planes).values

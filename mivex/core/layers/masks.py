@@ -1,10 +1,12 @@
 """Masks and values of a stack, at the size of a canvas."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, field
 
 import numpy as np
 
+from mivex.core.base.bands import WORKERS
 from mivex.core.base.errors import MivexError
 from mivex.core.base.messages import Message, term
 from mivex.core.base.types import Floats
@@ -199,6 +201,12 @@ class Values:
         if how.by == "space" and o.space is not None:
             return o.space(pattern, how)
         return pattern_laid(pattern, how, o.size, o.keep)
+
+    def draw_ahead(self, patterns: Sequence[tuple[PatternParams, UvTransform]]) -> None:
+        """Draw the patterns that rows will read, two at a time: much of their work is of one core only."""
+        if len(patterns) > 1 and WORKERS > 1:
+            with ThreadPoolExecutor(2) as pool:
+                list(pool.map(lambda p: pattern_laid(p[0], p[1], self.outside.size, self.outside.keep), patterns))
 
     def _other(self, row: Row, part: MaskPart) -> Floats:
         other = self.stack.row(part.layer)

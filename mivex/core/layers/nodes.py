@@ -1,14 +1,11 @@
 """A stack as nodes of a graph: what lies below a change is not made again."""
 
 from collections.abc import Callable, Sequence
-from concurrent.futures import ThreadPoolExecutor
 from dataclasses import replace
 from typing import Any
 
-from mivex.core.base.bands import WORKERS
 from mivex.core.base.graph import Node, hashed
 from mivex.core.base.messages import Message
-from mivex.core.layers.laying import pattern_laid
 from mivex.core.layers.masks import LayerInputs, Values
 from mivex.core.layers.model import Group, Layer, Stack, UvTransform, walk
 from mivex.core.layers.stack import Planes, applied
@@ -77,14 +74,6 @@ def _patterns_of(rows: tuple[Layer | Group, ...]) -> list[tuple[Any, UvTransform
     return list(found.values())
 
 
-def draw_ahead(rows: tuple[Layer | Group, ...], outside: LayerInputs) -> None:
-    """Draw the patterns that rows will read, two at a time: much of their work is of one core only."""
-    todo = _patterns_of(rows)
-    if len(todo) > 1 and WORKERS > 1:
-        with ThreadPoolExecutor(2) as pool:
-            list(pool.map(lambda p: pattern_laid(p[0], p[1], outside.size, outside.keep), todo))
-
-
 def state_nodes(
     stack: Stack,
     start: Node,
@@ -95,6 +84,7 @@ def state_nodes(
     kept: bool = True,
     slot: str = "",
     history: dict[str, tuple[tuple[str, ...], int]] | None = None,
+    values: Values | None = None,
 ) -> list[Node]:
     """A node for the start and one for the state after every row that is on, each from the one before.
 
@@ -115,12 +105,14 @@ def state_nodes(
     history : dict, optional
         By slot: what rows were made of when they were last asked for, and which of them had changed then; brought up to
         date.
+    values : Values, optional
+        Works out masks and values in place of the usual one, as for a piece of the canvas.
     """
-    values = Values(stack, outside)
+    values = values or Values(stack, outside)
     base = stack.base.model_dump_json()
 
     def begun(made: object) -> Planes:
-        draw_ahead(tuple(r for r in stack.rows if r.on), outside)
+        values.draw_ahead(_patterns_of(tuple(r for r in stack.rows if r.on)))
         return Planes(surface(made), stack.base, empty, {})
 
     first = Node(hashed(start.key, base, str(empty), "planes"), begun, (start,), Planes.size)

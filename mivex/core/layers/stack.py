@@ -13,7 +13,7 @@ from mivex.core.base.types import Floats
 from mivex.core.layers.channels import CHANNELS, COLOURED, MADE, TABLE
 from mivex.core.layers.joining import join, join_light, levelled
 from mivex.core.layers.laying import colour_laid, laid
-from mivex.core.layers.masks import Values
+from mivex.core.layers.masks import LayerInputs, Values
 from mivex.core.layers.model import Base, Group, Layer, Stack, UvTransform
 from mivex.core.layers.patterns.fields import Wear, draw_wear
 from mivex.core.pixels.colour import to_linear
@@ -198,20 +198,24 @@ def _level(values: Floats, levels: object, channel: str) -> Floats:
     return row.decoded(levelled(row.encoded(values), levels))  # type: ignore[arg-type]
 
 
-def finished(planes: Planes, stack: Stack) -> Planes:
-    """Range of the whole stack, and the border guard."""
+def guard_of(stack: Stack, outside: LayerInputs) -> Floats:
+    """How far the border guard takes opacity away, (h, w); drawn once for a size."""
+    h, w = outside.size
+    g = stack.guard
+    wear = Wear(width=g.width, ragged=g.ragged, features=g.features, soft=1.0 - g.ragged * 0.7, seed=g.seed)
+    found = outside.keep(f"guard {wear} {h} {w}", lambda: draw_wear(wear, h, w))
+    return np.asarray(found, np.float32)
+
+
+def finished(planes: Planes, stack: Stack, worn: Floats | None) -> Planes:
+    """Range of the whole stack, and the border guard where ``worn`` (of `guard_of`) is given."""
     made: dict[str, Floats] = {}
     for channel, levels in stack.levels.items():
         if not levels.plain:
             made[channel] = _level(planes.get(channel), levels, channel)
-    if stack.guard.on:
-        h, w = planes.start.alpha.shape
-        g = stack.guard
-        worn = draw_wear(
-            Wear(width=g.width, ragged=g.ragged, features=g.features, soft=1.0 - g.ragged * 0.7, seed=g.seed), h, w
-        )
+    if worn is not None:
         opacity = made.get("opacity", planes.get("opacity"))
-        made["opacity"] = np.asarray(np.broadcast_to(opacity, (h, w)) * (1 - worn), np.float32)
+        made["opacity"] = np.asarray(np.broadcast_to(opacity, worn.shape) * (1 - worn), np.float32)
     return planes.put(**made)
 
 

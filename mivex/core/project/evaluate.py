@@ -20,7 +20,7 @@ from mivex.core.base.types import Floats
 from mivex.core.layers.masks import LayerInputs
 from mivex.core.layers.model import Relief, Stack
 from mivex.core.layers.nodes import state_nodes
-from mivex.core.layers.stack import Planes, finished, on_base, surface_of
+from mivex.core.layers.stack import Planes, finished, guard_of, on_base, surface_of
 from mivex.core.picture.files import LARGEST_FILE, read_picture
 from mivex.core.picture.formats import READABLE
 from mivex.core.picture.picture import Picture, guess_meaning, quantise
@@ -56,7 +56,8 @@ class Evaluator:
     def __init__(self, folder: str | Path = ".", limit: int | None = None) -> None:
         self.folder = str(folder)
         self.graph = Graph(kept_bytes() if limit is None else limit)
-        self._history: dict[str, tuple[tuple[str, ...], int]] = {}
+        self.history: dict[str, tuple[tuple[str, ...], int]] = {}
+        """By slot, what the rows of large stacks were made of when they were last asked for; see `state_nodes`."""
         self.bakes: Path | None = None
         """Where masks from meshes are kept; None: nowhere but in memory."""
 
@@ -96,6 +97,7 @@ class Evaluator:
         doc: Document | None = None,
         *,
         proxy: bool = False,
+        side: int = 0,
         until: int | None = None,
         bare: bool = False,
         stop: Callable[[], bool] = lambda: False,
@@ -110,6 +112,8 @@ class Evaluator:
             Where its layers find other overlays.
         proxy : bool
             Work on a picture of at most 512 texels a side, for speed.
+        side : int
+            Work on a picture whose longer side has so many texels; 0: on its own.
         until : int, optional
             Run only the first so many steps (0: the layers' result).
         bare : bool
@@ -127,14 +131,14 @@ class Evaluator:
         d = overlay.delivery
         if bare:
             return self.prepare(self.start_of(overlay), overlay.source, (), d.bits, proxy=proxy, stop=stop, tell=tell)
-        ask = EvaluationRequest(stop, tell, doc, proxy)
+        ask = EvaluationRequest(stop, tell, doc, proxy, side)
         node = self.node_of(overlay, ask, until)
         return self._textured(
             node,
             self.start_of(overlay),
             d.bits,
             overlay.layers.relief,
-            f"{self._slot(overlay, ask)} {until}",
+            f"{self.slot(overlay, ask)} {until}",
             levels=d.format in HOLDS_LEVELS,
             weighed=d.format == "ktx2",
             stop=stop,
@@ -145,7 +149,7 @@ class Evaluator:
         """The node of an overlay's surface after its layers and its first ``until`` steps; raises MivexError."""
         node = self._celled(self.states_of(overlay, ask)[-1], overlay)
         before = drawn_beneath(overlay.steps)
-        return self._stepped(node, tuple(s for s in overlay.steps[:until] if s not in before), self._slot(overlay, ask))
+        return self._stepped(node, tuple(s for s in overlay.steps[:until] if s not in before), self.slot(overlay, ask))
 
     def _celled(self, node: Node, overlay: Overlay) -> Node:
         """The same surface, knowing its cells; raises MivexError where they do not fit."""
@@ -154,14 +158,14 @@ class Evaluator:
         start = self.start_of(overlay)
         cells = overlay.sheet.cells(start.width, start.height)
 
-        def make(worked: _StepResult) -> _StepResult:
-            return _StepResult(worked.surface.but(cells=cells), worked.notes)
+        def make(worked: StepResult) -> StepResult:
+            return StepResult(worked.surface.but(cells=cells), worked.notes)
 
-        return Node(hashed(node.key, str(cells)), make, (node,), _StepResult.size)
+        return Node(hashed(node.key, str(cells)), make, (node,), StepResult.size)
 
     def states_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> list[Node]:
-        """Nodes of `_StepResult` surfaces: the start, and the layers' result where there are layers."""
-        start, empty = self._begun(overlay, ask)
+        """Nodes of `StepResult` surfaces: the start, and the layers' result where there are layers."""
+        start, empty = self.begun(overlay, ask)
         if overlay.layers == Stack():
             return [start]
         nodes = self.layer_states(overlay, ask)
@@ -173,19 +177,21 @@ class Evaluator:
             str(empty),
         )
 
-        def whole(planes: Planes) -> _StepResult:
-            made = finished(planes, stack)
-            return _StepResult(surface_of(made), made.notes)
+        outside = self.outside(overlay, ask)
+
+        def whole(planes: Planes) -> StepResult:
+            made = finished(planes, stack, guard_of(stack, outside) if stack.guard.on else None)
+            return StepResult(surface_of(made), made.notes)
 
         return [
             start,
-            Node(key, whole, (nodes[-1],), _StepResult.size, slot=Message("{slot} layers", slot=self._slot(overlay, ask))),
+            Node(key, whole, (nodes[-1],), StepResult.size, slot=Message("{slot} layers", slot=self.slot(overlay, ask))),
         ]
 
     def layer_states(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> list[Node]:
         """Nodes of `Planes`: the start, and the state after every row that is on."""
-        start, empty = self._begun(overlay, ask)
-        size = _size_of(self.start_of(overlay), ask)
+        start, empty = self.begun(overlay, ask)
+        size = canvas_size(self.start_of(overlay), ask)
         return state_nodes(
             overlay.layers,
             start,
@@ -193,11 +199,11 @@ class Evaluator:
             self.outside(overlay, ask),  # type: ignore[attr-defined]
             empty=empty,
             kept=size[0] * size[1] < LARGE,
-            slot=self._slot(overlay, ask),
-            history=self._history,
+            slot=self.slot(overlay, ask),
+            history=self.history,
         )
 
-    def _begun(self, overlay: Overlay, ask: EvaluationRequest) -> tuple[Node, bool]:
+    def begun(self, overlay: Overlay, ask: EvaluationRequest) -> tuple[Node, bool]:
         """What an overlay's layers lie on, and whether that is an empty canvas; what is drawn beneath them is on it."""
         start, empty = self._started(self.start_of(overlay), overlay.source, ask), not overlay.source.path
         drawn = drawn_beneath(overlay.steps)
@@ -206,16 +212,17 @@ class Evaluator:
         if empty:
             base = overlay.layers.base
             key = hashed(start.key, base.model_dump_json(), "base")
-            start = Node(key, lambda s: _StepResult(on_base(s.surface, base)), (start,), _StepResult.size)
-        return self._stepped(start, drawn, f"{self._slot(overlay, ask)} beneath"), False
+            start = Node(key, lambda s: StepResult(on_base(s.surface, base)), (start,), StepResult.size)
+        return self._stepped(start, drawn, f"{self.slot(overlay, ask)} beneath"), False
 
     @staticmethod
-    def _slot(overlay: Overlay, ask: EvaluationRequest) -> str:
+    def slot(overlay: Overlay, ask: EvaluationRequest) -> str:
+        """Names an overlay at a size: a newer state of it takes the place of an older one."""
         return f"{overlay.id} {ask.proxy} {ask.side}"
 
     def outside(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK) -> LayerInputs:
         """What an overlay's layers read from outside, at the size of their canvas."""
-        return outside_of(self, overlay, _size_of(self.start_of(overlay), ask), ask)
+        return outside_of(self, overlay, canvas_size(self.start_of(overlay), ask), ask)
 
     def start_of(self, overlay: Overlay) -> Picture:
         """The picture that an overlay starts from, or its empty canvas; raises MivexError."""
@@ -251,7 +258,7 @@ class Evaluator:
         meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
         scale = _scale_of(picture, ask)
         key = hashed(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
-        return Node(key, lambda: _StepResult(_start(picture, meaning, source.alpha_stored, scale)), size=_StepResult.size)
+        return Node(key, lambda: StepResult(_start(picture, meaning, source.alpha_stored, scale)), size=StepResult.size)
 
     def _stepped(self, node: Node, steps: tuple[StepParams, ...], slot: str = "") -> Node:
         context = Context(self.picture, lambda path: absolute(path, self.folder))
@@ -286,16 +293,16 @@ class Evaluator:
     def _step(self, before: Node, params: StepParams, context: Context, slot: str = "") -> Node:
         step = STEPS[params.step]
 
-        def make(worked: _StepResult) -> _StepResult:
+        def make(worked: StepResult) -> StepResult:
             notes = worked.notes
             if (words := step.note(worked.surface, params)) and worked.surface.scale == 1:
                 notes = (*notes, Message("{label}: {words}", label=term(step.label), words=term(words)))
             if worked.surface.traits.cells:
                 made = by_cells(worked.surface, lambda s: step.apply(s, params, context), step.label)
-                return _StepResult(made, notes)
-            return _StepResult(step.apply(worked.surface, params, context), notes)
+                return StepResult(made, notes)
+            return StepResult(step.apply(worked.surface, params, context), notes)
 
-        return Node(hashed(before.key, self._mark(params)), make, (before,), _StepResult.size, step.label, slot)
+        return Node(hashed(before.key, self._mark(params)), make, (before,), StepResult.size, step.label, slot)
 
     def _mark(self, step: StepParams) -> str:
         others = [self._content(f) for f in STEPS[step.step].files(step)]
@@ -310,7 +317,7 @@ class Evaluator:
 
 
 @dataclass(frozen=True, eq=False)
-class _StepResult:
+class StepResult:
     """A surface somewhere in a recipe, and what is to be said of the way to it."""
 
     surface: Surface
@@ -333,14 +340,14 @@ def _scale_of(picture: Picture, ask: EvaluationRequest) -> float:
     return min(1.0, PROXY_SIDE / longer) if ask.proxy else ask.side / longer if ask.side else 1.0
 
 
-def _size_of(picture: Picture, ask: EvaluationRequest) -> tuple[int, int]:
+def canvas_size(picture: Picture, ask: EvaluationRequest) -> tuple[int, int]:
     """Height and width of the canvas of a picture's layers."""
     scale = _scale_of(picture, ask)
     return max(1, round(picture.height * scale)), max(1, round(picture.width * scale))
 
 
 def _finished(
-    worked: _StepResult, picture: Picture, bits: int, levels: tuple[bool, bool], key: str, relief: Relief
+    worked: StepResult, picture: Picture, bits: int, levels: tuple[bool, bool], key: str, relief: Relief
 ) -> Texture:
     """The texture at the end of a recipe, quantised; ``levels``: the file holds its own, and they are weighed."""
     surface = worked.surface

@@ -18,6 +18,7 @@ from mivex.core.picture.texture import Texture
 from mivex.core.pixels.mips import MipChain
 from mivex.core.pixels.sampling import sample
 from mivex.core.prepare.combine import fitted
+from mivex.core.project.in_view import TexturePiece
 from mivex.core.proof.flat import SURROUND, FlatView, full_size, level_boxes, paint
 
 cv2 = Lazy("cv2")
@@ -329,6 +330,7 @@ def draw_flat(
     before: Texture | None = None,
     divider: float = 0.5,
     beside: bool = False,
+    piece: TexturePiece | None = None,
 ) -> NDArray[np.uint8]:
     """Draw the flat proof for a piece of screen.
 
@@ -344,6 +346,8 @@ def draw_flat(
         Place of the divider, 0 (left) to 1.
     beside : bool
         Both whole, side by side, instead of one picture cut by the divider.
+    piece : TexturePiece, optional
+        A finer part of the texture, which lies over it where level 0 is shown alone.
 
     Returns
     -------
@@ -354,6 +358,7 @@ def draw_flat(
     out = np.full((height, width, 3), SURROUND, np.uint8)
     if before is None:
         paint(out, texture, view, view.level, view.left, view.top, view.zoom)
+        _paint_piece(out, texture, piece, view)
         return out
     edge = round(width * (0.5 if beside else divider))
     left = out[:, :edge].copy()
@@ -362,5 +367,15 @@ def draw_flat(
     shift = width / 4 if beside else 0
     paint(left, before, view, view.level, view.left - shift, view.top, view.zoom * scale)
     paint(out, texture, view, view.level, view.left + shift, view.top, view.zoom, edge)
+    if not beside:
+        _paint_piece(out, texture, piece, view)
     out[:, :edge] = left
     return out
+
+
+def _paint_piece(out: NDArray[np.uint8], texture: Texture, piece: TexturePiece | None, view: FlatView) -> None:
+    """A part of a texture, finer, over what is drawn; light and fringe are shown of whole pictures only."""
+    if piece is None or view.level > 0 or view.show in ("lit", "fringe"):
+        return
+    zoom = view.zoom * full_size(texture)[0] / piece.size[0]
+    paint(out, piece.texture, view, 0, view.left + piece.box[2] * zoom, view.top + piece.box[0] * zoom, zoom)

@@ -10,6 +10,14 @@ from mivex.ui.session.session import Session
 Against = tuple[str, str]
 """What stands before: ``source``, ``step`` (its number), ``overlay`` (its id), ``reference``, ``below`` or ``upto``."""
 
+SIDES = {
+    "reference": ("Reference", "Result"),
+    "below": ("Below it", "Result"),
+    "upto": ("Up to it", "Result"),
+    "overlay": ("The other", "This one"),
+}
+"""Words over both sides of the divider, where they are not before and after."""
+
 
 def offered(session: Session, engine: Engine) -> list[tuple[str, Against]]:
     """What the chosen overlay can be compared with, each in words."""

@@ -1,5 +1,6 @@
 """The picture of the flat proof: pan, zoom, before and after, handles, brush, values under the pointer."""
 
+import math
 from dataclasses import replace
 
 from PySide6.QtCore import QPointF, QRect, QRectF, Qt, QTimer, Signal
@@ -15,6 +16,7 @@ from mivex.core.base.messages import Message
 from mivex.core.material.material import Mapping
 from mivex.core.picture.texture import Texture
 from mivex.core.prepare.base import StepParams
+from mivex.core.project.in_view import ShownPart, TexturePiece
 from mivex.core.proof.flat import FlatView, full_size
 from mivex.core.proof.layouts import draw_flat
 from mivex.core.stage.face_selection import face_at
@@ -57,6 +59,7 @@ class FlatCanvas(FlatViewport):
         self.old_side = False
         self.texture: Texture | None = None
         self.before: Texture | None = None
+        self.piece: TexturePiece | None = None
         self.view = FlatView()
         self.compare = False
         self.divider = 0.5
@@ -83,15 +86,26 @@ class FlatCanvas(FlatViewport):
             ),
         )
 
-    def put(self, texture: Texture, before: Texture | None, *, fresh: bool) -> None:
-        """Show a texture; ``fresh`` fits it into the window."""
+    def put(self, texture: Texture, before: Texture | None, *, fresh: bool, piece: TexturePiece | None = None) -> None:
+        """Show a texture, and over it a piece of it at full size; ``fresh`` fits it into the window."""
         grown = self.texture is None or self.size_full != full_size(texture)
-        self.texture, self.before = texture, before
+        self.texture, self.before, self.piece = texture, before, piece
         if fresh or grown:
             self.marked = None  # it was a place in another frame
             self.fit()
         else:
             self.redraw()
+
+    def looked_at(self, overlay: str) -> ShownPart:
+        """What of an overlay is on the screen; nothing where it is shown in another way than by itself."""
+        v, k = self.view, self.devicePixelRatioF()
+        box = (
+            math.floor(-v.top / v.zoom),
+            math.ceil((self.height() - v.top) / v.zoom),
+            math.floor(-v.left / v.zoom),
+            math.ceil((self.width() - v.left) / v.zoom),
+        )
+        return ShownPart(overlay, v.zoom * k, box if self.single else (0, 0, 0, 0))
 
     def set_compare(self, on: bool, mode: str) -> None:
         """Show before and after: ``divider``, ``beside`` or ``flicker``."""
@@ -125,7 +139,12 @@ class FlatCanvas(FlatViewport):
                 t = before
             before = None
         beside = self.mode == "beside"
-        self.draw_later((t.key, view), lambda w, h: draw_flat(t, view, w, h, before, divider, beside), dense=self.single)
+        piece = self.piece if t is self.texture and not beside else None
+        self.draw_later(
+            (t.key, piece and piece.box, view),
+            lambda w, h: draw_flat(t, view, w, h, before, divider, beside, piece),
+            dense=self.single,
+        )
 
     def resizeEvent(self, event) -> None:  # type: ignore[no-untyped-def]
         if self.texture is not None:
@@ -183,8 +202,14 @@ class FlatCanvas(FlatViewport):
         t = of or (self.before if old else self.texture)
         if spot is None or t is None:
             return None
-        # Before and after may differ in size.
         full = self.size_full
+        piece = self.piece if of is None and not old else None
+        if piece is not None:
+            x, y = (int(v * n / f) for v, n, f in zip(spot, piece.size, full, strict=True))
+            top, low, left, right = piece.box
+            if top <= y < low and left <= x < right:
+                return spot, [float(v) for v in piece.texture.values[y - top, x - left]]
+        # Before and after may differ in size.
         y = min(int(spot[1] * t.height / full[1]), t.height - 1)
         x = min(int(spot[0] * t.width / full[0]), t.width - 1)
         return spot, [float(v) for v in t.values[y, x]]

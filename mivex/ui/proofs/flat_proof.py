@@ -29,7 +29,7 @@ from mivex.core.proof.flat import BACKDROPS, LAYOUTS, SHOWS
 from mivex.ui import theme
 from mivex.ui.fields.fields import QuietCombo
 from mivex.ui.fields.labels import Elided, enable
-from mivex.ui.proofs.comparison import offered, texture_before
+from mivex.ui.proofs.comparison import SIDES, offered, texture_before
 from mivex.ui.proofs.flat_canvas import FlatCanvas
 from mivex.ui.proofs.flat_edits import FlatEdits
 from mivex.ui.proofs.swatch import Swatch
@@ -45,8 +45,6 @@ _LAYOUT_WORDS = {
     "border": "Marked: alpha above zero on the outermost texels.",
     "magnify": "Close up: left cut at one half, right plain alpha of the same size.",
 }
-
-
 _EMPTY = "Drop pictures here to begin.\n\nPNG, TGA, TIFF, OpenEXR, WebP or JPEG; each becomes an overlay in the rack."
 _BARE = "This overlay has no picture yet.\n\nChoose one at the station Source."
 _READING = "Reading …"
@@ -88,6 +86,7 @@ class FlatProof(QWidget):
         self._hovered = ""
         self.canvas.hovered.connect(self._take_hover)
         self.canvas.zoomed.connect(self._update_header)
+        self.canvas.zoomed.connect(self._say_what_is_seen)
         self._edits = FlatEdits(session, self.canvas)
         self.look = ""
         self.layers_shown = False
@@ -339,14 +338,11 @@ class FlatProof(QWidget):
         if changed:
             self.canvas.view = replace(self.canvas.view, **look)
         before = texture_before(self.session, self.engine, o, self.against, magnified=self.canvas.view.layout == "magnify")
-        self.canvas.words = {
-            "reference": ("Reference", "Result"),
-            "below": ("Below it", "Result"),
-            "upto": ("Up to it", "Result"),
-            "overlay": ("The other", "This one"),
-        }.get(self.against[0], ("Before", "After"))
+        self.canvas.words = SIDES.get(self.against[0], ("Before", "After"))
         self._follow_step(o)
-        if self.canvas.texture is texture and self.canvas.before is before and self._shown == o.id:
+        piece = self.engine.get(o.id).piece if texture is self.engine.get(o.id).texture else None
+        same = self.canvas.texture is texture and self.canvas.before is before and self.canvas.piece is piece
+        if same and self._shown == o.id:
             if changed:
                 self.canvas.redraw()
             return
@@ -354,8 +350,15 @@ class FlatProof(QWidget):
         self._shown = o.id
         if self.canvas.view.level >= texture.mips.levels:
             self.canvas.view = replace(self.canvas.view, level=texture.mips.levels - 1)
-        self.canvas.put(texture, before, fresh=fresh)
+        self.canvas.put(texture, before, fresh=fresh, piece=piece)
         self._update_header()
+        self._say_what_is_seen()
+
+    def _say_what_is_seen(self) -> None:
+        """What is on the screen is made first when something changes."""
+        o = self.session.overlay
+        seen = o is not None and self.canvas.texture is not None and self.isVisible()
+        self.engine.results.looking = self.canvas.looked_at(o.id) if o is not None and seen else None
 
     def show_view(self, look: str) -> None:
         """Show a view into the layers; empty: the picture again."""

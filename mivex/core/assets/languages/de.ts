@@ -9288,6 +9288,26 @@
    <translation>alles</translation>
   </message>
   <message>
+   <source>Reference</source>
+   <translation>Vorbild</translation>
+  </message>
+  <message>
+   <source>Below it</source>
+   <translation>Darunter</translation>
+  </message>
+  <message>
+   <source>Up to it</source>
+   <translation>Bis dahin</translation>
+  </message>
+  <message>
+   <source>The other</source>
+   <translation>Das andere</translation>
+  </message>
+  <message>
+   <source>This one</source>
+   <translation>Dieses</translation>
+  </message>
+  <message>
    <source>With the source</source>
    <translation>Mit der Quelle</translation>
   </message>
@@ -9486,26 +9506,6 @@ Wählen Sie eins an der Station Quelle.</translation>
   <message>
    <source>Unpin it</source>
    <translation>Lösen</translation>
-  </message>
-  <message>
-   <source>Reference</source>
-   <translation>Vorbild</translation>
-  </message>
-  <message>
-   <source>Below it</source>
-   <translation>Darunter</translation>
-  </message>
-  <message>
-   <source>Up to it</source>
-   <translation>Bis dahin</translation>
-  </message>
-  <message>
-   <source>The other</source>
-   <translation>Das andere</translation>
-  </message>
-  <message>
-   <source>This one</source>
-   <translation>Dieses</translation>
   </message>
   <message>
    <source>A number from 0 to 1:</source>
