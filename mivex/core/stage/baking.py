@@ -15,7 +15,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from mivex.core.base.bands import run_bands
+from mivex.core.base.bands import WORKERS, run_bands
 from mivex.core.base.errors import MivexError, Stopped
 from mivex.core.base.kept import memoized_on
 from mivex.core.base.lazy import Lazy
@@ -27,6 +27,8 @@ from mivex.core.stage.mesh import Mesh
 _kernels = Lazy("mivex.core.stage.kernels.bake")
 BATCH = 1 << 18
 """Rays that are cast in one go."""
+LIFT = 1e-5
+"""How far above its face a ray begins, in units of the mesh's longest side: some hundred steps of single precision."""
 GUTTER = 8
 """Texels by which islands are carried outwards, so that filtering finds no gap."""
 AXES = {"right": (1, 0, 0), "left": (-1, 0, 0), "up": (0, 1, 0), "down": (0, -1, 0), "front": (0, 0, 1), "back": (0, 0, -1)}
@@ -112,12 +114,13 @@ def spots_of(mesh: Mesh, size: tuple[int, int], uv_set: int = 0) -> Spots:
         y, x = np.nonzero(face >= 0)
         if not len(y):
             raise MivexError("nothing of the mesh lies within the picture; its UVs are elsewhere.")
-        b, c = s[y, x], t[y, x]
-        weights = np.stack([1 - b - c, b, c], axis=1)
-        corner = mesh.index[face[y, x]]
-        position = (mesh.position[corner] * weights[..., None]).sum(axis=1)
-        normal = (mesh.normal[corner] * weights[..., None]).sum(axis=1)
-        normal /= np.maximum(np.linalg.norm(normal, axis=1, keepdims=True), 1e-12)
+        position, normal, weights = (np.empty((len(y), 3)) for _ in range(3))
+        f = np.ascontiguousarray
+        index, corner, each = f(mesh.index, np.int64), f(mesh.position, np.float64), f(mesh.normal, np.float64)
+        run_bands(
+            len(y),
+            lambda a, b: _kernels.lie_rows(y, x, face, s, t, index, corner, each, weights, position, normal, a, b),
+        )
         return Spots(face, y, x, position, normal, weights)
 
     return memoized_on(mesh, ("spots", size, uv_set), make)
@@ -213,35 +216,29 @@ def _cast(
     across, along = _frames(way)
     across, along = across * c + along * s, along * c - across * s
     out = np.zeros(len(origin))
+
+    def batch(first: int, last: int) -> None:
+        n = (last - first) * rays
+        begin, ray = np.empty((n, 3), np.float32), np.empty((n, 3), np.float32)
+        _kernels.aim_rays(
+            origin[first:last], across[first:last], along[first:last], way[first:last], about, LIFT, begin, ray
+        )
+        limit = np.full(n, reach, np.float32)
+        # Neither holds Python's lock while it casts: two batches at a time take half as long.
+        if inward:
+            far = np.asarray(scene.run(begin, ray, query="DISTANCE", dists=limit), np.float64)
+            out[first:last] = 1 - np.clip(far.reshape(-1, rays) / reach, 0, 1).mean(axis=1)
+        else:
+            met = np.asarray(scene.run(begin, ray, query="OCCLUDED", dists=limit))
+            out[first:last] = (met.reshape(-1, rays) != -1).mean(axis=1)
+
     some = max(1, BATCH // rays)
-    for i in range(0, len(origin), some):
+    for i in range(0, len(origin), some * WORKERS):
         if stop():
             raise Stopped
-        part = slice(i, min(i + some, len(origin)))
-        d = (
-            across[part, None] * about[None, :, :1]
-            + along[part, None] * about[None, :, 1:2]
-            + way[part, None] * about[None, :, 2:]
-        )
-        begin = np.repeat((origin[part] + way[part] * 1e-5)[:, None], rays, axis=1)
-        n = d.shape[0] * rays
-        if inward:
-            far = scene.run(
-                begin.reshape(n, 3).astype(np.float32),
-                d.reshape(n, 3).astype(np.float32),
-                query="DISTANCE",
-                dists=np.full(n, reach, np.float32),
-            )
-            out[part] = 1 - np.clip(np.asarray(far, np.float64).reshape(-1, rays) / reach, 0, 1).mean(axis=1)
-        else:
-            free = scene.run(
-                begin.reshape(n, 3).astype(np.float32),
-                d.reshape(n, 3).astype(np.float32),
-                query="OCCLUDED",
-                dists=np.full(n, reach, np.float32),
-            )
-            out[part] = (np.asarray(free).reshape(-1, rays) != -1).mean(axis=1)
-        tell(part.stop / len(origin))
+        end = min(i + some * WORKERS, len(origin))
+        run_bands(end - i, lambda a, b, i=i: batch(i + a, i + b), per_worker=1)  # type: ignore[misc]
+        tell(end / len(origin))
     return out
 
 
