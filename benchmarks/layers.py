@@ -197,10 +197,10 @@ def _on_screen(evaluator: Evaluator, doc: Document, key: str, n: int, row: str, 
     """The same, to what is on a screen of 1280 × 800: looked at closely, and all of it."""
     close = ShownPart(key, 1.0, (side // 4, side // 4 + 800, side // 5, side // 5 + 1280))
     whole = ShownPart(key, 800 / side, (0, side, 0, side))
-    for words, shown in (("close up", close), ("all of it", whole)):
+    for first, words, shown in ((0.35, "close up", close), (0.37, "all of it", whole)):
         took = []
         for k in range(5):
-            changed = layer_edits.set_row(doc, key, row, strength=0.35 + 0.1 * k)
+            changed = layer_edits.set_row(doc, key, row, strength=first + 0.1 * k)
             start = time.perf_counter()
             found = in_view(evaluator, changed.overlays[0], changed, shown)
             assert found is not None

@@ -224,3 +224,40 @@ def plays(rng, make, fault=""):
         if _apart(frames[0], frames[-1]) < max(0.25 * mass, 3 * usual):
             return None
     return frames, how, {"": "", "no loop": "sheet-loop"}.get(fault, "sheet-jump")
+
+
+def _laid(frames, columns):
+    """Frames side by side, row upon row."""
+    n = frames[0].shape[0]
+    out = np.zeros((-(-len(frames) // columns) * n, columns * n, 4), np.float32)
+    for k, f in enumerate(frames):
+        out[k // columns * n :, k % columns * n :][:n, :n] = f
+    return out
+
+
+def _run(rng, n, count):
+    make = MAKES[int(rng.integers(len(MAKES)))]
+    return make(rng, n, count, tuple(rng.uniform(0.3, 1, 3)))[1]
+
+
+def two_grids(rng):
+    """Two grids of one width, or of one height, of 1 to 3 rows each; the picture, and where its cells lie."""
+    while True:
+        a, b = (int(v) for v in rng.integers(2, 9, 2))
+        w = math.lcm(a, b) * int(rng.integers(1, 1 + max(1, 300 // math.lcm(a, b))))
+        if a != b and all(20 <= w // n <= 90 for n in (a, b)):
+            break
+    k, m = (int(v) for v in rng.integers(1, 4, 2))
+    p, q = w // a, w // b
+    picture = np.concatenate([_laid(_run(rng, p, a * k), a), _laid(_run(rng, q, b * m), b)])
+    cells = [(i % a * p, i // a * p, p) for i in range(a * k)] + [(i % b * q, k * p + i // b * q, q) for i in range(b * m)]
+    if rng.random() < 0.5:
+        return picture.transpose(1, 0, 2), [(y, x, n) for x, y, n in cells]
+    return picture, cells
+
+
+def one_grid(rng):
+    """A grid of square cells; the picture, and where its cells lie."""
+    columns, rows, n = int(rng.integers(2, 9)), int(rng.integers(1, 7)), int(rng.integers(20, 80))
+    picture = _laid(_run(rng, n, columns * rows), columns)
+    return picture, [(i % columns * n, i // columns * n, n) for i in range(columns * rows)]

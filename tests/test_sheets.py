@@ -3,6 +3,7 @@
 import json
 from itertools import pairwise
 
+import drawn_sheets
 import numpy as np
 import pytest
 import sheets
@@ -75,6 +76,28 @@ def test_pictures_that_are_no_sheets_are_not_cut_up_and_two_grids_are_told_apart
     assert [(g.columns, g.rows, g.top) for g in found.grids] == [(8, 1, 0), (4, 2, 128)]
     cells = Sheet(grids=found.grids).cells(512, 384)
     assert len(cells) == 16 and cells[8] == (0.0, 128 / 384, 0.25, 256 / 384)
+
+
+def told(drawn, rng):
+    """Whether every cell that holds something is found to half a texel, how many grids are said, and how surely."""
+    picture, cells = drawn(rng)
+    picture = np.round(picture * 255).astype(np.float32) / 255
+    h, w = picture.shape[:2]
+    found = guess(picture)
+    boxes = [np.array(c) * (w, h, w, h) for c in Sheet(grids=found.grids).cells(w, h)] if found.grids else []
+    seen = [(x, y, x + n, y + n) for x, y, n in cells if picture[y : y + n, x : x + n, 3].max() > 0.03]
+    right = bool(boxes) and all(min(np.abs(b - np.array(c)).max() for b in boxes) < 0.5 for c in seen)
+    return right, len(found.grids), found.confidence
+
+
+def test_one_grid_and_two_drawn_by_chance_are_told_and_what_is_wrong_is_not_sure():
+    """Twelve makes of frames that nobody made for it; the seeds set no limit."""
+    rng = np.random.default_rng(77)
+    two = [told(drawn_sheets.two_grids, rng) for _ in range(40)]
+    one = [told(drawn_sheets.one_grid, rng) for _ in range(40)]
+    assert sum(right for right, _, _ in two) >= 28 and sum(right for right, _, _ in one) >= 34
+    assert sum(n > 1 for _, n, _ in one) <= 1
+    assert sum(not right and sure >= 0.8 for right, _, sure in (*two, *one)) <= 6
 
 
 def test_cells_say_where_they_lie_and_what_does_not_fit_is_refused():

@@ -13,6 +13,7 @@ from numpy.typing import NDArray
 
 from mivex.core.base.types import Floats
 from mivex.core.sheet.model import Grid
+from mivex.core.sheet.two_grids import TwoGrids, two_grids
 from mivex.core.sheet.whole_cells import LEAST, Axis, correlation, whole_cells
 
 MOST_ACROSS = 32
@@ -23,16 +24,10 @@ ACROSS = 256
 """Texels of the other side by which an axis of a larger picture is told."""
 ONE = 0.4
 """What more than one cell along an axis has to reach."""
-GAIN = 0.03
-"""What several grids have to be better by."""
-CLEAR = 0.75
-"""What each of several grids has to reach."""
-SURE = 0.9
-"""From here on parts of the picture are not tried on their own."""
 UNSURE = 0.75
 """Where another choice comes near, the guess is no surer than this."""
-PAIR = 0.98
-"""What both of two grids have to reach whose cells are no squares."""
+LONG = 2.0
+"""From here on one side of a cell is so much longer than the other that the guess is not sure."""
 FINER = 0.7
 """Share of the score of some cells that several times as many need to be taken instead."""
 SEEN = 0.012
@@ -56,12 +51,8 @@ class Guess:
     grids: tuple[Grid, ...]
     confidence: float
     why: str
-    weakest: float = 1.0
-    """Of its axes, the one that is least sure."""
-    fits: float = 0.0
-    """How well it fits, whether or not another fits nearly as well."""
-    plain: bool = True
-    """Its cells are whole texels side by side."""
+    lined: bool = False
+    """Lines are drawn between its cells."""
 
 
 def _keyed(values: Floats) -> Floats:
@@ -238,9 +229,11 @@ def _single(values: Floats, scale: float, large: Floats) -> Guess:
     if used < max(2, found.columns * found.rows / 2):
         return Guess((), 1 - max(score), "Most of the cells that it might have are empty.")
     sure = float(np.clip(np.mean(score), 0, 1))
-    plain = gutter == 0 and float(across.size).is_integer() and float(down.size).is_integer()
     told = " and ".join(dict.fromkeys(words))
-    return Guess((found,), min(sure, UNSURE) if close else sure, told, min(score), sure, plain)
+    by_lines = across.lines or down.lines
+    # Cells so long are rare, and are mostly several frames whose borders were not seen.
+    long = not by_lines and max(across.size, down.size) >= LONG * min(across.size, down.size)
+    return Guess((found,), min(sure, UNSURE) if close or long else sure, told, by_lines)
 
 
 def guess(values: Floats) -> Guess:
@@ -262,73 +255,26 @@ def guess(values: Floats) -> Guess:
     scale = min(1.0, SIDE / max(h, w))
     small = _smaller(values, round(w * scale), round(h * scale))
     whole = _single(small, scale, values)
-    if whole.weakest >= SURE and whole.grids:
+    if whole.lined:
         return whole
-    best = whole.fits if whole.grids else ONE
-    squares = bool(whole.grids) and len(set(_cell(whole.grids[0], small, 0, 1.0))) == 1
-    parts: tuple[Guess, ...] = (whole,)
-    sh, sw = small.shape[:2]
-    ink = np.abs(_ink(small)).max(axis=2)
-    for axis, side in ((0, sh), (1, sw)):
-        seen = ink.mean(axis=1 - axis)
-        for cut in _cuts(side, (sw, sh)[axis]):
-            # Nothing goes across where one grid ends and another begins, or little.
-            if max(seen[cut - 1], seen[cut]) > 0.15 * seen.mean():
-                continue
-            halves = zip(np.split(small, [cut], axis=axis), np.split(values, [round(cut / scale)], axis=axis), strict=True)
-            first, second = (_single(p, scale, whole_part) for p, whole_part in halves)
-            if not first.grids or not second.grids or not (first.plain and second.plain):
-                continue
-            a, b = first.grids[0], second.grids[0]
-            cells = _cell(a, small, axis, cut / side), _cell(b, small, axis, 1 - cut / side)
-            # Nothing but square cells holds two grids together, unless each fits very well.
-            square = all(x == y for x, y in cells)
-            got = min(first.fits, second.fits)
-            doubled = all(max(c) in (min(c), 2 * min(c)) for c in cells)
-            if cells[0] == cells[1] or not (square or (doubled and got > PAIR and not squares)):
-                continue
-            if got > max(best + GAIN, CLEAR):
-                off = round(cut / scale, 2)
-                moved = _with(b, **({"top": b.top + off} if axis == 0 else {"left": b.left + off}))
-                best, parts = got, (first, Guess((moved,), got, second.why))
-    if len(parts) == 1:
-        return whole
-    # Where a part begins and ends is not the picture's own border: its cells are said in texels.
-    rows = []
-    for k, part in enumerate(parts):
-        g = part.grids[0]
-        box = _box_of(parts, k, (w, h))
-        cw, ch = ((box[0] - g.gutter * (g.columns - 1)) / g.columns, (box[1] - g.gutter * (g.rows - 1)) / g.rows)
-        rows.append(_with(g, width=g.width or round(cw, 2), height=g.height or round(ch, 2)))
-    return Guess(tuple(rows), min(best, *(part.confidence for part in parts)), parts[0].why + "; parts of it differ")
+    pair = two_grids(_ink(values))
+    return whole if pair is None else _paired(values, pair)
 
 
-def _cuts(side: int, other: int) -> list[int]:
-    """Where two grids of square cells could meet: whole cells of one before it, and of another behind it."""
-    sizes = [other // c for c in range(1, MOST_ACROSS + 1) if other % c == 0 and other // c >= LEAST]
-    return sorted(
-        {
-            k * a
-            for a in sizes
-            for k in range(1, side // a + 1)
-            if 2 * LEAST <= k * a <= side - 2 * LEAST and any(b != a and (side - k * a) % b == 0 for b in sizes)
-        }
-    )
-
-
-def _box_of(parts: tuple[Guess, ...], k: int, size: tuple[int, int]) -> tuple[float, float]:
-    """Width and height of the part of the picture that a grid fills."""
-    second = parts[1].grids[0]
-    w, h = size
-    across = second.left > 0 and second.left >= second.top
-    cut = second.left if across else second.top
-    part = cut if k == 0 else (w if across else h) - cut
-    return (part, h) if across else (w, part)
-
-
-def _cell(grid: Grid, picture: Floats, axis: int, share: float) -> tuple[int, int]:
-    """A cell's size in whole texels, of a part of a picture."""
-    h, w = picture.shape[:2]
-    h, w = (h * share, w) if axis == 0 else (h, w * share)
-    cw, ch = grid.size(round(w), round(h))
-    return round(cw / 2), round(ch / 2)
+def _paired(values: Floats, pair: TwoGrids) -> Guess:
+    """Two grids as a guess: their cells are said in texels, since neither fills the picture."""
+    h, w = values.shape[:2]
+    if pair.axis == 0:
+        parts = (0, 0, w, pair.cut, pair.first), (0, pair.cut, w, h - pair.cut, pair.second)
+    else:
+        parts = (0, 0, pair.cut, h, pair.first), (pair.cut, 0, w - pair.cut, h, pair.second)
+    rows = [
+        _unused(
+            values,
+            Grid(columns=wide // n, rows=high // m, left=float(x), top=float(y), width=float(n), height=float(m)),
+            1.0,
+        )
+        for x, y, wide, high, (n, m) in parts
+    ]
+    sure = float(np.clip(UNSURE + (pair.fit - 0.6) / 4 + pair.lead / 2, 0.4, 0.98))
+    return Guess(tuple(rows), sure, "frames that look alike; parts of it differ")

@@ -8604,6 +8604,10 @@
    <translation>Bewegungsvektoren liegen zwischen Bildern, und dieses Bild ist kein Bogen.</translation>
   </message>
   <message>
+   <source>frames that look alike; parts of it differ</source>
+   <translation>Bilder, die einander ähneln; Teile davon sind anders</translation>
+  </message>
+  <message>
    <source>It looks like one picture.</source>
    <translation>Es sieht aus wie ein einziges Bild.</translation>
   </message>
@@ -8614,10 +8618,6 @@
   <message>
    <source>It is too small for a sheet.</source>
    <translation>Es ist zu klein für einen Bogen.</translation>
-  </message>
-  <message>
-   <source>; parts of it differ</source>
-   <translation>; Teile davon weichen ab</translation>
   </message>
   <message>
    <source>drawn lines</source>
