@@ -6,23 +6,30 @@ import json
 import drawn_sheets
 import numpy as np
 import pytest
+from scipy.ndimage import map_coordinates
 from test_project import mivex_run
 from test_sheets import subject
 
 from mivex.core.base.errors import MivexError
 from mivex.core.deliver.project import deliver_project
 from mivex.core.findings import examine_sheet
+from mivex.core.intake.loader import load
 from mivex.core.layers.builds import changed_at
+from mivex.core.material.material import Material
 from mivex.core.picture.encode import write_picture
 from mivex.core.picture.files import read_picture
 from mivex.core.picture.texture import Texture
+from mivex.core.pixels.colour import to_linear
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.project.evaluate import Evaluator
 from mivex.core.project.file import read_project, write_project
+from mivex.core.scene.draw_calls import render
 from mivex.core.scene.varied import by_setting, varied_settings
 from mivex.core.sheet.celled import frame_values
 from mivex.core.sheet.flow import Halving, between, halving, moved, vector_picture, vectors_of
 from mivex.core.sheet.model import Grid, Sheet
+from mivex.core.stage.camera import Camera, View
+from mivex.core.stage.placements_model import Around, PanelPlace
 from mivex.demo import PROJECT
 
 
@@ -195,6 +202,60 @@ def test_vectors_are_delivered_with_their_scale_and_written_by_the_command(tmp_p
     )
     refused = mivex_run("sheet", "vectors", str(tmp_path / "s.png"), str(tmp_path / "v.png"), "--play", "random")
     assert refused.returncode == 2 and "loop, once or fro" in refused.stderr
+
+
+@pytest.mark.parametrize("blend", ["Translucent", "Additive", "Premultiplied"])
+def test_the_stage_and_what_is_taken_in_move_frames_as_the_formula_says(blend, tmp_path):
+    """A panel that shows one cell texel for texel, between two frames, against the formula in NumPy."""
+    n = 48
+    _, frames = drawn_sheets.orbit(np.random.default_rng(9), n, 8, np.array([0.9, 0.6, 0.2]))
+    # Clear texels hold another colour: it must not come in where one frame is clear.
+    for f in frames:
+        f[f[..., 3] == 0, :3] = (0.0, 1.0, 0.0)
+        if blend == "Premultiplied":
+            f[..., :3] *= f[..., 3:]
+    rows = [np.concatenate(frames[k : k + 4], axis=1) for k in (0, 4)]
+    write_picture(tmp_path / "s.png", np.concatenate(rows), 16)
+    view = View(Camera(name="c", target=(0, 0, 0), yaw=0, pitch=0, distance=2, fov=40), n, n, 0.35)
+    side = n / view.focal * 2
+    o = Overlay(
+        id="o",
+        name="Orbit",
+        source=Source(path="s.png", meaning="colour"),
+        sheet=Sheet(grids=(Grid(columns=4, rows=2),), play="loop", rate=10.0, blend=True, vectors=True),
+        material=Material(lit=False, blend=blend, depth_test=False),
+        places=(PanelPlace(at=(0, 0, 0), width=side, height=side),),
+    )
+    doc, evaluator = Document(overlays=(o,), around=Around(path="none.obj")), Evaluator(tmp_path)
+    texture = evaluator.texture(o, doc)
+    seen = render(doc, {"o": texture}, view).colour
+    cells = frame_values(texture.values, texture.traits.cells)
+    v = vectors_of(texture, "loop")[3]
+    y, x = (np.mgrid[:n, :n] + 0.5) / n
+    light = [np.dstack([to_linear(c[..., :3].copy()), c[..., 3]]) for c in (cells[3], cells[4])]
+
+    def read(c, dx, dy):
+        at = [np.clip((p + d) * n - 0.5, 0, n - 1) for p, d in ((y, dy), (x, dx))]
+        return np.dstack([map_coordinates(c[..., k], at, order=1) for k in range(4)])
+
+    t = 0.5
+    parts = read(light[0], -t * v[..., 0], -t * v[..., 1]), read(light[1], (1 - t) * v[..., 0], (1 - t) * v[..., 1])
+    alpha = (parts[0][..., 3] + parts[1][..., 3]) / 2
+    if blend == "Premultiplied":
+        rgb = (parts[0][..., :3] + parts[1][..., :3]) / 2
+    else:
+        rgb = (parts[0][..., :3] * parts[0][..., 3:] + parts[1][..., :3] * parts[1][..., 3:]) / 2
+    due = rgb + 0.18 * (1 if blend == "Additive" else (1 - alpha[..., None]))
+    assert np.abs(seen[..., :3] - due).max() < 2e-3
+    faded = o.model_copy(update={"sheet": o.sheet.model_copy(update={"vectors": False})})
+    other = render(doc.model_copy(update={"overlays": (faded,)}), {"o": texture}, view).colour
+    assert np.abs(other - seen).max() > 0.2
+    deliver_project(Document(overlays=(o,)), evaluator, tmp_path / "out")
+    got = load(tmp_path / "out")
+    assert got.doc.overlays[0].sheet.vectors
+    alone = got.doc.model_copy(update={"around": doc.around, "lighting": doc.lighting})
+    again = render(alone, got.textures, view, got.meshes).colour
+    assert np.abs(again[..., :3] - due).max() < 0.03 and np.abs(again[..., :3] - due).mean() < 0.003
 
 
 def test_every_number_that_is_offered_takes_its_ends():

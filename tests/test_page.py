@@ -183,13 +183,14 @@ def test_effects_play_in_the_page_as_on_the_stage(tmp_path: Path) -> None:
     """A sheet whose frames blend, panels along their way, drift, drag, dust that dies on the floor, a lamp."""
     sheet = Texture(np.tile(sprite(64).values, (2, 2, 1)), traits=ImageMetadata(cells=CELLS))
     sheet.values[:64, 64:, :3] *= 0.5
+    sheet.values[:64, 64:] = np.roll(sheet.values[:64, 64:], (4, -6), axis=(0, 1))  # what moves between frames
     rows = [
         Overlay(id="dust", name="dust", material=Material(lit=False), source=Source(canvas=(64, 64))),
         Overlay(
             id="frames",
             name="frames",
             material=Material(lit=False, blend="Additive"),
-            sheet=Sheet(play="loop", rate=6.0, blend=True),
+            sheet=Sheet(play="loop", rate=6.0, blend=True, vectors=True),
             source=Source(canvas=(128, 128)),
         ),
     ]

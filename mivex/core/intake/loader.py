@@ -18,6 +18,7 @@ from mivex.core.deliver.blend_sheet import EFFECTS, SHEET_VERSION
 from mivex.core.deliver.motion_file import MOTION_VERSION, MotionFile
 from mivex.core.deliver.project import listing_of
 from mivex.core.intake.geometry import placed_meshes
+from mivex.core.intake.sheets import cells_of, inside_name, keep_vectors, numbers_of, sheet_of
 from mivex.core.material.material import Finish, Glow, Material, Normals
 from mivex.core.material.material import Mapping as UvMapping
 from mivex.core.material.sourced import Channel, Sourced
@@ -33,8 +34,6 @@ from mivex.core.project.document import Document, Overlay
 from mivex.core.project.recipe import explain
 from mivex.core.scene.material_binding import file_key
 from mivex.core.scene.playback import hull_key
-from mivex.core.sheet.hull import Hull, area_of
-from mivex.core.sheet.model import Sheet
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.camera import Camera
 from mivex.core.stage.lights import Lighting
@@ -120,17 +119,9 @@ def read_texture(path: Path, row: Mapping[str, Any], traits: ImageMetadata) -> T
     return made
 
 
-def _numbers(values: Any, count: int, low: float, high: float) -> tuple[float, ...]:
-    """So many numbers of a range; raises ValueError, also for what is no number."""
-    made = tuple(float(v) for v in values)
-    if len(made) != count or not all(low <= v <= high for v in made):
-        raise ValueError
-    return made
-
-
 def _mapping(rows: Any) -> UvMapping:
     """Settings that give a map of UVs; the inverse of `mivex.core.material.material.Mapping.rows`."""
-    (a, b, c), (d, e, f) = (_numbers(row, 3, -1e4, 1e4) for row in rows)
+    (a, b, c), (d, e, f) = (numbers_of(row, 3, -1e4, 1e4) for row in rows)
     across, turn = math.hypot(a, d), math.degrees(math.atan2(-d, a))
     s, k = math.sin(math.radians(turn)), math.cos(math.radians(turn))
     return UvMapping(across=across, down=b * s + e * k, turn=turn, right=0.5 - (a + b) / 2 - c, low=0.5 - (d + e) / 2 - f)
@@ -140,25 +131,19 @@ def _channel(row: Mapping[str, Any], folder: Path) -> Channel:
     if "file" not in row:
         return Channel(value=float(row["value"]))
     return Channel(
-        source="file", path=_inside(row["file"]), channel=row["channel"], invert=bool(row.get("invert")), value=1.0
+        source="file", path=inside_name(row["file"]), channel=row["channel"], invert=bool(row.get("invert")), value=1.0
     )
-
-
-def _inside(name: Any) -> str:
-    if not isinstance(name, str) or Path(name).name != name or not name:
-        raise ValueError
-    return name
 
 
 def material_of(tree: Mapping[str, Any], folder: Path) -> Material:
     """The material that a blend sheet describes."""
     s, main = tree["surface"], tree["texture"]["file"]
-    tint = to_display(np.array(_numbers(tree["tint_linear"], 3, 0.0, 1e4), np.float32))
+    tint = to_display(np.array(numbers_of(tree["tint_linear"], 3, 0.0, 1e4), np.float32))
     opacity = s["opacity"]
     own = opacity.get("file") == main and opacity.get("channel") == "alpha" and not opacity.get("invert")
     plain = Channel(source="own", channel="alpha")
     glow = s["glow"]
-    glow_rgb = np.clip(to_display(np.array(_numbers(glow["colour_linear"], 3, 0.0, 1e4), np.float32)), 0, 1)
+    glow_rgb = np.clip(to_display(np.array(numbers_of(glow["colour_linear"], 3, 0.0, 1e4), np.float32)), 0, 1)
     finish = Finish(
         colour=Sourced(source="own"),
         opacity=plain if own else _channel(opacity, folder),
@@ -166,14 +151,17 @@ def material_of(tree: Mapping[str, Any], folder: Path) -> Material:
         metal=_channel(s["metal"], folder),
         occlusion=_channel(s["occlusion"], folder),
         normal=Normals(
-            source="file", path=_inside(s["normal"]["file"]), green=s["normal"]["green"], strength=s["normal"]["strength"]
+            source="file",
+            path=inside_name(s["normal"]["file"]),
+            green=s["normal"]["green"],
+            strength=s["normal"]["strength"],
         )
         if s["normal"]
         else Normals(),
         glow=Glow(
             colour=tuple(float(v) for v in glow_rgb),
             strength=glow["strength"],
-            **({"source": "file", "path": _inside(glow["file"])} if "file" in glow else {}),
+            **({"source": "file", "path": inside_name(glow["file"])} if "file" in glow else {}),
         ),
     )
     effects = {k: v for k, v in tree["effects"].items() if k in EFFECTS}
@@ -204,35 +192,6 @@ def material_of(tree: Mapping[str, Any], folder: Path) -> Material:
     )
 
 
-def _cells(tree: Mapping[str, Any]) -> tuple[tuple[float, float, float, float], ...]:
-    t = tree["texture"]
-    w, h = _numbers((t["width"], t["height"]), 2, 1, 1 << 14)
-    made = []
-    for f in tree.get("sheet", {}).get("frames", ()):
-        x, y, wide, high = (float(f[k]) for k in ("x", "y", "width", "height"))
-        _numbers((x, y, w - x - wide, h - y - high), 4, 0.0, 1 << 14)
-        _numbers((wide, high), 2, 1.0, 1 << 14)
-        made.append((x / w, y / h, (x + wide) / w, (y + high) / h))
-    return tuple(made)
-
-
-def _sheet(tree: Mapping[str, Any]) -> tuple[Sheet, list[Hull]]:
-    words = tree.get("sheet")
-    if not words:
-        return Sheet(), []
-    outlines = [
-        np.array([_numbers(corner, 2, -0.01, 1.01) for corner in f["hull"]], np.float64)
-        for f in words["frames"]
-        if "hull" in f
-    ]
-    if any(len(o) < 3 for o in outlines):
-        raise ValueError
-    hulls = [Hull(o, area_of(o)) for o in outlines] if len(outlines) == len(words["frames"]) else []
-    corners = max((len(o) for o in outlines), default=0)
-    hull = min(max(corners, 4), 8) if hulls else 0
-    return Sheet(play=words["play"], rate=words["rate"], blend=words["blend"], hull=hull), hulls
-
-
 class _Loading:
     """Collects what a delivery holds."""
 
@@ -245,7 +204,7 @@ class _Loading:
 
     def overlay(self, row: Mapping[str, Any], ident: str) -> Overlay:
         """One overlay from its sheet; raises MivexError."""
-        path = self.folder / _inside(row["sheet"])
+        path = self.folder / inside_name(row["sheet"])
         tree = json.loads(read_bytes(path))
         if tree["blend_sheet"] > SHEET_VERSION:
             raise MivexError(
@@ -258,28 +217,28 @@ class _Loading:
             )
         material = material_of(tree, self.folder)
         t = tree["texture"]
-        sheet, hulls = _sheet(tree)
-        (px, py), (ex, ey) = _numbers(t["pivot"], 2, -64, 64), _numbers(t["extent"], 2, 1e-4, 1e4)
-        (spread,) = _numbers([tree.get("signed_distance", {}).get("spread_texels", 0.0)], 1, 0.0, 1 << 14)
+        sheet, hulls = sheet_of(tree)
+        (px, py), (ex, ey) = numbers_of(t["pivot"], 2, -64, 64), numbers_of(t["extent"], 2, 1e-4, 1e4)
+        (spread,) = numbers_of([tree.get("signed_distance", {}).get("spread_texels", 0.0)], 1, 0.0, 1 << 14)
         traits = ImageMetadata(
             pivot=(px, py),
             extent=(ex, ey),
             premultiplied=t["alpha"] == "premultiplied",
             distance=spread,
-            cells=_cells(tree),
+            cells=cells_of(tree),
         )
         keys = []
         wanted = {t["file"]} | {part.path for part in material.sources().values() if part.source == "file"}
         for f in tree["files"]:
             if self.stop():
                 raise Stopped
-            if not (self.folder / _inside(f["file"])).is_file():
+            if not (self.folder / inside_name(f["file"])).is_file():
                 raise MivexError(Message("“{file}” is missing from the delivery.", file=f["file"]))
             if f["file"] not in wanted:
                 continue
             main = f["file"] == t["file"]
             key = ident if main else file_key(f["file"], f["holds"])
-            self.textures[key] = read_texture(self.folder / _inside(f["file"]), f, traits if main else ImageMetadata())
+            self.textures[key] = read_texture(self.folder / inside_name(f["file"]), f, traits if main else ImageMetadata())
             keys.append(key)
             if main and any(p.source == "file" and p.path == f["file"] for p in material.sources().values()):
                 other = file_key(f["file"], "data")
@@ -287,6 +246,8 @@ class _Loading:
                 keys.append(other)
         if ident not in self.textures:
             raise ValueError
+        if sheet.vectors:
+            keep_vectors(self.textures[ident], sheet, self.folder, tree["sheet"]["vectors"])
         if hulls:
             memoized_on(self.textures[ident], hull_key(sheet), lambda: hulls)
         self.files[ident] = keys
@@ -309,7 +270,7 @@ class _Loading:
         if not tree.get("geometry"):
             # What stands on a mesh of its own came without that mesh.
             return tuple(p for p in places if not isinstance(p, MeshPlace))
-        meshes = placed_meshes(self.folder / _inside(tree["geometry"]))
+        meshes = placed_meshes(self.folder / inside_name(tree["geometry"]))
         rows: list[Place] = []
         for k, p in enumerate(places, 1):
             sliced = isinstance(p, ShapePlace) and p.slices != "same"
@@ -322,7 +283,7 @@ class _Loading:
 
     def motion(self, name: str) -> MotionFile:
         """A motion file; raises MivexError."""
-        path = self.folder / _inside(name)
+        path = self.folder / inside_name(name)
         tree = json.loads(read_bytes(path))
         if tree["motion"] > MOTION_VERSION:
             raise MivexError(
@@ -372,7 +333,7 @@ def load(folder: str | Path, stop: Callable[[], bool] = lambda: False) -> Receiv
         stage = listing["stage"]
         around = Around.model_validate(stage["surroundings"])
         if around.path:
-            now = _inside(around.path)
+            now = inside_name(around.path)
             loading.meshes[around.path] = read_mesh(folder / around.path).mesh
         wind = [float(v) for v in stage["wind"]]
         effects: tuple[Effect, ...] = tuple(m.effect.model_copy(update={"copy_of": ""}) for m in motions)

@@ -127,7 +127,8 @@ def mesh_of(
     uv = box[:, None, :2] + local * (box[:, None, 2:] - box[:, None, :2])
     tint = np.concatenate([p.tint, p.opacity[:, None]], axis=1)[order]
     step = boxes[after][:, :2] - box[:, :2]
-    facts = np.concatenate([np.stack([p.erosion[order], p.look[order]], axis=1), step, share[:, None]], axis=1)
+    cell = np.concatenate([box[:, :2], box[:, 2:] - box[:, :2]], axis=1)
+    facts = np.concatenate([np.stack([p.erosion[order], p.look[order]], axis=1), step, share[:, None], cell], axis=1)
     # From the last corner to the first, so that the halves of a cell follow one another as one face.
     fan = np.array([(0, i + 1, i) for i in range(k - 2, 0, -1)], np.int64)
     rows = []

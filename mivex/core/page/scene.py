@@ -27,7 +27,7 @@ from mivex.core.stage.camera import Camera, View
 from mivex.core.stage.draw import DrawCall, Records, refracts
 from mivex.core.stage.environment import atlas, environment, reflectance_table
 from mivex.core.stage.lighting import SHADOW_SIDE, casts, lamp_rows, lamp_view
-from mivex.core.stage.mesh import Mesh
+from mivex.core.stage.mesh import FACTS, Mesh
 from mivex.core.stage.placements_model import BillboardPlace, Place
 from mivex.core.stage.surroundings import World
 
@@ -84,7 +84,7 @@ class _Pictures:
 
 
 def _corners(mesh: Mesh, which: int) -> tuple[NDArray[np.float32], NDArray[np.uint32]]:
-    """Corners as seventeen numbers each (place, normal, UV, tint, and what a face has of its own), and triangles."""
+    """Corners as `WIDE` numbers each (place, normal, UV, tint, and what a face has of its own), and triangles."""
     position, normal, uv, tint, index, facts = mesh.arrays(which)
     tint = np.broadcast_to(tint, (len(position), 4))
     own = np.zeros((len(position), facts.shape[1]))
@@ -107,6 +107,8 @@ def _input(row: Any) -> tuple[list[int], list[float]]:
     return [int(row["slot"]), int(row["lane"])], _whole([float(row["gain"]), float(row["shift"])])
 
 
+WIDE = 12 + len(FACTS)
+"""Numbers of a corner: place, normal, UV, tint, and what its face has of its own."""
 _INPUTS = ("rough", "metal", "occlusion", "opacity", "mask")
 """Values of a surface that a picture may hold, in the order of their slots; see `mivex.core.stage.draw.Records`."""
 
@@ -154,6 +156,7 @@ def _draw(d: DrawCall, row: Any, number: int, pictures: _Pictures) -> dict[str, 
         "flow": _whole(row["flow"]),
         "flowSpeed": [m.flow.right, m.flow.up],
         "flowTime": m.flow.time,
+        "vectors": -1 if d.coat.vectors is None else pictures.number(d.coat.vectors[0], False),
         "textures": [pictures.number(c, colour) for c, colour in chains],
         "corners": _packed(corners),
         "triangles": _packed(triangles),
@@ -192,6 +195,7 @@ def _draw(d: DrawCall, row: Any, number: int, pictures: _Pictures) -> dict[str, 
             "breakupSeed": float(row["breakup_seed"]),
             "bend": _whole(row["bend"]),
             "weights": _whole(row["weights"]),
+            "vectorScale": 0.0 if d.coat.vectors is None else d.coat.vectors[1],
         },
     }
 
@@ -200,7 +204,7 @@ def _turning(made: dict[str, Any], place: Place) -> None:
     """What turns to the camera: its corners are told along the camera's axes, from the point that it stands at."""
     if not isinstance(place, BillboardPlace):
         return
-    corners = np.frombuffer(base64.b64decode(made["corners"]), np.float32).reshape(-1, 17).copy()
+    corners = np.frombuffer(base64.b64decode(made["corners"]), np.float32).reshape(-1, WIDE).copy()
     corners[:, :3] -= np.array(place.at, np.float32)
     made |= {"turns": 1, "upright": int(place.upright), "anchor": list(place.at), "corners": _packed(corners)}
 

@@ -25,7 +25,7 @@ from mivex.core.scene.material_binding import (
     read_by,
     shading_inputs,
 )
-from mivex.core.scene.playback import EmitterSimulations, SheetFrame, hulls_of, shown_frame
+from mivex.core.scene.playback import EmitterSimulations, SheetFrame, frame_vectors, hulls_of, shown_frame
 from mivex.core.stage import placement_geometry as placing
 from mivex.core.stage.buffers import Buffers
 from mivex.core.stage.camera import CAMERAS, View
@@ -154,7 +154,8 @@ def mesh_of(overlay: Overlay, place: Place, texture: Texture, view: View, world:
         return replace(mesh, uv0=box[:, :2] + mesh.uv0 * (box[:, 2:] - box[:, :2]))
     if shown.share > 0 and mesh.facts is None:
         facts = np.zeros((len(mesh.index), len(FACTS)))
-        facts[:, 2:] = *shown.step, shown.share
+        x0, y0, x1, y1 = shown.cell
+        facts[:, 2:] = *shown.step, shown.share, x0, y0, x1 - x0, y1 - y0
         mesh = replace(mesh, facts=facts)
     return mesh
 
@@ -163,7 +164,7 @@ def _drawn(overlay: Overlay, place: Place, pictures: Pictures, view: View, world
     """One placement, all but when it comes: that changes with the eye while everything else stays."""
     m, texture = flowing(overlay.material, view.time), pictures.own
     shown = frame_at(overlay, place, texture, view.time)
-    coat = shading_inputs(m, pictures)
+    coat = replace(shading_inputs(m, pictures), vectors=frame_vectors(overlay.sheet, texture))
     if texture.traits.cells and not is_sliced(place, texture):
         coat = replace(coat, uv_map=into_frame(coat.uv_map, shown.cell))
     draw = DrawCall(

@@ -20,9 +20,11 @@ from mivex.core.picture.texture import Texture
 from mivex.core.picture.traits import FrameRect
 from mivex.core.pixels.blends import GROUPS
 from mivex.core.pixels.colour import to_linear
+from mivex.core.pixels.mips import MipChain, build_chain
 from mivex.core.project.document import Document, Overlay
 from mivex.core.scene.material_binding import Pictures, flowing, order_key, read_by, shading_inputs
 from mivex.core.sheet.celled import frame_values
+from mivex.core.sheet.flow import vector_picture
 from mivex.core.sheet.hull import Hull, hulls
 from mivex.core.sheet.model import Sheet
 from mivex.core.sheet.playing import at_time
@@ -71,6 +73,19 @@ def hulls_of(overlay: Overlay, texture: Texture) -> list[Hull] | None:
         [v[..., 3] for v in frame_values(texture.values, texture.traits.cells)] if texture.traits.cells else [texture.alpha]
     )
     return memoized_on(texture, hull_key(s), lambda: hulls(alphas, s.hull, s.hull_limit, each=s.hull_each))
+
+
+def frame_vectors(sheet: Sheet, texture: Texture) -> tuple[MipChain, float] | None:
+    """What a sheet's frames are moved along where it blends them so, as `ShadingInputs.vectors`; kept with the texture."""
+    if not (sheet.blend and sheet.vectors and len(texture.traits.cells) > 1):
+        return None
+
+    def make() -> tuple[MipChain, float]:
+        found = vector_picture(texture, sheet.play)
+        rest = np.broadcast_to(np.array([0, 1], np.float32), (*found.values.shape[:2], 2))
+        return build_chain(np.concatenate([found.values, rest], axis=2).astype(np.float32)), found.scale
+
+    return memoized_on(texture, ("vector chain", sheet.play == "loop"), make)
 
 
 def lamp_at(effect: Effect, time: float) -> PointLamp | None:
@@ -221,7 +236,7 @@ class EmitterSimulations:
         return DrawCall(
             overlay.name,
             mesh,
-            shading_inputs(m, Pictures(texture, textures)),
+            replace(shading_inputs(m, Pictures(texture, textures)), vectors=frame_vectors(overlay.sheet, texture)),
             m,
             order_key(m, at, view.eye),
             owner=overlay.id,
@@ -238,14 +253,13 @@ def sprite_draw(overlay: Overlay, texture: Texture, textures: Mapping[str, Textu
     uv = np.array([[0.0, 0.0], [1.0, 0.0], [1.0, 1.0], [0.0, 1.0]])
     index = np.array([[0, 3, 2], [0, 2, 1]])
     panel = Mesh(corners, np.tile([0.0, 0.0, 1.0], (4, 1)), uv, index, tint=np.ones((4, 4)))
-    coat = shading_inputs(m, Pictures(texture, textures))
+    coat = replace(shading_inputs(m, Pictures(texture, textures)), vectors=frame_vectors(overlay.sheet, texture))
     return DrawCall(overlay.name, panel, coat, m, (GROUPS.index(m.group), m.nudge, 0.0), owner=overlay.id, moving=True)
 
 
 def _bare(effect: Effect, lamp: PointLamp) -> DrawCall:
     """A lamp of an effect that shows nothing else."""
     from mivex.core.material.material import Material
-    from mivex.core.pixels.mips import build_chain
     from mivex.core.stage.draw import ShadingInputs
 
     nothing = Mesh(np.zeros((1, 3)), np.array([[0.0, 0.0, 1.0]]), np.zeros((1, 2)), np.zeros((0, 3), np.int64))

@@ -157,6 +157,11 @@ class VectorPicture:
     scale: float
 
 
+def vectors_key(play: Play) -> tuple[object, ...]:
+    """Name under which a texture's vector picture is kept."""
+    return "vector_picture", play == "loop"
+
+
 def vector_picture(texture: Texture, play: Play) -> VectorPicture:
     """The motion vectors of a sheet, laid where its frames lie; raises MivexError where it has none."""
     cells = texture.traits.cells
@@ -173,7 +178,7 @@ def vector_picture(texture: Texture, play: Play) -> VectorPicture:
             out[top:low, left:right] = 0.5 + v / np.float32(2 * scale)
         return VectorPicture(np.clip(out, 0, 1), scale)
 
-    return memoized_on(texture, ("vector_picture", play == "loop"), make)
+    return memoized_on(texture, vectors_key(play), make)
 
 
 @dataclass(frozen=True)

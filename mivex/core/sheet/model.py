@@ -81,8 +81,8 @@ class Sheet(OmitDefaultsModel):
     vectors: bool = setting(
         False,
         "Moves between",
-        "Between two frames what is seen is moved along motion vectors, not only faded: fewer frames look as smooth. Here "
-        "and in what is delivered; the stage fades.",
+        "Between two frames what is seen is moved along motion vectors, not only faded: fewer frames look as smooth. "
+        "Their vectors are delivered too.",
     )
     hull: int = setting(
         0,

@@ -72,6 +72,8 @@ class ShadingInputs:
     uv_set : int
     uv_map : ((a, b, c), (d, e, f))
         Rows of the map from the mesh's UVs to the pictures'.
+    vectors : (MipChain, float), optional
+        Motion vectors between the frames of a sheet in red and green, and the share of a cell that 0 and 1 stand for.
     """
 
     colour: MipChain
@@ -89,6 +91,7 @@ class ShadingInputs:
     coded: bool = True
     uv_set: int = 0
     uv_map: tuple[tuple[float, float, float], tuple[float, float, float]] = ((1.0, 0.0, 0.0), (0.0, 1.0, 0.0))
+    vectors: tuple[MipChain, float] | None = None
 
 
 @dataclass(frozen=True, eq=False)
@@ -316,6 +319,8 @@ class Records:
         if draw.mesh.facts is not None and draw.mesh.facts[:, 4].any():
             row["special"] |= _effect.FRAMES
             row["trimmed"] = 0
+            if coat.vectors is not None:
+                row["vectors"], row["vector_scale"] = self._address(coat.vectors[0]), coat.vectors[1]
         assert len(slots) <= SLOTS  # one for each name of `PICTURES`
         row["slots"] = len(slots)
         row["chain"][: len(slots)] = [self._address(c) for c in slots]

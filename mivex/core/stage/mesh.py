@@ -15,9 +15,9 @@ from mivex.core.base.types import Doubles
 _kernels = Lazy("mivex.core.stage.kernels.meet")
 
 _WHITE = np.ones((1, 4))
-FACTS = ("worn", "through", "right", "down", "next")
-"""What a face may have of its own: how far it has worn away; how far through a solid noise it lies; and where, from its
-own place in the picture, the next frame lies, and that one's share."""
+FACTS = ("worn", "through", "right", "down", "next", "left", "top", "wide", "high")
+"""What a face may have of its own: how far it has worn away; how far through a solid noise it lies; where, from its own
+place in the picture, the next frame lies, and that one's share; and the cell of its own frame."""
 _PLAIN = np.zeros((1, len(FACTS)))
 
 
@@ -38,7 +38,7 @@ class Mesh:
         The second UV set.
     tint : float64 array (n, 4), optional
         Multiplies colour and opacity, linear.
-    facts : float64 array (m, 5), optional
+    facts : float64 array (m, 9), optional
         Of each triangle; see `FACTS`.
     away : float64 array (m,), optional
         Of each triangle, the distance in metres from the eye by which it takes its own place in the order.

@@ -70,6 +70,8 @@ DRAW = np.dtype(
         ("breakup", np.float32, 3),
         ("breakup_seed", np.int64),
         ("mask", _INPUT),
+        ("vectors", np.uint64),
+        ("vector_scale", np.float32),
     ]
 )
 """A draw: blend and depth, the limits of its texture, which pictures its inputs read, where its UVs go.
@@ -81,8 +83,9 @@ has, see `kernels.effects`; ``erosion``: form (1 fade, 2 erode, 3 soft), amount,
 1 the tint, 2 the face's own); ``flow``: strength, scale, how far it has scrolled right and up, held at the top (1) or the
 bottom (−1); ``glass``: index of face and edge, opacity and share of colour at the edge; ``bend``: thickness, solid body,
 frost; ``breakup``: threshold, softness, scale; ``mask``: what it eats by, a noise where there is no picture. ``weights``:
-how far a decal changes colour, gloss, normal and glow of its surface. An input is ``shift + gain · texel``,
-or ``shift`` where its slot is −1.
+how far a decal changes colour, gloss, normal and glow of its surface. ``vectors``: address of a chain of motion vectors
+between frames, 0 where these are only faded; ``vector_scale``: the share of a cell that 0 and 1 stand for. An input is
+``shift + gain · texel``, or ``shift`` where its slot is −1.
 """
 
 POLY = np.dtype(
@@ -96,7 +99,7 @@ POLY = np.dtype(
         ("face", np.int64),
         ("away", np.float64),
         ("bias", np.float32),
-        ("own", np.float32, 5),
+        ("own", np.float32, 9),
         ("x", np.float64, CORNERS),
         ("y", np.float64, CORNERS),
         ("slope", np.float64, CORNERS),

@@ -8544,6 +8544,10 @@
    <translation>Nichts Sichtbares an „{name}“ hat einen Seed: kein Rauschen, kein Muster mit Seed.</translation>
   </message>
   <message>
+   <source>vector chain</source>
+   <translation type="unfinished" />
+  </message>
+  <message>
    <source>“{name}” has no number at “{at}”.</source>
    <translation>„{name}“ hat keine Zahl bei „{at}“.</translation>
   </message>
@@ -8720,8 +8724,8 @@
    <translation>Bewegt dazwischen</translation>
   </message>
   <message>
-   <source>Between two frames what is seen is moved along motion vectors, not only faded: fewer frames look as smooth. Here and in what is delivered; the stage fades.</source>
-   <translation>Zwischen zwei Bildern wird Gesehenes entlang von Bewegungsvektoren bewegt, nicht nur überblendet: weniger Bilder wirken ebenso weich. Hier und in der Auslieferung; die Bühne überblendet.</translation>
+   <source>Between two frames what is seen is moved along motion vectors, not only faded: fewer frames look as smooth. Their vectors are delivered too.</source>
+   <translation>Zwischen zwei Bildern wird, was zu sehen ist, entlang von Bewegungsvektoren bewegt, nicht nur überblendet: weniger Bilder wirken ebenso flüssig. Die Vektoren werden mitgeliefert.</translation>
   </message>
   <message>
    <source>Corners of the polygon that is drawn in place of the whole cell: less empty area is filled; 0: the cell.</source>

@@ -25,6 +25,7 @@ from mivex.core.pixels.kernels.lanes import (
     splat4,
     with_last4,
 )
+from mivex.core.pixels.kernels.sampling import high_of, trilinear4, wide_of
 
 RECOLOUR, TONES, EROSION, FLOW, HALO, CONTACT, GLASS, HASHED, REFRACTS, BROKEN = 1, 2, 4, 8, 16, 32, 64, 128, 256, 512
 FRAMES = 1024
@@ -264,3 +265,34 @@ def alpha_of(draws, alpha, mask, out):
             if draw.special & BROKEN:
                 c = broken(draw, c, u, v, np.float32(0), mask[y, x])
             out[y, x] = last4(c)
+
+
+@kernel
+def between_frames(draw, poly, chain, here, u, v, level, share, slot):
+    """Two frames of a sheet faded into each other, moved along their vectors where it has such; ``here``: of the first."""
+    own, t = poly.own, poly.own[4]
+    one = np.float32(1)
+    if draw.vectors == 0:
+        return lerp4(here, trilinear4(chain, u + own[2], v + own[3], level, share, draw.wrap), splat4(t))
+    moved = trilinear4(draw.vectors, u, v, level, share, draw.wrap)
+    scale = np.float32(2) * draw.vector_scale
+    x, y = (red4(moved) - np.float32(0.5)) * scale * own[7], (green4(moved) - np.float32(0.5)) * scale * own[8]
+    # Held half a texel within the cell: beyond it lies another frame.
+    ex, ey = np.float32(0.5) / wide_of(chain, 0), np.float32(0.5) / high_of(chain, 0)
+    left, right, top, low = own[5] + ex, own[5] + own[7] - ex, own[6] + ey, own[6] + own[8] - ey
+    first = trilinear4(chain, min(max(u - t * x, left), right), min(max(v - t * y, top), low), level, share, draw.wrap)
+    second = trilinear4(
+        chain,
+        min(max(u + (one - t) * x, left), right) + own[2],
+        min(max(v + (one - t) * y, top), low) + own[3],
+        level,
+        share,
+        draw.wrap,
+    )
+    mixed = lerp4(first, second, splat4(t))
+    a = last4(mixed)
+    if slot > 0 or draw.blend == PREMULTIPLIED or a <= np.float32(1e-6):
+        return mixed
+    # Colour by its alpha: a frame that is clear here must not bring the colour under its clear texels.
+    light = lerp4(mul4(first, splat4(last4(first))), mul4(second, splat4(last4(second))), splat4(t))
+    return with_last4(mul4(light, splat4(one / a)), a)

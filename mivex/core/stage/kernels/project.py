@@ -72,7 +72,7 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
     tint : float64 array (n, 4), or (1, 4) where all corners have the same
     index : int64 array (m, 3)
         Counter-clockwise as seen from the front.
-    facts : float64 array (m, 5), or (1, 5) where all triangles have the same
+    facts : float64 array (m, 9), or (1, 9) where all triangles have the same
         See `mesh.FACTS`.
     draws, number : DRAW array and the place of this draw in it
     view : float64 array (3, 4)
@@ -193,7 +193,7 @@ def project(position, normal, uv, tint, index, facts, draws, number, view, lens,
             # is drawn one to one.
             o.level, o.share = level_of(np.float32(rho2 if rho2 > 1.001 else 1.0), levels_of(chain) - 1)
         o.bias, o.face = draw.bias, first
-        for k in range(5):
+        for k in range(facts.shape[1]):
             o.own[k] = np.float32(facts[first if facts.shape[0] > 1 else 0, k])
         if draw.slope > 0 and not ordered:
             # The change of depth per pixel at its middle: 1/w is straight on screen, w is not.

@@ -40,6 +40,7 @@ from mivex.core.stage.kernels.effects import (
     RECOLOUR,
     TONES,
     bent,
+    between_frames,
     broken,
     edged,
     faded,
@@ -121,9 +122,7 @@ def surface_of(draw, poly, value, i, iw, hold):
         got = trilinear4(chain, u, v, level, share, draw.wrap)
         # Two neighbouring frames of a sheet are one lookup each and a mix; the offset leads from one cell to the other.
         if draw.special & FRAMES and poly.own[4] > 0:
-            got = lerp4(
-                got, trilinear4(chain, u + poly.own[2], v + poly.own[3], level, share, draw.wrap), splat4(poly.own[4])
-            )
+            got = between_frames(draw, poly, chain, got, u, v, level, share, k)
         if k == 0:
             c, own = got, np.float32(level) + share
         store4(at + np.uint64(16 * k), got)

@@ -69,7 +69,7 @@ async function begin(data) {
     }
     const low = [Infinity, Infinity, Infinity], high = [-Infinity, -Infinity, -Infinity];
     const d = rows[0];
-    for (let k = 0; k < d.places.length; k += 17) for (let j = 0; j < 3; j++) {
+    for (let k = 0; k < d.places.length; k += WIDE) for (let j = 0; j < 3; j++) {
       const v = d.places[k + j] + d.anchor[j];
       low[j] = Math.min(low[j], v);
       high[j] = Math.max(high[j], v);

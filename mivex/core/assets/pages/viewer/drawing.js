@@ -86,7 +86,7 @@ Object.assign(Engine.prototype, {
 
   nearestOf(d, eye) {
     let best = Infinity;
-    for (let k = 0; k < d.places.length; k += 17) best = Math.min(best, distance(add(d.places.subarray(k, k + 3), d.anchor), eye));
+    for (let k = 0; k < d.places.length; k += WIDE) best = Math.min(best, distance(add(d.places.subarray(k, k + 3), d.anchor), eye));
     return best;
   },
 
@@ -96,7 +96,7 @@ Object.assign(Engine.prototype, {
     for (let t = 0; t < n; t++) {
       let sum = 0;
       for (let k = 0; k < 3; k++) {
-        const i = 17 * d.index[3 * t + k];
+        const i = WIDE * d.index[3 * t + k];
         sum += (p[i] - axes.eye[0]) * axes.ahead[0] + (p[i + 1] - axes.eye[1]) * axes.ahead[1] + (p[i + 2] - axes.eye[2]) * axes.ahead[2];
       }
       z[t] = sum;
@@ -117,6 +117,8 @@ Object.assign(Engine.prototype, {
       this.set(`p${k}`, this.textures[d.textures[Math.min(k, d.textures.length - 1)]]);
       if (this.now.at[`p${k}`]) this.wrap(d);
     }
+    this.set("vectorMap", d.vectors < 0 ? this.blank() : this.textures[d.vectors]);
+    if (this.now.at.vectorMap) this.wrap(d);
     for (const [name, value] of Object.entries(d.uniforms)) this.set(name, value);
     const t = d.flowTime + this.time;
     this.set("flow", [d.flow[0], d.flow[1], d.flowSpeed[0] * t, d.flowSpeed[1] * t, d.flow[4]]);

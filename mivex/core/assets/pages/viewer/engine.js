@@ -90,7 +90,7 @@ class Engine {
     draw.places = draw.cornersHeld;
   }
 
-  // Corners of seventeen numbers (place, normal, UV, tint, own) and triangles, for what stands and for what moves.
+  // Corners of WIDE numbers (place, normal, UV, tint, own) and triangles, for what stands and for what moves.
   fill(draw, corners, index) {
     const gl = this.gl;
     draw.cornersHeld = corners;
@@ -103,9 +103,9 @@ class Engine {
     gl.bindBuffer(gl.ARRAY_BUFFER, draw.buffers[0]);
     gl.bufferData(gl.ARRAY_BUFFER, corners, gl.DYNAMIC_DRAW);
     let at = 0;
-    [3, 3, 2, 4, 2, 3].forEach((n, k) => {
+    [3, 3, 2, 4, 2, 3, 4].forEach((n, k) => {
       gl.enableVertexAttribArray(k);
-      gl.vertexAttribPointer(k, n, gl.FLOAT, false, 68, at);
+      gl.vertexAttribPointer(k, n, gl.FLOAT, false, 4 * WIDE, at);
       at += 4 * n;
     });
     gl.bindBuffer(gl.ELEMENT_ARRAY_BUFFER, draw.buffers[1]);

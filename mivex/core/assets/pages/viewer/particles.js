@@ -67,6 +67,7 @@ class Flow {
   }
 }
 
+const WIDE = 21;  // numbers of a corner
 const SQUARE = [[0, 0], [1, 0], [1, 1], [0, 1]];
 
 // The frame that is shown, the one after it, and that one's share.
@@ -87,7 +88,7 @@ function frameOf(p, sheet) {
   return [there(k), there(k + 1), sheet.blend ? within(x - k, 0, 1) : 0];
 }
 
-// Corners of seventeen numbers each, and triangles, as the engine takes them; the first is drawn first. And of every
+// Corners of WIDE numbers each, and triangles, as the engine takes them; the first is drawn first. And of every
 // particle how far it is away, and where its triangles end.
 function panelsOf(rows, facing, sheet, axes) {
   const far = (p) => distance(p.place, axes.eye), order = facing.order;
@@ -110,12 +111,12 @@ function panelsOf(rows, facing, sheet, axes) {
     } else pairs = [turned(axes.right, axes.up)];
     const [now, next, share] = frameOf(p, sheet), box = sheet.cells[now], after = sheet.cells[next];
     for (const [right, up] of pairs) {
-      const first = corners.length / 17, normal = cross(right, up);
+      const first = corners.length / WIDE, normal = cross(right, up);
       const outline = sheet.hulls ? sheet.hulls[now] : SQUARE;
       for (const [u, v] of outline) {
         const at = add(add(p.place, times(right, (u - held[0]) * p.size[0] * sheet.extent[0])), times(up, -(v - held[1]) * high));
         corners.push(...at, ...normal, box[0] + u * (box[2] - box[0]), box[1] + v * (box[3] - box[1]),
-          ...(sheet.tinted ? p.tint : [1, 1, 1]), p.opacity, p.erosion, p.look, after[0] - box[0], after[1] - box[1], share);
+          ...(sheet.tinted ? p.tint : [1, 1, 1]), p.opacity, p.erosion, p.look, after[0] - box[0], after[1] - box[1], share, box[0], box[1], box[2] - box[0], box[3] - box[1]);
       }
       for (let k = outline.length - 2; k > 0; k--) index.push(first, first + k + 1, first + k);
     }

@@ -10,12 +10,14 @@ layout(location = 2) in vec2 aUv;
 layout(location = 3) in vec4 aTint;
 layout(location = 4) in vec2 aOwn;
 layout(location = 5) in vec3 aNext;
+layout(location = 6) in vec4 aCell;
 out vec3 place;
 out vec3 normalIn;
 out vec2 uvIn;
 out vec4 tintIn;
 out vec2 ownIn;
 out vec3 nextIn;
+out vec4 cellIn;
 out float farther;
 void main() {
   vec3 p = aPlace, n = aNormal;
@@ -38,6 +40,7 @@ void main() {
   tintIn = aTint;
   ownIn = aOwn;
   nextIn = aNext;
+  cellIn = aCell;
   farther = z;
 }
 //--- what a surface is, before its light

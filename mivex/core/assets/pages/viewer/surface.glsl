@@ -1,4 +1,6 @@
 // What a material's pictures say of a fragment. Formulas: docs/compositing.md.
+uniform sampler2D vectorMap;
+uniform float vectorScale;
 uniform sampler2D p0, p1, p2, p3, p4, p5, p6, p7;
 uniform int slots, wrap, blendCode, special, back, tinted, lit, coded, finest;
 uniform vec4 tint;
@@ -17,6 +19,7 @@ in vec2 uvIn;
 in vec4 tintIn;
 in vec2 ownIn;
 in vec3 nextIn;
+in vec4 cellIn;
 in float farther;
 
 const int RECOLOUR = 1, TONES = 2, EROSION = 4, FLOW = 8, HALO = 16, CONTACT = 32, GLASS = 64, HASHED = 128, REFRACTS = 256, BROKEN = 512;
@@ -85,9 +88,22 @@ Surface surfaceHere(vec3 toEye) {
     uv += by * vec2(noise(x, y, int(flowSeed)), noise(x, y, int(flowSeed) + 7919));
   }
   s.uv = uv;
-  // Of frames that blend, the next one is read at its own place.
-#define READ(s) (nextIn.z > 0.0 ? mix(sampled(s, uv, dx, dy), sampled(s, uv + nextIn.xy, dx, dy), nextIn.z) : sampled(s, uv, dx, dy))
+  // Of frames that blend, the next one is read at its own place; moved along their vectors where they have such, both
+  // held within their cells.
+  float t_ = nextIn.z;
+  vec2 first = uv, second = uv + nextIn.xy;
+  if (t_ > 0.0 && vectorScale > 0.0) {
+    vec2 by = (sampled(vectorMap, uv, dx, dy).xy - 0.5) * 2.0 * vectorScale * cellIn.zw;
+    vec2 inset = 0.5 / vec2(textureSize(p0, 0)), low = cellIn.xy + inset, high = cellIn.xy + cellIn.zw - inset;
+    first = clamp(uv - t_ * by, low, high);
+    second = clamp(uv + (1.0 - t_) * by, low, high) + nextIn.xy;
+  }
+#define READ(s) (t_ > 0.0 ? mix(sampled(s, first, dx, dy), sampled(s, second, dx, dy), t_) : sampled(s, uv, dx, dy))
   held[0] = READ(p0);
+  if (t_ > 0.0 && vectorScale > 0.0 && blendCode != PREMULTIPLIED && held[0].a > 1e-6) {
+    vec4 a = sampled(p0, first, dx, dy), b = sampled(p0, second, dx, dy);
+    held[0].rgb = mix(a.rgb * a.a, b.rgb * b.a, t_) / held[0].a;
+  }
   if (slots > 1) held[1] = READ(p1);
   if (slots > 2) held[2] = READ(p2);
   if (slots > 3) held[3] = READ(p3);
