@@ -85,7 +85,7 @@ def frame_vectors(sheet: Sheet, texture: Texture) -> tuple[MipChain, float] | No
         rest = np.broadcast_to(np.array([0, 1], np.float32), (*found.values.shape[:2], 2))
         return build_chain(np.concatenate([found.values, rest], axis=2).astype(np.float32)), found.scale
 
-    return memoized_on(texture, ("vector chain", sheet.play == "loop"), make)
+    return memoized_on(texture, ("vector_chain", sheet.play == "loop"), make)
 
 
 def lamp_at(effect: Effect, time: float) -> PointLamp | None:

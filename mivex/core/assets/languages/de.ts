@@ -8544,10 +8544,6 @@
    <translation>Nichts Sichtbares an „{name}“ hat einen Seed: kein Rauschen, kein Muster mit Seed.</translation>
   </message>
   <message>
-   <source>vector chain</source>
-   <translation type="unfinished" />
-  </message>
-  <message>
    <source>“{name}” has no number at “{at}”.</source>
    <translation>„{name}“ hat keine Zahl bei „{at}“.</translation>
   </message>
