@@ -33,11 +33,13 @@ FINE, LARGEST = 96, 1 << 24
 @lru_cache(64)
 def _rough_tip(form: str, number: int) -> Floats:
     """Tips that are no plain discs, 96 texels a side."""
+    # By its own number: the same stroke has the same tip on every machine and at every size.
     rng = np.random.default_rng(number)
     side = 96
     y, x = (np.mgrid[:side, :side].astype(np.float32) + np.float32(0.5)) / side * 2 - 1
     d = np.hypot(x, y)
     if form == "bristle":
+        # The root makes the hairs as dense at the rim as in the middle.
         hairs = np.zeros((side, side), np.float32)
         for _ in range(70):
             a, r = rng.random() * math.tau, math.sqrt(rng.random()) * 0.9
@@ -47,6 +49,7 @@ def _rough_tip(form: str, number: int) -> Floats:
         return hairs
     if form == "charcoal":
         grain = cv2.GaussianBlur(rng.random((side, side)).astype(np.float32), (0, 0), 1.2)
+        # By its own spread: grain of a small picture would else be fainter than that of a large one.
         grain = (grain - grain.mean()) / max(float(grain.std()), 1e-6)
         return np.asarray(np.clip(grain * 0.9 + 0.35, 0, 1) * np.clip((1 - d) * 4, 0, 1), np.float32)
     out = np.zeros((side, side), np.float32)
@@ -54,7 +57,10 @@ def _rough_tip(form: str, number: int) -> Floats:
         a, r = rng.random() * math.tau, rng.random() ** 0.7 * 0.92
         size = 0.015 + 0.11 * rng.random() ** 3
         np.maximum(
-            out, np.clip((size - np.hypot(x - math.cos(a) * r, y - math.sin(a) * r)) * side / 2 + 0.5, 0, 1), out=out
+            out,
+            np.clip((size - np.hypot(x - math.cos(a) * r, y - math.sin(a) * r)) * side / 2 + 0.5, 0, 1),
+            out=out,
+            # Half a texel soft, so that a stipple of less than a texel fades in place of vanishing.
         )
     return out
 
@@ -94,9 +100,11 @@ def spaced(stroke: PaintStroke, way: Doubles, pressure: Doubles, across: float, 
     # Very large dabs, or very many, would take minutes: they are spaced more widely.
     most = min(MOST_DABS, max(64.0, MOST_AREA / share**2))
     spacing = tip.spacing
+    # A soft tip whose dabs are far apart shows beads; closer dabs cost little and are not seen as such.
     if tip.form == "soft" and not tip.build_up and tip.scatter == 0 and spacing <= CLOSE:
         spacing = min(spacing, EVEN)
     gap = across * spacing
+    # Pressure can make a dab as small as nothing: three floors keep the count of dabs finite.
     least = max(1e-6 * across / share, way[-1] / most, 0.02 * gap)
     pressed = pressure if tip.presses in ("size", "both") else np.ones(len(pressure))
     s: Doubles = _kernels.ways(way, np.ascontiguousarray(pressed), gap, least, MOST_DABS + 2)
@@ -119,19 +127,23 @@ def dabs_of(stroke: PaintStroke, h: int, w: int) -> Floats:
     way = np.concatenate([[0.0], np.cumsum(steps)])
     s, luck = spaced(stroke, way, at[:, 2], tip.size * short, tip.size)
     x, y, p = (np.interp(s, way, at[:, k]) for k in range(3))
+    # The drawn size, not the set one, so that pressure narrows a line without opening gaps in it.
     size = tip.size * short / 2 * (p if tip.presses in ("size", "both") else 1)
     flow = tip.flow * (p if tip.presses in ("flow", "both") else 1)
     if tip.scatter > 0:
+        # Evenly over the disc, by the root, not gathered in its middle.
         far = np.sqrt(luck[:, 0]) * tip.scatter * tip.size * short
         x, y = x + np.cos(luck[:, 1] * math.tau) * far, y + np.sin(luck[:, 1] * math.tau) * far
     turn = np.zeros(len(s))
     if tip.turn == "random":
         turn = luck[:, 2] * math.tau
     elif tip.turn == "along" and len(s) > 1:
+        # Along the piece of the line that the dab stands on; the last one takes the last piece.
         i = np.clip(np.searchsorted(way, s, side="right") - 1, 0, len(at) - 2)
         turn = np.arctan2(at[i + 1, 1] - at[i, 1], at[i + 1, 0] - at[i, 0])
     one = np.ones(len(s))
     rows = np.stack([x, y, np.maximum(size, 1e-3) * one, np.cos(turn), np.sin(turn), flow * one, one], axis=1)
+    # The mirrored dab follows its own: a stroke that grows keeps the order of what it has laid.
     if stroke.mirror:
         other = rows.copy()
         other[:, 0], other[:, 6] = w - other[:, 0], -1
@@ -143,9 +155,11 @@ def box_of(dabs: Floats, h: int, w: int, *, wrap: bool = False) -> Box | None:
     """The piece of the canvas that dabs touch; all of it where one goes round the side; None where none does."""
     if not len(dabs):
         return None
+    # A square stamp turned by 45 degrees reaches 1.42 times its half side; two texels more for soft edges.
     reach = dabs[:, 2] * 1.42 + 2
     top, low = math.floor(float((dabs[:, 1] - reach).min())), math.ceil(float((dabs[:, 1] + reach).max()))
     left, right = math.floor(float((dabs[:, 0] - reach).min())), math.ceil(float((dabs[:, 0] + reach).max()))
+    # Round the side it may touch all four corners: one box for that is all of the canvas.
     if wrap and (top < 0 or left < 0 or low > h or right > w):
         return 0, h, 0, w
     top, low, left, right = max(top, 0), min(low, h), max(left, 0), min(right, w)
@@ -202,6 +216,8 @@ class Cover:
         h, w = size
         rough = stroke.tip.form not in ("hard", "soft")
         side = max(stroke.tip.size * min(h, w), 1.0)
+        # Rough tips are laid finer than the canvas where they are small, then averaged: a stamp of four texels keeps
+        # its ink.
         self.scale = max(1, min(math.ceil(FINE / side), math.isqrt(LARGEST // (h * w)), 32)) if rough else 1
         self._fine: Floats = np.zeros((h * self.scale, w * self.scale), np.float32)
         self._form, self._tip = tip_of(stroke.tip, stroke.seed, stamp, shown_texels(stroke.tip, min(h, w) * self.scale))
@@ -219,6 +235,7 @@ class Cover:
 
     def part(self, box: Box) -> Floats:
         """The coverage in a box of the canvas, (height, width)."""
+        # Only the box is made smaller again; the finer canvas stays as it is for the next dab.
         k = self.scale
         top, low, left, right = box
         fine = self._fine[top * k : low * k, left * k : right * k]

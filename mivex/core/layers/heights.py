@@ -39,6 +39,7 @@ def normals_of(height: Floats, short: float, strength: float) -> Floats:
     """
     flat = _padded(height, 1)
     out: Floats = np.empty((*flat.shape, 3), np.float32)
+    # In the shorter side, so that a canvas of another size shows the same slope.
     k = np.float32(strength * STEEP * short)
     run_bands(flat.shape[0], lambda a, b: _kernels.normal_rows(flat, k, out, a, b))
     return np.ascontiguousarray(out[1:-1, 1:-1])
@@ -51,6 +52,7 @@ def _padded(height: Floats, by: int) -> Floats:
     """
     flat = np.asarray(height, np.float32)
     for axis in (0, 1):
+        # The mean step inside is the measure of what a seam may be: rough ground has rough seams.
         inside = float(np.abs(np.diff(flat, axis=axis)).mean()) if flat.shape[axis] > 1 else 0.0
         first, last = np.take(flat, 0, axis=axis), np.take(flat, -1, axis=axis)
         repeats = float(np.abs(first - last).mean()) <= SEAM * inside + 1e-6
@@ -62,6 +64,7 @@ def _padded(height: Floats, by: int) -> Floats:
 
 def _blurred(height: Floats, sigma: float) -> Floats:
     """Heights blurred by a Gaussian, going on beyond the border as `_padded` says."""
+    # Four deviations hold all but six hundred-thousandths of a Gaussian.
     by = min(math.ceil(4 * sigma), max(height.shape))
     wide = _padded(height, by)
     soft = cv2.GaussianBlur(wide, (0, 0), sigma, borderType=cv2.BORDER_REPLICATE)
@@ -71,10 +74,12 @@ def _blurred(height: Floats, sigma: float) -> Floats:
 def occlusion_of(height: Floats, short: float, reach: float, strength: float = 1.0) -> Floats:
     """Light that reaches each place: 1 on what stands out, less in hollows; float32 (h, w)."""
     out: Floats = np.ones(height.shape, np.float32)
+    # Three widths: narrow cracks and wide hollows darken both, as rays of several lengths would.
     for part in (0.25, 0.5, 1.0):
         sigma = max(reach * short * part / 2, 0.3)
         around = _blurred(height, sigma)
         rise = np.maximum(around - height, 0) * np.float32(abs(strength) * STEEP / max(reach * part, 1e-6) * 2)
+        # Saturating: a deep pit is dark, not blacker than black; a third for each width.
         out -= rise / (1 + rise) / np.float32(3)
     return np.clip(out, 0, 1)
 

@@ -33,13 +33,16 @@ def smooth_path(points: Doubles) -> Doubles:
     points that lie close together make no loop.
     """
     way = np.hypot(*np.diff(points[:, :2], axis=0).T) if len(points) > 1 else np.zeros(0)
+    # Two points on one place have no direction between them, and the interpolation would divide by nothing.
     kept = np.concatenate([[True], way > 1e-12])
     points, way = points[kept], way[kept[1:]]
     if len(points) < 3:
         return points
     from scipy.interpolate import Akima1DInterpolator
 
+    # Centripetal: by the root of the distances, so that close points do not make loops (Yuksel and others 2011).
     at = np.concatenate([[0.0], np.cumsum(np.sqrt(way))])
+    # The same number of pieces between any two points: moving one point changes its neighbours only.
     fine = np.concatenate([np.linspace(a, b, SMOOTH, endpoint=False) for a, b in pairwise(at)] + [at[-1:]])
     return np.asarray(Akima1DInterpolator(at, points, method="makima")(fine), np.float64)
 
@@ -47,6 +50,7 @@ def smooth_path(points: Doubles) -> Doubles:
 def line_of(stroke: PaintStroke, h: int, w: int, *, closed: bool = False) -> Doubles:
     """The line of a stroke, (n, 3): x, y in texels and pressure; ``closed``: it comes back to where it began."""
     at = np.array(stroke.points, np.float64).reshape(-1, 3) * [w, h, 1]
+    # With two points a smooth line is the straight one.
     if not stroke.smooth or len(at) < 3:
         return at
     if closed:
@@ -54,6 +58,7 @@ def line_of(stroke: PaintStroke, h: int, w: int, *, closed: bool = False) -> Dou
         made = smooth_path(np.concatenate([at[-2:], at, at[:3]]))
         return np.asarray(made[2 * SMOOTH : -2 * SMOOTH], np.float64)
     made = smooth_path(at)
+    # The interpolation may swing a little beyond; pressure may not.
     made[:, 2] = np.clip(made[:, 2], 0, 1)
     return made
 
@@ -82,6 +87,7 @@ def ribbon_cover(stroke: PaintStroke, size: tuple[int, int]) -> tuple[Box, Float
     if way[-1] <= 0:
         return None
     half = across / 2 * (line[:, 2] if tip.presses in ("size", "both") else np.ones(len(line)))
+    # Two texels more than the widest place: soft rims and rounding.
     reach = float(half.max()) + 2
     top, low = max(math.floor(line[:, 1].min() - reach), 0), min(math.ceil(line[:, 1].max() + reach), h)
     left, right = max(math.floor(line[:, 0].min() - reach), 0), min(math.ceil(line[:, 0].max() + reach), w)
@@ -94,6 +100,7 @@ def ribbon_cover(stroke: PaintStroke, size: tuple[int, int]) -> tuple[Box, Float
     if tip.presses in ("flow", "both"):
         flow *= np.interp(along, way, line[:, 2])
     # A tile as fine as it is shown, as often as goes into the line: whole tiles, so that a closed line meets itself.
+    # A tile is never cut off in its middle at the end of a line.
     tiles = max(1, round(way[-1] / (across * tip.repeat)))
     tile = tile_of(tip, across, way[-1] / tiles)
     out: Floats = np.zeros((low - top, right - left), np.float32)
@@ -109,7 +116,9 @@ def tile_of(tip: Tip, across: float, along: float) -> Floats:
     shape, and must not turn at another size because a texel was rounded.
     """
     pattern = tip.pattern if tip.pattern is not None else PATTERNS["weld"].params()
+    # More texels than this are never seen of a tile, and would take seconds.
     h, w = int(np.clip(round(across), 2, 2048)), int(np.clip(round(along), 2, 4096))
+    # Patterns are drawn at no fewer than sixteen texels across, then averaged: thinner ones lose their thin lines.
     k = min(math.ceil(h / 16), 128)
     wide = min(max(round(along / across * 16), 1), 4096 // k)
     made = pattern_laid(pattern, UvTransform(), (16 * k, wide * k), lambda _key, make: make())
@@ -120,6 +129,7 @@ def _beside(line: Doubles, way: Doubles, box: Box, reach: float) -> tuple[Double
     """How far along the line each texel of a box lies, how far off it, and its share between the ends."""
     top, low, left, right = box
     shape = low - top, right - left
+    # Farthest away to begin with, squared: only what is nearer than that is written.
     best, along, off, past = np.full(shape, reach**2), np.zeros(shape), np.full(shape, FAR), np.zeros(shape)
     rows = np.ascontiguousarray(np.column_stack([line[:, :2], way]))
     run_bands(shape[0], lambda a, b: _kernels.beside_rows(rows, reach, top, left, best, along, off, past, a, b))
@@ -135,11 +145,13 @@ def _hanging(line: Doubles, way: Doubles, box: Box, reach: float) -> tuple[Doubl
     # Places lie so close that a piece between two crosses the middle of one column at most.
     count = int(min(max(math.ceil(way[-1] / FINEST), 1), MOST_PLACES))
     s = np.linspace(0, way[-1], count + 1)
+    # Straight pieces: at half a texel apart their corners are not seen.
     places = np.stack([np.interp(s, way, line[:, k]) for k in range(2)], axis=1)
     a, b = places[:-1], places[1:]
     column = np.ceil(np.minimum(a[:, 0], b[:, 0]) - 0.5)
     run = b[:, 0] - a[:, 0]
     t = (column + 0.5 - a[:, 0]) / np.where(run == 0, 1, run)
+    # A piece that runs straight up or down crosses no column's middle.
     good = (run != 0) & (t >= 0) & (t <= 1) & (column >= left) & (column < right)
     t, column = t[good], column[good].astype(np.int64) - left
     y = a[good, 1] + (b[good, 1] - a[good, 1]) * t
@@ -147,6 +159,7 @@ def _hanging(line: Doubles, way: Doubles, box: Box, reach: float) -> tuple[Doubl
     rows = np.maximum(np.ceil(y - 0.5).astype(np.int64) - top, 0)
     order = np.argsort(y, kind="stable")  # of two in one texel the lower one counts
     order = order[rows[order] < tall]
+    # From above downwards, so that a lower crossing overwrites what a higher one left in the same texel.
     which = np.full((tall, wide), -1, np.int64)
     which[rows[order], column[order]] = order
     # Down each column the last crossing goes on to count until the next.
@@ -157,6 +170,7 @@ def _hanging(line: Doubles, way: Doubles, box: Box, reach: float) -> tuple[Doubl
     found = np.where(met, found, 0)
     if not len(y):
         return np.zeros((tall, wide)), np.full((tall, wide), FAR), np.zeros((tall, wide))
+    # Below the line by so much: what hangs grows downwards, whatever way the line runs.
     down = (np.arange(top, low) + 0.5)[:, None] - y[found]
     met &= down <= reach
     return np.where(met, at[found], 0.0), np.where(met, down, FAR), met.astype(np.float64)

@@ -76,13 +76,17 @@ def steady_times(e: Emission, rate: float, until: float) -> Doubles:
     """Times of the births that the rate gives, before ``until`` seconds (of a clock on which the delay is over)."""
     n = runs_of(e)
     until = min(until, n * e.duration) if np.isfinite(n) else until
+    # Nothing is born by a clock that has not begun.
     if rate <= 0 or until <= 0:
         return np.zeros(0)
     curve = e.rate_curve
     if curve is None:
+        # One at zero, then one each interval; the small share keeps a time that falls on a birth from counting it
+        # twice.
         count = int(np.ceil(rate * until - 1e-9))
         _check(count)
         return np.arange(count) / rate
+    # The integral of the curve as a table: births are where it passes whole numbers.
     grid = np.linspace(0, 1, 4097)
     total = np.maximum(curve.at(grid), 0)
     total = np.concatenate([[0.0], np.cumsum((total[1:] + total[:-1]) / 2 * np.diff(grid))]) * rate * e.duration
@@ -92,10 +96,12 @@ def steady_times(e: Emission, rate: float, until: float) -> Doubles:
     runs = int(np.floor(until / e.duration))
     here = runs * whole + float(np.interp(until / e.duration - runs, grid, total))
     count = int(np.ceil(here - 1e-9))
+    # Checked before anything is laid out: a rate of a million for an hour would ask for gigabytes first.
     _check(count)
     j = np.arange(count, dtype=np.float64)
     run = np.minimum(np.floor(j / whole + 1e-12), 1e9)
     # The last place where the total is still at most this much: flat parts bear nothing.
+    # A hair steeper than flat, so that the table can be read backwards; less than a birth in ten billion.
     rising = total + np.arange(len(total)) * 1e-13
     return np.asarray((run + np.interp(np.maximum(j - run * whole, 0.0), rising, grid)) * e.duration)
 
@@ -120,6 +126,7 @@ def burst_times(e: Emission, seed: int, stream: int, until: float) -> list[tuple
     for k, burst in enumerate(e.bursts):
         runs = int(min(n, np.floor(until / e.duration) + 1)) if until > 0 else 0
         at = burst.time + np.arange(burst.repeats) * burst.every
+        # A burst beyond the end of its run would belong to the next.
         at = at[at < e.duration]
         _check(runs * len(at) * max(burst.count[1], 1))
         starts = (np.arange(runs)[:, None] * e.duration + at[None]).ravel()
@@ -168,6 +175,7 @@ def births(emitter: Emitter, seed: int, until: float, rate: float = 1.0) -> Birt
     time = np.concatenate([p[0] for p in parts]) - ahead
     low, high = emitter.birth.life
     life = np.concatenate([low + (high - low) * chances(seed, p[2], p[1], blocks=1)[:, LIFE] for p in parts])
+    # Stable: at one and the same time the steady rate comes before bursts, and these in their order.
     order = np.argsort(time, kind="stable")
     time, life = time[order], life[order]
     keep = _kernels.allowed(time, time + life, e.most)

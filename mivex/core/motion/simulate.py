@@ -158,6 +158,7 @@ class EmitterSimulation:
     def _known(self, time: float) -> Births:
         if self.births is None or time > self.until:
             # A multiple, so that playing does not work them out at every picture.
+            # A quarter more when it is late: working out births costs as much as there are, each time.
             self.until = time + AHEAD if time < 60 else time * 1.25
             self.births = births(self.emitter, self.effect.seed, self.until, self.effect.dials.rate)
         return self.births
@@ -166,6 +167,7 @@ class EmitterSimulation:
         """Rows of the births that live at a time, those aside that have died on something."""
         b = self._known(time)
         last = int(np.searchsorted(b.time, time, "right"))
+        # Nobody born before this can still live: a binary search in place of a look at all.
         first = int(np.searchsorted(b.time, time - self.emitter.birth.life[1] - 1e-9, "left"))
         rows = np.arange(first, last)
         return rows[b.time[rows] + b.life[rows] > time]
@@ -225,8 +227,10 @@ class EmitterSimulation:
 
     def _with(self, state: _State | None, rows: NDArray[np.int64]) -> _State:
         """The particles of these births: those that a state has as they are there, the others as they are born."""
+        # Nothing to carry on from: all are as they are born, and are brought here from their births.
         if state is None or not len(state.rows) or not len(rows):
             return self._born(rows)
+        # Births are in order in both: their places are found without a table.
         at = np.minimum(np.searchsorted(state.rows, rows), len(state.rows) - 1)
         known = state.rows[at] == rows
         if not known.any():
@@ -236,11 +240,13 @@ class EmitterSimulation:
             return old
         new = self._born(rows[~known])
         order = np.argsort(np.concatenate([rows[known], rows[~known]]), kind="stable")
+        # In the order of their births again, whatever state they came from: drawing and tests count on it.
         return _State(*(np.concatenate([getattr(old, k), getattr(new, k)])[order] for k in _State.NAMES))
 
     def _on_tick(self, tick: int) -> _State:
         """Particles that live at a tick, there."""
         if self._state is None or tick != self._tick:
+            # Forwards from the last state; backwards there is no way but from their births.
             state = self._with(self._state if tick > self._tick else None, self.alive(tick / TICKS))
             self._moved(state, tick / TICKS)
             self._state, self._tick = state, tick
@@ -258,6 +264,7 @@ class EmitterSimulation:
             return _none()
         tick = int(np.floor(time * TICKS))
         state = self._on_tick(tick)
+        # Between ticks a copy goes on: the state of the tick stays whole, and any time in between is reached from it.
         if time > tick / TICKS + 1e-9:
             state = self._with(state, rows)
             self._moved(state, time)
@@ -279,6 +286,7 @@ class EmitterSimulation:
         wide = _between(birth.width, c[:, _P["width"]])
         high = wide if birth.height is None else _between(birth.height, c[:, _P["height"]])
         grown = (1.0 if life.size is None else np.maximum(life.size.quick(share), 0)) * self.effect.scale * dials.size
+        # In linear light, so that the middle of two tints is the middle of their light.
         first, second = (to_linear(np.array(t, np.float32)).astype(np.float64) for t in birth.tint)
         tint = (first + (second - first) * c[:, _P["tint"], None]) * to_linear(np.array(dials.tint, np.float32))
         if life.tint is not None:
@@ -293,8 +301,10 @@ class EmitterSimulation:
         else:
             frame = {
                 "life": share,
+                # Never quite 1: frame n of n is not there.
                 "random": c[:, _P["frame"]] * (1 - 1e-12),
                 "first": np.zeros(len(rows)),
+                # Below zero, so that it is told from a share of the sheet: minus one less the seconds.
                 "play": -1 - age,
             }[birth.frame]
         return Particles(

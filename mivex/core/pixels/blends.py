@@ -161,6 +161,7 @@ def commute(a: str, b: str) -> bool:
 
     Sums commute with sums and products with products: ``(Cd + x) + y``, ``(Cd · x) · y``.
     """
+    # Sums and products may be taken in any order; an alpha that covers may not.
     return a == b and not BLENDS[a].covers
 
 
@@ -176,6 +177,7 @@ BAYER: Floats = np.array(
         [63, 31, 55, 23, 61, 29, 53, 21],
     ],
     np.float32,
+    # In the middle of each of 64 steps: an alpha of 0 never passes, an alpha of 1 always does.
 ) / 64 + np.float32(1 / 128)
 """Thresholds of the 8×8 ordered matrix (Bayer 1973), each in (0, 1)."""
 

@@ -18,6 +18,7 @@ _kernels = Lazy("mivex.core.pixels.kernels.blocks")
 def _blocks(values: NDArray[np.uint8]) -> Floats:
     """Texels (h, w, c), sides multiples of 4, as (n, 16, c)."""
     h, w, c = values.shape
+    # Four by four texels side by side in memory: all that follows works on many blocks at once.
     return values.reshape(h // 4, 4, w // 4, 4, c).transpose(0, 2, 1, 3, 4).reshape(-1, 16, c).astype(np.float32)
 
 
@@ -30,6 +31,7 @@ def _quantised(rgb: Floats) -> Floats:
     """Colours (n, 3) as 5, 6 and 5 bits hold them, widened to 8 by repeating their high bits."""
     five = np.rint(np.clip(rgb, 0, 255) * (31 / 255)).astype(np.int32)
     six = np.rint(np.clip(rgb, 0, 255) * (63 / 255)).astype(np.int32)
+    # High bits repeated below, as decoders do: 31 becomes 255 and 0 stays 0.
     out = (five << 3) | (five >> 2)
     out[:, 1] = (six[:, 1] << 2) | (six[:, 1] >> 4)
     return out.astype(np.float32)
@@ -45,6 +47,7 @@ def _chosen(blocks: Floats, a: Floats, b: Floats) -> tuple[Floats, Floats, Float
 def _colours(blocks: Floats) -> Floats:
     middle = blocks.mean(axis=1, keepdims=True)
     away = blocks - middle
+    # The longest axis of the colours' scatter: both endpoints lie on it to begin with.
     axis = np.linalg.eigh(np.einsum("nic,nid->ncd", away, away))[1][:, :, 2].astype(np.float32)
     along = np.einsum("nic,nc->ni", away, axis)
     a = _quantised(middle[:, 0] + axis * along.min(axis=1, keepdims=True))

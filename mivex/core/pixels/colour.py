@@ -61,6 +61,7 @@ def luminance(rgb: Floats) -> Floats:
 
 def _decode_table(top: int) -> Floats:
     v = np.arange(top + 1, dtype=np.float64) / top
+    # The piecewise curve of IEC 61966-2-1 in float64, rounded once.
     return np.where(v <= 0.04045, v / 12.92, ((v + 0.055) / 1.055) ** 2.4).astype(np.float32)
 
 
@@ -73,6 +74,7 @@ SCREEN_STEPS = 65535
 def _screen_table() -> NDArray[np.uint8]:
     v = np.arange(SCREEN_STEPS + 1, dtype=np.float64) / SCREEN_STEPS
     e = np.where(v <= 0.0031308, v * 12.92, 1.055 * v ** (1 / 2.4) - 0.055)
+    # Rounded to the nearest code; on the screen a table of 16 bits is as good as the curve.
     return np.floor(e * 255 + 0.5).astype(np.uint8)
 
 

@@ -48,8 +48,10 @@ def scale_for(alpha: Floats, cutoff: float, wanted: float) -> float:
     wanted : float
         Share, 0 to 1.
     """
+    # Alphas as values with counts: the choice is among the picture's own alphas, however fine.
     values, counts = np.unique(alpha, return_counts=True)
     values, counts = values[::-1], counts[::-1]
+    # Clear texels stay clear whatever they are multiplied by.
     seen = values > 1e-6
     values, passing = values[seen], np.cumsum(counts)[seen]
     # What can be had: none, or all texels down to one of the values; texels of one value pass together.
@@ -58,9 +60,11 @@ def scale_for(alpha: Floats, cutoff: float, wanted: float) -> float:
     if int((alpha >= np.float32(cutoff)).sum()) == int(choices[chosen]):
         return 1.0
     if chosen == 0:
+        # Just below the largest: none passes.
         return 0.999 * cutoff / float(values[0])
     # Half way between the last that passes and the first that does not.
     last, next_one = float(values[chosen - 1]), float(values[chosen]) if chosen < values.size else 0.0
+    # The cutoff over the wanted threshold: multiplied, that threshold comes to lie on the cutoff.
     return cutoff / max((last + next_one) / 2, 1e-6)
 
 
@@ -71,6 +75,7 @@ def keep_coverage(chain: MipChain, cutoff: float) -> MipChain:
     wanted = coverage(chain.level(0)[..., 3], cutoff)
     for i in range(1, chain.levels):
         level = out.level(i)
+        # Cut at 1: alpha beyond it has no meaning in a file, and would change what is filtered from it.
         level[..., 3] = np.minimum(level[..., 3] * np.float32(scale_for(level[..., 3], cutoff, wanted)), 1)
     return out
 
@@ -100,6 +105,7 @@ def best_cutoff(chain: MipChain, cutoff: float, least_side: int = 8) -> float:
         if i == 0 or min(chain.widths[i], chain.heights[i]) >= least_side
     ]
     wanted = coverage(chain.level(0)[..., 3], cutoff)
+    # In steps of a two-hundredth: an artist sets a cutoff no finer.
     tries = np.linspace(0.02, 0.98, 193)
 
     def off(c: float) -> float:
@@ -107,4 +113,5 @@ def best_cutoff(chain: MipChain, cutoff: float, least_side: int = 8) -> float:
 
     errors = np.array([off(c) for c in tries])
     good = np.flatnonzero(errors <= errors.min() + 1e-9)
+    # Of cutoffs that are equally good the one nearest to what is set.
     return round(float(tries[good[np.abs(tries[good] - cutoff).argmin()]]), 3)

@@ -58,6 +58,7 @@ class MipChain:
 
     @cached_property
     def record(self) -> NDArray[Any]:
+        # Kept with the chain: kernels hold its address, which has to stay good as long as the texels do.
         """The chain for kernels: one `CHAIN`. Good as long as the chain itself lives."""
         made = np.zeros(1, CHAIN)
         n = self.levels
@@ -109,11 +110,13 @@ def build_chain(level0: Floats | tuple[int, ...], fill: Callable[[Floats], objec
     first = level0 if isinstance(level0, tuple) else level0.shape
     sizes = [(int(first[0]), int(first[1]))]
     while sizes[-1] != (1, 1):
+        # Halved and rounded down, to 1 × 1, as graphics hardware and its texture files have it.
         h, w = sizes[-1]
         sizes.append((max(1, h // 2), max(1, w // 2)))
     counts = np.array([h * w for h, w in sizes], np.int64)
     offsets = np.concatenate([[0], np.cumsum(counts)[:-1]]).astype(np.int64)
     chain = MipChain(
+        # One buffer for all levels: a sampler needs a base and offsets, and the memory is asked for once.
         np.empty((int(counts.sum()), 4), np.float32),
         offsets,
         np.array([w for _, w in sizes], np.int64),
@@ -125,5 +128,6 @@ def build_chain(level0: Floats | tuple[int, ...], fill: Callable[[Floats], objec
         chain.level(0)[...] = level0
     for i in range(1, len(sizes)):
         upper, lower = chain.level(i - 1), chain.level(i)
+        # The lambda takes its levels as defaults: it may run after the loop has gone on.
         run_bands(lower.shape[0], lambda a, b, u=upper, d=lower: _kernels.halve_rows(u, d, False, a, b))  # type: ignore[misc]
     return chain

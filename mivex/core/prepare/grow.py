@@ -64,6 +64,7 @@ def grown(alpha: Floats, by: float) -> Floats:
     """
     if by == 0:
         return alpha
+    # One texel beyond the move: the band of the old edge has to be known on both sides of the new one.
     outline = trace(alpha, abs(by) + 1, soft=True)
     if outline.reach < 1.5 and float(alpha.max()) >= 0.999:
         # A crisp edge, one texel of coverage: drawn anew where it now lies, not smeared by reading between texels.
@@ -89,6 +90,7 @@ def run_feather(surface: Surface, params: Feather, context: Context) -> Surface:
     """Lay a soft band along the outline; width 0 changes nothing."""
     width = params.width * surface.scale
     if width == 0:
+        # Two texels beyond the band, for the outline's own softness.
         return surface
     outline = trace(surface.alpha, width + 2)
     src = np.ascontiguousarray(surface.alpha)

@@ -37,6 +37,8 @@ def resized(values: Floats, width: int, height: int, kind: str = "area") -> Floa
         if was == to:
             return v
         if kind == "lanczos":
+            # The kernel of eight texels sees no more than it covers: first to within twice the size by areas, then the
+            # fine part.
             if was > 2 * to:
                 v = _cv_resize(v, 2 * w if w != v.shape[1] else w, 2 * h if h != v.shape[0] else h, cv2.INTER_AREA)
             return _cv_resize(v, w, h, cv2.INTER_LANCZOS4)
@@ -79,6 +81,7 @@ def picture_resized(values: Floats, width: int, height: int, *, data: bool, kind
         return values
     if data:
         return resized(values, width, height, kind)
+    # The colour under clear texels is nobody's average: the nearest texel's own is kept.
     hidden = cv2.resize(values, (width, height), interpolation=cv2.INTER_NEAREST).reshape(height, width, 4)
     if float(values.max(initial=0)) <= 1:
         return unpremultiply(resized(premultiply(values, PLAIN), width, height, kind), hidden, data=False)
@@ -116,6 +119,7 @@ def laid_from(chain: MipChain, rows: Floats, size: tuple[int, int]) -> Floats:
     # Texels that one step across and one step down the canvas go over.
     across = np.array([rows[0][0] * tw, rows[1][0] * th]) / w
     down = np.array([rows[0][1] * tw, rows[1][1] * th]) / h
+    # The footprint's two sides in texels of level 0: below one texel there is nothing to average.
     sides = float(np.hypot(*across)), float(np.hypot(*down))
     if max(sides) <= 1:
         return _read(chain, rows, size, (0.0, 0.0), 0.0)
@@ -123,6 +127,7 @@ def laid_from(chain: MipChain, rows: Floats, size: tuple[int, int]) -> Floats:
     # of a level as coarse as the footprint would blur over the pixels beside it as well.
     fine = FEW if h * w <= MANY_TEXELS else 2
     least = max(min(sides), 1.0)
+    # More readings along the longer side, so that the level suits the shorter one; no more than would be seen.
     taps = [max(1, min(math.ceil(fine * s / least), TAPS) if s > 1 else 1) for s in sides]
     lod = math.log2(max(sides[0] / taps[0], sides[1] / taps[1], 1.0))
     out = np.zeros((h, w, 4), np.float32)
@@ -135,6 +140,7 @@ def laid_from(chain: MipChain, rows: Floats, size: tuple[int, int]) -> Floats:
 
 def _read(chain: MipChain, rows: Floats, size: tuple[int, int], off: tuple[float, float], lod: float) -> Floats:
     """One reading a pixel, moved by shares of the canvas."""
+    # Repeated by whole pictures: what is laid smaller than the canvas tiles.
     h, w = size
     x, y = (np.arange(w) + 0.5) / w + off[0], (np.arange(h)[:, None] + 0.5) / h + off[1]
     u = rows[0][0] * x + rows[0][1] * y + rows[0][2]
@@ -160,5 +166,6 @@ def associated(values: Floats, *, linear: bool = False) -> Floats:
 def straight(sums: Floats) -> tuple[Floats, Floats]:
     """Colour in linear light (h, w, 3) and alpha (h, w) of associated values; black where nothing is."""
     a = sums[..., 3:]
+    # Next to nothing of alpha: its colour would be rounding blown up.
     rgb = np.divide(sums[..., :3], a, out=np.zeros_like(sums[..., :3]), where=a > 1e-6)
     return np.ascontiguousarray(rgb), np.ascontiguousarray(sums[..., 3])

@@ -73,6 +73,7 @@ def pull_push(rgb: Floats, mask: Mask) -> Floats:
     levels = [weighted]
     while levels[-1].shape[0] > 1 or levels[-1].shape[1] > 1:
         levels.append(halve(levels[-1]))
+    # The last level holds the mean of all that is known; the tiny floor is for a picture of which nothing is.
     filled = levels[-1][..., :3] / np.maximum(levels[-1][..., 3:], np.float32(1e-20))
     for level in reversed(levels[:-1]):
         finer: Floats = np.empty((*level.shape[:2], 3), np.float32)
@@ -102,6 +103,7 @@ def run(surface: Surface, params: Spread, context: Context) -> Surface:
     if params.method == "smooth":
         colour = surface.rgb_from(pull_push(linear, mask), "linear")
     else:
+        # By alpha: what is seen most decides what the hidden colour is.
         weights = np.where(mask, surface.alpha, np.float32(0))
         # Row sums in single, their sum in double precision.
         rows = np.matmul(weights[:, None, :], linear)[:, 0]

@@ -50,6 +50,7 @@ def cell_texels(cell: FrameRect, width: int, height: int) -> tuple[int, int, int
 def _seen(rgba: Floats, data: bool) -> Floats:
     """As seen over black, middle grey and white: (3, …, 3), display values."""
     a = rgba[..., 3:]
+    # Middle grey is 0.214 in linear light: the grounds are those of display codes 0, 128 and 255.
     out = np.stack([rgba[..., :3] * a + ground * (1 - a) for ground in (0.0, 0.2140411, 1.0)])
     return np.asarray(out if data else to_display(np.clip(out, 0, 1)))
 
@@ -59,6 +60,7 @@ def measure(texture: Texture, *, most: int = 64) -> Bleed:
     cells = texture.traits.cells
     h, w = texture.height, texture.width
     worst: list[tuple[float, int]] = []
+    # Evenly over the sheet: its first and its last frames are often the smallest, and bleed least.
     for n in range(0, len(cells), max(1, len(cells) // most)):
         for level, d in enumerate(_differs(texture, cell_texels(cells[n], w, h))):
             if level >= len(worst):
@@ -66,6 +68,7 @@ def measure(texture: Texture, *, most: int = 64) -> Bleed:
             if d > worst[level][0]:
                 worst[level] = d, n
     figures = tuple(round(d, 3) for d, _ in worst)
+    # Safe up to the level before the first that shows; −1 where the finest shows already.
     safe = next((i for i, d in enumerate(figures) if d > SAFE), len(figures)) - 1
     return Bleed(figures, safe, tuple(n for _, n in worst))
 
@@ -82,11 +85,14 @@ def _differs(texture: Texture, cell: tuple[int, int, int, int]) -> list[float]:
     x1, y1 = (min(s, -(-(e + d) // step) * step) for s, e, d in ((texture.width, right, w), (texture.height, low, h)))
     window = np.ascontiguousarray(values[y0:y1, x0:x1])
     inside = np.ascontiguousarray(values[top:low, left:right])
+    # What the cell alone would give: its own border carried outwards, with nothing of its neighbours.
     alone = np.pad(inside, ((top - y0, y1 - low), (left - x0, x1 - right), (0, 0)), mode="edge")
     real, held = build_chain(window), build_chain(alone)
     found = []
+    # Below a level of one texel a cell has nothing of its own left to compare.
     for level in range(min(levels, real.levels)):
         u, v = (_places(n, level) for n in (w, h))
+        # Places are shares of the window, so that both chains are read at the very same texels.
         gu, gv = np.meshgrid((left - x0 + u * w) / (x1 - x0), (top - y0 + v * h) / (y1 - y0))
         a, b = (_seen(sample(c, gu, gv, np.full(gu.shape, level, np.float32)), texture.data) for c in (real, held))
         found.append(float(np.abs(a - b).max()) * 255)
@@ -94,6 +100,7 @@ def _differs(texture: Texture, cell: tuple[int, int, int, int]) -> list[float]:
 
 
 def _places(texels: int, level: int) -> Floats:
+    # Texels of the cell at that level: its border is where neighbours come in, at every level another distance.
     """Where a cell is looked at, as shares: its border, and its texels at a level; of many, those near both ends."""
     n = max(1, texels >> level)
     at = (np.arange(n) + 0.5) / n

@@ -55,6 +55,8 @@ class Layout:
 
 def columns_for(count: int, cell: tuple[int, int]) -> int:
     """Columns that bring a sheet of so many cells nearest to a square."""
+    # By the logarithm: twice as wide is as far from a square as half as wide. The fewer columns win where both are
+    # alike.
     return min(range(1, count + 1), key=lambda c: (abs(math.log2(c * cell[0] / (math.ceil(count / c) * cell[1]))), c))
 
 
@@ -62,6 +64,7 @@ def _point(values: Floats, align: Align) -> tuple[float, float]:
     """The point of a frame, in texels from its top left, that comes to the middle of the cell (or its foot)."""
     h, w = values.shape[:2]
     a = values[..., 3].astype(np.float64)
+    # Two hundredths: grain of a keyer must not move a frame.
     seen = a > 0.02
     if align == "frame" or not seen.any():
         return w / 2, h / 2 if align != "foot" else float(h)
@@ -72,6 +75,7 @@ def _point(values: Floats, align: Align) -> tuple[float, float]:
             float((a.sum(axis=1) * (np.arange(h) + 0.5)).sum() / total),
         )
     y, x = np.nonzero(seen)
+    # The foot is the row below the lowest texel: frames stand on the same line whatever their height.
     return (x.min() + x.max() + 1) / 2, float(y.max() + 1) if align == "foot" else (y.min() + y.max() + 1) / 2
 
 
@@ -97,17 +101,20 @@ def _fitted(values: Floats, cell: tuple[int, int], scale: float, layout: Layout,
     if meaning == "normal":
         weighed = np.concatenate([values[..., :3] * 2 - 1, values[..., 3:]], axis=2)
     small = resized(weighed, sw, sh)
+    # Whole texels are moved without any filter; only what is left over is.
     whole = math.floor(tx), math.floor(ty)
     if (tx - whole[0], ty - whole[1]) != (0, 0):
         import cv2
 
         # One texel of nothing all round takes what is moved over the border.
         move = np.array([[1, 0, tx - whole[0]], [0, 1, ty - whole[1]]], np.float64)
+        # Outside of a colour frame is nothing; data and normals have no "nothing", and go on as they end.
         edge = cv2.BORDER_REPLICATE if plain else cv2.BORDER_CONSTANT
         small = np.asarray(
             cv2.warpAffine(small, move, (sw + 1, sh + 1), flags=cv2.INTER_LINEAR, borderMode=edge), np.float32
         )
     if meaning == "normal":
+        # Filtered normals are shorter than one: made unit vectors again, or their light would be too dark.
         length = np.linalg.norm(small[..., :3], axis=2, keepdims=True)
         small = np.concatenate([small[..., :3] / np.maximum(length, 1e-6) * 0.5 + 0.5, small[..., 3:]], axis=2)
     elif not plain:
@@ -164,7 +171,9 @@ def build(frames: list[Floats], layout: Layout, *, meaning: Meaning = "colour") 
         raise MivexError(
             Message("{columns} × {rows} cells are more than 64 in a row or a column.", columns=columns, rows=rows)
         )
+    # One scale for all frames, or they would pulse when they are played.
     ratio = [(cell[0] / f.shape[1], cell[1] / f.shape[0]) for f in frames]
+    # "fill" takes the frame that needs most, so that no cell shows its ground.
     scale = {"none": 1.0, "inside": min(min(r) for r in ratio), "fill": max(min(max(r) for r in ratio), 1e-6)}[layout.fit]
     out = np.zeros((h, w, 4), np.float32)
     for k, frame in enumerate(frames):

@@ -40,6 +40,7 @@ def _without(polygon: Doubles, k: int) -> tuple[float, Doubles] | None:
     """The polygon without side k, its neighbours drawn out to meet, and the area that this adds; None: they do not meet."""
     n = len(polygon)
     a, b, c, d = (polygon[(k + j) % n] for j in (-1, 0, 1, 2))
+    # Both neighbours as lines; where they cross is the new corner.
     p, q = b - a, d - c
     det = p[0] * q[1] - p[1] * q[0]
     if abs(det) < 1e-12:
@@ -47,6 +48,7 @@ def _without(polygon: Doubles, k: int) -> tuple[float, Doubles] | None:
     t = ((c - a)[0] * q[1] - (c - a)[1] * q[0]) / det
     # Along its last side the meeting place lies before c: at or below 0, measured from c towards d.
     s = ((c - a)[0] * p[1] - (c - a)[1] * p[0]) / det
+    # They meet on the other side: the polygon would turn inside out.
     if t < 1 or s > 0:
         return None
     meet = a + p * t
@@ -78,9 +80,11 @@ def hull_of(alpha: Floats, corners: int, limit: float) -> Hull:
     seen = alpha > limit
     if not seen.any():
         return Hull(_CELL.copy(), 1.0)
+    # The four corners of every texel, not its middle: the polygon has to hold all of it.
     y, x = np.nonzero(seen)
     points = np.unique(np.concatenate([np.stack([x + i, y + j], axis=1) for i in (0, 1) for j in (0, 1)]), axis=0)
     made = cv2.convexHull(points.astype(np.int32)).reshape(-1, 2).astype(np.float64) / (w, h)
+    # One side at a time, always the cheapest: few corners, and no search over all sets of them.
     while len(made) > corners:
         found = [f for k in range(len(made)) if (f := _without(made, k)) is not None]
         if not found:
@@ -91,6 +95,7 @@ def hull_of(alpha: Floats, corners: int, limit: float) -> Hull:
     if len(made) > corners or area_of(made) >= 1 - 1e-9:
         return _box(made)
     boxed = _box(made)
+    # A box is convex too, and sometimes smaller than what is left after drawing sides out.
     return boxed if boxed.area <= area_of(made) else Hull(made, area_of(made))
 
 
@@ -110,6 +115,7 @@ def _clipped(polygon: Doubles) -> Doubles:
             if (da > 1e-12 and db < -1e-12) or (da < -1e-12 and db > 1e-12):
                 rows.append(a + (b - a) * (da / (da - db)))
         polygon = np.array(rows)
+    # Clipping leaves corners twice where a corner lies on the border.
     keep = np.linalg.norm(polygon - np.roll(polygon, 1, axis=0), axis=1) > 1e-9
     return np.asarray(np.clip(polygon[keep], 0, 1))
 
@@ -118,4 +124,5 @@ def hulls(alphas: list[Floats], corners: int, limit: float, *, each: bool) -> li
     """The polygons of all frames; one for all of them unless ``each``. Frames are of one size."""
     if each:
         return [hull_of(a, corners, limit) for a in alphas]
+    # The largest alpha of all frames at each place: whatever frame is shown lies within.
     return [hull_of(np.max(alphas, axis=0), corners, limit)] * len(alphas)

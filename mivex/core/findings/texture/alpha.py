@@ -35,12 +35,14 @@ def _make_alpha(subject: Subject) -> Repair:
     """Guess how the picture wants its alpha made: over a flat colour, off a photographed one, or by brightness."""
     t = subject.texture
     rim = border_of(t.values[..., :3])
+    # The median of the border: a shape that touches it does not move the colour of the ground.
     middle = np.median(rim, axis=0)
     off = np.abs(rim - middle).max(axis=1)
     if (off < FLAT).mean() > 0.9:
         # To the last bit: a rounded colour would leave a trace of alpha everywhere, and nothing would be clear.
         r, g, b = (float(v) for v in middle)
         return mend(subject, "Make alpha from the backdrop", (AlphaFrom(source="matte", matte=(r, g, b)),))
+    # A ground of a strong colour is a screen to be keyed; a grey one is told from the shape by brightness alone.
     if (off < EVEN).mean() > 0.95 and float(np.ptp(middle)) > 0.15:
         return mend(subject, "Key out the backdrop", (key_from_border(t.values),))
     return mend(subject, "Make alpha from luminance", (AlphaFrom(source="luminance"),))
@@ -126,12 +128,16 @@ def turned_round(t: Texture) -> float:
     if min(h, w) < 8:
         return 0.0
     rim, middle = border_of(alpha), alpha[h // 3 : h - h // 3, w // 3 : w - w // 3]
+    # Nineteen twentieths of the border: a subject may stand out of the picture at its foot.
     if (rim >= 0.95).mean() < 0.95 or (middle <= 0.05).mean() < 0.3:
         return 0.0
     rgb = t.values[..., :3]
     clear, solid = alpha <= 0.05, alpha >= 0.95
+    # In float64: a million float32 texels added up lose the fourth digit, which the limits below ask for.
     spread = [float(rgb[m].std(axis=0, dtype=np.float64).max()) * 255 for m in (clear, solid)]
     steps = [_local_variation(rgb, m) for m in (clear, solid)]
+    # What is under clear texels must be livelier both as a whole and from texel to texel: noise is one, a gradient
+    # the other.
     drawn = spread[0] >= spread[1] + 2 and steps[0] >= steps[1] + 0.25
     if not drawn and spread[0] < 2 * spread[1] + 4:
         return 0.0
@@ -202,6 +208,7 @@ def cut_soft(alpha: Floats, faintest: float = FAINTEST) -> tuple[Mask, Mask, Mas
     def side(rows: Floats) -> Mask:
         a, b, c = rows[0], rows[min(1, len(rows) - 1)], rows[min(2, len(rows) - 1)]
         soft = (a > faintest) & (a < SOLID)
+        # Three texels inwards: two steps, so that a hard outline just inside the border is not taken for a gentle end.
         return np.asarray(soft & (np.abs(b - a) < GENTLE) & (np.abs(c - b) < GENTLE))
 
     return side(alpha), side(alpha[::-1]), side(alpha.T), side(alpha.T[::-1])
@@ -226,6 +233,7 @@ def _cut_sides(alpha: Floats) -> tuple[dict[str, Mask], bool]:
     """
     names = ("top", "bottom", "left", "right")
     soft = dict(zip(names, cut_soft(alpha), strict=True))
+    # Four texels at least: fewer are grain, on pictures of any size.
     if any(v.sum() >= max(4, LEAST_CUT * v.size) for v in soft.values()):
         return soft, True
     faint = dict(zip(names, cut_soft(alpha, BARELY), strict=True))
@@ -235,6 +243,7 @@ def _cut_sides(alpha: Floats) -> tuple[dict[str, Mask], bool]:
     seen = {k: v > FAINTEST for k, v in sides.items()}
     touched = [k for k in names if seen[k].mean() >= LEAST_HARD]
     none = {k: np.zeros(v.shape, bool) for k, v in seen.items()}
+    # A hard cut on one side only: art that stands on its foot; on several sides it fills its box.
     if len(touched) == 1 and all(seen[k].mean() < LEAST_CUT for k in names if k not in touched):
         return none | {touched[0]: seen[touched[0]]}, False
     return none, False
@@ -249,6 +258,7 @@ def _border(subject: Subject) -> list[Finding]:
     a = t.alpha
     rim = border_of(a)
     reached = float((rim > FAINTEST).mean())
+    # Turned-round alpha touches every border; that finding says it, and this one would say it again.
     if reached >= MOST_BORDER or turned_round(t) > 0 or not (rim > BARELY).any():
         return []
     reaching = [axis for axis in (0, 1) if max(np.take(a, (0, -1), axis).max(axis=1)) > FAINTEST]

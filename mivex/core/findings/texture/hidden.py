@@ -42,6 +42,7 @@ def _some(places: NDArray, most: int = MOST) -> NDArray:
     """At most so many of some places: one, by chance, from each of as many stretches."""
     if len(places) <= most:
         return places
+    # A fixed seed, so that the same picture always gives the same finding.
     at = (np.arange(most) + np.random.default_rng(7).random(most)) * (len(places) / most)
     return places[at.astype(np.int64)]
 
@@ -75,10 +76,13 @@ def _explained_by_division(C: Floats, F: Floats, a: NDArray, top: float) -> floa
     """Part of the departure from the nearest solid colour that a division by alpha explains; 0 where it is not the best."""
     w = a[:, None]
     whole = max(float((w * (C - F) ** 2).sum()), 1e-9)
+    # What is left of the departure after the division, in either space: tools divide display values, receivers
+    # light.
     left = [
         float((w * (C - np.clip(P, 0, top)) ** 2).sum()) / whole
         for P in (F / w, to_display(np.clip(to_linear(np.clip(F, 0, 1)) / w, 0, 1).astype(np.float32)))
     ]
+    # A rim of one colour of its own would explain it as well; then the division is not what happened.
     own = float((w * (C - (w * C).sum(0) / w.sum()) ** 2).sum()) / whole
     return 1 - min(left) if min(left) <= 0.5 * own else 0.0
 
@@ -90,10 +94,12 @@ def _divided(subject: Subject) -> list[Finding]:
         return []
     t = subject.texture
     C, F, a, _ = _pairs(t, o, 0.1, 0.85)
+    # Nearly black stays nearly black when it is divided: such texels tell nothing.
     told = F.max(axis=1) > 0.08 if len(C) else np.zeros(0, bool)
     C, F, a = C[told], F[told], a[told]
     if len(C) < ENOUGH:
         return []
+    # Art of floats may hold light beyond 1, which a division reaches without being cut.
     top = max(1.0, float(t.values.max()))
     explained = _explained_by_division(C, F, a, top)
     # Multiplied colour is no greater than alpha: divided by it, nothing is beyond 1, but light that covers nothing.
@@ -142,18 +148,22 @@ def _left_behind(subject: Subject) -> list[Finding]:
     rgb = t.values.reshape(-1, t.values.shape[2])[:, :3]
     held = rgb[clear]
     ground = np.median(held, axis=0)
+    # Four fifths of one colour within five codes: exporters fill what is clear evenly, painters do not.
     if float((np.abs(held - ground).max(axis=1) < 0.02).mean()) < 0.8:
         return []
     C, F, a, far = _pairs(t, o, 0.1, 0.9)
+    # Where ground and shape are of one colour a rim in the ground's colour cannot be told, nor seen.
     told = np.abs(ground - F).max(axis=1) > APART if len(C) else np.zeros(0, bool)
     C, F, a, far = C[told], F[told], a[told], far[told]
     if len(C) < ENOUGH or float(np.median(far)) > THIN:
         return []
     way = ground - F
+    # How far each texel has gone from the shape to the ground, and how far it lies off that way.
     t_ = ((C - F) * way).sum(axis=1) / (way * way).sum(axis=1)
     off = np.abs(C - F - t_[:, None] * way).max(axis=1)
     at_ground, between = (t_ > 0.85) & (off < 0.06), (t_ >= 0.2) & (t_ <= 0.85)
     own = (t_ < 0.2) & (off < 0.2)
+    # Three shares together: many at the ground, few between (a blend would be between), some still the shape's own.
     if at_ground.mean() < AT_GROUND or between.mean() > BETWEEN or own.mean() < OWN:
         return []
     seen = C.astype(np.float32), F.astype(np.float32), a.astype(np.float32)
@@ -198,8 +208,12 @@ def _blocks_of(values: Floats, which: NDArray | None = None) -> Floats:
     return np.ascontiguousarray(blocks if which is None else blocks[which])
 
 
+# Whole blocks only: what is left over at the border is compressed with texels that the file does not have.
+
+
 def _block_error(blocks: Floats) -> float:
     """What compression does to the seen texels of some blocks on screen: 95th percentile, of 255."""
+    # Blocks in one long strip, four texels high: the compressor takes a picture, and blocks do not know each other.
     strip = np.ascontiguousarray(blocks.reshape(-1, 4, 4, 4).transpose(1, 0, 2, 3).reshape(4, -1, 4))
     back = compressed(strip).reshape(4, -1, 4, 4).transpose(1, 0, 2, 3).reshape(-1, 16, 4)
     seen = blocks[..., 3] > SOFT
@@ -217,6 +231,7 @@ def _smeared(subject: Subject) -> list[Finding]:
     if fringe.shows > LIMIT or fringe.maximum < LEAST_LEAK:
         return []  # filtering shows it already, and that is the finding; or what is hidden has the edge's own colour
     alpha = _blocks_of(o.alpha[..., None])[..., 0]
+    # Blocks that hold both clear and clearly seen texels: only there can what is hidden reach what is seen.
     mixed = _some(np.flatnonzero((alpha <= 0).any(axis=1) & (alpha > 0.1).any(axis=1)), BLOCKS)
     if len(mixed) < ENOUGH:
         return []
@@ -224,6 +239,7 @@ def _smeared(subject: Subject) -> list[Finding]:
     before = _block_error(blocks)
     if before < SMEARED:
         return []
+    # The repair is tried before it is named: what it would not cure is another fault.
     index, _ = nearest(o.alpha > 0)
     filled = t.values.copy()
     filled[..., :3] = t.values.reshape(-1, 4)[index, :3]

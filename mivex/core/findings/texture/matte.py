@@ -43,7 +43,10 @@ UNSURE = 0.1
 def holds(fit: MatteFit) -> bool:
     """Whether it is large, one matte, and follows alpha; a coloured one only where nearly every soft texel agrees."""
     if fit.error < LIMIT or fit.share < LEAST_SHARE or fit.impossible > MOST_IMPOSSIBLE:
+        # Each limit stands alone: an error to be seen, a share that is no drawn shading, and colours that could have
+        # been there.
         return False
+    # Compared by what they leave unexplained: near 1 a difference in what is explained says little.
     if (1 - fit.explained) >= 0.5 * (1 - max(fit.plain, fit.own)):
         return False  # a colour of its own explains it nearly as well: a shadow, an outline, shading
     if fit.neutral:
@@ -62,6 +65,7 @@ def rough_fit(said_by: Evidence) -> MatteFit:
         round(said_by.share, 2),
         0.2,
         max(f["explained"], f["step_explained"]),
+        # A fit needs numbers that the outline cannot give: this one says "unsure", so that the repair is only tried.
         f["one_lift"],
         f["own_colour"],
         f["nearer"],
@@ -83,7 +87,10 @@ def premultiplied_in(t: Texture) -> Space | None:
     most, solid = t.values[..., :3].max(axis=2), t.alpha > 0.95
     if not solid.any():
         return None
+    # The upper quartile of solid colour: of a dark picture every colour lies below its alpha, and that says
+    # nothing.
     bright = float(np.percentile(most[solid], 75))
+    # One code and a half of slack for what was rounded to eight bits.
     limit = t.alpha + np.float32(1.5 / 255)
     if bright > 0.5 and (most <= limit).mean() > 0.999:
         return "display"
@@ -92,6 +99,7 @@ def premultiplied_in(t: Texture) -> Space | None:
 
 def _measure(subject: Subject) -> list[Finding]:
     t = subject.texture
+    # Data has no colour to be cut from anything; distances and premultiplied colour follow alpha by nature.
     if not subject.uses_alpha or subject.flat_alpha or t.premultiplied or t.distance > 0 or t.meaning == "data":
         return []
     said_by = matte_evidence(t)
@@ -104,6 +112,7 @@ def _measure(subject: Subject) -> list[Finding]:
     if not fits and said_by.odds < POSSIBLE:
         return []
     if fit is None or not fits:
+        # The regression saw a matte where no single backdrop fits: grain, or several backdrops. Its figures stand in.
         # What the neighbours along the outline say; how much of it there is cannot be told as well.
         fit = rough_fit(said_by)
     light = 0.2126 * fit.matte[0] + 0.7152 * fit.matte[1] + 0.0722 * fit.matte[2]
@@ -114,6 +123,8 @@ def _measure(subject: Subject) -> list[Finding]:
     if associated:
         fit, fits = replace(fit, matte=(0.0, 0.0, 0.0), share=1.0, unsure=0.0, explained=1.0, space=associated), True
     elif fit.share > 0.97:
+        # Within three hundredths of all of it: artists cut from whole backdrops, and a repair of 0.98 leaves a rim of
+        # 0.02.
         fit = replace(fit, share=1.0)
     count = int(((t.alpha > 0.02) & (t.alpha < 0.96)).sum())
     exact = (
@@ -134,6 +145,7 @@ def _measure(subject: Subject) -> list[Finding]:
     sure = certain and fits and fit.unsure <= UNSURE and (fit.share == 1.0 or fit.explained >= LEAST_EXPLAINED + 0.05)
     if not certain and subject.has_step("unmatte"):
         return []  # it has been taken out; what is left is a doubt that the artist has settled
+    # Neither clear nor solid texels hold a matte that shows; both ends are left out of the place that is marked.
     soft = (t.alpha > 0.02) & (t.alpha < 0.96)
     rows, cols = np.flatnonzero(soft.any(axis=1)), np.flatnonzero(soft.any(axis=0))
     place = (int(cols[0]), int(rows[0]), int(cols[-1] - cols[0] + 1), int(rows[-1] - rows[0] + 1))
@@ -196,6 +208,7 @@ def _measure(subject: Subject) -> list[Finding]:
                 "odds": round(said_by.odds, 2),
                 "premultiplied": associated or False,
             },
+            # By the share of what is seen: a rim of a large picture weighs no more than that of a small one.
             weight=fit.error * float(soft.sum()) / max(int((t.alpha > 0).sum()), 1),
             certainty="likely" if certain else "possible",
         )

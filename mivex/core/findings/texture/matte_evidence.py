@@ -54,6 +54,7 @@ class _Pairs:
 def _some(places: NDArray) -> NDArray:
     """At most `MOST` of them, spread evenly and by chance within each stretch."""
     if places.size <= MOST:
+        # One by chance from each stretch: evenly spaced ones would meet the same column of a picture again and again.
         return places
     at = (np.arange(MOST) + np.random.default_rng(7).random(MOST)) * (places.size / MOST)
     return places[at.astype(np.int64)]
@@ -64,6 +65,8 @@ def _against_solid(rgb: NDArray, o: Outline) -> _Pairs:
     soft = _some(o.soft)
     far = o.distance.reshape(-1)[soft]
     close = far <= BAND
+    # Forty soft texels near solid ones say more than any number far from them, whose colour may have changed by
+    # itself.
     if close.sum() >= 40:
         soft, far = soft[close], far[close]
     places, back = np.unique(o.index.reshape(-1)[soft], return_inverse=True)
@@ -71,6 +74,7 @@ def _against_solid(rgb: NDArray, o: Outline) -> _Pairs:
     own = solid.reshape(-1)[square]
     inside = (rgb[square] * own[..., None]).sum(1) / own.sum(1)[:, None]
     a = alpha.reshape(-1)[soft].astype(np.float64)
+    # The solid neighbours' mean in a square of five, of solid texels only: one texel may be grain.
     # What shows counts, and what lies near to the colour that it is compared with.
     weight = a / (1 + far)
     colours = rgb[soft].astype(np.float64), a, inside[back].astype(np.float64)
@@ -78,6 +82,7 @@ def _against_solid(rgb: NDArray, o: Outline) -> _Pairs:
 
 
 def _against_neighbours(rgb: NDArray, alpha: Floats) -> _Pairs | None:
+    # The highest alpha of the square, so that only texels with a clearly more opaque neighbour are asked.
     top = cv2.dilate(alpha, np.ones((5, 5), np.uint8))
     soft = np.flatnonzero((alpha > 0.03) & (alpha < 0.75) & (top - alpha > STEP))
     if soft.size < 20:
@@ -89,6 +94,7 @@ def _against_neighbours(rgb: NDArray, alpha: Floats) -> _Pairs | None:
     other = np.take_along_axis(square, best, 1)[:, 0]
     a = alpha.reshape(-1)[soft].astype(np.float64)
     b = alpha.reshape(-1)[other].astype(np.float64)
+    # By the root: faint texels show less, but say most about what they were cut from.
     return _Pairs(rgb[soft].astype(np.float64), a, rgb[other].astype(np.float64), np.sqrt(a), b)
 
 
@@ -98,6 +104,7 @@ def _hidden(rgb: NDArray, alpha: Floats) -> tuple[NDArray, float]:
     if clear.size <= 50:
         return np.zeros(3), 0.0
     held = rgb[clear]
+    # The median, not the mean: what layers or exporters have left under clear texels is often two colours.
     middle = np.median(held, axis=0)
     return middle.astype(np.float64), float((np.abs(held - middle).max(1) < 0.02).mean())
 
@@ -113,6 +120,7 @@ def _solid_figures(p: _Pairs) -> tuple[dict[str, float], NDArray, float]:
     whole = float((w * d * d).sum())
     found: tuple[float, float, NDArray, float] | None = None
     for fixed in (0.0, 1.0, None):
+        # Black and white first, with a share of their own; then any colour at four shares, each in closed form.
         if fixed is None:
             for s in (0.4, 0.6, 0.8, 1.0):
                 q = ((w * x[:, None]) * (d + s * x[:, None] * F)).sum(0) / max(float((p.weight * x * x).sum()), 1e-9)
@@ -129,11 +137,13 @@ def _solid_figures(p: _Pairs) -> tuple[dict[str, float], NDArray, float]:
                 found = explained + 0.04, explained, np.full(3, fixed), s
     assert found is not None
     _, explained, B, share = found
+    # How far the lean grows as alpha falls, and how far it is there at any alpha: a matte grows, a tint does not.
     lean = B - F
     X, ww = np.stack([(x[:, None] * lean).ravel(), lean.ravel()], 1), np.repeat(p.weight, 3)
     normal = (X * ww[:, None]).T @ X + 1e-9 * np.eye(2)
     with_alpha, always = np.linalg.solve(normal, (X * ww[:, None]).T @ d.ravel())
     mean, lift = (w * C).sum(0), (w * d).sum(0)
+    # The faintest third where hardly any texel is faint: a hard edge has few.
     low = p.alpha < 0.35
     if low.sum() < 12:
         low = p.alpha <= np.quantile(p.alpha, 0.3)
@@ -149,6 +159,7 @@ def _solid_figures(p: _Pairs) -> tuple[dict[str, float], NDArray, float]:
     slack = 1.5 / 255 / kept + 0.03
     seen = on_screen(C.astype(np.float32), np.clip(free, 0, 1).astype(np.float32), p.alpha.astype(np.float32), True, False)
     error = float(np.log1p(percentile(seen, 95)))
+    # How far each texel has gone from its solid colour to the backdrop, 0 to 1.
     long = np.linalg.norm(lean, axis=1)
     moved = (d * lean).sum(1) / np.maximum(long, 0.05) ** 2
     thirds = [
@@ -207,8 +218,10 @@ def _step_figures(p: _Pairs | None, hidden: NDArray, one: float, error: float) -
     if (low := p.alpha < 0.3).sum() > 12:
         backs.append(np.median(C[low], axis=0))
     best, of_hidden = (-np.inf, 0.5, backs[0]), -0.3
+    # Worse than any explanation, so that the first is taken; for the hidden colour a floor, where there is none.
     for k, B in enumerate(backs):
         for s in SHARES:
+            # The neighbour's own colour without its share of the backdrop: it is a little clear itself.
             F = np.clip(B + (N - B) / (1 - s * xo)[:, None], 0, 1)
             explained = _ratio(w * (C - F - s * x[:, None] * (B - F)) ** 2, whole)
             if explained > best[0]:
@@ -216,6 +229,7 @@ def _step_figures(p: _Pairs | None, hidden: NDArray, one: float, error: float) -
             if k == 2 and one > 0.8:
                 of_hidden = max(of_hidden, explained)
     towards = best[2] - N
+    # Against a twentieth of the range, so that a backdrop of the neighbour's own colour does not divide by nothing.
     long = np.linalg.norm(towards, axis=1) + 0.05
     moved = np.clip(((C - N) * towards).sum(1) / long**2 / np.maximum(x - xo, 0.05), -2, 3)
     quarters = np.percentile(moved, (25, 50, 75))
@@ -229,6 +243,7 @@ def _step_figures(p: _Pairs | None, hidden: NDArray, one: float, error: float) -
         "step_sure": float(quarters[1] / (quarters[2] - quarters[0] + 0.1)),
         "step_size": float(np.sqrt(whole / max(float(w.sum()), 1e-9))),
     }
+    # Ratios of small numbers run off in pictures without an edge; the regression was taught with the same limits.
     figures = {k: float(np.clip(v, *LIMITS.get(k, (-10.0, 10.0)))) for k, v in figures.items()}
     held = max(figures["hidden_explained"], 0.0) * (one > 0.8)
     return (
@@ -277,6 +292,7 @@ class Evidence:
     def odds(self) -> float:
         """Logarithm of the odds of a matte, by the learned weights."""
         names, mean, deviation, weights = _learned()
+        # Four deviations: beyond what it has learned from, a straight weight would go on for ever.
         z = np.clip((np.array([self.figures[n] for n in names]) - mean) / deviation, -4, 4)
         return float(z @ weights[:-1] + weights[-1])
 
@@ -294,6 +310,7 @@ def matte_evidence(texture: Texture) -> Evidence | None:
     alpha = o.alpha
     rgb = texture.values.reshape(-1, texture.values.shape[2])[:, :3]
     # Of all channels at once, which lie in one piece; alpha is never beyond.
+    # Values in display range are the rule: a copy of the whole picture is made only where one is not.
     if float(texture.values.max(initial=0.0)) > 1 or float(texture.values.min(initial=0.0)) < 0:
         rgb = np.clip(rgb, 0, 1)  # light beyond the display's, or colour divided by a small alpha
     pairs = _against_solid(rgb, o)
@@ -320,6 +337,8 @@ def matte_evidence(texture: Texture) -> Evidence | None:
         "tends_to_lit": tends * lit,
         "hidden_lit_step": second["hidden_step"] * lit,
     }
+    # The comparison with neighbours is nearer to the edge; where it explains more, its colour is the one to take
+    # out.
     if second["step_explained"] > first["explained"] and near_share:
         back, share = near_back, near_share
     r, g, b = (round(float(v), 3) for v in back)

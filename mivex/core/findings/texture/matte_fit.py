@@ -122,6 +122,7 @@ def fit_matte(texture: Texture) -> MatteFit | None:
     alpha, soft = o.alpha, o.soft
     if soft.size > _SAMPLE:
         # One from each of as many stretches: spread over the picture, and no column of it is met too often.
+        # By chance with a fixed seed: the same picture gives the same fit.
         at = (np.arange(_SAMPLE) + np.random.default_rng(7).random(_SAMPLE)) * (soft.size / _SAMPLE)
         soft = soft[at.astype(np.int64)]
     far = o.distance.reshape(-1)[soft]
@@ -129,6 +130,7 @@ def fit_matte(texture: Texture) -> MatteFit | None:
     a = alpha.reshape(-1)[soft].astype(np.float64)
     rim = _beside_clear(alpha, soft)
     # Parts of the picture for the jackknife: sectors round the middle of what is soft.
+    # Sectors, because a backdrop that was not even (a gradient, a lamp) departs from one side to the other.
     y, x = soft // alpha.shape[1], soft % alpha.shape[1]
     turn = np.arctan2(y - y.mean(), x - x.mean())
     part = np.minimum(((turn / np.pi + 1) / 2 * PARTS).astype(int), PARTS - 1)
@@ -142,6 +144,8 @@ def fit_matte(texture: Texture) -> MatteFit | None:
         C = colour[soft, :3].astype(np.float64)
         smooth = _smoothed(colour, alpha, *kin)
         sample = _Sample(C, smooth[:, :3], smooth[:, 3], a, w, rim, part)
+        # A later story has to be better by more than rounding, so that black before white before any does not hang on
+        # it.
         for story in _explanations(sample, space, texture.meaning == "data"):
             if best is None or story.merit > best.merit + 0.002:
                 best = story
@@ -149,6 +153,7 @@ def fit_matte(texture: Texture) -> MatteFit | None:
 
 
 def around(shape: tuple[int, int], places: NDArray, reach: int) -> NDArray:
+    # As one index into the flat picture: several times as fast as a window for each.
     """Flat places of the square round each place, (n, (2 reach + 1)²), held at the border."""
     h, w = shape
     step = np.arange(-reach, reach + 1)
@@ -174,6 +179,8 @@ def _kin(o: Outline, near: NDArray) -> tuple[NDArray, NDArray, NDArray]:
 
 
 def _smoothed(colour: Floats, alpha: Floats, square: NDArray, own: NDArray, back: NDArray) -> NDArray:
+    # The kernel of `own` keeps clear and soft neighbours out; where there is none the texel itself has been chosen
+    # as solid.
     """Solid colour and its alpha at some texels, smoothed over its own kind, so that grain does not pass for a lean."""
     share = (own / np.maximum(own.sum(axis=1), 1)[:, None]).astype(np.float32)
     smooth = np.empty((len(square), 4))

@@ -41,6 +41,7 @@ def _two_valued(subject: Subject) -> list[Finding]:
     t, m = subject.texture, subject.material
     if m is None or m.blend not in ("Translucent", "Premultiplied") or subject.flat_alpha or m.opacity < 1:
         return []
+    # Codes 6 to 249: a file's rounding and a keyer's grain at both ends are no softness.
     counts, total = _alpha_counts(subject)
     between = float(counts[6:250].sum() / total)
     # All of it must be nearly clear or nearly solid: even, half-clear glass is soft in its own way.
@@ -72,7 +73,9 @@ def _soft_cutout(subject: Subject) -> list[Finding]:
     if m is None or m.blend != "Cutout" or subject.flat_alpha or t.distance > 0:
         return []
     counts, _ = _alpha_counts(subject)
+    # From code 3 on: what is fainter is not seen, and there may be any amount of it.
     seen = int(counts[3:].sum())
+    # A tenth to nine tenths: only there does a cutout move the outline by more than half a texel's width.
     share = float(counts[26:230].sum() / max(seen, 1))
     if share <= SOFT_CUT:
         return []
@@ -110,14 +113,17 @@ def plateaus(alpha: Floats) -> tuple[float, list[int], float]:
     if count == 0:
         return 0.0, [], 0.0
     box = np.ones((3, 3), np.uint8)
+    # Even in a square of three: a slope of one code a texel is never even so, a plateau is.
     even = soft & (cv2.erode(a, box) == a) & (cv2.dilate(a, box) == a)
     held = np.bincount(a[even], minlength=256)
+    # A level has to hold a hundredth of what is even, or it is a few texels that meet by chance.
     levels = [int(v) for v in np.flatnonzero(held >= max(8, 0.01 * even.sum()))]
     if len(levels) < 2:
         return float(even.sum() / count), levels, 0.0
     rank = np.full(256, -1, np.int16)
     rank[levels] = np.arange(len(levels))
     order = rank[a]
+    # Steps between neighbouring levels speak of a slope; steps across several, of parts that meet at a line.
     near = far = 0
     for p, q, both in (
         (order[:, 1:], order[:, :-1], soft[:, 1:] & soft[:, :-1]),
@@ -143,6 +149,7 @@ def even_levels(counts: np.ndarray) -> list[int]:
     at 8 bits, however small, holds codes between.
     """
     soft = counts.copy()
+    # Both ends of the range are the clear and the solid parts, not steps of the slope.
     soft[:3] = soft[253:] = 0
     whole = max(int(soft.sum()), 1)
     levels = np.flatnonzero(soft >= 0.004 * whole)
@@ -150,6 +157,7 @@ def even_levels(counts: np.ndarray) -> list[int]:
         return []
     apart = np.diff(levels)
     step = float(np.median(apart))
+    # Within one code of a whole number of steps: levels were rounded to codes themselves.
     if step < LEAST_STEP or (np.abs(apart - step * np.rint(apart / step)) > 1).any():
         return []
     return [int(v) for v in levels]
@@ -159,6 +167,7 @@ def _banding(subject: Subject) -> list[Finding]:
     t = subject.texture
     if subject.flat_alpha or not subject.uses_alpha or t.distance > 0 or min(t.width, t.height) < LEAST_BANDED:
         return []
+    # A cutout has no soft part that could show bands.
     if subject.material and subject.material.blend == "Cutout":
         return []
     counts, total = _alpha_counts(subject)
@@ -178,6 +187,7 @@ def _banding(subject: Subject) -> list[Finding]:
     if step < 4:
         return []  # a slope so slight that the file can hold no more
     a = np.rint(t.alpha * 255).astype(np.int16)
+    # Half a step: where two bands meet the outline is often smoothed by one texel.
     jumps = (np.abs(np.diff(a, axis=1)) >= step * 0.5) & (a[:, 1:] > 2) & (a[:, :-1] > 2)
     if not jumps.any():
         return []
@@ -208,6 +218,7 @@ def _specks(subject: Subject) -> list[Finding]:
         return []
     alone = lone_specks(t.alpha)
     count = int(alone.sum())
+    # Two in ten thousand: the grain of a large picture is more texels, and no more of a veil.
     if count < max(MOST_LONE, alone.size * 2e-4):
         return []
     y, x = np.unravel_index(int(np.where(alone, t.alpha, 0).argmax()), alone.shape)
@@ -237,6 +248,7 @@ def _margin(subject: Subject) -> list[Finding]:
     t = subject.texture
     if not subject.uses_alpha or subject.flat_alpha or (subject.material and subject.material.tiling):
         return []
+    # Grain would hold the box open: where there is some, it begins at what is surely shape.
     above = STRAY if lone_specks(t.alpha).any() else 0.0
     box = box_of(t.alpha, above)
     if box is None:

@@ -10,6 +10,7 @@ from mivex.core.pixels.kernels.colour import encode_near
 def _row_of(source, y, begin, repeat, row):
     # A row of an array that may be one texel for everything, each value repeated; such a one is filled in once.
     n = row.size
+    # What is of one row is filled in with the first row of a band only; the other rows find it as it was.
     if source.shape[0] > 1 or begin:
         y = y if source.shape[0] > 1 else 0
         if source.shape[1] < n // repeat:
@@ -30,6 +31,8 @@ def join_rows(below, value, weight, k, share, code, low, out, first, last):
     """``below + weight · share · (join(below, value) − below)``, held to [low, 1]; ``k`` values a texel in each row."""
     n = out.shape[1]
     one = np.float32(1)
+    # Rows of scratch once for a band: all inputs become rows of the same length, and the loops below run on
+    # vectors.
     b, v, m, j = (np.empty(n, np.float32), np.empty(n, np.float32), np.empty(n, np.float32), np.empty(n, np.float32))
     for y in range(first, last):
         _row_of(below, y, y == first, 1, b)
@@ -57,6 +60,7 @@ def join_rows(below, value, weight, k, share, code, low, out, first, last):
         for i in range(n):
             t = m[i] * share
             r = b[i] + (j[i] - b[i]) * t
+            # To the bit at full share: b + (j − b) need not give j in float32, and what covers wholly must hide wholly.
             r = j[i] if t == one else r
             o[i] = min(max(r, low), one)
 
@@ -85,12 +89,15 @@ def light_rows(below, alpha, value, cover, wc, wo, sc, so, out, solid, first, la
         s = solid[y]
         for x in range(w):
             k = m[x] * sc
+            # What is seen of the new colour, against what is seen of both; zero over zero where neither is, then the
+            # new one counts.
             over = k * o[x]
             seen = (one - k) * a[x] + over
             p[x] = over / seen if seen > zero else (one if k > zero else zero)
             t = n[x] * so
             r = a[x] + (o[x] - a[x]) * t
             s[x] = o[x] if t == one else r
+        # Once for each colour value, so that the loop below has one run over the row and no division by three.
         for x in range(w):
             t = p[x]
             p3[3 * x], p3[3 * x + 1], p3[3 * x + 2] = t, t, t

@@ -15,6 +15,7 @@ def cells_rows(px, py, value, near, second, which, first, last):
     """
     h, w = near.shape
     ny, nx = px.shape
+    # Farther than any point can be, so that the first one met is taken; kept in float32, which holds it easily.
     far, step = np.float32(1e9), np.float32(nx) / np.float32(w)
     place = np.empty(w, np.float32)
     for x in range(w):
@@ -34,6 +35,7 @@ def cells_rows(px, py, value, near, second, which, first, last):
             for j in range(iy - 1, iy + 2):
                 jj = j % ny
                 for i in range(ix - 1, ix + 2):
+                    # Wrapped: cells at the left edge have those at the right as neighbours, so the pattern repeats.
                     ii = i % nx
                     dy = np.float32(j) + py[jj, ii] - v
                     cx, dy2, own = np.float32(i) + px[jj, ii], dy * dy, value[jj, ii]
@@ -41,6 +43,8 @@ def cells_rows(px, py, value, near, second, which, first, last):
                         dx = cx - u_run[x]
                         d = dx * dx + dy2
                         b = b_run[x]
+                        # Without a branch: the nearer of old nearest and new one stays, the other becomes the second;
+                        # this runs on vectors.
                         a_run[x] = min(max(b, d), a_run[x])
                         w_run[x] = own if d < b else w_run[x]
                         b_run[x] = min(b, d)
@@ -78,6 +82,7 @@ def marks_rows(out, marks, dome, first, last):
     for k in range(marks.shape[0]):
         x0, y0, x1, y1 = marks[k, 0], marks[k, 1], marks[k, 2], marks[k, 3]
         r0, r1, v0, v1 = marks[k, 4], marks[k, 5], marks[k, 6], marks[k, 7]
+        # Half a texel beyond the radius is still covered in part; one whole texel is the next round number.
         reach = max(r0, r1) + one
         top, low = int(math.floor(min(y0, y1) - reach)), int(math.ceil(max(y0, y1) + reach)) + 1
         left, right = int(math.floor(min(x0, x1) - reach)), int(math.ceil(max(x0, x1) + reach)) + 1
@@ -96,6 +101,7 @@ def marks_rows(out, marks, dome, first, last):
                 if long2 > np.float32(1e-6):
                     t = min(max((px * ex + py * ey) / long2, np.float32(0)), one)
                 dx, dy = px - t * ex, py - t * ey
+                # Tapered: the radius changes evenly from one end to the other, and so does the value.
                 d = math.sqrt(dx * dx + dy * dy)
                 r = r0 + (r1 - r0) * t
                 if d > r + np.float32(0.5):
@@ -104,6 +110,8 @@ def marks_rows(out, marks, dome, first, last):
                 if long2 <= np.float32(1e-6) and r < np.float32(0.5):
                     c = c * np.float32(2) * r  # a point thinner than a texel
                 v = (v0 + (v1 - v0) * t) * c
+                # A dome of less than a texel would be an average over less than one texel: it is as high as it is
+                # covered.
                 if dome and r > np.float32(0.5):
                     s = min(d / r, one)
                     v *= math.sqrt(max(one - s * s, np.float32(0)))
@@ -113,6 +121,7 @@ def marks_rows(out, marks, dome, first, last):
 
 @inlined
 def _rounded(ex, ey, rx, ry, corner):
+    # The corner's circle stands so far inside; its distance less its radius is that of the whole outline.
     # Distance to a rectangle with rounded corners, below zero inside.
     zero = np.float32(0)
     dx, dy = ex - rx + corner, ey - ry + corner
@@ -126,6 +135,7 @@ def _cornered(ex, ey, rx, ry, corner):
     inside = _rounded(ex + half, ey + half, rx, ry, corner)
     if inside <= zero and ex >= half and ey >= half:
         return np.float32(1)
+    # Across each row the overlap is exact; only the curve of the corner down the texel is a mean of rows.
     # Small holes are mostly corner: there a miscount of one thin row would be seen in the share that they take.
     n = 32 if min(rx, ry) < np.float32(6) else 16
     step = np.float32(1) / np.float32(n)
@@ -151,6 +161,7 @@ def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
         v = np.float32(y) + half
         # A hole may reach into the rows above and below its own, never further.
         row = int(v / sy)
+        # Three rows of the lattice and three columns: holes are never larger than the pitch.
         for x in range(w):
             u = np.float32(x) + half
             best = zero
@@ -168,8 +179,10 @@ def holes_rows(out, nx, ny, shift, rx, ry, corner, soft, first, last):
                         c = min(max(half - _rounded(ex, ey, rx, ry, corner) / soft, zero), np.float32(1))
                     elif ex + half > rx - corner and ey + half > ry - corner:
                         c = _cornered(ex, ey, rx, ry, corner)
+                    # Straight sides cover a texel by the product of both overlaps; only corners need rows.
                     else:
                         # Straight sides cover a texel exactly as far as they reach into it.
                         c = _overlap(ex, rx) * _overlap(ey, ry)
+                    # The larger of two that overlap: a union of holes, not a sum.
                     best = max(best, c)
             out[y, x] = best

@@ -7,6 +7,7 @@ from mivex.core.base.compile import inlined, kernel
 
 @inlined
 def _high(a, b):
+    # Numba has no 128-bit product: from four products of halves, with the carries of the middle ones.
     # The high half of a product of 64-bit numbers.
     low, half = np.uint64(0xFFFFFFFF), np.uint64(32)
     a0, a1, b0, b1 = a & low, a >> half, b & low, b >> half
@@ -20,6 +21,7 @@ def philox(c0, c1, c2, c3, k0, k1, out):
     """Four random words of a counter and a key, ten rounds, into ``out``."""
     m0, m1 = np.uint64(0xD2E7470EE14C6C93), np.uint64(0xCA5A826395121157)
     w0, w1 = np.uint64(0x9E3779B97F4A7C15), np.uint64(0xBB67AE8584CAA73B)
+    # Ten rounds, as Salmon and others (2011) give them: the numbers that NumPy's Philox gives, tested against it.
     for i in range(10):
         if i:
             k0, k1 = k0 + w0, k1 + w1
@@ -35,6 +37,9 @@ def fill(seed, streams, births, blocks, out):
     zero = np.uint64(0)
     for i in range(births.shape[0]):
         for block in range(blocks):
+            # Block and stream count, seed and birth are the key: any number of any particle is had without those before
+            # it.
             philox(np.uint64(block), np.uint64(streams[i]), zero, zero, np.uint64(seed), np.uint64(births[i]), words)
             for k in range(4):
+                # 53 bits: the spacing of doubles below 1, so that 1 itself never comes.
                 out[i, 4 * block + k] = float(words[k] >> np.uint64(11)) * 2.0**-53

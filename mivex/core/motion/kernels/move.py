@@ -54,6 +54,7 @@ def allowed(born, dies, most):
     heap = np.empty(max(most, 1))
     count = 0
     for i in range(n):
+        # Those that are dead by now make room; their times come off the top of the heap.
         while count > 0 and heap[0] <= born[i]:
             count -= 1
             last, k = heap[count], 0
@@ -68,6 +69,7 @@ def allowed(born, dies, most):
                 heap[k] = heap[child]
                 k = child
             heap[k] = last
+        # Room is left: the newborn's own death joins the heap, and rises to its place.
         if count < most:
             k = count
             while k > 0 and heap[(k - 1) // 2] > dies[i]:
@@ -81,6 +83,7 @@ def allowed(born, dies, most):
 
 @inlined
 def _lattice(x, y, z, seed):
+    # Unsigned arithmetic that wraps, as graphics hardware and JavaScript have it: the page draws the same noise.
     low = np.uint64(0xFFFFFFFF)
     h = (
         (np.uint64(x) * np.uint64(0x9E3779B1) & low)
@@ -104,6 +107,7 @@ def noise(x, y, z, seed):
     ty = ty * ty * ty * (ty * (ty * 6 - 15) + 10)
     tz = tz * tz * tz * (tz * (tz * 6 - 15) + 10)
     total = 0.0
+    # Eight corners: bit 0 of the number steps along x, bit 1 along y, bit 2 along z.
     for k in range(8):
         i, j, m = k & 1, (k >> 1) & 1, k >> 2
         w = (tx if i else 1 - tx) * (ty if j else 1 - ty) * (tz if m else 1 - tz)
@@ -114,6 +118,7 @@ def noise(x, y, z, seed):
 @inlined
 def _read(table, row, share):
     # A table of even places; shares between 0 and 1.
+    # The last place belongs to the last piece, so that a share of 1 reads no place beyond the table.
     n = table.shape[1] - 1
     x = min(max(share, 0.0), 1.0) * n
     i = min(int(x), n - 1)
@@ -131,6 +136,7 @@ def meets(grid, cells, lists, triangles, a, b, out):
     best = 2.0
     lo = np.empty(3, np.int64)
     hi = np.empty(3, np.int64)
+    # Only the cells of the box round the way: a tick's way is short, and seldom leaves one cell.
     for k in range(3):
         n = nx if k == 0 else ny if k == 1 else nz
         low, high = min(a[k], b[k]), max(a[k], b[k])
@@ -150,10 +156,13 @@ def meets(grid, cells, lists, triangles, a, b, out):
                     e2x, e2y, e2z = t[2, 0] - t[0, 0], t[2, 1] - t[0, 1], t[2, 2] - t[0, 2]
                     px, py, pz = dy * e2z - dz * e2y, dz * e2x - dx * e2z, dx * e2y - dy * e2x
                     det = e1x * px + e1y * py + e1z * pz
+                    # Along the plane of the triangle: it is met at its edge or not at all, and another triangle says
+                    # which.
                     if abs(det) < 1e-15:
                         continue
                     sx, sy, sz = a[0] - t[0, 0], a[1] - t[0, 1], a[2] - t[0, 2]
                     u = (sx * px + sy * py + sz * pz) / det
+                    # A little beyond the edge counts, so that nothing slips through between two triangles.
                     if u < -1e-9 or u > 1 + 1e-9:
                         continue
                     rx, ry, rz = sy * e1z - sz * e1y, sz * e1x - sx * e1z, sx * e1y - sy * e1x
@@ -165,6 +174,7 @@ def meets(grid, cells, lists, triangles, a, b, out):
                         best = w
                         mx, my, mz = e1y * e2z - e1z * e2y, e1z * e2x - e1x * e2z, e1x * e2y - e1y * e2x
                         inv = 1 / math.sqrt(max(mx * mx + my * my + mz * mz, 1e-30))
+                        # The normal towards where the particle came from: solids are met from either side.
                         if mx * dx + my * dy + mz * dz > 0:
                             inv = -inv
                         out[0], out[1], out[2] = mx * inv, my * inv, mz * inv
@@ -175,6 +185,7 @@ def meets(grid, cells, lists, triangles, a, b, out):
 def damped(k, t):
     """``exp(−k t)``, ``h = (1 − exp(−k t)) / k`` and ``g = (t − h) / k``; by their series where drag is next to nothing."""
     x = k * t
+    # One division by k less than a hundredth would lose half of the digits that the difference needs.
     if x < 1e-2:
         # To x⁶: beyond that nothing is left in double precision.
         h = t * (1 - x / 2 * (1 - x / 3 * (1 - x / 4 * (1 - x / 5 * (1 - x / 6)))))
@@ -206,6 +217,7 @@ def shown_speed(place, speed, share, time, force, tables, seed, out):
             vy *= _read(tables, SPEED_ROW + 1, share[i])
             vz *= _read(tables, SPEED_ROW + 2, share[i])
         if force[DRIFT] > 0:
+            # Each axis has a noise of its own, scrolled along itself: the same seed would drift along the diagonal.
             c, m = force[DRIFT_SCALE], time * force[DRIFT_RATE]
             vx += force[DRIFT] * noise(x * c + m, y * c, z * c, seed)
             vy += force[DRIFT] * noise(x * c, y * c + m, z * c, seed + 7919)
@@ -215,6 +227,7 @@ def shown_speed(place, speed, share, time, force, tables, seed, out):
             if s > force[LIMIT]:
                 s = force[LIMIT] / s
                 vx, vy, vz = vx * s, vy * s, vz * s
+        # The swirl turns what the limit has left: it carries, and does not count as the particle's own speed.
         if force[SWIRL] != 0:
             w = math.radians(force[SWIRL])
             rx, ry, rz = x - force[AT_X], y - force[AT_Y], z - force[AT_Z]
@@ -261,12 +274,14 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
             continue
         t = when[i]
         x, y, z = place[i, 0], place[i, 1], place[i, 2]
+        # A rounding error of a tick must not add a step of no length.
         vx, vy, vz = speed[i, 0], speed[i, 1], speed[i, 2]
         now = turn[i]
         while t < to - 1e-9:
             # Up to the next tick, so that steps are the same however often it is asked.
             end = min((math.floor(t / step + 1e-6) + 1) * step, to)
             dt = end - t
+            # In the middle of the step: a mean of the curve over it, to second order.
             share = ((t + end) / 2 - born[i]) / life[i]
             p = _read(tables, PUSH_ROW, share) if force[PUSHED] > 0 else 1.0
             gx, gy, gz = (
@@ -275,6 +290,7 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
                 force[GRAVITY_Z] + p * force[PUSH_Z],
             )
             k = force[DRAG] + force[WIND]
+            # With drag or wind the step is exact for steady forces, whatever its length.
             if k > 0:
                 q = force[WIND]
                 hx, hy, hz = gx + q * force[WIND_X], gy + q * force[WIND_Y], gz + q * force[WIND_Z]
@@ -284,6 +300,7 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
             else:
                 dx, dy, dz = vx * dt + gx * dt * dt / 2, vy * dt + gy * dt * dt / 2, vz * dt + gz * dt * dt / 2
                 vx, vy, vz = vx + gx * dt, vy + gy * dt, vz + gz * dt
+            # The own speed first: factors and drift come on top and are limited again as a whole below.
             if force[LIMIT] > 0:
                 s = math.sqrt(vx * vx + vy * vy + vz * vz)
                 if s > force[LIMIT]:
@@ -332,9 +349,12 @@ def advance(place, speed, turn, when, born, life, spin, to, step, force, tables,
                         x, y, z = x + dx * met, y + dy * met, z + dz * met
                         dead[i] = True
                         break
+                    # A tenth of a millimetre: the next step begins outside, and does not meet the same triangle at
+                    # once.
                     # It stays a little off the surface, and goes on from there in the next step.
                     dx, dy, dz = dx * met + normal[0] * 1e-4, dy * met + normal[1] * 1e-4, dz * met + normal[2] * 1e-4
                     d = vx * normal[0] + vy * normal[1] + vz * normal[2]
+                    # Only into the surface: what already leaves it is left alone.
                     if d < 0:
                         keep = 1 - force[RUB]
                         vx, vy, vz = (
