@@ -21,6 +21,7 @@ def welded(mesh: Mesh) -> Ints:
 
     def make() -> Ints:
         extent = max(float(np.ptp(mesh.position, axis=0).max()), 1e-9)
+        # A millionth of the longest side: exporters write corners of one place with rounding in the last digits.
         return np.unique(np.round(mesh.position / (extent * 1e-6)).astype(np.int64), axis=0, return_inverse=True)[
             1
         ].reshape(-1)
@@ -42,6 +43,7 @@ def _met(mesh: Mesh) -> tuple[Ints, Ints, Ints, NDArray[np.float64], NDArray[np.
         n /= np.maximum(np.linalg.norm(n, axis=1, keepdims=True), 1e-20)
         middle = (a + b + c) / 3
         m = len(f)
+        # An edge by its two welded ends, the smaller first: both faces give the same pair.
         pairs = np.concatenate([np.sort(f[:, [k, (k + 1) % 3]], axis=1) for k in range(3)])
         order = np.lexsort((pairs[:, 1], pairs[:, 0]))
         same = (pairs[order][1:] == pairs[order][:-1]).all(axis=1)
@@ -63,6 +65,7 @@ def _smooth(mesh: Mesh) -> Ints:
         first, second, side, angle, _ = _met(mesh)
         at, m = welded(mesh)[mesh.index], len(mesh.index)
         rows, columns = [], []
+        # Faces on both sides of a soft edge share a corner there; those across a crease have one each.
         soft = angle <= SHARP
         i, j, k = first[soft], second[soft], side[soft]
         for step in (0, 1):
@@ -112,7 +115,9 @@ def curvature(mesh: Mesh) -> Doubles:
             np.add.at(count, u, 1)
     # Across the normal nothing is known; it is filled so that the rest can be solved.
     scale = np.trace(steps, axis1=1, axis2=2)[:, None, None] / 2
+    # The normal's own direction is known to have no step; any value there leaves the trace of the rest as it is.
     whole = steps + normal[:, :, None] * normal[:, None, :] * np.maximum(scale, 1e-20)
+    # A billionth, for vertices whose faces all lie in one line.
     whole += np.eye(3) * np.maximum(scale, 1e-20) * 1e-9
     shape = bent @ np.linalg.inv(whole)
     return np.where(count > 0, np.trace(shape, axis1=1, axis2=2) / 2, 0.0)[at]
@@ -140,6 +145,7 @@ def edges_at(mesh: Mesh, face: Ints, weights: Doubles, position: Doubles, size: 
     step = np.arange(len(which)) - np.repeat(np.cumsum(count) - count, count)
     t = (step / np.repeat(count - 1, count))[:, None]
     points = first[which] + (last - first)[which] * t
+    # A tenth farther than counts: the point that is found is not yet the nearest place of its crease.
     _, near = cKDTree(points).query(position, k=min(4, len(points)), distance_upper_bound=1.1 * size, workers=-1)
     crease = np.zeros(len(position))
     for some in np.atleast_2d(near.T):

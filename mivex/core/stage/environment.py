@@ -61,6 +61,7 @@ def directions(side: int) -> Doubles:
     p, q = 2 * u - 1, 2 * v - 1
     y = 1 - np.abs(p) - np.abs(q)
     a = (1 - np.abs(q)) * np.where(p >= 0, 1, -1)
+    # The lower half of the sphere is folded over the diagonals of the square (Engelhardt and Dachsbacher 2008).
     b = (1 - np.abs(p)) * np.where(q >= 0, 1, -1)
     d = np.stack([np.where(y < 0, a, p), y, np.where(y < 0, b, q)], axis=-1)
     return np.asarray(d / np.linalg.norm(d, axis=-1, keepdims=True))
@@ -77,6 +78,7 @@ def _glow(d: Doubles, yaw: float, pitch: float, wide: float, high: float, soft: 
     out = np.array([sy * cp, sp, cy * cp])
     right = np.array([cy, 0, -sy])
     z = d @ out
+    # A plane one unit away in that direction: soft borders are even across it.
     x, y = d @ right / np.maximum(z, 1e-6), d @ np.cross(out, right) / np.maximum(z, 1e-6)
     tx, ty = np.tan(np.radians(wide)), np.tan(np.radians(high))
     across, up = _smooth(1 - soft, 1 + soft, np.abs(x) / tx), _smooth(1 - soft, 1 + soft, np.abs(y) / ty)
@@ -136,6 +138,7 @@ def bordered(inner: Floats) -> Floats:
     n = inner.shape[0]
     out = np.zeros((n + 2, n + 2, 4), np.float32)
     out[1:-1, 1:-1] = inner
+    # Beyond an edge the octahedron goes on at the same edge, mirrored; at a corner, at the corner across.
     out[0, 1:-1], out[-1, 1:-1] = inner[0, ::-1], inner[-1, ::-1]
     out[1:-1, 0], out[1:-1, -1] = inner[::-1, 0], inner[::-1, -1]
     out[0, 0], out[0, -1], out[-1, 0], out[-1, -1] = inner[-1, -1], inner[-1, 0], inner[0, -1], inner[0, 0]
@@ -144,6 +147,7 @@ def bordered(inner: Floats) -> Floats:
 
 def radiance(name: str, side: int) -> Floats:
     """The environment as it is, an octahedral map with its border: float32 (side + 2, side + 2, 4)."""
+    # Averaged from four: the small lights are a few texels wide, and would flicker from map to map.
     fine = directions(side * 2)  # four directions a texel
     rgb = SKIES[name](fine).reshape(side, 2, side, 2, 3).mean(axis=(1, 3))
     return bordered(np.concatenate([rgb, np.ones((side, side, 1))], axis=-1).astype(np.float32))
@@ -155,10 +159,12 @@ def rings(rough: float, count: int = _FINEST[0]) -> tuple[Doubles, Doubles]:
     ``D(h) · n·l`` with the eye along the normal: the half vector drawn by ``D(h) n·h`` at the middles of equal
     shares, each weighed by ``n·l``.
     """
+    # A mirror is no ring at all: the floor keeps the lobe a few texels wide.
     a2 = max(rough, 1e-3) ** 4
     e = (np.arange(count) + 0.5) / count
     c = np.sqrt((1 - e) / (1 + (a2 - 1) * e))
     nl = 2 * c * c - 1
+    # What falls below the horizon of the reflected ray brings nothing; its share goes to the others.
     w = np.maximum(nl, 0)
     return np.clip(nl, -1, 1)[w > 0], (w / w.sum())[w > 0]
 
@@ -217,6 +223,7 @@ def _kept(name: str, make: Callable[[], dict[str, Floats]]) -> dict[str, Floats]
     base = os.environ.get("XDG_CACHE_HOME") or os.path.expanduser("~/.cache")
     place = Path(base) / "mivex" / f"light-{hashlib.blake2b(text, digest_size=6).hexdigest()}" / f"{name}.npz"
     try:
+        # Any reading error means: make it anew. A half-written file is one of them.
         with np.load(place) as found:
             return {k: found[k] for k in found.files}
     except (OSError, ValueError, EOFError, KeyError):

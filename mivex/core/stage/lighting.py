@@ -70,11 +70,13 @@ def lamp_view(meshes: Sequence[Mesh], to: Doubles, side: int) -> tuple[Doubles, 
     side : int
         Texels a side.
     """
+    # A lamp straight above has no "right" of its own: any will do, as long as it is always the same.
     right = np.cross([0.0, 1.0, 0.0], to) if abs(to[1]) < 0.999 else np.array([1.0, 0.0, 0.0])
     right = right / np.linalg.norm(right)
     axes = np.stack([right, np.cross(to, right), -to])
     spots = np.concatenate([m.position for m in meshes]) @ axes.T
     low, high = spots.min(axis=0), spots.max(axis=0)
+    # A hundredth and a millimetre more, so that nothing lies on the border, where the picture ends.
     middle, half = (low + high) / 2, float((high - low)[:2].max()) / 2 * 1.01 + 1e-3
     view = np.concatenate([axes, np.array([[-middle[0]], [-middle[1]], [0.0]])], axis=1)
     return view, side / (2 * half), (float(low[2]), float(high[2]))
@@ -82,6 +84,7 @@ def lamp_view(meshes: Sequence[Mesh], to: Doubles, side: int) -> tuple[Doubles, 
 
 def lamp_rows(view: Doubles, scale: float, side: int) -> Doubles:
     """World to column and row of the lamp's picture, in texels, and to nearness: (3, 4)."""
+    # Texel (0, 0) is at the top left; rows run down while the lamp's second axis runs up.
     rows = np.stack([view[0] * scale, -view[1] * scale, -view[2]])
     rows[0, 3] += side / 2
     rows[1, 3] += side / 2
@@ -108,10 +111,12 @@ def shadows_of(draws: list[DrawCall], to: Doubles, side: int = SHADOW_SIDE) -> S
         DrawCall(
             d.name, m, ShadingInputs(d.mask or _SOLID, uv_set=d.coat.uv_set, uv_map=d.coat.uv_map), d.material, d.order
         )
+        # A caster with holes is drawn by its mask; one without needs no texels at all.
         for d, m in zip(casters, meshes, strict=True)
     ]
     records = Records(shown)
     records.draws["lit"] = [d.mask is not None for d in casters]
+    # From behind as well: a panel seen edge on by the camera may be seen from its back by the lamp.
     records.draws["both"] = 1
     polys = np.zeros(sum(len(m.index) for m in meshes), POLY)
     lens = np.array([scale, side / 2, side / 2, 0.0])
@@ -140,6 +145,7 @@ def _once(polys: NDArray[Any], pierced: NDArray[np.bool_], side: int) -> NDArray
     Files that are put together by scripts hold the same surface thousands of times; each would fill the lamp's view
     again. Looking for them takes longer than drawing, unless they fill it often.
     """
+    # By area of their boxes: an upper bound that costs a hundredth of drawing them.
     wide = np.clip(polys["right"], 0, side) - np.clip(polys["left"], 0, side)
     high = np.clip(polys["bottom"], 0, side) - np.clip(polys["top"], 0, side)
     if float(wide @ high) < MANY_FILLS * side * side:
@@ -161,6 +167,7 @@ RECENT = 2
 def shadows_for(draws: list[DrawCall], lighting: Lighting, *, lit: bool = True) -> Shadows | None:
     """The lamp's shadows for some draws, the kept ones where casters and lamp are the same; None where there are none."""
     if not (lit and lighting.shadows and lighting.lamp > 0):
+        # By what they are made of, not by the draws: these are others whenever the camera moves.
         return None
     casters = [d for d in draws if casts(d)]
     key = (lighting.lamp_turn, lighting.lamp_height, *sorted((id(d.mesh), id(d.mask), id(d.transform)) for d in casters))
@@ -171,6 +178,7 @@ def shadows_for(draws: list[DrawCall], lighting: Lighting, *, lit: bool = True) 
     made = shadows_of(casters, lighting.towards_lamp)
     with _lock:
         _recent[key] = made, casters  # held, so that their ids stay theirs
+        # Two: a window shows one lighting, and the pictures of a check another.
         while len(_recent) > RECENT:
             _recent.popitem(last=False)
     return made
@@ -191,6 +199,7 @@ def light_record(
     t = math.radians(light.turn)
     out["turn"][0] = math.cos(t), math.sin(t)
     out["strength"] = light.strength
+    # Beyond the limit lamps are left out in the order of the list, so that the same ones stay lit.
     out["lamp"][0], out["lamp_colour"][0] = light.towards_lamp, light.lamp
     out["points"] = min(len(lamps), POINTS)
     for k, lamp in enumerate(lamps[:POINTS]):

@@ -41,6 +41,7 @@ def across_edges(mesh: Mesh) -> tuple[Ints, Ints]:
     def make() -> tuple[Ints, Ints]:
         f = welded(mesh)[mesh.index]
         m = len(f)
+        # Edges run from corner to corner; a neighbour has the same edge, the other way round where both face alike.
         begin, end = f, np.roll(f, -1, axis=1)
         key = np.stack([np.minimum(begin, end), np.maximum(begin, end)], axis=-1).reshape(-1, 2)
         # Faces of no area (at the poles of a sphere, say) would make edges look shared by more than two.
@@ -64,6 +65,7 @@ def across_edges(mesh: Mesh) -> tuple[Ints, Ints]:
 
         pairs = starts[size == 2]
         join(order[pairs], order[pairs + 1])
+        # More than two faces at one edge: pairs are found by going round it.
         crowded = starts[size > 2]
         for s in crowded:
             for a, b in _round_the_edge(mesh, order[s : s + size[group[s]]]):
@@ -78,6 +80,7 @@ def _round_the_edge(mesh: Mesh, edges: Ints) -> list[tuple[int, int]]:
     begin, end, third = (mesh.corners[edges // 3, (edges + k) % 3] for k in range(3))
     along = (end - begin)[0] / max(float(np.linalg.norm((end - begin)[0])), 1e-30)
     into = third - begin
+    # Along the edge, its length taken out of each face's own direction: what is left points into the face.
     into = into - (into @ along)[:, None] * along
     into /= np.maximum(np.linalg.norm(into, axis=1, keepdims=True), 1e-30)
     inward = -_normals(mesh, edges // 3)
@@ -86,6 +89,7 @@ def _round_the_edge(mesh: Mesh, edges: Ints) -> list[tuple[int, int]]:
         # From the face on, through what it bounds, to the first face that bounds the same.
         angle = np.arctan2(into @ inward[i], into @ into[i]) % math.tau
         back = into[i] * np.sin(angle)[:, None] - inward[i] * np.cos(angle)[:, None]
+        # Only faces that look back at this one bound the same solid; of those the first is met.
         angle = np.where((inward * back).sum(axis=1) > 0.5, np.where(angle < 1e-6, math.tau, angle), np.inf)
         angle[i] = np.inf
         found.append(int(np.argmin(angle)) if np.isfinite(angle).any() else -1)
@@ -105,6 +109,7 @@ def bending(mesh: Mesh) -> NDArray[np.bool_]:
         neighbour, _ = across_edges(mesh)
         ends = np.zeros(len(turn), bool)
         ends[at[neighbour < 0]] = ends[np.roll(at, -1, axis=1)[neighbour < 0]] = True
+        # More than a full turn, as in a saddle: there a straight line over the surface is not the shortest way.
         return np.asarray((ends | (turn > math.tau + 1e-6))[at])
 
     return memoized_on(mesh, "bending", make)

@@ -39,6 +39,7 @@ def behind_chain(colour: Floats, soft: bool, box: tuple[int, int, int, int] | No
     box : (top, low, left, right), optional
         Nothing beyond is read; a sharp copy holds only this.
     """
+    # Where nothing is frosted one level is enough, and only the box of it is read.
     if box is not None and not soft:
         copy = np.empty_like(colour)
         copy[box[0] : box[1], box[2] : box[3]] = colour[box[0] : box[1], box[2] : box[3]]
@@ -48,6 +49,7 @@ def behind_chain(colour: Floats, soft: bool, box: tuple[int, int, int, int] | No
     # No coarser than is read: a tenth of the height is blurred over at most.
     coarsest = min(LEVELS, max(1, math.ceil(math.log2(max(FROST * colour.shape[0], 1))) + 1))
     while soft and len(rows) <= coarsest and min(rows[-1].shape[:2]) > 1:
+        # Reflected at the border: the picture's edge must not darken what is frosted beside it.
         rows.append(cv2.pyrDown(rows[-1], borderType=cv2.BORDER_REFLECT_101))
     sizes = np.array([r.shape[:2] for r in rows], np.int64)
     counts = sizes.prod(axis=1)
@@ -71,7 +73,9 @@ def reach(draw: DrawCall, view: View) -> float:
     seen = (points - view.eye) @ view.axes.T
     nearest = float(seen[:, 2].min()) - g.thickness
     if nearest < 0.05:
+        # Seen at a slant a bent ray goes further across the picture than straight ahead.
         return math.inf
     slant = 1 + float((seen[:, :2] ** 2).sum(axis=1).max()) / nearest**2
     blur = FROST * g.frost * view.height
+    # Five standard deviations of blur; two pixels for the filters.
     return 2 + view.focal * g.thickness / nearest * slant + 5 * blur
