@@ -6,8 +6,11 @@ import numpy as np
 import pytest
 from test_motion import effect, puff
 
+from mivex.core.advice.nudge_model import NudgeModel
+from mivex.core.advice.order import applied
 from mivex.core.material.material import Material
 from mivex.core.motion.model import Facing
+from mivex.core.pixels.colour import to_display
 from mivex.core.project.document import Document, Overlay, Source
 from mivex.core.scene.draw_calls import Scene, draw_list, render
 from mivex.core.stage.camera import Camera, View
@@ -147,3 +150,30 @@ def test_edits_redraw_what_they_touch_where_particles_mix(seed: int) -> None:
         due = Painter().paint(Scene().draws(doc, textures, view), view, doc.lighting)
         assert np.abs(got.astype(int) - due.astype(int)).max() <= 1, step
     assert render(doc, textures, VIEW).colour[..., 3].any()
+
+
+@pytest.mark.parametrize("seed", (1, 2, 4, 7, 8))
+def test_the_adviser_s_model_knows_that_particles_mix(seed: int) -> None:
+    """What it says of other nudges is what a render shows, with parts in one room and panes between them."""
+    doc = drawn_scene(seed)
+    rng, size, textures = np.random.default_rng(seed), (64, 40), textures_of(doc)
+    # Bent light is judged by what lies straight behind: here nothing bends it.
+    rows = tuple(
+        o.model_copy(update={"material": o.material.model_copy(update={"glass": Material().glass, "lit": False})})
+        for o in doc.overlays
+    )
+    view = View(VIEW.camera, *size, VIEW.time)
+    doc = doc.model_copy(update={"overlays": rows, "cameras": (VIEW.camera,)})
+
+    def rendered(nudges: dict[str, int]) -> float:
+        draws = draw_list(applied(doc, nudges, ()), textures, view)
+        exact = draw_exact(draws, view).colour
+        codes = [np.rint(to_display(np.clip(c[..., :3], 0, 1)) * 255) for c in (draw_all(draws, view).colour, exact)]
+        return float(np.abs(codes[0] - codes[1]).mean())
+
+    model = NudgeModel([(draw_list(doc, textures, view), view)], doc.lighting)
+    assert abs(model.error - rendered({})) < 0.03 + 0.02 * model.error
+    for _ in range(6):
+        tried = {str(o): int(rng.integers(-2, 3)) for o in rng.choice([o.id for o in doc.overlays], 2)}
+        want = rendered(tried)
+        assert abs(model.would_be(tried) - want) < 0.03 + 0.02 * want, tried

@@ -109,7 +109,13 @@ class NudgeModel:
             rank[np.lexsort((c.distance, self._nudged(c, nudges), c.group))] = np.arange(len(c.owners))
             part = c.f.part(at)
             pixel_of = np.repeat(np.arange(len(at)), np.diff(part.starts))
-            order = np.argsort(pixel_of * len(rank) + rank[part.draws], kind="stable")
+            own = part.draws
+            if (single := ~np.isnan(part.away)).any():
+                # Particles that mix: each by its own distance, among whatever then has its group and nudge.
+                far = np.where(single, -part.away, c.distance[own])
+                order = np.lexsort((far, self._nudged(c, nudges)[own], c.group[own], pixel_of))
+            else:
+                order = np.argsort(pixel_of * len(rank) + rank[own], kind="stable")
             part = replace(part, colours=part.colours[order], state=part.state[order], kinds=part.kinds[order])
             made.append((at, part.as_drawn()))
         return made

@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from mivex.core.base.lazy import Lazy
-from mivex.core.base.types import Floats
+from mivex.core.base.types import Doubles, Floats
 from mivex.core.pixels.blends import BLENDS
 from mivex.core.stage.buffers import NO_SURFACES, Buffers, sink_of
 from mivex.core.stage.camera import View
@@ -17,6 +17,7 @@ from mivex.core.stage.exact import SORTED, in_lists
 from mivex.core.stage.lighting import light_record, shadows_for
 from mivex.core.stage.lights import Lighting
 from mivex.core.stage.passes import RenderPlan, blended_frame, run
+from mivex.core.stage.polygon_order import mixes
 
 _paint = Lazy("mivex.core.stage.kernels.paint")
 
@@ -54,6 +55,8 @@ class Fragments:
         Blends work on display values.
     at : int64 array (pixels,)
         Places of the pixels, row by row.
+    away : float64 array (n,)
+        Metres from the eye by which particles take their place one by one; nan for fragments of wholes.
     """
 
     colours: Floats
@@ -68,6 +71,7 @@ class Fragments:
     gain: np.float32
     display: int
     at: NDArray[np.int64]
+    away: Doubles
 
     def part(self, pixels: NDArray[np.int64], which: NDArray[np.bool_] | None = None) -> "Fragments":
         """Some pixels, and of these only some fragments; the truth is worked out anew where fragments are left out."""
@@ -93,6 +97,7 @@ class Fragments:
             self.gain,
             self.display,
             self.at[pixels],
+            self.away[at],
         )
         return made if which is None else replace(made, truth=made.exact())
 
@@ -265,6 +270,7 @@ def fragments_of(
         np.float32(2.0**lighting.exposure),
         int(lighting.blending == "display"),
         there,
+        np.where(np.array([mixes(d) for d in rows] or [False])[own], shot.polys["away"][sink[3][:n, 1]], np.nan)[order],
     )
     del held, scene
     return replace(made, truth=made.exact())
