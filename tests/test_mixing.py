@@ -43,6 +43,7 @@ def drawn_scene(seed: int) -> Document:
             facing={
                 "facing": str(rng.choice(["camera", "crossed", "fixed", "stretched"])),
                 "order": str(rng.choice(["far", "far", "far", "apart", "oldest"])),
+                "nudge": 2 if seed % 4 == 0 and k else 0,
             },
             at=tuple(float(v) for v in rng.uniform(-0.3, 0.3, 3)),
         )

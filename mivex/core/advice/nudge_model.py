@@ -33,6 +33,8 @@ class _Seen:
         Number of the overlay of each draw, in the order in which they were drawn; −1: none. `Fragments.draws` counts them.
     group, nudge, distance : arrays (draws,)
         What they are ordered by, the distance as it counts in the order.
+    more : int64 array (draws,)
+        What parts of effects add to their overlay's nudge.
     f : Fragments
     meets : list of int64 arrays
         For each overlay the pixels at which it meets another.
@@ -43,6 +45,7 @@ class _Seen:
     owners: NDArray[np.int64]
     group: NDArray[np.int64]
     nudge: NDArray[np.int64]
+    more: NDArray[np.int64]
     distance: NDArray[np.float64]
     f: Fragments
     meets: list[NDArray[np.int64]]
@@ -88,7 +91,8 @@ class NudgeModel:
         order = np.array([d.order for d in rows] or [(0, 0, 0.0)], np.float64)
         owners = np.array([self._number.get(d.owner, -1) for d in rows] or [-1], np.int64)
         group, nudge = order[:, 0].astype(np.int64), order[:, 1].astype(np.int64)
-        return _Seen(owners, group, nudge, order[:, 2], f, meets, f.as_drawn())
+        more = nudge - np.array([d.material.nudge for d in rows] or [0], np.int64)
+        return _Seen(owners, group, nudge, more, order[:, 2], f, meets, f.as_drawn())
 
     @property
     def error(self) -> float:
@@ -125,7 +129,8 @@ class NudgeModel:
         made = camera.nudge.copy()
         for o, n in nudges.items():
             if o in self._number:
-                made[camera.owners == self._number[o]] = n
+                mine = camera.owners == self._number[o]
+                made[mine] = np.clip(n + camera.more[mine], -999, 999)
         return made
 
     def would_be(self, nudges: Mapping[str, int]) -> float:

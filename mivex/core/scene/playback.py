@@ -216,8 +216,6 @@ class EmitterSimulations:
         lamp: PointLamp | None,
     ) -> DrawCall:
         m = flowing(overlay.material, view.time)
-        if emitter.facing.nudge:
-            m = m.model_copy(update={"nudge": max(-999, min(999, m.nudge + emitter.facing.nudge))})
         if not m.takes_tint:
             found = replace(found, tint=np.ones_like(found.tint))
         mesh = mesh_of(
@@ -233,12 +231,14 @@ class EmitterSimulations:
         at = found.position.mean(axis=0) if len(found) else np.array(effect.at)
         if m.distance == "nearest" and len(found):
             at = found.position[np.argmin(np.linalg.norm(found.position - view.eye, axis=1))]
+        # The part's own nudge stands in the order alone: the material, and what is said of it, stay the overlay's.
+        group, nudge, far = order_key(m, at, view.eye)
         return DrawCall(
             overlay.name,
             mesh,
             replace(shading_inputs(m, Pictures(texture, textures)), vectors=frame_vectors(overlay.sheet, texture)),
             m,
-            order_key(m, at, view.eye),
+            (group, max(-999, min(999, nudge + emitter.facing.nudge)), far),
             owner=overlay.id,
             part=f"{effect.name} {number}",
             lamp=lamp,

@@ -123,7 +123,7 @@ def _line(
         draw.part,
         face,
         GROUPS[draw.order[0]],
-        m.nudge,
+        draw.order[1] if draw.moving else m.nudge,  # a part of an effect may have a nudge of its own
         m.blend,
         1 / iw + float(shot.polys[face]["bias"]),
         (float(facts[4]), float(facts[5])),
