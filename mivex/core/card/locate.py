@@ -44,6 +44,7 @@ class Found:
     @property
     def pixels_per_metre(self) -> float:
         """Scale at the middle of the card."""
+        # A tenth of a metre at the middle: at a slant the scale changes over the card, and most questions lie there.
         a, b = self._at(np.array([[0.75, 0.5], [0.85, 0.5]]))
         return float(np.hypot(*(b - a)) / 0.1)
 
@@ -58,6 +59,7 @@ class Found:
         u, v = np.meshgrid(x + t * dx, y + t * dy)
         at = self._at(np.stack([u.ravel(), v.ravel()], axis=1)).astype(np.float32)
         h, w = self.picture.shape[:2]
+        # One point outside is enough: a mean of what is left would be of another place of the patch.
         if not np.isfinite(at).all() or (at < 0).any() or (at[:, 0] > w - 1).any() or (at[:, 1] > h - 1).any():
             return None
         values = cv2.remap(self.picture, at[None, :, 0], at[None, :, 1], cv2.INTER_LINEAR)
@@ -68,6 +70,7 @@ def _markers(grey: NDArray[np.uint8]) -> dict[int, Doubles]:
     """Corners (4, 2) of every marker that is seen, by its number, clockwise from its own top left."""
     p = cv2.aruco.DetectorParameters()
     p.cornerRefinementMethod = cv2.aruco.CORNER_REFINE_SUBPIX
+    # Enlarged by whole numbers, so that a pixel's middle stays at a half.
     scale = max(1, -(-_SMALL // min(grey.shape)))
     big = cv2.resize(grey, None, fx=scale, fy=scale, interpolation=cv2.INTER_CUBIC) if scale > 1 else grey
     words = cv2.aruco.getPredefinedDictionary(cv2.aruco.DICT_4X4_50)
@@ -110,10 +113,12 @@ def find_card(picture: Floats) -> Found:
         No card is seen, or too little of it: at least two of its six markers are needed.
     """
     rgb = np.ascontiguousarray(np.clip(np.nan_to_num(picture[..., :3]), 0, 1), np.float32)
+    # A picture turned round at a mirror still holds the card; its markers are only known the right way round.
     for mirrored in (False, True):
         this = np.ascontiguousarray(rgb[:, ::-1]) if mirrored else rgb
         codes = (this * 255 + 0.5).astype(np.uint8)
         found = _markers(cv2.cvtColor(codes, cv2.COLOR_RGB2GRAY))
+        # Two markers are eight corners: enough for a homography, and for one wrong corner to be noticed.
         if len(found) >= 2:
             break
     else:
@@ -123,6 +128,7 @@ def find_card(picture: Floats) -> Found:
         )
     card = np.concatenate([_on_card(n) for n in found])
     seen = np.concatenate(list(found.values()))
+    # With two markers every corner is needed; from three on those that do not fit are left out.
     matrix, _ = cv2.findHomography(card, seen, cv2.RANSAC if len(found) > 2 else 0, 3.0)
     if matrix is None or not np.isfinite(matrix).all():
         raise MivexError("The test card is seen at too steep a slant to be read; look at it from the front.")

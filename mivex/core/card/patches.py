@@ -113,6 +113,7 @@ def _levels() -> Texture:
     red = _texture(np.broadcast_to(np.array([1, 0, 0], np.float32), (_SIDE, _SIDE, 3)), 1.0, weighed=True)
     chain = red.mips
     texels = chain.texels.copy()
+    # The levels of the file, put in by hand: no filter could have made blue of red.
     texels[_SIDE * _SIDE :] = (0, 0, 1, 1)
     red.__dict__["mips"] = MipChain(texels, chain.offsets, chain.widths, chain.heights)
     return red
@@ -142,6 +143,7 @@ def _stripes() -> Texture:
     made = np.zeros((16, longest, 3), np.float32)
     x = np.arange(longest)
     share = longest // 8
+    # The k-th eighth has stripes of twice the width of the one before; halving the picture halves all of them.
     for k in range(8):
         part = slice(k * share, (k + 1) * share)
         made[:, part] = (((x[part] >> k) + 1) % 2)[None, :, None]
@@ -206,6 +208,7 @@ def _lit(name: str) -> Material:
 
 def patches() -> list[Patch]:
     """Everything on the card, the board first; where order matters, the wrong one comes first in the list on purpose."""
+    # In the order of the list the far one is drawn last: who keeps to the list shows it.
     rows = [Patch("board", _board, _material(), Rect(0, 0, layout.WIDTH, layout.HEIGHT), 0.0)]
     rows += [
         Patch(f"marker {n}", lambda n=n: _marker(n), _material(), Rect(x, y, MARKER, MARKER), 0.004)  # type: ignore[misc]
@@ -216,6 +219,7 @@ def patches() -> list[Patch]:
     many = _material(tiling=True, mapping=Mapping(across=16, down=16))
     rows += [Patch("levels", _levels, many, cell("levels"), levels=True)]
     for k, side in enumerate(SIDES):
+        # From one sixteenth on: the middle of the eighth stays in it at every smaller size.
         # Whole stripes from the middle of an eighth on, so that smaller levels keep their places.
         part = _stretch(k / 8 + 1 / 16, STRIPES * 2**k / SIDES[0])
         rows.append(Patch(f"side {side}", _stripes, _material(mapping=part), cell(f"side {side}")))

@@ -73,13 +73,16 @@ class Reading:
     def __init__(self, found: Found) -> None:
         self.found = found
         self.answers: dict[str, Answer] = {}
+        # Six tenths of the patch: its border may be smoothed by the picture's own resize.
         seen = [found.seen(cell(f"grey {k}").spot(0.5, 0.5, 0.6)) for k in range(len(TINTS))]
         if any(s is None for s in seen):
             raise MivexError(
                 "The greys of the test card are cut off; they must be in the picture to judge the rest by them."
             )
+        # A view never falls: what does is noise, which would make two values of one.
         self.view: Doubles = np.maximum.accumulate(np.stack([s for s in seen if s is not None]), axis=0)
         """What becomes of the known greys, (greys, 3)."""
+        # Two greys alike may be cut off at white; more, or a short range, and nothing can be told by them.
         if (np.diff(self.view, axis=0).mean(axis=1) <= 0.004).sum() > 1 or (self.view[-1] - self.view[0]).min() < 0.2:
             raise MivexError(
                 "The greys of the test card cannot be told from one another: the picture is too bright, too dark, or shows "
@@ -117,6 +120,7 @@ class Reading:
         """What may be summed, as far as is known: linear light, display values, or either."""
         known = self.said("blending")
         if self.said("transparency") == "off":
+            # Nothing is mixed where nothing is seen through; the space makes no difference then.
             return ("linear",)  # nothing is summed: either would do
         return ("linear", "display") if known == UNKNOWN else (known,)
 
@@ -132,10 +136,12 @@ class Reading:
                         if seen is None:
                             return self.keep(Answer(question, UNKNOWN))
                         off.append(self.off(seen, rgb))
+                # The root of the mean square: one patch that is far off counts more than several that are a little.
                 errors[value] = min(errors.get(value, np.inf), float(np.sqrt(np.mean(np.square(off)))))
         ranked = sorted(errors, key=errors.__getitem__)
         best, others = errors[ranked[0]], [errors[k] for k in ranked[1:]]
         second = others[0] if others else 255.0
+        # Neither a poor fit nor a close second gives an answer: "cannot tell" costs nothing, a wrong answer a recipe.
         if best > FITS or second - best < APART:
             return self.keep(Answer(question, UNKNOWN, 0.0, best))
         return self.keep(Answer(question, ranked[0], float((second - best) / (second + best)), best))
@@ -172,6 +178,7 @@ def _ask_blending(r: Reading) -> None:
         shown = _display if space == "linear" else float
         over_white = shown(1 - HALF)
         for alpha, light in (("straight", HALF), ("twice", HALF * HALF), ("taken-as-premultiplied", 1.0)):
+            # Twice: alpha has been multiplied in by the importer and again by the blend.
             answers[f"{space} {alpha}"] = _all("over white", _grey(over_white)) | _all("over black", _grey(shown(light)))
     answers["off off"] = _all("over white", _grey(0.0)) | _all("over black", _grey(1.0))
     found = r.choose("blending", answers)
@@ -235,6 +242,7 @@ def _ask_levels(r: Reading) -> None:
     if red < 0.05:
         r.keep(Answer("hidden", UNKNOWN))
         return
+    # Half red and half green are filtered: of hidden green a share comes in, of spread red none.
     share = green / red
     value = "shows" if share > 0.5 else "does-not-show" if share < 0.15 else UNKNOWN
     r.keep(Answer("hidden", value, min(abs(share - 0.32) / 0.32, 1.0)))
@@ -249,6 +257,7 @@ def _ask_size(r: Reading) -> None:
             r.keep(Answer("size", UNKNOWN))
             return
         light = [float(to_linear(r.value_of(s).astype(np.float32)).mean()) for s in rows if s is not None]
+        # Even against odd stripes: what is left of their difference tells whether they are there at all.
         there.append(abs(float(np.mean(light[0::2]) - np.mean(light[1::2]))))
     clear = [t > 0.35 for t in there]
     unclear = any(0.15 < t <= 0.35 for t in there)
@@ -283,6 +292,9 @@ def _ask_cutout(r: Reading) -> None:
         answers[name] = {"cutout": [(p, _grey(float(a > at))) for p, a in zip(places, alphas, strict=True)]}
     blended = [[_mixed(s, _grey(1.0), _grey(0.0), a) for a in alphas] for s in r.spaces]
     r.choose("cutout", answers, *({"blended": {"cutout": list(zip(places, row, strict=True))}} for row in blended))
+
+
+# Blends may have been found for one space only; otherwise both are tried.
 
 
 def _three(space: str, name: str, far_first: str, near_first: str, hidden: str) -> dict[str, Mapping[str, Prediction]]:

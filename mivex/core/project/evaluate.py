@@ -71,6 +71,7 @@ class Evaluator:
         marks = []
         for one in files_of(absolute(path, self.folder)):
             marks.append(str(one))
+            # A file that cannot be looked at has no mark; reading it says why.
             with contextlib.suppress(OSError):
                 seen = one.stat()
                 marks.append(f"{seen.st_mtime_ns} {seen.st_size}")
@@ -148,6 +149,7 @@ class Evaluator:
     def node_of(self, overlay: Overlay, ask: EvaluationRequest = NO_ASK, until: int | None = None) -> Node:
         """The node of an overlay's surface after its layers and its first ``until`` steps; raises MivexError."""
         node = self._celled(self.states_of(overlay, ask)[-1], overlay)
+        # What is drawn beneath the layers has been drawn already: its steps are not run again behind them.
         before = drawn_beneath(overlay.steps)
         return self._stepped(node, tuple(s for s in overlay.steps[:until] if s not in before), self.slot(overlay, ask))
 
@@ -257,6 +259,7 @@ class Evaluator:
     def _started(self, picture: Picture, source: Source, ask: EvaluationRequest) -> Node:
         meaning = guess_meaning(picture)[0] if source.meaning == "guess" else source.meaning
         scale = _scale_of(picture, ask)
+        # The scale in six digits: two sizes that round to the same canvas are the same start.
         key = hashed(picture.key, meaning, source.alpha_stored, f"{scale:.6f}")
         return Node(key, lambda: StepResult(_start(picture, meaning, source.alpha_stored, scale)), size=StepResult.size)
 
@@ -298,6 +301,7 @@ class Evaluator:
             if (words := step.note(worked.surface, params)) and worked.surface.scale == 1:
                 notes = (*notes, Message("{label}: {words}", label=term(step.label), words=term(words)))
             if worked.surface.traits.cells:
+                # Cell by cell, so that no filter reaches across a border.
                 made = by_cells(worked.surface, lambda s: step.apply(s, params, context), step.label)
                 return StepResult(made, notes)
             return StepResult(step.apply(worked.surface, params, context), notes)
@@ -337,6 +341,7 @@ def _canvas(w: int, h: int) -> Picture:
 
 def _scale_of(picture: Picture, ask: EvaluationRequest) -> float:
     longer = max(picture.width, picture.height)
+    # A first look never enlarges; a side that is asked for may.
     return min(1.0, PROXY_SIDE / longer) if ask.proxy else ask.side / longer if ask.side else 1.0
 
 
@@ -352,6 +357,7 @@ def _finished(
     """The texture at the end of a recipe, quantised; ``levels``: the file holds its own, and they are weighed."""
     surface = worked.surface
     check_size(*surface.full_size, "The prepared picture")
+    # The very texels of the file where nothing was done: no rounding, and no second copy of a large picture.
     whole = surface.values is picture.values and picture.bits == bits and bits < 32
     values = picture.values if whole else quantise(np.clip(surface.values, 0, 1), bits)
     traits = surface.traits.but(full=surface.full_size, coverage=surface.coverage if levels[0] else 0.0, weighed=levels[1])
@@ -368,6 +374,7 @@ def _start(picture: Picture, meaning: str, stored: str, scale: float) -> Surface
         lifted = values[..., :3] if picture.linear or meaning == "data" else to_linear(values[..., :3])
         straight = np.divide(lifted, a, out=lifted.copy(), where=a > 0)
         if not picture.linear and meaning == "colour":
+            # Divided in linear light where colour was multiplied so; what is clear keeps the colour that it has.
             straight = to_display(straight)
         values[..., :3] = np.where(a > 0, np.clip(straight, 0, None), values[..., :3])
     if picture.linear and meaning == "colour":

@@ -54,6 +54,7 @@ def loads(data: Any, what: str) -> Document:
     if not isinstance(data, dict) or "mivex" not in data:
         raise MivexError(Message("{what} is not a Mivex project.", what=term(what)))
     version = data["mivex"]
+    # A truth value is an integer in Python; "mivex": true is none.
     if isinstance(version, bool) or not isinstance(version, int) or version < 1:
         raise MivexError(
             Message("{what} does not say which version it is: “mivex” must be a whole number from 1 on.", what=term(what))
@@ -68,6 +69,7 @@ def loads(data: Any, what: str) -> Document:
                 version2=VERSION,
             )
         )
+    # Before anything is built of it: a file of ten thousand brackets would end the process.
     check_depth(data, what)
     rows = data.get("overlays")
     if isinstance(rows, list):
@@ -88,6 +90,7 @@ def loads(data: Any, what: str) -> Document:
     except ValidationError as e:
         raise MivexError(explain(e, what)) from None
     except RecursionError:
+        # Deep within allowed depth Pydantic may still reach the interpreter's limit.
         raise MivexError(Message("{what} is nested too deeply.", what=term(what))) from None
     ids = [o.id for o in doc.overlays]
     if len(set(ids)) != len(ids):
@@ -95,6 +98,7 @@ def loads(data: Any, what: str) -> Document:
     for o in doc.overlays:
         if wrong := use_each_other(doc, o.id):
             raise MivexError(Message("{what}: {wrong}", what=term(what), wrong=term(wrong)))
+    # Variants follow their originals by rule, also where a file says otherwise.
     return synced(doc, doc)
 
 
@@ -157,6 +161,7 @@ def write_project(path: str | Path, doc: Document, seen: Stamp | None = None) ->
         It cannot be written; the old file is untouched.
     """
     path = check_path(path)
+    # A file that has gone may be written again; one that is another may not.
     if seen is not None and Stamp.on_disk(path) not in (seen, Stamp()):
         raise ChangedOnDisk(
             Message(
@@ -271,6 +276,7 @@ def relocated(doc: Document, old_folder: str | Path, new_folder: str | Path) -> 
             rel = os.path.relpath(whole, new_folder)
         except ValueError:
             return whole
+        # More than two folders up a relative path breaks more easily than an absolute one.
         return whole if rel.startswith(os.path.join("..", "..", "..")) else rel
 
     ignored = tuple(r.model_copy(update={"path": there(r.path)}) for r in doc.ignored)
