@@ -81,6 +81,7 @@ class Page(QWidget):
     deliver_wanted = Signal(bool)
     card_wanted = Signal()
     recipe_wanted = Signal(str)
+    # Told by signals, not called: what answers them stands above the stations.
     paint_wanted = Signal(bool)
     pick_wanted = Signal(object)
     look_wanted = Signal(str)
@@ -108,6 +109,7 @@ class Page(QWidget):
         self.level_channel = "opacity"
         self.stroke_number = 1 << 30
         self.faces = FacePicker(self)
+        # Looked up while the page is shown, and kept beyond it: a page is built anew at every change of its shape.
         self.guesses: dict[tuple[str, str], Any] = {}
         self.cell_images: dict[tuple[str, str], Any] = {}
         self._cells_of: object = None
@@ -142,6 +144,7 @@ class Page(QWidget):
 
         field = field_for(model, key, read, self.choose_file)
         if part == "material":
+            # The kind's own usual value, not the model's: glass and a decal begin with other settings.
             field.default = getattr(default_material(o.kind), key)
             if isinstance(field, NumberField):
                 field.bar.default = float(field.default)
@@ -171,6 +174,8 @@ class Page(QWidget):
         t = self.engine.get(o.id).texture
         if t is None:
             return None, None
+        # Only what is at hand: the window's thread measures nothing. What is missing is measured in the background and
+        # told.
         outlines, bleed = cached_or_none(t, hull_key(o.sheet)), cached_or_none(t, "bleed")
         saved = 1 - float(np.mean([h.area for h in outlines])) if isinstance(outlines, list) else None
         return saved, bleed.safe if isinstance(bleed, Bleed) else None
@@ -187,9 +192,11 @@ class Page(QWidget):
 
     def want_cells(self, o: Overlay) -> None:
         """Have the pictures of a stack's cells drawn in the background, where they are out of date."""
+        # By the objects that they are made of: an edit elsewhere leaves a stack's small pictures alone.
         key = (o.id, o.layers, o.source)
         if self._cells_of == key:
             return
+        # Another overlay's pictures must not stand in this one's table while its own are drawn.
         if isinstance(self._cells_of, tuple) and self._cells_of[0] != o.id:
             self.cell_images = {}
         self._cells_of = key
@@ -243,6 +250,7 @@ class Page(QWidget):
         self.refresh()
 
     def paint_part(self, part: int, on: bool) -> None:
+        # Painting a mask's part ends choosing faces for another.
         """Begin or end painting: on the chosen layer (−1), or on a part of its mask."""
         self.faces.part = -1
         self.painted_part = part if on else -1
@@ -261,6 +269,7 @@ class Page(QWidget):
                 fresh = key_from_border(seen.values)  # only the border is looked at
             elif step.name == "keep-coverage":
                 fresh = step.params.model_validate({"step": step.name, "cutoff": min(max(o.material.cutoff, 0.01), 0.99)})
+            # Chosen before it is there: the page that is built by the edit shows it opened.
             self.session.step_index = at
             self.session.apply(
                 Message("Add {label}", label=InSentence(step.label)), lambda d: edits.add_step(d, key, fresh, at)

@@ -91,6 +91,7 @@ def _connect(c: Page, o: Overlay, table: StackTable) -> None:
     def touch(row_id: str, column: str) -> None:
         row = (s.overlay or o).layers.row(row_id)
         s.choose_row(row_id, column)
+        # A click into the empty mask column means: give it one. Noise is what most masks begin as.
         if column == "mask" and row is not None and not row.mask.parts:
             say(
                 partial(
@@ -124,6 +125,7 @@ def _connect(c: Page, o: Overlay, table: StackTable) -> None:
     def live() -> None:
         now = s.overlay or o
         table.turned = c.turned
+        # By identity: a stack never changes, so another object is another stack.
         if table.stack is not now.layers or table.row_id != s.row_id:
             table.row_id = s.row_id
             table.put(now.layers)
@@ -161,6 +163,7 @@ def _toolbar(c: Page, o: Overlay) -> None:
             s.apply(words, edit)
 
     def copy() -> None:
+        # The name of the copy is known only within the edit, which may run again when it is redone.
         made = ""
 
         def edit(d: Document) -> Document:
@@ -198,6 +201,7 @@ def _toolbar(c: Page, o: Overlay) -> None:
         button = theme.tool(name, tip, theme.SOFT)
         button.clicked.connect(lambda _=False, f=do: f())  # type: ignore[misc]
         bar.addWidget(button)
+        # Bound as defaults: each button has its own function, not the last of the loop.
         c.live.append(lambda b=button: enable(b, (s.overlay or o).layers.row(s.row_id) is not None, "Choose a layer first"))  # type: ignore[misc]
     c.column.addLayout(bar)
 
@@ -209,6 +213,7 @@ def add_row(c: Page, o: Overlay, row: Layer | Group, column: str = "row") -> Non
 
 
 def _fill_add(c: Page, o: Overlay, menu: QMenu) -> None:
+    # Filled anew each time it is opened: overlays and builds come and go.
     menu.clear()
     count = sum(1 for _ in (c.session.overlay or o).layers.walk()) + 1
     one = Layer(
@@ -291,6 +296,7 @@ def shape(c: Page, o: Overlay) -> object:
         return r.id, parts, cells, bool(r.strokes), r.laid_over
 
     b = c.session.brush
+    # What a pattern's choice shows and hides, so that other settings of it do not rebuild the page.
     patterns = tuple(
         getattr(p, k, None)
         for r in o.layers.walk()

@@ -39,6 +39,7 @@ def build_painting(c: Page, o: Overlay, row: Layer) -> None:
     head.addWidget(said, 1)
     gone = theme.tool("remove", "Remove the last stroke", theme.SOFT)
 
+    # Only the count follows here; the page itself is built anew when the first stroke comes.
     def live() -> None:
         # Strokes come quickly: what tells of them follows without the controls being built anew.
         now = (c.session.doc.overlay(o.id) or o).layers.row(row.id)
@@ -174,6 +175,7 @@ def _values(c: Page) -> None:
             )
         field.edited.connect(lambda v, k=channel: s.set_brush(values={**s.brush.values, k: v}))
         field.setEnabled(channel in s.brush.values)
+        # A place of its own in the line: the field puts itself in together with its label.
         inner = QHBoxLayout()
         line.addLayout(inner, 1)
         c.add_field(field, inner)  # type: ignore[arg-type]
@@ -246,6 +248,7 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
     c.add_field(which)
 
     def live() -> None:
+        # The newest stroke is the usual one; its number grows with every stroke.
         n = len(strokes_now())
         which.bar.high, which.bar.hard, which.default = max(n, 2), (1, n), n
         which.refresh()
@@ -255,6 +258,7 @@ def _last(c: Page, o: Overlay, row: Layer) -> None:
     def change(strokes: tuple[Any, ...]) -> tuple[Any, ...]:
         i = chosen() - 1
         old = strokes[i]
+        # The old stroke's points and seed: only what it was painted with is new.
         fresh = c.session.brush.stroke(
             old.points, old.seed, mask=False, faces=old.faces, surface=old.surface, across=old.across
         ).model_copy(update={"smooth": old.smooth})
