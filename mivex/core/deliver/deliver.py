@@ -54,6 +54,7 @@ def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, lanes: in
     """
     path = Path(path)
     kind = path.suffix.lower()
+    # The recipe's depth counts, not the overlay's; the texture's own where the recipe says nothing.
     bits = bits or texture.bits
     if kind == ".ktx2" and lanes == 3:
         lanes = 4  # few readers know formats of three channels; alpha is 1
@@ -63,6 +64,7 @@ def stage_texture(batch: Batch, path: str | Path, texture: Texture, *, lanes: in
     if kind == ".exr" and not texture.data:
         # Its standard asks for linear light, and for colour that is multiplied by alpha.
         values = np.ascontiguousarray(texture.linear[..., :lanes])
+    # Formats that hold levels get those that were judged; for others receivers make their own.
     if kind in (".ktx2", ".tif", ".tiff"):
         levels = [v if lanes == 4 else np.ascontiguousarray(v[..., :lanes]) for v in texture.stored_levels]
     else:
@@ -135,9 +137,12 @@ def deliver(
 
     surfaces = Surfaces(bench.doc, texture, bench.others, bench.mask, bench.height_of)
     failed = threading.Event()
+    # Nothing is put in place before all of it is proved: a delivery that fails half way leaves the folder as it
+    # was.
     with Batch(follow=False, avoid=bench.avoid) as batch:
 
         def one(row: Planned) -> Delivered:
+            # One overlay's failure ends the others' work too: what they wrote would be thrown away.
             if bench.stop() or failed.is_set():
                 raise Stopped
             if (before := kept(row)) is not None:
@@ -152,9 +157,11 @@ def deliver(
                 with lock:
                     textures.pop(row.overlay.id, None)
 
+        # Four at most: each holds an overlay's pictures, and memory is what ends deliveries.
         with ThreadPoolExecutor(max(1, min(WORKERS, 4))) as pool:
             jobs = [pool.submit(one, row) for row in rows]
             errors = [wrong for j in jobs if (wrong := j.exception()) is not None]
+        # The first real error is told; that others were stopped because of it says nothing.
         if errors:
             raise next((wrong for wrong in errors if not isinstance(wrong, Stopped)), errors[0])
         done = [j.result() for j in jobs]
@@ -198,6 +205,8 @@ def _one(
         if o.delivery.format in NO_ALPHA and w.plan.format == "own":
             lanes = min(lanes, 3)
         back = stage_texture(batch, path, w.texture, lanes=lanes, bits=w.bits)
+        # What the planned values reach: a read-back that is right tells nothing of a channel that was empty from the
+        # start.
         low, high = w.texture.values.min(axis=(0, 1)), w.texture.values.max(axis=(0, 1))
         return [
             Compared(o.name, path.name, lane, w.plan.channels[lane].words, back, k, float(low[k]), float(high[k]))
@@ -205,6 +214,7 @@ def _one(
         ]
 
     # Encoding takes several times a picture's memory: very large ones go one after the other.
+    # By the largest file: it decides how many fit into memory at once.
     texels = max(w.texture.width * w.texture.height for w, _ in written)
     with ThreadPoolExecutor(max(1, min(WORKERS, SIDE_BY_SIDE // texels, len(written)))) as pool:
         table = [c for rows in pool.map(one, *zip(*written, strict=True)) for c in rows]

@@ -80,12 +80,14 @@ _BASE = _PLANS["{name}"].model_copy(update={"channels": dict(COLOUR_ALPHA)})
 def _placed(build: GltfBuilder, m: Material, cell: Sequence[float] | None, second: bool) -> dict[str, Any]:
     """What every reference to a texture says of where it is read."""
     # Readers turn either way: turned UVs are written into the mesh, as the set that the sheet does not speak of.
+    # A second set in the mesh holds the turned UVs; the sheet speaks of the first.
     more: dict[str, Any] = {"texCoord": 1} if second != bool(m.mapping.turn) else {}
     (a, _, c), (_, e, f) = m.mapping.rows
     if m.mapping.turn:
         a, e, c, f = 1.0, 1.0, 0.0, 0.0
     if cell:
         w, h = cell[2] - cell[0], cell[3] - cell[1]
+        # The first cell of a sheet: whoever knows no sheets sees one frame, not all of them.
         a, c, e, f = a * w, c * w + cell[0], e * h, f * h + cell[1]
     if (a, e, c, f) != (1.0, 1.0, 0.0, 0.0):
         more["extensions"] = {build.use("KHR_texture_transform"): {"offset": [c, f], "scale": [a, e]}}
@@ -142,6 +144,7 @@ def _glow(
     if strength <= 0:
         return
     rgb = to_linear(np.array(f.glow.colour, np.float32)) * np.float32(strength)
+    # glTF's factor ends at 1: what is brighter goes into the strength extension.
     top = max(float(rgb.max()), 1.0)
     made["emissiveFactor"] = [min(1.0, float(v) / top) for v in rgb]
     glow = pictures.add(o, _PLANS["{name}_glow"])
@@ -170,6 +173,7 @@ def tangents(position: Doubles, normal: Doubles, uv: Doubles, index: NDArray[np.
     begin at the top left.
     """
     p, t = position[index], uv[index]
+    # From the picture's axes by both edges of a triangle; the sign of its area tells mirrored UVs.
     e1, e2 = p[:, 1] - p[:, 0], p[:, 2] - p[:, 0]
     (u1, v1), (u2, v2) = (t[:, 1] - t[:, 0]).T, (t[:, 2] - t[:, 0]).T
     area = u1 * v2 - u2 * v1
@@ -179,6 +183,7 @@ def tangents(position: Doubles, normal: Doubles, uv: Doubles, index: NDArray[np.
     for corner in range(3):
         np.add.at(sums[0], index[:, corner], right)
         np.add.at(sums[1], index[:, corner], down)
+    # Across the normal, as the shading normal has it: glTF asks for unit vectors at right angles.
     along = sums[0] - normal * (normal * sums[0]).sum(axis=1, keepdims=True)
     length = np.linalg.norm(along, axis=1, keepdims=True)
     # Where UVs do not turn, any direction across the normal will do.

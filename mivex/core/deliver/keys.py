@@ -34,6 +34,7 @@ def _program() -> str:
     for name in sorted({(d.name, d.version) for d in distributions()}):
         h.update(" ".join(name).encode())
     for path in sorted(CORE.rglob("*")):
+        # Sources and assets alike: another kernel or another font delivers other bytes under the same settings.
         if "__pycache__" not in path.parts and path.is_file():
             h.update(str(path.relative_to(CORE)).encode() + b"\0" + path.read_bytes())
     return h.hexdigest()
@@ -63,6 +64,7 @@ class ContentKeys:
         self._files: dict[str, str] = {}
 
     def _content(self, path: str) -> str:
+        # Each file is read once for all overlays that name it, with those that lie beside it.
         if path not in self._files:
             self._files[path] = " ".join(map(digest_of, files_of(absolute(path, self.folder))))
         return self._files[path]
@@ -79,12 +81,14 @@ class ContentKeys:
         """An overlay, and all that it is made of or delivered with, directly, by others or by what the recipe packs."""
         found: dict[str, Overlay] = {}
         packed = {feed.overlay for file in recipe.files for feed in file.channels.values() if feed.overlay}
+        # A recipe may pack channels of other overlays by name or by id.
         waiting = [o.id, *(x.id for x in self.doc.overlays if {x.id, x.name} & packed)]
         while waiting:
             one = self.doc.overlay(waiting.pop())
             if one is None or one.id in found:
                 continue
             found[one.id] = one
+            # All the way down, and to variants both ways: their settings follow one another.
             waiting += [*overlays_read(one), *read_by(one.material), one.variant_of]
             waiting += [v.id for v in self.doc.overlays if v.variant_of == one.id]
         return [found[k] for k in sorted(found)]
@@ -123,6 +127,7 @@ class ContentKeys:
 
     def proof(self, made_of: Mapping[str, Any], recipes: Iterable[DeliveryRecipe]) -> str:
         """The key of a proof sheet, which shows what all the other parts are made of."""
+        # By the keys of the parts, which already hold all that these are made of.
         parts = {name: row["key"] for name, row in made_of.items()}
         # Its views show everything, also overlays that are not delivered now.
         files = {p: self._content(p) for p in paths_of(self.doc) if p}
@@ -150,6 +155,7 @@ class Earlier:
         if not isinstance(row, dict) or row.get("key") != key or not isinstance(row.get("files"), dict) or not row["files"]:
             return None
         for name, held in row["files"].items():
+            # A slash in a name would lead out of the folder: the list may come from anywhere.
             if "/" in name or not held or digest_of(self.folder / name) != held:
                 return None
         return row
@@ -175,6 +181,7 @@ class Earlier:
                 for c in found["proved"]
             )
             files = tuple(self.folder / str(f) for f in found["pictures"])
+            # The sheet itself has to be among what was written; a list without it is no delivery of this overlay.
             if not files or row.sheet.name not in found["files"]:
                 return None
             others = (row.geometry,) if row.geometry else ()

@@ -107,6 +107,8 @@ class Surfaces:
         if name in ("red", "green", "blue", "grey"):
             colour = pictures.texture(finish.colour, "colour") or own
             if name == "grey":
+                # Grey is luminance in light, stored as a display value; of data it is the plain mean by the same
+                # weights.
                 light = colour.values[..., :3] if colour.data else to_linear(colour.values[..., :3])
                 grey = luminance(light)[..., None]
                 return Plane((grey if colour.data else to_display(grey))[..., 0])
@@ -114,11 +116,13 @@ class Surfaces:
         if name == "opacity":
             return self._lane(pictures, "opacity", o)
         if name == "distance":
+            # Two texels beyond where it ends, so that its last step is not cut.
             d = trace(np.ascontiguousarray(self._full(self._lane(pictures, "opacity", o), own)), SPREAD + 2, 0.5).distance
             return Plane(np.clip(np.float32(0.5) - d / np.float32(2 * SPREAD), 0, 1))
         if name in PACKED:
             return self._lane(pictures, name, o)
         if name in ("vector_x", "vector_y"):
+            # Nothing moves where there are no frames: ½ stands for no motion.
             if len(own.traits.cells) < 2 or not o.sheet.vectors:
                 return _number(0.5)
             return Plane(vector_picture(own, o.sheet.play).values[..., int(name == "vector_y")])
@@ -186,6 +190,7 @@ class Surfaces:
             and bits in {own.bits, 32}
             and not plan.size
             and not for_display
+            # The very texture, with no rounding of its own, where the file is nothing but the overlay's picture.
             and not spreads
         ):
             return (
@@ -197,9 +202,11 @@ class Surfaces:
         if not plan.always and not any(p.varies for p in planes):
             return None
         sizes = [p.values.shape for p in planes if p.values.size > 1] or [(own.height, own.width)]
+        # Packed channels of several sizes: the largest, so that none of them loses detail.
         h, w = max(sizes, key=lambda s: s[0] * s[1])
         lanes = [_sized(p.values, h, w) for p in planes]
         if len(lanes) == 1:
+            # One channel becomes a grey picture, which every reader knows.
             lanes *= 3
         solid = len(lanes) == 3
         if solid:
