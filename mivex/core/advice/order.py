@@ -91,6 +91,7 @@ class Proposal:
 def ring(doc: Document, count: int, like: Camera | None = None) -> list[Camera]:
     """Cameras round everything that overlays stand on, as high and as far as ``like`` (the first camera)."""
     like = like or doc.cameras[0]
+    # A small picture is enough: only the middles of placements are asked for.
     view = View(like, *SIZE)
     world = build_environment(doc)
     spots = [placing.middle(p, view, world=world) for o in doc.overlays if o.shown for p in o.places]
@@ -114,6 +115,7 @@ class OrderEvaluator:
     """
 
     def __init__(self, stage: SceneSnapshot, size: tuple[int, int] = SIZE, cameras: int = 1) -> None:
+        # Two documents a camera: what stands and what is tried.
         self.stage, self.size = stage, size
         # All that does not change between two documents stays ready as each of the cameras sees it.
         self._scene = Scene(2 * cameras)
@@ -131,6 +133,7 @@ class OrderEvaluator:
         """The error of a document's order as a camera sees it."""
         view = View(camera, *self.size)
         draws = self.draws(doc, view)
+        # Exact order depends on no nudge: drawn once for each camera.
         if camera not in self._exact:
             self._exact[camera] = display_codes(draw_exact(draws, view, doc.lighting), doc.lighting).astype(np.int16)
         seen = display_codes(draw_all(draws, view, doc.lighting), doc.lighting).astype(np.int16)
@@ -169,6 +172,7 @@ def applied(doc: Document, nudges: dict[str, int], settings: Sequence[Change]) -
             values["nudge"] = nudges[o.id]
         return values
 
+    # Variants follow by rule: a change of the original is one of theirs as well.
     return synced(doc, _with(doc, change))
 
 
@@ -201,6 +205,7 @@ def _pruned(
     while True:
         gains, fewer = {}, chosen
         parts = [(k, None) for k in chosen.nudges] + [(f"{c.overlay} {c.setting}", c) for c in chosen.settings]
+        # Each change by itself is taken away and the picture drawn anew: what nobody misses goes.
         for k, (key, change) in enumerate(parts):
             tell(k / len(parts))
             nudges = {i: v for i, v in fewer.nudges.items() if change is not None or i != key}
@@ -264,12 +269,15 @@ def _smaller(
     if not 2 <= len(asked) <= FEW:
         return chosen
     held = [o.material.nudge for o in asked]
+    # To the very front, to the very back, and level with nothing: the three places that change most.
     ends = [(o.id, v) for o in asked for v in dict.fromkeys((0, min(held) - 1, max(held) + 1)) if v != o.material.nudge]
     settings = [(c,) for c in chosen.settings]
     level = [(o.id, v) for o in asked for v in sorted(set(held)) if v != o.material.nudge and (o.id, v) not in ends]
     if len(level) > LIKELY:
         model = model_of()
+        # The model is some hundred times as fast as a render and right to a hundredth.
         level = sorted(level, key=lambda way: model.would_be({way[0]: way[1]}))[:LIKELY]
+    # Settings are tried along only where there is something to be saved by them.
     tries = [({k: v}, some) for k, v in [*ends, *level] for some in [(), *settings][: 2 if chosen.count > 2 else 1]]
     if chosen.count > 2 and len(asked) <= VERY_FEW:
         tries += [({a: v, b: u}, ()) for (a, v), (b, u) in itertools.combinations(ends, 2) if a != b]
@@ -302,6 +310,7 @@ def propose(
     """
     doc, judge = stage.doc, OrderEvaluator(stage, size, max(1, len(cameras)))
     first = [judge.error(doc, c) for c in cameras]
+    # Over cameras alike: none of them is more right than another.
     before = float(np.mean(first))
 
     def found(settings: Sequence[Change], from_: float, to: float) -> tuple[Document, Advice, list[float]]:
@@ -329,6 +338,7 @@ def propose(
                 raise Stopped
             errors.append(judge.error(made, c))
             # No error is below zero: what is too large already becomes no smaller by the other cameras.
+            # A sum that is too large already spares the pictures of the other cameras.
             if sum(errors) > most * len(cameras):
                 errors = [np.inf]
                 break
@@ -348,7 +358,9 @@ def propose(
         tries.append(judged({k: 0}, (), min(t.error for t in tries) + SLIGHT))
     tries += [judged({}, (c,)) for c in settings] + ([judged({}, settings)] if len(settings) > 1 else [])
     least = min(t.error for t in tries) + SLIGHT
+    # Fewest changes first; of as many, the smallest error.
     chosen = min((t for t in tries if t.error <= least), key=lambda t: (t.count, t.error))
+    # A gain of less than half a code that nobody sees is none: then everything stays as it is.
     if before <= chosen.error + SLIGHT / 2:
         chosen = tries[0]
     if chosen.count > 1:

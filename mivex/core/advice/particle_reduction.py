@@ -93,6 +93,7 @@ class ParticleReduction:
         away = np.abs(a - b).max(axis=2)
         # The first block is outside of the box that the camera was set by: nothing is ever in it.
         ground = a[0, 0]
+        # One code: below it is the ground's own rounding.
         there = (np.abs(a - ground).max(axis=2) > 1) | (np.abs(b - ground).max(axis=2) > 1)
         return float(away[there].mean()) if there.any() else 0.0
 
@@ -123,6 +124,7 @@ def times_of(effect: Effect) -> list[float]:
     if np.isinf(end):
         # From the longest life on as many die as are born.
         begin = max(p.emission.delay + p.birth.life[1] for p in effect.parts)
+        # Four seconds at most: longer streams repeat themselves.
         return [float(t) for t in begin + np.linspace(0, min(longest, 4.0), MOMENTS)]
     # Neither the first spark nor the last wisp says what the effect costs.
     return [float(t) for t in np.linspace(0.15 * end, 0.85 * end, MOMENTS)]
@@ -142,6 +144,7 @@ def covering(
     # A copy would read its dials from its original, and not those that are tried.
     alone = doc.model_copy(update={"effects": (effect.model_copy(update={"shown": True, "copy_of": ""}),)})
     empty = (
+        # Without the surroundings where nothing is met: they would only cost.
         World(Surroundings("nothing", ()), world.meshes) if all(p.life.solids == "through" for p in effect.parts) else world
     )
     counts, area, fragments, picture = [], [], [], None
@@ -160,6 +163,7 @@ def covering(
         ever |= covered
         area.append(float(covered.mean()))
         fragments.append(float(seen.sum()))
+        # By blocks: sprites lie elsewhere when there are fewer, and texel by texel no two pictures would be alike.
         codes = display_codes(drawn, doc.lighting)
         look += codes.reshape(BLOCKS, SIDE // BLOCKS, BLOCKS, SIDE // BLOCKS, 3).mean(axis=(1, 3), dtype=np.float32)
         if k == len(times) // 2:
@@ -198,6 +202,7 @@ def _closer(camera: Camera, seen: Covering) -> Camera:
     step = view.metres_per_pixel(np.array(camera.target))
     shift = (view.axes[0] * ((left + right) / 2 - SIDE / 2) - view.axes[1] * ((top + low) / 2 - SIDE / 2)) * step
     x, y, z = (float(v) for v in np.array(camera.target) + shift)
+    # Four fifths: some room is left for what grows beyond in the trial.
     return camera.model_copy(update={"target": (x, y, z), "distance": camera.distance * share / 0.8})
 
 
@@ -259,6 +264,7 @@ def reduce_particles(
 
     least: ParticleReduction | None = None
     for part in PARTS if most > 1 else (1.0,):
+        # By the ratio of the counts: births go with the rate, and the count with them.
         rate = round(effect.dials.rate * max(most * part, 1.0) / before.count, 6)
         size = _size_for(before, effect.dials.size, lambda size, rate=rate: tried(rate, size))  # type: ignore[misc]
         if size is None:
@@ -277,12 +283,14 @@ def _size_for(before: Covering, size: float, tried: Callable[[float], Covering])
     low, high = size, size * 2
     after = tried(high)
     # Cover grows with size but not evenly (sprites overlap): bracketed first, halved afterwards.
+    # Sixty-four times the size is a sprite as large as the effect; beyond it nothing is won.
     while after.area < before.area and high < size * 64:
         low, high = high, high * 1.6
         after = tried(high)
     if after.area < before.area * (1 - CLOSE):
         return None
     best = high, after
+    # Fourteen halvings bring a bracket of sixty per cent to a ten-thousandth.
     for _ in range(14):
         middle = (low + high) / 2
         after = tried(middle)

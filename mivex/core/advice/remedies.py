@@ -48,6 +48,7 @@ def stepped(texture: Texture, steps: Sequence[StepParams]) -> Texture:
     """A texture as it is when some steps have been put at the end of its recipe."""
     surface = Surface(texture.values, traits=texture.traits)
     for params in steps:
+        # The steps alone: the picture before them has been made already.
         surface = STEPS[params.step].run(surface, params, Context(read_picture))
     return replace(texture, values=surface.values, traits=surface.traits, key="")
 
@@ -76,6 +77,7 @@ def attempts(doc: Document, key: str, others: Sequence[str], texture: Texture | 
 
     def blend(name: str) -> dict[str, Any]:
         made = with_blend(m, name)  # type: ignore[arg-type]
+        # Only what differs: the edit is shown to the artist, field by field.
         return {k: getattr(made, k) for k in Material.model_fields if getattr(made, k) != getattr(m, k)}
 
     if m.depth_write:
@@ -102,6 +104,7 @@ def attempts(doc: Document, key: str, others: Sequence[str], texture: Texture | 
 
 def _splits(doc: Document, o: Overlay, others: Sequence[str], texture: Texture | None) -> list[Attempt]:
     """Its panels in two wherever one of the others' cuts through them; then distances decide between the parts."""
+    # More placements, and the parts would be past counting.
     if texture is None or len(o.places) > PARTS:
         return []
     view, parts = View(CAMERAS[0], 4, 4), list(o.places)
@@ -112,6 +115,7 @@ def _splits(doc: Document, o: Overlay, others: Sequence[str], texture: Texture |
                 continue
             at, right, up = placing.frame(wall, view)
             normal = np.cross(right, up)
+            # From behind, so that the numbers of those before stay right while one becomes two.
             for k, place in reversed(list(enumerate(parts))):
                 if not isinstance(place, PanelPlace) or len(parts) >= 2 * PARTS:
                     continue
@@ -123,6 +127,7 @@ def _splits(doc: Document, o: Overlay, others: Sequence[str], texture: Texture |
     if len(parts) == len(o.places):
         return []
     edits: list[FrozenEdit] = [SetFields(o.id, "", (("places", tuple(parts)),))]
+    # Nudges would override the very distances that the split is made for.
     level = {"nudge": 0, "distance": "place"}
     for key in (o.id, *others):
         found = doc.overlay(key)

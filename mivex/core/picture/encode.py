@@ -47,6 +47,7 @@ def _whole(values: Floats, bits: int) -> NDArray:
     codes = np.clip(values, 0, 1)
     codes *= np.float32(top)
     codes += np.float32(0.5)
+    # Rounded to the nearest by adding a half and cutting: one pass, and never below zero.
     return codes.astype(np.uint8 if bits == 8 else np.uint16)
 
 
@@ -57,6 +58,7 @@ def _plain(page: NDArray) -> NDArray:
 
 def _png(pages: Sequence[NDArray], data: bool, _premultiplied: bool) -> bytes:
     page = pages[0]
+    # The library's order is blue, green, red.
     order = [2, 1, 0, 3][: page.shape[2]] if page.shape[2] > 1 else [0]
     # Level 4 takes half as long as 6, for files a twentieth larger.
     done, raw = cv2.imencode(".png", page[..., order], [cv2.IMWRITE_PNG_COMPRESSION, 4])
@@ -67,6 +69,7 @@ def _png(pages: Sequence[NDArray], data: bool, _premultiplied: bool) -> bytes:
         return made  # data has no colour space, and a chunk that names one would be obeyed
     chunk = b"sRGB\0"
     head = 8 + 25  # signature and IHDR
+    # Right behind the header, where the standard wants it; the checksum covers name and content.
     return made[:head] + struct.pack(">I", 1) + chunk + struct.pack(">I", zlib.crc32(chunk)) + made[head:]
 
 
@@ -80,6 +83,7 @@ def _tga(pages: Sequence[NDArray], _data: bool, premultiplied: bool) -> bytes:
         return made
     # Version 2.0: an extension area of 495 bytes, all unused but its size and the type of alpha.
     area = struct.pack("<H", 495) + bytes(492) + bytes([4])
+    # A footer that the library wrote is taken off and written anew behind the extension.
     body = made[:-26] if made.endswith(b"TRUEVISION-XFILE.\0") else made
     return body + area + struct.pack("<II", len(body), 0) + b"TRUEVISION-XFILE.\0"
 
@@ -99,8 +103,10 @@ def _tif(pages: Sequence[NDArray], _data: bool, premultiplied: bool) -> bytes:
                 compression="zlib",
                 metadata=None,
                 software=False,
+                # Every page after the first is a smaller version of it: then readers show one picture, not several.
                 subfiletype=1 if number else 0,
                 planarconfig=None if grey else "contig",
+                # Strips of a megabyte: readers may take a part without unpacking all.
                 rowsperstrip=max(1, min(page.shape[0], (1 << 20) // max(1, page[0].nbytes))),
             )
     return out.getvalue()
@@ -135,6 +141,7 @@ def _exr(pages: Sequence[NDArray], _data: bool, _premultiplied: bool) -> bytes:
 
 def _webp(pages: Sequence[NDArray], _data: bool, _premultiplied: bool) -> bytes:
     from PIL import Image
+    # The library writes through a file of its own: what it writes may be a link, a socket or full.
 
     out = io.BytesIO()
     # Exact: colour under clear texels is kept, which it would not be otherwise.
@@ -226,6 +233,7 @@ def stage_picture(
     if kind not in WRITABLE:
         raise MivexError(Message("“{name}”: Mivex does not write this kind of file.", name=path.name))
     check_size(values.shape[1], values.shape[0], f"“{path.name}”")
+    # Encoded from the codes that are meant, so that the read-back can be compared to the bit.
     pages = [np.ascontiguousarray(v, np.float32) if bits == 32 else _whole(v, bits) for v in (values, *levels)]
     try:
         made = WRITERS[BY_ENDING[kind].name](pages, data, premultiplied)
@@ -243,6 +251,7 @@ def stage_picture(
             raise MivexError(
                 Message(
                     "“{path}” was written, but reading it back gave other texels; it was not put in "
+                    # Any difference at all: a file that is nearly right is one that nobody looks at again.
                     "place, and what was there before is untouched.",
                     path=path,
                 )
@@ -270,6 +279,7 @@ def _differences(path: Path, pages: Sequence[NDArray], bits: int, associated: bo
         values = read.values[..., :count]
         if associated and count == 4:
             # The reader divides what is stored associated; compare what multiplies back to it.
+            # Where alpha is zero nothing was divided: the colour stands as it is stored.
             a = values[..., 3:]
             values = np.concatenate([np.where(a > 0, values[..., :3] * a, values[..., :3]), a], axis=2)
             values = quantise(values, bits)
@@ -290,6 +300,7 @@ def _light_differences(path: Path, page: NDArray) -> tuple[float, ...] | None:
     back = read_stored(path)
     if back.shape != page.shape:
         return None
+    # Also where both are no number; a difference of nothing is still told from equality.
     off = np.where(_same(back, page), 0.0, np.abs(np.nan_to_num(back) - np.nan_to_num(page)) + 1e-30)
     return tuple(float(v) for v in off.reshape(-1, page.shape[2]).max(axis=0))
 

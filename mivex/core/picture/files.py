@@ -46,12 +46,14 @@ def _limited() -> None:
 def quiet() -> Iterator[None]:
     """Keep the C libraries' own chatter off standard error; our sentence says it better."""
     _limited()
+    # One at a time: file descriptor 2 belongs to the whole process.
     with _quiet_lock:
         try:
             sys.stderr.flush()
             kept = os.dup(2)
         except (OSError, ValueError, AttributeError):
             yield
+            # No standard error to be silenced: a window started by a desktop may have none.
             return
         null = os.open(os.devnull, os.O_WRONLY)
         try:
@@ -79,6 +81,7 @@ def _check_file(path: str | Path) -> Path:
 def _open(path: Path) -> Any:
     """Open a file that was checked, its alpha left alone; raises MivexError."""
     config = oiio.ImageSpec()
+    # Straight alpha is kept straight: the library would else multiply colour by it while reading.
     config.attribute("oiio:UnassociatedAlpha", 1)
     source = None
     with contextlib.suppress(Exception):  # a damaged header's words may be no text at all
@@ -108,6 +111,7 @@ def _check_spec(spec: Any, kind: str, path: Path) -> None:
         raise MivexError(
             Message("“{name}” holds no texels ({width} × {height}).", name=path.name, width=spec.width, height=spec.height)
         )
+    # By what the header says, before any texel is asked for.
     if spec.width * spec.height > MAX_TEXELS or max(spec.width, spec.height) > MAX_SIDE:
         raise MivexError(
             Message(
@@ -140,6 +144,7 @@ def _associated(path: Path, spec: Any, kind: str) -> bool:
 
     import tifffile
 
+    # The tag is what counts; this library tells it apart from what others guess.
     logging.getLogger("tifffile").setLevel(logging.CRITICAL)
     try:
         with tifffile.TiffFile(path) as tiff:
@@ -184,6 +189,7 @@ def read_picture(path: str | Path) -> Picture:
             spec, kind = source.spec(), source.format_name()
             _check_spec(spec, kind, path)
             count = min(spec.nchannels, 4)
+            # The file's own depth: read as floats, 8-bit codes would come back rounded twice.
             stored = {"uint8": "uint8", "uint16": "uint16"}.get(str(spec.format), "float")
             raw = source.read_image(0, 0, 0, count, stored)
             failed = raw is None or bool(_said(source))
@@ -199,6 +205,7 @@ def read_picture(path: str | Path) -> Picture:
         raise MivexError(Message("“{name}” is cut short or damaged; its texels cannot be read.", name=path.name))
     texels = np.asarray(raw)
     if kind == "targa":
+        # The other reader drops what TGA says of alpha in its extension.
         alpha, associated = targa.extras(path, LARGEST_FILE)
         if alpha is not None and alpha.shape == texels.shape[:2]:
             texels = np.dstack([texels[..., :3], alpha])
@@ -231,15 +238,18 @@ def _arrange(raw: NDArray, associated: bool, alpha_at: int, path: str) -> Pictur
     bits = {"uint8": 8, "uint16": 16}.get(raw.dtype.name, 32)
     values = np.ones((*raw.shape[:2], 4), np.float32)
     top = np.float32((1 << bits) - 1 if bits != 32 else 1)
+    # Two and four channels end with alpha by custom; a named one counts wherever it stands.
     has_alpha = count in (2, 4) or (0 <= alpha_at < count)
     np.divide(raw[..., :1] if count <= 2 else raw[..., :3], top, out=values[..., :3], dtype=np.float32)
     if has_alpha:
         np.divide(raw[..., count - 1], top, out=values[..., 3], dtype=np.float32)
     if bits == 32:
+        # Infinite light becomes the brightest there is; what is no number becomes none.
         np.nan_to_num(values, copy=False, nan=0.0, posinf=_HALF, neginf=-_HALF)
         np.clip(values[..., 3], 0, 1, out=values[..., 3])
     if has_alpha and associated:
         a = values[..., 3:]
+        # Small alpha may lift colour beyond what a float holds; the clip below brings it back.
         with np.errstate(over="ignore"):
             np.divide(values[..., :3], a, out=values[..., :3], where=a > 0)
         if bits == 32:
@@ -254,6 +264,7 @@ def read_levels(path: str | Path) -> list[NDArray[np.float32]]:
     with quiet():
         source = _open(path)
         try:
+            # A page that is larger than half of the one before is another picture, not a level of it.
             while source.seek_subimage(len(pages), 0):
                 spec = source.spec()
                 before = pages[-1].shape if pages else None
