@@ -275,7 +275,7 @@ def _smaller(
     level = [(o.id, v) for o in asked for v in sorted(set(held)) if v != o.material.nudge and (o.id, v) not in ends]
     if len(level) > LIKELY:
         model = model_of()
-        # The model is some hundred times as fast as a render and right to a hundredth.
+        # The model is far quicker than a render; the best of what it likes are rendered.
         level = sorted(level, key=lambda way: model.would_be({way[0]: way[1]}))[:LIKELY]
     # Settings are tried along only where there is something to be saved by them.
     tries = [({k: v}, some) for k, v in [*ends, *level] for some in [(), *settings][: 2 if chosen.count > 2 else 1]]
@@ -360,7 +360,7 @@ def propose(
     least = min(t.error for t in tries) + SLIGHT
     # Fewest changes first; of as many, the smallest error.
     chosen = min((t for t in tries if t.error <= least), key=lambda t: (t.count, t.error))
-    # A gain of less than half a code that nobody sees is none: then everything stays as it is.
+    # A gain of less than half of what counts as slight is none: then everything stays as it is.
     if before <= chosen.error + SLIGHT / 2:
         chosen = tries[0]
     if chosen.count > 1:

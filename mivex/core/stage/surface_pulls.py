@@ -30,6 +30,7 @@ def _unfolded(step: Doubles, before: Doubles, now: Doubles) -> Doubles:
     edge = np.cross(first, second)
     sine = float(np.linalg.norm(edge))
     flat = step - second * (step @ second)
+    # Nearly the same plane: straight on, but as long as the step really is.
     if sine < 0.05:
         length = float(np.linalg.norm(flat))
         return flat * (float(np.linalg.norm(step)) / length) if length > 0 else flat
@@ -54,6 +55,7 @@ class _Plane:
 
     def __init__(self, places: Doubles, weight: Doubles, half: float, cell: float) -> None:
         self.places, self.half, self.cell = places, half, cell
+        # Cells enough for the tip and one more all round, so that reading between cells never leaves the grid.
         self.n = 2 * math.ceil(half / cell) + 3
         self.weight = weight
 
@@ -84,6 +86,7 @@ class _Plane:
         for cell, share in self._corners(places):
             total += flat[cell] * share[:, None]
             weight += area[cell] * share
+        # A billionth of the fullest cell: below it nothing stands there, and its mean would be noise.
         there = weight > 1e-9 * max(float(area.max()), 1e-30)
         return np.asarray(np.where(there[:, None], total / np.where(there, weight, 1)[:, None], own), np.float32)
 
@@ -114,6 +117,7 @@ def _pulls_of(on: SurfaceCover, stroke: PaintStroke) -> Iterator[Pull]:
         step = (row[0, :3] - rows[k - back, :3]) if smudges else np.zeros(3)
         frame = row[0, 3:9].reshape(2, 3)
         way = frame @ _unfolded(step, rows[k - back, 3:9].reshape(2, 3), frame) if smudges else np.zeros(2)
+        # The way it comes from, its own reach, and a texel more; a rough tip's corners lie farther out.
         far = radius * (ROUND if form == 2 else 1.0) * 1.15 + float(np.linalg.norm(way)) + laid.usual
         # All that the tip may take from: a hard disc that is larger than it by its way.
         round_ = row.copy()
@@ -130,6 +134,7 @@ def _pulls_of(on: SurfaceCover, stroke: PaintStroke) -> Iterator[Pull]:
         share = cover[y, x].copy()
         wide[top:low, left:right] = 0
         cover[top:low, left:right] = 0
+        # No finer than texels, and no more cells than would be seen.
         cell = max(laid.usual, 2 * far / FINEST)
         grid = _Plane(places, area, far + 2 * cell, cell)
         yield Pull((y, x), share, _smudged(grid, way) if smudges else _softened(grid, SOFTENS * radius))
@@ -146,6 +151,7 @@ class SurfaceBrush(SurfaceCover):
 def _softened(grid: _Plane, sigma: float) -> Callable[[Floats], Floats]:
     def moved(values: Floats) -> Floats:
         sums, areas = grid.grid(values)
+        # At least a third of a cell: less is no blur at all.
         s = max(sigma / grid.cell, 0.3)
         blurred = cv2.GaussianBlur(np.dstack([sums, areas]), (0, 0), s, borderType=cv2.BORDER_CONSTANT)
         return grid.read(blurred[..., :-1], blurred[..., -1], grid.places, values)

@@ -197,6 +197,7 @@ def seated(mesh: Mesh, points: Doubles, normals: Doubles, reach: Doubles) -> tup
     # between two faces that is met exactly: then a hair beside it.
     hair = np.cross(away, np.roll(away, 1, axis=1) + np.array([0.3, 0.1, 0.2]))
     # Last of all as far off as another mesh of the same shape may lie.
+    # Straight down first; then from a hair beside, where a ray ran exactly along an edge; then from farther up.
     for step, least in ((0.0, 0.0), (1e-5, 0.0), (-1e-5, 0.0), (1e-4, 0.0), (-1e-4, 0.0), (0.0, OFF), (1e-4, OFF)):
         lift = np.maximum(near, least * extent)
         left = np.flatnonzero(faces < 0)
@@ -213,6 +214,7 @@ def seated(mesh: Mesh, points: Doubles, normals: Doubles, reach: Doubles) -> tup
 
 
 def _frames(normal: Doubles, turn: Doubles, along: Doubles | None) -> Doubles:
+    # Upright as far as the surface allows; on a floor "up" points away from the viewer.
     """The tip's plane, (n, 2, 3): across and down as it is seen from outside; upright, turned, or along the stroke."""
     up = np.broadcast_to(np.array([0.0, 1.0, 0.0]), normal.shape).copy()
     up[np.abs(normal[:, 1]) > 0.98] = (0.0, 0.0, -1.0)
@@ -238,6 +240,7 @@ def dabs_on(mesh: Mesh, stroke: PaintStroke) -> tuple[Ints, Doubles]:
     points = np.stack([np.interp(s, way, at[:, k]) for k in range(3)], axis=1)
     normals = np.stack([np.interp(s, way, at[:, k]) for k in range(3, 6)], axis=1)
     which = np.clip(np.searchsorted(way, s, side="right") - 1, 0, max(len(steps) - 1, 0))
+    # A step of the pointer is not on the surface: the surface is looked for as far off as the step is long.
     reach = (steps[which] if len(steps) else np.zeros(len(s))) + 1e-3 * extent
     drawn = across / 2 * (p if tip.presses in ("size", "both") else np.ones(len(s)))
     flow = tip.flow * (p if tip.presses in ("flow", "both") else np.ones(len(s)))
@@ -251,6 +254,7 @@ def dabs_on(mesh: Mesh, stroke: PaintStroke) -> tuple[Ints, Doubles]:
     one = np.ones(len(s))
     seats = [(faces, places, along, one)]
     if stroke.mirror:
+        # Mirrored at the middle of the mesh's own box, not of the world: meshes stand anywhere.
         low, high = mesh.bounds
         middle, flip = (low + high)[0], np.array([-1.0, 1.0, 1.0])
         other = places * flip + [middle, 0, 0]
@@ -312,10 +316,12 @@ class SurfaceCover:
         if stroke.area:
             return self._fill(stroke.surface)
         seed, rows = dabs_on(self.mesh, stroke)
+        # A stroke that grows keeps the dabs that it has: only the new ones are laid.
         seed, rows, self._laid = seed[self._laid :], rows[self._laid :], len(seed)
         on = self.laid_out
         if not len(seed) or on.usual <= 0:
             return None
+        # As fine as it is shown on the mesh's usual texels; faces of other sizes read the same tip.
         form, tip = tip_of(stroke.tip, stroke.seed, self.stamp, max(2, round(stroke.across / on.usual)))
         return self.lay_dabs(self.values, NOWHERE, (tip, form, stroke.tip.build_up), seed, rows)
 
@@ -345,7 +351,9 @@ class SurfaceCover:
         if wide <= 0:
             return None
         on = self.laid_out
+        # No finer than its texels on the mesh; and never so large that an area takes seconds.
         side = int(min(max(64, wide / max(on.usual, 1e-12)), PLAN))
+        # Two hundredths of room all round: a filled border must not be cut off by the plan's own.
         plan = area_cover(((flat - low) / wide * 0.96 + 0.02) * side, side, side)
         seeds, _ = seated(self.mesh, at[:, :3], at[:, 3:6], np.full(len(at), wide * 0.02))
         chosen = self._under(normal, self.mesh.corners @ plane.T, flat, seeds[seeds >= 0])
@@ -366,6 +374,7 @@ class SurfaceCover:
     def _under(self, normal: Doubles, shown: Doubles, flat: Doubles, seeds: Ints) -> NDArray[np.bool_]:
         """Faces turned towards the area that hang together with its border, or with what lies within."""
         low, high = flat.min(axis=0), flat.max(axis=0)
+        # Faces whose box, as seen along the normal, meets that of the area.
         near = (shown.max(axis=1) >= low).all(axis=1) & (shown.min(axis=1) <= high).all(axis=1)
         front = _normals(self.mesh, np.arange(len(shown))) @ normal > 0
         free = near & front

@@ -34,6 +34,7 @@ def level_nudge(o: Overlay) -> SetFields | None:
 
 def _flips_again(state: NDArray[np.int8]) -> int:
     """Changes between drawn (1) and hidden (2) along the rows, beyond the first of each."""
+    # One change from drawn to hidden is the line where two planes cut; more along a row is fighting.
     turns = (state[:, 1:] * state[:, :-1]) == 2
     return int(np.maximum(turns.sum(axis=1) - 1, 0).sum())
 
@@ -60,6 +61,7 @@ def fighting(scene: SceneSubject) -> list[Finding]:
         s = shown.fragments
         behind = s.solid.ravel()[s.pixel]
         # Two overlays in one place fight only where they are level.
+        # The dock's own curves are made of facets: what lies on them is a little in and out of them.
         most = np.where(behind == s.around.ravel()[s.pixel], SURROUNDED, LEVEL)
         near = (np.abs(s.iw - behind) < most * behind) & (s.verdict <= 1) & (behind > 0) & (s.alpha > 0.05)
         for i in np.unique(s.draw[near]):
@@ -91,6 +93,7 @@ def fighting(scene: SceneSubject) -> list[Finding]:
         o = scene.doc.overlay(key)
         if o is None:
             continue
+        # Twice what it has, and 8 mm at least: far from the camera a bias must be larger than its rounding.
         bias = max(o.material.depth_bias * 2, 8.0)
         rows.append(
             Finding(

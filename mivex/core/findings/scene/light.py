@@ -21,6 +21,7 @@ def _pixels(shown: VisibleDraws, owner: str, least: float = 0.02) -> np.ndarray:
     """Pixels where an overlay's fragments are drawn."""
     s = shown.fragments
     mine = np.array([d.owner == owner for d in shown.draws] or [False])
+    # Twice seen counts once: panels of one overlay may lie over each other.
     return np.unique(s.pixel[mine[s.draw] & (s.verdict == 0) & (s.alpha > least)])
 
 
@@ -36,6 +37,7 @@ def _clipped(scene: SceneSubject) -> list[Finding]:
             if mine.size < LEAST:
                 continue
             now = shown.codes.reshape(-1, 3)[mine]
+            # A quick look first: without so many white pixels the other picture need not be drawn.
             if (now >= 255).all(axis=1).mean() <= 0.08:
                 continue
             before = shown.otherwise(hidden).reshape(-1, 3)[mine]
@@ -72,6 +74,7 @@ def _clipped(scene: SceneSubject) -> list[Finding]:
 def _nothing(scene: SceneSubject) -> list[Finding]:
     rows = []
     for o in _placed(scene):
+        # What multiplies may be there and change nothing; everything else is seen where it is drawn.
         if o.material.blend != "Multiply" and any(
             o.id in shown.opaque or _pixels(shown, o.id).size for shown in scene.seen
         ):
@@ -115,6 +118,7 @@ def _black(scene: SceneSubject) -> list[Finding]:
         seen = t.alpha > 0.05
         if not seen.any():
             continue
+        # The brightest seen texel, by the brightest channel of the tint: darker than that nothing can be drawn.
         brightest = float(t.values[..., :3][seen].max()) * (max(m.tint) if not m.tones.on else 1)
         if brightest < 8 / 255:
             rows.append(
@@ -142,6 +146,7 @@ def _lit_flat(scene: SceneSubject) -> list[Finding]:
     for o in _placed(scene):
         m, t = o.material, scene.textures[o.id]
         if (
+            # Volumes and glass have a shape of their own; a sprite has none but its normals.
             o.kind != "sprite"
             or not m.lit
             or not BLENDS[m.blend].covers
@@ -176,6 +181,7 @@ def _back(scene: SceneSubject) -> list[Finding]:
         other = changed(scene.doc, o.id, both_faces=True)
         worst: tuple[int, VisibleDraws, int] | None = None
         for shown in scene.seen:
+            # Six codes: the other face of something faint changes nothing that anybody sees.
             apart = (np.abs(shown.otherwise(other) - shown.codes).max(axis=2) > 6).ravel()
             if apart.sum() >= LEAST and (worst is None or apart.sum() > worst[0]):
                 worst = int(apart.sum()), shown, int(np.flatnonzero(apart)[apart.sum() // 2])
@@ -216,6 +222,7 @@ def _contact(scene: SceneSubject) -> list[Finding]:
             mine = np.array([d.owner == o.id and see_through(d) and not d.moving for d in shown.draws] or [False])[s.draw]
             rim = np.zeros(SIZE[::-1], bool)
             for i in np.unique(s.draw[mine]):
+                # Alpha of an eighth: the faint rim of smoke may well end in a wall.
                 f = (s.draw == i) & (s.alpha > 0.12)
                 z = 1 / np.maximum(s.iw, 1e-6)
                 solid = np.where(s.solid.ravel()[s.pixel] > 0, 1 / np.maximum(s.solid.ravel()[s.pixel], 1e-6), np.inf)
@@ -224,6 +231,7 @@ def _contact(scene: SceneSubject) -> list[Finding]:
                 close = np.abs(solid - z) < 0.12
                 drawn.ravel()[s.pixel[f & (s.verdict == 0) & close]] = True
                 gone.ravel()[s.pixel[f & (s.verdict == 1) & close]] = True
+                # A drawn pixel beside one that is hidden, along either axis: that is where the card meets the wall.
                 rim[:, 1:] |= drawn[:, 1:] & gone[:, :-1]
                 rim[:, :-1] |= drawn[:, :-1] & gone[:, 1:]
                 rim[1:] |= drawn[1:] & gone[:-1]
@@ -234,6 +242,7 @@ def _contact(scene: SceneSubject) -> list[Finding]:
                 worst = length, shown, int(at[len(at) // 2])
         if worst:
             length, shown, at_ = worst
+            # Pixels of a real screen, for the artist; measured on a small one.
             scale = 1280 / SIZE[0]
             rows.append(
                 Finding(
@@ -268,6 +277,7 @@ def _overdraw(scene: SceneSubject) -> list[Finding]:
     for shown in scene.seen:
         counts, _ = shown.counts
         share = float((counts > budget).mean())
+        # Two pixels in a thousand over the budget are a corner, not a scene.
         if share > 0.002 and (worst is None or share > worst[0]):
             worst = share, shown, int(np.argmax(counts))
     if worst is None:
@@ -319,6 +329,7 @@ def _mirrored(scene: SceneSubject) -> list[Finding]:
             e1, e2, f1, f2 = x[:, 1] - x[:, 0], x[:, 2] - x[:, 0], uv[:, 1] - uv[:, 0], uv[:, 2] - uv[:, 0]
             det = f1[:, 0] * f2[:, 1] - f1[:, 1] * f2[:, 0]
             area = np.linalg.norm(np.cross(e1, e2), axis=1)
+            # Weighed by area in space: a tiny mirrored face among large ones is an exporter's, not the artist's.
             weight = np.where(np.abs(det) > 1e-12, area, 0)
             if weight.sum() <= 0:
                 continue
@@ -328,6 +339,7 @@ def _mirrored(scene: SceneSubject) -> list[Finding]:
             down = (e2 * f1[:, :1] - e1 * f2[:, :1]) / safe
             down /= np.maximum(np.linalg.norm(down, axis=1, keepdims=True), 1e-12)
             normal = np.cross(e1, e2) / np.maximum(area, 1e-12)[:, None]
+            # Floors and ceilings have no "upside down": only faces that stand are asked.
             wall = weight * (np.abs(normal[:, 1]) < 0.8)
             over = float((wall * (down[:, 1] > 0.5)).sum() / wall.sum()) if wall.sum() > 0 else 0.0
             m = o.material.mapping

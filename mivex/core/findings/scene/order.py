@@ -26,12 +26,14 @@ def _inverted(shown: VisibleDraws) -> dict[tuple[int, int], list[int]]:
     out: dict[tuple[int, int], list[int]] = defaultdict(list)
     through = np.array([see_through(d) for d in shown.draws] or [False])
     wrong = (shown.error >= WRONG).ravel()
+    # Only what was drawn, what is seen through, what shows, and where the picture is off at all.
     use = np.flatnonzero((s.verdict == 0) & through[s.draw] & (s.alpha > 0.01) & wrong[s.pixel] & (s.hidden_by < 0))
     pixel, draw, iw = s.pixel[use], s.draw[use], s.iw[use]
     starts = np.flatnonzero(np.diff(pixel, prepend=-1))
     for a, b in zip(starts, [*starts[1:], len(pixel)], strict=True):
         for i in range(a, b):
             for j in range(i + 1, b):
+                # A millionth nearer: what lies in one plane is no wrong order.
                 if iw[j] < iw[i] * (1 - 1e-6):
                     out[int(draw[j]), int(draw[i])].append(int(pixel[j]))
     return out
@@ -54,6 +56,7 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
     rows = []
     for late, early in tuple(worst):
         a, b = scene.doc.overlay(late), scene.doc.overlay(early)
+        # Seen the wrong way round from both sides: no order can be right, and another repair is due.
         both = (early, late) in worst
         if a is None or b is None or (both and early < late):
             continue
@@ -66,6 +69,7 @@ def _wrong_order(scene: SceneSubject) -> list[Finding]:
             mean=mean,
         )
         at = max(pixels, key=lambda p: int(shown.error.ravel()[p]))
+        # A nudge is what mostly stands in the way; without one there is nothing to take back.
         edits = [] if both else [e for o in (a, b) if (e := level_nudge(o)) is not None]
         rows.append(
             Finding(
@@ -155,6 +159,7 @@ def _hidden_by_writer(scene: SceneSubject) -> list[Finding]:
             if a.owner and b.owner and a.owner != b.owner and see_through(b):
                 pairs[a.owner, b.owner].append(int(p))
         for pair, pixels in pairs.items():
+            # Hidden, and the picture is off there: what was hidden behind something covering is missed by nobody.
             visible = [p for p in pixels if shown.error.ravel()[p] >= WRONG]
             if len(visible) >= LEAST and (pair not in worst or len(visible) > worst[pair][1]):
                 worst[pair] = shown, len(visible), visible[len(visible) // 2]
@@ -208,6 +213,7 @@ def _by_chance(scene: SceneSubject) -> list[Finding]:
                     or commute(a.material.blend, b.material.blend)
                 ):
                     continue
+                # The distance is the same; only where both are seen at a pixel does the order matter.
                 # Equal distance alone is no fault where the two are never seen over each other.
                 both = np.intersect1d(s.pixel[(s.draw == i) & (s.alpha > 0.02)], s.pixel[(s.draw == j) & (s.alpha > 0.02)])
                 if len(both) < LEAST:

@@ -61,6 +61,7 @@ def weights_at(uv, f, x, y):
 @inlined
 def _texel_on(owner, uv, f, x, y):
     """Weights of a face at a texel's centre, and whether the texel is its own, or well inside it where UVs overlap."""
+    # Beside the picture's islands nobody owns a texel: what lies there is never seen.
     mine = owner[y, x] == f
     if not mine and owner[y, x] < 0:
         return 0.0, 0.0, False
@@ -104,6 +105,7 @@ def dab(
     box_top, box_low, box_left, box_right = h, 0, w, 0
     for i in range(made):
         if face[i] >= 0:
+            # A list for each face, of the windows through which it is seen; its head is taken off again below.
             link[i] = first[face[i]]
             first[face[i]] = i
     side = tip.shape[0]
@@ -119,6 +121,7 @@ def dab(
         # UVs give faces different room: the tip is as large on the mesh, and so of another size in the picture.
         r = radius / texel[f]
         wide = max(r, 1.0) if form == 1 else r
+        # A soft tip smaller than a texel keeps its ink: wider and fainter, never gone.
         left_over = flow * (r / wide)
         reach = (wide * (1.42 if form == 2 else 1.0) + 1.0) * texel[f]
         u0, v0 = uv[f, 0, 0], uv[f, 0, 1]
@@ -141,6 +144,7 @@ def dab(
             i = link[i]
         if low < top:
             continue
+        # The box of the circle may be far larger than the face, where UVs are stretched.
         # Never beyond the face and its gutter, however far the circle's box reaches: large tips over small faces would
         # take minutes.
         top = max(top, min(v0, v0 + v1, v0 + v2)) - pad[f]
@@ -168,6 +172,7 @@ def dab(
                 d = best / texel[f]
                 if form == 2:
                     size = math.hypot(bx, by)
+                    # The place in the tip's plane at the true distance: over an edge the straight one is too short.
                     k = best / size if size > 0 else 1.0
                     a = (bx * k / radius * side_up + 1.0) * 0.5 * side - 0.5
                     b = (by * k / radius + 1.0) * 0.5 * side - 0.5
@@ -223,6 +228,7 @@ def dabs(out, plane, owner, uv, texel, tip, form, build, pad, corners, neighbour
         if seed[n] < 0:
             continue
         axes = rows[n, 3:9].reshape(2, 3)
+        # A texel and a half more than the tip: its soft edge, and texels whose middle lies just beyond.
         far = rows[n, 9] * (1.42 if form == 2 else 1.0) + 1.5 * largest
         made = unfold(corners, neighbour, entry, bends, seed[n], rows[n, :3], axes, far, count, face, q, window, source)
         for i in range(made):

@@ -81,6 +81,7 @@ def unfold(corners, neighbour, entry, bends, seed, centre, axes, far, count, fac
         count[f] += 1
         n += 1
         sx, sy, way, free = source[at, 0], source[at, 1], source[at, 2], source[at, 3]
+        # The window's ends as seen from the point: what lies between them is seen straight.
         lx, ly, rx, ry = window[at, 0] - sx, window[at, 1] - sy, window[at, 2] - sx, window[at, 3] - sy
         # Which end is left depends on how the edge was entered; the tests below want them in order.
         if _cross(lx, ly, rx, ry) < 0:
@@ -127,6 +128,8 @@ def unfold(corners, neighbour, entry, bends, seed, centre, axes, far, count, fac
                 continue
             e = entry[f, k]
             j = e % 4
+            # Edges run the other way in the neighbour where both faces look the same way
+            # out.
             same = e >= 4
             # The neighbour's third corner: as far along the edge and away from it as in space, on the other side.
             c = corners[g]
@@ -146,6 +149,7 @@ def unfold(corners, neighbour, entry, bends, seed, centre, axes, far, count, fac
             dx, dy = (q[made, i1, 0] - q[made, i0, 0]) / flat, (q[made, i1, 1] - q[made, i0, 1]) / flat
             t = (k + 2) % 3
             side_of = _cross(dx, dy, q[at, t, 0] - q[made, i0, 0], q[at, t, 1] - q[made, i0, 1])
+            # The neighbour's third corner lies on the far side of the edge from this face's own.
             turn = -1.0 if side_of > 0 else 1.0
             q[made, i2, 0] = q[made, i0, 0] + dx * along - dy * off * turn
             q[made, i2, 1] = q[made, i0, 1] + dy * along + dx * off * turn
