@@ -105,6 +105,7 @@ class LayerPainter(QObject):
             return None
         if self.part >= 0:
             return s.doc, o.id
+        # A probe of a stroke says which channels would be touched; it is taken out again.
         probe = s.brush.stroke(((0.5, 0.5, 1.0),), 0, mask=False)
         doc = layer_edits.add_stroke(s.doc, o.id, s.row_id, probe)
         return layer_edits.set_strokes(doc, o.id, s.row_id, lambda strokes: strokes[:-1]), o.id
@@ -122,6 +123,7 @@ class LayerPainter(QObject):
         if not self.on or self.points or self.session.brush.does in ("soften", "smudge"):
             return
         key = self._key()
+        # Everything that a stroke does not change is known already.
         if self._live is not None and self._live[0] == key:
             return
         aim = self._aim()
@@ -149,8 +151,10 @@ class LayerPainter(QObject):
 
     def _pressure(self, spot: Spot) -> float:
         now = time.monotonic()
+        # For half a second after the pen's last word: a mouse that is moved then has no pressure of its own.
         if self.pen is not None and now - self.pen[1] < 0.5:
             return self.pen[0]
+        # Seven tenths at the beginning: nothing is known of the speed yet, and neither full nor faint would be right.
         if self.session.brush.pressure == "full" or not self.points:
             self._last = now
             return 1.0 if self.session.brush.pressure == "full" else 0.7
@@ -162,6 +166,7 @@ class LayerPainter(QObject):
         speed = way / max(now - self._last, 1e-3)
         self._last = now
         wanted = 1 - 0.7 * min(max((speed - SLOW) / (FAST - SLOW), 0), 1)
+        # A third of the way each time: pressure follows the hand, not the jitter of single events.
         return before + (wanted - before) * 0.35
 
     def begin(self, spot: Spot, *, clearing: bool = False) -> None:

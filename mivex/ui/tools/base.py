@@ -74,12 +74,14 @@ class ToolDispatcher:
 
     def press(self, event: QMouseEvent) -> None:
         """Give the press to the first tool that takes it."""
+        # A press while a drag is under way ends that one first: a second button must not leave two.
         self.release()
         mouse = Mouse.of(event)
         for tool in self.tools:
             drag = tool.begin(self.canvas, mouse)
             if drag is not None:
                 self._drag = drag
+                # To its first yield: a generator runs nothing before it is asked for its first value.
                 next(drag, None)
                 return
 
@@ -93,11 +95,13 @@ class ToolDispatcher:
                 self._drag = None
             return
         shapes = (tool.cursor(self.canvas, mouse.at) for tool in self.tools)
+        # The tool that would take the press also decides how the pointer looks: both go down the same list.
         self.canvas.setCursor(next((s for s in shapes if s is not None), Qt.CursorShape.ArrowCursor))
 
     def release(self) -> None:
         """End the drag."""
         if self._drag is not None:
+            # Closing runs the generator's finally: whatever a drag has begun is ended there, also when it is cut off.
             self._drag.close()
             self._drag = None
 

@@ -17,6 +17,7 @@ class TakeColour(Tool):
         found = canvas.values_at(press.at, canvas.pick_from)
         if found is None:
             return None
+        # Once: the next press is for whatever tool comes next.
         canvas.picking = False
         canvas.unsetCursor()
         canvas.picked.emit(tuple(float(v) for v in found[1][:3]))
@@ -33,6 +34,8 @@ class TakeColour(Tool):
 
 class Brush(Tool):
     """Paints a stroke; the right button takes away."""
+
+    # Whatever the canvas's frame is at that moment: a picture may be taken away while it is painted on.
 
     def begin(self, canvas: Any, press: Mouse) -> Drag | None:
         frame = canvas.frame if canvas.painting else None
@@ -59,6 +62,7 @@ class StepHandles(Tool):
     def begin(self, canvas: Any, press: Mouse) -> Drag | None:
         frame, step = canvas.frame, canvas.step
         if frame is None or step is None or not has_handles(step) or canvas.near_divider(press.at):
+            # The divider lies above the handles, where both are under the mouse.
             return None
         grip = grip_at(step, frame, press.at)
         return self._drag(canvas, grip) if grip else None
@@ -87,6 +91,7 @@ class Divider(Tool):
     def _drag(canvas: Any) -> Drag:
         while True:
             now = yield
+            # Two hundredths from either side, so that it can always be taken hold of again.
             canvas.divider = min(max(now.at.x() / max(canvas.width(), 1), 0.02), 0.98)
             canvas.redraw()
 
@@ -102,5 +107,6 @@ class PanPicture(Tool):
         view = canvas.view
         while True:
             now = yield
+            # Two pixels: a click that shakes is still a click.
             if far(now.at, press.at) > 2:
                 canvas.pan_to(view.left + now.at.x() - press.at.x(), view.top + now.at.y() - press.at.y())

@@ -51,6 +51,7 @@ def paint_cells(p: QPainter, c: Cells, corner: tuple[float, float], size: tuple[
     w, h = size
     p.setRenderHint(QPainter.RenderHint.Antialiasing)
     p.setBrush(Qt.BrushStyle.NoBrush)
+    # Dark below, light above: lines that are seen on any picture.
     for k, (x0, y0, x1, y1) in enumerate(c.cells):
         box = QRectF(left + x0 * w, top + y0 * h, (x1 - x0) * w, (y1 - y0) * h)
         for colour, wide in ((theme.CASING, 2.4), (theme.CHOSEN if k == now else theme.SOFT, 1.0)):
@@ -64,6 +65,7 @@ def paint_cells(p: QPainter, c: Cells, corner: tuple[float, float], size: tuple[
             for colour, wide in ((theme.CASING, 3.0), (theme.CHOSEN, 1.2)):
                 p.setPen(QPen(QColor(colour), wide))
                 p.drawPolygon(shape)
+        # In smaller cells a number would hide the frame.
         if box.width() >= 18 and box.height() >= 14:
             tag = QRectF(box.left() + 1, box.top() + 1, 9 + 6 * len(str(k)), 13)
             p.fillRect(tag, QColor(theme.CASING))
@@ -94,6 +96,7 @@ class FitGrid(Tool):
         return next(
             (
                 k
+                # The last drawn first: the grip of the size lies above that of the beginning.
                 for k, (x, y) in reversed(grips(canvas.cells).items())
                 if abs(left + x * w - at.x()) + abs(top + y * h - at.y()) < 2 * REACH
             ),
@@ -110,6 +113,8 @@ class FitGrid(Tool):
                 (left, top), (w, h) = canvas.corner, canvas.on_screen
                 x, y = (now.at.x() - left) / w * full[0], (now.at.y() - top) / h * full[1]
                 if grip == "begin":
+                    # Moved by its first corner the cells keep their size; a grid that was said by numbers alone gets it
+                    # written down.
                     values = {"left": max(round(x), 0), "top": max(round(y), 0), "width": size[0], "height": size[1]}
                 else:
                     values = {"width": max(round(x - was.left), 2), "height": max(round(y - was.top), 2)}

@@ -28,6 +28,7 @@ class LayerBrush(Tool):
 
     @staticmethod
     def _drag(canvas: Any, painter: Any, press: Mouse, at: Spot) -> Drag:
+        # With Shift a stroke goes on from where the last one ended: long straight lines from point to point.
         straight = press.holds(Qt.KeyboardModifier.ShiftModifier) and canvas.stroke_end is not None
         painter.begin(canvas.stroke_end if straight else at, clearing=press.button == Qt.MouseButton.RightButton)
         if straight:
@@ -41,6 +42,7 @@ class LayerBrush(Tool):
                     painter.restart()  # a straight line from where it began
                     last = press.at if painter.across > 0 else last
                 for spot in canvas.way(last, now.at):
+                    # Off the canvas nothing is painted; where it comes back another part of the stroke begins.
                     if spot is None:
                         off = True
                     elif off or (canvas.leaps and painter.apart(spot)):
@@ -51,6 +53,7 @@ class LayerBrush(Tool):
                 last = now.at
                 canvas.stroke_grows()
         finally:
+            # Also where the drag is cut off: what has been painted so far is kept as a stroke.
             if painter.points:
                 canvas.stroke_end = painter.last
             painter.end()

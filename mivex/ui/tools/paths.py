@@ -57,6 +57,7 @@ class Paths:
         """Set a point: on the open line, or as the first of another; its line's seed and its number."""
         line = self.held(self.open)
         if line is None:
+            # A seed by the clock: it names the line as long as it is there, and is no other line's.
             seed = int(time.monotonic() * 1000) % (2**31)
             self.open = seed
             b = self.painter.session.brush
@@ -104,6 +105,7 @@ class Paths:
         """The point under a place: its line's seed and its number; the open line's first."""
         (w, h), z = canvas.size_full, canvas.view.zoom
         best, found = NEAR, None
+        # The open line first, so that its points win where lines cross.
         for line in sorted(self.strokes(), key=lambda x: x.seed == self.open, reverse=True):
             for i, (x, y, _) in enumerate(line.points):
                 far = math.hypot(canvas.view.left + x * w * z - at.x(), canvas.view.top + y * h * z - at.y())
@@ -146,6 +148,7 @@ class ThroughPoints(Tool):
 
     @staticmethod
     def _drag(canvas: Any, paths: Paths, seed: int, number: int) -> Drag:
+        # Names the drag: moves of one drag become one step of undo, another drag another.
         since = time.monotonic()
         try:
             while True:

@@ -26,6 +26,7 @@ class Pan(Tool):
 
     @staticmethod
     def _drag(canvas: Any, press: Mouse) -> Drag:
+        # From the camera that stood at the press: moves do not add up their rounding.
         was = canvas.camera
         while True:
             now = yield
@@ -45,6 +46,7 @@ class Orbit(Tool):
         while True:
             now = yield
             d = now.at - press.at
+            # Below a few pixels a press is a click on nothing, and leaves the camera as it is.
             travelled = travelled or far(now.at, press.at) >= LEAST
             if travelled:
                 canvas.look(orbit(was, -d.x() * 0.4, d.y() * 0.3))
@@ -61,6 +63,7 @@ class Placement(Tool):
             found = canvas.pick(press.at)
             if found is None:
                 return None
+            # Choosing comes before dragging, in one press: what is taken hold of is what is chosen.
             if found != (canvas.session.overlay_id, canvas.session.place_id):
                 canvas.session.choose(*found)
             grip = "push" if press.holds(Qt.KeyboardModifier.ControlModifier) else "move"
@@ -83,6 +86,7 @@ class Placement(Tool):
                     label, values = change_of(canvas, grip, place, press.at, now.at)
                     session.apply(
                         Message("{label} on the stage", label=term(label)),
+                        # Edits of one drag are merged into one step back.
                         lambda d, v=values: edits.set_place(d, key, place.id, **v),
                         merge=f"drag {place.id} {grip}",
                     )
@@ -101,12 +105,14 @@ def change_of(canvas: Any, grip: str, was: Place, start: QPointF, at: QPointF) -
     if grip == "turn":
         seen = view.on_screen(canvas.outline_of(was))
         e1, e2 = seen[1] - seen[0], seen[3] - seen[0]
+        # Seen from behind, a turn to the right is one to the left.
         way = -1 if e1[0] * e2[1] - e1[1] * e2[0] > 0 else 1
         a0, a1 = (math.atan2(p.y() - centre[1], p.x() - centre[0]) for p in (start, at))
         if isinstance(was, MeshPlace | ShapePlace):
             return "Turn", {"yaw": round((was.yaw - math.degrees(a1 - a0) + 180) % 360 - 180, 2)}
         return "Turn", {"roll": round((was.roll + way * math.degrees(a1 - a0) + 180) % 360 - 180, 2)}
     before = math.hypot(start.x() - centre[0], start.y() - centre[1])
+    # At least a pixel: from the very middle every move would be without end.
     k = math.hypot(at.x() - centre[0], at.y() - centre[1]) / max(before, 1.0)
     return "Scale", {
         "width": round(min(max(was.width * k, 0.01), 50.0), 4),
