@@ -43,6 +43,7 @@ def power_size(aspect: float, long: int = 512) -> tuple[int, int]:
     """A canvas of powers of two for a drawing of that proportion."""
     if aspect >= 1:
         return long, nearest_power(max(1, round(long / aspect)))
+    # The long side is given; the other is the nearest power of two to the proportion.
     return nearest_power(max(1, round(long * aspect))), long
 
 
@@ -91,6 +92,7 @@ class FileActions(DeliveryActions):
             problems: list[str] = []
             found: list[tuple[str, float]] = []
             for i, path in enumerate(paths):
+                # Asked between files: the rest are named as not read, not silently left out.
                 if stopped():
                     problems.append(
                         Message(
@@ -114,6 +116,7 @@ class FileActions(DeliveryActions):
                     continue
                 except BaseException as e:
                     problems.append(sentence(e, f"adding {path!r}"))
+            # Reported even where some failed: what could be read is there.
             report(lambda: self.take_pictures(found))
             return joined("  ", problems)
 
@@ -129,6 +132,7 @@ class FileActions(DeliveryActions):
         def edit(d: Document) -> Document:
             nonlocal made
             for path, aspect in found:
+                # Names of files use lines in place of spaces; people do not.
                 name = Path(path).stem.replace("_", " ").strip() or "Overlay"
                 if path.lower().endswith(".svg"):
                     d, made = edits.add_blank(d, name, "logo", power_size(aspect))
@@ -148,6 +152,7 @@ class FileActions(DeliveryActions):
     def paste(self) -> None:
         """Add the picture on the clipboard, or the files that were copied there, as overlays."""
         held = QGuiApplication.clipboard().mimeData()
+        # Copied files come before a copied picture: file managers put a small picture of them on the clipboard as well.
         if held is not None and held.hasUrls():
             self.add_pictures([u.toLocalFile() for u in held.urls() if u.isLocalFile()])
             return
@@ -158,6 +163,7 @@ class FileActions(DeliveryActions):
         saved = self.session.path
 
         def work(report, _stopped):  # type: ignore[no-untyped-def]
+            # Row by row, since a line of a picture in memory may be longer than its texels.
             # It needs a file to start from: beside the project, or in Mivex's own folder until there is one.
             folder = saved.parent if saved is not None else state_folder() / "pasted"
             folder.mkdir(parents=True, exist_ok=True)
@@ -209,6 +215,7 @@ class FileActions(DeliveryActions):
             stem = "".join(ch if ch.isalnum() else "_" for ch in name.lower())
             path, number = folder / f"{stem}.png", 2
             while path.exists():
+                # Never over a file that is there: a sheet of the same name may be somebody's work.
                 path, number = folder / f"{stem}_{number}.png", number + 1
             write_picture(path, made, 16 if deep else 8, data=meaning != "colour")
             sheet = Sheet(grids=(grid,), play={"seeds": "random", "varied": "once"}.get(how, "loop"))
@@ -222,6 +229,7 @@ class FileActions(DeliveryActions):
         """Add a sheet that was built, beside the project, as an overlay."""
         made = ""
 
+        # Beside the project the name is enough, and moves with it.
         there = Path(path)
         named = there.name if str(there.parent) == self.session.folder else path
 
@@ -279,6 +287,7 @@ class FileActions(DeliveryActions):
     def dropEvent(self, event: QDropEvent) -> None:
         paths = [u.toLocalFile() for u in event.mimeData().urls() if u.isLocalFile()]
         projects = [p for p in paths if p.lower().endswith(".mivex")]
+        # A folder with a list of a delivery in it is one, whatever else it holds.
         deliveries = [p for p in paths if (Path(p) / LIST).is_file()]
         folders = [p for p in paths if Path(p).is_dir()]
         if projects:
@@ -337,6 +346,7 @@ class FileActions(DeliveryActions):
             def edit(d: Document) -> Document:
                 for key, rows in steps.items():
                     o = d.overlay(key)
+                    # By the steps that were judged: a repair of another recipe is no repair.
                     # An overlay that was changed meanwhile keeps what was done to it.
                     if o is not None and o.steps == before[key]:
                         d = edits.set_steps(d, key, rows)

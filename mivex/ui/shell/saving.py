@@ -62,6 +62,7 @@ class ProjectActions(LeavingActions):
         """Start an empty project."""
 
         def begin() -> None:
+            # What still waits was asked for in the project that is left; it must not arrive in the new one.
             self.jobs.clear()
             self.recovery.forget()
             self.session.new()
@@ -84,6 +85,7 @@ class ProjectActions(LeavingActions):
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
             whole = Path(path).resolve()
             doc, stamp = open_project(whole)
+            # The lock of the project that is open already is held: taking it again would find it taken.
             lock = project_lock(whole) if whole != self.session.path else None
             held = lock if lock is not None and lock.take() else None
             kept = left_behind(str(whole)) if offer else []
@@ -102,6 +104,7 @@ class ProjectActions(LeavingActions):
                     lock.free()
                 self.jobs.release()
 
+            # What was asked for meanwhile is an edit of some document: of which is known only after the answer.
             # What was asked for after it waits until it is known which project is the open one.
             self.jobs.hold()
             self.may_leave(leave, stay)
@@ -196,6 +199,7 @@ class ProjectActions(LeavingActions):
         project = s.project
 
         def begin() -> Work:
+            # The document of the moment when the work begins, not of the moment when it was asked for.
             doc, folder = s.doc, s.folder
 
             def work(report, stopped):  # type: ignore[no-untyped-def]
@@ -220,6 +224,7 @@ class ProjectActions(LeavingActions):
 
     def _name_files(self, words: str, moved: dict[str, str], project: int) -> None:
         """Name files where they lie now, in the document of this moment, unless another project is open by now."""
+        # Files that were found for another project name nothing here.
         if moved and project == self.session.project:
             self.session.apply(words, lambda d: with_found(d, moved))
 
@@ -264,6 +269,7 @@ class ProjectActions(LeavingActions):
             return
 
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
+            # Nothing there counts as unchanged: a file that is being replaced is gone for a moment.
             now = Stamp.on_disk(path)
             if now in (stamp, Stamp(), self._noticed):
                 return ""
@@ -301,6 +307,7 @@ class ProjectActions(LeavingActions):
         else:
             stay()
 
+    # Typing that has not been taken yet belongs to what is saved.
     def _save(self, path: Path, then: Then, stay: Then, *, replace: bool = False) -> None:
         """Line a save up; ``replace`` writes whatever lies there. Each writes the document of its own asking."""
         self.commit_typing()
@@ -308,6 +315,7 @@ class ProjectActions(LeavingActions):
         target, doc, folder, project = path.resolve(), s.doc, s.folder, s.project
 
         def begin() -> Work:
+            # A save under a new name has no earlier file to compare with: then whatever lies there was asked about.
             # A save before this one may have been the first under this name: stamp and lock are those of this moment.
             mine = s.path == target
             seen = s.stamp if mine and not replace else None
@@ -315,6 +323,7 @@ class ProjectActions(LeavingActions):
             def work(_report, _stopped):  # type: ignore[no-untyped-def]
                 fresh = doc if str(target.parent) == folder else relocated(doc, folder, target.parent)
                 if target.exists():
+                    # The file as it was, before it is replaced: each save can be taken back.
                     keep_earlier(target)
                 try:
                     stamp = write_project(target, fresh, seen)
@@ -340,6 +349,7 @@ class ProjectActions(LeavingActions):
 
     def _settle_changed(self, target: Path, then: Then, stay: Then) -> None:
         answer = self.ask_changed(target)
+        # Beside it: both versions stay, and nobody has lost anything.
         if answer == "beside":
             self._save(beside(target), then, stay, replace=True)
         elif answer == "overwrite":
