@@ -47,6 +47,7 @@ class Canvas(QWidget):
 
         def work(_report, _stopped):  # type: ignore[no-untyped-def]
             rgb = np.ascontiguousarray(make(w, h))
+            # Copied: the array goes when this function ends, and the image would go on pointing at it.
             image = QImage(rgb.data, w, h, w * 3, QImage.Format.Format_RGB888).copy()
             image.setDevicePixelRatio(ratio)
             return image
@@ -60,6 +61,7 @@ class Canvas(QWidget):
         self.update()
 
     def _take(self, token: object, image: object) -> None:
+        # A sentence came meanwhile; the late picture would hide it.
         if self.message:
             return
         assert isinstance(image, QImage)
@@ -130,6 +132,7 @@ class PaintableCanvas(Canvas):
     def tabletEvent(self, event: QTabletEvent) -> None:
         if self.layer_painter is not None:
             self.layer_painter.pen = (float(event.pressure()), time.monotonic())
+        # Left to the mouse: it moves the same way, and tools know the mouse alone.
         event.ignore()  # the mouse event that follows draws
 
     def mouseReleaseEvent(self, _event: QMouseEvent) -> None:

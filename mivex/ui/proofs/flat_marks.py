@@ -119,6 +119,7 @@ class PictureMarks(PaintableCanvas):
         if self.texture is not None and self.texture.pivot != (0.5, 0.5):
             w, h = self.size_full
             draw_pivot(p, QPointF(left + self.texture.pivot[0] * w * z, top + self.texture.pivot[1] * h * z))
+        # The ring has the tip's size in the frame that is painted in, whatever is cut off around it.
         if self.painting and frame is not None:
             p.setRenderHint(QPainter.RenderHint.Antialiasing)
             for colour, pen in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
@@ -154,6 +155,7 @@ class PictureMarks(PaintableCanvas):
         r = max(b.tip.size * min(w, h) * self.view.zoom / 2, 2.0)
         at = self.pointer
         clears = b.does == "clear" or self.layer_painter.clearing
+        # Both are drawn above everything else: it is what the hand is looking for.
         p.setRenderHint(QPainter.RenderHint.Antialiasing)
         p.setBrush(Qt.BrushStyle.NoBrush)
         for colour, width in ((theme.CASING, 3.0), (theme.TEXT, 1.2)):
@@ -209,6 +211,7 @@ class PictureMarks(PaintableCanvas):
         if self.mode == "flicker":
             self._tag(p, self.words[0] if self.old_side else self.words[1], 10)
             return
+        # To whole pixels, or the line would be two grey ones.
         x = round(self.width() * self.split)
         p.setPen(QPen(QColor("#101010"), 3))
         p.drawLine(x, 0, x, self.height())

@@ -73,6 +73,7 @@ class FlowPicture(QWidget):
     def _follow(self) -> None:
         boxes = self.boxes()
         low = max((b.bottom() for b in boxes.values()), default=0)
+        # As tall as what is drawn: it stands in a scrolled area, which asks for this height.
         self.setMinimumHeight(int(max(low, EDGE + len(self.sources()) * (ROW + 6)) + EDGE))
         self.update()
 
@@ -89,6 +90,7 @@ class FlowPicture(QWidget):
         made: dict[Spot, QRectF] = {}
         if r is None:
             return made
+        # To the right edge, but never over the channels at the left.
         x, y = max(self.width() - RIGHT - EDGE, LEFT + 60), float(EDGE)
         for k, plan in enumerate(r.files):
             made[Spot(k)] = QRectF(x, y, RIGHT, HEAD)
@@ -124,6 +126,7 @@ class FlowPicture(QWidget):
             p.drawRoundedRect(box, 3, 3)
             p.setPen(QColor(theme.TEXT))
             said = tr(words)
+            # Only the first letter: the words stand within sentences elsewhere.
             text = p.fontMetrics().elidedText(
                 said[:1].upper() + said[1:], Qt.TextElideMode.ElideRight, int(box.width() - 16)
             )
@@ -152,6 +155,7 @@ class FlowPicture(QWidget):
         p.drawText(head.adjusted(8, 4, -8, 0), Qt.AlignmentFlag.AlignTop, text)
         p.setFont(theme.figures_font(11))
         p.setPen(QColor(theme.SOFT))
+        # The overlay's depth where the format has it; else the least that it has.
         bits = plan.bits or (o.delivery.bits if o.delivery.bits in DEPTHS.get(kind, (8, 16)) else DEPTHS[kind][0])
         words: str = Message("{holds} · {bits} bit", holds=term(plan.holds), bits=bits) + (
             Message(" · {size} px", size=plan.size) if plan.size else ""

@@ -57,6 +57,7 @@ class StageCanvas(PaintableCanvas):
         self.camera: Camera = CAMERAS[0]
         self.painter = StagePainter()
         self._pointer = QPointF(-99, -99)
+        # The order is the order of asking: painting before moving, moving before looking round.
         self.hand = ToolDispatcher(self, (Pan(), FaceClick(), LayerBrush(), Fire(), MoveEffect(), Placement(), Orbit()))
         self._shown: object = None
         self.marked: tuple[float, float] | None = None
@@ -100,12 +101,17 @@ class StageCanvas(PaintableCanvas):
         """Puts one new placement after another where it is seen from here, each at another spot."""
         view, world = self.view, self.world
         picture = None
+        # A small copy is enough to see where the picture is calm and free.
         if self.image is not None:
             small = self.image.scaled(96, 72).convertToFormat(QImage.Format.Format_RGB888)
             rows = np.frombuffer(small.constBits(), np.uint8).reshape(small.height(), small.bytesPerLine())
             picture = rows[:, : small.width() * 3].reshape(small.height(), small.width(), 3).astype(np.float32)
         seen = [
-            view.on_screen(placing.centre(p, view)[None])[0] for o in self.session.doc.overlays if o.shown for p in o.places
+            view.on_screen(placing.centre(p, view)[None])[0]
+            for o in self.session.doc.overlays
+            if o.shown
+            for p in o.places
+            # In front of the camera only: what lies behind it has a place on the screen as well, and a wrong one.
         ]
         spots = seen_spots(view, picture, [(float(x), float(y)) for x, y, z in seen if z > 0.05])
 
@@ -125,6 +131,7 @@ class StageCanvas(PaintableCanvas):
         corners = self.outline_of(place)
         size = float(np.linalg.norm(corners.max(axis=0) - corners.min(axis=0)))
         x, y, z = (float(v) for v in corners.mean(axis=0))
+        # Six tenths of the smaller side: near enough to be worked at, with room for its handles.
         far = self.view.focal * size / (0.62 * min(self.width(), self.height()))
         self.look(
             self.camera.model_copy(
@@ -138,6 +145,7 @@ class StageCanvas(PaintableCanvas):
         size = self.size(), self.devicePixelRatioF()
         now = seen.key, camera, size, self.seen_as, time if seen.moves else 0.0
         moving = self._rest.isActive()
+        # What the last picture was drawn from; while the camera moves every ask is a new one.
         if not moving and now == self._shown and self.image is not None:
             return  # nothing that is seen has changed
         self._shown = None if moving else now
@@ -186,6 +194,7 @@ class StageCanvas(PaintableCanvas):
         if (p := self.place) is None:
             return None
         seen = self.view.on_screen(self.outline_of(p))
+        # A corner behind the eye has no place on the screen, and the handles would be anywhere.
         return None if (seen[:, 2] < 0.05).any() else [QPointF(float(x), float(y)) for x, y, _ in seen]
 
     def _knob(self, corners: list[QPointF]) -> QPointF:
@@ -197,6 +206,7 @@ class StageCanvas(PaintableCanvas):
     def paint_over(self, p: QPainter) -> None:
         if self.marked is not None:
             at = QPointF(self.marked[0] * self.width(), self.marked[1] * self.height())
+            # Dark and wide below, light and thin above: seen over any picture.
             for colour, width in ((theme.CASING, 4.0), (theme.FINDING, 1.6)):
                 p.setPen(QPen(QColor(colour), width))
                 p.drawEllipse(at, 13, 13)
@@ -210,6 +220,7 @@ class StageCanvas(PaintableCanvas):
             _outline_all(p, self, o)
         if self.seen_as != "colour" and self.found is not None:
             draw_scale(p, self.found, self.width(), self.height(), self.session.doc.overdraw)
+        # While faces are chosen a click must mean a face, and handles would promise something else.
         if self.choose_face is not None:
             return
         if self.effects_marked:
@@ -250,6 +261,7 @@ class StageCanvas(PaintableCanvas):
         """Overlay and placement under a place."""
         doc, view = self.session.doc, self.view
         seen = self.painter.seen
+        # The draws of the picture that is seen: a click means what the artist sees, not what comes next.
         if seen is not None and seen[0].overlays is doc.overlays and seen[1].camera == view.camera:
             view = replace(view, time=seen[1].time)
             draws = seen[2]
@@ -270,6 +282,7 @@ class StageCanvas(PaintableCanvas):
 
     def way(self, before: QPointF, now: QPointF) -> list[Spot | None]:
         """Places that a drag goes through, every few pixels: between them the surface may bend, end, change its island."""
+        # Every four pixels, forty places at most: a flick of the pen must not take longer than the flick.
         steps = min(max(1, math.ceil(far(now, before) / 4)), 40)
         return [self.on_canvas(before + (now - before) * (i + 1) / steps) for i in range(steps)]
 
