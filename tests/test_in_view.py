@@ -200,7 +200,11 @@ def test_the_window_shows_the_piece_that_is_looked_at_before_the_whole(window) -
     window.go("layers")
     wait_until_idle(window)
     canvas, seen = window.flat.canvas, []
-    canvas.set_view(zoom=1.0, left=-500.0, top=-300.0)
+    canvas.pan_to(-500.0, -300.0)
+    canvas.set_view(zoom=1.0)
+    # Grown while the picture stays in its place, as when the line of progress below it goes.
+    window.resize(window.width(), window.height() + 80)
+    wait_until_idle(window)
     window.engine.prepared.connect(lambda _: seen.append((window.engine.get(key), canvas.piece)))
     group = window.session.doc.overlay(key).layers.rows[0]
     window.session.apply("Strength", lambda doc: layer_edits.set_row(doc, key, group.id, strength=0.5))

@@ -149,6 +149,8 @@ class FlatCanvas(FlatViewport):
     def resizeEvent(self, event) -> None:  # type: ignore[no-untyped-def]
         if self.texture is not None:
             self.aim_again()
+            # More of it may be seen now, though its place and zoom stay: a line of progress came or went below.
+            self.zoomed.emit()
         super().resizeEvent(event)
 
     def on_canvas(self, at: QPointF) -> Spot | None:
