@@ -187,7 +187,7 @@ def test_the_window_shows_the_piece_that_is_looked_at_before_the_whole(window) -
     made = []
 
     def add(doc):
-        doc, key = edits.add_blank(doc, "Pane", "glass", (1800, 1200))
+        doc, key = edits.add_blank(doc, "Pane", "glass", (1320, 880))
         made.append(key)
         group = instance(build_named("Salted pane"))
         return map_overlay(
@@ -200,7 +200,7 @@ def test_the_window_shows_the_piece_that_is_looked_at_before_the_whole(window) -
     window.go("layers")
     wait_until_idle(window)
     canvas, seen = window.flat.canvas, []
-    canvas.pan_to(-500.0, -300.0)
+    canvas.pan_to(-500.0, -100.0)
     canvas.set_view(zoom=1.0)
     # Grown while the picture stays in its place, as when the line of progress below it goes.
     window.resize(window.width(), window.height() + 80)
@@ -213,9 +213,9 @@ def test_the_window_shows_the_piece_that_is_looked_at_before_the_whole(window) -
     last = window.engine.get(key)
     assert pieces and last.full and last.piece is None and canvas.piece is None
     result, shown = pieces[-1]
-    assert shown is result.piece and shown.size == (1800, 1200)
+    assert shown is result.piece and shown.size == (1320, 880)
     top, low, left, right = shown.box
-    assert top <= 300 and left <= 500 and low >= min(1200, 300 + canvas.height())
+    assert top <= 100 and left <= 500 and low >= min(880, 100 + canvas.height())
     assert np.array_equal(shown.texture.values, last.texture.values[top:low, left:right])
     # Zoomed out there is nothing to be cut: as many texels as pixels are enough.
     canvas.fit()
