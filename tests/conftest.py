@@ -13,7 +13,7 @@ import pytest
 os.environ.setdefault("QT_QPA_PLATFORM", "offscreen")
 # Whatever this machine's own language and size are.
 os.environ.update(MIVEX_LANGUAGE="en", QT_SCALE_FACTOR="1", MIVEX_KEPT_MB="600")
-MOST = 4 << 30
+MOST = 3 << 30
 """Bytes that a test process may hold, at any test's end: several run side by side, on machines with other work."""
 _HERE = Path(__file__).parent
 sys.path.insert(0, str(_HERE))
