@@ -358,7 +358,8 @@ class Window(Following):
         """Whoever still holds the window after it is closed does not hold its pictures."""
         self.session.evaluator.graph.cache.clear()
         self.engine.results.clear()
-        self.flat.canvas.texture = self.flat.canvas.before = None
+        self.flat.canvas.texture = self.flat.canvas.before = self.flat.canvas.piece = None
+        self.tray.measured.result = None
         self.layer_painter.forget()
         self.stage.canvas.painter = StagePainter()
 
