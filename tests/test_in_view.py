@@ -1,6 +1,8 @@
 """What is on the screen of a large picture comes before the rest of it, and is what the rest will be."""
 
+import gc
 import time
+import weakref
 from dataclasses import replace
 
 import numpy as np
@@ -223,3 +225,22 @@ def test_the_window_shows_the_piece_that_is_looked_at_before_the_whole(window) -
     window.session.apply("Strength", lambda doc: layer_edits.set_row(doc, key, group.id, strength=0.9))
     wait_until_idle(window)
     assert all(r.piece is None for r, _ in seen) and window.engine.get(key).full
+
+
+def test_a_closed_window_holds_none_of_its_pictures(window) -> None:
+    """Whoever still holds the window: textures and the shown piece are given back when it is closed."""
+    made = []
+
+    def add(doc):
+        doc, key = edits.add_blank(doc, "Pane", "glass", (1320, 880))
+        made.append(key)
+        return doc
+
+    window.session.apply("Add", add)
+    window.session.choose(made[0])
+    wait_until_idle(window)
+    held = weakref.ref(window.engine.get(made[0]).texture)
+    assert held() is not None and window.tray.measured.result is not None
+    window.close()
+    gc.collect()
+    assert held() is None
