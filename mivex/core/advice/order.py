@@ -115,9 +115,8 @@ class OrderEvaluator:
     """
 
     def __init__(self, stage: SceneSnapshot, size: tuple[int, int] = SIZE, cameras: int = 1) -> None:
-        # Two documents a camera: what stands and what is tried.
         self.stage, self.size = stage, size
-        # All that does not change between two documents stays ready as each of the cameras sees it.
+        # All that does not change between two documents, what stands and what is tried, stays ready as each camera sees it.
         self._scene = Scene(2 * cameras)
         self._exact: dict[Camera, NDArray[np.int16]] = {}
 
@@ -269,7 +268,7 @@ def _smaller(
     if not 2 <= len(asked) <= FEW:
         return chosen
     held = [o.material.nudge for o in asked]
-    # To the very front, to the very back, and level with nothing: the three places that change most.
+    # Behind all, before all, and nudged by nothing: the three places that change most.
     ends = [(o.id, v) for o in asked for v in dict.fromkeys((0, min(held) - 1, max(held) + 1)) if v != o.material.nudge]
     settings = [(c,) for c in chosen.settings]
     level = [(o.id, v) for o in asked for v in sorted(set(held)) if v != o.material.nudge and (o.id, v) not in ends]
@@ -338,7 +337,6 @@ def propose(
                 raise Stopped
             errors.append(judge.error(made, c))
             # No error is below zero: what is too large already becomes no smaller by the other cameras.
-            # A sum that is too large already spares the pictures of the other cameras.
             if sum(errors) > most * len(cameras):
                 errors = [np.inf]
                 break

@@ -219,7 +219,6 @@ def patches() -> list[Patch]:
     many = _material(tiling=True, mapping=Mapping(across=16, down=16))
     rows += [Patch("levels", _levels, many, cell("levels"), levels=True)]
     for k, side in enumerate(SIDES):
-        # From one sixteenth on: the middle of the eighth stays in it at every smaller size.
         # Whole stripes from the middle of an eighth on, so that smaller levels keep their places.
         part = _stretch(k / 8 + 1 / 16, STRIPES * 2**k / SIDES[0])
         rows.append(Patch(f"side {side}", _stripes, _material(mapping=part), cell(f"side {side}")))

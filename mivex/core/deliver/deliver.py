@@ -213,8 +213,7 @@ def _one(
             for k, lane in enumerate(w.plan.lanes[:lanes])
         ]
 
-    # Encoding takes several times a picture's memory: very large ones go one after the other.
-    # By the largest file: it decides how many fit into memory at once.
+    # Encoding takes several times a picture's memory: very large ones go one after the other, by the largest of them.
     texels = max(w.texture.width * w.texture.height for w, _ in written)
     with ThreadPoolExecutor(max(1, min(WORKERS, SIDE_BY_SIDE // texels, len(written)))) as pool:
         table = [c for rows in pool.map(one, *zip(*written, strict=True)) for c in rows]

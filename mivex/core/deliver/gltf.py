@@ -80,7 +80,6 @@ _BASE = _PLANS["{name}"].model_copy(update={"channels": dict(COLOUR_ALPHA)})
 def _placed(build: GltfBuilder, m: Material, cell: Sequence[float] | None, second: bool) -> dict[str, Any]:
     """What every reference to a texture says of where it is read."""
     # Readers turn either way: turned UVs are written into the mesh, as the set that the sheet does not speak of.
-    # A second set in the mesh holds the turned UVs; the sheet speaks of the first.
     more: dict[str, Any] = {"texCoord": 1} if second != bool(m.mapping.turn) else {}
     (a, _, c), (_, e, f) = m.mapping.rows
     if m.mapping.turn:

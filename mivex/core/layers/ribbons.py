@@ -100,7 +100,6 @@ def ribbon_cover(stroke: PaintStroke, size: tuple[int, int]) -> tuple[Box, Float
     if tip.presses in ("flow", "both"):
         flow *= np.interp(along, way, line[:, 2])
     # A tile as fine as it is shown, as often as goes into the line: whole tiles, so that a closed line meets itself.
-    # A tile is never cut off in its middle at the end of a line.
     tiles = max(1, round(way[-1] / (across * tip.repeat)))
     tile = tile_of(tip, across, way[-1] / tiles)
     out: Floats = np.zeros((low - top, right - left), np.float32)

@@ -100,8 +100,8 @@ def steady_times(e: Emission, rate: float, until: float) -> Doubles:
     _check(count)
     j = np.arange(count, dtype=np.float64)
     run = np.minimum(np.floor(j / whole + 1e-12), 1e9)
-    # The last place where the total is still at most this much: flat parts bear nothing.
-    # A hair steeper than flat, so that the table can be read backwards; less than a birth in ten billion.
+    # Read backwards, the table gives the last place where the total is still at most this much: flat parts bear nothing.
+    # A hair steeper than flat, less than a birth in ten billion, since only what rises can be read so.
     rising = total + np.arange(len(total)) * 1e-13
     return np.asarray((run + np.interp(np.maximum(j - run * whole, 0.0), rising, grid)) * e.duration)
 

@@ -157,8 +157,7 @@ class EmitterSimulation:
 
     def _known(self, time: float) -> Births:
         if self.births is None or time > self.until:
-            # A multiple, so that playing does not work them out at every picture.
-            # A quarter more when it is late: working out births costs as much as there are, each time.
+            # A multiple, so that playing does not work them out at every picture, which costs as much as there are.
             self.until = time + AHEAD if time < 60 else time * 1.25
             self.births = births(self.emitter, self.effect.seed, self.until, self.effect.dials.rate)
         return self.births

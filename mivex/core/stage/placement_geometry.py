@@ -57,8 +57,8 @@ def frame(place: Place, view: View) -> tuple[Doubles, Doubles, Doubles]:
     elif isinstance(place, SurfacePlace | ProjectedPlace):
         n = facing(place)
         centre = np.array(place.at)
-        # Its cosine of 0.95 is 18 degrees off the vertical: closer to it the cross product loses its length.
-        # On a floor "up" would be next to parallel to the normal: there away from the viewer counts as up.
+        # On a floor (within 18 degrees, whose cosine is 0.95) up would be next to parallel to the normal, and the cross
+        # product next to nothing: there away from the viewer counts as up.
         over = np.array([0.0, 1.0, 0.0]) if abs(n[1]) < 0.95 else np.array([0.0, 0.0, -1.0])
         right = np.cross(over, n)
         right /= np.linalg.norm(right)

@@ -163,12 +163,12 @@ class FileActions(DeliveryActions):
         saved = self.session.path
 
         def work(report, _stopped):  # type: ignore[no-untyped-def]
-            # Row by row, since a line of a picture in memory may be longer than its texels.
             # It needs a file to start from: beside the project, or in Mivex's own folder until there is one.
             folder = saved.parent if saved is not None else state_folder() / "pasted"
             folder.mkdir(parents=True, exist_ok=True)
             shown = image.convertToFormat(QImage.Format.Format_RGBA8888)
             w, h = shown.width(), shown.height()
+            # A line of a picture in memory may be longer than its texels.
             rows = np.frombuffer(shown.constBits(), np.uint8).reshape(h, shown.bytesPerLine())[:, : w * 4].reshape(h, w, 4)
             path, number = folder / "pasted.png", 2
             while path.exists():
@@ -346,7 +346,6 @@ class FileActions(DeliveryActions):
             def edit(d: Document) -> Document:
                 for key, rows in steps.items():
                     o = d.overlay(key)
-                    # By the steps that were judged: a repair of another recipe is no repair.
                     # An overlay that was changed meanwhile keeps what was done to it.
                     if o is not None and o.steps == before[key]:
                         d = edits.set_steps(d, key, rows)

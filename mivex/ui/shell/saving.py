@@ -104,7 +104,6 @@ class ProjectActions(LeavingActions):
                     lock.free()
                 self.jobs.release()
 
-            # What was asked for meanwhile is an edit of some document: of which is known only after the answer.
             # What was asked for after it waits until it is known which project is the open one.
             self.jobs.hold()
             self.may_leave(leave, stay)

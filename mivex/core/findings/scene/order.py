@@ -213,7 +213,6 @@ def _by_chance(scene: SceneSubject) -> list[Finding]:
                     or commute(a.material.blend, b.material.blend)
                 ):
                     continue
-                # The distance is the same; only where both are seen at a pixel does the order matter.
                 # Equal distance alone is no fault where the two are never seen over each other.
                 both = np.intersect1d(s.pixel[(s.draw == i) & (s.alpha > 0.02)], s.pixel[(s.draw == j) & (s.alpha > 0.02)])
                 if len(both) < LEAST:

@@ -70,11 +70,11 @@ def _against_solid(rgb: NDArray, o: Outline) -> _Pairs:
     if close.sum() >= 40:
         soft, far = soft[close], far[close]
     places, back = np.unique(o.index.reshape(-1)[soft], return_inverse=True)
+    # The mean of the solid texels in a square of five: one texel may be grain.
     square = around(alpha.shape, places, 2)
     own = solid.reshape(-1)[square]
     inside = (rgb[square] * own[..., None]).sum(1) / own.sum(1)[:, None]
     a = alpha.reshape(-1)[soft].astype(np.float64)
-    # The solid neighbours' mean in a square of five, of solid texels only: one texel may be grain.
     # What shows counts, and what lies near to the colour that it is compared with.
     weight = a / (1 + far)
     colours = rgb[soft].astype(np.float64), a, inside[back].astype(np.float64)

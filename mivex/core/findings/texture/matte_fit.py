@@ -129,8 +129,8 @@ def fit_matte(texture: Texture) -> MatteFit | None:
     near = o.index.reshape(-1)[soft]
     a = alpha.reshape(-1)[soft].astype(np.float64)
     rim = _beside_clear(alpha, soft)
-    # Parts of the picture for the jackknife: sectors round the middle of what is soft.
-    # Sectors, because a backdrop that was not even (a gradient, a lamp) departs from one side to the other.
+    # Parts of the picture for the jackknife: sectors round the middle of what is soft, since a backdrop that was not even
+    # (a gradient, a lamp) departs from one side to the other.
     y, x = soft // alpha.shape[1], soft % alpha.shape[1]
     turn = np.arctan2(y - y.mean(), x - x.mean())
     part = np.minimum(((turn / np.pi + 1) / 2 * PARTS).astype(int), PARTS - 1)
